@@ -1,0 +1,2 @@
+export { type CareCalendar, careIcalendar } from './icalendar'
+export { careMilestones, type LaidLayer, type Milestone } from './milestones'

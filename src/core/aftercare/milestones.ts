@@ -1,0 +1,92 @@
+import { addMonths } from 'date-fns'
+import type { Product } from '../coating'
+import { dayIn, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
+
+/** One date of the weeks after the coating. Holds are instants, habits are days. */
+export type Milestone = {
+  key: 'dry-until' | 'indoors-until' | 'first-wash' | 'topper-from' | 'full-cure' | 'first-visit'
+  title: string
+  advice: string
+  when: { kind: 'instant'; at: Instant } | { kind: 'day'; day: LocalDay; until?: LocalDay }
+  /** What must not be touched or done before, as against what may be done from then on. */
+  hold: boolean
+}
+
+/** A layer that was really laid: what, and when its last section was levelled. */
+export type LaidLayer = { product: Product; ended: Instant }
+
+/** Days within which a first visit is still in time (mem). */
+const VISIT_WINDOW_DAYS = 28
+
+function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => number): Instant {
+  return layers
+    .map(({ product, ended }) => plusMinutes(ended, minutesOf(product)))
+    .reduce((a, b) => (a > b ? a : b))
+}
+
+function monthsAfter(day: LocalDay, months: number): LocalDay {
+  return addMonths(new Date(`${day}T00:00:00Z`), months).toISOString().slice(0, 10) as LocalDay
+}
+
+/**
+ * The cure calendar from the layers as they were laid. Holds run in elapsed time from each layer and the latest
+ * rules, so a change of the clocks shortens none; days are counted on the shop's calendar in `zone`. Throws
+ * without layers. Durations come from the products (common practice: 24 h dry, no wash for 3 to 7 days, full cure
+ * in up to 30 days).
+ */
+export function careMilestones(layers: readonly LaidLayer[], zone: string): Milestone[] {
+  if (layers.length === 0) throw new Error('a cure calendar needs at least one layer')
+  const dayAfter = (days: (product: Product) => number) =>
+    layers
+      .map(({ product, ended }) => plusDays(dayIn(zone, ended), days(product)))
+      .reduce((a, b) => (a > b ? a : b))
+  const dry = latest(layers, (product) => product.dryHoldMinutes)
+  const indoors = latest(layers, (product) => product.indoorHoldMinutes)
+  const topper = latest(layers, (product) => product.topperFromMinutes)
+  const lastDay = dayAfter(() => 0)
+  const visit = monthsAfter(lastDay, Math.min(...layers.map(({ product }) => product.firstVisitMonths)))
+  return [
+    {
+      key: 'indoors-until',
+      title: 'Stays indoors',
+      advice: 'Under a roof and out of the dew, so that nothing settles in the soft film.',
+      when: { kind: 'instant', at: indoors },
+      hold: true,
+    },
+    {
+      key: 'dry-until',
+      title: 'Keep dry',
+      advice: 'No rain, no dew, no hose. Blot a drop with a soft cloth, do not rub.',
+      when: { kind: 'instant', at: dry },
+      hold: true,
+    },
+    {
+      key: 'topper-from',
+      title: 'Topper may go on',
+      advice: 'From here a spray topper can be used as a drying aid.',
+      when: { kind: 'instant', at: topper },
+      hold: false,
+    },
+    {
+      key: 'first-wash',
+      title: 'First wash',
+      advice: 'By hand, two buckets, clean mitt, mild shampoo. No brush tunnel.',
+      when: { kind: 'day', day: dayAfter((product) => product.firstWashDays) },
+      hold: false,
+    },
+    {
+      key: 'full-cure',
+      title: 'Fully cured',
+      advice: 'Hardness and slickness have reached what they will reach.',
+      when: { kind: 'day', day: dayAfter((product) => product.fullCureDays) },
+      hold: false,
+    },
+    {
+      key: 'first-visit',
+      title: 'First visit',
+      advice: 'We look at the water on every panel, at gloss and film, and wash the car.',
+      when: { kind: 'day', day: visit, until: plusDays(visit, VISIT_WINDOW_DAYS) },
+      hold: false,
+    },
+  ]
+}

@@ -1,0 +1,8 @@
+export {
+  type BayClimate,
+  type ClimateError,
+  DEW_MARGIN_C,
+  type DewVerdict,
+  dewPointC,
+  dewVerdict,
+} from './dew-point'

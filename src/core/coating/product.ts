@@ -1,0 +1,30 @@
+import { z } from 'zod'
+
+/** A coating or sealant as its data sheet describes it. Minutes and hours are elapsed time, days are calendar days. */
+export const productSchema = z.strictObject({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  kind: z.enum(['base', 'top', 'single', 'sealant', 'topper']),
+  surfaces: z.array(z.enum(['paint', 'glass', 'trim', 'wheels'])).min(1),
+  solvent: z.enum(['none', 'mild', 'strong']),
+  mlPerM2: z.number().positive(),
+  /** Seconds until it may be levelled, at 20 °C and 50 % RH. */
+  flashSeconds: z.strictObject({ min: z.number().nonnegative(), max: z.number().positive() }),
+  /** Minutes from the end of this layer to the start of the next: no earlier and no later. */
+  nextLayerMinutes: z.strictObject({ min: z.int().nonnegative(), max: z.int().positive() }),
+  dryHoldMinutes: z.int().nonnegative(),
+  indoorHoldMinutes: z.int().nonnegative(),
+  firstWashDays: z.int().nonnegative(),
+  topperFromMinutes: z.int().nonnegative(),
+  fullCureDays: z.int().nonnegative(),
+  lifeMonths: z.number().positive(),
+  firstVisitMonths: z.number().positive(),
+  shelfLifeMonths: z.strictObject({ closed: z.number().positive(), open: z.number().positive() }),
+  airC: z.strictObject({ min: z.number(), max: z.number() }),
+  rhPercent: z.strictObject({ min: z.number(), max: z.number() }),
+  centsPerMl: z.number().nonnegative(),
+})
+
+export type Product = z.infer<typeof productSchema>
+
+export const catalogueSchema = z.array(productSchema).min(1)

@@ -1,0 +1,114 @@
+import { clearedShare, conditionFactor, type Defect, type PanelJudgement, panelWeight } from '../survey'
+import type { Hardness, PaintSystem } from '../vehicle'
+import { brokenRules, type ForbidRule } from './forbidden'
+import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
+import { processMinutes } from './time'
+
+/** A gain smaller than this is not worth more paint, points of the condition index (mem). */
+const WORTH_POINTS = 0.5
+
+/** What one process would do to one panel. */
+export type PanelOption = {
+  process: Process
+  removalUm: number
+  minutes: number
+  indexBefore: number
+  indexAfter: number
+  /** Share 0–1 of the points lost to polishable and other defects that comes back. */
+  regained: number
+  broken: ForbidRule[]
+}
+
+export type PanelChoice = { judged: PanelJudgement; option: PanelOption; forbidden: PanelOption[] }
+
+export type ChoiceSettings = {
+  paintSystem: PaintSystem
+  hardness: Hardness
+  /** No process stronger than this is considered. */
+  strongest: ProcessKey
+  underCoating: boolean
+}
+
+/** Condition index expected after taking `removal` µm: every defect keeps the share of its extent not cleared. */
+export function indexAfter(defects: readonly Defect[], removal: number, haze: number): number {
+  const left = defects.reduce((index, defect) => {
+    const extentPercent = defect.extentPercent * (1 - clearedShare(defect, removal))
+    return index * conditionFactor({ ...defect, extentPercent })
+  }, 100)
+  return Math.max(0, left - haze)
+}
+
+export function panelOption(judged: PanelJudgement, process: Process, settings: ChoiceSettings): PanelOption {
+  const removal = removalUm(process, settings.hardness)
+  const indexBefore = judged.condition.index
+  const defects = judged.condition.costs.map(({ defect }) => defect)
+  const after = indexAfter(defects, removal, hazeLeft(process, settings.hardness))
+  return {
+    process,
+    removalUm: removal,
+    minutes: processMinutes(process, judged.panel),
+    indexBefore,
+    indexAfter: after,
+    regained: indexBefore < 100 ? (after - indexBefore) / (100 - indexBefore) : 0,
+    broken: brokenRules(process, {
+      panel: judged.panel,
+      paintSystem: settings.paintSystem,
+      budgetUm: judged.budget.budgetUm,
+      removalUm: removal,
+      underCoating: settings.underCoating,
+    }),
+  }
+}
+
+/**
+ * The process for one panel: of those allowed, the mildest that comes within half a point of the best. Leaving
+ * is always allowed, so there is always an answer.
+ */
+export function choosePanel(judged: PanelJudgement, settings: ChoiceSettings): PanelChoice {
+  const reach = PROCESSES.findIndex(({ key }) => key === settings.strongest)
+  const options = PROCESSES.slice(0, reach + 1).map((process) => panelOption(judged, process, settings))
+  const allowed = options.filter(({ broken }) => broken.length === 0)
+  const best = Math.max(...allowed.map((option) => option.indexAfter))
+  const option = allowed.find((candidate) => candidate.indexAfter >= best - WORTH_POINTS)!
+  return { judged, option, forbidden: options.filter(({ broken }) => broken.length > 0) }
+}
+
+export type CorrectionPlan = {
+  panels: PanelChoice[]
+  /** Attended minutes at the machine, by role of the step. */
+  minutes: { single: number; cut: number; refine: number }
+  indexBefore: number
+  indexAfter: number
+  /** Share 0–1 of lost points expected back, weighted by area and visibility. */
+  expectedClearing: number
+  /** Panels that have defects but keep them: no process is allowed or none helps. */
+  leftAsTheyAre: PanelChoice[]
+}
+
+/** The correction of a whole vehicle at one strength. */
+export function planCorrection(judged: readonly PanelJudgement[], settings: ChoiceSettings): CorrectionPlan {
+  const panels = judged.map((panel) => choosePanel(panel, settings))
+  const weigh = (value: (choice: PanelChoice) => number) =>
+    panels.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0)
+  const total = weigh(() => 1)
+  const lost = weigh(({ option }) => 100 - option.indexBefore)
+  const won = weigh(({ option }) => option.indexAfter - option.indexBefore)
+  return {
+    panels,
+    minutes: minutesByRole(panels),
+    indexBefore: weigh(({ option }) => option.indexBefore) / total,
+    indexAfter: weigh(({ option }) => option.indexAfter) / total,
+    expectedClearing: lost > 0 ? won / lost : 0,
+    leftAsTheyAre: panels.filter(
+      ({ judged: { condition }, option }) => condition.costs.length > 0 && option.process.key === 'leave',
+    ),
+  }
+}
+
+function minutesByRole(panels: readonly PanelChoice[]): CorrectionPlan['minutes'] {
+  const minutes = { single: 0, cut: 0, refine: 0 }
+  for (const { judged, option } of panels)
+    for (const step of option.process.steps)
+      minutes[step.role] += processMinutes({ ...option.process, steps: [step] }, judged.panel)
+  return minutes
+}

@@ -1,0 +1,68 @@
+import type { PaintSystem, Panel } from '../vehicle'
+import { isMetal } from '../vehicle'
+import type { Process } from './process'
+
+/** What the rules look at before a process is allowed on a panel. */
+export type ProcessContext = {
+  panel: Panel
+  paintSystem: PaintSystem
+  budgetUm: number
+  removalUm: number
+  /** A coating will be laid over the result. */
+  underCoating: boolean
+}
+
+export type ForbidRule = {
+  id: string
+  reason: string
+  remedy: string
+  breaks: (process: Process, context: ProcessContext) => boolean
+}
+
+const abrasive = (process: Process) => process.steps.length > 0
+const uses = (process: Process, pattern: RegExp) =>
+  process.steps.some((step) => pattern.test(step.pad) || pattern.test(step.machine))
+
+/** Why a process may not be used on a panel (common practice). Every rule is looked at, not only the first. */
+export const FORBID_RULES: readonly ForbidRule[] = [
+  {
+    id: 'never-polish-matte',
+    reason: 'Polishing a matte finish leaves shiny patches that never go away.',
+    remedy: 'Wash, decontaminate and protect it with a product made for matte.',
+    breaks: (process, { paintSystem }) => paintSystem === 'matte' && abrasive(process),
+  },
+  {
+    id: 'never-cut-film',
+    reason: 'A wrap or film is not paint: a pad burns or lifts it.',
+    remedy: 'Clean it, or have it replaced by whoever laid it.',
+    breaks: (process, { paintSystem }) => paintSystem === 'wrap' && abrasive(process),
+  },
+  {
+    id: 'no-wool-on-single-stage',
+    reason: 'A rotary or wool on single-stage paint leaves tiger stripes.',
+    remedy: 'Stay with foam on a dual-action machine.',
+    breaks: (process, { paintSystem }) => paintSystem === 'single-stage' && uses(process, /wool|rotary/i),
+  },
+  {
+    id: 'nothing-coarse-on-plastic',
+    reason: 'Painted plastic heats first and its film cannot be read.',
+    remedy: 'One mild step with foam at most.',
+    breaks: (process, { panel }) => !isMetal(panel.substrate) && uses(process, /wool|rotary|microfibre/i),
+  },
+  {
+    id: 'no-all-in-one-under-coating',
+    reason: 'An all-in-one leaves protection behind, and a coating does not hold on it.',
+    remedy: 'Use a plain polish where a coating follows.',
+    breaks: (process, { underCoating }) => underCoating && process.leavesProtection,
+  },
+  {
+    id: 'over-budget',
+    reason: 'It takes more paint than this panel can spare.',
+    remedy: 'Use a milder process, or leave the panel and say so.',
+    breaks: (_, { budgetUm, removalUm }) => removalUm > budgetUm,
+  },
+]
+
+export function brokenRules(process: Process, context: ProcessContext): ForbidRule[] {
+  return FORBID_RULES.filter((rule) => rule.breaks(process, context))
+}

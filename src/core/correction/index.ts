@@ -1,0 +1,22 @@
+export {
+  type ChoiceSettings,
+  type CorrectionPlan,
+  choosePanel,
+  indexAfter,
+  type PanelChoice,
+  type PanelOption,
+  panelOption,
+  planCorrection,
+} from './choose'
+export { brokenRules, FORBID_RULES, type ForbidRule } from './forbidden'
+export {
+  hazeLeft,
+  PROCESS_KEYS,
+  PROCESSES,
+  type Process,
+  type ProcessKey,
+  processOf,
+  removalUm,
+  type Step,
+} from './process'
+export { passSeconds, processMinutes, stepMinutes } from './time'

@@ -1,0 +1,27 @@
+export {
+  joinParts,
+  type LiveJob,
+  type MissedWindow,
+  nextSlot,
+  plannedId,
+  planningProblem,
+  type Progress,
+  progressAt,
+  type ShopCalendar,
+  waitBegan,
+} from './live'
+export { makeOffer, type Offer, type OfferInput } from './offer'
+export {
+  type JobLink,
+  type JobPlan,
+  type JobStay,
+  OPERATION_KINDS,
+  type OperationKind,
+  type PlannedOperation,
+  planOperations,
+  SKILLS,
+  type Skill,
+} from './operations'
+export { type PackageTemplate, packageTemplateSchema, type Rates, ratesSchema } from './package'
+export { type Price, type PriceLine, priceOf } from './quote'
+export { type Stage, stageOf } from './stage'

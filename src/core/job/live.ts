@@ -1,0 +1,256 @@
+import {
+  nextOpen,
+  openMinutesBetween,
+  PROBLEM_FORMAT,
+  type PlacedOperation,
+  type Problem,
+  problemSchema,
+  type Schedule,
+} from '../schedule'
+import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween, plusMinutes } from '../time'
+import type { JobLink, JobPlan, PlannedOperation } from './operations'
+
+/** How far an operation has come. */
+export type Progress =
+  | { kind: 'open' }
+  | { kind: 'started'; at: Instant; by?: string }
+  | { kind: 'done'; from: Instant; to: Instant; by?: string }
+
+/** A job as the shop floor has it: its plan and what has really happened. */
+export type LiveJob = {
+  id: string
+  arrive: Instant
+  due?: Instant
+  weight: number
+  plan: JobPlan
+  progress: Readonly<Record<string, Progress>>
+  /** Where each operation was last planned. */
+  published: readonly PlacedOperation[]
+}
+
+export type ShopCalendar = Pick<Problem, 'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'>
+
+/** A layer whose window has really closed before the next one was begun. */
+export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
+
+const REST = ':rest'
+const MIN_REST_MINUTES = 5
+
+type Pin = Problem['fixed'][number]
+type FileOperation = Record<string, unknown> & { id: string }
+type Entry = { operations: FileOperation[]; pins: Pin[] }
+
+const fileOperation = ({ id, minutes, mode, people, skill }: PlannedOperation): FileOperation => ({
+  id,
+  minutes,
+  mode,
+  people,
+  ...(skill ? { skill } : {}),
+})
+const unattended = (id: string, minutes: number): FileOperation => ({
+  id,
+  minutes: Math.max(1, Math.round(minutes)),
+  mode: 'unattended',
+  people: 0,
+})
+const onMinute = (at: Instant) => fromEpochMinutes(epochMinutes(at))
+
+/** The next start on the shop's grid, counted from the hour. */
+export function nextSlot(now: Instant, slotMinutes: number): Instant {
+  return fromEpochMinutes(Math.ceil(Date.parse(now) / 60_000 / slotMinutes) * slotMinutes)
+}
+
+/**
+ * When an unattended wait began: where it was started, or at the real end of what it follows without a gap.
+ * Nobody presses a button for a cure.
+ */
+export function waitBegan(job: LiveJob, operation: PlannedOperation): Instant | undefined {
+  const progress = job.progress[operation.id]
+  if (progress?.kind === 'started') return progress.at
+  if (operation.mode !== 'unattended') return undefined
+  const link = job.plan.links.find(({ to, max }) => to === operation.id && max === 0)
+  const before = link && job.progress[link.from]
+  return before?.kind === 'done' ? before.to : undefined
+}
+
+/** An operation's progress as the clock has it: a wait that began is over when its minutes have passed. */
+export function progressAt(job: LiveJob, operation: PlannedOperation, now: Instant): Progress {
+  const known = job.progress[operation.id] ?? { kind: 'open' }
+  if (known.kind === 'done' || operation.mode !== 'unattended') return known
+  const began = waitBegan(job, operation)
+  if (!began) return known
+  const ends = plusMinutes(began, operation.minutes)
+  return ends <= now ? { kind: 'done', from: began, to: ends } : { kind: 'started', at: began }
+}
+
+class ProblemBuilder {
+  private readonly busy = new Set<string>()
+  readonly missed: MissedWindow[] = []
+
+  constructor(
+    private readonly shop: ShopCalendar,
+    private readonly now: Instant,
+    private readonly origin: Instant,
+  ) {}
+
+  job(job: LiveJob, keepPublished: boolean): { file: Record<string, unknown>; pins: Pin[] } {
+    const entries = new Map(
+      job.plan.operations.map((operation) => [operation.id, this.entry(job, operation, keepPublished)]),
+    )
+    const all = [...entries.values()]
+    const starts = all.flatMap(({ pins }) => pins.map(({ start }) => start as Instant))
+    return {
+      file: {
+        id: job.id,
+        arrive: [job.arrive, ...starts].reduce((a, b) => (a < b ? a : b)),
+        ...(job.due ? { due: job.due } : {}),
+        weight: job.weight,
+        operations: all.flatMap(({ operations }) => operations),
+        links: this.links(job, entries),
+        stays: job.plan.stays.map((stay) => ({
+          ...stay,
+          operations: stay.operations.flatMap((id) => entries.get(id)!.operations.map((operation) => operation.id)),
+        })),
+      },
+      pins: all.flatMap(({ pins }) => pins),
+    }
+  }
+
+  private placeOf(job: LiveJob, operation: string): { place?: string } {
+    const place = job.published.find((placed) => placed.operation === operation)?.place
+    return place === undefined ? {} : { place }
+  }
+
+  private entry(job: LiveJob, operation: PlannedOperation, keepPublished: boolean): Entry {
+    const progress = progressAt(job, operation, this.now)
+    const pin = (id: string, start: Instant, more: Partial<Pin> = {}): Pin => ({
+      job: job.id,
+      operation: id,
+      start: onMinute(start),
+      ...this.placeOf(job, operation.id),
+      ...more,
+    })
+    if (progress.kind === 'done') {
+      const minutes = epochMinutes(progress.to) - epochMinutes(progress.from)
+      return { operations: [unattended(operation.id, minutes)], pins: [pin(operation.id, progress.from)] }
+    }
+    if (progress.kind === 'started') {
+      if (operation.mode === 'unattended')
+        return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, progress.at)] }
+      return this.begun(operation, progress, pin)
+    }
+    const planned = keepPublished ? job.published.find((placed) => placed.operation === operation.id) : undefined
+    const operations = [fileOperation(operation)]
+    return planned && planned.start >= this.origin
+      ? { operations, pins: [pin(operation.id, planned.start as Instant, { people: planned.people })] }
+      : { operations, pins: [] }
+  }
+
+  /** Work under way: what has been done is past, what is left goes on at once with the same person. */
+  private begun(
+    operation: PlannedOperation,
+    progress: Extract<Progress, { kind: 'started' }>,
+    pin: (id: string, start: Instant, more?: Partial<Pin>) => Pin,
+  ): Entry {
+    const { timezone, calendars, people } = this.shop
+    const person = people.find(({ id }) => id === progress.by)
+    const calendar = person && calendars[person.calendar]
+    const elapsed = Math.max(1, minutesBetween(onMinute(progress.at), this.origin))
+    const worked =
+      calendar && operation.mode === 'pausable'
+        ? openMinutesBetween(calendar, timezone, progress.at, this.origin)
+        : elapsed
+    const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
+    const rest = `${operation.id}${REST}`
+    const past = unattended(operation.id, elapsed)
+    const open = calendar ? openMinutesBetween(calendar, timezone, this.origin, plusMinutes(this.origin, left)) : 0
+    const goesOn =
+      person &&
+      !this.busy.has(person.id) &&
+      (operation.mode === 'pausable' ? nextOpen(calendar!, timezone, this.origin) === this.origin : open === left)
+    if (goesOn) {
+      this.busy.add(person.id)
+      return {
+        operations: [past, { ...fileOperation({ ...operation, minutes: left }), id: rest }],
+        pins: [pin(operation.id, progress.at), pin(rest, this.origin, { people: [person.id] })],
+      }
+    }
+    // Off shift and still at it, or paused until someone is back.
+    const later = operation.mode === 'pausable'
+    return {
+      operations: [past, later ? { ...fileOperation({ ...operation, minutes: left }), id: rest } : unattended(rest, left)],
+      pins: [pin(operation.id, progress.at), ...(later ? [] : [pin(rest, this.origin)])],
+    }
+  }
+
+  private links(job: LiveJob, entries: ReadonlyMap<string, Entry>): JobLink[] {
+    const lastId = (id: string) => entries.get(id)!.operations.at(-1)!.id
+    const inner = [...entries.values()].flatMap(({ operations }) =>
+      operations.length > 1 ? [{ from: operations[0]!.id, to: operations[1]!.id, min: 0 }] : [],
+    )
+    const outer = job.plan.links.flatMap((link): JobLink[] => {
+      if (entries.get(link.to)!.pins.length > 0 && this.hasBegun(job, link.to)) return []
+      const from = job.plan.operations.find(({ id }) => id === link.from)!
+      const progress = progressAt(job, from, this.now)
+      const moved = { ...link, from: lastId(link.from) }
+      if (progress.kind !== 'done' || link.max === undefined) return [moved]
+      const closed = plusMinutes(progress.to, link.max)
+      if (closed >= this.origin) return [moved]
+      this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
+      const { max: _, ...withoutMax } = moved
+      return [withoutMax]
+    })
+    return [...inner, ...outer]
+  }
+
+  private hasBegun(job: LiveJob, id: string): boolean {
+    const operation = job.plan.operations.find((candidate) => candidate.id === id)!
+    return progressAt(job, operation, this.now).kind !== 'open'
+  }
+}
+
+export type PlanningOptions = {
+  now: Instant
+  /** Jobs that may be moved; all others keep what was published for them. Everything may move when absent. */
+  movable?: ReadonlySet<string>
+}
+
+/**
+ * The scheduling problem of the shop as it stands: what is done lies fixed in the past at its real length, what is
+ * under way goes on, the rest is to be placed. A window that reality has missed is reported, not enforced.
+ */
+export function planningProblem(
+  shop: ShopCalendar,
+  jobs: readonly LiveJob[],
+  options: PlanningOptions,
+): { problem: Problem; missed: MissedWindow[] } {
+  const origin = nextSlot(options.now, shop.slotMinutes)
+  const builder = new ProblemBuilder(shop, options.now, origin)
+  const built = jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id)))
+  const problem = problemSchema.parse({
+    format: PROBLEM_FORMAT,
+    ...shop,
+    origin,
+    jobs: built.map(({ file }) => file),
+    fixed: built.flatMap(({ pins }) => pins),
+  })
+  return { problem, missed: builder.missed }
+}
+
+/** The placed operations of a schedule with the two parts of work under way joined again. */
+export function joinParts(schedule: Schedule): PlacedOperation[] {
+  const rests = schedule.operations.filter(({ operation }) => operation.endsWith(REST))
+  return schedule.operations
+    .filter(({ operation }) => !operation.endsWith(REST))
+    .map((placed) => {
+      const rest = rests.find(({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`)
+      return rest
+        ? { ...placed, end: rest.end, people: rest.people, segments: [...placed.segments, ...rest.segments] }
+        : placed
+    })
+}
+
+/** The id of the planned operation that a part of it in a problem stands for. */
+export function plannedId(operation: string): string {
+  return operation.endsWith(REST) ? operation.slice(0, -REST.length) : operation
+}

@@ -1,0 +1,36 @@
+import type { Instant } from '../time'
+import { type LiveJob, type Progress, progressAt } from './live'
+import type { PlannedOperation } from './operations'
+
+/** Where a job stands on its way through the shop. */
+export type Stage =
+  | { kind: 'to-measure' }
+  | { kind: 'to-choose' }
+  | { kind: 'planned'; next: PlannedOperation }
+  | { kind: 'working'; operation: PlannedOperation; since: Instant }
+  | { kind: 'between'; next: PlannedOperation }
+  | { kind: 'waiting'; operation: PlannedOperation; since: Instant }
+  | { kind: 'ready' }
+  | { kind: 'handed-over' }
+
+export type StageInput = { job: LiveJob | undefined; surveyed: boolean; handedOver: boolean }
+
+/** Derives the stage from what was done; nothing about it is stored. */
+export function stageOf({ job, surveyed, handedOver }: StageInput, now: Instant): Stage {
+  if (handedOver) return { kind: 'handed-over' }
+  if (!job) return surveyed ? { kind: 'to-choose' } : { kind: 'to-measure' }
+  const states = job.plan.operations.map((operation): [PlannedOperation, Progress] => [
+    operation,
+    progressAt(job, operation, now),
+  ])
+  const under = states.find(([, progress]) => progress.kind === 'started')
+  if (under) {
+    const [operation, progress] = under
+    const since = (progress as Extract<Progress, { kind: 'started' }>).at
+    return { kind: operation.mode === 'unattended' ? 'waiting' : 'working', operation, since }
+  }
+  const next = states.find(([, progress]) => progress.kind === 'open')
+  if (!next) return { kind: 'ready' }
+  const begun = states.some(([, progress]) => progress.kind === 'done')
+  return begun ? { kind: 'between', next: next[0] } : { kind: 'planned', next: next[0] }
+}

@@ -1,0 +1,321 @@
+import type { Problem } from './problem'
+import type { PlacedOperation, Schedule } from './schedule-file'
+
+/**
+ * The independent checker. It shares nothing with the solver but the file types: it reads local time through Intl
+ * minute by minute where the solver computes with intervals, so that an error in one is not an error in both.
+ */
+
+export type BrokenRule = { rule: string; job?: string; operation?: string; message: string }
+
+type Job = Problem['jobs'][number]
+
+const minute = (text: string) => Date.parse(text) / 60_000
+
+/** Which minutes of a stretch are open in a calendar, from what a clock on the wall shows at each of them. */
+class OpenMinutes {
+  private readonly offsets = new Map<number, number>()
+  private readonly known = new Map<string, Uint8Array>()
+  private readonly format: Intl.DateTimeFormat
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly from: number,
+    private readonly to: number,
+  ) {
+    this.format = new Intl.DateTimeFormat('en-US', {
+      timeZone: problem.timezone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+    })
+  }
+
+  isOpen(calendar: string, at: number): boolean {
+    return this.of(calendar)[at - this.from] === 1
+  }
+
+  /** Local time less UTC, minutes. Zones change on quarter hours at most. */
+  private offsetAt(at: number): number {
+    const quarter = Math.floor(at / 15)
+    const cached = this.offsets.get(quarter)
+    if (cached !== undefined) return cached
+    const shown = Object.fromEntries(
+      this.format.formatToParts(new Date(quarter * 15 * 60_000)).map(({ type, value }) => [type, Number(value)]),
+    ) as Record<'year' | 'month' | 'day' | 'hour' | 'minute', number>
+    const local = Date.UTC(shown.year, shown.month - 1, shown.day, shown.hour, shown.minute) / 60_000
+    const offset = local - quarter * 15
+    this.offsets.set(quarter, offset)
+    return offset
+  }
+
+  private of(name: string): Uint8Array {
+    const cached = this.known.get(name)
+    if (cached) return cached
+    const calendar = this.problem.calendars[name]!
+    const open = new Uint8Array(this.to - this.from)
+    if ('always' in calendar) open.fill(1)
+    else {
+      const days = new Map<string, Uint8Array>()
+      for (let at = this.from; at < this.to; at++) {
+        const local = at + this.offsetAt(at)
+        const date = new Date(local * 60_000).toISOString().slice(0, 10)
+        let day = days.get(date)
+        if (!day) {
+          day = this.dayOf(calendar, date)
+          days.set(date, day)
+        }
+        open[at - this.from] = day[((local % 1440) + 1440) % 1440]!
+      }
+    }
+    this.known.set(name, open)
+    return open
+  }
+
+  private dayOf(calendar: Exclude<Problem['calendars'][string], { always: true }>, date: string): Uint8Array {
+    const name = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'][new Date(date).getUTCDay()]!
+    const replaced = calendar.exceptions?.filter((exception) => exception.date === date).pop()
+    const hours = replaced ? replaced.open : (calendar.weekly[name] ?? [])
+    const day = new Uint8Array(1440)
+    const clock = (text: string) => Number(text.slice(0, 2)) * 60 + Number(text.slice(3))
+    for (const [opens, closes] of hours) day.fill(1, clock(opens), clock(closes))
+    return day
+  }
+}
+
+class Checker {
+  readonly broken: BrokenRule[] = []
+  private readonly placed = new Map<string, PlacedOperation>()
+  private readonly open: OpenMinutes
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly schedule: Schedule,
+  ) {
+    const moments = schedule.operations.flatMap(({ start, end }) => [minute(start), minute(end)]).filter(Number.isFinite)
+    const origin = minute(problem.origin)
+    const from = Math.floor(Math.min(origin, ...moments))
+    const to = Math.ceil(Math.max(origin + problem.horizonDays * 1440, ...moments)) + 1
+    this.open = new OpenMinutes(problem, from, Math.min(to, from + 400 * 1440))
+  }
+
+  run(): BrokenRule[] {
+    if (this.schedule.status === 'infeasible') {
+      if (this.schedule.reasons.length === 0) this.fail('reason', 'an infeasible schedule must name a reason')
+      return this.broken
+    }
+    this.collect()
+    for (const job of this.problem.jobs) if (this.isComplete(job)) this.checkJob(job)
+    this.checkPeople()
+    this.checkPlaces()
+    this.checkCost()
+    return this.broken
+  }
+
+  private fail(rule: string, message: string, job?: string, operation?: string): void {
+    this.broken.push({ rule, message, ...(job ? { job } : {}), ...(operation ? { operation } : {}) })
+  }
+
+  private at(job: string, operation: string): PlacedOperation {
+    return this.placed.get(`${job}\n${operation}`)!
+  }
+
+  private collect(): void {
+    for (const placed of this.schedule.operations) {
+      const { job, operation, start, end } = placed
+      const key = `${job}\n${operation}`
+      const known = this.problem.jobs.find(({ id }) => id === job)?.operations.some(({ id }) => id === operation)
+      if (!known) this.fail('unknown-operation', 'the problem has no such operation', job, operation)
+      else if (this.placed.has(key)) this.fail('placed-twice', 'the operation is placed twice', job, operation)
+      else if (!Number.isInteger(minute(start)) || !Number.isInteger(minute(end)))
+        this.fail('whole-minutes', 'start and end must be instants on whole minutes', job, operation)
+      else this.placed.set(key, placed)
+    }
+  }
+
+  private isComplete(job: Job): boolean {
+    const missing = job.operations.filter(({ id }) => !this.placed.has(`${job.id}\n${id}`))
+    for (const { id } of missing) this.fail('not-placed', 'the operation is not placed', job.id, id)
+    return missing.length === 0
+  }
+
+  private checkJob(job: Job): void {
+    for (const operation of job.operations) this.checkOperation(job, operation)
+    for (const link of job.links) {
+      const gap = minute(this.at(job.id, link.to).start) - minute(this.at(job.id, link.from).end)
+      if (gap < link.min)
+        this.fail('link-min', `starts ${gap} min after “${link.from}”; at least ${link.min} are required`, job.id, link.to)
+      if (link.max !== undefined && gap > link.max)
+        this.fail('link-max', `starts ${gap} min after “${link.from}”; at most ${link.max} are allowed`, job.id, link.to)
+    }
+    for (const stay of job.stays) {
+      const places = new Set(stay.operations.map((id) => this.at(job.id, id).place))
+      if (places.size > 1) this.fail('stay-moved', `stay “${stay.id}” is in several places`, job.id)
+      for (const id of places) {
+        const place = this.problem.places.find((candidate) => candidate.id === id)
+        if (!place) this.fail('unknown-place', `no place “${id}”`, job.id)
+        else if (!place.kinds.includes(stay.kind))
+          this.fail('place-kind', `“${id}” is not of the kind “${stay.kind}”`, job.id)
+      }
+    }
+  }
+
+  private checkOperation(job: Job, operation: Job['operations'][number]): void {
+    const placed = this.at(job.id, operation.id)
+    const start = minute(placed.start)
+    const end = minute(placed.end)
+    const pin = this.problem.fixed.find((each) => each.job === job.id && each.operation === operation.id)
+    const fail = (rule: string, message: string) => this.fail(rule, message, job.id, operation.id)
+    const origin = minute(this.problem.origin)
+    if (start < minute(job.arrive)) fail('arrive', 'starts before the vehicle arrives')
+    if (end > origin + this.problem.horizonDays * 1440) fail('horizon', 'ends after the horizon')
+    if (!pin && start < origin) fail('origin', 'starts before the origin')
+    if (!pin && operation.mode !== 'unattended' && (start - origin) % this.problem.slotMinutes !== 0)
+      fail('grid', `starts off the grid of ${this.problem.slotMinutes} minutes`)
+    if (pin) this.checkPin(pin, placed, fail)
+    if (operation.mode === 'unattended') {
+      if (placed.people.length > 0) fail('people', 'is unattended but has people')
+      if (end - start !== operation.minutes) fail('length', `lasts ${end - start} min instead of ${operation.minutes}`)
+      this.checkSegments(placed, [[start, end]], fail)
+      return
+    }
+    this.checkTeam(operation, placed, fail)
+    this.checkWork(operation, placed, fail)
+  }
+
+  private checkPin(
+    pin: Problem['fixed'][number],
+    placed: PlacedOperation,
+    fail: (rule: string, message: string) => void,
+  ): void {
+    if (minute(pin.start) !== minute(placed.start)) fail('fixed', 'is not at its fixed start')
+    if (pin.place !== undefined && pin.place !== placed.place) fail('fixed', 'is not in its fixed place')
+    if (pin.people && [...pin.people].sort().join('\n') !== [...placed.people].sort().join('\n'))
+      fail('fixed', 'is not with its fixed people')
+  }
+
+  private checkTeam(
+    operation: Job['operations'][number],
+    placed: PlacedOperation,
+    fail: (rule: string, message: string) => void,
+  ): void {
+    if (new Set(placed.people).size !== operation.people || placed.people.length !== operation.people)
+      fail('people', `needs ${operation.people} different people, has ${placed.people.join(', ') || 'none'}`)
+    for (const id of placed.people) {
+      const person = this.problem.people.find((candidate) => candidate.id === id)
+      if (!person) fail('unknown-person', `no person “${id}”`)
+      else if (!person.skills.includes(operation.skill ?? '')) fail('skill', `${id} lacks “${operation.skill}”`)
+    }
+  }
+
+  private checkWork(
+    operation: Job['operations'][number],
+    placed: PlacedOperation,
+    fail: (rule: string, message: string) => void,
+  ): void {
+    const calendars = [
+      ...this.problem.people.filter(({ id }) => placed.people.includes(id)),
+      ...this.problem.places.filter(({ id }) => id === placed.place),
+    ].map(({ calendar }) => calendar)
+    const working = (at: number) => calendars.every((calendar) => this.open.isOpen(calendar, at))
+    const start = minute(placed.start)
+    const end = minute(placed.end)
+    if (end <= start || end - start > 400 * 1440) return fail('length', 'ends before it starts or lasts for ever')
+    const segments: [number, number][] = []
+    let worked = 0
+    for (let at = start; at < end; at++) {
+      if (!working(at)) continue
+      worked++
+      const last = segments.at(-1)
+      if (last && last[1] === at) last[1] = at + 1
+      else segments.push([at, at + 1])
+    }
+    if (!working(start)) fail('closed', 'starts while its people or its place are closed')
+    if (worked !== operation.minutes) fail('length', `has ${worked} open minutes instead of ${operation.minutes}`)
+    else if (!working(end - 1)) fail('length', 'ends after its work is done')
+    if (operation.mode === 'solid' && segments.length > 1) fail('solid', 'is interrupted by closed time')
+    this.checkSegments(placed, segments, fail)
+  }
+
+  private checkSegments(
+    placed: PlacedOperation,
+    expected: [number, number][],
+    fail: (rule: string, message: string) => void,
+  ): void {
+    const given = JSON.stringify(placed.segments.map(([from, to]) => [minute(from), minute(to)]))
+    if (given !== JSON.stringify(expected)) fail('segments', 'its segments are not its minutes of work')
+  }
+
+  private checkPeople(): void {
+    const byPerson = new Map<string, PlacedOperation[]>()
+    for (const placed of this.placed.values())
+      for (const person of placed.people) byPerson.set(person, [...(byPerson.get(person) ?? []), placed])
+    for (const [person, list] of byPerson) {
+      list.sort((a, b) => minute(a.start) - minute(b.start))
+      for (const [index, placed] of list.entries()) {
+        const next = list[index + 1]
+        if (next && minute(next.start) < minute(placed.end))
+          this.fail('double-booked', `${person} is still at “${placed.job} / ${placed.operation}”`, next.job, next.operation)
+      }
+    }
+  }
+
+  private stays(): { job: string; place: string; from: number; to: number }[] {
+    return this.problem.jobs.flatMap((job) =>
+      job.stays.flatMap((stay) => {
+        const placed = stay.operations.flatMap((id) => this.placed.get(`${job.id}\n${id}`) ?? [])
+        if (placed.length === 0) return []
+        return {
+          job: job.id,
+          place: placed[0]!.place,
+          from: Math.min(...placed.map(({ start }) => minute(start))),
+          to: Math.max(...placed.map(({ end }) => minute(end))),
+        }
+      }),
+    )
+  }
+
+  private checkPlaces(): void {
+    const stays = this.stays()
+    for (const place of this.problem.places) {
+      const here = stays.filter((stay) => stay.place === place.id)
+      for (const stay of here) {
+        const together = here.filter((other) => other.from <= stay.from && stay.from < other.to)
+        if (together.length > place.capacity)
+          this.fail('place-full', `${place.id} holds ${together.length} vehicles, ${place.capacity} fit`, stay.job)
+      }
+    }
+  }
+
+  private checkCost(): void {
+    const { cost, terms, lowerBound, status } = this.schedule
+    const origin = minute(this.problem.origin)
+    const sum = { tardiness: 0, hold: 0, finish: 0, makespan: 0 }
+    for (const stay of this.stays()) sum.hold += stay.to - stay.from
+    for (const job of this.problem.jobs) {
+      const ends = [...this.placed.values()].filter((placed) => placed.job === job.id).map(({ end }) => minute(end))
+      if (ends.length === 0) continue
+      const finish = Math.max(...ends)
+      sum.finish += finish - minute(job.arrive)
+      if (job.due !== undefined) sum.tardiness += job.weight * Math.max(0, finish - minute(job.due))
+      sum.makespan = Math.max(sum.makespan, finish - origin)
+    }
+    const names = ['tardiness', 'hold', 'finish', 'makespan'] as const
+    const near = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a), Math.abs(b))
+    const total = names.reduce((all, name) => all + this.problem.objective[name] * sum[name], 0)
+    for (const name of names)
+      if (terms && !near(terms[name], sum[name])) this.fail('terms', `${name} is ${sum[name]}, not ${terms[name]}`)
+    if (typeof cost !== 'number' || !near(cost, total)) this.fail('cost', `the cost is ${total}, not ${cost}`)
+    if (lowerBound !== undefined && lowerBound > total + 1e-6) this.fail('lower-bound', 'the lower bound is above the cost')
+    if (status === 'optimal' && lowerBound !== undefined && !near(lowerBound, total))
+      this.fail('optimal', 'optimal is said, but the lower bound is below the cost')
+  }
+}
+
+/** Every rule of the problem that the schedule breaks; an empty list is a valid schedule. */
+export function checkSchedule(problem: Problem, schedule: Schedule): BrokenRule[] {
+  return new Checker(problem, schedule).run()
+}

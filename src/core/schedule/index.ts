@@ -1,0 +1,15 @@
+export { type BrokenRule, checkSchedule } from './check'
+export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'
+export {
+  type PlacedOperation,
+  placedOperationSchema,
+  SCHEDULE_FORMAT,
+  type Schedule,
+  type ScheduleReason,
+  scheduleSchema,
+} from './schedule-file'
+export type { SearchOptions } from './search'
+export { seededRandom } from './random'
+export { type Solution, solve } from './solve'
+export { type ChainLink, explainEarliest } from './explain'
+export { nextOpen, openMinutesBetween } from './open-minutes'

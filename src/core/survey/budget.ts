@@ -1,0 +1,68 @@
+import type { Finding, PanelStatistics } from './finding'
+import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
+
+/** Which school of judging the shop follows; with both, the stricter rules. */
+export const SCHOOLS = ['gauge-guided', 'method-guided', 'both'] as const
+export type School = (typeof SCHOOLS)[number]
+
+/** All that may ever be taken from one panel, µm: 0.3 mil (mem). */
+export const LIFETIME_UM = 7.6
+
+/** What the mildest methods take where nothing can be read, µm (mem). */
+export const UNREAD_CAP_UM = 1
+
+/** Method-guided work spends at most what one cut and its refining take, µm (mem). */
+export const METHOD_CAP_UM = 3.5
+
+/** One limit on what may be removed, µm, with the numbers it came from. */
+export type BudgetLimit =
+  | { rule: 'gauge'; limitUm: number; lowestSpotUm: number; uncertaintyUm: number; floorUm: number }
+  | { rule: 'lifetime'; limitUm: number; lifetimeUm: number; alreadyTakenUm: number }
+  | { rule: 'method'; limitUm: number; readable: boolean }
+  | { rule: 'never-cut'; limitUm: 0; why: 'film' }
+
+/** µm that may be removed, the limit that decides it, and every limit that was looked at. */
+export type RemovalBudget = { budgetUm: number; decidedBy: BudgetLimit; limits: BudgetLimit[] }
+
+function limitsOf(
+  finding: Finding,
+  statistics: PanelStatistics | undefined,
+  school: School,
+  takenUm: number,
+): BudgetLimit[] {
+  if (finding.kind === 'film') return [{ rule: 'never-cut', limitUm: 0, why: 'film' }]
+  const lifetime: BudgetLimit = {
+    rule: 'lifetime',
+    limitUm: LIFETIME_UM - takenUm,
+    lifetimeUm: LIFETIME_UM,
+    alreadyTakenUm: takenUm,
+  }
+  const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
+  if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]
+  const { lowestSpotUm } = statistics
+  const uncertaintyUm = gaugeUncertaintyUm(lowestSpotUm)
+  // A panel known to be at the floor stays protected under either school: ignoring a reading is not a method.
+  const gauge: BudgetLimit = {
+    rule: 'gauge',
+    limitUm: lowestSpotUm - uncertaintyUm - FLOOR_UM,
+    lowestSpotUm,
+    uncertaintyUm,
+    floorUm: FLOOR_UM,
+  }
+  const method: BudgetLimit = { rule: 'method', limitUm: METHOD_CAP_UM, readable: true }
+  if (school === 'gauge-guided') return [gauge, lifetime]
+  if (school === 'method-guided') return finding.kind === 'thin' ? [gauge, lifetime, method] : [lifetime, method]
+  return [gauge, lifetime, method]
+}
+
+/** How much may be removed from a panel, µm, never below 0; `takenUm` is what earlier visits already took. */
+export function removalBudget(
+  finding: Finding,
+  statistics: PanelStatistics | undefined,
+  school: School,
+  takenUm = 0,
+): RemovalBudget {
+  const limits = limitsOf(finding, statistics, school, takenUm)
+  const decidedBy = limits.reduce((least, limit) => (limit.limitUm < least.limitUm ? limit : least))
+  return { budgetUm: Math.max(0, decidedBy.limitUm), decidedBy, limits }
+}

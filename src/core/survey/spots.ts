@@ -1,0 +1,27 @@
+import { mean } from './statistics'
+
+/** SSPC-PA 2: a spot reading is the mean of three gauge readings. */
+export const READINGS_PER_SPOT = 3
+
+/** SSPC-PA 2: five spots for every 10 m². */
+const SPOTS_PER_M2 = 5 / 10
+
+/** One spot on a panel: its gauge readings, µm, in the order they came, and their mean. */
+export type Spot = { readingsUm: readonly number[]; meanUm: number; complete: boolean }
+
+/** Groups the readings of a panel by threes. A last group of one or two is a spot too, marked incomplete. */
+export function spotsOf(readingsUm: readonly number[]): Spot[] {
+  const count = Math.ceil(readingsUm.length / READINGS_PER_SPOT)
+  return Array.from({ length: count }, (_, index) => {
+    const group = readingsUm.slice(index * READINGS_PER_SPOT, (index + 1) * READINGS_PER_SPOT)
+    return { readingsUm: group, meanUm: mean(group), complete: group.length === READINGS_PER_SPOT }
+  })
+}
+
+/**
+ * Spots an area of `areaM2` m² asks for at the density of SSPC-PA 2. A panel judged on its own never rests on
+ * fewer than two, so that one odd spot shows (common practice: several readings on every panel).
+ */
+export function spotsWanted(areaM2: number): number {
+  return Math.max(2, Math.ceil(areaM2 * SPOTS_PER_M2))
+}

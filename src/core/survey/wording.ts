@@ -1,0 +1,62 @@
+import { unreachable } from '../result'
+import type { BudgetLimit } from './budget'
+import type { Finding, FindingKind } from './finding'
+
+const um = (value: number) => `${value.toFixed(1)} µm`
+
+export const FINDING_NAME: Record<FindingKind, string> = {
+  'not-read': 'Not read yet',
+  unreadable: 'Cannot be read',
+  film: 'Under film',
+  'too-few': 'Too few readings',
+  original: 'Original',
+  thin: 'Thin',
+  repainted: 'Repainted',
+  'filler-likely': 'Filler likely',
+}
+
+/** Why a panel is judged as it is, in one sentence. */
+export function findingReason(finding: Finding): string {
+  switch (finding.kind) {
+    case 'not-read':
+      return 'Nothing read here yet.'
+    case 'unreadable':
+      return finding.why === 'plastic'
+        ? 'Plastic: the gauge reads only over metal, so only the mildest methods are open.'
+        : 'Gelcoat: the gauge reads only over metal, so only the mildest methods are open.'
+    case 'film':
+      return 'A wrap or film covers the paint. Nothing is cut.'
+    case 'too-few':
+      return finding.n < 2
+        ? 'One reading proves nothing. Take at least one more.'
+        : 'No other metal panel has been read yet to compare it with.'
+    case 'original':
+      return `Within reach of the car's own level (${finding.aboveBaselineUm >= 0 ? '+' : '−'}${um(Math.abs(finding.aboveBaselineUm))}).`
+    case 'thin':
+      return `The lowest spot, ${um(finding.lowestSpotUm)}, leaves nothing above the floor once the gauge's error is taken off.`
+    case 'repainted':
+      return `${um(finding.aboveBaselineUm)} above the car's own level; more than ${um(finding.stepUm)} means a second coat of paint.`
+    case 'filler-likely':
+      return `A reading of ${um(finding.highestUm)}: paint alone does not get that thick.`
+    default:
+      return unreachable(finding)
+  }
+}
+
+/** The arithmetic behind one limit, as it stands on the screen. */
+export function limitArithmetic(limit: BudgetLimit): string {
+  switch (limit.rule) {
+    case 'gauge':
+      return `lowest spot ${um(limit.lowestSpotUm)} − gauge error ${um(limit.uncertaintyUm)} − floor ${um(limit.floorUm)} = ${um(limit.limitUm)}`
+    case 'lifetime':
+      return `lifetime ${um(limit.lifetimeUm)} − taken before ${um(limit.alreadyTakenUm)} = ${um(limit.limitUm)}`
+    case 'method':
+      return limit.readable
+        ? `least aggressive method: ${um(limit.limitUm)} at most`
+        : `nothing measured here: ${um(limit.limitUm)} at most`
+    case 'never-cut':
+      return 'under film: nothing'
+    default:
+      return unreachable(limit)
+  }
+}

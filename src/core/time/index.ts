@@ -1,0 +1,27 @@
+export {
+  epochMinutes,
+  fromEpochMinutes,
+  type Instant,
+  type InstantError,
+  instant,
+  instantOf,
+  instantOrThrow,
+  laterOf,
+  minutesBetween,
+  plusMinutes,
+} from './instant'
+export {
+  atLocal,
+  clockMinutes,
+  dayIn,
+  daysBetween,
+  isLocalDay,
+  isZone,
+  type LocalDay,
+  localDayOrThrow,
+  minuteOfDay,
+  plusDays,
+  WEEKDAYS,
+  type Weekday,
+  weekdayOf,
+} from './local'

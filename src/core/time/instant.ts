@@ -1,0 +1,55 @@
+import type { Brand } from '../brand'
+import { ok, type Result, refused } from '../result'
+
+/** A moment, as UTC ISO 8601 text to the minute or finer, e.g. `2027-01-11T08:00:00.000Z`. */
+export type Instant = Brand<string, 'Instant'>
+
+export type InstantError = { code: 'instant-malformed'; text: string }
+
+const ISO_WITH_ZONE = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}(:\d{2}(\.\d+)?)?(Z|[+-]\d{2}:\d{2})$/
+
+/** Reads an ISO 8601 text that names its offset; refuses a local time, which would be ambiguous. */
+export function instant(text: string): Result<Instant, InstantError> {
+  const millis = ISO_WITH_ZONE.test(text) ? Date.parse(text) : Number.NaN
+  if (Number.isNaN(millis) || !dayExists(text)) return refused({ code: 'instant-malformed', text })
+  return ok(new Date(millis).toISOString() as Instant)
+}
+
+/** 30 February parses as 2 March in JavaScript; a calendar of cures must not accept it. */
+function dayExists(text: string): boolean {
+  const [year, month, day] = text.slice(0, 10).split('-').map(Number) as [number, number, number]
+  return day <= new Date(Date.UTC(year, month, 0)).getUTCDate()
+}
+
+/** As `instant`, for text the program itself wrote. Throws on anything else. */
+export function instantOrThrow(text: string): Instant {
+  const read = instant(text)
+  if (!read.ok) throw new Error(`not an instant: ${text}`)
+  return read.value
+}
+
+export function instantOf(date: Date): Instant {
+  return date.toISOString() as Instant
+}
+
+/** Whole minutes since 1970-01-01T00:00Z; seconds are cut off. */
+export function epochMinutes(at: Instant): number {
+  return Math.floor(Date.parse(at) / 60_000)
+}
+
+export function fromEpochMinutes(minutes: number): Instant {
+  return new Date(minutes * 60_000).toISOString() as Instant
+}
+
+/** Elapsed minutes: a change of the clocks does not shorten a cure. */
+export function plusMinutes(at: Instant, minutes: number): Instant {
+  return new Date(Date.parse(at) + minutes * 60_000).toISOString() as Instant
+}
+
+export function minutesBetween(from: Instant, to: Instant): number {
+  return (Date.parse(to) - Date.parse(from)) / 60_000
+}
+
+export function laterOf(a: Instant, b: Instant): Instant {
+  return a >= b ? a : b
+}

@@ -1,0 +1,72 @@
+import { TZDate } from '@date-fns/tz'
+import { addDays } from 'date-fns'
+import type { Brand } from '../brand'
+import { type Instant, instantOf } from './instant'
+
+/** A day on the shop's wall calendar, `YYYY-MM-DD`, without a time or a zone. */
+export type LocalDay = Brand<string, 'LocalDay'>
+
+export const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as const
+export type Weekday = (typeof WEEKDAYS)[number]
+
+export function isLocalDay(text: string): text is LocalDay {
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false
+  const at = new Date(`${text}T00:00:00Z`)
+  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text)
+}
+
+/** Throws on text that is not an existing day. */
+export function localDayOrThrow(text: string): LocalDay {
+  if (!isLocalDay(text)) throw new Error(`not a day: ${text}`)
+  return text
+}
+
+export function dayIn(zone: string, at: Instant): LocalDay {
+  const local = new TZDate(Date.parse(at), zone)
+  const part = (n: number) => String(n).padStart(2, '0')
+  return `${local.getFullYear()}-${part(local.getMonth() + 1)}-${part(local.getDate())}` as LocalDay
+}
+
+/** Wall-clock minutes since local midnight. */
+export function minuteOfDay(zone: string, at: Instant): number {
+  const local = new TZDate(Date.parse(at), zone)
+  return local.getHours() * 60 + local.getMinutes()
+}
+
+export function plusDays(day: LocalDay, days: number): LocalDay {
+  return addDays(new Date(`${day}T00:00:00Z`), days).toISOString().slice(0, 10) as LocalDay
+}
+
+export function weekdayOf(day: LocalDay): Weekday {
+  return WEEKDAYS[new Date(`${day}T00:00:00Z`).getUTCDay()]!
+}
+
+/** Days from one day to another; negative when `to` lies before. */
+export function daysBetween(from: LocalDay, to: LocalDay): number {
+  return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
+}
+
+/** `HH:MM`, with `24:00` for the end of the day. Throws on anything else. */
+export function clockMinutes(clock: string): number {
+  const match = /^(\d{2}):(\d{2})$/.exec(clock)
+  const minutes = match ? Number(match[1]) * 60 + Number(match[2]) : Number.NaN
+  if (!match || Number(match[2]) > 59 || minutes > 1440) throw new Error(`not a time of day: ${clock}`)
+  return minutes
+}
+
+/** The instant at which the shop's clock shows `clock` on `day`. A time that spring skips moves on by the gap. */
+export function atLocal(zone: string, day: LocalDay, clock: string): Instant {
+  const minutes = clockMinutes(clock)
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number]
+  const local = new TZDate(year, month - 1, date, Math.floor(minutes / 60), minutes % 60, 0, 0, zone)
+  return instantOf(new Date(local.getTime()))
+}
+
+export function isZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name })
+    return true
+  } catch {
+    return false
+  }
+}

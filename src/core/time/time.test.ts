@@ -1,0 +1,61 @@
+import { expect, test } from 'vitest'
+import { atLocal, dayIn, instant, instantOrThrow, isLocalDay, minutesBetween, plusMinutes, weekdayOf } from '.'
+
+const DUBLIN = 'Europe/Dublin'
+const day = (text: string) => {
+  if (!isLocalDay(text)) throw new Error(text)
+  return text
+}
+
+/** What the IANA zone data says a clock on the wall shows, through Intl. */
+function wallClock(at: string): string {
+  const format = new Intl.DateTimeFormat('en-GB', {
+    timeZone: DUBLIN,
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  })
+  return format.format(new Date(at))
+}
+
+test('a local time and its instant agree with the zone data, in winter and in summer', () => {
+  expect(atLocal(DUBLIN, day('2027-01-11'), '08:00')).toBe('2027-01-11T08:00:00.000Z')
+  expect(atLocal(DUBLIN, day('2027-07-11'), '08:00')).toBe('2027-07-11T07:00:00.000Z')
+  expect(wallClock(atLocal(DUBLIN, day('2027-07-11'), '17:30'))).toBe('17:30')
+})
+
+test('24:00 is the midnight that ends the day', () => {
+  expect(atLocal(DUBLIN, day('2027-01-11'), '24:00')).toBe('2027-01-12T00:00:00.000Z')
+})
+
+test('a cure of 24 hours keeps its 24 hours over both changes of the clocks', () => {
+  for (const [eve, hour] of [
+    ['2027-03-27', '18:00'],
+    ['2027-10-30', '16:00'],
+  ] as const) {
+    const start = atLocal(DUBLIN, day(eve), '17:00')
+    const end = plusMinutes(start, 24 * 60)
+    expect(minutesBetween(start, end)).toBe(1440)
+    expect(wallClock(end)).toBe(hour)
+  }
+})
+
+test('a shop day of the change has 23 or 25 hours', () => {
+  const length = (d: string) =>
+    minutesBetween(atLocal(DUBLIN, day(d), '00:00'), atLocal(DUBLIN, day(d), '24:00')) / 60
+  expect(length('2027-03-28')).toBe(23)
+  expect(length('2027-10-31')).toBe(25)
+})
+
+test('an instant without an offset, or on a day that does not exist, is refused', () => {
+  expect(instant('2027-01-11T08:00:00').ok).toBe(false)
+  expect(instant('2027-02-30T08:00:00Z').ok).toBe(false)
+  expect(instant('tomorrow').ok).toBe(false)
+  expect(instant('2027-01-11T08:00+01:00')).toEqual({ ok: true, value: '2027-01-11T07:00:00.000Z' })
+})
+
+test('a day is read in the shop zone, not in UTC', () => {
+  expect(dayIn(DUBLIN, instantOrThrow('2027-07-01T23:30:00Z'))).toBe('2027-07-02')
+  expect(weekdayOf(day('2027-01-11'))).toBe('mon')
+  expect(isLocalDay('2027-02-29')).toBe(false)
+})
