@@ -1,4 +1,4 @@
-import { clearedShare, conditionFactor, type Defect, type PanelJudgement, panelWeight } from '../survey'
+import { clearedShare, conditionFactor, DEFECT_MODEL, type Defect, type PanelJudgement, panelWeight } from '../survey'
 import type { Hardness, PaintSystem } from '../vehicle'
 import { brokenRules, type ForbidRule } from './forbidden'
 import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
@@ -14,8 +14,8 @@ export type PanelOption = {
   minutes: number
   indexBefore: number
   indexAfter: number
-  /** Share 0–1 of the points lost to polishable and other defects that comes back. */
-  regained: number
+  /** Share 0–1 of what mars the panel that goes, each defect by what it costs and how far it spreads. */
+  cleared: number
   broken: ForbidRule[]
 }
 
@@ -38,6 +38,15 @@ export function indexAfter(defects: readonly Defect[], removal: number, haze: nu
   return Math.max(0, left - haze)
 }
 
+const burden = (defect: Defect) =>
+  DEFECT_MODEL[defect.kind].deduct[defect.severity - 1]! * defect.extentPercent
+
+/** Share 0–1 of the defects that goes with `removal` µm; chips and nail catchers count and stay. 0 for none. */
+function clearedOf(defects: readonly Defect[], removal: number): number {
+  const all = defects.reduce((sum, defect) => sum + burden(defect), 0)
+  return all > 0 ? defects.reduce((sum, defect) => sum + burden(defect) * clearedShare(defect, removal), 0) / all : 0
+}
+
 export function panelOption(judged: PanelJudgement, process: Process, settings: ChoiceSettings): PanelOption {
   const removal = removalUm(process, settings.hardness)
   const indexBefore = judged.condition.index
@@ -49,7 +58,7 @@ export function panelOption(judged: PanelJudgement, process: Process, settings: 
     minutes: processMinutes(process, judged.panel),
     indexBefore,
     indexAfter: after,
-    regained: indexBefore < 100 ? (after - indexBefore) / (100 - indexBefore) : 0,
+    cleared: clearedOf(defects, removal),
     broken: brokenRules(process, {
       panel: judged.panel,
       paintSystem: settings.paintSystem,
@@ -79,7 +88,7 @@ export type CorrectionPlan = {
   minutes: { single: number; cut: number; refine: number }
   indexBefore: number
   indexAfter: number
-  /** Share 0–1 of lost points expected back, weighted by area and visibility. */
+  /** Share 0–1 of all defects expected to go, weighted by what they cost, their extent and the panel's weight. */
   expectedClearing: number
   /** Panels that have defects but keep them: no process is allowed or none helps. */
   leftAsTheyAre: PanelChoice[]
@@ -91,14 +100,16 @@ export function planCorrection(judged: readonly PanelJudgement[], settings: Choi
   const weigh = (value: (choice: PanelChoice) => number) =>
     panels.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0)
   const total = weigh(() => 1)
-  const lost = weigh(({ option }) => 100 - option.indexBefore)
-  const won = weigh(({ option }) => option.indexAfter - option.indexBefore)
+  const burdenOf = ({ judged }: PanelChoice) =>
+    judged.condition.costs.reduce((sum, { defect }) => sum + burden(defect), 0)
+  const marred = weigh(burdenOf)
+  const cleared = weigh((choice) => burdenOf(choice) * choice.option.cleared)
   return {
     panels,
     minutes: minutesByRole(panels),
     indexBefore: weigh(({ option }) => option.indexBefore) / total,
     indexAfter: weigh(({ option }) => option.indexAfter) / total,
-    expectedClearing: lost > 0 ? won / lost : 0,
+    expectedClearing: marred > 0 ? cleared / marred : 0,
     leftAsTheyAre: panels.filter(
       ({ judged: { condition }, option }) => condition.costs.length > 0 && option.process.key === 'leave',
     ),

@@ -39,7 +39,7 @@ const ALL_IN_ONE: Step = {
   role: 'single',
   removalPerPassUm: 0.26,
   passes: 2,
-  hazePoints: 1,
+  hazePoints: 0.5,
   sectionM: 0.9,
   padMm: 150,
   armMmPerSecond: 100,
@@ -51,7 +51,7 @@ const POLISH: Step = {
   role: 'single',
   removalPerPassUm: 0.2,
   passes: 4,
-  hazePoints: 1.5,
+  hazePoints: 0.5,
   sectionM: 0.61,
   padMm: 125,
   armMmPerSecond: 45,
@@ -61,7 +61,7 @@ const CUT_AND_FINISH: Step = {
   pad: 'Foam cut',
   removalPerPassUm: 0.22,
   passes: 5,
-  hazePoints: 2.5,
+  hazePoints: 0.8,
   armMmPerSecond: 40,
 }
 const CUT: Step = {

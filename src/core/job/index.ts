@@ -2,6 +2,7 @@ export {
   joinParts,
   type LiveJob,
   type MissedWindow,
+  type PlanningOptions,
   nextSlot,
   plannedId,
   planningProblem,

@@ -91,6 +91,7 @@ class ProblemBuilder {
     private readonly shop: ShopCalendar,
     private readonly now: Instant,
     private readonly origin: Instant,
+    private readonly keepPlaces: boolean,
   ) {}
 
   job(job: LiveJob, keepPublished: boolean): { file: Record<string, unknown>; pins: Pin[] } {
@@ -117,6 +118,7 @@ class ProblemBuilder {
   }
 
   private placeOf(job: LiveJob, operation: string): { place?: string } {
+    if (!this.keepPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
     return place === undefined ? {} : { place }
   }
@@ -213,6 +215,8 @@ export type PlanningOptions = {
   now: Instant
   /** Jobs that may be moved; all others keep what was published for them. Everything may move when absent. */
   movable?: ReadonlySet<string>
+  /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
+  forgetPlaces?: boolean
 }
 
 /**
@@ -225,7 +229,7 @@ export function planningProblem(
   options: PlanningOptions,
 ): { problem: Problem; missed: MissedWindow[] } {
   const origin = nextSlot(options.now, shop.slotMinutes)
-  const builder = new ProblemBuilder(shop, options.now, origin)
+  const builder = new ProblemBuilder(shop, options.now, origin, !options.forgetPlaces)
   const built = jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id)))
   const problem = problemSchema.parse({
     format: PROBLEM_FORMAT,

@@ -59,16 +59,16 @@ class OpenMinutes {
     const open = new Uint8Array(this.to - this.from)
     if ('always' in calendar) open.fill(1)
     else {
-      const days = new Map<string, Uint8Array>()
+      const days = new Map<number, Uint8Array>()
       for (let at = this.from; at < this.to; at++) {
         const local = at + this.offsetAt(at)
-        const date = new Date(local * 60_000).toISOString().slice(0, 10)
-        let day = days.get(date)
+        const number = Math.floor(local / 1440)
+        let day = days.get(number)
         if (!day) {
-          day = this.dayOf(calendar, date)
-          days.set(date, day)
+          day = this.dayOf(calendar, new Date(number * 86_400_000).toISOString().slice(0, 10))
+          days.set(number, day)
         }
-        open[at - this.from] = day[((local % 1440) + 1440) % 1440]!
+        open[at - this.from] = day[local - number * 1440]!
       }
     }
     this.known.set(name, open)

@@ -38,6 +38,7 @@ function placeAndTighten(
   const { berths } = attempt.value
   let placed = attempt.value.placed
   let cost = jobCost(model, job, placed.placement, makespan)
+  if (job.operations.every(({ pin }) => pin)) return { ok: true, placed, cost }
   const kept = job.stays.map((_, stay) => releases[stay] ?? Number.NEGATIVE_INFINITY)
   // The last stay first: drawing it together may leave the ones before it room to move.
   for (const stay of [...job.stays.keys()].reverse()) {

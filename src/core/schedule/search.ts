@@ -23,10 +23,21 @@ export type SearchResult = {
   steps: number
 }
 
-/** Due date first, heavier before lighter; jobs already begun before all others. */
+/** Rounds of starting over with the jobs first that found no room. */
+const PROMOTIONS_MAX = 12
+
+/** 0 for a job that holds a place it cannot leave, 1 for any other with something fixed, 2 for one free to move. */
+function freedom(job: ModelJob): number {
+  if (!job.pinned) return 2
+  const isPinned = (index: number) => job.operations[index]!.pin !== undefined
+  const halfWay = job.stays.some((stay) => stay.operations.some(isPinned) && !stay.operations.every(isPinned))
+  return halfWay ? 0 : 1
+}
+
+/** Those who can move least first; then by due date, heavier before lighter. */
 function byUrgency(a: ModelJob, b: ModelJob): number {
   const due = (job: ModelJob) => job.due ?? Number.POSITIVE_INFINITY
-  if (a.pinned !== b.pinned) return a.pinned ? -1 : 1
+  if (freedom(a) !== freedom(b)) return freedom(a) - freedom(b)
   if (due(a) !== due(b)) return due(a) - due(b)
   return b.weight - a.weight || a.arrive - b.arrive || a.index - b.index
 }
@@ -86,13 +97,29 @@ class Search {
   }
 }
 
+/** Lays all jobs in order; where some find no room, starts over with those first. */
+function construct(model: Model): Search {
+  let order = [...model.jobs].sort(byUrgency)
+  let best: Search | undefined
+  for (let round = 0; round <= PROMOTIONS_MAX; round++) {
+    const run = new Search(model)
+    for (const job of order) run.insert(job)
+    if (!best || run.failures.size < best.failures.size) best = run
+    if (run.failures.size === 0) break
+    const failed = order.filter((job) => run.failures.has(job.index))
+    const promoted = [...failed, ...order.filter((job) => !failed.includes(job))]
+    if (promoted.every((job, at) => job === order[at])) break
+    order = promoted
+  }
+  return best!
+}
+
 /**
  * Lays every job, the most urgent first, then takes a few off again at random and lays them anew, keeping what is
  * no worse. Jobs that do not fit stay unplaced with their reason; the others are still placed.
  */
 export function search(model: Model, options: SearchOptions): SearchResult {
-  const run = new Search(model)
-  for (const job of [...model.jobs].sort(byUrgency)) run.insert(job)
+  const run = construct(model)
   const random = seededRandom(options.seed)
   let steps = 0
   let current = run.score()

@@ -54,8 +54,22 @@ export function clockMinutes(clock: string): number {
   return minutes
 }
 
+// Asking Intl for an offset is a hundred times dearer than the rest; calendars ask for the same times again and again.
+const MEMO_MAX = 50_000
+const memo = new Map<string, Instant>()
+
 /** The instant at which the shop's clock shows `clock` on `day`. A time that spring skips moves on by the gap. */
 export function atLocal(zone: string, day: LocalDay, clock: string): Instant {
+  const key = `${zone} ${day} ${clock}`
+  const known = memo.get(key)
+  if (known) return known
+  if (memo.size >= MEMO_MAX) memo.clear()
+  const computed = computeAtLocal(zone, day, clock)
+  memo.set(key, computed)
+  return computed
+}
+
+function computeAtLocal(zone: string, day: LocalDay, clock: string): Instant {
   const minutes = clockMinutes(clock)
   const [year, month, date] = day.split('-').map(Number) as [number, number, number]
   const local = new TZDate(year, month - 1, date, Math.floor(minutes / 60), minutes % 60, 0, 0, zone)

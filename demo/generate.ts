@@ -1,0 +1,193 @@
+import type { Knex } from 'knex'
+import { type LiveJob, makeOffer, nextSlot, type Offer, planningProblem, type Progress, progressAt, waitBegan } from '@/core/job'
+import { solve } from '@/core/schedule'
+import type { Readings } from '@/core/survey'
+import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
+import { panelsOf } from '@/core/vehicle'
+import { SimulatedClimateSensor } from '@/devices/climate-sensor'
+import { seedOf, SimulatedFilmGauge } from '@/devices/film-gauge'
+import { summaryOf, writeAgreement } from '@/server/agreement-store'
+import { shopCalendar } from '@/server/floor'
+import { findJob, handOver, type Job, takeIn } from '@/server/job-store'
+import { judgeVehicle } from '@/server/offers'
+import { publish } from '@/server/plan-store'
+import { collectionTime, planFloor, replan } from '@/server/planning'
+import { loadShop, type Setup, type Shop } from '@/server/shop-store'
+import { loadSurvey, saveSurvey } from '@/server/survey-store'
+import { recordFinish, recordStart } from '@/server/work-store'
+import { DEMO_CARS, type DemoCar } from './cars'
+
+/**
+ * Makes the demo shop as it stands at `now`: the cars that are in the shop are given an arrival in the past, are
+ * planned by the real scheduler, and are then taken to have gone by that plan up to now. So the demo obeys every
+ * window and shift, whatever the hour at which it is opened.
+ */
+
+/** How far back the start of an operation is looked for, and how many mornings of arrival for each. */
+const LOOK_BACK_DAYS = 7
+const ARRIVALS_TRIED = 3
+/** How long ago the car that was fetched had been finished. */
+const GONE_MINUTES = 4 * 1440
+const GAUGE_SEED = 20_270_112
+
+type Placed = { job: Job; offer: Offer; live: LiveJob }
+
+async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
+  const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
+  const readings: Record<string, number[]> = {}
+  for await (const { panel, filmUm } of gauge.read(panelsOf(job.vehicle.shape), new AbortController().signal)) {
+    readings[panel] ??= []
+    readings[panel].push(filmUm)
+  }
+  const { version } = await loadSurvey(db, job.id)
+  await saveSurvey(db, job.id, version, { readings: readings as Record<string, number[]>, defects: car.defects }, now)
+}
+
+function offerFor(shop: Shop, car: DemoCar, job: Job, readings: Readings): Offer {
+  const { setup, catalogue } = shop
+  const template = setup.packages.find(({ key }) => key === car.packageKey)!
+  const { shape, paintSystem, hardness } = job.vehicle
+  const judgement = judgeVehicle(job, setup, { readings: { ...readings } as never, defects: car.defects })
+  return makeOffer(template, { shape, paintSystem, hardness, judgement, catalogue, rates: setup.rates })
+}
+
+/** Mornings on which the car may have come in for work that began at `start`, the latest first. */
+function arrivalsBefore(setup: Setup, start: Instant): Instant[] {
+  const days = Array.from({ length: LOOK_BACK_DAYS }, (_, back) => plusDays(dayIn(setup.timezone, start), -back))
+  return days
+    .filter((day) => !['sat', 'sun'].includes(weekdayOf(day)))
+    .slice(0, ARRIVALS_TRIED)
+    .map((day) => atLocal(setup.timezone, day, '07:00'))
+    .filter((arrival) => arrival <= start)
+}
+
+/** Starts of the operation that leave the car where it is wanted at `now`, the likeliest first. */
+function startsFor(car: DemoCar, offer: Offer, setup: Setup, now: Instant): Instant[] {
+  if (car.wanted.kind !== 'at') return []
+  const { operation: id, state } = car.wanted
+  const { minutes } = offer.plan.operations.find((operation) => operation.id === id)!
+  const step = setup.slotMinutes
+  const latest = plusMinutes(nextSlot(plusMinutes(now, -step), step), state === 'just-done' ? -Math.ceil(minutes / step) * step : 0)
+  const count = (LOOK_BACK_DAYS * 1440) / step
+  return Array.from({ length: count }, (_, back) => plusMinutes(latest, -back * step))
+}
+
+/** What has happened to a planned job by `now`, if all went by the plan. */
+function lived(live: LiveJob, now: Instant): Record<string, Progress> {
+  const progress: Record<string, Progress> = {}
+  for (const operation of live.plan.operations) {
+    const placed = live.published.find((each) => each.operation === operation.id)!
+    const [from, to, by] = [placed.start as Instant, placed.end as Instant, placed.people[0] ?? '']
+    if (operation.mode === 'unattended' && waitBegan({ ...live, progress }, operation)) continue
+    if (to <= now) progress[operation.id] = { kind: 'done', from, to, by }
+    else if (from <= now) progress[operation.id] = { kind: 'started', at: from, by }
+  }
+  return progress
+}
+
+/** The operation a job stands at: the first that is not done. */
+function standsAt(live: LiveJob, now: Instant): string | undefined {
+  return live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')?.id
+}
+
+/** Plans a car into the past so that by now it stands where it is wanted; the cars before it stay where they are. */
+function backdate(setup: Setup, car: DemoCar, job: Job, offer: Offer, others: readonly LiveJob[], now: Instant): LiveJob | undefined {
+  if (car.wanted.kind !== 'at') return undefined
+  const operation = car.wanted.operation
+  const asPlanned = others.map((other) => ({ ...other, progress: {} }))
+  for (const start of startsFor(car, offer, setup, now))
+    for (const arrive of arrivalsBefore(setup, start)) {
+      const live: LiveJob = { id: job.id, arrive, weight: 1, plan: offer.plan, progress: {}, published: [] }
+      const { problem } = planningProblem(shopCalendar(setup), [...asPlanned, live], {
+        now: arrive,
+        movable: new Set([job.id]),
+      })
+      const pinned = { ...problem, fixed: [...problem.fixed, { job: job.id, operation, start }] }
+      const { schedule } = solve(pinned, { seed: GAUGE_SEED, steps: 0 })
+      const published = schedule.operations.filter((placed) => placed.job === job.id)
+      if (published.length < offer.plan.operations.length) continue
+      const planned = { ...live, published }
+      return { ...planned, progress: lived(planned, now) }
+    }
+  return undefined
+}
+
+async function writeHistory(db: Knex, shop: Shop, { job, offer, live }: Placed, now: Instant): Promise<void> {
+  const sensor = new SimulatedClimateSensor()
+  const end = live.published.map(({ end }) => end as Instant).reduce(laterOf)
+  await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
+  await writeAgreement(db, {
+    jobId: job.id,
+    packageKey: offer.template.key,
+    packageName: offer.template.name,
+    plan: offer.plan,
+    summary: summaryOf(offer),
+    totalCents: offer.price.totalCents,
+    promisedFor: collectionTime(shop.setup, end),
+    agreedAt: live.arrive < now ? live.arrive : now,
+  })
+  await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
+  for (const operation of live.plan.operations) {
+    const progress = live.progress[operation.id]
+    if (progress?.kind === 'started') await recordStart(db, job.id, operation.id, progress.at, progress.by ?? '')
+    if (progress?.kind !== 'done') continue
+    const place = live.published.find((placed) => placed.operation === operation.id)!.place
+    await recordFinish(db, {
+      jobId: job.id,
+      operationId: operation.id,
+      startedAt: progress.from,
+      endedAt: progress.to,
+      by: progress.by ?? '',
+      ...(operation.kind === 'layer'
+        ? {
+            layer: {
+              productId: operation.productId!,
+              lot: `${operation.productId!.slice(0, 2).toUpperCase()}-${1 + (job.number % 7)}`,
+              climate: sensor.read(place, progress.from),
+            },
+          }
+        : {}),
+    })
+  }
+}
+
+async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {
+  const today = dayIn(setup.timezone, now)
+  let day = plusDays(today, car.arrivesInDays ?? 0)
+  while (['sat', 'sun'].includes(weekdayOf(day))) day = plusDays(day, 1)
+  const intake = { ...car.intake, arriveDay: day, wantedBy: '' as const }
+  const id = await takeIn(db, intake, atLocal(setup.timezone, day, '08:00'), now)
+  return (await findJob(db, id))!
+}
+
+/** Fills an empty database with the demo shop. Does nothing where there are jobs already; says whether it did. */
+export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
+  if (await db('jobs').first()) return false
+  const shop = await loadShop(db)
+  const inShop: LiveJob[] = []
+  for (const car of DEMO_CARS) {
+    const job = await takeInCar(db, car, shop.setup, now)
+    if (car.wanted.kind === 'to-measure') continue
+    await measure(db, car, job, now)
+    if (car.wanted.kind === 'to-choose') continue
+    const offer = offerFor(shop, car, job, (await loadSurvey(db, job.id)).readings)
+    const live =
+      car.wanted.kind === 'planned'
+        ? planAhead(shop.setup, job, offer, inShop, now)
+        : backdate(shop.setup, car, job, offer, inShop, car.gone ? plusMinutes(now, -GONE_MINUTES) : now)
+    if (!live) continue
+    inShop.push(live)
+    await writeHistory(db, shop, { job, offer, live }, now)
+    if (car.gone) await handOver(db, job.id, plusMinutes(now, -GONE_MINUTES + 120))
+  }
+  await replan(db, now, 'demo loaded', new Set())
+  return true
+}
+
+function planAhead(setup: Setup, job: Job, offer: Offer, others: readonly LiveJob[], now: Instant): LiveJob | undefined {
+  const live: LiveJob = { id: job.id, arrive: job.arriveAt, weight: 1, plan: offer.plan, progress: {}, published: [] }
+  const busy = others.filter((other) => standsAt(other, now) !== undefined)
+  const planned = planFloor(setup, [...busy, live], { now, movable: new Set([job.id]) })
+  const published = planned.placed.filter((placed) => placed.job === job.id)
+  return published.length === offer.plan.operations.length ? { ...live, published } : undefined
+}

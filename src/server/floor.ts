@@ -1,0 +1,63 @@
+import type { Knex } from 'knex'
+import { type LiveJob, type Stage, type ShopCalendar, stageOf } from '@/core/job'
+import type { Instant } from '@/core/time'
+import { type Agreement, listAgreements } from './agreement-store'
+import { type Job, listJobs } from './job-store'
+import { lastPlanning, loadPublished, type Planning } from './plan-store'
+import { loadShop, type Setup, type Shop } from './shop-store'
+import { loadProgress } from './work-store'
+
+/** A job as it stands on the shop floor at one moment. */
+export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage: Stage; surveyed: boolean }
+
+/** Everything the shop has in hand, read at one moment. */
+export type Floor = { now: Instant; shop: Shop; jobs: FloorJob[]; planning?: Planning }
+
+export function shopCalendar(setup: Setup): ShopCalendar {
+  const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
+  return { timezone, slotMinutes, horizonDays, objective, calendars, places, people }
+}
+
+export function liveJob(job: Job, agreement: Agreement, progress: LiveJob['progress'], published: LiveJob['published']): LiveJob {
+  return {
+    id: job.id,
+    arrive: job.arriveAt,
+    due: agreement.promisedFor,
+    weight: 1,
+    plan: agreement.plan,
+    progress,
+    published,
+  }
+}
+
+export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
+  const shop = await loadShop(db)
+  const agreements = new Map((await listAgreements(db)).map((agreement) => [agreement.jobId, agreement]))
+  const progress = await loadProgress(db)
+  const published = await loadPublished(db)
+  const surveyed = new Set<string>((await db('readings').distinct('job_id')).map((row) => row.job_id))
+  const planning = await lastPlanning(db)
+  const jobs = (await listJobs(db)).map((job): FloorJob => {
+    const agreement = agreements.get(job.id)
+    const live = agreement && liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [])
+    const stage = stageOf(
+      { job: live, surveyed: surveyed.has(job.id), handedOver: job.handedOverAt !== undefined },
+      now,
+    )
+    return {
+      job,
+      ...(agreement ? { agreement } : {}),
+      ...(live ? { live } : {}),
+      stage,
+      surveyed: surveyed.has(job.id),
+    }
+  })
+  return { now, shop, jobs, ...(planning ? { planning } : {}) }
+}
+
+/** The jobs that still need room on the calendar. */
+export function openJobs(floor: Floor): LiveJob[] {
+  return floor.jobs.flatMap(({ live, stage }) =>
+    live && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
+  )
+}

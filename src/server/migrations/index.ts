@@ -1,0 +1,6 @@
+import { initial } from './0001-initial'
+import type { Migration } from './migration'
+
+/** In the order in which they run. A landed step is never changed, only followed by another. */
+export const MIGRATIONS: readonly Migration[] = [initial]
+export { type Migration, migrate, UnknownHistory } from './migration'

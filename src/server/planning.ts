@@ -1,0 +1,64 @@
+import type { Knex } from 'knex'
+import { joinParts, type LiveJob, type MissedWindow, nextSlot, type PlanningOptions, planningProblem } from '@/core/job'
+import { checkSchedule, nextOpen, type PlacedOperation, type Problem, type Schedule, solve } from '@/core/schedule'
+import type { Instant } from '@/core/time'
+import { type Floor, loadFloor, openJobs, shopCalendar } from './floor'
+import { publish } from './plan-store'
+import type { Setup } from './shop-store'
+
+/** Improvement attempts when everything is planned anew by hand. */
+const PLAN_ALL_STEPS = 120
+const PLAN_ALL_MS = 4000
+const SEED = 20_270_111
+
+export type Planned = { problem: Problem; schedule: Schedule; missed: MissedWindow[]; placed: PlacedOperation[] }
+
+/** Solves one view of the floor. A schedule that the independent checker faults is a defect, and is not used. */
+export function planFloor(setup: Setup, jobs: readonly LiveJob[], options: PlanningOptions, steps = 0): Planned {
+  const { problem, missed } = planningProblem(shopCalendar(setup), jobs, options)
+  const deadline = Date.now() + PLAN_ALL_MS
+  const { schedule } = solve(problem, { seed: SEED, steps, shouldStop: () => Date.now() > deadline })
+  if (schedule.status !== 'infeasible') {
+    const broken = checkSchedule(problem, schedule)
+    if (broken.length > 0) throw new Error(`the plan breaks a rule: ${broken[0]!.rule}, ${broken[0]!.message}`)
+  }
+  return { problem, schedule, missed, placed: joinParts(schedule) }
+}
+
+/**
+ * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,
+ * everything not yet begun is planned anew, and at last without insisting on which bay a car was planned in.
+ */
+function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, steps: number): Planned {
+  const jobs = openJobs(floor)
+  const views: [PlanningOptions, number][] = [
+    ...(movable ? [[{ now: floor.now, movable }, steps] as [PlanningOptions, number]] : []),
+    [{ now: floor.now }, steps],
+    [{ now: floor.now, forgetPlaces: true }, steps],
+  ]
+  let planned: Planned | undefined
+  for (const [options, effort] of views) {
+    planned = planFloor(floor.shop.setup, jobs, options, effort)
+    if (planned.schedule.status !== 'infeasible') return planned
+  }
+  return planned!
+}
+
+/** Plans and publishes. With `movable` the other jobs keep their times if they can. */
+export async function replan(db: Knex, now: Instant, cause: string, movable?: ReadonlySet<string>): Promise<Planned> {
+  const floor = await loadFloor(db, now)
+  const planned = planAround(floor, movable, movable ? 0 : PLAN_ALL_STEPS)
+  await publish(db, planned.placed, {
+    computedAt: now,
+    status: planned.schedule.status,
+    cause,
+    reasons: planned.schedule.reasons,
+  })
+  return planned
+}
+
+/** When a customer can fetch a car that is finished at `end`: on the quarter hour, while the counter is open. */
+export function collectionTime(setup: Setup, end: Instant): Instant {
+  const ready = nextSlot(end, setup.slotMinutes)
+  return nextOpen(setup.calendars[setup.counterCalendar]!, setup.timezone, ready) ?? ready
+}

@@ -1,0 +1,82 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import { catalogueSchema, type Product } from '@/core/coating'
+import { packageTemplateSchema, ratesSchema } from '@/core/job'
+import { PROBLEM_FORMAT, problemSchema } from '@/core/schedule'
+import { SCHOOLS } from '@/core/survey'
+import defaultCatalogue from '../../demo/catalogue.json'
+import defaultSetup from '../../demo/setup.json'
+
+const namedPlace = z.object({
+  id: z.string(),
+  name: z.string(),
+  kinds: z.array(z.string()),
+  capacity: z.int(),
+  calendar: z.string(),
+})
+const namedPerson = z.object({
+  id: z.string(),
+  name: z.string(),
+  skills: z.array(z.string()),
+  calendar: z.string(),
+})
+
+/** How the shop is set up. Calendars, places and people are checked as the scheduler will read them. */
+export const setupSchema = z
+  .object({
+    name: z.string().min(1),
+    address: z.string(),
+    timezone: z.string(),
+    currency: z.string().length(3),
+    school: z.enum(SCHOOLS),
+    slotMinutes: z.int(),
+    horizonDays: z.int(),
+    objective: z.object({ tardiness: z.number(), hold: z.number(), finish: z.number(), makespan: z.number() }),
+    calendars: z.record(z.string(), z.unknown()),
+    counterCalendar: z.string(),
+    places: z.array(namedPlace),
+    people: z.array(namedPerson),
+    rates: ratesSchema,
+    packages: z.array(packageTemplateSchema).min(1),
+  })
+  .transform((setup, context) => {
+    const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
+    const asProblem = problemSchema.safeParse({
+      format: PROBLEM_FORMAT,
+      origin: '2027-01-01T00:00:00Z',
+      timezone,
+      slotMinutes,
+      horizonDays,
+      objective,
+      calendars,
+      places,
+      people,
+      jobs: [],
+    })
+    if (!asProblem.success) {
+      for (const issue of asProblem.error.issues) context.addIssue({ code: 'custom', path: issue.path, message: issue.message })
+      return z.NEVER
+    }
+    return { ...setup, calendars: asProblem.data.calendars }
+  })
+
+export type Setup = z.infer<typeof setupSchema>
+export type Shop = { setup: Setup; catalogue: Product[] }
+
+/** Gives a new database the set-up that ships with the app; leaves any other as it is. */
+export async function ensureShop(db: Knex): Promise<void> {
+  const setup = setupSchema.parse(defaultSetup)
+  const catalogue = catalogueSchema.parse(defaultCatalogue)
+  await db('shop')
+    .insert({ id: 1, setup: JSON.stringify(setup), catalogue: JSON.stringify(catalogue), version: 1 })
+    .onConflict('id')
+    .ignore()
+}
+
+export async function loadShop(db: Knex): Promise<Shop> {
+  const row = await db('shop').where({ id: 1 }).first()
+  return {
+    setup: setupSchema.parse(JSON.parse(row.setup)),
+    catalogue: catalogueSchema.parse(JSON.parse(row.catalogue)),
+  }
+}
