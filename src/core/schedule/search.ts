@@ -116,15 +116,16 @@ function construct(model: Model): Search {
 
 /**
  * Lays every job, the most urgent first, then takes a few off again at random and lays them anew, keeping what is
- * no worse. Jobs that do not fit stay unplaced with their reason; the others are still placed.
+ * no worse, until `bound` proves there is nothing better. Jobs that do not fit stay unplaced with their reason; the others are still placed.
  */
-export function search(model: Model, options: SearchOptions): SearchResult {
+export function search(model: Model, options: SearchOptions, bound = Number.NEGATIVE_INFINITY): SearchResult {
   const run = construct(model)
   const random = seededRandom(options.seed)
   let steps = 0
   let current = run.score()
   const movable = model.jobs.filter((job) => model.jobs.length > 1 || !job.pinned)
-  while (steps < options.steps && movable.length > 1 && !options.shouldStop?.()) {
+  const proved = () => current.unplaced === 0 && current.cost <= bound
+  while (steps < options.steps && movable.length > 1 && !proved() && !options.shouldStop?.()) {
     steps++
     const touched = pick(movable, 1 + Math.floor(random() * Math.min(REMOVE_MAX, movable.length)), random)
     for (const job of run.failures.keys())

@@ -55,7 +55,7 @@ export function solve(problem: Problem, options: SearchOptions): Solution {
   const impossible = model.jobs.flatMap((job) => impossibilitiesOf(model, job))
   if (impossible.length > 0) return { schedule: infeasible(model, impossible), steps: 0 }
   const bound = lowerBound(model)
-  const found = search(model, options)
+  const found = search(model, options, bound)
   const placed = found.placed.filter((job) => job !== undefined)
   const terms = totalTerms(
     model,

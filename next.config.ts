@@ -1,0 +1,10 @@
+import type { NextConfig } from 'next'
+
+const config: NextConfig = {
+  serverExternalPackages: ['better-sqlite3', 'knex'],
+  devIndicators: false,
+  poweredByHeader: false,
+  outputFileTracingRoot: import.meta.dirname,
+}
+
+export default config

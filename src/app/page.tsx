@@ -1,0 +1,29 @@
+import { SimulatedClimateSensor } from '@/devices/climate-sensor'
+import { YardScreen } from '@/features/yard/yard-screen'
+import { yardView } from '@/features/yard/yard-view'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadFloor } from '@/server/floor'
+
+export default async function YardPage() {
+  const floor = await loadFloor(await database(), now())
+  const { setup, catalogue } = floor.shop
+  const sensor = new SimulatedClimateSensor()
+  const yard = yardView(
+    floor,
+    (place) => sensor.read(place, floor.now),
+    (car) => {
+      const next = car?.entry.live?.plan.operations.find(
+        ({ id, productId }) => productId && car.entry.live!.progress[id]?.kind !== 'done',
+      )
+      return catalogue.find(({ id }) => id === next?.productId) ?? catalogue[0]!
+    },
+  )
+  const names = new Map(setup.people.map(({ id, name }) => [id, name]))
+  return (
+    <YardScreen
+      yard={yard}
+      context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
+    />
+  )
+}

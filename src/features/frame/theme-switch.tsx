@@ -1,0 +1,22 @@
+'use client'
+
+import { useRouter } from 'next/navigation'
+import { chooseTheme } from '@/server/actions/theme'
+
+/** Paper for the desk, booth for the dark inspection bay. */
+export function ThemeSwitch({ theme }: { theme: 'paper' | 'booth' }) {
+  const router = useRouter()
+  const other = theme === 'paper' ? 'booth' : 'paper'
+  return (
+    <button
+      type="button"
+      className="min-h-11 min-w-11 rounded px-3 text-sm underline decoration-ink-soft/40 underline-offset-4 hover:bg-lichen"
+      onClick={async () => {
+        await chooseTheme(other)
+        router.refresh()
+      }}
+    >
+      {other === 'booth' ? 'Booth light' : 'Paper light'}
+    </button>
+  )
+}

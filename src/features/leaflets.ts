@@ -1,0 +1,25 @@
+import { type LiveJob, type PlannedOperation, type Progress, progressAt } from '@/core/job'
+import { type Instant, minutesBetween } from '@/core/time'
+import type { Leaflet } from '@/ui/frond'
+
+function shareOf(operation: PlannedOperation, progress: Progress, now: Instant): number {
+  if (progress.kind === 'done') return 1
+  if (progress.kind === 'open') return 0
+  return Math.min(0.9, Math.max(0.08, minutesBetween(progress.at, now) / operation.minutes))
+}
+
+/** A job's operations as leaflets of its frond, as far as they have come by `now`. */
+export function leafletsOf(job: Pick<LiveJob, 'plan'> & Partial<LiveJob>, now: Instant): Leaflet[] {
+  const live = { id: '', arrive: now, weight: 1, progress: {}, published: [], ...job } as LiveJob
+  return live.plan.operations.map((operation): Leaflet => {
+    const window = live.plan.links.some(({ to, min, max }) => to === operation.id && min > 0 && max !== undefined)
+    return {
+      id: operation.id,
+      title: operation.title,
+      kind: operation.mode === 'unattended' ? 'hold' : 'work',
+      minutes: operation.minutes,
+      share: shareOf(operation, progressAt(live, operation, now), now),
+      ...(window ? { window } : {}),
+    }
+  })
+}

@@ -1,0 +1,54 @@
+import { unreachable } from '@/core/result'
+import type { Instant } from '@/core/time'
+import { moment } from '@/ui/when'
+import type { WaitsFor, Window } from './yard-view'
+
+type Words = { zone: string; now: Instant; nameOf: (person: string) => string }
+
+const list = (names: readonly string[]) => names.join(' and ')
+
+export function windowText(window: Window, { zone, now }: Pick<Words, 'zone' | 'now'>): string {
+  const [opens, closes] = [moment(zone, window.opens, now), moment(zone, window.closes, now)]
+  switch (window.state) {
+    case 'not-yet':
+      return `Not before ${opens}, not after ${closes}`
+    case 'open':
+      return `Window open until ${closes}`
+    case 'missed':
+      return `Window closed ${closes}: read the data sheet before recoating`
+  }
+}
+
+/** What a car waits for, in two short lines: the thing, and until when. */
+export function waitsText(waits: WaitsFor, { zone, now, nameOf }: Words): { what: string; until: string; hold: boolean } {
+  const at = (instant: Instant) => moment(zone, instant, now)
+  const by = (people: readonly string[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
+  switch (waits.kind) {
+    case 'reading':
+      return { what: 'Waits to be measured', until: 'Take the gauge round', hold: false }
+    case 'choice':
+      return { what: 'Waits for a package', until: 'Talk to the customer', hold: false }
+    case 'arrival':
+      return { what: 'Not here yet', until: `Comes ${at(waits.at)}`, hold: false }
+    case 'work':
+      return {
+        what: waits.operation.title,
+        until: waits.overdue ? `${by(waits.by)}was due by ${at(waits.until)}` : `${by(waits.by)}until about ${at(waits.until)}`,
+        hold: false,
+      }
+    case 'hold':
+      return { what: `${waits.operation.title}: do not touch`, until: `Until ${at(waits.until)}`, hold: true }
+    case 'next': {
+      const planned = waits.from ? `${by(waits.by)}${waits.overdue ? 'was due' : 'from'} ${at(waits.from)}` : 'Not planned yet'
+      return {
+        what: `Next: ${waits.operation.title}`,
+        until: waits.window?.state === 'missed' ? windowText(waits.window, { zone, now }) : planned,
+        hold: waits.window !== undefined,
+      }
+    }
+    case 'collection':
+      return { what: 'Ready', until: `Collection ${at(waits.at)}`, hold: false }
+    default:
+      return unreachable(waits)
+  }
+}

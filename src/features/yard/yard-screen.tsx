@@ -1,0 +1,165 @@
+import clsx from 'clsx'
+import Link from 'next/link'
+import { conditionBreachText } from '@/core/coating'
+import type { Instant } from '@/core/time'
+import { CarFromAbove } from '@/ui/body-plan'
+import { Frond } from '@/ui/frond'
+import { moment } from '@/ui/when'
+import { leafletsOf } from '../leaflets'
+import { waitsText, windowText } from './waits-text'
+import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
+
+type Context = { zone: string; now: Instant; nameOf: (person: string) => string }
+
+/** The shop as a floor plan, and beside it what comes next. */
+export function YardScreen({ yard, context }: { yard: Yard; context: Context }) {
+  return (
+    <div className="grid gap-6 p-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
+      <section aria-label="The floor">
+        <h1 className="sr-only">Yard</h1>
+        <div className="grid border-[3px] border-ink bg-sheet md:grid-cols-2">
+          {yard.places.map((place, index) => (
+            <Bay key={place.id} place={place} context={context} className={clsx(index % 2 === 1 && 'md:border-l-[3px]', index > 1 && 'md:border-t-[3px]', index > 0 && 'max-md:border-t-[3px]')} />
+          ))}
+        </div>
+        <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
+          <Apron title="On the slip, ready" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
+          <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
+        </div>
+      </section>
+      <NextList next={yard.next} context={context} />
+    </div>
+  )
+}
+
+function Bay({ place, context, className }: { place: YardPlace; context: Context; className?: string }) {
+  return (
+    <article className={clsx('flex min-h-56 flex-col border-ink p-4', className)} aria-label={place.name}>
+      <header className="flex items-baseline justify-between gap-3">
+        <h2 className="text-lg">{place.name}</h2>
+        <Climate place={place} />
+      </header>
+      {place.car ? (
+        <CarInBay car={place.car} context={context} />
+      ) : (
+        <p className="m-auto rounded border border-dashed border-ink-soft/50 px-8 py-5 text-ink-soft">Free</p>
+      )}
+    </article>
+  )
+}
+
+function Climate({ place }: { place: YardPlace }) {
+  const { airC, rhPercent } = place.climate
+  const go = place.breaches.length === 0
+  const studio = place.kinds.includes('studio')
+  return (
+    <details className="group relative text-sm">
+      <summary className="list-none text-ink-soft marker:hidden">
+        {airC.toFixed(1)} °C · {rhPercent.toFixed(0)} %
+        {studio && <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>{go ? 'coat: go' : 'coat: no'}</span>}
+      </summary>
+      <div className="sheet absolute right-0 z-10 mt-1 w-72 p-3 shadow-sm">
+        <p>
+          Panel {place.climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew point. 3 °C are needed (ISO 8502-4).
+        </p>
+        {place.breaches.map((breach) => (
+          <p key={breach.rule} className="mt-1 text-copper">
+            {conditionBreachText(breach)}
+          </p>
+        ))}
+      </div>
+    </details>
+  )
+}
+
+function CarInBay({ car, context }: { car: YardCar; context: Context }) {
+  const { job, live } = car.entry
+  const words = waitsText(car.waits, context)
+  const window = car.waits.kind === 'next' ? car.waits.window : undefined
+  return (
+    <Link href={`/jobs/${job.id}/work`} className="group mt-2 flex grow flex-col no-underline">
+      <div className="flex items-center gap-4">
+        <CarFromAbove shape={job.vehicle.shape} className="w-36 shrink-0" />
+        <div className="min-w-0">
+          <p className="font-head text-xl font-bold decoration-2 underline-offset-4 group-hover:underline">{job.vehicle.plate}</p>
+          <p className="truncate text-sm text-ink-soft">
+            {job.vehicle.make} {job.vehicle.model}, {job.vehicle.colour.toLowerCase()}
+          </p>
+          <p className={clsx('mt-1 font-semibold', words.hold && 'text-copper')}>{words.what}</p>
+          <p className="text-[15px]">{words.until}</p>
+        </div>
+      </div>
+      <div className="mt-auto flex items-end justify-between gap-3 pt-2">
+        {live && <Frond leaflets={leafletsOf(live, context.now)} height={58} />}
+        {window && <p className="max-w-44 text-right text-sm text-copper">{windowText(window, context)}</p>}
+      </div>
+    </Link>
+  )
+}
+
+function Apron({ title, empty, cars, context }: { title: string; empty: string; cars: YardCar[]; context: Context }) {
+  return (
+    <section className="px-2">
+      <h2 className="eyebrow">{title}</h2>
+      {cars.length === 0 && <p className="py-3 text-ink-soft">{empty}</p>}
+      <ul>
+        {cars.map((car) => {
+          const words = waitsText(car.waits, context)
+          const { job, stage } = car.entry
+          const room = stage.kind === 'ready' ? 'care' : stage.kind === 'to-choose' ? 'plan' : stage.kind === 'to-measure' ? 'survey' : 'work'
+          return (
+            <li key={job.id}>
+              <Link href={`/jobs/${job.id}/${room}`} className="group flex min-h-14 items-center gap-3 border-t border-line py-1.5 no-underline first:border-0">
+                <CarFromAbove shape={job.vehicle.shape} className="w-16 shrink-0" />
+                <span className="w-20 shrink-0 font-head font-bold group-hover:underline">{job.vehicle.plate}</span>
+                <span className="min-w-0 text-[15px] leading-snug">
+                  {words.what}
+                  <br />
+                  <span className="text-ink-soft">{words.until}</span>
+                </span>
+              </Link>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+const NEXT_WORDS: Record<NextThing['kind'], (thing: NextThing) => string> = {
+  begin: ({ what }) => what,
+  'window-closes': ({ what }) => `Last start for ${what}`,
+  'hold-ends': ({ what }) => `${what} ends`,
+  collect: () => 'Collection',
+  arrive: () => 'Arrives',
+}
+
+function NextList({ next, context }: { next: NextThing[]; context: Context }) {
+  return (
+    <section aria-label="What comes next">
+      <h2 className="mb-1 text-xl">What now</h2>
+      {next.length === 0 && <p className="text-ink-soft">Nothing is planned. Take a vehicle in to begin.</p>}
+      <ol className="relative border-l-[3px] border-fern pl-4">
+        {next.slice(0, 12).map((thing) => {
+          const held = thing.kind === 'window-closes' || thing.kind === 'hold-ends'
+          return (
+            <li key={`${thing.jobId}-${thing.kind}-${thing.at}`} className="relative py-2">
+              <span className={clsx('absolute top-4 -left-[25px] size-[13px] rounded-full border-[3px]', held ? 'border-copper bg-paper' : 'border-fern bg-fern')} />
+              <p className={clsx('text-sm', thing.late ? 'font-semibold text-copper' : 'text-ink-soft')}>
+                {thing.late ? 'Overdue, ' : ''}
+                {moment(context.zone, thing.at, context.now)}
+              </p>
+              <p className={clsx('leading-snug', held && 'text-copper')}>
+                <Link href={`/jobs/${thing.jobId}/work`} className="font-head font-bold no-underline hover:underline">
+                  {thing.plate}
+                </Link>{' '}
+                {NEXT_WORDS[thing.kind](thing)}
+                {thing.by.length > 0 && <span className="text-ink-soft"> · {thing.by.map(context.nameOf).join(', ')}</span>}
+              </p>
+            </li>
+          )
+        })}
+      </ol>
+    </section>
+  )
+}

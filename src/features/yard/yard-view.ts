@@ -1,0 +1,205 @@
+import { type BayClimate, dewVerdict } from '@/core/climate'
+import { type ConditionBreach, conditionBreaches, type Product } from '@/core/coating'
+import { type LiveJob, type PlannedOperation, progressAt, type Stage } from '@/core/job'
+import type { PlacedOperation } from '@/core/schedule'
+import { type Instant, plusMinutes } from '@/core/time'
+import type { Floor, FloorJob } from '@/server/floor'
+
+/** What the yard shows, worked out from the floor at one moment. No sentences yet: those are made on the screen. */
+
+/** What a vehicle waits for: one thing, and until when. */
+export type WaitsFor =
+  | { kind: 'reading' }
+  | { kind: 'choice' }
+  | { kind: 'arrival'; at: Instant }
+  | { kind: 'work'; operation: PlannedOperation; by: string[]; until: Instant; overdue: boolean }
+  | { kind: 'hold'; operation: PlannedOperation; until: Instant }
+  | { kind: 'next'; operation: PlannedOperation; by: string[]; from?: Instant; overdue: boolean; window?: Window }
+  | { kind: 'collection'; at: Instant }
+
+/** When the next layer may begin; `state` says where now stands in it. */
+export type Window = { opens: Instant; closes: Instant; state: 'not-yet' | 'open' | 'missed' }
+
+export type YardCar = { entry: FloorJob; waits: WaitsFor; place?: string }
+export type YardPlace = {
+  id: string
+  name: string
+  kinds: string[]
+  car?: YardCar
+  climate: BayClimate
+  dewMarginC?: number
+  breaches: ConditionBreach[]
+}
+export type Yard = { places: YardPlace[]; outside: YardCar[]; expected: YardCar[]; next: NextThing[] }
+
+/** A thing that is about to happen, for “what now?”. */
+export type NextThing = {
+  at: Instant
+  kind: 'begin' | 'window-closes' | 'hold-ends' | 'collect' | 'arrive'
+  jobId: string
+  plate: string
+  what: string
+  by: string[]
+  late: boolean
+}
+
+const placedOf = (live: LiveJob, operation: string) => live.published.find((placed) => placed.operation === operation)
+
+/** The window for an operation whose layer before is done; undefined where there is none. */
+export function windowFor(live: LiveJob, operation: PlannedOperation, now: Instant): Window | undefined {
+  const link = live.plan.links.find(({ to, min, max }) => to === operation.id && min > 0 && max !== undefined)
+  const before = link && live.plan.operations.find(({ id }) => id === link.from)
+  const progress = before && progressAt(live, before, now)
+  if (!link || progress?.kind !== 'done') return undefined
+  const opens = plusMinutes(progress.to, link.min)
+  const closes = plusMinutes(progress.to, link.max!)
+  return { opens, closes, state: now < opens ? 'not-yet' : now <= closes ? 'open' : 'missed' }
+}
+
+function nextOf(live: LiveJob, operation: PlannedOperation, now: Instant): WaitsFor {
+  const placed = placedOf(live, operation.id)
+  const window = windowFor(live, operation, now)
+  return {
+    kind: 'next',
+    operation,
+    by: placed?.people ?? [],
+    ...(placed ? { from: placed.start as Instant } : {}),
+    overdue: placed !== undefined && placed.start < now,
+    ...(window ? { window } : {}),
+  }
+}
+
+export function waitsFor(entry: FloorJob, now: Instant): WaitsFor {
+  const { stage, live, job, agreement } = entry
+  switch (stage.kind) {
+    case 'to-measure':
+      return job.arriveAt > now ? { kind: 'arrival', at: job.arriveAt } : { kind: 'reading' }
+    case 'to-choose':
+      return { kind: 'choice' }
+    case 'planned': {
+      const first = placedOf(live!, stage.next.id)
+      return job.arriveAt > now && (!first || first.start >= now)
+        ? { kind: 'arrival', at: job.arriveAt }
+        : nextOf(live!, stage.next, now)
+    }
+    case 'working': {
+      const placed = placedOf(live!, stage.operation.id)
+      const until = (placed?.end as Instant) ?? plusMinutes(stage.since, stage.operation.minutes)
+      const progress = live!.progress[stage.operation.id]
+      const by = progress?.kind === 'started' && progress.by ? [progress.by] : (placed?.people ?? [])
+      return { kind: 'work', operation: stage.operation, by, until, overdue: until < now }
+    }
+    case 'waiting':
+      return {
+        kind: 'hold',
+        operation: stage.operation,
+        until: plusMinutes(stage.since, stage.operation.minutes),
+      }
+    case 'between':
+      return nextOf(live!, stage.next, now)
+    default:
+      return { kind: 'collection', at: agreement?.promisedFor ?? now }
+  }
+}
+
+/** The place a car stands in: that of the stay it has begun and not ended. */
+export function standsIn(live: LiveJob, now: Instant): string | undefined {
+  for (const stay of live.plan.stays) {
+    const states = stay.operations.map((id) => {
+      const operation = live.plan.operations.find((candidate) => candidate.id === id)!
+      return progressAt(live, operation, now).kind
+    })
+    const begun = states.some((kind) => kind !== 'open')
+    const ended = states.every((kind) => kind === 'done')
+    if (begun && !ended) return placedOf(live, stay.operations[0]!)?.place
+  }
+  return undefined
+}
+
+function isHere(stage: Stage, waits: WaitsFor): boolean {
+  return stage.kind !== 'planned' && waits.kind !== 'arrival' && stage.kind !== 'to-choose' && stage.kind !== 'to-measure'
+}
+
+function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
+  return cars
+    .flatMap(({ entry, waits }): NextThing[] => {
+      const base = { jobId: entry.job.id, plate: entry.job.vehicle.plate }
+      switch (waits.kind) {
+        case 'next': {
+          const begin = waits.from
+            ? [{ ...base, at: waits.from, kind: 'begin' as const, what: waits.operation.title, by: waits.by, late: waits.overdue }]
+            : []
+          const closes = waits.window && {
+            ...base,
+            at: waits.window.closes,
+            kind: 'window-closes' as const,
+            what: waits.operation.title,
+            by: [],
+            late: waits.window.state === 'missed',
+          }
+          return closes ? [...begin, closes] : begin
+        }
+        case 'hold':
+          return [{ ...base, at: waits.until, kind: 'hold-ends', what: waits.operation.title, by: [], late: false }]
+        case 'collection':
+          return [{ ...base, at: waits.at, kind: 'collect', what: 'Collection', by: [], late: waits.at < now }]
+        case 'arrival':
+          return [{ ...base, at: waits.at, kind: 'arrive', what: 'Arrives', by: [], late: false }]
+        default:
+          return []
+      }
+    })
+    .concat(followingWork(cars, now))
+    .sort((a, b) => a.at.localeCompare(b.at))
+}
+
+/** What a car under work goes on with, so that everybody's next step is on the list. */
+function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
+  return cars.flatMap(({ entry: { job, live, stage } }): NextThing[] => {
+    if (!live || (stage.kind !== 'working' && stage.kind !== 'waiting')) return []
+    const open = live.plan.operations.find((operation) => progressAt(live, operation, now).kind === 'open')
+    const placed = open && placedOf(live, open.id)
+    if (!open || !placed || placed.start < now) return []
+    return [
+      {
+        at: placed.start as Instant,
+        kind: 'begin',
+        jobId: job.id,
+        plate: job.vehicle.plate,
+        what: open.title,
+        by: placed.people,
+        late: false,
+      },
+    ]
+  })
+}
+
+/** The whole yard. `climateOf` is the sensor of each place; `product` is what coating is judged for. */
+export function yardView(floor: Floor, climateOf: (place: string) => BayClimate, productFor: (car: YardCar | undefined) => Product): Yard {
+  const { now } = floor
+  const cars = floor.jobs
+    .filter(({ stage }) => stage.kind !== 'handed-over')
+    .map((entry): YardCar => {
+      const place = entry.live && standsIn(entry.live, now)
+      return { entry, waits: waitsFor(entry, now), ...(place ? { place } : {}) }
+    })
+  const places = floor.shop.setup.places.map((place): YardPlace => {
+    const car = cars.find((candidate) => candidate.place === place.id)
+    const climate = climateOf(place.id)
+    const dew = dewVerdict(climate)
+    return {
+      ...place,
+      ...(car ? { car } : {}),
+      climate,
+      ...(dew.ok ? { dewMarginC: dew.value.marginC } : {}),
+      breaches: conditionBreaches(productFor(car), climate),
+    }
+  })
+  const loose = cars.filter(({ place }) => !place)
+  return {
+    places,
+    outside: loose.filter(({ entry, waits }) => isHere(entry.stage, waits)),
+    expected: loose.filter(({ entry, waits }) => !isHere(entry.stage, waits)),
+    next: nextThings(cars, now),
+  }
+}

@@ -1,0 +1,22 @@
+import clsx from 'clsx'
+import Link from 'next/link'
+import type { ComponentProps } from 'react'
+
+type Look = 'solid' | 'outline' | 'quiet'
+
+const LOOK: Record<Look, string> = {
+  solid: 'bg-fern text-on-fern border border-fern hover:brightness-110',
+  outline: 'bg-sheet border border-ink/60 hover:bg-lichen',
+  quiet: 'border border-transparent hover:bg-lichen underline underline-offset-4 decoration-ink-soft/50',
+}
+
+const base =
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 py-2 font-head text-[15px] font-semibold transition-[filter,background-color] disabled:opacity-50'
+
+export function Button({ look = 'solid', className, type = 'button', ...rest }: ComponentProps<'button'> & { look?: Look }) {
+  return <button type={type} className={clsx(base, LOOK[look], className)} {...rest} />
+}
+
+export function ButtonLink({ look = 'solid', className, ...rest }: ComponentProps<typeof Link> & { look?: Look }) {
+  return <Link className={clsx(base, 'no-underline', LOOK[look], className)} {...rest} />
+}

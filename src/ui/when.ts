@@ -1,0 +1,47 @@
+import { daysBetween, dayIn, type Instant, type LocalDay } from '@/core/time'
+
+/** Moments in words, on the shop's clock. */
+
+function format(zone: string, options: Intl.DateTimeFormatOptions, at: Instant): string {
+  return new Intl.DateTimeFormat('en-IE', { timeZone: zone, hourCycle: 'h23', ...options }).format(new Date(at))
+}
+
+export function clock(zone: string, at: Instant): string {
+  return format(zone, { hour: '2-digit', minute: '2-digit' }, at)
+}
+
+/** `Wed 13 Jan` */
+export function shortDay(zone: string, at: Instant): string {
+  return format(zone, { weekday: 'short', day: 'numeric', month: 'short' }, at).replace(',', '')
+}
+
+/** `Wednesday 13 January` */
+export function longDay(zone: string, at: Instant): string {
+  return format(zone, { weekday: 'long', day: 'numeric', month: 'long' }, at).replace(',', '')
+}
+
+/** `14:30` today, `tomorrow 08:00`, else `Fri 15 Jan 08:00`. */
+export function moment(zone: string, at: Instant, now: Instant): string {
+  const days = daysBetween(dayIn(zone, now), dayIn(zone, at))
+  if (days === 0) return clock(zone, at)
+  if (days === 1) return `tomorrow ${clock(zone, at)}`
+  if (days === -1) return `yesterday ${clock(zone, at)}`
+  return `${shortDay(zone, at)} ${clock(zone, at)}`
+}
+
+export function dayText(day: LocalDay): string {
+  return longDay('UTC', `${day}T12:00:00.000Z` as Instant)
+}
+
+/** `45 min`, `3 h`, `3 h 20`, `2 days`. */
+export function duration(minutes: number): string {
+  const whole = Math.round(minutes)
+  if (whole < 60) return `${whole} min`
+  if (whole >= 2 * 1440) return `${Math.round(whole / 1440)} days`
+  const rest = whole % 60
+  return rest === 0 ? `${whole / 60} h` : `${Math.floor(whole / 60)} h ${String(rest).padStart(2, '0')}`
+}
+
+export function money(currency: string, cents: number): string {
+  return new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(cents / 100)
+}
