@@ -30,7 +30,7 @@ const ARRIVALS_TRIED = 3
 const GONE_MINUTES = 4 * 1440
 const GAUGE_SEED = 20_270_112
 
-type Placed = { job: Job; offer: Offer; live: LiveJob }
+type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
 
 async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
   const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
@@ -112,7 +112,7 @@ function backdate(setup: Setup, car: DemoCar, job: Job, offer: Offer, others: re
   return undefined
 }
 
-async function writeHistory(db: Knex, shop: Shop, { job, offer, live }: Placed, now: Instant): Promise<void> {
+async function writeHistory(db: Knex, shop: Shop, { job, offer, live, gone }: Placed, now: Instant): Promise<void> {
   const sensor = new SimulatedClimateSensor()
   const end = live.published.map(({ end }) => end as Instant).reduce(laterOf)
   await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
@@ -123,7 +123,8 @@ async function writeHistory(db: Knex, shop: Shop, { job, offer, live }: Placed, 
     plan: offer.plan,
     summary: summaryOf(offer),
     totalCents: offer.price.totalCents,
-    promisedFor: collectionTime(shop.setup, end),
+    // A car that is finished waits for the next hour at which it can be fetched, unless it is gone.
+    promisedFor: collectionTime(shop.setup, gone ? end : laterOf(end, now)),
     agreedAt: live.arrive < now ? live.arrive : now,
   })
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
@@ -155,7 +156,7 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
   const today = dayIn(setup.timezone, now)
   let day = plusDays(today, car.arrivesInDays ?? 0)
   while (['sat', 'sun'].includes(weekdayOf(day))) day = plusDays(day, 1)
-  const intake = { ...car.intake, arriveDay: day, wantedBy: '' as const }
+  const intake = { ...car.intake, arriveDay: day, wantedBy: '' }
   const id = await takeIn(db, intake, atLocal(setup.timezone, day, '08:00'), now)
   return (await findJob(db, id))!
 }
@@ -177,7 +178,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
         : backdate(shop.setup, car, job, offer, inShop, car.gone ? plusMinutes(now, -GONE_MINUTES) : now)
     if (!live) continue
     inShop.push(live)
-    await writeHistory(db, shop, { job, offer, live }, now)
+    await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
     if (car.gone) await handOver(db, job.id, plusMinutes(now, -GONE_MINUTES + 120))
   }
   await replan(db, now, 'demo loaded', new Set())

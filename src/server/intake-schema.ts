@@ -38,8 +38,8 @@ export const intakeSchema = z.object({
       (text) => text === '' || (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET_EUROS),
       'Write the budget in euros, such as 600 or 599.50, or leave it empty.',
     ),
-  arriveDay: z.string().refine(isLocalDay, 'Choose the day the vehicle comes in.'),
-  wantedBy: z.string().refine((text) => text === '' || isLocalDay(text), 'Choose a day, or leave it empty.'),
+  arriveDay: z.string().refine((text): boolean => isLocalDay(text), 'Choose the day the vehicle comes in.'),
+  wantedBy: z.string().refine((text): boolean => text === '' || isLocalDay(text), 'Choose a day, or leave it empty.'),
 })
 
 export type Intake = z.infer<typeof intakeSchema>

@@ -6,7 +6,7 @@ import { useMemo } from 'react'
 import { type Backdrop, bodyPlan, type Panel, type Shape } from '@/core/vehicle'
 
 /** How one panel is shown: its fill, what is written on it, and what a reader of the screen hears. */
-export type PanelFace = { fill: string; ink: string; text: string; label: string; mark?: 'thin' | 'repainted' }
+export type PanelFace = { fill: string; ink: string; text: string; label: string; mark?: 'thin' | 'repainted' | 'unreadable' }
 
 type Props = {
   shape: Shape
@@ -67,7 +67,7 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
   return (
     <svg
       viewBox={`${x} ${y} ${width} ${height}`}
-      className="block h-auto w-full select-none"
+      className="block h-auto max-h-[max(30rem,calc(100dvh-15.5rem))] w-full select-none"
       role="radiogroup"
       aria-label="Unfolded body plan, nose to the left"
       onKeyDown={onKeyDown}

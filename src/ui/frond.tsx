@@ -40,6 +40,7 @@ export function Frond({ leaflets, height = 64, className }: { leaflets: readonly
       aria-label={frondSummary(leaflets)}
       viewBox={`0 0 ${width} 80`}
       height={height}
+      preserveAspectRatio="xMinYMid"
       className={clsx('max-w-full', className)}
     >
       <path d={`M2,${middle + 1} Q${width / 2},${middle - 2} ${width - 26},${middle}`} className="fill-none stroke-lichen-deep" strokeWidth={3} />

@@ -1,4 +1,5 @@
 export { HARDNESSES, type Hardness, PAINT_SYSTEM_GUIDE, PAINT_SYSTEMS, type PaintSystem } from './paint-system'
+export { drawingOf } from './drawings'
 export { type Backdrop, type BodyPlan, bodyPlan, type PlanOutline } from './plan'
 export {
   type Difficulty,

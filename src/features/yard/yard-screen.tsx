@@ -23,7 +23,7 @@ export function YardScreen({ yard, context }: { yard: Yard; context: Context }) 
           ))}
         </div>
         <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
-          <Apron title="On the slip, ready" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
+          <Apron title="On the slip" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
           <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
         </div>
       </section>

@@ -1,0 +1,19 @@
+import { notFound } from 'next/navigation'
+import { SurveyScreen } from '@/features/survey/survey-screen'
+import { findAgreement } from '@/server/agreement-store'
+import { database } from '@/server/db'
+import { findJob } from '@/server/job-store'
+import { loadShop } from '@/server/shop-store'
+import { loadSurvey } from '@/server/survey-store'
+
+export default async function SurveyPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const db = await database()
+  const job = await findJob(db, id)
+  if (!job) notFound()
+  const { setup } = await loadShop(db)
+  const agreed = (await findAgreement(db, id)) !== undefined
+  return (
+    <SurveyScreen jobId={id} vehicle={job.vehicle} school={setup.school} stored={await loadSurvey(db, id)} agreed={agreed} />
+  )
+}

@@ -1,0 +1,28 @@
+import type { Instant } from '@/core/time'
+import type { FloorJob } from '@/server/floor'
+import { Frond } from '@/ui/frond'
+import { SideView } from '@/ui/side-view'
+import { leafletsOf } from '../leaflets'
+import { JobRooms } from './job-rooms'
+
+/** Which car this is, how far it has come, and the way through its job. */
+export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
+  const { job, live } = entry
+  const { vehicle } = job
+  return (
+    <div className="no-print flex flex-wrap items-center gap-x-5 border-b border-line bg-lichen/50 px-5 pt-2">
+      <SideView shape={vehicle.shape} className="h-11" />
+      <div className="pb-2">
+        <p className="font-head text-xl leading-tight font-bold">{vehicle.plate}</p>
+        <p className="text-sm text-ink-soft">
+          {vehicle.make} {vehicle.model}
+          {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} · job {job.number}
+        </p>
+      </div>
+      {live && <Frond leaflets={leafletsOf(live, now)} height={52} className="max-sm:hidden" />}
+      <div className="ml-auto self-end">
+        <JobRooms jobId={job.id} />
+      </div>
+    </div>
+  )
+}

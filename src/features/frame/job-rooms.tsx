@@ -1,0 +1,31 @@
+'use client'
+
+import clsx from 'clsx'
+import Link from 'next/link'
+import { usePathname } from 'next/navigation'
+import { JOB_ROOMS } from './rooms'
+
+/** The way through a job, from measuring to care. */
+export function JobRooms({ jobId }: { jobId: string }) {
+  const path = usePathname()
+  return (
+    <nav aria-label="This job" className="flex">
+      {JOB_ROOMS.map(({ room, label }) => {
+        const here = path.endsWith(`/${room}`)
+        return (
+          <Link
+            key={room}
+            href={`/jobs/${jobId}/${room}`}
+            aria-current={here ? 'page' : undefined}
+            className={clsx(
+              'flex min-h-11 items-center border-b-[3px] px-3 font-head font-semibold no-underline',
+              here ? 'border-fern' : 'border-transparent text-ink-soft hover:text-ink',
+            )}
+          >
+            {label}
+          </Link>
+        )
+      })}
+    </nav>
+  )
+}

@@ -1,0 +1,54 @@
+import { letterOf } from '@/core/survey'
+import type { Instant } from '@/core/time'
+import type { Agreement } from '@/server/agreement-store'
+import type { Job } from '@/server/job-store'
+import type { Setup } from '@/server/shop-store'
+import { ButtonLink } from '@/ui/button'
+import { longDay, moment } from '@/ui/when'
+import { PriceLines } from './price-lines'
+
+/** What was agreed, kept as it was told. */
+export function AgreedSheet({ job, agreement, setup, now }: { job: Job; agreement: Agreement; setup: Setup; now: Instant }) {
+  const { summary } = agreement
+  return (
+    <div className="mx-auto grid max-w-5xl gap-6 p-5 md:grid-cols-2">
+      <section className="sheet p-6">
+        <p className="eyebrow">Agreed {longDay(setup.timezone, agreement.agreedAt)}</p>
+        <h1 className="text-3xl">{agreement.packageName}</h1>
+        <p className="mt-3 text-ink-soft italic">“{job.wishes}”</p>
+        <p className="mt-4">
+          Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected {letterOf(summary.indexAfter)}{' '}
+          {summary.indexAfter.toFixed(0)}. About {Math.round(summary.expectedClearing * 100)} % of the defects go.
+        </p>
+        {summary.left.length > 0 && (
+          <p className="mt-3 border-l-4 border-copper pl-3">Left as it is: {summary.left.join(', ').toLowerCase()}.</p>
+        )}
+        <p className="mt-4">
+          Promised for <strong>{moment(setup.timezone, agreement.promisedFor, now)}</strong>.
+        </p>
+        <ButtonLink className="mt-5" href={`/jobs/${job.id}/schedule`}>
+          To its schedule
+        </ButtonLink>
+      </section>
+      <section className="sheet p-6">
+        <h2 className="mb-3 text-xl">The price</h2>
+        <PriceLines
+          lines={summary.priceLines}
+          netCents={summary.netCents}
+          taxCents={summary.taxCents}
+          taxPercent={setup.rates.taxPercent}
+          totalCents={agreement.totalCents}
+          currency={setup.currency}
+        />
+        <h2 className="mt-6 mb-2 text-xl">Panel by panel</h2>
+        <ul className="columns-2 text-sm">
+          {Object.entries(summary.processes).map(([panel, process]) => (
+            <li key={panel} className="break-inside-avoid border-b border-line py-1">
+              {panel.replaceAll('-', ' ')}: <span className="text-ink-soft">{process.toLowerCase()}</span>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,132 @@
+import clsx from 'clsx'
+import type { PanelChoice } from '@/core/correction'
+import { letterOf } from '@/core/survey'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import type { PricedOffer } from '@/server/offers'
+import type { Setup } from '@/server/shop-store'
+import { Frond } from '@/ui/frond'
+import { dayText, duration, longDay, clock, money } from '@/ui/when'
+import { leafletsOf } from '../leaflets'
+import { AgreeButton } from './agree-button'
+import { PriceLines } from './price-lines'
+
+type Props = {
+  jobId: string
+  priced: PricedOffer
+  budgetCents?: number
+  wantedBy?: LocalDay
+  setup: Setup
+  now: Instant
+}
+
+/** One package as it would go on this very car. */
+export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wantedBy, setup, now }: Props) {
+  const { template, correction, price, plan, layers } = offer
+  const over = budgetCents === undefined ? 0 : price.totalCents - budgetCents
+  return (
+    <article className="sheet flex flex-col p-5" aria-label={template.name}>
+      <header>
+        <h2 className="text-2xl">{template.name}</h2>
+        <p className="mt-1 min-h-16 leading-snug text-ink-soft">{template.pitch}</p>
+      </header>
+      <Frond leaflets={leafletsOf({ plan }, now)} height={62} className="mt-2" />
+      <p className="mt-3 flex items-baseline justify-between">
+        <span className="font-head text-3xl font-bold">{money(setup.currency, price.totalCents)}</span>
+        {budgetCents !== undefined && (
+          <span className={clsx('text-sm', over > 0 ? 'text-copper' : 'text-fern')}>
+            {over > 0 ? `${money(setup.currency, over)} over the budget` : 'within the budget'}
+          </span>
+        )}
+      </p>
+      <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
+        <dt className="text-ink-soft">Defects cleared</dt>
+        <dd>
+          <Clearing share={correction.expectedClearing} />
+        </dd>
+        <dt className="text-ink-soft">Condition</dt>
+        <dd>
+          {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} → <strong>{letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}</strong>
+        </dd>
+        <dt className="text-ink-soft">Work</dt>
+        <dd>
+          {duration(offer.attendedMinutes)}, of it {duration(offer.machineMinutes)} at the machine
+        </dd>
+        <dt className="text-ink-soft">Protection</dt>
+        <dd>{layers.length === 0 ? 'What the all-in-one leaves behind' : layers.map(({ name }) => name).join(', then ')}</dd>
+        <dt className="text-ink-soft">Collection</dt>
+        <dd data-testid="collection">
+          {when.kind === 'possible' ? (
+            <>
+              <strong>{longDay(setup.timezone, when.collectAt)}</strong>, {clock(setup.timezone, when.collectAt)}
+              {wantedBy && dayIn(setup.timezone, when.collectAt) > wantedBy && (
+                <span className="block text-copper">After {dayText(wantedBy)}, when it is wanted</span>
+              )}
+            </>
+          ) : (
+            <span className="text-copper">{when.reasons[0]}</span>
+          )}
+        </dd>
+      </dl>
+      <LeftAlone choices={correction.leftAsTheyAre} />
+      <details className="mt-2">
+        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">Where the price comes from</summary>
+        <PriceLines {...price} currency={setup.currency} />
+      </details>
+      <details>
+        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">Panel by panel</summary>
+        <PanelTable choices={correction.panels} />
+      </details>
+      <div className="mt-auto pt-4">
+        {when.kind === 'possible' && <AgreeButton jobId={jobId} packageKey={template.key} name={template.name} shownCents={price.totalCents} />}
+      </div>
+    </article>
+  )
+}
+
+function Clearing({ share }: { share: number }) {
+  const percent = Math.round(share * 100)
+  return (
+    <span className="flex items-center gap-3">
+      <span className="relative h-3 w-28 overflow-hidden rounded-full bg-lichen-deep">
+        <span className="absolute inset-y-0 left-0 bg-fern" style={{ width: `${percent}%` }} />
+      </span>
+      <strong>about {percent} %</strong>
+    </span>
+  )
+}
+
+function LeftAlone({ choices }: { choices: readonly PanelChoice[] }) {
+  if (choices.length === 0) return null
+  const reasons = [...new Set(choices.flatMap(({ forbidden }) => forbidden.at(-1)?.broken.map(({ reason }) => reason) ?? []))]
+  return (
+    <p className="mt-3 border-l-4 border-copper pl-3 text-[15px]">
+      <strong className="text-copper">Left as it is:</strong> {choices.map(({ judged }) => judged.panel.name.toLowerCase()).join(', ')}.{' '}
+      {reasons.join(' ')}
+    </p>
+  )
+}
+
+function PanelTable({ choices }: { choices: readonly PanelChoice[] }) {
+  return (
+    <table className="w-full text-sm">
+      <thead className="text-left text-ink-soft">
+        <tr>
+          <th className="font-normal">Panel</th>
+          <th className="font-normal">Process</th>
+          <th className="text-right font-normal">takes, µm</th>
+          <th className="text-right font-normal">of</th>
+        </tr>
+      </thead>
+      <tbody>
+        {choices.map(({ judged, option }) => (
+          <tr key={judged.panel.id} className="border-t border-line">
+            <td className="py-1 pr-2">{judged.panel.name}</td>
+            <td className="py-1 pr-2">{option.process.name}</td>
+            <td className="py-1 text-right">{option.removalUm.toFixed(1)}</td>
+            <td className="py-1 text-right text-ink-soft">{judged.budget.budgetUm.toFixed(1)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,69 @@
+import { type LiveJob, type PlannedOperation, progressAt } from '@/core/job'
+import { type Instant, plusMinutes } from '@/core/time'
+import type { Floor } from '@/server/floor'
+
+/** One operation on the drawn schedule: as it happened, or as it is planned. */
+export type Block = {
+  jobId: string
+  plate: string
+  operation: PlannedOperation
+  start: Instant
+  end: Instant
+  segments: [Instant, Instant][]
+  place: string
+  people: string[]
+  state: 'open' | 'started' | 'done'
+  /** The window this operation had to start in, where it has one. */
+  window?: { opens: Instant; closes: Instant }
+}
+
+/** A vehicle's stay in one place, nights included. */
+export type StayBlock = { jobId: string; plate: string; place: string; start: Instant; end: Instant; blocks: Block[] }
+
+function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now: Instant): Block | undefined {
+  const placed = live.published.find((each) => each.operation === operation.id)
+  if (!placed) return undefined
+  const progress = progressAt(live, operation, now)
+  const done = progress.kind === 'done'
+  const start = done ? progress.from : progress.kind === 'started' ? progress.at : (placed.start as Instant)
+  const end = done ? progress.to : (placed.end as Instant)
+  const by = progress.kind !== 'open' && progress.by ? [progress.by] : placed.people
+  return {
+    jobId: live.id,
+    plate,
+    operation,
+    start,
+    end,
+    segments: done ? [[start, end]] : (placed.segments as [Instant, Instant][]),
+    place: placed.place,
+    people: by,
+    state: progress.kind,
+  }
+}
+
+function withWindow(block: Block, live: LiveJob, blocks: readonly Block[]): Block {
+  const link = live.plan.links.find(({ to, min, max }) => to === block.operation.id && min > 0 && max !== undefined)
+  const before = link && blocks.find(({ operation }) => operation.id === link.from)
+  if (!link || !before) return block
+  return { ...block, window: { opens: plusMinutes(before.end, link.min), closes: plusMinutes(before.end, link.max!) } }
+}
+
+export function blocksOf(plate: string, live: LiveJob, now: Instant): Block[] {
+  const blocks = live.plan.operations.flatMap((operation) => blockOf(plate, live, operation, now) ?? [])
+  return blocks.map((block) => withWindow(block, live, blocks))
+}
+
+/** All stays of all vehicles that are still in hand. */
+export function staysOf(floor: Floor): StayBlock[] {
+  return floor.jobs.flatMap(({ job, live, stage }) => {
+    if (!live || stage.kind === 'handed-over') return []
+    const blocks = blocksOf(job.vehicle.plate, live, floor.now)
+    return live.plan.stays.flatMap((stay): StayBlock[] => {
+      const own = blocks.filter(({ operation }) => stay.operations.includes(operation.id))
+      if (own.length === 0) return []
+      const start = own.map((block) => block.start).reduce((a, b) => (a < b ? a : b))
+      const end = own.map((block) => block.end).reduce((a, b) => (a > b ? a : b))
+      return [{ jobId: job.id, plate: job.vehicle.plate, place: own[0]!.place, start, end, blocks: own }]
+    })
+  })
+}

@@ -1,0 +1,132 @@
+import type { ChainLink } from '@/core/schedule'
+import type { Instant } from '@/core/time'
+import type { FloorJob } from '@/server/floor'
+import type { Setup } from '@/server/shop-store'
+import { ButtonLink } from '@/ui/button'
+import { clock, duration, longDay, moment } from '@/ui/when'
+import { type Block, blocksOf } from './blocks'
+import { blockTitle, OperationShape } from './operation-shape'
+import { TimeGrid } from './time-grid'
+import { timelineFrom, xOf } from './timeline'
+import { whyText } from './why-text'
+
+type Props = { entry: FloorJob; chain: ChainLink[] | undefined; setup: Setup; now: Instant }
+
+const PX_PER_HOUR = 13
+const HEIGHT = 96
+
+/** One job in time: what is done when, where and by whom; the promise; and why it could not be earlier. */
+export function JobSchedule({ entry, chain, setup, now }: Props) {
+  const { live, agreement, job } = entry
+  if (!live || !agreement)
+    return (
+      <div className="mx-auto max-w-xl p-10 text-center">
+        <h1 className="text-2xl">Nothing to place yet</h1>
+        <p className="my-4">A job comes on the calendar when a package is agreed.</p>
+        <ButtonLink href={`/jobs/${job.id}/plan`}>To the packages</ButtonLink>
+      </div>
+    )
+  const blocks = blocksOf(job.vehicle.plate, live, now)
+  const nameOf = (id: string) => setup.people.find((person) => person.id === id)?.name ?? id
+  const placeOf = (id: string) => setup.places.find((place) => place.id === id)?.name ?? id
+  return (
+    <div className="p-5">
+      <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-2">
+        <h1 className="text-2xl">
+          Promised for {longDay(setup.timezone, agreement.promisedFor)}, {clock(setup.timezone, agreement.promisedFor)}
+        </h1>
+        <p className="text-ink-soft">{agreement.packageName}</p>
+      </div>
+      {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} zone={setup.timezone} nameOf={nameOf} />}
+      <div className="mt-5 grid gap-6 lg:grid-cols-[3fr_2fr]">
+        <OperationTable blocks={blocks} zone={setup.timezone} now={now} nameOf={nameOf} placeOf={placeOf} />
+        <WhyNotEarlier chain={chain} entry={entry} zone={setup.timezone} now={now} />
+      </div>
+    </div>
+  )
+}
+
+function JobTimeline({ blocks, now, zone, nameOf }: { blocks: Block[]; now: Instant; zone: string; nameOf: (id: string) => string }) {
+  const first = blocks.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+  const last = blocks.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
+  const days = Math.ceil((Date.parse(last) - Date.parse(first)) / 86_400_000) + 1
+  const timeline = timelineFrom(zone, first, days, PX_PER_HOUR)
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard.
+    <section className="sheet overflow-x-auto" tabIndex={0} aria-label="The job over its days, scrolls sideways">
+      <TimeGrid timeline={timeline} now={now} height={HEIGHT}>
+        <path d={`M${xOf(timeline, first)},${HEIGHT / 2} H${xOf(timeline, last)}`} className="stroke-fern/60" strokeWidth={2.5} />
+        {blocks.map((block) => (
+          <OperationShape key={block.operation.id} block={block} timeline={timeline} y={HEIGHT / 2} title={blockTitle(block, zone, nameOf)} />
+        ))}
+      </TimeGrid>
+    </section>
+  )
+}
+
+type TableProps = {
+  blocks: Block[]
+  zone: string
+  now: Instant
+  nameOf: (id: string) => string
+  placeOf: (id: string) => string
+}
+
+function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
+  return (
+    <table className="w-full self-start text-[15px]">
+      <caption className="sr-only">Operations in the order of the work</caption>
+      <thead className="text-left text-sm text-ink-soft">
+        <tr>
+          <th className="pb-1 font-normal">Operation</th>
+          <th className="pb-1 font-normal">From</th>
+          <th className="pb-1 font-normal">To</th>
+          <th className="pb-1 font-normal">Where</th>
+          <th className="pb-1 font-normal">Who</th>
+        </tr>
+      </thead>
+      <tbody>
+        {blocks.map((block) => (
+          <tr key={block.operation.id} className="border-t border-line align-top" data-operation={block.operation.id}>
+            <td className="py-1.5 pr-3">
+              <span className={block.operation.mode === 'unattended' ? 'text-copper' : ''}>{block.operation.title}</span>
+              {block.state !== 'open' && <span className="text-fern"> · {block.state}</span>}
+              {block.window && (
+                <span className="block text-sm text-copper">
+                  window {moment(zone, block.window.opens, now)} to {moment(zone, block.window.closes, now)}
+                </span>
+              )}
+              <span className="block text-sm text-ink-soft">{duration(block.operation.minutes)}</span>
+            </td>
+            <td className="py-1.5 pr-3">{moment(zone, block.start, now)}</td>
+            <td className="py-1.5 pr-3">{moment(zone, block.end, now)}</td>
+            <td className="py-1.5 pr-3">{placeOf(block.place)}</td>
+            <td className="py-1.5">{block.people.map(nameOf).join(', ') || '–'}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+function WhyNotEarlier({ chain, entry, zone, now }: { chain: ChainLink[] | undefined; entry: FloorJob; zone: string; now: Instant }) {
+  const operations = entry.live!.plan.operations
+  if (entry.stage.kind === 'ready' || entry.stage.kind === 'handed-over') return <p className="text-ink-soft">All of it is done.</p>
+  return (
+    <section aria-label="Why not earlier">
+      <h2 className="text-xl">Why not earlier?</h2>
+      {!chain && <p className="mt-2 text-ink-soft">At this moment no plan for it can be found. See the reasons on the schedule.</p>}
+      <ol className="mt-2 list-decimal space-y-2 pl-6" data-testid="why">
+        {chain?.map((link) => (
+          <li key={link.operation} className={link.kind === 'people' || link.kind === 'place' || link.kind === 'window' ? 'font-semibold' : 'text-ink-soft'}>
+            {whyText(link, operations, zone, now)}
+          </li>
+        ))}
+      </ol>
+      <p className="mt-4 text-sm text-ink-soft">
+        This is the chain that ends last, with everybody else where they were promised. The calendar may begin a step later
+        than this, so that the car does not block a loft for nothing.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,46 @@
+import clsx from 'clsx'
+import { clock, duration } from '@/ui/when'
+import type { Block } from './blocks'
+import { type Timeline, xOf } from './timeline'
+
+/** A leaf lying along time: pointed at both ends, as long as the work is. */
+function leafPath(x: number, width: number, y: number, half: number): string {
+  const tip = Math.min(12, width / 3)
+  return `M${x},${y} C${x + tip * 0.4},${y - half} ${x + tip},${y - half} ${x + tip * 1.3},${y - half} L${x + width - tip * 1.3},${y - half} C${x + width - tip},${y - half} ${x + width - tip * 0.4},${y - half} ${x + width},${y} C${x + width - tip * 0.4},${y + half} ${x + width - tip},${y + half} ${x + width - tip * 1.3},${y + half} L${x + tip * 1.3},${y + half} C${x + tip},${y + half} ${x + tip * 0.4},${y + half} ${x},${y} Z`
+}
+
+const LOOK = {
+  open: 'fill-fern-soft stroke-fern',
+  started: 'fill-fern/70 stroke-fern',
+  done: 'fill-fern stroke-fern',
+} as const
+
+export function blockTitle({ operation, start, end, people, plate }: Block, zone: string, nameOf: (person: string) => string): string {
+  const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
+  return `${plate}, ${operation.title}: ${clock(zone, start)} to ${clock(zone, end)}, ${duration(operation.minutes)}${by}`
+}
+
+/** One operation in time: filled leaves for work, an outlined copper one for waiting, a bracket for its window. */
+export function OperationShape({ block, timeline, y, title }: { block: Block; timeline: Timeline; y: number; title: string }) {
+  const x = (at: Block['start']) => xOf(timeline, at)
+  const hold = block.operation.mode === 'unattended'
+  return (
+    <g>
+      <title>{title}</title>
+      {block.window && (
+        <path
+          d={`M${x(block.window.opens)},${y + 17} v6 H${x(block.window.closes)} v-6`}
+          className="fill-none stroke-copper"
+          strokeWidth={1.8}
+        />
+      )}
+      {hold ? (
+        <path d={leafPath(x(block.start), x(block.end) - x(block.start), y, 8)} className="fill-sheet stroke-copper" strokeWidth={1.8} strokeDasharray={block.state === 'open' ? '4 3' : undefined} />
+      ) : (
+        block.segments.map(([from, to]) => (
+          <path key={from} d={leafPath(x(from), Math.max(6, x(to) - x(from)), y, 11)} className={clsx(LOOK[block.state])} strokeWidth={1} />
+        ))
+      )}
+    </g>
+  )
+}

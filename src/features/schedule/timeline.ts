@@ -1,0 +1,43 @@
+import { atLocal, dayIn, type Instant, type LocalDay, minutesBetween, plusDays, weekdayOf } from '@/core/time'
+
+/** Where moments lie on a drawn schedule: whole days from one midnight, a fixed width for an hour. */
+export type Timeline = { zone: string; from: Instant; days: LocalDay[]; pxPerHour: number }
+
+export function timelineFrom(zone: string, at: Instant, days: number, pxPerHour: number): Timeline {
+  const first = dayIn(zone, at)
+  return {
+    zone,
+    from: atLocal(zone, first, '00:00'),
+    days: Array.from({ length: days }, (_, index) => plusDays(first, index)),
+    pxPerHour,
+  }
+}
+
+export function xOf(timeline: Timeline, at: Instant): number {
+  return (minutesBetween(timeline.from, at) / 60) * timeline.pxPerHour
+}
+
+export function endOf(timeline: Timeline): Instant {
+  return atLocal(timeline.zone, timeline.days.at(-1)!, '24:00')
+}
+
+export function widthOf(timeline: Timeline): number {
+  return xOf(timeline, endOf(timeline))
+}
+
+/** The dark of each night and the whole of closed days, as stretches to shade. */
+export function nights(timeline: Timeline, opens: string, closes: string, closedDays: readonly string[]): { from: Instant; to: Instant }[] {
+  return timeline.days.flatMap((day) => {
+    const at = (clock: string) => atLocal(timeline.zone, day, clock)
+    if (closedDays.includes(weekdayOf(day))) return [{ from: at('00:00'), to: at('24:00') }]
+    return [
+      { from: at('00:00'), to: at(opens) },
+      { from: at(closes), to: at('24:00') },
+    ]
+  })
+}
+
+export function within(timeline: Timeline, from: Instant, to: Instant): boolean {
+  return to > timeline.from && from < endOf(timeline)
+}
+

@@ -1,0 +1,33 @@
+import { plannedId, type PlannedOperation } from '@/core/job'
+import type { ChainLink } from '@/core/schedule'
+import { unreachable } from '@/core/result'
+import type { Instant } from '@/core/time'
+import { duration, moment } from '@/ui/when'
+
+const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
+const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
+
+/** Why one operation of the chain begins no earlier, in a sentence. */
+export function whyText(link: ChainLink, operations: readonly PlannedOperation[], zone: string, now: Instant): string {
+  const titleOf = (id: string) => operations.find((operation) => operation.id === plannedId(id))?.title ?? id
+  const at = (instant: Instant) => moment(zone, instant, now)
+  const title = titleOf(link.operation)
+  switch (link.kind) {
+    case 'begun':
+      return `${title} has begun.`
+    case 'arrival':
+      return `${title} begins ${at(link.start)}, when the car is here.`
+    case 'after':
+      return link.waitMinutes > 0
+        ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
+        : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
+    case 'people':
+      return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
+    case 'place':
+      return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`
+    case 'window':
+      return `${title} is held back to ${at(link.start)}, so that ${titleOf(link.next)} falls into its window while someone is on shift.`
+    default:
+      return unreachable(link)
+  }
+}
