@@ -1,3 +1,4 @@
+export { CAUTIONS, RECIPES } from './cautions'
 export {
   joinParts,
   type LiveJob,

@@ -1,8 +1,11 @@
 import { plannedId, type PlannedOperation } from '@/core/job'
 import type { ChainLink } from '@/core/schedule'
 import { unreachable } from '@/core/result'
-import type { Instant } from '@/core/time'
+import { type Instant, minutesBetween } from '@/core/time'
 import { duration, moment } from '@/ui/when'
+
+/** Work starts on the quarter hour; a wait shorter than that is nobody's absence. */
+const GRID_MINUTES = 15
 
 const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
 const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
@@ -22,6 +25,7 @@ export function whyText(link: ChainLink, operations: readonly PlannedOperation[]
         ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
     case 'people':
+      if (minutesBetween(link.from, link.start) < GRID_MINUTES) return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
       return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`

@@ -1,0 +1,74 @@
+import type { FloorJob } from '@/server/floor'
+import type { Care } from '@/server/care'
+import type { Shop } from '@/server/shop-store'
+import type { Instant } from '@/core/time'
+import { ButtonLink } from '@/ui/button'
+import { moment } from '@/ui/when'
+import { HandOverButton } from './hand-over-button'
+import { MilestoneList } from './milestone-list'
+
+/** Care from the real end of the last layer: the cure calendar, the sheet to hand over, the calendar file. */
+export function CareScreen({ entry, care, shop, now }: { entry: FloorJob; care: Care; shop: Shop; now: Instant }) {
+  const { job, stage, agreement } = entry
+  const zone = shop.setup.timezone
+  const done = stage.kind === 'ready' || stage.kind === 'handed-over'
+  return (
+    <div className="grid gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <section className="sheet p-6">
+        <h1 className="text-2xl">Cure calendar</h1>
+        {care.milestones.length === 0 ? (
+          <p className="mt-3 max-w-prose text-lg text-ink-soft">
+            {agreement && agreement.summary.layers.length === 0
+              ? 'No coating is part of this job. Its protection comes from the all-in-one: wash by hand, and again when water stops beading.'
+              : 'The dates begin with the first layer that is logged on the job card.'}
+          </p>
+        ) : (
+          <>
+            <p className="mt-1 mb-3 text-ink-soft">
+              Counted from the real end of {care.layers.length === 1 ? 'the layer' : `${care.layers.length} layers`}
+              {done ? '' : '. It moves when another layer is logged'}.
+            </p>
+            <MilestoneList milestones={care.milestones} zone={zone} />
+          </>
+        )}
+      </section>
+      <aside className="space-y-6">
+        <section>
+          <h2 className="mb-2 text-xl">Handover</h2>
+          <div className="flex flex-col items-stretch gap-3">
+            <ButtonLink look="outline" href={`/jobs/${job.id}/handover`}>
+              Handover sheet
+            </ButtonLink>
+            {care.milestones.length > 0 && (
+              <a
+                href={`/jobs/${job.id}/care.ics`}
+                download
+                className="inline-flex min-h-11 items-center justify-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold no-underline hover:bg-lichen"
+              >
+                Calendar file (.ics)
+              </a>
+            )}
+            {stage.kind === 'ready' && <HandOverButton jobId={job.id} />}
+            {job.handedOverAt && <p className="text-ink-soft">Handed over {moment(zone, job.handedOverAt, now)}.</p>}
+          </div>
+        </section>
+        {care.layers.length > 0 && (
+          <section>
+            <h2 className="mb-2 text-xl">What was laid</h2>
+            <ol className="text-[15px]">
+              {care.layers.map((layer) => (
+                <li key={layer.operationId} className="border-t border-line py-2">
+                  <strong>{shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}</strong>, lot {layer.lot}
+                  <br />
+                  <span className="text-ink-soft">
+                    ended {moment(zone, layer.endedAt, now)}, {layer.climate.airC.toFixed(1)} °C, {layer.climate.rhPercent.toFixed(0)} %
+                  </span>
+                </li>
+              ))}
+            </ol>
+          </section>
+        )}
+      </aside>
+    </div>
+  )
+}

@@ -1,0 +1,16 @@
+import type { Knex } from 'knex'
+import { careMilestones, type Milestone } from '@/core/aftercare'
+import type { Shop } from './shop-store'
+import { type LayerLog, loadLayers } from './work-store'
+
+export type Care = { layers: LayerLog[]; milestones: Milestone[] }
+
+/** The cure calendar of a job from the layers that were really laid; empty until there is one. */
+export async function loadCare(db: Knex, shop: Shop, jobId: string): Promise<Care> {
+  const layers = await loadLayers(db, jobId)
+  const laid = layers.flatMap(({ productId, endedAt }) => {
+    const product = shop.catalogue.find(({ id }) => id === productId)
+    return product ? [{ product, ended: endedAt }] : []
+  })
+  return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.timezone) : [] }
+}
