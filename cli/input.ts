@@ -14,7 +14,12 @@ export function readText(file: string): string {
     return readFileSync(file, 'utf8')
   } catch (cause) {
     const code = (cause as NodeJS.ErrnoException).code
-    const why = code === 'ENOENT' ? 'there is no such file' : code === 'EISDIR' ? 'it is a folder' : `it cannot be read (${code})`
+    const why =
+      code === 'ENOENT'
+        ? 'there is no such file'
+        : code === 'EISDIR'
+          ? 'it is a folder'
+          : `it cannot be read (${code})`
     throw new BadInput([`${file}: ${why}.`])
   }
 }
@@ -35,7 +40,9 @@ export function readJson<T>(file: string, schema: z.ZodType<T>): T {
   }
   const checked = schema.safeParse(parsed)
   if (checked.success) return checked.data
-  throw new BadInput(checked.error.issues.map((issue) => `${file}: ${pathText(issue.path)}: ${issue.message}`))
+  throw new BadInput(
+    checked.error.issues.map((issue) => `${file}: ${pathText(issue.path)}: ${issue.message}`),
+  )
 }
 
 type Options = Record<string, { type: 'string' } | { type: 'boolean' }>
@@ -45,14 +52,19 @@ function joinNegativeNumbers(args: readonly string[]): string[] {
   const joined: string[] = []
   for (const arg of args) {
     const last = joined.at(-1)
-    if (/^-\d/.test(arg) && last?.startsWith('--') && !last.includes('=')) joined[joined.length - 1] = `${last}=${arg}`
+    if (/^-\d/.test(arg) && last?.startsWith('--') && !last.includes('='))
+      joined[joined.length - 1] = `${last}=${arg}`
     else joined.push(arg)
   }
   return joined
 }
 
 /** Parses the arguments of a command; an option it does not know is bad input. */
-export function readArguments(args: string[], options: Options, positionals: { count: number; usage: string }) {
+export function readArguments(
+  args: string[],
+  options: Options,
+  positionals: { count: number; usage: string },
+) {
   try {
     const parsed = parseArgs({ args: joinNegativeNumbers(args), options, allowPositionals: true })
     if (parsed.positionals.length !== positionals.count) throw new Error(`expected ${positionals.usage}`)
@@ -63,10 +75,17 @@ export function readArguments(args: string[], options: Options, positionals: { c
 }
 
 /** A number from an option. Needs one, or uses `otherwise`. */
-export function numberOption(values: Record<string, string | undefined>, name: string, otherwise?: number): number {
+export function numberOption(
+  values: Record<string, string | undefined>,
+  name: string,
+  otherwise?: number,
+): number {
   const text = values[name]
   if (text === undefined && otherwise !== undefined) return otherwise
   const value = text === undefined || text.trim() === '' ? Number.NaN : Number(text)
-  if (!Number.isFinite(value)) throw new BadInput([text === undefined ? `--${name} is missing.` : `--${name}: “${text}” is not a number.`])
+  if (!Number.isFinite(value))
+    throw new BadInput([
+      text === undefined ? `--${name} is missing.` : `--${name}: “${text}” is not a number.`,
+    ])
   return value
 }

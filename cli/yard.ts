@@ -13,7 +13,10 @@ export type Output = { json: unknown; exitCode: number }
 const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, care }
 
 const usage = () =>
-  ['Usage: npm run --silent yard -- COMMAND …', ...Object.values(COMMANDS).map((command) => `  ${command.usage}`)].join('\n')
+  [
+    'Usage: npm run --silent yard -- COMMAND …',
+    ...Object.values(COMMANDS).map((command) => `  ${command.usage}`),
+  ].join('\n')
 
 async function main(args: string[]): Promise<number> {
   const [name, ...rest] = args

@@ -1,11 +1,20 @@
 import type { Knex } from 'knex'
-import { type LiveJob, makeOffer, nextSlot, type Offer, planningProblem, type Progress, progressAt, waitBegan } from '@/core/job'
+import {
+  type LiveJob,
+  makeOffer,
+  nextSlot,
+  type Offer,
+  type Progress,
+  planningProblem,
+  progressAt,
+  waitBegan,
+} from '@/core/job'
 import { solve } from '@/core/schedule'
 import type { Readings } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
-import { seedOf, SimulatedFilmGauge } from '@/devices/film-gauge'
+import { SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { summaryOf, writeAgreement } from '@/server/agreement-store'
 import { shopCalendar } from '@/server/floor'
 import { findJob, handOver, type Job, takeIn } from '@/server/job-store'
@@ -35,12 +44,21 @@ type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
 async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
   const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
   const readings: Record<string, number[]> = {}
-  for await (const { panel, filmUm } of gauge.read(panelsOf(job.vehicle.shape), new AbortController().signal)) {
+  for await (const { panel, filmUm } of gauge.read(
+    panelsOf(job.vehicle.shape),
+    new AbortController().signal,
+  )) {
     readings[panel] ??= []
     readings[panel].push(filmUm)
   }
   const { version } = await loadSurvey(db, job.id)
-  await saveSurvey(db, job.id, version, { readings: readings as Record<string, number[]>, defects: car.defects }, now)
+  await saveSurvey(
+    db,
+    job.id,
+    version,
+    { readings: readings as Record<string, number[]>, defects: car.defects },
+    now,
+  )
 }
 
 function offerFor(shop: Shop, car: DemoCar, job: Job, readings: Readings): Offer {
@@ -53,7 +71,9 @@ function offerFor(shop: Shop, car: DemoCar, job: Job, readings: Readings): Offer
 
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */
 function arrivalsBefore(setup: Setup, start: Instant): Instant[] {
-  const days = Array.from({ length: LOOK_BACK_DAYS }, (_, back) => plusDays(dayIn(setup.timezone, start), -back))
+  const days = Array.from({ length: LOOK_BACK_DAYS }, (_, back) =>
+    plusDays(dayIn(setup.timezone, start), -back),
+  )
   return days
     .filter((day) => !['sat', 'sun'].includes(weekdayOf(day)))
     .slice(0, ARRIVALS_TRIED)
@@ -67,7 +87,10 @@ function startsFor(car: DemoCar, offer: Offer, setup: Setup, now: Instant): Inst
   const { operation: id, state } = car.wanted
   const { minutes } = offer.plan.operations.find((operation) => operation.id === id)!
   const step = setup.slotMinutes
-  const latest = plusMinutes(nextSlot(plusMinutes(now, -step), step), state === 'just-done' ? -Math.ceil(minutes / step) * step : 0)
+  const latest = plusMinutes(
+    nextSlot(plusMinutes(now, -step), step),
+    state === 'just-done' ? -Math.ceil(minutes / step) * step : 0,
+  )
   const count = (LOOK_BACK_DAYS * 1440) / step
   return Array.from({ length: count }, (_, back) => plusMinutes(latest, -back * step))
 }
@@ -91,7 +114,14 @@ function standsAt(live: LiveJob, now: Instant): string | undefined {
 }
 
 /** Plans a car into the past so that by now it stands where it is wanted; the cars before it stay where they are. */
-function backdate(setup: Setup, car: DemoCar, job: Job, offer: Offer, others: readonly LiveJob[], now: Instant): LiveJob | undefined {
+function backdate(
+  setup: Setup,
+  car: DemoCar,
+  job: Job,
+  offer: Offer,
+  others: readonly LiveJob[],
+  now: Instant,
+): LiveJob | undefined {
   if (car.wanted.kind !== 'at') return undefined
   const operation = car.wanted.operation
   const asPlanned = others.map((other) => ({ ...other, progress: {} }))
@@ -112,7 +142,12 @@ function backdate(setup: Setup, car: DemoCar, job: Job, offer: Offer, others: re
   return undefined
 }
 
-async function writeHistory(db: Knex, shop: Shop, { job, offer, live, gone }: Placed, now: Instant): Promise<void> {
+async function writeHistory(
+  db: Knex,
+  shop: Shop,
+  { job, offer, live, gone }: Placed,
+  now: Instant,
+): Promise<void> {
   const sensor = new SimulatedClimateSensor()
   const end = live.published.map(({ end }) => end as Instant).reduce(laterOf)
   await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
@@ -130,7 +165,8 @@ async function writeHistory(db: Knex, shop: Shop, { job, offer, live, gone }: Pl
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
   for (const operation of live.plan.operations) {
     const progress = live.progress[operation.id]
-    if (progress?.kind === 'started') await recordStart(db, job.id, operation.id, progress.at, progress.by ?? '')
+    if (progress?.kind === 'started')
+      await recordStart(db, job.id, operation.id, progress.at, progress.by ?? '')
     if (progress?.kind !== 'done') continue
     const place = live.published.find((placed) => placed.operation === operation.id)!.place
     await recordFinish(db, {
@@ -185,8 +221,21 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
   return true
 }
 
-function planAhead(setup: Setup, job: Job, offer: Offer, others: readonly LiveJob[], now: Instant): LiveJob | undefined {
-  const live: LiveJob = { id: job.id, arrive: job.arriveAt, weight: 1, plan: offer.plan, progress: {}, published: [] }
+function planAhead(
+  setup: Setup,
+  job: Job,
+  offer: Offer,
+  others: readonly LiveJob[],
+  now: Instant,
+): LiveJob | undefined {
+  const live: LiveJob = {
+    id: job.id,
+    arrive: job.arriveAt,
+    weight: 1,
+    plan: offer.plan,
+    progress: {},
+    published: [],
+  }
   const busy = others.filter((other) => standsAt(other, now) !== undefined)
   const planned = planFloor(setup, [...busy, live], { now, movable: new Set([job.id]) })
   const published = planned.placed.filter((placed) => placed.job === job.id)

@@ -1,9 +1,11 @@
+import { now } from '@/server/clock'
 import { databaseFile } from '@/server/data-folder'
 import { openDatabase } from '@/server/db'
-import { now } from '@/server/clock'
 import { loadDemo } from './generate'
 
 const db = await openDatabase(databaseFile())
 const loaded = await loadDemo(db, now())
 await db.destroy()
-console.log(loaded ? 'The demo shop is loaded.' : 'There are jobs already; the demo shop was not loaded again.')
+console.log(
+  loaded ? 'The demo shop is loaded.' : 'There are jobs already; the demo shop was not loaded again.',
+)

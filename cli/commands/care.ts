@@ -20,9 +20,12 @@ export const care: Command = {
     )
     const ended = instant(values.ended ?? '')
     if (!ended.ok)
-      throw new BadInput([`--ended: “${values.ended ?? ''}” is not an instant. Write it like 2027-01-11T16:30:00+00:00.`])
+      throw new BadInput([
+        `--ended: “${values.ended ?? ''}” is not an instant. Write it like 2027-01-11T16:30:00+00:00.`,
+      ])
     const zone = values.zone ?? SHOP_ZONE
-    if (!isZone(zone)) throw new BadInput([`--zone: “${zone}” is no IANA time zone. Write one like Europe/Dublin.`])
+    if (!isZone(zone))
+      throw new BadInput([`--zone: “${zone}” is no IANA time zone. Write one like Europe/Dublin.`])
     const catalogue = readJson(values.catalogue ?? SHIPPED_CATALOGUE, catalogueSchema)
     const product = catalogue.find(({ id }) => id === values.product)
     if (!product)

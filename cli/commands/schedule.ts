@@ -21,13 +21,16 @@ export const schedule: Command = {
     if (values.check !== undefined) {
       const broken = checkSchedule(problem, readJson(values.check, scheduleSchema))
       for (const { job, operation, rule, message } of broken)
-        console.error(`yard: ${[job, operation].filter(Boolean).join(' / ') || 'schedule'}: ${rule}: ${message}`)
+        console.error(
+          `yard: ${[job, operation].filter(Boolean).join(' / ') || 'schedule'}: ${rule}: ${message}`,
+        )
       return { json: { valid: broken.length === 0, broken }, exitCode: broken.length === 0 ? 0 : EXIT_BROKEN }
     }
     const seconds = numberOption(values, 'seconds', DEFAULT_SECONDS)
     const seed = numberOption(values, 'seed', 1)
     const steps = numberOption(values, 'steps', Number.MAX_SAFE_INTEGER)
-    if (seconds < 0 || steps < 0 || !Number.isInteger(seed)) throw new BadInput(['--seconds and --steps must not be negative, and --seed is a whole number.'])
+    if (seconds < 0 || steps < 0 || !Number.isInteger(seed))
+      throw new BadInput(['--seconds and --steps must not be negative, and --seed is a whole number.'])
     const deadline = Date.now() + seconds * 1000
     const { schedule: found } = solve(problem, { seed, steps, shouldStop: () => Date.now() >= deadline })
     return { json: found, exitCode: found.status === 'infeasible' ? EXIT_INFEASIBLE : 0 }

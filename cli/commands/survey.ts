@@ -1,11 +1,25 @@
-import { judge, limitArithmetic, FINDING_NAME, findingReason, type Readings, readingsCsvErrorText, readingsFromCsv, SCHOOLS } from '@/core/survey'
+import {
+  FINDING_NAME,
+  findingReason,
+  judge,
+  limitArithmetic,
+  type Readings,
+  readingsCsvErrorText,
+  readingsFromCsv,
+  SCHOOLS,
+} from '@/core/survey'
 import { isShape, PAINT_SYSTEMS, panelsOf, SHAPES } from '@/core/vehicle'
 import { BadInput, readArguments, readText } from '../input'
 import type { Command } from '../yard'
 
 const USAGE = `survey FILE.csv --shape ${SHAPES.join('|')} [--paint SYSTEM] [--school SCHOOL]`
 
-function choice<T extends string>(name: string, value: string | undefined, list: readonly T[], otherwise: T): T {
+function choice<T extends string>(
+  name: string,
+  value: string | undefined,
+  list: readonly T[],
+  otherwise: T,
+): T {
   const found = list.find((each) => each === (value ?? otherwise))
   if (!found) throw new BadInput([`--${name}: “${value}” is none of ${list.join(', ')}.`])
   return found
@@ -16,7 +30,11 @@ export const survey: Command = {
   usage: USAGE,
   run(args) {
     const text = { type: 'string' } as const
-    const { positionals, values } = readArguments(args, { shape: text, paint: text, school: text }, { count: 1, usage: USAGE })
+    const { positionals, values } = readArguments(
+      args,
+      { shape: text, paint: text, school: text },
+      { count: 1, usage: USAGE },
+    )
     const shape = values.shape ?? ''
     if (!isShape(shape)) throw new BadInput([`--shape: “${shape}” is none of ${SHAPES.join(', ')}.`])
     const panels = panelsOf(shape)
@@ -55,9 +73,15 @@ function judged(
     })),
     // The least that any readable panel can spare limits what can be promised for the whole car.
     budget: {
-      lowestUm: Math.min(...result.panels.filter(({ statistics }) => statistics).map(({ budget }) => budget.budgetUm)),
+      lowestUm: Math.min(
+        ...result.panels.filter(({ statistics }) => statistics).map(({ budget }) => budget.budgetUm),
+      ),
       panels: Object.fromEntries(result.panels.map(({ panel, budget }) => [panel.id, budget.budgetUm])),
     },
-    grade: { index: result.index, letter: result.letter, basis: 'no defects recorded: film readings alone cost no points' },
+    grade: {
+      index: result.index,
+      letter: result.letter,
+      basis: 'no defects recorded: film readings alone cost no points',
+    },
   }
 }

@@ -2,7 +2,13 @@
 
 import { Button } from '@/ui/button'
 
-export default function ErrorPage({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {
+export default function ErrorPage({
+  error,
+  reset,
+}: {
+  error: Error & { digest?: string }
+  reset: () => void
+}) {
   return (
     <div className="mx-auto max-w-xl p-16 text-center">
       <h1 className="text-3xl">This did not work</h1>

@@ -2,11 +2,11 @@ import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import { Shortcuts } from '@/features/frame/shortcuts'
+import { ThemeSwitch } from '@/features/frame/theme-switch'
 import { now } from '@/server/clock'
 import { database } from '@/server/db'
 import { loadShop } from '@/server/shop-store'
-import { Shortcuts } from '@/features/frame/shortcuts'
-import { ThemeSwitch } from '@/features/frame/theme-switch'
 import { clock, longDay } from '@/ui/when'
 import { Wordmark } from '@/ui/wordmark'
 import './globals.css'
@@ -27,7 +27,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en-IE" data-theme={theme}>
       <body className="min-h-dvh">
-        <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3">
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
+        >
           To the content
         </a>
         <header className="no-print flex flex-wrap items-center gap-x-6 border-b-2 border-ink px-5 py-1.5">

@@ -49,7 +49,10 @@ export class SimulatedFilmGauge implements FilmGauge {
       for (let taken = 0; taken < READINGS_PER_PANEL; taken++) {
         if (signal.aborted) return
         if (this.pauseMs > 0) await new Promise((resolve) => setTimeout(resolve, this.pauseMs))
-        yield { panel: panel.id, filmUm: Math.max(0, Math.round((level + SPREAD_UM * normal(random)) * 10) / 10) }
+        yield {
+          panel: panel.id,
+          filmUm: Math.max(0, Math.round((level + SPREAD_UM * normal(random)) * 10) / 10),
+        }
       }
     }
   }

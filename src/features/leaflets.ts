@@ -12,7 +12,9 @@ function shareOf(operation: PlannedOperation, progress: Progress, now: Instant):
 export function leafletsOf(job: Pick<LiveJob, 'plan'> & Partial<LiveJob>, now: Instant): Leaflet[] {
   const live = { id: '', arrive: now, weight: 1, progress: {}, published: [], ...job } as LiveJob
   return live.plan.operations.map((operation): Leaflet => {
-    const window = live.plan.links.some(({ to, min, max }) => to === operation.id && min > 0 && max !== undefined)
+    const window = live.plan.links.some(
+      ({ to, min, max }) => to === operation.id && min > 0 && max !== undefined,
+    )
     return {
       id: operation.id,
       title: operation.title,

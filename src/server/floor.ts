@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type LiveJob, type Stage, type ShopCalendar, stageOf } from '@/core/job'
+import { type LiveJob, type ShopCalendar, type Stage, stageOf } from '@/core/job'
 import type { Instant } from '@/core/time'
 import { type Agreement, listAgreements } from './agreement-store'
 import { type Job, listJobs } from './job-store'
@@ -18,7 +18,12 @@ export function shopCalendar(setup: Setup): ShopCalendar {
   return { timezone, slotMinutes, horizonDays, objective, calendars, places, people }
 }
 
-export function liveJob(job: Job, agreement: Agreement, progress: LiveJob['progress'], published: LiveJob['published']): LiveJob {
+export function liveJob(
+  job: Job,
+  agreement: Agreement,
+  progress: LiveJob['progress'],
+  published: LiveJob['published'],
+): LiveJob {
   return {
     id: job.id,
     arrive: job.arriveAt,

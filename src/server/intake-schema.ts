@@ -23,23 +23,32 @@ export const intakeSchema = z.object({
     .string()
     .trim()
     .refine(
-      (text) => text === '' || (/^\d{4}$/.test(text) && Number(text) >= FIRST_CAR_YEAR && Number(text) <= 2200),
+      (text) =>
+        text === '' || (/^\d{4}$/.test(text) && Number(text) >= FIRST_CAR_YEAR && Number(text) <= 2200),
       'Write the year with four digits, or leave it empty.',
     ),
   shape: z.enum(SHAPES, 'Choose the body shape that comes closest.'),
   colour: line('Write the colour as the customer calls it.'),
   paintSystem: z.enum(PAINT_SYSTEMS, 'Choose the paint system. The guide beside it tells them apart.'),
   hardness: z.enum(HARDNESSES),
-  wishes: z.string().trim().min(1, 'Write what the customer wants, in their words.').max(2000, 'Keep it under 2,000 characters.'),
+  wishes: z
+    .string()
+    .trim()
+    .min(1, 'Write what the customer wants, in their words.')
+    .max(2000, 'Keep it under 2,000 characters.'),
   budget: z
     .string()
     .trim()
     .refine(
-      (text) => text === '' || (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET_EUROS),
+      (text) =>
+        text === '' ||
+        (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET_EUROS),
       'Write the budget in euros, such as 600 or 599.50, or leave it empty.',
     ),
   arriveDay: z.string().refine((text): boolean => isLocalDay(text), 'Choose the day the vehicle comes in.'),
-  wantedBy: z.string().refine((text): boolean => text === '' || isLocalDay(text), 'Choose a day, or leave it empty.'),
+  wantedBy: z
+    .string()
+    .refine((text): boolean => text === '' || isLocalDay(text), 'Choose a day, or leave it empty.'),
 })
 
 export type Intake = z.infer<typeof intakeSchema>

@@ -48,7 +48,12 @@ function oneOf<T extends string>(list: readonly T[], value: string): T {
 }
 
 function toJob(row: Record<string, never>): Job {
-  const r = row as unknown as Record<string, string> & { number: number; year: number | null; budget_cents: number | null; may_remind: number }
+  const r = row as unknown as Record<string, string> & {
+    number: number
+    year: number | null
+    budget_cents: number | null
+    may_remind: number
+  }
   if (!isShape(r.shape!)) throw new Error(`the database holds an unknown shape “${r.shape}”`)
   return {
     id: r.id!,

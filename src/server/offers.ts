@@ -44,7 +44,14 @@ export function offersFor(floor: Floor, job: Job, survey: SurveyData): PricedOff
   const others = openJobs(floor).filter(({ id }) => id !== job.id)
   return setup.packages.map((template): PricedOffer => {
     const { shape, paintSystem, hardness } = job.vehicle
-    const offer = makeOffer(template, { shape, paintSystem, hardness, judgement, catalogue, rates: setup.rates })
+    const offer = makeOffer(template, {
+      shape,
+      paintSystem,
+      hardness,
+      judgement,
+      catalogue,
+      rates: setup.rates,
+    })
     const live = candidate(floor, job, offer)
     const planned = planFloor(setup, [...others, live], { now: floor.now, movable: new Set([job.id]) })
     const placed = planned.placed.filter((operation) => operation.job === job.id)

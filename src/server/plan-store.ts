@@ -33,7 +33,11 @@ export async function loadPublished(db: Knex): Promise<Map<string, PlacedOperati
 }
 
 /** Replaces what is published for the jobs that occur in `placed` and records the planning. */
-export async function publish(db: Knex, placed: readonly PlacedOperation[], planning: Planning): Promise<void> {
+export async function publish(
+  db: Knex,
+  placed: readonly PlacedOperation[],
+  planning: Planning,
+): Promise<void> {
   await db.transaction(async (trx) => {
     const jobs = [...new Set(placed.map(({ job }) => job))]
     await trx('published').whereIn('job_id', jobs).delete()
@@ -59,5 +63,10 @@ export async function publish(db: Knex, placed: readonly PlacedOperation[], plan
 export async function lastPlanning(db: Knex): Promise<Planning | undefined> {
   const row = await db('plannings').orderBy('id', 'desc').first()
   if (!row) return undefined
-  return { computedAt: row.computed_at, status: row.status, cause: row.cause, reasons: JSON.parse(row.reasons) }
+  return {
+    computedAt: row.computed_at,
+    status: row.status,
+    cause: row.cause,
+    reasons: JSON.parse(row.reasons),
+  }
 }

@@ -1,6 +1,20 @@
 import type { Knex } from 'knex'
-import { joinParts, type LiveJob, type MissedWindow, nextSlot, type PlanningOptions, planningProblem } from '@/core/job'
-import { checkSchedule, nextOpen, type PlacedOperation, type Problem, type Schedule, solve } from '@/core/schedule'
+import {
+  joinParts,
+  type LiveJob,
+  type MissedWindow,
+  nextSlot,
+  type PlanningOptions,
+  planningProblem,
+} from '@/core/job'
+import {
+  checkSchedule,
+  nextOpen,
+  type PlacedOperation,
+  type Problem,
+  type Schedule,
+  solve,
+} from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { type Floor, loadFloor, openJobs, shopCalendar } from './floor'
 import { publish } from './plan-store'
@@ -11,16 +25,27 @@ const PLAN_ALL_STEPS = 120
 const PLAN_ALL_MS = 4000
 const SEED = 20_270_111
 
-export type Planned = { problem: Problem; schedule: Schedule; missed: MissedWindow[]; placed: PlacedOperation[] }
+export type Planned = {
+  problem: Problem
+  schedule: Schedule
+  missed: MissedWindow[]
+  placed: PlacedOperation[]
+}
 
 /** Solves one view of the floor. A schedule that the independent checker faults is a defect, and is not used. */
-export function planFloor(setup: Setup, jobs: readonly LiveJob[], options: PlanningOptions, steps = 0): Planned {
+export function planFloor(
+  setup: Setup,
+  jobs: readonly LiveJob[],
+  options: PlanningOptions,
+  steps = 0,
+): Planned {
   const { problem, missed } = planningProblem(shopCalendar(setup), jobs, options)
   const deadline = Date.now() + PLAN_ALL_MS
   const { schedule } = solve(problem, { seed: SEED, steps, shouldStop: () => Date.now() > deadline })
   if (schedule.status !== 'infeasible') {
     const broken = checkSchedule(problem, schedule)
-    if (broken.length > 0) throw new Error(`the plan breaks a rule: ${broken[0]!.rule}, ${broken[0]!.message}`)
+    if (broken.length > 0)
+      throw new Error(`the plan breaks a rule: ${broken[0]!.rule}, ${broken[0]!.message}`)
   }
   return { problem, schedule, missed, placed: joinParts(schedule) }
 }
@@ -45,7 +70,12 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
 }
 
 /** Plans and publishes. With `movable` the other jobs keep their times if they can. */
-export async function replan(db: Knex, now: Instant, cause: string, movable?: ReadonlySet<string>): Promise<Planned> {
+export async function replan(
+  db: Knex,
+  now: Instant,
+  cause: string,
+  movable?: ReadonlySet<string>,
+): Promise<Planned> {
   const floor = await loadFloor(db, now)
   const planned = planAround(floor, movable, movable ? 0 : PLAN_ALL_STEPS)
   await publish(db, planned.placed, {

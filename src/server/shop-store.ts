@@ -31,7 +31,12 @@ export const setupSchema = z
     school: z.enum(SCHOOLS),
     slotMinutes: z.int(),
     horizonDays: z.int(),
-    objective: z.object({ tardiness: z.number(), hold: z.number(), finish: z.number(), makespan: z.number() }),
+    objective: z.object({
+      tardiness: z.number(),
+      hold: z.number(),
+      finish: z.number(),
+      makespan: z.number(),
+    }),
     calendars: z.record(z.string(), z.unknown()),
     counterCalendar: z.string(),
     places: z.array(namedPlace),
@@ -54,7 +59,8 @@ export const setupSchema = z
       jobs: [],
     })
     if (!asProblem.success) {
-      for (const issue of asProblem.error.issues) context.addIssue({ code: 'custom', path: issue.path, message: issue.message })
+      for (const issue of asProblem.error.issues)
+        context.addIssue({ code: 'custom', path: issue.path, message: issue.message })
       return z.NEVER
     }
     return { ...setup, calendars: asProblem.data.calendars }

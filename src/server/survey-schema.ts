@@ -5,7 +5,10 @@ import { GAUGE_MAX_UM } from '@/core/units'
 export const defectSchema = z.object({
   kind: z.enum(DEFECT_KINDS),
   severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
-  extentPercent: z.int('Give the extent in whole percent.').min(1, 'At least 1 %.').max(100, 'At most 100 %.'),
+  extentPercent: z
+    .int('Give the extent in whole percent.')
+    .min(1, 'At least 1 %.')
+    .max(100, 'At most 100 %.'),
   catchesNail: z.boolean(),
 })
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type Result, refused, ok } from '@/core/result'
+import { ok, type Result, refused } from '@/core/result'
 import type { DefectKind, Severity } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import type { SurveyData } from './survey-schema'

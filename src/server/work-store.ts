@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import type { Progress } from '@/core/job'
 import type { BayClimate } from '@/core/climate'
+import type { Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
 
@@ -76,7 +76,14 @@ export async function recordStart(
   by: string,
 ): Promise<Result<true, WorkError>> {
   const written = await db('progress')
-    .insert({ job_id: jobId, operation_id: operationId, started_at: at, ended_at: null, by_person: by, version: 1 })
+    .insert({
+      job_id: jobId,
+      operation_id: operationId,
+      started_at: at,
+      ended_at: null,
+      by_person: by,
+      version: 1,
+    })
     .onConflict(['job_id', 'operation_id'])
     .ignore()
     .returning('job_id')
@@ -98,7 +105,11 @@ export async function recordFinish(db: Knex, finish: Finish): Promise<Result<tru
   const key = { job_id: finish.jobId, operation_id: finish.operationId }
   const times = { started_at: finish.startedAt, ended_at: finish.endedAt, by_person: finish.by }
   const written = await db.transaction(async (trx) => {
-    const updated = await trx('progress').where(key).whereNull('ended_at').update(times).increment('version', 1)
+    const updated = await trx('progress')
+      .where(key)
+      .whereNull('ended_at')
+      .update(times)
+      .increment('version', 1)
     const inserted =
       updated > 0
         ? [key]
@@ -112,7 +123,10 @@ export async function recordFinish(db: Knex, finish: Finish): Promise<Result<tru
     return true
   })
   if (written) return ok(true)
-  return refused({ code: 'already-recorded', progress: (await progressOf(db, finish.jobId, finish.operationId))! })
+  return refused({
+    code: 'already-recorded',
+    progress: (await progressOf(db, finish.jobId, finish.operationId))!,
+  })
 }
 
 function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
@@ -126,7 +140,11 @@ function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
 }
 
 /** Takes a record back: a tick made by mistake. */
-export async function takeBack(db: Knex, jobId: string, operationId: string): Promise<Result<true, WorkError>> {
+export async function takeBack(
+  db: Knex,
+  jobId: string,
+  operationId: string,
+): Promise<Result<true, WorkError>> {
   const key = { job_id: jobId, operation_id: operationId }
   const removed = await db.transaction(async (trx) => {
     await trx('layers').where(key).delete()

@@ -6,7 +6,13 @@ import { useMemo } from 'react'
 import { type Backdrop, bodyPlan, type Panel, type Shape } from '@/core/vehicle'
 
 /** How one panel is shown: its fill, what is written on it, and what a reader of the screen hears. */
-export type PanelFace = { fill: string; ink: string; text: string; label: string; mark?: 'thin' | 'repainted' | 'unreadable' }
+export type PanelFace = {
+  fill: string
+  ink: string
+  text: string
+  label: string
+  mark?: 'thin' | 'repainted' | 'unreadable'
+}
 
 type Props = {
   shape: Shape
@@ -65,24 +71,28 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
     />
   )
   return (
-    <svg
-      viewBox={`${x} ${y} ${width} ${height}`}
-      className="block h-auto max-h-[max(30rem,calc(100dvh-15.5rem))] w-full select-none"
-      role="radiogroup"
-      aria-label="Unfolded body plan, nose to the left"
-      onKeyDown={onKeyDown}
-    >
-      {plan.backdrop.filter(behind).map((part) => (
-        <path key={part.path} d={part.path} className={BACKDROP[part.kind]} />
-      ))}
-      {body.map(draw)}
-      {plan.backdrop
-        .filter((part) => !behind(part))
-        .map((part) => (
-          <path key={part.path} d={part.path} className={clsx(BACKDROP[part.kind], 'pointer-events-none')} />
+    <div role="radiogroup" aria-label="Unfolded body plan, nose to the left" onKeyDown={onKeyDown}>
+      <svg
+        viewBox={`${x} ${y} ${width} ${height}`}
+        className="block h-auto max-h-[max(30rem,calc(100dvh-15.5rem))] w-full select-none"
+        role="none"
+      >
+        {plan.backdrop.filter(behind).map((part) => (
+          <path key={part.path} d={part.path} className={BACKDROP[part.kind]} />
         ))}
-      {caps.map(draw)}
-    </svg>
+        {body.map(draw)}
+        {plan.backdrop
+          .filter((part) => !behind(part))
+          .map((part) => (
+            <path
+              key={part.path}
+              d={part.path}
+              className={clsx(BACKDROP[part.kind], 'pointer-events-none')}
+            />
+          ))}
+        {caps.map(draw)}
+      </svg>
+    </div>
   )
 }
 
@@ -146,7 +156,12 @@ function PanelShape({
 export function CarFromAbove({ shape, className }: { shape: Shape; className?: string }) {
   const plan = bodyPlan(shape)
   const strip = ['front-bumper', 'bonnet', 'roof', 'tailgate', 'rear-bumper']
-  const glass = plan.backdrop.filter(({ path, kind }) => (kind === 'glass' || kind === 'bed') && /^M-?\d+(\.\d+)?,-?\d{1,2}(\.\d+)? /.test(path) && Math.abs(Number(path.split(/[, ]/)[1])) < 80)
+  const glass = plan.backdrop.filter(
+    ({ path, kind }) =>
+      (kind === 'glass' || kind === 'bed') &&
+      /^M-?\d+(\.\d+)?,-?\d{1,2}(\.\d+)? /.test(path) &&
+      Math.abs(Number(path.split(/[, ]/)[1])) < 80,
+  )
   const { x, width } = plan.viewBox
   return (
     <svg viewBox={`${x} -92 ${width} 184`} className={className} aria-hidden="true">
@@ -155,7 +170,12 @@ export function CarFromAbove({ shape, className }: { shape: Shape; className?: s
         <path key={part.path} d={part.path} className={BACKDROP[part.kind]} />
       ))}
       {strip.map((id) => (
-        <path key={id} d={plan.panels[id]!.path.split(' M')[0]} className="fill-fern-soft stroke-ink/50" strokeWidth={2} />
+        <path
+          key={id}
+          d={plan.panels[id]!.path.split(' M')[0]}
+          className="fill-fern-soft stroke-ink/50"
+          strokeWidth={2}
+        />
       ))}
     </svg>
   )

@@ -13,10 +13,19 @@ const LOOK: Record<Look, string> = {
 const base =
   'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 py-2 font-head text-[15px] font-semibold transition-[filter,background-color] disabled:opacity-50'
 
-export function Button({ look = 'solid', className, type = 'button', ...rest }: ComponentProps<'button'> & { look?: Look }) {
+export function Button({
+  look = 'solid',
+  className,
+  type = 'button',
+  ...rest
+}: ComponentProps<'button'> & { look?: Look }) {
   return <button type={type} className={clsx(base, LOOK[look], className)} {...rest} />
 }
 
-export function ButtonLink({ look = 'solid', className, ...rest }: ComponentProps<typeof Link> & { look?: Look }) {
+export function ButtonLink({
+  look = 'solid',
+  className,
+  ...rest
+}: ComponentProps<typeof Link> & { look?: Look }) {
   return <Link className={clsx(base, 'no-underline', LOOK[look], className)} {...rest} />
 }

@@ -15,7 +15,10 @@ export const FILM_LEGEND_UM = [60, 80, 100, 120, 150, 200, 300, 400] as const
 
 function between(um: number) {
   const at = Math.min(Math.max(um, STOPS[0].um), STOPS.at(-1)!.um)
-  const upper = Math.max(1, STOPS.findIndex((stop) => stop.um >= at))
+  const upper = Math.max(
+    1,
+    STOPS.findIndex((stop) => stop.um >= at),
+  )
   const [low, high] = [STOPS[upper - 1]!, STOPS[upper]!]
   const share = (at - low.um) / (high.um - low.um)
   const mix = (a: number, b: number) => a + (b - a) * share

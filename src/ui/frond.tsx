@@ -28,7 +28,15 @@ export function frondSummary(leaflets: readonly Leaflet[]): string {
  * A job as a frond: a stem in time, a leaflet for each operation on alternating sides, filled for work and outlined
  * for waiting, a bracket on the stem for a window. The tip stays curled until all is done.
  */
-export function Frond({ leaflets, height = 64, className }: { leaflets: readonly Leaflet[]; height?: number; className?: string }) {
+export function Frond({
+  leaflets,
+  height = 64,
+  className,
+}: {
+  leaflets: readonly Leaflet[]
+  height?: number
+  className?: string
+}) {
   const step = 27
   const width = leaflets.length * step + 44
   const middle = 40
@@ -43,8 +51,17 @@ export function Frond({ leaflets, height = 64, className }: { leaflets: readonly
       preserveAspectRatio="xMinYMid"
       className={clsx('max-w-full', className)}
     >
-      <path d={`M2,${middle + 1} Q${width / 2},${middle - 2} ${width - 26},${middle}`} className="fill-none stroke-lichen-deep" strokeWidth={3} />
-      <path d={`M2,${middle} L${grown},${middle}`} className="fill-none stroke-fern" strokeWidth={3} strokeLinecap="round" />
+      <path
+        d={`M2,${middle + 1} Q${width / 2},${middle - 2} ${width - 26},${middle}`}
+        className="fill-none stroke-lichen-deep"
+        strokeWidth={3}
+      />
+      <path
+        d={`M2,${middle} L${grown},${middle}`}
+        className="fill-none stroke-fern"
+        strokeWidth={3}
+        strokeLinecap="round"
+      />
       <path
         d={
           allDone
@@ -56,7 +73,13 @@ export function Frond({ leaflets, height = 64, className }: { leaflets: readonly
         strokeLinecap="round"
       />
       {leaflets.map((leaflet, index) => (
-        <LeafletShape key={leaflet.id} leaflet={leaflet} x={12 + index * step} y={middle} up={index % 2 === 0} />
+        <LeafletShape
+          key={leaflet.id}
+          leaflet={leaflet}
+          x={12 + index * step}
+          y={middle}
+          up={index % 2 === 0}
+        />
       ))}
     </svg>
   )
@@ -74,8 +97,18 @@ function LeafletShape({ leaflet, x, y, up }: { leaflet: Leaflet; x: number; y: n
       <g transform={`rotate(${up ? -56 : 56}) scale(${scale})`}>
         {hold ? (
           <>
-            <path d={LEAF} className={clsx('fill-sheet', leaflet.share >= 1 ? 'stroke-fern' : 'stroke-copper')} strokeWidth={2.5} />
-            {leaflet.share > 0 && <path d={`M3,0 L${3 + leaflet.share * 22},0`} className={leaflet.share >= 1 ? 'stroke-fern' : 'stroke-copper'} strokeWidth={2.5} />}
+            <path
+              d={LEAF}
+              className={clsx('fill-sheet', leaflet.share >= 1 ? 'stroke-fern' : 'stroke-copper')}
+              strokeWidth={2.5}
+            />
+            {leaflet.share > 0 && (
+              <path
+                d={`M3,0 L${3 + leaflet.share * 22},0`}
+                className={leaflet.share >= 1 ? 'stroke-fern' : 'stroke-copper'}
+                strokeWidth={2.5}
+              />
+            )}
           </>
         ) : (
           <>
@@ -85,7 +118,11 @@ function LeafletShape({ leaflet, x, y, up }: { leaflet: Leaflet; x: number; y: n
                 <clipPath id={clipId}>
                   <path d={clip} />
                 </clipPath>
-                <path d={LEAF} className="fill-fern" clipPath={leaflet.share < 1 ? `url(#${clipId})` : undefined} />
+                <path
+                  d={LEAF}
+                  className="fill-fern"
+                  clipPath={leaflet.share < 1 ? `url(#${clipId})` : undefined}
+                />
               </>
             )}
           </>

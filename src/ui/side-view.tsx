@@ -11,7 +11,11 @@ export function SideView({ shape, className }: { shape: Shape; className?: strin
         <path key={path} d={path} className="fill-fern-soft stroke-ink/40" strokeWidth={1.5} />
       ))}
       {rest.map(({ kind, path }) => (
-        <path key={path} d={path} className={kind === 'wheel' ? 'fill-wheel' : kind === 'glass' ? 'fill-glass' : 'fill-sheet'} />
+        <path
+          key={path}
+          d={path}
+          className={kind === 'wheel' ? 'fill-wheel' : kind === 'glass' ? 'fill-glass' : 'fill-sheet'}
+        />
       ))}
     </svg>
   )

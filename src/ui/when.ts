@@ -1,9 +1,11 @@
-import { daysBetween, dayIn, type Instant, type LocalDay } from '@/core/time'
+import { dayIn, daysBetween, type Instant, type LocalDay } from '@/core/time'
 
 /** Moments in words, on the shop's clock. */
 
 function format(zone: string, options: Intl.DateTimeFormatOptions, at: Instant): string {
-  return new Intl.DateTimeFormat('en-IE', { timeZone: zone, hourCycle: 'h23', ...options }).format(new Date(at))
+  return new Intl.DateTimeFormat('en-IE', { timeZone: zone, hourCycle: 'h23', ...options }).format(
+    new Date(at),
+  )
 }
 
 export function clock(zone: string, at: Instant): string {

@@ -9,7 +9,12 @@ export function Wordmark() {
           strokeWidth="3.2"
           strokeLinecap="round"
         />
-        <path d="M8,17 l-5,-2 M11,23 l-6,1 M24,14 l5,2 M23,6 l4,-4" className="stroke-fern" strokeWidth="2.4" strokeLinecap="round" />
+        <path
+          d="M8,17 l-5,-2 M11,23 l-6,1 M24,14 l5,2 M23,6 l4,-4"
+          className="stroke-fern"
+          strokeWidth="2.4"
+          strokeLinecap="round"
+        />
       </svg>
       Fern Yard
     </span>

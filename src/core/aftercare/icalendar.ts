@@ -4,7 +4,13 @@ import { plusDays } from '../time'
 import type { Milestone } from './milestones'
 
 /** Who and what a calendar is about; `uid` must be stable and unique for the vehicle's job. */
-export type CareCalendar = { uid: string; vehicle: string; shop: string; issued: Instant; milestones: readonly Milestone[] }
+export type CareCalendar = {
+  uid: string
+  vehicle: string
+  shop: string
+  issued: Instant
+  milestones: readonly Milestone[]
+}
 
 function utc(at: Instant) {
   return ICAL.Time.fromJSDate(new Date(at), true)
@@ -35,7 +41,10 @@ export function careIcalendar(calendar: CareCalendar): string {
   root.updatePropertyWithValue('prodid', '-//Fern Yard//Cure calendar//EN')
   root.updatePropertyWithValue('version', '2.0')
   root.updatePropertyWithValue('method', 'PUBLISH')
-  root.addPropertyWithValue('x-wr-calname', `${calendar.shop}: ${calendar.vehicle}`)
+  const name = new ICAL.Property('x-wr-calname')
+  name.resetType('text') // a property without a registered type would go out unescaped
+  name.setValue(`${calendar.shop}: ${calendar.vehicle}`)
+  root.addProperty(name)
   for (const milestone of calendar.milestones) root.addSubcomponent(eventOf(calendar, milestone))
   return `${root.toString()}\r\n`
 }

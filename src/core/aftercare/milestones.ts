@@ -25,7 +25,9 @@ function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => n
 }
 
 function monthsAfter(day: LocalDay, months: number): LocalDay {
-  return addMonths(new Date(`${day}T00:00:00Z`), months).toISOString().slice(0, 10) as LocalDay
+  return addMonths(new Date(`${day}T00:00:00Z`), months)
+    .toISOString()
+    .slice(0, 10) as LocalDay
 }
 
 /**

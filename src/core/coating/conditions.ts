@@ -18,8 +18,16 @@ export function conditionBreaches(product: Product, climate: BayClimate): Condit
   const breaches: (ConditionBreach | false)[] = [
     airC < product.airC.min && { rule: 'air-too-cold', airC, minC: product.airC.min },
     airC > product.airC.max && { rule: 'air-too-warm', airC, maxC: product.airC.max },
-    rhPercent < product.rhPercent.min && { rule: 'air-too-dry', rhPercent, minPercent: product.rhPercent.min },
-    rhPercent > product.rhPercent.max && { rule: 'air-too-humid', rhPercent, maxPercent: product.rhPercent.max },
+    rhPercent < product.rhPercent.min && {
+      rule: 'air-too-dry',
+      rhPercent,
+      minPercent: product.rhPercent.min,
+    },
+    rhPercent > product.rhPercent.max && {
+      rule: 'air-too-humid',
+      rhPercent,
+      maxPercent: product.rhPercent.max,
+    },
     !dew.value.go && {
       rule: 'panel-near-dew-point',
       marginC: dew.value.marginC,

@@ -1,4 +1,11 @@
-import { clearedShare, conditionFactor, DEFECT_MODEL, type Defect, type PanelJudgement, panelWeight } from '../survey'
+import {
+  clearedShare,
+  conditionFactor,
+  DEFECT_MODEL,
+  type Defect,
+  type PanelJudgement,
+  panelWeight,
+} from '../survey'
 import type { Hardness, PaintSystem } from '../vehicle'
 import { brokenRules, type ForbidRule } from './forbidden'
 import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
@@ -44,7 +51,9 @@ const burden = (defect: Defect) =>
 /** Share 0–1 of the defects that goes with `removal` µm; chips and nail catchers count and stay. 0 for none. */
 function clearedOf(defects: readonly Defect[], removal: number): number {
   const all = defects.reduce((sum, defect) => sum + burden(defect), 0)
-  return all > 0 ? defects.reduce((sum, defect) => sum + burden(defect) * clearedShare(defect, removal), 0) / all : 0
+  return all > 0
+    ? defects.reduce((sum, defect) => sum + burden(defect) * clearedShare(defect, removal), 0) / all
+    : 0
 }
 
 export function panelOption(judged: PanelJudgement, process: Process, settings: ChoiceSettings): PanelOption {

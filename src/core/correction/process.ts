@@ -97,7 +97,12 @@ export const PROCESSES: readonly Process[] = [
   { key: 'one-step-polish', name: 'One-step polish', steps: [POLISH], leavesProtection: false },
   { key: 'one-step-cut', name: 'One-step cut and finish', steps: [CUT_AND_FINISH], leavesProtection: false },
   { key: 'two-step', name: 'Two-step', steps: [CUT, REFINE], leavesProtection: false },
-  { key: 'two-step-wool', name: 'Two-step with wool', steps: [WOOL_CUT, { ...REFINE, passes: 5 }], leavesProtection: false },
+  {
+    key: 'two-step-wool',
+    name: 'Two-step with wool',
+    steps: [WOOL_CUT, { ...REFINE, passes: 5 }],
+    leavesProtection: false,
+  },
 ]
 
 export function processOf(key: ProcessKey): Process {

@@ -27,7 +27,13 @@ export function passSeconds(step: Pick<Step, 'sectionM' | 'padMm' | 'armMmPerSec
 }
 
 /** Minutes of one step on one panel, and the parts they are made of. */
-export type StepMinutes = { minutes: number; sections: number; changeOver: number; machine: number; handling: number }
+export type StepMinutes = {
+  minutes: number
+  sections: number
+  changeOver: number
+  machine: number
+  handling: number
+}
 
 export function stepMinutes(step: Step, panel: Panel): StepMinutes {
   // Small panels share a section with their neighbour, so sections are not rounded up panel by panel.

@@ -8,9 +8,11 @@ export const CAUTIONS: Record<OperationKind, string | undefined> = {
   refine: 'Tie back cords, hair and sleeves. Edges and plastic heat first.',
   polish: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning.',
   wipe: 'Solvent vapour: ventilate, no flame, gloves. Follow the data sheet.',
-  layer: 'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, lay them out flat.',
+  layer:
+    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, lay them out flat.',
   hold: 'Do not touch, do not wet, do not move outdoors.',
-  finish: 'Wheels that were off: nuts to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
+  finish:
+    'Wheels that were off: nuts to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
 }
 
 /** How a step is done, in a line or two (common practice). */
@@ -18,10 +20,12 @@ export const RECIPES: Record<OperationKind, string | undefined> = {
   wash: 'Top down. Wheels first, foam about four minutes, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
   mask: 'Tape trim and edges. Lamp round the car. Test spot 0.6 × 0.6 m on a flat middle panel, mildest pair first.',
   cut: 'Sections 0.6 × 0.6 m, four to six crosshatch passes, half a pad’s overlap, about 25 mm a second. Clean the pad every second section.',
-  refine: 'Larger sections, faster arm, light pressure. Wipe and look under the point light before moving on.',
+  refine:
+    'Larger sections, faster arm, light pressure. Wipe and look under the point light before moving on.',
   polish: 'One step: four to six passes, pad flat, stop when the film turns clear.',
   wipe: 'Twice round with panel wipe, fresh towel face each panel. Oils hide marks and keep the coating off.',
-  layer: 'A few drops a section, crosshatch. Wait for the flash, level with one towel, buff with a second, look at eye level. Leave none.',
+  layer:
+    'A few drops a section, crosshatch. Wait for the flash, level with one towel, buff with a second, look at eye level. Leave none.',
   hold: undefined,
   finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
 }

@@ -1,8 +1,8 @@
 import {
   nextOpen,
   openMinutesBetween,
-  PROBLEM_FORMAT,
   type PlacedOperation,
+  PROBLEM_FORMAT,
   type Problem,
   problemSchema,
   type Schedule,
@@ -28,7 +28,10 @@ export type LiveJob = {
   published: readonly PlacedOperation[]
 }
 
-export type ShopCalendar = Pick<Problem, 'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'>
+export type ShopCalendar = Pick<
+  Problem,
+  'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'
+>
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
@@ -110,7 +113,9 @@ class ProblemBuilder {
         links: this.links(job, entries),
         stays: job.plan.stays.map((stay) => ({
           ...stay,
-          operations: stay.operations.flatMap((id) => entries.get(id)!.operations.map((operation) => operation.id)),
+          operations: stay.operations.flatMap((id) =>
+            entries.get(id)!.operations.map((operation) => operation.id),
+          ),
         })),
       },
       pins: all.flatMap(({ pins }) => pins),
@@ -138,10 +143,15 @@ class ProblemBuilder {
     }
     if (progress.kind === 'started') {
       if (operation.mode === 'unattended')
-        return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, progress.at)] }
+        return {
+          operations: [unattended(operation.id, operation.minutes)],
+          pins: [pin(operation.id, progress.at)],
+        }
       return this.begun(operation, progress, pin)
     }
-    const planned = keepPublished ? job.published.find((placed) => placed.operation === operation.id) : undefined
+    const planned = keepPublished
+      ? job.published.find((placed) => placed.operation === operation.id)
+      : undefined
     const operations = [fileOperation(operation)]
     return planned && planned.start >= this.origin
       ? { operations, pins: [pin(operation.id, planned.start as Instant, { people: planned.people })] }
@@ -165,11 +175,15 @@ class ProblemBuilder {
     const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
     const rest = `${operation.id}${REST}`
     const past = unattended(operation.id, elapsed)
-    const open = calendar ? openMinutesBetween(calendar, timezone, this.origin, plusMinutes(this.origin, left)) : 0
+    const open = calendar
+      ? openMinutesBetween(calendar, timezone, this.origin, plusMinutes(this.origin, left))
+      : 0
     const goesOn =
       person &&
       !this.busy.has(person.id) &&
-      (operation.mode === 'pausable' ? nextOpen(calendar!, timezone, this.origin) === this.origin : open === left)
+      (operation.mode === 'pausable'
+        ? nextOpen(calendar!, timezone, this.origin) === this.origin
+        : open === left)
     if (goesOn) {
       this.busy.add(person.id)
       return {
@@ -180,7 +194,10 @@ class ProblemBuilder {
     // Off shift and still at it, or paused until someone is back.
     const later = operation.mode === 'pausable'
     return {
-      operations: [past, later ? { ...fileOperation({ ...operation, minutes: left }), id: rest } : unattended(rest, left)],
+      operations: [
+        past,
+        later ? { ...fileOperation({ ...operation, minutes: left }), id: rest } : unattended(rest, left),
+      ],
       pins: [pin(operation.id, progress.at), ...(later ? [] : [pin(rest, this.origin)])],
     }
   }
@@ -230,7 +247,9 @@ export function planningProblem(
 ): { problem: Problem; missed: MissedWindow[] } {
   const origin = nextSlot(options.now, shop.slotMinutes)
   const builder = new ProblemBuilder(shop, options.now, origin, !options.forgetPlaces)
-  const built = jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id)))
+  const built = jobs.map((job) =>
+    builder.job(job, options.movable !== undefined && !options.movable.has(job.id)),
+  )
   const problem = problemSchema.parse({
     format: PROBLEM_FORMAT,
     ...shop,
@@ -247,7 +266,9 @@ export function joinParts(schedule: Schedule): PlacedOperation[] {
   return schedule.operations
     .filter(({ operation }) => !operation.endsWith(REST))
     .map((placed) => {
-      const rest = rests.find(({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`)
+      const rest = rests.find(
+        ({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`,
+      )
       return rest
         ? { ...placed, end: rest.end, people: rest.people, segments: [...placed.segments, ...rest.segments] }
         : placed

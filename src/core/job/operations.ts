@@ -1,11 +1,21 @@
 import type { Product } from '../coating'
 import type { CorrectionPlan } from '../correction'
-import { type Shape, paintedAreaM2 } from '../vehicle'
+import { paintedAreaM2, type Shape } from '../vehicle'
 
 export const SKILLS = ['prep', 'correct', 'coat'] as const
 export type Skill = (typeof SKILLS)[number]
 
-export const OPERATION_KINDS = ['wash', 'mask', 'cut', 'refine', 'polish', 'wipe', 'layer', 'hold', 'finish'] as const
+export const OPERATION_KINDS = [
+  'wash',
+  'mask',
+  'cut',
+  'refine',
+  'polish',
+  'wipe',
+  'layer',
+  'hold',
+  'finish',
+] as const
 export type OperationKind = (typeof OPERATION_KINDS)[number]
 
 /** One thing that is done to a vehicle, or waited for. Minutes are estimates until it is done. */
@@ -83,7 +93,13 @@ function coatingOperations(layers: readonly Product[], areaM2: number): PlannedO
   return [
     attended('wipe', 'wipe', 'Panel wipe', MINUTES.wipe(areaM2), 'coat'),
     ...layers.map((product, index) => ({
-      ...attended(`layer-${index + 1}`, 'layer', `Layer ${index + 1}: ${product.name}`, MINUTES.layer(areaM2), 'coat'),
+      ...attended(
+        `layer-${index + 1}`,
+        'layer',
+        `Layer ${index + 1}: ${product.name}`,
+        MINUTES.layer(areaM2),
+        'coat',
+      ),
       layer: index + 1,
       productId: product.id,
     })),
@@ -100,7 +116,11 @@ function coatingOperations(layers: readonly Product[], areaM2: number): PlannedO
 }
 
 /** How an operation follows the one before it. */
-function linkBetween(from: PlannedOperation, to: PlannedOperation, products: ReadonlyMap<string, Product>): JobLink {
+function linkBetween(
+  from: PlannedOperation,
+  to: PlannedOperation,
+  products: ReadonlyMap<string, Product>,
+): JobLink {
   const link = { from: from.id, to: to.id, min: 0 }
   if (from.kind === 'wash') return { ...link, max: WASH_KEEPS_MINUTES }
   if (from.kind === 'layer' && to.kind === 'layer') {
@@ -114,7 +134,11 @@ function linkBetween(from: PlannedOperation, to: PlannedOperation, products: Rea
 }
 
 /** The operations, links and stays of a package on one vehicle: wash in the wash bay, all else in one studio. */
-export function planOperations(shape: Shape, correction: CorrectionPlan, layers: readonly Product[]): JobPlan {
+export function planOperations(
+  shape: Shape,
+  correction: CorrectionPlan,
+  layers: readonly Product[],
+): JobPlan {
   const areaM2 = paintedAreaM2(shape)
   const allInOne = correction.panels.some(({ option }) => option.process.leavesProtection)
   const operations = [

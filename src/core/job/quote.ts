@@ -1,5 +1,5 @@
 import type { Product } from '../coating'
-import { type Shape, paintedAreaM2 } from '../vehicle'
+import { paintedAreaM2, type Shape } from '../vehicle'
 import { type JobPlan, SKILLS, type Skill } from './operations'
 import type { Rates } from './package'
 
@@ -9,7 +9,13 @@ export type PriceLine =
   | { kind: 'product'; productId: string; name: string; ml: number; cents: number }
   | { kind: 'consumables'; cents: number }
 
-export type Price = { lines: PriceLine[]; netCents: number; taxCents: number; totalCents: number; taxPercent: number }
+export type Price = {
+  lines: PriceLine[]
+  netCents: number
+  taxCents: number
+  totalCents: number
+  taxPercent: number
+}
 
 function labourLine(plan: JobPlan, skill: Skill, rates: Rates): PriceLine {
   const operations = plan.operations.filter((operation) => operation.skill === skill)
@@ -25,7 +31,13 @@ function productLines(shape: Shape, layers: readonly Product[]): PriceLine[] {
     perProduct.set(product.id, { product, layers: (perProduct.get(product.id)?.layers ?? 0) + 1 })
   return [...perProduct.values()].map(({ product, layers: count }) => {
     const ml = Math.ceil(product.mlPerM2 * areaM2 * count)
-    return { kind: 'product', productId: product.id, name: product.name, ml, cents: Math.round(ml * product.centsPerMl) }
+    return {
+      kind: 'product',
+      productId: product.id,
+      name: product.name,
+      ml,
+      cents: Math.round(ml * product.centsPerMl),
+    }
   })
 }
 

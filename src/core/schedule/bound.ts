@@ -8,10 +8,17 @@ import type { Model, ModelJob, ModelOperation } from './model'
  */
 
 /** The soonest one person could have the work done alone, beginning at `from` or later. */
-function soonestEnd(model: Model, operation: ModelOperation, person: number, places: readonly number[], from: number): number {
+function soonestEnd(
+  model: Model,
+  operation: ModelOperation,
+  person: number,
+  places: readonly number[],
+  from: number,
+): number {
   const ends = places.map((place) => {
     const open = model.openFor([person], place)
-    if (operation.mode === 'pausable') return workEnd(open, from, operation.minutes) ?? Number.POSITIVE_INFINITY
+    if (operation.mode === 'pausable')
+      return workEnd(open, from, operation.minutes) ?? Number.POSITIVE_INFINITY
     for (let at = firstEndingAfter(open, from); at < open.length; at++) {
       const start = Math.ceil(Math.max(from, open[at]!.from) / model.slot) * model.slot
       if (start + operation.minutes <= open[at]!.to) return start + operation.minutes
@@ -60,7 +67,10 @@ export function lowerBound(model: Model): number {
     const finish = Math.max(...ends)
     const hold = job.stays.reduce((total, _, stay) => total + longestChain(job, stay), 0)
     const late = job.due === undefined ? 0 : Math.max(0, finish - job.due)
-    cost += objective.tardiness * job.weight * late + objective.hold * hold + objective.finish * (finish - job.arrive)
+    cost +=
+      objective.tardiness * job.weight * late +
+      objective.hold * hold +
+      objective.finish * (finish - job.arrive)
     makespan = Math.max(makespan, finish)
   }
   return cost + objective.makespan * makespan

@@ -44,7 +44,9 @@ class OpenMinutes {
     const cached = this.offsets.get(quarter)
     if (cached !== undefined) return cached
     const shown = Object.fromEntries(
-      this.format.formatToParts(new Date(quarter * 15 * 60_000)).map(({ type, value }) => [type, Number(value)]),
+      this.format
+        .formatToParts(new Date(quarter * 15 * 60_000))
+        .map(({ type, value }) => [type, Number(value)]),
     ) as Record<'year' | 'month' | 'day' | 'hour' | 'minute', number>
     const local = Date.UTC(shown.year, shown.month - 1, shown.day, shown.hour, shown.minute) / 60_000
     const offset = local - quarter * 15
@@ -95,7 +97,9 @@ class Checker {
     private readonly problem: Problem,
     private readonly schedule: Schedule,
   ) {
-    const moments = schedule.operations.flatMap(({ start, end }) => [minute(start), minute(end)]).filter(Number.isFinite)
+    const moments = schedule.operations
+      .flatMap(({ start, end }) => [minute(start), minute(end)])
+      .filter(Number.isFinite)
     const origin = minute(problem.origin)
     const from = Math.floor(Math.min(origin, ...moments))
     const to = Math.ceil(Math.max(origin + problem.horizonDays * 1440, ...moments)) + 1
@@ -127,9 +131,12 @@ class Checker {
     for (const placed of this.schedule.operations) {
       const { job, operation, start, end } = placed
       const key = `${job}\n${operation}`
-      const known = this.problem.jobs.find(({ id }) => id === job)?.operations.some(({ id }) => id === operation)
+      const known = this.problem.jobs
+        .find(({ id }) => id === job)
+        ?.operations.some(({ id }) => id === operation)
       if (!known) this.fail('unknown-operation', 'the problem has no such operation', job, operation)
-      else if (this.placed.has(key)) this.fail('placed-twice', 'the operation is placed twice', job, operation)
+      else if (this.placed.has(key))
+        this.fail('placed-twice', 'the operation is placed twice', job, operation)
       else if (!Number.isInteger(minute(start)) || !Number.isInteger(minute(end)))
         this.fail('whole-minutes', 'start and end must be instants on whole minutes', job, operation)
       else this.placed.set(key, placed)
@@ -147,9 +154,19 @@ class Checker {
     for (const link of job.links) {
       const gap = minute(this.at(job.id, link.to).start) - minute(this.at(job.id, link.from).end)
       if (gap < link.min)
-        this.fail('link-min', `starts ${gap} min after “${link.from}”; at least ${link.min} are required`, job.id, link.to)
+        this.fail(
+          'link-min',
+          `starts ${gap} min after “${link.from}”; at least ${link.min} are required`,
+          job.id,
+          link.to,
+        )
       if (link.max !== undefined && gap > link.max)
-        this.fail('link-max', `starts ${gap} min after “${link.from}”; at most ${link.max} are allowed`, job.id, link.to)
+        this.fail(
+          'link-max',
+          `starts ${gap} min after “${link.from}”; at most ${link.max} are allowed`,
+          job.id,
+          link.to,
+        )
     }
     for (const stay of job.stays) {
       const places = new Set(stay.operations.map((id) => this.at(job.id, id).place))
@@ -178,7 +195,8 @@ class Checker {
     if (pin) this.checkPin(pin, placed, fail)
     if (operation.mode === 'unattended') {
       if (placed.people.length > 0) fail('people', 'is unattended but has people')
-      if (end - start !== operation.minutes) fail('length', `lasts ${end - start} min instead of ${operation.minutes}`)
+      if (end - start !== operation.minutes)
+        fail('length', `lasts ${end - start} min instead of ${operation.minutes}`)
       this.checkSegments(placed, [[start, end]], fail)
       return
     }
@@ -207,7 +225,8 @@ class Checker {
     for (const id of placed.people) {
       const person = this.problem.people.find((candidate) => candidate.id === id)
       if (!person) fail('unknown-person', `no person “${id}”`)
-      else if (!person.skills.includes(operation.skill ?? '')) fail('skill', `${id} lacks “${operation.skill}”`)
+      else if (!person.skills.includes(operation.skill ?? ''))
+        fail('skill', `${id} lacks “${operation.skill}”`)
     }
   }
 
@@ -223,7 +242,10 @@ class Checker {
     const working = (at: number) => calendars.every((calendar) => this.open.isOpen(calendar, at))
     const start = minute(placed.start)
     const end = minute(placed.end)
-    if (end <= start || end - start > 400 * 1440) return fail('length', 'ends before it starts or lasts for ever')
+    if (end <= start || end - start > 400 * 1440) {
+      fail('length', 'ends before it starts or lasts for ever')
+      return
+    }
     const segments: [number, number][] = []
     let worked = 0
     for (let at = start; at < end; at++) {
@@ -234,7 +256,8 @@ class Checker {
       else segments.push([at, at + 1])
     }
     if (!working(start)) fail('closed', 'starts while its people or its place are closed')
-    if (worked !== operation.minutes) fail('length', `has ${worked} open minutes instead of ${operation.minutes}`)
+    if (worked !== operation.minutes)
+      fail('length', `has ${worked} open minutes instead of ${operation.minutes}`)
     else if (!working(end - 1)) fail('length', 'ends after its work is done')
     if (operation.mode === 'solid' && segments.length > 1) fail('solid', 'is interrupted by closed time')
     this.checkSegments(placed, segments, fail)
@@ -258,7 +281,12 @@ class Checker {
       for (const [index, placed] of list.entries()) {
         const next = list[index + 1]
         if (next && minute(next.start) < minute(placed.end))
-          this.fail('double-booked', `${person} is still at “${placed.job} / ${placed.operation}”`, next.job, next.operation)
+          this.fail(
+            'double-booked',
+            `${person} is still at “${placed.job} / ${placed.operation}”`,
+            next.job,
+            next.operation,
+          )
       }
     }
   }
@@ -285,7 +313,11 @@ class Checker {
       for (const stay of here) {
         const together = here.filter((other) => other.from <= stay.from && stay.from < other.to)
         if (together.length > place.capacity)
-          this.fail('place-full', `${place.id} holds ${together.length} vehicles, ${place.capacity} fit`, stay.job)
+          this.fail(
+            'place-full',
+            `${place.id} holds ${together.length} vehicles, ${place.capacity} fit`,
+            stay.job,
+          )
       }
     }
   }
@@ -296,7 +328,9 @@ class Checker {
     const sum = { tardiness: 0, hold: 0, finish: 0, makespan: 0 }
     for (const stay of this.stays()) sum.hold += stay.to - stay.from
     for (const job of this.problem.jobs) {
-      const ends = [...this.placed.values()].filter((placed) => placed.job === job.id).map(({ end }) => minute(end))
+      const ends = [...this.placed.values()]
+        .filter((placed) => placed.job === job.id)
+        .map(({ end }) => minute(end))
       if (ends.length === 0) continue
       const finish = Math.max(...ends)
       sum.finish += finish - minute(job.arrive)
@@ -307,9 +341,11 @@ class Checker {
     const near = (a: number, b: number) => Math.abs(a - b) <= 1e-6 * Math.max(1, Math.abs(a), Math.abs(b))
     const total = names.reduce((all, name) => all + this.problem.objective[name] * sum[name], 0)
     for (const name of names)
-      if (terms && !near(terms[name], sum[name])) this.fail('terms', `${name} is ${sum[name]}, not ${terms[name]}`)
+      if (terms && !near(terms[name], sum[name]))
+        this.fail('terms', `${name} is ${sum[name]}, not ${terms[name]}`)
     if (typeof cost !== 'number' || !near(cost, total)) this.fail('cost', `the cost is ${total}, not ${cost}`)
-    if (lowerBound !== undefined && lowerBound > total + 1e-6) this.fail('lower-bound', 'the lower bound is above the cost')
+    if (lowerBound !== undefined && lowerBound > total + 1e-6)
+      this.fail('lower-bound', 'the lower bound is above the cost')
     if (status === 'optimal' && lowerBound !== undefined && !near(lowerBound, total))
       this.fail('optimal', 'optimal is said, but the lower bound is below the cost')
   }

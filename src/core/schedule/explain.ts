@@ -22,13 +22,14 @@ type ChainCause =
  * delay is the job's delay, in the order of the work. Undefined where the job cannot be placed at all.
  */
 export function explainEarliest(problem: Problem, jobId: string): ChainLink[] | undefined {
-  const model = compileModel({ ...problem })
+  const model = compileModel(problem)
   const job = model.jobs.find(({ id }) => id === jobId)
   if (!job || model.jobs.some((each) => impossibilitiesOf(model, each).length > 0)) return undefined
   const shop = new ShopState(model)
   const others = search(model, { seed: 0, steps: 0 })
   for (const placed of others.placed)
-    if (placed && placed.placement.job !== job.index) shop.commit(model.jobs[placed.placement.job]!, placed.placement)
+    if (placed && placed.placement.job !== job.index)
+      shop.commit(model.jobs[placed.placement.job]!, placed.placement)
   shop.remove(job.index)
   const attempt = placeJob(model, shop, job)
   return attempt.ok ? chainOf(model, job, attempt.value.placed) : undefined
@@ -38,12 +39,15 @@ function chainOf(model: Model, job: ModelJob, placed: PlacedJob): ChainLink[] {
   const { operations } = placed.placement
   const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
   const chain: ChainLink[] = []
-  let current: number | undefined = operations.reduce((last, laid, index) => (laid.end > operations[last]!.end ? index : last), 0)
+  let current: number | undefined = operations.reduce(
+    (last, laid, index) => (laid.end > operations[last]!.end ? index : last),
+    0,
+  )
   while (current !== undefined) {
     const index: number = current
     const laid = operations[index]!
     const base = { operation: job.operations[index]!.id, start: at(laid.start), end: at(laid.end) }
-    const { link, before } = describe(model, job, index, placed.causes[index]!, at)
+    const { link, before } = causeOf(job, index, placed.causes[index]!, at)
     chain.unshift({ ...base, ...link })
     current = before
   }
@@ -51,8 +55,7 @@ function chainOf(model: Model, job: ModelJob, placed: PlacedJob): ChainLink[] {
 }
 
 /** The words' data of one cause, and the operation the chain goes on with. */
-function describe(
-  model: Model,
+function causeOf(
   job: ModelJob,
   index: number,
   cause: StartCause,
@@ -72,7 +75,10 @@ function describe(
     case 'people':
       return { link: { kind: 'people', skill: operation.skill, from: at(cause.from) }, ...rest }
     case 'place':
-      return { link: { kind: 'place', places: job.stays[operation.stay]!.kind, from: at(cause.from) }, ...rest }
+      return {
+        link: { kind: 'place', places: job.stays[operation.stay]!.kind, from: at(cause.from) },
+        ...rest,
+      }
     case 'window':
       return { link: { kind: 'window', next: job.operations[cause.next]!.id }, ...rest }
     case 'pinned':

@@ -35,7 +35,12 @@ export function teamsFor(operation: ModelOperation): number[][] {
   return teamsOf(operation.skilled, operation.people)
 }
 
-function clashEnd(context: SlotContext, team: readonly number[], from: number, to: number): number | undefined {
+function clashEnd(
+  context: SlotContext,
+  team: readonly number[],
+  from: number,
+  to: number,
+): number | undefined {
   let latest: number | undefined
   const note = (end: number) => {
     latest = latest === undefined ? end : Math.max(latest, end)

@@ -23,8 +23,18 @@ export function shopProblem(jobs: JobFile[], more: Record<string, unknown> = {})
     calendars: {
       always: { always: true },
       day: { weekly: week(DAY) },
-      early: { weekly: week([['07:00', '11:30'], ['12:00', '15:30']]) },
-      late: { weekly: week([['11:30', '15:30'], ['16:00', '20:00']]) },
+      early: {
+        weekly: week([
+          ['07:00', '11:30'],
+          ['12:00', '15:30'],
+        ]),
+      },
+      late: {
+        weekly: week([
+          ['11:30', '15:30'],
+          ['16:00', '20:00'],
+        ]),
+      },
     },
     places: [
       { id: 'wash-1', kinds: ['wash'], capacity: 1, calendar: 'always' },

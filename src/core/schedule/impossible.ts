@@ -22,12 +22,20 @@ function operationImpossibilities(model: Model, job: ModelJob, operation: ModelO
   if (stay.places.length === 0) return [{ ...at, code: 'place-missing', kind: stay.kind }]
   if (operation.skilled.length < operation.people)
     return [
-      { ...at, code: 'skill-missing', skill: operation.skill, wanted: operation.people, found: operation.skilled.length },
+      {
+        ...at,
+        code: 'skill-missing',
+        skill: operation.skill,
+        wanted: operation.people,
+        found: operation.skilled.length,
+      },
     ]
   if (operation.mode === 'solid') {
     const longest = Math.max(
       0,
-      ...operation.skilled.flatMap((person) => stay.places.map((place) => longestOf(model.openFor([person], place)))),
+      ...operation.skilled.flatMap((person) =>
+        stay.places.map((place) => longestOf(model.openFor([person], place))),
+      ),
     )
     if (longest < operation.minutes)
       found.push({
@@ -53,13 +61,15 @@ export function impossibilitiesOf(model: Model, job: ModelJob): Impossibility[] 
   if (!job.order) return [{ job: job.index, operation: 0, code: 'link-circle' }]
   const links = job.links
     .filter((link) => link.max < link.min)
-    .map((link): Impossibility => ({
-      job: job.index,
-      operation: link.from,
-      code: 'link-contradicts',
-      to: link.to,
-      min: link.min,
-      max: link.max,
-    }))
+    .map(
+      (link): Impossibility => ({
+        job: job.index,
+        operation: link.from,
+        code: 'link-contradicts',
+        to: link.to,
+        min: link.min,
+        max: link.max,
+      }),
+    )
   return [...links, ...job.operations.flatMap((operation) => operationImpossibilities(model, job, operation))]
 }

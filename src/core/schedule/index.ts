@@ -1,5 +1,8 @@
 export { type BrokenRule, checkSchedule } from './check'
+export { type ChainLink, explainEarliest } from './explain'
+export { nextOpen, openMinutesBetween } from './open-minutes'
 export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'
+export { seededRandom } from './random'
 export {
   type PlacedOperation,
   placedOperationSchema,
@@ -9,7 +12,4 @@ export {
   scheduleSchema,
 } from './schedule-file'
 export type { SearchOptions } from './search'
-export { seededRandom } from './random'
 export { type Solution, solve } from './solve'
-export { type ChainLink, explainEarliest } from './explain'
-export { nextOpen, openMinutesBetween } from './open-minutes'

@@ -20,7 +20,13 @@ export function insertJob(model: Model, shop: ShopState, job: ModelJob, makespan
   for (const days of LATER_DAYS) {
     if (job.pinned || model.problem.objective.hold === 0) break
     const from = Math.max(0, job.arrive) + days * 1440
-    const later = placeAndTighten(model, shop, job, job.stays.map(() => from), makespan)
+    const later = placeAndTighten(
+      model,
+      shop,
+      job,
+      job.stays.map(() => from),
+      makespan,
+    )
     if (later.ok && later.cost < best.cost) best = later
   }
   return best

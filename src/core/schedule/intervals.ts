@@ -40,7 +40,11 @@ export function firstEndingAfter(intervals: readonly Interval[], minute: number)
 }
 
 /** The first interval that shares a minute with [from, to). */
-export function firstOverlap<T extends Interval>(intervals: readonly T[], from: number, to: number): T | undefined {
+export function firstOverlap<T extends Interval>(
+  intervals: readonly T[],
+  from: number,
+  to: number,
+): T | undefined {
   const candidate = intervals[firstEndingAfter(intervals, from)]
   return candidate && candidate.from < to ? candidate : undefined
 }

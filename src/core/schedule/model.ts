@@ -67,9 +67,10 @@ function topologicalOrder(count: number, links: readonly ModelLink[]): number[] 
 }
 
 function rangeOf(problem: Problem, originMinute: number): Interval {
-  const minutes = [...problem.fixed.map(({ start }) => start), ...problem.jobs.map(({ arrive }) => arrive)].map(
-    (text) => epochMinutes(instantOrThrow(text)) - originMinute,
-  )
+  const minutes = [
+    ...problem.fixed.map(({ start }) => start),
+    ...problem.jobs.map(({ arrive }) => arrive),
+  ].map((text) => epochMinutes(instantOrThrow(text)) - originMinute)
   return { from: Math.min(0, ...minutes), to: problem.horizonDays * 1440 }
 }
 
@@ -101,9 +102,11 @@ export function compileModel(problem: Problem): Model {
   const range = rangeOf(problem, originMinute)
   const personIndex = new Map(problem.people.map((person, index) => [person.id, index]))
   const placeIndex = new Map(problem.places.map((place, index) => [place.id, index]))
-  const bySkillCount = problem.people.map((_, index) => index).sort((a, b) => {
-    return problem.people[a]!.skills.length - problem.people[b]!.skills.length || a - b
-  })
+  const bySkillCount = problem.people
+    .map((_, index) => index)
+    .sort((a, b) => {
+      return problem.people[a]!.skills.length - problem.people[b]!.skills.length || a - b
+    })
   const pins = new Map(
     problem.fixed.map((pin): [string, Pin] => [
       `${pin.job}\u0000${pin.operation}`,

@@ -3,7 +3,12 @@ import { openIntervals } from './calendar'
 import type { ProblemCalendar } from './problem'
 
 /** Minutes between two instants in which a calendar is open. 0 where `to` lies before `from`. */
-export function openMinutesBetween(calendar: ProblemCalendar, zone: string, from: Instant, to: Instant): number {
+export function openMinutesBetween(
+  calendar: ProblemCalendar,
+  zone: string,
+  from: Instant,
+  to: Instant,
+): number {
   const origin = epochMinutes(from)
   const range = { from: 0, to: epochMinutes(to) - origin }
   if (range.to <= 0) return 0
@@ -11,7 +16,12 @@ export function openMinutesBetween(calendar: ProblemCalendar, zone: string, from
 }
 
 /** The first instant at or after `from` at which a calendar is open, looking `days` ahead. */
-export function nextOpen(calendar: ProblemCalendar, zone: string, from: Instant, days = 14): Instant | undefined {
+export function nextOpen(
+  calendar: ProblemCalendar,
+  zone: string,
+  from: Instant,
+  days = 14,
+): Instant | undefined {
   const origin = epochMinutes(from)
   const [first] = openIntervals(calendar, zone, origin, { from: 0, to: days * 1440 })
   return first ? (new Date((origin + first.from) * 60_000).toISOString() as Instant) : undefined

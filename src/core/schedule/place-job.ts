@@ -32,13 +32,18 @@ type Attempt = { ok: true; placed: PlacedJob } | { ok: false; failure: PlaceFail
 /** Where a stay is held, and between which minutes that place is free. */
 type Berth = { place: number; gap: Interval }
 
-
 /**
  * Places the stays of a job whose berths are given, every operation as early as it can be. Starts only ever move
  * later: first behind arrival, links and berth, then, where a follower misses its window, the operation before it
  * is held back. What results is the earliest of all schedules for these berths, or the proof that there is none.
  */
-function settle(model: Model, shop: ShopState, job: ModelJob, berths: readonly Berth[], releases: readonly number[]): Attempt {
+function settle(
+  model: Model,
+  shop: ShopState,
+  job: ModelJob,
+  berths: readonly Berth[],
+  releases: readonly number[],
+): Attempt {
   const inPrefix = (index: number) => berths[job.operations[index]!.stay] !== undefined
   const order = job.order!.filter((index) => inPrefix(index))
   const links = job.links.filter((link) => inPrefix(link.from) && inPrefix(link.to))
@@ -90,7 +95,10 @@ function startBound(
   held: { until: number; link: ModelLink } | undefined,
 ): { at: number; cause: StartCause } {
   const origin = operation.pin ? Number.NEGATIVE_INFINITY : 0
-  let bound: { at: number; cause: StartCause } = { at: Math.max(job.arrive, origin), cause: { kind: 'arrival' } }
+  let bound: { at: number; cause: StartCause } = {
+    at: Math.max(job.arrive, origin),
+    cause: { kind: 'arrival' },
+  }
   const raise = (at: number, cause: StartCause) => {
     if (at > bound.at) bound = { at, cause }
   }
@@ -130,7 +138,9 @@ function startToEndAt(
 function candidatePlaces(model: Model, shop: ShopState, job: ModelJob, stay: number): number[] {
   const pinned = job.stays[stay]!.operations.flatMap((index) => job.operations[index]!.pin?.place ?? [])
   if (pinned.length > 0)
-    return pinned.every((place) => place === pinned[0]) && job.stays[stay]!.places.includes(pinned[0]!) ? [pinned[0]!] : []
+    return pinned.every((place) => place === pinned[0]) && job.stays[stay]!.places.includes(pinned[0]!)
+      ? [pinned[0]!]
+      : []
   const seen = new Set<string>()
   return job.stays[stay]!.places.filter((place) => {
     if (!shop.placeIsUnused(place)) return true
@@ -143,7 +153,12 @@ function candidatePlaces(model: Model, shop: ShopState, job: ModelJob, stay: num
 }
 
 /** Two stays of one job need two units where they overlap in the same place. */
-function ownStaysFit(model: Model, job: ModelJob, placement: JobPlacement, berths: readonly Berth[]): boolean {
+function ownStaysFit(
+  model: Model,
+  job: ModelJob,
+  placement: JobPlacement,
+  berths: readonly Berth[],
+): boolean {
   return berths.every((berth, stay) => {
     if (!berth) return true
     const { from, to } = stayExtent(job, placement, stay)
@@ -168,7 +183,8 @@ export function placeJob(
   job: ModelJob,
   releases: readonly number[] = [],
 ): { ok: true; value: Berthed } | { ok: false; failure: PlaceFailure } {
-  const firstIn = (stay: number) => Math.min(...job.stays[stay]!.operations.map((index) => job.order!.indexOf(index)))
+  const firstIn = (stay: number) =>
+    Math.min(...job.stays[stay]!.operations.map((index) => job.order!.indexOf(index)))
   const stays = [...job.stays.keys()].sort((a, b) => firstIn(a) - firstIn(b))
   let failure: PlaceFailure = { operation: job.order![0]!, code: 'no-place' }
 
@@ -218,4 +234,3 @@ export function settleAgain(
   const attempt = settle(model, shop, job, [...berths], releases)
   return attempt.ok && ownStaysFit(model, job, attempt.placed.placement, berths) ? attempt.placed : undefined
 }
-

@@ -10,7 +10,9 @@ const wholeMinute = z.string().refine((text) => {
   return read.ok && Date.parse(read.value) % 60_000 === 0
 }, 'must be an ISO 8601 instant on a whole minute with an offset, such as 2027-01-11T08:00:00+00:00')
 
-const clock = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'must be a time of day HH:MM, 00:00 to 24:00')
+const clock = z
+  .string()
+  .regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'must be a time of day HH:MM, 00:00 to 24:00')
 const openInterval = z
   .tuple([clock, clock])
   .refine(([from, to]) => from < to, 'must open before it closes, as in ["08:00","12:00"]')
@@ -43,7 +45,11 @@ const operationSchema = z
   .superRefine((operation, context) => {
     const attended = operation.mode !== 'unattended'
     if (attended && operation.people === 0)
-      context.addIssue({ code: 'custom', path: ['people'], message: 'an attended operation needs at least one person' })
+      context.addIssue({
+        code: 'custom',
+        path: ['people'],
+        message: 'an attended operation needs at least one person',
+      })
     if (!attended && operation.people > 0)
       context.addIssue({ code: 'custom', path: ['people'], message: 'an unattended operation has no people' })
     if (attended && !operation.skill)
@@ -118,13 +124,15 @@ function reportJob(job: ProblemJob, path: (string | number)[], report: Report): 
   reportDuplicates([...job.stays.map((stay) => stay.id)], [...path, 'stays'], report)
   for (const [index, link] of job.links.entries())
     for (const end of ['from', 'to'] as const)
-      if (!ids.has(link[end])) report([...path, 'links', index, end], `no operation “${link[end]}” in this job`)
+      if (!ids.has(link[end]))
+        report([...path, 'links', index, end], `no operation “${link[end]}” in this job`)
   const stayOf = new Map<string, string>()
   for (const [index, stay] of job.stays.entries())
     for (const [place, operation] of stay.operations.entries()) {
       const at = [...path, 'stays', index, 'operations', place]
       if (!ids.has(operation)) report(at, `no operation “${operation}” in this job`)
-      else if (stayOf.has(operation)) report(at, `“${operation}” is already in stay “${stayOf.get(operation)}”`)
+      else if (stayOf.has(operation))
+        report(at, `“${operation}” is already in stay “${stayOf.get(operation)}”`)
       stayOf.set(operation, stay.id)
     }
   for (const [index, operation] of job.operations.entries())
@@ -143,14 +151,18 @@ function reportFixed(problem: Problem, report: Report): void {
     const job = problem.jobs.find((candidate) => candidate.id === pin.job)
     const operation = job?.operations.find((candidate) => candidate.id === pin.operation)
     if (!job) report(['fixed', index, 'job'], `no job “${pin.job}”`)
-    else if (!operation) report(['fixed', index, 'operation'], `no operation “${pin.operation}” in job “${pin.job}”`)
+    else if (!operation)
+      report(['fixed', index, 'operation'], `no operation “${pin.operation}” in job “${pin.job}”`)
     if (pin.place !== undefined && !places.has(pin.place))
       report(['fixed', index, 'place'], `no place “${pin.place}”`)
     for (const person of pin.people ?? [])
       if (!people.has(person)) report(['fixed', index, 'people'], `no person “${person}”`)
     reportDuplicates(pin.people ?? [], ['fixed', index, 'people'], report)
     if (operation && pin.people && pin.people.length !== operation.people)
-      report(['fixed', index, 'people'], `“${pin.operation}” needs ${operation.people} people, ${pin.people.length} are given`)
+      report(
+        ['fixed', index, 'people'],
+        `“${pin.operation}” needs ${operation.people} people, ${pin.people.length} are given`,
+      )
   }
 }
 

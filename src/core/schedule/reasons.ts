@@ -1,5 +1,5 @@
-import { fromEpochMinutes } from '../time'
 import { unreachable } from '../result'
+import { fromEpochMinutes } from '../time'
 import type { Impossibility } from './impossible'
 import type { Model, ModelJob } from './model'
 import type { PlaceFailure } from './place-job'

@@ -72,7 +72,11 @@ class Search {
     this.placed[job.index] = undefined
   }
 
-  restore(before: readonly (PlacedJob | undefined)[], failures: ReadonlyMap<number, PlaceFailure>, touched: ModelJob[]): void {
+  restore(
+    before: readonly (PlacedJob | undefined)[],
+    failures: ReadonlyMap<number, PlaceFailure>,
+    touched: ModelJob[],
+  ): void {
     for (const job of touched) this.takeOff(job)
     for (const job of touched) {
       const placed = before[job.index]
@@ -93,7 +97,10 @@ class Search {
   }
 
   private makespan(): number {
-    return Math.max(0, ...this.placed.flatMap((placed) => placed?.placement.operations.map(({ end }) => end) ?? []))
+    return Math.max(
+      0,
+      ...this.placed.flatMap((placed) => placed?.placement.operations.map(({ end }) => end) ?? []),
+    )
   }
 }
 

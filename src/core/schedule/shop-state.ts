@@ -75,7 +75,8 @@ export class ShopState {
   commit(job: ModelJob, placement: JobPlacement): void {
     this.remove(job.index)
     for (const { start, end, people } of placement.operations)
-      for (const person of people) insertSorted(this.people[person]!, { from: start, to: end, job: job.index })
+      for (const person of people)
+        insertSorted(this.people[person]!, { from: start, to: end, job: job.index })
     for (const stay of job.stays.keys()) {
       const place = placement.operations[job.stays[stay]!.operations[0]!]!.place
       insertSorted(this.places[place]!, { ...stayExtent(job, placement, stay), job: job.index })

@@ -51,7 +51,8 @@ function limitsOf(
   }
   const method: BudgetLimit = { rule: 'method', limitUm: METHOD_CAP_UM, readable: true }
   if (school === 'gauge-guided') return [gauge, lifetime]
-  if (school === 'method-guided') return finding.kind === 'thin' ? [gauge, lifetime, method] : [lifetime, method]
+  if (school === 'method-guided')
+    return finding.kind === 'thin' ? [gauge, lifetime, method] : [lifetime, method]
   return [gauge, lifetime, method]
 }
 

@@ -21,8 +21,17 @@ const READING_COLUMNS: [RegExp, (value: number) => number][] = [
   [/^(reading|film|film_?build|thickness|value)s?$/, (value) => value],
 ]
 
-const headerKey = (text: string) => text.trim().toLowerCase().replace(/^\uFEFF/, '').replace(/[\s-]+/g, '_')
-const panelKey = (text: string) => text.trim().toLowerCase().replace(/[\s_-]+/g, '-')
+const headerKey = (text: string) =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/^\uFEFF/, '')
+    .replace(/[\s-]+/g, '_')
+const panelKey = (text: string) =>
+  text
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_-]+/g, '-')
 
 type Columns = { panel: number; reading: number; toUm: (value: number) => number }
 
@@ -46,21 +55,33 @@ function numberIn(text: string): number {
  * Reads a table of film readings (RFC 4180, one reading a line) with a header that names a panel column and a
  * reading column. Panels are found by id or name. Every fault is returned, none of the readings if there is one.
  */
-export function readingsFromCsv(text: string, panels: readonly Panel[]): Result<Readings, ReadingsCsvError[]> {
+export function readingsFromCsv(
+  text: string,
+  panels: readonly Panel[],
+): Result<Readings, ReadingsCsvError[]> {
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false })
   const [header, ...rows] = parsed.data
   if (!header || text.trim() === '') return refused([{ code: 'empty' }])
   const quotes = parsed.errors.filter(({ type }) => type === 'Quotes')
   if (quotes.length > 0)
     return refused(
-      quotes.map(({ row, message }) => ({ code: 'malformed' as const, line: (row ?? 0) + 1, column: 1, text: message })),
+      quotes.map(({ row, message }) => ({
+        code: 'malformed' as const,
+        line: (row ?? 0) + 1,
+        column: 1,
+        text: message,
+      })),
     )
   const columns = findColumns(header)
   if (!columns.ok) return refused([columns.error])
   return readRows(rows, columns.value, panels)
 }
 
-function readRows(rows: string[][], columns: Columns, panels: readonly Panel[]): Result<Readings, ReadingsCsvError[]> {
+function readRows(
+  rows: string[][],
+  columns: Columns,
+  panels: readonly Panel[],
+): Result<Readings, ReadingsCsvError[]> {
   const idOf = new Map(panels.flatMap(({ id, name }) => [[id, id] as const, [panelKey(name), id] as const]))
   const known = panels.map(({ id }) => id)
   const errors: ReadingsCsvError[] = []

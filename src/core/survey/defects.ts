@@ -39,7 +39,12 @@ export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
   etching: { name: 'Etching', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38], polishable: true },
   oxidation: { name: 'Oxidation', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55], polishable: true },
   chips: { name: 'Stone chips', depthScaleUm: [0, 0, 0], deduct: [8, 18, 32], polishable: false },
-  'clear-failure': { name: 'Clear coat failing', depthScaleUm: [0, 0, 0], deduct: [35, 60, 85], polishable: false },
+  'clear-failure': {
+    name: 'Clear coat failing',
+    depthScaleUm: [0, 0, 0],
+    deduct: [35, 60, 85],
+    polishable: false,
+  },
 }
 
 export function depthScaleUm(defect: Defect): number {

@@ -34,7 +34,9 @@ export function minuteOfDay(zone: string, at: Instant): number {
 }
 
 export function plusDays(day: LocalDay, days: number): LocalDay {
-  return addDays(new Date(`${day}T00:00:00Z`), days).toISOString().slice(0, 10) as LocalDay
+  return addDays(new Date(`${day}T00:00:00Z`), days)
+    .toISOString()
+    .slice(0, 10) as LocalDay
 }
 
 export function weekdayOf(day: LocalDay): Weekday {

@@ -1,5 +1,14 @@
 import { expect, test } from 'vitest'
-import { atLocal, dayIn, instant, instantOrThrow, isLocalDay, minutesBetween, plusMinutes, weekdayOf } from '.'
+import {
+  atLocal,
+  dayIn,
+  instant,
+  instantOrThrow,
+  isLocalDay,
+  minutesBetween,
+  plusMinutes,
+  weekdayOf,
+} from '.'
 
 const DUBLIN = 'Europe/Dublin'
 const day = (text: string) => {

@@ -20,7 +20,8 @@ export type Drawing = {
 type DrawnPanel = { path: string; label: [number, number] }
 
 function wheel(x: number, y: number, radius: number): Backdrop[] {
-  const circle = (r: number) => `M${x - r},${y} A${r},${r} 0 1 1 ${x + r},${y} A${r},${r} 0 1 1 ${x - r},${y} Z`
+  const circle = (r: number) =>
+    `M${x - r},${y} A${r},${r} 0 1 1 ${x + r},${y} A${r},${r} 0 1 1 ${x - r},${y} Z`
   return [
     { kind: 'wheel', path: circle(radius) },
     { kind: 'glass', path: circle(radius * 0.58) },
@@ -180,7 +181,12 @@ const PICKUP: Drawing = {
     { kind: 'glass', path: 'M115,76 Q107,0 115,-76 L169,-63 Q162,0 169,63 Z' },
     { kind: 'glass', path: 'M293,-61 L304,-66 L304,66 L293,61 Z' },
     { kind: 'bed', path: 'M311,-74 L498,-74 L498,74 L311,74 Z' },
-    ...[-48, -24, 0, 24, 48].map((y): Backdrop => ({ kind: 'shell', path: `M318,${y - 1.5} L492,${y - 1.5} L492,${y + 1.5} L318,${y + 1.5} Z` })),
+    ...[-48, -24, 0, 24, 48].map(
+      (y): Backdrop => ({
+        kind: 'shell',
+        path: `M318,${y - 1.5} L492,${y - 1.5} L492,${y + 1.5} L318,${y + 1.5} Z`,
+      }),
+    ),
   ],
 }
 

@@ -1,5 +1,11 @@
-export { HARDNESSES, type Hardness, PAINT_SYSTEM_GUIDE, PAINT_SYSTEMS, type PaintSystem } from './paint-system'
 export { drawingOf } from './drawings'
+export {
+  HARDNESSES,
+  type Hardness,
+  PAINT_SYSTEM_GUIDE,
+  PAINT_SYSTEMS,
+  type PaintSystem,
+} from './paint-system'
 export { type Backdrop, type BodyPlan, bodyPlan, type PlanOutline } from './plan'
 export {
   type Difficulty,

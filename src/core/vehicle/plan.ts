@@ -37,12 +37,16 @@ const round = (value: number) => Math.round(value * 10) / 10
 /** Carries absolute M, L, Q, A and Z commands through a fold; mirroring turns the sweep of an arc round. */
 function foldPath(path: string, fold: Fold): string {
   return path.replace(/([MLQA])([^MLQAZ]*)/g, (_, command: string, numbers: string) => {
-    const values = numbers.trim().split(/[\s,]+/).map(Number)
+    const values = numbers
+      .trim()
+      .split(/[\s,]+/)
+      .map(Number)
     const point = (at: number) => {
       const { x, y } = fold.map({ x: values[at]!, y: values[at + 1]! })
       return `${round(x)},${round(y)}`
     }
-    if (command !== 'A') return `${command}${values.flatMap((_v, at) => (at % 2 ? [] : [point(at)])).join(' ')}`
+    if (command !== 'A')
+      return `${command}${values.flatMap((_v, at) => (at % 2 ? [] : [point(at)])).join(' ')}`
     const [rx, ry, turn, large, sweep] = values
     return `A${rx},${ry} ${turn} ${large} ${fold.mirrored ? 1 - sweep! : sweep} ${point(5)}`
   })

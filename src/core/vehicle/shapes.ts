@@ -52,9 +52,30 @@ const CENTRE_AREA_M2: Record<Shape, Record<string, number>> = {
 
 /** Of one side of the car. */
 const SIDE_AREA_M2: Record<Shape, Record<string, number>> = {
-  hatchback: { 'front-wing': 0.4, 'front-door': 0.65, 'rear-door': 0.55, quarter: 0.5, sill: 0.12, mirror: 0.04 },
-  estate: { 'front-wing': 0.42, 'front-door': 0.66, 'rear-door': 0.62, quarter: 0.75, sill: 0.13, mirror: 0.04 },
-  pickup: { 'front-wing': 0.5, 'front-door': 0.7, 'rear-door': 0.55, 'bed-side': 0.85, sill: 0.15, mirror: 0.06 },
+  hatchback: {
+    'front-wing': 0.4,
+    'front-door': 0.65,
+    'rear-door': 0.55,
+    quarter: 0.5,
+    sill: 0.12,
+    mirror: 0.04,
+  },
+  estate: {
+    'front-wing': 0.42,
+    'front-door': 0.66,
+    'rear-door': 0.62,
+    quarter: 0.75,
+    sill: 0.13,
+    mirror: 0.04,
+  },
+  pickup: {
+    'front-wing': 0.5,
+    'front-door': 0.7,
+    'rear-door': 0.55,
+    'bed-side': 0.85,
+    sill: 0.15,
+    mirror: 0.06,
+  },
 }
 
 const NAME: Record<string, string> = {

@@ -1,14 +1,24 @@
-import type { FloorJob } from '@/server/floor'
-import type { Care } from '@/server/care'
-import type { Shop } from '@/server/shop-store'
 import type { Instant } from '@/core/time'
+import type { Care } from '@/server/care'
+import type { FloorJob } from '@/server/floor'
+import type { Shop } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
 import { moment } from '@/ui/when'
 import { HandOverButton } from './hand-over-button'
 import { MilestoneList } from './milestone-list'
 
 /** Care from the real end of the last layer: the cure calendar, the sheet to hand over, the calendar file. */
-export function CareScreen({ entry, care, shop, now }: { entry: FloorJob; care: Care; shop: Shop; now: Instant }) {
+export function CareScreen({
+  entry,
+  care,
+  shop,
+  now,
+}: {
+  entry: FloorJob
+  care: Care
+  shop: Shop
+  now: Instant
+}) {
   const { job, stage, agreement } = entry
   const zone = shop.setup.timezone
   const done = stage.kind === 'ready' || stage.kind === 'handed-over'
@@ -25,7 +35,8 @@ export function CareScreen({ entry, care, shop, now }: { entry: FloorJob; care: 
         ) : (
           <>
             <p className="mt-1 mb-3 text-ink-soft">
-              Counted from the real end of {care.layers.length === 1 ? 'the layer' : `${care.layers.length} layers`}
+              Counted from the real end of{' '}
+              {care.layers.length === 1 ? 'the layer' : `${care.layers.length} layers`}
               {done ? '' : '. It moves when another layer is logged'}.
             </p>
             <MilestoneList milestones={care.milestones} zone={zone} />
@@ -49,7 +60,9 @@ export function CareScreen({ entry, care, shop, now }: { entry: FloorJob; care: 
               </a>
             )}
             {stage.kind === 'ready' && <HandOverButton jobId={job.id} />}
-            {job.handedOverAt && <p className="text-ink-soft">Handed over {moment(zone, job.handedOverAt, now)}.</p>}
+            {job.handedOverAt && (
+              <p className="text-ink-soft">Handed over {moment(zone, job.handedOverAt, now)}.</p>
+            )}
           </div>
         </section>
         {care.layers.length > 0 && (
@@ -58,10 +71,14 @@ export function CareScreen({ entry, care, shop, now }: { entry: FloorJob; care: 
             <ol className="text-[15px]">
               {care.layers.map((layer) => (
                 <li key={layer.operationId} className="border-t border-line py-2">
-                  <strong>{shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}</strong>, lot {layer.lot}
+                  <strong>
+                    {shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}
+                  </strong>
+                  , lot {layer.lot}
                   <br />
                   <span className="text-ink-soft">
-                    ended {moment(zone, layer.endedAt, now)}, {layer.climate.airC.toFixed(1)} °C, {layer.climate.rhPercent.toFixed(0)} %
+                    ended {moment(zone, layer.endedAt, now)}, {layer.climate.airC.toFixed(1)} °C,{' '}
+                    {layer.climate.rhPercent.toFixed(0)} %
                   </span>
                 </li>
               ))}

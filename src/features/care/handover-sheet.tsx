@@ -1,11 +1,11 @@
 import { letterOf } from '@/core/survey'
+import type { Instant } from '@/core/time'
 import type { Care } from '@/server/care'
 import type { FloorJob } from '@/server/floor'
 import type { Shop } from '@/server/shop-store'
 import { Frond } from '@/ui/frond'
 import { SideView } from '@/ui/side-view'
 import { longDay, money } from '@/ui/when'
-import type { Instant } from '@/core/time'
 import { leafletsOf } from '../leaflets'
 import { MilestoneList } from './milestone-list'
 import { PrintButton } from './print-button'
@@ -15,10 +15,24 @@ const DO = [
   'Blot a dropping or sap at once with a damp cloth. Do not rub.',
   'Use a topper once or twice a month, as a drying aid.',
 ]
-const DO_NOT = ['No brush tunnel, no harsh degreaser.', 'Nothing on the paint while a copper date above still runs.', 'No polish without asking us: it takes the coating with it.']
+const DO_NOT = [
+  'No brush tunnel, no harsh degreaser.',
+  'Nothing on the paint while a copper date above still runs.',
+  'No polish without asking us: it takes the coating with it.',
+]
 
 /** The sheet the customer takes home: what was done, what was left and why, and the calendar of the cure. */
-export function HandoverSheet({ entry, care, shop, now }: { entry: FloorJob; care: Care; shop: Shop; now: Instant }) {
+export function HandoverSheet({
+  entry,
+  care,
+  shop,
+  now,
+}: {
+  entry: FloorJob
+  care: Care
+  shop: Shop
+  now: Instant
+}) {
   const { job, agreement, live } = entry
   const { setup } = shop
   const { vehicle } = job
@@ -30,13 +44,17 @@ export function HandoverSheet({ entry, care, shop, now }: { entry: FloorJob; car
       <header className="flex items-center gap-6 border-b-2 border-ink pb-4">
         <SideView shape={vehicle.shape} className="h-20" />
         <div>
-          <p className="eyebrow">{setup.name}, {setup.address}</p>
+          <p className="eyebrow">
+            {setup.name}, {setup.address}
+          </p>
           <h1 className="text-3xl">{vehicle.plate}</h1>
           <p>
             {vehicle.make} {vehicle.model}
             {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}, for {job.customer.name}
           </p>
-          <p className="text-ink-soft">{longDay(setup.timezone, now)}, job {job.number}</p>
+          <p className="text-ink-soft">
+            {longDay(setup.timezone, now)}, job {job.number}
+          </p>
         </div>
       </header>
       {agreement && live && (
@@ -44,17 +62,21 @@ export function HandoverSheet({ entry, care, shop, now }: { entry: FloorJob; car
           <h2 className="text-xl">What was done: {agreement.packageName}</h2>
           <Frond leaflets={leafletsOf(live, now)} height={58} className="my-2" />
           <p>
-            The paint stood at {letterOf(agreement.summary.indexBefore)} ({agreement.summary.indexBefore.toFixed(0)} of 100). The work was reckoned to
-            bring it to {letterOf(agreement.summary.indexAfter)} ({agreement.summary.indexAfter.toFixed(0)}), with about{' '}
-            {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone. Total {money(setup.currency, agreement.totalCents)}, tax included.
+            The paint stood at {letterOf(agreement.summary.indexBefore)} (
+            {agreement.summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to{' '}
+            {letterOf(agreement.summary.indexAfter)} ({agreement.summary.indexAfter.toFixed(0)}), with about{' '}
+            {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone. Total{' '}
+            {money(setup.currency, agreement.totalCents)}, tax included.
           </p>
           {agreement.summary.left.length > 0 && (
             <p className="mt-2">
-              <strong>Left on purpose:</strong> {agreement.summary.left.join(', ').toLowerCase()}. There the paint is too thin, or cannot be
-              measured well enough, to take more off it safely.
+              <strong>Left on purpose:</strong> {agreement.summary.left.join(', ').toLowerCase()}. There the
+              paint is too thin, or cannot be measured well enough, to take more off it safely.
             </p>
           )}
-          <p className="mt-2 text-ink-soft">Stone chips, and whatever a fingernail catches, do not polish out; they stay.</p>
+          <p className="mt-2 text-ink-soft">
+            Stone chips, and whatever a fingernail catches, do not polish out; they stay.
+          </p>
         </section>
       )}
       {care.layers.length > 0 && (
@@ -63,8 +85,9 @@ export function HandoverSheet({ entry, care, shop, now }: { entry: FloorJob; car
           <ol className="mt-1">
             {care.layers.map((layer, index) => (
               <li key={layer.operationId}>
-                {index + 1}. {shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}, lot {layer.lot},{' '}
-                {longDay(setup.timezone, layer.endedAt)}
+                {index + 1}.{' '}
+                {shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}, lot{' '}
+                {layer.lot}, {longDay(setup.timezone, layer.endedAt)}
               </li>
             ))}
           </ol>
@@ -79,15 +102,24 @@ export function HandoverSheet({ entry, care, shop, now }: { entry: FloorJob; car
       <section className="mt-5 grid gap-6 break-inside-avoid sm:grid-cols-2 print:grid-cols-2">
         <div>
           <h2 className="text-xl">Do</h2>
-          <ul className="mt-1 list-disc pl-5">{DO.map((line) => <li key={line}>{line}</li>)}</ul>
+          <ul className="mt-1 list-disc pl-5">
+            {DO.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
         </div>
         <div>
           <h2 className="text-xl">Do not</h2>
-          <ul className="mt-1 list-disc pl-5">{DO_NOT.map((line) => <li key={line}>{line}</li>)}</ul>
+          <ul className="mt-1 list-disc pl-5">
+            {DO_NOT.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
         </div>
       </section>
       <p className="mt-8 border-t border-line pt-3 text-sm text-ink-soft">
-        Product data sheets and local rules come first where they say otherwise. If wheels were off: have the nuts checked after the first drive.
+        Product data sheets and local rules come first where they say otherwise. If wheels were off: have the
+        nuts checked after the first drive.
       </p>
     </article>
   )

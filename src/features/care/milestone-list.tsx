@@ -3,7 +3,8 @@ import type { Milestone } from '@/core/aftercare'
 import { clock, dayText, longDay } from '@/ui/when'
 
 export function milestoneWhen({ when, hold }: Milestone, zone: string): string {
-  if (when.kind === 'instant') return `${hold ? 'until' : 'from'} ${longDay(zone, when.at)}, ${clock(zone, when.at)}`
+  if (when.kind === 'instant')
+    return `${hold ? 'until' : 'from'} ${longDay(zone, when.at)}, ${clock(zone, when.at)}`
   return when.until ? `${dayText(when.day)} to ${dayText(when.until)}` : `from ${dayText(when.day)}`
 }
 
@@ -13,12 +14,26 @@ export function MilestoneList({ milestones, zone }: { milestones: readonly Miles
     <ol className="border-l-[3px] border-fern pl-5">
       {milestones.map((milestone) => (
         <li key={milestone.key} className="relative py-2.5" data-milestone={milestone.key}>
-          <svg viewBox="0 0 30 18" className={clsx('absolute top-3.5 -left-[22px] w-7', milestone.hold ? 'stroke-copper' : 'stroke-fern')} aria-hidden="true">
-            <path d="M1,9 C8,0 22,0 29,9 C22,18 8,18 1,9 Z" className={milestone.hold ? 'fill-sheet' : 'fill-fern'} strokeWidth="2" />
+          <svg
+            viewBox="0 0 30 18"
+            className={clsx(
+              'absolute top-3.5 -left-[22px] w-7',
+              milestone.hold ? 'stroke-copper' : 'stroke-fern',
+            )}
+            aria-hidden="true"
+          >
+            <path
+              d="M1,9 C8,0 22,0 29,9 C22,18 8,18 1,9 Z"
+              className={milestone.hold ? 'fill-sheet' : 'fill-fern'}
+              strokeWidth="2"
+            />
           </svg>
           <div className="pl-4">
             <p className={clsx('font-head text-lg font-semibold', milestone.hold && 'text-copper')}>
-              {milestone.title} <span className="font-text text-base font-normal text-ink">{milestoneWhen(milestone, zone)}</span>
+              {milestone.title}{' '}
+              <span className="font-text text-base font-normal text-ink">
+                {milestoneWhen(milestone, zone)}
+              </span>
             </p>
             <p className="text-ink-soft">{milestone.advice}</p>
           </div>

@@ -16,7 +16,8 @@ export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
         <p className="font-head text-xl leading-tight font-bold">{vehicle.plate}</p>
         <p className="text-sm text-ink-soft">
           {vehicle.make} {vehicle.model}
-          {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} · job {job.number}
+          {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} · job{' '}
+          {job.number}
         </p>
       </div>
       {live && <Frond leaflets={leafletsOf(live, now)} height={52} className="max-sm:hidden" />}

@@ -1,7 +1,7 @@
 'use client'
 
-import { Dialog } from 'radix-ui'
 import { useRouter } from 'next/navigation'
+import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
 
 const GO: Record<string, string> = { y: '/', t: '/intake', s: '/schedule' }
@@ -43,7 +43,10 @@ export function Shortcuts() {
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
-        <Dialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6" aria-describedby={undefined}>
+        <Dialog.Content
+          className="sheet fixed top-1/2 left-1/2 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6"
+          aria-describedby={undefined}
+        >
           <Dialog.Title className="mb-4 text-2xl">By keyboard</Dialog.Title>
           <dl className="grid grid-cols-[auto_1fr] gap-x-6 gap-y-2">
             {LIST.map(([keys, what]) => (
@@ -53,7 +56,9 @@ export function Shortcuts() {
               </div>
             ))}
           </dl>
-          <Dialog.Close className="mt-6 min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">Close</Dialog.Close>
+          <Dialog.Close className="mt-6 min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">
+            Close
+          </Dialog.Close>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

@@ -68,7 +68,8 @@ export function IntakeForm({ today }: { today: string }) {
       throw error
     })
     if (!refusal) return clearDraft()
-    for (const [name, message] of Object.entries(refusal.fields)) form.setError(name as keyof Intake, { message })
+    for (const [name, message] of Object.entries(refusal.fields))
+      form.setError(name as keyof Intake, { message })
   })
 
   const startOver = () => {
@@ -133,7 +134,13 @@ export function IntakeForm({ today }: { today: string }) {
           <textarea className="field min-h-24" {...form.register('wishes')} />
         </Field>
         <div className="mt-4 grid gap-4 sm:grid-cols-3">
-          <Text form={form} name="budget" label="Budget, €" inputMode="decimal" hint="Leave empty if none was named." />
+          <Text
+            form={form}
+            name="budget"
+            label="Budget, €"
+            inputMode="decimal"
+            hint="Leave empty if none was named."
+          />
           <Text form={form} name="arriveDay" label="Comes in on" type="date" />
           <Text form={form} name="wantedBy" label="Wanted back by" type="date" />
         </div>
@@ -195,7 +202,12 @@ function VinField({ form }: { form: Form }) {
   return (
     <div className="mt-4">
       <Field label="Vehicle number (VIN)" error={form.formState.errors.vin?.message}>
-        <input className="field tracking-wide uppercase" autoComplete="off" spellCheck={false} {...form.register('vin')} />
+        <input
+          className="field tracking-wide uppercase"
+          autoComplete="off"
+          spellCheck={false}
+          {...form.register('vin')}
+        />
       </Field>
       <div aria-live="polite" className="mt-1 text-sm text-ink-soft" data-testid="vin-reading">
         {good && <p className="font-semibold text-fern">Check digit agrees. {facts}.</p>}
@@ -219,9 +231,17 @@ function ShapePicker({ form }: { form: Form }) {
       render={({ field }) => (
         <fieldset className="mt-4">
           <legend className="mb-1 font-head text-sm font-semibold">Body shape</legend>
-          <RadioGroup.Root className="grid gap-3 sm:grid-cols-3" value={field.value} onValueChange={field.onChange}>
+          <RadioGroup.Root
+            className="grid gap-3 sm:grid-cols-3"
+            value={field.value}
+            onValueChange={field.onChange}
+          >
             {SHAPES.map((shape: Shape) => (
-              <RadioGroup.Item key={shape} value={shape} className={clsx(radio, 'flex flex-col items-center gap-1')}>
+              <RadioGroup.Item
+                key={shape}
+                value={shape}
+                className={clsx(radio, 'flex flex-col items-center gap-1')}
+              >
                 <SideView shape={shape} className="h-16 max-w-full" />
                 <span className="font-head font-semibold">{shape[0]!.toUpperCase() + shape.slice(1)}</span>
               </RadioGroup.Item>
@@ -241,11 +261,17 @@ function PaintPicker({ form }: { form: Form }) {
       render={({ field }) => (
         <fieldset>
           <legend className="mb-1 font-head text-sm font-semibold">Paint system</legend>
-          <RadioGroup.Root className="grid gap-2 sm:grid-cols-2" value={field.value} onValueChange={field.onChange}>
+          <RadioGroup.Root
+            className="grid gap-2 sm:grid-cols-2"
+            value={field.value}
+            onValueChange={field.onChange}
+          >
             {PAINT_SYSTEMS.map((system) => (
               <RadioGroup.Item key={system} value={system} className={radio}>
                 <span className="font-head font-semibold">{PAINT_SYSTEM_GUIDE[system].name}</span>
-                <span className="block text-sm leading-snug text-ink-soft">{PAINT_SYSTEM_GUIDE[system].tell}</span>
+                <span className="block text-sm leading-snug text-ink-soft">
+                  {PAINT_SYSTEM_GUIDE[system].tell}
+                </span>
               </RadioGroup.Item>
             ))}
           </RadioGroup.Root>

@@ -8,7 +8,17 @@ import { longDay, moment } from '@/ui/when'
 import { PriceLines } from './price-lines'
 
 /** What was agreed, kept as it was told. */
-export function AgreedSheet({ job, agreement, setup, now }: { job: Job; agreement: Agreement; setup: Setup; now: Instant }) {
+export function AgreedSheet({
+  job,
+  agreement,
+  setup,
+  now,
+}: {
+  job: Job
+  agreement: Agreement
+  setup: Setup
+  now: Instant
+}) {
   const { summary } = agreement
   return (
     <div className="mx-auto grid max-w-5xl gap-6 p-5 md:grid-cols-2">
@@ -17,11 +27,14 @@ export function AgreedSheet({ job, agreement, setup, now }: { job: Job; agreemen
         <h1 className="text-3xl">{agreement.packageName}</h1>
         <p className="mt-3 text-ink-soft italic">“{job.wishes}”</p>
         <p className="mt-4">
-          Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected {letterOf(summary.indexAfter)}{' '}
-          {summary.indexAfter.toFixed(0)}. About {Math.round(summary.expectedClearing * 100)} % of the defects go.
+          Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected{' '}
+          {letterOf(summary.indexAfter)} {summary.indexAfter.toFixed(0)}. About{' '}
+          {Math.round(summary.expectedClearing * 100)} % of the defects go.
         </p>
         {summary.left.length > 0 && (
-          <p className="mt-3 border-l-4 border-copper pl-3">Left as it is: {summary.left.join(', ').toLowerCase()}.</p>
+          <p className="mt-3 border-l-4 border-copper pl-3">
+            Left as it is: {summary.left.join(', ').toLowerCase()}.
+          </p>
         )}
         <p className="mt-4">
           Promised for <strong>{moment(setup.timezone, agreement.promisedFor, now)}</strong>.

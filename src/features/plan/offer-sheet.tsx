@@ -5,7 +5,7 @@ import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import type { PricedOffer } from '@/server/offers'
 import type { Setup } from '@/server/shop-store'
 import { Frond } from '@/ui/frond'
-import { dayText, duration, longDay, clock, money } from '@/ui/when'
+import { clock, dayText, duration, longDay, money } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
 import { AgreeButton } from './agree-button'
 import { PriceLines } from './price-lines'
@@ -45,19 +45,27 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </dd>
         <dt className="text-ink-soft">Condition</dt>
         <dd>
-          {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} → <strong>{letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}</strong>
+          {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} →{' '}
+          <strong>
+            {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
+          </strong>
         </dd>
         <dt className="text-ink-soft">Work</dt>
         <dd>
           {duration(offer.attendedMinutes)}, of it {duration(offer.machineMinutes)} at the machine
         </dd>
         <dt className="text-ink-soft">Protection</dt>
-        <dd>{layers.length === 0 ? 'What the all-in-one leaves behind' : layers.map(({ name }) => name).join(', then ')}</dd>
+        <dd>
+          {layers.length === 0
+            ? 'What the all-in-one leaves behind'
+            : layers.map(({ name }) => name).join(', then ')}
+        </dd>
         <dt className="text-ink-soft">Collection</dt>
         <dd data-testid="collection">
           {when.kind === 'possible' ? (
             <>
-              <strong>{longDay(setup.timezone, when.collectAt)}</strong>, {clock(setup.timezone, when.collectAt)}
+              <strong>{longDay(setup.timezone, when.collectAt)}</strong>,{' '}
+              {clock(setup.timezone, when.collectAt)}
               {wantedBy && dayIn(setup.timezone, when.collectAt) > wantedBy && (
                 <span className="block text-copper">After {dayText(wantedBy)}, when it is wanted</span>
               )}
@@ -69,15 +77,26 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
       </dl>
       <LeftAlone choices={correction.leftAsTheyAre} />
       <details className="mt-2">
-        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">Where the price comes from</summary>
+        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+          Where the price comes from
+        </summary>
         <PriceLines {...price} currency={setup.currency} />
       </details>
       <details>
-        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">Panel by panel</summary>
+        <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+          Panel by panel
+        </summary>
         <PanelTable choices={correction.panels} />
       </details>
       <div className="mt-auto pt-4">
-        {when.kind === 'possible' && <AgreeButton jobId={jobId} packageKey={template.key} name={template.name} shownCents={price.totalCents} />}
+        {when.kind === 'possible' && (
+          <AgreeButton
+            jobId={jobId}
+            packageKey={template.key}
+            name={template.name}
+            shownCents={price.totalCents}
+          />
+        )}
       </div>
     </article>
   )
@@ -97,11 +116,15 @@ function Clearing({ share }: { share: number }) {
 
 function LeftAlone({ choices }: { choices: readonly PanelChoice[] }) {
   if (choices.length === 0) return null
-  const reasons = [...new Set(choices.flatMap(({ forbidden }) => forbidden.at(-1)?.broken.map(({ reason }) => reason) ?? []))]
+  const reasons = [
+    ...new Set(
+      choices.flatMap(({ forbidden }) => forbidden.at(-1)?.broken.map(({ reason }) => reason) ?? []),
+    ),
+  ]
   return (
     <p className="mt-3 border-l-4 border-copper pl-3 text-[15px]">
-      <strong className="text-copper">Left as it is:</strong> {choices.map(({ judged }) => judged.panel.name.toLowerCase()).join(', ')}.{' '}
-      {reasons.join(' ')}
+      <strong className="text-copper">Left as it is:</strong>{' '}
+      {choices.map(({ judged }) => judged.panel.name.toLowerCase()).join(', ')}. {reasons.join(' ')}
     </p>
   )
 }

@@ -1,5 +1,5 @@
-import type { Instant } from '@/core/time'
 import type { VehicleJudgement } from '@/core/survey'
+import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
 import type { PricedOffer } from '@/server/offers'
 import type { Setup } from '@/server/shop-store'
@@ -8,7 +8,13 @@ import { money } from '@/ui/when'
 import { AgreedSheet } from './agreed-sheet'
 import { OfferSheet } from './offer-sheet'
 
-type Props = { entry: FloorJob; judgement: VehicleJudgement; offers: PricedOffer[]; setup: Setup; now: Instant }
+type Props = {
+  entry: FloorJob
+  judgement: VehicleJudgement
+  offers: PricedOffer[]
+  setup: Setup
+  now: Instant
+}
 
 /** Three packages worked out for this car, side by side; or the one that was agreed. */
 export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
@@ -19,7 +25,8 @@ export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
       <div className="mx-auto max-w-xl p-10 text-center">
         <h1 className="text-2xl">Measure first</h1>
         <p className="my-4">
-          Hours, price and date come from the paint of this car. Read a few panels, then the packages stand here.
+          Hours, price and date come from the paint of this car. Read a few panels, then the packages stand
+          here.
         </p>
         <ButtonLink href={`/jobs/${job.id}/survey`}>To the survey</ButtonLink>
       </div>
@@ -36,12 +43,20 @@ export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
       </div>
       <div className="grid items-stretch gap-4 lg:grid-cols-3">
         {offers.map((priced) => (
-          <OfferSheet key={priced.offer.template.key} jobId={job.id} priced={priced} budgetCents={job.budgetCents} wantedBy={job.wantedBy} setup={setup} now={now} />
+          <OfferSheet
+            key={priced.offer.template.key}
+            jobId={job.id}
+            priced={priced}
+            budgetCents={job.budgetCents}
+            wantedBy={job.wantedBy}
+            setup={setup}
+            now={now}
+          />
         ))}
       </div>
       <p className="mt-4 text-sm text-ink-soft">
-        Hours and clearing are worked out panel by panel from the readings and defects. Dates are the earliest at which nobody
-        who was promised is moved.
+        Hours and clearing are worked out panel by panel from the readings and defects. Dates are the earliest
+        at which nobody who was promised is moved.
       </p>
     </div>
   )

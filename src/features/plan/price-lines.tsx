@@ -17,7 +17,14 @@ function lineText(line: PriceLine): string {
   }
 }
 
-type Props = { lines: readonly PriceLine[]; netCents: number; taxCents: number; taxPercent: number; totalCents: number; currency: string }
+type Props = {
+  lines: readonly PriceLine[]
+  netCents: number
+  taxCents: number
+  taxPercent: number
+  totalCents: number
+  currency: string
+}
 
 /** A price with every line it is made of. */
 export function PriceLines({ lines, netCents, taxCents, taxPercent, totalCents, currency }: Props) {

@@ -18,7 +18,14 @@ export type Block = {
 }
 
 /** A vehicle's stay in one place, nights included. */
-export type StayBlock = { jobId: string; plate: string; place: string; start: Instant; end: Instant; blocks: Block[] }
+export type StayBlock = {
+  jobId: string
+  plate: string
+  place: string
+  start: Instant
+  end: Instant
+  blocks: Block[]
+}
 
 function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now: Instant): Block | undefined {
   const placed = live.published.find((each) => each.operation === operation.id)
@@ -42,10 +49,15 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
 }
 
 function withWindow(block: Block, live: LiveJob, blocks: readonly Block[]): Block {
-  const link = live.plan.links.find(({ to, min, max }) => to === block.operation.id && min > 0 && max !== undefined)
+  const link = live.plan.links.find(
+    ({ to, min, max }) => to === block.operation.id && min > 0 && max !== undefined,
+  )
   const before = link && blocks.find(({ operation }) => operation.id === link.from)
   if (!link || !before) return block
-  return { ...block, window: { opens: plusMinutes(before.end, link.min), closes: plusMinutes(before.end, link.max!) } }
+  return {
+    ...block,
+    window: { opens: plusMinutes(before.end, link.min), closes: plusMinutes(before.end, link.max!) },
+  }
 }
 
 export function blocksOf(plate: string, live: LiveJob, now: Instant): Block[] {

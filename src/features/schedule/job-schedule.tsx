@@ -3,6 +3,7 @@ import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
 import type { Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
+import { ScrollStrip } from '@/ui/scroll-strip'
 import { clock, duration, longDay, moment } from '@/ui/when'
 import { type Block, blocksOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
@@ -33,7 +34,8 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
     <div className="p-5">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-2">
         <h1 className="text-2xl">
-          Promised for {longDay(setup.timezone, agreement.promisedFor)}, {clock(setup.timezone, agreement.promisedFor)}
+          Promised for {longDay(setup.timezone, agreement.promisedFor)},{' '}
+          {clock(setup.timezone, agreement.promisedFor)}
         </h1>
         <p className="text-ink-soft">{agreement.packageName}</p>
       </div>
@@ -46,21 +48,40 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
   )
 }
 
-function JobTimeline({ blocks, now, zone, nameOf }: { blocks: Block[]; now: Instant; zone: string; nameOf: (id: string) => string }) {
+function JobTimeline({
+  blocks,
+  now,
+  zone,
+  nameOf,
+}: {
+  blocks: Block[]
+  now: Instant
+  zone: string
+  nameOf: (id: string) => string
+}) {
   const first = blocks.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
   const last = blocks.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
   const days = Math.ceil((Date.parse(last) - Date.parse(first)) / 86_400_000) + 1
   const timeline = timelineFrom(zone, first, days, PX_PER_HOUR)
   return (
-    // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard.
-    <section className="sheet overflow-x-auto" tabIndex={0} aria-label="The job over its days, scrolls sideways">
+    <ScrollStrip label="The job over its days, scrolls sideways" className="sheet">
       <TimeGrid timeline={timeline} now={now} height={HEIGHT}>
-        <path d={`M${xOf(timeline, first)},${HEIGHT / 2} H${xOf(timeline, last)}`} className="stroke-fern/60" strokeWidth={2.5} />
+        <path
+          d={`M${xOf(timeline, first)},${HEIGHT / 2} H${xOf(timeline, last)}`}
+          className="stroke-fern/60"
+          strokeWidth={2.5}
+        />
         {blocks.map((block) => (
-          <OperationShape key={block.operation.id} block={block} timeline={timeline} y={HEIGHT / 2} title={blockTitle(block, zone, nameOf)} />
+          <OperationShape
+            key={block.operation.id}
+            block={block}
+            timeline={timeline}
+            y={HEIGHT / 2}
+            title={blockTitle(block, zone, nameOf)}
+          />
         ))}
       </TimeGrid>
-    </section>
+    </ScrollStrip>
   )
 }
 
@@ -87,9 +108,15 @@ function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
       </thead>
       <tbody>
         {blocks.map((block) => (
-          <tr key={block.operation.id} className="border-t border-line align-top" data-operation={block.operation.id}>
+          <tr
+            key={block.operation.id}
+            className="border-t border-line align-top"
+            data-operation={block.operation.id}
+          >
             <td className="py-1.5 pr-3">
-              <span className={block.operation.mode === 'unattended' ? 'text-copper' : ''}>{block.operation.title}</span>
+              <span className={block.operation.mode === 'unattended' ? 'text-copper' : ''}>
+                {block.operation.title}
+              </span>
               {block.state !== 'open' && <span className="text-fern"> · {block.state}</span>}
               {block.window && (
                 <span className="block text-sm text-copper">
@@ -109,23 +136,45 @@ function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
   )
 }
 
-function WhyNotEarlier({ chain, entry, zone, now }: { chain: ChainLink[] | undefined; entry: FloorJob; zone: string; now: Instant }) {
+function WhyNotEarlier({
+  chain,
+  entry,
+  zone,
+  now,
+}: {
+  chain: ChainLink[] | undefined
+  entry: FloorJob
+  zone: string
+  now: Instant
+}) {
   const operations = entry.live!.plan.operations
-  if (entry.stage.kind === 'ready' || entry.stage.kind === 'handed-over') return <p className="text-ink-soft">All of it is done.</p>
+  if (entry.stage.kind === 'ready' || entry.stage.kind === 'handed-over')
+    return <p className="text-ink-soft">All of it is done.</p>
   return (
     <section aria-label="Why not earlier">
       <h2 className="text-xl">Why not earlier?</h2>
-      {!chain && <p className="mt-2 text-ink-soft">At this moment no plan for it can be found. See the reasons on the schedule.</p>}
+      {!chain && (
+        <p className="mt-2 text-ink-soft">
+          At this moment no plan for it can be found. See the reasons on the schedule.
+        </p>
+      )}
       <ol className="mt-2 list-decimal space-y-2 pl-6" data-testid="why">
         {chain?.map((link) => (
-          <li key={link.operation} className={link.kind === 'people' || link.kind === 'place' || link.kind === 'window' ? 'font-semibold' : 'text-ink-soft'}>
+          <li
+            key={link.operation}
+            className={
+              link.kind === 'people' || link.kind === 'place' || link.kind === 'window'
+                ? 'font-semibold'
+                : 'text-ink-soft'
+            }
+          >
             {whyText(link, operations, zone, now)}
           </li>
         ))}
       </ol>
       <p className="mt-4 text-sm text-ink-soft">
-        This is the chain that ends last, with everybody else where they were promised. The calendar may begin a step later
-        than this, so that the car does not block a loft for nothing.
+        This is the chain that ends last, with everybody else where they were promised. The calendar may begin
+        a step later than this, so that the car does not block a loft for nothing.
       </p>
     </section>
   )

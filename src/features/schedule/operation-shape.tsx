@@ -15,13 +15,27 @@ const LOOK = {
   done: 'fill-fern stroke-fern',
 } as const
 
-export function blockTitle({ operation, start, end, people, plate }: Block, zone: string, nameOf: (person: string) => string): string {
+export function blockTitle(
+  { operation, start, end, people, plate }: Block,
+  zone: string,
+  nameOf: (person: string) => string,
+): string {
   const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
   return `${plate}, ${operation.title}: ${clock(zone, start)} to ${clock(zone, end)}, ${duration(operation.minutes)}${by}`
 }
 
 /** One operation in time: filled leaves for work, an outlined copper one for waiting, a bracket for its window. */
-export function OperationShape({ block, timeline, y, title }: { block: Block; timeline: Timeline; y: number; title: string }) {
+export function OperationShape({
+  block,
+  timeline,
+  y,
+  title,
+}: {
+  block: Block
+  timeline: Timeline
+  y: number
+  title: string
+}) {
   const x = (at: Block['start']) => xOf(timeline, at)
   const hold = block.operation.mode === 'unattended'
   return (
@@ -35,10 +49,20 @@ export function OperationShape({ block, timeline, y, title }: { block: Block; ti
         />
       )}
       {hold ? (
-        <path d={leafPath(x(block.start), x(block.end) - x(block.start), y, 8)} className="fill-sheet stroke-copper" strokeWidth={1.8} strokeDasharray={block.state === 'open' ? '4 3' : undefined} />
+        <path
+          d={leafPath(x(block.start), x(block.end) - x(block.start), y, 8)}
+          className="fill-sheet stroke-copper"
+          strokeWidth={1.8}
+          strokeDasharray={block.state === 'open' ? '4 3' : undefined}
+        />
       ) : (
         block.segments.map(([from, to]) => (
-          <path key={from} d={leafPath(x(from), Math.max(6, x(to) - x(from)), y, 11)} className={clsx(LOOK[block.state])} strokeWidth={1} />
+          <path
+            key={from}
+            d={leafPath(x(from), Math.max(6, x(to) - x(from)), y, 11)}
+            className={clsx(LOOK[block.state])}
+            strokeWidth={1}
+          />
         ))
       )}
     </g>

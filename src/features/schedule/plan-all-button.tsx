@@ -12,7 +12,11 @@ export function PlanAllButton() {
       <p role="status" className="text-sm text-ink-soft">
         {message}
       </p>
-      <Button look="outline" disabled={pending} onClick={() => startTransition(async () => setMessage(await planAll()))}>
+      <Button
+        look="outline"
+        disabled={pending}
+        onClick={() => startTransition(async () => setMessage(await planAll()))}
+      >
         {pending ? 'Planning…' : 'Plan anew'}
       </Button>
     </div>

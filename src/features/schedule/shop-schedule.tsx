@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/time'
 import type { Floor } from '@/server/floor'
+import { ScrollStrip } from '@/ui/scroll-strip'
 import { moment } from '@/ui/when'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
@@ -20,7 +21,10 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
   const stays = staysOf(floor).filter(({ start, end }) => within(timeline, start, end))
   const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
   const nameOf = (id: string) => setup.people.find((person) => person.id === id)?.name ?? id
-  const rows = [...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })), ...setup.people.map(({ name }) => ({ name, height: PERSON_ROW }))]
+  const rows = [
+    ...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })),
+    ...setup.people.map(({ name }) => ({ name, height: PERSON_ROW })),
+  ]
   const placesHeight = setup.places.length * PLACE_ROW
   const height = placesHeight + setup.people.length * PERSON_ROW
   return (
@@ -41,26 +45,49 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
       <div className="sheet flex overflow-hidden">
         <div className="shrink-0 border-r border-line pt-[30px]">
           {rows.map(({ name, height: rowHeight }, index) => (
-            <div key={name} style={{ height: rowHeight }} className={`flex items-center border-t px-4 font-head font-semibold ${index === setup.places.length ? 'border-ink' : 'border-line'}`}>
+            <div
+              key={name}
+              style={{ height: rowHeight }}
+              className={`flex items-center border-t px-4 font-head font-semibold ${index === setup.places.length ? 'border-ink' : 'border-line'}`}
+            >
               {name}
             </div>
           ))}
         </div>
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard. */}
-        <section className="overflow-x-auto" tabIndex={0} aria-label="Days, scrolls sideways">
+        <ScrollStrip label="Days, scrolls sideways">
           <TimeGrid timeline={timeline} now={now} height={height}>
             {rows.map(({ name, height: rowHeight }, index) => {
               const y = rows.slice(0, index).reduce((sum, row) => sum + row.height, 0)
-              return <path key={name} d={`M0,${y} H${widthOf(timeline)}`} className={index === setup.places.length ? 'stroke-ink' : 'stroke-line'} strokeWidth={rowHeight ? 1 : 0} />
+              return (
+                <path
+                  key={name}
+                  d={`M0,${y} H${widthOf(timeline)}`}
+                  className={index === setup.places.length ? 'stroke-ink' : 'stroke-line'}
+                  strokeWidth={rowHeight ? 1 : 0}
+                />
+              )
             })}
             {setup.places.map((place, index) => (
-              <PlaceRow key={place.id} stays={stays.filter((stay) => stay.place === place.id)} timeline={timeline} y={index * PLACE_ROW} nameOf={nameOf} />
+              <PlaceRow
+                key={place.id}
+                stays={stays.filter((stay) => stay.place === place.id)}
+                timeline={timeline}
+                y={index * PLACE_ROW}
+                nameOf={nameOf}
+              />
             ))}
             {setup.people.map((person, index) => (
-              <PersonRow key={person.id} blocks={blocks.filter(({ people }) => people.includes(person.id))} timeline={timeline} y={placesHeight + index * PERSON_ROW} nameOf={nameOf} now={now} />
+              <PersonRow
+                key={person.id}
+                blocks={blocks.filter(({ people }) => people.includes(person.id))}
+                timeline={timeline}
+                y={placesHeight + index * PERSON_ROW}
+                nameOf={nameOf}
+                now={now}
+              />
             ))}
           </TimeGrid>
-        </section>
+        </ScrollStrip>
       </div>
       <Legend />
     </div>
@@ -75,11 +102,28 @@ function PlaceRow({ stays, timeline, y, nameOf }: RowProps & { stays: StayBlock[
     const width = xOf(timeline, stay.end) - from
     const middle = y + PLACE_ROW / 2 + 6
     return (
-      <a key={`${stay.jobId}-${stay.start}`} href={`/jobs/${stay.jobId}/schedule`} aria-label={`${stay.plate}, its schedule`}>
-        <rect x={from} y={y + 6} width={width} height={PLACE_ROW - 12} rx={6} className="fill-lichen/70 stroke-fern/50" />
+      <a
+        key={`${stay.jobId}-${stay.start}`}
+        href={`/jobs/${stay.jobId}/schedule`}
+        aria-label={`${stay.plate}, its schedule`}
+      >
+        <rect
+          x={from}
+          y={y + 6}
+          width={width}
+          height={PLACE_ROW - 12}
+          rx={6}
+          className="fill-lichen/70 stroke-fern/50"
+        />
         <path d={`M${from + 2},${middle} H${from + width - 2}`} className="stroke-fern/60" strokeWidth={2} />
         {stay.blocks.map((block) => (
-          <OperationShape key={block.operation.id} block={block} timeline={timeline} y={middle} title={blockTitle(block, timeline.zone, nameOf)} />
+          <OperationShape
+            key={block.operation.id}
+            block={block}
+            timeline={timeline}
+            y={middle}
+            title={blockTitle(block, timeline.zone, nameOf)}
+          />
         ))}
         <text x={from + 6} y={y + 20} className="fill-ink font-head text-[13px] font-bold">
           {width > 60 ? stay.plate : stay.plate.replace('IM ', '')}
@@ -92,7 +136,12 @@ function PlaceRow({ stays, timeline, y, nameOf }: RowProps & { stays: StayBlock[
 function PersonRow({ blocks, timeline, y, nameOf }: RowProps & { blocks: Block[]; now: Instant }) {
   return blocks.map((block) => (
     <g key={`${block.jobId}-${block.operation.id}`}>
-      <OperationShape block={{ ...block, window: undefined }} timeline={timeline} y={y + 26} title={blockTitle(block, timeline.zone, nameOf)} />
+      <OperationShape
+        block={{ ...block, window: undefined }}
+        timeline={timeline}
+        y={y + 26}
+        title={blockTitle(block, timeline.zone, nameOf)}
+      />
       {xOf(timeline, block.end) - xOf(timeline, block.start) > 24 && (
         <text x={xOf(timeline, block.start) + 2} y={y + 12} className="fill-ink-soft text-[10px]">
           {block.plate.replace('IM ', '')}

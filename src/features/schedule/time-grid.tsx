@@ -7,13 +7,30 @@ const OPENS = '07:00'
 const CLOSES = '20:00'
 
 /** Days side by side with their nights shaded and a line for now; rows are drawn over it. */
-export function TimeGrid({ timeline, now, height, children }: { timeline: Timeline; now: Instant; height: number; children: ReactNode }) {
+export function TimeGrid({
+  timeline,
+  now,
+  height,
+  children,
+}: {
+  timeline: Timeline
+  now: Instant
+  height: number
+  children: ReactNode
+}) {
   const width = widthOf(timeline)
   const nowX = xOf(timeline, now)
   return (
-    <svg width={width} height={height + 30} role="img" aria-label="Schedule by day" className="block">
+    <svg width={width} height={height + 30} role="group" aria-label="Schedule by day" className="block">
       {nights(timeline, OPENS, CLOSES, ['sun']).map(({ from, to }) => (
-        <rect key={from} x={xOf(timeline, from)} y={28} width={xOf(timeline, to) - xOf(timeline, from)} height={height} className="fill-night" />
+        <rect
+          key={from}
+          x={xOf(timeline, from)}
+          y={28}
+          width={xOf(timeline, to) - xOf(timeline, from)}
+          height={height}
+          className="fill-night"
+        />
       ))}
       {timeline.days.map((day) => {
         const x = xOf(timeline, atLocal(timeline.zone, day, '00:00'))
@@ -29,7 +46,12 @@ export function TimeGrid({ timeline, now, height, children }: { timeline: Timeli
       <g transform="translate(0,30)">{children}</g>
       {nowX >= 0 && nowX <= width && (
         <g>
-          <path d={`M${nowX},24 V${height + 30}`} className="stroke-fern" strokeWidth={2} strokeDasharray="5 4" />
+          <path
+            d={`M${nowX},24 V${height + 30}`}
+            className="stroke-fern"
+            strokeWidth={2}
+            strokeDasharray="5 4"
+          />
           <text x={nowX + 4} y={height + 27} className="fill-fern text-[11px] font-semibold">
             now
           </text>

@@ -26,7 +26,12 @@ export function widthOf(timeline: Timeline): number {
 }
 
 /** The dark of each night and the whole of closed days, as stretches to shade. */
-export function nights(timeline: Timeline, opens: string, closes: string, closedDays: readonly string[]): { from: Instant; to: Instant }[] {
+export function nights(
+  timeline: Timeline,
+  opens: string,
+  closes: string,
+  closedDays: readonly string[],
+): { from: Instant; to: Instant }[] {
   return timeline.days.flatMap((day) => {
     const at = (clock: string) => atLocal(timeline.zone, day, clock)
     if (closedDays.includes(weekdayOf(day))) return [{ from: at('00:00'), to: at('24:00') }]
@@ -40,4 +45,3 @@ export function nights(timeline: Timeline, opens: string, closes: string, closed
 export function within(timeline: Timeline, from: Instant, to: Instant): boolean {
   return to > timeline.from && from < endOf(timeline)
 }
-

@@ -1,6 +1,6 @@
-import { plannedId, type PlannedOperation } from '@/core/job'
-import type { ChainLink } from '@/core/schedule'
+import { type PlannedOperation, plannedId } from '@/core/job'
 import { unreachable } from '@/core/result'
+import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
 import { duration, moment } from '@/ui/when'
 
@@ -11,7 +11,12 @@ const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct
 const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
 
 /** Why one operation of the chain begins no earlier, in a sentence. */
-export function whyText(link: ChainLink, operations: readonly PlannedOperation[], zone: string, now: Instant): string {
+export function whyText(
+  link: ChainLink,
+  operations: readonly PlannedOperation[],
+  zone: string,
+  now: Instant,
+): string {
   const titleOf = (id: string) => operations.find((operation) => operation.id === plannedId(id))?.title ?? id
   const at = (instant: Instant) => moment(zone, instant, now)
   const title = titleOf(link.operation)
@@ -25,7 +30,8 @@ export function whyText(link: ChainLink, operations: readonly PlannedOperation[]
         ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
     case 'people':
-      if (minutesBetween(link.from, link.start) < GRID_MINUTES) return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
+      if (minutesBetween(link.from, link.start) < GRID_MINUTES)
+        return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
       return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`

@@ -1,7 +1,14 @@
 'use client'
 
 import { useState } from 'react'
-import { type Condition, DEFECT_KINDS, DEFECT_MODEL, type Defect, type DefectKind, type Severity } from '@/core/survey'
+import {
+  type Condition,
+  DEFECT_KINDS,
+  DEFECT_MODEL,
+  type Defect,
+  type DefectKind,
+  type Severity,
+} from '@/core/survey'
 import { Button } from '@/ui/button'
 
 type Props = { condition: Condition; readOnly: boolean; onChange: (defects: Defect[]) => void }
@@ -16,7 +23,8 @@ export function DefectEditor({ condition, readOnly, onChange }: Props) {
       <header className="flex items-baseline justify-between">
         <h2 className="text-xl">Defects</h2>
         <p data-testid="panel-condition">
-          <span className="font-head text-2xl font-bold">{condition.letter}</span> {condition.index.toFixed(0)}
+          <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
+          {condition.index.toFixed(0)}
         </p>
       </header>
       {defects.length === 0 && <p className="text-[15px] text-ink-soft">None written down on this panel.</p>}
@@ -63,7 +71,11 @@ function NewDefect({ onAdd }: { onAdd: (defect: Defect) => void }) {
     <div className="mt-3 grid grid-cols-[1fr_auto_auto] items-end gap-2">
       <label className="text-sm">
         Kind
-        <select className="field" value={kind} onChange={(event) => setKind(event.target.value as DefectKind)}>
+        <select
+          className="field"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as DefectKind)}
+        >
           {DEFECT_KINDS.map((each) => (
             <option key={each} value={each}>
               {DEFECT_MODEL[each].name}
@@ -73,7 +85,11 @@ function NewDefect({ onAdd }: { onAdd: (defect: Defect) => void }) {
       </label>
       <label className="text-sm">
         Severity
-        <select className="field" value={severity} onChange={(event) => setSeverity(Number(event.target.value) as Severity)}>
+        <select
+          className="field"
+          value={severity}
+          onChange={(event) => setSeverity(Number(event.target.value) as Severity)}
+        >
           {([1, 2, 3] as const).map((each) => (
             <option key={each} value={each}>
               {SEVERITY[each]}
@@ -83,10 +99,21 @@ function NewDefect({ onAdd }: { onAdd: (defect: Defect) => void }) {
       </label>
       <label className="w-20 text-sm">
         Extent, %
-        <input className="field" inputMode="numeric" value={extent} aria-invalid={error ? true : undefined} onChange={(event) => setExtent(event.target.value)} />
+        <input
+          className="field"
+          inputMode="numeric"
+          value={extent}
+          aria-invalid={error ? true : undefined}
+          onChange={(event) => setExtent(event.target.value)}
+        />
       </label>
       <label className="col-span-2 flex min-h-11 items-center gap-2 text-sm">
-        <input type="checkbox" className="size-5 accent-fern" checked={catchesNail} onChange={(event) => setCatchesNail(event.target.checked)} />
+        <input
+          type="checkbox"
+          className="size-5 accent-fern"
+          checked={catchesNail}
+          onChange={(event) => setCatchesNail(event.target.checked)}
+        />
         Catches the fingernail
       </label>
       <Button look="outline" onClick={add}>

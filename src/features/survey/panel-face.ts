@@ -19,6 +19,8 @@ export function panelFace({ panel, statistics, finding, budget, condition }: Pan
     text: statistics.medianUm.toFixed(0),
     label: `${panel.name}: ${statistics.medianUm.toFixed(0)} µm, ${said}`,
     ...(finding.kind === 'thin' ? { mark: 'thin' as const } : {}),
-    ...(finding.kind === 'repainted' || finding.kind === 'filler-likely' ? { mark: 'repainted' as const } : {}),
+    ...(finding.kind === 'repainted' || finding.kind === 'filler-likely'
+      ? { mark: 'repainted' as const }
+      : {}),
   }
 }

@@ -1,6 +1,13 @@
 import clsx from 'clsx'
 import type { ReactNode } from 'react'
-import { FINDING_NAME, findingReason, limitArithmetic, type PanelJudgement, spotsOf, spotsWanted } from '@/core/survey'
+import {
+  FINDING_NAME,
+  findingReason,
+  limitArithmetic,
+  type PanelJudgement,
+  spotsOf,
+  spotsWanted,
+} from '@/core/survey'
 
 type Props = {
   judged: PanelJudgement
@@ -9,7 +16,12 @@ type Props = {
   children: ReactNode
 }
 
-const LIMIT_NAME = { gauge: 'By the gauge', lifetime: 'Over its life', method: 'By the method', 'never-cut': 'Never cut' } as const
+const LIMIT_NAME = {
+  gauge: 'By the gauge',
+  lifetime: 'Over its life',
+  method: 'By the method',
+  'never-cut': 'Never cut',
+} as const
 
 /** One panel: its readings in spots of three, what they say, and how much may come off. */
 export function PanelSheet({ judged, readings, onRemove, children }: Props) {
@@ -19,7 +31,10 @@ export function PanelSheet({ judged, readings, onRemove, children }: Props) {
     <section className="sheet p-4" aria-label={panel.name}>
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-2xl">{panel.name}</h2>
-        <p className={clsx('font-head font-semibold', held ? 'text-copper' : 'text-fern')} data-testid="finding">
+        <p
+          className={clsx('font-head font-semibold', held ? 'text-copper' : 'text-fern')}
+          data-testid="finding"
+        >
           {FINDING_NAME[finding.kind]}
         </p>
       </header>
@@ -40,7 +55,10 @@ export function PanelSheet({ judged, readings, onRemove, children }: Props) {
           </summary>
           <ul className="space-y-1.5 text-sm">
             {budget.limits.map((limit) => (
-              <li key={limit.rule} className={clsx(limit === budget.decidedBy ? 'font-semibold' : 'text-ink-soft')}>
+              <li
+                key={limit.rule}
+                className={clsx(limit === budget.decidedBy ? 'font-semibold' : 'text-ink-soft')}
+              >
                 {LIMIT_NAME[limit.rule]}: {limitArithmetic(limit)}
                 {limit === budget.decidedBy && ' ← the least decides'}
               </li>
@@ -52,7 +70,15 @@ export function PanelSheet({ judged, readings, onRemove, children }: Props) {
   )
 }
 
-function Spots({ readings, wanted, onRemove }: { readings: readonly number[]; wanted: number; onRemove?: (index: number) => void }) {
+function Spots({
+  readings,
+  wanted,
+  onRemove,
+}: {
+  readings: readonly number[]
+  wanted: number
+  onRemove?: (index: number) => void
+}) {
   if (readings.length === 0) return null
   const spots = spotsOf(readings)
   const missing = Math.max(0, wanted - spots.filter(({ complete }) => complete).length)
@@ -94,7 +120,10 @@ function Statistics({ judged: { statistics } }: { judged: PanelJudgement }) {
   if (!statistics) return null
   const { meanUm, standardErrorUm, medianUm, minUm, madUm, n } = statistics
   const rows = [
-    ['mean', `${meanUm.toFixed(1)}${standardErrorUm === undefined ? '' : ` ± ${standardErrorUm.toFixed(1)}`}`],
+    [
+      'mean',
+      `${meanUm.toFixed(1)}${standardErrorUm === undefined ? '' : ` ± ${standardErrorUm.toFixed(1)}`}`,
+    ],
     ['median', medianUm.toFixed(1)],
     ['lowest', minUm.toFixed(1)],
     ['spread (MAD)', madUm.toFixed(1)],

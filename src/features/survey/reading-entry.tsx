@@ -26,7 +26,8 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
     const value = Number(text.trim().replace(',', '.'))
     const film = filmUm(value)
     if (Number.isNaN(value)) setError(`“${text}” is not a number. Type a reading in µm, such as 104.`)
-    else if (!film.ok) setError(`${value} µm cannot be. Plausible readings lie between 0 and ${film.error.maxUm} µm.`)
+    else if (!film.ok)
+      setError(`${value} µm cannot be. Plausible readings lie between 0 and ${film.error.maxUm} µm.`)
     else {
       onReading(Math.round(film.value * 10) / 10)
       setText('')
@@ -44,7 +45,11 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
     } else if (event.key === 'Backspace' && text === '') onUndo()
   }
   return (
-    <Field label={`Reading on ${judged.panel.name.toLowerCase()}, µm`} hint="Enter keeps it. An empty Enter walks on." error={error}>
+    <Field
+      label={`Reading on ${judged.panel.name.toLowerCase()}, µm`}
+      hint="Enter keeps it. An empty Enter walks on."
+      error={error}
+    >
       <input
         ref={inputRef}
         className="field text-2xl"

@@ -24,7 +24,14 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
   const [selected, setSelected] = useState(panels[0]!.id)
   const entry = useRef<HTMLInputElement>(null)
   const judgement = useMemo(
-    () => judge({ panels, paintSystem: vehicle.paintSystem, school, readings: data.readings, defects: data.defects }),
+    () =>
+      judge({
+        panels,
+        paintSystem: vehicle.paintSystem,
+        school,
+        readings: data.readings,
+        defects: data.defects,
+      }),
     [panels, vehicle.paintSystem, school, data],
   )
   const faces = useMemo(
@@ -33,7 +40,10 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
   const setReadings = (panel: string, edit: (values: number[]) => number[]) =>
-    change((before) => ({ ...before, readings: { ...before.readings, [panel]: edit(before.readings[panel] ?? []) } }))
+    change((before) => ({
+      ...before,
+      readings: { ...before.readings, [panel]: edit(before.readings[panel] ?? []) },
+    }))
   const gauge = useGauge(jobId, (panel, filmUm) => {
     setSelected(panel)
     setReadings(panel, (values) => [...values, filmUm])
@@ -58,7 +68,8 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
           <p className="text-sm text-ink-soft">
             {judgement.baseline ? (
               <>
-                Own film level <strong className="text-ink">{judgement.baseline.medianUm.toFixed(0)} µm</strong>, from{' '}
+                Own film level{' '}
+                <strong className="text-ink">{judgement.baseline.medianUm.toFixed(0)} µm</strong>, from{' '}
                 {judgement.baseline.panels} panels
               </>
             ) : (
@@ -77,11 +88,26 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
           </div>
         </div>
         <Hatches />
-        <BodyPlan shape={vehicle.shape} panels={panels} faces={faces} selected={selected} onSelect={setSelected} onType={typeInto} />
+        <BodyPlan
+          shape={vehicle.shape}
+          panels={panels}
+          faces={faces}
+          selected={selected}
+          onSelect={setSelected}
+          onType={typeInto}
+        />
         <Legend />
       </section>
       <aside className="space-y-4">
-        <PanelSheet judged={judged} readings={data.readings[selected] ?? []} onRemove={agreed ? undefined : (index) => setReadings(selected, (values) => values.filter((_, at) => at !== index))}>
+        <PanelSheet
+          judged={judged}
+          readings={data.readings[selected] ?? []}
+          onRemove={
+            agreed
+              ? undefined
+              : (index) => setReadings(selected, (values) => values.filter((_, at) => at !== index))
+          }
+        >
           {!agreed && (
             <ReadingEntry
               key={selected}
@@ -97,7 +123,9 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
           key={selected}
           condition={judged.condition}
           readOnly={agreed}
-          onChange={(defects) => change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))}
+          onChange={(defects) =>
+            change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
+          }
         />
         <div className="flex justify-end">
           <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'To the plan' : 'To the packages'}</ButtonLink>
@@ -107,21 +135,43 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
   )
 }
 
-function SaveNote({ state, onSettle }: { state: SaveState; onSettle: (choice: 'mine' | 'theirs', theirs: StoredSurvey) => void }) {
+function SaveNote({
+  state,
+  onSettle,
+}: {
+  state: SaveState
+  onSettle: (choice: 'mine' | 'theirs', theirs: StoredSurvey) => void
+}) {
   switch (state.kind) {
     case 'kept':
-      return <p className="text-sm text-ink-soft" role="status">Kept</p>
+      return (
+        <p className="text-sm text-ink-soft" role="status">
+          Kept
+        </p>
+      )
     case 'keeping':
-      return <p className="text-sm text-ink-soft" role="status">Keeping…</p>
+      return (
+        <p className="text-sm text-ink-soft" role="status">
+          Keeping…
+        </p>
+      )
     case 'refused':
-      return <p className="max-w-72 text-sm text-copper" role="alert">{state.message}</p>
+      return (
+        <p className="max-w-72 text-sm text-copper" role="alert">
+          {state.message}
+        </p>
+      )
     case 'elsewhere':
       return (
         <div role="alert" className="max-w-sm text-sm text-copper">
           Someone else has changed this survey.
           <span className="mt-1 flex gap-2">
-            <Button look="outline" onClick={() => onSettle('theirs', state.theirs)}>Take theirs</Button>
-            <Button look="outline" onClick={() => onSettle('mine', state.theirs)}>Keep mine</Button>
+            <Button look="outline" onClick={() => onSettle('theirs', state.theirs)}>
+              Take theirs
+            </Button>
+            <Button look="outline" onClick={() => onSettle('mine', state.theirs)}>
+              Keep mine
+            </Button>
           </span>
         </div>
       )
@@ -133,13 +183,25 @@ function Hatches() {
   return (
     <svg width="0" height="0" className="absolute" aria-hidden="true">
       <defs>
-        <pattern id="mark-thin" width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="mark-thin"
+          width="9"
+          height="9"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <path d="M0,0 V9" stroke="var(--c-copper)" strokeWidth="3" />
         </pattern>
         <pattern id="mark-repainted" width="8" height="8" patternUnits="userSpaceOnUse">
           <circle cx="2" cy="2" r="1.1" fill="#f7f6ec" />
         </pattern>
-        <pattern id="mark-unreadable" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <pattern
+          id="mark-unreadable"
+          width="7"
+          height="7"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(-45)"
+        >
           <path d="M0,0 V7" stroke="var(--c-lichen-deep)" strokeWidth="2" />
         </pattern>
       </defs>
@@ -150,7 +212,7 @@ function Hatches() {
 function Legend() {
   return (
     <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2 text-sm text-ink-soft">
-      <span className="flex" aria-label="Film build, µm">
+      <span className="flex">
         {FILM_LEGEND_UM.map((um) => (
           <span key={um} className="px-2 py-0.5" style={{ background: filmColour(um), color: filmInk(um) }}>
             {um}
@@ -159,15 +221,22 @@ function Legend() {
       </span>
       <span>µm, median of the panel</span>
       <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true"><rect width="22" height="16" fill="url(#mark-thin)" /></svg>
+        <svg width="22" height="16" aria-hidden="true">
+          <rect width="22" height="16" fill="url(#mark-thin)" />
+        </svg>
         thin
       </span>
       <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true"><rect width="22" height="16" fill={filmColour(230)} /><rect width="22" height="16" fill="url(#mark-repainted)" /></svg>
+        <svg width="22" height="16" aria-hidden="true">
+          <rect width="22" height="16" fill={filmColour(230)} />
+          <rect width="22" height="16" fill="url(#mark-repainted)" />
+        </svg>
         repainted
       </span>
       <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true"><rect width="22" height="16" fill="url(#mark-unreadable)" /></svg>
+        <svg width="22" height="16" aria-hidden="true">
+          <rect width="22" height="16" fill="url(#mark-unreadable)" />
+        </svg>
         plastic, cannot be read
       </span>
     </div>

@@ -30,7 +30,12 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       dirty.current = false
       setState({ kind: 'keeping' })
       const answer = await keepSurvey(jobId, version.current, latest.current).catch(
-        () => ({ kind: 'refused', message: 'The server does not answer. What you typed stays here; it is sent with the next change.' }) as const,
+        () =>
+          ({
+            kind: 'refused',
+            message:
+              'The server does not answer. What you typed stays here; it is sent with the next change.',
+          }) as const,
       )
       if (answer.kind === 'saved') {
         version.current = answer.version

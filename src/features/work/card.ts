@@ -40,7 +40,14 @@ export function cardSteps(live: LiveJob, logs: readonly LayerLog[], now: Instant
         return progressAt(live, earlier, now).kind === 'done'
       }),
       ...(placed
-        ? { planned: { start: placed.start as Instant, end: placed.end as Instant, people: placed.people, place: placed.place } }
+        ? {
+            planned: {
+              start: placed.start as Instant,
+              end: placed.end as Instant,
+              people: placed.people,
+              place: placed.place,
+            },
+          }
         : {}),
       ...(CAUTIONS[operation.kind] ? { caution: CAUTIONS[operation.kind]! } : {}),
       ...(RECIPES[operation.kind] ? { recipe: RECIPES[operation.kind]! } : {}),

@@ -41,9 +41,12 @@ export function StepCard({ jobId, step, conditions, people, zone, now }: Props) 
         {planned && `, planned ${moment(zone, planned.start, now)} to ${moment(zone, planned.end, now)}`}
       </p>
       <h1 className="mt-1 text-4xl">{operation.title}</h1>
-      <p className="mt-1 text-lg text-ink-soft">{duration(operation.minutes)} reckoned</p>
+      <p className="mt-1 text-lg text-ink-soft">about {duration(operation.minutes)}</p>
       {step.window && (
-        <p className={clsx('mt-4 rounded bg-copper-soft px-4 py-3 text-xl font-semibold text-copper')} data-testid="window">
+        <p
+          className={clsx('mt-4 rounded bg-copper-soft px-4 py-3 text-xl font-semibold text-copper')}
+          data-testid="window"
+        >
           {windowText(step.window, { zone, now })}
         </p>
       )}
@@ -59,27 +62,39 @@ function HoldCard({ step, zone, now }: { step: Step; zone: string; now: Instant 
   const { operation, progress } = step
   const until = progress.kind === 'started' ? plusMinutes(progress.at, operation.minutes) : step.planned?.end
   return (
-    <section className="self-start rounded-md border-2 border-copper bg-sheet p-6" aria-label={operation.title}>
+    <section
+      className="self-start rounded-md border-2 border-copper bg-sheet p-6"
+      aria-label={operation.title}
+    >
       <p className="eyebrow text-copper">Waiting</p>
       <h1 className="mt-1 text-4xl text-copper">{operation.title}</h1>
       {until && <p className="mt-3 text-3xl font-semibold">Until {moment(zone, until, now)}</p>}
       <p className="mt-4 text-lg">{step.caution}</p>
-      <p className="mt-3 text-ink-soft">It began by itself with the end of the step before. Nobody needs to press anything.</p>
+      <p className="mt-3 text-ink-soft">
+        It began by itself with the end of the step before. Nobody needs to press anything.
+      </p>
     </section>
   )
 }
 
-function Conditions({ conditions: { climate, breaches, dewMarginC, flash, product } }: { conditions: LayerConditions }) {
+function Conditions({
+  conditions: { climate, breaches, dewMarginC, flash, product },
+}: {
+  conditions: LayerConditions
+}) {
   const go = breaches.length === 0
   return (
-    <div className={clsx('mt-5 rounded border-2 p-4', go ? 'border-fern' : 'border-copper')} data-testid="conditions">
+    <div
+      className={clsx('mt-5 rounded border-2 p-4', go ? 'border-fern' : 'border-copper')}
+      data-testid="conditions"
+    >
       <p className={clsx('font-head text-xl font-bold', go ? 'text-fern' : 'text-copper')}>
         {go ? `Go for ${product.name}` : `Do not lay ${product.name} now`}
       </p>
       <p className="mt-1">
-        Air {climate.airC.toFixed(1)} °C, humidity {climate.rhPercent.toFixed(0)} %, panel {climate.panelC.toFixed(1)} °C,{' '}
-        {dewMarginC?.toFixed(1)} °C above the dew point. Flash about {Math.round(flash.min)} to {Math.round(flash.max)} s; the look of
-        the film decides.
+        Air {climate.airC.toFixed(1)} °C, humidity {climate.rhPercent.toFixed(0)} %, panel{' '}
+        {climate.panelC.toFixed(1)} °C, {dewMarginC?.toFixed(1)} °C above the dew point. Flash about{' '}
+        {Math.round(flash.min)} to {Math.round(flash.max)} s; the look of the film decides.
       </p>
       {breaches.map((breach) => (
         <p key={breach.rule} className="mt-1 text-copper">
@@ -93,7 +108,9 @@ function Conditions({ conditions: { climate, breaches, dewMarginC, flash, produc
 function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
   const { operation, progress, planned } = step
   const started = progress.kind === 'started' ? progress.at : now
-  const [by, setBy] = useState((progress.kind === 'started' && progress.by) || planned?.people[0] || people[0]!.id)
+  const [by, setBy] = useState(
+    (progress.kind === 'started' && progress.by) || planned?.people[0] || people[0]!.id,
+  )
   const [from, setFrom] = useState(toLocalText(zone, started))
   const [to, setTo] = useState(toLocalText(zone, now))
   const [layer, setLayer] = useState({
@@ -104,13 +121,22 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
   })
   const [answer, setAnswer] = useState<WorkAnswer>()
   const [pending, startTransition] = useTransition()
-  const errorAt = (field: string) => (answer?.kind === 'refused' && answer.field === field ? answer.message : undefined)
+  const errorAt = (field: string) =>
+    answer?.kind === 'refused' && answer.field === field ? answer.message : undefined
   const knownFields = ['by', 'startedAt', 'endedAt', ...Object.keys(layer)]
-  const general = answer?.kind === 'refused' && !knownFields.includes(answer.field ?? '') ? answer.message : undefined
+  const general =
+    answer?.kind === 'refused' && !knownFields.includes(answer.field ?? '') ? answer.message : undefined
   const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
   const send = (action: () => Promise<WorkAnswer>) =>
     startTransition(async () =>
-      setAnswer(await action().catch((): WorkAnswer => ({ kind: 'refused', message: 'The server does not answer. Nothing is lost here; try again.' }))),
+      setAnswer(
+        await action().catch(
+          (): WorkAnswer => ({
+            kind: 'refused',
+            message: 'The server does not answer. Nothing is lost here; try again.',
+          }),
+        ),
+      ),
     )
   const finish = () =>
     finishOperation({
@@ -133,7 +159,13 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
     })
   const layerField = (name: keyof typeof layer, label: string) => (
     <Field label={label} error={errorAt(name)}>
-      <input className="field" autoComplete="off" inputMode={name === 'lot' ? 'text' : 'decimal'} value={layer[name]} onChange={(event) => setLayer({ ...layer, [name]: event.target.value })} />
+      <input
+        className="field"
+        autoComplete="off"
+        inputMode={name === 'lot' ? 'text' : 'decimal'}
+        value={layer[name]}
+        onChange={(event) => setLayer({ ...layer, [name]: event.target.value })}
+      />
     </Field>
   )
   return (
@@ -157,10 +189,20 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
           </select>
         </Field>
         <Field label="Really began" error={errorAt('startedAt')}>
-          <input className="field" type="datetime-local" value={from} onChange={(event) => setFrom(event.target.value)} />
+          <input
+            className="field"
+            type="datetime-local"
+            value={from}
+            onChange={(event) => setFrom(event.target.value)}
+          />
         </Field>
         <Field label="Really ended" error={errorAt('endedAt')}>
-          <input className="field" type="datetime-local" value={to} onChange={(event) => setTo(event.target.value)} />
+          <input
+            className="field"
+            type="datetime-local"
+            value={to}
+            onChange={(event) => setTo(event.target.value)}
+          />
         </Field>
       </div>
       {general && (
@@ -170,7 +212,12 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
       )}
       <div className="mt-5 flex flex-wrap gap-3">
         {progress.kind === 'open' && (
-          <Button look="outline" className="min-h-14 px-8 text-lg" disabled={pending} onClick={() => send(() => startOperation(jobId, operation.id, by))}>
+          <Button
+            look="outline"
+            className="min-h-14 px-8 text-lg"
+            disabled={pending}
+            onClick={() => send(() => startOperation(jobId, operation.id, by))}
+          >
             Begin now
           </Button>
         )}

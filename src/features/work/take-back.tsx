@@ -6,7 +6,15 @@ import { takeOperationBack } from '@/server/actions/work'
 import { Button } from '@/ui/button'
 
 /** Takes a tick back, after asking once. */
-export function TakeBack({ jobId, operationId, title }: { jobId: string; operationId: string; title: string }) {
+export function TakeBack({
+  jobId,
+  operationId,
+  title,
+}: {
+  jobId: string
+  operationId: string
+  title: string
+}) {
   const [open, setOpen] = useState(false)
   const [message, setMessage] = useState<string>()
   const [pending, startTransition] = useTransition()
@@ -18,7 +26,10 @@ export function TakeBack({ jobId, operationId, title }: { jobId: string; operati
     })
   return (
     <AlertDialog.Root open={open} onOpenChange={setOpen}>
-      <AlertDialog.Trigger className="min-h-11 px-2 text-sm underline decoration-ink-soft/50 underline-offset-4" aria-label={`Take back ${title}`}>
+      <AlertDialog.Trigger
+        className="min-h-11 px-2 text-sm underline decoration-ink-soft/50 underline-offset-4"
+        aria-label={`Take back ${title}`}
+      >
         take back
       </AlertDialog.Trigger>
       <AlertDialog.Portal>
@@ -26,7 +37,8 @@ export function TakeBack({ jobId, operationId, title }: { jobId: string; operati
         <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
           <AlertDialog.Title className="text-xl">Take “{title}” back?</AlertDialog.Title>
           <AlertDialog.Description className="my-3">
-            Its times{title.startsWith('Layer') ? ', lot and climate' : ''} are removed from the card, and the rest is planned again.
+            Its times{title.startsWith('Layer') ? ', lot and climate' : ''} are removed from the card, and the
+            rest is planned again.
           </AlertDialog.Description>
           {message && (
             <p role="alert" className="mb-3 text-copper">
@@ -37,7 +49,9 @@ export function TakeBack({ jobId, operationId, title }: { jobId: string; operati
             <Button onClick={take} disabled={pending}>
               Take it back
             </Button>
-            <AlertDialog.Cancel className="min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">Leave it</AlertDialog.Cancel>
+            <AlertDialog.Cancel className="min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">
+              Leave it
+            </AlertDialog.Cancel>
           </div>
         </AlertDialog.Content>
       </AlertDialog.Portal>

@@ -20,7 +20,10 @@ export function windowText(window: Window, { zone, now }: Pick<Words, 'zone' | '
 }
 
 /** What a car waits for, in two short lines: the thing, and until when. */
-export function waitsText(waits: WaitsFor, { zone, now, nameOf }: Words): { what: string; until: string; hold: boolean } {
+export function waitsText(
+  waits: WaitsFor,
+  { zone, now, nameOf }: Words,
+): { what: string; until: string; hold: boolean } {
   const at = (instant: Instant) => moment(zone, instant, now)
   const by = (people: readonly string[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
   switch (waits.kind) {
@@ -33,13 +36,17 @@ export function waitsText(waits: WaitsFor, { zone, now, nameOf }: Words): { what
     case 'work':
       return {
         what: waits.operation.title,
-        until: waits.overdue ? `${by(waits.by)}was due by ${at(waits.until)}` : `${by(waits.by)}until about ${at(waits.until)}`,
+        until: waits.overdue
+          ? `${by(waits.by)}was due by ${at(waits.until)}`
+          : `${by(waits.by)}until about ${at(waits.until)}`,
         hold: false,
       }
     case 'hold':
       return { what: `${waits.operation.title}: do not touch`, until: `Until ${at(waits.until)}`, hold: true }
     case 'next': {
-      const planned = waits.from ? `${by(waits.by)}${waits.overdue ? 'was due' : 'from'} ${at(waits.from)}` : 'Not planned yet'
+      const planned = waits.from
+        ? `${by(waits.by)}${waits.overdue ? 'was due' : 'from'} ${at(waits.from)}`
+        : 'Not planned yet'
       return {
         what: `Next: ${waits.operation.title}`,
         until: waits.window?.state === 'missed' ? windowText(waits.window, { zone, now }) : planned,

@@ -19,11 +19,25 @@ export function YardScreen({ yard, context }: { yard: Yard; context: Context }) 
         <h1 className="sr-only">Yard</h1>
         <div className="grid border-[3px] border-ink bg-sheet md:grid-cols-2">
           {yard.places.map((place, index) => (
-            <Bay key={place.id} place={place} context={context} className={clsx(index % 2 === 1 && 'md:border-l-[3px]', index > 1 && 'md:border-t-[3px]', index > 0 && 'max-md:border-t-[3px]')} />
+            <Bay
+              key={place.id}
+              place={place}
+              context={context}
+              className={clsx(
+                index % 2 === 1 && 'md:border-l-[3px]',
+                index > 1 && 'md:border-t-[3px]',
+                index > 0 && 'max-md:border-t-[3px]',
+              )}
+            />
           ))}
         </div>
         <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
-          <Apron title="On the slip" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
+          <Apron
+            title="On the slip"
+            empty="Nobody is waiting outside."
+            cars={yard.outside}
+            context={context}
+          />
           <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
         </div>
       </section>
@@ -56,11 +70,16 @@ function Climate({ place }: { place: YardPlace }) {
     <details className="group relative text-sm">
       <summary className="list-none text-ink-soft marker:hidden">
         {airC.toFixed(1)} °C · {rhPercent.toFixed(0)} %
-        {studio && <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>{go ? 'coat: go' : 'coat: no'}</span>}
+        {studio && (
+          <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>
+            {go ? 'coat: go' : 'coat: no'}
+          </span>
+        )}
       </summary>
       <div className="sheet absolute right-0 z-10 mt-1 w-72 p-3 shadow-sm">
         <p>
-          Panel {place.climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew point. 3 °C are needed (ISO 8502-4).
+          Panel {place.climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew
+          point. 3 °C are needed (ISO 8502-4).
         </p>
         {place.breaches.map((breach) => (
           <p key={breach.rule} className="mt-1 text-copper">
@@ -81,7 +100,9 @@ function CarInBay({ car, context }: { car: YardCar; context: Context }) {
       <div className="flex items-center gap-4">
         <CarFromAbove shape={job.vehicle.shape} className="w-36 shrink-0" />
         <div className="min-w-0">
-          <p className="font-head text-xl font-bold decoration-2 underline-offset-4 group-hover:underline">{job.vehicle.plate}</p>
+          <p className="font-head text-xl font-bold decoration-2 underline-offset-4 group-hover:underline">
+            {job.vehicle.plate}
+          </p>
           <p className="truncate text-sm text-ink-soft">
             {job.vehicle.make} {job.vehicle.model}, {job.vehicle.colour.toLowerCase()}
           </p>
@@ -97,7 +118,17 @@ function CarInBay({ car, context }: { car: YardCar; context: Context }) {
   )
 }
 
-function Apron({ title, empty, cars, context }: { title: string; empty: string; cars: YardCar[]; context: Context }) {
+function Apron({
+  title,
+  empty,
+  cars,
+  context,
+}: {
+  title: string
+  empty: string
+  cars: YardCar[]
+  context: Context
+}) {
   return (
     <section className="px-2">
       <h2 className="eyebrow">{title}</h2>
@@ -106,12 +137,24 @@ function Apron({ title, empty, cars, context }: { title: string; empty: string; 
         {cars.map((car) => {
           const words = waitsText(car.waits, context)
           const { job, stage } = car.entry
-          const room = stage.kind === 'ready' ? 'care' : stage.kind === 'to-choose' ? 'plan' : stage.kind === 'to-measure' ? 'survey' : 'work'
+          const room =
+            stage.kind === 'ready'
+              ? 'care'
+              : stage.kind === 'to-choose'
+                ? 'plan'
+                : stage.kind === 'to-measure'
+                  ? 'survey'
+                  : 'work'
           return (
             <li key={job.id}>
-              <Link href={`/jobs/${job.id}/${room}`} className="group flex min-h-14 items-center gap-3 border-t border-line py-1.5 no-underline first:border-0">
+              <Link
+                href={`/jobs/${job.id}/${room}`}
+                className="group flex min-h-14 items-center gap-3 border-t border-line py-1.5 no-underline first:border-0"
+              >
                 <CarFromAbove shape={job.vehicle.shape} className="w-16 shrink-0" />
-                <span className="w-20 shrink-0 font-head font-bold group-hover:underline">{job.vehicle.plate}</span>
+                <span className="w-20 shrink-0 font-head font-bold group-hover:underline">
+                  {job.vehicle.plate}
+                </span>
                 <span className="min-w-0 text-[15px] leading-snug">
                   {words.what}
                   <br />
@@ -144,17 +187,27 @@ function NextList({ next, context }: { next: NextThing[]; context: Context }) {
           const held = thing.kind === 'window-closes' || thing.kind === 'hold-ends'
           return (
             <li key={`${thing.jobId}-${thing.kind}-${thing.at}`} className="relative py-2">
-              <span className={clsx('absolute top-4 -left-[25px] size-[13px] rounded-full border-[3px]', held ? 'border-copper bg-paper' : 'border-fern bg-fern')} />
+              <span
+                className={clsx(
+                  'absolute top-4 -left-[25px] size-[13px] rounded-full border-[3px]',
+                  held ? 'border-copper bg-paper' : 'border-fern bg-fern',
+                )}
+              />
               <p className={clsx('text-sm', thing.late ? 'font-semibold text-copper' : 'text-ink-soft')}>
                 {thing.late ? 'Overdue, ' : ''}
                 {moment(context.zone, thing.at, context.now)}
               </p>
               <p className={clsx('leading-snug', held && 'text-copper')}>
-                <Link href={`/jobs/${thing.jobId}/work`} className="font-head font-bold no-underline hover:underline">
+                <Link
+                  href={`/jobs/${thing.jobId}/work`}
+                  className="font-head font-bold no-underline hover:underline"
+                >
                   {thing.plate}
                 </Link>{' '}
                 {NEXT_WORDS[thing.kind](thing)}
-                {thing.by.length > 0 && <span className="text-ink-soft"> · {thing.by.map(context.nameOf).join(', ')}</span>}
+                {thing.by.length > 0 && (
+                  <span className="text-ink-soft"> · {thing.by.map(context.nameOf).join(', ')}</span>
+                )}
               </p>
             </li>
           )

@@ -1,7 +1,6 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
 import { type ConditionBreach, conditionBreaches, type Product } from '@/core/coating'
 import { type LiveJob, type PlannedOperation, progressAt, type Stage } from '@/core/job'
-import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { Floor, FloorJob } from '@/server/floor'
 
@@ -14,7 +13,14 @@ export type WaitsFor =
   | { kind: 'arrival'; at: Instant }
   | { kind: 'work'; operation: PlannedOperation; by: string[]; until: Instant; overdue: boolean }
   | { kind: 'hold'; operation: PlannedOperation; until: Instant }
-  | { kind: 'next'; operation: PlannedOperation; by: string[]; from?: Instant; overdue: boolean; window?: Window }
+  | {
+      kind: 'next'
+      operation: PlannedOperation
+      by: string[]
+      from?: Instant
+      overdue: boolean
+      window?: Window
+    }
   | { kind: 'collection'; at: Instant }
 
 /** When the next layer may begin; `state` says where now stands in it. */
@@ -43,7 +49,8 @@ export type NextThing = {
   late: boolean
 }
 
-const placedOf = (live: LiveJob, operation: string) => live.published.find((placed) => placed.operation === operation)
+const placedOf = (live: LiveJob, operation: string) =>
+  live.published.find((placed) => placed.operation === operation)
 
 /** The window for an operation whose layer before is done; undefined where there is none. */
 export function windowFor(live: LiveJob, operation: PlannedOperation, now: Instant): Window | undefined {
@@ -117,7 +124,12 @@ export function standsIn(live: LiveJob, now: Instant): string | undefined {
 }
 
 function isHere(stage: Stage, waits: WaitsFor): boolean {
-  return stage.kind !== 'planned' && waits.kind !== 'arrival' && stage.kind !== 'to-choose' && stage.kind !== 'to-measure'
+  return (
+    stage.kind !== 'planned' &&
+    waits.kind !== 'arrival' &&
+    stage.kind !== 'to-choose' &&
+    stage.kind !== 'to-measure'
+  )
 }
 
 function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
@@ -127,7 +139,16 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
       switch (waits.kind) {
         case 'next': {
           const begin = waits.from
-            ? [{ ...base, at: waits.from, kind: 'begin' as const, what: waits.operation.title, by: waits.by, late: waits.overdue }]
+            ? [
+                {
+                  ...base,
+                  at: waits.from,
+                  kind: 'begin' as const,
+                  what: waits.operation.title,
+                  by: waits.by,
+                  late: waits.overdue,
+                },
+              ]
             : []
           const closes = waits.window && {
             ...base,
@@ -140,9 +161,13 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
           return closes ? [...begin, closes] : begin
         }
         case 'hold':
-          return [{ ...base, at: waits.until, kind: 'hold-ends', what: waits.operation.title, by: [], late: false }]
+          return [
+            { ...base, at: waits.until, kind: 'hold-ends', what: waits.operation.title, by: [], late: false },
+          ]
         case 'collection':
-          return [{ ...base, at: waits.at, kind: 'collect', what: 'Collection', by: [], late: waits.at < now }]
+          return [
+            { ...base, at: waits.at, kind: 'collect', what: 'Collection', by: [], late: waits.at < now },
+          ]
         case 'arrival':
           return [{ ...base, at: waits.at, kind: 'arrive', what: 'Arrives', by: [], late: false }]
         default:
@@ -175,7 +200,11 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
 }
 
 /** The whole yard. `climateOf` is the sensor of each place; `product` is what coating is judged for. */
-export function yardView(floor: Floor, climateOf: (place: string) => BayClimate, productFor: (car: YardCar | undefined) => Product): Yard {
+export function yardView(
+  floor: Floor,
+  climateOf: (place: string) => BayClimate,
+  productFor: (car: YardCar | undefined) => Product,
+): Yard {
   const { now } = floor
   const cars = floor.jobs
     .filter(({ stage }) => stage.kind !== 'handed-over')

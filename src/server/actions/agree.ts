@@ -21,7 +21,8 @@ export async function agree(jobId: string, packageKey: string, shownCents: numbe
   const floor = await loadFloor(db, at)
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
   if (!entry) return { message: 'This job is no longer there. Go back to the yard.' }
-  if (entry.agreement) return { message: `“${entry.agreement.packageName}” is agreed already. Reload to see it.` }
+  if (entry.agreement)
+    return { message: `“${entry.agreement.packageName}” is agreed already. Reload to see it.` }
   const survey = await loadSurvey(db, jobId)
   if (judgeVehicle(entry.job, floor.shop.setup, survey).read.panels === 0)
     return { message: 'Nothing is measured yet. Read the paint first.' }

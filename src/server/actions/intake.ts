@@ -1,7 +1,7 @@
 'use server'
 
 import { redirect } from 'next/navigation'
-import { atLocal, dayIn, localDayOrThrow, laterOf } from '@/core/time'
+import { atLocal, dayIn, laterOf, localDayOrThrow } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { intakeSchema } from '../intake-schema'
@@ -24,7 +24,8 @@ export async function takeVehicleIn(input: unknown): Promise<IntakeRefusal> {
   const at = now()
   const { setup } = await loadShop(db)
   const today = dayIn(setup.timezone, at)
-  if (checked.data.arriveDay < today) return { fields: { arriveDay: 'That day has passed. Choose today or later.' } }
+  if (checked.data.arriveDay < today)
+    return { fields: { arriveDay: 'That day has passed. Choose today or later.' } }
   if (checked.data.wantedBy !== '' && checked.data.wantedBy < checked.data.arriveDay)
     return { fields: { wantedBy: 'That is before the vehicle comes in. Choose a later day.' } }
   const arrive = laterOf(atLocal(setup.timezone, localDayOrThrow(checked.data.arriveDay), ARRIVAL_CLOCK), at)

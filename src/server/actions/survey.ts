@@ -23,14 +23,20 @@ export async function keepSurvey(jobId: string, readAt: number, input: unknown):
   const db = await database()
   const job = await findJob(db, jobId)
   if (!job) return { kind: 'refused', message: 'This job is no longer there.' }
-  if (await findAgreement(db, jobId)) return { kind: 'refused', message: 'This survey is agreed with the customer and is kept as it was.' }
+  if (await findAgreement(db, jobId))
+    return { kind: 'refused', message: 'This survey is agreed with the customer and is kept as it was.' }
   const panels = new Map(panelsOf(job.vehicle.shape).map((panel) => [panel.id, panel]))
-  const unknown = [...Object.keys(checked.data.readings), ...Object.keys(checked.data.defects)].find((id) => !panels.has(id))
+  const unknown = [...Object.keys(checked.data.readings), ...Object.keys(checked.data.defects)].find(
+    (id) => !panels.has(id),
+  )
   if (unknown) return { kind: 'refused', message: `“${unknown}” is no panel of this shape.` }
   const plastic = Object.entries(checked.data.readings).find(
     ([id, values]) => values.length > 0 && !isMetal(panels.get(id)!.substrate),
   )
-  if (plastic) return { kind: 'refused', message: `${panels.get(plastic[0])!.name} is plastic; a gauge cannot read it.` }
+  if (plastic)
+    return { kind: 'refused', message: `${panels.get(plastic[0])!.name} is plastic; a gauge cannot read it.` }
   const saved = await saveSurvey(db, jobId, readAt, checked.data, now())
-  return saved.ok ? { kind: 'saved', version: saved.value.version } : { kind: 'stale', current: saved.error.current }
+  return saved.ok
+    ? { kind: 'saved', version: saved.value.version }
+    : { kind: 'stale', current: saved.error.current }
 }

@@ -2,8 +2,8 @@
 
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
-import { type LiveJob, type PlannedOperation, progressAt, type Progress } from '@/core/job'
-import { type Instant, instant } from '@/core/time'
+import { type LiveJob, type PlannedOperation, type Progress, progressAt } from '@/core/job'
+import { type Instant, instant, minutesBetween } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { type Floor, loadFloor } from '../floor'
@@ -13,7 +13,11 @@ import { recordFinish, recordStart, takeBack, type WorkError } from '../work-sto
 
 export type WorkAnswer = { kind: 'done' } | { kind: 'refused'; field?: string; message: string }
 
-const refuse = (message: string, field?: string): WorkAnswer => ({ kind: 'refused', message, ...(field ? { field } : {}) })
+const refuse = (message: string, field?: string): WorkAnswer => ({
+  kind: 'refused',
+  message,
+  ...(field ? { field } : {}),
+})
 
 const moment = z.string().transform((text, context): Instant => {
   const read = instant(text)
@@ -37,7 +41,11 @@ const finishSchema = z.object({
   layer: z
     .object({
       productId: z.string(),
-      lot: z.string().trim().min(1, 'Write the lot from the bottle.').max(60, 'Keep the lot under 60 characters.'),
+      lot: z
+        .string()
+        .trim()
+        .min(1, 'Write the lot from the bottle.')
+        .max(60, 'Keep the lot under 60 characters.'),
       airC: reading(-20, 60, 'temperature'),
       rhPercent: reading(1, 100, 'humidity'),
       panelC: reading(-20, 80, 'panel temperature'),
@@ -85,8 +93,21 @@ export async function startOperation(jobId: string, operationId: string, by: str
   if (!floor.shop.setup.people.some(({ id }) => id === by)) return refuse('Say who begins.', 'by')
   const before = openBefore(found, at)
   if (before.length > 0) return refuse(`First finish: ${before.join(', ')}.`)
+  const tooEarly = minutesTooEarly(found, at)
+  if (tooEarly > 0) return refuse(`The layer before is still soft: wait another ${Math.ceil(tooEarly)} min.`)
   const started = await recordStart(db, jobId, operationId, at, by)
   return started.ok ? settle(jobId, at, 'work begun') : refuse(conflictText(started.error))
+}
+
+/** How long the shortest wait after the steps before still runs; what has been done early can be recorded, not begun. */
+function minutesTooEarly({ live, operation }: Found, at: Instant): number {
+  const waits = live.plan.links
+    .filter(({ to }) => to === operation.id)
+    .map(({ from, min }) => {
+      const progress = progressAt(live, live.plan.operations.find(({ id }) => id === from)!, at)
+      return progress.kind === 'done' ? min - minutesBetween(progress.to, at) : 0
+    })
+  return Math.max(0, ...waits)
 }
 
 /** What came before an operation in reality, to hold its times against. */
@@ -118,9 +139,12 @@ export async function finishOperation(input: unknown): Promise<WorkAnswer> {
   const before = openBefore(found, at)
   if (before.length > 0) return refuse(`First finish: ${before.join(', ')}.`)
   const earliest = endBefore(found, at)
-  if (earliest && startedAt < earliest) return refuse('That is before the step before it had ended. Correct the start.', 'startedAt')
-  if ((found.operation.kind === 'layer') !== (layer !== undefined)) return refuse('A layer needs its product, lot and climate.')
-  if (layer && !floor.shop.catalogue.some(({ id }) => id === layer.productId)) return refuse('Choose the product.', 'productId')
+  if (earliest && startedAt < earliest)
+    return refuse('That is before the step before it had ended. Correct the start.', 'startedAt')
+  if ((found.operation.kind === 'layer') !== (layer !== undefined))
+    return refuse('A layer needs its product, lot and climate.')
+  if (layer && !floor.shop.catalogue.some(({ id }) => id === layer.productId))
+    return refuse('Choose the product.', 'productId')
   if (!floor.shop.setup.people.some(({ id }) => id === by)) return refuse('Say who did it.', 'by')
   const finished = await recordFinish(db, {
     jobId,
@@ -129,7 +153,13 @@ export async function finishOperation(input: unknown): Promise<WorkAnswer> {
     endedAt,
     by,
     ...(layer
-      ? { layer: { productId: layer.productId, lot: layer.lot, climate: { airC: layer.airC, rhPercent: layer.rhPercent, panelC: layer.panelC } } }
+      ? {
+          layer: {
+            productId: layer.productId,
+            lot: layer.lot,
+            climate: { airC: layer.airC, rhPercent: layer.rhPercent, panelC: layer.panelC },
+          },
+        }
       : {}),
   })
   return finished.ok ? settle(jobId, at, 'work done') : refuse(conflictText(finished.error))

@@ -10,7 +10,9 @@ export class UnknownHistory extends Error {}
  * version, or is not ours at all.
  */
 export async function migrate(db: Knex, migrations: readonly Migration[]): Promise<string[]> {
-  await db.raw('CREATE TABLE IF NOT EXISTS migrations (position INTEGER PRIMARY KEY, name TEXT NOT NULL) STRICT')
+  await db.raw(
+    'CREATE TABLE IF NOT EXISTS migrations (position INTEGER PRIMARY KEY, name TEXT NOT NULL) STRICT',
+  )
   const done: { name: string }[] = await db('migrations').orderBy('position').select('name')
   for (const [position, { name }] of done.entries())
     if (migrations[position]?.name !== name)

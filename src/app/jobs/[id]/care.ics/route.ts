@@ -13,11 +13,15 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   if (!job) return new Response('There is no such job.', { status: 404 })
   const shop = await loadShop(db)
   const { milestones } = await loadCare(db, shop, id)
-  if (milestones.length === 0) return new Response('No layer is logged yet, so there are no dates.', { status: 409 })
+  if (milestones.length === 0)
+    return new Response('No layer is logged yet, so there are no dates.', { status: 409 })
   const vehicle = `${job.vehicle.make} ${job.vehicle.model}, ${job.vehicle.plate}`
   const text = careIcalendar({ uid: id, vehicle, shop: shop.setup.name, issued: now(), milestones })
   const file = `care-${job.vehicle.plate.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.ics`
   return new Response(text, {
-    headers: { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': `attachment; filename="${file}"` },
+    headers: {
+      'content-type': 'text/calendar; charset=utf-8',
+      'content-disposition': `attachment; filename="${file}"`,
+    },
   })
 }

@@ -11,5 +11,7 @@ export default async function CarePage({ params }: { params: Promise<{ id: strin
   const floor = await loadFloor(db, now())
   const entry = floor.jobs.find(({ job }) => job.id === id)
   if (!entry) notFound()
-  return <CareScreen entry={entry} care={await loadCare(db, floor.shop, id)} shop={floor.shop} now={floor.now} />
+  return (
+    <CareScreen entry={entry} care={await loadCare(db, floor.shop, id)} shop={floor.shop} now={floor.now} />
+  )
 }

@@ -11,5 +11,12 @@ export default async function HandoverSheetPage({ params }: { params: Promise<{ 
   const floor = await loadFloor(db, now())
   const entry = floor.jobs.find(({ job }) => job.id === id)
   if (!entry) notFound()
-  return <HandoverSheet entry={entry} care={await loadCare(db, floor.shop, id)} shop={floor.shop} now={floor.now} />
+  return (
+    <HandoverSheet
+      entry={entry}
+      care={await loadCare(db, floor.shop, id)}
+      shop={floor.shop}
+      now={floor.now}
+    />
+  )
 }

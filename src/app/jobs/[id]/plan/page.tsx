@@ -15,5 +15,13 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
   const survey = await loadSurvey(db, id)
   const judgement = judgeVehicle(entry.job, floor.shop.setup, survey)
   const offers = entry.agreement || judgement.read.panels === 0 ? [] : offersFor(floor, entry.job, survey)
-  return <PlanScreen entry={entry} judgement={judgement} offers={offers} setup={floor.shop.setup} now={floor.now} />
+  return (
+    <PlanScreen
+      entry={entry}
+      judgement={judgement}
+      offers={offers}
+      setup={floor.shop.setup}
+      now={floor.now}
+    />
+  )
 }

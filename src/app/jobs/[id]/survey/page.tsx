@@ -14,6 +14,12 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
   const { setup } = await loadShop(db)
   const agreed = (await findAgreement(db, id)) !== undefined
   return (
-    <SurveyScreen jobId={id} vehicle={job.vehicle} school={setup.school} stored={await loadSurvey(db, id)} agreed={agreed} />
+    <SurveyScreen
+      jobId={id}
+      vehicle={job.vehicle}
+      school={setup.school}
+      stored={await loadSurvey(db, id)}
+      agreed={agreed}
+    />
   )
 }

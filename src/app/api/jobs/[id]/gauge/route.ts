@@ -22,5 +22,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
       else controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`))
     },
   })
-  return new Response(stream, { headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' } })
+  return new Response(stream, {
+    headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' },
+  })
 }

@@ -1,0 +1,85 @@
+import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+
+/** A real shop for a story: the built app on a database file of its own, at a time of its own. */
+
+const ROOT = path.resolve(import.meta.dirname, '..')
+const START_TIMEOUT_MS = 60_000
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() =>
+        address && typeof address === 'object' ? resolve(address.port) : reject(new Error('no port')),
+      )
+    })
+  })
+}
+
+export class Shop {
+  private server: ChildProcess | undefined
+  url = ''
+
+  private constructor(readonly data: string) {}
+
+  static empty(): Shop {
+    return new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+  }
+
+  static demo(clock: string): Shop {
+    const shop = Shop.empty()
+    const { status, stderr } = spawnSync(path.join(ROOT, 'node_modules/.bin/tsx'), ['demo/load.ts'], {
+      cwd: ROOT,
+      env: shop.environment(clock),
+      encoding: 'utf8',
+    })
+    if (status !== 0) throw new Error(stderr)
+    return shop
+  }
+
+  private environment(clock: string): NodeJS.ProcessEnv {
+    return { ...process.env, FERN_YARD_DATA: this.data, FERN_YARD_CLOCK: clock, NEXT_TELEMETRY_DISABLED: '1' }
+  }
+
+  /** Opens the shop at a moment; closes it first where it was open. */
+  async open(clock: string): Promise<void> {
+    await this.close()
+    const port = await freePort()
+    this.url = `http://127.0.0.1:${port}`
+    this.server = spawn(
+      path.join(ROOT, 'node_modules/.bin/next'),
+      ['start', '-H', '127.0.0.1', '-p', String(port)],
+      {
+        cwd: ROOT,
+        env: this.environment(clock),
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    )
+    const deadline = Date.now() + START_TIMEOUT_MS
+    while (Date.now() < deadline) {
+      const answer = await fetch(this.url).catch(() => undefined)
+      if (answer?.ok) return
+      await new Promise((resolve) => setTimeout(resolve, 200))
+    }
+    throw new Error('the shop did not open')
+  }
+
+  async close(): Promise<void> {
+    const server = this.server
+    if (!server || server.exitCode !== null) return
+    const ended = new Promise((resolve) => server.once('exit', resolve))
+    server.kill('SIGTERM')
+    await ended
+  }
+
+  async remove(): Promise<void> {
+    await this.close()
+    rmSync(this.data, { recursive: true, force: true })
+  }
+}

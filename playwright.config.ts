@@ -1,0 +1,21 @@
+import { defineConfig } from '@playwright/test'
+
+/** The stories start their own servers on databases of their own, see e2e/shop.ts. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results/stories',
+  timeout: 180_000,
+  expect: { timeout: 15_000 },
+  workers: 1,
+  forbidOnly: true,
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-IE',
+    timezoneId: 'Europe/Dublin',
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+    },
+  },
+})

@@ -1,0 +1,69 @@
+// The steps that demo, start and test share. Plain Node: they run before anything is installed.
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, statSync } from 'node:fs'
+import path from 'node:path'
+
+export const ROOT = path.resolve(import.meta.dirname, '..')
+const at = (...parts) => path.join(ROOT, ...parts)
+
+export const environment = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' }
+
+export function say(text) {
+  console.log(`fern-yard: ${text}`)
+}
+
+/** Runs a command in the project and ends the script with its exit code if it fails. */
+export function run(command, args, options = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: environment,
+    ...options,
+  })
+  if (error) throw error
+  if (status !== 0) process.exit(status ?? 1)
+}
+
+export const bin = (name) => at('node_modules', '.bin', name)
+
+function newest(place) {
+  if (!existsSync(place)) return 0
+  const stat = statSync(place)
+  if (!stat.isDirectory()) return stat.mtimeMs
+  return Math.max(0, ...readdirSync(place).map((name) => newest(path.join(place, name))))
+}
+
+/** Installs the locked dependencies where they are missing or older than the lock. */
+export function install() {
+  const marker = at('node_modules', '.package-lock.json')
+  if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(at('package-lock.json')).mtimeMs) return
+  say('installing the locked dependencies (SQLite compiles itself, about two minutes) …')
+  run('npm', ['ci', '--no-audit', '--no-fund'])
+}
+
+/** Builds the app where sources have changed since the last build. */
+export function build() {
+  const sources = [
+    'src',
+    'demo',
+    'next.config.ts',
+    'postcss.config.mjs',
+    'package-lock.json',
+    'tsconfig.json',
+  ]
+  const built = newest(at('.next', 'BUILD_ID'))
+  if (built > 0 && sources.every((source) => newest(at(source)) <= built)) return
+  say('building …')
+  run(bin('next'), ['build'])
+}
+
+export function address() {
+  return { host: process.env.HOST ?? '127.0.0.1', port: process.env.PORT ?? '3210' }
+}
+
+/** Serves the built app until it is stopped. The database is brought up to date at the first request. */
+export function serve() {
+  const { host, port } = address()
+  say(`serving on http://${host}:${port} (Ctrl+C stops it)`)
+  run(bin('next'), ['start', '-H', host, '-p', port])
+}

@@ -1,0 +1,9 @@
+import path from 'node:path'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  resolve: {
+    alias: { '@demo': path.join(import.meta.dirname, 'demo'), '@': path.join(import.meta.dirname, 'src') },
+  },
+  test: { include: ['{src,cli,demo}/**/*.test.ts'], testTimeout: 60_000 },
+})
