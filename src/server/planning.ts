@@ -13,6 +13,7 @@ import {
   type PlacedOperation,
   type Problem,
   type Schedule,
+  type ScheduleReason,
   solve,
 } from '@/core/schedule'
 import type { Instant } from '@/core/time'
@@ -52,19 +53,28 @@ export function planFloor(
 
 /**
  * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,
- * everything not yet begun is planned anew, and at last without insisting on which bay a car was planned in.
+ * everything not yet begun is planned anew; then without insisting on which bay a car was planned in; at last
+ * without the latest starts that a late day has made impossible. The reasons of the first refusal are kept: they
+ * are what the manager must know.
  */
 function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, steps: number): Planned {
   const jobs = openJobs(floor)
-  const views: [PlanningOptions, number][] = [
-    ...(movable ? [[{ now: floor.now, movable }, steps] as [PlanningOptions, number]] : []),
-    [{ now: floor.now }, steps],
-    [{ now: floor.now, forgetPlaces: true }, steps],
+  const { now } = floor
+  const views: PlanningOptions[] = [
+    ...(movable ? [{ now, movable }] : []),
+    { now },
+    { now, forgetPlaces: true },
+    { now, letWindowsGo: true },
+    { now, forgetPlaces: true, letWindowsGo: true },
   ]
   let planned: Planned | undefined
-  for (const [options, effort] of views) {
-    planned = planFloor(floor.shop.setup, jobs, options, effort)
-    if (planned.schedule.status !== 'infeasible') return planned
+  let reasons: ScheduleReason[] = []
+  for (const options of views) {
+    planned = planFloor(floor.shop.setup, jobs, options, steps)
+    const { schedule } = planned
+    if (schedule.status !== 'infeasible')
+      return { ...planned, schedule: { ...schedule, reasons: options.letWindowsGo ? reasons : [] } }
+    reasons = schedule.reasons
   }
   return planned!
 }

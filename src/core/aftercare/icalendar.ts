@@ -12,6 +12,8 @@ export type CareCalendar = {
   milestones: readonly Milestone[]
 }
 
+const FOLD_OCTETS = 75
+
 function utc(at: Instant) {
   return ICAL.Time.fromJSDate(new Date(at), true)
 }
@@ -37,6 +39,8 @@ function eventOf(calendar: CareCalendar, milestone: Milestone) {
 
 /** The cure calendar as RFC 5545 text: CRLF lines folded at 75 octets, instants in UTC, days as dates. */
 export function careIcalendar(calendar: CareCalendar): string {
+  // The library does not count the blank that begins a continued line; RFC 5545 does.
+  ICAL.foldLength = FOLD_OCTETS - 1
   const root = new ICAL.Component('vcalendar')
   root.updatePropertyWithValue('prodid', '-//Fern Yard//Cure calendar//EN')
   root.updatePropertyWithValue('version', '2.0')

@@ -94,7 +94,7 @@ class ProblemBuilder {
     private readonly shop: ShopCalendar,
     private readonly now: Instant,
     private readonly origin: Instant,
-    private readonly keepPlaces: boolean,
+    private readonly options: PlanningOptions,
   ) {}
 
   job(job: LiveJob, keepPublished: boolean): { file: Record<string, unknown>; pins: Pin[] } {
@@ -123,7 +123,7 @@ class ProblemBuilder {
   }
 
   private placeOf(job: LiveJob, operation: string): { place?: string } {
-    if (!this.keepPlaces) return {}
+    if (this.options.forgetPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
     return place === undefined ? {} : { place }
   }
@@ -172,6 +172,13 @@ class ProblemBuilder {
       calendar && operation.mode === 'pausable'
         ? openMinutesBetween(calendar, timezone, progress.at, this.origin)
         : elapsed
+    // What should be done by the next slot is believed to be; only what is overdue takes longer than was reckoned.
+    const overdue = plusMinutes(progress.at, operation.minutes) <= this.now
+    if (worked >= operation.minutes && !overdue)
+      return {
+        operations: [unattended(operation.id, operation.minutes)],
+        pins: [pin(operation.id, progress.at)],
+      }
     const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
     const rest = `${operation.id}${REST}`
     const past = unattended(operation.id, elapsed)
@@ -212,10 +219,12 @@ class ProblemBuilder {
       const from = job.plan.operations.find(({ id }) => id === link.from)!
       const progress = progressAt(job, from, this.now)
       const moved = { ...link, from: lastId(link.from) }
-      if (progress.kind !== 'done' || link.max === undefined) return [moved]
-      const closed = plusMinutes(progress.to, link.max)
-      if (closed >= this.origin) return [moved]
-      this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
+      if (progress.kind === 'open' || link.max === undefined) return [moved]
+      const ended = progress.kind === 'done' ? progress.to : plusMinutes(progress.at, from.minutes)
+      const closed = plusMinutes(ended, link.max)
+      if (closed >= this.origin && !this.options.letWindowsGo) return [moved]
+      if (closed < this.origin)
+        this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
       const { max: _, ...withoutMax } = moved
       return [withoutMax]
     })
@@ -234,6 +243,8 @@ export type PlanningOptions = {
   movable?: ReadonlySet<string>
   /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
   forgetPlaces?: boolean
+  /** Give up the latest starts after work that has begun: for a day that has run too late to keep them. */
+  letWindowsGo?: boolean
 }
 
 /**
@@ -246,7 +257,7 @@ export function planningProblem(
   options: PlanningOptions,
 ): { problem: Problem; missed: MissedWindow[] } {
   const origin = nextSlot(options.now, shop.slotMinutes)
-  const builder = new ProblemBuilder(shop, options.now, origin, !options.forgetPlaces)
+  const builder = new ProblemBuilder(shop, options.now, origin, options)
   const built = jobs.map((job) =>
     builder.job(job, options.movable !== undefined && !options.movable.has(job.id)),
   )

@@ -21,6 +21,7 @@ export function TimeGrid({
   const width = widthOf(timeline)
   const nowX = xOf(timeline, now)
   return (
+    // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot be a drawing.
     <svg width={width} height={height + 30} role="group" aria-label="Schedule by day" className="block">
       {nights(timeline, OPENS, CLOSES, ['sun']).map(({ from, to }) => (
         <rect

@@ -1,0 +1,98 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { coatingJob, shopProblem } from '@/core/schedule/fixtures'
+
+const ROOT = path.resolve(import.meta.dirname, '..')
+let folder: string
+beforeAll(() => {
+  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-cli-'))
+})
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const file = (name: string, content: string) => {
+  const place = path.join(folder, name)
+  writeFileSync(place, content)
+  return place
+}
+function yard(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(
+    path.join(ROOT, 'node_modules/.bin/tsx'),
+    ['cli/yard.ts', ...args],
+    {
+      cwd: ROOT,
+      encoding: 'utf8',
+    },
+  )
+  return { status, stderr, json: stdout === '' ? undefined : JSON.parse(stdout) }
+}
+
+describe('schedule', () => {
+  test('solves a layer window across a night, and --check agrees', () => {
+    const problem = file('problem.json', JSON.stringify(shopProblem([coatingJob('A', 3)])))
+    const solved = yard('schedule', problem, '--seconds', '1')
+    expect(solved).toMatchObject({ status: 0, json: { format: 'fern-yard/schedule@1' } })
+    const schedule = file('schedule.json', JSON.stringify(solved.json))
+    expect(yard('schedule', problem, '--check', schedule)).toMatchObject({ status: 0, json: { valid: true } })
+    const cheap = file('cheap.json', JSON.stringify({ ...solved.json, cost: 1 }))
+    const faulty = yard('schedule', problem, '--check', cheap)
+    expect(faulty.status).toBe(1)
+    expect(faulty.stderr).toContain('cost')
+  })
+  test('leaves with 3 and a reason where nothing can be placed', () => {
+    const problem = file('impossible.json', JSON.stringify(shopProblem([coatingJob('A', 1)], { people: [] })))
+    expect(yard('schedule', problem)).toMatchObject({
+      status: 3,
+      json: { status: 'infeasible', reasons: [{ job: 'A' }, {}, {}] },
+    })
+  })
+  test('leaves with 2 and the path of each fault on a malformed file', () => {
+    const bad = yard('schedule', file('bad.json', '{"format":"x","slotMinutes":0}'))
+    expect(bad.status).toBe(2)
+    expect(bad.stderr).toContain('slotMinutes')
+    expect(bad.stderr).toContain('timezone')
+    expect(bad.json).toBeUndefined()
+    expect(yard('schedule', file('text.json', 'no json'))).toMatchObject({ status: 2 })
+    expect(yard('schedule', path.join(folder, 'gone.json')).stderr).toContain('there is no such file')
+  })
+})
+
+test('survey judges a table and refuses a faulty one by line and column', () => {
+  const rows = ['bonnet,104', 'bonnet,106', 'roof,110', 'roof,108', 'tailgate,240', 'tailgate,244']
+  const good = yard('survey', file('good.csv', `panel,reading_um\n${rows.join('\n')}\n`), '--shape', 'estate')
+  expect(good.status).toBe(0)
+  const found = Object.fromEntries(
+    good.json.panels.map((panel: { id: string; finding: { kind: string } }) => [
+      panel.id,
+      panel.finding.kind,
+    ]),
+  )
+  expect(found).toMatchObject({ bonnet: 'original', tailgate: 'repainted', 'front-bumper': 'unreadable' })
+  expect(good.json.budget.panels.bonnet).toBe(3.5)
+  const bad = yard('survey', file('bad.csv', 'panel,reading_um\nbonnet,99999\n'), '--shape', 'estate')
+  expect(bad.status).toBe(2)
+  expect(bad.stderr).toContain('Line 2, column 2')
+  expect(yard('survey', file('x.csv', 'panel,um\nbonnet,1\n'), '--shape', 'tractor').stderr).toContain(
+    'none of',
+  )
+})
+
+test('vin, dew and care answer in JSON and refuse bad input with 2', () => {
+  expect(yard('vin', '1M8GDM9AXKP042788').json).toMatchObject({ valid: true, modelYears: [1989, 2019] })
+  expect(yard('vin', '1M8GDM9AXKP04278')).toMatchObject({ status: 2 })
+  expect(yard('dew', '--temp', '25', '--rh', '60', '--surface', '20').json).toMatchObject({ go: true })
+  expect(yard('dew', '--temp', '-5', '--rh', '60', '--surface', '-5').json).toMatchObject({
+    requiredMarginC: 3,
+  })
+  expect(yard('dew', '--temp', '25', '--rh', '160', '--surface', '20').stderr).toContain('humidity')
+  expect(
+    yard('care', '--ended', '2027-01-13T16:00:00Z', '--product', 'tern-top').json.milestones,
+  ).toHaveLength(6)
+  expect(yard('care', '--ended', 'today', '--product', 'tern-top')).toMatchObject({ status: 2 })
+  expect(yard('care', '--ended', '2027-01-13T16:00:00Z', '--product', 'x').stderr).toContain(
+    'It has: cladonia-base',
+  )
+  expect(yard('paint')).toMatchObject({ status: 2 })
+})

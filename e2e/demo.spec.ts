@@ -1,0 +1,104 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** The demo shop: alive, readable by everyone, and safe with two people at it. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const jobLink = (plate: string) => `a:has-text("${plate}")`
+
+test('the yard shows each car with what it waits for and until when', async ({ page }) => {
+  await page.goto(shop.url)
+  for (const plate of ['IM 4471', 'IM 903', 'IM 2206', 'IM 3380', 'IM 1154', 'IM 77', 'IM 5012', 'IM 6127'])
+    await expect(page.locator(jobLink(plate)).first()).toBeVisible()
+  const bay = page.getByRole('article', { name: 'Loft 1' })
+  await expect(bay).toContainText('Next: Layer 3')
+  await expect(bay).toContainText('Not before 13:20, not after 22:20')
+  await expect(bay).toContainText('coat: go')
+})
+
+test('no screen fails WCAG 2.2 AA in axe, in either light', async ({ page, context }) => {
+  await page.goto(shop.url)
+  const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
+  const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
+  const ready = await page.locator(jobLink('IM 1154')).first().getAttribute('href')
+  const paths = [
+    '/',
+    '/intake',
+    '/schedule',
+    choosing!.replace('/plan', '/survey'),
+    choosing!,
+    between!.replace('/work', '/plan'),
+    between!.replace('/work', '/schedule'),
+    between!,
+    ready!,
+    ready!.replace('/care', '/handover'),
+    '/nowhere',
+  ]
+  for (const theme of ['paper', 'booth']) {
+    await context.addCookies([{ name: 'theme', value: theme, url: shop.url }])
+    for (const path of paths) {
+      await page.goto(shop.url + path)
+      const { violations } = await new AxeBuilder({ page })
+        .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+        .analyze()
+      const found = violations.map(
+        ({ id, nodes }) => `${theme} ${path}: ${id}: ${nodes[0]?.html.slice(0, 160)}`,
+      )
+      expect.soft(found).toEqual([])
+    }
+  }
+})
+
+test('two tablets on one survey: the second is asked, nothing is overwritten silently', async ({
+  browser,
+}) => {
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()])
+  const [first, second] = await Promise.all(contexts.map((context) => context.newPage()))
+  await first!.goto(shop.url)
+  const href = (await first!.locator(jobLink('IM 6127')).first().getAttribute('href'))!
+  for (const page of [first!, second!]) await page.goto(shop.url + href)
+  const type = async (page: typeof first, um: string) => {
+    const field = page!.getByLabel('Reading on bonnet, µm')
+    await field.fill(um)
+    await field.press('Enter')
+  }
+  await type(first, '111')
+  await expect(first!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await type(second, '222')
+  await expect(second!.getByText('Someone else has changed this survey.')).toBeVisible()
+  await expect(second!.getByRole('button', { name: 'Remove reading 222 µm' })).toBeVisible()
+  await second!.getByRole('button', { name: 'Take theirs' }).click()
+  await expect(second!.getByRole('button', { name: 'Remove reading 111 µm' })).toBeVisible()
+  await type(second, '112')
+  await expect(second!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await Promise.all(contexts.map((context) => context.close()))
+})
+
+test('a layer is not begun before its window, and the reason stands there', async ({ page }) => {
+  await page.goto(shop.url)
+  await page.locator(jobLink('IM 4471')).first().click()
+  await page.getByRole('button', { name: 'Begin now' }).click()
+  await expect(page.getByText('The layer before is still soft')).toBeVisible()
+})
+
+test('planning anew keeps every promise it can and says so', async ({ page }) => {
+  await page.goto(`${shop.url}/schedule`)
+  await page.getByRole('button', { name: 'Plan anew' }).click()
+  await expect(page.getByRole('status')).toContainText('Planned', { timeout: 30_000 })
+})
+
+test('a job that is not there is said so, with a way back', async ({ page }) => {
+  await page.goto(`${shop.url}/jobs/nobody/survey`)
+  await expect(page.getByRole('heading', { name: 'Nothing stands here' })).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the yard' }).click()
+  await expect(page).toHaveURL(`${shop.url}/`)
+})

@@ -1,0 +1,199 @@
+import { readFileSync } from 'node:fs'
+import { expect, type Page, test } from '@playwright/test'
+import ical from 'node-ical'
+import { Shop } from './shop'
+
+/** One car from the gate to its aftercare, in the real app, on a database that was empty before. */
+
+const TUESDAY = '2027-01-12T08:05:00Z'
+const MONDAY_AFTER = '2027-01-18T17:45:00Z'
+
+let shop: Shop
+test.beforeAll(() => {
+  shop = Shop.empty()
+})
+test.afterAll(() => shop.remove())
+
+async function logStep(page: Page, operation: string, from: string, to: string): Promise<void> {
+  await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'open')
+  await page.getByLabel('Really began').fill(from)
+  await page.getByLabel('Really ended').fill(to)
+  await page.getByRole('button', { name: /^(Done|Log the layer as done)$/ }).click()
+  await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'done')
+}
+
+test('one car goes through the whole shop', async ({ page }) => {
+  await shop.open(TUESDAY)
+
+  await test.step('the empty yard says what to do', async () => {
+    await page.goto(shop.url)
+    await expect(page.getByText('Take a vehicle in to begin.')).toBeVisible()
+  })
+
+  await test.step('take it in; the number is read as it is typed, and the draft survives a reload', async () => {
+    await page.getByRole('link', { name: 'Take in' }).click()
+    await expect(page.locator('form[data-ready=true]')).toBeVisible()
+    await page.getByRole('button', { name: 'Take in and measure' }).click()
+    await expect(page.getByText('Write the customer’s name.')).toBeVisible()
+    await page.getByLabel('Name', { exact: true }).fill('Ita Corrigan')
+    await page.getByLabel('Plate').fill('IM 4471')
+    await page.getByLabel('Make').fill('Corvane')
+    await page.getByLabel('Model').fill('Hearth Estate')
+    await page.getByLabel('Year').fill('2022')
+    const vin = page.getByLabel('Vehicle number (VIN)')
+    await vin.fill('1M8GDM9AXKPO42788')
+    await expect(page.getByTestId('vin-reading')).toContainText('O in place 12')
+    await vin.fill('1M8GDM9AXKP042788')
+    await expect(page.getByTestId('vin-reading')).toContainText('Check digit agrees')
+    await page.getByRole('radio', { name: 'Estate' }).click()
+    await page.getByLabel('Colour').fill('Bottle green')
+    await page.getByLabel('What the customer wants').fill('Leads the procession at the Candle Regatta.')
+    await page.getByLabel('Budget').fill('about a lot')
+    await page.reload()
+    await expect(page.getByText('Your draft from before is back.')).toBeVisible()
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Ita Corrigan')
+    await expect(page.getByRole('radio', { name: 'Estate' })).toBeChecked()
+    await page.getByRole('button', { name: 'Take in and measure' }).click()
+    await expect(page.getByText('Write the budget in euros')).toBeVisible()
+    await page.getByLabel('Budget').fill('2400')
+    await page.getByRole('button', { name: 'Take in and measure' }).click()
+    await expect(page).toHaveURL(/\/survey$/)
+  })
+
+  await test.step('measure: a bad reading is refused, the gauge delivers, the arithmetic is shown', async () => {
+    const reading = page.getByLabel('Reading on bonnet, µm')
+    await reading.fill('99999')
+    await reading.press('Enter')
+    await expect(page.getByText('Plausible readings lie between 0 and 5000 µm.')).toBeVisible()
+    await expect(reading).toHaveValue('99999')
+    await reading.fill('-5')
+    await reading.press('Enter')
+    await expect(page.getByText('-5 µm cannot be.')).toBeVisible()
+    await reading.fill('')
+    await page.getByRole('button', { name: 'Read from gauge' }).click()
+    await expect(page.getByText('13 of 13 metal panels read')).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible()
+    for (const panel of ['Bonnet', 'Roof', 'Left front door', 'Right front door', 'Tailgate']) {
+      await page.getByRole('radio', { name: new RegExp(`^${panel}:`) }).click()
+      await page.getByLabel('Extent, %').fill('70')
+      await page.getByRole('button', { name: 'Add' }).click()
+      await expect(page.getByRole('button', { name: 'Remove Swirls' })).toBeVisible()
+    }
+    await page.getByText('Show the arithmetic').click()
+    await expect(page.getByText('the least decides')).toBeVisible()
+    await expect(page.getByText('lifetime 7.6 µm − taken before 0.0 µm = 7.6 µm')).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+    await page.reload()
+    await expect(page.getByText('13 of 13 metal panels read')).toBeVisible()
+  })
+
+  let promised = ''
+  await test.step('choose one of three packages worked out from the readings', async () => {
+    await page.getByRole('link', { name: 'To the packages' }).click()
+    const sheets = page.getByRole('article')
+    await expect(sheets).toHaveCount(3)
+    const dates = await page.getByTestId('collection').allInnerTexts()
+    expect(new Set(dates).size).toBeGreaterThan(1)
+    const lantern = page.getByRole('article', { name: 'Lantern' })
+    await lantern.getByText('Where the price comes from').click()
+    await expect(lantern.getByText('Cladonia Base,', { exact: false }).first()).toBeVisible()
+    promised = (await lantern.getByTestId('collection').locator('strong').textContent()) ?? ''
+    await lantern.getByRole('button', { name: 'Agree Lantern' }).click()
+    await expect(page).toHaveURL(/\/schedule$/)
+  })
+
+  await test.step('see it placed, its windows, the promise and why not earlier', async () => {
+    await expect(page.getByRole('heading', { level: 1 })).toContainText(`Promised for ${promised}`)
+    await expect(page.locator('[data-operation="layer-2"]')).toContainText('window')
+    await expect(page.getByTestId('why').getByRole('listitem')).not.toHaveCount(0)
+    await page.getByRole('link', { name: 'Schedule' }).first().click()
+    await expect(page.getByRole('link', { name: 'IM 4471, its schedule' }).first()).toBeVisible()
+  })
+
+  const jobUrl = await page.getByRole('link', { name: 'IM 4471, its schedule' }).first().getAttribute('href')
+  const work = `${jobUrl!.replace('/schedule', '')}/work`
+
+  await test.step('begin the first step now; the yard shows it', async () => {
+    await page.goto(shop.url + work)
+    await page.getByRole('button', { name: 'Begin now' }).click()
+    await expect(page.locator('[data-step="wash"]')).toHaveAttribute('data-state', 'started')
+    await page.goto(shop.url)
+    await expect(page.getByRole('article', { name: 'Wash bay' })).toContainText('IM 4471')
+  })
+
+  await test.step('days later, after a restart, everything is still there and the card is filled in', async () => {
+    await shop.open(MONDAY_AFTER)
+    await page.goto(shop.url + work)
+    const wash = page.locator('[data-step="wash"]')
+    await expect(wash).toHaveAttribute('data-state', 'started')
+    await page.getByLabel('Really ended').fill('2027-01-12T07:00')
+    await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await expect(page.getByText('It ends before it begins.')).toBeVisible()
+    await page.getByLabel('Really ended').fill('2027-01-12T10:00')
+    await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await expect(wash).toHaveAttribute('data-state', 'done')
+    await logStep(page, 'mask', '2027-01-12T10:15', '2027-01-12T11:00')
+    await logStep(page, 'cut', '2027-01-12T11:30', '2027-01-13T12:30')
+    await logStep(page, 'refine', '2027-01-13T12:45', '2027-01-14T09:30')
+    await logStep(page, 'wipe', '2027-01-14T15:10', '2027-01-14T16:00')
+  })
+
+  await test.step('log the layers; the windows follow the real times', async () => {
+    await page.getByRole('button', { name: 'Log the layer as done' }).click()
+    await expect(page.getByText('Write the lot from the bottle.')).toBeVisible()
+    await page.getByLabel('Lot on the bottle').fill('CB-7')
+    await page.getByLabel('Humidity, %').fill('140')
+    await page.getByRole('button', { name: 'Log the layer as done' }).click()
+    await expect(page.getByText('The humidity must lie between 1 and 100.')).toBeVisible()
+    await expect(page.getByLabel('Lot on the bottle')).toHaveValue('CB-7')
+    await page.getByLabel('Humidity, %').fill('52')
+    await logStep(page, 'layer-1', '2027-01-14T16:00', '2027-01-14T19:40')
+    await expect(page.locator('[data-step="layer-1"]')).toContainText('Lot CB-7')
+    // 3 and 12 h after 19:40 on Thursday.
+    await expect(page.getByTestId('window')).toContainText('Fri 15 Jan 07:40')
+    await page.getByLabel('Lot on the bottle').fill('TT-2')
+    await logStep(page, 'layer-2', '2027-01-15T07:10', '2027-01-15T10:30')
+    await page.getByLabel('Lot on the bottle').fill('TT-2')
+    await logStep(page, 'layer-3', '2027-01-15T14:00', '2027-01-15T17:20')
+    await expect(page.locator('[data-step="dry"]')).toHaveAttribute('data-state', 'done')
+    await logStep(page, 'finish', '2027-01-18T16:30', '2027-01-18T17:30')
+    await expect(page.getByRole('heading', { name: 'All steps are done' })).toBeVisible()
+  })
+
+  await test.step('a tick made by mistake is taken back, and made again', async () => {
+    await page.getByRole('button', { name: 'Take back Refit and final inspection' }).click()
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Take it back' }).click()
+    await expect(page.locator('[data-step="finish"]')).toHaveAttribute('data-state', 'open')
+    await logStep(page, 'finish', '2027-01-18T16:30', '2027-01-18T17:30')
+  })
+
+  await test.step('care dates from the real end of the last layer, a sheet, a calendar file', async () => {
+    await page.getByRole('link', { name: 'To care and handover' }).click()
+    await expect(page.locator('[data-milestone="dry-until"]')).toContainText('Saturday 16 January, 17:20')
+    await expect(page.locator('[data-milestone="first-wash"]')).toContainText('Friday 22 January')
+    await expect(page.locator('[data-milestone="full-cure"]')).toContainText('Sunday 14 February')
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'Calendar file (.ics)' }).click(),
+    ])
+    expect(download.suggestedFilename()).toBe('care-im-4471.ics')
+    const events = Object.values(ical.sync.parseICS(readFileSync(await download.path(), 'utf8')))
+    expect(events.filter((entry) => entry?.type === 'VEVENT')).toHaveLength(6)
+    await page.getByRole('link', { name: 'Handover sheet' }).click()
+    await expect(page.getByRole('heading', { name: 'What was done: Lantern' })).toBeVisible()
+    await expect(page.getByText('Cladonia Base, lot CB-7')).toBeVisible()
+    await page.emulateMedia({ media: 'print' })
+    await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+    await expect(page.getByText('Do not', { exact: true })).toBeVisible()
+    await page.emulateMedia({ media: 'screen' })
+    await page.goBack()
+    await page.getByRole('button', { name: 'The customer has the car' }).click()
+    await expect(page.getByText('Handed over')).toBeVisible()
+  })
+
+  await test.step('after another restart it is all still there', async () => {
+    await shop.open('2027-01-19T09:00:00Z')
+    await page.goto(`${shop.url}${work.replace('/work', '/care')}`)
+    await expect(page.locator('[data-milestone="dry-until"]')).toContainText('Saturday 16 January, 17:20')
+  })
+})

@@ -1,0 +1,171 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { isMetal, panelsOf } from '../vehicle'
+import {
+  baselineOf,
+  type Defect,
+  FLOOR_UM,
+  findingReason,
+  gaugeUncertaintyUm,
+  judge,
+  LIFETIME_UM,
+  limitArithmetic,
+  METHOD_CAP_UM,
+  type Readings,
+  type SurveyInput,
+  spotsOf,
+  spotsWanted,
+  UNREAD_CAP_UM,
+} from '.'
+
+const panels = panelsOf('hatchback')
+const metal = panels.filter((panel) => isMetal(panel.substrate))
+const evenReadings = (um: number): Readings =>
+  Object.fromEntries(metal.map(({ id }) => [id, [um, um + 1, um - 1]]))
+const input = (more: Partial<SurveyInput>): SurveyInput => ({
+  panels,
+  paintSystem: 'clear-over-base',
+  school: 'gauge-guided',
+  readings: evenReadings(110),
+  defects: {},
+  ...more,
+})
+const panelOf = (result: ReturnType<typeof judge>, id: string) =>
+  result.panels.find(({ panel }) => panel.id === id)!
+
+describe('spots after SSPC-PA 2', () => {
+  test('three readings make a spot, its mean counts, and a rest is an unfinished spot', () => {
+    expect(spotsOf([100, 103, 106, 110])).toEqual([
+      { readingsUm: [100, 103, 106], meanUm: 103, complete: true },
+      { readingsUm: [110], meanUm: 110, complete: false },
+    ])
+  })
+  test('ten square metres ask for five spots', () => expect(spotsWanted(10)).toBe(5))
+  test('a single panel never rests on one spot', () => expect(spotsWanted(0.1)).toBe(2))
+})
+
+describe('the level of the car', () => {
+  test('one resprayed panel among twelve never moves it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 90, max: 120, noNaN: true }), { minLength: 11, maxLength: 11 }),
+        fc.double({ min: 250, max: 900, noNaN: true }),
+        fc.integer({ min: 0, max: 11 }),
+        (own, respray, at) => {
+          expect(baselineOf(own.toSpliced(at, 0, respray))).toEqual(baselineOf(own))
+        },
+      ),
+    )
+  })
+  test('there is none without panels', () => expect(baselineOf([])).toBeUndefined())
+})
+
+describe('what a panel is', () => {
+  test('it is original near the level, repainted above it, filler very far above', () => {
+    const readings = { ...evenReadings(110), roof: [200, 202, 201], tailgate: [380, 460, 420] }
+    const result = judge(input({ readings }))
+    expect(panelOf(result, 'bonnet').finding.kind).toBe('original')
+    expect(panelOf(result, 'roof').finding).toMatchObject({ kind: 'repainted', aboveBaselineUm: 91 })
+    expect(panelOf(result, 'tailgate').finding.kind).toBe('filler-likely')
+  })
+  test('one reading proves nothing', () => {
+    const result = judge(input({ readings: { ...evenReadings(110), bonnet: [240] } }))
+    expect(panelOf(result, 'bonnet').finding).toEqual({ kind: 'too-few', n: 1 })
+    expect(findingReason(panelOf(result, 'bonnet').finding)).toContain('proves nothing')
+  })
+  test('plastic, gelcoat and film are never judged by a gauge', () => {
+    expect(panelOf(judge(input({})), 'front-bumper').finding.kind).toBe('unreadable')
+    expect(panelOf(judge(input({ paintSystem: 'gelcoat' })), 'bonnet').finding.kind).toBe('unreadable')
+    expect(panelOf(judge(input({ paintSystem: 'wrap' })), 'bonnet')).toMatchObject({
+      finding: { kind: 'film' },
+      budget: { budgetUm: 0 },
+    })
+  })
+  test('thin begins where the lowest spot less the gauge error meets the floor of 3 mil', () => {
+    const at = (um: number) =>
+      panelOf(judge(input({ readings: { ...evenReadings(110), roof: [um, um, um] } })), 'roof')
+    expect(at(FLOOR_UM + 1.9).finding.kind).toBe('thin')
+    expect(at(FLOOR_UM + 1.9).budget.budgetUm).toBe(0)
+    expect(at(FLOOR_UM + 2.1).finding.kind).toBe('original')
+  })
+})
+
+describe('how much may come off', () => {
+  test('by the gauge: lowest spot less gauge error less floor', () => {
+    const { budget } = panelOf(
+      judge(input({ readings: { ...evenReadings(110), roof: [82, 82, 82] } })),
+      'roof',
+    )
+    expect(budget.budgetUm).toBeCloseTo(82 - gaugeUncertaintyUm(82) - 76.2, 9)
+    expect(limitArithmetic(budget.decidedBy)).toBe(
+      'lowest spot 82.0 µm − gauge error 2.0 µm − floor 76.2 µm = 3.8 µm',
+    )
+  })
+  test('over its life: what earlier visits took is gone, and more than all is nothing', () => {
+    expect(panelOf(judge(input({ takenUm: { roof: 5 } })), 'roof').budget.budgetUm).toBeCloseTo(
+      LIFETIME_UM - 5,
+      9,
+    )
+    expect(panelOf(judge(input({ takenUm: { roof: 9 } })), 'roof').budget.budgetUm).toBe(0)
+  })
+  test('with both schools the stricter rules', () => {
+    const both = panelOf(judge(input({ school: 'both' })), 'roof').budget
+    expect(both.budgetUm).toBe(METHOD_CAP_UM)
+    expect(both.decidedBy.rule).toBe('method')
+  })
+  test('what cannot be read gets the mildest methods only', () => {
+    expect(panelOf(judge(input({})), 'front-bumper').budget.budgetUm).toBe(UNREAD_CAP_UM)
+  })
+  test('a thin panel stays protected under the method-guided school too', () => {
+    const readings = { ...evenReadings(110), roof: [70, 71, 70] }
+    expect(panelOf(judge(input({ readings, school: 'method-guided' })), 'roof').budget.budgetUm).toBe(0)
+  })
+  test('no budget is ever negative or above what the gauge leaves', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.double({ min: 0, max: 400, noNaN: true }), { minLength: 2, maxLength: 12 }),
+        fc.double({ min: 0, max: 12, noNaN: true }),
+        (roof, taken) => {
+          const { budget } = panelOf(
+            judge(input({ readings: { ...evenReadings(110), roof }, takenUm: { roof: taken } })),
+            'roof',
+          )
+          expect(budget.budgetUm).toBeGreaterThanOrEqual(0)
+          for (const limit of budget.limits)
+            expect(budget.budgetUm).toBeLessThanOrEqual(Math.max(0, limit.limitUm))
+        },
+      ),
+    )
+  })
+})
+
+describe('condition', () => {
+  const defect = (more: Partial<Defect>): Defect => ({
+    kind: 'swirls',
+    severity: 2,
+    extentPercent: 100,
+    catchesNail: false,
+    ...more,
+  })
+  test('a panel without defects stands at 100, and each defect is charged its points', () => {
+    const result = judge(
+      input({ defects: { roof: [defect({}), defect({ kind: 'chips', extentPercent: 10 })] } }),
+    )
+    expect(panelOf(result, 'bonnet').condition).toMatchObject({ index: 100, letter: 'A' })
+    const { condition } = panelOf(result, 'roof')
+    expect(condition.index).toBeCloseTo(100 * (1 - 0.28) * (1 - 0.18 * 0.1 ** 0.6), 9)
+    expect(condition.costs.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(100 - condition.index, 9)
+  })
+  test('the order of defects changes no index, and a worse defect never helps', () => {
+    const list = [defect({}), defect({ kind: 'etching', severity: 1, extentPercent: 30 })]
+    const index = (defects: Defect[]) =>
+      panelOf(judge(input({ defects: { roof: defects } })), 'roof').condition.index
+    expect(index(list)).toBeCloseTo(index([...list].reverse()), 9)
+    expect(index([defect({ severity: 3 })])).toBeLessThan(index([defect({ severity: 2 })]))
+  })
+  test('the vehicle’s index lies between its best and its worst panel', () => {
+    const result = judge(input({ defects: { roof: [defect({ severity: 3 })] } }))
+    expect(result.index).toBeLessThan(100)
+    expect(result.index).toBeGreaterThan(panelOf(result, 'roof').condition.index)
+  })
+})
