@@ -13,6 +13,7 @@ export default defineConfig({
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',
     trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

@@ -5,8 +5,8 @@
 const STOPS = [
   { um: 60, l: 0.93, c: 0.07, h: 95 },
   { um: 100, l: 0.83, c: 0.09, h: 125 },
-  { um: 140, l: 0.72, c: 0.09, h: 150 },
-  { um: 200, l: 0.58, c: 0.085, h: 185 },
+  { um: 140, l: 0.74, c: 0.09, h: 150 },
+  { um: 200, l: 0.65, c: 0.085, h: 185 },
   { um: 300, l: 0.44, c: 0.08, h: 225 },
   { um: 420, l: 0.32, c: 0.075, h: 270 },
 ] as const
@@ -32,5 +32,5 @@ export function filmColour(um: number): string {
 
 /** Dark or light writing, whichever can be read on the colour of `um`. */
 export function filmInk(um: number): string {
-  return between(um).l > 0.62 ? '#14261c' : '#f7f6ec'
+  return between(um).l > 0.57 ? '#14261c' : '#f7f6ec'
 }

@@ -196,6 +196,14 @@ describe('the shop as a scheduling problem', () => {
     expect(schedule.status).not.toBe('infeasible')
   })
 
+  test('clocks that show seconds do not break the plan', () => {
+    const now = instantOrThrow('2027-01-11T08:05:37.412Z')
+    const job = { ...live('A', 'headland'), arrive: now, due: plusMinutes(now, 9000) }
+    const progress: Record<string, Progress> = { wash: { kind: 'started', at: now, by: 'senan' } }
+    expect(planned([job], now).schedule.reasons).toEqual([])
+    expect(planned([{ ...job, progress }], plusMinutes(now, 20)).schedule.reasons).toEqual([])
+  })
+
   test('a new job moves nobody who was placed before', () => {
     const first = planned([live('A', 'lantern'), live('B', 'headland')], MONDAY)
     const published = (id: string) => first.placed.filter(({ job }) => job === id)

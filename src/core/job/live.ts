@@ -106,8 +106,8 @@ class ProblemBuilder {
     return {
       file: {
         id: job.id,
-        arrive: [job.arrive, ...starts].reduce((a, b) => (a < b ? a : b)),
-        ...(job.due ? { due: job.due } : {}),
+        arrive: [onMinute(job.arrive), ...starts].reduce((a, b) => (a < b ? a : b)),
+        ...(job.due ? { due: onMinute(job.due) } : {}),
         weight: job.weight,
         operations: all.flatMap(({ operations }) => operations),
         links: this.links(job, entries),
