@@ -16,9 +16,7 @@ async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> {
     await page.keyboard.press('Tab')
     const focused = await page.evaluate(() => {
       const element = document.activeElement as HTMLElement | null
-      const label = element?.id
-        ? document.querySelector(`label[for="${CSS.escape(element.id)}"]`)?.textContent
-        : ''
+      const label = (element as HTMLInputElement | null)?.labels?.[0]?.textContent
       return [element?.getAttribute('aria-label'), label, element?.textContent].filter(Boolean).join(' ')
     })
     if (name.test(focused)) return
@@ -78,6 +76,9 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await keyboard.press('Shift+Tab')
   await expect(page.getByRole('radio', { name: /^Right front wing/ })).toBeFocused()
   await keyboard.press('ArrowRight')
+  await expect(page.getByRole('radio', { name: /^Right front door/ })).toBeFocused()
+  await keyboard.press('ArrowRight')
+  await keyboard.press('ArrowLeft')
   await expect(page.getByRole('heading', { name: 'Right front door' })).toBeVisible()
   await keyboard.press('1')
   await keyboard.type('21')

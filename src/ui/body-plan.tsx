@@ -51,7 +51,10 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
     const step = STEP[event.key]
     if (step !== undefined) {
       event.preventDefault()
-      onSelect?.(neighbour(panels, selected, step))
+      const next = neighbour(panels, selected, step)
+      onSelect?.(next)
+      // The focus walks with the choice, as in any group of radio buttons.
+      event.currentTarget.querySelector<SVGGElement>(`[data-panel="${next}"]`)?.focus()
     } else if (/^\d$/.test(event.key)) {
       event.preventDefault()
       onType?.(event.key)

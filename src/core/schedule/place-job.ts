@@ -152,23 +152,20 @@ function candidatePlaces(model: Model, shop: ShopState, job: ModelJob, stay: num
   })
 }
 
-/** Two stays of one job need two units where they overlap in the same place. */
+/** Each berth was found for its stay alone; two stays of one job in the same place must also fit together. */
 function ownStaysFit(
-  model: Model,
+  shop: ShopState,
   job: ModelJob,
   placement: JobPlacement,
   berths: readonly Berth[],
 ): boolean {
-  return berths.every((berth, stay) => {
-    if (!berth) return true
-    const { from, to } = stayExtent(job, placement, stay)
-    const together = berths.filter((other, at) => {
-      if (!other || other.place !== berth.place) return false
-      const extent = stayExtent(job, placement, at)
-      return extent.from < to && from < extent.to
-    })
-    return together.length <= model.capacity[berth.place]!
-  })
+  const byPlace = new Map<number, Interval[]>()
+  for (const stay of job.stays.keys()) {
+    const berth = berths[stay]
+    if (berth)
+      byPlace.set(berth.place, [...(byPlace.get(berth.place) ?? []), stayExtent(job, placement, stay)])
+  }
+  return [...byPlace].every(([place, stays]) => stays.length < 2 || shop.holdsTogether(place, stays))
 }
 
 export type Berthed = { placed: PlacedJob; berths: Berth[] }
@@ -188,16 +185,21 @@ export function placeJob(
   const stays = [...job.stays.keys()].sort((a, b) => firstIn(a) - firstIn(b))
   let failure: PlaceFailure = { operation: job.order![0]!, code: 'no-place' }
 
-  const descend = (depth: number, berths: Berth[]): Berthed | undefined => {
+  const descend = (depth: number, berths: Berth[], soFar: JobPlacement | undefined): Berthed | undefined => {
     if (depth === stays.length) {
       const final = settle(model, shop, job, berths, releases)
       return final.ok ? { placed: final.placed, berths } : undefined
     }
     const stay = stays[depth]!
-    const options: { berths: Berth[]; freed: number }[] = []
+    const options: { berths: Berth[]; freed: number; placement: JobPlacement }[] = []
+    /** Where the job's own earlier stays stand, this one can only come before or after. */
+    const ownIn = (place: number) =>
+      stays
+        .slice(0, depth)
+        .flatMap((own) => (soFar && berths[own]?.place === place ? [stayExtent(job, soFar, own)] : []))
     for (const place of candidatePlaces(model, shop, job, stay)) {
       let found = 0
-      for (const gap of shop.freeGaps(place)) {
+      for (const gap of shop.freeGaps(place, ownIn(place))) {
         if (gap.to <= job.arrive || found === GAPS_PER_PLACE) continue
         const extended = [...berths]
         extended[stay] = { place, gap }
@@ -207,19 +209,19 @@ export function placeJob(
           continue
         }
         const { placement } = attempt.placed
-        if (!ownStaysFit(model, job, placement, extended)) continue
+        if (!ownStaysFit(shop, job, placement, extended)) continue
         found++
-        options.push({ berths: extended, freed: stayExtent(job, placement, stay).to })
+        options.push({ berths: extended, freed: stayExtent(job, placement, stay).to, placement })
       }
     }
     options.sort((a, b) => a.freed - b.freed)
     for (const option of options) {
-      const done = descend(depth + 1, option.berths)
+      const done = descend(depth + 1, option.berths, option.placement)
       if (done) return done
     }
     return undefined
   }
-  const value = descend(0, [])
+  const value = descend(0, [], undefined)
   return value ? { ok: true, value } : { ok: false, failure }
 }
 
@@ -232,5 +234,5 @@ export function settleAgain(
   releases: readonly number[],
 ): PlacedJob | undefined {
   const attempt = settle(model, shop, job, [...berths], releases)
-  return attempt.ok && ownStaysFit(model, job, attempt.placed.placement, berths) ? attempt.placed : undefined
+  return attempt.ok && ownStaysFit(shop, job, attempt.placed.placement, berths) ? attempt.placed : undefined
 }

@@ -16,6 +16,16 @@ function insertSorted(uses: Use[], use: Use): void {
   uses.splice(at, 0, use)
 }
 
+/** Beginnings and ends in the order of time; what ends at a minute makes room for what begins at it. */
+function edgesOf(intervals: readonly Interval[]): { at: number; by: 1 | -1 }[] {
+  return intervals
+    .flatMap(({ from, to }) => [
+      { at: from, by: 1 as const },
+      { at: to, by: -1 as const },
+    ])
+    .sort((a, b) => a.at - b.at || a.by - b.by)
+}
+
 export function stayExtent(job: ModelJob, placement: JobPlacement, stay: number): Interval {
   const operations = job.stays[stay]!.operations.map((index) => placement.operations[index]!)
   return {
@@ -40,17 +50,13 @@ export class ShopState {
     return firstOverlap(this.people[person]!, from, to)
   }
 
-  /** Stretches in which a place has a unit free, within the range of the problem. */
-  freeGaps(place: number): Interval[] {
+  /** Stretches in which a place has a unit free, within the range of the problem; `also` is taken as well. */
+  freeGaps(place: number, also: readonly Interval[] = []): Interval[] {
     const capacity = this.model.capacity[place]!
-    const edges = this.places[place]!.flatMap(({ from, to }) => [
-      { at: from, by: 1 },
-      { at: to, by: -1 },
-    ]).sort((a, b) => a.at - b.at || a.by - b.by)
     const gaps: Interval[] = []
     let taken = 0
     let from = this.model.earliest
-    for (const { at, by } of edges) {
+    for (const { at, by } of edgesOf([...this.places[place]!, ...also])) {
       const wasFree = taken < capacity
       taken += by
       if (wasFree && taken >= capacity && at > from) gaps.push({ from, to: at })
@@ -58,6 +64,16 @@ export class ShopState {
     }
     if (taken < capacity && from < this.model.horizon) gaps.push({ from, to: this.model.horizon })
     return gaps
+  }
+
+  /** Whether all of `stays` can be in a place at once, beside what is there already. */
+  holdsTogether(place: number, stays: readonly Interval[]): boolean {
+    let taken = 0
+    for (const { by } of edgesOf([...this.places[place]!, ...stays])) {
+      taken += by
+      if (taken > this.model.capacity[place]!) return false
+    }
+    return true
   }
 
   placeIsUnused(place: number): boolean {

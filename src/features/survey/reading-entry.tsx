@@ -1,6 +1,6 @@
 'use client'
 
-import { type KeyboardEvent, type RefObject, useState } from 'react'
+import { type KeyboardEvent, type RefObject, useEffect, useState } from 'react'
 import type { PanelJudgement } from '@/core/survey'
 import { filmUm } from '@/core/units'
 import { Field } from '@/ui/field'
@@ -19,6 +19,10 @@ const WALK: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 }
 export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Props) {
   const [text, setText] = useState('')
   const [error, setError] = useState<string>()
+  // Typing is what this page is for, so the field takes the focus, but never away from someone walking on the plan.
+  useEffect(() => {
+    if (!document.activeElement?.closest('[role="radiogroup"]')) inputRef.current?.focus()
+  }, [inputRef])
   if (judged.finding.kind === 'unreadable' || judged.finding.kind === 'film') return null
 
   const keep = () => {
@@ -55,8 +59,6 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
         className="field text-2xl"
         inputMode="decimal"
         autoComplete="off"
-        // biome-ignore lint/a11y/noAutofocus: typing is what this page is for, and the field follows the walk.
-        autoFocus
         value={text}
         onChange={(event) => {
           setText(event.target.value)

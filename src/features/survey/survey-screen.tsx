@@ -48,7 +48,13 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
     setSelected(panel)
     setReadings(panel, (values) => [...values, filmUm])
   })
-  const walk = (step: number) => setSelected(neighbour(panels, selected, step))
+  /** From the field for readings one walks on to the next panel that can be read. */
+  const walk = (step: number) => {
+    const readable = judgement.panels
+      .filter(({ finding }) => finding.kind !== 'unreadable' && finding.kind !== 'film')
+      .map(({ panel }) => panel)
+    setSelected(neighbour(readable, selected, step))
+  }
   const typeInto = (key: string) => {
     const field = entry.current
     if (!field) return
