@@ -58,7 +58,7 @@ export class Shop {
       {
         cwd: ROOT,
         env: this.environment(clock),
-        stdio: ['ignore', 'inherit', 'inherit'],
+        stdio: ['ignore', 'ignore', 'inherit'],
       },
     )
     const deadline = Date.now() + START_TIMEOUT_MS

@@ -225,7 +225,7 @@ function Legend() {
           </span>
         ))}
       </span>
-      <span>µm, median of the panel</span>
+      <span>µm, panel median</span>
       <span className="flex items-center gap-1.5">
         <svg width="22" height="16" aria-hidden="true">
           <rect width="22" height="16" fill="url(#mark-thin)" />

@@ -1,0 +1,14 @@
+import { scheduleBench } from './schedule'
+import { surveyBench } from './survey'
+
+/** `npm run bench` runs all, `npm run bench -- schedule` one. Times depend on the machine; ratios do not. */
+
+const BENCHES: Record<string, () => void> = { survey: surveyBench, schedule: scheduleBench }
+
+const wanted = process.argv.slice(2)
+const unknown = wanted.filter((name) => !(name in BENCHES))
+if (unknown.length > 0) {
+  console.error(`no benchmark “${unknown.join(', ')}”; there are ${Object.keys(BENCHES).join(', ')}`)
+  process.exit(2)
+}
+for (const [name, bench] of Object.entries(BENCHES)) if (wanted.length === 0 || wanted.includes(name)) bench()

@@ -1,0 +1,63 @@
+import path from 'node:path'
+import { type BrowserContextOptions, chromium } from '@playwright/test'
+import { Shop } from '../e2e/shop'
+
+/** Takes one picture of each main view from the demo shop, on a January afternoon before the Candle Regatta. */
+
+const NOW = '2027-01-12T16:55:00Z'
+const OUT = path.resolve(import.meta.dirname, '../docs/screenshots')
+const DESK = { width: 1280, height: 800 }
+const TABLET = { width: 820, height: 1180 }
+
+type Shot = { name: string; path: string; viewport: typeof DESK; theme?: 'booth' }
+
+async function main(): Promise<void> {
+  const shop = Shop.demo(NOW)
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  })
+  try {
+    await shop.open(NOW)
+    const start = await browser.newPage()
+    await start.goto(shop.url)
+    const jobOf = async (plate: string) =>
+      (await start.locator(`a:has-text("${plate}")`).first().getAttribute('href'))!.replace(/\/[a-z]+$/, '')
+    const [choosing, layering, cutting, ready] = await Promise.all(
+      ['IM 5012', 'IM 4471', 'IM 903', 'IM 1154'].map(jobOf),
+    )
+    const shots: Shot[] = [
+      { name: 'yard', path: '/', viewport: DESK },
+      { name: 'yard-booth', path: '/', viewport: DESK, theme: 'booth' },
+      { name: 'yard-tablet', path: '/', viewport: TABLET },
+      { name: 'intake-tablet', path: '/intake', viewport: TABLET },
+      { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
+      { name: 'survey-tablet', path: `${cutting}/survey`, viewport: TABLET },
+      { name: 'plan', path: `${choosing}/plan`, viewport: DESK },
+      { name: 'schedule', path: '/schedule', viewport: DESK },
+      { name: 'job-schedule', path: `${cutting}/schedule`, viewport: DESK },
+      { name: 'work-tablet', path: `${layering}/work`, viewport: TABLET },
+      { name: 'care', path: `${ready}/care`, viewport: DESK },
+      { name: 'handover', path: `${ready}/handover`, viewport: TABLET },
+    ]
+    for (const shot of shots) {
+      const options: BrowserContextOptions = {
+        viewport: shot.viewport,
+        locale: 'en-IE',
+        timezoneId: 'Europe/Dublin',
+      }
+      const context = await browser.newContext(options)
+      await context.addCookies([{ name: 'theme', value: shot.theme ?? 'paper', url: shop.url }])
+      const page = await context.newPage()
+      await page.goto(shop.url + shot.path, { waitUntil: 'networkidle' })
+      await page.screenshot({ path: path.join(OUT, `${shot.name}.png`) })
+      await context.close()
+      console.log(`docs/screenshots/${shot.name}.png`)
+    }
+  } finally {
+    await browser.close()
+    await shop.remove()
+  }
+}
+
+main()
