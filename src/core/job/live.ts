@@ -281,9 +281,25 @@ export function joinParts(schedule: Schedule): PlacedOperation[] {
         ({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`,
       )
       return rest
-        ? { ...placed, end: rest.end, people: rest.people, segments: [...placed.segments, ...rest.segments] }
+        ? {
+            ...placed,
+            end: rest.end,
+            people: rest.people,
+            segments: mergeTouching([...placed.segments, ...rest.segments]),
+          }
         : placed
     })
+}
+
+/** Work that went on without a pause is one stretch, though the plan was cut at now. */
+function mergeTouching(segments: readonly [string, string][]): [string, string][] {
+  const merged: [string, string][] = []
+  for (const [from, to] of segments) {
+    const last = merged.at(-1)
+    if (last && last[1] === from) last[1] = to
+    else merged.push([from, to])
+  }
+  return merged
 }
 
 /** The id of the planned operation that a part of it in a problem stands for. */

@@ -42,7 +42,7 @@ export function StepCard({ jobId, step, conditions, people, zone, now }: Props) 
       </p>
       <h1 className="mt-1 text-4xl">{operation.title}</h1>
       <p className="mt-1 text-lg text-ink-soft">about {duration(operation.minutes)}</p>
-      {step.window && (
+      {step.window && progress.kind === 'open' && (
         <p
           className={clsx('mt-4 rounded bg-copper-soft px-4 py-3 text-xl font-semibold text-copper')}
           data-testid="window"
