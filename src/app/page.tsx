@@ -1,12 +1,10 @@
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
-import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadFloor } from '@/server/floor'
+import { requestFloor } from '@/server/request-floor'
 
 export default async function YardPage() {
-  const floor = await loadFloor(await database(), now())
+  const floor = await requestFloor()
   const { setup, catalogue } = floor.shop
   const sensor = new SimulatedClimateSensor()
   const yard = yardView(

@@ -1,4 +1,4 @@
-import { type LiveJob, type PlannedOperation, type Progress, progressAt } from '@/core/job'
+import { type LiveJob, type PlannedOperation, type Progress, progressAt, windowLink } from '@/core/job'
 import { type Instant, minutesBetween } from '@/core/time'
 import type { Leaflet } from '@/ui/frond'
 
@@ -12,9 +12,7 @@ function shareOf(operation: PlannedOperation, progress: Progress, now: Instant):
 export function leafletsOf(job: Pick<LiveJob, 'plan'> & Partial<LiveJob>, now: Instant): Leaflet[] {
   const live = { id: '', arrive: now, weight: 1, progress: {}, published: [], ...job } as LiveJob
   return live.plan.operations.map((operation): Leaflet => {
-    const window = live.plan.links.some(
-      ({ to, min, max }) => to === operation.id && min > 0 && max !== undefined,
-    )
+    const window = windowLink(live, operation.id) !== undefined
     return {
       id: operation.id,
       title: operation.title,

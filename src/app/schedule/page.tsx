@@ -1,11 +1,9 @@
 import type { Metadata } from 'next'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
-import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadFloor } from '@/server/floor'
+import { requestFloor } from '@/server/request-floor'
 
 export const metadata: Metadata = { title: 'Schedule' }
 
 export default async function SchedulePage() {
-  return <ShopSchedule floor={await loadFloor(await database(), now())} />
+  return <ShopSchedule floor={await requestFloor()} />
 }

@@ -8,7 +8,7 @@ import {
   conditionBreachText,
   flashBand,
   flashFactor,
-  layerWindow,
+  windowAfter,
   windowState,
 } from '.'
 
@@ -17,7 +17,7 @@ const base = products.find(({ id }) => id === 'cladonia-base')!
 
 describe('the window for the next layer', () => {
   const ended = instantOrThrow('2027-03-27T20:00:00Z')
-  const window = layerWindow(base, ended)
+  const window = windowAfter(ended, base.nextLayerMinutes)
   test('opens 3 h and closes 12 h after the real end, also over the night of the change of clocks', () => {
     expect(window).toEqual({ opens: '2027-03-27T23:00:00.000Z', closes: '2027-03-28T08:00:00.000Z' })
   })

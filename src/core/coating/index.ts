@@ -1,4 +1,4 @@
 export { type ConditionBreach, conditionBreaches, conditionBreachText } from './conditions'
 export { flashBand, flashFactor } from './flash'
 export { catalogueSchema, type Product, productSchema } from './product'
-export { type LayerWindow, layerWindow, type WindowState, windowState } from './window'
+export { type LayerWindow, type WindowState, windowAfter, windowState } from './window'

@@ -1,15 +1,14 @@
 import { type Instant, minutesBetween, plusMinutes } from '../time'
-import type { Product } from './product'
 
-/** When the layer after one of `product` may begin. */
+/** When the layer after another may begin; both ends belong to it. */
 export type LayerWindow = { opens: Instant; closes: Instant }
 
-/** The window for the next layer, in elapsed time from the real end of this one. It does not care who is open. */
-export function layerWindow(product: Product, layerEnded: Instant): LayerWindow {
-  return {
-    opens: plusMinutes(layerEnded, product.nextLayerMinutes.min),
-    closes: plusMinutes(layerEnded, product.nextLayerMinutes.max),
-  }
+/**
+ * The window that opens `minutes.min` and closes `minutes.max` elapsed minutes after a layer really ended. It does
+ * not care who is open, nor whether the clocks change in between.
+ */
+export function windowAfter(ended: Instant, minutes: { min: number; max: number }): LayerWindow {
+  return { opens: plusMinutes(ended, minutes.min), closes: plusMinutes(ended, minutes.max) }
 }
 
 export type WindowState =
@@ -17,7 +16,7 @@ export type WindowState =
   | { kind: 'open'; closesInMinutes: number }
   | { kind: 'missed'; sinceMinutes: number }
 
-/** Where `now` stands in a window; both ends belong to it. */
+/** Where `now` stands in a window. */
 export function windowState(window: LayerWindow, now: Instant): WindowState {
   if (now < window.opens) return { kind: 'not-yet', opensInMinutes: minutesBetween(now, window.opens) }
   if (now <= window.closes) return { kind: 'open', closesInMinutes: minutesBetween(now, window.closes) }

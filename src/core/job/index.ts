@@ -27,3 +27,4 @@ export {
 export { type PackageTemplate, packageTemplateSchema, type Rates, ratesSchema } from './package'
 export { type Price, type PriceLine, priceOf } from './quote'
 export { type Stage, stageOf } from './stage'
+export { openedWindow, windowLink } from './window'

@@ -1,5 +1,6 @@
-import { type LiveJob, type PlannedOperation, progressAt } from '@/core/job'
-import { type Instant, plusMinutes } from '@/core/time'
+import { type LayerWindow, windowAfter } from '@/core/coating'
+import { type LiveJob, type PlannedOperation, progressAt, windowLink } from '@/core/job'
+import type { Instant } from '@/core/time'
 import type { Floor } from '@/server/floor'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
@@ -14,7 +15,7 @@ export type Block = {
   people: string[]
   state: 'open' | 'started' | 'done'
   /** The window this operation had to start in, where it has one. */
-  window?: { opens: Instant; closes: Instant }
+  window?: LayerWindow
 }
 
 /** A vehicle's stay in one place, nights included. */
@@ -49,15 +50,9 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
 }
 
 function withWindow(block: Block, live: LiveJob, blocks: readonly Block[]): Block {
-  const link = live.plan.links.find(
-    ({ to, min, max }) => to === block.operation.id && min > 0 && max !== undefined,
-  )
+  const link = windowLink(live, block.operation.id)
   const before = link && blocks.find(({ operation }) => operation.id === link.from)
-  if (!link || !before) return block
-  return {
-    ...block,
-    window: { opens: plusMinutes(before.end, link.min), closes: plusMinutes(before.end, link.max!) },
-  }
+  return link && before ? { ...block, window: windowAfter(before.end, link) } : block
 }
 
 export function blocksOf(plate: string, live: LiveJob, now: Instant): Block[] {

@@ -1,9 +1,22 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
-import { type ConditionBreach, conditionBreaches, flashBand, type Product } from '@/core/coating'
-import { CAUTIONS, type LiveJob, type PlannedOperation, type Progress, progressAt, RECIPES } from '@/core/job'
+import {
+  type ConditionBreach,
+  conditionBreaches,
+  flashBand,
+  type LayerWindow,
+  type Product,
+} from '@/core/coating'
+import {
+  CAUTIONS,
+  type LiveJob,
+  openedWindow,
+  type PlannedOperation,
+  type Progress,
+  progressAt,
+  RECIPES,
+} from '@/core/job'
 import type { Instant } from '@/core/time'
 import type { LayerLog } from '@/server/work-store'
-import { type Window, windowFor } from '../yard/yard-view'
 
 /** One step of a job card, ready to be shown. Plain data: it travels to the tablet. */
 export type Step = {
@@ -14,7 +27,7 @@ export type Step = {
   planned?: { start: Instant; end: Instant; people: string[]; place: string }
   caution?: string
   recipe?: string
-  window?: Window
+  window?: LayerWindow
   log?: LayerLog
 }
 
@@ -30,7 +43,7 @@ export function cardSteps(live: LiveJob, logs: readonly LayerLog[], now: Instant
   return live.plan.operations.map((operation): Step => {
     const placed = live.published.find((each) => each.operation === operation.id)
     const before = live.plan.links.filter(({ to }) => to === operation.id)
-    const window = windowFor(live, operation, now)
+    const window = openedWindow(live, operation, now)
     const log = logs.find(({ operationId }) => operationId === operation.id)
     return {
       operation,

@@ -8,7 +8,7 @@ import { finishOperation, startOperation, type WorkAnswer } from '@/server/actio
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { clock, duration, moment } from '@/ui/when'
-import { windowText } from '../yard/waits-text'
+import { windowText } from '../window-text'
 import type { LayerConditions, Step } from './card'
 
 type Props = {

@@ -1,23 +1,13 @@
+import { windowState } from '@/core/coating'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { moment } from '@/ui/when'
-import type { WaitsFor, Window } from './yard-view'
+import { windowText } from '../window-text'
+import type { WaitsFor } from './yard-view'
 
 type Words = { zone: string; now: Instant; nameOf: (person: string) => string }
 
 const list = (names: readonly string[]) => names.join(' and ')
-
-export function windowText(window: Window, { zone, now }: Pick<Words, 'zone' | 'now'>): string {
-  const [opens, closes] = [moment(zone, window.opens, now), moment(zone, window.closes, now)]
-  switch (window.state) {
-    case 'not-yet':
-      return `Not before ${opens}, not after ${closes}`
-    case 'open':
-      return `Window open until ${closes}`
-    case 'missed':
-      return `Window closed ${closes}: read the data sheet before recoating`
-  }
-}
 
 /** What a car waits for, in two short lines: the thing, and until when. */
 export function waitsText(
@@ -47,9 +37,10 @@ export function waitsText(
       const planned = waits.from
         ? `${by(waits.by)}${waits.overdue ? 'was due' : 'from'} ${at(waits.from)}`
         : 'Not planned yet'
+      const missed = waits.window && windowState(waits.window, now).kind === 'missed'
       return {
         what: `Next: ${waits.operation.title}`,
-        until: waits.window?.state === 'missed' ? windowText(waits.window, { zone, now }) : planned,
+        until: missed ? windowText(waits.window!, { zone, now }) : planned,
         hold: waits.window !== undefined,
       }
     }

@@ -6,7 +6,8 @@ import { CarFromAbove } from '@/ui/body-plan'
 import { Frond } from '@/ui/frond'
 import { moment } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
-import { waitsText, windowText } from './waits-text'
+import { windowText } from '../window-text'
+import { waitsText } from './waits-text'
 import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
 
 type Context = { zone: string; now: Instant; nameOf: (person: string) => string }
@@ -38,7 +39,10 @@ export function YardScreen({ yard, context }: { yard: Yard; context: Context }) 
             cars={yard.outside}
             context={context}
           />
-          <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
+          <div>
+            <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
+            {yard.inCare.length > 0 && <InCare jobs={yard.inCare} context={context} />}
+          </div>
         </div>
       </section>
       <NextList next={yard.next} context={context} />
@@ -166,6 +170,21 @@ function Apron({
         })}
       </ul>
     </section>
+  )
+}
+
+/** Cars that went home lately; their calendar and sheet stay within reach. */
+function InCare({ jobs, context }: { jobs: Yard['inCare']; context: Context }) {
+  return (
+    <p className="mx-2 mt-2 border-t border-line pt-2 text-[15px] text-ink-soft">
+      Gone home:{' '}
+      {jobs.map(({ job }) => (
+        <Link key={job.id} href={`/jobs/${job.id}/care`} className="mr-3 inline-flex min-h-11 items-center">
+          <span className="mr-1 font-head font-bold text-ink">{job.vehicle.plate}</span>
+          {moment(context.zone, job.handedOverAt!, context.now)}
+        </Link>
+      ))}
+    </p>
   )
 }
 

@@ -1,6 +1,6 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
-import { type ConditionBreach, conditionBreaches, type Product } from '@/core/coating'
-import { type LiveJob, type PlannedOperation, progressAt, type Stage } from '@/core/job'
+import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product } from '@/core/coating'
+import { type LiveJob, openedWindow, type PlannedOperation, progressAt, type Stage } from '@/core/job'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { Floor, FloorJob } from '@/server/floor'
 
@@ -19,12 +19,9 @@ export type WaitsFor =
       by: string[]
       from?: Instant
       overdue: boolean
-      window?: Window
+      window?: LayerWindow
     }
   | { kind: 'collection'; at: Instant }
-
-/** When the next layer may begin; `state` says where now stands in it. */
-export type Window = { opens: Instant; closes: Instant; state: 'not-yet' | 'open' | 'missed' }
 
 export type YardCar = { entry: FloorJob; waits: WaitsFor; place?: string }
 export type YardPlace = {
@@ -36,7 +33,14 @@ export type YardPlace = {
   dewMarginC?: number
   breaches: ConditionBreach[]
 }
-export type Yard = { places: YardPlace[]; outside: YardCar[]; expected: YardCar[]; next: NextThing[] }
+export type Yard = {
+  places: YardPlace[]
+  outside: YardCar[]
+  expected: YardCar[]
+  /** Handed over, the latest first. */
+  inCare: FloorJob[]
+  next: NextThing[]
+}
 
 /** A thing that is about to happen, for “what now?”. */
 export type NextThing = {
@@ -49,23 +53,14 @@ export type NextThing = {
   late: boolean
 }
 
+const IN_CARE_SHOWN = 5
+
 const placedOf = (live: LiveJob, operation: string) =>
   live.published.find((placed) => placed.operation === operation)
 
-/** The window for an operation whose layer before is done; undefined where there is none. */
-export function windowFor(live: LiveJob, operation: PlannedOperation, now: Instant): Window | undefined {
-  const link = live.plan.links.find(({ to, min, max }) => to === operation.id && min > 0 && max !== undefined)
-  const before = link && live.plan.operations.find(({ id }) => id === link.from)
-  const progress = before && progressAt(live, before, now)
-  if (!link || progress?.kind !== 'done') return undefined
-  const opens = plusMinutes(progress.to, link.min)
-  const closes = plusMinutes(progress.to, link.max!)
-  return { opens, closes, state: now < opens ? 'not-yet' : now <= closes ? 'open' : 'missed' }
-}
-
 function nextOf(live: LiveJob, operation: PlannedOperation, now: Instant): WaitsFor {
   const placed = placedOf(live, operation.id)
-  const window = windowFor(live, operation, now)
+  const window = openedWindow(live, operation, now)
   return {
     kind: 'next',
     operation,
@@ -156,7 +151,7 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
             kind: 'window-closes' as const,
             what: waits.operation.title,
             by: [],
-            late: waits.window.state === 'missed',
+            late: waits.window.closes < now,
           }
           return closes ? [...begin, closes] : begin
         }
@@ -229,6 +224,10 @@ export function yardView(
     places,
     outside: loose.filter(({ entry, waits }) => isHere(entry.stage, waits)),
     expected: loose.filter(({ entry, waits }) => !isHere(entry.stage, waits)),
+    inCare: floor.jobs
+      .filter(({ stage }) => stage.kind === 'handed-over')
+      .sort((a, b) => b.job.handedOverAt!.localeCompare(a.job.handedOverAt!))
+      .slice(0, IN_CARE_SHOWN),
     next: nextThings(cars, now),
   }
 }

@@ -2,22 +2,19 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { JobHeader } from '@/features/frame/job-header'
-import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadFloor } from '@/server/floor'
+import { requestJob } from '@/server/request-floor'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const { id } = await params
-  const floor = await loadFloor(await database(), now())
-  return { title: floor.jobs.find(({ job }) => job.id === id)?.job.vehicle.plate ?? 'No such job' }
+  const { entry } = await requestJob(id)
+  return { title: entry?.job.vehicle.plate ?? 'No such job' }
 }
 
 export default async function JobLayout({ params, children }: Props) {
   const { id } = await params
-  const floor = await loadFloor(await database(), now())
-  const entry = floor.jobs.find(({ job }) => job.id === id)
+  const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   return (
     <>

@@ -1,13 +1,10 @@
 import { redirect } from 'next/navigation'
 import { roomFor } from '@/features/frame/rooms'
-import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadFloor } from '@/server/floor'
+import { requestJob } from '@/server/request-floor'
 
 /** Opens a job where its work is. */
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const floor = await loadFloor(await database(), now())
-  const entry = floor.jobs.find(({ job }) => job.id === id)
+  const { entry } = await requestJob(id)
   redirect(entry ? `/jobs/${id}/${roomFor(entry.stage)}` : '/')
 }

@@ -2,19 +2,16 @@ import { notFound } from 'next/navigation'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cardSteps, layerConditions } from '@/features/work/card'
 import { WorkScreen } from '@/features/work/work-screen'
-import { now } from '@/server/clock'
 import { database } from '@/server/db'
-import { loadFloor } from '@/server/floor'
+import { requestJob } from '@/server/request-floor'
 import { loadLayers } from '@/server/work-store'
 
 export default async function WorkPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const db = await database()
-  const floor = await loadFloor(db, now())
-  const entry = floor.jobs.find(({ job }) => job.id === id)
+  const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const { setup, catalogue } = floor.shop
-  const steps = entry.live ? cardSteps(entry.live, await loadLayers(db, id), floor.now) : []
+  const steps = entry.live ? cardSteps(entry.live, await loadLayers(await database(), id), floor.now) : []
   const sensor = new SimulatedClimateSensor()
   const conditions = Object.fromEntries(
     steps.flatMap(({ operation, planned }) => {

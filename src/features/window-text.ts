@@ -1,0 +1,20 @@
+import { type LayerWindow, windowState } from '@/core/coating'
+import { unreachable } from '@/core/result'
+import type { Instant } from '@/core/time'
+import { moment } from '@/ui/when'
+
+/** What a layer's window means at this moment. */
+export function windowText(window: LayerWindow, { zone, now }: { zone: string; now: Instant }): string {
+  const [opens, closes] = [moment(zone, window.opens, now), moment(zone, window.closes, now)]
+  const state = windowState(window, now)
+  switch (state.kind) {
+    case 'not-yet':
+      return `Not before ${opens}, not after ${closes}`
+    case 'open':
+      return `Window open until ${closes}`
+    case 'missed':
+      return `Window closed ${closes}: read the data sheet before recoating`
+    default:
+      return unreachable(state)
+  }
+}

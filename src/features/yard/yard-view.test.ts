@@ -1,0 +1,150 @@
+import { describe, expect, test } from 'vitest'
+import type { LiveJob, Progress } from '@/core/job'
+import { stageOf } from '@/core/job'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { SimulatedClimateSensor } from '@/devices/climate-sensor'
+import type { Floor, FloorJob } from '@/server/floor'
+import catalogue from '../../../demo/catalogue.json'
+import setup from '../../../demo/setup.json'
+import { waitsText } from './waits-text'
+import { standsIn, waitsFor, yardView } from './yard-view'
+
+const NOW = instantOrThrow('2027-01-13T10:00:00Z')
+const at = (minutes: number) => plusMinutes(NOW, minutes)
+const words = { zone: 'Europe/Dublin', now: NOW, nameOf: (id: string) => id }
+
+const live = (progress: Record<string, Progress>): LiveJob => ({
+  id: 'j',
+  arrive: at(-3000),
+  weight: 1,
+  plan: {
+    operations: [
+      { id: 'wash', kind: 'wash', title: 'Wash', minutes: 60, mode: 'solid', people: 1, skill: 'prep' },
+      {
+        id: 'one',
+        kind: 'layer',
+        title: 'Layer 1',
+        minutes: 180,
+        mode: 'solid',
+        people: 1,
+        skill: 'coat',
+        layer: 1,
+      },
+      {
+        id: 'two',
+        kind: 'layer',
+        title: 'Layer 2',
+        minutes: 180,
+        mode: 'solid',
+        people: 1,
+        skill: 'coat',
+        layer: 2,
+      },
+      { id: 'dry', kind: 'hold', title: 'Dry hold', minutes: 720, mode: 'unattended', people: 0 },
+    ],
+    links: [
+      { from: 'wash', to: 'one', min: 0 },
+      { from: 'one', to: 'two', min: 180, max: 720 },
+      { from: 'two', to: 'dry', min: 0, max: 0 },
+    ],
+    stays: [
+      { id: 'wet', kind: 'wash', operations: ['wash'] },
+      { id: 'dry', kind: 'studio', operations: ['one', 'two', 'dry'] },
+    ],
+  },
+  progress,
+  published: (['wash', 'one', 'two', 'dry'] as const).map((operation) => ({
+    job: 'j',
+    operation,
+    start: at(120),
+    end: at(300),
+    people: operation === 'dry' ? [] : ['oran'],
+    place: operation === 'wash' ? 'wash' : 'loft-1',
+    segments: [],
+  })),
+})
+const done = (from: number, to: number): Progress => ({
+  kind: 'done',
+  from: at(from),
+  to: at(to),
+  by: 'oran',
+})
+
+function entry(job: LiveJob, now: Instant = NOW): FloorJob {
+  return {
+    job: {
+      id: 'j',
+      number: 101,
+      customer: { id: 'c', name: 'Ita', phone: '', email: '', mayRemind: false },
+      vehicle: {
+        id: 'v',
+        plate: 'IM 1',
+        vin: '',
+        make: 'Marl',
+        model: 'Stonecrop',
+        shape: 'hatchback',
+        colour: 'Red',
+        paintSystem: 'clear-over-base',
+        hardness: 'medium',
+      },
+      wishes: '',
+      arriveAt: job.arrive,
+    },
+    live: job,
+    surveyed: true,
+    stage: stageOf({ job, surveyed: true, handedOver: false }, now),
+  }
+}
+
+describe('a car between layers', () => {
+  const job = live({ wash: done(-600, -540), one: done(-400, -200) })
+  test('waits for its next layer, with the window from the real end of the last', () => {
+    const waits = waitsFor(entry(job), NOW)
+    expect(waits).toMatchObject({
+      kind: 'next',
+      operation: { id: 'two' },
+      window: { opens: at(-20), closes: at(520) },
+      overdue: false,
+    })
+    expect(waitsText(waits, words)).toEqual({ what: 'Next: Layer 2', until: 'oran, from 12:00', hold: true })
+  })
+  test('says so when the window has been missed', () => {
+    const late = at(600)
+    expect(waitsText(waitsFor(entry(job, late), late), { ...words, now: late }).until).toContain(
+      'Window closed',
+    )
+  })
+  test('stands in the loft, not in the wash bay', () => expect(standsIn(job, NOW)).toBe('loft-1'))
+})
+
+test('a cure says until when it must not be touched, and is counted from the real end of the layer', () => {
+  const job = live({ wash: done(-600, -540), one: done(-500, -400), two: done(-200, -60) })
+  const waits = waitsFor(entry(job), NOW)
+  expect(waits).toMatchObject({ kind: 'hold', until: at(660) })
+  expect(waitsText(waits, words)).toEqual({
+    what: 'Dry hold: do not touch',
+    until: 'Until 21:00',
+    hold: true,
+  })
+})
+
+test('work that runs over says when it was due', () => {
+  const job = live({ wash: { kind: 'started', at: at(-90), by: 'oran' } })
+  const overdue = { ...job, published: job.published.map((placed) => ({ ...placed, end: at(-30) })) }
+  expect(waitsText(waitsFor(entry(overdue), NOW), words).until).toBe('oran, was due by 09:30')
+})
+
+test('the yard puts each car into its bay and what is about to close onto the list', () => {
+  const job = live({ wash: done(-600, -540), one: done(-400, -200) })
+  const floor = { now: NOW, shop: { setup, catalogue }, jobs: [entry(job)] } as unknown as Floor
+  const sensor = new SimulatedClimateSensor()
+  const yard = yardView(
+    floor,
+    (place) => sensor.read(place, NOW),
+    () => floor.shop.catalogue[0]!,
+  )
+  expect(yard.places.find(({ id }) => id === 'loft-1')?.car?.entry.job.vehicle.plate).toBe('IM 1')
+  expect(yard.places.filter(({ car }) => car)).toHaveLength(1)
+  expect(yard.next.map(({ kind }) => kind)).toEqual(['begin', 'window-closes'])
+  expect([...yard.outside, ...yard.expected]).toEqual([])
+})
