@@ -1,8 +1,8 @@
 import { careMilestones } from '@/core/aftercare'
 import { catalogueSchema } from '@/core/coating'
 import { instant, isZone } from '@/core/time'
+import type { Command } from '../command'
 import { BadInput, readArguments, readJson } from '../input'
-import type { Command } from '../yard'
 
 const USAGE = 'care --ended ISO --product ID [--zone ZONE] [--catalogue FILE]'
 const SHIPPED_CATALOGUE = new URL('../../demo/catalogue.json', import.meta.url).pathname

@@ -1,6 +1,6 @@
 import { type ClimateError, dewVerdict } from '@/core/climate'
+import type { Command } from '../command'
 import { BadInput, numberOption, readArguments } from '../input'
-import type { Command } from '../yard'
 
 const USAGE = 'dew --temp °C --rh % --surface °C'
 

@@ -1,6 +1,6 @@
 import { checkSchedule, problemSchema, scheduleSchema, solve } from '@/core/schedule'
+import type { Command } from '../command'
 import { BadInput, numberOption, readArguments, readJson } from '../input'
-import type { Command } from '../yard'
 
 const USAGE = 'schedule PROBLEM.json [--seconds N] [--steps N] [--seed N] [--check SCHEDULE.json]'
 const DEFAULT_SECONDS = 5

@@ -9,8 +9,8 @@ import {
   SCHOOLS,
 } from '@/core/survey'
 import { isShape, PAINT_SYSTEMS, panelsOf, SHAPES } from '@/core/vehicle'
+import type { Command } from '../command'
 import { BadInput, readArguments, readText } from '../input'
-import type { Command } from '../yard'
 
 const USAGE = `survey FILE.csv --shape ${SHAPES.join('|')} [--paint SYSTEM] [--school SCHOOL]`
 

@@ -1,6 +1,6 @@
 import { readVin, vinNoteText } from '@/core/vehicle'
+import type { Command } from '../command'
 import { BadInput, readArguments } from '../input'
-import type { Command } from '../yard'
 
 const USAGE = 'vin VIN'
 

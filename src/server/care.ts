@@ -14,3 +14,8 @@ export async function loadCare(db: Knex, shop: Shop, jobId: string): Promise<Car
   })
   return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.timezone) : [] }
 }
+
+/** What a customer calls a product; its id where the catalogue no longer has it. */
+export function productName(shop: Shop, productId: string): string {
+  return shop.catalogue.find(({ id }) => id === productId)?.name ?? productId
+}

@@ -1,4 +1,3 @@
-import type { Backdrop } from './plan'
 import type { Shape } from './shapes'
 
 /**
@@ -17,6 +16,9 @@ export type Drawing = {
   flankBackdrop: Backdrop[]
   centreBackdrop: Backdrop[]
 }
+/** What stands round the panels and is not measured. */
+export type Backdrop = { kind: 'shell' | 'glass' | 'wheel' | 'lamp' | 'bed'; path: string }
+
 type DrawnPanel = { path: string; label: [number, number] }
 
 function wheel(x: number, y: number, radius: number): Backdrop[] {

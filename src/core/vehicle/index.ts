@@ -1,4 +1,4 @@
-export { drawingOf } from './drawings'
+export { type Backdrop, drawingOf } from './drawings'
 export {
   HARDNESSES,
   type Hardness,
@@ -6,7 +6,7 @@ export {
   PAINT_SYSTEMS,
   type PaintSystem,
 } from './paint-system'
-export { type Backdrop, type BodyPlan, bodyPlan, type PlanOutline } from './plan'
+export { type BodyPlan, bodyPlan, type PlanOutline } from './plan'
 export {
   type Difficulty,
   isMetal,

@@ -1,4 +1,4 @@
-import { drawingOf } from './drawings'
+import { type Backdrop, drawingOf } from './drawings'
 import { type PanelId, panelsOf, type Shape } from './shapes'
 
 /**
@@ -8,7 +8,6 @@ import { type PanelId, panelsOf, type Shape } from './shapes'
 
 /** Something to draw: SVG path data, and for a panel where its number stands. */
 export type PlanOutline = { path: string; label: { x: number; y: number } }
-export type Backdrop = { kind: 'shell' | 'glass' | 'wheel' | 'lamp' | 'bed'; path: string }
 
 export type BodyPlan = {
   viewBox: { x: number; y: number; width: number; height: number }

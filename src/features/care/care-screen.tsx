@@ -1,5 +1,5 @@
 import type { Instant } from '@/core/time'
-import type { Care } from '@/server/care'
+import { type Care, productName } from '@/server/care'
 import type { FloorJob } from '@/server/floor'
 import type { Shop } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
@@ -71,10 +71,7 @@ export function CareScreen({
             <ol className="text-[15px]">
               {care.layers.map((layer) => (
                 <li key={layer.operationId} className="border-t border-line py-2">
-                  <strong>
-                    {shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}
-                  </strong>
-                  , lot {layer.lot}
+                  <strong>{productName(shop, layer.productId)}</strong>, lot {layer.lot}
                   <br />
                   <span className="text-ink-soft">
                     ended {moment(zone, layer.endedAt, now)}, {layer.climate.airC.toFixed(1)} °C,{' '}

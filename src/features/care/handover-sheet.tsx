@@ -1,6 +1,6 @@
 import { letterOf } from '@/core/survey'
 import type { Instant } from '@/core/time'
-import type { Care } from '@/server/care'
+import { type Care, productName } from '@/server/care'
 import type { FloorJob } from '@/server/floor'
 import type { Shop } from '@/server/shop-store'
 import { Frond } from '@/ui/frond'
@@ -85,9 +85,8 @@ export function HandoverSheet({
           <ol className="mt-1">
             {care.layers.map((layer, index) => (
               <li key={layer.operationId}>
-                {index + 1}.{' '}
-                {shop.catalogue.find(({ id }) => id === layer.productId)?.name ?? layer.productId}, lot{' '}
-                {layer.lot}, {longDay(setup.timezone, layer.endedAt)}
+                {index + 1}. {productName(shop, layer.productId)}, lot {layer.lot},{' '}
+                {longDay(setup.timezone, layer.endedAt)}
               </li>
             ))}
           </ol>

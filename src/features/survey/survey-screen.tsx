@@ -226,25 +226,21 @@ function Legend() {
         ))}
       </span>
       <span>µm, panel median</span>
-      <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true">
-          <rect width="22" height="16" fill="url(#mark-thin)" />
-        </svg>
-        thin
-      </span>
-      <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true">
-          <rect width="22" height="16" fill={filmColour(230)} />
-          <rect width="22" height="16" fill="url(#mark-repainted)" />
-        </svg>
-        repainted
-      </span>
-      <span className="flex items-center gap-1.5">
-        <svg width="22" height="16" aria-hidden="true">
-          <rect width="22" height="16" fill="url(#mark-unreadable)" />
-        </svg>
-        plastic, cannot be read
-      </span>
+      <Swatch mark="thin" label="thin" />
+      <Swatch mark="repainted" fill={filmColour(230)} label="repainted" />
+      <Swatch mark="unreadable" label="plastic, cannot be read" />
     </div>
+  )
+}
+
+function Swatch({ mark, fill, label }: { mark: string; fill?: string; label: string }) {
+  return (
+    <span className="flex items-center gap-1.5">
+      <svg width="22" height="16" aria-hidden="true">
+        {fill && <rect width="22" height="16" fill={fill} />}
+        <rect width="22" height="16" fill={`url(#mark-${mark})`} />
+      </svg>
+      {label}
+    </span>
   )
 }
