@@ -45,8 +45,11 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await keyboard.press('Tab')
   await keyboard.type('Bollard')
   await tabTo(page, /^Hatchback/)
-  await keyboard.press('ArrowRight')
-  await keyboard.press('ArrowRight')
+  // A finger stays on a key for a moment; the group chooses while the arrow is held.
+  for (const shape of ['Estate', 'Pickup']) {
+    await keyboard.press('ArrowRight', { delay: 60 })
+    await expect(page.getByRole('radio', { name: shape })).toBeFocused()
+  }
   await expect(page.getByRole('radio', { name: 'Pickup' })).toBeChecked()
   await tabTo(page, /^Colour/)
   await keyboard.type('Sand')
