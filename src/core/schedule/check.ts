@@ -10,6 +10,9 @@ export type BrokenRule = { rule: string; job?: string; operation?: string; messa
 
 type Job = Problem['jobs'][number]
 
+/** Ten years: longer than any horizon, and no schedule. */
+const LONGEST_MINUTES = 3660 * 1440
+
 const minute = (text: string) => Date.parse(text) / 60_000
 
 /** Which minutes of a stretch are open in a calendar, from what a clock on the wall shows at each of them. */
@@ -97,13 +100,18 @@ class Checker {
     private readonly problem: Problem,
     private readonly schedule: Schedule,
   ) {
-    const moments = schedule.operations
-      .flatMap(({ start, end }) => [minute(start), minute(end)])
-      .filter(Number.isFinite)
+    // Only the stretch that is used is looked at; what lies beyond the horizon is a fault of its own.
     const origin = minute(problem.origin)
-    const from = Math.floor(Math.min(origin, ...moments))
-    const to = Math.ceil(Math.max(origin + problem.horizonDays * 1440, ...moments)) + 1
-    this.open = new OpenMinutes(problem, from, Math.min(to, from + 400 * 1440))
+    const horizon = origin + problem.horizonDays * 1440
+    const starts = schedule.operations
+      .map(({ start }) => minute(start))
+      .filter((at) => at > origin - LONGEST_MINUTES)
+    const ends = schedule.operations.map(({ end }) => minute(end)).filter((at) => at <= horizon)
+    this.open = new OpenMinutes(
+      problem,
+      Math.floor(Math.min(origin, ...starts)),
+      Math.ceil(Math.max(origin, ...ends)) + 1,
+    )
   }
 
   run(): BrokenRule[] {
@@ -242,7 +250,7 @@ class Checker {
     const working = (at: number) => calendars.every((calendar) => this.open.isOpen(calendar, at))
     const start = minute(placed.start)
     const end = minute(placed.end)
-    if (end <= start || end - start > 400 * 1440) {
+    if (end <= start || end - start > LONGEST_MINUTES) {
       fail('length', 'ends before it starts or lasts for ever')
       return
     }
