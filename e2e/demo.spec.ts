@@ -83,6 +83,19 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
   await Promise.all(contexts.map((context) => context.close()))
 })
 
+test('a gauge that falls silent is said so, and the walk goes on from where it stopped', async ({ page }) => {
+  await page.goto(shop.url)
+  const href = (await page.locator(jobLink('IM 6127')).first().getAttribute('href'))!
+  await page.route('**/gauge**', (route) => route.abort())
+  await page.goto(shop.url + href)
+  await page.getByRole('radio', { name: /^Tailgate/ }).click()
+  await page.getByRole('button', { name: 'Read from gauge' }).click()
+  await expect(page.getByText('The gauge does not answer.')).toBeVisible()
+  await page.unroute('**/gauge**')
+  await page.getByRole('button', { name: 'Read from gauge' }).click()
+  await expect(page.getByText('7 of 13 metal panels read')).toBeVisible({ timeout: 30_000 })
+})
+
 test('a layer is not begun before its window, and the reason stands there', async ({ page }) => {
   await page.goto(shop.url)
   await page.locator(jobLink('IM 4471')).first().click()

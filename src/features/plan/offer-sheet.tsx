@@ -27,7 +27,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
     <article className="sheet flex flex-col p-5" aria-label={template.name}>
       <header>
         <h2 className="text-2xl">{template.name}</h2>
-        <p className="mt-1 min-h-16 leading-snug text-ink-soft">{template.pitch}</p>
+        <p className="mt-1 min-h-12 leading-snug text-ink-soft">{template.pitch}</p>
       </header>
       <Frond leaflets={leafletsOf({ plan }, now)} height={62} className="mt-2" />
       <p className="mt-3 flex items-baseline justify-between">
@@ -76,7 +76,17 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </dd>
       </dl>
       <LeftAlone choices={correction.leftAsTheyAre} />
-      <details className="mt-2">
+      <div className="mt-auto pt-4 pb-2">
+        {when.kind === 'possible' && (
+          <AgreeButton
+            jobId={jobId}
+            packageKey={template.key}
+            name={template.name}
+            shownCents={price.totalCents}
+          />
+        )}
+      </div>
+      <details>
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
           Where the price comes from
         </summary>
@@ -88,16 +98,6 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </summary>
         <PanelTable choices={correction.panels} />
       </details>
-      <div className="mt-auto pt-4">
-        {when.kind === 'possible' && (
-          <AgreeButton
-            jobId={jobId}
-            packageKey={template.key}
-            name={template.name}
-            shownCents={price.totalCents}
-          />
-        )}
-      </div>
     </article>
   )
 }

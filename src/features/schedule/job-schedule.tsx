@@ -9,7 +9,7 @@ import { type Block, blocksOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
 import { TimeGrid } from './time-grid'
 import { timelineFrom, xOf } from './timeline'
-import { whyText } from './why-text'
+import { isDelay, whyText } from './why-text'
 
 type Props = { entry: FloorJob; chain: ChainLink[] | undefined; setup: Setup; now: Instant }
 
@@ -160,14 +160,7 @@ function WhyNotEarlier({
       )}
       <ol className="mt-2 list-decimal space-y-2 pl-6" data-testid="why">
         {chain?.map((link) => (
-          <li
-            key={link.operation}
-            className={
-              link.kind === 'people' || link.kind === 'place' || link.kind === 'window'
-                ? 'font-semibold'
-                : 'text-ink-soft'
-            }
-          >
+          <li key={link.operation} className={isDelay(link) ? 'font-semibold' : 'text-ink-soft'}>
             {whyText(link, operations, zone, now)}
           </li>
         ))}

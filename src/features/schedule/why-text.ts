@@ -10,6 +10,12 @@ const GRID_MINUTES = 15
 const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
 const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
 
+/** Whether this link costs time that another shift, bay or order could win. */
+export function isDelay(link: ChainLink): boolean {
+  if (link.kind === 'people') return minutesBetween(link.from, link.start) >= GRID_MINUTES
+  return link.kind === 'place' || link.kind === 'window'
+}
+
 /** Why one operation of the chain begins no earlier, in a sentence. */
 export function whyText(
   link: ChainLink,
@@ -30,8 +36,7 @@ export function whyText(
         ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
     case 'people':
-      if (minutesBetween(link.from, link.start) < GRID_MINUTES)
-        return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
+      if (!isDelay(link)) return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
       return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`

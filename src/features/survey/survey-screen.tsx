@@ -87,12 +87,17 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
           <div className="ml-auto flex items-center gap-3">
             <SaveNote state={state} onSettle={settle} />
             {!agreed && (
-              <Button look="outline" onClick={gauge.running ? gauge.stop : gauge.start}>
+              <Button look="outline" onClick={gauge.running ? gauge.stop : () => gauge.start(selected)}>
                 {gauge.running ? 'Stop the gauge' : 'Read from gauge'}
               </Button>
             )}
           </div>
         </div>
+        {gauge.fault && (
+          <p role="alert" className="mb-2 text-copper">
+            {gauge.fault}
+          </p>
+        )}
         <Hatches />
         <BodyPlan
           shape={vehicle.shape}

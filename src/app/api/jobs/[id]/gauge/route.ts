@@ -5,15 +5,22 @@ import { findJob } from '@/server/job-store'
 
 const PAUSE_MS = 45
 
-/** Streams the readings of the shop's gauge, a JSON object a line, as they are taken. */
+/** Streams the readings of the shop's gauge, a JSON object a line, as they are taken, from the panel `from` on. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   const job = await findJob(await database(), id)
   if (!job) return new Response('There is no such job.', { status: 404 })
   const panels = panelsOf(job.vehicle.shape)
+  const from = new URL(request.url).searchParams.get('from')
+  const walk = panels.slice(
+    Math.max(
+      0,
+      panels.findIndex((panel) => panel.id === from),
+    ),
+  )
   const seed = seedOf(job.vehicle.id)
   const gauge = new SimulatedFilmGauge(inventPaint(panels, seed), seed, PAUSE_MS)
-  const readings = gauge.read(panels, request.signal)[Symbol.asyncIterator]()
+  const readings = gauge.read(walk, request.signal)[Symbol.asyncIterator]()
   const encoder = new TextEncoder()
   const stream = new ReadableStream({
     async pull(controller) {
