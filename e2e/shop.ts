@@ -24,6 +24,7 @@ function freePort(): Promise<number> {
 
 export class Shop {
   private server: ChildProcess | undefined
+  private port: number | undefined
   url = ''
 
   private constructor(readonly data: string) {}
@@ -50,7 +51,9 @@ export class Shop {
   /** Opens the shop at a moment; closes it first where it was open. */
   async open(clock: string): Promise<void> {
     await this.close()
-    const port = await freePort()
+    // The same door after a restart: a tablet that was left open must find it again.
+    this.port ??= await freePort()
+    const { port } = this
     this.url = `http://127.0.0.1:${port}`
     this.server = spawn(
       path.join(ROOT, 'node_modules/.bin/next'),

@@ -34,6 +34,8 @@ export type ChoiceSettings = {
   /** No process stronger than this is considered. */
   strongest: ProcessKey
   underCoating: boolean
+  /** The process itself is the protection: where one that protects is allowed, no panel goes without. */
+  protects?: boolean
 }
 
 /** Condition index expected after taking `removal` µm: every defect keeps the share of its extent not cleared. */
@@ -80,12 +82,14 @@ export function panelOption(judged: PanelJudgement, process: Process, settings: 
 
 /**
  * The process for one panel: of those allowed, the mildest that comes within half a point of the best. Leaving
- * is always allowed, so there is always an answer.
+ * breaks no rule, so there is always an answer.
  */
 export function choosePanel(judged: PanelJudgement, settings: ChoiceSettings): PanelChoice {
   const reach = PROCESSES.findIndex(({ key }) => key === settings.strongest)
   const options = PROCESSES.slice(0, reach + 1).map((process) => panelOption(judged, process, settings))
-  const allowed = options.filter(({ broken }) => broken.length === 0)
+  const unbroken = options.filter(({ broken }) => broken.length === 0)
+  const protecting = settings.protects ? unbroken.filter(({ process }) => process.leavesProtection) : []
+  const allowed = protecting.length > 0 ? protecting : unbroken
   const best = Math.max(...allowed.map((option) => option.indexAfter))
   const option = allowed.find((candidate) => candidate.indexAfter >= best - WORTH_POINTS)!
   return { judged, option, forbidden: options.filter(({ broken }) => broken.length > 0) }
@@ -97,6 +101,8 @@ export type CorrectionPlan = {
   minutes: { single: number; cut: number; refine: number }
   indexBefore: number
   indexAfter: number
+  /** Nothing is written down that could be cleared. */
+  flawless: boolean
   /** Share 0–1 of all defects expected to go, weighted by what they cost, their extent and the panel's weight. */
   expectedClearing: number
   /** Panels that have defects but keep them: no process is allowed or none helps. */
@@ -118,6 +124,7 @@ export function planCorrection(judged: readonly PanelJudgement[], settings: Choi
     minutes: minutesByRole(panels),
     indexBefore: weigh(({ option }) => option.indexBefore) / total,
     indexAfter: weigh(({ option }) => option.indexAfter) / total,
+    flawless: marred === 0,
     expectedClearing: marred > 0 ? cleared / marred : 0,
     leftAsTheyAre: panels.filter(
       ({ judged: { condition }, option }) => condition.costs.length > 0 && option.process.key === 'leave',

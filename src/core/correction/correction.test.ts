@@ -118,6 +118,21 @@ describe('the choice for each panel', () => {
     for (const [at, index] of after.entries())
       if (at > 0) expect(index).toBeGreaterThanOrEqual(after[at - 1]! - 0.5)
   })
+  test('where the process is the protection, no panel that may have it goes without', () => {
+    const spotless = survey({ defects: {} })
+    expect(
+      plan('all-in-one', {}, spotless).panels.every(({ option }) => option.process.key === 'leave'),
+    ).toBe(true)
+    const protectedAll = plan('all-in-one', { protects: true }, spotless)
+    expect(protectedAll.panels.every(({ option }) => option.process.key === 'all-in-one')).toBe(true)
+    expect(protectedAll).toMatchObject({ flawless: true, expectedClearing: 0 })
+    const matte = plan(
+      'all-in-one',
+      { protects: true, paintSystem: 'matte' },
+      survey({ paintSystem: 'matte' }),
+    )
+    expect(matte.panels.every(({ option }) => option.process.key === 'leave')).toBe(true)
+  })
   test('a thin panel is left and named', () => {
     const readings = {
       ...Object.fromEntries(metal.map(({ id }) => [id, [118, 120, 119]])),

@@ -38,6 +38,7 @@ export function makeOffer(template: PackageTemplate, input: OfferInput): Offer {
     hardness: input.hardness,
     strongest: template.strongest,
     underCoating: layers.length > 0,
+    protects: layers.length === 0,
   })
   const plan = planOperations(input.shape, correction, layers)
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')

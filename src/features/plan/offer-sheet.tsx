@@ -41,7 +41,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt className="text-ink-soft">Defects cleared</dt>
         <dd>
-          <Clearing share={correction.expectedClearing} />
+          {correction.flawless ? 'None are written down' : <Clearing share={correction.expectedClearing} />}
         </dd>
         <dt className="text-ink-soft">Condition</dt>
         <dd>

@@ -41,6 +41,12 @@ export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
         {job.budgetCents !== undefined && <p>Budget {money(setup.currency, job.budgetCents)}.</p>}
         <p className="max-w-2xl text-ink-soft italic">“{job.wishes}”</p>
       </div>
+      {offers[0]!.offer.correction.flawless && (
+        <p className="mb-4 border-l-4 border-copper pl-3">
+          No defects are written down, so these packages protect the car but correct nothing. Was it looked at
+          under the lamp? <a href={`/jobs/${job.id}/survey`}>Back to the survey</a>
+        </p>
+      )}
       <div className="grid items-stretch gap-4 lg:grid-cols-3">
         {offers.map((priced) => (
           <OfferSheet

@@ -1,0 +1,187 @@
+import { expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** What goes wrong on a working day: slips of the finger, two people at one step, a server that stops. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+})
+test.beforeEach(() => shop.open(NOW))
+test.afterAll(() => shop.remove())
+
+async function openJob(page: Page, plate: string, room: string): Promise<string> {
+  await page.goto(shop.url)
+  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const path = href!.replace(/\/[a-z]+$/, `/${room}`)
+  await page.goto(shop.url + path)
+  return path
+}
+
+test('every field of the intake says what is wrong with it, and keeps what was typed', async ({ page }) => {
+  await page.goto(`${shop.url}/intake`)
+  await expect(page.locator('form[data-ready=true]')).toBeVisible()
+  await page.getByLabel('E-mail').fill('ita at the harbour')
+  await page.getByLabel('Year').fill('22')
+  await page.getByLabel('Budget').fill('a thousand')
+  await page.getByLabel('Vehicle number (VIN)').fill('an old chassis, no number on it, plate riveted over')
+  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  for (const words of [
+    'Write the customer’s name.',
+    'This is no e-mail address.',
+    'Write the plate, or “none”.',
+    'Write the year with four digits',
+    'Write the budget in euros',
+    'No vehicle number is this long.',
+    'Write what the customer wants',
+  ])
+    await expect(page.getByText(words)).toBeVisible()
+  await expect(page.getByText('Nothing you typed is lost.')).toBeVisible()
+  await expect(page.getByLabel('E-mail')).toHaveValue('ita at the harbour')
+  await expect(page.getByLabel('Budget')).toHaveValue('a thousand')
+})
+
+test('a day that has passed, or a wish before arrival, is refused by the server at its field', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/intake`)
+  await expect(page.locator('form[data-ready=true]')).toBeVisible()
+  const fill = async (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
+  await fill('Name', 'Wilf Sandys')
+  await fill('Plate', 'none')
+  await fill('Make', 'Marl')
+  await fill('Model', 'Stonecrop')
+  await fill('Colour', 'Rowan red')
+  await fill('What the customer wants, in their words', 'A birthday.')
+  await fill('Comes in on', '2027-01-04')
+  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  await expect(page.getByText('That day has passed. Choose today or later.')).toBeVisible()
+  await fill('Comes in on', '2027-01-20')
+  await fill('Wanted back by', '2027-01-18')
+  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  await expect(page.getByText('That is before the vehicle comes in.')).toBeVisible()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Wilf Sandys')
+  await fill('Wanted back by', '2027-01-21')
+  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  await expect(page).toHaveURL(/\/survey$/)
+  await page.goto(`${shop.url}/intake`)
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
+})
+
+test('packages, calendar, card and care say what they wait for on a car that was only taken in', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 6127', 'plan')
+  await expect(page.getByRole('heading', { name: 'Measure first' })).toBeVisible()
+  await page.getByRole('link', { name: 'To the survey' }).click()
+  await expect(page).toHaveURL(/\/survey$/)
+  await page.getByRole('link', { name: 'Schedule' }).nth(1).click()
+  await expect(page.getByRole('heading', { name: 'Nothing to place yet' })).toBeVisible()
+  await page.getByRole('link', { name: 'Work' }).click()
+  await expect(page.getByRole('heading', { name: 'No job card yet' })).toBeVisible()
+  await page.getByRole('link', { name: 'Care' }).click()
+  await expect(page.getByText('The dates begin with the first layer')).toBeVisible()
+})
+
+test('a calendar file before any layer, or of a job that is not there, is refused in words', async ({
+  page,
+  request,
+}) => {
+  const path = await openJob(page, 'IM 6127', 'care')
+  const early = await request.get(`${shop.url}${path.replace(/care$/, 'care.ics')}`)
+  expect(early.status()).toBe(409)
+  expect(await early.text()).toContain('No layer is logged yet')
+  const nobody = await request.get(`${shop.url}/jobs/nobody/care.ics`)
+  expect(nobody.status()).toBe(404)
+  const gauge = await request.get(`${shop.url}/api/jobs/nobody/gauge`)
+  expect(gauge.status()).toBe(404)
+})
+
+test('defects: an impossible extent is refused at its field, points are charged and given back', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 5012', 'survey')
+  const condition = page.getByTestId('panel-condition')
+  await expect(condition).toContainText('76')
+  await page.getByLabel('Extent, %').fill('140')
+  await page.getByRole('button', { name: 'Add' }).click()
+  await expect(page.getByText('Give the extent in whole percent, 1 to 100.')).toBeVisible()
+  await expect(page.getByLabel('Extent, %')).toHaveValue('140')
+  await page.getByLabel('Extent, %').fill('40')
+  await page.getByLabel('Kind').selectOption('oxidation')
+  await page.getByLabel('Severity').selectOption('3')
+  await page.getByRole('button', { name: 'Add' }).click()
+  await expect(page.getByText('Oxidation, heavy, 40 %')).toBeVisible()
+  await expect(condition).not.toContainText('76')
+  await page.getByRole('button', { name: 'Remove Oxidation' }).click()
+  await expect(condition).toContainText('76')
+})
+
+test('a reading is removed by a touch, and the panel is judged again at once', async ({ page }) => {
+  await openJob(page, 'IM 5012', 'survey')
+  await page.getByRole('radio', { name: /^Tailgate/ }).click()
+  await expect(page.getByTestId('finding')).toHaveText('Repainted')
+  const readings = page.getByRole('button', { name: /^Remove reading/ })
+  await expect(readings).toHaveCount(6)
+  for (let left = 5; left >= 1; left--) {
+    await readings.first().click()
+    await expect(readings).toHaveCount(left)
+  }
+  await expect(page.getByTestId('finding')).toHaveText('Too few readings')
+})
+
+test('two people at one step: the second is told, and nothing is recorded twice', async ({ browser }) => {
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()])
+  const [first, second] = await Promise.all(contexts.map((context) => context.newPage()))
+  await openJob(first!, 'IM 3380', 'work')
+  await openJob(second!, 'IM 3380', 'work')
+  await first!.getByRole('button', { name: 'Begin now' }).click()
+  await expect(first!.locator('[data-step="mask"]')).toHaveAttribute('data-state', 'started')
+  await second!.getByRole('button', { name: 'Begin now' }).click()
+  await expect(second!.getByText('Someone has recorded this step already.')).toBeVisible()
+  await Promise.all(contexts.map((context) => context.close()))
+})
+
+test('times that cannot be are refused at their field, and stay to be corrected', async ({ page }) => {
+  await openJob(page, 'IM 3380', 'work')
+  await page.getByLabel('Really ended').fill('2027-02-13T10:00')
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(page.getByText('That end lies in the future.')).toBeVisible()
+  await expect(page.getByLabel('Really ended')).toHaveValue('2027-02-13T10:00')
+  await page.getByLabel('Really began').fill('2027-01-01T10:00')
+  await page.getByLabel('Really ended').fill('2027-01-01T11:00')
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(page.getByText('That is before the step before it had ended.')).toBeVisible()
+})
+
+test('a server that stops loses nothing: the reading waits on the screen and is sent with the next', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 5012', 'survey')
+  const reading = page.getByLabel('Reading on bonnet, µm')
+  await expect(reading).toBeVisible()
+  await shop.close()
+  await reading.fill('133')
+  await reading.press('Enter')
+  await expect(page.getByText('The server does not answer. What you typed stays here')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove reading 133 µm' })).toBeVisible()
+  await shop.open(NOW)
+  await reading.fill('134')
+  await reading.press('Enter')
+  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('button', { name: 'Remove reading 133 µm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove reading 134 µm' })).toBeVisible()
+})
+
+test('the light of the booth stays chosen over pages and reloads', async ({ page }) => {
+  await page.goto(shop.url)
+  await page.getByRole('button', { name: 'Booth light' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'booth')
+  await page.goto(`${shop.url}/schedule`)
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'booth')
+  await page.getByRole('button', { name: 'Paper light' }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'paper')
+})

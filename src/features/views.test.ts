@@ -1,0 +1,169 @@
+import { describe, expect, test } from 'vitest'
+import type { Product } from '@/core/coating'
+import type { LiveJob, Progress } from '@/core/job'
+import { judge } from '@/core/survey'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { panelsOf } from '@/core/vehicle'
+import type { Floor } from '@/server/floor'
+import { frondSummary } from '@/ui/frond'
+import catalogue from '../../demo/catalogue.json'
+import { milestoneWhen } from './care/milestone-list'
+import { roomFor } from './frame/rooms'
+import { leafletsOf } from './leaflets'
+import { blocksOf, staysOf } from './schedule/blocks'
+import { panelFace } from './survey/panel-face'
+import { windowText } from './window-text'
+import { cardSteps, layerConditions } from './work/card'
+
+const NOW = instantOrThrow('2027-01-13T10:00:00Z')
+const at = (minutes: number) => plusMinutes(NOW, minutes)
+const done = (from: number, to: number): Progress => ({
+  kind: 'done',
+  from: at(from),
+  to: at(to),
+  by: 'oran',
+})
+
+const job = (progress: Record<string, Progress>): LiveJob => ({
+  id: 'j',
+  arrive: at(-3000),
+  weight: 1,
+  plan: {
+    operations: [
+      {
+        id: 'one',
+        kind: 'layer',
+        title: 'Layer 1',
+        minutes: 180,
+        mode: 'solid',
+        people: 1,
+        skill: 'coat',
+        layer: 1,
+      },
+      {
+        id: 'two',
+        kind: 'layer',
+        title: 'Layer 2',
+        minutes: 180,
+        mode: 'solid',
+        people: 1,
+        skill: 'coat',
+        layer: 2,
+      },
+      { id: 'dry', kind: 'hold', title: 'Dry hold', minutes: 720, mode: 'unattended', people: 0 },
+    ],
+    links: [
+      { from: 'one', to: 'two', min: 180, max: 720 },
+      { from: 'two', to: 'dry', min: 0, max: 0 },
+    ],
+    stays: [{ id: 'dry', kind: 'studio', operations: ['one', 'two', 'dry'] }],
+  },
+  progress,
+  published: ['one', 'two', 'dry'].map((operation, index) => ({
+    job: 'j',
+    operation,
+    start: at(index * 400),
+    end: at(index * 400 + (operation === 'dry' ? 720 : 180)),
+    people: operation === 'dry' ? [] : ['oran'],
+    place: 'loft-1',
+    segments: [[at(index * 400), at(index * 400 + 180)]] as [string, string][],
+  })),
+})
+
+describe('a job as a frond', () => {
+  test('fills as work is done: done leaves are full, the one under way partly, the others empty', () => {
+    const leaflets = leafletsOf(
+      job({ one: done(-400, -220), two: { kind: 'started', at: at(-90), by: 'oran' } }),
+      NOW,
+    )
+    expect(leaflets.map(({ share }) => share)).toEqual([1, 0.5, 0])
+    expect(leaflets.map(({ kind }) => kind)).toEqual(['work', 'work', 'hold'])
+    expect(leaflets.map(({ window }) => window ?? false)).toEqual([false, true, false])
+  })
+  test('is said in words for those who do not see it', () => {
+    expect(frondSummary(leafletsOf(job({ one: done(-400, -220) }), NOW))).toBe(
+      '1 of 3 steps done, at: Layer 2',
+    )
+    expect(frondSummary(leafletsOf(job({ one: done(-2000, -1800), two: done(-1500, -1300) }), NOW))).toBe(
+      '3 of 3 steps done',
+    )
+  })
+})
+
+describe('the drawn schedule', () => {
+  test('draws what was done where it really was, and the window from the real end', () => {
+    const [one, two] = blocksOf('IM 1', job({ one: done(-90, 40) }), at(60))
+    expect(one).toMatchObject({ state: 'done', start: at(-90), end: at(40) })
+    expect(two).toMatchObject({ state: 'open', start: at(400), window: { opens: at(220), closes: at(760) } })
+  })
+  test('a stay reaches from its first work to the end of its hold', () => {
+    const live = job({})
+    const floor = {
+      now: NOW,
+      jobs: [{ job: { id: 'j', vehicle: { plate: 'IM 1' } }, live, stage: { kind: 'planned' } }],
+    } as unknown as Floor
+    expect(staysOf(floor)).toMatchObject([{ place: 'loft-1', start: at(0), end: at(1520) }])
+  })
+})
+
+describe('the job card', () => {
+  test('opens one step after the other, with its window and its caution', () => {
+    const steps = cardSteps(job({ one: done(-400, -220) }), [], NOW)
+    expect(steps.map(({ reachable }) => reachable)).toEqual([true, true, false])
+    expect(steps[1]).toMatchObject({
+      window: { opens: at(-40), closes: at(500) },
+      planned: { people: ['oran'] },
+    })
+    expect(steps[1]!.caution).toContain('ventilate')
+  })
+  test('says go with the flash to expect, or every reason not to', () => {
+    const product = catalogue[0] as Product
+    const good = layerConditions(product, { airC: 20, rhPercent: 50, panelC: 19 })
+    expect(good).toMatchObject({ breaches: [], flash: { min: 90, max: 180 } })
+    const wet = layerConditions(product, { airC: 12, rhPercent: 88, panelC: 11 })
+    expect(wet.breaches.map(({ rule }) => rule)).toEqual(['air-too-humid', 'panel-near-dew-point'])
+    expect(wet.dewMarginC).toBeLessThan(3)
+  })
+})
+
+test('a window is said as what it means now', () => {
+  const window = { opens: at(60), closes: at(600) }
+  const say = (now: Instant) => windowText(window, { zone: 'Europe/Dublin', now })
+  expect(say(NOW)).toBe('Not before 11:00, not after 20:00')
+  expect(say(at(60))).toBe('Window open until 20:00')
+  expect(say(at(601))).toContain('Window closed 20:00')
+})
+
+test('a job opens in the room where its work is', () => {
+  const operation = job({}).plan.operations[0]!
+  expect(roomFor({ kind: 'to-measure' })).toBe('survey')
+  expect(roomFor({ kind: 'to-choose' })).toBe('plan')
+  expect(roomFor({ kind: 'between', next: operation })).toBe('work')
+  expect(roomFor({ kind: 'waiting', operation, since: NOW })).toBe('work')
+  expect(roomFor({ kind: 'handed-over' })).toBe('care')
+})
+
+test('a panel of the plan says its number, its finding and its budget', () => {
+  const panels = panelsOf('hatchback')
+  const readings = {
+    bonnet: [118, 119, 120],
+    tailgate: [118, 121, 120],
+    roof: [70, 71, 70],
+    'rear-door-left': [260, 255, 258],
+  }
+  const result = judge({ panels, paintSystem: 'clear-over-base', school: 'both', readings, defects: {} })
+  const face = (id: string) => panelFace(result.panels.find(({ panel }) => panel.id === id)!)
+  expect(face('bonnet')).toMatchObject({ text: '119', label: 'Bonnet: 119 µm, Original, budget 3.5 µm, A' })
+  expect(face('roof')).toMatchObject({ mark: 'thin' })
+  expect(face('rear-door-left')).toMatchObject({ mark: 'repainted' })
+  expect(face('front-bumper')).toMatchObject({ mark: 'unreadable', text: '' })
+  expect(face('sill-left').mark).toBeUndefined()
+})
+
+test('a date of the cure calendar says until for a hold and from for what may be done', () => {
+  const say = (hold: boolean, when: Parameters<typeof milestoneWhen>[0]['when']) =>
+    milestoneWhen({ key: 'dry-until', title: '', advice: '', hold, when }, 'Europe/Dublin')
+  expect(say(true, { kind: 'instant', at: NOW })).toBe('until Wednesday 13 January, 10:00')
+  expect(say(false, { kind: 'instant', at: NOW })).toBe('from Wednesday 13 January, 10:00')
+  expect(say(false, { kind: 'day', day: '2027-01-20' as never })).toBe('from Wednesday 20 January')
+})
