@@ -1,11 +1,16 @@
 import { expect, test } from 'vitest'
 import {
   atLocal,
+  clockMinutes,
   dayIn,
+  daysBetween,
   instant,
   instantOrThrow,
   isLocalDay,
+  isZone,
+  minuteOfDay,
   minutesBetween,
+  plusDays,
   plusMinutes,
   weekdayOf,
 } from '.'
@@ -67,4 +72,33 @@ test('a day is read in the shop zone, not in UTC', () => {
   expect(dayIn(DUBLIN, instantOrThrow('2027-07-01T23:30:00Z'))).toBe('2027-07-02')
   expect(weekdayOf(day('2027-01-11'))).toBe('mon')
   expect(isLocalDay('2027-02-29')).toBe(false)
+})
+
+test('days are counted over months, years, leap days and changes of the clocks', () => {
+  expect(plusDays(day('2028-02-28'), 1)).toBe('2028-02-29')
+  expect(plusDays(day('2027-12-31'), 1)).toBe('2028-01-01')
+  expect(plusDays(day('2027-03-27'), 2)).toBe('2027-03-29')
+  expect(daysBetween(day('2027-03-01'), day('2027-04-01'))).toBe(31)
+  expect(daysBetween(day('2027-10-31'), day('2027-10-30'))).toBe(-1)
+})
+
+test('a time of day is HH:MM up to 24:00, and nothing else', () => {
+  expect(clockMinutes('00:00')).toBe(0)
+  expect(clockMinutes('24:00')).toBe(1440)
+  for (const wrong of ['24:01', '7:00', '12:60', 'noon', '']) expect(() => clockMinutes(wrong)).toThrow()
+})
+
+test('what a clock in the zone shows leads back to the same instant', () => {
+  for (const zone of ['Europe/Dublin', 'America/St_Johns', 'Australia/Lord_Howe'])
+    for (const text of ['2027-01-11T08:15:00Z', '2027-07-11T21:45:00Z', '2027-03-28T12:00:00Z']) {
+      const at = instantOrThrow(text)
+      const minutes = minuteOfDay(zone, at)
+      const clock = `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+      expect(atLocal(zone, dayIn(zone, at), clock)).toBe(at)
+    }
+})
+
+test('a zone is one that the zone data knows', () => {
+  expect(isZone('Europe/Dublin')).toBe(true)
+  expect(isZone('Inchmoyle/Slip')).toBe(false)
 })

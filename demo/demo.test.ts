@@ -1,0 +1,77 @@
+import { describe, expect, test } from 'vitest'
+import { catalogueSchema } from '@/core/coating'
+import { DEFECT_KINDS } from '@/core/survey'
+import { isMetal, panelsOf, readVin } from '@/core/vehicle'
+import { intakeSchema } from '@/server/intake-schema'
+import { setupSchema } from '@/server/shop-store'
+import { DEMO_CARS } from './cars'
+import catalogueFile from './catalogue.json'
+import setupFile from './setup.json'
+
+const setup = setupSchema.parse(setupFile)
+const catalogue = catalogueSchema.parse(catalogueFile)
+
+describe('the set-up that ships', () => {
+  test('sells packages made of products it has', () => {
+    const products = new Set(catalogue.map(({ id }) => id))
+    for (const { layers } of setup.packages) for (const layer of layers) expect(products).toContain(layer)
+  })
+  test('has someone for every skill on every working day, and a bay of each kind the work needs', () => {
+    for (const day of ['mon', 'tue', 'wed', 'thu', 'fri'])
+      for (const skill of ['prep', 'correct', 'coat']) {
+        const there = setup.people.filter(({ skills, calendar }) => {
+          const shifts = setup.calendars[calendar]!
+          return (
+            skills.includes(skill) &&
+            ('always' in shifts || (shifts.weekly[day as never] as unknown[] | undefined)?.length)
+          )
+        })
+        expect(there.length, `${skill} on ${day}`).toBeGreaterThan(0)
+      }
+    const kinds = new Set(setup.places.flatMap((place) => place.kinds))
+    expect(kinds).toContain('wash')
+    expect(kinds).toContain('studio')
+  })
+  test('is refused with the path of what is wrong', () => {
+    const wrong = { ...setupFile, people: [{ id: 'x', name: 'X', skills: ['prep'], calendar: 'night' }] }
+    const result = setupSchema.safeParse(wrong)
+    expect(result.success ? [] : result.error.issues.map(({ path }) => path.join('.'))).toContain(
+      'people.0.calendar',
+    )
+    expect(setupSchema.safeParse({ ...setupFile, timezone: 'Inchmoyle/Slip' }).success).toBe(false)
+    expect(setupSchema.safeParse({ ...setupFile, packages: [] }).success).toBe(false)
+  })
+})
+
+describe.each(DEMO_CARS.map((car) => [car.intake.plate, car] as const))('the demo car %s', (_, car) => {
+  const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
+  test('would be taken in as it is', () => {
+    expect(intakeSchema.safeParse({ ...car.intake, arriveDay: '2027-01-13', wantedBy: '' }).success).toBe(
+      true,
+    )
+  })
+  test('has its paint and its defects on panels of its shape', () => {
+    for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
+    for (const [id, defects] of Object.entries(car.defects)) {
+      expect(panels.has(id)).toBe(true)
+      for (const { kind, extentPercent } of defects) {
+        expect(DEFECT_KINDS).toContain(kind)
+        expect(extentPercent).toBeGreaterThan(0)
+        expect(extentPercent).toBeLessThanOrEqual(100)
+      }
+    }
+  })
+  test('carries a number that is well formed, or none', () => {
+    if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
+  })
+  test('asks for a package that is sold, if it asks for one', () => {
+    if (car.packageKey) expect(setup.packages.map(({ key }) => key)).toContain(car.packageKey)
+  })
+})
+
+test('nobody in the demo comes twice', () => {
+  for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
+    const values = DEMO_CARS.map(({ intake }) => intake[pick])
+    expect(new Set(values).size).toBe(values.length)
+  }
+})
