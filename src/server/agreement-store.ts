@@ -103,7 +103,3 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
     .returning('job_id')
   return written.length > 0
 }
-
-export async function movePromise(db: Knex, jobId: string, promisedFor: Instant): Promise<void> {
-  await db('agreements').where({ job_id: jobId }).update({ promised_for: promisedFor })
-}

@@ -19,13 +19,6 @@ export function filmUm(value: number): Result<FilmUm, FilmError> {
     : refused({ code: 'film-out-of-range', valueUm: value, minUm: 0, maxUm: GAUGE_MAX_UM })
 }
 
-/** As `filmUm`, for values already checked. Throws on a value out of range. */
-export function filmUmOrThrow(value: number): FilmUm {
-  const read = filmUm(value)
-  if (!read.ok) throw new Error(`film out of range: ${value} µm`)
-  return read.value
-}
-
 export function umToMil(um: number): number {
   return um / UM_PER_MIL
 }

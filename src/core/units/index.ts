@@ -2,7 +2,6 @@ export {
   type FilmError,
   type FilmUm,
   filmUm,
-  filmUmOrThrow,
   GAUGE_MAX_UM,
   milToUm,
   UM_PER_MIL,
