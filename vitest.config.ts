@@ -5,5 +5,5 @@ export default defineConfig({
   resolve: {
     alias: { '@demo': path.join(import.meta.dirname, 'demo'), '@': path.join(import.meta.dirname, 'src') },
   },
-  test: { include: ['{src,cli,demo}/**/*.test.ts'], testTimeout: 60_000 },
+  test: { include: ['{src,cli,demo}/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 120_000 },
 })

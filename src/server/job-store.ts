@@ -4,10 +4,10 @@ import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
 import {
   HARDNESSES,
   type Hardness,
-  isShape,
   normaliseVin,
   PAINT_SYSTEMS,
   type PaintSystem,
+  SHAPES,
   type Shape,
 } from '@/core/vehicle'
 import { budgetCents, type Intake } from './intake-schema'
@@ -47,41 +47,60 @@ function oneOf<T extends string>(list: readonly T[], value: string): T {
   return found
 }
 
-function toJob(row: Record<string, never>): Job {
-  const r = row as unknown as Record<string, string> & {
-    number: number
-    year: number | null
-    budget_cents: number | null
-    may_remind: number
-  }
-  if (!isShape(r.shape!)) throw new Error(`the database holds an unknown shape “${r.shape}”`)
+/** A row of `select`: the job, its vehicle and its customer side by side. */
+type JobRow = {
+  id: string
+  number: number
+  wishes: string
+  budget_cents: number | null
+  arrive_at: string
+  wanted_by: string | null
+  handed_over_at: string | null
+  customer_id: string
+  customer_name: string
+  phone: string
+  email: string
+  may_remind: 0 | 1
+  vehicle_id: string
+  plate: string
+  vin: string
+  make: string
+  model: string
+  year: number | null
+  shape: string
+  colour: string
+  paint_system: string
+  hardness: string
+}
+
+function toJob(row: JobRow): Job {
   return {
-    id: r.id!,
-    number: r.number,
+    id: row.id,
+    number: row.number,
     customer: {
-      id: r.customer_id!,
-      name: r.customer_name!,
-      phone: r.phone!,
-      email: r.email!,
-      mayRemind: r.may_remind === 1,
+      id: row.customer_id,
+      name: row.customer_name,
+      phone: row.phone,
+      email: row.email,
+      mayRemind: row.may_remind === 1,
     },
     vehicle: {
-      id: r.vehicle_id!,
-      plate: r.plate!,
-      vin: r.vin!,
-      make: r.make!,
-      model: r.model!,
-      ...(r.year === null ? {} : { year: r.year }),
-      shape: r.shape as Shape,
-      colour: r.colour!,
-      paintSystem: oneOf(PAINT_SYSTEMS, r.paint_system!),
-      hardness: oneOf(HARDNESSES, r.hardness!),
+      id: row.vehicle_id,
+      plate: row.plate,
+      vin: row.vin,
+      make: row.make,
+      model: row.model,
+      ...(row.year === null ? {} : { year: row.year }),
+      shape: oneOf(SHAPES, row.shape),
+      colour: row.colour,
+      paintSystem: oneOf(PAINT_SYSTEMS, row.paint_system),
+      hardness: oneOf(HARDNESSES, row.hardness),
     },
-    wishes: r.wishes!,
-    ...(r.budget_cents === null ? {} : { budgetCents: r.budget_cents }),
-    arriveAt: r.arrive_at as Instant,
-    ...(r.wanted_by ? { wantedBy: localDayOrThrow(r.wanted_by) } : {}),
-    ...(r.handed_over_at ? { handedOverAt: r.handed_over_at as Instant } : {}),
+    wishes: row.wishes,
+    ...(row.budget_cents === null ? {} : { budgetCents: row.budget_cents }),
+    arriveAt: row.arrive_at as Instant,
+    ...(row.wanted_by ? { wantedBy: localDayOrThrow(row.wanted_by) } : {}),
+    ...(row.handed_over_at ? { handedOverAt: row.handed_over_at as Instant } : {}),
   }
 }
 
@@ -97,11 +116,12 @@ function select(db: Knex) {
 }
 
 export async function listJobs(db: Knex): Promise<Job[]> {
-  return (await select(db).orderBy('jobs.number')).map(toJob)
+  const rows: JobRow[] = await select(db).orderBy('jobs.number')
+  return rows.map(toJob)
 }
 
 export async function findJob(db: Knex, id: string): Promise<Job | undefined> {
-  const row = await select(db).where('jobs.id', id).first()
+  const row: JobRow | undefined = await select(db).where('jobs.id', id).first()
   return row ? toJob(row) : undefined
 }
 
