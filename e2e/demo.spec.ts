@@ -93,7 +93,7 @@ test('a gauge that falls silent is said so, and the walk goes on from where it s
   await expect(page.getByText('The gauge does not answer.')).toBeVisible()
   await page.unroute('**/gauge**')
   await page.getByRole('button', { name: 'Read from gauge' }).click()
-  await expect(page.getByRole('radio', { name: /^Roof: 1\d\d µm/ })).toBeVisible({ timeout: 30_000 })
+  await expect(page.getByRole('radio', { name: /^Roof: \d+ µm/ })).toBeVisible({ timeout: 30_000 })
   await expect(page.getByRole('radio', { name: /^Right front door: Not read yet/ })).toBeVisible()
 })
 

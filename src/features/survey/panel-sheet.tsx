@@ -93,7 +93,7 @@ function Spots({
                   key={at}
                   type="button"
                   disabled={!onRemove}
-                  className="min-h-8 min-w-10 rounded hover:enabled:bg-copper-soft hover:enabled:line-through"
+                  className="min-h-11 min-w-11 rounded hover:enabled:bg-copper-soft hover:enabled:line-through"
                   aria-label={`Remove reading ${um} µm`}
                   onClick={() => onRemove?.(index * 3 + at)}
                 >
