@@ -4,8 +4,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results/stories',
-  timeout: 180_000,
-  expect: { timeout: 15_000 },
+  timeout: 400_000,
+  expect: { timeout: 30_000 },
   workers: 1,
   forbidOnly: true,
   use: {
