@@ -37,7 +37,7 @@ export function HandoverSheet({
   const { setup } = shop
   const { vehicle } = job
   return (
-    <article className="mx-auto max-w-3xl p-6 print:max-w-none print:p-0">
+    <article className="mx-auto max-w-3xl p-6 print:max-w-none print:p-3">
       <div className="no-print mb-4 flex justify-end">
         <PrintButton />
       </div>
