@@ -1,9 +1,16 @@
 'use client'
 
 import clsx from 'clsx'
-import type { KeyboardEvent } from 'react'
-import { useMemo } from 'react'
-import { type Backdrop, bodyPlan, type Panel, type Shape } from '@/core/vehicle'
+import { type KeyboardEvent, type MouseEvent, type ReactNode, useMemo } from 'react'
+import {
+  bodyPlan,
+  type Panel,
+  type Place,
+  type PlanBackdrop,
+  type PlanOutline,
+  type Shape,
+} from '@/core/vehicle'
+import { BACKDROP, behind } from './backdrop'
 
 /** How one panel is shown: its fill, what is written on it, and what a reader of the screen hears. */
 export type PanelFace = {
@@ -11,47 +18,63 @@ export type PanelFace = {
   ink: string
   text: string
   label: string
-  mark?: 'thin' | 'repainted' | 'unreadable'
+  mark?: 'thin' | 'repainted' | 'unreadable' | 'noted'
 }
+
+/** A point on the drawing, in its own centimetres. */
+export type PlanPoint = { x: number; y: number }
+export type PlanPin = PlanPoint & { id: string; label: string; held: boolean }
 
 type Props = {
   shape: Shape
   panels: readonly Panel[]
   faces: Readonly<Record<string, PanelFace>>
+  /** Wheels, glass, lights: given where they can be chosen too. */
+  places?: readonly Place[]
+  pins?: readonly PlanPin[]
   selected?: string
-  onSelect?: (panel: string) => void
+  onSelect?: (id: string, at?: PlanPoint) => void
   onType?: (key: string) => void
+  children?: ReactNode
 }
-
-const BACKDROP: Record<Backdrop['kind'], string> = {
-  shell: 'fill-lichen-deep',
-  bed: 'fill-lichen stroke-lichen-deep',
-  glass: 'fill-glass',
-  wheel: 'fill-wheel',
-  lamp: 'fill-sheet stroke-lichen-deep',
-}
-const behind = ({ kind }: Backdrop) => kind === 'shell' || kind === 'bed'
 
 /** Walk order runs forward with → and ↓, back with ← and ↑. */
 const STEP: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }
 
-export function neighbour(panels: readonly Panel[], selected: string | undefined, step: number): string {
-  const at = panels.findIndex(({ id }) => id === selected)
-  return panels[(at + step + panels.length) % panels.length]!.id
+export function neighbour(
+  items: readonly { id: string }[],
+  selected: string | undefined,
+  step: number,
+): string {
+  const at = items.findIndex(({ id }) => id === selected)
+  return items[(at + step + items.length) % items.length]!.id
+}
+
+/** Where the pointer is, in the drawing's own units. */
+function pointIn(event: MouseEvent<SVGElement>): PlanPoint | undefined {
+  const svg = event.currentTarget.ownerSVGElement
+  const matrix = svg?.getScreenCTM()
+  // A key press arrives as a click at 0, 0.
+  if (!matrix || (event.clientX === 0 && event.clientY === 0)) return undefined
+  const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+  return { x: Math.round(x), y: Math.round(y) }
 }
 
 /**
  * The unfolded vehicle as a surface to work on: the same panels in the same places, by touch and by keyboard.
  * Arrows walk round the car; digits are handed on.
  */
-export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: Props) {
+export function BodyPlan(props: Props) {
+  const { shape, panels, faces, places = [], pins = [], selected, onSelect, onType, children } = props
   const plan = useMemo(() => bodyPlan(shape), [shape])
   const { x, y, width, height } = plan.viewBox
+  const drawn = places.filter((place) => place.drawn)
+  const walk = [...panels, ...drawn]
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEP[event.key]
     if (step !== undefined) {
       event.preventDefault()
-      const next = neighbour(panels, selected, step)
+      const next = neighbour(walk, selected, step)
       onSelect?.(next)
       // The focus walks with the choice, as in any group of radio buttons.
       event.currentTarget.querySelector<SVGGElement>(`[data-panel="${next}"]`)?.focus()
@@ -63,6 +86,8 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
   // Mirror caps lie over the glass, everything else under it.
   const caps = panels.filter(({ id }) => id.startsWith('mirror'))
   const body = panels.filter(({ id }) => !id.startsWith('mirror'))
+  const scenery = plan.backdrop.filter((part) => !behind(part) && !drawn.some(({ id }) => id === part.place))
+  const tabStop = walk.some(({ id }) => id === selected) ? selected : walk[0]?.id
   const draw = (panel: Panel) => (
     <PanelShape
       key={panel.id}
@@ -70,6 +95,7 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
       outline={plan.panels[panel.id]!}
       face={faces[panel.id]}
       selected={panel.id === selected}
+      tabStop={panel.id === tabStop}
       onSelect={onSelect}
     />
   )
@@ -84,50 +110,79 @@ export function BodyPlan({ shape, panels, faces, selected, onSelect, onType }: P
           <path key={part.path} d={part.path} className={BACKDROP[part.kind]} />
         ))}
         {body.map(draw)}
-        {plan.backdrop
-          .filter((part) => !behind(part))
-          .map((part) => (
-            <path
-              key={part.path}
-              d={part.path}
-              className={clsx(BACKDROP[part.kind], 'pointer-events-none')}
-            />
-          ))}
+        {scenery.map((part) => (
+          <path key={part.path} d={part.path} className={clsx(BACKDROP[part.kind], 'pointer-events-none')} />
+        ))}
+        {drawn.map((place) => (
+          <PlaceShape
+            key={place.id}
+            place={place}
+            parts={plan.backdrop.filter((part) => part.place === place.id)}
+            face={faces[place.id]}
+            selected={place.id === selected}
+            tabStop={place.id === tabStop}
+            onSelect={onSelect}
+          />
+        ))}
         {caps.map(draw)}
+        {pins.map((pin) => (
+          <g key={pin.id} className="pointer-events-none">
+            <circle
+              cx={pin.x}
+              cy={pin.y}
+              r={8.5}
+              className={clsx(pin.held ? 'fill-copper' : 'fill-ink', 'stroke-sheet')}
+              strokeWidth={1.5}
+            />
+            <text
+              x={pin.x}
+              y={pin.y}
+              textAnchor="middle"
+              dominantBaseline="central"
+              className="fill-sheet font-head font-bold"
+              fontSize={10.5}
+            >
+              {pin.label}
+            </text>
+          </g>
+        ))}
+        {children}
       </svg>
     </div>
   )
 }
 
-function PanelShape({
-  panel,
-  outline,
-  face,
-  selected,
-  onSelect,
-}: {
-  panel: Panel
-  outline: { path: string; label: { x: number; y: number } }
+type Chosen = {
   face: PanelFace | undefined
   selected: boolean
+  tabStop: boolean
   onSelect: Props['onSelect']
-}) {
+}
+
+function choosable(id: string, label: string, { selected, tabStop, onSelect }: Omit<Chosen, 'face'>) {
+  return {
+    role: 'radio',
+    'aria-checked': selected,
+    'aria-label': label,
+    tabIndex: tabStop ? 0 : -1,
+    'data-panel': id,
+    className: 'cursor-pointer outline-none [&:focus-visible>path]:stroke-[4]',
+    onClick: (event: MouseEvent<SVGGElement>) => onSelect?.(id, pointIn(event)),
+    onKeyDown: (event: KeyboardEvent) => {
+      if (event.key !== ' ') return
+      event.preventDefault()
+      onSelect?.(id)
+    },
+  } as const
+}
+
+function PanelShape({ panel, outline, ...chosen }: { panel: Panel; outline: PlanOutline } & Chosen) {
   const small = panel.areaM2 < 0.2
+  const { face, selected } = chosen
+  const label = face?.label ?? panel.name
   return (
-    // biome-ignore lint/a11y/useSemanticElements: a radio input cannot be a shape in a drawing.
-    <g
-      role="radio"
-      aria-checked={selected}
-      aria-label={face?.label ?? panel.name}
-      tabIndex={selected ? 0 : -1}
-      data-panel={panel.id}
-      className="cursor-pointer outline-none [&:focus-visible>path]:stroke-[4]"
-      onClick={() => onSelect?.(panel.id)}
-      onKeyDown={(event) => {
-        if (event.key === ' ') onSelect?.(panel.id)
-      }}
-    >
-      <title>{face?.label ?? panel.name}</title>
+    <g {...choosable(panel.id, label, chosen)}>
+      <title>{label}</title>
       <path
         d={outline.path}
         fill={face?.fill ?? 'var(--c-sheet)'}
@@ -155,31 +210,29 @@ function PanelShape({
   )
 }
 
-/** The car from above, small, for a place on the floor. */
-export function CarFromAbove({ shape, className }: { shape: Shape; className?: string }) {
-  const plan = bodyPlan(shape)
-  const strip = ['front-bumper', 'bonnet', 'roof', 'tailgate', 'rear-bumper']
-  const glass = plan.backdrop.filter(
-    ({ path, kind }) =>
-      (kind === 'glass' || kind === 'bed') &&
-      /^M-?\d+(\.\d+)?,-?\d{1,2}(\.\d+)? /.test(path) &&
-      Math.abs(Number(path.split(/[, ]/)[1])) < 80,
-  )
-  const { x, width } = plan.viewBox
+function PlaceShape({ place, parts, ...chosen }: { place: Place; parts: readonly PlanBackdrop[] } & Chosen) {
+  const { face, selected } = chosen
+  const label = face?.label ?? place.name
   return (
-    <svg viewBox={`${x} -92 ${width} 184`} className={className} aria-hidden="true">
-      <rect x={x + 8} y={-78} width={width - 16} height={156} rx={46} className="fill-lichen-deep" />
-      {glass.map((part) => (
-        <path key={part.path} d={part.path} className={BACKDROP[part.kind]} />
-      ))}
-      {strip.map((id) => (
+    <g {...choosable(place.id, label, chosen)}>
+      <title>{label}</title>
+      {parts.map((part) => (
         <path
-          key={id}
-          d={plan.panels[id]!.path.split(' M')[0]}
-          className="fill-fern-soft stroke-ink/50"
-          strokeWidth={2}
+          key={part.path}
+          d={part.path}
+          className={clsx(BACKDROP[part.kind], selected && 'stroke-ink')}
+          strokeWidth={selected ? 3.2 : 1}
         />
       ))}
-    </svg>
+      {face?.mark &&
+        parts.map((part) => (
+          <path
+            key={part.path}
+            d={part.path}
+            fill={`url(#mark-${face.mark})`}
+            className="pointer-events-none"
+          />
+        ))}
+    </g>
   )
 }

@@ -1,4 +1,4 @@
-export { type Backdrop, drawingOf } from './drawings'
+export { bodyOf, isShape, SHAPE_NAME, SHAPES, type Shape } from './bodies'
 export {
   HARDNESSES,
   type Hardness,
@@ -6,18 +6,8 @@ export {
   PAINT_SYSTEMS,
   type PaintSystem,
 } from './paint-system'
-export { type BodyPlan, bodyPlan, type PlanOutline } from './plan'
-export {
-  type Difficulty,
-  isMetal,
-  isShape,
-  type Orientation,
-  type Panel,
-  type PanelId,
-  paintedAreaM2,
-  panelsOf,
-  SHAPES,
-  type Shape,
-  type Substrate,
-} from './shapes'
+export type { Difficulty, Orientation, Substrate } from './panel-kinds'
+export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
+export { PLACE_SURFACES, type Place, type PlaceSurface } from './places'
+export { type BodyPlan, bodyPlan, type PlanBackdrop, type PlanOutline } from './plan'
 export { checkDigitOf, normaliseVin, readVin, type VinNote, type VinReading, vinNoteText } from './vin'

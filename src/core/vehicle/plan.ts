@@ -1,5 +1,7 @@
-import { type Backdrop, drawingOf } from './drawings'
-import { type PanelId, panelsOf, type Shape } from './shapes'
+import { bodyOf, type Shape } from './bodies'
+import type { Backdrop } from './bodies/body'
+import type { PanelKind } from './panel-kinds'
+import { type PanelId, panelsOf } from './panels'
 
 /**
  * The unfolded vehicle: nose to the left, roof strip in the middle, the left flank folded down below it and the
@@ -12,8 +14,11 @@ export type PlanOutline = { path: string; label: { x: number; y: number } }
 export type BodyPlan = {
   viewBox: { x: number; y: number; width: number; height: number }
   panels: Record<PanelId, PlanOutline>
-  backdrop: Backdrop[]
+  backdrop: PlanBackdrop[]
 }
+
+/** Scenery, and where it is a place of its own, the id of that place. */
+export type PlanBackdrop = { kind: Backdrop['kind']; path: string; place?: string }
 
 type Point = { x: number; y: number }
 type Fold = { map: (point: Point) => Point; mirrored: boolean }
@@ -51,16 +56,29 @@ function foldPath(path: string, fold: Fold): string {
   })
 }
 
+/** Scenery of one fold. A place on a flank has a side, unless the centre strip shows the same place too. */
+function foldBackdrop(
+  parts: readonly Backdrop[],
+  fold: Fold,
+  idOf: (place: string) => string,
+): PlanBackdrop[] {
+  return parts.map(({ kind, path, place }) => ({
+    kind,
+    path: foldPath(path, fold),
+    ...(place ? { place: idOf(place) } : {}),
+  }))
+}
+
 /** The plan of one body shape, every painted panel of it and what stands round them. */
 export function bodyPlan(shape: Shape): BodyPlan {
-  const drawing = drawingOf(shape)
-  const fold = folds(drawing.halfWidth)
+  const body = bodyOf(shape)
+  const fold = folds(body.halfWidth)
   const panels = Object.fromEntries(
     panelsOf(shape).map(({ id }): [PanelId, PlanOutline] => {
       const side = id.endsWith('-left') ? 'left' : id.endsWith('-right') ? 'right' : 'centre'
-      const kind = id.replace(/-(left|right)$/, '')
-      const drawn = drawing[side === 'centre' ? 'centre' : 'flank'][kind]!
-      const returns = side === 'centre' ? drawing.returns[kind] : undefined
+      const kind = id.replace(/-(left|right)$/, '') as PanelKind
+      const drawn = body[side === 'centre' ? 'centre' : 'flank'][kind]!
+      const returns = side === 'centre' ? body.returns[kind] : undefined
       const path = [
         foldPath(drawn.path, fold[side]),
         ...(returns ? [foldPath(returns, fold.left), foldPath(returns, fold.right)] : []),
@@ -68,19 +86,21 @@ export function bodyPlan(shape: Shape): BodyPlan {
       return [id, { path, label: fold[side].map({ x: drawn.label[0], y: drawn.label[1] }) }]
     }),
   )
-  const flankBackdrop = drawing.flankBackdrop.flatMap(({ kind, path }) => [
-    { kind, path: foldPath(path, fold.left) },
-    { kind, path: foldPath(path, fold.right) },
-  ])
-  const reach = drawing.halfWidth + FOLD_GAP + drawing.height + MARGIN
+  const central = new Set<string | undefined>(body.centreBackdrop.map(({ place }) => place))
+  const sided = (side: string) => (place: string) => (central.has(place) ? place : `${place}-${side}`)
+  const reach = body.halfWidth + FOLD_GAP + body.height + MARGIN
   return {
     viewBox: {
-      x: drawing.from - MARGIN,
+      x: body.from - MARGIN,
       y: -reach,
-      width: drawing.to - drawing.from + 2 * MARGIN,
+      width: body.to - body.from + 2 * MARGIN,
       height: 2 * reach,
     },
     panels,
-    backdrop: [...flankBackdrop, ...drawing.centreBackdrop],
+    backdrop: [
+      ...foldBackdrop(body.flankBackdrop, fold.left, sided('left')),
+      ...foldBackdrop(body.flankBackdrop, fold.right, sided('right')),
+      ...foldBackdrop(body.centreBackdrop, fold.centre, (place) => place),
+    ],
   }
 }
