@@ -127,7 +127,8 @@ export function planCorrection(judged: readonly PanelJudgement[], settings: Choi
     flawless: marred === 0,
     expectedClearing: marred > 0 ? cleared / marred : 0,
     leftAsTheyAre: panels.filter(
-      ({ judged: { condition }, option }) => condition.costs.length > 0 && option.process.key === 'leave',
+      ({ judged: { condition }, option }) =>
+        option.process.key === 'leave' && condition.costs.some(({ defect }) => clearedShare(defect, 0) < 1),
     ),
   }
 }

@@ -157,6 +157,7 @@ describe('every rule that forbids', () => {
   const cases: Record<string, [ProcessKey, Record<string, unknown>]> = {
     'never-polish-matte': ['one-step-polish', { paintSystem: 'matte' }],
     'never-cut-film': ['all-in-one', { paintSystem: 'wrap' }],
+    'no-paint-on-bare-metal': ['all-in-one', { paintSystem: 'bare-metal' }],
     'no-wool-on-single-stage': ['two-step-wool', { paintSystem: 'single-stage' }],
     'nothing-coarse-on-plastic': [
       'two-step',

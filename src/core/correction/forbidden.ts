@@ -38,6 +38,12 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     breaks: (process, { paintSystem }) => paintSystem === 'wrap' && abrasive(process),
   },
   {
+    id: 'no-paint-on-bare-metal',
+    reason: 'There is no paint here to cut or to refine.',
+    remedy: 'Metal polish and a product for bare metal, by hand.',
+    breaks: (process, { paintSystem }) => paintSystem === 'bare-metal' && abrasive(process),
+  },
+  {
     id: 'no-wool-on-single-stage',
     reason: 'A rotary or wool on single-stage paint leaves tiger stripes.',
     remedy: 'Stay with foam on a dual-action machine.',

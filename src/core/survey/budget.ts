@@ -1,5 +1,6 @@
 import type { Finding, PanelStatistics } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
+import { NOTHING_TAKEN, type Taken } from './ledger'
 
 /** Which school of judging the shop follows; with both, the stricter rules. */
 export const SCHOOLS = ['gauge-guided', 'method-guided', 'both'] as const
@@ -17,9 +18,15 @@ export const METHOD_CAP_UM = 3.5
 /** One limit on what may be removed, µm, with the numbers it came from. */
 export type BudgetLimit =
   | { rule: 'gauge'; limitUm: number; lowestSpotUm: number; uncertaintyUm: number; floorUm: number }
-  | { rule: 'lifetime'; limitUm: number; lifetimeUm: number; alreadyTakenUm: number }
+  | {
+      rule: 'lifetime'
+      limitUm: number
+      lifetimeUm: number
+      alreadyTakenUm: number
+      takenUncertaintyUm: number
+    }
   | { rule: 'method'; limitUm: number; readable: boolean }
-  | { rule: 'never-cut'; limitUm: 0; why: 'film' }
+  | { rule: 'never-cut'; limitUm: 0; why: 'film' | 'bare-metal' }
 
 /** µm that may be removed, the limit that decides it, and every limit that was looked at. */
 export type RemovalBudget = { budgetUm: number; decidedBy: BudgetLimit; limits: BudgetLimit[] }
@@ -28,14 +35,17 @@ function limitsOf(
   finding: Finding,
   statistics: PanelStatistics | undefined,
   school: School,
-  takenUm: number,
+  { takenUm, uncertaintyUm: takenUncertaintyUm }: Taken,
 ): BudgetLimit[] {
   if (finding.kind === 'film') return [{ rule: 'never-cut', limitUm: 0, why: 'film' }]
+  if (finding.kind === 'unreadable' && finding.why === 'bare-metal')
+    return [{ rule: 'never-cut', limitUm: 0, why: 'bare-metal' }]
   const lifetime: BudgetLimit = {
     rule: 'lifetime',
     limitUm: LIFETIME_UM - takenUm,
     lifetimeUm: LIFETIME_UM,
     alreadyTakenUm: takenUm,
+    takenUncertaintyUm,
   }
   const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
   if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]
@@ -56,14 +66,14 @@ function limitsOf(
   return [gauge, lifetime, method]
 }
 
-/** How much may be removed from a panel, µm, never below 0; `takenUm` is what earlier visits already took. */
+/** How much may be removed from a panel, µm, never below 0; `taken` is what the ledger says is gone. */
 export function removalBudget(
   finding: Finding,
   statistics: PanelStatistics | undefined,
   school: School,
-  takenUm = 0,
+  taken: Taken = NOTHING_TAKEN,
 ): RemovalBudget {
-  const limits = limitsOf(finding, statistics, school, takenUm)
+  const limits = limitsOf(finding, statistics, school, taken)
   const decidedBy = limits.reduce((least, limit) => (limit.limitUm < least.limitUm ? limit : least))
   return { budgetUm: Math.max(0, decidedBy.limitUm), decidedBy, limits }
 }

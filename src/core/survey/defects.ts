@@ -1,15 +1,21 @@
-/** Kinds of defect, with how deep they lie and what they cost the eye. */
+/** Kinds of defect in paint, with how deep they lie, what they cost the eye and who can mend them. */
 
 export const DEFECT_KINDS = [
   'marring',
   'swirls',
+  'scratches',
   'holograms',
   'haze',
-  'scratches',
+  'sanding',
   'water-spots',
   'etching',
   'oxidation',
+  'transfer',
+  'overspray',
+  'residue',
+  'algae',
   'chips',
+  'dents',
   'clear-failure',
 ] as const
 export type DefectKind = (typeof DEFECT_KINDS)[number]
@@ -19,40 +25,57 @@ export type Severity = 1 | 2 | 3
 /** One defect seen on a panel; `extentPercent` is the share of the panel it covers, 0–100. */
 export type Defect = { kind: DefectKind; severity: Severity; extentPercent: number; catchesNail: boolean }
 
-type DefectModel = {
+type Costs = {
   name: string
-  /** Depth scale λ, µm, for severity 1, 2, 3 (mem; the shop's own test spots recalibrate it). */
-  depthScaleUm: readonly [number, number, number]
   /** Points lost at full extent for severity 1, 2, 3 (mem). */
   deduct: readonly [number, number, number]
-  /** Chips and failed clear are not a matter of depth: no polish clears them. */
-  polishable: boolean
 }
+
+/** Who mends it: the machine, as deep as it lies; the wash; or a refinisher, dent remover or touch-up brush. */
+export type DefectModel = Costs &
+  (
+    | {
+        mend: 'polish'
+        /** Depth scale λ, µm, for severity 1, 2, 3 (mem; the shop's own test spots recalibrate it). */
+        depthScaleUm: readonly [number, number, number]
+      }
+    | { mend: 'clean' }
+    | { mend: 'repair' }
+  )
 
 export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
-  marring: { name: 'Wash marring', depthScaleUm: [0.5, 0.5, 0.7], deduct: [8, 16, 26], polishable: true },
-  swirls: { name: 'Swirls', depthScaleUm: [0.8, 1, 2], deduct: [14, 28, 44], polishable: true },
-  holograms: { name: 'Holograms', depthScaleUm: [0.4, 0.5, 0.7], deduct: [10, 20, 32], polishable: true },
-  haze: { name: 'Haze', depthScaleUm: [0.3, 0.4, 0.5], deduct: [8, 16, 28], polishable: true },
-  scratches: { name: 'Deep scratches', depthScaleUm: [3, 5, 7], deduct: [12, 24, 40], polishable: true },
-  'water-spots': { name: 'Mineral spots', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30], polishable: true },
-  etching: { name: 'Etching', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38], polishable: true },
-  oxidation: { name: 'Oxidation', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55], polishable: true },
-  chips: { name: 'Stone chips', depthScaleUm: [0, 0, 0], deduct: [8, 18, 32], polishable: false },
-  'clear-failure': {
-    name: 'Clear coat failing',
-    depthScaleUm: [0, 0, 0],
-    deduct: [35, 60, 85],
-    polishable: false,
-  },
+  marring: { name: 'Wash marring', mend: 'polish', depthScaleUm: [0.5, 0.5, 0.7], deduct: [8, 16, 26] },
+  swirls: { name: 'Swirls', mend: 'polish', depthScaleUm: [0.8, 1, 2], deduct: [14, 28, 44] },
+  scratches: { name: 'Deep scratches', mend: 'polish', depthScaleUm: [3, 5, 7], deduct: [12, 24, 40] },
+  holograms: { name: 'Holograms', mend: 'polish', depthScaleUm: [0.4, 0.5, 0.7], deduct: [10, 20, 32] },
+  haze: { name: 'Haze', mend: 'polish', depthScaleUm: [0.3, 0.4, 0.5], deduct: [8, 16, 28] },
+  sanding: { name: 'Sanding marks', mend: 'polish', depthScaleUm: [1, 1.5, 2.5], deduct: [14, 28, 44] },
+  'water-spots': { name: 'Mineral spots', mend: 'polish', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30] },
+  etching: { name: 'Etching', mend: 'polish', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38] },
+  oxidation: { name: 'Oxidation', mend: 'polish', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55] },
+  transfer: { name: 'Paint transfer', mend: 'clean', deduct: [8, 16, 28] },
+  overspray: { name: 'Overspray', mend: 'clean', deduct: [8, 18, 30] },
+  residue: { name: 'Sticker residue', mend: 'clean', deduct: [6, 12, 20] },
+  algae: { name: 'Algae', mend: 'clean', deduct: [6, 12, 20] },
+  chips: { name: 'Stone chips', mend: 'repair', deduct: [8, 18, 32] },
+  dents: { name: 'Dents', mend: 'repair', deduct: [10, 22, 40] },
+  'clear-failure': { name: 'Clear coat failing', mend: 'repair', deduct: [35, 60, 85] },
 }
 
-export function depthScaleUm(defect: Defect): number {
-  return DEFECT_MODEL[defect.kind].depthScaleUm[defect.severity - 1]!
+export const SEVERITY_NAME: Record<Severity, string> = { 1: 'light', 2: 'moderate', 3: 'heavy' }
+
+/** λ of a defect, µm; undefined where no depth of polishing mends it. */
+export function depthScaleUm(defect: Defect): number | undefined {
+  const model = DEFECT_MODEL[defect.kind]
+  return model.mend === 'polish' ? model.depthScaleUm[defect.severity - 1]! : undefined
 }
 
-/** Share of a defect, 0–1, that goes when `removedUm` µm are taken: depths are exponential, 1 − exp(−r/λ). */
+/**
+ * Share of a defect, 0–1, that goes when `removedUm` µm are taken: depths are exponential, 1 − exp(−r/λ). What
+ * catches the nail or needs repair stays; what lies on the paint goes with the wash, before any machine.
+ */
 export function clearedShare(defect: Defect, removedUm: number): number {
-  if (defect.catchesNail || !DEFECT_MODEL[defect.kind].polishable) return 0
-  return 1 - Math.exp(-removedUm / depthScaleUm(defect))
+  const { mend } = DEFECT_MODEL[defect.kind]
+  if (defect.catchesNail || mend === 'repair') return 0
+  return mend === 'clean' ? 1 : 1 - Math.exp(-removedUm / depthScaleUm(defect)!)
 }

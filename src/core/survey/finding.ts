@@ -24,7 +24,7 @@ export type PanelStatistics = {
 /** What the film says about a panel. The data a finding rests on lives in that finding only. */
 export type Finding =
   | { kind: 'not-read' }
-  | { kind: 'unreadable'; why: 'plastic' | 'gelcoat' }
+  | { kind: 'unreadable'; why: 'plastic' | 'composite' | 'gelcoat' | 'bare-metal' }
   | { kind: 'film'; why: 'wrap' }
   | { kind: 'too-few'; n: number }
   | { kind: 'original'; aboveBaselineUm: number }
@@ -75,7 +75,9 @@ export function findingOf(
 ): Finding {
   if (paintSystem === 'wrap') return { kind: 'film', why: 'wrap' }
   if (paintSystem === 'gelcoat') return { kind: 'unreadable', why: 'gelcoat' }
-  if (!isMetal(panel.substrate)) return { kind: 'unreadable', why: 'plastic' }
+  if (paintSystem === 'bare-metal') return { kind: 'unreadable', why: 'bare-metal' }
+  if (!isMetal(panel.substrate))
+    return { kind: 'unreadable', why: panel.substrate === 'composite' ? 'composite' : 'plastic' }
   if (!statistics) return { kind: 'not-read' }
   if (statistics.n < 2 || !baseline) return { kind: 'too-few', n: statistics.n }
   if (statistics.maxUm > FILLER_UM) return { kind: 'filler-likely', highestUm: statistics.maxUm }

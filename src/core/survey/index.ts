@@ -18,14 +18,26 @@ export {
   panelWeight,
   vehicleIndex,
 } from './condition'
-export { type ReadingsCsvError, readingsCsvErrorText, readingsFromCsv } from './csv'
+export {
+  FILM_UNITS,
+  type FilmUnit,
+  guessMapping,
+  type Mapping,
+  panelTexts,
+  type ReadingsCsvError,
+  readingsCsvErrorText,
+  readingsFromCsv,
+  readingsFromTable,
+} from './csv'
 export {
   clearedShare,
   DEFECT_KINDS,
   DEFECT_MODEL,
   type Defect,
   type DefectKind,
+  type DefectModel,
   depthScaleUm,
+  SEVERITY_NAME,
   type Severity,
 } from './defects'
 export {
@@ -39,7 +51,49 @@ export {
   vehicleBaseline,
 } from './finding'
 export { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
+export {
+  BLACK_GLASS_INDEX,
+  fresnelReflectance,
+  GLOSS_ANGLE,
+  GLOSS_MAX_GU,
+  glossUnits,
+  glossWord,
+  reflectanceOf,
+} from './gloss'
 export { judge, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
+export {
+  NOTHING_TAKEN,
+  REMOVAL_SOURCES,
+  type Removal,
+  type RemovalSource,
+  removalBetween,
+  type Taken,
+  takenByPanel,
+  WORKED_OUT_UNCERTAINTY,
+} from './ledger'
+export { EASILY_MISSED, type EasilyMissed } from './looked'
+export { type Merge, mergeSurveys } from './merge'
+export {
+  PLACE_DEFECT_KINDS,
+  PLACE_DEFECT_MODEL,
+  type PlaceDefect,
+  type PlaceDefectKind,
+  placeDefectsOn,
+} from './place-defects'
+export { PROMISE_RULES, type PromiseLine, type PromiseRule, promisesFor } from './promises'
+export { type Prospect, prospectOf, prospectReason, VERDICT_NAME, type Verdict } from './prospect'
+export { countedUm, DOUBT_UM, doubtful, type Reading } from './reading'
+export {
+  countedReadings,
+  emptyMeasured,
+  emptyRecord,
+  type Measured,
+  type NotedDefect,
+  PHASES,
+  type Phase,
+  type SurveyRecord,
+} from './record'
 export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
+export { readTable, separatorName, type Table, type TableError, tableErrorText } from './table'
 export { FINDING_NAME, findingReason, limitArithmetic } from './wording'

@@ -102,11 +102,12 @@ describe('how much may come off', () => {
     )
   })
   test('over its life: what earlier visits took is gone, and more than all is nothing', () => {
-    expect(panelOf(judge(input({ takenUm: { roof: 5 } })), 'roof').budget.budgetUm).toBeCloseTo(
-      LIFETIME_UM - 5,
-      9,
-    )
-    expect(panelOf(judge(input({ takenUm: { roof: 9 } })), 'roof').budget.budgetUm).toBe(0)
+    expect(
+      panelOf(judge(input({ taken: { roof: { takenUm: 5, uncertaintyUm: 1 } } })), 'roof').budget.budgetUm,
+    ).toBeCloseTo(LIFETIME_UM - 5, 9)
+    expect(
+      panelOf(judge(input({ taken: { roof: { takenUm: 9, uncertaintyUm: 1 } } })), 'roof').budget.budgetUm,
+    ).toBe(0)
   })
   test('with both schools the stricter rules', () => {
     const both = panelOf(judge(input({ school: 'both' })), 'roof').budget
@@ -127,7 +128,12 @@ describe('how much may come off', () => {
         fc.double({ min: 0, max: 12, noNaN: true }),
         (roof, taken) => {
           const { budget } = panelOf(
-            judge(input({ readings: { ...evenReadings(110), roof }, takenUm: { roof: taken } })),
+            judge(
+              input({
+                readings: { ...evenReadings(110), roof },
+                taken: { roof: { takenUm: taken, uncertaintyUm: 0 } },
+              }),
+            ),
             'roof',
           )
           expect(budget.budgetUm).toBeGreaterThanOrEqual(0)

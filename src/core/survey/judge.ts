@@ -11,6 +11,8 @@ import {
   type Readings,
   vehicleBaseline,
 } from './finding'
+import type { Taken } from './ledger'
+import { type Prospect, prospectOf } from './prospect'
 
 export type SurveyInput = {
   panels: readonly Panel[]
@@ -18,8 +20,8 @@ export type SurveyInput = {
   school: School
   readings: Readings
   defects: Readonly<Record<string, readonly Defect[]>>
-  /** µm already removed from each panel at earlier visits. */
-  takenUm?: Readonly<Record<string, number>>
+  /** What the ledger says was removed from each panel at earlier visits. */
+  taken?: Readonly<Record<string, Taken>>
 }
 
 export type PanelJudgement = {
@@ -28,6 +30,8 @@ export type PanelJudgement = {
   finding: Finding
   budget: RemovalBudget
   condition: Condition
+  /** What can be done about each defect, in the order given. */
+  prospects: Prospect[]
 }
 
 export type VehicleJudgement = {
@@ -58,11 +62,14 @@ export function judge(input: SurveyInput): VehicleJudgement {
 function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undefined): PanelJudgement {
   const statistics = panelStatistics(panel, input.readings[panel.id] ?? [])
   const finding = findingOf(panel, input.paintSystem, statistics, baseline)
+  const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
+  const defects = input.defects[panel.id] ?? []
   return {
     panel,
     ...(statistics ? { statistics } : {}),
     finding,
-    budget: removalBudget(finding, statistics, input.school, input.takenUm?.[panel.id] ?? 0),
-    condition: panelCondition(input.defects[panel.id] ?? []),
+    budget,
+    condition: panelCondition(defects),
+    prospects: defects.map((defect) => prospectOf(defect, budget)),
   }
 }

@@ -15,15 +15,21 @@ export const FINDING_NAME: Record<FindingKind, string> = {
   'filler-likely': 'Filler likely',
 }
 
+const ONLY_OVER_METAL = 'the gauge reads only over metal, so only the mildest methods are open.'
+const UNREADABLE_BECAUSE = {
+  plastic: `Plastic: ${ONLY_OVER_METAL}`,
+  composite: `Composite: ${ONLY_OVER_METAL}`,
+  gelcoat: `Gelcoat: ${ONLY_OVER_METAL}`,
+  'bare-metal': 'Bare metal: there is no paint to judge or to cut.',
+} as const
+
 /** Why a panel is judged as it is, in one sentence. */
 export function findingReason(finding: Finding): string {
   switch (finding.kind) {
     case 'not-read':
       return 'Nothing read here yet.'
     case 'unreadable':
-      return finding.why === 'plastic'
-        ? 'Plastic: the gauge reads only over metal, so only the mildest methods are open.'
-        : 'Gelcoat: the gauge reads only over metal, so only the mildest methods are open.'
+      return UNREADABLE_BECAUSE[finding.why]
     case 'film':
       return 'A wrap or film covers the paint. Nothing is cut.'
     case 'too-few':
@@ -49,13 +55,13 @@ export function limitArithmetic(limit: BudgetLimit): string {
     case 'gauge':
       return `lowest spot ${um(limit.lowestSpotUm)} − gauge error ${um(limit.uncertaintyUm)} − floor ${um(limit.floorUm)} = ${um(limit.limitUm)}`
     case 'lifetime':
-      return `lifetime ${um(limit.lifetimeUm)} − taken before ${um(limit.alreadyTakenUm)} = ${um(limit.limitUm)}`
+      return `lifetime ${um(limit.lifetimeUm)} − taken before ${um(limit.alreadyTakenUm)}${limit.takenUncertaintyUm > 0 ? ` (± ${limit.takenUncertaintyUm.toFixed(1)})` : ''} = ${um(limit.limitUm)}`
     case 'method':
       return limit.readable
         ? `least aggressive method: ${um(limit.limitUm)} at most`
         : `nothing measured here: ${um(limit.limitUm)} at most`
     case 'never-cut':
-      return 'under film: nothing'
+      return limit.why === 'film' ? 'under film: nothing' : 'bare metal: nothing'
     default:
       return unreachable(limit)
   }

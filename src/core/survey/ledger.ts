@@ -1,0 +1,54 @@
+import type { LocalDay } from '../time'
+import { mean, standardError } from './statistics'
+
+/** The memory of all paint ever removed from a vehicle: an entry for each panel and visit. It is only added to. */
+
+/** How a removal is known: measured before and after, worked out from what was done, or told by somebody. */
+export const REMOVAL_SOURCES = ['measured', 'worked-out', 'told'] as const
+export type RemovalSource = (typeof REMOVAL_SOURCES)[number]
+
+/** `removedUm` may come out below 0 where the gauge wandered; it then counts as nothing taken. */
+export type Removal = {
+  panel: string
+  day: LocalDay
+  removedUm: number
+  /** Standard uncertainty, µm. */
+  uncertaintyUm: number
+  source: RemovalSource
+  note: string
+}
+
+/** A figure worked out from the process table may be off by this share of itself (mem). */
+export const WORKED_OUT_UNCERTAINTY = 0.5
+
+/**
+ * What was removed between two rounds of readings of one panel, µm: the difference of the means, with the standard
+ * errors of both added in quadrature. The gauge's own offset is in both rounds and falls out. Undefined where a round
+ * has fewer than two readings, since then nothing can be said about its error.
+ */
+export function removalBetween(
+  beforeUm: readonly number[],
+  afterUm: readonly number[],
+): { removedUm: number; uncertaintyUm: number } | undefined {
+  const [before, after] = [standardError(beforeUm), standardError(afterUm)]
+  if (before === undefined || after === undefined) return undefined
+  return { removedUm: mean(beforeUm) - mean(afterUm), uncertaintyUm: Math.hypot(before, after) }
+}
+
+/** What the ledger says was taken from one panel so far, µm, with its standard uncertainty. */
+export type Taken = { takenUm: number; uncertaintyUm: number }
+
+export const NOTHING_TAKEN: Taken = { takenUm: 0, uncertaintyUm: 0 }
+
+/** Totals by panel. An entry below 0 adds nothing, but its uncertainty stays. */
+export function takenByPanel(ledger: readonly Removal[]): Record<string, Taken> {
+  const totals: Record<string, Taken> = {}
+  for (const { panel, removedUm, uncertaintyUm } of ledger) {
+    const before = totals[panel] ?? NOTHING_TAKEN
+    totals[panel] = {
+      takenUm: before.takenUm + Math.max(0, removedUm),
+      uncertaintyUm: Math.hypot(before.uncertaintyUm, uncertaintyUm),
+    }
+  }
+  return totals
+}

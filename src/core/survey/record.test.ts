@@ -1,0 +1,213 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { localDayOrThrow } from '../time'
+import { placesOf } from '../vehicle'
+import {
+  BLACK_GLASS_INDEX,
+  countedUm,
+  DEFECT_KINDS,
+  type Defect,
+  doubtful,
+  emptyRecord,
+  fresnelReflectance,
+  glossUnits,
+  mergeSurveys,
+  PLACE_DEFECT_KINDS,
+  placeDefectsOn,
+  prospectOf,
+  prospectReason,
+  type Reading,
+  type Removal,
+  type RemovalBudget,
+  reflectanceOf,
+  removalBetween,
+  type SurveyRecord,
+  takenByPanel,
+} from '.'
+
+const readings = (...values: number[]): Reading[] => values.map((um) => ({ um }))
+
+describe('readings that do not fit', () => {
+  test('a slip among even readings is asked about, and goes out of the count only when somebody says so', () => {
+    const list = readings(118, 119, 117, 412, 118)
+    expect(doubtful(list)).toEqual([3])
+    expect(countedUm(list)).toContain(412)
+    const settled = list.with(3, { um: 412, settled: 'set-aside' as const })
+    expect(doubtful(settled)).toEqual([])
+    expect(countedUm(settled)).toEqual([118, 119, 117, 118])
+    expect(doubtful(list.with(3, { um: 412, settled: 'kept' as const }))).toEqual([])
+  })
+  test('a panel that is uneven all over is not asked about at every reading', () => {
+    expect(doubtful(readings(100, 140, 180, 220, 260, 300))).toEqual([])
+  })
+  test('three readings are too few to call one of them odd', () => {
+    expect(doubtful(readings(118, 118, 400))).toEqual([])
+  })
+})
+
+const removal = (more: Partial<Removal>): Removal => ({
+  panel: 'bonnet',
+  day: localDayOrThrow('2025-06-02'),
+  removedUm: 2,
+  uncertaintyUm: 0.5,
+  source: 'measured',
+  note: '',
+  ...more,
+})
+
+describe('the ledger', () => {
+  test('a removal is the difference of the means with both standard errors', () => {
+    const between = removalBetween([120, 122, 121], [117, 119, 118])!
+    expect(between.removedUm).toBeCloseTo(3, 12)
+    // Each mean of three with deviation 1 has the standard error 1/√3.
+    expect(between.uncertaintyUm).toBeCloseTo(Math.sqrt(2 / 3), 12)
+    expect(removalBetween([120], [117, 118])).toBeUndefined()
+  })
+  test('a constant error of the gauge falls out', () => {
+    const values = fc.array(fc.double({ min: 60, max: 200, noNaN: true }), { minLength: 2, maxLength: 9 })
+    fc.assert(
+      fc.property(values, values, fc.double({ min: -5, max: 5, noNaN: true }), (before, after, offset) => {
+        const plain = removalBetween(before, after)!
+        const shifted = removalBetween(
+          before.map((um) => um + offset),
+          after.map((um) => um + offset),
+        )!
+        expect(shifted.removedUm).toBeCloseTo(plain.removedUm, 6)
+        expect(shifted.uncertaintyUm).toBeCloseTo(plain.uncertaintyUm, 6)
+      }),
+    )
+  })
+  test('totals add up by panel, errors in quadrature, and no entry ever gives paint back', () => {
+    const ledger = [
+      removal({}),
+      removal({ removedUm: 1.5, uncertaintyUm: 1.2 }),
+      removal({ panel: 'roof', removedUm: -1 }),
+    ]
+    const taken = takenByPanel(ledger)
+    expect(taken.bonnet!.takenUm).toBeCloseTo(3.5, 12)
+    expect(taken.bonnet!.uncertaintyUm).toBeCloseTo(1.3, 12)
+    expect(taken.roof).toEqual({ takenUm: 0, uncertaintyUm: 0.5 })
+  })
+})
+
+describe('gloss after ISO 2813', () => {
+  test('black glass reflects 4.91 % at 20°, 10.01 % at 60° and 61.91 % at 85°', () => {
+    expect(100 * fresnelReflectance(BLACK_GLASS_INDEX, 20)).toBeCloseTo(4.91, 2)
+    expect(100 * fresnelReflectance(BLACK_GLASS_INDEX, 60)).toBeCloseTo(10.01, 2)
+    expect(100 * fresnelReflectance(BLACK_GLASS_INDEX, 85)).toBeCloseTo(61.91, 2)
+  })
+  test('gloss units and reflectance turn into each other, and black glass reads 100', () => {
+    expect(glossUnits(fresnelReflectance(BLACK_GLASS_INDEX, 60))).toBeCloseTo(100, 9)
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 200, noNaN: true }), (gu) => {
+        expect(glossUnits(reflectanceOf(gu))).toBeCloseTo(gu, 9)
+      }),
+    )
+  })
+})
+
+describe('what can be done about a defect', () => {
+  const budget = (budgetUm: number): RemovalBudget => ({
+    budgetUm,
+    decidedBy: { rule: 'method', limitUm: budgetUm, readable: true },
+    limits: [],
+  })
+  const defect = (more: Partial<Defect>): Defect => ({
+    kind: 'swirls',
+    severity: 2,
+    extentPercent: 50,
+    catchesNail: false,
+    ...more,
+  })
+  test('swirls polish out of a sound panel, are softened on a poor one, stay on a thin one', () => {
+    expect(prospectOf(defect({}), budget(3.5)).verdict).toBe('polishes-out')
+    expect(prospectOf(defect({}), budget(1)).verdict).toBe('softens')
+    expect(prospectOf(defect({}), budget(0))).toMatchObject({ verdict: 'stays', why: 'too-little-paint' })
+  })
+  test('what catches the nail stays whatever the budget, and what lies on the paint washes off without one', () => {
+    expect(prospectOf(defect({ catchesNail: true }), budget(99))).toMatchObject({
+      verdict: 'stays',
+      why: 'nail',
+    })
+    expect(prospectOf(defect({ kind: 'algae' }), budget(0)).verdict).toBe('washes-off')
+    expect(prospectOf(defect({ kind: 'chips' }), budget(99))).toMatchObject({ why: 'repair' })
+  })
+  test('every kind has a prospect with a reason, and more paint to spend never makes it worse', () => {
+    const rank = ['stays', 'softens', 'polishes-out', 'washes-off']
+    for (const kind of DEFECT_KINDS)
+      for (const severity of [1, 2, 3] as const) {
+        const at = (um: number) => prospectOf(defect({ kind, severity }), budget(um))
+        expect(prospectReason(at(2))).not.toBe('')
+        expect(rank.indexOf(at(5).verdict)).toBeGreaterThanOrEqual(rank.indexOf(at(1).verdict))
+      }
+  })
+})
+
+test('every place has something that can be wrong with it, and every such thing a place', () => {
+  const surfaces = new Set([...placesOf('convertible'), ...placesOf('pickup')].map(({ surface }) => surface))
+  const possible = [...surfaces].flatMap(placeDefectsOn)
+  for (const surface of surfaces) expect(placeDefectsOn(surface).length).toBeGreaterThan(0)
+  expect(new Set(possible)).toEqual(new Set(PLACE_DEFECT_KINDS))
+})
+
+describe('two tablets on one car', () => {
+  const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 40, catchesNail: false }
+  const base: SurveyRecord = {
+    ...emptyRecord(),
+    before: { readings: { bonnet: readings(118, 119) }, gloss: {}, clarity: { bonnet: 6 } },
+    defects: { roof: [swirls] },
+    looked: ['pillars'],
+  }
+  const changed = (edit: (copy: SurveyRecord) => void): SurveyRecord => {
+    const copy = structuredClone(base)
+    edit(copy)
+    return copy
+  }
+  test('work on different panels comes together without a question', () => {
+    const mine = changed((copy) => {
+      copy.before.readings['front-door-left'] = readings(120)
+      copy.looked.push('sills')
+    })
+    const theirs = changed((copy) => {
+      copy.defects.roof = []
+      copy.before.clarity.bonnet = 7
+    })
+    const { merged, conflicts, taken } = mergeSurveys(base, mine, theirs)
+    expect(conflicts).toEqual([])
+    expect(taken.sort()).toEqual(['bonnet', 'roof'])
+    expect(merged.before.readings).toEqual({ bonnet: readings(118, 119), 'front-door-left': readings(120) })
+    expect(merged.before.clarity.bonnet).toBe(7)
+    expect(merged.defects.roof ?? []).toEqual([])
+    expect(merged.looked).toEqual(['pillars', 'sills'])
+  })
+  test('the same panel changed twice is a conflict, and the choice decides it', () => {
+    const mine = changed((copy) => copy.before.readings.bonnet!.push({ um: 121 }))
+    const theirs = changed((copy) => copy.before.readings.bonnet!.push({ um: 90 }))
+    expect(mergeSurveys(base, mine, theirs).conflicts).toEqual(['bonnet'])
+    const chosen = (prefer: 'mine' | 'theirs') =>
+      mergeSurveys(base, mine, theirs, prefer).merged.before.readings.bonnet!.at(-1)!.um
+    expect([chosen('mine'), chosen('theirs')]).toEqual([121, 90])
+  })
+  test('a merge with nothing new is the record itself, and whoever did nothing gets the other’s work', () => {
+    const record = fc.dictionary(
+      fc.constantFrom('bonnet', 'roof', 'tailgate'),
+      fc.array(fc.integer({ min: 60, max: 300 }), { minLength: 1, maxLength: 4 }),
+    )
+    const of = (rows: Record<string, number[]>): SurveyRecord => ({
+      ...emptyRecord(),
+      before: {
+        readings: Object.fromEntries(Object.entries(rows).map(([id, values]) => [id, readings(...values)])),
+        gloss: {},
+        clarity: {},
+      },
+    })
+    fc.assert(
+      fc.property(record, record, (first, second) => {
+        const [a, b] = [of(first), of(second)]
+        expect(mergeSurveys(a, a, b).merged.before.readings).toEqual(b.before.readings)
+        expect(mergeSurveys(a, b, a).merged.before.readings).toEqual(b.before.readings)
+        expect(mergeSurveys(a, a, b).conflicts).toEqual([])
+      }),
+    )
+  })
+})

@@ -1,0 +1,44 @@
+import type { Defect } from './defects'
+import type { Readings } from './finding'
+import type { PlaceDefect } from './place-defects'
+import { countedUm, type Reading } from './reading'
+
+/** Everything seen and measured on one vehicle at one visit, by panel or place. */
+
+export const PHASES = ['before', 'after'] as const
+export type Phase = (typeof PHASES)[number]
+
+/** One round with the instruments: film in µm, gloss in GU at 60°, clarity 0–10. */
+export type Measured = {
+  readings: Record<string, Reading[]>
+  gloss: Record<string, number[]>
+  clarity: Record<string, number>
+}
+
+/** A defect with the point of the drawing it was touched at, in the drawing's centimetres. */
+export type NotedDefect = Defect & { at?: { x: number; y: number }; note?: string }
+
+export type SurveyRecord = {
+  before: Measured
+  after: Measured
+  defects: Record<string, NotedDefect[]>
+  places: Record<string, PlaceDefect[]>
+  /** Easily missed places that have been looked at, by id. */
+  looked: string[]
+}
+
+export const emptyMeasured = (): Measured => ({ readings: {}, gloss: {}, clarity: {} })
+export const emptyRecord = (): SurveyRecord => ({
+  before: emptyMeasured(),
+  after: emptyMeasured(),
+  defects: {},
+  places: {},
+  looked: [],
+})
+
+/** The readings that count, by panel, µm. */
+export function countedReadings(measured: Measured): Readings {
+  return Object.fromEntries(
+    Object.entries(measured.readings).map(([panel, readings]) => [panel, countedUm(readings)]),
+  )
+}
