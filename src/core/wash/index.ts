@@ -1,0 +1,43 @@
+export {
+  CLAY_GRADES,
+  CLEAN,
+  type ClayGrade,
+  type Contamination,
+  type ContaminationScore,
+  clayGrade,
+  contaminationScore,
+  type Level,
+  SIGHT_LABEL,
+  SIGHT_NAME,
+  SIGHTS,
+  type Sight,
+  TOUCH_NAME,
+  ZONE_NAME,
+  ZONES,
+  type Zone,
+} from './contamination'
+export {
+  capfuls,
+  drawnShare,
+  type Lance,
+  lanceBottle,
+  lanceErrorText,
+  type Pour,
+  panelShare,
+  partsWaterOf,
+  pourFor,
+  shareOf,
+} from './dilution'
+export { NEAR_FREEZING_C, RINSELESS_RULES, type WashMethod, type WashPlace, washMethod } from './method'
+export {
+  type Mix,
+  type PlannedStep,
+  planWash,
+  WASH_SCHOOLS,
+  type WashContext,
+  type WashGear,
+  type WashInput,
+  type WashPlan,
+  type WashSchool,
+} from './plan'
+export { type Dwell, WASH_STEPS, type WashStep } from './steps'
