@@ -11,7 +11,7 @@ type Wanted =
   | { kind: 'at'; operation: string; state: 'under-way' | 'just-done' }
 
 export type DemoCar = {
-  intake: Omit<Intake, 'arriveDay' | 'wantedBy'>
+  intake: Partial<Intake> & Pick<Intake, 'customerName' | 'plate' | 'shape' | 'vin'>
   packageKey?: string
   wanted: Wanted
   /** Fetched by its owner some days ago. */

@@ -10,15 +10,17 @@ import {
   waitBegan,
 } from '@/core/job'
 import { solve } from '@/core/schedule'
-import type { Readings } from '@/core/survey'
+import { emptyRecord, type Reading, type SurveyRecord } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
+import { type Panel, panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
-import { SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
+import { type FilmGauge, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { summaryOf, writeAgreement } from '@/server/agreement-store'
 import { shopCalendar } from '@/server/floor'
-import { findJob, handOver, type Job, takeIn } from '@/server/job-store'
-import { judgeVehicle } from '@/server/offers'
+import { handOverJob } from '@/server/hand-over'
+import { emptyIntake } from '@/server/intake-schema'
+import { findJob, type Job, takeIn } from '@/server/job-store'
+import { judgeVehicle } from '@/server/judged'
 import { publish } from '@/server/plan-store'
 import { collectionTime, planFloor, replan } from '@/server/planning'
 import { loadShop, type Setup, type Shop } from '@/server/shop-store'
@@ -41,31 +43,27 @@ const GAUGE_SEED = 20_270_112
 
 type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
 
-async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
-  const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
-  const readings: Record<string, number[]> = {}
-  for await (const { panel, filmUm } of gauge.read(
-    panelsOf(job.vehicle.shape),
-    new AbortController().signal,
-  )) {
-    readings[panel] ??= []
-    readings[panel].push(filmUm)
-  }
-  const { version } = await loadSurvey(db, job.id)
-  await saveSurvey(
-    db,
-    job.id,
-    version,
-    { readings: readings as Record<string, number[]>, defects: car.defects },
-    now,
-  )
+/** One round of the gauge, as it would be stored. */
+async function roundOf(gauge: FilmGauge, panels: readonly Panel[]): Promise<Record<string, Reading[]>> {
+  const readings: Record<string, Reading[]> = {}
+  for await (const event of gauge.read(panels, new AbortController().signal))
+    if (event.kind === 'reading') (readings[event.panel] ??= []).push({ um: event.filmUm })
+  return readings
 }
 
-function offerFor(shop: Shop, car: DemoCar, job: Job, readings: Readings): Offer {
+async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
+  const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
+  const { version } = await loadSurvey(db, job.id)
+  const record = { ...emptyRecord(), defects: car.defects }
+  record.before.readings = await roundOf(gauge, panelsOf(job.vehicle.shape))
+  await saveSurvey(db, job.id, version, record, now)
+}
+
+function offerFor(shop: Shop, car: DemoCar, job: Job, survey: SurveyRecord): Offer {
   const { setup, catalogue } = shop
   const template = setup.packages.find(({ key }) => key === car.packageKey)!
   const { shape, paintSystem, hardness } = job.vehicle
-  const judgement = judgeVehicle(job, setup, { readings: { ...readings } as never, defects: car.defects })
+  const judgement = judgeVehicle(job.vehicle, setup, survey, [])
   return makeOffer(template, { shape, paintSystem, hardness, judgement, catalogue, rates: setup.rates })
 }
 
@@ -192,7 +190,7 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
   const today = dayIn(setup.timezone, now)
   let day = plusDays(today, car.arrivesInDays ?? 0)
   while (['sat', 'sun'].includes(weekdayOf(day))) day = plusDays(day, 1)
-  const intake = { ...car.intake, arriveDay: day, wantedBy: '' }
+  const intake = { ...emptyIntake(day), ...car.intake }
   const id = await takeIn(db, intake, atLocal(setup.timezone, day, '08:00'), now)
   return (await findJob(db, id))!
 }
@@ -207,7 +205,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)
     if (car.wanted.kind === 'to-choose') continue
-    const offer = offerFor(shop, car, job, (await loadSurvey(db, job.id)).readings)
+    const offer = offerFor(shop, car, job, await loadSurvey(db, job.id))
     const live =
       car.wanted.kind === 'planned'
         ? planAhead(shop.setup, job, offer, inShop, now)
@@ -215,7 +213,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
     if (!live) continue
     inShop.push(live)
     await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
-    if (car.gone) await handOver(db, job.id, plusMinutes(now, -GONE_MINUTES + 120))
+    if (car.gone) await handOverJob(db, job, shop.setup.timezone, plusMinutes(now, -GONE_MINUTES + 120))
   }
   await replan(db, now, 'demo loaded', new Set())
   return true

@@ -3,10 +3,13 @@ import { isMetal, type Panel } from '@/core/vehicle'
 
 /** A film gauge as the app sees it: readings one after the other, µm, each with the panel it was taken on. */
 export interface FilmGauge {
-  read(panels: readonly Panel[], signal: AbortSignal): AsyncIterable<GaugeReading>
+  read(panels: readonly Panel[], signal: AbortSignal): AsyncIterable<GaugeEvent>
 }
 
-export type GaugeReading = { panel: string; filmUm: number }
+/** A probe that lost contact says so; one that slipped says nothing, and its reading is as wrong as it looks. */
+export type GaugeEvent =
+  | { kind: 'reading'; panel: string; filmUm: number }
+  | { kind: 'dropout'; panel: string }
 
 /** What the paint of a simulated car is really like, µm; panels not named are like the base. */
 export type PaintTruth = { baseUm: number; panels: Readonly<Record<string, number>> }
@@ -14,6 +17,13 @@ export type PaintTruth = { baseUm: number; panels: Readonly<Record<string, numbe
 const READINGS_PER_PANEL = 6
 /** Spread of single readings on one panel: the paint itself and the hand that holds the probe, µm (mem). */
 const SPREAD_UM = 2.5
+
+/** How often a hand in a wet glove goes wrong: shares of all readings (mem). */
+export type GaugeFaults = { dropout: number; slip: number; ontoPlastic: number }
+export const WET_GLOVE: GaugeFaults = { dropout: 0.04, slip: 0.012, ontoPlastic: 0.25 }
+export const STEADY_HAND: GaugeFaults = { dropout: 0, slip: 0, ontoPlastic: 0 }
+/** Over an edge or a badge the probe sees air, µm more than there is paint. */
+const SLIP_UM = [90, 380] as const
 
 /** Normal deviate from two uniform ones (Box and Muller 1958). */
 function normal(random: () => number): number {
@@ -32,29 +42,61 @@ export function inventPaint(panels: readonly Panel[], seed: number): PaintTruth 
   return { baseUm, panels: own }
 }
 
-/** Stands in for a gauge on a cable: walks round the car in order and delivers six readings on every metal panel. */
+/** The same paint after some of it has been cut away, µm by panel. */
+export function cutPaint(
+  truth: PaintTruth,
+  panels: readonly Panel[],
+  removedUm: Readonly<Record<string, number>>,
+): PaintTruth {
+  return {
+    baseUm: truth.baseUm,
+    panels: Object.fromEntries(
+      panels.map(({ id }) => [id, (truth.panels[id] ?? truth.baseUm) - (removedUm[id] ?? 0)]),
+    ),
+  }
+}
+
+const tenth = (um: number) => Math.max(0, Math.round(um * 10) / 10)
+
+/** Stands in for a gauge on a cable: walks round the car in order and takes six readings on every metal panel. */
 export class SimulatedFilmGauge implements FilmGauge {
   constructor(
     private readonly truth: PaintTruth,
     private readonly seed: number,
     /** Pause between two readings; 0 delivers at once. */
     private readonly pauseMs: number,
+    private readonly faults: GaugeFaults = STEADY_HAND,
   ) {}
 
-  async *read(panels: readonly Panel[], signal: AbortSignal): AsyncIterable<GaugeReading> {
+  async *read(panels: readonly Panel[], signal: AbortSignal): AsyncIterable<GaugeEvent> {
     const random = seededRandom(this.seed)
-    for (const panel of panels) {
-      if (!isMetal(panel.substrate)) continue
-      const level = this.truth.panels[panel.id] ?? this.truth.baseUm
-      for (let taken = 0; taken < READINGS_PER_PANEL; taken++) {
+    // Mishaps have a chance of their own, so that the same car reads the same with a steady hand.
+    const luck = seededRandom(this.seed + 1)
+    for (const panel of panels)
+      for (const event of isMetal(panel.substrate)
+        ? this.onMetal(panel, random, luck)
+        : this.onPlastic(panel, luck)) {
         if (signal.aborted) return
         if (this.pauseMs > 0) await new Promise((resolve) => setTimeout(resolve, this.pauseMs))
-        yield {
-          panel: panel.id,
-          filmUm: Math.max(0, Math.round((level + SPREAD_UM * normal(random)) * 10) / 10),
-        }
+        yield event
       }
+  }
+
+  private *onMetal({ id }: Panel, random: () => number, luck: () => number): Iterable<GaugeEvent> {
+    const level = this.truth.panels[id] ?? this.truth.baseUm
+    for (let taken = 0; taken < READINGS_PER_PANEL; taken++) {
+      if (luck() < this.faults.dropout) yield { kind: 'dropout', panel: id }
+      const filmUm = level + SPREAD_UM * normal(random)
+      const slips = luck() < this.faults.slip
+      const offUm = SLIP_UM[0] + (SLIP_UM[1] - SLIP_UM[0]) * luck()
+      yield { kind: 'reading', panel: id, filmUm: tenth(slips ? filmUm + offUm : filmUm) }
     }
+  }
+
+  /** Nobody means to read plastic; the probe slides onto it, and tells of the nearest metal behind it. */
+  private *onPlastic({ id }: Panel, luck: () => number): Iterable<GaugeEvent> {
+    if (luck() < this.faults.ontoPlastic)
+      yield { kind: 'reading', panel: id, filmUm: tenth(900 + 2500 * luck()) }
   }
 }
 

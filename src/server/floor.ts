@@ -2,10 +2,15 @@ import type { Knex } from 'knex'
 import { type LiveJob, type ShopCalendar, type Stage, stageOf } from '@/core/job'
 import type { Instant } from '@/core/time'
 import { type Agreement, listAgreements } from './agreement-store'
-import { type Job, listJobs } from './job-store'
+import { type Job, listJobs, type Vehicle } from './job-store'
 import { lastPlanning, loadPublished, type Planning } from './plan-store'
 import { loadShop, type Setup, type Shop } from './shop-store'
 import { loadProgress } from './work-store'
+
+/** Whether a film gauge can read anything on this vehicle. */
+function anyPanelReads({ paintSystem }: Vehicle): boolean {
+  return !['wrap', 'gelcoat', 'bare-metal'].includes(paintSystem)
+}
 
 /** A job as it stands on the shop floor at one moment. */
 export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage: Stage; surveyed: boolean }
@@ -40,21 +45,21 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
   const agreements = new Map((await listAgreements(db)).map((agreement) => [agreement.jobId, agreement]))
   const progress = await loadProgress(db)
   const published = await loadPublished(db)
-  const surveyed = new Set<string>((await db('readings').distinct('job_id')).map((row) => row.job_id))
+  const read = new Set<string>((await db('film_readings').distinct('job_id')).map((row) => row.job_id))
+  const graded = new Set<string>((await db('defects').distinct('job_id')).map((row) => row.job_id))
   const planning = await lastPlanning(db)
   const jobs = (await listJobs(db)).map((job): FloorJob => {
     const agreement = agreements.get(job.id)
+    // Where no gauge reads anything, looking is all the surveying there is.
+    const surveyed = read.has(job.id) || (!anyPanelReads(job.vehicle) && graded.has(job.id))
     const live = agreement && liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [])
-    const stage = stageOf(
-      { job: live, surveyed: surveyed.has(job.id), handedOver: job.handedOverAt !== undefined },
-      now,
-    )
+    const stage = stageOf({ job: live, surveyed, handedOver: job.handedOverAt !== undefined }, now)
     return {
       job,
       ...(agreement ? { agreement } : {}),
       ...(live ? { live } : {}),
       stage,
-      surveyed: surveyed.has(job.id),
+      surveyed,
     }
   })
   return { now, shop, jobs, ...(planning ? { planning } : {}) }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { isLocalDay } from '@/core/time'
-import { HARDNESSES, PAINT_SYSTEMS, SHAPES } from '@/core/vehicle'
+import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '@/core/vehicle'
 
 /** What is written down when a vehicle is taken in: the form on the screen and the check on the server. */
 
@@ -10,7 +10,22 @@ const optionalLine = z.string().trim().max(200, 'Keep it under 200 characters.')
 const FIRST_CAR_YEAR = 1885
 const MAX_BUDGET_EUROS = 100_000
 
+const wholeNumber = (most: number, message: string) =>
+  z
+    .string()
+    .trim()
+    .refine((text) => text === '' || (/^\d{1,7}$/.test(text) && Number(text) <= most), message)
+
+export const treatmentSchema = z.object({
+  kind: z.enum(TREATMENTS),
+  what: optionalLine,
+  year: optionalLine,
+})
+
 export const intakeSchema = z.object({
+  /** Empty for a customer or a vehicle that has not been here before. */
+  customerId: z.string(),
+  vehicleId: z.string(),
   customerName: line('Write the customer’s name.'),
   phone: optionalLine,
   email: z.union([z.literal(''), z.email('This is no e-mail address. Correct it, or leave it empty.')]),
@@ -28,9 +43,22 @@ export const intakeSchema = z.object({
       'Write the year with four digits, or leave it empty.',
     ),
   shape: z.enum(SHAPES, 'Choose the body shape that comes closest.'),
+  colourCode: optionalLine,
   colour: line('Write the colour as the customer calls it.'),
   paintSystem: z.enum(PAINT_SYSTEMS, 'Choose the paint system. The guide beside it tells them apart.'),
   hardness: z.enum(HARDNESSES),
+  purpose: z.enum(PURPOSES),
+  storage: z.enum(STORAGES),
+  washing: z.enum(WASHINGS),
+  yearlyKm: wholeNumber(500_000, 'Write the yearly distance in whole kilometres, or leave it empty.'),
+  salted: z.boolean(),
+  hardWater: z.boolean(),
+  treatments: z.array(treatmentSchema).max(20, 'Twenty are enough. Put the rest into a note.'),
+  odometerKm: wholeNumber(3_000_000, 'Write the odometer in whole kilometres, or leave it empty.'),
+  fuelPercent: wholeNumber(100, 'Write fuel or charge in percent, 0 to 100, or leave it empty.'),
+  keys: optionalLine,
+  belongings: optionalLine,
+  warnings: optionalLine,
   wishes: z
     .string()
     .trim()
@@ -52,6 +80,42 @@ export const intakeSchema = z.object({
 })
 
 export type Intake = z.infer<typeof intakeSchema>
+
+/** A blank form: what is there before anybody has asked. */
+export const emptyIntake = (today: string): Intake => ({
+  customerId: '',
+  vehicleId: '',
+  customerName: '',
+  phone: '',
+  email: '',
+  mayRemind: false,
+  plate: '',
+  vin: '',
+  make: '',
+  model: '',
+  year: '',
+  shape: 'hatchback',
+  colourCode: '',
+  colour: '',
+  paintSystem: 'clear-over-base',
+  hardness: 'medium',
+  purpose: 'daily',
+  storage: 'unknown',
+  washing: 'unknown',
+  yearlyKm: '',
+  salted: false,
+  hardWater: false,
+  treatments: [],
+  odometerKm: '',
+  fuelPercent: '',
+  keys: '',
+  belongings: '',
+  warnings: '',
+  wishes: '',
+  budget: '',
+  arriveDay: today,
+  wantedBy: '',
+})
 
 /** Integer cents from what was typed; undefined for an empty field. */
 export function budgetCents(budget: string): number | undefined {

@@ -1,39 +1,38 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { Removal } from '@/core/survey'
 import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
-import {
-  HARDNESSES,
-  type Hardness,
-  normaliseVin,
-  PAINT_SYSTEMS,
-  type PaintSystem,
-  SHAPES,
-  type Shape,
-} from '@/core/vehicle'
+import { PURPOSES, type Purpose } from '@/core/vehicle'
 import { budgetCents, type Intake } from './intake-schema'
+import { appendRemovals } from './ledger-store'
+import { oneOf } from './one-of'
+import {
+  type Customer,
+  toCustomer,
+  toVehicle,
+  VEHICLE_COLUMNS,
+  type Vehicle,
+  type VehicleRow,
+  writeCustomer,
+  writeVehicle,
+} from './vehicle-store'
 
-export type Customer = { id: string; name: string; phone: string; email: string; mayRemind: boolean }
+export type { Customer, Vehicle } from './vehicle-store'
 
-export type Vehicle = {
-  id: string
-  plate: string
-  vin: string
-  make: string
-  model: string
-  year?: number
-  shape: Shape
-  colour: string
-  paintSystem: PaintSystem
-  hardness: Hardness
-}
-
+/** One visit of one vehicle. */
 export type Job = {
   id: string
   number: number
   customer: Customer
   vehicle: Vehicle
+  purpose: Purpose
   wishes: string
   budgetCents?: number
+  odometerKm?: number
+  fuelPercent?: number
+  keys: string
+  belongings: string
+  warnings: string
   arriveAt: Instant
   wantedBy?: LocalDay
   handedOverAt?: Instant
@@ -41,63 +40,37 @@ export type Job = {
 
 const FIRST_JOB_NUMBER = 101
 
-function oneOf<T extends string>(list: readonly T[], value: string): T {
-  const found = list.find((candidate) => candidate === value)
-  if (!found) throw new Error(`the database holds an unknown value “${value}”`)
-  return found
-}
-
 /** A row of `select`: the job, its vehicle and its customer side by side. */
-type JobRow = {
+type JobRow = VehicleRow & {
   id: string
   number: number
+  purpose: string
   wishes: string
   budget_cents: number | null
+  odometer_km: number | null
+  fuel_percent: number | null
+  keys: string
+  belongings: string
+  warnings: string
   arrive_at: string
   wanted_by: string | null
   handed_over_at: string | null
-  customer_id: string
-  customer_name: string
-  phone: string
-  email: string
-  may_remind: 0 | 1
-  vehicle_id: string
-  plate: string
-  vin: string
-  make: string
-  model: string
-  year: number | null
-  shape: string
-  colour: string
-  paint_system: string
-  hardness: string
 }
 
 function toJob(row: JobRow): Job {
   return {
     id: row.id,
     number: row.number,
-    customer: {
-      id: row.customer_id,
-      name: row.customer_name,
-      phone: row.phone,
-      email: row.email,
-      mayRemind: row.may_remind === 1,
-    },
-    vehicle: {
-      id: row.vehicle_id,
-      plate: row.plate,
-      vin: row.vin,
-      make: row.make,
-      model: row.model,
-      ...(row.year === null ? {} : { year: row.year }),
-      shape: oneOf(SHAPES, row.shape),
-      colour: row.colour,
-      paintSystem: oneOf(PAINT_SYSTEMS, row.paint_system),
-      hardness: oneOf(HARDNESSES, row.hardness),
-    },
+    customer: toCustomer(row),
+    vehicle: toVehicle(row),
+    purpose: oneOf(PURPOSES, row.purpose),
     wishes: row.wishes,
     ...(row.budget_cents === null ? {} : { budgetCents: row.budget_cents }),
+    ...(row.odometer_km === null ? {} : { odometerKm: row.odometer_km }),
+    ...(row.fuel_percent === null ? {} : { fuelPercent: row.fuel_percent }),
+    keys: row.keys,
+    belongings: row.belongings,
+    warnings: row.warnings,
     arriveAt: row.arrive_at as Instant,
     ...(row.wanted_by ? { wantedBy: localDayOrThrow(row.wanted_by) } : {}),
     ...(row.handed_over_at ? { handedOverAt: row.handed_over_at as Instant } : {}),
@@ -108,11 +81,7 @@ function select(db: Knex) {
   return db('jobs')
     .join('vehicles', 'vehicles.id', 'jobs.vehicle_id')
     .join('customers', 'customers.id', 'vehicles.customer_id')
-    .select('vehicles.*', 'customers.*', 'jobs.*', {
-      customer_id: 'customers.id',
-      customer_name: 'customers.name',
-      vehicle_id: 'vehicles.id',
-    })
+    .select('vehicles.*', 'customers.*', 'jobs.*', VEHICLE_COLUMNS)
 }
 
 export async function listJobs(db: Knex): Promise<Job[]> {
@@ -125,40 +94,33 @@ export async function findJob(db: Knex, id: string): Promise<Job | undefined> {
   return row ? toJob(row) : undefined
 }
 
+/** All visits of one vehicle, the oldest first. */
+export async function visitsOf(db: Knex, vehicleId: string): Promise<Job[]> {
+  const rows: JobRow[] = await select(db).where('vehicles.id', vehicleId).orderBy('jobs.arrive_at')
+  return rows.map(toJob)
+}
+
+const count = (text: string) => (text === '' ? null : Number(text))
+
 /** Takes a vehicle in: customer, vehicle, job and an empty survey in one transaction. Gives the job's id. */
 export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: Instant): Promise<string> {
-  const customerId = randomUUID()
-  const vehicleId = randomUUID()
   const jobId = randomUUID()
   await db.transaction(async (trx) => {
-    await trx('customers').insert({
-      id: customerId,
-      name: intake.customerName,
-      phone: intake.phone,
-      email: intake.email,
-      may_remind: intake.mayRemind ? 1 : 0,
-      created_at: now,
-    })
-    await trx('vehicles').insert({
-      id: vehicleId,
-      customer_id: customerId,
-      plate: intake.plate.toUpperCase(),
-      vin: normaliseVin(intake.vin),
-      make: intake.make,
-      model: intake.model,
-      year: intake.year === '' ? null : Number(intake.year),
-      shape: intake.shape,
-      colour: intake.colour,
-      paint_system: intake.paintSystem,
-      hardness: intake.hardness,
-    })
+    const customerId = await writeCustomer(trx, intake, now)
+    const vehicleId = await writeVehicle(trx, intake, customerId)
     const { highest } = (await trx('jobs').max({ highest: 'number' }).first()) as { highest: number | null }
     await trx('jobs').insert({
       id: jobId,
       number: (highest ?? FIRST_JOB_NUMBER - 1) + 1,
       vehicle_id: vehicleId,
+      purpose: intake.purpose,
       wishes: intake.wishes,
       budget_cents: budgetCents(intake.budget) ?? null,
+      odometer_km: count(intake.odometerKm),
+      fuel_percent: count(intake.fuelPercent),
+      keys: intake.keys,
+      belongings: intake.belongings,
+      warnings: intake.warnings,
       arrive_at: arriveAt,
       wanted_by: intake.wantedBy || null,
       created_at: now,
@@ -168,6 +130,13 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
   return jobId
 }
 
-export async function handOver(db: Knex, jobId: string, at: Instant): Promise<void> {
-  await db('jobs').where({ id: jobId }).whereNull('handed_over_at').update({ handed_over_at: at })
+/** Hands a vehicle over once, and writes into the ledger what this visit took from its paint. */
+export async function handOver(db: Knex, job: Job, removals: readonly Removal[], at: Instant): Promise<void> {
+  await db.transaction(async (trx) => {
+    const handed = await trx('jobs')
+      .where({ id: job.id })
+      .whereNull('handed_over_at')
+      .update({ handed_over_at: at })
+    if (handed > 0) await appendRemovals(trx, job.vehicle.id, job.id, removals, at)
+  })
 }

@@ -1,29 +1,16 @@
 import { type LiveJob, makeOffer, type Offer, planningProblem } from '@/core/job'
 import { type ChainLink, explainEarliest, type PlacedOperation } from '@/core/schedule'
-import { judge, type VehicleJudgement } from '@/core/survey'
+import type { VehicleJudgement } from '@/core/survey'
 import { type Instant, laterOf } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
 import { type Floor, openJobs, shopCalendar } from './floor'
 import type { Job } from './job-store'
 import { collectionTime, planFloor } from './planning'
-import type { Setup } from './shop-store'
-import type { SurveyData } from './survey-schema'
 
 export type PricedOffer = {
   offer: Offer
   when:
     | { kind: 'possible'; collectAt: Instant; placed: PlacedOperation[] }
     | { kind: 'impossible'; reasons: string[] }
-}
-
-export function judgeVehicle(job: Job, setup: Setup, survey: SurveyData): VehicleJudgement {
-  return judge({
-    panels: panelsOf(job.vehicle.shape),
-    paintSystem: job.vehicle.paintSystem,
-    school: setup.school,
-    readings: survey.readings,
-    defects: survey.defects,
-  })
 }
 
 function candidate(floor: Floor, job: Job, offer: Offer): LiveJob {
@@ -38,9 +25,8 @@ function candidate(floor: Floor, job: Job, offer: Offer): LiveJob {
 }
 
 /** Every package worked out for one vehicle, with the day it could be fetched if nobody else is moved. */
-export function offersFor(floor: Floor, job: Job, survey: SurveyData): PricedOffer[] {
+export function offersFor(floor: Floor, job: Job, judgement: VehicleJudgement): PricedOffer[] {
   const { setup, catalogue } = floor.shop
-  const judgement = judgeVehicle(job, setup, survey)
   const others = openJobs(floor).filter(({ id }) => id !== job.id)
   return setup.packages.map((template): PricedOffer => {
     const { shape, paintSystem, hardness } = job.vehicle

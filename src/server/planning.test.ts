@@ -11,10 +11,10 @@ import { loadCare, productName } from './care'
 import { openDatabase } from './db'
 import { type Floor, loadFloor, openJobs } from './floor'
 import { handOver } from './job-store'
+import { loadJudged } from './judged'
 import { offersFor, whyNotEarlier } from './offers'
 import { lastPlanning, loadPublished } from './plan-store'
 import { collectionTime, planFloor, replan } from './planning'
-import { loadSurvey } from './survey-store'
 import { recordFinish, recordStart, takeBack } from './work-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -58,7 +58,7 @@ describe('an offer', () => {
     const floor = await loadFloor(db, NOW)
     const { job } = entryOf(floor, 'IM 5012')
     const before = open(await loadPublished(db), job.id)
-    const offers = offersFor(floor, job, await loadSurvey(db, job.id))
+    const offers = offersFor(floor, job, (await loadJudged(db, job, floor.shop.setup)).judgement)
     for (const { when } of offers) {
       if (when.kind !== 'possible') throw new Error('the demo shop has room for every package')
       const end = when.placed
@@ -73,7 +73,7 @@ describe('an offer', () => {
   test('is agreed once; the second to agree is told', async () => {
     const floor = await loadFloor(db, NOW)
     const { job } = entryOf(floor, 'IM 5012')
-    const [first] = offersFor(floor, job, await loadSurvey(db, job.id))
+    const [first] = offersFor(floor, job, (await loadJudged(db, job, floor.shop.setup)).judgement)
     if (first?.when.kind !== 'possible') throw new Error('no offer')
     const agreement = {
       jobId: job.id,
@@ -181,8 +181,8 @@ describe('what happens at the car', () => {
 
   test('a car that was handed over keeps the hour at which it was', async () => {
     const { job } = entryOf(await loadFloor(db, NOW), 'IM 1154')
-    await handOver(db, job.id, NOW)
-    await handOver(db, job.id, plusMinutes(NOW, 60))
+    await handOver(db, job, [], NOW)
+    await handOver(db, job, [], plusMinutes(NOW, 60))
     expect(entryOf(await loadFloor(db, NOW), 'IM 1154')).toMatchObject({
       stage: { kind: 'handed-over' },
       job: { handedOverAt: NOW },

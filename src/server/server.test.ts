@@ -4,11 +4,13 @@ import path from 'node:path'
 import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { emptyRecord, type SurveyRecord } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { connect, openDatabase } from './db'
 import { loadFloor } from './floor'
-import { type Intake, intakeSchema } from './intake-schema'
+import { emptyIntake, type Intake, intakeSchema } from './intake-schema'
 import { findJob, takeIn } from './job-store'
+import { loadJudged } from './judged'
 import { MIGRATIONS, migrate } from './migrations'
 import { offersFor } from './offers'
 import { loadSurvey, saveSurvey } from './survey-store'
@@ -16,23 +18,16 @@ import { loadProgress, recordFinish, recordStart, takeBack } from './work-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const INTAKE: Intake = {
+  ...emptyIntake('2027-01-13'),
   customerName: 'Ita Corrigan',
-  phone: '',
-  email: '',
-  mayRemind: false,
   plate: 'im 1',
   vin: '1m8gdm9a xkp042788',
   make: 'Corvane',
   model: 'Nimble',
   year: '2019',
-  shape: 'hatchback',
   colour: 'Oyster white',
-  paintSystem: 'clear-over-base',
-  hardness: 'medium',
   wishes: 'Shiny',
   budget: '599,50',
-  arriveDay: '2027-01-13',
-  wantedBy: '',
 }
 
 let folder: string
@@ -120,23 +115,46 @@ describe('a survey', () => {
   test('a stale write is refused with what stands there now, and nothing is lost', async () => {
     const id = await takeIn(db, INTAKE, NOW, NOW)
     const { version } = await loadSurvey(db, id)
-    expect(
-      await saveSurvey(db, id, version, { readings: { bonnet: [104.3, 99] }, defects: {} }, NOW),
-    ).toMatchObject({ ok: true })
-    const stale = await saveSurvey(db, id, version, { readings: { bonnet: [1] }, defects: {} }, NOW)
+    const bonnet = (...values: number[]) => {
+      const record = emptyRecord()
+      record.before.readings.bonnet = values.map((um) => ({ um }))
+      return record
+    }
+    expect(await saveSurvey(db, id, version, bonnet(104.3, 99), NOW)).toMatchObject({ ok: true })
+    const stale = await saveSurvey(db, id, version, bonnet(1), NOW)
     expect(stale).toMatchObject({
       ok: false,
-      error: { code: 'survey-stale', current: { readings: { bonnet: [104.3, 99] } } },
+      error: { code: 'survey-stale', current: { before: bonnet(104.3, 99).before } },
     })
   })
-  test('defects come back as they went in', async () => {
+  test('comes back as it went in: rounds, defects with their points, places, what was looked at', async () => {
     const id = await takeIn(db, INTAKE, NOW, NOW)
-    const defects = {
-      roof: [{ kind: 'swirls' as const, severity: 2 as const, extentPercent: 40, catchesNail: true }],
+    const record: SurveyRecord = {
+      before: {
+        readings: { bonnet: [{ um: 104.3 }, { um: 412, settled: 'set-aside' }, { um: 90, settled: 'kept' }] },
+        gloss: { bonnet: [91.4, 92] },
+        clarity: { bonnet: 6 },
+      },
+      after: { readings: { bonnet: [{ um: 102.1 }] }, gloss: {}, clarity: { bonnet: 9 } },
+      defects: {
+        roof: [
+          { kind: 'swirls', severity: 2, extentPercent: 40, catchesNail: true },
+          {
+            kind: 'chips',
+            severity: 1,
+            extentPercent: 3,
+            catchesNail: true,
+            at: { x: -12, y: 40 },
+            note: 'by the aerial',
+          },
+        ],
+      },
+      places: { 'wheel-front-left': [{ kind: 'kerbed', severity: 2, note: '' }] },
+      looked: ['pillars', 'sills'],
     }
-    await saveSurvey(db, id, 1, { readings: {}, defects }, NOW)
+    await saveSurvey(db, id, 1, record, NOW)
     await reopen()
-    expect((await loadSurvey(db, id)).defects).toEqual(defects)
+    expect(await loadSurvey(db, id)).toEqual({ version: 2, ...record })
   })
 })
 
@@ -157,7 +175,8 @@ describe('the demo shop', () => {
     await openDemo()
     const floor = await loadFloor(db, NOW)
     const entry = floor.jobs.find(({ stage }) => stage.kind === 'to-choose')!
-    const offers = offersFor(floor, entry.job, await loadSurvey(db, entry.job.id))
+    const { judgement } = await loadJudged(db, entry.job, floor.shop.setup)
+    const offers = offersFor(floor, entry.job, judgement)
     expect(offers.map(({ when }) => when.kind)).toEqual(['possible', 'possible', 'possible'])
   })
 })

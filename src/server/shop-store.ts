@@ -4,6 +4,7 @@ import { catalogueSchema, type Product } from '@/core/coating'
 import { packageTemplateSchema, ratesSchema } from '@/core/job'
 import { PROBLEM_FORMAT, problemSchema } from '@/core/schedule'
 import { SCHOOLS } from '@/core/survey'
+import { WASH_SCHOOLS } from '@/core/wash'
 import defaultCatalogue from '../../demo/catalogue.json'
 import defaultSetup from '../../demo/setup.json'
 
@@ -21,6 +22,40 @@ const namedPerson = z.object({
   calendar: z.string(),
 })
 
+const positive = (what: string) =>
+  z.number({ error: `Type ${what} as a number.` }).positive(`${what} must be more than nothing.`)
+
+/** Its own bottles, buckets and lance, and the water it has. */
+export const washSetupSchema = z.object({
+  school: z.enum(WASH_SCHOOLS),
+  drain: z.boolean(),
+  hose: z.boolean(),
+  gear: z.object({
+    bucketMl: positive('The bucket, ml,'),
+    sprayMl: positive('The spray bottle, ml,'),
+    capMl: positive('The cap, ml,'),
+    lance: z.object({
+      bottleMl: positive('The lance bottle, ml,'),
+      emptySeconds: positive('The time to empty it, s,'),
+      flowLPerMin: positive('The flow, l/min,'),
+    }),
+  }),
+})
+export type WashSetup = z.infer<typeof washSetupSchema>
+
+/** What a shop starts with until it has measured its own (mem). */
+const FIRST_WASH_SETUP: WashSetup = {
+  school: 'iron-first',
+  drain: true,
+  hose: true,
+  gear: {
+    bucketMl: 15_000,
+    sprayMl: 1000,
+    capMl: 20,
+    lance: { bottleMl: 1000, emptySeconds: 75, flowLPerMin: 7.5 },
+  },
+}
+
 /** How the shop is set up. Calendars, places and people are checked as the scheduler will read them. */
 export const setupSchema = z
   .object({
@@ -29,6 +64,7 @@ export const setupSchema = z
     timezone: z.string(),
     currency: z.string().length(3),
     school: z.enum(SCHOOLS),
+    wash: washSetupSchema.default(FIRST_WASH_SETUP),
     slotMinutes: z.int(),
     horizonDays: z.int(),
     objective: z.object({
@@ -85,4 +121,18 @@ export async function loadShop(db: Knex): Promise<Shop> {
     setup: setupSchema.parse(JSON.parse(row.setup)),
     catalogue: catalogueSchema.parse(JSON.parse(row.catalogue)),
   }
+}
+
+export type SchoolsAndWash = { school: Setup['school']; wash: WashSetup }
+
+/** Keeps how the shop judges and washes. The rest of its set-up stays as it is. */
+export async function saveSchoolsAndWash(db: Knex, changed: SchoolsAndWash): Promise<void> {
+  await db.transaction(async (trx) => {
+    const row = await trx('shop').where({ id: 1 }).first()
+    const setup = { ...JSON.parse(row.setup), ...changed }
+    await trx('shop')
+      .where({ id: 1 })
+      .update({ setup: JSON.stringify(setup) })
+      .increment('version', 1)
+  })
 }

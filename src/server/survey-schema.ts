@@ -1,23 +1,52 @@
 import { z } from 'zod'
-import { DEFECT_KINDS } from '@/core/survey'
+import {
+  DEFECT_KINDS,
+  EASILY_MISSED,
+  GLOSS_MAX_GU,
+  PLACE_DEFECT_KINDS,
+  type SurveyRecord,
+} from '@/core/survey'
 import { GAUGE_MAX_UM } from '@/core/units'
+
+const severity = z.union([z.literal(1), z.literal(2), z.literal(3)])
+const coordinate = z.int().min(-2000).max(2000)
+const note = z.string().trim().max(300, 'Keep the note under 300 characters.')
 
 export const defectSchema = z.object({
   kind: z.enum(DEFECT_KINDS),
-  severity: z.union([z.literal(1), z.literal(2), z.literal(3)]),
+  severity,
   extentPercent: z
     .int('Give the extent in whole percent.')
     .min(1, 'At least 1 %.')
     .max(100, 'At most 100 %.'),
   catchesNail: z.boolean(),
+  at: z.object({ x: coordinate, y: coordinate }).optional(),
+  note: note.optional(),
 })
+
+const placeDefectSchema = z.object({ kind: z.enum(PLACE_DEFECT_KINDS), severity, note })
 
 const MOST_PER_PANEL = 300
 
-/** Readings in µm and defects of one vehicle as the screen holds them. */
-export const surveySchema = z.object({
-  readings: z.record(z.string(), z.array(z.number().min(0).max(GAUGE_MAX_UM)).max(MOST_PER_PANEL)),
-  defects: z.record(z.string(), z.array(defectSchema).max(40)),
+const readingSchema = z.object({
+  um: z.number().min(0).max(GAUGE_MAX_UM),
+  settled: z.enum(['kept', 'set-aside']).optional(),
 })
 
-export type SurveyData = z.infer<typeof surveySchema>
+const measuredSchema = z.object({
+  readings: z.record(
+    z.string(),
+    z.array(readingSchema).max(MOST_PER_PANEL, 'Too many readings on one panel.'),
+  ),
+  gloss: z.record(z.string(), z.array(z.number().min(0).max(GLOSS_MAX_GU)).max(MOST_PER_PANEL)),
+  clarity: z.record(z.string(), z.int().min(0).max(10)),
+})
+
+/** Everything seen and measured on one vehicle at one visit, as the screens hold it. */
+export const surveySchema: z.ZodType<SurveyRecord> = z.object({
+  before: measuredSchema,
+  after: measuredSchema,
+  defects: z.record(z.string(), z.array(defectSchema).max(40, 'Forty defects a panel are enough.')),
+  places: z.record(z.string(), z.array(placeDefectSchema).max(40)),
+  looked: z.array(z.enum(EASILY_MISSED.map(({ id }) => id))),
+})

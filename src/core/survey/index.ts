@@ -67,6 +67,7 @@ export {
   type Removal,
   type RemovalSource,
   removalBetween,
+  removalsOfVisit,
   type Taken,
   takenByPanel,
   WORKED_OUT_UNCERTAINTY,

@@ -52,3 +52,31 @@ export function takenByPanel(ledger: readonly Removal[]): Record<string, Taken> 
   }
   return totals
 }
+
+export type VisitRemovals = {
+  beforeUm: Readonly<Record<string, readonly number[]>>
+  afterUm: Readonly<Record<string, readonly number[]>>
+  /** What the process that was agreed for a panel takes by the table, µm; absent where nothing was cut. */
+  byProcessUm: Readonly<Record<string, number>>
+  day: LocalDay
+}
+
+/**
+ * What one visit took, panel by panel: measured where both rounds were read, otherwise worked out from the process.
+ * Only panels that were worked on are entered; a difference between two rounds of an untouched panel is noise.
+ */
+export function removalsOfVisit({ beforeUm, afterUm, byProcessUm, day }: VisitRemovals): Removal[] {
+  return Object.entries(byProcessUm).map(([panel, tableUm]): Removal => {
+    const measured = removalBetween(beforeUm[panel] ?? [], afterUm[panel] ?? [])
+    return measured
+      ? { panel, day, ...measured, source: 'measured', note: '' }
+      : {
+          panel,
+          day,
+          removedUm: tableUm,
+          uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY,
+          source: 'worked-out',
+          note: '',
+        }
+  })
+}

@@ -5,9 +5,9 @@ import { summaryOf, writeAgreement } from '../agreement-store'
 import { now } from '../clock'
 import { database } from '../db'
 import { loadFloor } from '../floor'
-import { judgeVehicle, offersFor } from '../offers'
+import { loadJudged } from '../judged'
+import { offersFor } from '../offers'
 import { replan } from '../planning'
-import { loadSurvey } from '../survey-store'
 
 export type AgreeRefusal = { message: string }
 
@@ -23,10 +23,9 @@ export async function agree(jobId: string, packageKey: string, shownCents: numbe
   if (!entry) return { message: 'This job is no longer there. Go back to the yard.' }
   if (entry.agreement)
     return { message: `“${entry.agreement.packageName}” is agreed already. Reload to see it.` }
-  const survey = await loadSurvey(db, jobId)
-  if (judgeVehicle(entry.job, floor.shop.setup, survey).read.panels === 0)
-    return { message: 'Nothing is measured yet. Read the paint first.' }
-  const chosen = offersFor(floor, entry.job, survey).find(({ offer }) => offer.template.key === packageKey)
+  const { judgement } = await loadJudged(db, entry.job, floor.shop.setup)
+  if (!entry.surveyed) return { message: 'Nothing is measured yet. Read the paint first.' }
+  const chosen = offersFor(floor, entry.job, judgement).find(({ offer }) => offer.template.key === packageKey)
   if (!chosen) return { message: 'This package is no longer sold. Reload to see the others.' }
   const { offer, when } = chosen
   if (when.kind === 'impossible') return { message: `It cannot be placed: ${when.reasons.join(' ')}` }

@@ -7,7 +7,7 @@ import { type Instant, instant, minutesBetween } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { type Floor, loadFloor } from '../floor'
-import { handOver } from '../job-store'
+import { handOverJob } from '../hand-over'
 import { replan } from '../planning'
 import { recordFinish, recordStart, takeBack, type WorkError } from '../work-store'
 
@@ -185,7 +185,7 @@ export async function handJobOver(jobId: string): Promise<WorkAnswer> {
   const floor = await loadFloor(db, at)
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
   if (entry?.stage.kind !== 'ready') return refuse('Not every step is done yet.')
-  await handOver(db, jobId, at)
+  await handOverJob(db, entry.job, floor.shop.setup.timezone, at)
   revalidatePath('/', 'layout')
   return { kind: 'done' }
 }

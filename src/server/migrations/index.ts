@@ -1,6 +1,7 @@
 import { initial } from './0001-initial'
+import { visits } from './0002-visits'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
-export const MIGRATIONS: readonly Migration[] = [initial]
+export const MIGRATIONS: readonly Migration[] = [initial, visits]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,30 +1,36 @@
+import { PHASES, type Phase } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import { inventPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
+import { cutPaint, inventPaint, SimulatedFilmGauge, seedOf, WET_GLOVE } from '@/devices/film-gauge'
+import { findAgreement } from '@/server/agreement-store'
 import { database } from '@/server/db'
+import { cutByTable } from '@/server/hand-over'
 import { findJob } from '@/server/job-store'
 
 const PAUSE_MS = 45
 
-/** Streams the readings of the shop's gauge, a JSON object a line, as they are taken, from the panel `from` on. */
+/**
+ * Streams what the shop's gauge delivers, a JSON object a line, from the panel `from` on. Of a car that is done
+ * (`phase=after`) it reads what the agreed processes have left.
+ */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
-  const job = await findJob(await database(), id)
+  const db = await database()
+  const job = await findJob(db, id)
   if (!job) return new Response('There is no such job.', { status: 404 })
   const panels = panelsOf(job.vehicle.shape)
-  const from = new URL(request.url).searchParams.get('from')
-  const walk = panels.slice(
-    Math.max(
-      0,
-      panels.findIndex((panel) => panel.id === from),
-    ),
-  )
-  const seed = seedOf(job.vehicle.id)
-  const gauge = new SimulatedFilmGauge(inventPaint(panels, seed), seed, PAUSE_MS)
-  const readings = gauge.read(walk, request.signal)[Symbol.asyncIterator]()
+  const query = new URL(request.url).searchParams
+  const phase: Phase = PHASES.find((each) => each === query.get('phase')) ?? 'before'
+  const agreement = phase === 'after' ? await findAgreement(db, id) : undefined
+  const removedUm = agreement ? cutByTable(agreement.summary.processes, job.vehicle.hardness) : {}
+  const first = panels.findIndex((panel) => panel.id === query.get('from'))
+  // The paint belongs to the car, so it reads the same at every visit; the hand has another day.
+  const paint = cutPaint(inventPaint(panels, seedOf(job.vehicle.plate)), panels, removedUm)
+  const gauge = new SimulatedFilmGauge(paint, seedOf(job.vehicle.plate + phase), PAUSE_MS, WET_GLOVE)
+  const events = gauge.read(panels.slice(Math.max(0, first)), request.signal)[Symbol.asyncIterator]()
   const encoder = new TextEncoder()
   const stream = new ReadableStream({
     async pull(controller) {
-      const { done, value } = await readings.next()
+      const { done, value } = await events.next()
       if (done) controller.close()
       else controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`))
     },

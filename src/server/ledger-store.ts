@@ -1,0 +1,65 @@
+import type { Knex } from 'knex'
+import type { Removal, RemovalSource } from '@/core/survey'
+import { type Instant, localDayOrThrow } from '@/core/time'
+
+/** An entry of the ledger as it is kept; the job it came from, where it came from one of ours. */
+export type LedgerEntry = Removal & { id: number; jobId?: string }
+
+type RemovalRow = {
+  id: number
+  job_id: string | null
+  panel: string
+  day: string
+  removed_um_x10: number
+  uncertainty_um_x10: number
+  source: RemovalSource
+  note: string
+}
+
+function toEntry(row: RemovalRow): LedgerEntry {
+  return {
+    id: row.id,
+    ...(row.job_id ? { jobId: row.job_id } : {}),
+    panel: row.panel,
+    day: localDayOrThrow(row.day),
+    removedUm: row.removed_um_x10 / 10,
+    uncertaintyUm: row.uncertainty_um_x10 / 10,
+    source: row.source,
+    note: row.note,
+  }
+}
+
+/** All that was ever removed from a vehicle, the oldest first. */
+export async function loadLedger(db: Knex, vehicleId: string): Promise<LedgerEntry[]> {
+  const rows: RemovalRow[] = await db('removals').where({ vehicle_id: vehicleId }).orderBy(['day', 'id'])
+  return rows.map(toEntry)
+}
+
+/** What stood in the ledger before this job wrote into it: what the job's own budget rests on. */
+export async function ledgerBefore(db: Knex, vehicleId: string, jobId: string): Promise<LedgerEntry[]> {
+  return (await loadLedger(db, vehicleId)).filter((entry) => entry.jobId !== jobId)
+}
+
+/** Adds entries. Nothing in the ledger is ever changed or deleted; a mistake is set right by a further entry. */
+export async function appendRemovals(
+  db: Knex,
+  vehicleId: string,
+  jobId: string | undefined,
+  removals: readonly Removal[],
+  now: Instant,
+): Promise<void> {
+  if (removals.length === 0) return
+  await db('removals').insert(
+    removals.map((removal) => ({
+      vehicle_id: vehicleId,
+      job_id: jobId ?? null,
+      panel: removal.panel,
+      day: removal.day,
+      removed_um_x10: Math.round(removal.removedUm * 10),
+      uncertainty_um_x10: Math.round(removal.uncertaintyUm * 10),
+      source: removal.source,
+      note: removal.note,
+      written_at: now,
+    })),
+  )
+}

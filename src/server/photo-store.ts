@@ -1,0 +1,115 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Phase } from '@/core/survey'
+import type { Instant } from '@/core/time'
+
+/** What is drawn on a photograph, in shares 0–1 of its width and height. */
+const share = z.number().min(0).max(1)
+const markSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('circle'), x: share, y: share, r: share }),
+  z.object({ kind: z.literal('arrow'), fromX: share, fromY: share, toX: share, toY: share }),
+])
+export const marksSchema = z.array(markSchema).max(40, 'Forty marks on one photograph are enough.')
+export type Mark = z.infer<typeof markSchema>
+
+export type Photo = {
+  id: string
+  jobId: string
+  place: string
+  phase: Phase
+  hash: string
+  width: number
+  height: number
+  marks: Mark[]
+  /** The photograph before the work that this one repeats. */
+  samePlaceAs?: string
+  takenAt: Instant
+  version: number
+}
+
+type PhotoRow = {
+  id: string
+  job_id: string
+  place: string
+  phase: Phase
+  hash: string
+  width: number
+  height: number
+  marks: string
+  same_place_as: string | null
+  taken_at: string
+  version: number
+}
+
+function toPhoto(row: PhotoRow): Photo {
+  return {
+    id: row.id,
+    jobId: row.job_id,
+    place: row.place,
+    phase: row.phase,
+    hash: row.hash,
+    width: row.width,
+    height: row.height,
+    marks: marksSchema.parse(JSON.parse(row.marks)),
+    ...(row.same_place_as ? { samePlaceAs: row.same_place_as } : {}),
+    takenAt: row.taken_at as Instant,
+    version: row.version,
+  }
+}
+
+export async function listPhotos(db: Knex, jobId: string): Promise<Photo[]> {
+  const rows: PhotoRow[] = await db('photos')
+    .where({ job_id: jobId })
+    .whereNull('removed_at')
+    .orderBy('taken_at')
+  return rows.map(toPhoto)
+}
+
+/** Photographs of every visit of a vehicle, the oldest first. */
+export async function photosOfVehicle(db: Knex, vehicleId: string): Promise<Photo[]> {
+  const rows: PhotoRow[] = await db('photos')
+    .join('jobs', 'jobs.id', 'photos.job_id')
+    .where('jobs.vehicle_id', vehicleId)
+    .whereNull('photos.removed_at')
+    .orderBy('photos.taken_at')
+    .select('photos.*')
+  return rows.map(toPhoto)
+}
+
+export async function addPhoto(db: Knex, photo: Omit<Photo, 'id' | 'version' | 'marks'>): Promise<Photo> {
+  const row: PhotoRow = {
+    id: randomUUID(),
+    job_id: photo.jobId,
+    place: photo.place,
+    phase: photo.phase,
+    hash: photo.hash,
+    width: photo.width,
+    height: photo.height,
+    marks: '[]',
+    same_place_as: photo.samePlaceAs ?? null,
+    taken_at: photo.takenAt,
+    version: 1,
+  }
+  await db('photos').insert(row)
+  return toPhoto(row)
+}
+
+/** Keeps what was drawn on a photograph; false where someone else drew on it since it was read. */
+export async function writeMarks(
+  db: Knex,
+  id: string,
+  readAt: number,
+  marks: readonly Mark[],
+): Promise<boolean> {
+  const written = await db('photos')
+    .where({ id, version: readAt })
+    .whereNull('removed_at')
+    .update({ marks: JSON.stringify(marks), version: readAt + 1 })
+  return written > 0
+}
+
+/** Takes a photograph out of sight, or brings it back. The picture itself is kept. */
+export async function setRemoved(db: Knex, id: string, removedAt: Instant | null): Promise<void> {
+  await db('photos').where({ id }).update({ removed_at: removedAt })
+}

@@ -1,0 +1,63 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import { ok, type Result, refused } from '@/core/result'
+import { PROMISE_RULES, type PromiseLine } from '@/core/survey'
+import type { Instant } from '@/core/time'
+
+/** Strokes of a drawn signature: points in shares 0–1 of the field’s width, y downward. */
+const strokeSchema = z.array(z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)])).min(2)
+export const signatureSchema = z
+  .array(strokeSchema)
+  .min(1, 'Have the customer sign in the field.')
+  .max(200)
+  .refine(
+    (strokes) => strokes.reduce((sum, stroke) => sum + stroke.length, 0) <= 8000,
+    'The signature is too long.',
+  )
+export type Signature = z.infer<typeof signatureSchema>
+
+const linesSchema = z.array(
+  z.object({ rule: z.enum(PROMISE_RULES), where: z.array(z.string()), text: z.string() }),
+)
+
+/** A version of what was said and signed. A signed version is never changed; a later one stands beside it. */
+export type SignedPromises = {
+  version: number
+  lines: PromiseLine[]
+  signedBy: string
+  signature: Signature
+  signedAt: Instant
+}
+
+export async function listPromises(db: Knex, jobId: string): Promise<SignedPromises[]> {
+  const rows = await db('promises').where({ job_id: jobId }).orderBy('version')
+  return rows.map((row) => ({
+    version: row.version,
+    lines: linesSchema.parse(JSON.parse(row.lines)),
+    signedBy: row.signed_by,
+    signature: signatureSchema.parse(JSON.parse(row.signature)),
+    signedAt: row.signed_at as Instant,
+  }))
+}
+
+/** Adds the version after `readAt`; refused where that version has been signed in the meantime. */
+export async function signPromises(
+  db: Knex,
+  jobId: string,
+  readAt: number,
+  signed: Omit<SignedPromises, 'version'>,
+): Promise<Result<{ version: number }, { code: 'promises-stale' }>> {
+  const written = await db('promises')
+    .insert({
+      job_id: jobId,
+      version: readAt + 1,
+      lines: JSON.stringify(signed.lines),
+      signed_by: signed.signedBy,
+      signature: JSON.stringify(signed.signature),
+      signed_at: signed.signedAt,
+    })
+    .onConflict(['job_id', 'version'])
+    .ignore()
+    .returning('version')
+  return written.length > 0 ? ok({ version: readAt + 1 }) : refused({ code: 'promises-stale' })
+}

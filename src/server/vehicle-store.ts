@@ -1,0 +1,181 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Instant } from '@/core/time'
+import {
+  type EarlierTreatment,
+  HARDNESSES,
+  type Hardness,
+  normaliseVin,
+  PAINT_SYSTEMS,
+  type PaintSystem,
+  SHAPES,
+  type Shape,
+  STORAGES,
+  type Storage,
+  WASHINGS,
+  type Washing,
+} from '@/core/vehicle'
+import { type Intake, treatmentSchema } from './intake-schema'
+import { oneOf } from './one-of'
+
+export type Customer = { id: string; name: string; phone: string; email: string; mayRemind: boolean }
+
+export type Vehicle = {
+  id: string
+  plate: string
+  vin: string
+  make: string
+  model: string
+  year?: number
+  shape: Shape
+  colour: string
+  colourCode: string
+  paintSystem: PaintSystem
+  hardness: Hardness
+  storage: Storage
+  washing: Washing
+  yearlyKm?: number
+  salted: boolean
+  hardWater: boolean
+  treatments: EarlierTreatment[]
+}
+
+/** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
+export type VehicleRow = {
+  customer_id: string
+  customer_name: string
+  phone: string
+  email: string
+  may_remind: 0 | 1
+  vehicle_id: string
+  plate: string
+  vin: string
+  make: string
+  model: string
+  year: number | null
+  shape: string
+  colour: string
+  colour_code: string
+  paint_system: string
+  hardness: string
+  storage: string
+  washing: string
+  yearly_km: number | null
+  salted: 0 | 1
+  hard_water: 0 | 1
+  treatments: string
+}
+
+export const VEHICLE_COLUMNS = {
+  customer_id: 'customers.id',
+  customer_name: 'customers.name',
+  vehicle_id: 'vehicles.id',
+} as const
+
+const treatmentsSchema = z.array(treatmentSchema)
+
+export function toCustomer(row: VehicleRow): Customer {
+  return {
+    id: row.customer_id,
+    name: row.customer_name,
+    phone: row.phone,
+    email: row.email,
+    mayRemind: row.may_remind === 1,
+  }
+}
+
+export function toVehicle(row: VehicleRow): Vehicle {
+  return {
+    id: row.vehicle_id,
+    plate: row.plate,
+    vin: row.vin,
+    make: row.make,
+    model: row.model,
+    ...(row.year === null ? {} : { year: row.year }),
+    shape: oneOf(SHAPES, row.shape),
+    colour: row.colour,
+    colourCode: row.colour_code,
+    paintSystem: oneOf(PAINT_SYSTEMS, row.paint_system),
+    hardness: oneOf(HARDNESSES, row.hardness),
+    storage: oneOf(STORAGES, row.storage),
+    washing: oneOf(WASHINGS, row.washing),
+    ...(row.yearly_km === null ? {} : { yearlyKm: row.yearly_km }),
+    salted: row.salted === 1,
+    hardWater: row.hard_water === 1,
+    treatments: treatmentsSchema.parse(JSON.parse(row.treatments)),
+  }
+}
+
+/** A vehicle the shop has had before, with its owner and how often it was here. */
+export type KnownVehicle = { customer: Customer; vehicle: Vehicle; visits: number }
+
+function known(db: Knex) {
+  return db('vehicles')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .leftJoin('jobs', 'jobs.vehicle_id', 'vehicles.id')
+    .groupBy('vehicles.id')
+    .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS, db.raw('count(DISTINCT jobs.id) AS visits'))
+}
+
+type KnownRow = VehicleRow & { visits: number }
+
+const toKnown = (row: KnownRow): KnownVehicle => ({
+  customer: toCustomer(row),
+  vehicle: toVehicle(row),
+  visits: row.visits,
+})
+
+/** Every vehicle the shop knows, by owner and plate. */
+export async function listKnown(db: Knex): Promise<KnownVehicle[]> {
+  const rows: KnownRow[] = await known(db).orderBy(['customers.name', 'vehicles.plate'])
+  return rows.map(toKnown)
+}
+
+export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehicle | undefined> {
+  const row: KnownRow | undefined = await known(db).where('vehicles.id', vehicleId).first()
+  return row ? toKnown(row) : undefined
+}
+
+/** Writes the customer of an intake: a new one, or what was corrected about a known one. Gives the id. */
+export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Promise<string> {
+  const row = {
+    name: intake.customerName,
+    phone: intake.phone,
+    email: intake.email,
+    may_remind: intake.mayRemind ? 1 : 0,
+  }
+  if (intake.customerId && (await trx('customers').where({ id: intake.customerId }).update(row)) > 0)
+    return intake.customerId
+  const id = randomUUID()
+  await trx('customers').insert({ id, ...row, created_at: now })
+  return id
+}
+
+/** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */
+export async function writeVehicle(trx: Knex, intake: Intake, customerId: string): Promise<string> {
+  const row = {
+    customer_id: customerId,
+    plate: intake.plate.toUpperCase(),
+    vin: normaliseVin(intake.vin),
+    make: intake.make,
+    model: intake.model,
+    year: intake.year === '' ? null : Number(intake.year),
+    shape: intake.shape,
+    colour: intake.colour,
+    colour_code: intake.colourCode,
+    paint_system: intake.paintSystem,
+    hardness: intake.hardness,
+    storage: intake.storage,
+    washing: intake.washing,
+    yearly_km: intake.yearlyKm === '' ? null : Number(intake.yearlyKm),
+    salted: intake.salted ? 1 : 0,
+    hard_water: intake.hardWater ? 1 : 0,
+    treatments: JSON.stringify(intake.treatments),
+  }
+  if (intake.vehicleId && (await trx('vehicles').where({ id: intake.vehicleId }).update(row)) > 0)
+    return intake.vehicleId
+  const id = randomUUID()
+  await trx('vehicles').insert({ id, ...row })
+  return id
+}

@@ -1,0 +1,56 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import { type Contamination, type Level, SIGHTS, type WashMethod, type WashPlace, ZONES } from '@/core/wash'
+
+const level = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]) satisfies z.ZodType<Level>
+const levels = <K extends string>(keys: readonly K[]) =>
+  z.object(Object.fromEntries(keys.map((key) => [key, level])) as Record<K, typeof level>)
+
+/** What was felt, seen and decided before the wash of one vehicle. */
+export const washFindingsSchema = z.object({
+  contamination: z.object({ touch: levels(ZONES), sight: levels(SIGHTS) }),
+  place: z.object({
+    airC: z
+      .number({ error: 'Type the air temperature as a number.' })
+      .min(-30, 'The air must lie between −30 and 50 °C.')
+      .max(50, 'The air must lie between −30 and 50 °C.'),
+    drain: z.boolean(),
+    hose: z.boolean(),
+    indoors: z.boolean(),
+  }),
+  method: z.enum(['wet', 'rinseless']).optional(),
+})
+export type WashFindings = { contamination: Contamination; place: WashPlace; method?: WashMethod | undefined }
+
+export type StoredWash = { findings?: WashFindings; version: number }
+
+export async function loadWash(db: Knex, jobId: string): Promise<StoredWash> {
+  const row = await db('washes').where({ job_id: jobId }).first()
+  return row
+    ? { findings: washFindingsSchema.parse(JSON.parse(row.findings)), version: row.version }
+    : { version: 0 }
+}
+
+/** Writes over the version that was read; false where another has been written since. */
+export async function saveWash(
+  db: Knex,
+  jobId: string,
+  readAt: number,
+  findings: WashFindings,
+): Promise<boolean> {
+  const text = JSON.stringify(findings)
+  if (readAt > 0) {
+    const key = { job_id: jobId, version: readAt }
+    return (
+      (await db('washes')
+        .where(key)
+        .update({ findings: text, version: readAt + 1 })) > 0
+    )
+  }
+  const written = await db('washes')
+    .insert({ job_id: jobId, findings: text, version: 1 })
+    .onConflict('job_id')
+    .ignore()
+    .returning('version')
+  return written.length > 0
+}
