@@ -1,4 +1,4 @@
-import type { Defect } from '@/core/survey'
+import type { Defect, NotedDefect, PlaceDefect } from '@/core/survey'
 import type { Intake } from '@/server/intake-schema'
 
 /** The cars in the demo shop. Everybody and everything here is invented. */
@@ -19,7 +19,10 @@ export type DemoCar = {
   /** Days from now on which a car that is not yet here arrives. */
   arrivesInDays?: number
   paint: { baseUm: number; panels: Record<string, number> }
-  defects: Record<string, Defect[]>
+  defects: Record<string, NotedDefect[]>
+  places?: Record<string, PlaceDefect[]>
+  /** Panels that were photographed as the car came in. */
+  photographs?: readonly string[]
 }
 
 const swirls = (severity: 1 | 2 | 3, extentPercent: number): Defect => ({
@@ -58,6 +61,13 @@ export const DEMO_CARS: readonly DemoCar[] = [
     intake: {
       ...person('Ita Corrigan', '0555 214'),
       plate: 'IM 4471',
+      purpose: 'show',
+      storage: 'garage',
+      washing: 'hand',
+      yearlyKm: '6000',
+      colourCode: 'G19',
+      odometerKm: '22870',
+      keys: 'two',
       vin: 'VSKZZZ8E72A104417',
       make: 'Corvane',
       model: 'Hearth Estate',
@@ -86,6 +96,11 @@ export const DEMO_CARS: readonly DemoCar[] = [
       'front-wing-left': [swirls(2, 40)],
       'front-wing-right': [swirls(2, 50)],
     },
+    places: {
+      'wheel-front-left': [{ kind: 'kerbed', severity: 2, note: 'a hand’s width at the valve' }],
+      windscreen: [{ kind: 'glass-chip', severity: 1, note: 'low, passenger side' }],
+    },
+    photographs: ['bonnet', 'roof', 'front-door-right'],
   },
   {
     intake: {
@@ -220,6 +235,15 @@ export const DEMO_CARS: readonly DemoCar[] = [
     intake: {
       ...person('Nessa Pike', '0555 729'),
       plate: 'IM 5012',
+      storage: 'carport',
+      washing: 'hand',
+      yearlyKm: '12000',
+      salted: true,
+      odometerKm: '61400',
+      fuelPercent: '40',
+      keys: 'one, on a cork float',
+      belongings: 'dog blanket, two leads',
+      warnings: 'tyre pressure light on',
       vin: '',
       make: 'Corvane',
       model: 'Hearth Estate',
@@ -237,12 +261,23 @@ export const DEMO_CARS: readonly DemoCar[] = [
     defects: {
       bonnet: [swirls(2, 70), chips(6)],
       roof: [swirls(2, 50), spots],
-      tailgate: [swirls(2, 60), scratch(5, false)],
-      'front-door-left': [swirls(2, 60), scratch(3, true)],
+      tailgate: [swirls(2, 60), { ...scratch(5, false), at: { x: 452, y: -30 }, note: 'from the dog' }],
+      'front-door-left': [
+        swirls(2, 60),
+        { ...scratch(3, true), at: { x: 190, y: 172 }, note: 'key, handle to edge' },
+      ],
       'front-door-right': [swirls(2, 60)],
       'quarter-left': [swirls(3, 60)],
       'quarter-right': [swirls(2, 50)],
+      'mirror-left': [{ ...chips(10), at: { x: 128, y: 134 } }],
     },
+    places: {
+      'wheel-rear-right': [{ kind: 'kerbed', severity: 2, note: '' }],
+      'headlamp-left': [{ kind: 'cloudy', severity: 2, note: '' }],
+      'headlamp-right': [{ kind: 'cloudy', severity: 1, note: '' }],
+      interior: [{ kind: 'stained', severity: 2, note: 'sand and dog in the boot' }],
+    },
+    photographs: ['front-door-left', 'tailgate'],
   },
   {
     intake: {

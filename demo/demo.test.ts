@@ -1,12 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { catalogueSchema } from '@/core/coating'
 import { DEFECT_KINDS } from '@/core/survey'
-import { isMetal, panelsOf, readVin } from '@/core/vehicle'
-import { intakeSchema } from '@/server/intake-schema'
+import { isMetal, panelsOf, placesOf, readVin } from '@/core/vehicle'
+import { emptyIntake, intakeSchema } from '@/server/intake-schema'
 import { setupSchema } from '@/server/shop-store'
 import { DEMO_CARS } from './cars'
 import catalogueFile from './catalogue.json'
 import setupFile from './setup.json'
+import { RETURNING } from './visits'
 
 const setup = setupSchema.parse(setupFile)
 const catalogue = catalogueSchema.parse(catalogueFile)
@@ -45,10 +46,9 @@ describe('the set-up that ships', () => {
 
 describe.each(DEMO_CARS.map((car) => [car.intake.plate, car] as const))('the demo car %s', (_, car) => {
   const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
+  const places = new Set(placesOf(car.intake.shape).map(({ id }) => id))
   test('would be taken in as it is', () => {
-    expect(intakeSchema.safeParse({ ...car.intake, arriveDay: '2027-01-13', wantedBy: '' }).success).toBe(
-      true,
-    )
+    expect(intakeSchema.safeParse({ ...emptyIntake('2027-01-13'), ...car.intake }).success).toBe(true)
   })
   test('has its paint and its defects on panels of its shape', () => {
     for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
@@ -61,6 +61,10 @@ describe.each(DEMO_CARS.map((car) => [car.intake.plate, car] as const))('the dem
       }
     }
   })
+  test('has everything else in places of its shape, and its photographs on its panels', () => {
+    for (const id of Object.keys(car.places ?? {})) expect(places).toContain(id)
+    for (const id of car.photographs ?? []) expect(panels.has(id)).toBe(true)
+  })
   test('carries a number that is well formed, or none', () => {
     if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
   })
@@ -71,7 +75,7 @@ describe.each(DEMO_CARS.map((car) => [car.intake.plate, car] as const))('the dem
 
 test('nobody in the demo comes twice', () => {
   for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
-    const values = DEMO_CARS.map(({ intake }) => intake[pick])
+    const values = [...DEMO_CARS.map(({ intake }) => intake[pick]), RETURNING[pick]]
     expect(new Set(values).size).toBe(values.length)
   }
 })

@@ -10,14 +10,14 @@ import {
   waitBegan,
 } from '@/core/job'
 import { solve } from '@/core/schedule'
-import { emptyRecord, type Reading, type SurveyRecord } from '@/core/survey'
+import { emptyRecord, type SurveyRecord } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
-import { type Panel, panelsOf } from '@/core/vehicle'
+import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
-import { type FilmGauge, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
+import { cutPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { summaryOf, writeAgreement } from '@/server/agreement-store'
 import { shopCalendar } from '@/server/floor'
-import { handOverJob } from '@/server/hand-over'
+import { cutByTable, handOverJob } from '@/server/hand-over'
 import { emptyIntake } from '@/server/intake-schema'
 import { findJob, type Job, takeIn } from '@/server/job-store'
 import { judgeVehicle } from '@/server/judged'
@@ -27,6 +27,8 @@ import { loadShop, type Setup, type Shop } from '@/server/shop-store'
 import { loadSurvey, saveSurvey } from '@/server/survey-store'
 import { recordFinish, recordStart } from '@/server/work-store'
 import { DEMO_CARS, type DemoCar } from './cars'
+import { roundOf } from './round'
+import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
 
 /**
  * Makes the demo shop as it stands at `now`: the cars that are in the shop are given an arrival in the past, are
@@ -43,19 +45,21 @@ const GAUGE_SEED = 20_270_112
 
 type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
 
-/** One round of the gauge, as it would be stored. */
-async function roundOf(gauge: FilmGauge, panels: readonly Panel[]): Promise<Record<string, Reading[]>> {
-  const readings: Record<string, Reading[]> = {}
-  for await (const event of gauge.read(panels, new AbortController().signal))
-    if (event.kind === 'reading') (readings[event.panel] ??= []).push({ um: event.filmUm })
-  return readings
-}
-
 async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
   const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
   const { version } = await loadSurvey(db, job.id)
-  const record = { ...emptyRecord(), defects: car.defects }
+  const record = { ...emptyRecord(), defects: car.defects, places: car.places ?? {} }
   record.before.readings = await roundOf(gauge, panelsOf(job.vehicle.shape))
+  await saveSurvey(db, job.id, version, record, now)
+}
+
+/** The round after the work: what the agreed processes have left. */
+async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now: Instant): Promise<void> {
+  const panels = panelsOf(job.vehicle.shape)
+  const cut = cutByTable(summaryOf(offer).processes, job.vehicle.hardness)
+  const gauge = new SimulatedFilmGauge(cutPaint(car.paint, panels, cut), GAUGE_SEED + job.number, 0)
+  const { version, ...record } = await loadSurvey(db, job.id)
+  record.after.readings = await roundOf(gauge, panels)
   await saveSurvey(db, job.id, version, record, now)
 }
 
@@ -199,12 +203,17 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
 export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
   if (await db('jobs').first()) return false
   const shop = await loadShop(db)
+  await addReturning(db, shop.setup, now)
+  await addPracticeGrades(db, shop.setup, now)
   const inShop: LiveJob[] = []
   for (const car of DEMO_CARS) {
     const job = await takeInCar(db, car, shop.setup, now)
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)
+    await photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now)
     if (car.wanted.kind === 'to-choose') continue
+    await addPromises(db, job, shop.setup, job.arriveAt)
+    await addWash(db, job.id, shop.setup)
     const offer = offerFor(shop, car, job, await loadSurvey(db, job.id))
     const live =
       car.wanted.kind === 'planned'
@@ -213,6 +222,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
     if (!live) continue
     inShop.push(live)
     await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
+    if (car.gone) await measureAgain(db, car, job, offer, now)
     if (car.gone) await handOverJob(db, job, shop.setup.timezone, plusMinutes(now, -GONE_MINUTES + 120))
   }
   await replan(db, now, 'demo loaded', new Set())

@@ -18,6 +18,9 @@ const ROOMS = [
   { href: '/', label: 'Yard' },
   { href: '/intake', label: 'Take in' },
   { href: '/schedule', label: 'Schedule' },
+  { href: '/vehicles', label: 'Vehicles' },
+  { href: '/practice', label: 'Practice' },
+  { href: '/shop', label: 'Shop' },
 ] as const
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

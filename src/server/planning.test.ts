@@ -23,6 +23,7 @@ let folder: string
 let db: Knex
 beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-plan-'))
+  process.env.FERN_YARD_DATA = folder
   db = await openDatabase(path.join(folder, 'shop.db'))
   await loadDemo(db, NOW)
 })

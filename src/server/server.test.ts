@@ -35,11 +35,16 @@ let db: Knex
 let demoFolder: string
 beforeAll(async () => {
   demoFolder = mkdtempSync(path.join(tmpdir(), 'fern-yard-demo-'))
+  // The photographs of the demo lie beside its database.
+  process.env.FERN_YARD_DATA = demoFolder
   const demo = await openDatabase(path.join(demoFolder, 'shop.db'))
   await loadDemo(demo, NOW)
   await demo.destroy()
 })
-afterAll(() => rmSync(demoFolder, { recursive: true, force: true }))
+afterAll(() => {
+  delete process.env.FERN_YARD_DATA
+  rmSync(demoFolder, { recursive: true, force: true })
+})
 beforeEach(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-'))
   db = await openDatabase(path.join(folder, 'shop.db'))

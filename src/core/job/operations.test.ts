@@ -3,7 +3,7 @@ import catalogueFile from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
 import { type ProcessKey, planCorrection } from '../correction'
 import { type Defect, judge } from '../survey'
-import { isMetal, type PaintSystem, panelsOf, SHAPES, type Shape } from '../vehicle'
+import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { type JobPlan, planOperations } from '.'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
@@ -106,7 +106,10 @@ describe('how it hangs together', () => {
   })
 })
 
-describe.each(SHAPES)('times on a %s (common practice)', (shape) => {
+/** The trade's times are those of a car: a van, a house on wheels and a car without a roof are none. */
+const CARS = SHAPES.filter((shape) => !['van', 'motorhome', 'convertible'].includes(shape))
+
+describe.each(CARS)('times on a %s (common practice)', (shape) => {
   const operations = plan('two-step', ['cladonia-base', 'tern-top'], { shape }).operations
   const minutes = (id: string) => operations.find((operation) => operation.id === id)!.minutes
   test('a layer takes three to four hours, as nearly as its size allows', () => {
@@ -120,4 +123,14 @@ describe.each(SHAPES)('times on a %s (common practice)', (shape) => {
   test('all estimates are whole steps of five minutes', () => {
     for (const operation of operations) expect(operation.minutes % 5).toBe(0)
   })
+})
+
+test.each(['wash', 'layer-1'])('a larger body takes longer: %s', (id) => {
+  const minutes = [...SHAPES]
+    .sort((a, b) => paintedAreaM2(a) - paintedAreaM2(b))
+    .map(
+      (shape) =>
+        plan('two-step', ['cladonia-base'], { shape }).operations.find((each) => each.id === id)!.minutes,
+    )
+  expect(minutes).toEqual([...minutes].sort((a, b) => a - b))
 })

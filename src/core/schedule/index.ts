@@ -2,7 +2,7 @@ export { type BrokenRule, checkSchedule } from './check'
 export { type ChainLink, explainEarliest } from './explain'
 export { nextOpen, openMinutesBetween } from './open-minutes'
 export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'
-export { seededRandom } from './random'
+export { type Random, seededRandom } from './random'
 export {
   type PlacedOperation,
   placedOperationSchema,

@@ -1,5 +1,8 @@
+/** A source of numbers 0–1, always the same for the same seed. */
+export type Random = () => number
+
 /** A seeded generator of numbers in [0, 1) (mulberry32): the same seed gives the same schedule. */
-export function seededRandom(seed: number): () => number {
+export function seededRandom(seed: number): Random {
   let state = seed >>> 0
   return () => {
     state = (state + 0x6d2b79f5) >>> 0

@@ -4,11 +4,11 @@ import { type Care, productName } from '@/server/care'
 import type { FloorJob } from '@/server/floor'
 import type { Shop } from '@/server/shop-store'
 import { Frond } from '@/ui/frond'
+import { PrintButton } from '@/ui/print-button'
 import { SideView } from '@/ui/side-view'
 import { longDay, money } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
 import { MilestoneList } from './milestone-list'
-import { PrintButton } from './print-button'
 
 const DO = [
   'Wash by hand: two buckets, a clean mitt, straight strokes, top down.',

@@ -2,7 +2,10 @@ import type { Stage } from '@/core/job'
 
 /** The rooms of a job, in the order of the work. */
 export const JOB_ROOMS = [
+  { room: 'walk', label: 'Walk-round' },
+  { room: 'wash', label: 'Wash' },
   { room: 'survey', label: 'Survey' },
+  { room: 'promises', label: 'Promises' },
   { room: 'plan', label: 'Plan' },
   { room: 'schedule', label: 'Schedule' },
   { room: 'work', label: 'Work' },

@@ -4,14 +4,16 @@ import { useRouter } from 'next/navigation'
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
 
-const GO: Record<string, string> = { y: '/', t: '/intake', s: '/schedule' }
+const GO: Record<string, string> = { y: '/', t: '/intake', s: '/schedule', v: '/vehicles', p: '/practice' }
 
 const LIST: [string, string][] = [
   ['g then y', 'Go to the yard'],
   ['g then t', 'Take a vehicle in'],
   ['g then s', 'Go to the schedule'],
+  ['g then v', 'Go to the vehicles'],
+  ['g then p', 'Go to the practice panel'],
   ['?', 'This list'],
-  ['Survey: ← → ↑ ↓', 'Walk round the car, panel by panel'],
+  ['Walk-round, survey: ← → ↑ ↓', 'Walk round the car, panel by panel'],
   ['Survey: 0–9', 'Start typing a reading for the panel'],
   ['Survey: Enter', 'Keep the reading'],
   ['Survey: Backspace', 'In an empty field, take the last reading back'],

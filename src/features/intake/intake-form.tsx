@@ -3,64 +3,56 @@
 import { zodResolver } from '@hookform/resolvers/zod'
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
-import type { ReactNode } from 'react'
-import { useEffect, useState } from 'react'
-import { Controller, type UseFormReturn, useForm, useWatch } from 'react-hook-form'
-import {
-  HARDNESSES,
-  PAINT_SYSTEM_GUIDE,
-  PAINT_SYSTEMS,
-  readVin,
-  SHAPES,
-  type Shape,
-  vinNoteText,
-} from '@/core/vehicle'
+import { useEffect, useRef, useState } from 'react'
+import { Controller, type FieldErrors, useForm } from 'react-hook-form'
+import { PURPOSE, PURPOSES } from '@/core/vehicle'
 import { takeVehicleIn } from '@/server/actions/intake'
-import { type Intake, intakeSchema } from '@/server/intake-schema'
+import type { Past } from '@/server/actions/known'
+import { emptyIntake, type Intake, intakeSchema } from '@/server/intake-schema'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { SideView } from '@/ui/side-view'
 import { clearDraft, readDraft, writeDraft } from './draft'
+import { CARD, type Form, Text, Tick } from './fields'
+import { intakeOf } from './known'
+import { KnownSearch } from './known-search'
+import { PastCard } from './past-card'
+import { StepLife } from './step-life'
+import { StepPaint } from './step-paint'
+import { StepVehicle } from './step-vehicle'
+import { firstOpenStep, STEPS, stepOf } from './steps'
 
-type Form = UseFormReturn<Intake>
-
-const emptyIntake = (today: string): Intake => ({
-  customerName: '',
-  phone: '',
-  email: '',
-  mayRemind: false,
-  plate: '',
-  vin: '',
-  make: '',
-  model: '',
-  year: '',
-  shape: 'hatchback',
-  colour: '',
-  paintSystem: 'clear-over-base',
-  hardness: 'medium',
-  wishes: '',
-  budget: '',
-  arriveDay: today,
-  wantedBy: '',
-})
-
-/** Taking a vehicle in: four short stretches of a walk, from the handshake to the date. */
+/** Taking a vehicle in: five short stretches of a walk, from the handshake to the date. */
 export function IntakeForm({ today }: { today: string }) {
   const form = useForm<Intake>({ resolver: zodResolver(intakeSchema), defaultValues: emptyIntake(today) })
+  const [step, setStep] = useState(0)
   const [kept, setKept] = useState(false)
   const [ready, setReady] = useState(false)
+  const [past, setPast] = useState<Past>()
+  const heading = useRef<HTMLHeadingElement>(null)
 
   // The draft lives in the browser, so it can only be read once the page is there.
   useEffect(() => {
     const draft = readDraft()
     const had = Object.keys(draft).length > 0
-    if (had) form.reset({ ...emptyIntake(today), ...draft })
+    if (had) {
+      form.reset({ ...emptyIntake(today), ...draft })
+      setStep(firstOpenStep(form.getValues()))
+    }
     setKept(had)
     setReady(true)
     const { unsubscribe } = form.watch((values) => writeDraft(values as Partial<Intake>))
     return () => unsubscribe()
   }, [form, today])
 
+  const go = (to: number) => {
+    setStep(to)
+    heading.current?.focus()
+    window.scrollTo({ top: 0 })
+  }
+  const next = async () => {
+    if (await form.trigger([...STEPS[step]!.fields])) go(step + 1)
+  }
+  const missing = (errors: FieldErrors<Intake>) => go(stepOf(Object.keys(errors)[0] as keyof Intake))
   const submit = form.handleSubmit(async (intake) => {
     const refusal = await takeVehicleIn(intake).catch((error: unknown) => {
       // Going on to the next page is thrown; the draft has done its work then.
@@ -70,16 +62,41 @@ export function IntakeForm({ today }: { today: string }) {
     if (!refusal) return clearDraft()
     for (const [name, message] of Object.entries(refusal.fields))
       form.setError(name as keyof Intake, { message })
-  })
+    go(stepOf(Object.keys(refusal.fields)[0] as keyof Intake))
+  }, missing)
 
   const startOver = () => {
     clearDraft()
     form.reset(emptyIntake(today))
+    setPast(undefined)
     setKept(false)
+    setStep(0)
+  }
+  const choose = (chosen: Past) => {
+    form.reset({ ...form.getValues(), ...intakeOf(chosen.known) })
+    setPast(chosen)
+    // What is known needs no asking again: on to how it stands here today.
+    go(stepOf('odometerKm'))
+  }
+  const forget = () => {
+    const { arriveDay, wantedBy, wishes, budget, purpose } = form.getValues()
+    form.reset({ ...emptyIntake(today), arriveDay, wantedBy, wishes, budget, purpose })
+    setPast(undefined)
+    go(0)
   }
 
+  const last = step === STEPS.length - 1
   return (
-    <form onSubmit={submit} noValidate data-ready={ready} className="mx-auto max-w-5xl p-5">
+    <form
+      onSubmit={(event) => {
+        if (last) return submit(event)
+        event.preventDefault()
+        void next()
+      }}
+      noValidate
+      data-ready={ready}
+      className="mx-auto max-w-4xl p-5 pb-28"
+    >
       <div className="flex flex-wrap items-baseline justify-between gap-3">
         <h1 className="text-3xl">Take a vehicle in</h1>
         {kept && (
@@ -91,192 +108,142 @@ export function IntakeForm({ today }: { today: string }) {
           </p>
         )}
       </div>
-      <Stretch number={1} title="Whose is it?">
-        <div className="grid gap-4 sm:grid-cols-3">
-          <Text form={form} name="customerName" label="Name" autoFocus />
-          <Text form={form} name="phone" label="Telephone" type="tel" />
-          <Text form={form} name="email" label="E-mail" type="email" />
+      <Stem step={step} errors={form.formState.errors} onGo={go} />
+      {past && <PastCard past={past} onForget={forget} />}
+      <h2 ref={heading} tabIndex={-1} className="mt-5 mb-4 text-2xl outline-none">
+        {STEPS[step]!.title}
+      </h2>
+      {step === 0 && <StepCustomer form={form} known={past !== undefined} onChoose={choose} />}
+      {step === 1 && <StepVehicle form={form} />}
+      {step === 2 && <StepPaint form={form} />}
+      {step === 3 && <StepLife form={form} />}
+      {step === 4 && <StepWish form={form} />}
+      <div className="fixed inset-x-0 bottom-0 z-10 border-t border-line bg-paper/95 px-5 py-3">
+        <div className="mx-auto flex max-w-4xl items-center gap-3">
+          {step > 0 && (
+            <Button look="outline" onClick={() => go(step - 1)}>
+              Back
+            </Button>
+          )}
+          {Object.keys(form.formState.errors).length > 0 && (
+            <p role="status" className="text-[15px] text-copper">
+              Something is missing here. Nothing you typed is lost.
+            </p>
+          )}
+          <Button type="submit" className="ml-auto min-w-44" disabled={form.formState.isSubmitting}>
+            {last ? 'Take it in' : `On: ${STEPS[step + 1]!.short.toLowerCase()}`}
+          </Button>
         </div>
-        <label className="mt-3 flex min-h-11 items-center gap-3">
-          <input type="checkbox" className="size-5 accent-fern" {...form.register('mayRemind')} />
-          May be reminded of washes and visits
-        </label>
-      </Stretch>
-      <Stretch number={2} title="Which vehicle?">
-        <div className="grid gap-4 sm:grid-cols-4">
-          <Text form={form} name="plate" label="Plate" />
-          <Text form={form} name="make" label="Make" />
-          <Text form={form} name="model" label="Model" />
-          <Text form={form} name="year" label="Year" inputMode="numeric" />
-        </div>
-        <VinField form={form} />
-        <ShapePicker form={form} />
-      </Stretch>
-      <Stretch number={3} title="What is on it?">
-        <div className="grid gap-5 md:grid-cols-[1fr_2fr]">
-          <div className="space-y-4">
-            <Text form={form} name="colour" label="Colour" />
-            <Field label="Paint hardness, if known" hint="The test spot will tell. Medium until then.">
-              <select className="field" {...form.register('hardness')}>
-                {HARDNESSES.map((hardness) => (
-                  <option key={hardness} value={hardness}>
-                    {hardness[0]!.toUpperCase() + hardness.slice(1)}
-                  </option>
-                ))}
-              </select>
-            </Field>
-          </div>
-          <PaintPicker form={form} />
-        </div>
-      </Stretch>
-      <Stretch number={4} title="What for, and by when?">
-        <Field label="What the customer wants, in their words" error={form.formState.errors.wishes?.message}>
-          <textarea className="field min-h-24" {...form.register('wishes')} />
-        </Field>
-        <div className="mt-4 grid gap-4 sm:grid-cols-3">
-          <Text
-            form={form}
-            name="budget"
-            label="Budget, €"
-            inputMode="decimal"
-            hint="Leave empty if none was named."
-          />
-          <Text form={form} name="arriveDay" label="Comes in on" type="date" />
-          <Text form={form} name="wantedBy" label="Wanted back by" type="date" />
-        </div>
-      </Stretch>
-      <div className="mt-6 flex items-center gap-4">
-        <Button type="submit" disabled={form.formState.isSubmitting}>
-          Take in and measure
-        </Button>
-        {Object.keys(form.formState.errors).length > 0 && (
-          <p role="status" className="text-copper">
-            Something is missing above. Nothing you typed is lost.
-          </p>
-        )}
       </div>
     </form>
   )
 }
 
-function Stretch({ number, title, children }: { number: number; title: string; children: ReactNode }) {
+/** The way through the intake, drawn as a stem with a leaf for each stretch. */
+function Stem({
+  step,
+  errors,
+  onGo,
+}: {
+  step: number
+  errors: FieldErrors<Intake>
+  onGo: (step: number) => void
+}) {
   return (
-    <section className="mt-6 border-t border-line pt-4 md:grid md:grid-cols-[11rem_1fr] md:gap-6">
-      <h2 className="mb-3 text-lg leading-snug">
-        <span className="mr-2 text-ink-soft">{number}</span>
-        {title}
-      </h2>
-      <div>{children}</div>
-    </section>
+    <ol className="mt-3 mb-4 flex border-b-2 border-fern-soft" aria-label="Stretches of the intake">
+      {STEPS.map(({ short, fields }, at) => {
+        const wrong = fields.some((field) => errors[field])
+        return (
+          <li key={short} className="flex-1">
+            <button
+              type="button"
+              aria-current={at === step ? 'step' : undefined}
+              className={clsx(
+                '-mb-0.5 min-h-11 w-full border-b-[5px] px-1 pb-1 text-left font-head text-[15px] font-semibold',
+                at === step
+                  ? 'border-fern'
+                  : at < step
+                    ? 'border-fern-soft'
+                    : 'border-transparent text-ink-soft',
+                wrong && 'text-copper',
+              )}
+              onClick={() => onGo(at)}
+            >
+              {at + 1} {short}
+            </button>
+          </li>
+        )
+      })}
+    </ol>
   )
 }
 
-type TextProps = {
+function StepCustomer({
+  form,
+  known,
+  onChoose,
+}: {
   form: Form
-  name: Exclude<keyof Intake, 'mayRemind'>
-  label: string
-  hint?: string
-  type?: string
-  inputMode?: 'numeric' | 'decimal'
-  autoFocus?: boolean
-}
-
-function Text({ form, name, label, hint, ...input }: TextProps) {
+  known: boolean
+  onChoose: (past: Past) => void
+}) {
   return (
-    <Field label={label} hint={hint} error={form.formState.errors[name]?.message}>
-      <input className="field" autoComplete="off" {...input} {...form.register(name)} />
-    </Field>
-  )
-}
-
-/** The vehicle number is read as it is typed, and never stands in the way. */
-function VinField({ form }: { form: Form }) {
-  const vin = useWatch({ control: form.control, name: 'vin' })
-  const reading = readVin(vin ?? '')
-  const good = reading.wellFormed && reading.notes.length === 0
-  const facts = reading.wellFormed
-    ? [reading.region, reading.modelYears.length > 0 ? `model year ${reading.modelYears.join(' or ')}` : '']
-        .filter(Boolean)
-        .join(', ')
-    : ''
-  return (
-    <div className="mt-4">
-      <Field label="Vehicle number (VIN)" error={form.formState.errors.vin?.message}>
-        <input
-          className="field tracking-wide uppercase"
-          autoComplete="off"
-          spellCheck={false}
-          {...form.register('vin')}
-        />
-      </Field>
-      <div aria-live="polite" className="mt-1 text-sm text-ink-soft" data-testid="vin-reading">
-        {good && <p className="font-semibold text-fern">Check digit agrees. {facts}.</p>}
-        {!good && facts && <p>{facts}.</p>}
-        {reading.notes.map((note) => (
-          <p key={JSON.stringify(note)}>{vinNoteText(note)}</p>
-        ))}
+    <>
+      {!known && <KnownSearch onChoose={onChoose} />}
+      <div className="mt-5 grid gap-4 sm:grid-cols-3">
+        <Text form={form} name="customerName" label="Name" />
+        <Text form={form} name="phone" label="Telephone" type="tel" />
+        <Text form={form} name="email" label="E-mail" type="email" />
       </div>
-    </div>
+      <div className="mt-3">
+        <Tick form={form} name="mayRemind">
+          May be reminded of washes and visits
+        </Tick>
+      </div>
+    </>
   )
 }
 
-const radio =
-  'sheet min-h-11 border-ink-soft/40 p-3 text-left data-[state=checked]:border-fern data-[state=checked]:ring-2 data-[state=checked]:ring-fern'
-
-function ShapePicker({ form }: { form: Form }) {
+function StepWish({ form }: { form: Form }) {
   return (
-    <Controller
-      control={form.control}
-      name="shape"
-      render={({ field }) => (
-        <fieldset className="mt-4">
-          <legend className="mb-1 font-head text-sm font-semibold">Body shape</legend>
-          <RadioGroup.Root
-            className="grid gap-3 sm:grid-cols-3"
-            value={field.value}
-            onValueChange={field.onChange}
-          >
-            {SHAPES.map((shape: Shape) => (
-              <RadioGroup.Item
-                key={shape}
-                value={shape}
-                className={clsx(radio, 'flex flex-col items-center gap-1')}
-              >
-                <SideView shape={shape} className="h-16 max-w-full" />
-                <span className="font-head font-semibold">{shape[0]!.toUpperCase() + shape.slice(1)}</span>
-              </RadioGroup.Item>
-            ))}
-          </RadioGroup.Root>
-        </fieldset>
-      )}
-    />
-  )
-}
-
-function PaintPicker({ form }: { form: Form }) {
-  return (
-    <Controller
-      control={form.control}
-      name="paintSystem"
-      render={({ field }) => (
-        <fieldset>
-          <legend className="mb-1 font-head text-sm font-semibold">Paint system</legend>
-          <RadioGroup.Root
-            className="grid gap-2 sm:grid-cols-2"
-            value={field.value}
-            onValueChange={field.onChange}
-          >
-            {PAINT_SYSTEMS.map((system) => (
-              <RadioGroup.Item key={system} value={system} className={radio}>
-                <span className="font-head font-semibold">{PAINT_SYSTEM_GUIDE[system].name}</span>
-                <span className="block text-sm leading-snug text-ink-soft">
-                  {PAINT_SYSTEM_GUIDE[system].tell}
-                </span>
-              </RadioGroup.Item>
-            ))}
-          </RadioGroup.Root>
-        </fieldset>
-      )}
-    />
+    <>
+      <Controller
+        control={form.control}
+        name="purpose"
+        render={({ field }) => (
+          <fieldset>
+            <legend className="mb-1 font-head text-sm font-semibold">What is it kept for?</legend>
+            <RadioGroup.Root
+              className="grid gap-2 sm:grid-cols-3"
+              value={field.value}
+              onValueChange={field.onChange}
+            >
+              {PURPOSES.map((purpose) => (
+                <RadioGroup.Item key={purpose} value={purpose} className={CARD}>
+                  <span className="font-head font-semibold">{PURPOSE[purpose].name}</span>
+                  <span className="block text-sm leading-snug text-ink-soft">{PURPOSE[purpose].means}</span>
+                </RadioGroup.Item>
+              ))}
+            </RadioGroup.Root>
+          </fieldset>
+        )}
+      />
+      <div className="mt-5">
+        <Field label="What the customer wants, in their words" error={form.formState.errors.wishes?.message}>
+          <textarea className="field min-h-24" {...form.register('wishes')} />
+        </Field>
+      </div>
+      <div className="mt-4 grid gap-4 sm:grid-cols-3">
+        <Text
+          form={form}
+          name="budget"
+          label="Budget, €"
+          inputMode="decimal"
+          hint="Leave empty if none was named."
+        />
+        <Text form={form} name="arriveDay" label="Comes in on" type="date" />
+        <Text form={form} name="wantedBy" label="Wanted back by" type="date" />
+      </div>
+    </>
   )
 }

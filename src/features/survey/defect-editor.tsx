@@ -1,128 +1,178 @@
 'use client'
 
-import { useState } from 'react'
+import clsx from 'clsx'
+import { type ReactNode, useState } from 'react'
 import {
-  type Condition,
   DEFECT_KINDS,
   DEFECT_MODEL,
-  type Defect,
   type DefectKind,
+  type NotedDefect,
+  type PanelJudgement,
+  prospectReason,
+  SEVERITY_NAME,
   type Severity,
+  VERDICT_NAME,
 } from '@/core/survey'
 import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
 
-type Props = { condition: Condition; readOnly: boolean; onChange: (defects: Defect[]) => void }
+type Props = {
+  judged: PanelJudgement
+  defects: readonly NotedDefect[]
+  readOnly: boolean
+  /** Where on the drawing the panel was last touched. */
+  at?: { x: number; y: number } | undefined
+  onChange: (defects: NotedDefect[]) => void
+  children?: ReactNode
+}
 
-const SEVERITY = { 1: 'light', 2: 'moderate', 3: 'heavy' } as const
-
-/** What mars a panel, what each defect costs in points, and a row to add another. */
-export function DefectEditor({ condition, readOnly, onChange }: Props) {
-  const defects = condition.costs.map(({ defect }) => defect)
+/** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
+export function DefectEditor({ judged, defects, readOnly, at, onChange, children }: Props) {
+  const { condition, prospects, panel } = judged
   return (
-    <section className="sheet p-4" aria-label="Defects">
-      <header className="flex items-baseline justify-between">
-        <h2 className="text-xl">Defects</h2>
+    <section className="sheet p-4" aria-label={`Defects on ${panel.name.toLowerCase()}`}>
+      <header className="flex items-baseline justify-between gap-3">
+        <h2 className="text-xl">{panel.name}</h2>
         <p data-testid="panel-condition">
           <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
           {condition.index.toFixed(0)}
         </p>
       </header>
-      {defects.length === 0 && <p className="text-[15px] text-ink-soft">None written down on this panel.</p>}
+      {defects.length === 0 && <p className="text-[15px] text-ink-soft">Nothing written down here.</p>}
       <ul>
-        {condition.costs.map(({ defect, points }, index) => (
-          <li key={index} className="flex min-h-11 items-center gap-2 border-b border-line text-[15px]">
-            <span className="grow">
-              {DEFECT_MODEL[defect.kind].name}, {SEVERITY[defect.severity]}, {defect.extentPercent} %
-              {defect.catchesNail && <span className="text-copper">, catches the nail</span>}
-            </span>
-            <span className="text-ink-soft">−{points.toFixed(1)}</span>
-            {!readOnly && (
-              <button
-                type="button"
-                className="min-h-11 px-2 text-sm underline underline-offset-4"
-                aria-label={`Remove ${DEFECT_MODEL[defect.kind].name}`}
-                onClick={() => onChange(defects.filter((_, at) => at !== index))}
-              >
-                remove
-              </button>
-            )}
-          </li>
-        ))}
+        {defects.map((defect, index) => {
+          const prospect = prospects[index]
+          return (
+            <li key={index} className="border-b border-line py-1.5 text-[15px]">
+              <div className="flex min-h-11 items-center gap-2">
+                <span className="grow leading-snug">
+                  <strong>{DEFECT_MODEL[defect.kind].name}</strong>, {SEVERITY_NAME[defect.severity]},{' '}
+                  {defect.extentPercent} %
+                  {defect.catchesNail && <span className="text-copper">, catches the nail</span>}
+                  {defect.note && <span className="block text-sm text-ink-soft">{defect.note}</span>}
+                  {prospect && (
+                    <span
+                      className={clsx(
+                        'block text-sm',
+                        prospect.verdict === 'stays' ? 'text-copper' : 'text-fern',
+                      )}
+                    >
+                      {VERDICT_NAME[prospect.verdict]}
+                      <span className="text-ink-soft">: {prospectReason(prospect)}</span>
+                    </span>
+                  )}
+                </span>
+                <span className="text-ink-soft">−{(condition.costs[index]?.points ?? 0).toFixed(1)}</span>
+                {!readOnly && (
+                  <button
+                    type="button"
+                    className="min-h-11 px-2 text-sm underline underline-offset-4"
+                    aria-label={`Remove ${DEFECT_MODEL[defect.kind].name}`}
+                    onClick={() => onChange(defects.filter((_, position) => position !== index))}
+                  >
+                    remove
+                  </button>
+                )}
+              </div>
+            </li>
+          )
+        })}
       </ul>
-      {!readOnly && <NewDefect onAdd={(defect) => onChange([...defects, defect])} />}
+      {!readOnly && (
+        <NewDefect onAdd={(defect) => onChange([...defects, { ...defect, ...(at ? { at } : {}) }])} />
+      )}
+      {children}
     </section>
   )
 }
 
-function NewDefect({ onAdd }: { onAdd: (defect: Defect) => void }) {
-  const [kind, setKind] = useState<DefectKind>('swirls')
+const EXTENTS = [2, 5, 10, 25, 50, 75, 100] as const
+const SEVERITIES: readonly Severity[] = [1, 2, 3]
+
+function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
+  const [kind, setKind] = useState<DefectKind>()
   const [severity, setSeverity] = useState<Severity>(2)
   const [extent, setExtent] = useState('50')
   const [catchesNail, setCatchesNail] = useState(false)
+  const [note, setNote] = useState('')
   const [error, setError] = useState<string>()
+  const choose = (next: DefectKind) => {
+    setKind(next)
+    setError(undefined)
+    // A chip is small and always a hole; most others spread.
+    setCatchesNail(next === 'chips')
+    setExtent(next === 'chips' || next === 'scratches' || next === 'dents' ? '5' : '50')
+  }
   const add = () => {
     const extentPercent = Number(extent)
+    if (!kind) return
     if (!Number.isInteger(extentPercent) || extentPercent < 1 || extentPercent > 100)
       return setError('Give the extent in whole percent, 1 to 100.')
     setError(undefined)
-    onAdd({ kind, severity, extentPercent, catchesNail })
+    onAdd({ kind, severity, extentPercent, catchesNail, ...(note.trim() ? { note: note.trim() } : {}) })
+    setKind(undefined)
+    setNote('')
   }
   return (
-    <div className="mt-3 grid grid-cols-[1fr_auto_auto] items-end gap-2">
-      <label className="text-sm">
-        Kind
-        <select
-          className="field"
-          value={kind}
-          onChange={(event) => setKind(event.target.value as DefectKind)}
-        >
-          {DEFECT_KINDS.map((each) => (
-            <option key={each} value={each}>
-              {DEFECT_MODEL[each].name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="text-sm">
-        Severity
-        <select
-          className="field"
-          value={severity}
-          onChange={(event) => setSeverity(Number(event.target.value) as Severity)}
-        >
-          {([1, 2, 3] as const).map((each) => (
-            <option key={each} value={each}>
-              {SEVERITY[each]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="w-20 text-sm">
-        Extent, %
-        <input
-          className="field"
-          inputMode="numeric"
-          value={extent}
-          aria-invalid={error ? true : undefined}
-          onChange={(event) => setExtent(event.target.value)}
-        />
-      </label>
-      <label className="col-span-2 flex min-h-11 items-center gap-2 text-sm">
-        <input
-          type="checkbox"
-          className="size-5 accent-fern"
-          checked={catchesNail}
-          onChange={(event) => setCatchesNail(event.target.checked)}
-        />
-        Catches the fingernail
-      </label>
-      <Button look="outline" onClick={add}>
-        Add
-      </Button>
-      {error && (
-        <p role="alert" className="col-span-3 text-sm font-semibold text-copper">
-          {error}
-        </p>
+    <div className="mt-3">
+      <Choice
+        label="What is it?"
+        options={DEFECT_KINDS.map((each) => ({ value: each, name: DEFECT_MODEL[each].name }))}
+        value={kind}
+        onChange={choose}
+      />
+      {kind && (
+        <div className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
+          <Choice
+            label="How bad?"
+            options={SEVERITIES.map((each) => ({ value: each, name: SEVERITY_NAME[each] }))}
+            value={severity}
+            onChange={setSeverity}
+          />
+          <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+            <Choice
+              label="How much of the panel?"
+              options={EXTENTS.map((each) => ({ value: String(each), name: `${each}` }))}
+              value={extent}
+              onChange={setExtent}
+            />
+            <label className="w-20 font-head text-sm font-semibold">
+              Extent, %
+              <input
+                className="field font-text font-normal"
+                inputMode="numeric"
+                value={extent}
+                aria-invalid={error ? true : undefined}
+                onChange={(event) => setExtent(event.target.value)}
+              />
+            </label>
+          </div>
+          <label className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-copper"
+              checked={catchesNail}
+              onChange={(event) => setCatchesNail(event.target.checked)}
+            />
+            A fingernail catches in it
+          </label>
+          <input
+            className="field"
+            aria-label="Note"
+            placeholder="Where exactly, if it matters"
+            maxLength={300}
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+          />
+          {error && (
+            <p role="alert" className="text-sm font-semibold text-copper">
+              {error}
+            </p>
+          )}
+          <Button className="w-full" onClick={add}>
+            Add {DEFECT_MODEL[kind].name.toLowerCase()}
+          </Button>
+        </div>
       )}
     </div>
   )

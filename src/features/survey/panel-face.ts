@@ -1,4 +1,5 @@
-import { FINDING_NAME, type PanelJudgement } from '@/core/survey'
+import { FINDING_NAME, LIFETIME_UM, type PanelJudgement } from '@/core/survey'
+import type { Panel } from '@/core/vehicle'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'
 
@@ -22,5 +23,36 @@ export function panelFace({ panel, statistics, finding, budget, condition }: Pan
     ...(finding.kind === 'repainted' || finding.kind === 'filler-likely'
       ? { mark: 'repainted' as const }
       : {}),
+  }
+}
+
+/** A panel in a round that is laid over: its mean, coloured by film. */
+export function roundFace(panel: Panel, um: number | undefined): PanelFace {
+  if (um === undefined)
+    return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${panel.name}: not read` }
+  return {
+    fill: filmColour(um),
+    ink: filmInk(um),
+    text: um.toFixed(0),
+    label: `${panel.name}: ${um.toFixed(0)} µm`,
+  }
+}
+
+/** What a panel has lost between two rounds, µm; the more, the darker. */
+export function differenceFace(panel: Panel, lostUm: number | undefined): PanelFace {
+  if (lostUm === undefined)
+    return {
+      fill: 'var(--c-sheet)',
+      ink: 'var(--c-ink-soft)',
+      text: '',
+      label: `${panel.name}: not read in both rounds`,
+    }
+  const share = Math.min(1, Math.max(0, lostUm / LIFETIME_UM))
+  const text = `${lostUm >= 0 ? '−' : '+'}${Math.abs(lostUm).toFixed(1)}`
+  return {
+    fill: `color-mix(in oklch, var(--c-copper) ${Math.round(share * 70)}%, var(--c-sheet))`,
+    ink: 'var(--c-ink)',
+    text,
+    label: `${panel.name}: ${text} µm`,
   }
 }

@@ -3,16 +3,16 @@ import type { ReactNode } from 'react'
 import {
   FINDING_NAME,
   findingReason,
+  LIFETIME_UM,
   limitArithmetic,
   type PanelJudgement,
-  spotsOf,
-  spotsWanted,
+  type Removal,
+  takenByPanel,
 } from '@/core/survey'
 
 type Props = {
   judged: PanelJudgement
-  readings: readonly number[]
-  onRemove?: (index: number) => void
+  ledger: readonly Removal[]
   children: ReactNode
 }
 
@@ -24,7 +24,7 @@ const LIMIT_NAME = {
 } as const
 
 /** One panel: its readings in spots of three, what they say, and how much may come off. */
-export function PanelSheet({ judged, readings, onRemove, children }: Props) {
+export function PanelSheet({ judged, ledger, children }: Props) {
   const { panel, finding, budget } = judged
   const held = finding.kind === 'thin' || finding.kind === 'filler-likely'
   return (
@@ -40,7 +40,6 @@ export function PanelSheet({ judged, readings, onRemove, children }: Props) {
       </header>
       <p className="mt-1 text-[15px] text-ink-soft">{findingReason(finding)}</p>
       <div className="mt-3">{children}</div>
-      <Spots readings={readings} wanted={spotsWanted(panel.areaM2)} onRemove={onRemove} />
       <Statistics judged={judged} />
       <div className="mt-3 border-t border-line pt-3">
         <p className="flex items-baseline justify-between">
@@ -65,53 +64,39 @@ export function PanelSheet({ judged, readings, onRemove, children }: Props) {
             ))}
           </ul>
         </details>
+        <LedgerLines entries={ledger.filter((entry) => entry.panel === panel.id)} />
       </div>
     </section>
   )
 }
 
-function Spots({
-  readings,
-  wanted,
-  onRemove,
-}: {
-  readings: readonly number[]
-  wanted: number
-  onRemove?: (index: number) => void
-}) {
-  if (readings.length === 0) return null
-  const spots = spotsOf(readings)
-  const missing = Math.max(0, wanted - spots.filter(({ complete }) => complete).length)
+const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
+
+/** What earlier visits took from this panel, entry by entry. */
+function LedgerLines({ entries }: { entries: readonly Removal[] }) {
+  if (entries.length === 0) return null
+  const { takenUm, uncertaintyUm } = takenByPanel(entries)[entries[0]!.panel]!
   return (
-    <div className="mt-3">
-      <ol className="flex flex-wrap gap-2" aria-label="Readings in spots of three">
-        {spots.map((spot, index) => (
-          <li key={index} className="rounded border border-line px-2 py-1">
-            <span className="flex gap-1">
-              {spot.readingsUm.map((um, at) => (
-                <button
-                  key={at}
-                  type="button"
-                  disabled={!onRemove}
-                  className="min-h-11 min-w-11 rounded hover:enabled:bg-copper-soft hover:enabled:line-through"
-                  aria-label={`Remove reading ${um} µm`}
-                  onClick={() => onRemove?.(index * 3 + at)}
-                >
-                  {um.toFixed(0)}
-                </button>
-              ))}
+    <div className="mt-2 rounded bg-lichen p-2.5 text-sm" data-testid="ledger">
+      <p className="flex justify-between font-head font-semibold">
+        <span>Taken at earlier visits</span>
+        <span>
+          {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)} of {LIFETIME_UM} µm
+        </span>
+      </p>
+      <ul className="mt-1">
+        {entries.map((entry, at) => (
+          <li key={at} className="flex justify-between gap-3 text-ink-soft">
+            <span>
+              {entry.day}, {SOURCE_NAME[entry.source]}
+              {entry.note && `: ${entry.note}`}
             </span>
-            <span className="block text-center text-xs text-ink-soft">
-              {spot.complete ? `spot ${spot.meanUm.toFixed(1)}` : 'unfinished spot'}
+            <span className="shrink-0">
+              {entry.removedUm.toFixed(1)} ± {entry.uncertaintyUm.toFixed(1)}
             </span>
           </li>
         ))}
-      </ol>
-      {missing > 0 && (
-        <p className="mt-1 text-sm text-ink-soft">
-          {missing} more {missing === 1 ? 'spot' : 'spots'} of three wanted here.
-        </p>
-      )}
+      </ul>
     </div>
   )
 }

@@ -1,27 +1,62 @@
 'use client'
 
 import { useMemo, useRef, useState } from 'react'
-import { judge, type School } from '@/core/survey'
-import { panelsOf } from '@/core/vehicle'
+import {
+  countedReadings,
+  doubtful,
+  judge,
+  type Phase,
+  type Reading,
+  type Removal,
+  type School,
+  takenByPanel,
+} from '@/core/survey'
+import { isMetal, panelsOf } from '@/core/vehicle'
+import type { GaugeEvent } from '@/devices/film-gauge'
+import { readGloss } from '@/server/actions/survey'
+import type { EarlierVisit } from '@/server/history'
 import type { Vehicle } from '@/server/job-store'
 import type { StoredSurvey } from '@/server/survey-store'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
 import { FILM_LEGEND_UM, filmColour, filmInk } from '@/ui/film-scale'
 import { DefectEditor } from './defect-editor'
-import { panelFace } from './panel-face'
+import { Distribution } from './distribution'
+import { GlossEntry } from './gloss-entry'
+import { Hatches } from './hatches'
+import { ImportReadings } from './import-readings'
+import { differenceFace, panelFace, roundFace } from './panel-face'
+import { PanelReadings } from './panel-readings'
 import { PanelSheet } from './panel-sheet'
 import { ReadingEntry } from './reading-entry'
+import { RoundStrip } from './round-strip'
+import { meanOf, type Round, roundsOf } from './rounds'
+import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
-import { type SaveState, useSurvey } from './use-survey'
+import { useSurvey } from './use-survey'
 
-type Props = { jobId: string; vehicle: Vehicle; school: School; stored: StoredSurvey; agreed: boolean }
+type Props = {
+  jobId: string
+  vehicle: Vehicle
+  school: School
+  stored: StoredSurvey
+  ledger: readonly Removal[]
+  earlier: readonly EarlierVisit[]
+  agreed: boolean
+  handedOver: boolean
+}
+
+/** What is laid over the plan: a round by its id, or what has gone between the first and the last. */
+type Shown = { kind: 'round'; id: string } | { kind: 'difference' }
 
 /** Measuring and grading on the body plan. */
-export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) {
+export function SurveyScreen(props: Props) {
+  const { jobId, vehicle, school, stored, ledger, earlier, agreed, handedOver } = props
   const panels = useMemo(() => panelsOf(vehicle.shape), [vehicle.shape])
   const { data, state, change, settle } = useSurvey(jobId, stored)
   const [selected, setSelected] = useState(panels[0]!.id)
+  const [shown, setShown] = useState<Shown>({ kind: 'round', id: 'before' })
+  const [mishaps, setMishaps] = useState<string[]>([])
   const entry = useRef<HTMLInputElement>(null)
   const judgement = useMemo(
     () =>
@@ -29,25 +64,67 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
         panels,
         paintSystem: vehicle.paintSystem,
         school,
-        readings: data.readings,
+        readings: countedReadings(data.before),
         defects: data.defects,
+        taken: takenByPanel(ledger),
       }),
-    [panels, vehicle.paintSystem, school, data],
+    [panels, vehicle.paintSystem, school, data.before, data.defects, ledger],
   )
+  const rounds = useMemo(() => roundsOf(data, earlier), [data, earlier])
+  const round: Round | undefined =
+    shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined
+  const phase: Phase = shown.kind === 'round' && shown.id === 'after' ? 'after' : 'before'
+  const open =
+    !handedOver &&
+    (phase === 'after' ? agreed : !agreed) &&
+    (round === undefined ? false : round.id === phase)
+  const mayMeasureAfter = agreed && !handedOver
   const faces = useMemo(
-    () => Object.fromEntries(judgement.panels.map((judged) => [judged.panel.id, panelFace(judged)])),
-    [judgement],
+    () =>
+      Object.fromEntries(
+        judgement.panels.map((judged) => {
+          const { panel } = judged
+          if (shown.kind === 'difference') {
+            const [first, last] = [rounds[0]!, rounds.at(-1)!].map(({ measured }) =>
+              meanOf(measured, panel.id),
+            )
+            return [
+              panel.id,
+              differenceFace(panel, first === undefined || last === undefined ? undefined : first - last),
+            ]
+          }
+          if (shown.id === 'before') return [panel.id, panelFace(judged)]
+          return [panel.id, roundFace(panel, round && meanOf(round.measured, panel.id))]
+        }),
+      ),
+    [judgement, shown, rounds, round],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
-  const setReadings = (panel: string, edit: (values: number[]) => number[]) =>
+  const measured = round?.measured ?? data.before
+  const setReadings = (panel: string, edit: (values: Reading[]) => Reading[]) =>
     change((before) => ({
       ...before,
-      readings: { ...before.readings, [panel]: edit(before.readings[panel] ?? []) },
+      [phase]: {
+        ...before[phase],
+        readings: { ...before[phase].readings, [panel]: edit(before[phase].readings[panel] ?? []) },
+      },
     }))
-  const gauge = useGauge(jobId, (panel, filmUm) => {
-    setSelected(panel)
-    setReadings(panel, (values) => [...values, filmUm])
-  })
+  const nameOf = (id: string) => panels.find((panel) => panel.id === id)?.name ?? id
+  const onGauge = (event: GaugeEvent) => {
+    const panel = panels.find(({ id }) => id === event.panel)
+    if (!panel) return
+    if (event.kind === 'dropout')
+      return setMishaps((before) => [`${panel.name}: the probe lost contact. It is read again.`, ...before])
+    if (!isMetal(panel.substrate))
+      return setMishaps((before) => [
+        `${panel.name}: ${event.filmUm.toFixed(0)} µm not kept, it is not metal. The probe slid onto it.`,
+        ...before,
+      ])
+    setSelected(event.panel)
+    setReadings(event.panel, (values) => [...values, { um: event.filmUm }])
+  }
+  const gauge = useGauge(jobId, onGauge)
+  const questions = panels.filter(({ id }) => doubtful(data[phase].readings[id] ?? []).length > 0)
   /** From the field for readings one walks on to the next panel that can be read. */
   const walk = (step: number) => {
     const readable = judgement.panels
@@ -61,6 +138,10 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
     field.focus()
     field.setRangeText(key, field.value.length, field.value.length, 'end')
     field.dispatchEvent(new Event('input', { bubbles: true }))
+  }
+  const startGauge = () => {
+    setMishaps([])
+    gauge.start(selected, phase)
   }
   return (
     <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
@@ -84,19 +165,83 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
             <br />
             {judgement.read.panels} of {judgement.read.of} metal panels read
           </p>
-          <div className="ml-auto flex items-center gap-3">
-            <SaveNote state={state} onSettle={settle} />
-            {!agreed && (
-              <Button look="outline" onClick={gauge.running ? gauge.stop : () => gauge.start(selected)}>
-                {gauge.running ? 'Stop the gauge' : 'Read from gauge'}
-              </Button>
+          <div className="ml-auto flex flex-wrap items-center justify-end gap-2">
+            <SaveNote state={state} settle={settle} nameOf={nameOf} />
+            {open && (
+              <>
+                <ImportReadings
+                  panels={panels}
+                  onTake={(readings, how) =>
+                    change((before) => ({
+                      ...before,
+                      [phase]: {
+                        ...before[phase],
+                        readings: {
+                          ...before[phase].readings,
+                          ...Object.fromEntries(
+                            Object.entries(readings).map(([id, values]) => [
+                              id,
+                              [
+                                ...(how === 'add' ? (before[phase].readings[id] ?? []) : []),
+                                ...values.map((um) => ({ um: Math.round(um * 10) / 10 })),
+                              ],
+                            ]),
+                          ),
+                        },
+                      },
+                    }))
+                  }
+                />
+                <Button
+                  look={gauge.running ? 'outline' : 'solid'}
+                  onClick={gauge.running ? gauge.stop : startGauge}
+                >
+                  {gauge.running ? 'Stop the gauge' : 'Read from gauge'}
+                </Button>
+              </>
             )}
           </div>
         </div>
+        {(rounds.length > 1 || mayMeasureAfter) && (
+          <RoundSwitch rounds={rounds} shown={shown} onShow={setShown} offerAfter={mayMeasureAfter} />
+        )}
         {gauge.fault && (
           <p role="alert" className="mb-2 text-copper">
             {gauge.fault}
           </p>
+        )}
+        {questions.length > 0 && (
+          <p
+            role="status"
+            className="mb-2 rounded border-2 border-copper bg-copper-soft px-3 py-2 text-[15px]"
+          >
+            A reading does not fit on{' '}
+            {questions.map(({ id, name }, at) => (
+              <span key={id}>
+                {at > 0 && ', '}
+                <button
+                  type="button"
+                  className="min-h-11 font-semibold underline underline-offset-4"
+                  onClick={() => setSelected(id)}
+                >
+                  {name.toLowerCase()}
+                </button>
+              </span>
+            ))}
+            . Say whether it is real.
+          </p>
+        )}
+        {mishaps.length > 0 && (
+          <details className="mb-2 text-sm text-ink-soft">
+            <summary className="min-h-11 content-center">
+              The gauge: {mishaps.length} {mishaps.length === 1 ? 'mishap' : 'mishaps'} on this walk
+            </summary>
+            <ul>
+              {mishaps.map((text, at) => (
+                <li key={at}>{text}</li>
+              ))}
+            </ul>
+          </details>
         )}
         <Hatches />
         <BodyPlan
@@ -107,38 +252,67 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
           onSelect={setSelected}
           onType={typeInto}
         />
-        <Legend />
+        {shown.kind === 'difference' ? (
+          <p className="mt-2 text-sm text-ink-soft">
+            What has gone between “{rounds[0]!.name}” and “{rounds.at(-1)!.name}”, µm. Darker is more.
+          </p>
+        ) : (
+          <Legend />
+        )}
+        <Distribution judgement={judgement} />
       </section>
       <aside className="space-y-4">
-        <PanelSheet
-          judged={judged}
-          readings={data.readings[selected] ?? []}
-          onRemove={
-            agreed
-              ? undefined
-              : (index) => setReadings(selected, (values) => values.filter((_, at) => at !== index))
-          }
-        >
-          {!agreed && (
+        <PanelSheet judged={judged} ledger={ledger}>
+          {open && (
             <ReadingEntry
-              key={selected}
+              key={`${selected}-${phase}`}
               inputRef={entry}
               judged={judged}
-              onReading={(filmUm) => setReadings(selected, (values) => [...values, filmUm])}
+              onReading={(filmUm) => setReadings(selected, (values) => [...values, { um: filmUm }])}
               onUndo={() => setReadings(selected, (values) => values.slice(0, -1))}
               onWalk={walk}
             />
           )}
+          <PanelReadings
+            panel={judged.panel}
+            readings={measured.readings[selected] ?? []}
+            {...(open ? { onChange: (next: Reading[]) => setReadings(selected, () => next) } : {})}
+          />
+          <RoundStrip panel={selected} rounds={rounds} />
+          <GlossEntry
+            key={`gloss-${selected}-${phase}`}
+            panelName={judged.panel.name}
+            gloss={measured.gloss[selected] ?? []}
+            clarity={measured.clarity[selected]}
+            readOnly={!open}
+            onMeter={() => readGloss(jobId, selected, phase)}
+            onGloss={(values) =>
+              change((before) => ({
+                ...before,
+                [phase]: { ...before[phase], gloss: { ...before[phase].gloss, [selected]: values } },
+              }))
+            }
+            onClarity={(value) =>
+              change((before) => ({
+                ...before,
+                [phase]: { ...before[phase], clarity: { ...before[phase].clarity, [selected]: value } },
+              }))
+            }
+          />
         </PanelSheet>
         <DefectEditor
           key={selected}
-          condition={judged.condition}
-          readOnly={agreed}
+          judged={judged}
+          defects={data.defects[selected] ?? []}
+          readOnly={agreed || handedOver}
           onChange={(defects) =>
             change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
           }
         />
-        <div className="flex justify-end">
+        <div className="flex flex-wrap justify-end gap-2">
+          <ButtonLink look="outline" href={`/jobs/${jobId}/promises`}>
+            To the promises
+          </ButtonLink>
           <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'To the plan' : 'To the packages'}</ButtonLink>
         </div>
       </aside>
@@ -146,77 +320,55 @@ export function SurveyScreen({ jobId, vehicle, school, stored, agreed }: Props) 
   )
 }
 
-function SaveNote({
-  state,
-  onSettle,
+/** Which round lies on the plan: before, after, earlier visits, or what has gone in between. */
+function RoundSwitch({
+  rounds,
+  shown,
+  onShow,
+  offerAfter,
 }: {
-  state: SaveState
-  onSettle: (choice: 'mine' | 'theirs', theirs: StoredSurvey) => void
+  rounds: readonly Round[]
+  shown: Shown
+  onShow: (shown: Shown) => void
+  offerAfter: boolean
 }) {
-  switch (state.kind) {
-    case 'kept':
-      return (
-        <p className="text-sm text-ink-soft" role="status">
-          Kept
-        </p>
-      )
-    case 'keeping':
-      return (
-        <p className="text-sm text-ink-soft" role="status">
-          Keeping…
-        </p>
-      )
-    case 'refused':
-      return (
-        <p className="max-w-72 text-sm text-copper" role="alert">
-          {state.message}
-        </p>
-      )
-    case 'elsewhere':
-      return (
-        <div role="alert" className="max-w-sm text-sm text-copper">
-          Someone else has changed this survey.
-          <span className="mt-1 flex gap-2">
-            <Button look="outline" onClick={() => onSettle('theirs', state.theirs)}>
-              Take theirs
-            </Button>
-            <Button look="outline" onClick={() => onSettle('mine', state.theirs)}>
-              Keep mine
-            </Button>
-          </span>
-        </div>
-      )
-  }
+  const all = [
+    ...rounds.map(({ id, name }) => ({ id, name })),
+    ...(offerAfter && !rounds.some(({ id }) => id === 'after')
+      ? [{ id: 'after', name: 'This visit, after' }]
+      : []),
+  ]
+  return (
+    <fieldset className="mb-3 flex flex-wrap gap-1.5" aria-label="Round on the plan">
+      {all.map(({ id, name }) => (
+        <RoundButton
+          key={id}
+          name={name}
+          pressed={shown.kind === 'round' && shown.id === id}
+          onPress={() => onShow({ kind: 'round', id })}
+        />
+      ))}
+      {rounds.length > 1 && (
+        <RoundButton
+          name="What has gone"
+          pressed={shown.kind === 'difference'}
+          onPress={() => onShow({ kind: 'difference' })}
+        />
+      )}
+    </fieldset>
+  )
 }
 
-/** Hatching says thin and repainted without colour. */
-function Hatches() {
+function RoundButton({ name, pressed, onPress }: { name: string; pressed: boolean; onPress: () => void }) {
   return (
-    <svg width="0" height="0" className="absolute" aria-hidden="true">
-      <defs>
-        <pattern
-          id="mark-thin"
-          width="9"
-          height="9"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(45)"
-        >
-          <path d="M0,0 V9" stroke="var(--c-copper)" strokeWidth="3" />
-        </pattern>
-        <pattern id="mark-repainted" width="8" height="8" patternUnits="userSpaceOnUse">
-          <circle cx="2" cy="2" r="1.1" fill="#f7f6ec" />
-        </pattern>
-        <pattern
-          id="mark-unreadable"
-          width="7"
-          height="7"
-          patternUnits="userSpaceOnUse"
-          patternTransform="rotate(-45)"
-        >
-          <path d="M0,0 V7" stroke="var(--c-lichen-deep)" strokeWidth="2" />
-        </pattern>
-      </defs>
-    </svg>
+    <button
+      type="button"
+      aria-pressed={pressed}
+      className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
+      onClick={onPress}
+    >
+      {name}
+    </button>
   )
 }
 
@@ -233,7 +385,7 @@ function Legend() {
       <span>µm, panel median</span>
       <Swatch mark="thin" label="thin" />
       <Swatch mark="repainted" fill={filmColour(230)} label="repainted" />
-      <Swatch mark="unreadable" label="plastic, cannot be read" />
+      <Swatch mark="unreadable" label="not metal, cannot be read" />
     </div>
   )
 }

@@ -1,27 +1,31 @@
 'use client'
 
 import { useEffect, useRef, useState } from 'react'
+import type { Phase } from '@/core/survey'
+import type { GaugeEvent } from '@/devices/film-gauge'
 
-/** Listens to the gauge on its cable: one JSON reading a line, handed on as it comes. */
-export function useGauge(jobId: string, onReading: (panel: string, filmUm: number) => void) {
+/** Listens to the gauge on its cable: one JSON event a line, handed on as it comes. */
+export function useGauge(jobId: string, onEvent: (event: GaugeEvent) => void) {
   const [running, setRunning] = useState(false)
   const [fault, setFault] = useState<string>()
   const abort = useRef<AbortController | null>(null)
-  const deliver = useRef(onReading)
-  deliver.current = onReading
+  const deliver = useRef(onEvent)
+  deliver.current = onEvent
 
   useEffect(() => () => abort.current?.abort(), [])
 
   /** Begins the walk at `panel`, so that a walk that was stopped goes on where it was. */
-  const start = async (panel: string) => {
+  const start = async (panel: string, phase: Phase) => {
     const controller = new AbortController()
     abort.current = controller
     setRunning(true)
     setFault(undefined)
     try {
-      const response = await fetch(`/api/jobs/${jobId}/gauge?from=${panel}`, { signal: controller.signal })
+      const response = await fetch(`/api/jobs/${jobId}/gauge?from=${panel}&phase=${phase}`, {
+        signal: controller.signal,
+      })
       if (!response.ok) throw new Error(await response.text())
-      for await (const { panel, filmUm } of lines(response)) deliver.current(panel, filmUm)
+      for await (const event of lines(response)) deliver.current(event)
     } catch {
       if (!controller.signal.aborted)
         setFault(
@@ -31,10 +35,15 @@ export function useGauge(jobId: string, onReading: (panel: string, filmUm: numbe
       setRunning(false)
     }
   }
-  return { running, fault, start: (panel: string) => void start(panel), stop: () => abort.current?.abort() }
+  return {
+    running,
+    fault,
+    start: (panel: string, phase: Phase) => void start(panel, phase),
+    stop: () => abort.current?.abort(),
+  }
 }
 
-async function* lines(response: Response): AsyncIterable<{ panel: string; filmUm: number }> {
+async function* lines(response: Response): AsyncIterable<GaugeEvent> {
   const reader = response.body!.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {

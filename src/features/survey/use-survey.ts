@@ -1,35 +1,52 @@
 'use client'
 
 import { useCallback, useRef, useState } from 'react'
+import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/actions/survey'
-import type { SurveyData } from '@/server/survey-schema'
 import type { StoredSurvey } from '@/server/survey-store'
 
 export type SaveState =
-  | { kind: 'kept' }
+  | { kind: 'kept'; merged: string[] }
   | { kind: 'keeping' }
   | { kind: 'refused'; message: string }
-  | { kind: 'elsewhere'; theirs: StoredSurvey }
+  | { kind: 'elsewhere'; theirs: StoredSurvey; conflicts: string[] }
+
+export type Survey = ReturnType<typeof useSurvey>
+
+function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
+  return record
+}
 
 /**
  * The survey on the screen and its copy on the server. Every change is sent at once, one after the other; what the
- * server refuses stays on the screen with the reason. A change from another tablet is never overwritten silently.
+ * server refuses stays on the screen with the reason. What another tablet wrote is merged in panel by panel; only
+ * where both changed the same panel does somebody have to choose.
  */
 export function useSurvey(jobId: string, stored: StoredSurvey) {
-  const [data, setData] = useState<SurveyData>({ readings: stored.readings, defects: stored.defects })
-  const [state, setState] = useState<SaveState>({ kind: 'kept' })
+  const [data, setData] = useState<SurveyRecord>(() => recordOf(stored))
+  const [state, setState] = useState<SaveState>({ kind: 'kept', merged: [] })
   const latest = useRef(data)
+  const base = useRef(data)
   const version = useRef(stored.version)
   const sending = useRef(false)
   const dirty = useRef(false)
 
+  const adopt = useCallback((theirs: StoredSurvey, merged: SurveyRecord) => {
+    version.current = theirs.version
+    base.current = recordOf(theirs)
+    latest.current = merged
+    setData(merged)
+  }, [])
+
   const send = useCallback(async () => {
     if (sending.current) return
     sending.current = true
+    let merged: string[] = []
     while (dirty.current) {
       dirty.current = false
       setState({ kind: 'keeping' })
-      const answer = await keepSurvey(jobId, version.current, latest.current).catch(
+      const sent = latest.current
+      const answer = await keepSurvey(jobId, version.current, sent).catch(
         () =>
           ({
             kind: 'refused',
@@ -39,16 +56,28 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       )
       if (answer.kind === 'saved') {
         version.current = answer.version
-        setState({ kind: 'kept' })
-      } else if (answer.kind === 'stale') setState({ kind: 'elsewhere', theirs: answer.current })
-      else setState(answer)
-      if (answer.kind !== 'saved') break
+        base.current = sent
+        setState({ kind: 'kept', merged })
+        continue
+      }
+      if (answer.kind === 'refused') {
+        setState(answer)
+        break
+      }
+      const merge = mergeSurveys(base.current, latest.current, recordOf(answer.current))
+      if (merge.conflicts.length > 0) {
+        setState({ kind: 'elsewhere', theirs: answer.current, conflicts: merge.conflicts })
+        break
+      }
+      merged = [...new Set([...merged, ...merge.taken])]
+      adopt(answer.current, merge.merged)
+      dirty.current = true
     }
     sending.current = false
-  }, [jobId])
+  }, [jobId, adopt])
 
   const change = useCallback(
-    (edit: (before: SurveyData) => SurveyData) => {
+    (edit: (before: SurveyRecord) => SurveyRecord) => {
       latest.current = edit(latest.current)
       setData(latest.current)
       dirty.current = true
@@ -57,16 +86,15 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
     [send],
   )
 
-  /** Settles a conflict: keeps what stands here, or takes what the other tablet wrote. */
+  /** Settles a conflict: what stands here or what the other tablet wrote, on the panels both have changed. */
   const settle = useCallback(
     (choice: 'mine' | 'theirs', theirs: StoredSurvey) => {
-      version.current = theirs.version
-      if (choice === 'mine') return change((mine) => mine)
-      latest.current = { readings: theirs.readings, defects: theirs.defects }
-      setData(latest.current)
-      setState({ kind: 'kept' })
+      const { merged } = mergeSurveys(base.current, latest.current, recordOf(theirs), choice)
+      adopt(theirs, merged)
+      dirty.current = true
+      void send()
     },
-    [change],
+    [adopt, send],
   )
 
   return { data, state, change, settle }

@@ -13,7 +13,7 @@ export type IntakeRefusal = { fields: Record<string, string> }
 /** Vehicles come in when the early shift does; on the day itself, from now on. */
 const ARRIVAL_CLOCK = '08:00'
 
-/** Takes a vehicle in and goes on to measuring it; refuses with a sentence for each field that is wrong. */
+/** Takes a vehicle in and goes on to walking round it; refuses with a sentence for each field that is wrong. */
 export async function takeVehicleIn(input: unknown): Promise<IntakeRefusal> {
   const checked = intakeSchema.safeParse(input)
   if (!checked.success)
@@ -30,5 +30,5 @@ export async function takeVehicleIn(input: unknown): Promise<IntakeRefusal> {
     return { fields: { wantedBy: 'That is before the vehicle comes in. Choose a later day.' } }
   const arrive = laterOf(atLocal(setup.timezone, localDayOrThrow(checked.data.arriveDay), ARRIVAL_CLOCK), at)
   const id = await takeIn(db, checked.data, arrive, at)
-  redirect(`/jobs/${id}/survey`)
+  redirect(`/jobs/${id}/walk`)
 }

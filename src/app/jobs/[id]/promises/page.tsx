@@ -1,0 +1,25 @@
+import { notFound } from 'next/navigation'
+import { PromisesScreen } from '@/features/promises/promises-screen'
+import { database } from '@/server/db'
+import { listPromises } from '@/server/promise-store'
+import { promisesOf } from '@/server/promised'
+import { requestJob } from '@/server/request-floor'
+
+export default async function PromisesPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const { floor, entry } = await requestJob(id)
+  if (!entry) notFound()
+  const db = await database()
+  const { setup } = floor.shop
+  return (
+    <PromisesScreen
+      job={entry.job}
+      shopName={setup.name}
+      timezone={setup.timezone}
+      now={floor.now}
+      lines={await promisesOf(db, entry.job, setup)}
+      signed={await listPromises(db, id)}
+      surveyed={entry.surveyed}
+    />
+  )
+}

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next'
+import { PRACTICE_PANELS, practicePanel } from '@/core/practice'
+import { PracticeScreen } from '@/features/practice/practice-screen'
+import { database } from '@/server/db'
+import { loadShop } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Practice' }
+
+export default async function PracticePage({ searchParams }: { searchParams: Promise<{ panel?: string }> }) {
+  const asked = Number((await searchParams).panel)
+  const seed = Number.isInteger(asked) && asked >= 1 && asked <= PRACTICE_PANELS ? asked : 1
+  const { setup } = await loadShop(await database())
+  const { readingsUm, levelUm } = practicePanel(seed)
+  return (
+    <PracticeScreen
+      key={seed}
+      seed={seed}
+      readingsUm={readingsUm}
+      levelUm={levelUm}
+      people={setup.people.map(({ id, name }) => ({ id, name }))}
+    />
+  )
+}

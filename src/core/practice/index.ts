@@ -1,0 +1,12 @@
+export { type Comparison, compareGrade, type Grade } from './grade'
+export { type Marks, marksOf } from './marks'
+export {
+  PRACTICE_FINDINGS,
+  PRACTICE_KINDS,
+  PRACTICE_PANELS,
+  type PracticeFinding,
+  type PracticeKind,
+  type PracticePanel,
+  practicePanel,
+} from './panel'
+export { type Light, renderPanel, type Size } from './render'

@@ -1,0 +1,126 @@
+import type { Marks, Scratch, Spot } from './marks'
+
+/**
+ * A dark panel under one point light. Light comes back to the eye from where the surface mirrors the lamp, and from
+ * the flanks of scratches that lie across the line from there: that is why swirls seem to circle the lamp, and why
+ * one has to move it to see them all.
+ */
+
+export type Light = { x: number; y: number }
+export type Size = { width: number; height: number }
+
+/** Colour of the paint and of the lamp, RGB 0–255: a dark green under cold white. */
+const PAINT = [13, 24, 19] as const
+const LAMP = [246, 249, 240] as const
+/** Radius of the mirrored lamp and of its glow on flawless paint, shares of the width. */
+const LAMP_RADIUS = 0.022
+const GLOW_RADIUS = 0.13
+
+/** Brightness of the unmarked surface, 0–1, at a distance from the lamp's reflection. */
+function surface(distance: number, haze: number, chalk: number): number {
+  const edge = LAMP_RADIUS * (1 + 2.5 * haze + 4 * chalk)
+  const mirrored = 1 / (1 + Math.exp((distance - LAMP_RADIUS) / (edge * 0.16)))
+  const reach = GLOW_RADIUS * (1 + 1.6 * haze + 2.2 * chalk)
+  const glow = (0.2 + 0.3 * haze + 0.12 * chalk) * Math.exp(-((distance / reach) ** 2))
+  const veil = 0.1 * chalk
+  return Math.min(1, mirrored * (1 - 0.35 * haze - 0.6 * chalk) + glow + veil)
+}
+
+/** How far from the lamp a mark still flashes, share of the width. */
+const FLASH_REACH = 0.24
+
+/** Draws the panel into RGBA `pixels` (4 bytes a pixel, row by row). */
+export function renderPanel(
+  marks: Marks,
+  light: Light,
+  { width, height }: Size,
+  pixels: Uint8ClampedArray,
+): void {
+  const glow = new Float32Array(width * height)
+  const [lx, ly] = [light.x * width, light.y * height]
+  paintSurface(glow, marks, lx, ly, width, height)
+  for (const scratch of marks.scratches) paintScratch(glow, scratch, lx, ly, width, height)
+  for (const spot of marks.spots) paintSpot(glow, spot, lx, ly, width, height)
+  for (let at = 0; at < glow.length; at++) {
+    const bright = Math.min(1, Math.max(0, glow[at]!))
+    for (let channel = 0; channel < 3; channel++)
+      pixels[at * 4 + channel] = PAINT[channel]! + (LAMP[channel]! - PAINT[channel]!) * bright
+    pixels[at * 4 + 3] = 255
+  }
+}
+
+function paintSurface(
+  glow: Float32Array,
+  marks: Marks,
+  lx: number,
+  ly: number,
+  width: number,
+  height: number,
+): void {
+  const [dx, dy] = [Math.cos(marks.trailAngle), Math.sin(marks.trailAngle)]
+  for (let y = 0, at = 0; y < height; y++)
+    for (let x = 0; x < width; x++, at++) {
+      const distance = Math.hypot(x - lx, y - ly) / width
+      let bright = surface(distance, marks.haze, marks.chalk)
+      if (marks.trails > 0) {
+        // Buffer trails: bands along the path of the machine, brightest beside the lamp and moving with it.
+        const across = ((x - lx) * -dy + (y - ly) * dx) / width
+        const band = 0.5 + 0.5 * Math.cos(across * 95 + 1.8 * Math.sin((x * dx + y * dy) / width / 0.09))
+        bright +=
+          0.26 * marks.trails * band * Math.exp(-((across / 0.2) ** 2)) * Math.exp(-((distance / 0.42) ** 2))
+      }
+      glow[at] = bright
+    }
+}
+
+function paintScratch(
+  glow: Float32Array,
+  scratch: Scratch,
+  lx: number,
+  ly: number,
+  width: number,
+  height: number,
+): void {
+  const steps = Math.max(3, Math.round(scratch.length * width))
+  let x = scratch.x * width
+  let y = scratch.y * height
+  let angle = scratch.angle
+  for (let step = 0; step < steps; step++) {
+    angle += scratch.bend / steps
+    x += Math.cos(angle)
+    y += Math.sin(angle)
+    const [px, py] = [Math.round(x), Math.round(y)]
+    if (px < 0 || py < 0 || px >= width || py >= height) continue
+    const toLight = Math.atan2(y - ly, x - lx)
+    // A scratch flashes where it runs across the line to the lamp.
+    const across = Math.sin(angle - toLight) ** 2
+    const distance = Math.hypot(x - lx, y - ly) / width
+    const flash = across ** 4 * Math.exp(-((distance / FLASH_REACH) ** 2))
+    glow[py * width + px]! += scratch.depth * flash
+  }
+}
+
+function paintSpot(
+  glow: Float32Array,
+  spot: Spot,
+  lx: number,
+  ly: number,
+  width: number,
+  height: number,
+): void {
+  const [cx, cy, radius] = [spot.x * width, spot.y * height, Math.max(1.2, spot.radius * width)]
+  const distance = Math.hypot(cx - lx, cy - ly) / width
+  const near = Math.exp(-((distance / (FLASH_REACH * 1.3)) ** 2))
+  const reach = Math.ceil(radius + 1)
+  for (let y = Math.max(0, Math.floor(cy - reach)); y <= Math.min(height - 1, cy + reach); y++)
+    for (let x = Math.max(0, Math.floor(cx - reach)); x <= Math.min(width - 1, cx + reach); x++) {
+      const from = Math.hypot(x - cx, y - cy) / radius
+      if (from > 1.15) continue
+      const at = y * width + x
+      if (spot.kind === 'ring')
+        glow[at]! += spot.depth * 0.55 * near * Math.exp(-(((from - 0.9) / 0.14) ** 2))
+      else if (spot.kind === 'patch') glow[at] = glow[at]! * (1 - 0.6 * spot.depth) + spot.depth * 0.16 * near
+      // A chip shows primer: pale wherever the lamp stands.
+      else if (from <= 1) glow[at] = Math.max(glow[at]!, 0.34 + 0.3 * near)
+    }
+}

@@ -1,0 +1,69 @@
+'use client'
+
+import { useRef, useState } from 'react'
+import { type Past, pastOf, searchKnown } from '@/server/actions/known'
+import type { KnownVehicle } from '@/server/vehicle-store'
+import { Field } from '@/ui/field'
+import { SideView } from '@/ui/side-view'
+
+/** Has it been here before? A few letters of the plate or the name bring back everything that is known. */
+export function KnownSearch({ onChoose }: { onChoose: (past: Past) => void }) {
+  const [found, setFound] = useState<KnownVehicle[]>()
+  const [fault, setFault] = useState(false)
+  const asked = useRef(0)
+  const search = async (query: string) => {
+    const turn = ++asked.current
+    if (query.trim().length < 2) return setFound(undefined)
+    const answer = await searchKnown(query).catch(() => undefined)
+    // An answer that comes after a later question is no longer wanted.
+    if (turn !== asked.current) return
+    setFault(answer === undefined)
+    setFound(answer)
+  }
+  const choose = async (vehicleId: string) => {
+    const past = await pastOf(vehicleId).catch(() => undefined)
+    if (past) onChoose(past)
+    setFault(past === undefined)
+  }
+  return (
+    <div className="rounded-md bg-lichen/70 p-4">
+      <Field
+        label="Been here before?"
+        hint="Plate, name, make or number; two letters are enough."
+        error={fault ? 'The shop’s memory does not answer. Fill in below; nothing is lost.' : undefined}
+      >
+        <input
+          type="search"
+          className="field"
+          autoComplete="off"
+          onChange={(event) => void search(event.target.value)}
+          onKeyDown={(event) => event.key === 'Enter' && event.preventDefault()}
+        />
+      </Field>
+      {found && (
+        <ul className="mt-2 grid gap-2 sm:grid-cols-2" aria-label="Vehicles found">
+          {found.map(({ customer, vehicle, visits }) => (
+            <li key={vehicle.id}>
+              <button
+                type="button"
+                className="sheet flex w-full items-center gap-3 p-3 text-left hover:border-fern"
+                onClick={() => void choose(vehicle.id)}
+              >
+                <SideView shape={vehicle.shape} className="h-9 w-20 shrink-0" />
+                <span>
+                  <strong className="font-head">{vehicle.plate}</strong> {vehicle.make} {vehicle.model}
+                  <span className="block text-sm text-ink-soft">
+                    {customer.name}, {visits} {visits === 1 ? 'visit' : 'visits'}
+                  </span>
+                </span>
+              </button>
+            </li>
+          ))}
+          {found.length === 0 && (
+            <li className="text-[15px] text-ink-soft">Nobody we know. Then it is new: go on below.</li>
+          )}
+        </ul>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,30 @@
+import type { Intake } from '@/server/intake-schema'
+import type { KnownVehicle } from '@/server/vehicle-store'
+
+/** What an intake need not ask again of a vehicle the shop knows. */
+export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
+  return {
+    customerId: customer.id,
+    customerName: customer.name,
+    phone: customer.phone,
+    email: customer.email,
+    mayRemind: customer.mayRemind,
+    vehicleId: vehicle.id,
+    plate: vehicle.plate,
+    vin: vehicle.vin,
+    make: vehicle.make,
+    model: vehicle.model,
+    year: vehicle.year === undefined ? '' : String(vehicle.year),
+    shape: vehicle.shape,
+    colour: vehicle.colour,
+    colourCode: vehicle.colourCode,
+    paintSystem: vehicle.paintSystem,
+    hardness: vehicle.hardness,
+    storage: vehicle.storage,
+    washing: vehicle.washing,
+    yearlyKm: vehicle.yearlyKm === undefined ? '' : String(vehicle.yearlyKm),
+    salted: vehicle.salted,
+    hardWater: vehicle.hardWater,
+    treatments: vehicle.treatments,
+  }
+}

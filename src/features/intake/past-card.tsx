@@ -1,0 +1,42 @@
+import { LIFETIME_UM } from '@/core/survey'
+import { panelsOf } from '@/core/vehicle'
+import type { Past } from '@/server/actions/known'
+
+/** What the shop remembers of a vehicle that comes back. */
+export function PastCard({ past, onForget }: { past: Past; onForget: () => void }) {
+  const { known, visits, taken } = past
+  const names = new Map(panelsOf(known.vehicle.shape).map(({ id, name }) => [id, name]))
+  return (
+    <section className="rounded-md border-2 border-fern bg-sheet p-4" aria-label="What we remember">
+      <div className="flex flex-wrap items-baseline justify-between gap-3">
+        <h3 className="text-xl">
+          {known.vehicle.plate} is back
+          <span className="ml-2 font-text text-base font-normal text-ink-soft">{known.customer.name}</span>
+        </h3>
+        <button type="button" className="min-h-11 underline underline-offset-4" onClick={onForget}>
+          It is another vehicle
+        </button>
+      </div>
+      <ul className="mt-1 text-[15px]">
+        {visits.map(({ jobId, day, number, packageName, wishes, odometerKm }) => (
+          <li key={jobId}>
+            {day}, job {number}: {packageName ?? wishes}
+            {odometerKm !== undefined && `, ${odometerKm.toLocaleString('en-IE')} km`}
+          </li>
+        ))}
+      </ul>
+      {taken.length > 0 && (
+        <p className="mt-2 text-[15px] text-copper">
+          Paint is gone already:{' '}
+          {taken
+            .slice(0, 4)
+            .map(
+              ({ panel, takenUm }) => `${names.get(panel)?.toLowerCase() ?? panel} ${takenUm.toFixed(1)} µm`,
+            )
+            .join(', ')}
+          {taken.length > 4 && ' and more'} of {LIFETIME_UM} µm for life.
+        </p>
+      )}
+    </section>
+  )
+}

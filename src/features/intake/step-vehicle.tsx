@@ -1,0 +1,111 @@
+'use client'
+
+import clsx from 'clsx'
+import { RadioGroup } from 'radix-ui'
+import { Controller, useWatch } from 'react-hook-form'
+import { readVin, SHAPE_NAME, SHAPES, vinNoteText } from '@/core/vehicle'
+import { Field } from '@/ui/field'
+import { SideView } from '@/ui/side-view'
+import { CARD, type Form, Text } from './fields'
+
+/** Which vehicle it is: plate, number, colour and shape. */
+export function StepVehicle({ form }: { form: Form }) {
+  return (
+    <>
+      <div className="grid gap-4 sm:grid-cols-3">
+        <Text form={form} name="plate" label="Plate" />
+        <Text form={form} name="make" label="Make" />
+        <Text form={form} name="model" label="Model" />
+      </div>
+      <VinField form={form} />
+      <div className="mt-4 grid gap-4 sm:grid-cols-3">
+        <Text form={form} name="year" label="Year" inputMode="numeric" />
+        <Text form={form} name="colour" label="Colour" />
+        <Text
+          form={form}
+          name="colourCode"
+          label="Colour code"
+          hint="From the plate in the door or under the bonnet."
+        />
+      </div>
+      <ShapePicker form={form} />
+    </>
+  )
+}
+
+/** The vehicle number is read as it is typed, and never stands in the way. */
+function VinField({ form }: { form: Form }) {
+  const vin = useWatch({ control: form.control, name: 'vin' })
+  const year = useWatch({ control: form.control, name: 'year' })
+  const reading = readVin(vin ?? '')
+  const good = reading.wellFormed && reading.notes.length === 0
+  const facts = reading.wellFormed
+    ? [reading.region, reading.modelYears.length > 0 ? `model year ${reading.modelYears.join(' or ')}` : '']
+        .filter(Boolean)
+        .join(', ')
+    : ''
+  const years = reading.wellFormed && year === '' ? reading.modelYears : []
+  return (
+    <div className="mt-4">
+      <Field label="Vehicle number (VIN)" error={form.formState.errors.vin?.message}>
+        <input
+          className="field tracking-wide uppercase"
+          autoComplete="off"
+          spellCheck={false}
+          {...form.register('vin')}
+        />
+      </Field>
+      <div aria-live="polite" className="mt-1 text-sm text-ink-soft" data-testid="vin-reading">
+        {good && <p className="font-semibold text-fern">Check digit agrees. {facts}.</p>}
+        {!good && facts && <p>{facts}.</p>}
+        {reading.notes.map((note) => (
+          <p key={JSON.stringify(note)}>{vinNoteText(note)}</p>
+        ))}
+      </div>
+      {years.length > 0 && (
+        <p className="flex flex-wrap gap-2 text-sm">
+          {years.map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="min-h-11 rounded border border-fern px-3 text-fern"
+              onClick={() => form.setValue('year', String(each), { shouldDirty: true })}
+            >
+              Take {each} as its year
+            </button>
+          ))}
+        </p>
+      )}
+    </div>
+  )
+}
+
+function ShapePicker({ form }: { form: Form }) {
+  return (
+    <Controller
+      control={form.control}
+      name="shape"
+      render={({ field }) => (
+        <fieldset className="mt-4">
+          <legend className="mb-1 font-head text-sm font-semibold">Body shape</legend>
+          <RadioGroup.Root
+            className="grid grid-cols-3 gap-2 sm:gap-3"
+            value={field.value}
+            onValueChange={field.onChange}
+          >
+            {SHAPES.map((shape) => (
+              <RadioGroup.Item
+                key={shape}
+                value={shape}
+                className={clsx(CARD, 'flex flex-col items-center justify-end gap-1')}
+              >
+                <SideView shape={shape} className="h-14 max-w-full" />
+                <span className="font-head font-semibold">{SHAPE_NAME[shape]}</span>
+              </RadioGroup.Item>
+            ))}
+          </RadioGroup.Root>
+        </fieldset>
+      )}
+    />
+  )
+}

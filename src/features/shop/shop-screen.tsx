@@ -1,0 +1,175 @@
+'use client'
+
+import { type ReactNode, useState } from 'react'
+import { SCHOOLS, type School } from '@/core/survey'
+import { drawnShare, lanceBottle, lanceErrorText, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
+import { keepShop } from '@/server/actions/shop'
+import type { WashSetup } from '@/server/shop-store'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+
+const SCHOOL_NAME: Record<School, string> = {
+  'gauge-guided': 'By the gauge',
+  'method-guided': 'By the method',
+  both: 'Both, the stricter rules',
+}
+const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
+  'iron-first': 'Iron remover, then clay',
+  'clay-first': 'Clay, then iron remover',
+}
+
+type Typed = Record<'bucket' | 'spray' | 'cap' | 'bottle' | 'seconds' | 'flow', string>
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
+
+function typedOf({ gear }: WashSetup): Typed {
+  return {
+    bucket: String(gear.bucketMl / 1000),
+    spray: String(gear.sprayMl),
+    cap: String(gear.capMl),
+    bottle: String(gear.lance.bottleMl),
+    seconds: String(gear.lance.emptySeconds),
+    flow: String(gear.lance.flowLPerMin),
+  }
+}
+
+const gearOf = (typed: Typed): WashSetup['gear'] => ({
+  bucketMl: number(typed.bucket) * 1000,
+  sprayMl: number(typed.spray),
+  capMl: number(typed.cap),
+  lance: {
+    bottleMl: number(typed.bottle),
+    emptySeconds: number(typed.seconds),
+    flowLPerMin: number(typed.flow),
+  },
+})
+
+/** How the shop judges and washes: its schools, its own bottles, buckets and lance. */
+export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }) {
+  const [judging, setJudging] = useState(school)
+  const [washing, setWashing] = useState(wash.school)
+  const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
+  const [typed, setTyped] = useState(typedOf(wash))
+  const [answer, setAnswer] = useState<{ kind: 'kept' } | { kind: 'refused'; message: string }>()
+  const text = (field: keyof Typed, label: string, hint?: string) => (
+    <Field label={label} hint={hint}>
+      <input
+        className="field"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed[field]}
+        onChange={(event) => {
+          setTyped({ ...typed, [field]: event.target.value })
+          setAnswer(undefined)
+        }}
+      />
+    </Field>
+  )
+  const keep = async () =>
+    setAnswer(
+      await keepShop({ school: judging, wash: { school: washing, ...place, gear: gearOf(typed) } }).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. What you typed stays; try again.',
+          }) as const,
+      ),
+    )
+  return (
+    <div className="mx-auto max-w-4xl p-5">
+      <h1 className="text-3xl">How this shop works</h1>
+      <Part title="Judging paint" words="With both, whichever spares more paint decides.">
+        <Choice
+          label="School"
+          options={SCHOOLS.map((value) => ({ value, name: SCHOOL_NAME[value] }))}
+          value={judging}
+          onChange={setJudging}
+        />
+      </Part>
+      <Part title="Decontamination" words="Two schools; the order of every wash plan follows.">
+        <Choice
+          label="Order"
+          options={WASH_SCHOOLS.map((value) => ({ value, name: WASH_SCHOOL_NAME[value] }))}
+          value={washing}
+          onChange={setWashing}
+        />
+      </Part>
+      <Part title="Water" words="Where either is missing, a rinseless wash is planned.">
+        {(
+          [
+            ['hose', 'Running water at the wash bay'],
+            ['drain', 'A drain that may take wash water'],
+          ] as const
+        ).map(([key, label]) => (
+          <label key={key} className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-6 accent-fern"
+              checked={place[key]}
+              onChange={(event) => setPlace({ ...place, [key]: event.target.checked })}
+            />
+            {label}
+          </label>
+        ))}
+      </Part>
+      <Part title="Bottles and buckets" words="Every dilution is given in what to pour for these.">
+        <div className="grid gap-4 sm:grid-cols-3">
+          {text('bucket', 'Bucket, l')}
+          {text('spray', 'Spray bottle, ml')}
+          {text('cap', 'One capful, ml')}
+        </div>
+      </Part>
+      <Part
+        title="Foam lance"
+        words="Fill its bottle with water, open it fully, and time how long it takes to empty. The flow stands on the washer, or a bucket and a watch tell it."
+      >
+        <div className="grid gap-4 sm:grid-cols-3">
+          {text('bottle', 'Bottle, ml')}
+          {text('seconds', 'Empties in, s')}
+          {text('flow', 'Flow, l/min')}
+        </div>
+        <LanceReading gear={gearOf(typed)} />
+      </Part>
+      <div className="mt-6 flex items-center gap-4">
+        <Button onClick={() => void keep()}>Keep this</Button>
+        {answer?.kind === 'kept' && <p role="status">Kept. Every plan from now on follows it.</p>}
+        {answer?.kind === 'refused' && (
+          <p role="alert" className="text-copper">
+            {answer.message}
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}
+
+/** What the lance on this washer does, worked out while it is typed. */
+function LanceReading({ gear: { lance } }: { gear: WashSetup['gear'] }) {
+  const bottle = lanceBottle(lance, 0.04)
+  const drawn = drawnShare(lance)
+  return (
+    <p className="mt-2 text-[15px]" aria-live="polite">
+      {bottle.ok ? (
+        <>
+          It draws <strong>{(100 * drawn).toFixed(1)} %</strong> of the flow from its bottle. For 4 % on the
+          panel pour <strong>{bottle.value.productMl.toFixed(0)} ml</strong> of foam and{' '}
+          {bottle.value.waterMl.toFixed(0)} ml of water.
+        </>
+      ) : (
+        <span className="text-copper">{lanceErrorText(bottle.error)}</span>
+      )}
+    </p>
+  )
+}
+
+function Part({ title, words, children }: { title: string; words: string; children: ReactNode }) {
+  return (
+    <section className="mt-6 border-t border-line pt-4 md:grid md:grid-cols-[14rem_1fr] md:gap-8">
+      <div className="mb-3">
+        <h2 className="text-lg">{title}</h2>
+        <p className="text-sm text-ink-soft">{words}</p>
+      </div>
+      <div>{children}</div>
+    </section>
+  )
+}

@@ -1,0 +1,123 @@
+'use client'
+
+import type { Plugin } from 'chart.js'
+import { useMemo } from 'react'
+import { FINDING_NAME, FLOOR_UM, type VehicleJudgement } from '@/core/survey'
+import { ChartCanvas, type Ink } from '@/ui/chart'
+
+const STANDS_OUT = new Set(['repainted', 'filler-likely', 'thin'])
+
+/** The whole vehicle at a glance: what was read on each panel, the level they agree on, and who stands out. */
+export function Distribution({ judgement }: { judgement: VehicleJudgement }) {
+  const read = useMemo(
+    () =>
+      judgement.panels.flatMap((judged) =>
+        judged.statistics ? [{ ...judged, statistics: judged.statistics }] : [],
+      ),
+    [judgement],
+  )
+  const { baseline } = judgement
+  const draw = useMemo(
+    () => (ink: Ink) => {
+      const colour = ({ finding }: (typeof read)[number]) =>
+        ink(STANDS_OUT.has(finding.kind) ? 'copper' : 'fern')
+      const level: Plugin = {
+        id: 'level',
+        beforeDatasetsDraw({ ctx, chartArea, scales }) {
+          const y = (um: number) => scales.y!.getPixelForValue(um)
+          ctx.save()
+          if (baseline) {
+            const [top, bottom] = [
+              y(baseline.medianUm + baseline.stepUm),
+              y(baseline.medianUm - baseline.stepUm),
+            ]
+            ctx.fillStyle = ink('lichen')
+            ctx.fillRect(
+              chartArea.left,
+              Math.max(top, chartArea.top),
+              chartArea.width,
+              Math.min(bottom, chartArea.bottom) - Math.max(top, chartArea.top),
+            )
+            ctx.fillStyle = ink('fern')
+            ctx.fillRect(chartArea.left, y(baseline.medianUm) - 0.75, chartArea.width, 1.5)
+          }
+          ctx.fillStyle = ink('copper')
+          ctx.fillRect(chartArea.left, y(FLOOR_UM) - 0.75, chartArea.width, 1.5)
+          ctx.restore()
+        },
+      }
+      return {
+        type: 'bar' as const,
+        data: {
+          labels: read.map(({ panel }) => panel.name),
+          datasets: [
+            {
+              data: read.map(({ statistics }): [number, number] => [
+                statistics.minUm - 0.4,
+                statistics.maxUm + 0.4,
+              ]),
+              backgroundColor: read.map(colour),
+              barThickness: 9,
+              borderRadius: 4,
+              borderSkipped: false as const,
+            },
+          ],
+        },
+        options: {
+          maintainAspectRatio: false,
+          plugins: {
+            legend: { display: false },
+            tooltip: {
+              callbacks: {
+                label: ({ dataIndex }: { dataIndex: number }) => {
+                  const { statistics, finding } = read[dataIndex]!
+                  return `${statistics.minUm.toFixed(0)}–${statistics.maxUm.toFixed(0)} µm, median ${statistics.medianUm.toFixed(0)}, ${FINDING_NAME[finding.kind].toLowerCase()}`
+                },
+              },
+            },
+          },
+          scales: {
+            y: { suggestedMin: 60, title: { display: true, text: 'film, µm' } },
+            x: { grid: { display: false }, ticks: { maxRotation: 60, minRotation: 40, autoSkip: false } },
+          },
+        },
+        plugins: [level],
+      }
+    },
+    [read, baseline],
+  )
+  if (read.length === 0) return null
+  const out = read.filter(({ finding }) => STANDS_OUT.has(finding.kind))
+  const said = `Lowest to highest reading of ${read.length} panels. ${
+    out.length > 0
+      ? `Standing out: ${out.map(({ panel, finding, statistics }) => `${panel.name} ${FINDING_NAME[finding.kind].toLowerCase()}, ${statistics.medianUm.toFixed(0)} µm`).join('; ')}.`
+      : 'No panel stands out.'
+  }`
+  return (
+    <figure className="mt-5 border-t border-line pt-4">
+      <figcaption>
+        <h2 className="text-lg">Panel by panel, lowest to highest</h2>
+        <p className="text-sm text-ink-soft" data-testid="stands-out">
+          {out.length > 0 ? (
+            <>
+              Standing out:{' '}
+              {out.map(({ panel, finding, statistics }, at) => (
+                <span key={panel.id}>
+                  {at > 0 && ', '}
+                  <strong className="text-copper">{panel.name}</strong> (
+                  {FINDING_NAME[finding.kind].toLowerCase()}, {statistics.medianUm.toFixed(0)} µm)
+                </span>
+              ))}
+              .
+            </>
+          ) : (
+            'No panel stands out.'
+          )}{' '}
+          The pale band is the car’s own level and what still belongs to it; the copper line is the floor of{' '}
+          {FLOOR_UM} µm.
+        </p>
+      </figcaption>
+      <ChartCanvas label={said} className="h-72" draw={draw} />
+    </figure>
+  )
+}

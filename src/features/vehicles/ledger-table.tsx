@@ -1,0 +1,73 @@
+import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
+import type { Panel } from '@/core/vehicle'
+
+const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
+
+/** The ledger of a vehicle: panel by panel what was ever taken, against what may be taken in its life. */
+export function LedgerTable({ ledger, panels }: { ledger: readonly Removal[]; panels: readonly Panel[] }) {
+  if (ledger.length === 0)
+    return (
+      <p className="text-ink-soft">
+        Nothing is written in yet. Every correction enters itself here when the car goes home.
+      </p>
+    )
+  const taken = takenByPanel(ledger)
+  return (
+    <table className="w-full text-[15px]">
+      <thead>
+        <tr className="text-left text-sm text-ink-soft">
+          <th className="py-1 font-normal">Panel</th>
+          <th className="py-1 font-normal">Of {LIFETIME_UM} µm for life</th>
+          <th className="py-1 text-right font-normal">Taken, µm</th>
+        </tr>
+      </thead>
+      <tbody>
+        {panels
+          .filter(({ id }) => taken[id])
+          .map(({ id, name }) => {
+            const { takenUm, uncertaintyUm } = taken[id]!
+            return (
+              <tr key={id} className="border-t border-line align-top">
+                <td className="py-1.5 pr-3">
+                  {name}
+                  {ledger
+                    .filter(({ panel }) => panel === id)
+                    .map((entry, at) => (
+                      <span key={at} className="block text-sm text-ink-soft">
+                        {entry.day}, {SOURCE_NAME[entry.source]} {entry.removedUm.toFixed(1)} ±{' '}
+                        {entry.uncertaintyUm.toFixed(1)}
+                        {entry.note && `, ${entry.note}`}
+                      </span>
+                    ))}
+                </td>
+                <td className="w-2/5 py-2.5 pr-3">
+                  <Spent takenUm={takenUm} uncertaintyUm={uncertaintyUm} />
+                </td>
+                <td className="py-1.5 text-right font-semibold whitespace-nowrap">
+                  {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)}
+                </td>
+              </tr>
+            )
+          })}
+      </tbody>
+    </table>
+  )
+}
+
+/** How much of a panel's life is spent, with the band of what is not quite known. */
+function Spent({ takenUm, uncertaintyUm }: { takenUm: number; uncertaintyUm: number }) {
+  const share = (um: number) => Math.min(100, Math.max(0, (100 * um) / LIFETIME_UM))
+  return (
+    <svg viewBox="0 0 100 8" preserveAspectRatio="none" className="block h-3 w-full" aria-hidden="true">
+      <rect width={100} height={8} className="fill-lichen" />
+      <rect width={share(takenUm)} height={8} className="fill-copper" />
+      <rect
+        x={share(takenUm - uncertaintyUm)}
+        width={share(takenUm + uncertaintyUm) - share(takenUm - uncertaintyUm)}
+        height={8}
+        className="fill-ink"
+        fillOpacity={0.25}
+      />
+    </svg>
+  )
+}

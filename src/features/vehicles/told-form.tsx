@@ -1,0 +1,112 @@
+'use client'
+
+import { useState } from 'react'
+import type { Panel } from '@/core/vehicle'
+import { tellRemoval } from '@/server/actions/ledger'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+
+const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
+
+/** Enters what an owner or another shop tells: a correction nobody here has measured. */
+export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: readonly Panel[] }) {
+  const [chosen, setChosen] = useState<readonly string[]>([])
+  const [typed, setTyped] = useState(BLANK)
+  const [refusal, setRefusal] = useState<{ field?: string; message: string }>()
+  const [written, setWritten] = useState(false)
+  const error = (field: string) => (refusal?.field === field ? refusal.message : undefined)
+  const type = (field: keyof typeof BLANK) => (event: { target: { value: string } }) => {
+    setTyped({ ...typed, [field]: event.target.value })
+    setWritten(false)
+  }
+  const keep = async () => {
+    const answer = await tellRemoval(vehicleId, {
+      panels: chosen,
+      day: typed.day,
+      removedUm: number(typed.removedUm),
+      uncertaintyUm: number(typed.uncertaintyUm),
+      note: typed.note,
+    }).catch(
+      () =>
+        ({
+          kind: 'refused',
+          message: 'The server does not answer. What you typed stays; try again.',
+        }) as const,
+    )
+    setRefusal(answer.kind === 'refused' ? answer : undefined)
+    if (answer.kind === 'refused') return
+    setWritten(true)
+    setChosen([])
+    setTyped(BLANK)
+  }
+  return (
+    <details className="mt-4">
+      <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
+        Enter a correction somebody tells of
+      </summary>
+      <div className="mt-2 space-y-3 rounded bg-lichen/60 p-4">
+        <fieldset>
+          <legend className="mb-1 font-head text-sm font-semibold">Panels</legend>
+          <div className="flex flex-wrap gap-1.5">
+            {panels.map(({ id, name }) => (
+              <button
+                key={id}
+                type="button"
+                aria-pressed={chosen.includes(id)}
+                className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-2.5 text-[15px] aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
+                onClick={() =>
+                  setChosen(chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id])
+                }
+              >
+                {name}
+              </button>
+            ))}
+          </div>
+          {error('panels') && (
+            <p role="alert" className="mt-1 text-sm font-semibold text-copper">
+              {error('panels')}
+            </p>
+          )}
+        </fieldset>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <Field label="When" error={error('day')}>
+            <input type="date" className="field" value={typed.day} onChange={type('day')} />
+          </Field>
+          <Field label="Taken, µm" error={error('removedUm')}>
+            <input
+              className="field"
+              inputMode="decimal"
+              value={typed.removedUm}
+              onChange={type('removedUm')}
+            />
+          </Field>
+          <Field label="Give or take, µm" error={error('uncertaintyUm')}>
+            <input
+              className="field"
+              inputMode="decimal"
+              value={typed.uncertaintyUm}
+              onChange={type('uncertaintyUm')}
+            />
+          </Field>
+        </div>
+        <Field label="Who says so, and what was done" error={error('note')}>
+          <input className="field" value={typed.note} onChange={type('note')} />
+        </Field>
+        <div className="flex items-center gap-3">
+          <Button onClick={() => void keep()}>Write it into the ledger</Button>
+          {written && <p role="status">Written. It counts from now on.</p>}
+          {refusal && !refusal.field && (
+            <p role="alert" className="text-copper">
+              {refusal.message}
+            </p>
+          )}
+        </div>
+        <p className="text-sm text-ink-soft">
+          Nothing in the ledger is ever changed. A mistake is set right by telling it to us in a further
+          entry’s note.
+        </p>
+      </div>
+    </details>
+  )
+}

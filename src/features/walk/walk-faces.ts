@@ -1,0 +1,49 @@
+import type { NotedDefect, PanelJudgement, SurveyRecord } from '@/core/survey'
+import type { Place } from '@/core/vehicle'
+import type { PanelFace, PlanPin } from '@/ui/body-plan'
+
+/** A panel at this index is shown in full copper; below it there is nothing worse to show. */
+const WORST_INDEX = 30
+
+/** A panel on the walk: the more it has lost, the more copper; its letter stands on it. */
+export function conditionFace({ panel, condition }: PanelJudgement): PanelFace {
+  const count = condition.costs.length
+  const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
+  const said =
+    count === 0 ? 'nothing noted' : `${count} noted, ${condition.letter} ${condition.index.toFixed(0)}`
+  return {
+    fill:
+      count === 0
+        ? 'var(--c-sheet)'
+        : `color-mix(in oklch, var(--c-copper) ${Math.round(12 + 50 * share)}%, var(--c-sheet))`,
+    ink: 'var(--c-ink)',
+    text: count === 0 ? '' : condition.letter,
+    label: `${panel.name}: ${said}`,
+  }
+}
+
+export function placeFace(place: Place, defects: SurveyRecord['places']): PanelFace {
+  const count = defects[place.id]?.length ?? 0
+  return {
+    fill: '',
+    ink: '',
+    text: '',
+    label: `${place.name}: ${count === 0 ? 'nothing noted' : `${count} noted`}`,
+    ...(count > 0 ? { mark: 'noted' as const } : {}),
+  }
+}
+
+/** The points that were touched, numbered in the order of the walk. */
+export function pinsOf(defects: SurveyRecord['defects'], order: readonly { id: string }[]): PlanPin[] {
+  const placed = order.flatMap(({ id }) =>
+    (defects[id] ?? []).flatMap((defect: NotedDefect, at) =>
+      defect.at ? [{ panel: id, at, defect, point: defect.at }] : [],
+    ),
+  )
+  return placed.map(({ panel, at, defect, point }, index) => ({
+    ...point,
+    id: `${panel}-${at}`,
+    label: String(index + 1),
+    held: defect.catchesNail,
+  }))
+}

@@ -1,0 +1,237 @@
+'use client'
+
+import clsx from 'clsx'
+import { useMemo, useState } from 'react'
+import { countedReadings, EASILY_MISSED, judge, type Removal, type School, takenByPanel } from '@/core/survey'
+import { panelsOf, placesOf } from '@/core/vehicle'
+import type { Job } from '@/server/job-store'
+import type { Photo } from '@/server/photo-store'
+import type { StoredSurvey } from '@/server/survey-store'
+import { BodyPlan, type PlanPoint } from '@/ui/body-plan'
+import { ButtonLink } from '@/ui/button'
+import { PhotoStrip } from '../photos/photo-strip'
+import { usePhotos } from '../photos/use-photos'
+import { DefectEditor } from '../survey/defect-editor'
+import { Hatches } from '../survey/hatches'
+import { SaveNote } from '../survey/save-note'
+import { useSurvey } from '../survey/use-survey'
+import { PlaceEditor } from './place-editor'
+import { conditionFace, pinsOf, placeFace } from './walk-faces'
+
+type Props = {
+  job: Job
+  school: School
+  stored: StoredSurvey
+  ledger: readonly Removal[]
+  photos: readonly Photo[]
+  agreed: boolean
+}
+
+/** Round the car with a lamp: touch where something is, say what it is, photograph it. */
+export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Props) {
+  const { vehicle } = job
+  const panels = useMemo(() => panelsOf(vehicle.shape), [vehicle.shape])
+  const places = useMemo(() => placesOf(vehicle.shape), [vehicle.shape])
+  const { data, state, change, settle } = useSurvey(job.id, stored)
+  const album = usePhotos(job.id, photos)
+  const [selected, setSelected] = useState(panels[0]!.id)
+  const [touched, setTouched] = useState<PlanPoint>()
+  const readOnly = agreed || job.handedOverAt !== undefined
+  const judgement = useMemo(
+    () =>
+      judge({
+        panels,
+        paintSystem: vehicle.paintSystem,
+        school,
+        readings: countedReadings(data.before),
+        defects: data.defects,
+        taken: takenByPanel(ledger),
+      }),
+    [panels, vehicle.paintSystem, school, data.before, data.defects, ledger],
+  )
+  const faces = useMemo(
+    () =>
+      Object.fromEntries([
+        ...judgement.panels.map((judged) => [judged.panel.id, conditionFace(judged)] as const),
+        ...places.map((place) => [place.id, placeFace(place, data.places)] as const),
+      ]),
+    [judgement, places, data.places],
+  )
+  const select = (id: string, at?: PlanPoint) => {
+    setSelected(id)
+    setTouched(at)
+  }
+  const nameOf = (id: string) =>
+    [...panels, ...places, ...EASILY_MISSED].find((each) => each.id === id)?.name ?? id
+  const judged = judgement.panels.find(({ panel }) => panel.id === selected)
+  const place = places.find(({ id }) => id === selected)
+  const noted = Object.values(data.defects).flat().length + Object.values(data.places).flat().length
+  const pins = pinsOf(data.defects, panels)
+  const strip = (
+    <PhotoStrip
+      key={selected}
+      album={album}
+      place={selected}
+      placeName={nameOf(selected)}
+      phase={agreed ? 'after' : 'before'}
+      readOnly={job.handedOverAt !== undefined}
+    />
+  )
+  return (
+    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
+      <section aria-label="Walk round the car">
+        <div className="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
+          <p data-testid="vehicle-grade" className="flex items-baseline gap-2">
+            <span className="font-head text-4xl font-bold">{judgement.letter}</span>
+            <span className="text-lg">{judgement.index.toFixed(0)}</span>
+            <span className="text-sm text-ink-soft">condition</span>
+          </p>
+          <p className="text-sm text-ink-soft">
+            {noted} noted, {album.photos.length} {album.photos.length === 1 ? 'photograph' : 'photographs'}
+          </p>
+          <div className="ml-auto">
+            <SaveNote state={state} settle={settle} nameOf={nameOf} />
+          </div>
+        </div>
+        <Hatches />
+        <div className="max-lg:[&_svg]:max-h-[31rem]">
+          <BodyPlan
+            shape={vehicle.shape}
+            panels={panels}
+            faces={faces}
+            places={places}
+            pins={
+              touched && !readOnly ? [...pins, { ...touched, id: 'touched', label: '+', held: false }] : pins
+            }
+            selected={selected}
+            onSelect={select}
+          />
+        </div>
+        <div className="mt-3 flex flex-wrap gap-2">
+          {places
+            .filter(({ drawn }) => !drawn)
+            .map(({ id, name }) => (
+              <button
+                key={id}
+                type="button"
+                aria-pressed={selected === id}
+                className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:ring-2 aria-pressed:ring-fern"
+                onClick={() => select(id)}
+              >
+                {name}
+                {(data.places[id]?.length ?? 0) > 0 && ` · ${data.places[id]!.length} noted`}
+              </button>
+            ))}
+        </div>
+      </section>
+      <aside className="space-y-4">
+        {judged && (
+          <DefectEditor
+            key={selected}
+            judged={judged}
+            defects={data.defects[selected] ?? []}
+            readOnly={readOnly}
+            at={touched}
+            onChange={(defects) => {
+              setTouched(undefined)
+              change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
+            }}
+          >
+            {strip}
+          </DefectEditor>
+        )}
+        {place && (
+          <PlaceEditor
+            key={selected}
+            place={place}
+            defects={data.places[selected] ?? []}
+            readOnly={readOnly}
+            onChange={(defects) =>
+              change((before) => ({ ...before, places: { ...before.places, [selected]: defects } }))
+            }
+          >
+            {strip}
+          </PlaceEditor>
+        )}
+        <Missed
+          looked={data.looked}
+          readOnly={readOnly}
+          onChange={(looked) => change((before) => ({ ...before, looked }))}
+        />
+        <Belongings job={job} />
+        <div className="flex flex-wrap justify-end gap-2">
+          <ButtonLink look="outline" href={`/jobs/${job.id}/wash`}>
+            To the wash
+          </ButtonLink>
+          <ButtonLink href={`/jobs/${job.id}/survey`}>Measure the paint</ButtonLink>
+        </div>
+      </aside>
+    </div>
+  )
+}
+
+/** Places that are easily missed, ticked off as they are looked at. */
+function Missed({
+  looked,
+  readOnly,
+  onChange,
+}: {
+  looked: readonly string[]
+  readOnly: boolean
+  onChange: (looked: string[]) => void
+}) {
+  return (
+    <section className="sheet p-4" aria-label="Easily missed">
+      <h2 className="flex items-baseline justify-between text-lg">
+        Easily missed
+        <span className="text-sm font-normal text-ink-soft">
+          {looked.length} of {EASILY_MISSED.length} looked at
+        </span>
+      </h2>
+      <ul className="mt-1">
+        {EASILY_MISSED.map(({ id, name, look }) => {
+          const done = looked.includes(id)
+          return (
+            <li key={id}>
+              <label className="flex min-h-11 items-center gap-3 text-[15px]">
+                <input
+                  type="checkbox"
+                  className="size-6 shrink-0 accent-fern"
+                  disabled={readOnly}
+                  checked={done}
+                  onChange={() => onChange(done ? looked.filter((each) => each !== id) : [...looked, id])}
+                />
+                <span className={clsx(done && 'text-ink-soft')}>
+                  {name}
+                  <span className="ml-2 text-sm text-ink-soft">{look}</span>
+                </span>
+              </label>
+            </li>
+          )
+        })}
+      </ul>
+    </section>
+  )
+}
+
+/** How it stood here when it came in, as written at the intake. */
+function Belongings({ job }: { job: Job }) {
+  const rows = [
+    ['Odometer', job.odometerKm === undefined ? '' : `${job.odometerKm.toLocaleString('en-IE')} km`],
+    ['Fuel or charge', job.fuelPercent === undefined ? '' : `${job.fuelPercent} %`],
+    ['Keys', job.keys],
+    ['Left inside', job.belongings],
+    ['Was so before', job.warnings],
+  ].filter(([, text]) => text)
+  if (rows.length === 0) return null
+  return (
+    <dl className="grid grid-cols-[auto_1fr] gap-x-4 px-4 text-[15px]">
+      {rows.map(([name, text]) => (
+        <div key={name} className="contents">
+          <dt className="text-ink-soft">{name}</dt>
+          <dd>{text}</dd>
+        </div>
+      ))}
+    </dl>
+  )
+}

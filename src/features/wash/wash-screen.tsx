@@ -1,0 +1,263 @@
+'use client'
+
+import clsx from 'clsx'
+import { RadioGroup } from 'radix-ui'
+import { useMemo, useRef, useState } from 'react'
+import {
+  CLEAN,
+  type Contamination,
+  type Level,
+  planWash,
+  SIGHT_LABEL,
+  SIGHT_NAME,
+  SIGHTS,
+  TOUCH_NAME,
+  type WashMethod,
+  ZONE_NAME,
+  ZONES,
+} from '@/core/wash'
+import { keepWash } from '@/server/actions/wash'
+import type { WashSetup } from '@/server/shop-store'
+import type { StoredWash, WashFindings } from '@/server/wash-store'
+import { ButtonLink } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { PrintButton } from '@/ui/print-button'
+import { WashSteps } from './wash-steps'
+
+type Props = {
+  jobId: string
+  title: string
+  wash: WashSetup
+  stored: StoredWash
+  softTop: boolean
+  bakedWheels: boolean
+  /** What the bay's sensor says now, °C. */
+  airC: number
+}
+
+const LEVELS: readonly Level[] = [0, 1, 2, 3]
+
+/** How dirty it is, by touch and by sight, and the wash that follows from it. */
+export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, airC }: Props) {
+  const [findings, setFindings] = useState<WashFindings>(
+    stored.findings ?? {
+      contamination: CLEAN,
+      place: { airC, drain: wash.drain, hose: wash.hose, indoors: true },
+    },
+  )
+  const [air, setAir] = useState(String(findings.place.airC))
+  const [message, setMessage] = useState<string>()
+  const version = useRef(stored.version)
+  const queue = useRef(Promise.resolve())
+  const plan = useMemo(
+    () =>
+      planWash({ ...findings, school: wash.school, gear: wash.gear, softTop, bakedWheels } as Parameters<
+        typeof planWash
+      >[0]),
+    [findings, wash, softTop, bakedWheels],
+  )
+  // One after the other, so that no tap overtakes the one before it.
+  const change = (next: WashFindings) => {
+    setFindings(next)
+    queue.current = queue.current.then(async () => {
+      const answer = await keepWash(jobId, version.current, next).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. It is sent with the next change.',
+          }) as const,
+      )
+      if (answer.kind === 'saved') version.current = answer.version
+      setMessage(answer.kind === 'refused' ? answer.message : undefined)
+    })
+  }
+  const { contamination, place } = findings
+  const typeAir = (text: string) => {
+    setAir(text)
+    const value = Number(text.trim().replace(',', '.'))
+    if (text.trim() === '' || Number.isNaN(value) || value < -30 || value > 50)
+      return setMessage('Type the air temperature in °C, such as 4.')
+    change({ ...findings, place: { ...place, airC: value } })
+  }
+  return (
+    <div className="grid gap-6 p-5 lg:grid-cols-[24rem_minmax(0,1fr)]">
+      <section aria-label="How dirty it is" className="no-print space-y-5">
+        <Levels
+          legend="By touch"
+          hint="The back of the hand, or a finger in a thin bag, after the first wash."
+          rows={ZONES.map((zone) => ({ id: zone, name: ZONE_NAME[zone], level: contamination.touch[zone] }))}
+          words={TOUCH_NAME}
+          onLevel={(id, level) =>
+            change({
+              ...findings,
+              contamination: {
+                ...contamination,
+                touch: { ...contamination.touch, [id]: level },
+              } as Contamination,
+            })
+          }
+        />
+        <Levels
+          legend="By sight"
+          rows={SIGHTS.map((kind) => ({
+            id: kind,
+            name: SIGHT_LABEL[kind],
+            level: contamination.sight[kind],
+          }))}
+          words={SIGHT_NAME}
+          onLevel={(id, level) =>
+            change({
+              ...findings,
+              contamination: {
+                ...contamination,
+                sight: { ...contamination.sight, [id]: level },
+              } as Contamination,
+            })
+          }
+        />
+        <fieldset>
+          <legend className="mb-2 font-head text-lg font-semibold">Where it is washed</legend>
+          <div className="w-32">
+            <Field label="Air, °C">
+              <input
+                className="field"
+                inputMode="decimal"
+                autoComplete="off"
+                value={air}
+                onChange={(event) => typeAir(event.target.value)}
+              />
+            </Field>
+          </div>
+          {(
+            [
+              ['hose', 'Running water'],
+              ['drain', 'A drain that may take it'],
+            ] as const
+          ).map(([key, label]) => (
+            <label key={key} className="flex min-h-11 items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-6 accent-fern"
+                checked={place[key]}
+                onChange={(event) =>
+                  change({ ...findings, place: { ...place, [key]: event.target.checked } })
+                }
+              />
+              {label}
+            </label>
+          ))}
+        </fieldset>
+        {message && (
+          <p role="alert" className="text-copper">
+            {message}
+          </p>
+        )}
+      </section>
+      <section aria-label="The wash">
+        <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
+          <div>
+            <p className="eyebrow">{title}</p>
+            <h1 className="text-3xl">{plan.method === 'wet' ? 'Washed wet' : 'Washed without a hose'}</h1>
+          </div>
+          <p className="flex items-baseline gap-2" data-testid="contamination">
+            <span className="font-head text-4xl font-bold">{plan.score.score.toFixed(0)}</span>
+            <span className="text-sm text-ink-soft">of 100, contamination</span>
+          </p>
+          <MethodSwitch
+            method={findings.method}
+            onChange={(method) => change({ contamination, place, ...(method ? { method } : {}) })}
+          />
+        </div>
+        <p className="mt-2 text-[15px]">{plan.methodReasons.join(' ')}</p>
+        {plan.score.parts.length > 0 && (
+          <p className="mt-1 text-sm text-ink-soft">
+            {plan.score.parts.map(({ what, points }) => `${what} ${points.toFixed(0)}`).join(' + ')} ={' '}
+            {plan.score.score.toFixed(0)}
+          </p>
+        )}
+        <WashSteps steps={plan.steps} />
+        <div className="no-print mt-5 flex flex-wrap gap-3">
+          <PrintButton />
+          <ButtonLink href={`/jobs/${jobId}/survey`}>Measure the paint</ButtonLink>
+          <ButtonLink look="quiet" href="/shop">
+            The shop’s bottles, buckets and lance
+          </ButtonLink>
+        </div>
+      </section>
+    </div>
+  )
+}
+
+function MethodSwitch({
+  method,
+  onChange,
+}: {
+  method: WashMethod | undefined
+  onChange: (method: WashMethod | undefined) => void
+}) {
+  return (
+    <label className="no-print text-sm">
+      Method
+      <select
+        className="field mt-0.5"
+        value={method ?? ''}
+        onChange={(event) => onChange((event.target.value || undefined) as WashMethod | undefined)}
+      >
+        <option value="">by weather and place</option>
+        <option value="wet">wet, all the same</option>
+        <option value="rinseless">rinseless, all the same</option>
+      </select>
+    </label>
+  )
+}
+
+function Levels({
+  legend,
+  hint,
+  rows,
+  words,
+  onLevel,
+}: {
+  legend: string
+  hint?: string
+  rows: readonly { id: string; name: string; level: Level }[]
+  words: Record<Level, string>
+  onLevel: (id: string, level: Level) => void
+}) {
+  return (
+    <fieldset>
+      <legend className="font-head text-lg font-semibold">{legend}</legend>
+      {hint && <p className="mb-2 text-sm text-ink-soft">{hint}</p>}
+      {rows.map(({ id, name, level }) => (
+        <div key={id} className="flex items-center justify-between gap-3 border-b border-line py-1.5">
+          <span className="text-[15px] leading-tight" id={`level-${id}`}>
+            {name}
+            <span className="block text-sm text-ink-soft">{words[level]}</span>
+          </span>
+          <RadioGroup.Root
+            className="flex shrink-0 gap-1"
+            aria-labelledby={`level-${id}`}
+            value={String(level)}
+            onValueChange={(chosen) => onLevel(id, Number(chosen) as Level)}
+          >
+            {LEVELS.map((each) => (
+              <RadioGroup.Item
+                key={each}
+                value={String(each)}
+                aria-label={`${name}: ${words[each]}`}
+                className={clsx(
+                  'size-11 rounded border border-ink-soft/45 bg-sheet font-head font-semibold hover:bg-lichen data-[state=checked]:text-on-fern',
+                  each === 0
+                    ? 'data-[state=checked]:border-fern data-[state=checked]:bg-fern'
+                    : 'data-[state=checked]:border-copper data-[state=checked]:bg-copper',
+                )}
+              >
+                {each}
+              </RadioGroup.Item>
+            ))}
+          </RadioGroup.Root>
+        </div>
+      ))}
+    </fieldset>
+  )
+}
