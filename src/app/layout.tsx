@@ -36,7 +36,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         >
           To the content
         </a>
-        <header className="no-print flex flex-wrap items-center gap-x-6 border-b-2 border-ink px-5 py-1.5">
+        <header className="no-print flex flex-wrap items-center gap-x-4 border-b-2 lg:gap-x-6 border-ink px-5 py-1.5">
           <Link href="/" className="no-underline">
             <Wordmark />
           </Link>
@@ -45,17 +45,19 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <Link
                 key={href}
                 href={href}
-                className="flex min-h-11 items-center px-3 font-head font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
+                className="flex min-h-11 items-center px-2.5 font-head lg:px-3 font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
               >
                 {label}
               </Link>
             ))}
           </nav>
-          <p className="ml-auto text-sm text-ink-soft">
+          <p className="ml-auto text-sm text-ink-soft max-lg:hidden">
             {longDay(setup.timezone, at)}, {clock(setup.timezone, at)}
           </p>
           <Shortcuts />
-          <ThemeSwitch theme={theme} />
+          <div className="max-lg:ml-auto">
+            <ThemeSwitch theme={theme} />
+          </div>
         </header>
         <main id="main">{children}</main>
       </body>

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Letter, Measured } from '@/core/survey'
-import { dayIn, type Instant } from '@/core/time'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { findAgreement } from './agreement-store'
 import { type Job, visitsOf } from './job-store'
 import { judgeVehicle } from './judged'
@@ -26,7 +26,7 @@ export async function earlierVisits(db: Knex, job: Job, timezone: string): Promi
 /** One visit as the history of a vehicle shows it. */
 export type Visit = {
   job: Job
-  day: string
+  day: LocalDay
   survey: StoredSurvey
   packageName?: string
   letter: Letter

@@ -132,6 +132,17 @@ export async function listKnown(db: Knex): Promise<KnownVehicle[]> {
   return rows.map(toKnown)
 }
 
+const RECENT = 4
+
+/** The vehicles that went home last: the likeliest to come back. */
+export async function recentlyGone(db: Knex): Promise<KnownVehicle[]> {
+  const rows: KnownRow[] = await known(db)
+    .havingRaw('max(jobs.handed_over_at) IS NOT NULL AND count(jobs.id) = count(jobs.handed_over_at)')
+    .orderByRaw('max(jobs.handed_over_at) DESC')
+    .limit(RECENT)
+  return rows.map(toKnown)
+}
+
 export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehicle | undefined> {
   const row: KnownRow | undefined = await known(db).where('vehicles.id', vehicleId).first()
   return row ? toKnown(row) : undefined

@@ -165,7 +165,10 @@ describe('the ledger', () => {
       ['bonnet', 'measured'],
       ['roof', 'worked-out'],
     ])
-    expect(removals[0]!.removedUm).toBeCloseTo(2.5, 9)
+    const table = cutByTable(processes, 'medium').bonnet!
+    // The gauge says 2.5 and is the surer of the two; the table pulls a little.
+    expect(Math.abs(removals[0]!.removedUm - 2.5)).toBeLessThan(Math.abs(table - 2.5))
+    expect(removals[0]!.note).toContain('gauge 2.5')
     expect(removals[1]!.removedUm).toBeCloseTo(cutByTable(processes, 'medium').roof!, 9)
     expect(countedReadings(survey.after)).toEqual({ bonnet: [117.5, 117.9, 117.1] })
     await handOver(db, job, removals, NOW)

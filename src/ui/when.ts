@@ -35,6 +35,11 @@ export function dayText(day: LocalDay): string {
   return longDay('UTC', `${day}T12:00:00.000Z` as Instant)
 }
 
+/** `12 Apr 2025`: a day that may lie years back. */
+export function yearDay(day: LocalDay): string {
+  return format('UTC', { day: 'numeric', month: 'short', year: 'numeric' }, `${day}T12:00:00.000Z` as Instant)
+}
+
 /** `45 min`, `3 h`, `3 h 20`, `2 days`. */
 export function duration(minutes: number): string {
   const whole = Math.round(minutes)

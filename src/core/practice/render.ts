@@ -27,7 +27,7 @@ function surface(distance: number, haze: number, chalk: number): number {
 }
 
 /** How far from the lamp a mark still flashes, share of the width. */
-const FLASH_REACH = 0.24
+const FLASH_REACH = 0.27
 
 /** Draws the panel into RGBA `pixels` (4 bytes a pixel, row by row). */
 export function renderPanel(
@@ -96,7 +96,7 @@ function paintScratch(
     const across = Math.sin(angle - toLight) ** 2
     const distance = Math.hypot(x - lx, y - ly) / width
     const flash = across ** 4 * Math.exp(-((distance / FLASH_REACH) ** 2))
-    glow[py * width + px]! += scratch.depth * flash
+    glow[py * width + px]! += 1.35 * scratch.depth * flash
   }
 }
 

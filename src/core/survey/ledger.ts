@@ -62,21 +62,34 @@ export type VisitRemovals = {
 }
 
 /**
- * What one visit took, panel by panel: measured where both rounds were read, otherwise worked out from the process.
- * Only panels that were worked on are entered; a difference between two rounds of an untouched panel is noise.
+ * What one visit took, panel by panel. Two witnesses are heard: the process table, and the gauge where both rounds
+ * were read. Each counts by the inverse of its variance, so that a shaky hand does not overrule the table, nor the
+ * table a good measurement. Only panels that were worked on are entered; elsewhere a difference is noise.
  */
 export function removalsOfVisit({ beforeUm, afterUm, byProcessUm, day }: VisitRemovals): Removal[] {
   return Object.entries(byProcessUm).map(([panel, tableUm]): Removal => {
-    const measured = removalBetween(beforeUm[panel] ?? [], afterUm[panel] ?? [])
-    return measured
-      ? { panel, day, ...measured, source: 'measured', note: '' }
-      : {
-          panel,
-          day,
-          removedUm: tableUm,
-          uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY,
-          source: 'worked-out',
-          note: '',
-        }
+    const table = { removedUm: tableUm, uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY }
+    const gauge = removalBetween(beforeUm[panel] ?? [], afterUm[panel] ?? [])
+    if (!gauge) return { panel, day, ...table, source: 'worked-out', note: '' }
+    const note = `gauge ${said(gauge)}, table ${said(table)}`
+    return { panel, day, ...weighed(gauge, table), source: 'measured', note }
   })
+}
+
+type Witness = { removedUm: number; uncertaintyUm: number }
+
+const said = ({ removedUm, uncertaintyUm }: Witness) =>
+  `${removedUm.toFixed(1)} ± ${uncertaintyUm.toFixed(1)}`
+
+/** No gauge is surer than this of a difference, µm, however well its readings agree (mem). */
+const LEAST_UNCERTAINTY_UM = 0.3
+
+/** Mean of two witnesses by inverse variance. */
+function weighed(a: Witness, b: Witness): Witness {
+  const weight = ({ uncertaintyUm }: Witness) => Math.max(uncertaintyUm, LEAST_UNCERTAINTY_UM) ** -2
+  const total = weight(a) + weight(b)
+  return {
+    removedUm: (a.removedUm * weight(a) + b.removedUm * weight(b)) / total,
+    uncertaintyUm: Math.sqrt(1 / total),
+  }
 }

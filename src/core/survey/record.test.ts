@@ -21,6 +21,7 @@ import {
   type RemovalBudget,
   reflectanceOf,
   removalBetween,
+  removalsOfVisit,
   type SurveyRecord,
   takenByPanel,
 } from '.'
@@ -87,6 +88,38 @@ describe('the ledger', () => {
     expect(taken.bonnet!.takenUm).toBeCloseTo(3.5, 12)
     expect(taken.bonnet!.uncertaintyUm).toBeCloseTo(1.3, 12)
     expect(taken.roof).toEqual({ takenUm: 0, uncertaintyUm: 0.5 })
+  })
+})
+
+describe('what a visit took', () => {
+  const before = [120, 121, 122, 120, 121, 122]
+  const visit = (after: number[]) =>
+    removalsOfVisit({
+      beforeUm: { bonnet: before },
+      afterUm: { bonnet: after },
+      byProcessUm: { bonnet: 3 },
+      day: localDayOrThrow('2026-05-04'),
+    })[0]!
+  test('without a round after, the table alone speaks, and says how unsure it is', () => {
+    expect(visit([])).toMatchObject({ removedUm: 3, uncertaintyUm: 1.5, source: 'worked-out' })
+  })
+  test('gauge and table together are surer than either, and lie between them', () => {
+    const after = [119, 121, 118, 120, 119, 120]
+    const { removedUm, uncertaintyUm, source } = visit(after)
+    const gauge = removalBetween(before, after)!
+    expect(source).toBe('measured')
+    expect(removedUm).toBeGreaterThan(gauge.removedUm)
+    expect(removedUm).toBeLessThan(3)
+    expect(uncertaintyUm).toBeLessThan(Math.min(1.5, gauge.uncertaintyUm))
+  })
+  test('readings that agree to the last digit are not believed to the last digit', () => {
+    const { uncertaintyUm } = removalsOfVisit({
+      beforeUm: { bonnet: [120, 120] },
+      afterUm: { bonnet: [118, 118] },
+      byProcessUm: { bonnet: 2 },
+      day: localDayOrThrow('2026-05-04'),
+    })[0]!
+    expect(uncertaintyUm).toBeGreaterThan(0.25)
   })
 })
 

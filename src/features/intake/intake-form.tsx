@@ -9,6 +9,7 @@ import { PURPOSE, PURPOSES } from '@/core/vehicle'
 import { takeVehicleIn } from '@/server/actions/intake'
 import type { Past } from '@/server/actions/known'
 import { emptyIntake, type Intake, intakeSchema } from '@/server/intake-schema'
+import type { KnownVehicle } from '@/server/vehicle-store'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { clearDraft, readDraft, writeDraft } from './draft'
@@ -22,7 +23,7 @@ import { StepVehicle } from './step-vehicle'
 import { firstOpenStep, STEPS, stepOf } from './steps'
 
 /** Taking a vehicle in: five short stretches of a walk, from the handshake to the date. */
-export function IntakeForm({ today }: { today: string }) {
+export function IntakeForm({ today, recent }: { today: string; recent: readonly KnownVehicle[] }) {
   const form = useForm<Intake>({ resolver: zodResolver(intakeSchema), defaultValues: emptyIntake(today) })
   const [step, setStep] = useState(0)
   const [kept, setKept] = useState(false)
@@ -113,7 +114,9 @@ export function IntakeForm({ today }: { today: string }) {
       <h2 ref={heading} tabIndex={-1} className="mt-5 mb-4 text-2xl outline-none">
         {STEPS[step]!.title}
       </h2>
-      {step === 0 && <StepCustomer form={form} known={past !== undefined} onChoose={choose} />}
+      {step === 0 && (
+        <StepCustomer form={form} known={past !== undefined} recent={recent} onChoose={choose} />
+      )}
       {step === 1 && <StepVehicle form={form} />}
       {step === 2 && <StepPaint form={form} />}
       {step === 3 && <StepLife form={form} />}
@@ -131,7 +134,7 @@ export function IntakeForm({ today }: { today: string }) {
             </p>
           )}
           <Button type="submit" className="ml-auto min-w-44" disabled={form.formState.isSubmitting}>
-            {last ? 'Take it in' : `On: ${STEPS[step + 1]!.short.toLowerCase()}`}
+            {last ? 'Take it in' : `Next: ${STEPS[step + 1]!.short.toLowerCase()}`}
           </Button>
         </div>
       </div>
@@ -181,15 +184,17 @@ function Stem({
 function StepCustomer({
   form,
   known,
+  recent,
   onChoose,
 }: {
   form: Form
   known: boolean
+  recent: readonly KnownVehicle[]
   onChoose: (past: Past) => void
 }) {
   return (
     <>
-      {!known && <KnownSearch onChoose={onChoose} />}
+      {!known && <KnownSearch recent={recent} onChoose={onChoose} />}
       <div className="mt-5 grid gap-4 sm:grid-cols-3">
         <Text form={form} name="customerName" label="Name" />
         <Text form={form} name="phone" label="Telephone" type="tel" />

@@ -6,8 +6,10 @@ import type { KnownVehicle } from '@/server/vehicle-store'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
 
+type Props = { recent: readonly KnownVehicle[]; onChoose: (past: Past) => void }
+
 /** Has it been here before? A few letters of the plate or the name bring back everything that is known. */
-export function KnownSearch({ onChoose }: { onChoose: (past: Past) => void }) {
+export function KnownSearch({ recent, onChoose }: Props) {
   const [found, setFound] = useState<KnownVehicle[]>()
   const [fault, setFault] = useState(false)
   const asked = useRef(0)
@@ -40,9 +42,13 @@ export function KnownSearch({ onChoose }: { onChoose: (past: Past) => void }) {
           onKeyDown={(event) => event.key === 'Enter' && event.preventDefault()}
         />
       </Field>
-      {found && (
-        <ul className="mt-2 grid gap-2 sm:grid-cols-2" aria-label="Vehicles found">
-          {found.map(({ customer, vehicle, visits }) => (
+      {!found && recent.length > 0 && <p className="mt-3 text-sm text-ink-soft">Here lately</p>}
+      {(found !== undefined || recent.length > 0) && (
+        <ul
+          className="mt-2 grid gap-2 sm:grid-cols-2"
+          aria-label={found ? 'Vehicles found' : 'Vehicles here lately'}
+        >
+          {(found ?? recent).map(({ customer, vehicle, visits }) => (
             <li key={vehicle.id}>
               <button
                 type="button"
@@ -59,7 +65,7 @@ export function KnownSearch({ onChoose }: { onChoose: (past: Past) => void }) {
               </button>
             </li>
           ))}
-          {found.length === 0 && (
+          {found?.length === 0 && (
             <li className="text-[15px] text-ink-soft">Nobody we know. Then it is new: go on below.</li>
           )}
         </ul>

@@ -1,6 +1,7 @@
 import { LIFETIME_UM } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
 import type { Past } from '@/server/actions/known'
+import { yearDay } from '@/ui/when'
 
 /** What the shop remembers of a vehicle that comes back. */
 export function PastCard({ past, onForget }: { past: Past; onForget: () => void }) {
@@ -20,7 +21,7 @@ export function PastCard({ past, onForget }: { past: Past; onForget: () => void 
       <ul className="mt-1 text-[15px]">
         {visits.map(({ jobId, day, number, packageName, wishes, odometerKm }) => (
           <li key={jobId}>
-            {day}, job {number}: {packageName ?? wishes}
+            {yearDay(day)}, job {number}: {packageName ?? wishes}
             {odometerKm !== undefined && `, ${odometerKm.toLocaleString('en-IE')} km`}
           </li>
         ))}

@@ -11,13 +11,13 @@ type Step = {
 export const STEPS: readonly Step[] = [
   {
     title: 'Whose is it?',
-    short: 'Whose',
+    short: 'Owner',
     fields: ['customerId', 'customerName', 'phone', 'email', 'mayRemind'],
     needs: ['customerName'],
   },
   {
     title: 'Which vehicle?',
-    short: 'Which',
+    short: 'Vehicle',
     fields: ['vehicleId', 'plate', 'make', 'model', 'vin', 'year', 'colour', 'colourCode', 'shape'],
     needs: ['plate', 'make', 'model', 'colour'],
   },

@@ -53,11 +53,11 @@ export function Distribution({ judgement }: { judgement: VehicleJudgement }) {
           datasets: [
             {
               data: read.map(({ statistics }): [number, number] => [
-                statistics.minUm - 0.4,
-                statistics.maxUm + 0.4,
+                statistics.minUm - 0.6,
+                statistics.maxUm + 0.6,
               ]),
               backgroundColor: read.map(colour),
-              barThickness: 9,
+              barThickness: 11,
               borderRadius: 4,
               borderSkipped: false as const,
             },
@@ -77,7 +77,11 @@ export function Distribution({ judgement }: { judgement: VehicleJudgement }) {
             },
           },
           scales: {
-            y: { suggestedMin: 60, title: { display: true, text: 'film, µm' } },
+            y: {
+              beginAtZero: false,
+              suggestedMin: FLOOR_UM - 10,
+              title: { display: true, text: 'film, µm' },
+            },
             x: { grid: { display: false }, ticks: { maxRotation: 60, minRotation: 40, autoSkip: false } },
           },
         },

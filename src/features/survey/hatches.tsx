@@ -25,7 +25,7 @@ export function Hatches() {
           <path d="M0,0 V7" stroke="var(--c-lichen-deep)" strokeWidth="2" />
         </pattern>
         <pattern id="mark-noted" width="10" height="10" patternUnits="userSpaceOnUse">
-          <path d="M5,0 V10 M0,5 H10" stroke="var(--c-copper)" strokeWidth="1.6" />
+          <circle cx="5" cy="5" r="2.2" fill="var(--c-copper)" />
         </pattern>
       </defs>
     </svg>

@@ -9,11 +9,14 @@ import {
   type Removal,
   takenByPanel,
 } from '@/core/survey'
+import { yearDay } from '@/ui/when'
 
 type Props = {
   judged: PanelJudgement
   ledger: readonly Removal[]
+  /** What is read here, above the judgement, and what else was measured, below it. */
   children: ReactNode
+  below: ReactNode
 }
 
 const LIMIT_NAME = {
@@ -24,7 +27,7 @@ const LIMIT_NAME = {
 } as const
 
 /** One panel: its readings in spots of three, what they say, and how much may come off. */
-export function PanelSheet({ judged, ledger, children }: Props) {
+export function PanelSheet({ judged, ledger, children, below }: Props) {
   const { panel, finding, budget } = judged
   const held = finding.kind === 'thin' || finding.kind === 'filler-likely'
   return (
@@ -66,6 +69,7 @@ export function PanelSheet({ judged, ledger, children }: Props) {
         </details>
         <LedgerLines entries={ledger.filter((entry) => entry.panel === panel.id)} />
       </div>
+      {below}
     </section>
   )
 }
@@ -88,7 +92,7 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
         {entries.map((entry, at) => (
           <li key={at} className="flex justify-between gap-3 text-ink-soft">
             <span>
-              {entry.day}, {SOURCE_NAME[entry.source]}
+              {yearDay(entry.day)}, {SOURCE_NAME[entry.source]}
               {entry.note && `: ${entry.note}`}
             </span>
             <span className="shrink-0">

@@ -1,5 +1,6 @@
 import { countedUm, type Measured, mean, type SurveyRecord } from '@/core/survey'
 import type { EarlierVisit } from '@/server/history'
+import { yearDay } from '@/ui/when'
 
 /** Rounds of readings that can be laid over one another: this visit before and after, and earlier visits. */
 export type Round = { id: string; name: string; measured: Measured }
@@ -10,8 +11,8 @@ const hasReadings = ({ readings }: Measured) => Object.values(readings).some(({ 
 export function roundsOf(survey: SurveyRecord, earlier: readonly EarlierVisit[]): Round[] {
   const past = earlier.flatMap(({ jobId, day, before, after }): Round[] =>
     [
-      { id: `${jobId}-before`, name: `${day}, before`, measured: before },
-      { id: `${jobId}-after`, name: `${day}, after`, measured: after },
+      { id: `${jobId}-before`, name: `${yearDay(day)}, before`, measured: before },
+      { id: `${jobId}-after`, name: `${yearDay(day)}, after`, measured: after },
     ].filter(({ measured }) => hasReadings(measured)),
   )
   return [

@@ -262,7 +262,35 @@ export function SurveyScreen(props: Props) {
         <Distribution judgement={judgement} />
       </section>
       <aside className="space-y-4">
-        <PanelSheet judged={judged} ledger={ledger}>
+        <PanelSheet
+          judged={judged}
+          ledger={ledger}
+          below={
+            <>
+              <RoundStrip panel={selected} rounds={rounds} />
+              <GlossEntry
+                key={`gloss-${selected}-${phase}`}
+                panelName={judged.panel.name}
+                gloss={measured.gloss[selected] ?? []}
+                clarity={measured.clarity[selected]}
+                readOnly={!open}
+                onMeter={() => readGloss(jobId, selected, phase)}
+                onGloss={(values) =>
+                  change((before) => ({
+                    ...before,
+                    [phase]: { ...before[phase], gloss: { ...before[phase].gloss, [selected]: values } },
+                  }))
+                }
+                onClarity={(value) =>
+                  change((before) => ({
+                    ...before,
+                    [phase]: { ...before[phase], clarity: { ...before[phase].clarity, [selected]: value } },
+                  }))
+                }
+              />
+            </>
+          }
+        >
           {open && (
             <ReadingEntry
               key={`${selected}-${phase}`}
@@ -277,27 +305,6 @@ export function SurveyScreen(props: Props) {
             panel={judged.panel}
             readings={measured.readings[selected] ?? []}
             {...(open ? { onChange: (next: Reading[]) => setReadings(selected, () => next) } : {})}
-          />
-          <RoundStrip panel={selected} rounds={rounds} />
-          <GlossEntry
-            key={`gloss-${selected}-${phase}`}
-            panelName={judged.panel.name}
-            gloss={measured.gloss[selected] ?? []}
-            clarity={measured.clarity[selected]}
-            readOnly={!open}
-            onMeter={() => readGloss(jobId, selected, phase)}
-            onGloss={(values) =>
-              change((before) => ({
-                ...before,
-                [phase]: { ...before[phase], gloss: { ...before[phase].gloss, [selected]: values } },
-              }))
-            }
-            onClarity={(value) =>
-              change((before) => ({
-                ...before,
-                [phase]: { ...before[phase], clarity: { ...before[phase].clarity, [selected]: value } },
-              }))
-            }
           />
         </PanelSheet>
         <DefectEditor

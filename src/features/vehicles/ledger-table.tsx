@@ -1,5 +1,6 @@
 import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { yearDay } from '@/ui/when'
 
 const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
 
@@ -34,7 +35,7 @@ export function LedgerTable({ ledger, panels }: { ledger: readonly Removal[]; pa
                     .filter(({ panel }) => panel === id)
                     .map((entry, at) => (
                       <span key={at} className="block text-sm text-ink-soft">
-                        {entry.day}, {SOURCE_NAME[entry.source]} {entry.removedUm.toFixed(1)} ±{' '}
+                        {yearDay(entry.day)}, {SOURCE_NAME[entry.source]} {entry.removedUm.toFixed(1)} ±{' '}
                         {entry.uncertaintyUm.toFixed(1)}
                         {entry.note && `, ${entry.note}`}
                       </span>

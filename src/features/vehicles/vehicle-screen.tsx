@@ -15,6 +15,7 @@ import type { Photo } from '@/server/photo-store'
 import type { KnownVehicle } from '@/server/vehicle-store'
 import { ButtonLink } from '@/ui/button'
 import { SideView } from '@/ui/side-view'
+import { yearDay } from '@/ui/when'
 import { MarkedPhoto } from '../photos/marked-photo'
 import { LedgerTable } from './ledger-table'
 import { ToldForm } from './told-form'
@@ -39,8 +40,8 @@ export function VehicleScreen({ known: { customer, vehicle }, visits, ledger, ph
   ].filter(Boolean)
   return (
     <div className="mx-auto max-w-6xl p-5">
-      <header className="flex flex-wrap items-center gap-6 border-b-2 border-ink pb-4">
-        <SideView shape={vehicle.shape} className="h-20" />
+      <header className="flex items-center gap-6 border-b-2 border-ink pb-4 max-sm:flex-wrap">
+        <SideView shape={vehicle.shape} className="h-16 shrink-0" />
         <div className="grow">
           <h1 className="text-3xl">{vehicle.plate}</h1>
           <p>
@@ -55,7 +56,9 @@ export function VehicleScreen({ known: { customer, vehicle }, visits, ledger, ph
             {vehicle.vin && ` · ${vehicle.vin}`}
           </p>
         </div>
-        <ButtonLink href="/intake">Take it in again</ButtonLink>
+        <ButtonLink href="/intake" className="shrink-0">
+          Take it in again
+        </ButtonLink>
       </header>
       <div className="mt-6 grid gap-8 lg:grid-cols-2">
         <section>
@@ -65,7 +68,7 @@ export function VehicleScreen({ known: { customer, vehicle }, visits, ledger, ph
               <li key={job.id} className="relative py-2">
                 <span className="absolute top-4 -left-[27px] size-3 rounded-[50%_50%_50%_0] bg-fern" />
                 <Link href={`/jobs/${job.id}`} className="font-head font-semibold">
-                  {day}, job {job.number}
+                  {yearDay(day)}, job {job.number}
                 </Link>
                 <p className="text-[15px]">{packageName ?? job.wishes}</p>
                 <p className="text-sm text-ink-soft">
@@ -123,8 +126,8 @@ function FilmOverTime({ visits, panels }: { visits: readonly Visit[]; panels: Re
   const rounds = visits.flatMap(({ day, survey }) =>
     (
       [
-        [`${day} before`, survey.before],
-        [`${day} after`, survey.after],
+        [`${yearDay(day)} before`, survey.before],
+        [`${yearDay(day)} after`, survey.after],
       ] as [string, Measured][]
     ).filter(([, { readings }]) => Object.values(readings).some(({ length }) => length > 0)),
   )

@@ -1,7 +1,7 @@
 'use server'
 
 import { takenByPanel } from '@/core/survey'
-import { dayIn } from '@/core/time'
+import { dayIn, type LocalDay } from '@/core/time'
 import { findAgreement } from '../agreement-store'
 import { database } from '../db'
 import { visitsOf } from '../job-store'
@@ -35,7 +35,7 @@ export type Past = {
   visits: {
     jobId: string
     number: number
-    day: string
+    day: LocalDay
     wishes: string
     packageName?: string
     odometerKm?: number
