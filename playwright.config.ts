@@ -9,6 +9,7 @@ export default defineConfig({
   workers: 1,
   forbidOnly: true,
   use: {
+    actionTimeout: 60_000,
     viewport: { width: 1280, height: 800 },
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',

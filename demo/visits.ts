@@ -3,9 +3,9 @@ import sharp from 'sharp'
 import { marksOf, type PracticePanel, practicePanel, renderPanel } from '@/core/practice'
 import { countedReadings, type Defect, emptyRecord, type Phase, removalsOfVisit } from '@/core/survey'
 import { atLocal, dayIn, type Instant, plusDays, plusMinutes } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
+import { type Panel, panelsOf } from '@/core/vehicle'
 import { CLEAN, type Contamination } from '@/core/wash'
-import { cutPaint, type PaintTruth, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
+import { cutPaint, inventPaint, type PaintTruth, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { emptyIntake, type Intake } from '@/server/intake-schema'
 import { findJob, handOver, type Job, takeIn } from '@/server/job-store'
 import { storePhoto } from '@/server/photo-files'
@@ -28,8 +28,8 @@ export const RETURNING: Partial<Intake> & Pick<Intake, 'customerName' | 'plate'>
   phone: '0555 473',
   email: 'peig@inchmoyle.example',
   mayRemind: true,
-  plate: 'IM 7310',
-  vin: 'TRNPKU4C6EF107310',
+  plate: 'IM 7341',
+  vin: 'TRNPKU4C6EF107341',
   make: 'Tarrow',
   model: 'Bollard',
   year: '2014',
@@ -58,7 +58,14 @@ const EARLIER_CUT: Record<string, number> = {
   tailgate: 3.2,
   'bed-side-right': 2.4,
 }
-const EARLIER_PAINT: PaintTruth = { baseUm: 121, panels: {} }
+/** The wing that was painted again after that visit. */
+const RESPRAYED = 'front-wing-left'
+
+/** The paint the gauge finds on it today, as it was before the wing was painted again. */
+function paintThen(panels: readonly Panel[], plate: string): PaintTruth {
+  const { baseUm, panels: own } = inventPaint(panels, seedOf(plate))
+  return { baseUm, panels: { ...own, [RESPRAYED]: baseUm } }
+}
 
 /** A visit of long ago, measured before and after, and written into the ledger when the car went home. */
 export async function addReturning(db: Knex, setup: Setup, now: Instant): Promise<void> {
@@ -68,10 +75,12 @@ export async function addReturning(db: Knex, setup: Setup, now: Instant): Promis
   const job = (await findJob(db, id))!
   const panels = panelsOf(job.vehicle.shape)
   const record = emptyRecord()
-  const gauge = (paint: PaintTruth, phase: Phase) =>
-    new SimulatedFilmGauge(paint, seedOf(job.vehicle.plate + phase), 0)
-  record.before.readings = await roundOf(gauge(EARLIER_PAINT, 'before'), panels)
-  record.after.readings = await roundOf(gauge(cutPaint(EARLIER_PAINT, panels, EARLIER_CUT), 'after'), panels)
+  const gauge = (paint: PaintTruth, hand: string) =>
+    new SimulatedFilmGauge(paint, seedOf(job.vehicle.plate + hand), 0)
+  const after = paintThen(panels, job.vehicle.plate)
+  const uncut = Object.fromEntries(Object.entries(EARLIER_CUT).map(([panel, um]) => [panel, -um]))
+  record.before.readings = await roundOf(gauge(cutPaint(after, panels, uncut), 'then'), panels)
+  record.after.readings = await roundOf(gauge(after, 'and after'), panels)
   record.defects = Object.fromEntries(
     Object.keys(EARLIER_CUT).map((panel) => [
       panel,

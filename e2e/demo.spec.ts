@@ -29,12 +29,22 @@ test('no screen fails WCAG 2.2 AA in axe, in either light', async ({ page, conte
   await page.goto(shop.url)
   const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
   const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
+  await page.goto(`${shop.url}/vehicles`)
+  const vehicle = await page.locator(jobLink('IM 7341')).first().getAttribute('href')
+  await page.goto(shop.url)
   const ready = await page.locator(jobLink('IM 1154')).first().getAttribute('href')
   const paths = [
     '/',
     '/intake',
     '/schedule',
+    '/vehicles',
+    vehicle!,
+    '/practice',
+    '/shop',
+    choosing!.replace('/plan', '/walk'),
+    choosing!.replace('/plan', '/wash'),
     choosing!.replace('/plan', '/survey'),
+    choosing!.replace('/plan', '/promises'),
     choosing!,
     between!.replace('/work', '/plan'),
     between!.replace('/work', '/schedule'),
@@ -73,13 +83,24 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
   }
   await type(first, '111')
   await expect(first!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  // The same panel from the other tablet: somebody has to choose.
   await type(second, '222')
-  await expect(second!.getByText('Someone else has changed this survey.')).toBeVisible()
-  await expect(second!.getByRole('button', { name: 'Remove reading 222 µm' })).toBeVisible()
+  await expect(second!.getByText('Someone else has changed Bonnet too.')).toBeVisible()
+  await expect(second!.getByRole('button', { name: 'Set reading 222 µm aside' })).toBeVisible()
   await second!.getByRole('button', { name: 'Take theirs' }).click()
-  await expect(second!.getByRole('button', { name: 'Remove reading 111 µm' })).toBeVisible()
+  await expect(second!.getByRole('button', { name: 'Set reading 111 µm aside' })).toBeVisible()
   await type(second, '112')
   await expect(second!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  // Another panel from the first tablet: both belong together, and nobody is asked.
+  await first!.getByRole('radio', { name: /^Roof:/ }).click()
+  const roof = first!.getByLabel('Reading on roof, µm')
+  await roof.fill('119')
+  await roof.press('Enter')
+  await expect(
+    first!.getByRole('status').filter({ hasText: 'what another tablet wrote: Bonnet' }),
+  ).toBeVisible()
+  await first!.getByRole('radio', { name: /^Bonnet:/ }).click()
+  await expect(first!.getByRole('button', { name: 'Set reading 112 µm aside' })).toBeVisible()
   await Promise.all(contexts.map((context) => context.close()))
 })
 

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { answerUpToWish, next, openIntake, takeItIn } from './intake'
 import { Shop } from './shop'
 
 /** What goes wrong on a working day: slips of the finger, two people at one step, a server that stops. */
@@ -21,52 +22,58 @@ async function openJob(page: Page, plate: string, room: string): Promise<string>
 }
 
 test('every field of the intake says what is wrong with it, and keeps what was typed', async ({ page }) => {
-  await page.goto(`${shop.url}/intake`)
-  await expect(page.locator('form[data-ready=true]')).toBeVisible()
+  await openIntake(page, shop.url)
   await page.getByLabel('E-mail').fill('ita at the harbour')
-  await page.getByLabel('Year').fill('22')
-  await page.getByLabel('Budget').fill('a thousand')
-  await page.getByLabel('Vehicle number (VIN)').fill('an old chassis, no number on it, plate riveted over')
-  await page.getByRole('button', { name: 'Take in and measure' }).click()
-  for (const words of [
-    'Write the customer’s name.',
-    'This is no e-mail address.',
-    'Write the plate, or “none”.',
-    'Write the year with four digits',
-    'Write the budget in euros',
-    'No vehicle number is this long.',
-    'Write what the customer wants',
-  ])
-    await expect(page.getByText(words)).toBeVisible()
+  await next(page).click()
+  await expect(page.getByText('Write the customer’s name.')).toBeVisible()
+  await expect(page.getByText('This is no e-mail address.')).toBeVisible()
   await expect(page.getByText('Nothing you typed is lost.')).toBeVisible()
   await expect(page.getByLabel('E-mail')).toHaveValue('ita at the harbour')
+  // Whoever jumps ahead is brought back to what is missing when it is taken in.
+  await page.getByRole('button', { name: '2 Vehicle' }).click()
+  await page.getByLabel('Year').fill('22')
+  await page.getByLabel('Vehicle number (VIN)').fill('an old chassis, no number on it, plate riveted over')
+  await next(page).click()
+  for (const words of [
+    'Write the plate, or “none”.',
+    'Write the year with four digits',
+    'No vehicle number is this long.',
+  ])
+    await expect(page.getByText(words)).toBeVisible()
+  await page.getByRole('button', { name: '5 Wish' }).click()
+  await page.getByLabel('Budget').fill('a thousand')
+  await takeItIn(page).click()
+  await expect(page.getByRole('heading', { name: 'Whose is it?' })).toBeVisible()
+  await page.getByRole('button', { name: '5 Wish' }).click()
+  await expect(page.getByText('Write the budget in euros')).toBeVisible()
+  await expect(page.getByText('Write what the customer wants')).toBeVisible()
   await expect(page.getByLabel('Budget')).toHaveValue('a thousand')
 })
 
 test('a day that has passed, or a wish before arrival, is refused by the server at its field', async ({
   page,
 }) => {
-  await page.goto(`${shop.url}/intake`)
-  await expect(page.locator('form[data-ready=true]')).toBeVisible()
+  await openIntake(page, shop.url)
   const fill = async (label: string, text: string) => page.getByLabel(label, { exact: true }).fill(text)
-  await fill('Name', 'Wilf Sandys')
-  await fill('Plate', 'none')
-  await fill('Make', 'Marl')
-  await fill('Model', 'Stonecrop')
-  await fill('Colour', 'Rowan red')
+  await answerUpToWish(page, {
+    name: 'Ada Penrose',
+    plate: 'none',
+    make: 'Marl',
+    model: 'Stonecrop',
+    colour: 'Rowan red',
+  })
   await fill('What the customer wants, in their words', 'A birthday.')
   await fill('Comes in on', '2027-01-04')
-  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  await takeItIn(page).click()
   await expect(page.getByText('That day has passed. Choose today or later.')).toBeVisible()
   await fill('Comes in on', '2027-01-20')
   await fill('Wanted back by', '2027-01-18')
-  await page.getByRole('button', { name: 'Take in and measure' }).click()
+  await takeItIn(page).click()
   await expect(page.getByText('That is before the vehicle comes in.')).toBeVisible()
-  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Wilf Sandys')
   await fill('Wanted back by', '2027-01-21')
-  await page.getByRole('button', { name: 'Take in and measure' }).click()
-  await expect(page).toHaveURL(/\/survey$/)
-  await page.goto(`${shop.url}/intake`)
+  await takeItIn(page).click()
+  await expect(page).toHaveURL(/\/walk$/)
+  await openIntake(page, shop.url)
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('')
 })
 
@@ -105,31 +112,40 @@ test('defects: an impossible extent is refused at its field, points are charged 
   await openJob(page, 'IM 5012', 'survey')
   const condition = page.getByTestId('panel-condition')
   await expect(condition).toContainText('76')
+  await page.getByRole('radio', { name: 'Oxidation' }).click()
   await page.getByLabel('Extent, %').fill('140')
-  await page.getByRole('button', { name: 'Add' }).click()
+  await page.getByRole('button', { name: 'Add oxidation' }).click()
   await expect(page.getByText('Give the extent in whole percent, 1 to 100.')).toBeVisible()
   await expect(page.getByLabel('Extent, %')).toHaveValue('140')
   await page.getByLabel('Extent, %').fill('40')
-  await page.getByLabel('Kind').selectOption('oxidation')
-  await page.getByLabel('Severity').selectOption('3')
-  await page.getByRole('button', { name: 'Add' }).click()
+  await page.getByRole('radio', { name: 'heavy' }).click()
+  await page.getByRole('button', { name: 'Add oxidation' }).click()
   await expect(page.getByText('Oxidation, heavy, 40 %')).toBeVisible()
   await expect(condition).not.toContainText('76')
   await page.getByRole('button', { name: 'Remove Oxidation' }).click()
   await expect(condition).toContainText('76')
 })
 
-test('a reading is removed by a touch, and the panel is judged again at once', async ({ page }) => {
+test('a reading is set aside by a touch, comes back by another, and the panel is judged again at once', async ({
+  page,
+}) => {
   await openJob(page, 'IM 5012', 'survey')
   await page.getByRole('radio', { name: /^Tailgate/ }).click()
   await expect(page.getByTestId('finding')).toHaveText('Repainted')
-  const readings = page.getByRole('button', { name: /^Remove reading/ })
+  const readings = page.getByRole('button', { name: /^Set reading/ })
   await expect(readings).toHaveCount(6)
   for (let left = 5; left >= 1; left--) {
     await readings.first().click()
     await expect(readings).toHaveCount(left)
   }
   await expect(page.getByTestId('finding')).toHaveText('Too few readings')
+  for (let back = 0; back < 5; back++)
+    await page
+      .getByRole('button', { name: /^Count reading/ })
+      .first()
+      .click()
+  await expect(readings).toHaveCount(6)
+  await expect(page.getByTestId('finding')).toHaveText('Repainted')
 })
 
 test('two people at one step: the second is told, and nothing is recorded twice', async ({ browser }) => {
@@ -166,14 +182,14 @@ test('a server that stops loses nothing: the reading waits on the screen and is 
   await reading.fill('133')
   await reading.press('Enter')
   await expect(page.getByText('The server does not answer. What you typed stays here')).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Remove reading 133 µm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set reading 133 µm aside' })).toBeVisible()
   await shop.open(NOW)
   await reading.fill('134')
   await reading.press('Enter')
   await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
   await page.reload()
-  await expect(page.getByRole('button', { name: 'Remove reading 133 µm' })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Remove reading 134 µm' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set reading 133 µm aside' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set reading 134 µm aside' })).toBeVisible()
 })
 
 test('the light of the booth stays chosen over pages and reloads', async ({ page }) => {

@@ -38,24 +38,46 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
 
   await tabTo(page, /^Name/)
   await keyboard.type('Bram Tolley')
+  await keyboard.press('Enter')
   await tabTo(page, /^Plate/)
   await keyboard.type('IM 6127')
   await keyboard.press('Tab')
   await keyboard.type('Tarrow')
   await keyboard.press('Tab')
   await keyboard.type('Bollard')
+  await tabTo(page, /^Colour/)
+  await keyboard.type('Sand')
   await tabTo(page, /^Hatchback/)
   // A finger stays on a key for a moment; the group chooses while the arrow is held.
-  for (const shape of ['Estate', 'Pickup']) {
+  for (const shape of ['Saloon', 'Estate', 'Coupé', 'Convertible', 'SUV', 'Pickup']) {
     await keyboard.press('ArrowRight', { delay: 60 })
     await expect(page.getByRole('radio', { name: shape })).toBeFocused()
   }
   await expect(page.getByRole('radio', { name: 'Pickup' })).toBeChecked()
-  await tabTo(page, /^Colour/)
-  await keyboard.type('Sand')
+  for (const stretch of ['What is on it?', 'How does it live?', 'What for, and by when?']) {
+    await tabTo(page, /^Next:/)
+    await keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: stretch })).toBeFocused()
+  }
   await tabTo(page, /^What the customer wants/)
   await keyboard.type('Rust bloom on the doors.')
-  await tabTo(page, /^Take in and measure/)
+  await tabTo(page, /^Take it in/)
+  await keyboard.press('Enter')
+  await expect(page).toHaveURL(/\/walk$/)
+
+  // Round the car: arrows walk, the kind is chosen with the space bar, the panel keeps what was said.
+  await tabTo(page, /^Bonnet:/)
+  await keyboard.press('ArrowRight')
+  await keyboard.press('ArrowRight')
+  await expect(page.getByRole('radio', { name: /^Right front door/ })).toBeFocused()
+  await tabTo(page, /^Wash marring/)
+  await keyboard.press('ArrowRight', { delay: 60 })
+  await expect(page.getByRole('radio', { name: 'Swirls' })).toBeChecked()
+  await tabTo(page, /^Extent/)
+  await tabTo(page, /^Add swirls/)
+  await keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Remove Swirls' })).toBeVisible()
+  await tabTo(page, /^Measure the paint/)
   await keyboard.press('Enter')
   await expect(page).toHaveURL(/\/survey$/)
 
@@ -86,12 +108,7 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await keyboard.press('1')
   await keyboard.type('21')
   await keyboard.press('Enter')
-  await expect(page.getByRole('button', { name: 'Remove reading 121 µm' })).toBeVisible()
-
-  await tabTo(page, /^Extent/)
-  await tabTo(page, /^Add/)
-  await keyboard.press('Enter')
-  await expect(page.getByRole('button', { name: 'Remove Swirls' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set reading 121 µm aside' })).toBeVisible()
   await tabTo(page, /^To the packages/)
   await keyboard.press('Enter')
   await expect(page.getByRole('article', { name: 'Headland' })).toBeVisible()

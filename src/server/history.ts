@@ -8,7 +8,7 @@ import type { Setup } from './shop-store'
 import { loadSurvey, type StoredSurvey } from './survey-store'
 
 /** An earlier visit of the same vehicle, with what was measured then. */
-export type EarlierVisit = { jobId: string; day: string; at: Instant; before: Measured; after: Measured }
+export type EarlierVisit = { jobId: string; day: LocalDay; at: Instant; before: Measured; after: Measured }
 
 /** Visits before this job, the oldest first. */
 export async function earlierVisits(db: Knex, job: Job, timezone: string): Promise<EarlierVisit[]> {

@@ -21,6 +21,7 @@ export function MarkedPhoto({ photo, size, className, marks = photo.marks }: Pro
         height={photo.height}
         loading="lazy"
         decoding="async"
+        draggable={false}
         className="block h-full w-full bg-lichen object-cover"
       />
       <Marks photo={photo} marks={marks} />

@@ -208,6 +208,7 @@ function PanelNames({ loaded: { table, mapping }, panels, onChange }: Edit & { p
             <span className="w-32 truncate">{text}</span>
             <select
               className="field"
+              aria-label={`${text} is`}
               value={mapping.panelFor[text] ?? (mapping.panelFor[text] === null ? LEAVE_OUT : 'ask')}
               onChange={(event) =>
                 onChange({

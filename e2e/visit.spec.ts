@@ -1,0 +1,179 @@
+import { expect, type Page, test } from '@playwright/test'
+import sharp from 'sharp'
+import { Shop } from './shop'
+
+/** The rest of a visit: pictures that are none, tables from any gauge, the practice panel, the shop’s own gear. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+async function openJob(page: Page, plate: string, room: string): Promise<void> {
+  await page.goto(shop.url)
+  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  await page.goto(shop.url + href!.replace(/\/[a-z]+$/, `/${room}`))
+}
+
+test('a file that is no photograph is refused in words and waits there; a good one is kept over a reload', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 6127', 'walk')
+  const camera = page.getByLabel(/Photograph it|Another photograph/)
+  const strip = page.getByRole('region', { name: 'Photographs of bonnet' })
+  await camera.setInputFiles({
+    name: 'list.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.from('panel,reading'),
+  })
+  await expect(strip.getByRole('alert')).toContainText('This is no photograph we can read.')
+  await page.getByRole('button', { name: 'Leave it out' }).click()
+  await camera.setInputFiles({ name: 'none.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) })
+  await expect(strip.getByRole('alert')).toContainText('The file is empty.')
+  await page.getByRole('button', { name: 'Leave it out' }).click()
+  await camera.setInputFiles({
+    name: 'huge.jpg',
+    mimeType: 'image/jpeg',
+    buffer: Buffer.alloc(31 * 1024 * 1024, 255),
+  })
+  await expect(strip.getByRole('alert')).toContainText('larger than 30 MB')
+  await page.getByRole('button', { name: 'Leave it out' }).click()
+  const good = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#557' } })
+    .png()
+    .toBuffer()
+  await page.route('**/photos?**', (route) => route.abort())
+  await camera.setInputFiles({ name: 'bonnet.png', mimeType: 'image/png', buffer: good })
+  await expect(strip.getByRole('alert')).toContainText('It is kept here; send it again')
+  await page.unroute('**/photos?**')
+  await page.getByRole('button', { name: 'Send again' }).click()
+  const opened = page.getByRole('button', { name: 'Open the photograph of bonnet, before the work' })
+  await expect(opened).toHaveCount(1)
+  await page.reload()
+  await expect(opened).toHaveCount(1)
+  await opened.click()
+  await page
+    .getByLabel('Same place, after')
+    .setInputFiles({ name: 'after.png', mimeType: 'image/png', buffer: good })
+  await page.getByRole('button', { name: 'Before against after' }).click()
+  await page.getByLabel('Edge between before and after').press('ArrowRight')
+  await expect(page.getByAltText('Before the work')).toBeVisible()
+  await page.getByRole('button', { name: 'This one alone' }).click()
+  await page.getByRole('button', { name: 'Remove', exact: true }).click()
+  await expect(page.getByText('Photograph removed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(opened).toHaveCount(1)
+})
+
+test('a table from another gauge is mapped by hand, previewed and taken; a bad one says what to do', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 6127', 'survey')
+  await page.getByRole('button', { name: 'Bring in a table' }).click()
+  const file = page.getByLabel('File')
+  const choose = (name: string, buffer: Buffer) => file.setInputFiles({ name, mimeType: 'text/csv', buffer })
+  await choose('zip.csv', Buffer.from([80, 75, 3, 4, 0, 0, 0, 0]))
+  await expect(page.getByText('This is not a table of text.')).toBeVisible()
+  await choose('long.csv', Buffer.from('bonnet,104\n'.repeat(1_000_000)))
+  await expect(page.getByText('The file has 1,000,001 lines')).toBeVisible()
+  await choose(
+    'gauge.csv',
+    Buffer.from(
+      '\uFEFFNr;Where;mils\r\n1;Hood;4,1\r\n2;Hood;4,2\r\n3;Hood;4,0\r\n4;roof;4,5\r\n5;mirror-left;80\r\n',
+    ),
+  )
+  await expect(page.getByText('Cut by semicolons.')).toBeVisible()
+  await page.getByLabel('Where means').selectOption('panel')
+  await expect(page.getByText('“Hood” is no panel of this shape.').first()).toBeVisible()
+  await page.getByLabel('Hood is', { exact: true }).selectOption('bonnet')
+  await expect(page.getByText('4 readings on 2 panels.')).toBeVisible()
+  await expect(page.getByText('Left out, since no gauge reads them: left mirror cap.')).toBeVisible()
+  await page.getByRole('button', { name: 'Take these readings' }).click()
+  await expect(page.getByRole('button', { name: 'Set reading 104.1 µm aside' })).toBeVisible()
+  await expect(page.getByText('2 of 13 metal panels read')).toBeVisible()
+})
+
+test('a correction somebody tells of is written into the ledger and weighs on the budget', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 5012', 'survey')
+  await expect(page.getByTestId('budget')).toHaveText('3.5 µm')
+  await page.goto(`${shop.url}/vehicles`)
+  await page.getByLabel('Find by plate, name or make').fill('5012')
+  await page.getByRole('link', { name: /IM 5012/ }).click()
+  await page.getByText('Enter a correction somebody tells of').click()
+  await page.getByRole('button', { name: 'Write it into the ledger' }).click()
+  await expect(page.getByText('Choose at least one panel.')).toBeVisible()
+  await page.getByRole('button', { name: 'Bonnet' }).click()
+  await page.getByLabel('When').fill('2024-06-01')
+  await page.getByLabel('Taken, µm').fill('5,5')
+  await page.getByLabel('Who says so, and what was done').fill('the dealer, before it was sold')
+  await page.getByRole('button', { name: 'Write it into the ledger' }).click()
+  await expect(page.getByText('Written. It counts from now on.')).toBeVisible()
+  await expect(page.getByRole('cell', { name: '5.5 ± 1.0', exact: true })).toBeVisible()
+  await openJob(page, 'IM 5012', 'survey')
+  await expect(page.getByTestId('budget')).toHaveText('2.1 µm')
+})
+
+test('a car that went home measured twice has its ledger, and its picture of what has gone', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/vehicles`)
+  await page.getByRole('link', { name: /IM 2899/ }).click()
+  await expect(page.getByRole('heading', { name: 'The ledger: all paint ever removed' })).toBeVisible()
+  await expect(page.getByText(/measured \d\.\d ± \d\.\d, gauge/).first()).toBeVisible()
+})
+
+test('the practice panel is graded against the model and the colleagues', async ({ page }) => {
+  await page.goto(`${shop.url}/practice`)
+  const lit = page.getByTestId('lit-panel')
+  const brightness = () =>
+    lit.evaluate((canvas: HTMLCanvasElement) => {
+      const { data } = canvas.getContext('2d')!.getImageData(0, 0, canvas.width, canvas.height)
+      let [sum, left] = [0, 0]
+      for (let at = 0; at < data.length; at += 4) {
+        sum += data[at]!
+        if ((at / 4) % canvas.width < canvas.width / 2) left += data[at]!
+      }
+      return { sum, left: left / sum }
+    })
+  await expect.poll(async () => (await brightness()).sum).toBeGreaterThan(1_000_000)
+  const start = await brightness()
+  for (let step = 0; step < 14; step++) await page.getByRole('application').press('ArrowRight')
+  await expect.poll(async () => (await brightness()).left).toBeLessThan(start.left - 0.2)
+  await page.getByRole('button', { name: 'That is my grade' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Say' })).toBeVisible()
+  await page.getByRole('radio', { name: 'Merle' }).click()
+  await page.getByRole('radio', { name: 'Thin' }).click()
+  await page.getByRole('button', { name: 'Haze' }).click()
+  await page.getByRole('button', { name: 'That is my grade' }).click()
+  const result = page.getByTestId('practice-result')
+  await expect(result).toContainText('how near you came')
+  await expect(result).toContainText('By its film the panel is thin, as you said.')
+  await expect(result).toContainText('Colleagues came within')
+  await page.getByRole('button', { name: 'Next panel' }).click()
+  await expect(page.getByText('Panel 2 of 24')).toBeVisible()
+})
+
+test('the shop’s school and its lance change every plan that follows', async ({ page }) => {
+  await page.goto(`${shop.url}/shop`)
+  await page.getByLabel('Empties in, s').fill('')
+  await expect(page.getByText('Measure the lance first')).toBeVisible()
+  await page.getByRole('button', { name: 'Keep this' }).click()
+  await expect(page.getByRole('alert').filter({ hasText: 'Type' })).toBeVisible()
+  await page.getByLabel('Empties in, s').fill('60')
+  await page.getByLabel('Flow, l/min').fill('8')
+  await expect(page.getByText('320 ml')).toBeVisible()
+  await page.getByRole('radio', { name: 'Clay, then iron remover' }).click()
+  await page.getByRole('button', { name: 'Keep this' }).click()
+  await expect(page.getByText('Kept. Every plan from now on follows it.')).toBeVisible()
+  await openJob(page, 'IM 4471', 'wash')
+  await expect(page.locator('[data-wash-step="foam"]')).toContainText('320 ml foam')
+  const order = await page
+    .locator('[data-wash-step]')
+    .evaluateAll((steps) => steps.map((step) => step.getAttribute('data-wash-step')))
+  expect(order.indexOf('clay')).toBeLessThan(order.indexOf('iron'))
+})
