@@ -1,9 +1,16 @@
+import { practiceBench } from './practice'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
+import { vehicleBench } from './vehicle'
 
 /** `npm run bench` runs all, `npm run bench -- schedule` one. Times depend on the machine; ratios do not. */
 
-const BENCHES: Record<string, () => void> = { survey: surveyBench, schedule: scheduleBench }
+const BENCHES: Record<string, () => void | Promise<void>> = {
+  survey: surveyBench,
+  practice: practiceBench,
+  vehicle: vehicleBench,
+  schedule: scheduleBench,
+}
 
 const wanted = process.argv.slice(2)
 const unknown = wanted.filter((name) => !(name in BENCHES))
@@ -11,4 +18,5 @@ if (unknown.length > 0) {
   console.error(`no benchmark “${unknown.join(', ')}”; there are ${Object.keys(BENCHES).join(', ')}`)
   process.exit(2)
 }
-for (const [name, bench] of Object.entries(BENCHES)) if (wanted.length === 0 || wanted.includes(name)) bench()
+for (const [name, bench] of Object.entries(BENCHES))
+  if (wanted.length === 0 || wanted.includes(name)) await bench()

@@ -8,8 +8,10 @@ const NOW = '2027-01-12T16:55:00Z'
 const OUT = path.resolve(import.meta.dirname, '../docs/screenshots')
 const DESK = { width: 1280, height: 800 }
 const TABLET = { width: 820, height: 1180 }
+/** Charts and the practice panel are painted a moment after the page is there. */
+const SETTLE_MS = 400
 
-type Shot = { name: string; path: string; viewport: typeof DESK; theme?: 'booth' }
+type Shot = { name: string; path: string; viewport: typeof DESK; theme?: 'booth'; press?: string[] }
 
 async function main(): Promise<void> {
   const shop = Shop.demo(NOW)
@@ -26,11 +28,23 @@ async function main(): Promise<void> {
     const [choosing, layering, cutting, ready] = await Promise.all(
       ['IM 5012', 'IM 4471', 'IM 903', 'IM 1154'].map(jobOf),
     )
+    await start.goto(`${shop.url}/vehicles`)
+    const vehicle = await start.locator('a:has-text("IM 7341")').first().getAttribute('href')
     const shots: Shot[] = [
       { name: 'yard', path: '/', viewport: DESK },
       { name: 'yard-booth', path: '/', viewport: DESK, theme: 'booth' },
       { name: 'yard-tablet', path: '/', viewport: TABLET },
-      { name: 'intake-tablet', path: '/intake', viewport: TABLET },
+      { name: 'intake-tablet', path: '/intake', viewport: TABLET, press: ['text=2 Vehicle'] },
+      {
+        name: 'walk-tablet',
+        path: `${choosing}/walk`,
+        viewport: TABLET,
+        press: ['[data-panel=front-door-left]'],
+      },
+      { name: 'wash', path: `${layering}/wash`, viewport: DESK },
+      { name: 'promises-tablet', path: `${choosing}/promises`, viewport: TABLET },
+      { name: 'vehicle', path: vehicle!, viewport: DESK },
+      { name: 'practice', path: '/practice?panel=3', viewport: DESK },
       { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
       { name: 'survey-tablet', path: `${cutting}/survey`, viewport: TABLET },
       { name: 'plan', path: `${choosing}/plan`, viewport: DESK },
@@ -50,6 +64,8 @@ async function main(): Promise<void> {
       await context.addCookies([{ name: 'theme', value: shot.theme ?? 'paper', url: shop.url }])
       const page = await context.newPage()
       await page.goto(shop.url + shot.path, { waitUntil: 'networkidle' })
+      for (const selector of shot.press ?? []) await page.locator(selector).first().click()
+      await page.waitForTimeout(SETTLE_MS)
       await page.screenshot({ path: path.join(OUT, `${shot.name}.png`) })
       await context.close()
       console.log(`docs/screenshots/${shot.name}.png`)

@@ -1,5 +1,5 @@
 import { type Random, seededRandom } from '../schedule'
-import type { Defect } from '../survey'
+import { DEFECT_KINDS, type Defect } from '../survey'
 import type { PracticePanel } from './panel'
 
 /** Where the marks of a practice panel lie. Lengths are in shares of the panel's width, angles in radians. */
@@ -18,7 +18,7 @@ export type Marks = {
 }
 
 /** Marks for each severity on a panel that is covered all over (mem: what looks like what it is called). */
-const SWIRLS = [260, 620, 1250] as const
+const SWIRLS = [380, 900, 1800] as const
 const DEEP = [14, 26, 40] as const
 const RINGS = [40, 80, 130] as const
 const PATCHES = [16, 30, 48] as const
@@ -34,16 +34,17 @@ function region(random: Random, share: number): () => [number, number] {
 
 /** The marks of one panel. Deterministic: the seed of the panel is the seed of its marks. */
 export function marksOf({ seed, defects }: PracticePanel): Marks {
-  const random = seededRandom(seed * 104_729 + 1)
   const marks: Marks = {
     scratches: [],
     spots: [],
     haze: 0,
     chalk: 0,
     trails: 0,
-    trailAngle: random() * Math.PI,
+    trailAngle: seededRandom(seed)() * Math.PI,
   }
-  for (const defect of defects) addMarks(marks, defect, random)
+  // Each kind has a chance of its own: what stays lies where it lay before the rest was polished away.
+  for (const defect of defects)
+    addMarks(marks, defect, seededRandom(seed * 104_729 + DEFECT_KINDS.indexOf(defect.kind)))
   return marks
 }
 

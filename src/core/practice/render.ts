@@ -41,13 +41,23 @@ export function renderPanel(
   paintSurface(glow, marks, lx, ly, width, height)
   for (const scratch of marks.scratches) paintScratch(glow, scratch, lx, ly, width, height)
   for (const spot of marks.spots) paintSpot(glow, spot, lx, ly, width, height)
-  for (let at = 0; at < glow.length; at++) {
-    const bright = Math.min(1, Math.max(0, glow[at]!))
-    for (let channel = 0; channel < 3; channel++)
-      pixels[at * 4 + channel] = PAINT[channel]! + (LAMP[channel]! - PAINT[channel]!) * bright
-    pixels[at * 4 + 3] = 255
+  const [red, green, blue] = [0, 1, 2].map((channel) => LAMP[channel]! - PAINT[channel]!) as [
+    number,
+    number,
+    number,
+  ]
+  for (let at = 0, byte = 0; at < glow.length; at++, byte += 4) {
+    const bright = Math.min(1, glow[at]!)
+    pixels[byte] = PAINT[0] + red * bright
+    pixels[byte + 1] = PAINT[1] + green * bright
+    pixels[byte + 2] = PAINT[2] + blue * bright
+    pixels[byte + 3] = 255
   }
 }
+
+/** Steps of the table of brightness by distance, over one width of the panel and a half. */
+const TABLE_STEPS = 4096
+const TABLE_REACH = 1.5
 
 function paintSurface(
   glow: Float32Array,
@@ -57,19 +67,38 @@ function paintSurface(
   width: number,
   height: number,
 ): void {
-  const [dx, dy] = [Math.cos(marks.trailAngle), Math.sin(marks.trailAngle)]
+  // The glow depends on the distance alone, so it is worked out once for each distance and not for each pixel.
+  const table = Float32Array.from({ length: TABLE_STEPS + 1 }, (_, step) =>
+    surface((step / TABLE_STEPS) * TABLE_REACH, marks.haze, marks.chalk),
+  )
+  const perPixel = TABLE_STEPS / TABLE_REACH / width
+  for (let y = 0, at = 0; y < height; y++)
+    for (let x = 0; x < width; x++, at++)
+      glow[at] = table[Math.min(TABLE_STEPS, (distanceOf(x - lx, y - ly) * perPixel) | 0)]!
+  if (marks.trails > 0) paintTrails(glow, marks, lx, ly, width, height)
+}
+
+/** Math.hypot guards against overflow, which no picture needs, and costs ten times as much. */
+const distanceOf = (dx: number, dy: number) => Math.sqrt(dx * dx + dy * dy)
+
+/** Buffer trails: bands along the path of the machine, brightest beside the lamp and moving with it. */
+function paintTrails(
+  glow: Float32Array,
+  { trails, trailAngle }: Marks,
+  lx: number,
+  ly: number,
+  width: number,
+  height: number,
+): void {
+  const [dx, dy] = [Math.cos(trailAngle), Math.sin(trailAngle)]
   for (let y = 0, at = 0; y < height; y++)
     for (let x = 0; x < width; x++, at++) {
-      const distance = Math.hypot(x - lx, y - ly) / width
-      let bright = surface(distance, marks.haze, marks.chalk)
-      if (marks.trails > 0) {
-        // Buffer trails: bands along the path of the machine, brightest beside the lamp and moving with it.
-        const across = ((x - lx) * -dy + (y - ly) * dx) / width
-        const band = 0.5 + 0.5 * Math.cos(across * 95 + 1.8 * Math.sin((x * dx + y * dy) / width / 0.09))
-        bright +=
-          0.26 * marks.trails * band * Math.exp(-((across / 0.2) ** 2)) * Math.exp(-((distance / 0.42) ** 2))
-      }
-      glow[at] = bright
+      const across = ((x - lx) * -dy + (y - ly) * dx) / width
+      const distance = distanceOf(x - lx, y - ly) / width
+      const fade = Math.exp(-((across / 0.2) ** 2) - (distance / 0.42) ** 2)
+      if (fade < 0.01) continue
+      const band = 0.5 + 0.5 * Math.cos(across * 95 + 1.8 * Math.sin((x * dx + y * dy) / width / 0.09))
+      glow[at]! += 0.26 * trails * band * fade
     }
 }
 
@@ -84,18 +113,20 @@ function paintScratch(
   const steps = Math.max(3, Math.round(scratch.length * width))
   let x = scratch.x * width
   let y = scratch.y * height
-  let angle = scratch.angle
+  const [turnX, turnY] = [Math.cos(scratch.bend / steps), Math.sin(scratch.bend / steps)]
+  let [dx, dy] = [Math.cos(scratch.angle), Math.sin(scratch.angle)]
   for (let step = 0; step < steps; step++) {
-    angle += scratch.bend / steps
-    x += Math.cos(angle)
-    y += Math.sin(angle)
+    ;[dx, dy] = [dx * turnX - dy * turnY, dx * turnY + dy * turnX]
+    x += dx
+    y += dy
     const [px, py] = [Math.round(x), Math.round(y)]
     if (px < 0 || py < 0 || px >= width || py >= height) continue
-    const toLight = Math.atan2(y - ly, x - lx)
-    // A scratch flashes where it runs across the line to the lamp.
-    const across = Math.sin(angle - toLight) ** 2
-    const distance = Math.hypot(x - lx, y - ly) / width
-    const flash = across ** 4 * Math.exp(-((distance / FLASH_REACH) ** 2))
+    const [rx, ry] = [x - lx, y - ly]
+    const squared = rx * rx + ry * ry
+    // A scratch flashes where it runs across the line to the lamp: sine of the angle between them, to the eighth.
+    const across = (dx * ry - dy * rx) ** 2 / squared
+    if (across < 0.4) continue
+    const flash = across ** 4 * Math.exp(-squared / (width * FLASH_REACH) ** 2)
     glow[py * width + px]! += 1.35 * scratch.depth * flash
   }
 }
@@ -109,12 +140,12 @@ function paintSpot(
   height: number,
 ): void {
   const [cx, cy, radius] = [spot.x * width, spot.y * height, Math.max(1.2, spot.radius * width)]
-  const distance = Math.hypot(cx - lx, cy - ly) / width
+  const distance = distanceOf(cx - lx, cy - ly) / width
   const near = Math.exp(-((distance / (FLASH_REACH * 1.3)) ** 2))
   const reach = Math.ceil(radius + 1)
   for (let y = Math.max(0, Math.floor(cy - reach)); y <= Math.min(height - 1, cy + reach); y++)
     for (let x = Math.max(0, Math.floor(cx - reach)); x <= Math.min(width - 1, cx + reach); x++) {
-      const from = Math.hypot(x - cx, y - cy) / radius
+      const from = distanceOf(x - cx, y - cy) / radius
       if (from > 1.15) continue
       const at = y * width + x
       if (spot.kind === 'ring')

@@ -17,6 +17,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 
 type Props = {
+  title: string
   judged: PanelJudgement
   defects: readonly NotedDefect[]
   readOnly: boolean
@@ -27,12 +28,12 @@ type Props = {
 }
 
 /** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
-export function DefectEditor({ judged, defects, readOnly, at, onChange, children }: Props) {
+export function DefectEditor({ title, judged, defects, readOnly, at, onChange, children }: Props) {
   const { condition, prospects, panel } = judged
   return (
     <section className="sheet p-4" aria-label={`Defects on ${panel.name.toLowerCase()}`}>
       <header className="flex items-baseline justify-between gap-3">
-        <h2 className="text-xl">{panel.name}</h2>
+        <h2 className="text-xl">{title}</h2>
         <p data-testid="panel-condition">
           <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
           {condition.index.toFixed(0)}

@@ -34,6 +34,7 @@ import { meanOf, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
+import { WholeCar } from './whole-car'
 
 type Props = {
   jobId: string
@@ -58,6 +59,7 @@ export function SurveyScreen(props: Props) {
   const [shown, setShown] = useState<Shown>({ kind: 'round', id: 'before' })
   const [mishaps, setMishaps] = useState<string[]>([])
   const entry = useRef<HTMLInputElement>(null)
+  const taken = useMemo(() => takenByPanel(ledger), [ledger])
   const judgement = useMemo(
     () =>
       judge({
@@ -66,9 +68,9 @@ export function SurveyScreen(props: Props) {
         school,
         readings: countedReadings(data.before),
         defects: data.defects,
-        taken: takenByPanel(ledger),
+        taken,
       }),
-    [panels, vehicle.paintSystem, school, data.before, data.defects, ledger],
+    [panels, vehicle.paintSystem, school, data.before, data.defects, taken],
   )
   const rounds = useMemo(() => roundsOf(data, earlier), [data, earlier])
   const round: Round | undefined =
@@ -260,6 +262,7 @@ export function SurveyScreen(props: Props) {
           <Legend />
         )}
         <Distribution judgement={judgement} />
+        <WholeCar panels={judgement.panels} taken={taken} selected={selected} onSelect={setSelected} />
       </section>
       <aside className="space-y-4">
         <PanelSheet
@@ -309,6 +312,7 @@ export function SurveyScreen(props: Props) {
         </PanelSheet>
         <DefectEditor
           key={selected}
+          title="What marks it"
           judged={judged}
           defects={data.defects[selected] ?? []}
           readOnly={agreed || handedOver}

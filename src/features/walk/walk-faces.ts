@@ -5,7 +5,7 @@ import type { PanelFace, PlanPin } from '@/ui/body-plan'
 /** A panel at this index is shown as dark as it gets. */
 const WORST_INDEX = 30
 
-/** A panel on the walk: the more it has lost, the darker; its letter stands on it. */
+/** A panel on the walk: the more it has lost, the browner, like bracken; its letter stands on it. */
 export function conditionFace({ panel, condition }: PanelJudgement): PanelFace {
   const count = condition.costs.length
   const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
@@ -15,7 +15,7 @@ export function conditionFace({ panel, condition }: PanelJudgement): PanelFace {
     fill:
       count === 0
         ? 'var(--c-sheet)'
-        : `color-mix(in oklab, var(--c-ink) ${Math.round(6 + 34 * share)}%, var(--c-sheet))`,
+        : `color-mix(in oklab, var(--c-bracken) ${Math.round(16 + 54 * share)}%, var(--c-sheet))`,
     ink: 'var(--c-ink)',
     text: count === 0 ? '' : condition.letter,
     label: `${panel.name}: ${said}`,

@@ -128,6 +128,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
         {judged && (
           <DefectEditor
             key={selected}
+            title={judged.panel.name}
             judged={judged}
             defects={data.defects[selected] ?? []}
             readOnly={readOnly}

@@ -1,0 +1,105 @@
+import clsx from 'clsx'
+import {
+  DEFECT_MODEL,
+  FINDING_NAME,
+  type PanelJudgement,
+  type Prospect,
+  type Taken,
+  VERDICT_NAME,
+  type Verdict,
+} from '@/core/survey'
+import { ScrollStrip } from '@/ui/scroll-strip'
+
+type Props = {
+  panels: readonly PanelJudgement[]
+  taken: Readonly<Record<string, Taken>>
+  selected: string
+  onSelect: (panel: string) => void
+}
+
+const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', 'stays']
+
+/** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
+export function WholeCar({ panels, taken, selected, onSelect }: Props) {
+  return (
+    <section className="mt-5 border-t border-line pt-4">
+      <h2 className="text-lg">The whole car, panel by panel</h2>
+      <ScrollStrip label="The whole car, panel by panel">
+        <table className="mt-1 w-full text-[15px]">
+          <thead>
+            <tr className="text-left text-sm text-ink-soft">
+              {[
+                'Panel',
+                'Film',
+                'It is',
+                'Taken before',
+                'May come off',
+                'Condition',
+                'What can be done',
+              ].map((name, at) => (
+                <th key={name} className={clsx('py-1 pr-3 font-normal', at > 2 && at < 5 && 'text-right')}>
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {panels.map(({ panel, statistics, finding, budget, condition, prospects }) => (
+              <tr
+                key={panel.id}
+                className={clsx('border-t border-line', panel.id === selected && 'bg-lichen')}
+              >
+                <th className="py-0.5 pr-3 text-left font-normal">
+                  <button
+                    type="button"
+                    className="min-h-9 text-left underline decoration-ink-soft/40 underline-offset-4"
+                    onClick={() => onSelect(panel.id)}
+                  >
+                    {panel.name}
+                  </button>
+                </th>
+                <td className="pr-3">{statistics ? `${statistics.medianUm.toFixed(0)} µm` : '–'}</td>
+                <td
+                  className={clsx(
+                    'pr-3',
+                    ['thin', 'repainted', 'filler-likely'].includes(finding.kind) && 'text-copper',
+                  )}
+                >
+                  {FINDING_NAME[finding.kind].toLowerCase()}
+                </td>
+                <td className="pr-3 text-right">{taken[panel.id]?.takenUm.toFixed(1) ?? '–'}</td>
+                <td className="pr-3 text-right font-semibold">{budget.budgetUm.toFixed(1)} µm</td>
+                <td className="pr-3 pl-1">
+                  <strong className="font-head">{condition.letter}</strong> {condition.index.toFixed(0)}
+                </td>
+                <td className="py-1 text-sm leading-snug">
+                  <Done prospects={prospects} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </ScrollStrip>
+    </section>
+  )
+}
+
+/** Swirls polish out; scratches stay. */
+function Done({ prospects }: { prospects: readonly Prospect[] }) {
+  const groups = VERDICTS.map((verdict) => ({
+    verdict,
+    names: [
+      ...new Set(
+        prospects
+          .filter((prospect) => prospect.verdict === verdict)
+          .map(({ defect }) => DEFECT_MODEL[defect.kind].name.toLowerCase()),
+      ),
+    ],
+  })).filter(({ names }) => names.length > 0)
+  if (groups.length === 0) return <span className="text-ink-soft">nothing noted</span>
+  return groups.map(({ verdict, names }) => (
+    <span key={verdict} className={clsx('block', verdict === 'stays' && 'text-copper')}>
+      {VERDICT_NAME[verdict]}: {names.join(', ')}
+    </span>
+  ))
+}
