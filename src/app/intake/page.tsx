@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { dayIn } from '@/core/time'
 import { IntakeForm } from '@/features/intake/intake-form'
+import { pastOf } from '@/server/actions/known'
 import { now } from '@/server/clock'
 import { database } from '@/server/db'
 import { loadShop } from '@/server/shop-store'
@@ -8,8 +9,17 @@ import { recentlyGone } from '@/server/vehicle-store'
 
 export const metadata: Metadata = { title: 'Take in' }
 
-export default async function IntakePage() {
+type Props = { searchParams: Promise<{ vehicle?: string }> }
+
+export default async function IntakePage({ searchParams }: Props) {
+  const { vehicle } = await searchParams
   const db = await database()
   const { setup } = await loadShop(db)
-  return <IntakeForm today={dayIn(setup.timezone, now())} recent={await recentlyGone(db)} />
+  return (
+    <IntakeForm
+      today={dayIn(setup.timezone, now())}
+      recent={await recentlyGone(db)}
+      back={vehicle ? await pastOf(vehicle) : undefined}
+    />
+  )
 }

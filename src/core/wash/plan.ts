@@ -7,7 +7,7 @@ import {
 } from './contamination'
 import { type Lance, lanceBottle, lanceErrorText, type Pour, pourFor } from './dilution'
 import { type WashMethod, type WashPlace, washMethod } from './method'
-import { WASH_STEPS, type WashStep } from './steps'
+import { type Dwell, WASH_STEPS, type WashStep } from './steps'
 
 /** Which decontamination comes first: two schools. */
 export const WASH_SCHOOLS = ['iron-first', 'clay-first'] as const
@@ -33,7 +33,7 @@ export type Mix =
   | { kind: 'neat'; product: string }
   | { kind: 'unmixable'; product: string; message: string }
 
-export type PlannedStep = { step: WashStep; how: string; mix?: Mix }
+export type PlannedStep = { step: WashStep; how: string; dwell?: Dwell; mix?: Mix }
 
 export type WashPlan = {
   method: WashMethod
@@ -99,7 +99,8 @@ export function planWash(input: WashInput): WashPlan {
     clay,
     steps: steps.map((step) => {
       const mix = mixFor(step, input.gear)
-      return { step, how: step.how(context), ...(mix ? { mix } : {}) }
+      const dwell = step.dwell?.(context)
+      return { step, how: step.how(context), ...(dwell ? { dwell } : {}), ...(mix ? { mix } : {}) }
     }),
   }
 }

@@ -11,7 +11,7 @@ export type WashStep = {
   order: Record<WashSchool, number>
   needed: (context: WashContext) => boolean
   how: (context: WashContext) => string
-  dwell?: Dwell
+  dwell?: (context: WashContext) => Dwell
   product?: string
   mix?: { into: 'lance'; panelShare: number } | { into: 'bucket' | 'spray'; partsWater: number }
   cautions: readonly string[]
@@ -53,7 +53,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     how: () => 'Wheel by wheel with their own brushes and bucket. Cold wheels only.',
     product: 'wheel cleaner',
     mix: { into: 'spray', partsWater: 4 },
-    dwell: { minMinutes: 2, maxMinutes: 4 },
+    dwell: () => ({ minMinutes: 2, maxMinutes: 4 }),
     cautions: [SHEET],
   },
   {
@@ -64,7 +64,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     needed: ({ bakedWheels }) => bakedWheels,
     how: () => 'Two minutes on the first wheel; four on the others only when the first is safe.',
     product: 'acid wheel cleaner',
-    dwell: { minMinutes: 2, maxMinutes: 4 },
+    dwell: () => ({ minMinutes: 2, maxMinutes: 4 }),
     cautions: ACID,
   },
   {
@@ -94,7 +94,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     order: at(40),
     needed: wet,
     how: () => 'From the sills up. It must not dry; rinse from the top.',
-    dwell: { minMinutes: 3, maxMinutes: 5 },
+    dwell: () => ({ minMinutes: 3, maxMinutes: 5 }),
     product: 'foam',
     mix: { into: 'lance', panelShare: 0.04 },
     cautions: ['Not in the sun, not on hot panels.'],
@@ -118,7 +118,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     order: at(40),
     needed: rinseless,
     how: () => 'A panel well wet, top down. Lower panels twice.',
-    dwell: { minMinutes: 1, maxMinutes: 3 },
+    dwell: () => ({ minMinutes: 1, maxMinutes: 3 }),
     product: 'rinseless wash',
     mix: { into: 'spray', partsWater: 128 },
     cautions: [],
@@ -142,7 +142,9 @@ export const WASH_STEPS: readonly WashStep[] = [
     needed: ({ contamination }) => contamination.sight.iron > 0 || contamination.touch.lower > 1,
     how: ({ school }) =>
       `Behind the wheels, the tail, the lower doors first. It bleeds purple. ${school === 'iron-first' ? 'Short dwell, watch it' : 'Longer dwell on paint that is already smooth'}; never let it dry. Rinse well.`,
-    dwell: { minMinutes: 1, maxMinutes: 10 },
+    // Two schools: 1–2 min, or 5–10 (common practice).
+    dwell: ({ school }) =>
+      school === 'iron-first' ? { minMinutes: 1, maxMinutes: 2 } : { minMinutes: 5, maxMinutes: 10 },
     product: 'iron remover',
     cautions: ['Ventilate: it smells of sulphur.', ...ACID],
   },
@@ -153,7 +155,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     order: at(62),
     needed: ({ contamination }) => contamination.sight.tar > 0 || contamination.sight.sap > 0,
     how: () => 'Spot by spot with a cloth, then rinse it off and wash those panels again: it dissolves clay.',
-    dwell: { minMinutes: 1, maxMinutes: 2 },
+    dwell: () => ({ minMinutes: 1, maxMinutes: 2 }),
     product: 'tar remover',
     cautions: ['Solvent: ventilate, no flame, gloves.', SHEET],
   },
@@ -176,7 +178,7 @@ export const WASH_STEPS: readonly WashStep[] = [
     order: at(88),
     needed: seen('mineral'),
     how: () => 'A panel at a time with a damp cloth, then rinse. Try glass with glass polish if it stays.',
-    dwell: { minMinutes: 1, maxMinutes: 2 },
+    dwell: () => ({ minMinutes: 1, maxMinutes: 2 }),
     product: 'acid spot remover',
     cautions: ACID,
   },

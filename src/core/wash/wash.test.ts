@@ -162,6 +162,12 @@ describe('the order of the wash', () => {
       expect(order.indexOf('iron') < order.indexOf('clay')).toBe(school === 'iron-first')
     },
   )
+  test('iron remover stands one to two minutes in one school, five to ten in the other (common practice)', () => {
+    const dwell = (school: WashInput['school']) =>
+      planWash(input({ school, contamination: dirty })).steps.find(({ step }) => step.id === 'iron')!.dwell
+    expect(dwell('iron-first')).toEqual({ minMinutes: 1, maxMinutes: 2 })
+    expect(dwell('clay-first')).toEqual({ minMinutes: 5, maxMinutes: 10 })
+  })
   test('a clean car is washed and dried, no more', () => {
     expect(ids({})).toEqual(['wheels', 'pre-rinse', 'foam', 'two-buckets', 'dry'])
     expect(ids({ place: { airC: 1, drain: true, hose: true, indoors: false } })).toEqual([

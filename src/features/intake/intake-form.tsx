@@ -22,8 +22,15 @@ import { StepPaint } from './step-paint'
 import { StepVehicle } from './step-vehicle'
 import { firstOpenStep, STEPS, stepOf } from './steps'
 
+type Props = {
+  today: string
+  recent: readonly KnownVehicle[]
+  /** The vehicle that was asked to be taken in again. */
+  back: Past | undefined
+}
+
 /** Taking a vehicle in: five short stretches of a walk, from the handshake to the date. */
-export function IntakeForm({ today, recent }: { today: string; recent: readonly KnownVehicle[] }) {
+export function IntakeForm({ today, recent, back }: Props) {
   const form = useForm<Intake>({ resolver: zodResolver(intakeSchema), defaultValues: emptyIntake(today) })
   const [step, setStep] = useState(0)
   const [kept, setKept] = useState(false)
@@ -39,11 +46,16 @@ export function IntakeForm({ today, recent }: { today: string; recent: readonly 
       form.reset({ ...emptyIntake(today), ...draft })
       setStep(firstOpenStep(form.getValues()))
     }
-    setKept(had)
+    if (back) {
+      form.reset({ ...emptyIntake(today), ...intakeOf(back.known) })
+      setPast(back)
+      setStep(stepOf('odometerKm'))
+    }
+    setKept(had && !back)
     setReady(true)
     const { unsubscribe } = form.watch((values) => writeDraft(values as Partial<Intake>))
     return () => unsubscribe()
-  }, [form, today])
+  }, [form, today, back])
 
   const go = (to: number) => {
     setStep(to)

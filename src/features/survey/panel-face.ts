@@ -1,4 +1,4 @@
-import { FINDING_NAME, LIFETIME_UM, type PanelJudgement } from '@/core/survey'
+import { FINDING_NAME, LIFETIME_UM, type PanelJudgement, type removalBetween } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'
@@ -38,21 +38,26 @@ export function roundFace(panel: Panel, um: number | undefined): PanelFace {
   }
 }
 
-/** What a panel has lost between two rounds, µm; the more, the darker. */
-export function differenceFace(panel: Panel, lostUm: number | undefined): PanelFace {
-  if (lostUm === undefined)
+/** A difference smaller than twice its uncertainty is the hand that held the gauge, not paint. */
+const DISTINCT = 2
+
+/** What a panel has lost between two rounds, µm; the more, the darker, and in brackets where it is within the error. */
+export function differenceFace(panel: Panel, lost: ReturnType<typeof removalBetween>): PanelFace {
+  if (!lost)
     return {
       fill: 'var(--c-sheet)',
       ink: 'var(--c-ink-soft)',
       text: '',
       label: `${panel.name}: not read in both rounds`,
     }
-  const share = Math.min(1, Math.max(0, lostUm / LIFETIME_UM))
-  const text = `${lostUm >= 0 ? '−' : '+'}${Math.abs(lostUm).toFixed(1)}`
+  const { removedUm, uncertaintyUm } = lost
+  const distinct = Math.abs(removedUm) >= DISTINCT * uncertaintyUm
+  const share = distinct ? Math.min(1, Math.max(0, removedUm / LIFETIME_UM)) : 0
+  const text = `${removedUm >= 0 ? '−' : '+'}${Math.abs(removedUm).toFixed(1)}`
   return {
-    fill: `color-mix(in oklch, var(--c-copper) ${Math.round(share * 70)}%, var(--c-sheet))`,
-    ink: 'var(--c-ink)',
-    text,
-    label: `${panel.name}: ${text} µm`,
+    fill: `color-mix(in oklab, var(--c-bracken) ${Math.round(share * 80)}%, var(--c-sheet))`,
+    ink: distinct ? 'var(--c-ink)' : 'var(--c-ink-soft)',
+    text: distinct ? text : `(${text})`,
+    label: `${panel.name}: ${text} ± ${uncertaintyUm.toFixed(1)} µm${distinct ? '' : ', within the error'}`,
   }
 }

@@ -3,11 +3,13 @@
 import { useMemo, useRef, useState } from 'react'
 import {
   countedReadings,
+  countedUm,
   doubtful,
   judge,
   type Phase,
   type Reading,
   type Removal,
+  removalBetween,
   type School,
   takenByPanel,
 } from '@/core/survey'
@@ -19,17 +21,19 @@ import type { Vehicle } from '@/server/job-store'
 import type { StoredSurvey } from '@/server/survey-store'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
-import { FILM_LEGEND_UM, filmColour, filmInk } from '@/ui/film-scale'
 import { DefectEditor } from './defect-editor'
 import { Distribution } from './distribution'
+import { GaugeNotes } from './gauge-notes'
 import { GlossEntry } from './gloss-entry'
 import { Hatches } from './hatches'
 import { ImportReadings } from './import-readings'
+import { Legend } from './legend'
 import { differenceFace, panelFace, roundFace } from './panel-face'
 import { PanelReadings } from './panel-readings'
 import { PanelSheet } from './panel-sheet'
 import { ReadingEntry } from './reading-entry'
 import { RoundStrip } from './round-strip'
+import { RoundSwitch, type Shown } from './round-switch'
 import { meanOf, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
@@ -46,9 +50,6 @@ type Props = {
   agreed: boolean
   handedOver: boolean
 }
-
-/** What is laid over the plan: a round by its id, or what has gone between the first and the last. */
-type Shown = { kind: 'round'; id: string } | { kind: 'difference' }
 
 /** Measuring and grading on the body plan. */
 export function SurveyScreen(props: Props) {
@@ -88,12 +89,9 @@ export function SurveyScreen(props: Props) {
           const { panel } = judged
           if (shown.kind === 'difference') {
             const [first, last] = [rounds[0]!, rounds.at(-1)!].map(({ measured }) =>
-              meanOf(measured, panel.id),
-            )
-            return [
-              panel.id,
-              differenceFace(panel, first === undefined || last === undefined ? undefined : first - last),
-            ]
+              countedUm(measured.readings[panel.id] ?? []),
+            ) as [number[], number[]]
+            return [panel.id, differenceFace(panel, removalBetween(first, last))]
           }
           if (shown.id === 'before') return [panel.id, panelFace(judged)]
           return [panel.id, roundFace(panel, round && meanOf(round.measured, panel.id))]
@@ -146,7 +144,7 @@ export function SurveyScreen(props: Props) {
     gauge.start(selected, phase)
   }
   return (
-    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
+    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem] lg:grid-rows-[auto_1fr]">
       <section aria-label="Body plan">
         <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
           <p className="flex items-baseline gap-2" data-testid="vehicle-grade">
@@ -212,59 +210,28 @@ export function SurveyScreen(props: Props) {
             {gauge.fault}
           </p>
         )}
-        {questions.length > 0 && (
-          <p
-            role="status"
-            className="mb-2 rounded border-2 border-copper bg-copper-soft px-3 py-2 text-[15px]"
-          >
-            A reading does not fit on{' '}
-            {questions.map(({ id, name }, at) => (
-              <span key={id}>
-                {at > 0 && ', '}
-                <button
-                  type="button"
-                  className="min-h-11 font-semibold underline underline-offset-4"
-                  onClick={() => setSelected(id)}
-                >
-                  {name.toLowerCase()}
-                </button>
-              </span>
-            ))}
-            . Say whether it is real.
-          </p>
-        )}
-        {mishaps.length > 0 && (
-          <details className="mb-2 text-sm text-ink-soft">
-            <summary className="min-h-11 content-center">
-              The gauge: {mishaps.length} {mishaps.length === 1 ? 'mishap' : 'mishaps'} on this walk
-            </summary>
-            <ul>
-              {mishaps.map((text, at) => (
-                <li key={at}>{text}</li>
-              ))}
-            </ul>
-          </details>
-        )}
+        <GaugeNotes questions={questions} mishaps={mishaps} onSelect={setSelected} />
         <Hatches />
-        <BodyPlan
-          shape={vehicle.shape}
-          panels={panels}
-          faces={faces}
-          selected={selected}
-          onSelect={setSelected}
-          onType={typeInto}
-        />
+        <div className="max-lg:[&_svg]:max-h-[31rem]">
+          <BodyPlan
+            shape={vehicle.shape}
+            panels={panels}
+            faces={faces}
+            selected={selected}
+            onSelect={setSelected}
+            onType={typeInto}
+          />
+        </div>
         {shown.kind === 'difference' ? (
           <p className="mt-2 text-sm text-ink-soft">
-            What has gone between “{rounds[0]!.name}” and “{rounds.at(-1)!.name}”, µm. Darker is more.
+            What has gone between “{rounds[0]!.name}” and “{rounds.at(-1)!.name}”, µm. Darker is more; what
+            stands in brackets is within the error of the readings.
           </p>
         ) : (
           <Legend />
         )}
-        <Distribution judgement={judgement} />
-        <WholeCar panels={judgement.panels} taken={taken} selected={selected} onSelect={setSelected} />
       </section>
-      <aside className="space-y-4">
+      <aside className="space-y-4 lg:row-span-2">
         <PanelSheet
           judged={judged}
           ledger={ledger}
@@ -327,88 +294,10 @@ export function SurveyScreen(props: Props) {
           <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'To the plan' : 'To the packages'}</ButtonLink>
         </div>
       </aside>
+      <div>
+        <Distribution judgement={judgement} />
+        <WholeCar panels={judgement.panels} taken={taken} selected={selected} onSelect={setSelected} />
+      </div>
     </div>
-  )
-}
-
-/** Which round lies on the plan: before, after, earlier visits, or what has gone in between. */
-function RoundSwitch({
-  rounds,
-  shown,
-  onShow,
-  offerAfter,
-}: {
-  rounds: readonly Round[]
-  shown: Shown
-  onShow: (shown: Shown) => void
-  offerAfter: boolean
-}) {
-  const all = [
-    ...rounds.map(({ id, name }) => ({ id, name })),
-    ...(offerAfter && !rounds.some(({ id }) => id === 'after')
-      ? [{ id: 'after', name: 'This visit, after' }]
-      : []),
-  ]
-  return (
-    <fieldset className="mb-3 flex flex-wrap gap-1.5" aria-label="Round on the plan">
-      {all.map(({ id, name }) => (
-        <RoundButton
-          key={id}
-          name={name}
-          pressed={shown.kind === 'round' && shown.id === id}
-          onPress={() => onShow({ kind: 'round', id })}
-        />
-      ))}
-      {rounds.length > 1 && (
-        <RoundButton
-          name="What has gone"
-          pressed={shown.kind === 'difference'}
-          onPress={() => onShow({ kind: 'difference' })}
-        />
-      )}
-    </fieldset>
-  )
-}
-
-function RoundButton({ name, pressed, onPress }: { name: string; pressed: boolean; onPress: () => void }) {
-  return (
-    <button
-      type="button"
-      aria-pressed={pressed}
-      className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
-      onClick={onPress}
-    >
-      {name}
-    </button>
-  )
-}
-
-function Legend() {
-  return (
-    <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2 text-sm text-ink-soft">
-      <span className="flex">
-        {FILM_LEGEND_UM.map((um) => (
-          <span key={um} className="px-2 py-0.5" style={{ background: filmColour(um), color: filmInk(um) }}>
-            {um}
-          </span>
-        ))}
-      </span>
-      <span>µm, panel median</span>
-      <Swatch mark="thin" label="thin" />
-      <Swatch mark="repainted" fill={filmColour(230)} label="repainted" />
-      <Swatch mark="unreadable" label="not metal, cannot be read" />
-    </div>
-  )
-}
-
-function Swatch({ mark, fill, label }: { mark: string; fill?: string; label: string }) {
-  return (
-    <span className="flex items-center gap-1.5">
-      <svg width="22" height="16" aria-hidden="true">
-        {fill && <rect width="22" height="16" fill={fill} />}
-        <rect width="22" height="16" fill={`url(#mark-${mark})`} />
-      </svg>
-      {label}
-    </span>
   )
 }

@@ -56,7 +56,7 @@ export function VehicleScreen({ known: { customer, vehicle }, visits, ledger, ph
             {vehicle.vin && ` · ${vehicle.vin}`}
           </p>
         </div>
-        <ButtonLink href="/intake" className="shrink-0">
+        <ButtonLink href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
           Take it in again
         </ButtonLink>
       </header>
@@ -80,7 +80,7 @@ export function VehicleScreen({ known: { customer, vehicle }, visits, ledger, ph
           </ol>
           {vehicle.treatments.length > 0 && (
             <>
-              <h2 className="mt-5 text-xl">Before our time</h2>
+              <h2 className="mt-5 text-xl">Told by the owner</h2>
               <ul className="mt-1 text-[15px]">
                 {vehicle.treatments.map(({ kind, what, year }, at) => (
                   <li key={at}>

@@ -101,7 +101,9 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             faces={faces}
             places={places}
             pins={
-              touched && !readOnly ? [...pins, { ...touched, id: 'touched', label: '+', held: false }] : pins
+              touched && judged && !readOnly
+                ? [...pins, { ...touched, id: 'touched', label: '+', held: false }]
+                : pins
             }
             selected={selected}
             onSelect={select}

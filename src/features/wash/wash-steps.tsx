@@ -7,7 +7,7 @@ const water = (value: number) => (value >= 2000 ? `${(value / 1000).toFixed(1)} 
 export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
   return (
     <ol className="mt-4 border-l-2 border-fern-soft">
-      {steps.map(({ step, how, mix }, at) => (
+      {steps.map(({ step, how, dwell, mix }, at) => (
         <li key={step.id} className="relative mb-1 py-2.5 pl-7" data-wash-step={step.id}>
           <span className="absolute top-3 -left-[13px] flex size-6 items-center justify-center rounded-[50%_50%_50%_0] bg-fern font-head text-[13px] font-bold text-on-fern">
             {at + 1}
@@ -20,11 +20,11 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
             </div>
             <div className="text-[15px]">
               {mix && <Mixed mix={mix} />}
-              {step.dwell && (
+              {dwell && (
                 <p>
                   Stands{' '}
                   <strong>
-                    {step.dwell.minMinutes}–{step.dwell.maxMinutes} min
+                    {dwell.minMinutes}–{dwell.maxMinutes} min
                   </strong>
                   , never dry
                 </p>

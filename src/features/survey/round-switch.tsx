@@ -1,0 +1,56 @@
+import type { Round } from './rounds'
+
+/** What is laid over the plan: a round by its id, or what has gone between the first and the last. */
+export type Shown = { kind: 'round'; id: string } | { kind: 'difference' }
+
+/** Which round lies on the plan: before, after, earlier visits, or what has gone in between. */
+export function RoundSwitch({
+  rounds,
+  shown,
+  onShow,
+  offerAfter,
+}: {
+  rounds: readonly Round[]
+  shown: Shown
+  onShow: (shown: Shown) => void
+  offerAfter: boolean
+}) {
+  const all = [
+    ...rounds.map(({ id, name }) => ({ id, name })),
+    ...(offerAfter && !rounds.some(({ id }) => id === 'after')
+      ? [{ id: 'after', name: 'This visit, after' }]
+      : []),
+  ]
+  return (
+    <fieldset className="mb-3 flex flex-wrap gap-1.5" aria-label="Round on the plan">
+      {all.map(({ id, name }) => (
+        <RoundButton
+          key={id}
+          name={name}
+          pressed={shown.kind === 'round' && shown.id === id}
+          onPress={() => onShow({ kind: 'round', id })}
+        />
+      ))}
+      {rounds.length > 1 && (
+        <RoundButton
+          name="What has gone"
+          pressed={shown.kind === 'difference'}
+          onPress={() => onShow({ kind: 'difference' })}
+        />
+      )}
+    </fieldset>
+  )
+}
+
+function RoundButton({ name, pressed, onPress }: { name: string; pressed: boolean; onPress: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-pressed={pressed}
+      className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
+      onClick={onPress}
+    >
+      {name}
+    </button>
+  )
+}
