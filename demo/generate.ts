@@ -10,7 +10,7 @@ import {
   waitBegan,
 } from '@/core/job'
 import { solve } from '@/core/schedule'
-import { emptyRecord, type SurveyRecord } from '@/core/survey'
+import { emptyRecord, judgeRecord, type SurveyRecord } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
@@ -20,7 +20,6 @@ import { shopCalendar } from '@/server/floor'
 import { cutByTable, handOverJob } from '@/server/hand-over'
 import { emptyIntake } from '@/server/intake-schema'
 import { findJob, type Job, takeIn } from '@/server/job-store'
-import { judgeVehicle } from '@/server/judged'
 import { publish } from '@/server/plan-store'
 import { collectionTime, planFloor, replan } from '@/server/planning'
 import { loadShop, type Setup, type Shop } from '@/server/shop-store'
@@ -67,7 +66,7 @@ function offerFor(shop: Shop, car: DemoCar, job: Job, survey: SurveyRecord): Off
   const { setup, catalogue } = shop
   const template = setup.packages.find(({ key }) => key === car.packageKey)!
   const { shape, paintSystem, hardness } = job.vehicle
-  const judgement = judgeVehicle(job.vehicle, setup, survey, [])
+  const judgement = judgeRecord(job.vehicle, setup.school, survey, {})
   return makeOffer(template, { shape, paintSystem, hardness, judgement, catalogue, rates: setup.rates })
 }
 

@@ -1,9 +1,8 @@
 import type { Knex } from 'knex'
-import type { Letter, Measured } from '@/core/survey'
+import { judgeRecord, type Letter, type Measured } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { findAgreement } from './agreement-store'
 import { type Job, visitsOf } from './job-store'
-import { judgeVehicle } from './judged'
 import type { Setup } from './shop-store'
 import { loadSurvey, type StoredSurvey } from './survey-store'
 
@@ -44,7 +43,7 @@ export async function loadVisits(db: Knex, vehicleId: string, setup: Setup): Pro
         day: dayIn(setup.timezone, job.arriveAt),
         survey,
         ...(agreement ? { packageName: agreement.packageName } : {}),
-        letter: judgeVehicle(job.vehicle, setup, survey, []).letter,
+        letter: judgeRecord(job.vehicle, setup.school, survey, {}).letter,
         readings: Object.values(survey.before.readings).flat().length,
       }
     }),

@@ -60,7 +60,7 @@ export {
   glossWord,
   reflectanceOf,
 } from './gloss'
-export { judge, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
+export { judge, judgeRecord, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
 export {
   NOTHING_TAKEN,
   REMOVAL_SOURCES,

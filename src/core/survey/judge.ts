@@ -1,4 +1,4 @@
-import type { PaintSystem, Panel } from '../vehicle'
+import { type PaintSystem, type Panel, panelsOf, type Shape } from '../vehicle'
 import type { Baseline } from './baseline'
 import { type RemovalBudget, removalBudget, type School } from './budget'
 import { type Condition, type Letter, letterOf, panelCondition, vehicleIndex } from './condition'
@@ -13,6 +13,7 @@ import {
 } from './finding'
 import type { Taken } from './ledger'
 import { type Prospect, prospectOf } from './prospect'
+import { countedReadings, type SurveyRecord } from './record'
 
 export type SurveyInput = {
   panels: readonly Panel[]
@@ -72,4 +73,21 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
     condition: panelCondition(defects),
     prospects: defects.map((defect) => prospectOf(defect, budget)),
   }
+}
+
+/** A vehicle judged from what is recorded of the round before the work, and from what the ledger says is gone. */
+export function judgeRecord(
+  { shape, paintSystem }: { shape: Shape; paintSystem: PaintSystem },
+  school: School,
+  record: Pick<SurveyRecord, 'before' | 'defects'>,
+  taken: Readonly<Record<string, Taken>>,
+): VehicleJudgement {
+  return judge({
+    panels: panelsOf(shape),
+    paintSystem,
+    school,
+    readings: countedReadings(record.before),
+    defects: record.defects,
+    taken,
+  })
 }

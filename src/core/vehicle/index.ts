@@ -23,6 +23,7 @@ export {
 } from './paint-system'
 export type { Difficulty, Orientation, Substrate } from './panel-kinds'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
-export { PLACE_SURFACES, type Place, type PlaceSurface } from './places'
+export { PLACE_SURFACES, type PlaceSurface } from './place-kinds'
+export type { Place } from './places'
 export { type BodyPlan, bodyPlan, type PlanBackdrop, type PlanOutline } from './plan'
 export { checkDigitOf, normaliseVin, readVin, type VinNote, type VinReading, vinNoteText } from './vin'

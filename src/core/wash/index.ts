@@ -16,6 +16,7 @@ export {
   ZONES,
   type Zone,
 } from './contamination'
+export { WASH_SCHOOLS, type WashContext, type WashSchool } from './context'
 export {
   capfuls,
   drawnShare,
@@ -33,11 +34,8 @@ export {
   type Mix,
   type PlannedStep,
   planWash,
-  WASH_SCHOOLS,
-  type WashContext,
   type WashGear,
   type WashInput,
   type WashPlan,
-  type WashSchool,
 } from './plan'
 export { type Dwell, WASH_STEPS, type WashStep } from './steps'

@@ -5,27 +5,13 @@ import {
   clayGrade,
   contaminationScore,
 } from './contamination'
+import type { WashContext, WashSchool } from './context'
 import { type Lance, lanceBottle, lanceErrorText, type Pour, pourFor } from './dilution'
 import { type WashMethod, type WashPlace, washMethod } from './method'
 import { type Dwell, WASH_STEPS, type WashStep } from './steps'
 
-/** Which decontamination comes first: two schools. */
-export const WASH_SCHOOLS = ['iron-first', 'clay-first'] as const
-export type WashSchool = (typeof WASH_SCHOOLS)[number]
-
 /** Vessels of the shop, and its lance. */
 export type WashGear = { bucketMl: number; sprayMl: number; capMl: number; lance: Lance }
-
-export type WashContext = {
-  contamination: Contamination
-  place: WashPlace
-  school: WashSchool
-  softTop: boolean
-  /** Wheels with brake dust baked on, which an acid cleaner may be needed for. */
-  bakedWheels: boolean
-  method: WashMethod
-  clay: { start: ClayGrade; upTo: ClayGrade }
-}
 
 /** What to mix for a step: into what, and how much of each. */
 export type Mix =

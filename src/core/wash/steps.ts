@@ -1,4 +1,4 @@
-import type { WashContext, WashSchool } from './plan'
+import type { WashContext, WashSchool } from './context'
 
 /** Wash and decontamination as data: when a step is needed, how it is done, how long it dwells, what can hurt. */
 

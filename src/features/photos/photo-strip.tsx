@@ -1,9 +1,10 @@
 'use client'
 
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import type { Phase } from '@/core/survey'
 import type { Photo } from '@/server/photo-store'
 import { Button } from '@/ui/button'
+import { Camera } from './camera'
 import { MarkedPhoto } from './marked-photo'
 import { PhotoViewer } from './photo-viewer'
 import type { Photos } from './use-photos'
@@ -91,32 +92,5 @@ function Thumb({ photo, placeName, onOpen }: { photo: Photo; placeName: string; 
       <MarkedPhoto photo={photo} size="thumb" className="h-20" />
       <span className="absolute right-0 bottom-0 bg-paper/90 px-1.5 text-xs">{photo.phase}</span>
     </button>
-  )
-}
-
-/** The camera of the tablet, or a file. */
-export function Camera({ label, onFiles }: { label: string; onFiles: (files: File[]) => void }) {
-  const id = useId()
-  return (
-    <>
-      <input
-        id={id}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        multiple
-        className="peer sr-only"
-        onChange={(event) => {
-          onFiles([...(event.target.files ?? [])])
-          event.target.value = ''
-        }}
-      />
-      <label
-        htmlFor={id}
-        className="inline-flex min-h-11 cursor-pointer items-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold peer-focus-visible:outline-3 peer-focus-visible:outline-offset-2 peer-focus-visible:outline-fern hover:bg-lichen"
-      >
-        {label}
-      </label>
-    </>
   )
 }

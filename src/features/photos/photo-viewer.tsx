@@ -6,9 +6,9 @@ import { keepMarks } from '@/server/actions/photos'
 import type { Mark, Photo } from '@/server/photo-store'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { Camera } from './camera'
 import { Compare } from './compare'
 import { MarkedPhoto } from './marked-photo'
-import { Camera } from './photo-strip'
 import type { Photos } from './use-photos'
 
 type Props = { album: Photos; photo: Photo; placeName: string; readOnly: boolean; onClose: () => void }

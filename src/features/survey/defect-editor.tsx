@@ -15,6 +15,7 @@ import {
 } from '@/core/survey'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { NoteField, RemoveButton, SeverityChoice } from './defect-parts'
 
 type Props = {
   title: string
@@ -65,14 +66,10 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
                 </span>
                 <span className="text-ink-soft">−{(condition.costs[index]?.points ?? 0).toFixed(1)}</span>
                 {!readOnly && (
-                  <button
-                    type="button"
-                    className="min-h-11 px-2 text-sm underline underline-offset-4"
-                    aria-label={`Remove ${DEFECT_MODEL[defect.kind].name}`}
-                    onClick={() => onChange(defects.filter((_, position) => position !== index))}
-                  >
-                    remove
-                  </button>
+                  <RemoveButton
+                    what={DEFECT_MODEL[defect.kind].name}
+                    onRemove={() => onChange(defects.filter((_, position) => position !== index))}
+                  />
                 )}
               </div>
             </li>
@@ -88,7 +85,6 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
 }
 
 const EXTENTS = [2, 5, 10, 25, 50, 75, 100] as const
-const SEVERITIES: readonly Severity[] = [1, 2, 3]
 
 function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
   const [kind, setKind] = useState<DefectKind>()
@@ -124,12 +120,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
       />
       {kind && (
         <div className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
-          <Choice
-            label="How bad?"
-            options={SEVERITIES.map((each) => ({ value: each, name: SEVERITY_NAME[each] }))}
-            value={severity}
-            onChange={setSeverity}
-          />
+          <SeverityChoice value={severity} onChange={setSeverity} />
           <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
             <Choice
               label="How much of the panel?"
@@ -157,14 +148,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
             />
             A fingernail catches in it
           </label>
-          <input
-            className="field"
-            aria-label="Note"
-            placeholder="Where exactly, if it matters"
-            maxLength={300}
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-          />
+          <NoteField value={note} onChange={setNote} />
           {error && (
             <p role="alert" className="text-sm font-semibold text-copper">
               {error}

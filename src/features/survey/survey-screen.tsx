@@ -2,10 +2,9 @@
 
 import { useMemo, useRef, useState } from 'react'
 import {
-  countedReadings,
   countedUm,
   doubtful,
-  judge,
+  judgeRecord,
   type Phase,
   type Reading,
   type Removal,
@@ -61,18 +60,7 @@ export function SurveyScreen(props: Props) {
   const [mishaps, setMishaps] = useState<string[]>([])
   const entry = useRef<HTMLInputElement>(null)
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
-  const judgement = useMemo(
-    () =>
-      judge({
-        panels,
-        paintSystem: vehicle.paintSystem,
-        school,
-        readings: countedReadings(data.before),
-        defects: data.defects,
-        taken,
-      }),
-    [panels, vehicle.paintSystem, school, data.before, data.defects, taken],
-  )
+  const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
   const rounds = useMemo(() => roundsOf(data, earlier), [data, earlier])
   const round: Round | undefined =
     shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined

@@ -12,6 +12,7 @@ import {
 import type { Place } from '@/core/vehicle'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { NoteField, RemoveButton, SeverityChoice } from '../survey/defect-parts'
 
 type Props = {
   place: Place
@@ -20,8 +21,6 @@ type Props = {
   onChange: (defects: PlaceDefect[]) => void
   children?: ReactNode
 }
-
-const SEVERITIES: readonly Severity[] = [1, 2, 3]
 
 /** What is wrong with a wheel, a lamp, the glass, the inside: noted, not graded, since no film is spent on it. */
 export function PlaceEditor({ place, defects, readOnly, onChange, children }: Props) {
@@ -43,14 +42,10 @@ export function PlaceEditor({ place, defects, readOnly, onChange, children }: Pr
               </span>
             </span>
             {!readOnly && (
-              <button
-                type="button"
-                className="min-h-11 px-2 text-sm underline underline-offset-4"
-                aria-label={`Remove ${PLACE_DEFECT_MODEL[defect.kind].name}`}
-                onClick={() => onChange(defects.filter((_, at) => at !== index))}
-              >
-                remove
-              </button>
+              <RemoveButton
+                what={PLACE_DEFECT_MODEL[defect.kind].name}
+                onRemove={() => onChange(defects.filter((_, position) => position !== index))}
+              />
             )}
           </li>
         ))}
@@ -78,20 +73,8 @@ function NewPlaceDefect({ place, onAdd }: { place: Place; onAdd: (defect: PlaceD
       />
       {kind && (
         <div className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
-          <Choice
-            label="How bad?"
-            options={SEVERITIES.map((each) => ({ value: each, name: SEVERITY_NAME[each] }))}
-            value={severity}
-            onChange={setSeverity}
-          />
-          <input
-            className="field"
-            aria-label="Note"
-            placeholder="Where exactly, if it matters"
-            maxLength={300}
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-          />
+          <SeverityChoice value={severity} onChange={setSeverity} />
+          <NoteField value={note} onChange={setNote} />
           <Button
             className="w-full"
             onClick={() => {

@@ -2,7 +2,7 @@
 
 import clsx from 'clsx'
 import { useMemo, useState } from 'react'
-import { countedReadings, EASILY_MISSED, judge, type Removal, type School, takenByPanel } from '@/core/survey'
+import { EASILY_MISSED, judgeRecord, type Removal, type School, takenByPanel } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import type { Job } from '@/server/job-store'
 import type { Photo } from '@/server/photo-store'
@@ -37,18 +37,8 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const [selected, setSelected] = useState(panels[0]!.id)
   const [touched, setTouched] = useState<PlanPoint>()
   const readOnly = agreed || job.handedOverAt !== undefined
-  const judgement = useMemo(
-    () =>
-      judge({
-        panels,
-        paintSystem: vehicle.paintSystem,
-        school,
-        readings: countedReadings(data.before),
-        defects: data.defects,
-        taken: takenByPanel(ledger),
-      }),
-    [panels, vehicle.paintSystem, school, data.before, data.defects, ledger],
-  )
+  const taken = useMemo(() => takenByPanel(ledger), [ledger])
+  const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
   const faces = useMemo(
     () =>
       Object.fromEntries([

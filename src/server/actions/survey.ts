@@ -1,6 +1,6 @@
 'use server'
 
-import type { SurveyRecord } from '@/core/survey'
+import { judgeRecord, type SurveyRecord } from '@/core/survey'
 import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
 import { seedOf } from '@/devices/film-gauge'
 import { SimulatedGlossMeter } from '@/devices/gloss-meter'
@@ -8,7 +8,6 @@ import { findAgreement } from '../agreement-store'
 import { now } from '../clock'
 import { database } from '../db'
 import { findJob } from '../job-store'
-import { judgeVehicle } from '../judged'
 import { loadShop } from '../shop-store'
 import { surveySchema } from '../survey-schema'
 import { loadSurvey, type StoredSurvey, saveSurvey } from '../survey-store'
@@ -73,7 +72,7 @@ export async function readGloss(jobId: string, panel: string, phase: 'before' | 
   const { setup } = await loadShop(db)
   const survey = await loadSurvey(db, jobId)
   const agreement = phase === 'after' ? await findAgreement(db, jobId) : undefined
-  const { panels } = judgeVehicle(job.vehicle, setup, survey, [])
+  const { panels } = judgeRecord(job.vehicle, setup.school, survey, {})
   const index = panels.find((judged) => judged.panel.id === panel)?.condition.index ?? 100
   const lost = agreement ? (100 - index) * (1 - agreement.summary.expectedClearing) : 100 - index
   return new SimulatedGlossMeter(() => 100 - lost, seedOf(`${job.vehicle.plate}${panel}${phase}`)).read(panel)

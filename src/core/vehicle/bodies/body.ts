@@ -1,5 +1,5 @@
 import type { PanelKind } from '../panel-kinds'
-import type { PlaceKind } from '../places'
+import type { PlaceKind } from '../place-kinds'
 
 /**
  * One body shape: our own drawing of it in centimetres, with the painted area of every panel, m² (mem). A flank is
