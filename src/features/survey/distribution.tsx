@@ -1,14 +1,14 @@
 'use client'
 
 import type { Plugin } from 'chart.js'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import { FINDING_NAME, FLOOR_UM, type VehicleJudgement } from '@/core/survey'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 
 const STANDS_OUT = new Set(['repainted', 'filler-likely', 'thin'])
 
 /** The whole vehicle at a glance: what was read on each panel, the level they agree on, and who stands out. */
-export function Distribution({ judgement }: { judgement: VehicleJudgement }) {
+export const Distribution = memo(function Distribution({ judgement }: { judgement: VehicleJudgement }) {
   const read = useMemo(
     () =>
       judgement.panels.flatMap((judged) =>
@@ -124,4 +124,4 @@ export function Distribution({ judgement }: { judgement: VehicleJudgement }) {
       <ChartCanvas label={said} className="h-72" draw={draw} />
     </figure>
   )
-}
+})

@@ -1,6 +1,6 @@
 'use client'
 
-import { useMemo, useRef, useState } from 'react'
+import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import {
   countedUm,
   doubtful,
@@ -61,6 +61,8 @@ export function SurveyScreen(props: Props) {
   const entry = useRef<HTMLInputElement>(null)
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
   const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
+  // A reading shows at once where it was typed; chart and table follow when there is time.
+  const later = useDeferredValue(judgement)
   const rounds = useMemo(() => roundsOf(data, earlier), [data, earlier])
   const round: Round | undefined =
     shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined
@@ -283,8 +285,8 @@ export function SurveyScreen(props: Props) {
         </div>
       </aside>
       <div>
-        <Distribution judgement={judgement} />
-        <WholeCar panels={judgement.panels} taken={taken} selected={selected} onSelect={setSelected} />
+        <Distribution judgement={later} />
+        <WholeCar panels={later.panels} taken={taken} selected={selected} onSelect={setSelected} />
       </div>
     </div>
   )

@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import { memo } from 'react'
 import {
   DEFECT_MODEL,
   FINDING_NAME,
@@ -20,7 +21,7 @@ type Props = {
 const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', 'stays']
 
 /** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
-export function WholeCar({ panels, taken, selected, onSelect }: Props) {
+export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSelect }: Props) {
   return (
     <section className="mt-5 border-t border-line pt-4">
       <h2 className="text-lg">The whole car, panel by panel</h2>
@@ -82,7 +83,7 @@ export function WholeCar({ panels, taken, selected, onSelect }: Props) {
       </ScrollStrip>
     </section>
   )
-}
+})
 
 /** Swirls polish out; scratches stay. */
 function Done({ prospects }: { prospects: readonly Prospect[] }) {
