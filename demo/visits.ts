@@ -184,8 +184,8 @@ export async function addWash(db: Knex, jobId: string, setup: Setup): Promise<vo
 /** A signature nobody has: two loops and a line. */
 const SIGNATURE: [number, number][][] = [
   Array.from({ length: 60 }, (_, at): [number, number] => {
-    const turn = (at / 59) * 4 * Math.PI
-    return [0.16 + 0.0062 * at + 0.03 * Math.sin(turn), 0.15 - 0.05 * Math.cos(turn)].map(
+    const turn = (at / 59) * 6 * Math.PI
+    return [0.14 + 0.0055 * at + 0.045 * Math.sin(turn), 0.15 - (0.07 - 0.0006 * at) * Math.cos(turn)].map(
       (share) => Math.round(share * 1000) / 1000,
     ) as [number, number]
   }),
