@@ -1,5 +1,6 @@
 import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
+import { openIntake } from './intake'
 import { Shop } from './shop'
 
 /** The rest of a visit: pictures that are none, tables from any gauge, the practice panel, the shop’s own gear. */
@@ -176,4 +177,30 @@ test('the shop’s school and its lance change every plan that follows', async (
     .locator('[data-wash-step]')
     .evaluateAll((steps) => steps.map((step) => step.getAttribute('data-wash-step')))
   expect(order.indexOf('clay')).toBeLessThan(order.indexOf('iron'))
+})
+
+test('a film on one panel is declared on the walk, judged by, and told', async ({ page }) => {
+  await openJob(page, 'IM 5012', 'walk')
+  await page.getByRole('radio', { name: /^Roof:/ }).click()
+  await page.getByLabel('A film lies on this panel').check()
+  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await page.getByRole('link', { name: 'Survey' }).click()
+  await page.getByRole('radio', { name: /^Roof:/ }).click()
+  await expect(page.getByTestId('finding')).toHaveText('Under film')
+  await expect(page.getByTestId('budget')).toHaveText('0.0 µm')
+  await page.getByRole('link', { name: 'Promises' }).click()
+  await expect(page.getByText('A film lies on the roof.')).toBeVisible()
+})
+
+test('an owner who is known brings another vehicle: the owner stays, the vehicle is asked anew', async ({
+  page,
+}) => {
+  await openIntake(page, shop.url)
+  await page.getByRole('button', { name: /IM 2899/ }).click()
+  await expect(page.getByRole('region', { name: 'What we remember' })).toContainText('IM 2899 is back')
+  await page.getByRole('button', { name: 'Another vehicle of Wilf Sandys' }).click()
+  await expect(page.getByRole('heading', { name: 'Which vehicle?' })).toBeVisible()
+  await expect(page.getByLabel('Plate')).toHaveValue('')
+  await page.getByRole('button', { name: '1 Owner' }).click()
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Wilf Sandys')
 })

@@ -48,5 +48,6 @@ export const surveySchema: z.ZodType<SurveyRecord> = z.object({
   after: measuredSchema,
   defects: z.record(z.string(), z.array(defectSchema).max(40, 'Forty defects a panel are enough.')),
   places: z.record(z.string(), z.array(placeDefectSchema).max(40)),
+  films: z.array(z.string()).max(60),
   looked: z.array(z.enum(EASILY_MISSED.map(({ id }) => id))),
 })

@@ -71,12 +71,22 @@ export async function loadSurvey(db: Knex, jobId: string): Promise<StoredSurvey>
       severity: row.severity as Severity,
       note: row.note,
     })
+  const films: { panel: string }[] = await db('films').where(own).orderBy('panel')
+  record.films = films.map(({ panel }) => panel)
   const looked: { item: string }[] = await db('looked').where(own).orderBy('item')
   record.looked = looked.map(({ item }) => item)
   return { version: survey?.version ?? 0, ...record }
 }
 
-const TABLES = ['film_readings', 'gloss_readings', 'clarity', 'defects', 'place_defects', 'looked'] as const
+const TABLES = [
+  'film_readings',
+  'gloss_readings',
+  'clarity',
+  'defects',
+  'place_defects',
+  'films',
+  'looked',
+] as const
 
 /** Writes a whole survey over the version it was read at; refuses when another has been written since. */
 export async function saveSurvey(
@@ -143,6 +153,7 @@ function surveyRows(jobId: string, record: SurveyRecord): Record<(typeof TABLES)
       severity,
       note,
     })),
+    films: record.films.map((panel) => ({ ...own, panel })),
     looked: record.looked.map((item) => ({ ...own, item })),
   }
 }

@@ -75,6 +75,7 @@ export function panelOption(judged: PanelJudgement, process: Process, settings: 
       paintSystem: settings.paintSystem,
       budgetUm: judged.budget.budgetUm,
       removalUm: removal,
+      underFilm: judged.finding.kind === 'film',
       underCoating: settings.underCoating,
     }),
   }

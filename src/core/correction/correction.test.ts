@@ -150,13 +150,14 @@ describe('every rule that forbids', () => {
     paintSystem: 'clear-over-base' as const,
     budgetUm: 10,
     removalUm: 1,
+    underFilm: false,
     underCoating: false,
   }
   const broken = (key: ProcessKey, more: Partial<typeof allowed> | Record<string, unknown>) =>
     brokenRules(processOf(key), { ...allowed, ...more } as typeof allowed).map(({ id }) => id)
   const cases: Record<string, [ProcessKey, Record<string, unknown>]> = {
     'never-polish-matte': ['one-step-polish', { paintSystem: 'matte' }],
-    'never-cut-film': ['all-in-one', { paintSystem: 'wrap' }],
+    'never-cut-film': ['all-in-one', { underFilm: true }],
     'no-paint-on-bare-metal': ['all-in-one', { paintSystem: 'bare-metal' }],
     'no-wool-on-single-stage': ['two-step-wool', { paintSystem: 'single-stage' }],
     'nothing-coarse-on-plastic': [

@@ -8,6 +8,8 @@ export type ProcessContext = {
   paintSystem: PaintSystem
   budgetUm: number
   removalUm: number
+  /** A wrap or film covers this panel. */
+  underFilm: boolean
   /** A coating will be laid over the result. */
   underCoating: boolean
 }
@@ -35,7 +37,7 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'never-cut-film',
     reason: 'A wrap or film is not paint: a pad burns or lifts it.',
     remedy: 'Clean it, or have it replaced by whoever laid it.',
-    breaks: (process, { paintSystem }) => paintSystem === 'wrap' && abrasive(process),
+    breaks: (process, { underFilm }) => underFilm && abrasive(process),
   },
   {
     id: 'no-paint-on-bare-metal',

@@ -25,7 +25,7 @@ export type PanelStatistics = {
 export type Finding =
   | { kind: 'not-read' }
   | { kind: 'unreadable'; why: 'plastic' | 'composite' | 'gelcoat' | 'bare-metal' }
-  | { kind: 'film'; why: 'wrap' }
+  | { kind: 'film'; why: 'wrap' | 'film' }
   | { kind: 'too-few'; n: number }
   | { kind: 'original'; aboveBaselineUm: number }
   | { kind: 'thin'; lowestSpotUm: number; marginUm: number }

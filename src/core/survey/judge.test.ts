@@ -81,6 +81,16 @@ describe('what a panel is', () => {
       budget: { budgetUm: 0 },
     })
   })
+  test('a film on one panel is judged by it, has no budget and no vote in the level of the car', () => {
+    const readings = { ...evenReadings(110), bonnet: [290, 291, 289] }
+    const result = judge(input({ readings, films: ['bonnet'] }))
+    expect(panelOf(result, 'bonnet')).toMatchObject({
+      finding: { kind: 'film', why: 'film' },
+      budget: { budgetUm: 0 },
+    })
+    expect(panelOf(result, 'roof').finding.kind).toBe('original')
+    expect(result.baseline?.panels).toBe(metal.length - 1)
+  })
   test('thin begins where the lowest spot less the gauge error meets the floor of 3 mil', () => {
     const at = (um: number) =>
       panelOf(judge(input({ readings: { ...evenReadings(110), roof: [um, um, um] } })), 'roof')

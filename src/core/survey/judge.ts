@@ -21,6 +21,8 @@ export type SurveyInput = {
   school: School
   readings: Readings
   defects: Readonly<Record<string, readonly Defect[]>>
+  /** Panels under a film, which are judged by it and not by their readings. */
+  films?: readonly string[]
   /** What the ledger says was removed from each panel at earlier visits. */
   taken?: Readonly<Record<string, Taken>>
 }
@@ -46,7 +48,10 @@ export type VehicleJudgement = {
 
 /** Judges a vehicle panel by panel from its readings (µm) and defects. Pure; order of panels is kept. */
 export function judge(input: SurveyInput): VehicleJudgement {
-  const baseline = vehicleBaseline(input.panels, input.readings)
+  const baseline = vehicleBaseline(
+    input.panels.filter(({ id }) => !input.films?.includes(id)),
+    input.readings,
+  )
   const panels = input.panels.map((panel) => judgePanel(panel, input, baseline))
   const byId = new Map(panels.map((judged) => [judged.panel.id, judged]))
   const index = vehicleIndex(input.panels, (panel) => byId.get(panel.id)!.condition.index)
@@ -62,7 +67,9 @@ export function judge(input: SurveyInput): VehicleJudgement {
 
 function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undefined): PanelJudgement {
   const statistics = panelStatistics(panel, input.readings[panel.id] ?? [])
-  const finding = findingOf(panel, input.paintSystem, statistics, baseline)
+  const finding = input.films?.includes(panel.id)
+    ? ({ kind: 'film', why: 'film' } as const)
+    : findingOf(panel, input.paintSystem, statistics, baseline)
   const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
   const defects = input.defects[panel.id] ?? []
   return {
@@ -79,7 +86,7 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
 export function judgeRecord(
   { shape, paintSystem }: { shape: Shape; paintSystem: PaintSystem },
   school: School,
-  record: Pick<SurveyRecord, 'before' | 'defects'>,
+  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'>,
   taken: Readonly<Record<string, Taken>>,
 ): VehicleJudgement {
   return judge({
@@ -88,6 +95,7 @@ export function judgeRecord(
     school,
     readings: countedReadings(record.before),
     defects: record.defects,
+    films: record.films,
     taken,
   })
 }

@@ -19,6 +19,7 @@ function takeApart(record: SurveyRecord): Leaves {
   for (const phase of PHASES) for (const table of TABLES) add(`${phase}/${table}`, record[phase][table])
   add('defects', record.defects)
   add('places', record.places)
+  for (const panel of record.films) leaves.set(`film/${panel}`, true)
   for (const item of record.looked) leaves.set(`looked/${item}`, true)
   return leaves
 }
@@ -39,6 +40,7 @@ function putTogether(leaves: Leaves): SurveyRecord {
     after: measured('after'),
     defects: rows('defects') as SurveyRecord['defects'],
     places: rows('places') as SurveyRecord['places'],
+    films: Object.keys(rows('film')),
     looked: Object.keys(rows('looked')),
   }
 }

@@ -78,6 +78,11 @@ test.each(PROMISE_RULES)('%s is said where it holds and nowhere else', (rule) =>
   expect(rules(promises({}))).not.toContain(rule)
 })
 
+test('a film on one panel is told of that panel alone', () => {
+  const [line] = promises({ films: ['bonnet'] })
+  expect(line!.text).toContain('A film lies on the bonnet.')
+})
+
 test('several panels are named in one line, as one says it', () => {
   const chips = [defect({ kind: 'chips' })]
   const [line] = promises({ defects: { bonnet: chips, roof: chips, 'mirror-left': chips } })

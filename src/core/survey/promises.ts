@@ -158,8 +158,10 @@ const RULES: readonly Rule[] = [
     rule: 'under-film',
     where: ({ panels }) =>
       panels.filter(({ finding }) => finding.kind === 'film').map(({ panel }) => panel.name),
-    text: () =>
-      'The paint lies under a wrap or film. It is cleaned, not polished, and the paint beneath cannot be judged.',
+    text: (where, { panels }) =>
+      panels.every(({ finding }) => finding.kind === 'film')
+        ? 'The paint lies under a wrap or film. It is cleaned, not polished, and the paint beneath cannot be judged.'
+        : `A film lies on ${where}. It is cleaned, not polished, and the paint beneath cannot be judged.`,
   },
 ]
 

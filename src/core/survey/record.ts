@@ -23,6 +23,8 @@ export type SurveyRecord = {
   after: Measured
   defects: Record<string, NotedDefect[]>
   places: Record<string, PlaceDefect[]>
+  /** Panels under a film somebody has laid: never cut, and no judge of the paint beneath. */
+  films: string[]
   /** Easily missed places that have been looked at, by id. */
   looked: string[]
 }
@@ -33,6 +35,7 @@ export const emptyRecord = (): SurveyRecord => ({
   after: emptyMeasured(),
   defects: {},
   places: {},
+  films: [],
   looked: [],
 })
 

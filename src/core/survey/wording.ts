@@ -31,7 +31,9 @@ export function findingReason(finding: Finding): string {
     case 'unreadable':
       return UNREADABLE_BECAUSE[finding.why]
     case 'film':
-      return 'A wrap or film covers the paint. Nothing is cut.'
+      return finding.why === 'wrap'
+        ? 'A wrap or film covers the paint. Nothing is cut.'
+        : 'A film lies on this panel. Nothing is cut, and the paint beneath cannot be judged.'
     case 'too-few':
       return finding.n < 2
         ? 'One reading proves nothing. Take at least one more.'

@@ -91,11 +91,12 @@ export function IntakeForm({ today, recent, back }: Props) {
     // What is known needs no asking again: on to how it stands here today.
     go(stepOf('odometerKm'))
   }
+  /** The owner stays, the vehicle is a new one. */
   const forget = () => {
-    const { arriveDay, wantedBy, wishes, budget, purpose } = form.getValues()
-    form.reset({ ...emptyIntake(today), arriveDay, wantedBy, wishes, budget, purpose })
+    const { customerId, customerName, phone, email, mayRemind, arriveDay } = form.getValues()
+    form.reset({ ...emptyIntake(today), customerId, customerName, phone, email, mayRemind, arriveDay })
     setPast(undefined)
-    go(0)
+    go(stepOf('plate'))
   }
 
   const last = step === STEPS.length - 1

@@ -15,7 +15,7 @@ export function PastCard({ past, onForget }: { past: Past; onForget: () => void 
           <span className="ml-2 font-text text-base font-normal text-ink-soft">{known.customer.name}</span>
         </h3>
         <button type="button" className="min-h-11 underline underline-offset-4" onClick={onForget}>
-          It is another vehicle
+          Another vehicle of {known.customer.name}
         </button>
       </div>
       <ul className="mt-1 text-[15px]">

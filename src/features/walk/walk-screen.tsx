@@ -130,6 +130,23 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
               change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
             }}
           >
+            <label className="mt-3 flex min-h-11 items-center gap-3 border-t border-line pt-3 text-[15px]">
+              <input
+                type="checkbox"
+                className="size-6 accent-fern"
+                disabled={readOnly}
+                checked={data.films.includes(selected)}
+                onChange={() =>
+                  change((before) => ({
+                    ...before,
+                    films: before.films.includes(selected)
+                      ? before.films.filter((panel) => panel !== selected)
+                      : [...before.films, selected],
+                  }))
+                }
+              />
+              A film lies on this panel
+            </label>
             {strip}
           </DefectEditor>
         )}

@@ -29,6 +29,7 @@ function misplaced(record: SurveyRecord, shape: Shape): string | undefined {
     ...readings.map(([id]) => id),
     ...[before, after].flatMap(({ gloss, clarity }) => [...Object.keys(gloss), ...Object.keys(clarity)]),
     ...Object.keys(record.defects),
+    ...record.films,
   ]
   const unknown =
     named.find((id) => !panels.has(id)) ?? Object.keys(record.places).find((id) => !places.has(id))
@@ -38,7 +39,7 @@ function misplaced(record: SurveyRecord, shape: Shape): string | undefined {
 }
 
 /** What was agreed rests on the round before the work; that part is kept as it was. */
-const foundation = ({ before, defects }: SurveyRecord) => JSON.stringify([before, defects])
+const foundation = ({ before, defects, films }: SurveyRecord) => JSON.stringify([before, defects, films])
 
 /** Keeps what was seen and measured on a vehicle as it stands on the screen. */
 export async function keepSurvey(jobId: string, readAt: number, input: unknown): Promise<SaveAnswer> {

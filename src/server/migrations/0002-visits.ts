@@ -59,6 +59,11 @@ export const visits: Migration = {
       note TEXT NOT NULL,
       PRIMARY KEY (job_id, place, position)
     ) STRICT, WITHOUT ROWID`,
+    `CREATE TABLE films (
+      job_id TEXT NOT NULL REFERENCES surveys (job_id),
+      panel TEXT NOT NULL,
+      PRIMARY KEY (job_id, panel)
+    ) STRICT, WITHOUT ROWID`,
     `CREATE TABLE looked (
       job_id TEXT NOT NULL REFERENCES surveys (job_id),
       item TEXT NOT NULL,
