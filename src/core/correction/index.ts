@@ -10,6 +10,15 @@ export {
 } from './choose'
 export { brokenRules, FORBID_RULES, type ForbidRule } from './forbidden'
 export {
+  type Frontier,
+  type FrontierOption,
+  type FrontierPanel,
+  type FrontierPoint,
+  farthest,
+  frontierOf,
+  kneeOf,
+} from './frontier'
+export {
   hazeLeft,
   PROCESS_KEYS,
   PROCESSES,
