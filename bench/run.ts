@@ -1,3 +1,4 @@
+import { frontierBench } from './frontier'
 import { practiceBench } from './practice'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
@@ -7,6 +8,7 @@ import { vehicleBench } from './vehicle'
 
 const BENCHES: Record<string, () => void | Promise<void>> = {
   survey: surveyBench,
+  frontier: frontierBench,
   practice: practiceBench,
   vehicle: vehicleBench,
   schedule: scheduleBench,

@@ -112,7 +112,11 @@ export type CorrectionPlan = {
 
 /** The correction of a whole vehicle at one strength. */
 export function planCorrection(judged: readonly PanelJudgement[], settings: ChoiceSettings): CorrectionPlan {
-  const panels = judged.map((panel) => choosePanel(panel, settings))
+  return correctionOf(judged.map((panel) => choosePanel(panel, settings)))
+}
+
+/** What the choices for all panels come to. */
+export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
   const weigh = (value: (choice: PanelChoice) => number) =>
     panels.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0)
   const total = weigh(() => 1)

@@ -2,6 +2,7 @@ export {
   type ChoiceSettings,
   type CorrectionPlan,
   choosePanel,
+  correctionOf,
   indexAfter,
   type PanelChoice,
   type PanelOption,
@@ -29,3 +30,10 @@ export {
   type Step,
 } from './process'
 export { passSeconds, processMinutes, stepMinutes } from './time'
+export {
+  type Locks,
+  type PanelWays,
+  planAsChosen,
+  type VehicleFrontier,
+  vehicleFrontier,
+} from './vehicle-frontier'

@@ -1,5 +1,5 @@
 import type { Product } from '../coating'
-import { type CorrectionPlan, planCorrection } from '../correction'
+import { type ChoiceSettings, type CorrectionPlan, planCorrection } from '../correction'
 import type { VehicleJudgement } from '../survey'
 import type { Hardness, PaintSystem, Shape } from '../vehicle'
 import { type JobPlan, planOperations } from './operations'
@@ -26,20 +26,37 @@ export type OfferInput = {
   rates: Rates
 }
 
-/** Works out one package. Throws on a template that names a product the catalogue lacks: a fault of set-up. */
-export function makeOffer(template: PackageTemplate, input: OfferInput): Offer {
-  const layers = template.layers.map((id) => {
-    const product = input.catalogue.find((candidate) => candidate.id === id)
+/** The layers of a package, first layer first. Throws on a product the catalogue lacks: a fault of set-up. */
+function layersOf(template: PackageTemplate, catalogue: readonly Product[]): Product[] {
+  return template.layers.map((id) => {
+    const product = catalogue.find((candidate) => candidate.id === id)
     if (!product) throw new Error(`package “${template.key}” names an unknown product “${id}”`)
     return product
   })
-  const correction = planCorrection(input.judgement.panels, {
-    paintSystem: input.paintSystem,
-    hardness: input.hardness,
+}
+
+/** What a package allows the correction under it to be. */
+export function settingsOf(
+  template: PackageTemplate,
+  { paintSystem, hardness }: Pick<OfferInput, 'paintSystem' | 'hardness'>,
+): ChoiceSettings {
+  return {
+    paintSystem,
+    hardness,
     strongest: template.strongest,
-    underCoating: layers.length > 0,
-    protects: layers.length === 0,
-  })
+    underCoating: template.layers.length > 0,
+    protects: template.layers.length === 0,
+  }
+}
+
+/** Works out one package with the correction it comes with. */
+export function makeOffer(template: PackageTemplate, input: OfferInput): Offer {
+  return offerWith(template, input, planCorrection(input.judgement.panels, settingsOf(template, input)))
+}
+
+/** Works out one package around a correction that was chosen for it. */
+export function offerWith(template: PackageTemplate, input: OfferInput, correction: CorrectionPlan): Offer {
+  const layers = layersOf(template, input.catalogue)
   const plan = planOperations(input.shape, correction, layers)
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')
   return {

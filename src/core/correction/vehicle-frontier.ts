@@ -1,0 +1,103 @@
+import type { PanelJudgement } from '../survey'
+import { panelWeight } from '../survey'
+import {
+  type ChoiceSettings,
+  type CorrectionPlan,
+  correctionOf,
+  type PanelOption,
+  panelOption,
+} from './choose'
+import { type FrontierPoint, frontierOf } from './frontier'
+import { PROCESSES, type ProcessKey } from './process'
+
+/** The frontier of one vehicle: its panels with the processes open to them, and the plan at any number of minutes. */
+
+export type PanelWays = {
+  judged: PanelJudgement
+  /** Mildest first. A locked panel has one way only; where the process is the protection, no panel goes without. */
+  open: PanelOption[]
+  /** What is not allowed here, each with the rules it breaks. */
+  forbidden: PanelOption[]
+  locked: boolean
+}
+
+export type Locks = Readonly<Record<string, ProcessKey>>
+
+export type VehicleFrontier = {
+  panels: PanelWays[]
+  /** Points of the vehicle's index won over how it came in, against whole minutes at the machine. */
+  points: FrontierPoint[]
+  planAt: (minutes: number) => CorrectionPlan
+}
+
+/** The ways open to one panel. A lock on a process that is not allowed there holds nothing back and is ignored. */
+function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: ProcessKey | undefined): PanelWays {
+  const reach = PROCESSES.findIndex(({ key }) => key === settings.strongest)
+  const options = PROCESSES.slice(0, reach + 1).map((process) => panelOption(judged, process, settings))
+  const unbroken = options.filter(({ broken }) => broken.length === 0)
+  const protecting = settings.protects ? unbroken.filter(({ process }) => process.leavesProtection) : []
+  const open = protecting.length > 0 ? protecting : unbroken
+  const held = open.find(({ process }) => process.key === lock)
+  return {
+    judged,
+    open: held ? [held] : open,
+    forbidden: options.filter(({ broken }) => broken.length > 0),
+    locked: held !== undefined,
+  }
+}
+
+/**
+ * Works out the frontier of a vehicle. Minutes of a panel are rounded up to whole ones, so that the plan is never
+ * dearer than the point it stands for. Locked panels cost what they cost, whatever else is chosen.
+ */
+export function vehicleFrontier(
+  judged: readonly PanelJudgement[],
+  settings: ChoiceSettings,
+  locks: Locks = {},
+): VehicleFrontier {
+  const panels = judged.map((panel) => waysOf(panel, settings, locks[panel.panel.id]))
+  const total = judged.reduce((sum, { panel }) => sum + panelWeight(panel), 0)
+  const minutesOf = (option: PanelOption) => Math.ceil(option.minutes)
+  // What a locked panel costs is spent before anything is chosen.
+  const base = panels.reduce((sum, { open }) => sum + minutesOf(open[0]!), 0)
+  const free = panels.reduce(
+    (sum, { open }) => sum + Math.max(...open.map(minutesOf)) - minutesOf(open[0]!),
+    0,
+  )
+  const frontier = frontierOf(
+    panels.map(({ judged: { panel }, open }) => ({
+      id: panel.id,
+      options: open.map((option) => ({
+        minutes: minutesOf(option) - minutesOf(open[0]!),
+        gain: (panelWeight(panel) * (option.indexAfter - option.indexBefore)) / total,
+      })),
+    })),
+    free,
+  )
+  return {
+    panels,
+    points: frontier.points.map(({ minutes, gain }) => ({ minutes: minutes + base, gain })),
+    planAt: (minutes) => {
+      const choice = frontier.choiceAt(minutes - base)
+      return correctionOf(
+        panels.map(({ judged: panel, open, forbidden }) => ({
+          judged: panel,
+          option: open[choice[panel.panel.id]!]!,
+          forbidden,
+        })),
+      )
+    },
+  }
+}
+
+/** The plan that gives every panel the process named for it; undefined where one of them is not allowed there. */
+export function planAsChosen(
+  judged: readonly PanelJudgement[],
+  settings: ChoiceSettings,
+  processes: Locks,
+): CorrectionPlan | undefined {
+  const frontier = vehicleFrontier(judged, settings, processes)
+  if (frontier.panels.some(({ judged: { panel }, locked }) => processes[panel.id] !== undefined && !locked))
+    return undefined
+  return frontier.planAt(frontier.points[0]!.minutes)
+}
