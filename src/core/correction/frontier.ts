@@ -31,7 +31,7 @@ export function frontierOf(panels: readonly FrontierPanel[], mostMinutes: number
   const most = Math.max(0, Math.floor(mostMinutes))
   let best = new Float64Array(most + 1)
   const picks = panels.map(({ id, options }) => {
-    if (!options[0] || options[0].minutes !== 0) throw new Error(`panel “${id}” cannot be left alone`)
+    if (options[0]?.minutes !== 0) throw new Error(`panel “${id}” cannot be left alone`)
     const { next, pick } = withPanel(best, options)
     best = next
     return pick

@@ -12,7 +12,7 @@ export {
   type ShopCalendar,
   waitBegan,
 } from './live'
-export { makeOffer, type Offer, type OfferInput, offerWith, settingsOf } from './offer'
+export { freeSettings, makeOffer, type Offer, type OfferInput, offerWith, settingsOf } from './offer'
 export {
   type JobLink,
   type JobPlan,

@@ -1,5 +1,5 @@
 import type { Product } from '../coating'
-import { type ChoiceSettings, type CorrectionPlan, planCorrection } from '../correction'
+import { type ChoiceSettings, type CorrectionPlan, PROCESS_KEYS, planCorrection } from '../correction'
 import type { VehicleJudgement } from '../survey'
 import type { Hardness, PaintSystem, Shape } from '../vehicle'
 import { type JobPlan, planOperations } from './operations'
@@ -47,6 +47,15 @@ export function settingsOf(
     underCoating: template.layers.length > 0,
     protects: template.layers.length === 0,
   }
+}
+
+/** The same without the limit of the package: any process that is allowed under its coating. */
+export function freeSettings(
+  template: PackageTemplate,
+  input: Pick<OfferInput, 'paintSystem' | 'hardness'>,
+): ChoiceSettings {
+  const settings = settingsOf(template, input)
+  return settings.protects ? settings : { ...settings, strongest: PROCESS_KEYS.at(-1)! }
 }
 
 /** Works out one package with the correction it comes with. */

@@ -1,3 +1,4 @@
+import type { OfferInput } from '@/core/job'
 import type { VehicleJudgement } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
@@ -6,18 +7,20 @@ import type { Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
 import { money } from '@/ui/when'
 import { AgreedSheet } from './agreed-sheet'
+import { FrontierSheet } from './frontier-sheet'
 import { OfferSheet } from './offer-sheet'
 
 type Props = {
   entry: FloorJob
   judgement: VehicleJudgement
   offers: PricedOffer[]
+  input: OfferInput
   setup: Setup
   now: Instant
 }
 
 /** Three packages worked out for this car, side by side; or the one that was agreed. */
-export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
+export function PlanScreen({ entry, judgement, offers, input, setup, now }: Props) {
   const { job, agreement } = entry
   if (agreement) return <AgreedSheet job={job} agreement={agreement} setup={setup} now={now} />
   if (offers.length === 0)
@@ -47,6 +50,17 @@ export function PlanScreen({ entry, judgement, offers, setup, now }: Props) {
           under the lamp? <a href={`/jobs/${job.id}/survey`}>Back to the survey</a>
         </p>
       )}
+      {!offers[0]!.offer.correction.flawless && (
+        <FrontierSheet
+          jobId={job.id}
+          templates={setup.packages}
+          input={input}
+          budgetCents={job.budgetCents}
+          currency={setup.currency}
+          timezone={setup.timezone}
+        />
+      )}
+      <h2 className="mb-3 text-2xl">Or one of the packages</h2>
       <div className="grid items-stretch gap-4 lg:grid-cols-3">
         {offers.map((priced) => (
           <OfferSheet

@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation'
 import { PlanScreen } from '@/features/plan/plan-screen'
 import { database } from '@/server/db'
 import { loadJudged } from '@/server/judged'
-import { offersFor } from '@/server/offers'
+import { offerInput, offersFor } from '@/server/offers'
 import { requestJob } from '@/server/request-floor'
 
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
@@ -16,6 +16,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
       entry={entry}
       judgement={judgement}
       offers={offers}
+      input={offerInput(floor.shop, entry.job, judgement)}
       setup={floor.shop.setup}
       now={floor.now}
     />

@@ -1,0 +1,232 @@
+'use client'
+
+import { useMemo, useRef, useState, useTransition } from 'react'
+import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
+import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/job'
+import { letterOf } from '@/core/survey'
+import { agree, type Collection, collectionFor } from '@/server/actions/agree'
+import { BodyPlan, type PanelFace } from '@/ui/body-plan'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { clock, duration, longDay, money } from '@/ui/when'
+import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
+import { PanelWays } from './panel-ways'
+import { processColour } from './process-scale'
+
+type Props = {
+  jobId: string
+  templates: readonly PackageTemplate[]
+  input: OfferInput
+  budgetCents: number | undefined
+  currency: string
+  timezone: string
+}
+
+/** How long a hand must rest before the calendar is asked, ms. */
+const REST_MS = 500
+const HOUR = 60
+
+/** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */
+export function FrontierSheet({ jobId, templates, input, budgetCents, currency, timezone }: Props) {
+  const coated = templates.filter(({ layers }) => layers.length > 0)
+  const [key, setKey] = useState(coated[0]!.key)
+  const [locks, setLocks] = useState<Locks>({})
+  const [minutes, setMinutes] = useState<number>()
+  const [selected, setSelected] = useState('bonnet')
+  const [collection, setCollection] = useState<Collection | 'asking'>()
+  const [message, setMessage] = useState<string>()
+  const [pending, startTransition] = useTransition()
+  const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const template = coated.find((each) => each.key === key)!
+
+  // The three named points belong to the car and its coating; holding a panel moves the curve, not what they mean.
+  const frontier = useMemo(
+    () => vehicleFrontier(input.judgement.panels, freeSettings(template, input), locks),
+    [input, template, locks],
+  )
+  const offerAt = useMemo(
+    () => (at: number) => offerWith(template, input, frontier.planAt(at)),
+    [frontier, template, input],
+  )
+  const named = useMemo(() => {
+    const { points } = frontier
+    const highest = points.at(-1)!
+    const bought =
+      budgetCents === undefined
+        ? undefined
+        : farthest(points, (point) => offerAt(point.minutes).price.totalCents <= budgetCents)
+    return [
+      { ...kneeOf(points), name: 'The bend', why: 'after it an hour buys less' },
+      ...(bought ? [{ ...bought, name: 'What the budget buys', why: money(currency, budgetCents!) }] : []),
+      { ...highest, name: 'Highest safe', why: 'more would cost paint it needs' },
+    ] satisfies NamedPoint[]
+  }, [frontier, offerAt, budgetCents, currency])
+
+  const at = pointAt(frontier.points, minutes ?? named.at(-2)?.minutes ?? 0)
+  const here = frontier.points[at]!
+  const offer = useMemo(() => offerAt(here.minutes), [offerAt, here.minutes])
+  const { correction, price } = offer
+  const processes = (): Record<string, ProcessKey> =>
+    Object.fromEntries(correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]))
+  const later = frontier.points[pointAt(frontier.points, here.minutes + HOUR)]!
+  const laterOffer = offerAt(later.minutes)
+
+  const settle = (change: () => void) => {
+    change()
+    setCollection(undefined)
+    setMessage(undefined)
+    clearTimeout(rest.current)
+    // The hand rests: only then is the calendar asked, and with what stands on the screen by then.
+    rest.current = setTimeout(() => ask.current(), REST_MS)
+  }
+  const ask = useRef(() => {})
+  ask.current = () => {
+    setCollection('asking')
+    collectionFor(jobId, key, processes()).then(setCollection, () =>
+      setCollection({
+        kind: 'impossible',
+        reasons: ['The calendar does not answer. Move along the curve to ask again.'],
+      }),
+    )
+  }
+
+  const faces = Object.fromEntries(
+    correction.panels.map(({ judged: { panel, budget }, option }): [string, PanelFace] => [
+      panel.id,
+      {
+        fill: processColour(option.process.key),
+        ink: 'var(--c-ink)',
+        text: option.removalUm > 0 ? option.removalUm.toFixed(1) : '',
+        label: `${panel.name}: ${option.process.name}, ${option.removalUm.toFixed(1)} of ${budget.budgetUm.toFixed(1)} µm`,
+      },
+    ]),
+  )
+  const ways = frontier.panels.find(({ judged }) => judged.panel.id === selected)!
+  const chosen = correction.panels.find(({ judged }) => judged.panel.id === selected)!.option
+  const over = budgetCents === undefined ? 0 : price.totalCents - budgetCents
+  return (
+    <section className="mb-6 border-b border-line pb-6" aria-label="What the next hour buys">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h2 className="text-2xl">What the next hour buys</h2>
+          <p className="text-ink-soft">
+            The best this paint can have for every hour at the machine, panel by panel, within what each can
+            spare.
+          </p>
+        </div>
+        <Choice
+          label="Under which protection?"
+          options={coated.map(({ key: value, name }) => ({ value, name }))}
+          value={key}
+          onChange={(value) => settle(() => setKey(value))}
+        />
+      </div>
+      <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+        <div>
+          <FrontierCurve
+            points={frontier.points}
+            named={named}
+            at={at}
+            indexBefore={correction.indexBefore}
+            onMove={(to) => settle(() => setMinutes(frontier.points[to]!.minutes))}
+          />
+          <dl className="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4" data-testid="frontier-here">
+            <Figure name="Condition">
+              {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
+            </Figure>
+            <Figure name="At the machine">{duration(here.minutes)}</Figure>
+            <Figure name="Price">
+              {money(currency, price.totalCents)}
+              {budgetCents !== undefined && (
+                <span className={over > 0 ? 'block text-sm text-copper' : 'block text-sm text-fern'}>
+                  {over > 0 ? `${money(currency, over)} over` : `${money(currency, -over)} under`}
+                </span>
+              )}
+            </Figure>
+            <Figure name="Collection">
+              {collection === undefined ? (
+                <button
+                  type="button"
+                  className="min-h-11 text-left text-base font-normal underline underline-offset-4"
+                  onClick={() => ask.current()}
+                >
+                  Ask the calendar
+                </button>
+              ) : collection === 'asking' ? (
+                <span className="text-base font-normal text-ink-soft">asking the calendar…</span>
+              ) : collection.kind === 'possible' ? (
+                <span className="text-base">
+                  {longDay(timezone, collection.collectAt)}, {clock(timezone, collection.collectAt)}
+                </span>
+              ) : (
+                <span className="text-base text-copper">{collection.reasons[0]}</span>
+              )}
+            </Figure>
+          </dl>
+          <p className="mt-3 rounded bg-lichen/70 px-3 py-2 text-[15px]" aria-live="polite">
+            {later.minutes === here.minutes ? (
+              'Nothing more is to be won safely: what is left stays, and says so in the offer.'
+            ) : (
+              <>
+                The next hour buys <strong>{(later.gain - here.gain).toFixed(1)} points</strong> for{' '}
+                <strong>{money(currency, laterOffer.price.totalCents - price.totalCents)}</strong>.
+              </>
+            )}
+          </p>
+          <div className="mt-3 flex flex-wrap items-center gap-3">
+            <Button
+              disabled={pending}
+              onClick={() =>
+                startTransition(async () => {
+                  const refusal = await agree(jobId, key, price.totalCents, processes())
+                  setMessage(refusal?.message)
+                })
+              }
+            >
+              {pending ? 'Placing it on the calendar…' : `Agree this, under ${template.name}`}
+            </Button>
+            {message && (
+              <p role="alert" className="text-copper">
+                {message}
+              </p>
+            )}
+          </div>
+        </div>
+        <div>
+          <div className="[&_svg]:max-h-[24rem]">
+            <BodyPlan
+              shape={input.shape}
+              panels={input.judgement.panels.map(({ panel }) => panel)}
+              faces={faces}
+              selected={selected}
+              onSelect={setSelected}
+            />
+          </div>
+          <p className="my-2 text-sm text-ink-soft">
+            µm taken by each panel’s process; the darker, the stronger. Touch a panel to see why, and to hold
+            it.
+          </p>
+          <PanelWays
+            ways={ways}
+            chosen={chosen}
+            onLock={(process) =>
+              settle(() => {
+                const { [selected]: _, ...others } = locks
+                setLocks(process ? { ...others, [selected]: process } : others)
+              })
+            }
+          />
+        </div>
+      </div>
+    </section>
+  )
+}
+
+function Figure({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <dt className="text-sm text-ink-soft">{name}</dt>
+      <dd className="font-head text-xl font-bold">{children}</dd>
+    </div>
+  )
+}
