@@ -65,9 +65,17 @@ async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now:
 function offerFor(shop: Shop, car: DemoCar, job: Job, survey: SurveyRecord): Offer {
   const { setup, catalogue } = shop
   const template = setup.packages.find(({ key }) => key === car.packageKey)!
-  const { shape, paintSystem, hardness } = job.vehicle
+  const { shape, paintSystem, hardness, treatments } = job.vehicle
   const judgement = judgeRecord(job.vehicle, setup.school, survey, {})
-  return makeOffer(template, { shape, paintSystem, hardness, judgement, catalogue, rates: setup.rates })
+  return makeOffer(template, {
+    shape,
+    paintSystem,
+    hardness,
+    treatments,
+    judgement,
+    catalogue,
+    rates: setup.rates,
+  })
 }
 
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */

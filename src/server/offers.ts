@@ -36,8 +36,16 @@ function candidate(floor: Floor, job: Job, offer: Offer): LiveJob {
 
 /** What an offer for a vehicle is worked out from. */
 export function offerInput(shop: Shop, job: Job, judgement: VehicleJudgement): OfferInput {
-  const { shape, paintSystem, hardness } = job.vehicle
-  return { shape, paintSystem, hardness, judgement, catalogue: shop.catalogue, rates: shop.setup.rates }
+  const { shape, paintSystem, hardness, treatments } = job.vehicle
+  return {
+    shape,
+    paintSystem,
+    hardness,
+    treatments,
+    judgement,
+    catalogue: shop.catalogue,
+    rates: shop.setup.rates,
+  }
 }
 
 /** When a vehicle could be fetched with this offer, if nobody else is moved. */

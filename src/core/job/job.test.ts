@@ -39,6 +39,7 @@ function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
     shape,
     paintSystem: 'clear-over-base',
     hardness: 'medium',
+    treatments: [],
     judgement,
     catalogue,
     rates: { ...setup.rates, taxPercent },

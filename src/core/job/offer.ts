@@ -1,7 +1,7 @@
-import type { Product } from '../coating'
+import { type CoatingRule, coatingBreaches, type Product } from '../coating'
 import { type ChoiceSettings, type CorrectionPlan, PROCESS_KEYS, planCorrection } from '../correction'
 import type { VehicleJudgement } from '../survey'
-import type { Hardness, PaintSystem, Shape } from '../vehicle'
+import { type EarlierTreatment, type Hardness, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
 import { type JobPlan, planOperations } from './operations'
 import type { PackageTemplate, Rates } from './package'
 import { type Price, priceOf } from './quote'
@@ -15,12 +15,16 @@ export type Offer = {
   price: Price
   attendedMinutes: number
   machineMinutes: number
+  /** Rules of coating this offer breaks on this car; a stop forbids it. */
+  breaches: CoatingRule[]
 }
 
 export type OfferInput = {
   shape: Shape
   paintSystem: PaintSystem
   hardness: Hardness
+  /** What was done to the paint before, as told. */
+  treatments: readonly EarlierTreatment[]
   judgement: VehicleJudgement
   catalogue: readonly Product[]
   rates: Rates
@@ -74,6 +78,15 @@ export function offerWith(template: PackageTemplate, input: OfferInput, correcti
     correction,
     plan,
     price: priceOf(plan, input.shape, layers, input.rates),
+    breaches: coatingBreaches({
+      paintSystem: input.paintSystem,
+      layers,
+      residue: correction.panels.some(({ option }) => option.process.leavesProtection)
+        ? 'all-in-one'
+        : 'none',
+      treatments: input.treatments,
+      areaM2: paintedAreaM2(input.shape),
+    }),
     attendedMinutes: attended.reduce((sum, { minutes }) => sum + minutes, 0),
     machineMinutes: Math.round(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,

@@ -9,6 +9,7 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { clock, duration, longDay, money } from '@/ui/when'
+import { Breaches } from './breaches'
 import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
 import { PanelWays } from './panel-ways'
 import { processColour } from './process-scale'
@@ -173,9 +174,10 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
               </>
             )}
           </p>
+          <Breaches broken={offer.breaches} />
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <Button
-              disabled={pending}
+              disabled={pending || offer.breaches.some(({ weight }) => weight === 'stop')}
               onClick={() =>
                 startTransition(async () => {
                   const refusal = await agree(jobId, key, price.totalCents, processes())

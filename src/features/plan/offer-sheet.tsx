@@ -8,6 +8,7 @@ import { Frond } from '@/ui/frond'
 import { clock, dayText, duration, longDay, money } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
 import { AgreeButton } from './agree-button'
+import { Breaches } from './breaches'
 import { PriceLines } from './price-lines'
 
 type Props = {
@@ -75,9 +76,10 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
           )}
         </dd>
       </dl>
+      <Breaches broken={offer.breaches} />
       <LeftAlone choices={correction.leftAsTheyAre} />
       <div className="mt-auto pt-4 pb-2">
-        {when.kind === 'possible' && (
+        {when.kind === 'possible' && !offer.breaches.some(({ weight }) => weight === 'stop') && (
           <AgreeButton
             jobId={jobId}
             packageKey={template.key}

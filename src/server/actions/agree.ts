@@ -49,6 +49,8 @@ export async function agree(
     return {
       message: 'The survey has changed, and a panel can no longer take its process. Reload and choose again.',
     }
+  const stop = offer.breaches.find(({ weight }) => weight === 'stop')
+  if (stop) return { message: `${stop.reason} ${stop.remedy}` }
   const when = whenFor(floor, entry.job, offer)
   if (when.kind === 'impossible') return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
   if (offer.price.totalCents !== shownCents)
