@@ -9,9 +9,10 @@ export class BadInput extends Error {
   }
 }
 
-export function readText(file: string): string {
+/** A file as it is; what is wrong with its place is said in words. */
+export function readBytes(file: string): Buffer {
   try {
-    return readFileSync(file, 'utf8')
+    return readFileSync(file)
   } catch (cause) {
     const code = (cause as NodeJS.ErrnoException).code
     const why =
@@ -22,6 +23,10 @@ export function readText(file: string): string {
           : `it cannot be read (${code})`
     throw new BadInput([`${file}: ${why}.`])
   }
+}
+
+export function readText(file: string): string {
+  return readBytes(file).toString('utf8')
 }
 
 /** `jobs.0.operations.2.minutes`, as the place of a fault in a JSON file. */

@@ -79,6 +79,20 @@ test('survey judges a table and refuses a faulty one by line and column', () => 
   )
 })
 
+test('dilute and lance say what to pour, and refuse what cannot be poured', () => {
+  expect(yard('dilute', '--ratio', '4', '--total', '1000', '--cap', '20').json).toEqual({
+    productMl: 200,
+    waterMl: 800,
+    capfuls: 10,
+  })
+  const lance = ['lance', '--bottle', '1000', '--seconds', '60', '--flow', '8']
+  expect(yard(...lance, '--panel', '4').json).toEqual({ productMl: 320, waterMl: 680 })
+  expect(yard(...lance, '--product', '320').json).toMatchObject({ panelPercent: expect.closeTo(4, 9) })
+  expect(yard(...lance, '--panel', '40').stderr).toContain('Open its valve')
+  expect(yard(...lance).stderr).toContain('either --panel or --product')
+  expect(yard('dilute', '--ratio', '0', '--total', '1000')).toMatchObject({ status: 2 })
+})
+
 test('vin, dew and care answer in JSON and refuse bad input with 2', () => {
   expect(yard('vin', '1M8GDM9AXKP042788').json).toMatchObject({ valid: true, modelYears: [1989, 2019] })
   expect(yard('vin', '1M8GDM9AXKP04278')).toMatchObject({ status: 2 })

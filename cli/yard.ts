@@ -1,6 +1,7 @@
 import type { Command } from './command'
 import { care } from './commands/care'
 import { dew } from './commands/dew'
+import { dilute, lance } from './commands/dilute'
 import { schedule } from './commands/schedule'
 import { survey } from './commands/survey'
 import { vin } from './commands/vin'
@@ -8,7 +9,7 @@ import { BadInput } from './input'
 
 /** The core from the command line: JSON on standard output, messages on standard error, 2 for bad input. */
 
-const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, care }
+const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, dilute, lance, care }
 
 const usage = () =>
   [

@@ -206,8 +206,29 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByText('Do not', { exact: true })).toBeVisible()
     await page.emulateMedia({ media: 'screen' })
     await page.goBack()
+    await page.getByRole('link', { name: 'Survey' }).click()
+    await page.getByRole('button', { name: 'This visit, after' }).click()
+    await page.getByRole('button', { name: 'Read from gauge' }).click()
+    await expect(page.getByRole('button', { name: 'Stop the gauge' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible({ timeout: 60_000 })
+    await page.getByRole('radio', { name: /^Bonnet/ }).click()
+    await expect(page.getByText('Rounds over one another')).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+    await page.getByRole('link', { name: 'Care', exact: true }).click()
     await page.getByRole('button', { name: 'The customer has the car' }).click()
     await expect(page.getByText('Handed over')).toBeVisible()
+  })
+
+  await test.step('what was taken is in the ledger, and weighs on the next visit', async () => {
+    await page.getByRole('link', { name: 'Vehicles' }).click()
+    await page.getByRole('link', { name: /IM 4471/ }).click()
+    await expect(page.getByRole('cell', { name: /^Bonnet .*measured .*gauge .*table/ })).toBeVisible()
+    await page.getByRole('link', { name: 'Take it in again' }).click()
+    await expect(page.getByRole('region', { name: 'What we remember' })).toContainText(
+      'Paint is gone already',
+    )
+    await page.getByRole('button', { name: 'Back' }).click()
+    await expect(page.getByRole('radio', { name: /^Clear over base/ })).toBeChecked()
   })
 
   await test.step('after another restart it is all still there', async () => {

@@ -10,7 +10,7 @@ import {
 } from '@/core/survey'
 import { isShape, PAINT_SYSTEMS, panelsOf, SHAPES } from '@/core/vehicle'
 import type { Command } from '../command'
-import { BadInput, readArguments, readText } from '../input'
+import { BadInput, readArguments, readBytes } from '../input'
 
 const USAGE = `survey FILE.csv --shape ${SHAPES.join('|')} [--paint SYSTEM] [--school SCHOOL]`
 
@@ -38,7 +38,7 @@ export const survey: Command = {
     const shape = values.shape ?? ''
     if (!isShape(shape)) throw new BadInput([`--shape: “${shape}” is none of ${SHAPES.join(', ')}.`])
     const panels = panelsOf(shape)
-    const readings = readingsFromCsv(readText(positionals[0]!), panels)
+    const readings = readingsFromCsv(readBytes(positionals[0]!), panels)
     if (!readings.ok) throw new BadInput(readings.error.map(readingsCsvErrorText))
     const paintSystem = choice('paint', values.paint, PAINT_SYSTEMS, 'clear-over-base')
     const school = choice('school', values.school, SCHOOLS, 'both')

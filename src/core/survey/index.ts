@@ -73,7 +73,7 @@ export {
   WORKED_OUT_UNCERTAINTY,
 } from './ledger'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
-export { type Merge, mergeSurveys } from './merge'
+export { differingEntries, type Merge, mergeSurveys } from './merge'
 export {
   PLACE_DEFECT_KINDS,
   PLACE_DEFECT_MODEL,

@@ -47,6 +47,12 @@ function putTogether(leaves: Leaves): SurveyRecord {
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
+/** The entries in which two records differ, as `before/readings/bonnet` or `defects/roof`; their order does not matter. */
+export function differingEntries(a: SurveyRecord, b: SurveyRecord): string[] {
+  const [one, other] = [takeApart(a), takeApart(b)]
+  return [...new Set([...one.keys(), ...other.keys()])].filter((key) => !same(one.get(key), other.get(key)))
+}
+
 /** The ids of what is in conflict: the panel or place, however many of its entries differ. */
 export type Merge = { merged: SurveyRecord; conflicts: string[]; taken: string[] }
 

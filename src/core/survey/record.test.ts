@@ -7,6 +7,7 @@ import {
   countedUm,
   DEFECT_KINDS,
   type Defect,
+  differingEntries,
   doubtful,
   emptyRecord,
   fresnelReflectance,
@@ -220,6 +221,15 @@ describe('two tablets on one car', () => {
     const chosen = (prefer: 'mine' | 'theirs') =>
       mergeSurveys(base, mine, theirs, prefer).merged.before.readings.bonnet!.at(-1)!.um
     expect([chosen('mine'), chosen('theirs')]).toEqual([121, 90])
+  })
+  test('records differ by entry, whatever the order of their panels', () => {
+    const turned = { ...base, before: { ...base.before, readings: { ...base.before.readings, roof: [] } } }
+    expect(differingEntries(base, turned)).toEqual([])
+    const theirs = changed((copy) => {
+      copy.after.readings.bonnet = readings(117)
+      copy.films.push('roof')
+    })
+    expect(differingEntries(base, theirs).sort()).toEqual(['after/readings/bonnet', 'film/roof'])
   })
   test('a merge with nothing new is the record itself, and whoever did nothing gets the other’s work', () => {
     const record = fc.dictionary(

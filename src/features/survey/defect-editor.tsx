@@ -15,7 +15,7 @@ import {
 } from '@/core/survey'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
-import { NoteField, RemoveButton, SeverityChoice } from './defect-parts'
+import { intoView, NoteField, RemoveButton, SeverityChoice } from './defect-parts'
 
 type Props = {
   title: string
@@ -119,7 +119,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
         onChange={choose}
       />
       {kind && (
-        <div className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
+        <div ref={intoView} className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
           <SeverityChoice value={severity} onChange={setSeverity} />
           <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
             <Choice

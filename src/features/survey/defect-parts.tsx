@@ -7,6 +7,9 @@ import { Choice } from '@/ui/choice'
 
 const SEVERITIES: readonly Severity[] = [1, 2, 3]
 
+/** What has just opened is brought into sight, so that a thumb need not scroll for it. */
+export const intoView = (node: HTMLElement | null) => node?.scrollIntoView({ block: 'nearest' })
+
 export function SeverityChoice({
   value,
   onChange,

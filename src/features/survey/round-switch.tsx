@@ -3,27 +3,19 @@ import type { Round } from './rounds'
 /** What is laid over the plan: a round by its id, or what has gone between the first and the last. */
 export type Shown = { kind: 'round'; id: string } | { kind: 'difference' }
 
-/** Which round lies on the plan: before, after, earlier visits, or what has gone in between. */
-export function RoundSwitch({
-  rounds,
-  shown,
-  onShow,
-  offerAfter,
-}: {
+type Props = {
   rounds: readonly Round[]
+  /** Two of them were read, so that their difference means something. */
+  comparable: boolean
   shown: Shown
   onShow: (shown: Shown) => void
-  offerAfter: boolean
-}) {
-  const all = [
-    ...rounds.map(({ id, name }) => ({ id, name })),
-    ...(offerAfter && !rounds.some(({ id }) => id === 'after')
-      ? [{ id: 'after', name: 'This visit, after' }]
-      : []),
-  ]
+}
+
+/** Which round lies on the plan: before, after, earlier visits, or what has gone in between. */
+export function RoundSwitch({ rounds, comparable, shown, onShow }: Props) {
   return (
     <fieldset className="mb-3 flex flex-wrap gap-1.5" aria-label="Round on the plan">
-      {all.map(({ id, name }) => (
+      {rounds.map(({ id, name }) => (
         <RoundButton
           key={id}
           name={name}
@@ -31,7 +23,7 @@ export function RoundSwitch({
           onPress={() => onShow({ kind: 'round', id })}
         />
       ))}
-      {rounds.length > 1 && (
+      {comparable && (
         <RoundButton
           name="What has gone"
           pressed={shown.kind === 'difference'}

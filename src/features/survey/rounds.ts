@@ -5,22 +5,30 @@ import { yearDay } from '@/ui/when'
 /** Rounds of readings that can be laid over one another: this visit before and after, and earlier visits. */
 export type Round = { id: string; name: string; measured: Measured }
 
-const hasReadings = ({ readings }: Measured) => Object.values(readings).some(({ length }) => length > 0)
+/** Whether anything was read in a round; only such rounds can be laid over one another. */
+export const hasReadings = ({ measured: { readings } }: Pick<Round, 'measured'>): boolean =>
+  Object.values(readings).some(({ length }) => length > 0)
 
-/** The rounds worth showing, the oldest first. This visit's round before is always there. */
-export function roundsOf(survey: SurveyRecord, earlier: readonly EarlierVisit[]): Round[] {
+/**
+ * The rounds that can be chosen, the oldest first. This visit's round before is always there, the one after as soon
+ * as it may be taken, and earlier ones where something was read.
+ */
+export function roundsOf(
+  survey: SurveyRecord,
+  earlier: readonly EarlierVisit[],
+  afterIsOpen: boolean,
+): Round[] {
   const past = earlier.flatMap(({ jobId, day, before, after }): Round[] =>
     [
       { id: `${jobId}-before`, name: `${yearDay(day)}, before`, measured: before },
       { id: `${jobId}-after`, name: `${yearDay(day)}, after`, measured: after },
-    ].filter(({ measured }) => hasReadings(measured)),
+    ].filter(hasReadings),
   )
+  const after = { id: 'after', name: 'This visit, after', measured: survey.after }
   return [
     ...past,
     { id: 'before', name: 'This visit, before', measured: survey.before },
-    ...(hasReadings(survey.after)
-      ? [{ id: 'after', name: 'This visit, after', measured: survey.after }]
-      : []),
+    ...(afterIsOpen || hasReadings(after) ? [after] : []),
   ]
 }
 

@@ -33,7 +33,7 @@ import { PanelSheet } from './panel-sheet'
 import { ReadingEntry } from './reading-entry'
 import { RoundStrip } from './round-strip'
 import { RoundSwitch, type Shown } from './round-switch'
-import { meanOf, type Round, roundsOf } from './rounds'
+import { hasReadings, meanOf, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
@@ -63,7 +63,9 @@ export function SurveyScreen(props: Props) {
   const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
   // A reading shows at once where it was typed; chart and table follow when there is time.
   const later = useDeferredValue(judgement)
-  const rounds = useMemo(() => roundsOf(data, earlier), [data, earlier])
+  const mayMeasureAfter = agreed && !handedOver
+  const rounds = useMemo(() => roundsOf(data, earlier, mayMeasureAfter), [data, earlier, mayMeasureAfter])
+  const read = useMemo(() => rounds.filter(hasReadings), [rounds])
   const round: Round | undefined =
     shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined
   const phase: Phase = shown.kind === 'round' && shown.id === 'after' ? 'after' : 'before'
@@ -71,14 +73,13 @@ export function SurveyScreen(props: Props) {
     !handedOver &&
     (phase === 'after' ? agreed : !agreed) &&
     (round === undefined ? false : round.id === phase)
-  const mayMeasureAfter = agreed && !handedOver
   const faces = useMemo(
     () =>
       Object.fromEntries(
         judgement.panels.map((judged) => {
           const { panel } = judged
           if (shown.kind === 'difference') {
-            const [first, last] = [rounds[0]!, rounds.at(-1)!].map(({ measured }) =>
+            const [first, last] = [read[0]!, read.at(-1)!].map(({ measured }) =>
               countedUm(measured.readings[panel.id] ?? []),
             ) as [number[], number[]]
             return [panel.id, differenceFace(panel, removalBetween(first, last))]
@@ -87,7 +88,7 @@ export function SurveyScreen(props: Props) {
           return [panel.id, roundFace(panel, round && meanOf(round.measured, panel.id))]
         }),
       ),
-    [judgement, shown, rounds, round],
+    [judgement, shown, read, round],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
   const measured = round?.measured ?? data.before
@@ -192,8 +193,8 @@ export function SurveyScreen(props: Props) {
             )}
           </div>
         </div>
-        {(rounds.length > 1 || mayMeasureAfter) && (
-          <RoundSwitch rounds={rounds} shown={shown} onShow={setShown} offerAfter={mayMeasureAfter} />
+        {rounds.length > 1 && (
+          <RoundSwitch rounds={rounds} comparable={read.length > 1} shown={shown} onShow={setShown} />
         )}
         {gauge.fault && (
           <p role="alert" className="mb-2 text-copper">
@@ -214,8 +215,8 @@ export function SurveyScreen(props: Props) {
         </div>
         {shown.kind === 'difference' ? (
           <p className="mt-2 text-sm text-ink-soft">
-            What has gone between “{rounds[0]!.name}” and “{rounds.at(-1)!.name}”, µm. Darker is more; what
-            stands in brackets is within the error of the readings.
+            What has gone between “{read[0]!.name}” and “{read.at(-1)!.name}”, µm. Darker is more; what stands
+            in brackets is within the error of the readings.
           </p>
         ) : (
           <Legend />

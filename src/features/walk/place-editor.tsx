@@ -12,7 +12,7 @@ import {
 import type { Place } from '@/core/vehicle'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
-import { NoteField, RemoveButton, SeverityChoice } from '../survey/defect-parts'
+import { intoView, NoteField, RemoveButton, SeverityChoice } from '../survey/defect-parts'
 
 type Props = {
   place: Place
@@ -72,7 +72,7 @@ function NewPlaceDefect({ place, onAdd }: { place: Place; onAdd: (defect: PlaceD
         onChange={setKind}
       />
       {kind && (
-        <div className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
+        <div ref={intoView} className="mt-3 space-y-3 rounded bg-lichen/60 p-3">
           <SeverityChoice value={severity} onChange={setSeverity} />
           <NoteField value={note} onChange={setNote} />
           <Button

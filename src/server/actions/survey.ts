@@ -1,6 +1,6 @@
 'use server'
 
-import { judgeRecord, type SurveyRecord } from '@/core/survey'
+import { differingEntries, judgeRecord, type SurveyRecord } from '@/core/survey'
 import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
 import { seedOf } from '@/devices/film-gauge'
 import { SimulatedGlossMeter } from '@/devices/gloss-meter'
@@ -38,8 +38,8 @@ function misplaced(record: SurveyRecord, shape: Shape): string | undefined {
   return plastic ? `${panels.get(plastic[0])!.name} is not metal; a gauge cannot read it.` : undefined
 }
 
-/** What was agreed rests on the round before the work; that part is kept as it was. */
-const foundation = ({ before, defects, films }: SurveyRecord) => JSON.stringify([before, defects, films])
+/** What was agreed rests on the round before the work and the defects; those entries are kept as they were. */
+const AGREED_ENTRIES = /^(before|defects|film)\//
 
 /** Keeps what was seen and measured on a vehicle as it stands on the screen. */
 export async function keepSurvey(jobId: string, readAt: number, input: unknown): Promise<SaveAnswer> {
@@ -56,7 +56,7 @@ export async function keepSurvey(jobId: string, readAt: number, input: unknown):
   if (job.handedOverAt) return refuse('The vehicle has gone home. Its survey is kept as it was.')
   if (await findAgreement(db, jobId)) {
     const stored = await loadSurvey(db, jobId)
-    if (foundation(stored) !== foundation(checked.data))
+    if (differingEntries(stored, checked.data).some((entry) => AGREED_ENTRIES.test(entry)))
       return refuse('The round before the work is agreed with the customer and is kept as it was.')
   }
   const saved = await saveSurvey(db, jobId, readAt, checked.data, now())
