@@ -124,13 +124,20 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
       </div>
       <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div>
-          <FrontierCurve
-            points={frontier.points}
-            named={named}
-            at={at}
-            indexBefore={correction.indexBefore}
-            onMove={(to) => settle(() => setMinutes(frontier.points[to]!.minutes))}
-          />
+          {frontier.points.length > 1 ? (
+            <FrontierCurve
+              points={frontier.points}
+              named={named}
+              at={at}
+              indexBefore={correction.indexBefore}
+              onMove={(to) => settle(() => setMinutes(frontier.points[to]!.minutes))}
+            />
+          ) : (
+            <p className="rounded bg-lichen/70 p-4 text-lg">
+              Nothing is to be won at the machine here. What this car can have is a wash, and protection where
+              nothing speaks against it.
+            </p>
+          )}
           <dl className="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4" data-testid="frontier-here">
             <Figure name="Condition">
               {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}

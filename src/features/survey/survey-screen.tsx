@@ -144,7 +144,9 @@ export function SurveyScreen(props: Props) {
             <span className="text-sm text-ink-soft">condition</span>
           </p>
           <p className="text-sm text-ink-soft">
-            {judgement.baseline ? (
+            {judgement.read.of === 0 ? (
+              'No gauge reads this vehicle: the walk-round is its survey'
+            ) : judgement.baseline ? (
               <>
                 Own film level{' '}
                 <strong className="text-ink">{judgement.baseline.medianUm.toFixed(0)} µm</strong>, from{' '}
@@ -153,12 +155,16 @@ export function SurveyScreen(props: Props) {
             ) : (
               'No film level yet: read at least two metal panels'
             )}
-            <br />
-            {judgement.read.panels} of {judgement.read.of} metal panels read
+            {judgement.read.of > 0 && (
+              <>
+                <br />
+                {judgement.read.panels} of {judgement.read.of} metal panels read
+              </>
+            )}
           </p>
           <div className="ml-auto flex flex-wrap items-center justify-end gap-2">
             <SaveNote state={state} settle={settle} nameOf={nameOf} />
-            {open && (
+            {open && judgement.read.of > 0 && (
               <>
                 <ImportReadings
                   panels={panels}
