@@ -207,6 +207,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.emulateMedia({ media: 'screen' })
     await page.goBack()
     await page.getByRole('link', { name: 'Survey' }).click()
+    await expect(page).toHaveURL(/\/survey$/)
     await page.getByRole('button', { name: 'This visit, after' }).click()
     await page.getByRole('button', { name: 'Read from gauge' }).click()
     await expect(page.getByRole('button', { name: 'Stop the gauge' })).toBeVisible()

@@ -160,6 +160,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('button', { name: 'Keep as signed' }).click()
     await expect(page.getByTestId('signed')).toContainText('Peig Lanigan')
     await page.getByRole('link', { name: 'Walk-round' }).click()
+    await expect(page).toHaveURL(/\/walk$/)
     await page.getByRole('radio', { name: /^Roof:/ }).click()
     await noteDefect(page, 'Stone chips', 5, true)
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()

@@ -185,10 +185,11 @@ test('a film on one panel is declared on the walk, judged by, and told', async (
   await page.getByLabel('A film lies on this panel').check()
   await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
   await page.getByRole('link', { name: 'Survey' }).click()
+  await expect(page).toHaveURL(/\/survey$/)
   await page.getByRole('radio', { name: /^Roof:/ }).click()
   await expect(page.getByTestId('finding')).toHaveText('Under film')
   await expect(page.getByTestId('budget')).toHaveText('0.0 µm')
-  await page.getByRole('link', { name: 'Promises' }).click()
+  await page.getByRole('link', { name: 'Promises', exact: true }).click()
   await expect(page.getByText('A film lies on the roof.')).toBeVisible()
 })
 

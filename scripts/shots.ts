@@ -44,7 +44,7 @@ async function main(): Promise<void> {
       { name: 'wash', path: `${layering}/wash`, viewport: DESK },
       { name: 'promises-tablet', path: `${choosing}/promises`, viewport: TABLET },
       { name: 'vehicle', path: vehicle!, viewport: DESK },
-      { name: 'practice', path: '/practice?panel=3', viewport: DESK },
+      { name: 'practice', path: '/practice?panel=19', viewport: DESK },
       { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
       { name: 'survey-tablet', path: `${cutting}/survey`, viewport: TABLET },
       { name: 'plan', path: `${choosing}/plan`, viewport: DESK },

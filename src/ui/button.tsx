@@ -1,6 +1,6 @@
 import clsx from 'clsx'
-import Link from 'next/link'
 import type { ComponentProps } from 'react'
+import { PatientLink } from './patient-link'
 
 type Look = 'solid' | 'outline' | 'quiet'
 
@@ -26,6 +26,6 @@ export function ButtonLink({
   look = 'solid',
   className,
   ...rest
-}: ComponentProps<typeof Link> & { look?: Look }) {
-  return <Link className={clsx(base, 'no-underline', LOOK[look], className)} {...rest} />
+}: ComponentProps<typeof PatientLink> & { look?: Look }) {
+  return <PatientLink className={clsx(base, 'no-underline', LOOK[look], className)} {...rest} />
 }

@@ -1,8 +1,8 @@
 'use client'
 
 import clsx from 'clsx'
-import Link from 'next/link'
 import { usePathname } from 'next/navigation'
+import { PatientLink } from '@/ui/patient-link'
 import { JOB_ROOMS } from './rooms'
 
 /** The way through a job, from measuring to care. */
@@ -13,7 +13,7 @@ export function JobRooms({ jobId }: { jobId: string }) {
       {JOB_ROOMS.map(({ room, label }) => {
         const here = path.endsWith(`/${room}`)
         return (
-          <Link
+          <PatientLink
             key={room}
             href={`/jobs/${jobId}/${room}`}
             aria-current={here ? 'page' : undefined}
@@ -23,7 +23,7 @@ export function JobRooms({ jobId }: { jobId: string }) {
             )}
           >
             {label}
-          </Link>
+          </PatientLink>
         )
       })}
     </nav>

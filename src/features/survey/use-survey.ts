@@ -4,6 +4,7 @@ import { useCallback, useRef, useState } from 'react'
 import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/actions/survey'
 import type { StoredSurvey } from '@/server/survey-store'
+import { holdLinks } from '@/ui/patient-link'
 
 export type SaveState =
   | { kind: 'kept'; merged: string[] }
@@ -81,7 +82,8 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       latest.current = edit(latest.current)
       setData(latest.current)
       dirty.current = true
-      void send()
+      // A round that is already under way takes this change with it.
+      if (!sending.current) holdLinks(send())
     },
     [send],
   )

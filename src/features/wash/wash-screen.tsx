@@ -21,6 +21,7 @@ import type { WashSetup } from '@/server/shop-store'
 import type { StoredWash, WashFindings } from '@/server/wash-store'
 import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { holdLinks } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
 import { WashSteps } from './wash-steps'
 
@@ -70,6 +71,7 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
       if (answer.kind === 'saved') version.current = answer.version
       setMessage(answer.kind === 'refused' ? answer.message : undefined)
     })
+    holdLinks(queue.current)
   }
   const { contamination, place } = findings
   const typeAir = (text: string) => {
