@@ -1,0 +1,67 @@
+import { describe, expect, test } from 'vitest'
+import { emptyMeasured, emptyRecord, type Measured, removalBetween } from '@/core/survey'
+import { instantOrThrow, localDayOrThrow } from '@/core/time'
+import { panelsOf } from '@/core/vehicle'
+import { differenceFace, roundFace } from './panel-face'
+import { hasReadings, meanOf, roundsOf } from './rounds'
+
+const read = (...values: number[]): Measured => ({
+  ...emptyMeasured(),
+  readings: { bonnet: values.map((um) => ({ um })) },
+})
+const earlier = (before: Measured, after: Measured) => [
+  {
+    jobId: 'old',
+    day: localDayOrThrow('2025-04-12'),
+    at: instantOrThrow('2025-04-12T08:00:00Z'),
+    before,
+    after,
+  },
+]
+const bonnet = panelsOf('estate').find(({ id }) => id === 'bonnet')!
+
+describe('rounds on the plan', () => {
+  test('the round before is always there, the one after as soon as it may be taken', () => {
+    expect(roundsOf(emptyRecord(), [], false).map(({ id }) => id)).toEqual(['before'])
+    expect(roundsOf(emptyRecord(), [], true).map(({ id }) => id)).toEqual(['before', 'after'])
+    expect(roundsOf({ ...emptyRecord(), after: read(117) }, [], false).map(({ id }) => id)).toEqual([
+      'before',
+      'after',
+    ])
+  })
+  test('of earlier visits only what was read is offered, under its day, before this visit', () => {
+    const rounds = roundsOf(emptyRecord(), earlier(read(121), emptyMeasured()), false)
+    expect(rounds.map(({ id, name }) => [id, name])).toEqual([
+      ['old-before', '12 Apr 2025, before'],
+      ['before', 'This visit, before'],
+    ])
+    expect(rounds.map(hasReadings)).toEqual([true, false])
+  })
+  test('the mean of a round leaves out what was set aside', () => {
+    const measured: Measured = {
+      ...emptyMeasured(),
+      readings: { bonnet: [{ um: 110 }, { um: 114 }, { um: 400, settled: 'set-aside' }] },
+    }
+    expect(meanOf(measured, 'bonnet')).toBe(112)
+    expect(meanOf(measured, 'roof')).toBeUndefined()
+  })
+})
+
+describe('what has gone', () => {
+  const face = (before: number[], after: number[]) => differenceFace(bonnet, removalBetween(before, after))
+  test('a clear loss stands plain, one within the error in brackets', () => {
+    expect(face([120, 121, 120, 121], [116, 117, 116, 117])).toMatchObject({
+      text: '−4.0',
+      label: 'Bonnet: −4.0 ± 0.4 µm',
+    })
+    expect(face([118, 124, 120], [117, 122, 121])).toMatchObject({ text: '(−0.7)' })
+  })
+  test('thicker than before is said as such, and colours nothing', () => {
+    const { text, fill } = face([110, 111, 110, 111], [114, 115, 114, 115])
+    expect([text, fill]).toEqual(['+4.0', 'color-mix(in oklab, var(--c-bracken) 0%, var(--c-sheet))'])
+  })
+  test('a panel read in one round only has no difference', () => {
+    expect(face([120, 121], [])).toMatchObject({ text: '', label: 'Bonnet: not read in both rounds' })
+    expect(roundFace(bonnet, undefined).label).toBe('Bonnet: not read')
+  })
+})

@@ -1,0 +1,83 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import { loadDemo } from '@demo/generate'
+import type { Knex } from 'knex'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { PROCESS_KEYS, type ProcessKey } from '@/core/correction'
+import { instantOrThrow } from '@/core/time'
+import { openDatabase } from './db'
+import { type Floor, loadFloor } from './floor'
+import { earlierVisits, loadVisits } from './history'
+import { loadJudged } from './judged'
+import { chosenOffer, whenFor } from './offers'
+import { listPhotos } from './photo-store'
+import { gradesOf } from './practice-store'
+import { promisesOf } from './promised'
+import { recentlyGone } from './vehicle-store'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+
+let folder: string
+let db: Knex
+let floor: Floor
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-promised-'))
+  process.env.FERN_YARD_DATA = folder
+  db = await openDatabase(path.join(folder, 'shop.db'))
+  await loadDemo(db, NOW)
+  floor = await loadFloor(db, NOW)
+})
+afterAll(async () => {
+  await db.destroy()
+  delete process.env.FERN_YARD_DATA
+  rmSync(folder, { recursive: true, force: true })
+})
+const jobOf = (plate: string) => floor.jobs.find(({ job }) => job.vehicle.plate === plate)!.job
+
+test('the promises of a car name what was found on it, panel and place', async () => {
+  const lines = await promisesOf(db, jobOf('IM 5012'), floor.shop.setup)
+  const rules = lines.map(({ rule }) => rule)
+  expect(rules).toEqual(
+    expect.arrayContaining(['nail-catchers-stay', 'chips-stay', 'repainted', 'beside-the-paint']),
+  )
+  expect(lines.find(({ rule }) => rule === 'nail-catchers-stay')!.where).toEqual(['Left front door'])
+})
+
+describe('processes chosen panel by panel', () => {
+  const everywhere = async (key: ProcessKey) => {
+    const job = jobOf('IM 5012')
+    const { judgement } = await loadJudged(db, job, floor.shop.setup)
+    const chosen = Object.fromEntries(judgement.panels.map(({ panel }) => [panel.id, key]))
+    return { job, offer: chosenOffer(floor, job, judgement, 'headland', chosen) }
+  }
+  test('a plan that leaves everything is an offer with a date and no machine', async () => {
+    const { job, offer } = await everywhere('leave')
+    expect(offer?.machineMinutes).toBe(0)
+    expect(whenFor(floor, job, offer!).kind).toBe('possible')
+  })
+  test('one that is forbidden on a single panel is no offer at all', async () => {
+    expect((await everywhere(PROCESS_KEYS.at(-1)!)).offer).toBeUndefined()
+    expect((await everywhere('all-in-one')).offer).toBeUndefined()
+  })
+})
+
+test('the history of a car that was here before holds its visit, and it is among those that went home', async () => {
+  const gone = (await recentlyGone(db)).find(({ vehicle }) => vehicle.plate === 'IM 7341')!
+  const [visit] = await loadVisits(db, gone.vehicle.id, floor.shop.setup)
+  expect(visit).toMatchObject({ readings: 78, letter: expect.stringMatching(/[A-E]/) })
+  expect(await earlierVisits(db, visit!.job, 'Europe/Dublin')).toEqual([])
+})
+
+test('photographs of the demo are kept in pairs where the machine has been over the panel', async () => {
+  const photos = await listPhotos(db, jobOf('IM 4471').id)
+  const after = photos.filter(({ phase }) => phase === 'after')
+  expect(after.length).toBeGreaterThan(0)
+  for (const { samePlaceAs } of after) expect(photos.some(({ id }) => id === samePlaceAs)).toBe(true)
+})
+
+test('of each colleague only the first grade of a panel is shown', async () => {
+  const grades = await gradesOf(db, 1)
+  expect(new Set(grades.map(({ person }) => person)).size).toBe(grades.length)
+  expect(grades.length).toBe(3)
+})
