@@ -10,9 +10,11 @@ import { dataFolder } from './data-folder'
  * upright, of a sensible size, and without anything its file said about where and by whom it was taken.
  */
 
+/** bytes; photographs of a telephone come to a few megabytes (mem). */
 export const MOST_BYTES = 30 * 1024 * 1024
-/** A camera of today has up to 50 megapixels; more is a trap that would fill the memory. */
+/** px. A camera of today has up to 50 megapixels (mem); more is a trap that would fill the memory. */
 const MOST_PIXELS = 60_000_000
+/** Sides of the kept picture and of its thumbnail, px (mem: a chip of a millimetre still shows, a strip still loads at once). */
 const LONGEST_SIDE = 2400
 const THUMB_SIDE = 360
 

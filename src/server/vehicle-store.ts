@@ -132,6 +132,7 @@ export async function listKnown(db: Knex): Promise<KnownVehicle[]> {
   return rows.map(toKnown)
 }
 
+/** As many as stand in two rows on a tablet. */
 const RECENT = 4
 
 /** The vehicles that went home last: the likeliest to come back. */

@@ -25,6 +25,7 @@ type Props = {
 
 /** How long a hand must rest before the calendar is asked, ms. */
 const REST_MS = 500
+/** min */
 const HOUR = 60
 
 /** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */

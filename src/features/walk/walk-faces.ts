@@ -2,7 +2,7 @@ import type { NotedDefect, PanelJudgement, SurveyRecord } from '@/core/survey'
 import type { Place } from '@/core/vehicle'
 import type { PanelFace, PlanPin } from '@/ui/body-plan'
 
-/** A panel at this index is shown as dark as it gets. */
+/** A panel at this condition index is shown as brown as it gets, points (mem). */
 const WORST_INDEX = 30
 
 /** A panel on the walk: the more it has lost, the browner, like bracken; its letter stands on it. */
