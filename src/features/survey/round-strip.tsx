@@ -30,7 +30,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
       </figcaption>
       <svg
         viewBox={`0 0 ${WIDTH} ${rows.length * ROW + 16}`}
-        className="mt-1 w-full"
+        className="mt-1 w-full max-w-md"
         role="img"
         aria-label={rows.map(({ name, values }) => `${name}: mean ${mean(values).toFixed(1)} µm`).join('; ')}
       >
