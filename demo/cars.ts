@@ -1,4 +1,5 @@
 import type { Defect, NotedDefect, PlaceDefect } from '@/core/survey'
+import type { Attempt } from '@/core/test-spot'
 import type { Intake } from '@/server/intake-schema'
 
 /** The cars in the demo shop. Everybody and everything here is invented. */
@@ -23,6 +24,8 @@ export type DemoCar = {
   places?: Record<string, PlaceDefect[]>
   /** Panels that were photographed as the car came in. */
   photographs?: readonly string[]
+  /** What was tried at test spots, the first first. */
+  spots?: readonly Attempt[]
 }
 
 const swirls = (severity: 1 | 2 | 3, extentPercent: number): Defect => ({
@@ -44,6 +47,37 @@ const chips = (extentPercent: number): Defect => ({
   catchesNail: true,
 })
 const spots: Defect = { kind: 'water-spots', severity: 2, extentPercent: 30, catchesNail: false }
+
+/** A test spot on the bonnet as the shop writes it down; the square and the speed are the usual ones. */
+const spot = (
+  tried: Pick<Attempt, 'process' | 'machine' | 'pad' | 'liquid' | 'passes' | 'cleared' | 'verdict' | 'note'> &
+    Partial<Attempt>,
+): Attempt => ({
+  panel: 'bonnet',
+  group: 'metal-original',
+  speed: 5,
+  sectionM: 0.6,
+  mark: { kind: 'swirls', severity: 2 },
+  haze: 'none',
+  heat: 'warm',
+  beforeUm: [],
+  afterUm: [],
+  ...tried,
+})
+const ONE_STEP_CUT = {
+  process: 'one-step-cut',
+  machine: 'Long-throw dual action',
+  pad: 'Foam cut',
+  liquid: 'Medium polish',
+  passes: 5,
+} as const
+const TWO_STEP = {
+  process: 'two-step',
+  machine: 'Forced rotation',
+  pad: 'Microfibre',
+  liquid: 'Heavy compound',
+  passes: 5,
+} as const
 
 const person = (customerName: string, phone: string) => ({
   customerName,
@@ -101,6 +135,17 @@ export const DEMO_CARS: readonly DemoCar[] = [
       windscreen: [{ kind: 'glass-chip', severity: 1, note: 'low, passenger side' }],
     },
     photographs: ['bonnet', 'roof', 'front-door-right'],
+    spots: [
+      spot({ ...ONE_STEP_CUT, cleared: 0.55, verdict: 'more', note: 'Still a web of them under the lamp.' }),
+      spot({
+        ...TWO_STEP,
+        cleared: 0.85,
+        verdict: 'enough',
+        note: 'Clear, and finishes down without a trace.',
+        beforeUm: [124, 125, 124, 123],
+        afterUm: [122, 122, 123, 121],
+      }),
+    ],
   },
   {
     intake: {
@@ -247,9 +292,10 @@ export const DEMO_CARS: readonly DemoCar[] = [
       vin: '',
       make: 'Corvane',
       model: 'Hearth Estate',
-      year: '2020',
+      year: '2022',
       shape: 'estate',
-      colour: 'Wet slate',
+      colour: 'Bottle green',
+      colourCode: 'G19',
       paintSystem: 'clear-over-base',
       hardness: 'medium',
       wishes: 'Two dogs and a beach. What would make the most difference for about a thousand?',
@@ -298,6 +344,81 @@ export const DEMO_CARS: readonly DemoCar[] = [
     arrivesInDays: 1,
     paint: { baseUm: 119, panels: {} },
     defects: {},
+  },
+  {
+    intake: {
+      ...person('Fergus Aylward', '0555 274'),
+      plate: 'IM 19',
+      purpose: 'show',
+      storage: 'garage',
+      washing: 'hand',
+      yearlyKm: '900',
+      odometerKm: '64100',
+      keys: 'one, brass',
+      vin: '',
+      make: 'Marl',
+      model: 'Puffin',
+      year: '1974',
+      shape: 'coupe',
+      colour: 'Beacon red',
+      paintSystem: 'single-stage',
+      hardness: 'soft',
+      treatments: [{ kind: 'wax', what: 'every spring, by his uncle', year: '' }],
+      wishes:
+        'Drives in the regatta parade. It was his uncle’s; the red has gone pink and comes off on the cloth.',
+      budget: '1400',
+    },
+    wanted: { kind: 'to-choose' },
+    arrivesInDays: 6,
+    paint: { baseUm: 138, panels: { bonnet: 72, roof: 104, boot: 121 } },
+    defects: {
+      bonnet: [{ kind: 'oxidation', severity: 2, extentPercent: 70, catchesNail: false }, chips(8)],
+      roof: [{ kind: 'oxidation', severity: 3, extentPercent: 90, catchesNail: false }],
+      boot: [{ kind: 'oxidation', severity: 2, extentPercent: 80, catchesNail: false }],
+      'door-left': [{ kind: 'oxidation', severity: 1, extentPercent: 60, catchesNail: false }, swirls(2, 40)],
+      'door-right': [{ kind: 'oxidation', severity: 1, extentPercent: 60, catchesNail: false }],
+      'front-wing-left': [{ kind: 'oxidation', severity: 2, extentPercent: 50, catchesNail: false }],
+      'front-wing-right': [{ kind: 'oxidation', severity: 2, extentPercent: 50, catchesNail: false }],
+      'quarter-left': [swirls(2, 50)],
+      'quarter-right': [swirls(2, 50), scratch(4, true)],
+    },
+    places: { windscreen: [{ kind: 'glass-scratches', severity: 1, note: 'wiper arc' }] },
+  },
+  {
+    intake: {
+      ...person('Dervla Mott', '0555 560'),
+      plate: 'IM 8803',
+      purpose: 'new',
+      storage: 'street',
+      washing: 'touchless',
+      yearlyKm: '28000',
+      salted: true,
+      odometerKm: '140',
+      fuelPercent: '80',
+      keys: 'two',
+      vin: '',
+      make: 'Tarrow',
+      model: 'Packet Van',
+      year: '2026',
+      shape: 'van',
+      colour: 'Gull grey',
+      paintSystem: 'clear-over-base',
+      hardness: 'hard',
+      wishes: 'New, for the bakery round. Easy to wash and no rust dots; it will be lettered in the spring.',
+      budget: '1100',
+    },
+    wanted: { kind: 'to-choose' },
+    arrivesInDays: 7,
+    paint: { baseUm: 109, panels: {} },
+    defects: {
+      bonnet: [{ kind: 'marring', severity: 1, extentPercent: 40, catchesNail: false }],
+      'front-door-left': [{ kind: 'marring', severity: 1, extentPercent: 40, catchesNail: false }],
+      'front-door-right': [
+        swirls(1, 30),
+        { kind: 'residue', severity: 1, extentPercent: 5, catchesNail: false },
+      ],
+      'rear-doors': [{ kind: 'marring', severity: 2, extentPercent: 30, catchesNail: false }],
+    },
   },
   {
     intake: {

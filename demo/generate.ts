@@ -7,22 +7,25 @@ import {
   type Progress,
   planningProblem,
   progressAt,
+  summaryOf,
   waitBegan,
 } from '@/core/job'
 import { solve } from '@/core/schedule'
-import { emptyRecord, judgeRecord, type SurveyRecord } from '@/core/survey'
+import { emptyRecord } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cutPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
-import { summaryOf, writeAgreement } from '@/server/agreement-store'
+import { writeAgreement } from '@/server/agreement-store'
 import { shopCalendar } from '@/server/floor'
-import { cutByTable, handOverJob } from '@/server/hand-over'
+import { agreedCut, handOverJob } from '@/server/hand-over'
 import { emptyIntake } from '@/server/intake-schema'
 import { findJob, type Job, takeIn } from '@/server/job-store'
+import { loadWorked } from '@/server/offers'
 import { publish } from '@/server/plan-store'
 import { collectionTime, planFloor, replan } from '@/server/planning'
 import { loadShop, type Setup, type Shop } from '@/server/shop-store'
+import { addAttempt } from '@/server/spot-store'
 import { loadSurvey, saveSurvey } from '@/server/survey-store'
 import { recordFinish, recordStart } from '@/server/work-store'
 import { DEMO_CARS, type DemoCar } from './cars'
@@ -55,27 +58,16 @@ async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<
 /** The round after the work: what the agreed processes have left. */
 async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now: Instant): Promise<void> {
   const panels = panelsOf(job.vehicle.shape)
-  const cut = cutByTable(summaryOf(offer).processes, job.vehicle.hardness)
+  const cut = agreedCut(summaryOf(offer), job.vehicle.hardness)
   const gauge = new SimulatedFilmGauge(cutPaint(car.paint, panels, cut), GAUGE_SEED + job.number, 0)
   const { version, ...record } = await loadSurvey(db, job.id)
   record.after.readings = await roundOf(gauge, panels)
   await saveSurvey(db, job.id, version, record, now)
 }
 
-function offerFor(shop: Shop, car: DemoCar, job: Job, survey: SurveyRecord): Offer {
-  const { setup, catalogue } = shop
-  const template = setup.packages.find(({ key }) => key === car.packageKey)!
-  const { shape, paintSystem, hardness, treatments } = job.vehicle
-  const judgement = judgeRecord(job.vehicle, setup.school, survey, {})
-  return makeOffer(template, {
-    shape,
-    paintSystem,
-    hardness,
-    treatments,
-    judgement,
-    catalogue,
-    rates: setup.rates,
-  })
+async function offerFor(db: Knex, shop: Shop, car: DemoCar, job: Job): Promise<Offer> {
+  const template = shop.setup.packages.find(({ key }) => key === car.packageKey)!
+  return makeOffer(template, (await loadWorked(db, shop, job)).input)
 }
 
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */
@@ -218,10 +210,12 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)
     await photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now)
+    for (const [at, attempt] of (car.spots ?? []).entries())
+      await addAttempt(db, job.id, attempt, undefined, plusMinutes(job.arriveAt, 150 + 25 * at))
     if (car.wanted.kind === 'to-choose') continue
     await addPromises(db, job, shop.setup, job.arriveAt)
     await addWash(db, job.id, shop.setup)
-    const offer = offerFor(shop, car, job, await loadSurvey(db, job.id))
+    const offer = await offerFor(db, shop, car, job)
     const live =
       car.wanted.kind === 'planned'
         ? planAhead(shop.setup, job, offer, inShop, now)

@@ -2,6 +2,7 @@ import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { requestFloor } from '@/server/request-floor'
+import { everyone } from '@/server/shop-store'
 
 export default async function YardPage() {
   const floor = await requestFloor()
@@ -17,7 +18,7 @@ export default async function YardPage() {
       return catalogue.find(({ id }) => id === next?.productId) ?? catalogue[0]!
     },
   )
-  const names = new Map(setup.people.map(({ id, name }) => [id, name]))
+  const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   return (
     <YardScreen
       yard={yard}

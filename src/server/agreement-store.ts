@@ -1,66 +1,20 @@
 import type { Knex } from 'knex'
-import { z } from 'zod'
-import { type JobPlan, type Offer, OPERATION_KINDS, type PriceLine, SKILLS } from '@/core/job'
+import { type JobPlan, planSchema, type Summary, summarySchema } from '@/core/job'
 import type { Instant } from '@/core/time'
 
-const planSchema = z.object({
-  operations: z.array(
-    z.object({
-      id: z.string(),
-      kind: z.enum(OPERATION_KINDS),
-      title: z.string(),
-      minutes: z.int(),
-      mode: z.enum(['solid', 'pausable', 'unattended']),
-      people: z.int(),
-      skill: z.enum(SKILLS).optional(),
-      layer: z.int().optional(),
-      productId: z.string().optional(),
-    }),
-  ),
-  links: z.array(z.object({ from: z.string(), to: z.string(), min: z.int(), max: z.int().optional() })),
-  stays: z.array(z.object({ id: z.string(), kind: z.string(), operations: z.array(z.string()) })),
-})
-
-/** What the customer was told, kept as it was told. */
-const summarySchema = z.object({
-  indexBefore: z.number(),
-  indexAfter: z.number(),
-  expectedClearing: z.number(),
-  layers: z.array(z.string()),
-  processes: z.record(z.string(), z.string()),
-  left: z.array(z.string()),
-  priceLines: z.array(z.custom<PriceLine>()),
-  netCents: z.int(),
-  taxCents: z.int(),
-})
-export type AgreementSummary = z.infer<typeof summarySchema>
+/** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
+export const readPlan = (json: string): JobPlan => planSchema.parse(JSON.parse(json))
+export const readSummary = (json: string): Summary => summarySchema.parse(JSON.parse(json))
 
 export type Agreement = {
   jobId: string
   packageKey: string
   packageName: string
   plan: JobPlan
-  summary: AgreementSummary
+  summary: Summary
   totalCents: number
   promisedFor: Instant
   agreedAt: Instant
-}
-
-export function summaryOf(offer: Offer): AgreementSummary {
-  const { correction, price } = offer
-  return {
-    indexBefore: correction.indexBefore,
-    indexAfter: correction.indexAfter,
-    expectedClearing: correction.expectedClearing,
-    layers: offer.template.layers,
-    processes: Object.fromEntries(
-      correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.name]),
-    ),
-    left: correction.leftAsTheyAre.map(({ judged }) => judged.panel.name),
-    priceLines: price.lines,
-    netCents: price.netCents,
-    taxCents: price.taxCents,
-  }
 }
 
 function toAgreement(row: Record<string, string> & { total_cents: number }): Agreement {
@@ -68,8 +22,8 @@ function toAgreement(row: Record<string, string> & { total_cents: number }): Agr
     jobId: row.job_id!,
     packageKey: row.package_key!,
     packageName: row.package_name!,
-    plan: planSchema.parse(JSON.parse(row.plan!)),
-    summary: summarySchema.parse(JSON.parse(row.summary!)),
+    plan: readPlan(row.plan!),
+    summary: readSummary(row.summary!),
     totalCents: row.total_cents,
     promisedFor: row.promised_for as Instant,
     agreedAt: row.agreed_at as Instant,

@@ -4,7 +4,7 @@ import type { Instant } from '@/core/time'
 import { type Agreement, listAgreements } from './agreement-store'
 import { type Job, listJobs, type Vehicle } from './job-store'
 import { lastPlanning, loadPublished, type Planning } from './plan-store'
-import { loadShop, type Setup, type Shop } from './shop-store'
+import { everyone, loadShop, type Setup, type Shop } from './shop-store'
 import { loadProgress } from './work-store'
 
 /** Whether a film gauge can read anything on this vehicle. */
@@ -19,8 +19,8 @@ export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage:
 export type Floor = { now: Instant; shop: Shop; jobs: FloorJob[]; planning?: Planning }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
-  const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
-  return { timezone, slotMinutes, horizonDays, objective, calendars, places, people }
+  const { timezone, slotMinutes, horizonDays, objective, calendars, places } = setup
+  return { timezone, slotMinutes, horizonDays, objective, calendars, places, people: everyone(setup) }
 }
 
 export function liveJob(

@@ -1,22 +1,27 @@
 import type { Knex } from 'knex'
-import { PROCESSES, removalUm } from '@/core/correction'
+import { HARDNESS_GIVE, PROCESSES, removalUm } from '@/core/correction'
+import type { Summary } from '@/core/job'
 import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Hardness } from '@/core/vehicle'
-import type { AgreementSummary } from './agreement-store'
 import { findAgreement } from './agreement-store'
 import { handOver, type Job } from './job-store'
 import { loadSurvey } from './survey-store'
 
-/** µm the agreed processes take from each panel by the table; panels left alone are not in it. */
-export function cutByTable(
-  processes: AgreementSummary['processes'],
+/**
+ * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
+ * from before that was kept go by the table and the declared hardness.
+ */
+export function agreedCut(
+  { panels, processes }: Pick<Summary, 'panels' | 'processes'>,
   hardness: Hardness,
 ): Record<string, number> {
+  if (panels.length > 0)
+    return Object.fromEntries(panels.flatMap(({ id, takesUm }) => (takesUm > 0 ? [[id, takesUm]] : [])))
   return Object.fromEntries(
     Object.entries(processes).flatMap(([panel, name]) => {
       const process = PROCESSES.find((candidate) => candidate.name === name)
-      const um = process ? removalUm(process, hardness) : 0
+      const um = process ? removalUm(process, HARDNESS_GIVE[hardness]) : 0
       return um > 0 ? [[panel, um]] : []
     }),
   )
@@ -24,14 +29,14 @@ export function cutByTable(
 
 export function removalsOf(
   job: Job,
-  processes: AgreementSummary['processes'],
+  told: Pick<Summary, 'panels' | 'processes'>,
   survey: Pick<SurveyRecord, 'before' | 'after'>,
   day: Removal['day'],
 ): Removal[] {
   return removalsOfVisit({
     beforeUm: countedReadings(survey.before),
     afterUm: countedReadings(survey.after),
-    byProcessUm: cutByTable(processes, job.vehicle.hardness),
+    byProcessUm: agreedCut(told, job.vehicle.hardness),
     day,
   })
 }
@@ -41,5 +46,5 @@ export async function handOverJob(db: Knex, job: Job, timezone: string, at: Inst
   const agreement = await findAgreement(db, job.id)
   const survey = await loadSurvey(db, job.id)
   const day = dayIn(timezone, at)
-  await handOver(db, job, agreement ? removalsOf(job, agreement.summary.processes, survey, day) : [], at)
+  await handOver(db, job, agreement ? removalsOf(job, agreement.summary, survey, day) : [], at)
 }

@@ -1,20 +1,26 @@
-import { type Locks, planAsChosen } from '@/core/correction'
+import type { Knex } from 'knex'
 import {
-  freeSettings,
+  type JobPlan,
   type LiveJob,
   makeOffer,
   type Offer,
   type OfferInput,
-  offerWith,
+  type PackageTemplate,
   planningProblem,
+  proposeExtras,
 } from '@/core/job'
 import { type ChainLink, explainEarliest, type PlacedOperation } from '@/core/schedule'
-import type { VehicleJudgement } from '@/core/survey'
+import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { type Instant, laterOf } from '@/core/time'
+import { placesOf } from '@/core/vehicle'
+import { contaminationScore } from '@/core/wash'
 import { type Floor, openJobs, shopCalendar } from './floor'
 import type { Job } from './job-store'
+import { loadJudged } from './judged'
+import { loadPaintStudy } from './paint-memory'
 import { collectionTime, planFloor } from './planning'
 import type { Shop } from './shop-store'
+import { loadWash } from './wash-store'
 
 export type PricedOffer = {
   offer: Offer
@@ -23,66 +29,74 @@ export type PricedOffer = {
     | { kind: 'impossible'; reasons: string[] }
 }
 
-function candidate(floor: Floor, job: Job, offer: Offer): LiveJob {
+function candidate(floor: Floor, job: Job, plan: JobPlan): LiveJob {
   return {
     id: job.id,
     arrive: laterOf(job.arriveAt, floor.now),
     weight: 1,
-    plan: offer.plan,
+    plan,
     progress: {},
     published: [],
   }
 }
 
-/** What an offer for a vehicle is worked out from. */
-export function offerInput(shop: Shop, job: Job, judgement: VehicleJudgement): OfferInput {
-  const { shape, paintSystem, hardness, treatments } = job.vehicle
+/** What an offer for a vehicle is worked out from, and the study of its paint behind it. */
+export type Worked = { input: OfferInput; study: StudyInput; surveyVersion: number }
+
+/** Reads everything an offer rests on: the survey and its judgement, test spots, the shop’s memory, the wash. */
+export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked> {
+  const { survey, judgement } = await loadJudged(db, job, shop.setup)
+  const study = await loadPaintStudy(db, job, shop.setup)
+  const { findings } = await loadWash(db, job.id)
+  const { shape, paintSystem, treatments } = job.vehicle
+  const places = placesOf(shape).map((place) => ({ place, defects: survey.places[place.id] ?? [] }))
   return {
-    shape,
-    paintSystem,
-    hardness,
-    treatments,
-    judgement,
-    catalogue: shop.catalogue,
-    rates: shop.setup.rates,
+    study,
+    surveyVersion: survey.version,
+    input: {
+      shape,
+      paintSystem,
+      knowledge: paintKnowledge(study),
+      treatments,
+      judgement,
+      proposals: proposeExtras({ judgement, places }),
+      catalogue: shop.catalogue,
+      vendors: shop.setup.vendors,
+      rates: shop.setup.rates,
+      ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
+    },
   }
 }
 
 /** When a vehicle could be fetched with this offer, if nobody else is moved. */
 export function whenFor(floor: Floor, job: Job, offer: Offer): PricedOffer['when'] {
+  return whenForPlan(floor, job, offer.plan)
+}
+
+/** The same for a plan as it was written down. */
+export function whenForPlan(floor: Floor, job: Job, plan: JobPlan): PricedOffer['when'] {
   const { setup } = floor.shop
   const others = openJobs(floor).filter(({ id }) => id !== job.id)
-  const live = candidate(floor, job, offer)
+  const live = candidate(floor, job, plan)
   const planned = planFloor(setup, [...others, live], { now: floor.now, movable: new Set([job.id]) })
   const placed = planned.placed.filter((operation) => operation.job === job.id)
-  if (placed.length < offer.plan.operations.length)
+  if (placed.length < plan.operations.length)
     return { kind: 'impossible', reasons: planned.schedule.reasons.map(({ message }) => message) }
   const end = placed.map((operation) => operation.end as Instant).reduce(laterOf)
   return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
 }
 
-/** Every package worked out for one vehicle, with the day it could be fetched if nobody else is moved. */
-export function offersFor(floor: Floor, job: Job, judgement: VehicleJudgement): PricedOffer[] {
-  const input = offerInput(floor.shop, job, judgement)
-  return floor.shop.setup.packages.map((template) => {
+/** Packages worked out for one vehicle, with the day it could be fetched if nobody else is moved. */
+export function offersFor(
+  floor: Floor,
+  job: Job,
+  input: OfferInput,
+  templates: readonly PackageTemplate[],
+): PricedOffer[] {
+  return templates.map((template) => {
     const offer = makeOffer(template, input)
     return { offer, when: whenFor(floor, job, offer) }
   })
-}
-
-/** A package around processes chosen panel by panel; undefined where the package or one of them is not to be had. */
-export function chosenOffer(
-  floor: Floor,
-  job: Job,
-  judgement: VehicleJudgement,
-  packageKey: string,
-  processes: Locks,
-): Offer | undefined {
-  const template = floor.shop.setup.packages.find(({ key }) => key === packageKey)
-  if (!template) return undefined
-  const input = offerInput(floor.shop, job, judgement)
-  const correction = planAsChosen(judgement.panels, freeSettings(template, input), processes)
-  return correction && offerWith(template, input, correction)
 }
 
 /** Why a planned job cannot be finished earlier while nobody else is moved. */

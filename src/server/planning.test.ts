@@ -4,15 +4,15 @@ import path from 'node:path'
 import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { summaryOf } from '@/core/job'
 import { checkSchedule, type PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
-import { summaryOf, writeAgreement } from './agreement-store'
+import { writeAgreement } from './agreement-store'
 import { loadCare, productName } from './care'
 import { openDatabase } from './db'
 import { type Floor, loadFloor, openJobs } from './floor'
 import { handOver } from './job-store'
-import { loadJudged } from './judged'
-import { offersFor, whyNotEarlier } from './offers'
+import { loadWorked, offersFor, whyNotEarlier } from './offers'
 import { lastPlanning, loadPublished } from './plan-store'
 import { collectionTime, planFloor, replan } from './planning'
 import { recordFinish, recordStart, takeBack } from './work-store'
@@ -59,7 +59,8 @@ describe('an offer', () => {
     const floor = await loadFloor(db, NOW)
     const { job } = entryOf(floor, 'IM 5012')
     const before = open(await loadPublished(db), job.id)
-    const offers = offersFor(floor, job, (await loadJudged(db, job, floor.shop.setup)).judgement)
+    const { input } = await loadWorked(db, floor.shop, job)
+    const offers = offersFor(floor, job, input, floor.shop.setup.packages)
     for (const { when } of offers) {
       if (when.kind !== 'possible') throw new Error('the demo shop has room for every package')
       const end = when.placed
@@ -74,7 +75,8 @@ describe('an offer', () => {
   test('is agreed once; the second to agree is told', async () => {
     const floor = await loadFloor(db, NOW)
     const { job } = entryOf(floor, 'IM 5012')
-    const [first] = offersFor(floor, job, (await loadJudged(db, job, floor.shop.setup)).judgement)
+    const { input } = await loadWorked(db, floor.shop, job)
+    const [first] = offersFor(floor, job, input, floor.shop.setup.packages)
     if (first?.when.kind !== 'possible') throw new Error('no offer')
     const agreement = {
       jobId: job.id,

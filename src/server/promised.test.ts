@@ -5,12 +5,12 @@ import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { PROCESS_KEYS, type ProcessKey } from '@/core/correction'
+import { chosenOffer } from '@/core/job'
 import { instantOrThrow } from '@/core/time'
 import { openDatabase } from './db'
 import { type Floor, loadFloor } from './floor'
 import { earlierVisits, loadVisits } from './history'
-import { loadJudged } from './judged'
-import { chosenOffer, whenFor } from './offers'
+import { loadWorked, whenFor } from './offers'
 import { listPhotos } from './photo-store'
 import { gradesOf } from './practice-store'
 import { promisesOf } from './promised'
@@ -47,9 +47,10 @@ test('the promises of a car name what was found on it, panel and place', async (
 describe('processes chosen panel by panel', () => {
   const everywhere = async (key: ProcessKey) => {
     const job = jobOf('IM 5012')
-    const { judgement } = await loadJudged(db, job, floor.shop.setup)
-    const chosen = Object.fromEntries(judgement.panels.map(({ panel }) => [panel.id, key]))
-    return { job, offer: chosenOffer(floor, job, judgement, 'headland', chosen) }
+    const { input } = await loadWorked(db, floor.shop, job)
+    const processes = Object.fromEntries(input.judgement.panels.map(({ panel }) => [panel.id, key]))
+    const choices = { packageKey: 'headland', processes, extras: [], terms: floor.shop.setup.terms }
+    return { job, offer: chosenOffer(floor.shop.setup.packages, input, choices) }
   }
   test('a plan that leaves everything is an offer with a date and no machine', async () => {
     const { job, offer } = await everywhere('leave')

@@ -10,9 +10,8 @@ import { connect, openDatabase } from './db'
 import { loadFloor } from './floor'
 import { emptyIntake, type Intake, intakeSchema } from './intake-schema'
 import { findJob, takeIn } from './job-store'
-import { loadJudged } from './judged'
 import { MIGRATIONS, migrate } from './migrations'
-import { offersFor } from './offers'
+import { loadWorked, offersFor } from './offers'
 import { loadSurvey, saveSurvey } from './survey-store'
 import { loadProgress, recordFinish, recordStart, takeBack } from './work-store'
 
@@ -181,9 +180,9 @@ describe('the demo shop', () => {
     await openDemo()
     const floor = await loadFloor(db, NOW)
     const entry = floor.jobs.find(({ stage }) => stage.kind === 'to-choose')!
-    const { judgement } = await loadJudged(db, entry.job, floor.shop.setup)
-    const offers = offersFor(floor, entry.job, judgement)
-    expect(offers.map(({ when }) => when.kind)).toEqual(['possible', 'possible', 'possible'])
+    const { input } = await loadWorked(db, floor.shop, entry.job)
+    const offers = offersFor(floor, entry.job, input, floor.shop.setup.packages)
+    expect(offers.map(({ when }) => when.kind)).toEqual(floor.shop.setup.packages.map(() => 'possible'))
   })
 })
 

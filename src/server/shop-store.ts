@@ -1,7 +1,14 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { catalogueSchema, type Product } from '@/core/coating'
-import { packageTemplateSchema, ratesSchema } from '@/core/job'
+import {
+  type PackageTemplate,
+  packageTemplateSchema,
+  ratesSchema,
+  termsSchema,
+  vendorSchema,
+  vendorSkill,
+} from '@/core/job'
 import { PROBLEM_FORMAT, problemSchema } from '@/core/schedule'
 import { SCHOOLS } from '@/core/survey'
 import { WASH_SCHOOLS } from '@/core/wash'
@@ -79,6 +86,8 @@ export const setupSchema = z
     people: z.array(namedPerson),
     rates: ratesSchema,
     packages: z.array(packageTemplateSchema).min(1),
+    vendors: z.array(vendorSchema).default([]),
+    terms: termsSchema.default(termsSchema.parse({})),
   })
   .transform((setup, context) => {
     const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
@@ -103,6 +112,20 @@ export const setupSchema = z
   })
 
 export type Setup = z.infer<typeof setupSchema>
+
+/** Everyone whose time can be planned: the people of the shop, and vendors on their own days. */
+export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>): Setup['people'] {
+  return [
+    ...people,
+    ...vendors.map(({ id, name, calendar }) => ({
+      id: vendorSkill(id),
+      name,
+      skills: [vendorSkill(id)],
+      calendar,
+    })),
+  ]
+}
+
 export type Shop = { setup: Setup; catalogue: Product[] }
 
 /** Gives a new database the set-up that ships with the app; leaves any other as it is. */
@@ -130,6 +153,18 @@ export async function saveSchoolsAndWash(db: Knex, changed: SchoolsAndWash): Pro
   await db.transaction(async (trx) => {
     const row = await trx('shop').where({ id: 1 }).first()
     const setup = { ...JSON.parse(row.setup), ...changed }
+    await trx('shop')
+      .where({ id: 1 })
+      .update({ setup: JSON.stringify(setup) })
+      .increment('version', 1)
+  })
+}
+
+/** Keeps the packages the shop sells. The rest of its set-up stays as it is. */
+export async function savePackages(db: Knex, packages: readonly PackageTemplate[]): Promise<void> {
+  await db.transaction(async (trx) => {
+    const row = await trx('shop').where({ id: 1 }).first()
+    const setup = { ...JSON.parse(row.setup), packages }
     await trx('shop')
       .where({ id: 1 })
       .update({ setup: JSON.stringify(setup) })

@@ -8,7 +8,7 @@ import { countedReadings } from '@/core/survey'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { CLEAN } from '@/core/wash'
 import { connect, openDatabase } from './db'
-import { cutByTable, removalsOf } from './hand-over'
+import { agreedCut, removalsOf } from './hand-over'
 import { emptyIntake, type Intake } from './intake-schema'
 import { findJob, handOver, takeIn, visitsOf } from './job-store'
 import { appendRemovals, ledgerBefore, loadLedger } from './ledger-store'
@@ -160,16 +160,16 @@ describe('the ledger', () => {
       after: { readings: { bonnet: round(117.5) }, gloss: {}, clarity: {} },
     }
     const processes = { bonnet: 'Two-step', roof: 'Two-step', tailgate: 'Leave' }
-    const removals = removalsOf(job, processes, survey, TODAY)
+    const removals = removalsOf(job, { processes, panels: [] }, survey, TODAY)
     expect(removals.map(({ panel, source }) => [panel, source])).toEqual([
       ['bonnet', 'measured'],
       ['roof', 'worked-out'],
     ])
-    const table = cutByTable(processes, 'medium').bonnet!
+    const table = agreedCut({ processes, panels: [] }, 'medium').bonnet!
     // The gauge says 2.5 and is the surer of the two; the table pulls a little.
     expect(Math.abs(removals[0]!.removedUm - 2.5)).toBeLessThan(Math.abs(table - 2.5))
     expect(removals[0]!.note).toContain('gauge 2.5')
-    expect(removals[1]!.removedUm).toBeCloseTo(cutByTable(processes, 'medium').roof!, 9)
+    expect(removals[1]!.removedUm).toBeCloseTo(agreedCut({ processes, panels: [] }, 'medium').roof!, 9)
     expect(countedReadings(survey.after)).toEqual({ bonnet: [117.5, 117.9, 117.1] })
     await handOver(db, job, removals, NOW)
     await handOver(db, job, removals, plusMinutes(NOW, 5))

@@ -1,6 +1,15 @@
+export { type CoatStep, coatSteps } from './coat-steps'
 export { type ConditionBreach, conditionBreaches, conditionBreachText } from './conditions'
 export { flashBand, flashFactor } from './flash'
-export { catalogueSchema, type Product, productSchema } from './product'
+export {
+  catalogueSchema,
+  OTHER_SURFACES,
+  type OtherSurface,
+  type Product,
+  productSchema,
+  SURFACES,
+  type Surface,
+} from './product'
 export {
   type BottleInShop,
   COATING_RULES,
@@ -9,4 +18,5 @@ export {
   coatingBreaches,
   millilitresNeeded,
 } from './rules'
+export { SURFACE, type SurfaceCoat, surfaceAreaM2 } from './surface'
 export { type LayerWindow, type WindowState, windowAfter, windowState } from './window'

@@ -1,13 +1,21 @@
 import { z } from 'zod'
 
+/** What a product is made for. Each surface has its own (common practice). */
+export const SURFACES = ['paint', 'glass', 'trim', 'wheels', 'fabric', 'leather', 'chrome'] as const
+export type Surface = (typeof SURFACES)[number]
+/** Everything that is coated beside the paint. */
+export type OtherSurface = Exclude<Surface, 'paint'>
+export const OTHER_SURFACES = SURFACES.filter((surface): surface is OtherSurface => surface !== 'paint')
+
 /** A coating or sealant as its data sheet describes it. Minutes and hours are elapsed time, days are calendar days. */
 export const productSchema = z.strictObject({
   id: z.string().min(1),
   name: z.string().min(1),
   kind: z.enum(['base', 'top', 'single', 'sealant', 'topper']),
-  surfaces: z.array(z.enum(['paint', 'glass', 'trim', 'wheels'])).min(1),
+  surfaces: z.array(z.enum(SURFACES)).min(1),
   solvent: z.enum(['none', 'mild', 'strong']),
   mlPerM2: z.number().positive(),
+  bottleMl: z.number().positive().default(50),
   /** Seconds until it may be levelled, at 20 °C and 50 % RH. */
   flashSeconds: z.strictObject({ min: z.number().nonnegative(), max: z.number().positive() }),
   /** Minutes from the end of this layer to the start of the next: no earlier and no later. */

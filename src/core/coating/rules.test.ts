@@ -10,6 +10,7 @@ const [base, top] = [product('cladonia-base'), product('tern-top')]
 const SOUND: CoatingPlan = {
   paintSystem: 'clear-over-base',
   layers: [base, top],
+  surfaces: [],
   residue: 'none',
   treatments: [],
   film: 'before-coating',
@@ -29,6 +30,8 @@ const BREAKS: Record<string, Partial<CoatingPlan>> = {
   'coating-over-all-in-one': { residue: 'all-in-one' },
   'film-after-coating': { film: 'after-coating' },
   'not-for-paint': { layers: [{ ...base, surfaces: ['glass'] }, top] },
+  'not-for-this-surface': { surfaces: [{ surface: 'glass', product: base }] },
+  'out-of-conditions': { climate: { airC: 6, rhPercent: 55, panelC: 12 } },
   'top-without-base': { layers: [top] },
   'base-over-top': { layers: [base, top, base] },
   'bare-metal': { paintSystem: 'bare-metal' },
@@ -84,7 +87,7 @@ test('a shop that keeps no stock is not asked about bottles', () => {
 })
 
 test('millilitres add up over layers of one product', () => {
-  const needed = millilitresNeeded({ layers: [base, top, top], areaM2: 10 })
+  const needed = millilitresNeeded({ layers: [base, top, top], surfaces: [], areaM2: 10 })
   expect(needed.get(base)).toBeCloseTo(10 * base.mlPerM2, 9)
   expect(needed.get(top)).toBeCloseTo(20 * top.mlPerM2, 9)
 })

@@ -1,5 +1,8 @@
+import type { BayClimate } from '../climate'
 import type { EarlierTreatment, PaintSystem } from '../vehicle'
+import { conditionBreaches } from './conditions'
 import type { Product } from './product'
+import { type SurfaceCoat, surfaceAreaM2 } from './surface'
 
 /** Rules of a coating plan as data: what breaks it, why, and what to do. Every breach is returned, never the first alone. */
 
@@ -15,6 +18,8 @@ export type CoatingPlan = {
   paintSystem: PaintSystem
   /** First layer first. */
   layers: readonly Product[]
+  /** What is laid on glass, trim, wheels and the rest. */
+  surfaces: readonly SurfaceCoat[]
   /** What the correction leaves on the paint. */
   residue: 'none' | 'all-in-one'
   /** What was done to the paint before, as told. */
@@ -22,6 +27,8 @@ export type CoatingPlan = {
   /** Film that is to be laid, and when. */
   film?: 'before-coating' | 'after-coating'
   areaM2: number
+  /** The air of the bay it would be laid in, where it is measured. */
+  climate?: BayClimate
   /** What stands on the shelf; left out where the shop keeps no stock. */
   bottles?: readonly BottleInShop[]
 }
@@ -52,13 +59,17 @@ function usable(plan: CoatingPlan, { id, shelfLifeMonths }: Product): BottleInSh
 const sum = (bottles: readonly BottleInShop[]) =>
   bottles.reduce((total, { millilitres }) => total + millilitres, 0)
 
-/** ml a plan needs of each of its products. */
+/** ml a plan needs of each of its products, over all surfaces and layers. */
 export function millilitresNeeded({
   layers,
+  surfaces,
   areaM2,
-}: Pick<CoatingPlan, 'layers' | 'areaM2'>): Map<Product, number> {
+}: Pick<CoatingPlan, 'layers' | 'surfaces' | 'areaM2'>): Map<Product, number> {
   const needed = new Map<Product, number>()
-  for (const product of layers) needed.set(product, (needed.get(product) ?? 0) + product.mlPerM2 * areaM2)
+  const add = (product: Product, ofM2: number) =>
+    needed.set(product, (needed.get(product) ?? 0) + product.mlPerM2 * ofM2)
+  for (const product of layers) add(product, areaM2)
+  for (const { surface, product } of surfaces) add(product, surfaceAreaM2(surface, areaM2))
   return needed
 }
 
@@ -95,6 +106,13 @@ export const COATING_RULES: readonly CoatingRule[] = [
     reason: 'One of these products is not made for paint.',
     remedy: 'Choose a product for paint; each surface has its own.',
     breaks: ({ layers }) => layers.some(({ surfaces }) => !surfaces.includes('paint')),
+  },
+  {
+    id: 'not-for-this-surface',
+    weight: 'stop',
+    reason: 'A product is named for a surface it is not made for.',
+    remedy: 'Choose one made for that surface; each has its own.',
+    breaks: ({ surfaces }) => surfaces.some(({ surface, product }) => !product.surfaces.includes(surface)),
   },
   {
     id: 'top-without-base',
@@ -141,6 +159,14 @@ export const COATING_RULES: readonly CoatingRule[] = [
     reason: 'A panel was painted again. Fresh paint still gives off solvent under a coating.',
     remedy: 'Ask the painter when it was done; wait as long as the data sheet of the paint says.',
     breaks: (plan) => plan.layers.length > 0 && told('respray')(plan),
+  },
+  {
+    id: 'out-of-conditions',
+    weight: 'caution',
+    reason: 'As the bay is now, a product of this plan must not be laid.',
+    remedy: 'Warm, air or dry the bay before the first layer; the job card measures again.',
+    breaks: ({ climate, layers }) =>
+      climate !== undefined && layers.some((product) => conditionBreaches(product, climate).length > 0),
   },
   {
     id: 'bottle-too-old',

@@ -3,13 +3,16 @@ import {
   conditionFactor,
   DEFECT_MODEL,
   type Defect,
+  depthScaleUm,
   type PanelJudgement,
   panelWeight,
 } from '../survey'
-import type { Hardness, PaintSystem } from '../vehicle'
+import type { PaintSystem } from '../vehicle'
+import { CARE, type Care } from './care'
 import { brokenRules, type ForbidRule } from './forbidden'
+import { type PaintKnowledge, panelGroup } from './group'
 import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
-import { processMinutes } from './time'
+import { type StepMinutes, stepMinutes } from './time'
 
 /** A gain smaller than this is not worth more paint, points of the condition index (mem). */
 const WORTH_POINTS = 0.5
@@ -19,6 +22,10 @@ export type PanelOption = {
   process: Process
   removalUm: number
   minutes: number
+  /** What the minutes are made of, step by step. */
+  parts: StepMinutes[]
+  /** Points of the condition index that haze still costs afterwards. */
+  hazePoints: number
   indexBefore: number
   indexAfter: number
   /** Share 0–1 of what mars the panel that goes, each defect by what it costs and how far it spreads. */
@@ -30,7 +37,8 @@ export type PanelChoice = { judged: PanelJudgement; option: PanelOption; forbidd
 
 export type ChoiceSettings = {
   paintSystem: PaintSystem
-  hardness: Hardness
+  knowledge: PaintKnowledge
+  care: Care
   /** No process stronger than this is considered. */
   strongest: ProcessKey
   underCoating: boolean
@@ -38,10 +46,19 @@ export type ChoiceSettings = {
   protects?: boolean
 }
 
-/** Condition index expected after taking `removal` µm: every defect keeps the share of its extent not cleared. */
-export function indexAfter(defects: readonly Defect[], removal: number, haze: number): number {
+/** What is worked on panels, µm, and how much of them the pad really reaches. */
+type Cut = { removalUm: number; reached: number }
+
+/** Share 0–1 of a defect that goes: what lies on the paint goes with the wash, the rest where the pad has been. */
+export function clearedBy(defect: Defect, { removalUm: um, reached }: Cut): number {
+  const share = clearedShare(defect, um)
+  return DEFECT_MODEL[defect.kind].mend === 'polish' ? share * reached : share
+}
+
+/** Condition index expected after a cut: every defect keeps the share of its extent not cleared; haze costs points. */
+export function indexAfter(defects: readonly Defect[], cut: Cut, haze: number): number {
   const left = defects.reduce((index, defect) => {
-    const extentPercent = defect.extentPercent * (1 - clearedShare(defect, removal))
+    const extentPercent = defect.extentPercent * (1 - clearedBy(defect, cut))
     return index * conditionFactor({ ...defect, extentPercent })
   }, 100)
   return Math.max(0, left - haze)
@@ -50,26 +67,35 @@ export function indexAfter(defects: readonly Defect[], removal: number, haze: nu
 const burden = (defect: Defect) =>
   DEFECT_MODEL[defect.kind].deduct[defect.severity - 1]! * defect.extentPercent
 
-/** Share 0–1 of the defects that goes with `removal` µm; chips and nail catchers count and stay. 0 for none. */
-function clearedOf(defects: readonly Defect[], removal: number): number {
+/** Share 0–1 of the defects that goes with a cut; chips and nail catchers count and stay. 0 for none. */
+function clearedOf(defects: readonly Defect[], cut: Cut): number {
   const all = defects.reduce((sum, defect) => sum + burden(defect), 0)
-  return all > 0
-    ? defects.reduce((sum, defect) => sum + burden(defect) * clearedShare(defect, removal), 0) / all
-    : 0
+  return all > 0 ? defects.reduce((sum, defect) => sum + burden(defect) * clearedBy(defect, cut), 0) / all : 0
 }
 
+/** λ from which a mark counts as deep, µm (mem): what a compound alone does not reach. */
+const DEEP_UM = 2
+
+const isDeep = (defect: Defect) => !defect.catchesNail && (depthScaleUm(defect) ?? 0) >= DEEP_UM
+
+/** What a process would do to a panel: paint, minutes, condition, and the rules that speak against it. */
 export function panelOption(judged: PanelJudgement, process: Process, settings: ChoiceSettings): PanelOption {
-  const removal = removalUm(process, settings.hardness)
+  const { give, ...known } = settings.knowledge[panelGroup(judged)]
+  const removal = removalUm(process, give)
   const indexBefore = judged.condition.index
   const defects = judged.condition.costs.map(({ defect }) => defect)
-  const after = indexAfter(defects, removal, hazeLeft(process, settings.hardness))
+  const haze = hazeLeft(process, give)
+  const cut = { removalUm: removal, reached: CARE[settings.care].reached }
+  const parts = process.steps.map((step) => stepMinutes(step, judged.panel, settings.care))
   return {
     process,
     removalUm: removal,
-    minutes: processMinutes(process, judged.panel),
+    minutes: parts.reduce((sum, { minutes }) => sum + minutes, 0),
+    parts,
+    hazePoints: haze,
     indexBefore,
-    indexAfter: after,
-    cleared: clearedOf(defects, removal),
+    indexAfter: indexAfter(defects, cut, haze),
+    cleared: clearedOf(defects, cut),
     broken: brokenRules(process, {
       panel: judged.panel,
       paintSystem: settings.paintSystem,
@@ -77,6 +103,8 @@ export function panelOption(judged: PanelJudgement, process: Process, settings: 
       removalUm: removal,
       underFilm: judged.finding.kind === 'film',
       underCoating: settings.underCoating,
+      deeplyMarked: defects.some(isDeep),
+      known,
     }),
   }
 }
@@ -140,8 +168,7 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
 
 function minutesByRole(panels: readonly PanelChoice[]): CorrectionPlan['minutes'] {
   const minutes = { single: 0, cut: 0, refine: 0 }
-  for (const { judged, option } of panels)
-    for (const step of option.process.steps)
-      minutes[step.role] += processMinutes({ ...option.process, steps: [step] }, judged.panel)
+  for (const { option } of panels)
+    for (const [at, step] of option.process.steps.entries()) minutes[step.role] += option.parts[at]!.minutes
   return minutes
 }

@@ -4,6 +4,8 @@ import { clearedShare, type Defect, judge, type SurveyInput } from '../survey'
 import { HARDNESSES, isMetal, PAINT_SYSTEMS, panelsOf } from '../vehicle'
 import {
   brokenRules,
+  CARE,
+  CARES,
   FORBID_RULES,
   PROCESS_KEYS,
   PROCESSES,
@@ -13,6 +15,7 @@ import {
   processMinutes,
   processOf,
   removalUm,
+  unprobed,
 } from '.'
 
 const panels = panelsOf('hatchback')
@@ -34,7 +37,8 @@ const plan = (
 ) =>
   planCorrection(judged.panels, {
     paintSystem: 'clear-over-base',
-    hardness: 'medium',
+    knowledge: unprobed('medium'),
+    care: 'usual',
     strongest,
     underCoating: false,
     ...more,
@@ -45,13 +49,16 @@ describe('time', () => {
     expect(passSeconds({ sectionM: 0.61, padMm: 125, armMmPerSecond: 25 })).toBeCloseTo(244, 9)
   })
   test('an all-in-one on a middle-sized car takes about 40 min at the machine (common practice)', () => {
-    const minutes = panels.reduce((sum, panel) => sum + processMinutes(processOf('all-in-one'), panel), 0)
-    expect(minutes).toBeGreaterThan(35)
-    expect(minutes).toBeLessThan(150)
+    const minutes = panels.reduce(
+      (sum, panel) => sum + processMinutes(processOf('all-in-one'), panel, 'usual'),
+      0,
+    )
+    expect(minutes).toBeGreaterThan(30)
+    expect(minutes).toBeLessThan(45)
   })
   test('a stronger process never takes less time on a panel', () => {
     for (const panel of panels) {
-      const minutes = PROCESSES.map((process) => processMinutes(process, panel))
+      const minutes = PROCESSES.map((process) => processMinutes(process, panel, 'usual'))
       expect(minutes).toEqual([...minutes].sort((a, b) => a - b))
     }
   })
@@ -60,13 +67,13 @@ describe('time', () => {
 describe('clearing (common practice)', () => {
   test('one step clears 50 to 70 % of swirls', () => {
     for (const key of ['one-step-polish', 'one-step-cut'] as const) {
-      const share = clearedShare(swirls, removalUm(processOf(key), 'medium'))
+      const share = clearedShare(swirls, removalUm(processOf(key), 1))
       expect(share).toBeGreaterThanOrEqual(0.5)
       expect(share).toBeLessThanOrEqual(0.7)
     }
   })
   test('two steps clear 80 to 95 % of swirls', () => {
-    const share = clearedShare(swirls, removalUm(processOf('two-step'), 'medium'))
+    const share = clearedShare(swirls, removalUm(processOf('two-step'), 1))
     expect(share).toBeGreaterThanOrEqual(0.8)
     expect(share).toBeLessThanOrEqual(0.95)
   })
@@ -78,12 +85,13 @@ describe('clearing (common practice)', () => {
       }),
     )
   })
-  test('a whole car: the plan’s clearing is that of its process where nothing stands in the way', () => {
+  test('a whole car: the plan’s clearing is that of its process wherever the pad reaches', () => {
     const onMetal = survey({ defects: Object.fromEntries(metal.map(({ id }) => [id, [swirls]])) })
-    expect(plan('two-step', {}, onMetal).expectedClearing).toBeCloseTo(
-      clearedShare(swirls, removalUm(processOf('two-step'), 'medium')),
-      9,
-    )
+    for (const care of CARES)
+      expect(plan('two-step', { care }, onMetal).expectedClearing).toBeCloseTo(
+        CARE[care].reached * clearedShare(swirls, removalUm(processOf('two-step'), 1)),
+        9,
+      )
   })
 })
 
@@ -103,7 +111,11 @@ describe('the choice for each panel', () => {
             metal.map(({ id }, at) => [id, [levels[at]!, levels[at]! + 1, levels[at]!]]),
           )
           const judged = survey({ paintSystem, readings })
-          for (const { judged: panel, option } of plan(strongest, { paintSystem, hardness }, judged).panels) {
+          for (const { judged: panel, option } of plan(
+            strongest,
+            { paintSystem, knowledge: unprobed(hardness) },
+            judged,
+          ).panels) {
             expect(option.removalUm).toBeLessThanOrEqual(panel.budget.budgetUm)
             expect(option.indexAfter).toBeGreaterThanOrEqual(option.indexBefore)
             expect(option.broken).toEqual([])
@@ -152,6 +164,8 @@ describe('every rule that forbids', () => {
     removalUm: 1,
     underFilm: false,
     underCoating: false,
+    deeplyMarked: true,
+    known: { tooMuch: [] as ProcessKey[] },
   }
   const broken = (key: ProcessKey, more: Partial<typeof allowed> | Record<string, unknown>) =>
     brokenRules(processOf(key), { ...allowed, ...more } as typeof allowed).map(({ id }) => id)
@@ -164,6 +178,9 @@ describe('every rule that forbids', () => {
       'two-step',
       { panel: panels.find(({ substrate }) => substrate === 'plastic') },
     ],
+    'disc-only-for-deep-marks': ['disc-two-step', { deeplyMarked: false }],
+    'milder-was-enough': ['two-step', { known: { settled: 'one-step-cut', tooMuch: [] } }],
+    'too-much-at-test-spot': ['two-step-wool', { known: { tooMuch: ['two-step'] } }],
     'no-all-in-one-under-coating': ['all-in-one', { underCoating: true }],
     'over-budget': ['one-step-polish', { budgetUm: 0.5 }],
   }

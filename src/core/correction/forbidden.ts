@@ -1,6 +1,7 @@
 import type { PaintSystem, Panel } from '../vehicle'
 import { isMetal } from '../vehicle'
-import type { Process } from './process'
+import type { GroupKnowledge } from './group'
+import { PROCESS_KEYS, type Process } from './process'
 
 /** What the rules look at before a process is allowed on a panel. */
 export type ProcessContext = {
@@ -12,6 +13,10 @@ export type ProcessContext = {
   underFilm: boolean
   /** A coating will be laid over the result. */
   underCoating: boolean
+  /** There is something on the panel that lies deep: heavy marks, scratches, etching, sanding marks. */
+  deeplyMarked: boolean
+  /** What test spots have shown of its group. */
+  known: Pick<GroupKnowledge, 'settled' | 'tooMuch'>
 }
 
 export type ForbidRule = {
@@ -22,6 +27,7 @@ export type ForbidRule = {
 }
 
 const abrasive = (process: Process) => process.steps.length > 0
+const strength = (process: Pick<Process, 'key'>) => PROCESS_KEYS.indexOf(process.key)
 const uses = (process: Process, pattern: RegExp) =>
   process.steps.some((step) => pattern.test(step.pad) || pattern.test(step.machine))
 
@@ -55,7 +61,28 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'nothing-coarse-on-plastic',
     reason: 'Painted plastic heats first and its film cannot be read.',
     remedy: 'One mild step with foam at most.',
-    breaks: (process, { panel }) => !isMetal(panel.substrate) && uses(process, /wool|rotary|microfibre/i),
+    breaks: (process, { panel }) =>
+      !isMetal(panel.substrate) && uses(process, /wool|rotary|microfibre|disc/i),
+  },
+  {
+    id: 'disc-only-for-deep-marks',
+    reason: 'A sanding disc is for deep marks; here it would spend paint on nothing.',
+    remedy: 'A compound reaches what is here.',
+    breaks: (process, { deeplyMarked }) => !deeplyMarked && uses(process, /disc/i),
+  },
+  {
+    id: 'milder-was-enough',
+    reason: 'At the test spot something milder was enough on panels like this.',
+    remedy: 'Stay with what the test spot showed, or try another spot here.',
+    breaks: (process, { known: { settled } }) =>
+      settled !== undefined && strength(process) > strength({ key: settled }),
+  },
+  {
+    id: 'too-much-at-test-spot',
+    reason: 'At the test spot this, or something milder, did harm on panels like this.',
+    remedy: 'Use something milder, or try another pad there.',
+    breaks: (process, { known: { tooMuch } }) =>
+      tooMuch.some((key) => strength(process) >= strength({ key })),
   },
   {
     id: 'no-all-in-one-under-coating',

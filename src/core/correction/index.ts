@@ -1,7 +1,9 @@
+export { CARE, CARES, type Care } from './care'
 export {
   type ChoiceSettings,
   type CorrectionPlan,
   choosePanel,
+  clearedBy,
   correctionOf,
   indexAfter,
   type PanelChoice,
@@ -20,6 +22,16 @@ export {
   kneeOf,
 } from './frontier'
 export {
+  type GroupKnowledge,
+  PANEL_GROUP,
+  PANEL_GROUPS,
+  type PaintKnowledge,
+  type PanelGroup,
+  panelGroup,
+  unprobed,
+} from './group'
+export {
+  HARDNESS_GIVE,
   hazeLeft,
   PROCESS_KEYS,
   PROCESSES,
@@ -28,8 +40,9 @@ export {
   processOf,
   removalUm,
   type Step,
+  stepRemovalUm,
 } from './process'
-export { passSeconds, processMinutes, stepMinutes } from './time'
+export { passSeconds, processMinutes, type StepMinutes, stepMinutes } from './time'
 export {
   type Locks,
   type PanelWays,

@@ -18,7 +18,19 @@ export type Step = {
   padMm: number
   /** Arm speed, mm/s (common practice: about 25 when cutting, faster when refining). */
   armMmPerSecond: number
+  handling: Handling
 }
+
+/** Minutes beside the strokes: the first for a panel, the others for a section. */
+export type Handling = { changeOver: number; spread: number; wipeAndLook: number; padCleaning: number }
+
+/**
+ * A section that is worked until it is clear: set up with towels, lamp and cable (mem), drops spread at low speed
+ * (mem), wiped and looked at under the lamp (mem), the pad cleaned after every second one (common practice).
+ */
+const WORKED: Handling = { changeOver: 2, spread: 0.5, wipeAndLook: 1, padCleaning: 0.5 }
+/** What is laid and left to set is not wiped section by section, and one walks on without setting up (mem). */
+const LAID: Handling = { changeOver: 0.3, spread: 0.2, wipeAndLook: 0, padCleaning: 0.2 }
 
 export const PROCESS_KEYS = [
   'leave',
@@ -27,6 +39,7 @@ export const PROCESS_KEYS = [
   'one-step-cut',
   'two-step',
   'two-step-wool',
+  'disc-two-step',
 ] as const
 export type ProcessKey = (typeof PROCESS_KEYS)[number]
 
@@ -42,7 +55,8 @@ const ALL_IN_ONE: Step = {
   hazePoints: 0.5,
   sectionM: 0.9,
   padMm: 150,
-  armMmPerSecond: 100,
+  armMmPerSecond: 150,
+  handling: LAID,
 }
 const POLISH: Step = {
   machine: 'Long-throw dual action',
@@ -55,6 +69,7 @@ const POLISH: Step = {
   sectionM: 0.61,
   padMm: 125,
   armMmPerSecond: 45,
+  handling: WORKED,
 }
 const CUT_AND_FINISH: Step = {
   ...POLISH,
@@ -75,6 +90,7 @@ const CUT: Step = {
   sectionM: 0.61,
   padMm: 125,
   armMmPerSecond: 25,
+  handling: WORKED,
 }
 const WOOL_CUT: Step = { ...CUT, machine: 'Rotary', pad: 'Wool', removalPerPassUm: 0.56, hazePoints: 12 }
 const REFINE: Step = {
@@ -88,6 +104,22 @@ const REFINE: Step = {
   sectionM: 0.75,
   padMm: 125,
   armMmPerSecond: 50,
+  handling: WORKED,
+}
+
+/** For heavily marked hard paint, before the compound (common practice). It dulls what it levels; the cut clears that. */
+const DISC: Step = {
+  machine: 'Short-throw dual action',
+  pad: 'Foam disc, 3000 grit',
+  liquid: 'Water',
+  role: 'cut',
+  removalPerPassUm: 0.9,
+  passes: 2,
+  hazePoints: 20,
+  sectionM: 0.61,
+  padMm: 125,
+  armMmPerSecond: 50,
+  handling: WORKED,
 }
 
 /** Mildest first. */
@@ -103,31 +135,40 @@ export const PROCESSES: readonly Process[] = [
     steps: [WOOL_CUT, { ...REFINE, passes: 5 }],
     leavesProtection: false,
   },
+  {
+    key: 'disc-two-step',
+    name: '3000 disc and two-step',
+    steps: [DISC, CUT, { ...REFINE, passes: 5 }],
+    leavesProtection: false,
+  },
 ]
 
 export function processOf(key: ProcessKey): Process {
   return PROCESSES.find((process) => process.key === key)!
 }
 
-/** Soft paint gives way, hard paint resists (mem). */
-export const HARDNESS_FACTOR: Record<Hardness, number> = { soft: 1.3, medium: 1, hard: 0.7 }
+/**
+ * How readily paint gives way: µm it loses for each that paint of medium hardness would. What the customer or the
+ * maker’s name lets one guess, until a test spot has told (mem).
+ */
+export const HARDNESS_GIVE: Record<Hardness, number> = { soft: 1.3, medium: 1, hard: 0.7 }
 
-export function stepRemovalUm(step: Step, hardness: Hardness): number {
-  return step.removalPerPassUm * HARDNESS_FACTOR[hardness] * step.passes
+export function stepRemovalUm(step: Step, give: number): number {
+  return step.removalPerPassUm * give * step.passes
 }
 
-/** µm taken by the whole process. */
-export function removalUm(process: Process, hardness: Hardness): number {
-  return process.steps.reduce((total, step) => total + stepRemovalUm(step, hardness), 0)
+/** µm taken by the whole process from paint that gives way like that. */
+export function removalUm(process: Process, give: number): number {
+  return process.steps.reduce((total, step) => total + stepRemovalUm(step, give), 0)
 }
 
 /** How fine the haze of a step lies, µm: what a finer step must take to bring it to a third (mem). */
 const HAZE_DEPTH_UM = 0.15
 
 /** Points of the condition index that the haze of the last steps costs. */
-export function hazeLeft(process: Process, hardness: Hardness): number {
+export function hazeLeft(process: Process, give: number): number {
   return process.steps.reduce(
-    (haze, step) => haze * Math.exp(-stepRemovalUm(step, hardness) / HAZE_DEPTH_UM) + step.hazePoints,
+    (haze, step) => haze * Math.exp(-stepRemovalUm(step, give) / HAZE_DEPTH_UM) + step.hazePoints,
     0,
   )
 }

@@ -1,17 +1,9 @@
 import type { Difficulty, Panel } from '../vehicle'
+import { type Care, underCare } from './care'
 import type { Process, Step } from './process'
 
 /** Share of a pad's width that the next stroke covers again (common practice: half). */
 const PAD_OVERLAP = 0.5
-
-/** Setting up at a new panel: towels, lamp, cable, minutes (mem). */
-const CHANGE_OVER_MINUTES = 2
-/** Spreading the drops over a section at low speed, minutes (mem). */
-const SPREAD_MINUTES = 0.5
-/** Wiping a section and looking at it under the lamp, minutes (mem). */
-const WIPE_AND_LOOK_MINUTES = 1
-/** Brushing or blowing out the pad, after every second section, minutes a section (common practice). */
-const PAD_CLEANING_MINUTES = 0.5
 
 /** A tight panel is slower for the same area (mem). */
 const DIFFICULTY_FACTOR: Record<Difficulty, number> = { flat: 1, curved: 1.15, intricate: 1.5 }
@@ -35,22 +27,24 @@ export type StepMinutes = {
   handling: number
 }
 
-export function stepMinutes(step: Step, panel: Panel): StepMinutes {
+/** Minutes of a step on a panel, done with that care. */
+export function stepMinutes(step: Step, panel: Panel, care: Care): StepMinutes {
+  const { sectionM, passes, handling: each, ...stroke } = underCare(step, care)
   // Small panels share a section with their neighbour, so sections are not rounded up panel by panel.
-  const sections = panel.areaM2 / step.sectionM ** 2
+  const sections = panel.areaM2 / sectionM ** 2
   const factor = DIFFICULTY_FACTOR[panel.difficulty]
-  const machine = (sections * step.passes * passSeconds(step) * factor) / 60
-  const handling = sections * (SPREAD_MINUTES + WIPE_AND_LOOK_MINUTES + PAD_CLEANING_MINUTES) * factor
+  const machine = (sections * passes * passSeconds({ sectionM, ...stroke }) * factor) / 60
+  const handling = sections * (each.spread + each.wipeAndLook + each.padCleaning) * factor
   return {
-    minutes: CHANGE_OVER_MINUTES + machine + handling,
+    minutes: each.changeOver + machine + handling,
     sections,
-    changeOver: CHANGE_OVER_MINUTES,
+    changeOver: each.changeOver,
     machine,
     handling,
   }
 }
 
 /** Minutes of a whole process on one panel. */
-export function processMinutes(process: Process, panel: Panel): number {
-  return process.steps.reduce((total, step) => total + stepMinutes(step, panel).minutes, 0)
+export function processMinutes(process: Process, panel: Panel, care: Care): number {
+  return process.steps.reduce((total, step) => total + stepMinutes(step, panel, care).minutes, 0)
 }

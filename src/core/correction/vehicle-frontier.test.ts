@@ -2,11 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { DEFECT_KINDS, type Defect, judge, type Severity } from '../survey'
 import { HARDNESSES, isMetal, PAINT_SYSTEMS, panelsOf, SHAPES } from '../vehicle'
-import { type ChoiceSettings, PROCESSES, planAsChosen, planCorrection, vehicleFrontier } from '.'
+import { type ChoiceSettings, PROCESSES, planAsChosen, planCorrection, unprobed, vehicleFrontier } from '.'
 
 const SETTINGS: ChoiceSettings = {
   paintSystem: 'clear-over-base',
-  hardness: 'medium',
+  knowledge: unprobed('medium'),
+  care: 'usual',
   strongest: 'two-step-wool',
   underCoating: true,
 }

@@ -16,6 +16,8 @@ export type PanelWays = {
   judged: PanelJudgement
   /** Mildest first. A locked panel has one way only; where the process is the protection, no panel goes without. */
   open: PanelOption[]
+  /** Every process the package reaches, allowed or not, mildest first. */
+  all: PanelOption[]
   /** What is not allowed here, each with the rules it breaks. */
   forbidden: PanelOption[]
   locked: boolean
@@ -41,6 +43,7 @@ function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: ProcessK
   return {
     judged,
     open: held ? [held] : open,
+    all: options,
     forbidden: options.filter(({ broken }) => broken.length > 0),
     locked: held !== undefined,
   }

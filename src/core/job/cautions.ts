@@ -1,4 +1,5 @@
-import type { OperationKind } from './operations'
+import { EXTRA } from './extras'
+import type { OperationKind, PlannedOperation } from './operations'
 
 /** What can hurt someone at a step, and what to defer to. Shown at the step itself. */
 export const CAUTIONS: Record<OperationKind, string | undefined> = {
@@ -10,9 +11,18 @@ export const CAUTIONS: Record<OperationKind, string | undefined> = {
   wipe: 'Solvent vapour: ventilate, no flame, gloves. Follow the data sheet.',
   layer:
     'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, lay them out flat.',
+  surface:
+    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are laid out flat.',
+  extra: 'Read the data sheet of what is used; ventilate, gloves, eye protection where it says so.',
+  vendor: 'Their own rules hold for their work: keep out of it, keep the bay ventilated, no flame.',
   hold: 'Do not touch, do not wet, do not move outdoors.',
   finish:
     'Wheels that were off: nuts to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
+}
+
+/** The caution of one operation: an extra has its own. */
+export function cautionFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>): string | undefined {
+  return (extra && EXTRA[extra].caution) ?? CAUTIONS[kind]
 }
 
 /** How a step is done, in a line or two (common practice). */
@@ -26,6 +36,9 @@ export const RECIPES: Record<OperationKind, string | undefined> = {
   wipe: 'Twice round with panel wipe, fresh towel face each panel. Oils hide marks and keep the coating off.',
   layer:
     'A few drops a section, crosshatch. Wait for the flash, level with one towel, buff with a second, look at eye level. Leave none.',
+  surface: 'Clean, wipe, lay thin, level with one towel and buff with a second. Nothing of it on wet paint.',
+  extra: undefined,
+  vendor: 'Show them what was agreed, and look at it together under the lamp before they leave.',
   hold: undefined,
   finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
 }

@@ -1,4 +1,16 @@
-export { CAUTIONS, RECIPES } from './cautions'
+export { CAUTIONS, cautionFor, RECIPES } from './cautions'
+export { type Choices, choicesSchema, chosenOffer } from './choices'
+export { type Expectation, expectationOf, whyThis } from './expectation'
+export {
+  type ChosenExtra,
+  EXTRA,
+  EXTRA_KEYS,
+  type ExtraKey,
+  type ExtraProposal,
+  includedCount,
+  mergeExtras,
+  proposeExtras,
+} from './extras'
 export {
   joinParts,
   type LiveJob,
@@ -12,7 +24,15 @@ export {
   type ShopCalendar,
   waitBegan,
 } from './live'
-export { freeSettings, makeOffer, type Offer, type OfferInput, offerWith, settingsOf } from './offer'
+export {
+  freeSettings,
+  makeOffer,
+  type Offer,
+  type OfferChoices,
+  type OfferInput,
+  offerWith,
+  settingsOf,
+} from './offer'
 export {
   type JobLink,
   type JobPlan,
@@ -21,10 +41,29 @@ export {
   type OperationKind,
   type PlannedOperation,
   planOperations,
-  SKILLS,
-  type Skill,
+  type WorkOrder,
 } from './operations'
-export { type PackageTemplate, packageTemplateSchema, type Rates, ratesSchema } from './package'
-export { type Price, type PriceLine, priceOf } from './quote'
+export {
+  type PackageTemplate,
+  packageTemplateSchema,
+  type Rates,
+  ratesSchema,
+  type Terms,
+  termsSchema,
+} from './package'
+export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
+export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
+export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
 export { type Stage, stageOf } from './stage'
+export { planSchema, type Summary, summaryOf, summarySchema } from './told'
+export {
+  TRADE_NAME,
+  TRADES,
+  type Trade,
+  VENDOR_STAGE_NAME,
+  VENDOR_STAGES,
+  type Vendor,
+  type VendorStage,
+  vendorSchema,
+} from './vendor'
 export { openedWindow, windowLink } from './window'

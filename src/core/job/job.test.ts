@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import catalogueFile from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
+import { unprobed } from '../correction'
 import { checkSchedule, solve } from '../schedule'
 import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
@@ -13,8 +14,8 @@ import {
   type LiveJob,
   makeOffer,
   OPERATION_KINDS,
-  type PackageTemplate,
   type Progress,
+  packageTemplateSchema,
   planningProblem,
   progressAt,
   type ShopCalendar,
@@ -22,7 +23,7 @@ import {
 } from '.'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
-const templates = setup.packages as PackageTemplate[]
+const templates = setup.packages.map((template) => packageTemplateSchema.parse(template))
 const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 60, catchesNail: false }
 
 function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
@@ -38,10 +39,12 @@ function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
   return makeOffer(templates.find((template) => template.key === key)!, {
     shape,
     paintSystem: 'clear-over-base',
-    hardness: 'medium',
+    knowledge: unprobed('medium'),
     treatments: [],
     judgement,
+    proposals: [],
     catalogue,
+    vendors: [],
     rates: { ...setup.rates, taxPercent },
   })
 }

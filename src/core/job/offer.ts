@@ -1,15 +1,37 @@
-import { type CoatingRule, coatingBreaches, type Product } from '../coating'
-import { type ChoiceSettings, type CorrectionPlan, PROCESS_KEYS, planCorrection } from '../correction'
+import type { BayClimate } from '../climate'
+import {
+  type CoatingRule,
+  type CoatStep,
+  coatingBreaches,
+  coatSteps,
+  type Product,
+  type SurfaceCoat,
+} from '../coating'
+import {
+  type ChoiceSettings,
+  type CorrectionPlan,
+  type PaintKnowledge,
+  PROCESS_KEYS,
+  planCorrection,
+} from '../correction'
 import type { VehicleJudgement } from '../survey'
-import { type EarlierTreatment, type Hardness, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
+import { type EarlierTreatment, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
+import { type ChosenExtra, type ExtraProposal, includedCount, mergeExtras } from './extras'
 import { type JobPlan, planOperations } from './operations'
-import type { PackageTemplate, Rates } from './package'
+import type { PackageTemplate, Rates, Terms } from './package'
 import { type Price, priceOf } from './quote'
+import type { Vendor } from './vendor'
 
 /** A package worked out for one vehicle. */
 export type Offer = {
   template: PackageTemplate
   layers: Product[]
+  surfaces: SurfaceCoat[]
+  extras: ChosenExtra[]
+  vendors: Vendor[]
+  /** Every coat with its millilitres, and the bottles to open. */
+  coats: CoatStep[]
+  bottles: { product: Product; ml: number; bottles: number }[]
   correction: CorrectionPlan
   plan: JobPlan
   price: Price
@@ -22,74 +44,132 @@ export type Offer = {
 export type OfferInput = {
   shape: Shape
   paintSystem: PaintSystem
-  hardness: Hardness
+  /** How each group of panels answers the pad, as far as anybody knows. */
+  knowledge: PaintKnowledge
   /** What was done to the paint before, as told. */
   treatments: readonly EarlierTreatment[]
   judgement: VehicleJudgement
+  /** Extras the walk-round asks for. */
+  proposals: readonly ExtraProposal[]
   catalogue: readonly Product[]
+  vendors: readonly Vendor[]
   rates: Rates
+  /** How dirty it was found to be, of 100. */
+  contamination?: number
+  /** The air of the bay it would be coated in. */
+  climate?: BayClimate
 }
 
-/** The layers of a package, first layer first. Throws on a product the catalogue lacks: a fault of set-up. */
-function layersOf(template: PackageTemplate, catalogue: readonly Product[]): Product[] {
-  return template.layers.map((id) => {
-    const product = catalogue.find((candidate) => candidate.id === id)
-    if (!product) throw new Error(`package “${template.key}” names an unknown product “${id}”`)
-    return product
-  })
+/** What is chosen for one customer over what the package brings. */
+export type OfferChoices = {
+  extras?: readonly ChosenExtra[]
+  terms?: Pick<Terms, 'discountPercent' | 'depositPercent'>
+}
+
+const NO_TERMS = { discountPercent: 0, depositPercent: 0 }
+
+/** The named one. Throws on what the set-up lacks: it is checked when the set-up is kept. */
+function named<T extends { id: string }>(all: readonly T[], id: string, template: PackageTemplate): T {
+  const found = all.find((candidate) => candidate.id === id)
+  if (!found) throw new Error(`package “${template.key}” names “${id}”, which is not in the set-up`)
+  return found
 }
 
 /** What a package allows the correction under it to be. */
 export function settingsOf(
   template: PackageTemplate,
-  { paintSystem, hardness }: Pick<OfferInput, 'paintSystem' | 'hardness'>,
+  { paintSystem, knowledge }: Pick<OfferInput, 'paintSystem' | 'knowledge'>,
 ): ChoiceSettings {
   return {
     paintSystem,
-    hardness,
+    knowledge,
+    care: template.care,
     strongest: template.strongest,
     underCoating: template.layers.length > 0,
-    protects: template.layers.length === 0,
+    // Only a package whose very process is the protection lays it on panels that need nothing else.
+    protects: template.layers.length === 0 && template.strongest === 'all-in-one',
   }
 }
 
 /** The same without the limit of the package: any process that is allowed under its coating. */
 export function freeSettings(
   template: PackageTemplate,
-  input: Pick<OfferInput, 'paintSystem' | 'hardness'>,
+  input: Pick<OfferInput, 'paintSystem' | 'knowledge'>,
 ): ChoiceSettings {
   const settings = settingsOf(template, input)
   return settings.protects ? settings : { ...settings, strongest: PROCESS_KEYS.at(-1)! }
 }
 
 /** Works out one package with the correction it comes with. */
-export function makeOffer(template: PackageTemplate, input: OfferInput): Offer {
-  return offerWith(template, input, planCorrection(input.judgement.panels, settingsOf(template, input)))
+export function makeOffer(template: PackageTemplate, input: OfferInput, choices: OfferChoices = {}): Offer {
+  return offerWith(
+    template,
+    input,
+    planCorrection(input.judgement.panels, settingsOf(template, input)),
+    choices,
+  )
 }
 
 /** Works out one package around a correction that was chosen for it. */
-export function offerWith(template: PackageTemplate, input: OfferInput, correction: CorrectionPlan): Offer {
-  const layers = layersOf(template, input.catalogue)
-  const plan = planOperations(input.shape, correction, layers)
+export function offerWith(
+  template: PackageTemplate,
+  input: OfferInput,
+  correction: CorrectionPlan,
+  { extras: chosen = [], terms = NO_TERMS }: OfferChoices = {},
+): Offer {
+  const { shape, catalogue } = input
+  const areaM2 = paintedAreaM2(shape)
+  const layers = template.layers.map((id) => named(catalogue, id, template))
+  const surfaces = template.surfaces.map(({ surface, productId }) => ({
+    surface,
+    product: named(catalogue, productId, template),
+  }))
+  const vendors = template.vendors.map((id) => named(input.vendors, id, template))
+  const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
+  const extras = mergeExtras(included, chosen)
+  const plan = planOperations({
+    shape,
+    correction,
+    layers,
+    surfaces,
+    extras,
+    vendors,
+    ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
+  })
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')
+  const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
   return {
     template,
     layers,
+    surfaces,
+    extras,
+    vendors,
+    coats,
+    bottles,
     correction,
     plan,
-    price: priceOf(plan, input.shape, layers, input.rates),
-    breaches: coatingBreaches({
-      paintSystem: input.paintSystem,
-      layers,
-      residue: correction.panels.some(({ option }) => option.process.leavesProtection)
-        ? 'all-in-one'
-        : 'none',
-      treatments: input.treatments,
-      areaM2: paintedAreaM2(input.shape),
-    }),
+    price: priceOf({ plan, coats, extras, vendors, rates: input.rates, terms }),
+    breaches: breachesOf(input, { layers, surfaces, vendors, correction }),
     attendedMinutes: attended.reduce((sum, { minutes }) => sum + minutes, 0),
     machineMinutes: Math.round(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,
     ),
   }
+}
+
+function breachesOf(
+  input: OfferInput,
+  { layers, surfaces, vendors, correction }: Pick<Offer, 'layers' | 'surfaces' | 'vendors' | 'correction'>,
+): CoatingRule[] {
+  const film = vendors.find(({ trade }) => trade === 'film')
+  return coatingBreaches({
+    paintSystem: input.paintSystem,
+    layers,
+    surfaces,
+    residue: correction.panels.some(({ option }) => option.process.leavesProtection) ? 'all-in-one' : 'none',
+    treatments: input.treatments,
+    ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),
+    areaM2: paintedAreaM2(input.shape),
+    ...(input.climate ? { climate: input.climate } : {}),
+  })
 }

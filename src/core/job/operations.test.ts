@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import catalogueFile from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
-import { type ProcessKey, planCorrection } from '../correction'
+import { type ProcessKey, planCorrection, unprobed } from '../correction'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { type JobPlan, planOperations } from '.'
@@ -28,11 +28,12 @@ function plan(
   })
   const correction = planCorrection(judgement.panels, {
     paintSystem,
-    hardness: 'medium',
+    knowledge: unprobed('medium'),
+    care: 'usual',
     strongest,
     underCoating: layers.length > 0,
   })
-  return planOperations(shape, correction, layers.map(product))
+  return planOperations({ shape, correction, layers: layers.map(product) })
 }
 const ids = ({ operations }: JobPlan) => operations.map(({ id }) => id)
 
@@ -125,12 +126,13 @@ describe.each(CARS)('times on a %s (common practice)', (shape) => {
   })
 })
 
+const byHand = ({ minutes, people }: JobPlan['operations'][number]) => minutes * people
+
 test.each(['wash', 'layer-1'])('a larger body takes longer: %s', (id) => {
   const minutes = [...SHAPES]
     .sort((a, b) => paintedAreaM2(a) - paintedAreaM2(b))
-    .map(
-      (shape) =>
-        plan('two-step', ['cladonia-base'], { shape }).operations.find((each) => each.id === id)!.minutes,
+    .map((shape) =>
+      byHand(plan('two-step', ['cladonia-base'], { shape }).operations.find((each) => each.id === id)!),
     )
   expect(minutes).toEqual([...minutes].sort((a, b) => a - b))
 })

@@ -1,9 +1,9 @@
-import type { Product } from '../coating'
+import { type OtherSurface, type Product, SURFACE, type SurfaceCoat } from '../coating'
 import type { CorrectionPlan } from '../correction'
 import { paintedAreaM2, type Shape } from '../vehicle'
-
-export const SKILLS = ['prep', 'correct', 'coat'] as const
-export type Skill = (typeof SKILLS)[number]
+import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
+import { type Skill, type VendorSkill, vendorSkill } from './skill'
+import { TRADE_NAME, type Vendor, type VendorStage } from './vendor'
 
 export const OPERATION_KINDS = [
   'wash',
@@ -12,8 +12,11 @@ export const OPERATION_KINDS = [
   'refine',
   'polish',
   'wipe',
+  'surface',
   'layer',
   'hold',
+  'extra',
+  'vendor',
   'finish',
 ] as const
 export type OperationKind = (typeof OPERATION_KINDS)[number]
@@ -26,37 +29,56 @@ export type PlannedOperation = {
   minutes: number
   mode: 'solid' | 'pausable' | 'unattended'
   people: number
-  skill?: Skill
+  skill?: Skill | VendorSkill
   /** For a layer: its number from 1, and the product. For a hold: the product it waits for. */
   layer?: number
   productId?: string
+  surface?: OtherSurface
+  extra?: ExtraKey
+  vendorId?: string
 }
 
 export type JobLink = { from: string; to: string; min: number; max?: number }
 export type JobStay = { id: string; kind: string; operations: string[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
+/** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
+const TYPICAL_CONTAMINATION = 40
+/** Painted area the minutes of other surfaces belong to, m²: a middle-sized car (mem). */
+const MIDDLE_SIZED_M2 = 9
+/** An all-in-one sets about 30 min before wipe-off (cp). */
+const SET_MINUTES = 30
+
 /** Minutes, all common practice or remembered, for a car of painted area a m². */
 const MINUTES = {
-  /** Foam, two buckets, iron, tar, clay, dry and blow out: about 90 on a middle-sized car (mem). */
-  wash: (areaM2: number) => 30 + 7 * areaM2,
+  /** About half an hour on a clean car, an hour and a half with iron, tar and clay on a middle-sized one (mem). */
+  wash: (areaM2: number, score: number) => 10 + 2.1 * areaM2 + 0.17 * areaM2 * score,
   /** Masking, lamp round the car, test spot (cp: 45 min of preparation). */
   mask: () => 45,
+  /** What one gentle pass needs: tape on what must stay dry (mem). */
+  maskLightly: () => 10,
   /** Panel wipe twice round (mem). */
   wipe: (areaM2: number) => 15 + 3 * areaM2,
   /** A layer takes 3–4 h on a car (cp): a few minutes for each section of 0.6 m, its flash and two towels. */
   layer: (areaM2: number) => 20 + 17 * areaM2,
-  /** An all-in-one sets about 30 min before wipe-off (cp). */
-  set: () => 30,
-  buff: (areaM2: number) => 4 * areaM2,
+  /** A sealant is sprayed, spread and buffed as one goes (mem). */
+  sprayed: (areaM2: number) => 10 + 4 * areaM2,
+  surface: (surface: OtherSurface, areaM2: number) => (SURFACE[surface].minutes * areaM2) / MIDDLE_SIZED_M2,
+  /** One towel round the car (mem). */
+  buff: (areaM2: number) => 1.6 * areaM2,
   /** Refit, glass, tyres, final inspection by a second pair of eyes (mem). */
   finish: () => 60,
+  /** The same where nothing was taken off and nothing was coated (mem). */
+  lastLook: () => 5,
 }
 
 /** Estimates are planned in steps of five minutes; nobody believes a finer one. */
 const PLANNING_STEP_MINUTES = 5
 const planned = (minutes: number) =>
   Math.max(PLANNING_STEP_MINUTES, Math.ceil(minutes / PLANNING_STEP_MINUTES) * PLANNING_STEP_MINUTES)
+
+/** Longest piece of work without a break that is given to one person: half a shift (mem). */
+const ALONE_MOST_MINUTES = 240
 
 /** A washed car gathers dust: correction begins within a day of the wash, else it is washed again (mem). */
 const WASH_KEEPS_MINUTES = 24 * 60
@@ -70,7 +92,11 @@ const attended = (
   minutes: number,
   skill: Skill,
   mode: 'solid' | 'pausable' = 'solid',
-): PlannedOperation => ({ id, kind, title, minutes: planned(minutes), mode, people: 1, skill })
+): PlannedOperation => {
+  // What must not be interrupted and outlasts half a shift is done by two.
+  const people = mode === 'solid' && minutes > ALONE_MOST_MINUTES ? 2 : 1
+  return { id, kind, title, minutes: planned(minutes / people), mode, people, skill }
+}
 
 function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
   const operations = [
@@ -82,14 +108,53 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
   return operations.filter(({ id }) => worked[id as keyof typeof worked] > 0)
 }
 
+/**
+ * The towel follows in the order in which the panels were laid, so that the last one has set its half hour when it gets
+ * there: buffing counts towards the wait.
+ */
 function allInOneOperations(areaM2: number): PlannedOperation[] {
-  return [
-    { id: 'set', kind: 'hold', title: 'Set', minutes: MINUTES.set(), mode: 'unattended', people: 0 },
-    attended('buff', 'wipe', 'Buff off', MINUTES.buff(areaM2), 'prep'),
-  ]
+  const buff = attended('buff', 'wipe', 'Buff off', MINUTES.buff(areaM2), 'prep')
+  const minutes = planned(SET_MINUTES - buff.minutes)
+  return [{ id: 'set', kind: 'hold', title: 'Set', minutes, mode: 'unattended', people: 0 }, buff]
 }
 
-function coatingOperations(layers: readonly Product[], areaM2: number): PlannedOperation[] {
+const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
+  ...attended(
+    `extra-${key}`,
+    'extra',
+    count > 1 ? `${EXTRA[key].name}, ${count}` : EXTRA[key].name,
+    EXTRA[key].minutesEach * count,
+    EXTRA[key].skill,
+    'pausable',
+  ),
+  extra: key,
+})
+
+const vendorOperation = (vendor: Vendor): PlannedOperation => ({
+  id: `vendor-${vendor.id}`,
+  kind: 'vendor',
+  title: `${TRADE_NAME[vendor.trade]}: ${vendor.name}`,
+  minutes: planned(vendor.minutes),
+  mode: 'pausable',
+  people: 1,
+  skill: vendorSkill(vendor.id),
+  vendorId: vendor.id,
+})
+
+const surfaceOperation = (areaM2: number, { surface, product }: SurfaceCoat): PlannedOperation => ({
+  ...attended(
+    `surface-${surface}`,
+    'surface',
+    `${SURFACE[surface].name}: ${product.name}`,
+    MINUTES.surface(surface, areaM2),
+    'coat',
+  ),
+  surface,
+  productId: product.id,
+})
+
+function layerOperations(layers: readonly Product[], areaM2: number): PlannedOperation[] {
+  if (layers.length === 0) return []
   return [
     attended('wipe', 'wipe', 'Panel wipe', MINUTES.wipe(areaM2), 'coat'),
     ...layers.map((product, index) => ({
@@ -97,22 +162,31 @@ function coatingOperations(layers: readonly Product[], areaM2: number): PlannedO
         `layer-${index + 1}`,
         'layer',
         `Layer ${index + 1}: ${product.name}`,
-        MINUTES.layer(areaM2),
+        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
         'coat',
       ),
       layer: index + 1,
       productId: product.id,
     })),
-    {
-      id: 'dry',
-      kind: 'hold',
-      title: 'Dry hold',
-      minutes: Math.max(...layers.map(({ indoorHoldMinutes }) => indoorHoldMinutes)),
-      mode: 'unattended',
-      people: 0,
-      productId: layers.at(-1)!.id,
-    },
   ]
+}
+
+/** The hold after the last coat: as long as the product on the car that asks longest. */
+function dryHold(products: readonly Product[]): PlannedOperation[] {
+  const last = products.toSorted((a, b) => b.indoorHoldMinutes - a.indoorHoldMinutes)[0]
+  return last
+    ? [
+        {
+          id: 'dry',
+          kind: 'hold',
+          title: 'Dry hold',
+          minutes: Math.max(1, last.indoorHoldMinutes),
+          mode: 'unattended',
+          people: 0,
+          productId: last.id,
+        },
+      ]
+    : []
 }
 
 /** How an operation follows the one before it. */
@@ -122,32 +196,67 @@ function linkBetween(
   products: ReadonlyMap<string, Product>,
 ): JobLink {
   const link = { from: from.id, to: to.id, min: 0 }
-  if (from.kind === 'wash') return { ...link, max: WASH_KEEPS_MINUTES }
+  if (from.kind === 'wash' && to.kind !== 'vendor') return { ...link, max: WASH_KEEPS_MINUTES }
   if (from.kind === 'layer' && to.kind === 'layer') {
     const { min, max } = products.get(from.productId!)!.nextLayerMinutes
     return { ...link, min, max }
   }
-  if (from.kind === 'layer' && to.kind === 'hold') return { ...link, max: 0 }
   if (to.kind === 'hold') return { ...link, max: 0 }
   if (from.id === 'wipe' && to.kind === 'layer') return { ...link, max: WIPE_KEEPS_MINUTES }
   return link
 }
 
+/** What is to be done to one vehicle. */
+export type WorkOrder = {
+  shape: Shape
+  correction: CorrectionPlan
+  /** First layer first. */
+  layers: readonly Product[]
+  surfaces?: readonly SurfaceCoat[]
+  extras?: readonly ChosenExtra[]
+  vendors?: readonly Vendor[]
+  /** How dirty it is, of 100; a usual car until somebody has felt it. */
+  contamination?: number
+}
+
+function preparation(order: WorkOrder, areaM2: number, lightly: boolean): PlannedOperation[] {
+  const score = order.contamination ?? TYPICAL_CONTAMINATION
+  return [
+    attended('wash', 'wash', 'Wash and decontaminate', MINUTES.wash(areaM2, score), 'prep'),
+    ...vendorsAt(order, 'before-correction'),
+    lightly
+      ? attended('mask', 'mask', 'Tape up', MINUTES.maskLightly(), 'prep')
+      : attended('mask', 'mask', 'Mask, inspect, test spot', MINUTES.mask(), 'prep'),
+    ...extrasAt(order, 'before'),
+  ]
+}
+
+const extrasAt = ({ extras = [] }: WorkOrder, stage: 'before' | 'last') =>
+  extras.filter(({ key }) => EXTRA[key].stage === stage).map(extraOperation)
+const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
+  vendors.filter((vendor) => vendor.stage === stage).map(vendorOperation)
+
 /** The operations, links and stays of a package on one vehicle: wash in the wash bay, all else in one studio. */
-export function planOperations(
-  shape: Shape,
-  correction: CorrectionPlan,
-  layers: readonly Product[],
-): JobPlan {
+export function planOperations(order: WorkOrder): JobPlan {
+  const { shape, correction, layers, surfaces = [] } = order
   const areaM2 = paintedAreaM2(shape)
   const allInOne = correction.panels.some(({ option }) => option.process.leavesProtection)
+  const cut = correction.minutes.cut + correction.minutes.refine > 0
+  const gentle = allInOne && layers.length === 0 && !cut
   const operations = [
-    attended('wash', 'wash', 'Wash and decontaminate', MINUTES.wash(areaM2), 'prep'),
-    attended('mask', 'mask', 'Mask, inspect, test spot', MINUTES.mask(), 'prep'),
+    ...preparation(order, areaM2, gentle),
     ...correctionOperations(correction),
     ...(allInOne && layers.length === 0 ? allInOneOperations(areaM2) : []),
-    ...(layers.length > 0 ? coatingOperations(layers, areaM2) : []),
-    attended('finish', 'finish', 'Refit and final inspection', MINUTES.finish(), 'prep'),
+    ...vendorsAt(order, 'before-coating'),
+    // Other surfaces first: what runs from them is wiped off before the paint is coated.
+    ...surfaces.map((coat) => surfaceOperation(areaM2, coat)),
+    ...layerOperations(layers, areaM2),
+    ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
+    ...vendorsAt(order, 'after-coating'),
+    ...extrasAt(order, 'last'),
+    gentle && surfaces.length === 0
+      ? attended('finish', 'finish', 'Last look under the lamp', MINUTES.lastLook(), 'prep')
+      : attended('finish', 'finish', 'Refit and final inspection', MINUTES.finish(), 'prep'),
   ]
   const products = new Map(layers.map((product) => [product.id, product]))
   const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))

@@ -1,13 +1,24 @@
 import { z } from 'zod'
-import { PROCESS_KEYS } from '../correction'
+import { OTHER_SURFACES } from '../coating'
+import { CARES, PROCESS_KEYS } from '../correction'
+import { EXTRA_KEYS } from './extras'
 
-/** A package as the shop sells it: how far the correction goes, and what is laid over it, first layer first. */
+/**
+ * A package as the shop sells it: how far the correction goes and how closely it is done, what is laid over it, first
+ * layer first, what goes on the other surfaces, which extras it brings and which vendors it calls in.
+ */
 export const packageTemplateSchema = z.strictObject({
   key: z.string().min(1),
-  name: z.string().min(1),
-  pitch: z.string().min(1),
+  name: z.string().trim().min(1, 'A package needs a name the customer can ask for.').max(40),
+  pitch: z.string().trim().min(1, 'Say in a sentence what it is for.').max(240),
   strongest: z.enum(PROCESS_KEYS),
-  layers: z.array(z.string().min(1)),
+  care: z.enum(CARES).default('usual'),
+  layers: z.array(z.string().min(1)).max(4, 'More than four layers on paint is not laid.'),
+  surfaces: z
+    .array(z.strictObject({ surface: z.enum(OTHER_SURFACES), productId: z.string().min(1) }))
+    .default([]),
+  extras: z.array(z.enum(EXTRA_KEYS)).default([]),
+  vendors: z.array(z.string().min(1)).default([]),
 })
 export type PackageTemplate = z.infer<typeof packageTemplateSchema>
 
@@ -15,6 +26,27 @@ export type PackageTemplate = z.infer<typeof packageTemplateSchema>
 export const ratesSchema = z.strictObject({
   centsPerHour: z.strictObject({ prep: z.int(), correct: z.int(), coat: z.int() }),
   consumablesCents: z.int(),
+  /** Material of one extra: a lens kit, a pane’s polish. */
+  extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), z.int().nonnegative()).default({}),
   taxPercent: z.number().nonnegative(),
 })
 export type Rates = z.infer<typeof ratesSchema>
+
+const percent = (what: string) =>
+  z
+    .number({ error: `Type ${what} as a number.` })
+    .min(0, `${what} cannot be less than 0 %.`)
+    .max(100, `${what} cannot be more than 100 %.`)
+
+/** On what terms a quote is written. */
+export const termsSchema = z.strictObject({
+  discountPercent: percent('The discount').default(0),
+  /** Paid before the work, of the total. */
+  depositPercent: percent('The deposit').default(0),
+  validDays: z
+    .int({ error: 'Type the days it holds as a whole number.' })
+    .min(1, 'A quote holds for a day at least.')
+    .max(365, 'A quote holds for a year at most.')
+    .default(14),
+})
+export type Terms = z.infer<typeof termsSchema>

@@ -1,54 +1,135 @@
-import type { Product } from '../coating'
-import { paintedAreaM2, type Shape } from '../vehicle'
-import { type JobPlan, SKILLS, type Skill } from './operations'
-import type { Rates } from './package'
+import type { CoatStep } from '../coating'
+import type { ChosenExtra, ExtraKey } from './extras'
+import { EXTRA } from './extras'
+import type { JobPlan, PlannedOperation } from './operations'
+import type { Rates, Terms } from './package'
+import { SKILLS, type Skill } from './skill'
+import type { Trade, Vendor } from './vendor'
 
 /** One line of a price, traceable to the operations or the product it comes from. Integer cents, net. */
 export type PriceLine =
   | { kind: 'labour'; skill: Skill; minutes: number; operations: string[]; cents: number }
   | { kind: 'product'; productId: string; name: string; ml: number; cents: number }
+  | { kind: 'extra'; extra: ExtraKey; name: string; count: number; minutes: number; cents: number }
+  | { kind: 'vendor'; vendorId: string; name: string; trade: Trade; cents: number }
   | { kind: 'consumables'; cents: number }
+  /** Below 0. */
+  | { kind: 'discount'; percent: number; cents: number }
 
-export type Price = {
-  lines: PriceLine[]
+export type Totals = {
   netCents: number
   taxCents: number
   totalCents: number
   taxPercent: number
+  /** To be paid before the work, of the total. */
+  depositCents: number
+}
+export type Price = Totals & { lines: PriceLine[] }
+
+/** Half a cent is rounded away from nothing, as at a till. */
+const cents = (exact: number) => Math.round(exact)
+
+/**
+ * Closes a price: the discount becomes a line of its own, so that the lines add up to the net price, and net and tax to
+ * the total, to the cent. Discount, tax and deposit in percent; the tax is on what is left after the discount.
+ */
+export function closePrice(
+  lines: readonly PriceLine[],
+  { discountPercent, depositPercent }: Pick<Terms, 'discountPercent' | 'depositPercent'>,
+  taxPercent: number,
+): Price {
+  const gross = lines.reduce((sum, line) => sum + line.cents, 0)
+  const off = cents((gross * discountPercent) / 100)
+  const netCents = gross - off
+  const taxCents = cents((netCents * taxPercent) / 100)
+  const totalCents = netCents + taxCents
+  return {
+    lines: [
+      ...lines,
+      ...(off > 0 ? [{ kind: 'discount' as const, percent: discountPercent, cents: -off }] : []),
+    ],
+    netCents,
+    taxCents,
+    totalCents,
+    taxPercent,
+    depositCents: cents((totalCents * depositPercent) / 100),
+  }
 }
 
-function labourLine(plan: JobPlan, skill: Skill, rates: Rates): PriceLine {
-  const operations = plan.operations.filter((operation) => operation.skill === skill)
-  const minutes = operations.reduce((sum, operation) => sum + operation.minutes * operation.people, 0)
-  const cents = Math.round((minutes * rates.centsPerHour[skill]) / 60)
-  return { kind: 'labour', skill, minutes, operations: operations.map(({ id }) => id), cents }
+const minutesOf = (operations: readonly PlannedOperation[]) =>
+  operations.reduce((sum, { minutes, people }) => sum + minutes * people, 0)
+
+function labourLines({ operations }: JobPlan, rates: Rates): PriceLine[] {
+  return SKILLS.flatMap((skill): PriceLine[] => {
+    const own = operations.filter((operation) => operation.skill === skill && operation.kind !== 'extra')
+    const minutes = minutesOf(own)
+    const charged = cents((minutes * rates.centsPerHour[skill]) / 60)
+    return charged > 0
+      ? [{ kind: 'labour', skill, minutes, operations: own.map(({ id }) => id), cents: charged }]
+      : []
+  })
 }
 
-function productLines(shape: Shape, layers: readonly Product[]): PriceLine[] {
-  const areaM2 = paintedAreaM2(shape)
-  const perProduct = new Map<string, { product: Product; layers: number }>()
-  for (const product of layers)
-    perProduct.set(product.id, { product, layers: (perProduct.get(product.id)?.layers ?? 0) + 1 })
-  return [...perProduct.values()].map(({ product, layers: count }) => {
-    const ml = Math.ceil(product.mlPerM2 * areaM2 * count)
+function productLines(coats: readonly CoatStep[]): PriceLine[] {
+  const products = [...new Set(coats.map(({ product }) => product))]
+  return products.map((product) => {
+    const ml = Math.ceil(
+      coats.reduce((sum, coat) => sum + (coat.product === product ? coat.ml : 0), 0) - 1e-9,
+    )
     return {
       kind: 'product',
       productId: product.id,
       name: product.name,
       ml,
-      cents: Math.round(ml * product.centsPerMl),
+      cents: cents(ml * product.centsPerMl),
     }
   })
 }
 
-/** The price of a plan: labour by skill, products by the millilitre, consumables, and tax on the sum. */
-export function priceOf(plan: JobPlan, shape: Shape, layers: readonly Product[], rates: Rates): Price {
-  const lines = [
-    ...SKILLS.map((skill) => labourLine(plan, skill, rates)).filter(({ cents }) => cents > 0),
-    ...productLines(shape, layers),
-    { kind: 'consumables' as const, cents: rates.consumablesCents },
-  ]
-  const netCents = lines.reduce((sum, { cents }) => sum + cents, 0)
-  const taxCents = Math.round((netCents * rates.taxPercent) / 100)
-  return { lines, netCents, taxCents, totalCents: netCents + taxCents, taxPercent: rates.taxPercent }
+function extraLines(plan: JobPlan, extras: readonly ChosenExtra[], rates: Rates): PriceLine[] {
+  return extras.map(({ key, count }) => {
+    const minutes = minutesOf(plan.operations.filter(({ extra }) => extra === key))
+    const labour = (minutes * rates.centsPerHour[EXTRA[key].skill]) / 60
+    const materials = (rates.extraMaterialsCents[key] ?? 0) * count
+    return {
+      kind: 'extra',
+      extra: key,
+      name: EXTRA[key].name,
+      count,
+      minutes,
+      cents: cents(labour + materials),
+    }
+  })
+}
+
+export type Charged = {
+  plan: JobPlan
+  coats: readonly CoatStep[]
+  extras: readonly ChosenExtra[]
+  vendors: readonly Vendor[]
+  rates: Rates
+  terms: Pick<Terms, 'discountPercent' | 'depositPercent'>
+}
+
+/** The price of a plan: labour by skill, products by the millilitre, extras, vendors, consumables, discount and tax. */
+export function priceOf({ plan, coats, extras, vendors, rates, terms }: Charged): Price {
+  return closePrice(
+    [
+      ...labourLines(plan, rates),
+      ...productLines(coats),
+      ...extraLines(plan, extras, rates),
+      ...vendors.map(
+        ({ id, name, trade, cents: fixed }): PriceLine => ({
+          kind: 'vendor',
+          vendorId: id,
+          name,
+          trade,
+          cents: fixed,
+        }),
+      ),
+      { kind: 'consumables', cents: rates.consumablesCents },
+    ],
+    terms,
+    rates.taxPercent,
+  )
 }

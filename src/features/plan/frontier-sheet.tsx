@@ -1,5 +1,6 @@
 'use client'
 
+import { useRouter } from 'next/navigation'
 import { useMemo, useRef, useState, useTransition } from 'react'
 import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/job'
@@ -9,7 +10,10 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { clock, duration, longDay, money } from '@/ui/when'
+import { withinBudget } from '../quote/begin'
+import { quoteDraftKey } from '../quote/draft-key'
 import { Breaches } from './breaches'
+import { Difference } from './difference'
 import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
 import { PanelWays } from './panel-ways'
 import { processColour } from './process-scale'
@@ -31,13 +35,14 @@ const HOUR = 60
 /** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */
 export function FrontierSheet({ jobId, templates, input, budgetCents, currency, timezone }: Props) {
   const coated = templates.filter(({ layers }) => layers.length > 0)
-  const [key, setKey] = useState(coated[0]!.key)
+  const [key, setKey] = useState(() => withinBudget({ packages: coated }, input, budgetCents))
   const [locks, setLocks] = useState<Locks>({})
   const [minutes, setMinutes] = useState<number>()
   const [selected, setSelected] = useState('bonnet')
   const [collection, setCollection] = useState<Collection | 'asking'>()
   const [message, setMessage] = useState<string>()
   const [pending, startTransition] = useTransition()
+  const router = useRouter()
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
   const template = coated.find((each) => each.key === key)!
 
@@ -105,6 +110,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
   )
   const ways = frontier.panels.find(({ judged }) => judged.panel.id === selected)!
   const chosen = correction.panels.find(({ judged }) => judged.panel.id === selected)!.option
+  // What the customer asked for is what everything else is held against.
+  const reference = named.find(({ name }) => name === 'What the budget buys') ?? named[0]
   const over = budgetCents === undefined ? 0 : price.totalCents - budgetCents
   return (
     <section className="mb-6 border-b border-line pb-6" aria-label="What the next hour buys">
@@ -182,6 +189,14 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
               </>
             )}
           </p>
+          {reference && reference.minutes !== here.minutes && (
+            <Difference
+              from={offerAt(reference.minutes)}
+              to={offer}
+              name={reference.name.toLowerCase()}
+              currency={currency}
+            />
+          )}
           <Breaches broken={offer.breaches} />
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <Button
@@ -194,6 +209,19 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
               }
             >
               {pending ? 'Placing it on the calendar…' : `Agree this, under ${template.name}`}
+            </Button>
+            <Button
+              look="outline"
+              disabled={offer.breaches.some(({ weight }) => weight === 'stop')}
+              onClick={() => {
+                sessionStorage.setItem(
+                  quoteDraftKey(jobId),
+                  JSON.stringify({ packageKey: key, processes: processes() }),
+                )
+                router.push(`/jobs/${jobId}/quote?from=curve`)
+              }}
+            >
+              Write a quote for it
             </Button>
             {message && (
               <p role="alert" className="text-copper">
@@ -219,6 +247,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
           <PanelWays
             ways={ways}
             chosen={chosen}
+            care={template.care}
             onLock={(process) =>
               settle(() => {
                 const { [selected]: _, ...others } = locks

@@ -4,11 +4,13 @@ import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import type { PricedOffer } from '@/server/offers'
 import type { Setup } from '@/server/shop-store'
+import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { clock, dayText, duration, longDay, money } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
 import { AgreeButton } from './agree-button'
 import { Breaches } from './breaches'
+import { CoatTable } from './coat-table'
 import { PriceLines } from './price-lines'
 
 type Props = {
@@ -87,6 +89,15 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
             shownCents={price.totalCents}
           />
         )}
+        {!offer.breaches.some(({ weight }) => weight === 'stop') && (
+          <ButtonLink
+            look="outline"
+            className="mt-2 w-full"
+            href={`/jobs/${jobId}/quote?package=${template.key}`}
+          >
+            Write a quote for it
+          </ButtonLink>
+        )}
       </div>
       <details>
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
@@ -94,6 +105,14 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </summary>
         <PriceLines {...price} currency={setup.currency} />
       </details>
+      {offer.coats.length > 0 && (
+        <details>
+          <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+            What is laid, and when
+          </summary>
+          <CoatTable coats={offer.coats} bottles={offer.bottles} />
+        </details>
+      )}
       <details>
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
           Panel by panel

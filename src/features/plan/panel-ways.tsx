@@ -1,18 +1,28 @@
 'use client'
 
 import { RadioGroup } from 'radix-ui'
-import type { PanelOption, ProcessKey, PanelWays as Ways } from '@/core/correction'
+import {
+  CARE,
+  type Care,
+  clearedBy,
+  type PanelOption,
+  type ProcessKey,
+  type PanelWays as Ways,
+} from '@/core/correction'
+import { whyThis } from '@/core/job'
+import { DEFECT_MODEL, SEVERITY_NAME } from '@/core/survey'
 import { duration } from '@/ui/when'
 
 type Props = {
   ways: Ways
   chosen: PanelOption
+  care: Care
   onLock: (process: ProcessKey | undefined) => void
 }
 
 /** What is open to one panel, what is not and why; a process can be held there, and the rest is solved around it. */
-export function PanelWays({ ways, chosen, onLock }: Props) {
-  const { judged, open, forbidden, locked } = ways
+export function PanelWays({ ways, chosen, care, onLock }: Props) {
+  const { judged, open, forbidden, locked, all } = ways
   return (
     <section className="sheet p-4" aria-label={`Ways for the ${judged.panel.name.toLowerCase()}`}>
       <header className="flex flex-wrap items-baseline justify-between gap-2">
@@ -51,6 +61,8 @@ export function PanelWays({ ways, chosen, onLock }: Props) {
       ) : (
         <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to hold it here.</p>
       )}
+      <p className="mt-2 border-l-4 border-fern-soft pl-3 text-[15px]">{whyThis(chosen, all)}</p>
+      <Inside option={chosen} ways={ways} care={care} />
       {forbidden.length > 0 && (
         <ul className="mt-2 border-t border-line pt-2 text-sm">
           {forbidden.map(({ process, broken }) => (
@@ -61,5 +73,59 @@ export function PanelWays({ ways, chosen, onLock }: Props) {
         </ul>
       )}
     </section>
+  )
+}
+
+/** What the chosen process does here: to each defect, with which pad, and what its minutes are made of. */
+function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care: Care }) {
+  const defects = ways.judged.condition.costs.map(({ defect }) => defect)
+  const cut = { removalUm: option.removalUm, reached: CARE[care].reached }
+  return (
+    <div className="mt-3 grid gap-x-6 gap-y-2 text-sm sm:grid-cols-2">
+      {defects.length > 0 && (
+        <ul aria-label="Expected of each defect">
+          {defects.map((defect) => (
+            <li
+              key={`${defect.kind}-${defect.severity}-${defect.catchesNail}`}
+              className="flex justify-between gap-3 border-b border-line py-1"
+            >
+              <span>
+                {DEFECT_MODEL[defect.kind].name}, {SEVERITY_NAME[defect.severity]}
+              </span>
+              <span className="text-ink-soft">
+                {clearedBy(defect, cut) === 0
+                  ? 'stays'
+                  : `${Math.round(100 * clearedBy(defect, cut))} % goes`}
+              </span>
+            </li>
+          ))}
+          {option.hazePoints > 0 && (
+            <li className="flex justify-between gap-3 py-1">
+              <span>Haze left</span>
+              <span className="text-ink-soft">{option.hazePoints.toFixed(1)} points</span>
+            </li>
+          )}
+        </ul>
+      )}
+      {option.process.steps.length > 0 && (
+        <ul aria-label="Steps and their minutes">
+          {option.process.steps.map((step, at) => {
+            const part = option.parts[at]!
+            return (
+              <li key={`${step.role}-${step.pad}`} className="border-b border-line py-1">
+                <span className="block">
+                  {step.pad}, {step.liquid.toLowerCase()}, {step.machine.toLowerCase()}
+                </span>
+                <span className="text-ink-soft">
+                  {duration(part.minutes)}: {part.sections.toFixed(1)} sections × {step.passes} passes{' '}
+                  {Math.round(part.machine)} min, wiping and looking {Math.round(part.handling)}, setting up{' '}
+                  {part.changeOver.toFixed(0)}
+                </span>
+              </li>
+            )
+          })}
+        </ul>
+      )}
+    </div>
   )
 }

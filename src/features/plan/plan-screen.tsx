@@ -1,26 +1,32 @@
 import type { OfferInput } from '@/core/job'
-import type { VehicleJudgement } from '@/core/survey'
+import { letterOf } from '@/core/survey'
+import type { StudyInput } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
 import type { PricedOffer } from '@/server/offers'
+import type { Quote } from '@/server/quote-store'
 import type { Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
+import { PatientLink } from '@/ui/patient-link'
 import { money } from '@/ui/when'
 import { AgreedSheet } from './agreed-sheet'
+import { toggled } from './compared'
 import { FrontierSheet } from './frontier-sheet'
 import { OfferSheet } from './offer-sheet'
+import { SpotStrip } from './spot-strip'
 
 type Props = {
   entry: FloorJob
-  judgement: VehicleJudgement
   offers: PricedOffer[]
   input: OfferInput
+  study: StudyInput
+  quotes: readonly Quote[]
   setup: Setup
   now: Instant
 }
 
-/** Three packages worked out for this car, side by side; or the one that was agreed. */
-export function PlanScreen({ entry, judgement, offers, input, setup, now }: Props) {
+/** What the pad has told, what every hour buys, and three packages side by side; or the one that was agreed. */
+export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: Props) {
   const { job, agreement } = entry
   if (agreement) return <AgreedSheet job={job} agreement={agreement} setup={setup} now={now} />
   if (offers.length === 0)
@@ -34,23 +40,34 @@ export function PlanScreen({ entry, judgement, offers, input, setup, now }: Prop
         <ButtonLink href={`/jobs/${job.id}/survey`}>To the survey</ButtonLink>
       </div>
     )
+  const { judgement } = input
+  const { flawless } = offers[0]!.offer.correction
+  const open = quotes.at(-1)
   return (
     <div className="p-5">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-1">
         <h1 className="text-2xl">What this car can have</h1>
         <p>
-          It stands at <strong>{judgement.letter}</strong>, {judgement.index.toFixed(0)} of 100.
+          It stands at <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} of 100.
         </p>
         {job.budgetCents !== undefined && <p>Budget {money(setup.currency, job.budgetCents)}.</p>}
+        {open && (
+          <p>
+            <PatientLink href={`/jobs/${job.id}/quote`}>
+              Quote {open.version}, {open.packageName}, {money(setup.currency, open.totalCents)}
+            </PatientLink>
+          </p>
+        )}
         <p className="max-w-2xl text-ink-soft italic">“{job.wishes}”</p>
       </div>
-      {offers[0]!.offer.correction.flawless && (
+      {flawless && (
         <p className="mb-4 border-l-4 border-copper pl-3">
           No defects are written down, so these packages protect the car but correct nothing. Was it looked at
           under the lamp? <a href={`/jobs/${job.id}/survey`}>Back to the survey</a>
         </p>
       )}
-      {!offers[0]!.offer.correction.flawless && (
+      <SpotStrip jobId={job.id} study={study} judgement={judgement} />
+      {!flawless && (
         <FrontierSheet
           jobId={job.id}
           templates={setup.packages}
@@ -60,7 +77,10 @@ export function PlanScreen({ entry, judgement, offers, input, setup, now }: Prop
           timezone={setup.timezone}
         />
       )}
-      <h2 className="mb-3 text-2xl">Or one of the packages</h2>
+      <div className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">
+        <h2 className="text-2xl">Or one of the packages</h2>
+        <Compared jobId={job.id} setup={setup} keys={offers.map(({ offer }) => offer.template.key)} />
+      </div>
       <div className="grid items-stretch gap-4 lg:grid-cols-3">
         {offers.map((priced) => (
           <OfferSheet
@@ -79,5 +99,27 @@ export function PlanScreen({ entry, judgement, offers, input, setup, now }: Prop
         at which nobody who was promised is moved.
       </p>
     </div>
+  )
+}
+
+/** Which of the shop’s packages stand side by side. */
+function Compared({ jobId, setup, keys }: { jobId: string; setup: Setup; keys: readonly string[] }) {
+  return (
+    <nav aria-label="Packages to compare" className="flex flex-wrap gap-1.5">
+      {setup.packages.map(({ key, name }) => {
+        const shown = keys.includes(key)
+        return shown && keys.length === 1 ? null : (
+          <PatientLink
+            key={key}
+            href={`/jobs/${jobId}/plan?compare=${toggled(keys, key).join(',')}`}
+            scroll={false}
+            aria-current={shown ? 'true' : undefined}
+            className="inline-flex min-h-11 items-center rounded border border-ink-soft/45 px-3 text-[15px] no-underline hover:bg-lichen aria-[current]:border-fern aria-[current]:bg-fern aria-[current]:text-on-fern"
+          >
+            {name}
+          </PatientLink>
+        )
+      })}
+    </nav>
   )
 }

@@ -1,10 +1,10 @@
-import type { PriceLine } from '@/core/job'
+import { type PriceLine, TRADE_NAME } from '@/core/job'
 import { unreachable } from '@/core/result'
 import { duration, money } from '@/ui/when'
 
 const SKILL_NAME = { prep: 'Preparation', correct: 'Correction', coat: 'Coating' } as const
 
-function lineText(line: PriceLine): string {
+export function lineText(line: PriceLine): string {
   switch (line.kind) {
     case 'labour':
       return `${SKILL_NAME[line.skill]}, ${duration(line.minutes)}`
@@ -12,6 +12,12 @@ function lineText(line: PriceLine): string {
       return `${line.name}, ${line.ml} ml`
     case 'consumables':
       return 'Pads, towels, tape'
+    case 'extra':
+      return `${line.name}${line.count > 1 ? ` × ${line.count}` : ''}, ${duration(line.minutes)}`
+    case 'vendor':
+      return `${TRADE_NAME[line.trade]} by ${line.name}`
+    case 'discount':
+      return `Discount ${line.percent} %`
     default:
       return unreachable(line)
   }

@@ -1,7 +1,7 @@
 import type { ChainLink } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
-import type { Setup } from '@/server/shop-store'
+import { everyone, type Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { clock, duration, longDay, moment } from '@/ui/when'
@@ -28,7 +28,7 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
       </div>
     )
   const blocks = blocksOf(job.vehicle.plate, live, now)
-  const nameOf = (id: string) => setup.people.find((person) => person.id === id)?.name ?? id
+  const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
   const placeOf = (id: string) => setup.places.find((place) => place.id === id)?.name ?? id
   return (
     <div className="p-5">

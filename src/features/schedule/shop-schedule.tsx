@@ -1,5 +1,6 @@
 import type { Instant } from '@/core/time'
 import type { Floor } from '@/server/floor'
+import { everyone } from '@/server/shop-store'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { moment } from '@/ui/when'
 import { type Block, type StayBlock, staysOf } from './blocks'
@@ -20,13 +21,14 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
   const timeline = timelineFrom(setup.timezone, now, DAYS, PX_PER_HOUR)
   const stays = staysOf(floor).filter(({ start, end }) => within(timeline, start, end))
   const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
-  const nameOf = (id: string) => setup.people.find((person) => person.id === id)?.name ?? id
+  const crew = everyone(setup)
+  const nameOf = (id: string) => crew.find((person) => person.id === id)?.name ?? id
   const rows = [
     ...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })),
-    ...setup.people.map(({ name }) => ({ name, height: PERSON_ROW })),
+    ...crew.map(({ name }) => ({ name, height: PERSON_ROW })),
   ]
   const placesHeight = setup.places.length * PLACE_ROW
-  const height = placesHeight + setup.people.length * PERSON_ROW
+  const height = placesHeight + crew.length * PERSON_ROW
   return (
     <div className="p-5">
       <div className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">
@@ -76,7 +78,7 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
                 nameOf={nameOf}
               />
             ))}
-            {setup.people.map((person, index) => (
+            {crew.map((person, index) => (
               <PersonRow
                 key={person.id}
                 blocks={blocks.filter(({ people }) => people.includes(person.id))}

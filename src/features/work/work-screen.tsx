@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import type { Instant } from '@/core/time'
 import type { FloorJob } from '@/server/floor'
-import type { Setup } from '@/server/shop-store'
+import { everyone, type Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
 import { duration, moment } from '@/ui/when'
 import { windowText } from '../window-text'
@@ -29,7 +29,7 @@ export function WorkScreen({ entry, steps, conditions, setup, now }: Props) {
       </div>
     )
   const current = steps.find(({ progress }) => progress.kind !== 'done')
-  const people = setup.people.map(({ id, name }) => ({ id, name }))
+  const people = everyone(setup).map(({ id, name }) => ({ id, name }))
   return (
     <div className="grid gap-6 p-5 lg:grid-cols-[minmax(0,1fr)_24rem]">
       {current ? (
@@ -85,7 +85,7 @@ function StepLine({
 }) {
   const { operation, progress, planned, window, log } = step
   const at = (instant: Instant) => moment(setup.timezone, instant, now)
-  const nameOf = (id: string | undefined) => setup.people.find((person) => person.id === id)?.name ?? ''
+  const nameOf = (id: string | undefined) => everyone(setup).find((person) => person.id === id)?.name ?? ''
   const hold = operation.mode === 'unattended'
   return (
     <li

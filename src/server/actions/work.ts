@@ -9,6 +9,7 @@ import { database } from '../db'
 import { type Floor, loadFloor } from '../floor'
 import { handOverJob } from '../hand-over'
 import { replan } from '../planning'
+import { everyone } from '../shop-store'
 import { recordFinish, recordStart, takeBack, type WorkError } from '../work-store'
 
 export type WorkAnswer = { kind: 'done' } | { kind: 'refused'; field?: string; message: string }
@@ -90,7 +91,7 @@ export async function startOperation(jobId: string, operationId: string, by: str
   const floor = await loadFloor(db, at)
   const found = find(floor, jobId, operationId)
   if (!found) return refuse('This step is no longer part of the job. Reload the card.')
-  if (!floor.shop.setup.people.some(({ id }) => id === by)) return refuse('Say who begins.', 'by')
+  if (!everyone(floor.shop.setup).some(({ id }) => id === by)) return refuse('Say who begins.', 'by')
   const before = openBefore(found, at)
   if (before.length > 0) return refuse(`First finish: ${before.join(', ')}.`)
   const tooEarly = minutesTooEarly(found, at)
@@ -145,7 +146,7 @@ export async function finishOperation(input: unknown): Promise<WorkAnswer> {
     return refuse('A layer needs its product, lot and climate.')
   if (layer && !floor.shop.catalogue.some(({ id }) => id === layer.productId))
     return refuse('Choose the product.', 'productId')
-  if (!floor.shop.setup.people.some(({ id }) => id === by)) return refuse('Say who did it.', 'by')
+  if (!everyone(floor.shop.setup).some(({ id }) => id === by)) return refuse('Say who did it.', 'by')
   const finished = await recordFinish(db, {
     jobId,
     operationId,

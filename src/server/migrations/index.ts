@@ -1,7 +1,8 @@
 import { initial } from './0001-initial'
 import { visits } from './0002-visits'
+import { quotes } from './0003-quotes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
-export const MIGRATIONS: readonly Migration[] = [initial, visits]
+export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes]
 export { type Migration, migrate, UnknownHistory } from './migration'

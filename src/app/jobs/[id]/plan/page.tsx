@@ -1,23 +1,39 @@
 import { notFound } from 'next/navigation'
+import { SimulatedClimateSensor } from '@/devices/climate-sensor'
+import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
 import { database } from '@/server/db'
-import { loadJudged } from '@/server/judged'
-import { offerInput, offersFor } from '@/server/offers'
+import { loadWorked, offersFor } from '@/server/offers'
+import { listQuotes } from '@/server/quote-store'
 import { requestJob } from '@/server/request-floor'
 
-export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
+type Props = {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ compare?: string }>
+}
+
+export default async function PlanPage({ params, searchParams }: Props) {
   const { id } = await params
+  const { compare } = await searchParams
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
-  const { judgement } = await loadJudged(await database(), entry.job, floor.shop.setup)
-  const offers = entry.agreement || !entry.surveyed ? [] : offersFor(floor, entry.job, judgement)
+  const db = await database()
+  const { setup } = floor.shop
+  const { input, study } = await loadWorked(db, floor.shop, entry.job)
+  const studio = setup.places.find(({ kinds }) => kinds.includes('studio'))
+  const climate = studio && new SimulatedClimateSensor().read(studio.id, floor.now)
+  const here = climate ? { ...input, climate } : input
+  const keys = comparedKeys(setup.packages, compare, entry.job, here)
+  const templates = setup.packages.filter(({ key }) => keys.includes(key))
+  const offers = entry.agreement || !entry.surveyed ? [] : offersFor(floor, entry.job, here, templates)
   return (
     <PlanScreen
       entry={entry}
-      judgement={judgement}
       offers={offers}
-      input={offerInput(floor.shop, entry.job, judgement)}
-      setup={floor.shop.setup}
+      input={here}
+      study={study}
+      quotes={await listQuotes(db, id)}
+      setup={setup}
       now={floor.now}
     />
   )

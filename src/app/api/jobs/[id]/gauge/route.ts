@@ -3,7 +3,7 @@ import { panelsOf } from '@/core/vehicle'
 import { cutPaint, inventPaint, SimulatedFilmGauge, seedOf, WET_GLOVE } from '@/devices/film-gauge'
 import { findAgreement } from '@/server/agreement-store'
 import { database } from '@/server/db'
-import { cutByTable } from '@/server/hand-over'
+import { agreedCut } from '@/server/hand-over'
 import { findJob } from '@/server/job-store'
 
 const PAUSE_MS = 45
@@ -21,7 +21,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const query = new URL(request.url).searchParams
   const phase: Phase = PHASES.find((each) => each === query.get('phase')) ?? 'before'
   const agreement = phase === 'after' ? await findAgreement(db, id) : undefined
-  const removedUm = agreement ? cutByTable(agreement.summary.processes, job.vehicle.hardness) : {}
+  const removedUm = agreement ? agreedCut(agreement.summary, job.vehicle.hardness) : {}
   const first = panels.findIndex((panel) => panel.id === query.get('from'))
   // The paint belongs to the car, so it reads the same at every visit; the hand has another day.
   const paint = cutPaint(inventPaint(panels, seedOf(job.vehicle.plate)), panels, removedUm)

@@ -1,0 +1,47 @@
+import { notFound } from 'next/navigation'
+import { beginChoices } from '@/features/quote/begin'
+import { QuoteScreen } from '@/features/quote/quote-screen'
+import { database } from '@/server/db'
+import { loadWorked } from '@/server/offers'
+import { listQuotes } from '@/server/quote-store'
+import { requestJob } from '@/server/request-floor'
+import { ButtonLink } from '@/ui/button'
+
+type Props = {
+  params: Promise<{ id: string }>
+  searchParams: Promise<{ package?: string; from?: string }>
+}
+
+export default async function QuotePage({ params, searchParams }: Props) {
+  const { id } = await params
+  const asked = await searchParams
+  const { floor, entry } = await requestJob(id)
+  if (!entry) notFound()
+  const db = await database()
+  const quotes = await listQuotes(db, id)
+  if (!entry.surveyed && quotes.length === 0)
+    return (
+      <div className="mx-auto max-w-xl p-10 text-center">
+        <h1 className="text-2xl">Measure first</h1>
+        <p className="my-4">
+          A quote rests on the paint of this car. Read a few panels, then it can be written.
+        </p>
+        <ButtonLink href={`/jobs/${id}/survey`}>To the survey</ButtonLink>
+      </div>
+    )
+  const { input } = await loadWorked(db, floor.shop, entry.job)
+  const { setup } = floor.shop
+  return (
+    <QuoteScreen
+      key={`${asked.package ?? ''} ${asked.from ?? ''}`}
+      job={entry.job}
+      setup={setup}
+      input={input}
+      quotes={quotes}
+      begin={beginChoices(setup, input, entry.job, quotes, asked.package)}
+      fromCurve={asked.from === 'curve'}
+      now={floor.now}
+      closed={entry.agreement !== undefined}
+    />
+  )
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod'
+import { PROCESS_KEYS, planAsChosen } from '../correction'
+import { EXTRA_KEYS } from './extras'
+import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
+import { type PackageTemplate, termsSchema } from './package'
+
+/** What was chosen for one customer, so that it can be worked out again, and the next version can begin there. */
+export const choicesSchema = z.strictObject({
+  packageKey: z.string(),
+  /** Chosen panel by panel, where they are not the package’s own. */
+  processes: z.record(z.string(), z.enum(PROCESS_KEYS)).optional(),
+  extras: z.array(
+    z.strictObject({
+      key: z.enum(EXTRA_KEYS),
+      count: z
+        .int({ error: 'Type how many as a whole number.' })
+        .min(0, 'None is 0; less than none cannot be.')
+        .max(40, 'No car has more than forty.'),
+    }),
+  ),
+  terms: termsSchema,
+})
+export type Choices = z.infer<typeof choicesSchema>
+
+/** Choices worked out; undefined where the package or one of the processes is not to be had on this car. */
+export function chosenOffer(
+  packages: readonly PackageTemplate[],
+  input: OfferInput,
+  { packageKey, processes, extras, terms }: Choices,
+): Offer | undefined {
+  const template = packages.find(({ key }) => key === packageKey)
+  if (!template) return undefined
+  if (!processes) return makeOffer(template, input, { extras, terms })
+  const correction = planAsChosen(input.judgement.panels, freeSettings(template, input), processes)
+  return correction && offerWith(template, input, correction, { extras, terms })
+}

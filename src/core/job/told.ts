@@ -1,0 +1,105 @@
+import { z } from 'zod'
+import { OTHER_SURFACES, SURFACES } from '../coating'
+import { CARES } from '../correction'
+import { expectationOf } from './expectation'
+import { EXTRA_KEYS } from './extras'
+import type { Offer } from './offer'
+import { OPERATION_KINDS } from './operations'
+import type { PriceLine } from './quote'
+import { SKILLS } from './skill'
+
+/** What a customer was told of an offer, as plain data that outlives the offer it was worked out from. */
+
+export const planSchema = z.object({
+  operations: z.array(
+    z.object({
+      id: z.string(),
+      kind: z.enum(OPERATION_KINDS),
+      title: z.string(),
+      minutes: z.int(),
+      mode: z.enum(['solid', 'pausable', 'unattended']),
+      people: z.int(),
+      skill: z.union([z.enum(SKILLS), z.templateLiteral(['vendor-', z.string()])]).optional(),
+      layer: z.int().optional(),
+      productId: z.string().optional(),
+      surface: z.enum(OTHER_SURFACES).optional(),
+      extra: z.enum(EXTRA_KEYS).optional(),
+      vendorId: z.string().optional(),
+    }),
+  ),
+  links: z.array(z.object({ from: z.string(), to: z.string(), min: z.int(), max: z.int().optional() })),
+  stays: z.array(z.object({ id: z.string(), kind: z.string(), operations: z.array(z.string()) })),
+})
+
+/** What a panel gets, as the customer was told. */
+const toldPanelSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  process: z.string(),
+  takesUm: z.number(),
+  budgetUm: z.number(),
+  indexBefore: z.number(),
+  indexAfter: z.number(),
+})
+
+/** The words and figures of an offer. What came later has a default, so that older words still read. */
+export const summarySchema = z.object({
+  indexBefore: z.number(),
+  indexAfter: z.number(),
+  expectedClearing: z.number(),
+  layers: z.array(z.string()),
+  processes: z.record(z.string(), z.string()),
+  left: z.array(z.string()),
+  priceLines: z.array(z.custom<PriceLine>()),
+  netCents: z.int(),
+  taxCents: z.int(),
+  taxPercent: z.number().optional(),
+  depositCents: z.int().default(0),
+  care: z.enum(CARES).default('usual'),
+  panels: z.array(toldPanelSchema).default([]),
+  coats: z
+    .array(z.object({ surface: z.enum(SURFACES), layer: z.int(), product: z.string(), ml: z.number() }))
+    .default([]),
+  expectation: z
+    .array(z.object({ kind: z.enum(['result', 'stays', 'limit', 'protection']), text: z.string() }))
+    .default([]),
+  machineMinutes: z.int().optional(),
+})
+export type Summary = z.infer<typeof summarySchema>
+
+export function summaryOf(offer: Offer): Summary {
+  const { correction, price } = offer
+  return {
+    indexBefore: correction.indexBefore,
+    indexAfter: correction.indexAfter,
+    expectedClearing: correction.expectedClearing,
+    layers: offer.template.layers,
+    processes: Object.fromEntries(
+      correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.name]),
+    ),
+    left: correction.leftAsTheyAre.map(({ judged }) => judged.panel.name),
+    priceLines: price.lines,
+    netCents: price.netCents,
+    taxCents: price.taxCents,
+    taxPercent: price.taxPercent,
+    depositCents: price.depositCents,
+    care: offer.template.care,
+    panels: correction.panels.map(({ judged, option }) => ({
+      id: judged.panel.id,
+      name: judged.panel.name,
+      process: option.process.name,
+      takesUm: option.removalUm,
+      budgetUm: judged.budget.budgetUm,
+      indexBefore: option.indexBefore,
+      indexAfter: option.indexAfter,
+    })),
+    coats: offer.coats.map(({ surface, layer, product, ml }) => ({
+      surface,
+      layer,
+      product: product.name,
+      ml,
+    })),
+    expectation: expectationOf(offer),
+    machineMinutes: offer.machineMinutes,
+  }
+}

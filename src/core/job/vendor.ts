@@ -1,0 +1,35 @@
+import { z } from 'zod'
+
+/** A craft the shop does not have in the house. */
+export const TRADES = ['dents', 'wheels', 'paint', 'film', 'glass', 'upholstery'] as const
+export type Trade = (typeof TRADES)[number]
+export const TRADE_NAME: Record<Trade, string> = {
+  dents: 'Dent removal',
+  wheels: 'Wheel refinishing',
+  paint: 'Refinishing',
+  film: 'Film',
+  glass: 'Glass repair',
+  upholstery: 'Upholstery',
+}
+
+/** When a vendor comes. Film goes on naked paint: before the coating, never after. */
+export const VENDOR_STAGES = ['before-correction', 'before-coating', 'after-coating'] as const
+export type VendorStage = (typeof VENDOR_STAGES)[number]
+export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {
+  'before-correction': 'before the correction',
+  'before-coating': 'before the coating',
+  'after-coating': 'after the coating',
+}
+
+/** Somebody from outside who comes to the shop on days of their own, for a price agreed beforehand. */
+export const vendorSchema = z.strictObject({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  trade: z.enum(TRADES),
+  stage: z.enum(VENDOR_STAGES),
+  /** Name of the calendar with the days on which they come. */
+  calendar: z.string().min(1),
+  minutes: z.int().positive(),
+  cents: z.int().nonnegative(),
+})
+export type Vendor = z.infer<typeof vendorSchema>

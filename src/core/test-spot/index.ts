@@ -1,0 +1,16 @@
+export {
+  type Attempt,
+  HAZES,
+  type Haze,
+  HEATS,
+  type Heat,
+  VERDICT_WORDS,
+  VERDICTS,
+  type Verdict,
+} from './attempt'
+export { byClearing, byFilm, ofRemoval, pooled, priorOf, tableUm, witnessesOf } from './give'
+export { adviceFor, type GroupStudy, paintKnowledge, type StudyInput, studyGroup } from './knowledge'
+export { type Advice, nextRung } from './ladder'
+export { KINSHIPS, type KnownCar, type PaintKey, type Recall, recall } from './memory'
+export { attemptSchema } from './schema'
+export { type Estimate, factorOf, shrink, weightOfWitnesses } from './shrink'

@@ -1,0 +1,49 @@
+import { type CoatStep, type Product, SURFACE } from '@/core/coating'
+import { duration } from '@/ui/when'
+
+type Props = {
+  coats: readonly CoatStep[]
+  bottles: readonly { product: Product; ml: number; bottles: number }[]
+}
+
+/** The coating plan: every coat with its millilitres, when the next may follow, and what must then wait. */
+export function CoatTable({ coats, bottles }: Props) {
+  return (
+    <div className="text-sm">
+      <ol className="space-y-2">
+        {coats.map(({ surface, product, layer, ml, next }) => (
+          <li key={`${surface}-${layer}`} className="border-l-4 border-fern-soft pl-3">
+            <p>
+              <strong>{surface === 'paint' ? `Layer ${layer}` : SURFACE[surface].name}</strong>:{' '}
+              {product.name}, {ml.toFixed(0)} ml
+            </p>
+            <p className="text-ink-soft">
+              {next
+                ? `The next not before ${duration(next.min)}, not after ${duration(next.max)}.`
+                : `Indoors ${duration(product.indoorHoldMinutes)}, dry ${duration(product.dryHoldMinutes)}, first wash after ${product.firstWashDays} days, hard in ${product.fullCureDays}.`}
+            </p>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-2">
+        To open:{' '}
+        {bottles
+          .map(
+            ({ product, ml, bottles: count }) =>
+              `${count} × ${product.bottleMl} ml ${product.name} (${ml} ml needed)`,
+          )
+          .join('; ')}
+        .
+      </p>
+      <p className="mt-1 text-ink-soft">
+        {[...new Set(coats.map(({ product }) => product))]
+          .map(
+            ({ name, airC, rhPercent }) =>
+              `${name}: ${airC.min}–${airC.max} °C, ${rhPercent.min}–${rhPercent.max} % humidity`,
+          )
+          .join('. ')}
+        . Solvent vapour: the data sheet names gloves and cartridge.
+      </p>
+    </div>
+  )
+}

@@ -1,0 +1,52 @@
+import type { Offer } from '@/core/job'
+import { duration, money } from '@/ui/when'
+
+/** Panels that get something else, by what they get instead. */
+export function changedPanels(from: Offer, to: Offer): { change: string; panels: string[] }[] {
+  const before = new Map(
+    from.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process]),
+  )
+  const byChange = new Map<string, string[]>()
+  for (const { judged, option } of to.correction.panels) {
+    const was = before.get(judged.panel.id)!
+    if (was.key === option.process.key) continue
+    const change = `${option.process.name.toLowerCase()} instead of ${was.name.toLowerCase()}`
+    byChange.set(change, [...(byChange.get(change) ?? []), judged.panel.name.toLowerCase()])
+  }
+  return [...byChange].map(([change, panels]) => ({ change, panels }))
+}
+
+/** What one gets for that much more, or gives up for that much less. */
+export function Difference({
+  from,
+  to,
+  name,
+  currency,
+}: {
+  from: Offer
+  to: Offer
+  name: string
+  currency: string
+}) {
+  const cents = to.price.totalCents - from.price.totalCents
+  const points = to.correction.indexAfter - from.correction.indexAfter
+  const minutes = to.machineMinutes - from.machineMinutes
+  return (
+    <div className="mt-2 rounded border border-line px-3 py-2 text-[15px]" data-testid="difference">
+      <p>
+        <strong>
+          {money(currency, Math.abs(cents))} {cents >= 0 ? 'more' : 'less'}
+        </strong>{' '}
+        than {name}: {duration(Math.abs(minutes))} {minutes >= 0 ? 'more' : 'less'} at the machine,{' '}
+        {Math.abs(points).toFixed(1)} points {points >= 0 ? 'won' : 'given up'}.
+      </p>
+      <ul className="mt-1 text-sm text-ink-soft">
+        {changedPanels(from, to).map(({ change, panels }) => (
+          <li key={change}>
+            {panels.join(', ')}: {change}
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

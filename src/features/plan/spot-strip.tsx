@@ -1,0 +1,41 @@
+import { PANEL_GROUP, PANEL_GROUPS, panelGroup, processOf } from '@/core/correction'
+import type { VehicleJudgement } from '@/core/survey'
+import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
+import { PatientLink } from '@/ui/patient-link'
+
+type Props = { jobId: string; study: StudyInput; judgement: VehicleJudgement }
+
+/** What is known of how this paint answers the pad, group by group; the way to the test spot. */
+export function SpotStrip({ jobId, study, judgement }: Props) {
+  const present = new Set(judgement.panels.map(panelGroup))
+  return (
+    <section
+      aria-label="How this paint answers the pad"
+      className="mb-5 flex flex-wrap items-center gap-x-8 gap-y-2 rounded bg-lichen/60 px-4 py-2 text-[15px]"
+    >
+      {PANEL_GROUPS.filter((group) => present.has(group)).map((group) => {
+        const { recall, attempts, give, settled } = studyGroup(group, study)
+        const { cars } = recall
+        return (
+          <p key={group}>
+            <span className="text-ink-soft">{PANEL_GROUP[group].name}:</span>{' '}
+            {settled ? (
+              <strong>{processOf(settled).name.toLowerCase()} was enough</strong>
+            ) : attempts.length > 0 ? (
+              <strong>still trying</strong>
+            ) : (
+              'no test spot yet'
+            )}
+            <span className="text-ink-soft">
+              , gives way {factorOf(give).factor.toFixed(2)} ×
+              {cars > 0 ? `, known from ${cars === 1 ? 'one car' : `${cars} cars`}` : ''}
+            </span>
+          </p>
+        )
+      })}
+      <PatientLink className="inline-flex min-h-11 items-center" href={`/jobs/${jobId}/spots`}>
+        To the test spots
+      </PatientLink>
+    </section>
+  )
+}

@@ -1,0 +1,38 @@
+import { type Choices, makeOffer, type OfferInput } from '@/core/job'
+import type { Quote } from '@/server/quote-store'
+import type { Setup } from '@/server/shop-store'
+
+/**
+ * What a quote begins with: the package asked for; else the newest version as it stands; else the dearest package
+ * within the budget, or the cheapest.
+ */
+export function beginChoices(
+  setup: Setup,
+  input: OfferInput,
+  { budgetCents }: { budgetCents?: number },
+  quotes: readonly Quote[],
+  asked: string | undefined,
+): Choices {
+  const newest = quotes.at(-1)
+  const fresh = (packageKey: string): Choices => ({ packageKey, extras: [], terms: setup.terms })
+  if (asked && setup.packages.some(({ key }) => key === asked))
+    return newest ? { ...fresh(asked), terms: newest.choices.terms } : fresh(asked)
+  if (newest) return newest.choices
+  return fresh(withinBudget(setup, input, budgetCents))
+}
+
+/** Key of the dearest package within the budget that nothing forbids, or of the cheapest. */
+export function withinBudget(
+  { packages }: Pick<Setup, 'packages'>,
+  input: OfferInput,
+  budgetCents: number | undefined,
+): string {
+  const offers = packages
+    .map((template) => makeOffer(template, input))
+    .sort((a, b) => a.price.totalCents - b.price.totalCents)
+  const allowed = offers.filter(({ breaches }) => !breaches.some(({ weight }) => weight === 'stop'))
+  const affordable = allowed.filter(
+    ({ price }) => budgetCents === undefined || price.totalCents <= budgetCents,
+  )
+  return (affordable.at(-1) ?? allowed[0] ?? offers[0]!).template.key
+}

@@ -1,0 +1,83 @@
+import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal } from '@/core/job'
+
+type Props = {
+  counts: Readonly<Record<ExtraKey, number>>
+  proposals: readonly ExtraProposal[]
+  onChange: (key: ExtraKey, count: number) => void
+}
+
+/** Extras by the panel or the piece; what the walk-round asks for stands first, with where it was seen. */
+export function ExtraCounts({ counts, proposals, onChange }: Props) {
+  const proposed = new Map(proposals.map((proposal) => [proposal.key, proposal]))
+  const keys = [...EXTRA_KEYS].sort((a, b) => Number(proposed.has(b)) - Number(proposed.has(a)))
+  return (
+    <fieldset>
+      <legend className="mb-1 font-head text-sm font-semibold">Extras</legend>
+      <ul className="divide-y divide-line">
+        {keys.map((key) => {
+          const { name, unit } = EXTRA[key]
+          const why = proposed.get(key)
+          return (
+            <li key={key} className="flex items-center justify-between gap-2 py-1">
+              <span className="text-[15px] leading-tight">
+                {name}
+                {why && (
+                  <button
+                    type="button"
+                    className="block text-left text-sm text-ink-soft underline decoration-ink-soft/40 underline-offset-4"
+                    onClick={() => onChange(key, why.count)}
+                  >
+                    {why.why}
+                  </button>
+                )}
+              </span>
+              {unit === 'car' ? (
+                <input
+                  type="checkbox"
+                  aria-label={name}
+                  className="m-2.5 size-6 accent-fern"
+                  checked={counts[key] > 0}
+                  onChange={(event) => onChange(key, event.target.checked ? 1 : 0)}
+                />
+              ) : (
+                <span className="flex shrink-0 items-center">
+                  <Step
+                    label={`One ${unit} less: ${name}`}
+                    onClick={() => onChange(key, Math.max(0, counts[key] - 1))}
+                  >
+                    −
+                  </Step>
+                  <output
+                    aria-label={`${name}, ${unit}s`}
+                    className="w-7 text-center font-head font-semibold"
+                  >
+                    {counts[key]}
+                  </output>
+                  <Step
+                    label={`One ${unit} more: ${name}`}
+                    onClick={() => onChange(key, Math.min(40, counts[key] + 1))}
+                  >
+                    +
+                  </Step>
+                </span>
+              )}
+            </li>
+          )
+        })}
+      </ul>
+    </fieldset>
+  )
+}
+
+function Step({ label, children, onClick }: { label: string; children: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      className="size-11 rounded border border-ink-soft/45 bg-sheet text-xl hover:bg-lichen"
+      onClick={onClick}
+    >
+      {children}
+    </button>
+  )
+}

@@ -1,0 +1,76 @@
+import type { JobPlan, Summary } from '@/core/job'
+import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import type { Job } from '@/server/job-store'
+import type { Quote } from '@/server/quote-store'
+import type { Setup } from '@/server/shop-store'
+import { clock, longDay, yearDay } from '@/ui/when'
+import type { Paper } from './quote-paper'
+
+type Shared = { job: Job; setup: Setup }
+
+function head({ job, setup }: Shared) {
+  const { vehicle } = job
+  return {
+    shop: { name: setup.name, address: setup.address, currency: setup.currency },
+    customer: job.customer.name,
+    vehicle: {
+      plate: vehicle.plate,
+      shape: vehicle.shape,
+      words: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
+    },
+    jobNumber: job.number,
+  }
+}
+
+const pitchOf = (setup: Setup, key: string) =>
+  setup.packages.find((template) => template.key === key)?.pitch ?? ''
+
+/** The last day on which a quote holds: it ends with the midnight after it. */
+const lastDay = (setup: Setup, until: Instant) => yearDay(dayIn(setup.timezone, plusMinutes(until, -1)))
+
+/** A version as it was written. */
+export function paperOf(quote: Quote, shared: Shared): Paper {
+  const { setup } = shared
+  const { summary, plan } = quote
+  return {
+    ...head(shared),
+    packageName: quote.packageName,
+    pitch: pitchOf(setup, quote.packageKey),
+    title: `Quote ${quote.version} of ${yearDay(dayIn(setup.timezone, quote.writtenAt))}`,
+    validUntil: `It holds until ${lastDay(setup, quote.validUntil)}.`,
+    ...(quote.couldCollectAt
+      ? {
+          collection: `As the calendar stood when this was written, the car could be fetched on ${longDay(setup.timezone, quote.couldCollectAt)} at ${clock(setup.timezone, quote.couldCollectAt)}. The day is fixed when you say yes.`,
+        }
+      : {}),
+    summary,
+    plan,
+    totalCents: quote.totalCents,
+    depositPercent: quote.choices.terms.depositPercent,
+    note: quote.note,
+  }
+}
+
+/** What is chosen on the screen and not yet written. */
+export function draftPaper(
+  draft: {
+    packageKey: string
+    packageName: string
+    summary: Summary
+    plan: JobPlan
+    totalCents: number
+    depositPercent: number
+    validDays: number
+    note: string
+  },
+  shared: Shared,
+): Paper {
+  const { packageKey, validDays, ...rest } = draft
+  return {
+    ...head(shared),
+    ...rest,
+    pitch: pitchOf(shared.setup, packageKey),
+    title: 'Not yet written',
+    validUntil: `It will hold for ${validDays === 1 ? 'a day' : `${validDays} days`}.`,
+  }
+}

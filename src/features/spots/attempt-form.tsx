@@ -1,0 +1,274 @@
+'use client'
+
+import { useId, useState, useTransition } from 'react'
+import { type PanelGroup, type PanelOption, PROCESSES, type ProcessKey } from '@/core/correction'
+import {
+  DEFECT_KINDS,
+  DEFECT_MODEL,
+  type DefectKind,
+  type PanelJudgement,
+  SEVERITY_NAME,
+  type Severity,
+} from '@/core/survey'
+import { HAZES, type Haze, HEATS, type Heat, VERDICT_WORDS, VERDICTS, type Verdict } from '@/core/test-spot'
+import { keepAttempt } from '@/server/actions/spots'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { holdLinks } from '@/ui/patient-link'
+import { Camera } from '../photos/camera'
+import type { Photos } from '../photos/use-photos'
+import { markOn, rungOf } from './ladder'
+
+type Props = {
+  jobId: string
+  judged: PanelJudgement
+  group: PanelGroup
+  open: readonly PanelOption[]
+  proposed: ProcessKey
+  album: Photos
+}
+
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
+const readings = (text: string) =>
+  text
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .map(number)
+const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
+const all = (of: 'machine' | 'pad' | 'liquid') => [
+  ...new Set(PROCESSES.flatMap(({ steps }) => steps.map((step) => step[of]))),
+]
+const SEVERITIES: readonly Severity[] = [1, 2, 3]
+const POLISHABLE = DEFECT_KINDS.filter((kind) => DEFECT_MODEL[kind].mend === 'polish')
+
+/** One try at a test spot, filled in beside the car. */
+export function AttemptForm({ jobId, judged, group, open, proposed, album }: Props) {
+  const mark = markOn(judged)
+  const [process, setProcess] = useState(proposed)
+  const [rung, setRung] = useState(() => typedRung(proposed))
+  const [kind, setKind] = useState<DefectKind>(mark.kind)
+  const [severity, setSeverity] = useState<Severity>(mark.severity)
+  const [cleared, setCleared] = useState('')
+  const [haze, setHaze] = useState<Haze>('none')
+  const [heat, setHeat] = useState<Heat>('warm')
+  const [film, setFilm] = useState({ before: '', after: '' })
+  const [verdict, setVerdict] = useState<Verdict>()
+  const [note, setNote] = useState('')
+  const photos = album.photos.filter(({ place }) => place === judged.panel.id)
+  const [before] = useState(photos.length)
+  const [chosenPhoto, setChosenPhoto] = useState<string>()
+  // What is photographed while the form is open is of this spot.
+  const photoId = chosenPhoto ?? photos.slice(before).at(-1)?.id ?? ''
+  const [refused, setRefused] = useState<{ message: string; field?: string }>()
+  const [pending, startTransition] = useTransition()
+  const list = useId()
+  const error = (...fields: string[]) =>
+    refused?.field && fields.includes(refused.field) ? refused.message : undefined
+  const climb = (key: ProcessKey) => {
+    setProcess(key)
+    setRung(typedRung(key))
+  }
+  const keep = () =>
+    startTransition(async () => {
+      const sending = keepAttempt(jobId, {
+        attempt: {
+          panel: judged.panel.id,
+          group,
+          process,
+          machine: rung.machine,
+          pad: rung.pad,
+          liquid: rung.liquid,
+          speed: number(rung.speed),
+          passes: number(rung.passes),
+          sectionM: number(rung.sectionM),
+          mark: { kind, severity },
+          cleared: number(cleared) / 100,
+          haze,
+          heat,
+          beforeUm: readings(film.before),
+          afterUm: readings(film.after),
+          verdict,
+          note,
+        },
+        ...(photoId ? { photoId } : {}),
+      }).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. What you typed stays; try again.',
+          }) as const,
+      )
+      holdLinks(sending)
+      const answer = await sending
+      setRefused(answer.kind === 'refused' ? answer : undefined)
+    })
+  const text = (
+    label: string,
+    value: string,
+    change: (value: string) => void,
+    field: string,
+    more: { hint?: string; list?: readonly string[]; decimal?: boolean } = {},
+  ) => (
+    <Field label={label} {...(more.hint ? { hint: more.hint } : {})} error={error(field)}>
+      <input
+        className="field"
+        autoComplete="off"
+        inputMode={more.decimal ? 'decimal' : 'text'}
+        list={more.list ? `${list}-${field}` : undefined}
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      />
+    </Field>
+  )
+  return (
+    <section className="sheet mt-5 space-y-4 p-4" aria-label="A try at the test spot">
+      <h2 className="text-xl">A try on the {judged.panel.name.toLowerCase()}</h2>
+      <Choice
+        label="What was tried"
+        options={open.map(({ process: { key, name } }) => ({ value: key, name }))}
+        value={process}
+        onChange={climb}
+      />
+      <div className="grid gap-3 sm:grid-cols-3">
+        {text('Machine', rung.machine, (machine) => setRung({ ...rung, machine }), 'machine', {
+          list: all('machine'),
+        })}
+        {text('Pad', rung.pad, (pad) => setRung({ ...rung, pad }), 'pad', { list: all('pad') })}
+        {text('Liquid', rung.liquid, (liquid) => setRung({ ...rung, liquid }), 'liquid', {
+          list: all('liquid'),
+        })}
+        {text('Speed on the dial', rung.speed, (speed) => setRung({ ...rung, speed }), 'speed', {
+          decimal: true,
+        })}
+        {text('Passes', rung.passes, (passes) => setRung({ ...rung, passes }), 'passes', { decimal: true })}
+        {text('Square, m', rung.sectionM, (sectionM) => setRung({ ...rung, sectionM }), 'sectionM', {
+          decimal: true,
+        })}
+      </div>
+      {(['machine', 'pad', 'liquid'] as const).map((of) => (
+        <datalist key={of} id={`${list}-${of}`}>
+          {all(of).map((value) => (
+            <option key={value} value={value} />
+          ))}
+        </datalist>
+      ))}
+      <div className="grid gap-3 sm:grid-cols-[1fr_auto_8rem]">
+        <Field label="Looked at">
+          <select
+            className="field"
+            value={kind}
+            onChange={(event) => setKind(event.target.value as DefectKind)}
+          >
+            {POLISHABLE.map((each) => (
+              <option key={each} value={each}>
+                {DEFECT_MODEL[each].name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Choice
+          label="How heavy"
+          options={SEVERITIES.map((value) => ({ value, name: SEVERITY_NAME[value] }))}
+          value={severity}
+          onChange={setSeverity}
+        />
+        {text('Gone, %', cleared, setCleared, 'cleared', { decimal: true })}
+      </div>
+      <div className="flex flex-wrap gap-x-8 gap-y-3">
+        <Choice
+          label="Haze after wiping"
+          options={same(HAZES) as { value: Haze; name: string }[]}
+          value={haze}
+          onChange={setHaze}
+        />
+        <Choice
+          label="Hand on the panel"
+          options={same(HEATS) as { value: Heat; name: string }[]}
+          value={heat}
+          onChange={setHeat}
+        />
+      </div>
+      {heat === 'hot' && (
+        <p className="border-l-4 border-copper bg-copper-soft px-3 py-1 text-[15px]">
+          A hot panel is a warning: paint softens, plastic warps. Stop, let it cool, change the pad.
+        </p>
+      )}
+      <div className="grid gap-3 sm:grid-cols-2">
+        {text('Film before, µm', film.before, (before) => setFilm({ ...film, before }), 'beforeUm', {
+          decimal: true,
+          hint: 'Several readings of the square, with spaces. May stay empty.',
+        })}
+        {text('Film after, µm', film.after, (after) => setFilm({ ...film, after }), 'afterUm', {
+          decimal: true,
+          hint: 'The same square again.',
+        })}
+      </div>
+      <Choice
+        label="What it comes to"
+        options={VERDICTS.map((value) => ({ value, name: VERDICT_WORDS[value].name }))}
+        value={verdict}
+        onChange={setVerdict}
+      />
+      {verdict && <p className="-mt-3 text-sm text-ink-soft">{VERDICT_WORDS[verdict].means}</p>}
+      {error('verdict') && <p className="-mt-3 text-sm font-semibold text-copper">{error('verdict')}</p>}
+      <div className="flex flex-wrap items-end gap-3">
+        <Camera
+          label="Photograph the spot"
+          onFiles={(files) => album.take(files, { place: judged.panel.id, phase: 'before' })}
+        />
+        {photos.length > 0 && (
+          <div className="min-w-48 grow">
+            <Field label="Photograph">
+              <select
+                className="field"
+                value={photoId}
+                onChange={(event) => setChosenPhoto(event.target.value)}
+              >
+                <option value="">none</option>
+                {photos.map(({ id }, at) => (
+                  <option key={id} value={id}>
+                    {at + 1}. of {judged.panel.name.toLowerCase()}
+                    {at >= before ? ', just taken' : ''}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          </div>
+        )}
+        {album.pending.map(({ key, fault }) => (
+          <p key={key} role="status" className={fault ? 'text-copper' : 'text-ink-soft'}>
+            {fault ?? 'Sending the photograph…'}
+          </p>
+        ))}
+      </div>
+      {text('Note', note, setNote, 'note')}
+      <p className="text-sm text-ink-soft">
+        Tie back cords, hair and sleeves at the machine. Panel wipe: ventilate, no flame; no strong alcohol on
+        single stage.
+      </p>
+      <div className="flex flex-wrap items-center gap-4">
+        <Button disabled={pending} onClick={keep}>
+          {pending ? 'Writing it down…' : 'Write it down'}
+        </Button>
+        {refused && (
+          <p role="alert" className="text-copper">
+            {refused.message}
+          </p>
+        )}
+      </div>
+    </section>
+  )
+}
+
+function typedRung(process: ProcessKey) {
+  const { machine, pad, liquid, passes, sectionM } = rungOf(process)
+  return {
+    machine,
+    pad,
+    liquid,
+    speed: machine === 'Rotary' ? '3' : '5',
+    passes: String(passes),
+    sectionM: String(sectionM),
+  }
+}

@@ -1,0 +1,97 @@
+'use client'
+
+import Image from 'next/image'
+import { useState, useTransition } from 'react'
+import { processOf } from '@/core/correction'
+import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
+import { VERDICT_WORDS } from '@/core/test-spot'
+import type { Instant } from '@/core/time'
+import { takeBackAttempt } from '@/server/actions/spots'
+import type { KeptAttempt } from '@/server/spot-store'
+import { moment } from '@/ui/when'
+
+type Props = {
+  jobId: string
+  attempts: readonly KeptAttempt[]
+  timezone: string
+  now: Instant
+  readOnly: boolean
+}
+
+/** What was tried on a group so far, as rungs of a ladder from the first upwards. */
+export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props) {
+  const [pending, startTransition] = useTransition()
+  const [message, setMessage] = useState<string>()
+  if (attempts.length === 0) return null
+  return (
+    <section className="mt-5" aria-label="Tried so far">
+      <h2 className="text-xl">Tried so far</h2>
+      <ol className="mt-1 space-y-2">
+        {attempts.map((attempt) => {
+          const removal = removalBetween(attempt.beforeUm, attempt.afterUm)
+          return (
+            <li key={attempt.id} className="flex gap-3 border-l-4 border-fern-soft pl-3 text-[15px]">
+              <div className="grow">
+                <p className="flex flex-wrap justify-between gap-x-4">
+                  <strong>
+                    {processOf(attempt.process).name} on {attempt.panel.replaceAll('-', ' ')}
+                  </strong>
+                  <span
+                    className={attempt.verdict === 'too-much' ? 'font-semibold text-copper' : 'font-semibold'}
+                  >
+                    {VERDICT_WORDS[attempt.verdict].name}
+                  </span>
+                </p>
+                <p>
+                  {Math.round(100 * attempt.cleared)} % of {SEVERITY_NAME[attempt.mark.severity]}{' '}
+                  {DEFECT_MODEL[attempt.mark.kind].name.toLowerCase()} gone, haze {attempt.haze}, panel{' '}
+                  {attempt.heat}
+                  {removal
+                    ? `, ${removal.removedUm.toFixed(1)} ± ${removal.uncertaintyUm.toFixed(1)} µm taken by the gauge`
+                    : ''}
+                  .
+                </p>
+                <p className="text-sm text-ink-soft">
+                  {attempt.pad}, {attempt.liquid.toLowerCase()}, {attempt.machine.toLowerCase()} at{' '}
+                  {attempt.speed}, {attempt.passes} passes on {attempt.sectionM} m.{' '}
+                  {moment(timezone, attempt.madeAt, now)}.
+                </p>
+                {attempt.note && <p className="text-sm italic">“{attempt.note}”</p>}
+                {!readOnly && (
+                  <button
+                    type="button"
+                    className="min-h-11 text-sm underline underline-offset-4"
+                    disabled={pending}
+                    onClick={() =>
+                      startTransition(async () => {
+                        const answer = await takeBackAttempt(jobId, attempt.id)
+                        setMessage(answer.kind === 'refused' ? answer.message : undefined)
+                      })
+                    }
+                  >
+                    Take it back
+                  </button>
+                )}
+              </div>
+              {attempt.photoHash && (
+                <Image
+                  src={`/api/photos/${attempt.photoHash}`}
+                  alt={`Test spot on ${attempt.panel.replaceAll('-', ' ')}`}
+                  width={112}
+                  height={84}
+                  unoptimized
+                  className="h-20 w-28 rounded object-cover"
+                />
+              )}
+            </li>
+          )
+        })}
+      </ol>
+      {message && (
+        <p role="alert" className="text-copper">
+          {message}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,83 @@
+import { factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
+import type { Hardness } from '@/core/vehicle'
+
+const SIZE = { width: 560, height: 118, left: 150, right: 18 }
+const [LEAST, MOST] = [0.4, 2.2]
+const TICKS = [0.5, 0.7, 1, 1.4, 2]
+
+const x = (factor: number) => {
+  const share = Math.log(Math.min(MOST, Math.max(LEAST, factor)) / LEAST) / Math.log(MOST / LEAST)
+  return SIZE.left + share * (SIZE.width - SIZE.left - SIZE.right)
+}
+
+const carsText = (cars: number) => (cars === 1 ? 'one car' : `${cars} cars`)
+
+/** How readily the paint gives way: as declared, with what other cars taught, with what was seen here. Each a band. */
+export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Hardness }) {
+  const { recall, attempts, give } = study
+  const rows = [
+    { name: `declared ${hardness}`, ...factorOf(priorOf(hardness)) },
+    ...(recall.cars > 0 ? [{ name: `with ${carsText(recall.cars)} before`, ...factorOf(recall.give) }] : []),
+    ...(attempts.length > 0
+      ? [
+          {
+            name: `with ${attempts.length === 1 ? 'one try' : `${attempts.length} tries`} here`,
+            ...factorOf(give),
+          },
+        ]
+      : []),
+  ]
+  const { factor, low, high } = factorOf(give)
+  return (
+    <section className="mt-5" aria-label="How readily this paint gives way">
+      <h2 className="text-xl">How readily it gives way</h2>
+      <svg
+        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        className="mt-1 w-full"
+        role="img"
+        aria-label={rows
+          .map(
+            (row) =>
+              `${row.name}: ${row.factor.toFixed(2)}, between ${row.low.toFixed(2)} and ${row.high.toFixed(2)}`,
+          )
+          .join('; ')}
+      >
+        {TICKS.map((tick) => (
+          <g key={tick}>
+            <line x1={x(tick)} x2={x(tick)} y1={4} y2={SIZE.height - 22} className="stroke-line" />
+            <text x={x(tick)} y={SIZE.height - 6} textAnchor="middle" fontSize={13} className="fill-ink-soft">
+              {tick} ×
+            </text>
+          </g>
+        ))}
+        {rows.map((row, at) => {
+          const y = 18 + at * 28
+          return (
+            <g key={row.name}>
+              <text x={0} y={y + 5} fontSize={14} className="fill-ink">
+                {row.name}
+              </text>
+              <rect
+                x={x(row.low)}
+                width={x(row.high) - x(row.low)}
+                y={y - 7}
+                height={14}
+                rx={7}
+                className={at === rows.length - 1 ? 'fill-fern-soft' : 'fill-lichen-deep'}
+              />
+              <circle cx={x(row.factor)} cy={y} r={6} className="fill-fern stroke-sheet" strokeWidth={2} />
+            </g>
+          )
+        })}
+      </svg>
+      <p className="text-sm text-ink-soft">
+        {factor.toFixed(2)} × the paint a medium-hard panel would lose to the same passes, two times in three
+        between {low.toFixed(2)} and {high.toFixed(2)}.{' '}
+        {recall.closest
+          ? `The shop knows ${carsText(recall.closest.cars)} ${recall.closest.kinship.words}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
+          : 'No car with paint like this has taught the shop anything yet.'}{' '}
+        The plan reckons with it.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,160 @@
+'use client'
+
+import { useState } from 'react'
+import { PANEL_GROUP, PANEL_GROUPS, type PanelGroup, panelGroup, processOf } from '@/core/correction'
+import type { VehicleJudgement } from '@/core/survey'
+import { adviceFor, type StudyInput, studyGroup } from '@/core/test-spot'
+import type { Instant } from '@/core/time'
+import type { Photo } from '@/server/photo-store'
+import type { KeptAttempt } from '@/server/spot-store'
+import type { Vehicle } from '@/server/vehicle-store'
+import { BodyPlan, type PanelFace } from '@/ui/body-plan'
+import { usePhotos } from '../photos/use-photos'
+import { AttemptForm } from './attempt-form'
+import { AttemptList } from './attempt-list'
+import { GiveScale } from './give-scale'
+import { ladderFor, panelToTry } from './ladder'
+
+type Props = {
+  jobId: string
+  vehicle: Vehicle
+  judgement: VehicleJudgement
+  study: Omit<StudyInput, 'attempts'> & { attempts: readonly KeptAttempt[] }
+  photos: readonly Photo[]
+  timezone: string
+  now: Instant
+  readOnly: boolean
+}
+
+const GROUP_FILL: Record<PanelGroup, string> = {
+  'metal-original': 'var(--c-sheet)',
+  'metal-repainted': 'color-mix(in oklab, var(--c-bracken) 45%, var(--c-sheet))',
+  plastic: 'color-mix(in oklab, var(--c-fern) 30%, var(--c-sheet))',
+  other: 'var(--c-lichen-deep)',
+}
+
+/** The test spots of a car: what was tried, what is tried next and why, and what the shop remembers of paint like it. */
+export function SpotsScreen({ jobId, vehicle, judgement, study, photos, timezone, now, readOnly }: Props) {
+  const album = usePhotos(jobId, photos)
+  const present = PANEL_GROUPS.filter((group) =>
+    judgement.panels.some((judged) => panelGroup(judged) === group),
+  )
+  const first = panelToTry(judgement, present[0]!)!
+  const [selected, setSelected] = useState(first.panel.id)
+  const judged = judgement.panels.find(({ panel }) => panel.id === selected) ?? first
+  const group = panelGroup(judged)
+  const studied = studyGroup(group, study)
+  const { open, forbidden } = ladderFor(judged, studied, vehicle.paintSystem)
+  const advice = adviceFor(
+    studied,
+    open.map(({ process }) => process.key),
+  )
+  const attempts = study.attempts.filter((attempt) => attempt.group === group)
+  const number = (each: PanelGroup) => String(present.indexOf(each) + 1)
+  const faces = Object.fromEntries(
+    judgement.panels.map((panel): [string, PanelFace] => {
+      const of = panelGroup(panel)
+      return [
+        panel.panel.id,
+        {
+          fill: GROUP_FILL[of],
+          ink: 'var(--c-ink)',
+          text: number(of),
+          label: `${panel.panel.name}: ${PANEL_GROUP[of].name}`,
+        },
+      ]
+    }),
+  )
+  return (
+    <div className="grid gap-6 p-5 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
+      <div>
+        <h1 className="text-2xl">Test spots</h1>
+        <p className="text-ink-soft">
+          Nobody knows a paint’s hardness before touching it. Tape a line across a square on a flat middle
+          panel, mildest pair first; wipe with panel wipe, look under the lamp, write it down.
+        </p>
+        <div className="mt-3 [&_svg]:max-h-[20rem]">
+          <BodyPlan
+            shape={vehicle.shape}
+            panels={judgement.panels.map(({ panel }) => panel)}
+            faces={faces}
+            selected={selected}
+            onSelect={setSelected}
+          />
+        </div>
+        <ul className="mt-3 grid gap-1.5 sm:grid-cols-2" aria-label="Groups of panels">
+          {present.map((each) => {
+            const own = studyGroup(each, study)
+            return (
+              <li key={each}>
+                <button
+                  type="button"
+                  aria-pressed={each === group}
+                  className="flex min-h-11 w-full items-start gap-3 rounded border border-ink-soft/40 px-3 py-1.5 text-left text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:ring-2 aria-pressed:ring-fern"
+                  onClick={() => setSelected(panelToTry(judgement, each)!.panel.id)}
+                >
+                  <span
+                    className="mt-0.5 grid size-6 shrink-0 place-items-center rounded border border-ink-soft font-head text-sm font-bold text-ink"
+                    style={{ background: GROUP_FILL[each] }}
+                  >
+                    {number(each)}
+                  </span>
+                  <span>
+                    <span className="block font-head font-semibold">{PANEL_GROUP[each].name}</span>
+                    <span className="block text-sm text-ink-soft">
+                      {own.settled
+                        ? `${processOf(own.settled).name} was enough`
+                        : own.attempts.length > 0
+                          ? `${own.attempts.length} tried, not settled`
+                          : PANEL_GROUP[each].means}
+                    </span>
+                  </span>
+                </button>
+              </li>
+            )
+          })}
+        </ul>
+        <GiveScale study={studied} hardness={vehicle.hardness} />
+      </div>
+      <div>
+        <section className="sheet border-l-4 border-l-fern p-4" aria-label="What to try next">
+          <p className="eyebrow">{PANEL_GROUP[group].name}</p>
+          <h2 className="text-xl">
+            {advice.kind === 'try'
+              ? `Next: ${processOf(advice.process).name.toLowerCase()}${advice.gently ? ', more gently' : ''}`
+              : advice.kind === 'settled'
+                ? `Settled: ${processOf(advice.process).name.toLowerCase()}`
+                : 'Leave these panels'}
+          </h2>
+          <p className="mt-1">{advice.why}</p>
+          {forbidden.length > 0 && (
+            <details className="mt-1 text-sm">
+              <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+                Not to be tried on the {judged.panel.name.toLowerCase()}
+              </summary>
+              <ul>
+                {forbidden.map(({ process, broken }) => (
+                  <li key={process.key} className="text-ink-soft">
+                    <strong className="text-copper">{process.name}:</strong> {broken[0]!.reason}
+                  </li>
+                ))}
+              </ul>
+            </details>
+          )}
+        </section>
+        <AttemptList jobId={jobId} attempts={attempts} timezone={timezone} now={now} readOnly={readOnly} />
+        {!readOnly && open.length > 0 && (
+          <AttemptForm
+            key={`${group} ${attempts.length}`}
+            jobId={jobId}
+            judged={judged}
+            group={group}
+            open={open}
+            proposed={advice.kind === 'end' ? open[0]!.process.key : advice.process}
+            album={album}
+          />
+        )}
+      </div>
+    </div>
+  )
+}
