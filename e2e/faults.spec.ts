@@ -151,17 +151,17 @@ test('a reading is set aside by a touch, comes back by another, and the panel is
 test('two people at one step: the second is told, and nothing is recorded twice', async ({ browser }) => {
   const contexts = await Promise.all([browser.newContext(), browser.newContext()])
   const [first, second] = await Promise.all(contexts.map((context) => context.newPage()))
-  await openJob(first!, 'IM 3380', 'work')
-  await openJob(second!, 'IM 3380', 'work')
+  await openJob(first!, 'IM 2206', 'work')
+  await openJob(second!, 'IM 2206', 'work')
   await first!.getByRole('button', { name: 'Begin now' }).click()
-  await expect(first!.locator('[data-step="mask"]')).toHaveAttribute('data-state', 'started')
+  await expect(first!.locator('[data-step="finish"]')).toHaveAttribute('data-state', 'started')
   await second!.getByRole('button', { name: 'Begin now' }).click()
   await expect(second!.getByText('Someone has recorded this step already.')).toBeVisible()
   await Promise.all(contexts.map((context) => context.close()))
 })
 
 test('times that cannot be are refused at their field, and stay to be corrected', async ({ page }) => {
-  await openJob(page, 'IM 3380', 'work')
+  await openJob(page, 'IM 2206', 'work')
   await page.getByLabel('Really ended').fill('2027-02-13T10:00')
   await page.getByRole('button', { name: 'Done', exact: true }).click()
   await expect(page.getByText('That end lies in the future.')).toBeVisible()

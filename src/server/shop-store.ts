@@ -160,14 +160,23 @@ export async function saveSchoolsAndWash(db: Knex, changed: SchoolsAndWash): Pro
   })
 }
 
-/** Keeps the packages the shop sells. The rest of its set-up stays as it is. */
-export async function savePackages(db: Knex, packages: readonly PackageTemplate[]): Promise<void> {
-  await db.transaction(async (trx) => {
+/** Version of the set-up, for whoever is about to change it. */
+export async function shopVersion(db: Knex): Promise<number> {
+  return (await db('shop').where({ id: 1 }).first()).version
+}
+
+/** Keeps the packages the shop sells; the rest of its set-up stays. False where the set-up has changed since it was read. */
+export async function savePackages(
+  db: Knex,
+  readAt: number,
+  packages: readonly PackageTemplate[],
+): Promise<boolean> {
+  return db.transaction(async (trx) => {
     const row = await trx('shop').where({ id: 1 }).first()
     const setup = { ...JSON.parse(row.setup), packages }
-    await trx('shop')
-      .where({ id: 1 })
-      .update({ setup: JSON.stringify(setup) })
-      .increment('version', 1)
+    const changed = await trx('shop')
+      .where({ id: 1, version: readAt })
+      .update({ setup: JSON.stringify(setup), version: readAt + 1 })
+    return changed > 0
   })
 }

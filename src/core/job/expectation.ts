@@ -1,5 +1,6 @@
 import { CARE, type CorrectionPlan, type PanelChoice, type PanelOption } from '../correction'
 import { depthScaleUm, letterOf } from '../survey'
+import type { PaintSystem } from '../vehicle'
 import type { Offer } from './offer'
 
 /** What the customer may expect, in words that hold under a lamp. The first line is the result; then what stays, and why. */
@@ -96,11 +97,29 @@ function nailCatchers(panels: readonly PanelChoice[]): Expectation[] {
       ]
 }
 
+/** What a kind of paint means for the result; clear over base needs no word. */
+const PAINT_LIMIT: Partial<Record<PaintSystem, string>> = {
+  'single-stage':
+    'This is single-stage paint: its colour comes off on the pad and there is no clear to spend. Foam only, no strong solvent, and each correction is one fewer for the years to come.',
+  matte: 'Matte paint is never polished: what marks it stays, and it is cleaned and protected only.',
+  wrap: 'The car is wrapped: it is cleaned and protected, and the paint beneath cannot be judged.',
+  gelcoat: 'Gelcoat cannot be measured: the mildest method that works is used, and some marks stay.',
+  'bare-metal': 'Bare metal has no paint to polish; it is cleaned and protected.',
+}
+
+function paintLimit(paintSystem: PaintSystem): Expectation[] {
+  const text = PAINT_LIMIT[paintSystem]
+  return text ? [{ kind: 'limit', text }] : []
+}
+
 /** The honest words of an offer. */
-export function expectationOf(offer: Pick<Offer, 'correction' | 'layers' | 'template'>): Expectation[] {
-  const { correction, layers, template } = offer
+export function expectationOf(
+  offer: Pick<Offer, 'correction' | 'layers' | 'template' | 'paintSystem'>,
+): Expectation[] {
+  const { correction, layers, template, paintSystem } = offer
   const lines = [
     resultOf(correction),
+    ...paintLimit(paintSystem),
     ...leftLines(correction.leftAsTheyAre),
     ...improvedOnly(correction.panels),
     ...nailCatchers(correction.panels),

@@ -51,6 +51,7 @@ export {
   type Terms,
   termsSchema,
 } from './package'
+export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
 export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'

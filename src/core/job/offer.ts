@@ -25,6 +25,7 @@ import type { Vendor } from './vendor'
 /** A package worked out for one vehicle. */
 export type Offer = {
   template: PackageTemplate
+  paintSystem: PaintSystem
   layers: Product[]
   surfaces: SurfaceCoat[]
   extras: ChosenExtra[]
@@ -140,6 +141,7 @@ export function offerWith(
   const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
   return {
     template,
+    paintSystem: input.paintSystem,
     layers,
     surfaces,
     extras,

@@ -55,6 +55,12 @@ function firstRung(ladder: readonly ProcessKey[], start?: { process: ProcessKey;
       }
 }
 
+/** The mildest rung that did harm; nothing is tried there or above it again. */
+function harmCeiling(attempts: readonly Attempt[]): number {
+  const harmed = attempts.filter(({ verdict }) => verdict === 'too-much')
+  return Math.min(...harmed.map(({ process }) => rungOf(process)), Number.POSITIVE_INFINITY)
+}
+
 /** Good under the lamp; but a single step that hazes needs a finer one after it. */
 function afterGood(ladder: readonly ProcessKey[], attempts: readonly Attempt[], last: Attempt): Advice {
   const hazed = last.haze === 'clear' || last.haze === 'strong'
@@ -72,7 +78,7 @@ function afterGood(ladder: readonly ProcessKey[], attempts: readonly Attempt[], 
 }
 
 function afterHarm(ladder: readonly ProcessKey[], attempts: readonly Attempt[], last: Attempt): Advice {
-  const milder = ladder.filter((key) => rungOf(key) < rungOf(last.process))
+  const milder = ladder.filter((key) => rungOf(key) < harmCeiling(attempts))
   const open = milder.findLast((key) => !tried(attempts, key))
   if (open)
     return {

@@ -9,7 +9,7 @@ import { JOB_ROOMS } from './rooms'
 export function JobRooms({ jobId }: { jobId: string }) {
   const path = usePathname()
   return (
-    <nav aria-label="This job" className="flex">
+    <nav aria-label="This job" className="flex flex-wrap">
       {JOB_ROOMS.map(({ room, label }) => {
         const here = path.endsWith(`/${room}`)
         return (
@@ -18,7 +18,7 @@ export function JobRooms({ jobId }: { jobId: string }) {
             href={`/jobs/${jobId}/${room}`}
             aria-current={here ? 'page' : undefined}
             className={clsx(
-              'flex min-h-11 items-center border-b-[3px] px-3 font-head font-semibold no-underline',
+              'flex min-h-11 items-center border-b-[3px] px-2 font-head text-[15px] font-semibold whitespace-nowrap no-underline lg:px-3 lg:text-base',
               here ? 'border-fern' : 'border-transparent text-ink-soft hover:text-ink',
             )}
           >

@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import type { PanelChoice } from '@/core/correction'
+import { expectationOf, type Offer } from '@/core/job'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import type { PricedOffer } from '@/server/offers'
@@ -79,7 +80,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </dd>
       </dl>
       <Breaches broken={offer.breaches} />
-      <LeftAlone choices={correction.leftAsTheyAre} />
+      <Stays offer={offer} />
       <div className="mt-auto pt-4 pb-2">
         {when.kind === 'possible' && !offer.breaches.some(({ weight }) => weight === 'stop') && (
           <AgreeButton
@@ -135,18 +136,15 @@ function Clearing({ share }: { share: number }) {
   )
 }
 
-function LeftAlone({ choices }: { choices: readonly PanelChoice[] }) {
-  if (choices.length === 0) return null
-  const reasons = [
-    ...new Set(
-      choices.flatMap(({ forbidden }) => forbidden.at(-1)?.broken.map(({ reason }) => reason) ?? []),
-    ),
-  ]
-  return (
-    <p className="mt-3 border-l-4 border-copper pl-3 text-[15px]">
-      <strong className="text-copper">Left as it is:</strong>{' '}
-      {choices.map(({ judged }) => judged.panel.name.toLowerCase()).join(', ')}. {reasons.join(' ')}
-    </p>
+/** What stays on purpose, in the words of the quote. */
+function Stays({ offer }: { offer: Offer }) {
+  const stays = expectationOf(offer).filter(({ kind }) => kind === 'stays')
+  return stays.length === 0 ? null : (
+    <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3 text-[15px]">
+      {stays.map(({ text }) => (
+        <li key={text}>{text}</li>
+      ))}
+    </ul>
   )
 }
 

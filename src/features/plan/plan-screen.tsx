@@ -67,7 +67,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
         </p>
       )}
       <SpotStrip jobId={job.id} study={study} judgement={judgement} />
-      {!flawless && (
+      {!flawless && setup.packages.some(({ layers }) => layers.length > 0) && (
         <FrontierSheet
           jobId={job.id}
           templates={setup.packages}

@@ -11,7 +11,7 @@ export function SpotStrip({ jobId, study, judgement }: Props) {
   return (
     <section
       aria-label="How this paint answers the pad"
-      className="mb-5 flex flex-wrap items-center gap-x-8 gap-y-2 rounded bg-lichen/60 px-4 py-2 text-[15px]"
+      className="mb-5 flex flex-wrap items-center gap-x-8 gap-y-0.5 rounded bg-lichen/60 px-4 py-1.5 text-[15px]"
     >
       {PANEL_GROUPS.filter((group) => present.has(group)).map((group) => {
         const { recall, attempts, give, settled } = studyGroup(group, study)
@@ -27,7 +27,7 @@ export function SpotStrip({ jobId, study, judgement }: Props) {
               'no test spot yet'
             )}
             <span className="text-ink-soft">
-              , gives way {factorOf(give).factor.toFixed(2)} ×
+              , gives way {factorOf(give).factor.toFixed(2)} × as readily as medium
               {cars > 0 ? `, known from ${cars === 1 ? 'one car' : `${cars} cars`}` : ''}
             </span>
           </p>

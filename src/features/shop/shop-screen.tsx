@@ -5,7 +5,7 @@ import { SCHOOLS, type School } from '@/core/survey'
 import { drawnShare, lanceBottle, lanceErrorText, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
 import { keepShop } from '@/server/actions/shop'
 import type { WashSetup } from '@/server/shop-store'
-import { Button } from '@/ui/button'
+import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 
@@ -77,7 +77,12 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
     )
   return (
     <div className="mx-auto max-w-4xl p-5">
-      <h1 className="text-3xl">How this shop works</h1>
+      <div className="flex flex-wrap items-baseline justify-between gap-4">
+        <h1 className="text-3xl">How this shop works</h1>
+        <ButtonLink look="outline" href="/shop/packages">
+          The packages it sells
+        </ButtonLink>
+      </div>
       <Part title="Judging paint" words="With both, whichever spares more paint decides.">
         <Choice
           label="School"

@@ -1,7 +1,8 @@
 import { factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
 import type { Hardness } from '@/core/vehicle'
 
-const SIZE = { width: 560, height: 118, left: 150, right: 18 }
+const SIZE = { width: 560, left: 150, right: 18 }
+const ROW = 28
 const [LEAST, MOST] = [0.4, 2.2]
 const TICKS = [0.5, 0.7, 1, 1.4, 2]
 
@@ -28,11 +29,12 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
       : []),
   ]
   const { factor, low, high } = factorOf(give)
+  const height = rows.length * ROW + 34
   return (
     <section className="mt-5" aria-label="How readily this paint gives way">
       <h2 className="text-xl">How readily it gives way</h2>
       <svg
-        viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
+        viewBox={`0 0 ${SIZE.width} ${height}`}
         className="mt-1 w-full"
         role="img"
         aria-label={rows
@@ -44,14 +46,14 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
       >
         {TICKS.map((tick) => (
           <g key={tick}>
-            <line x1={x(tick)} x2={x(tick)} y1={4} y2={SIZE.height - 22} className="stroke-line" />
-            <text x={x(tick)} y={SIZE.height - 6} textAnchor="middle" fontSize={13} className="fill-ink-soft">
+            <line x1={x(tick)} x2={x(tick)} y1={4} y2={height - 22} className="stroke-line" />
+            <text x={x(tick)} y={height - 6} textAnchor="middle" fontSize={13} className="fill-ink-soft">
               {tick} ×
             </text>
           </g>
         ))}
         {rows.map((row, at) => {
-          const y = 18 + at * 28
+          const y = 18 + at * ROW
           return (
             <g key={row.name}>
               <text x={0} y={y + 5} fontSize={14} className="fill-ink">
@@ -71,8 +73,8 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         })}
       </svg>
       <p className="text-sm text-ink-soft">
-        {factor.toFixed(2)} × the paint a medium-hard panel would lose to the same passes, two times in three
-        between {low.toFixed(2)} and {high.toFixed(2)}.{' '}
+        It loses {factor.toFixed(2)} times what paint of medium hardness would to the same passes; two times
+        in three between {low.toFixed(2)} and {high.toFixed(2)}.{' '}
         {recall.closest
           ? `The shop knows ${carsText(recall.closest.cars)} ${recall.closest.kinship.words}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
           : 'No car with paint like this has taught the shop anything yet.'}{' '}

@@ -42,14 +42,15 @@ export function markOn({ condition }: PanelJudgement): Pick<Defect, 'kind' | 'se
   return worst ? { kind: worst.kind, severity: worst.severity } : { kind: 'swirls', severity: 2 }
 }
 
-/** A flat middle panel to begin on: of its group the largest flat one that can be tried and has something to clear. */
+/** A panel to begin on: of its group one that can spare paint, has something to clear, and lies flat and in sight. */
 export function panelToTry(judgement: VehicleJudgement, group: Attempt['group']): PanelJudgement | undefined {
   const own = judgement.panels.filter((judged) => panelGroup(judged) === group)
   const rank = ({ panel, condition, budget }: PanelJudgement) =>
     (budget.budgetUm > 0 ? 4 : 0) +
     (condition.costs.length > 0 ? 2 : 0) +
     (panel.difficulty === 'flat' ? 1 : 0) +
-    panel.areaM2 / 10
+    // Within reach and in sight: a bonnet before a roof.
+    panel.visibility / 2
   return own.toSorted((a, b) => rank(b) - rank(a))[0]
 }
 

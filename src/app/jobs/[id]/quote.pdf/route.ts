@@ -1,0 +1,28 @@
+import { paperOf } from '@/features/quote/paper'
+import { quotePdf } from '@/features/quote/quote-pdf'
+import { database } from '@/server/db'
+import { findJob } from '@/server/job-store'
+import { listQuotes } from '@/server/quote-store'
+import { loadShop } from '@/server/shop-store'
+
+/** One version of a quote as PDF; the newest where none is named. */
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const db = await database()
+  const job = await findJob(db, id)
+  const quotes = job ? await listQuotes(db, id) : []
+  const asked = new URL(request.url).searchParams.get('version')
+  const quote = asked === null ? quotes.at(-1) : quotes.find(({ version }) => String(version) === asked)
+  if (!job || !quote)
+    return new Response('There is no such quote. Go back to the job and write one first.', { status: 404 })
+  const { setup } = await loadShop(db)
+  const pdf = await quotePdf(paperOf(quote, { job, setup }))
+  const name = `quote-${job.vehicle.plate.replace(/\W+/g, '-').toLowerCase()}-${quote.version}.pdf`
+  return new Response(new Uint8Array(pdf), {
+    headers: {
+      'content-type': 'application/pdf',
+      'content-disposition': `inline; filename="${name}"`,
+      'cache-control': 'no-store',
+    },
+  })
+}

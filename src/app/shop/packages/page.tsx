@@ -1,0 +1,21 @@
+import type { Metadata } from 'next'
+import { PackagesScreen } from '@/features/shop/packages-screen'
+import { database } from '@/server/db'
+import { loadShop, shopVersion } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Packages' }
+
+export default async function PackagesPage() {
+  const db = await database()
+  const version = await shopVersion(db)
+  const { setup, catalogue } = await loadShop(db)
+  return (
+    <PackagesScreen
+      packages={setup.packages}
+      catalogue={catalogue}
+      vendors={setup.vendors}
+      version={version}
+      currency={setup.currency}
+    />
+  )
+}

@@ -1,0 +1,56 @@
+import { type CoatingRule, coatingBreaches, type Product } from '../coating'
+import type { PackageTemplate } from './package'
+import type { Vendor } from './vendor'
+
+/** What is wrong with a package as it is written down, on any car. The path names the field. */
+export type PackageFault = { path: string; message: string }
+
+type Shelf = { catalogue: readonly Product[]; vendors: readonly Vendor[] }
+
+/** A middle-sized car; the rules looked at here do not depend on the area. */
+const ANY_AREA_M2 = 9
+
+function missing(template: PackageTemplate, { catalogue, vendors }: Shelf): PackageFault[] {
+  const has = (id: string) => catalogue.some((product) => product.id === id)
+  return [
+    ...template.layers
+      .filter((id) => !has(id))
+      .map((id) => ({ path: 'layers', message: `“${id}” is not in the catalogue. Choose another product.` })),
+    ...template.surfaces
+      .filter(({ productId }) => !has(productId))
+      .map(({ productId, surface }) => ({
+        path: `surfaces.${surface}`,
+        message: `“${productId}” is not in the catalogue. Choose another product.`,
+      })),
+    ...template.vendors
+      .filter((id) => !vendors.some((vendor) => vendor.id === id))
+      .map((id) => ({ path: 'vendors', message: `“${id}” is no vendor of this shop.` })),
+  ]
+}
+
+/** Rules of coating that a package breaks whatever the car: order of layers, surfaces, film after coating, all-in-one. */
+export function packageBreaches(template: PackageTemplate, { catalogue, vendors }: Shelf): CoatingRule[] {
+  const product = (id: string) => catalogue.filter((each) => each.id === id)
+  const film = vendors.find(({ id, trade }) => trade === 'film' && template.vendors.includes(id))
+  return coatingBreaches({
+    paintSystem: 'clear-over-base',
+    layers: template.layers.flatMap(product),
+    surfaces: template.surfaces.flatMap(({ surface, productId }) =>
+      product(productId).map((found) => ({ surface, product: found })),
+    ),
+    residue: template.strongest === 'all-in-one' ? 'all-in-one' : 'none',
+    treatments: [],
+    ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),
+    areaM2: ANY_AREA_M2,
+  })
+}
+
+/** Everything that keeps a package from being sold. */
+export function packageFaults(template: PackageTemplate, shelf: Shelf): PackageFault[] {
+  return [
+    ...missing(template, shelf),
+    ...packageBreaches(template, shelf)
+      .filter(({ weight }) => weight === 'stop')
+      .map(({ reason, remedy }) => ({ path: 'layers', message: `${reason} ${remedy}` })),
+  ]
+}

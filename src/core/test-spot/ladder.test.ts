@@ -1,0 +1,119 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { PROCESS_KEYS, type ProcessKey } from '../correction'
+import { type Advice, type Attempt, HAZES, HEATS, nextRung, VERDICTS } from '.'
+import { attempt } from './fixture'
+
+const LADDER: ProcessKey[] = ['one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool']
+const after = (...attempts: Partial<Attempt>[]) => nextRung(LADDER, attempts.map(attempt))
+const proposed = (advice: Advice) => (advice.kind === 'end' ? undefined : advice.process)
+
+describe('the ladder', () => {
+  test('begins with the mildest pair', () => {
+    expect(after()).toMatchObject({ kind: 'try', process: 'one-step-polish', gently: false })
+  })
+  test('begins where the shop remembers, if the rules allow it there', () => {
+    const start = { process: 'two-step' as const, why: 'It was enough on three cars.' }
+    expect(nextRung(LADDER, [], start)).toMatchObject({ process: 'two-step', why: start.why })
+    expect(nextRung(['one-step-polish'], [], start)).toMatchObject({ process: 'one-step-polish' })
+  })
+  test('not enough: one rung up', () => {
+    expect(after({ process: 'one-step-cut', verdict: 'more' })).toMatchObject({
+      kind: 'try',
+      process: 'two-step',
+    })
+  })
+  test('good enough: settled there', () => {
+    expect(after({ process: 'one-step-cut', verdict: 'enough' })).toMatchObject({
+      kind: 'settled',
+      process: 'one-step-cut',
+    })
+  })
+  test('good but hazed by a single step: a finer one has to follow', () => {
+    expect(after({ process: 'one-step-cut', verdict: 'enough', haze: 'clear' })).toMatchObject({
+      kind: 'try',
+      process: 'two-step',
+    })
+  })
+  test('too hot: the same again, more gently, whatever was seen', () => {
+    expect(after({ process: 'two-step', verdict: 'more', heat: 'hot' })).toMatchObject({
+      kind: 'try',
+      process: 'two-step',
+      gently: true,
+    })
+  })
+  test('did harm: one rung back, and never up to it again', () => {
+    expect(after({ process: 'two-step', verdict: 'too-much' })).toMatchObject({
+      kind: 'try',
+      process: 'one-step-cut',
+    })
+    expect(
+      after({ process: 'two-step', verdict: 'too-much' }, { process: 'one-step-cut', verdict: 'more' }),
+    ).toMatchObject({ kind: 'settled', process: 'one-step-cut' })
+  })
+  test('harm where milder was tried already: what is left stays, and the quote says so', () => {
+    expect(
+      after(
+        { process: 'one-step-polish', verdict: 'more' },
+        { process: 'one-step-cut', verdict: 'too-much' },
+      ),
+    ).toMatchObject({ kind: 'settled', process: 'one-step-polish' })
+  })
+  test('the mildest did harm: these panels are left', () => {
+    expect(after({ process: 'one-step-polish', verdict: 'too-much' })).toMatchObject({ kind: 'end' })
+  })
+  test('the top of the ladder and still not enough: improved, not corrected', () => {
+    const advice = after({ process: 'two-step-wool', verdict: 'more' })
+    expect(advice).toMatchObject({ kind: 'settled', process: 'two-step-wool' })
+    expect(advice.why).toContain('improved, not corrected')
+  })
+  test('no rung at all: said in words', () => {
+    expect(nextRung([], [])).toMatchObject({ kind: 'end' })
+  })
+
+  const anyAttempt = fc.record({
+    process: fc.constantFrom(...LADDER),
+    verdict: fc.constantFrom(...VERDICTS),
+    haze: fc.constantFrom(...HAZES),
+    heat: fc.constantFrom(...HEATS),
+  })
+  const anyLadder = fc.subarray([...PROCESS_KEYS.slice(1)])
+  test('whatever was tried, it never proposes what is not on the ladder, and always says why', () => {
+    fc.assert(
+      fc.property(anyLadder, fc.array(anyAttempt, { maxLength: 6 }), (ladder, tried) => {
+        const onLadder = tried.filter(({ process }) => ladder.includes(process)).map(attempt)
+        const advice = nextRung(ladder, onLadder)
+        const process = proposed(advice)
+        if (process) expect(ladder).toContain(process)
+        expect(advice.why.length).toBeGreaterThan(20)
+      }),
+    )
+  })
+  test('never up to or past a rung that did harm, once the panel is cool', () => {
+    fc.assert(
+      fc.property(fc.array(anyAttempt, { minLength: 1, maxLength: 6 }), (tried) => {
+        const attempts = tried.map((each) => attempt({ ...each, heat: 'warm' }))
+        const last = attempts.at(-1)!
+        fc.pre(last.verdict !== 'enough')
+        const harmed = attempts.filter(({ verdict }) => verdict === 'too-much')
+        fc.pre(harmed.length > 0)
+        const advice = nextRung(LADDER, attempts)
+        const ceiling = Math.min(...harmed.map(({ process }) => PROCESS_KEYS.indexOf(process)))
+        if (advice.kind === 'try') expect(PROCESS_KEYS.indexOf(advice.process)).toBeLessThan(ceiling)
+      }),
+    )
+  })
+  test('followed faithfully it comes to an end, whatever the paint says', () => {
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...VERDICTS), { minLength: 12, maxLength: 12 }), (verdicts) => {
+        const attempts: Attempt[] = []
+        for (const verdict of verdicts) {
+          const advice = nextRung(LADDER, attempts)
+          if (advice.kind !== 'try') return
+          attempts.push(attempt({ process: advice.process, verdict }))
+        }
+        expect(nextRung(LADDER, attempts).kind).not.toBe('try')
+      }),
+    )
+  })
+})

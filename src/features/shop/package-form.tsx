@@ -1,0 +1,224 @@
+'use client'
+
+import type { ReactNode } from 'react'
+import { OTHER_SURFACES, type Product, SURFACE } from '@/core/coating'
+import { CARE, CARES, PROCESSES, type ProcessKey } from '@/core/correction'
+import {
+  EXTRA,
+  EXTRA_KEYS,
+  type PackageTemplate,
+  packageBreaches,
+  TRADE_NAME,
+  VENDOR_STAGE_NAME,
+  type Vendor,
+} from '@/core/job'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { duration, money } from '@/ui/when'
+import { Breaches } from '../plan/breaches'
+
+type Props = {
+  template: PackageTemplate
+  catalogue: readonly Product[]
+  vendors: readonly Vendor[]
+  currency: string
+  fault: { message: string; field?: string } | undefined
+  onChange: (template: PackageTemplate) => void
+  onRemove?: () => void
+}
+
+const MOST_LAYERS = 4
+
+/** One package, field by field. What speaks against it on any car stands under the layers while it is put together. */
+export function PackageForm({ template, catalogue, vendors, currency, fault, onChange, onRemove }: Props) {
+  const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
+  const error = (field: string) => (fault?.field === field ? fault.message : undefined)
+  const forPaint = catalogue.filter(({ surfaces }) => surfaces.includes('paint'))
+  const layers = [...template.layers, ...(template.layers.length < MOST_LAYERS ? [''] : [])]
+  return (
+    <section className="sheet space-y-5 p-5" aria-label={template.name || 'A new package'}>
+      <div className="grid gap-4 sm:grid-cols-[14rem_1fr]">
+        <Field label="Name" error={error('name')}>
+          <input
+            className="field"
+            value={template.name}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        </Field>
+        <Field label="What it is for, in a sentence" error={error('pitch')}>
+          <input
+            className="field"
+            value={template.pitch}
+            onChange={(event) => set({ pitch: event.target.value })}
+          />
+        </Field>
+      </div>
+      <div className="grid gap-4 sm:grid-cols-2">
+        <Field label="At most" hint="Each panel gets this or something milder, as its paint allows.">
+          <select
+            className="field"
+            value={template.strongest}
+            onChange={(event) => set({ strongest: event.target.value as ProcessKey })}
+          >
+            {PROCESSES.map(({ key, name }) => (
+              <option key={key} value={key}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <div>
+          <Choice
+            label="How closely"
+            options={CARES.map((value) => ({ value, name: CARE[value].name }))}
+            value={template.care}
+            onChange={(care) => set({ care })}
+          />
+          <p className="mt-1 text-sm text-ink-soft">{CARE[template.care].means}</p>
+        </div>
+      </div>
+      <Part title="On the paint">
+        <ol className="grid gap-2 sm:grid-cols-2">
+          {layers.map((id, at) => (
+            <li key={`${at}-${id}`}>
+              <Field label={`Layer ${at + 1}`}>
+                <select
+                  className="field"
+                  value={id}
+                  onChange={(event) =>
+                    set({
+                      layers: layers
+                        .map((each, index) => (index === at ? event.target.value : each))
+                        .filter(Boolean),
+                    })
+                  }
+                >
+                  <option value="">none</option>
+                  {forPaint.map((product) => (
+                    <option key={product.id} value={product.id}>
+                      {product.name}, {product.kind}
+                    </option>
+                  ))}
+                </select>
+              </Field>
+            </li>
+          ))}
+        </ol>
+        {error('layers') && (
+          <p role="alert" className="text-sm font-semibold text-copper">
+            {error('layers')}
+          </p>
+        )}
+        <Breaches broken={packageBreaches(template, { catalogue, vendors })} />
+      </Part>
+      <Part title="On the rest">
+        <div className="grid gap-2 sm:grid-cols-3">
+          {OTHER_SURFACES.map((surface) => {
+            const made = catalogue.filter(({ surfaces }) => surfaces.includes(surface))
+            return made.length === 0 ? null : (
+              <Field key={surface} label={SURFACE[surface].name}>
+                <select
+                  className="field"
+                  value={template.surfaces.find((coat) => coat.surface === surface)?.productId ?? ''}
+                  onChange={(event) => {
+                    const others = template.surfaces.filter((coat) => coat.surface !== surface)
+                    const productId = event.target.value
+                    set({ surfaces: productId ? [...others, { surface, productId }] : others })
+                  }}
+                >
+                  <option value="">nothing</option>
+                  {made.map((product) => (
+                    <option key={product.id} value={product.id}>
+                      {product.name}
+                    </option>
+                  ))}
+                </select>
+              </Field>
+            )
+          })}
+        </div>
+      </Part>
+      <Part title="Extras it brings">
+        <div className="grid gap-x-6 sm:grid-cols-2">
+          {EXTRA_KEYS.map((key) => (
+            <Tick
+              key={key}
+              checked={template.extras.includes(key)}
+              onChange={(on) => set({ extras: toggle(template.extras, key, on) })}
+              hint={
+                EXTRA[key].unit === 'car'
+                  ? EXTRA[key].means
+                  : `By the ${EXTRA[key].unit}, where the walk-round asks for it.`
+              }
+            >
+              {EXTRA[key].name}
+            </Tick>
+          ))}
+        </div>
+      </Part>
+      {vendors.length > 0 && (
+        <Part title="Others called in">
+          <div className="grid gap-x-6 sm:grid-cols-2">
+            {vendors.map((vendor) => (
+              <Tick
+                key={vendor.id}
+                checked={template.vendors.includes(vendor.id)}
+                onChange={(on) => set({ vendors: toggle(template.vendors, vendor.id, on) })}
+                hint={`${vendor.name}, ${VENDOR_STAGE_NAME[vendor.stage]}, ${duration(vendor.minutes)}, ${money(currency, vendor.cents)}, on days of their own.`}
+              >
+                {TRADE_NAME[vendor.trade]}
+              </Tick>
+            ))}
+          </div>
+        </Part>
+      )}
+      {onRemove && (
+        <Button look="quiet" onClick={onRemove}>
+          Take this package out
+        </Button>
+      )}
+    </section>
+  )
+}
+
+function toggle<T>(list: readonly T[], value: T, on: boolean): T[] {
+  const others = list.filter((each) => each !== value)
+  return on ? [...others, value] : others
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <div className="border-t border-line pt-4">
+      <h2 className="mb-2 text-lg">{title}</h2>
+      {children}
+    </div>
+  )
+}
+
+function Tick({
+  checked,
+  hint,
+  children,
+  onChange,
+}: {
+  checked: boolean
+  hint: string
+  children: ReactNode
+  onChange: (on: boolean) => void
+}) {
+  return (
+    <label className="flex min-h-11 items-start gap-3 py-1.5">
+      <input
+        type="checkbox"
+        className="mt-0.5 size-6 shrink-0 accent-fern"
+        checked={checked}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      <span>
+        {children}
+        <span className="block text-sm text-ink-soft">{hint}</span>
+      </span>
+    </label>
+  )
+}

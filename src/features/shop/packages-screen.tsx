@@ -1,0 +1,158 @@
+'use client'
+
+import clsx from 'clsx'
+import { useState, useTransition } from 'react'
+import type { Product } from '@/core/coating'
+import type { PackageTemplate, Vendor } from '@/core/job'
+import { keepPackages, type PackagesAnswer } from '@/server/actions/packages'
+import { Button } from '@/ui/button'
+import { PatientLink } from '@/ui/patient-link'
+import { PackageForm } from './package-form'
+
+type Props = {
+  packages: readonly PackageTemplate[]
+  catalogue: readonly Product[]
+  vendors: readonly Vendor[]
+  version: number
+  currency: string
+}
+
+const freshKey = (packages: readonly PackageTemplate[]) => {
+  const taken = new Set(packages.map(({ key }) => key))
+  let number = packages.length + 1
+  while (taken.has(`package-${number}`)) number++
+  return `package-${number}`
+}
+
+/** What the shop sells: each package as a list of what is done, laid and brought in. Kept all together. */
+export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, currency }: Props) {
+  const [packages, setPackages] = useState(stored)
+  const [version, setVersion] = useState(readAt)
+  const [open, setOpen] = useState(stored[0]!.key)
+  const [removed, setRemoved] = useState<{ template: PackageTemplate; at: number }>()
+  const [answer, setAnswer] = useState<PackagesAnswer>()
+  const [pending, startTransition] = useTransition()
+  const current = packages.find(({ key }) => key === open) ?? packages[0]
+  const change = (next: readonly PackageTemplate[]) => {
+    setPackages(next)
+    setAnswer(undefined)
+  }
+  const add = () => {
+    const key = freshKey(packages)
+    change([...packages, { ...(current ?? stored[0]!), key, name: '', pitch: '', vendors: [], extras: [] }])
+    setOpen(key)
+  }
+  const remove = (template: PackageTemplate) => {
+    setRemoved({ template, at: packages.indexOf(template) })
+    change(packages.filter((each) => each !== template))
+  }
+  const move = (template: PackageTemplate, by: number) => {
+    const at = packages.indexOf(template)
+    change(packages.filter((each) => each !== template).toSpliced(at + by, 0, template))
+  }
+  const keep = () =>
+    startTransition(async () => {
+      const next = await keepPackages(version, packages).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. What you typed stays; try again.',
+          }) as const,
+      )
+      setAnswer(next)
+      if (next.kind === 'kept') setVersion(next.version)
+      if (next.kind === 'refused' && 'package' in next && next.package) setOpen(next.package)
+    })
+  return (
+    <div className="mx-auto max-w-6xl p-5">
+      <p>
+        <PatientLink href="/shop">How this shop works</PatientLink>
+      </p>
+      <div className="mt-1 flex flex-wrap items-baseline justify-between gap-4">
+        <h1 className="text-3xl">Packages</h1>
+        <div className="flex flex-wrap items-center gap-4">
+          {answer?.kind === 'kept' && <p role="status">Kept. Every plan from now on offers them.</p>}
+          {answer?.kind === 'refused' && (
+            <p role="alert" className="max-w-xl text-copper">
+              {answer.message}
+            </p>
+          )}
+          <Button disabled={pending} onClick={keep}>
+            {pending ? 'Keeping them…' : 'Keep the packages'}
+          </Button>
+        </div>
+      </div>
+      <div className="mt-4 grid gap-6 md:grid-cols-[16rem_minmax(0,1fr)]">
+        <nav aria-label="Packages of this shop">
+          <ul className="space-y-1.5">
+            {packages.map((template, at) => (
+              <li key={template.key} className="flex items-center gap-1">
+                <button
+                  type="button"
+                  aria-pressed={template === current}
+                  className={clsx(
+                    'min-h-11 grow rounded border px-3 py-1.5 text-left font-head font-semibold',
+                    template === current
+                      ? 'border-fern bg-fern text-on-fern'
+                      : 'border-ink-soft/45 bg-sheet hover:bg-lichen',
+                  )}
+                  onClick={() => setOpen(template.key)}
+                >
+                  {template.name.trim() || 'A new package'}
+                </button>
+                <button
+                  type="button"
+                  aria-label={`${template.name || 'A new package'} one place up`}
+                  disabled={at === 0}
+                  className="size-11 rounded border border-ink-soft/45 bg-sheet hover:bg-lichen disabled:opacity-40"
+                  onClick={() => move(template, -1)}
+                >
+                  ↑
+                </button>
+              </li>
+            ))}
+          </ul>
+          <Button look="outline" className="mt-3 w-full" onClick={add}>
+            Another package
+          </Button>
+          {removed && (
+            <p className="mt-3 text-sm" role="status">
+              {removed.template.name || 'A new package'} is taken out.{' '}
+              <button
+                type="button"
+                className="min-h-11 underline underline-offset-4"
+                onClick={() => {
+                  change(packages.toSpliced(removed.at, 0, removed.template))
+                  setOpen(removed.template.key)
+                  setRemoved(undefined)
+                }}
+              >
+                Bring it back
+              </button>
+            </p>
+          )}
+          <p className="mt-4 text-sm text-ink-soft">
+            What was quoted or agreed stays as it was told; a change here holds for what is worked out from
+            now on.
+          </p>
+        </nav>
+        {current && (
+          <PackageForm
+            key={current.key}
+            template={current}
+            catalogue={catalogue}
+            vendors={vendors}
+            currency={currency}
+            fault={
+              answer?.kind === 'refused' && answer.package === current.key
+                ? { message: answer.message, ...(answer.field ? { field: answer.field } : {}) }
+                : undefined
+            }
+            onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}
+            {...(packages.length > 1 ? { onRemove: () => remove(current) } : {})}
+          />
+        )}
+      </div>
+    </div>
+  )
+}
