@@ -68,6 +68,14 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
   }
 }
 
+/** A reason of the scheduler with the titles of the operations in place of their ids. */
+function inTitles(message: string, plan: JobPlan): string {
+  const titles = new Map(plan.operations.map(({ id, title }) => [id, title]))
+  return message.replace(/“([^”]+)”/g, (whole, id: string) =>
+    titles.has(id) ? `“${titles.get(id)}”` : whole,
+  )
+}
+
 /** When a vehicle could be fetched with this offer, if nobody else is moved. */
 export function whenFor(floor: Floor, job: Job, offer: Offer): PricedOffer['when'] {
   return whenForPlan(floor, job, offer.plan)
@@ -81,7 +89,10 @@ export function whenForPlan(floor: Floor, job: Job, plan: JobPlan): PricedOffer[
   const planned = planFloor(setup, [...others, live], { now: floor.now, movable: new Set([job.id]) })
   const placed = planned.placed.filter((operation) => operation.job === job.id)
   if (placed.length < plan.operations.length)
-    return { kind: 'impossible', reasons: planned.schedule.reasons.map(({ message }) => message) }
+    return {
+      kind: 'impossible',
+      reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, plan)),
+    }
   const end = placed.map((operation) => operation.end as Instant).reduce(laterOf)
   return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
 }

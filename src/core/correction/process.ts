@@ -55,7 +55,7 @@ const ALL_IN_ONE: Step = {
   hazePoints: 0.5,
   sectionM: 0.9,
   padMm: 150,
-  armMmPerSecond: 150,
+  armMmPerSecond: 170,
   handling: LAID,
 }
 const POLISH: Step = {

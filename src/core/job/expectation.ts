@@ -25,7 +25,7 @@ function whyLeft({ judged, forbidden }: PanelChoice): string {
     return `the paint is thin there, ${finding.lowestSpotUm.toFixed(0)} µm at its lowest, with ${spare(budget.budgetUm)}`
   const polish = forbidden.find(({ process }) => !process.leavesProtection)
   const rule = polish?.broken.find(({ id }) => id !== 'over-budget') ?? polish?.broken[0]
-  if (!rule) return 'a pad does not mend what marks it'
+  if (!rule) return 'what marks it is too slight to spend paint on'
   return rule.id === 'over-budget'
     ? `there is ${spare(budget.budgetUm)}`
     : rule.reason[0]!.toLowerCase() + rule.reason.slice(1).replace(/\.$/, '')
@@ -65,12 +65,15 @@ function leftLines(left: readonly PanelChoice[]): Expectation[] {
 
 const worked = ({ option }: PanelChoice) => option.process.steps.length > 0
 
+/** Two steps clear 80 to 95 % (common practice); a panel clearly below that is not called corrected. */
+const CORRECTED_FROM = 0.75
+
 /** Panels worked more mildly than they need, because of what they can spare. */
 function improvedOnly(panels: readonly PanelChoice[]): Expectation[] {
   const held = panels.filter(
     (choice) =>
       worked(choice) &&
-      choice.option.cleared < 0.75 &&
+      choice.option.cleared < CORRECTED_FROM &&
       choice.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'over-budget')),
   )
   return held.length === 0
@@ -79,6 +82,23 @@ function improvedOnly(panels: readonly PanelChoice[]): Expectation[] {
         {
           kind: 'stays',
           text: `${sentence(list(names(held)))} ${held.length > 1 ? 'are' : 'is'} improved, not corrected: more would cost paint ${held.length > 1 ? 'they need' : 'it needs'}.`,
+        },
+      ]
+}
+
+/** A strong process that still leaves most behind has met something deep. */
+const SOFTENED_BELOW = 0.6
+
+function softenedOnly(panels: readonly PanelChoice[]): Expectation[] {
+  const deep = panels.filter(
+    ({ option }) => option.process.steps.length > 1 && option.cleared < SOFTENED_BELOW,
+  )
+  return deep.length === 0
+    ? []
+    : [
+        {
+          kind: 'stays',
+          text: `What marks ${list(names(deep))} lies deeper than is safe to cut: it is softened, not removed.`,
         },
       ]
 }
@@ -122,6 +142,7 @@ export function expectationOf(
     ...paintLimit(paintSystem),
     ...leftLines(correction.leftAsTheyAre),
     ...improvedOnly(correction.panels),
+    ...softenedOnly(correction.panels),
     ...nailCatchers(correction.panels),
   ]
   const touched = correction.panels.some(worked)

@@ -5,12 +5,12 @@ import { type Advice, type Attempt, HAZES, HEATS, nextRung, VERDICTS } from '.'
 import { attempt } from './fixture'
 
 const LADDER: ProcessKey[] = ['one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool']
-const after = (...attempts: Partial<Attempt>[]) => nextRung(LADDER, attempts.map(attempt))
+const adviceAfter = (...attempts: Partial<Attempt>[]) => nextRung(LADDER, attempts.map(attempt))
 const proposed = (advice: Advice) => (advice.kind === 'end' ? undefined : advice.process)
 
 describe('the ladder', () => {
   test('begins with the mildest pair', () => {
-    expect(after()).toMatchObject({ kind: 'try', process: 'one-step-polish', gently: false })
+    expect(adviceAfter()).toMatchObject({ kind: 'try', process: 'one-step-polish', gently: false })
   })
   test('begins where the shop remembers, if the rules allow it there', () => {
     const start = { process: 'two-step' as const, why: 'It was enough on three cars.' }
@@ -18,52 +18,52 @@ describe('the ladder', () => {
     expect(nextRung(['one-step-polish'], [], start)).toMatchObject({ process: 'one-step-polish' })
   })
   test('not enough: one rung up', () => {
-    expect(after({ process: 'one-step-cut', verdict: 'more' })).toMatchObject({
+    expect(adviceAfter({ process: 'one-step-cut', verdict: 'more' })).toMatchObject({
       kind: 'try',
       process: 'two-step',
     })
   })
   test('good enough: settled there', () => {
-    expect(after({ process: 'one-step-cut', verdict: 'enough' })).toMatchObject({
+    expect(adviceAfter({ process: 'one-step-cut', verdict: 'enough' })).toMatchObject({
       kind: 'settled',
       process: 'one-step-cut',
     })
   })
   test('good but hazed by a single step: a finer one has to follow', () => {
-    expect(after({ process: 'one-step-cut', verdict: 'enough', haze: 'clear' })).toMatchObject({
+    expect(adviceAfter({ process: 'one-step-cut', verdict: 'enough', haze: 'clear' })).toMatchObject({
       kind: 'try',
       process: 'two-step',
     })
   })
   test('too hot: the same again, more gently, whatever was seen', () => {
-    expect(after({ process: 'two-step', verdict: 'more', heat: 'hot' })).toMatchObject({
+    expect(adviceAfter({ process: 'two-step', verdict: 'more', heat: 'hot' })).toMatchObject({
       kind: 'try',
       process: 'two-step',
       gently: true,
     })
   })
   test('did harm: one rung back, and never up to it again', () => {
-    expect(after({ process: 'two-step', verdict: 'too-much' })).toMatchObject({
+    expect(adviceAfter({ process: 'two-step', verdict: 'too-much' })).toMatchObject({
       kind: 'try',
       process: 'one-step-cut',
     })
     expect(
-      after({ process: 'two-step', verdict: 'too-much' }, { process: 'one-step-cut', verdict: 'more' }),
+      adviceAfter({ process: 'two-step', verdict: 'too-much' }, { process: 'one-step-cut', verdict: 'more' }),
     ).toMatchObject({ kind: 'settled', process: 'one-step-cut' })
   })
   test('harm where milder was tried already: what is left stays, and the quote says so', () => {
     expect(
-      after(
+      adviceAfter(
         { process: 'one-step-polish', verdict: 'more' },
         { process: 'one-step-cut', verdict: 'too-much' },
       ),
     ).toMatchObject({ kind: 'settled', process: 'one-step-polish' })
   })
   test('the mildest did harm: these panels are left', () => {
-    expect(after({ process: 'one-step-polish', verdict: 'too-much' })).toMatchObject({ kind: 'end' })
+    expect(adviceAfter({ process: 'one-step-polish', verdict: 'too-much' })).toMatchObject({ kind: 'end' })
   })
   test('the top of the ladder and still not enough: improved, not corrected', () => {
-    const advice = after({ process: 'two-step-wool', verdict: 'more' })
+    const advice = adviceAfter({ process: 'two-step-wool', verdict: 'more' })
     expect(advice).toMatchObject({ kind: 'settled', process: 'two-step-wool' })
     expect(advice.why).toContain('improved, not corrected')
   })

@@ -89,7 +89,7 @@ export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props)
             fontSize={12}
             className="fill-ink-soft"
           >
-            {(indexBefore + top * share).toFixed(0)}
+            {(indexBefore + top * share).toFixed(top < 4 ? 1 : 0)}
           </text>
         ))}
         <text

@@ -53,7 +53,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
         {job.budgetCents !== undefined && <p>Budget {money(setup.currency, job.budgetCents)}.</p>}
         {open && (
           <p>
-            <PatientLink href={`/jobs/${job.id}/quote`}>
+            <PatientLink className="underline underline-offset-4" href={`/jobs/${job.id}/quote`}>
               Quote {open.version}, {open.packageName}, {money(setup.currency, open.totalCents)}
             </PatientLink>
           </p>

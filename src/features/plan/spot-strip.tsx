@@ -33,7 +33,10 @@ export function SpotStrip({ jobId, study, judgement }: Props) {
           </p>
         )
       })}
-      <PatientLink className="inline-flex min-h-11 items-center" href={`/jobs/${jobId}/spots`}>
+      <PatientLink
+        className="inline-flex min-h-11 items-center underline underline-offset-4"
+        href={`/jobs/${jobId}/spots`}
+      >
         To the test spots
       </PatientLink>
     </section>

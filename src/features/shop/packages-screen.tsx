@@ -66,7 +66,9 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
   return (
     <div className="mx-auto max-w-6xl p-5">
       <p>
-        <PatientLink href="/shop">How this shop works</PatientLink>
+        <PatientLink className="underline underline-offset-4" href="/shop">
+          How this shop works
+        </PatientLink>
       </p>
       <div className="mt-1 flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">Packages</h1>

@@ -1,0 +1,86 @@
+import { describe, expect, test } from 'vitest'
+import { type Defect, judge } from '../survey'
+import { isMetal, panelsOf } from '../vehicle'
+import {
+  CARE,
+  CARES,
+  type Care,
+  PROCESSES,
+  planCorrection,
+  processOf,
+  removalUm,
+  stepMinutes,
+  unprobed,
+} from '.'
+
+const panels = panelsOf('saloon')
+const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 70, catchesNail: false }
+
+/** A saloon with swirls all over and paint to spare. */
+function correction(care: Care, strongest: 'two-step' | 'all-in-one' = 'two-step') {
+  const readings = Object.fromEntries(
+    panels.filter(({ substrate }) => isMetal(substrate)).map(({ id }) => [id, [128, 130, 129]]),
+  )
+  const judged = judge({
+    panels,
+    paintSystem: 'clear-over-base',
+    school: 'gauge-guided',
+    readings,
+    defects: Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
+  })
+  return planCorrection(judged.panels, {
+    paintSystem: 'clear-over-base',
+    knowledge: unprobed('medium'),
+    care,
+    strongest,
+    underCoating: strongest !== 'all-in-one',
+  })
+}
+const hours = ({ minutes }: ReturnType<typeof correction>) =>
+  (minutes.cut + minutes.refine + minutes.single) / 60
+
+describe('care', () => {
+  test('a two-step on a saloon at the highest care is about 25 h at the machine (common practice: a four-day detail)', () => {
+    expect(hours(correction('highest'))).toBeGreaterThan(21)
+    expect(hours(correction('highest'))).toBeLessThan(29)
+  })
+  test('with usual care it is about two working days of seven to eight hours (common practice)', () => {
+    expect(hours(correction('usual'))).toBeGreaterThan(11)
+    expect(hours(correction('usual'))).toBeLessThan(16)
+  })
+  test('spends the same paint and clears more: two steps 80 to 95 %, up to 99 (common practice)', () => {
+    const [usual, highest] = CARES.map((care) => correction(care))
+    for (const [at, { option }] of usual!.panels.entries())
+      expect(highest!.panels[at]!.option.removalUm).toBe(option.removalUm)
+    expect(highest!.expectedClearing).toBeGreaterThan(usual!.expectedClearing)
+    expect(CARE.highest.reached).toBeLessThan(1)
+  })
+  test('an all-in-one is laid and left to set, so care changes nothing about it', () => {
+    expect(hours(correction('highest', 'all-in-one'))).toBeCloseTo(
+      hours(correction('usual', 'all-in-one')),
+      9,
+    )
+    expect(hours(correction('usual', 'all-in-one')) * 60).toBeLessThanOrEqual(45)
+  })
+})
+
+describe('the parts of a step’s minutes', () => {
+  test('add up, at any care, for every step of every process', () => {
+    for (const { steps } of PROCESSES)
+      for (const step of steps)
+        for (const care of CARES)
+          for (const panel of panels) {
+            const { minutes, changeOver, machine, handling } = stepMinutes(step, panel, care)
+            expect(minutes).toBeCloseTo(changeOver + machine + handling, 9)
+          }
+  })
+})
+
+describe('the disc', () => {
+  test('takes more than wool and two steps, and is the last of the ladder', () => {
+    expect(PROCESSES.at(-1)!.key).toBe('disc-two-step')
+    const um = PROCESSES.map((process) => removalUm(process, 1))
+    expect(um).toEqual(um.toSorted((a, b) => a - b))
+    expect(processOf('disc-two-step').steps[0]!.pad).toContain('3000')
+  })
+})
