@@ -25,8 +25,8 @@ async function main(): Promise<void> {
     await start.goto(shop.url)
     const jobOf = async (plate: string) =>
       (await start.locator(`a:has-text("${plate}")`).first().getAttribute('href'))!.replace(/\/[a-z]+$/, '')
-    const [choosing, layering, cutting, ready] = await Promise.all(
-      ['IM 5012', 'IM 4471', 'IM 903', 'IM 1154'].map(jobOf),
+    const [choosing, layering, cutting, ready, old] = await Promise.all(
+      ['IM 5012', 'IM 4471', 'IM 903', 'IM 1154', 'IM 19'].map(jobOf),
     )
     await start.goto(`${shop.url}/vehicles`)
     const vehicle = await start.locator('a:has-text("IM 7341")').first().getAttribute('href')
@@ -48,6 +48,8 @@ async function main(): Promise<void> {
       { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
       { name: 'survey-tablet', path: `${cutting}/survey`, viewport: TABLET },
       { name: 'plan', path: `${choosing}/plan`, viewport: DESK },
+      { name: 'spots-tablet', path: `${layering}/spots`, viewport: TABLET },
+      { name: 'quote', path: `${old}/quote?package=headland`, viewport: DESK },
       { name: 'schedule', path: '/schedule', viewport: DESK },
       { name: 'job-schedule', path: `${cutting}/schedule`, viewport: DESK },
       { name: 'work-tablet', path: `${layering}/work`, viewport: TABLET },

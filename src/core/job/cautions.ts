@@ -2,7 +2,7 @@ import { EXTRA } from './extras'
 import type { OperationKind, PlannedOperation } from './operations'
 
 /** What can hurt someone at a step, and what to defer to. Shown at the step itself. */
-export const CAUTIONS: Record<OperationKind, string | undefined> = {
+const CAUTIONS: Record<OperationKind, string | undefined> = {
   wash: 'Acid and iron removers: gloves and eye protection, never mixed, never on hot metal, never left to dry. Keep run-off to the right drain. Follow the data sheets.',
   mask: undefined,
   cut: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning. Dust mask where dust flies.',
@@ -26,7 +26,7 @@ export function cautionFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'ext
 }
 
 /** How a step is done, in a line or two (common practice). */
-export const RECIPES: Record<OperationKind, string | undefined> = {
+const RECIPES: Record<OperationKind, string | undefined> = {
   wash: 'Top down. Wheels first, foam about four minutes, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
   mask: 'Tape trim and edges. Lamp round the car. Test spot 0.6 × 0.6 m on a flat middle panel, mildest pair first.',
   cut: 'Sections 0.6 × 0.6 m, four to six crosshatch passes, half a pad’s overlap, about 25 mm a second. Clean the pad every second section.',
@@ -41,4 +41,9 @@ export const RECIPES: Record<OperationKind, string | undefined> = {
   vendor: 'Show them what was agreed, and look at it together under the lamp before they leave.',
   hold: undefined,
   finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
+}
+
+/** How one operation is done: an extra has its own words. */
+export function recipeFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>): string | undefined {
+  return extra ? EXTRA[extra].means : RECIPES[kind]
 }

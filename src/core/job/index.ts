@@ -1,4 +1,4 @@
-export { CAUTIONS, cautionFor, RECIPES } from './cautions'
+export { cautionFor, recipeFor } from './cautions'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
 export { type Expectation, expectationOf, whyThis } from './expectation'
 export {

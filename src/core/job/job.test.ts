@@ -9,7 +9,7 @@ import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, type Shape } from '../vehicle'
 import {
-  CAUTIONS,
+  cautionFor,
   joinParts,
   type LiveJob,
   makeOffer,
@@ -96,7 +96,7 @@ describe('an offer', () => {
     expect(plan.stays.flatMap(({ operations }) => operations).sort()).toEqual(
       plan.operations.map(({ id }) => id).sort(),
     )
-    for (const kind of OPERATION_KINDS) if (kind !== 'mask') expect(CAUTIONS[kind]).toBeTruthy()
+    for (const kind of OPERATION_KINDS) if (kind !== 'mask') expect(cautionFor({ kind })).toBeTruthy()
   })
 })
 

@@ -1,3 +1,4 @@
+import type { Summary } from '@/core/job'
 import { letterOf } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import { type Care, productName } from '@/server/care'
@@ -68,15 +69,7 @@ export function HandoverSheet({
             {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone. Total{' '}
             {money(setup.currency, agreement.totalCents)}, tax included.
           </p>
-          {agreement.summary.left.length > 0 && (
-            <p className="mt-2">
-              <strong>Left on purpose:</strong> {agreement.summary.left.join(', ').toLowerCase()}. There the
-              paint is too thin, or cannot be measured well enough, to take more off it safely.
-            </p>
-          )}
-          <p className="mt-2 text-ink-soft">
-            Stone chips, and whatever a fingernail catches, do not polish out; they stay.
-          </p>
+          <Stays summary={agreement.summary} />
         </section>
       )}
       {care.layers.length > 0 && (
@@ -121,5 +114,33 @@ export function HandoverSheet({
         nuts checked after the first drive.
       </p>
     </article>
+  )
+}
+
+/** What was left on purpose, in the words of the quote; agreements from before those were kept have a general word. */
+function Stays({ summary }: { summary: Summary }) {
+  const stays = summary.expectation.filter(({ kind }) => kind === 'stays')
+  if (summary.expectation.length > 0 && stays.length === 0) return null
+  return stays.length > 0 ? (
+    <>
+      <p className="mt-2 font-semibold">What stays, as it was said before:</p>
+      <ul className="mt-1 list-disc pl-5">
+        {stays.map(({ text }) => (
+          <li key={text}>{text}</li>
+        ))}
+      </ul>
+    </>
+  ) : (
+    <>
+      {summary.left.length > 0 && (
+        <p className="mt-2">
+          <strong>Left on purpose:</strong> {summary.left.join(', ').toLowerCase()}. There the paint is too
+          thin, or cannot be measured well enough, to take more off it safely.
+        </p>
+      )}
+      <p className="mt-2 text-ink-soft">
+        Stone chips, and whatever a fingernail catches, do not polish out; they stay.
+      </p>
+    </>
   )
 }

@@ -4,7 +4,7 @@ import type { Agreement } from '@/server/agreement-store'
 import type { Job } from '@/server/job-store'
 import type { Setup } from '@/server/shop-store'
 import { ButtonLink } from '@/ui/button'
-import { longDay, moment } from '@/ui/when'
+import { longDay, moment, money } from '@/ui/when'
 import { PriceLines } from './price-lines'
 
 /** What was agreed, kept as it was told. */
@@ -31,17 +31,35 @@ export function AgreedSheet({
           {letterOf(summary.indexAfter)} {summary.indexAfter.toFixed(0)}. About{' '}
           {Math.round(summary.expectedClearing * 100)} % of the defects go.
         </p>
-        {summary.left.length > 0 && (
-          <p className="mt-3 border-l-4 border-copper pl-3">
-            Left as it is: {summary.left.join(', ').toLowerCase()}.
-          </p>
+        {summary.expectation.length > 0 ? (
+          <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3">
+            {summary.expectation
+              .filter(({ kind }) => kind === 'stays')
+              .map(({ text }) => (
+                <li key={text}>{text}</li>
+              ))}
+          </ul>
+        ) : (
+          summary.left.length > 0 && (
+            <p className="mt-3 border-l-4 border-copper pl-3">
+              Left as it is: {summary.left.join(', ').toLowerCase()}.
+            </p>
+          )
         )}
         <p className="mt-4">
           Promised for <strong>{moment(setup.timezone, agreement.promisedFor, now)}</strong>.
         </p>
-        <ButtonLink className="mt-5" href={`/jobs/${job.id}/schedule`}>
-          To its schedule
-        </ButtonLink>
+        {summary.depositCents > 0 && (
+          <p className="mt-1">
+            Deposit before the work begins: {money(setup.currency, summary.depositCents)}.
+          </p>
+        )}
+        <div className="mt-5 flex flex-wrap gap-2">
+          <ButtonLink href={`/jobs/${job.id}/schedule`}>To its schedule</ButtonLink>
+          <ButtonLink look="outline" href={`/jobs/${job.id}/quote`}>
+            The quote and its versions
+          </ButtonLink>
+        </div>
       </section>
       <section className="sheet p-6">
         <h2 className="mb-3 text-xl">The price</h2>
@@ -49,7 +67,7 @@ export function AgreedSheet({
           lines={summary.priceLines}
           netCents={summary.netCents}
           taxCents={summary.taxCents}
-          taxPercent={setup.rates.taxPercent}
+          taxPercent={summary.taxPercent ?? setup.rates.taxPercent}
           totalCents={agreement.totalCents}
           currency={setup.currency}
         />

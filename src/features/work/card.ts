@@ -7,13 +7,13 @@ import {
   type Product,
 } from '@/core/coating'
 import {
-  CAUTIONS,
+  cautionFor,
   type LiveJob,
   openedWindow,
   type PlannedOperation,
   type Progress,
   progressAt,
-  RECIPES,
+  recipeFor,
 } from '@/core/job'
 import type { Instant } from '@/core/time'
 import type { LayerLog } from '@/server/work-store'
@@ -41,6 +41,7 @@ export type LayerConditions = {
 
 export function cardSteps(live: LiveJob, logs: readonly LayerLog[], now: Instant): Step[] {
   return live.plan.operations.map((operation): Step => {
+    const [caution, recipe] = [cautionFor(operation), recipeFor(operation)]
     const placed = live.published.find((each) => each.operation === operation.id)
     const before = live.plan.links.filter(({ to }) => to === operation.id)
     const window = openedWindow(live, operation, now)
@@ -62,8 +63,8 @@ export function cardSteps(live: LiveJob, logs: readonly LayerLog[], now: Instant
             },
           }
         : {}),
-      ...(CAUTIONS[operation.kind] ? { caution: CAUTIONS[operation.kind]! } : {}),
-      ...(RECIPES[operation.kind] ? { recipe: RECIPES[operation.kind]! } : {}),
+      ...(caution ? { caution } : {}),
+      ...(recipe ? { recipe } : {}),
       ...(window ? { window } : {}),
       ...(log ? { log } : {}),
     }
