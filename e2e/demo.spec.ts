@@ -42,6 +42,7 @@ test('no screen fails WCAG 2.2 AA in axe, in either light', async ({ page, conte
     '/practice',
     '/shop',
     '/shop/packages',
+    '/shop/prices',
     choosing!.replace('/plan', '/walk'),
     choosing!.replace('/plan', '/wash'),
     choosing!.replace('/plan', '/survey'),

@@ -173,6 +173,9 @@ describe('what happens at the car', () => {
     const floor = await loadFloor(db, NOW)
     const { job } = entryOf(floor, 'IM 77')
     const begun = instantOrThrow('2027-01-15T08:00:00Z')
+    // The one wash bay is free by then.
+    const inBay = entryOf(floor, 'IM 3380').job.id
+    await finish(inBay, 'wash', NOW, plusMinutes(NOW, 30))
     expect((await recordStart(db, job.id, 'wash', begun, 'brida')).ok).toBe(true)
     const later = plusMinutes(begun, 300)
     const planned = await replan(db, later, 'overrun', new Set([job.id]))

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { type Choices, chosenOffer, quoteState, termsSchema } from '@/core/job'
+import { type Choices, chosenOffer, daysOfCalendar, quoteState, termsSchema } from '@/core/job'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { loadDemo } from '../../demo/generate'
 import { agreeQuote, writeOffer } from './agreeing'
@@ -16,7 +16,7 @@ import { loadWorked, offersFor, whenFor } from './offers'
 import { loadPaintStudy } from './paint-memory'
 import { loadPublished } from './plan-store'
 import { decideQuote, listQuotes } from './quote-store'
-import { everyone, loadShop, savePackages, shopVersion } from './shop-store'
+import { everyone, loadShop, savePackages, savePrices, shopVersion } from './shop-store'
 import { addAttempt, attemptsOfJobs, listAttempts, withdrawAttempt } from './spot-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -264,5 +264,49 @@ describe('the packages of the shop', () => {
     expect(after.setup.packages.find(({ key }) => key === 'headland')!.name).toBe('Foreland')
     expect(after.setup.people).toEqual(setup.people)
     expect(await savePackages(db, await shopVersion(db), setup.packages)).toBe(true)
+  })
+})
+
+describe('prices and vendors of the shop', () => {
+  const prices = async () => {
+    const { setup } = await loadShop(db)
+    return {
+      rates: setup.rates,
+      terms: setup.terms,
+      vendors: setup.vendors.map(({ calendar, ...vendor }) => ({
+        ...vendor,
+        when: daysOfCalendar(setup.calendars[calendar]!),
+      })),
+    }
+  }
+  test('kept as they are, every vendor keeps the calendar with its breaks', async () => {
+    const before = (await loadShop(db)).setup
+    expect(await savePrices(db, await shopVersion(db), await prices())).toBe(true)
+    const after = (await loadShop(db)).setup
+    expect(after.vendors).toEqual(before.vendors)
+    expect(after.calendars).toEqual(before.calendars)
+  })
+  test('a vendor on other days gets a calendar of their own, and the others theirs', async () => {
+    const kept = await prices()
+    const [first, ...others] = kept.vendors
+    const when = { days: ['fri' as const], from: '10:00', to: '16:00' }
+    expect(
+      await savePrices(db, await shopVersion(db), { ...kept, vendors: [{ ...first!, when }, ...others] }),
+    ).toBe(true)
+    const { setup } = await loadShop(db)
+    expect(daysOfCalendar(setup.calendars[setup.vendors[0]!.calendar]!)).toEqual(when)
+    expect(setup.vendors[1]!.calendar).toBe('wheel-days')
+    expect(everyone(setup).find(({ id }) => id === 'vendor-oona-dents')!.calendar).toBe('vendor-oona-dents')
+  })
+  test('a new price is on every offer from then on; somebody else’s older page is refused', async () => {
+    const version = await shopVersion(db)
+    const kept = await prices()
+    const dearer = { ...kept, rates: { ...kept.rates, consumablesCents: 9900 } }
+    expect(await savePrices(db, version, dearer)).toBe(true)
+    expect(await savePrices(db, version, kept)).toBe(false)
+    const floor = await loadFloor(db, NOW)
+    const { input } = await loadWorked(db, floor.shop, jobOf(floor, 'IM 5012'))
+    const offer = chosenOffer(floor.shop.setup.packages, input, choices('tideline'))!
+    expect(offer.price.lines.find(({ kind }) => kind === 'consumables')!.cents).toBe(9900)
   })
 })

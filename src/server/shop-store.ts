@@ -2,10 +2,14 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { catalogueSchema, type Product } from '@/core/coating'
 import {
+  calendarOfDays,
+  daysOfCalendar,
   type PackageTemplate,
   packageTemplateSchema,
   ratesSchema,
   termsSchema,
+  type Vendor,
+  type VendorDays,
   vendorSchema,
   vendorSkill,
 } from '@/core/job'
@@ -165,18 +169,58 @@ export async function shopVersion(db: Knex): Promise<number> {
   return (await db('shop').where({ id: 1 }).first()).version
 }
 
-/** Keeps the packages the shop sells; the rest of its set-up stays. False where the set-up has changed since it was read. */
-export async function savePackages(
+/**
+ * Changes part of the set-up; the rest stays. False where the set-up has changed since it was read. What the change would
+ * make unreadable is a fault of the caller and throws before anything is written.
+ */
+async function changeSetup(
   db: Knex,
   readAt: number,
-  packages: readonly PackageTemplate[],
+  change: (setup: Record<string, unknown>) => Record<string, unknown>,
 ): Promise<boolean> {
   return db.transaction(async (trx) => {
     const row = await trx('shop').where({ id: 1 }).first()
-    const setup = { ...JSON.parse(row.setup), packages }
+    const setup = { ...JSON.parse(row.setup), ...change(JSON.parse(row.setup)) }
+    setupSchema.parse(setup)
     const changed = await trx('shop')
       .where({ id: 1, version: readAt })
       .update({ setup: JSON.stringify(setup), version: readAt + 1 })
     return changed > 0
+  })
+}
+
+/** Keeps the packages the shop sells. */
+export function savePackages(
+  db: Knex,
+  readAt: number,
+  packages: readonly PackageTemplate[],
+): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ packages }))
+}
+
+export type Prices = {
+  rates: Setup['rates']
+  terms: Setup['terms']
+  /** Vendors with the days on which they come. */
+  vendors: readonly (Omit<Vendor, 'calendar'> & { when: VendorDays })[]
+}
+
+const sameDays = (a: VendorDays, b: VendorDays) =>
+  a.from === b.from && a.to === b.to && a.days.toSorted().join() === b.days.toSorted().join()
+
+/** Keeps prices, terms and vendors. A vendor whose days have not changed keeps the calendar with its breaks and exceptions. */
+export function savePrices(db: Knex, readAt: number, { rates, terms, vendors }: Prices): Promise<boolean> {
+  return changeSetup(db, readAt, (stored) => {
+    const setup = setupSchema.parse(stored)
+    const calendars: Record<string, unknown> = { ...(stored.calendars as object) }
+    const kept = vendors.map(({ when, ...vendor }) => {
+      const before = setup.vendors.find(({ id }) => id === vendor.id)?.calendar
+      const calendar = before && setup.calendars[before]
+      if (calendar && sameDays(daysOfCalendar(calendar), when)) return { ...vendor, calendar: before }
+      const name = vendorSkill(vendor.id)
+      calendars[name] = calendarOfDays(when)
+      return { ...vendor, calendar: name }
+    })
+    return { rates, terms, vendors: kept, calendars }
   })
 }

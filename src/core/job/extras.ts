@@ -1,5 +1,5 @@
 import type { PlaceDefect, VehicleJudgement } from '../survey'
-import type { Place } from '../vehicle'
+import { type Place, placesOf, type Shape } from '../vehicle'
 import type { Skill } from './skill'
 
 /** What is sold beside a package: by the panel, by the piece, or once for the car. */
@@ -106,6 +106,11 @@ export const EXTRA: Record<ExtraKey, ExtraModel> = {
     stage: 'last',
     caution: 'Ask about allergies before strong cleaners; keep fluids away from airbags and switches.',
   },
+}
+
+/** Whether there is anything on such a body to do it to: a soft top is not scrubbed on a van. */
+export function extraApplies(key: ExtraKey, shape: Shape): boolean {
+  return key !== 'soft-top' || placesOf(shape).some(({ surface }) => surface === 'fabric')
 }
 
 /** An extra this very car asks for, and what that rests on. */

@@ -7,6 +7,7 @@ export {
   EXTRA_KEYS,
   type ExtraKey,
   type ExtraProposal,
+  extraApplies,
   includedCount,
   mergeExtras,
   proposeExtras,
@@ -67,4 +68,5 @@ export {
   type VendorStage,
   vendorSchema,
 } from './vendor'
+export { calendarOfDays, daysOfCalendar, type VendorDays, vendorDaysSchema, WEEK } from './vendor-days'
 export { openedWindow, windowLink } from './window'

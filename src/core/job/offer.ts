@@ -16,7 +16,7 @@ import {
 } from '../correction'
 import type { VehicleJudgement } from '../survey'
 import { type EarlierTreatment, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
-import { type ChosenExtra, type ExtraProposal, includedCount, mergeExtras } from './extras'
+import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, mergeExtras } from './extras'
 import { type JobPlan, planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
 import { type Price, priceOf } from './quote'
@@ -127,7 +127,7 @@ export function offerWith(
   }))
   const vendors = template.vendors.map((id) => named(input.vendors, id, template))
   const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
-  const extras = mergeExtras(included, chosen)
+  const extras = mergeExtras(included, chosen).filter(({ key }) => extraApplies(key, shape))
   const plan = planOperations({
     shape,
     correction,

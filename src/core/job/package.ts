@@ -22,21 +22,30 @@ export const packageTemplateSchema = z.strictObject({
 })
 export type PackageTemplate = z.infer<typeof packageTemplateSchema>
 
-/** What the shop charges; integer cents, tax in percent of the net price. */
-export const ratesSchema = z.strictObject({
-  centsPerHour: z.strictObject({ prep: z.int(), correct: z.int(), coat: z.int() }),
-  consumablesCents: z.int(),
-  /** Material of one extra: a lens kit, a pane’s polish. */
-  extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), z.int().nonnegative()).default({}),
-  taxPercent: z.number().nonnegative(),
-})
-export type Rates = z.infer<typeof ratesSchema>
-
 const percent = (what: string) =>
   z
-    .number({ error: `Type ${what} as a number.` })
+    .number({ error: `${what} must be a number of percent.` })
     .min(0, `${what} cannot be less than 0 %.`)
     .max(100, `${what} cannot be more than 100 %.`)
+
+const cents = (what: string) =>
+  z
+    .int({ error: `${what} must be an amount, such as 42.00.` })
+    .nonnegative(`${what} cannot be less than nothing.`)
+
+/** What the shop charges; integer cents, tax in percent of the net price. */
+export const ratesSchema = z.strictObject({
+  centsPerHour: z.strictObject({
+    prep: cents('The hour of preparation'),
+    correct: cents('The hour at the machine'),
+    coat: cents('The hour of coating'),
+  }),
+  consumablesCents: cents('The sum for pads, towels and tape'),
+  /** Material of one extra: a lens kit, a pane’s polish. */
+  extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), cents('The material of an extra')).default({}),
+  taxPercent: percent('The tax'),
+})
+export type Rates = z.infer<typeof ratesSchema>
 
 /** On what terms a quote is written. */
 export const termsSchema = z.strictObject({

@@ -120,7 +120,8 @@ describe('extras', () => {
     ).toEqual([{ key: 'headlamps', count: 1 }])
   })
   test.each(EXTRA_KEYS)('%s is planned, priced and carries its caution', (key) => {
-    const offer = makeOffer(template('headland'), offerInput(), { extras: [{ key, count: 2 }] })
+    const car = offerInput({ shape: 'convertible' })
+    const offer = makeOffer(template('headland'), car, { extras: [{ key, count: 2 }] })
     const operation = offer.plan.operations.find(({ extra }) => extra === key)!
     const line = offer.price.lines.find((each) => each.kind === 'extra' && each.extra === key)!
     expect(operation.minutes).toBeGreaterThanOrEqual(2 * EXTRA[key].minutesEach)
@@ -130,15 +131,22 @@ describe('extras', () => {
     const before = at(operation.id) < at('layer-1')
     expect(before).toBe(EXTRA[key].stage === 'before')
   })
+  test('a soft top is not scrubbed on a car that has none', () => {
+    const extras = [{ key: 'soft-top' as const, count: 1 }]
+    expect(makeOffer(template('headland'), offerInput(), { extras }).extras).toEqual([])
+    const open = offerInput({ shape: 'convertible' })
+    expect(makeOffer(template('headland'), open, { extras }).extras).toEqual(extras)
+  })
   test('cost what they cost: the price without them plus their line, before tax', () => {
     fc.assert(
       fc.property(
         fc.subarray([...EXTRA_KEYS], { minLength: 1 }),
         fc.integer({ min: 1, max: 4 }),
         (keys, count) => {
-          const plain = makeOffer(template('headland'), offerInput())
+          const car = offerInput({ shape: 'convertible' })
+          const plain = makeOffer(template('headland'), car)
           const extras = keys.map((key) => ({ key, count }))
-          const more = makeOffer(template('headland'), offerInput(), { extras })
+          const more = makeOffer(template('headland'), car, { extras })
           const lines = more.price.lines.filter(({ kind }) => kind === 'extra')
           expect(more.price.netCents).toBe(
             plain.price.netCents + lines.reduce((sum, { cents }) => sum + cents, 0),

@@ -24,12 +24,15 @@ export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {
 /** Somebody from outside who comes to the shop on days of their own, for a price agreed beforehand. */
 export const vendorSchema = z.strictObject({
   id: z.string().min(1),
-  name: z.string().min(1),
+  name: z.string().trim().min(1, 'Write who they are.').max(60),
   trade: z.enum(TRADES),
   stage: z.enum(VENDOR_STAGES),
   /** Name of the calendar with the days on which they come. */
   calendar: z.string().min(1),
-  minutes: z.int().positive(),
-  cents: z.int().nonnegative(),
+  minutes: z
+    .int({ error: 'Type how long they take, in hours.' })
+    .positive('They take some time: type it in hours.')
+    .max(40 * 60, 'Forty hours at most; split what takes longer.'),
+  cents: z.int({ error: 'Type what they charge as an amount.' }).nonnegative('They charge nothing or more.'),
 })
 export type Vendor = z.infer<typeof vendorSchema>

@@ -29,6 +29,11 @@ describe('the ladder', () => {
       process: 'one-step-cut',
     })
   })
+  test('says whether something milder had been tried', () => {
+    const good = { process: 'two-step', verdict: 'enough' } as const
+    expect(adviceAfter({ process: 'one-step-cut', verdict: 'more' }, good).why).toContain('milder was not')
+    expect(adviceAfter(good).why).toContain('Nothing milder was tried')
+  })
   test('good but hazed by a single step: a finer one has to follow', () => {
     expect(adviceAfter({ process: 'one-step-cut', verdict: 'enough', haze: 'clear' })).toMatchObject({
       kind: 'try',

@@ -74,7 +74,16 @@ function afterGood(ladder: readonly ProcessKey[], attempts: readonly Attempt[], 
         gently: false,
         why: `${sentence(name(last.process))} clears it but leaves haze. A finer step has to follow.`,
       }
-    : { kind: 'settled', process: last.process, why: 'It was good at the spot, and milder was not.' }
+    : { kind: 'settled', process: last.process, why: whySettled(attempts, last) }
+}
+
+function whySettled(attempts: readonly Attempt[], last: Attempt): string {
+  const milderFailed = attempts.some(
+    ({ process, verdict }) => verdict === 'more' && rungOf(process) < rungOf(last.process),
+  )
+  return milderFailed
+    ? 'It was good at the spot, and milder was not.'
+    : 'It was good at the spot. Nothing milder was tried; where there is time, one rung down may do as well.'
 }
 
 function afterHarm(ladder: readonly ProcessKey[], attempts: readonly Attempt[], last: Attempt): Advice {

@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useMemo, useRef, useState, useTransition } from 'react'
+import { useEffect, useMemo, useRef, useState, useTransition } from 'react'
 import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/job'
 import { letterOf } from '@/core/survey'
@@ -96,6 +96,9 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
       }),
     )
   }
+
+  // What stands there first has a date too.
+  useEffect(() => ask.current(), [])
 
   const faces = Object.fromEntries(
     correction.panels.map(({ judged: { panel, budget }, option }): [string, PanelFace] => [

@@ -1,15 +1,19 @@
-import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal } from '@/core/job'
+import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal, extraApplies } from '@/core/job'
+import type { Shape } from '@/core/vehicle'
 
 type Props = {
+  shape: Shape
   counts: Readonly<Record<ExtraKey, number>>
   proposals: readonly ExtraProposal[]
   onChange: (key: ExtraKey, count: number) => void
 }
 
 /** Extras by the panel or the piece; what the walk-round asks for stands first, with where it was seen. */
-export function ExtraCounts({ counts, proposals, onChange }: Props) {
+export function ExtraCounts({ shape, counts, proposals, onChange }: Props) {
   const proposed = new Map(proposals.map((proposal) => [proposal.key, proposal]))
-  const keys = [...EXTRA_KEYS].sort((a, b) => Number(proposed.has(b)) - Number(proposed.has(a)))
+  const keys = EXTRA_KEYS.filter((key) => extraApplies(key, shape)).sort(
+    (a, b) => Number(proposed.has(b)) - Number(proposed.has(a)),
+  )
   return (
     <fieldset>
       <legend className="mb-1 font-head text-sm font-semibold">Extras</legend>

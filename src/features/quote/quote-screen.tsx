@@ -272,6 +272,7 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
               </p>
             )}
             <ExtraCounts
+              shape={job.vehicle.shape}
               counts={extraCounts}
               proposals={input.proposals}
               onChange={(key, count) => edit(() => setCounts({ ...counts, [key]: count }))}
@@ -294,7 +295,9 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
             </Field>
             {offer && <Breaches broken={offer.breaches} />}
             <Button className="w-full" disabled={pending || !offer} onClick={write}>
-              {pending ? 'Writing it…' : `Write version ${quotes.length + 1}`}
+              {pending
+                ? 'Writing it…'
+                : `Write version ${quotes.length + 1}${offer ? `, ${money(setup.currency, offer.price.totalCents)}` : ''}`}
             </Button>
             {refused && (
               <p role="alert" className="text-copper">

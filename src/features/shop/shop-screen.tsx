@@ -79,9 +79,14 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
     <div className="mx-auto max-w-4xl p-5">
       <div className="flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">How this shop works</h1>
-        <ButtonLink look="outline" href="/shop/packages">
-          The packages it sells
-        </ButtonLink>
+        <span className="flex flex-wrap gap-2">
+          <ButtonLink look="outline" href="/shop/packages">
+            The packages it sells
+          </ButtonLink>
+          <ButtonLink look="outline" href="/shop/prices">
+            Prices, and those called in
+          </ButtonLink>
+        </span>
       </div>
       <Part title="Judging paint" words="With both, whichever spares more paint decides.">
         <Choice

@@ -35,7 +35,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
       <h2 className="text-xl">How readily it gives way</h2>
       <svg
         viewBox={`0 0 ${SIZE.width} ${height}`}
-        className="mt-1 w-full"
+        className="mt-1 w-full max-w-xl"
         role="img"
         aria-label={rows
           .map(

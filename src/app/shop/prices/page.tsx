@@ -1,0 +1,25 @@
+import type { Metadata } from 'next'
+import { daysOfCalendar } from '@/core/job'
+import { PricesScreen } from '@/features/shop/prices-screen'
+import { database } from '@/server/db'
+import { loadShop, shopVersion } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Prices' }
+
+export default async function PricesPage() {
+  const db = await database()
+  const version = await shopVersion(db)
+  const { setup } = await loadShop(db)
+  return (
+    <PricesScreen
+      rates={setup.rates}
+      terms={setup.terms}
+      vendors={setup.vendors.map(({ calendar, ...vendor }) => ({
+        ...vendor,
+        when: daysOfCalendar(setup.calendars[calendar]!),
+      }))}
+      version={version}
+      currency={setup.currency}
+    />
+  )
+}

@@ -1,0 +1,174 @@
+'use client'
+
+import { type ReactNode, useState, useTransition } from 'react'
+import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/job'
+import { keepPrices, type PricesAnswer } from '@/server/actions/prices'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { PatientLink } from '@/ui/patient-link'
+import { pricesOf, type TypedPrices, typedPrices, type VendorWhen } from './typed-prices'
+import { VendorForm } from './vendor-form'
+
+type Props = {
+  rates: Rates
+  terms: Terms
+  vendors: readonly VendorWhen[]
+  version: number
+  currency: string
+}
+
+const SKILL_LABEL = { prep: 'Preparation', correct: 'At the machine', coat: 'Coating' } as const
+
+/** What the shop charges, on what terms it quotes, and whom it calls in. */
+export function PricesScreen({ rates, terms, vendors, version: readAt, currency }: Props) {
+  const [typed, setTyped] = useState<TypedPrices>(() => typedPrices(rates, terms, vendors))
+  const [version, setVersion] = useState(readAt)
+  const [answer, setAnswer] = useState<PricesAnswer>()
+  const [pending, startTransition] = useTransition()
+  const set = (change: Partial<TypedPrices>) => {
+    setTyped({ ...typed, ...change })
+    setAnswer(undefined)
+  }
+  const error = (path: string) =>
+    answer?.kind === 'refused' && answer.path === path ? answer.message : undefined
+  const text = (label: string, value: string, change: (value: string) => void, path: string) => (
+    <Field label={label} error={error(path)}>
+      <input
+        className="field"
+        inputMode="decimal"
+        autoComplete="off"
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      />
+    </Field>
+  )
+  const keep = () =>
+    startTransition(async () => {
+      const next = await keepPrices(version, pricesOf(typed, terms)).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. What you typed stays; try again.',
+            path: '',
+          }) as const,
+      )
+      setAnswer(next)
+      if (next.kind === 'kept') setVersion(next.version)
+    })
+  const add = () => {
+    const ids = new Set(typed.vendors.map(({ id }) => id))
+    let count = ids.size + 1
+    while (ids.has(`vendor-${count}`)) count++
+    set({
+      vendors: [
+        ...typed.vendors,
+        {
+          id: `vendor-${count}`,
+          name: '',
+          trade: 'dents',
+          stage: 'before-correction',
+          hours: '',
+          amount: '',
+          when: { days: [], from: '09:00', to: '17:00' },
+        },
+      ],
+    })
+  }
+  return (
+    <div className="mx-auto max-w-4xl p-5">
+      <p>
+        <PatientLink className="underline underline-offset-4" href="/shop">
+          How this shop works
+        </PatientLink>
+      </p>
+      <h1 className="mt-1 text-3xl">Prices and those called in</h1>
+      <Part title="An hour" words={`Of one person, in ${currency}, before tax.`}>
+        <div className="grid gap-4 sm:grid-cols-3">
+          {SKILLS.map((skill) => (
+            <div key={skill}>
+              {text(
+                SKILL_LABEL[skill],
+                typed.hour[skill],
+                (value) => set({ hour: { ...typed.hour, [skill]: value } }),
+                `rates.centsPerHour.${skill}`,
+              )}
+            </div>
+          ))}
+        </div>
+      </Part>
+      <Part title="On every quote" words="What is charged once, and the terms a quote begins with.">
+        <div className="grid gap-4 sm:grid-cols-4">
+          {text(
+            'Pads, towels, tape',
+            typed.consumables,
+            (consumables) => set({ consumables }),
+            'rates.consumablesCents',
+          )}
+          {text('Tax, %', typed.tax, (tax) => set({ tax }), 'rates.taxPercent')}
+          {text('Deposit, %', typed.deposit, (deposit) => set({ deposit }), 'terms.depositPercent')}
+          {text('Holds, days', typed.validDays, (validDays) => set({ validDays }), 'terms.validDays')}
+        </div>
+      </Part>
+      <Part title="Material of extras" words="For one panel, lamp, pane or car; the hours come on top.">
+        <div className="grid gap-4 sm:grid-cols-4">
+          {EXTRA_KEYS.map((key) => (
+            <div key={key}>
+              {text(
+                EXTRA[key].name,
+                typed.materials[key],
+                (value) => set({ materials: { ...typed.materials, [key]: value } }),
+                `rates.extraMaterialsCents.${key}`,
+              )}
+            </div>
+          ))}
+        </div>
+      </Part>
+      <Part
+        title="Those called in"
+        words="Vendors come on days of their own; a package that needs one waits for their day."
+      >
+        <ul className="space-y-4">
+          {typed.vendors.map((vendor, at) => (
+            <li key={vendor.id}>
+              <VendorForm
+                vendor={vendor}
+                currency={currency}
+                error={(field) => error(`vendors.${at}.${field}`)}
+                onChange={(next) =>
+                  set({ vendors: typed.vendors.map((each) => (each === vendor ? next : each)) })
+                }
+                onRemove={() => set({ vendors: typed.vendors.filter((each) => each !== vendor) })}
+              />
+            </li>
+          ))}
+        </ul>
+        <Button look="outline" className="mt-3" onClick={add}>
+          Somebody else
+        </Button>
+      </Part>
+      <div className="mt-6 flex flex-wrap items-center gap-4 border-t border-line pt-4">
+        <Button disabled={pending} onClick={keep}>
+          {pending ? 'Keeping it…' : 'Keep this'}
+        </Button>
+        {answer?.kind === 'kept' && (
+          <p role="status">Kept. What is worked out from now on goes by it; what was quoted stays.</p>
+        )}
+        {answer?.kind === 'refused' && (
+          <p role="alert" className="text-copper">
+            {answer.message}
+          </p>
+        )}
+      </div>
+    </div>
+  )
+}
+
+function Part({ title, words, children }: { title: string; words: string; children: ReactNode }) {
+  return (
+    <section className="mt-6 border-t border-line pt-4">
+      <h2 className="text-lg">{title}</h2>
+      <p className="mb-3 text-sm text-ink-soft">{words}</p>
+      {children}
+    </section>
+  )
+}

@@ -1,0 +1,43 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/job'
+import setup from '../../../demo/setup.json'
+import { pricesOf, typedPrices } from './typed-prices'
+
+const rates = ratesSchema.parse(setup.rates)
+const terms = termsSchema.parse(setup.terms)
+const when = vendorDaysSchema.parse({ days: ['tue'], from: '09:00', to: '15:00' })
+const vendors = setup.vendors.map((vendor) => {
+  const { calendar: _, ...rest } = vendorSchema.parse(vendor)
+  return { ...rest, when }
+})
+
+describe('prices as they are typed', () => {
+  test('come back to the cent and the minute when nothing is changed', () => {
+    const kept = pricesOf(typedPrices(rates, terms, vendors), terms)
+    expect(kept.rates).toEqual({
+      ...rates,
+      extraMaterialsCents: expect.objectContaining(rates.extraMaterialsCents),
+    })
+    expect(kept.terms).toEqual(terms)
+    expect(kept.vendors).toEqual(vendors)
+  })
+  test('any amount in cents survives being shown and typed again', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 10_000_000 }), (prep) => {
+        const shown = typedPrices({ ...rates, centsPerHour: { ...rates.centsPerHour, prep } }, terms, [])
+        expect(pricesOf(shown, terms).rates.centsPerHour.prep).toBe(prep)
+      }),
+    )
+  })
+  test('a comma is as good as a point, and an empty field is no nought', () => {
+    const typed = { ...typedPrices(rates, terms, []), consumables: '35,50', tax: '' }
+    const kept = pricesOf(typed, terms)
+    expect(kept.rates.consumablesCents).toBe(3550)
+    expect(kept.rates.taxPercent).toBeNaN()
+    expect(ratesSchema.safeParse(kept.rates).error?.issues[0]).toMatchObject({
+      path: ['taxPercent'],
+      message: 'The tax must be a number of percent.',
+    })
+  })
+})

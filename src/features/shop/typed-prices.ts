@@ -1,0 +1,78 @@
+import {
+  EXTRA_KEYS,
+  type ExtraKey,
+  type Rates,
+  type Skill,
+  type Terms,
+  type Trade,
+  type Vendor,
+  type VendorDays,
+  type VendorStage,
+} from '@/core/job'
+
+/** Prices as they are typed: amounts in the currency, times in hours, everything as text until it is kept. */
+
+export type TypedVendor = {
+  id: string
+  name: string
+  trade: Trade
+  stage: VendorStage
+  hours: string
+  amount: string
+  when: VendorDays
+}
+
+export type TypedPrices = {
+  hour: Record<Skill, string>
+  consumables: string
+  materials: Record<ExtraKey, string>
+  tax: string
+  deposit: string
+  validDays: string
+  vendors: readonly TypedVendor[]
+}
+
+export type VendorWhen = Omit<Vendor, 'calendar'> & { when: VendorDays }
+
+const amount = (cents: number) => (cents / 100).toFixed(2)
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
+/** A tenth of a cent typed by mistake is rounded, what is no number stays none. */
+const cents = (text: string) => Math.round(number(text) * 100)
+
+export function typedPrices(rates: Rates, terms: Terms, vendors: readonly VendorWhen[]): TypedPrices {
+  const { prep, correct, coat } = rates.centsPerHour
+  return {
+    hour: { prep: amount(prep), correct: amount(correct), coat: amount(coat) },
+    consumables: amount(rates.consumablesCents),
+    materials: Object.fromEntries(
+      EXTRA_KEYS.map((key) => [key, amount(rates.extraMaterialsCents[key] ?? 0)]),
+    ) as Record<ExtraKey, string>,
+    tax: String(rates.taxPercent),
+    deposit: String(terms.depositPercent),
+    validDays: String(terms.validDays),
+    vendors: vendors.map(({ minutes, cents: fixed, ...vendor }) => ({
+      ...vendor,
+      hours: String(minutes / 60),
+      amount: amount(fixed),
+    })),
+  }
+}
+
+/** What the server is asked to keep; it checks every field and names the one that is wrong. */
+export function pricesOf(typed: TypedPrices, { discountPercent }: Terms) {
+  const { hour } = typed
+  return {
+    rates: {
+      centsPerHour: { prep: cents(hour.prep), correct: cents(hour.correct), coat: cents(hour.coat) },
+      consumablesCents: cents(typed.consumables),
+      extraMaterialsCents: Object.fromEntries(EXTRA_KEYS.map((key) => [key, cents(typed.materials[key])])),
+      taxPercent: number(typed.tax),
+    },
+    terms: { discountPercent, depositPercent: number(typed.deposit), validDays: number(typed.validDays) },
+    vendors: typed.vendors.map(({ hours, amount: charged, ...vendor }) => ({
+      ...vendor,
+      minutes: Math.round(number(hours) * 60),
+      cents: cents(charged),
+    })),
+  }
+}

@@ -1,0 +1,130 @@
+'use client'
+
+import {
+  TRADE_NAME,
+  TRADES,
+  type Trade,
+  VENDOR_STAGE_NAME,
+  VENDOR_STAGES,
+  type VendorStage,
+  WEEK,
+} from '@/core/job'
+import type { Weekday } from '@/core/time'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import type { TypedVendor } from './typed-prices'
+
+type Props = {
+  vendor: TypedVendor
+  currency: string
+  error: (field: string) => string | undefined
+  onChange: (vendor: TypedVendor) => void
+  onRemove: () => void
+}
+
+const DAY_NAME: Record<Weekday, string> = {
+  mon: 'Mon',
+  tue: 'Tue',
+  wed: 'Wed',
+  thu: 'Thu',
+  fri: 'Fri',
+  sat: 'Sat',
+  sun: 'Sun',
+}
+
+/** Somebody from outside: what they do and when in the job, for how long and how much, and on which days. */
+export function VendorForm({ vendor, currency, error, onChange, onRemove }: Props) {
+  const set = (change: Partial<TypedVendor>) => onChange({ ...vendor, ...change })
+  const { when } = vendor
+  const text = (label: string, value: string, change: (value: string) => void, field: string) => (
+    <Field label={label} error={error(field)}>
+      <input
+        className="field"
+        autoComplete="off"
+        value={value}
+        onChange={(event) => change(event.target.value)}
+      />
+    </Field>
+  )
+  return (
+    <fieldset className="sheet space-y-3 p-4">
+      <legend className="sr-only">{vendor.name || 'Somebody new'}</legend>
+      <div className="grid gap-3 sm:grid-cols-3">
+        {text('Who', vendor.name, (name) => set({ name }), 'name')}
+        <Field label="What they do">
+          <select
+            className="field"
+            value={vendor.trade}
+            onChange={(event) => set({ trade: event.target.value as Trade })}
+          >
+            {TRADES.map((trade) => (
+              <option key={trade} value={trade}>
+                {TRADE_NAME[trade]}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Field label="When in the job">
+          <select
+            className="field"
+            value={vendor.stage}
+            onChange={(event) => set({ stage: event.target.value as VendorStage })}
+          >
+            {VENDOR_STAGES.map((stage) => (
+              <option key={stage} value={stage}>
+                {VENDOR_STAGE_NAME[stage]}
+              </option>
+            ))}
+          </select>
+        </Field>
+      </div>
+      {vendor.trade === 'film' && vendor.stage === 'after-coating' && (
+        <p className="border-l-4 border-copper bg-copper-soft px-3 py-1 text-[15px]">
+          Film does not stick to a coating. Film first, on naked paint; the coating goes over it.
+        </p>
+      )}
+      <div className="grid gap-3 sm:grid-cols-4">
+        {text('Takes, hours', vendor.hours, (hours) => set({ hours }), 'minutes')}
+        {text(`Charges, ${currency}`, vendor.amount, (amount) => set({ amount }), 'cents')}
+        {text('Comes at', when.from, (from) => set({ when: { ...when, from } }), 'when.from')}
+        {text('Goes at', when.to, (to) => set({ when: { ...when, to } }), 'when.to')}
+      </div>
+      <div>
+        <p className="mb-1 font-head text-sm font-semibold">Comes on</p>
+        <div className="flex flex-wrap gap-1.5">
+          {WEEK.map((day) => (
+            <label
+              key={day}
+              className="flex min-h-11 items-center gap-2 rounded border border-ink-soft/45 bg-sheet px-3 has-checked:border-fern has-checked:bg-lichen"
+            >
+              <input
+                type="checkbox"
+                className="size-5 accent-fern"
+                checked={when.days.includes(day)}
+                onChange={(event) =>
+                  set({
+                    when: {
+                      ...when,
+                      days: event.target.checked
+                        ? [...when.days, day]
+                        : when.days.filter((each) => each !== day),
+                    },
+                  })
+                }
+              />
+              {DAY_NAME[day]}
+            </label>
+          ))}
+        </div>
+        {error('when.days') && (
+          <p role="alert" className="mt-1 text-sm font-semibold text-copper">
+            {error('when.days')}
+          </p>
+        )}
+      </div>
+      <Button look="quiet" onClick={onRemove}>
+        No longer called in
+      </Button>
+    </fieldset>
+  )
+}

@@ -1,0 +1,64 @@
+import { describe, expect, test } from 'vitest'
+import { PROCESSES } from '@/core/correction'
+import { DEFECT_MODEL } from '@/core/survey'
+import { studyGroup } from '@/core/test-spot'
+import { chips, offerInput, swirls } from '../../core/job/fixture'
+import { attempt } from '../../core/test-spot/fixture'
+import { ladderFor, markOn, panelToTry, rungOf } from './ladder'
+
+const { judgement } = offerInput({ thin: ['roof'] })
+const panel = (id: string) => judgement.panels.find((judged) => judged.panel.id === id)!
+const study = (attempts: Parameters<typeof attempt>[0][] = []) =>
+  studyGroup('metal-original', {
+    hardness: 'medium',
+    paint: { make: '', colour: '', colourCode: '', paintSystem: 'clear-over-base' },
+    memory: [],
+    attempts: attempts.map(attempt),
+  })
+const keys = (options: readonly { process: { key: string } }[]) => options.map(({ process: { key } }) => key)
+
+describe('the ladder of one panel', () => {
+  test('leaves out what the rules forbid there, and says why', () => {
+    const { open, forbidden } = ladderFor(panel('front-bumper'), study(), 'clear-over-base')
+    expect(keys(open)).not.toContain('two-step')
+    expect(forbidden.every(({ broken }) => broken.length > 0)).toBe(true)
+    expect(open.length + forbidden.length).toBe(PROCESSES.length - 1)
+  })
+  test('a panel without paint to spare has no rung', () => {
+    expect(ladderFor(panel('roof'), study(), 'clear-over-base').open).toEqual([])
+  })
+  test('what a spot has shown does not shorten it: a spot is there to find out', () => {
+    const settled = study([{ process: 'one-step-polish', verdict: 'enough' }])
+    expect(settled.settled).toBe('one-step-polish')
+    expect(keys(ladderFor(panel('bonnet'), settled, 'clear-over-base').open)).toContain('two-step')
+  })
+  test('every rung fills the form with its first step, on a square that fits a spot', () => {
+    for (const { key, steps } of PROCESSES.filter((process) => process.steps.length > 0)) {
+      expect(rungOf(key).pad).toBe(steps[0]!.pad)
+      expect(rungOf(key).sectionM).toBeLessThanOrEqual(0.6)
+    }
+  })
+})
+
+describe('where to begin', () => {
+  test('on a panel with paint to spare and something to clear, in sight', () => {
+    expect(panelToTry(judgement, 'metal-original')!.panel.id).toBe('bonnet')
+    expect(panelToTry(judgement, 'plastic')!.panel.substrate).toBe('plastic')
+    expect(panelToTry(judgement, 'metal-repainted')).toBeUndefined()
+  })
+  test('not on a bonnet that is thin', () => {
+    const thin = offerInput({ thin: ['bonnet'] }).judgement
+    expect(panelToTry(thin, 'metal-original')!.panel.id).not.toBe('bonnet')
+  })
+  test('by the mark that costs the panel most and that polishing can clear', () => {
+    const heavy = { ...swirls, severity: 3 as const }
+    const marked = offerInput({
+      defects: { bonnet: [chips, swirls, { ...heavy, kind: 'oxidation' }] },
+    }).judgement
+    const bonnet = marked.panels.find((judged) => judged.panel.id === 'bonnet')!
+    expect(markOn(bonnet)).toEqual({ kind: 'oxidation', severity: 3 })
+    expect(DEFECT_MODEL[markOn(panel('roof')).kind].mend).toBe('polish')
+    const spotless = offerInput({ defects: {} }).judgement.panels[0]!
+    expect(markOn(spotless)).toEqual({ kind: 'swirls', severity: 2 })
+  })
+})
