@@ -232,7 +232,7 @@ test('the shop writes a package of its own, and what cannot be is refused with i
   await page.getByRole('checkbox', { name: 'Engine bay' }).check()
   await keep.click()
   await expect(page.getByText('Kept. Every plan from now on offers them.')).toBeVisible()
-  await openRoom(page, 'IM 8803', 'plan')
+  await openRoom(page, 'IM 8803', 'plan?compare=tideline')
   await page
     .getByRole('navigation', { name: 'Packages to compare' })
     .getByRole('link', { name: 'Breakwater' })

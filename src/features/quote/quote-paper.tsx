@@ -72,24 +72,8 @@ export function QuotePaper({ paper }: { paper: Paper }) {
         </ul>
       </section>
       <div className="mt-4 grid gap-6 sm:grid-cols-2">
-        <section aria-label="What is done">
-          <h3 className="text-xl">What is done</h3>
-          <ul className="mt-1 space-y-1 text-[15px]">
-            {workLines(summary).map((line) => (
-              <li key={line}>{line}</li>
-            ))}
-          </ul>
-        </section>
-        {summary.coats.length > 0 && (
-          <section aria-label="What is laid">
-            <h3 className="text-xl">What is laid</h3>
-            <ul className="mt-1 space-y-1 text-[15px]">
-              {coatLines(summary).map((line) => (
-                <li key={line}>{line}</li>
-              ))}
-            </ul>
-          </section>
-        )}
+        <Lines title="What is done" lines={workLines(summary)} />
+        {summary.coats.length > 0 && <Lines title="What is laid" lines={coatLines(summary)} />}
       </div>
       <section className="mt-4" aria-label="The price">
         <h3 className="text-xl">The price</h3>
@@ -134,5 +118,18 @@ export function QuotePaper({ paper }: { paper: Paper }) {
       {paper.collection && <p className="mt-4">{paper.collection}</p>}
       {paper.note && <p className="mt-3 whitespace-pre-line">{paper.note}</p>}
     </article>
+  )
+}
+
+function Lines({ title, lines }: { title: string; lines: readonly string[] }) {
+  return (
+    <section aria-label={title}>
+      <h3 className="text-xl">{title}</h3>
+      <ul className="mt-1 space-y-1 text-[15px]">
+        {lines.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+    </section>
   )
 }

@@ -1,0 +1,126 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import type { OfferInput } from '@/core/job'
+import { writeQuoteVersion } from '@/server/actions/quote'
+import type { Setup } from '@/server/shop-store'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { money } from '@/ui/when'
+import { Breaches } from '../plan/breaches'
+import { quoteDraftKey } from './draft-key'
+import { ExtraCounts } from './extra-counts'
+import type { Draft } from './use-draft'
+
+type Props = {
+  jobId: string
+  draft: Draft
+  setup: Setup
+  input: OfferInput
+  /** Number of the version that would be written. */
+  next: number
+  onEdit: () => void
+  onWritten: (version: number) => void
+}
+
+/** Package, extras and terms of the next version; the paper beside it follows every touch. */
+export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten }: Props) {
+  const [refused, setRefused] = useState<{ message: string; field?: string }>()
+  const [pending, startTransition] = useTransition()
+  const { issue, offer, typed } = draft
+  const edit = (change: () => void) => {
+    change()
+    setRefused(undefined)
+    onEdit()
+  }
+  const text = (field: 'discount' | 'deposit' | 'days', label: string, path: string) => (
+    <Field label={label} error={issue?.path.at(-1) === path ? issue.message : undefined}>
+      <input
+        className="field"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed[field]}
+        onChange={(event) => edit(() => draft.type({ [field]: event.target.value }))}
+      />
+    </Field>
+  )
+  const write = () =>
+    startTransition(async () => {
+      if (!offer) return
+      const answer = await writeQuoteVersion(jobId, {
+        choices: draft.choices,
+        note: typed.note,
+        shownCents: offer.price.totalCents,
+      }).catch(
+        () =>
+          ({
+            kind: 'refused',
+            message: 'The server does not answer. What you chose stays; try again.',
+          }) as const,
+      )
+      setRefused(answer.kind === 'refused' ? answer : undefined)
+      if (answer.kind === 'refused') return
+      sessionStorage.removeItem(quoteDraftKey(jobId))
+      onWritten(answer.version)
+    })
+  return (
+    <section aria-label="The next version" className="space-y-4 border-t border-line pt-4">
+      <h2 className="text-xl">{next > 1 ? 'Change it' : 'Put it together'}</h2>
+      <Field label="Package">
+        <select
+          className="field"
+          value={draft.packageKey}
+          onChange={(event) => edit(() => draft.choosePackage(event.target.value))}
+        >
+          {setup.packages.map(({ key, name }) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      {draft.processes && (
+        <p className="text-sm text-ink-soft">
+          With the processes chosen along the curve.{' '}
+          <button
+            type="button"
+            className="min-h-11 underline underline-offset-4"
+            onClick={() => edit(draft.forgetProcesses)}
+          >
+            Take the package’s own
+          </button>
+        </p>
+      )}
+      <ExtraCounts
+        shape={input.shape}
+        counts={draft.counts}
+        proposals={input.proposals}
+        onChange={(key, count) => edit(() => draft.count(key, count))}
+      />
+      <div className="grid grid-cols-3 gap-3">
+        {text('discount', 'Discount, %', 'discountPercent')}
+        {text('deposit', 'Deposit, %', 'depositPercent')}
+        {text('days', 'Holds, days', 'validDays')}
+      </div>
+      <Field label="A word to the customer" error={refused?.field === 'note' ? refused.message : undefined}>
+        <textarea
+          className="field"
+          rows={3}
+          value={typed.note}
+          onChange={(event) => edit(() => draft.type({ note: event.target.value }))}
+        />
+      </Field>
+      {offer && <Breaches broken={offer.breaches} />}
+      <Button className="w-full" disabled={pending || !offer} onClick={write}>
+        {pending
+          ? 'Writing it…'
+          : `Write version ${next}${offer ? `, ${money(setup.currency, offer.price.totalCents)}` : ''}`}
+      </Button>
+      {refused && (
+        <p role="alert" className="text-copper">
+          {refused.message}
+        </p>
+      )}
+    </section>
+  )
+}

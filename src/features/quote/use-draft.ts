@@ -1,0 +1,90 @@
+'use client'
+
+import { useEffect, useMemo, useState } from 'react'
+import {
+  type Choices,
+  choicesSchema,
+  chosenOffer,
+  EXTRA_KEYS,
+  type ExtraKey,
+  includedCount,
+  type OfferInput,
+} from '@/core/job'
+import type { Setup } from '@/server/shop-store'
+import { quoteDraftKey } from './draft-key'
+
+/** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
+
+export type TypedTerms = { discount: string; deposit: string; days: string; note: string }
+
+const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
+
+type Begin = { jobId: string; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
+
+export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
+  const { jobId, fromCurve, onFromCurve } = begin
+  const [packageKey, setPackageKey] = useState(begin.choices.packageKey)
+  const [processes, setProcesses] = useState(begin.choices.processes)
+  const [counts, setCounts] = useState<Partial<Record<ExtraKey, number>>>(
+    Object.fromEntries(begin.choices.extras.map(({ key, count }) => [key, count])),
+  )
+  const [typed, setTyped] = useState<TypedTerms>({
+    discount: String(begin.choices.terms.discountPercent),
+    deposit: String(begin.choices.terms.depositPercent),
+    days: String(begin.choices.terms.validDays),
+    note: begin.note,
+  })
+  // What was chosen along the curve waits in the session, since it is too long for an address.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: read once, when the page opens.
+  useEffect(() => {
+    const kept = fromCurve ? sessionStorage.getItem(quoteDraftKey(jobId)) : null
+    const from = kept
+      ? choicesSchema.pick({ packageKey: true, processes: true }).safeParse(JSON.parse(kept))
+      : undefined
+    if (!from?.success) return
+    setPackageKey(from.data.packageKey)
+    setProcesses(from.data.processes)
+    onFromCurve()
+  }, [])
+
+  const template = setup.packages.find(({ key }) => key === packageKey) ?? setup.packages[0]!
+  const extras = useMemo(
+    () =>
+      EXTRA_KEYS.map((key) => ({
+        key,
+        count: counts[key] ?? (template.extras.includes(key) ? includedCount(key, input.proposals) : 0),
+      })),
+    [counts, template, input.proposals],
+  )
+  const wanted = {
+    packageKey,
+    ...(processes ? { processes } : {}),
+    extras,
+    terms: {
+      discountPercent: number(typed.discount),
+      depositPercent: number(typed.deposit),
+      validDays: number(typed.days),
+    },
+  }
+  const checked = choicesSchema.safeParse(wanted)
+  return {
+    packageKey,
+    processes,
+    typed,
+    counts: Object.fromEntries(extras.map(({ key, count }) => [key, count])) as Record<ExtraKey, number>,
+    /** What is wrong with it, and with which field. */
+    issue: checked.success ? undefined : checked.error.issues[0]!,
+    choices: checked.success ? checked.data : undefined,
+    /** Undefined while something is wrong, or where a panel can no longer take what was chosen for it. */
+    offer: checked.success ? chosenOffer(setup.packages, input, checked.data) : undefined,
+    choosePackage: (key: string) => {
+      setPackageKey(key)
+      setProcesses(undefined)
+    },
+    forgetProcesses: () => setProcesses(undefined),
+    count: (key: ExtraKey, count: number) => setCounts({ ...counts, [key]: count }),
+    type: (change: Partial<TypedTerms>) => setTyped({ ...typed, ...change }),
+  }
+}
+
+export type Draft = ReturnType<typeof useDraft>
