@@ -24,6 +24,7 @@ import { findJob, type Job, takeIn } from '@/server/job-store'
 import { loadWorked } from '@/server/offers'
 import { publish } from '@/server/plan-store'
 import { collectionTime, planFloor, replan } from '@/server/planning'
+import { decideQuote, writeQuote } from '@/server/quote-store'
 import { loadShop, type Setup, type Shop } from '@/server/shop-store'
 import { addAttempt } from '@/server/spot-store'
 import { loadSurvey, saveSurvey } from '@/server/survey-store'
@@ -67,7 +68,7 @@ async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now:
 
 async function offerFor(db: Knex, shop: Shop, car: DemoCar, job: Job): Promise<Offer> {
   const template = shop.setup.packages.find(({ key }) => key === car.packageKey)!
-  return makeOffer(template, (await loadWorked(db, shop, job)).input)
+  return makeOffer(template, (await loadWorked(db, shop, job)).input, { terms: shop.setup.terms })
 }
 
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */
@@ -152,17 +153,28 @@ async function writeHistory(
   const sensor = new SimulatedClimateSensor()
   const end = live.published.map(({ end }) => end as Instant).reduce(laterOf)
   await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
-  await writeAgreement(db, {
+  const { setup } = shop
+  const agreedAt = live.arrive < now ? live.arrive : now
+  const told = {
     jobId: job.id,
     packageKey: offer.template.key,
     packageName: offer.template.name,
     plan: offer.plan,
     summary: summaryOf(offer),
     totalCents: offer.price.totalCents,
-    // A car that is finished waits for the next hour at which it can be fetched, unless it is gone.
-    promisedFor: collectionTime(shop.setup, gone ? end : laterOf(end, now)),
-    agreedAt: live.arrive < now ? live.arrive : now,
+  }
+  // A car that is finished waits for the next hour at which it can be fetched, unless it is gone.
+  const promisedFor = collectionTime(setup, gone ? end : laterOf(end, now))
+  const version = await writeQuote(db, {
+    ...told,
+    choices: { packageKey: offer.template.key, extras: [], terms: setup.terms },
+    note: '',
+    couldCollectAt: promisedFor,
+    writtenAt: agreedAt,
+    validUntil: plusMinutes(agreedAt, setup.terms.validDays * 1440),
   })
+  await decideQuote(db, job.id, version, { said: 'accepted', at: agreedAt, words: '' })
+  await writeAgreement(db, { ...told, promisedFor, agreedAt })
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
   for (const operation of live.plan.operations) {
     const progress = live.progress[operation.id]

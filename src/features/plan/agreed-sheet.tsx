@@ -1,3 +1,4 @@
+import type { Summary } from '@/core/job'
 import { letterOf } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import type { Agreement } from '@/server/agreement-store'
@@ -11,11 +12,14 @@ import { PriceLines } from './price-lines'
 export function AgreedSheet({
   job,
   agreement,
+  quoted,
   setup,
   now,
 }: {
   job: Job
   agreement: Agreement
+  /** There is a quote behind it; the oldest agreements have none. */
+  quoted: boolean
   setup: Setup
   now: Instant
 }) {
@@ -56,9 +60,11 @@ export function AgreedSheet({
         )}
         <div className="mt-5 flex flex-wrap gap-2">
           <ButtonLink href={`/jobs/${job.id}/schedule`}>To its schedule</ButtonLink>
-          <ButtonLink look="outline" href={`/jobs/${job.id}/quote`}>
-            The quote and its versions
-          </ButtonLink>
+          {quoted && (
+            <ButtonLink look="outline" href={`/jobs/${job.id}/quote`}>
+              The quote and its versions
+            </ButtonLink>
+          )}
         </div>
       </section>
       <section className="sheet p-6">
@@ -73,13 +79,20 @@ export function AgreedSheet({
         />
         <h2 className="mt-6 mb-2 text-xl">Panel by panel</h2>
         <ul className="columns-2 text-sm">
-          {Object.entries(summary.processes).map(([panel, process]) => (
-            <li key={panel} className="break-inside-avoid border-b border-line py-1">
-              {panel.replaceAll('-', ' ')}: <span className="text-ink-soft">{process.toLowerCase()}</span>
+          {panelsTold(summary).map(({ name, process }) => (
+            <li key={name} className="break-inside-avoid border-b border-line py-1">
+              {name}: <span className="text-ink-soft">{process.toLowerCase()}</span>
             </li>
           ))}
         </ul>
       </section>
     </div>
   )
+}
+
+/** Panels by name with what each gets; from before names were kept, by id. */
+function panelsTold({ panels, processes }: Summary): { name: string; process: string }[] {
+  return panels.length > 0
+    ? panels
+    : Object.entries(processes).map(([id, process]) => ({ name: id.replaceAll('-', ' '), process }))
 }

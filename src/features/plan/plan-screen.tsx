@@ -28,7 +28,8 @@ type Props = {
 /** What the pad has told, what every hour buys, and three packages side by side; or the one that was agreed. */
 export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: Props) {
   const { job, agreement } = entry
-  if (agreement) return <AgreedSheet job={job} agreement={agreement} setup={setup} now={now} />
+  if (agreement)
+    return <AgreedSheet job={job} agreement={agreement} quoted={quotes.length > 0} setup={setup} now={now} />
   if (offers.length === 0)
     return (
       <div className="mx-auto max-w-xl p-10 text-center">

@@ -19,6 +19,17 @@ export default async function QuotePage({ params, searchParams }: Props) {
   if (!entry) notFound()
   const db = await database()
   const quotes = await listQuotes(db, id)
+  if (entry.agreement && quotes.length === 0)
+    return (
+      <div className="mx-auto max-w-xl p-10 text-center">
+        <h1 className="text-2xl">Agreed without a quote</h1>
+        <p className="my-4">
+          “{entry.agreement.packageName}” was agreed at the desk before quotes were kept. What was said stands
+          on the plan.
+        </p>
+        <ButtonLink href={`/jobs/${id}/plan`}>To the plan</ButtonLink>
+      </div>
+    )
   if (!entry.surveyed && quotes.length === 0)
     return (
       <div className="mx-auto max-w-xl p-10 text-center">
