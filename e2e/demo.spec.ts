@@ -130,10 +130,21 @@ test('a layer is not begun before its window, and the reason stands there', asyn
   await expect(page.getByText('The layer before is still soft')).toBeVisible()
 })
 
-test('planning anew keeps every promise it can and says so', async ({ page }) => {
+test('a new plan is shown before it is taken, and keeps every promise it can', async ({ page }) => {
   await page.goto(`${shop.url}/schedule`)
-  await page.getByRole('button', { name: 'Plan anew' }).click()
-  await expect(page.getByRole('status')).toContainText('Planned', { timeout: 30_000 })
+  const anew = page.getByRole('button', { name: 'Plan anew' })
+  const proposal = page.getByRole('region', { name: 'What a new plan would change' })
+  const same = page.getByText('Nothing would change.')
+  await anew.click()
+  await expect(proposal.or(same)).toBeVisible({ timeout: 60_000 })
+  if (await proposal.isVisible()) {
+    await expect(proposal).not.toContainText(/\d late/)
+    await proposal.getByRole('button', { name: 'Leave it as it is' }).click()
+    await expect(proposal).toHaveCount(0)
+    await anew.click()
+    await proposal.getByRole('button', { name: 'Take this plan' }).click()
+    await expect(page.getByRole('status')).toContainText('Planned.', { timeout: 60_000 })
+  }
 })
 
 test('a job that is not there is said so, with a way back', async ({ page }) => {

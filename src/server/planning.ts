@@ -79,6 +79,11 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
   return planned!
 }
 
+/** A plan in which everything not yet begun may move; nothing is published. */
+export function planEverything(floor: Floor): Planned {
+  return planAround(floor, undefined, PLAN_ALL_STEPS)
+}
+
 /** Plans and publishes. With `movable` the other jobs keep their times if they can. */
 export async function replan(
   db: Knex,

@@ -67,7 +67,7 @@ describe('0003-quotes, on a database from before', () => {
     await migrate(old, MIGRATIONS.slice(0, 2))
     const customer = { id: 'c', name: 'Ita', phone: '', email: '', may_remind: 0, created_at: NOW }
     await old('customers').insert(customer)
-    expect(await migrate(old, MIGRATIONS)).toEqual(['0003-quotes'])
+    expect(await migrate(old, MIGRATIONS.slice(0, 3))).toEqual(['0003-quotes'])
     expect(await old('customers')).toMatchObject([{ id: 'c', name: 'Ita' }])
     expect(await listQuotes(old, 'j')).toEqual([])
     expect(await listAttempts(old, 'j')).toEqual([])

@@ -1,3 +1,4 @@
+export { type JobChange, planChanges } from './changes'
 export { type BrokenRule, checkSchedule } from './check'
 export { type ChainLink, explainEarliest } from './explain'
 export { nextOpen, openMinutesBetween } from './open-minutes'

@@ -46,6 +46,9 @@ test('every cause has its sentence, with names instead of ids', () => {
   expect(say({ kind: 'people', skill: 'coat', from: at('2027-01-13T14:50:00Z') })).toContain(
     'next quarter of an hour',
   )
+  expect(say({ kind: 'people', skill: 'vendor-oona', from: at('2027-01-13T12:00:00Z') })).toContain(
+    'but they come on their own days: 15:00.',
+  )
   expect(say({ kind: 'place', places: 'studio', from: base.start })).toBe(
     'Layer 2 waits for a free loft until 15:00.',
   )

@@ -5,7 +5,7 @@ import { ScrollStrip } from '@/ui/scroll-strip'
 import { moment } from '@/ui/when'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
-import { PlanAllButton } from './plan-all-button'
+import { PlanAll } from './plan-all'
 import { TimeGrid } from './time-grid'
 import { type Timeline, timelineFrom, widthOf, within, xOf } from './timeline'
 
@@ -21,7 +21,11 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
   const timeline = timelineFrom(setup.timezone, now, DAYS, PX_PER_HOUR)
   const stays = staysOf(floor).filter(({ start, end }) => within(timeline, start, end))
   const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
-  const crew = everyone(setup)
+  // Somebody from outside has a row only while they are expected.
+  const crew = everyone(setup).filter(
+    ({ id }) =>
+      setup.people.some((person) => person.id === id) || blocks.some(({ people }) => people.includes(id)),
+  )
   const nameOf = (id: string) => crew.find((person) => person.id === id)?.name ?? id
   const rows = [
     ...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })),
@@ -39,9 +43,7 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
             {planning.status === 'infeasible' ? ', not everything found room' : ''}
           </p>
         )}
-        <div className="ml-auto">
-          <PlanAllButton />
-        </div>
+        <PlanAll zone={setup.timezone} now={now} />
       </div>
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
       <div className="sheet flex overflow-hidden">

@@ -37,6 +37,8 @@ export function whyText(
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
     case 'people':
       if (!isDelay(link)) return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
+      if (link.skill.startsWith('vendor-'))
+        return `${title} could begin ${at(link.from)}, but they come on their own days: ${at(link.start)}.`
       return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`

@@ -1,0 +1,102 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import type { Knex } from 'knex'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { checkSchedule } from '@/core/schedule'
+import { instantOrThrow, plusMinutes } from '@/core/time'
+import { loadDemo } from '../../demo/generate'
+import { connect, openDatabase } from './db'
+import { loadFloor, openJobs } from './floor'
+import { MIGRATIONS, migrate } from './migrations'
+import { lastPlanning, loadPublished } from './plan-store'
+import { planEverything } from './planning'
+import { propose, takeProposal } from './proposal'
+import { recordStart } from './work-store'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+
+let folder: string
+let db: Knex
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-proposal-'))
+  process.env.FERN_YARD_DATA = folder
+  db = await openDatabase(path.join(folder, 'shop.db'))
+  await loadDemo(db, NOW)
+})
+afterAll(async () => {
+  await db.destroy()
+  delete process.env.FERN_YARD_DATA
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const standing = async () => JSON.stringify([...(await loadPublished(db))])
+
+describe('0004-proposals, on a database from before', () => {
+  test('adds its table and leaves the plan that stands', async () => {
+    const old = connect(path.join(folder, 'old.db'))
+    await migrate(old, MIGRATIONS.slice(0, 3))
+    const planning = { computed_at: NOW, status: 'feasible', cause: 'before', reasons: '[]' }
+    await old('plannings').insert(planning)
+    expect(await migrate(old, MIGRATIONS)).toEqual(['0004-proposals'])
+    expect(await old('plannings')).toMatchObject([{ cause: 'before' }])
+    expect(await old('proposals')).toEqual([])
+    await old.destroy()
+  })
+})
+
+describe('a new plan', () => {
+  test('breaks no rule and keeps what was promised', async () => {
+    const floor = await loadFloor(db, NOW)
+    const { problem, schedule, placed } = planEverything(floor)
+    expect(schedule.status).not.toBe('infeasible')
+    expect(checkSchedule(problem, schedule)).toEqual([])
+    for (const { id, due } of openJobs(floor)) {
+      const ends = placed.filter(({ job }) => job === id).map(({ end }) => end)
+      expect(due === undefined || ends.every((end) => end <= due)).toBe(true)
+    }
+  })
+  test('is shown with what it changes, and publishes nothing by itself', async () => {
+    const before = await standing()
+    const { id, changes } = await propose(db, NOW)
+    expect(await standing()).toBe(before)
+    expect(id).toBeTruthy()
+    for (const change of changes) {
+      expect(change.moved.length).toBeGreaterThan(0)
+      expect(change.plate).toMatch(/^IM /)
+    }
+  })
+  test('is refused once the floor has changed, and the plan that stands stays', async () => {
+    const { id } = await propose(db, NOW)
+    const floor = await loadFloor(db, NOW)
+    const waiting = floor.jobs.find(({ stage }) => stage.kind === 'between')!
+    const { stage } = waiting
+    if (stage.kind !== 'between') throw new Error('nobody waits between two steps')
+    expect((await recordStart(db, waiting.job.id, stage.next.id, NOW, 'merle')).ok).toBe(true)
+    const before = await standing()
+    expect(await takeProposal(db, id, plusMinutes(NOW, 5))).toEqual({ kind: 'stale' })
+    expect(await standing()).toBe(before)
+  })
+  test('taken, is published as it was shown, once', async () => {
+    const at = plusMinutes(NOW, 10)
+    const { id } = await propose(db, at)
+    const shown = JSON.parse((await db('proposals').where({ id }).first()).placed) as {
+      job: string
+      operation: string
+      start: string
+    }[]
+    expect(await takeProposal(db, id, plusMinutes(at, 1))).toEqual({ kind: 'taken' })
+    const published = await loadPublished(db)
+    for (const { job, operation, start } of shown)
+      expect(published.get(job)!.find((placed) => placed.operation === operation)!.start).toBe(start)
+    expect(await lastPlanning(db)).toMatchObject({ cause: 'planned anew', computedAt: plusMinutes(at, 1) })
+    expect(await takeProposal(db, id, plusMinutes(at, 2))).toEqual({ kind: 'gone' })
+  })
+  test('nobody took is forgotten after some days', async () => {
+    await propose(db, plusMinutes(NOW, 20))
+    const later = plusMinutes(NOW, 5 * 1440)
+    await propose(db, later)
+    const kept: { made_at: string }[] = await db('proposals')
+    expect(kept.map(({ made_at }) => made_at)).toEqual([later])
+  })
+})
