@@ -68,14 +68,14 @@ const worked = ({ option }: PanelChoice) => option.process.steps.length > 0
 /** Two steps clear 80 to 95 % (common practice); a panel clearly below that is not called corrected. */
 const CORRECTED_FROM = 0.75
 
-/** Panels worked more mildly than they need, because of what they can spare. */
+/** Worked more mildly than it needs, because of what it can spare. */
+const heldBack = (choice: PanelChoice) =>
+  worked(choice) &&
+  choice.option.cleared < CORRECTED_FROM &&
+  choice.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'over-budget'))
+
 function improvedOnly(panels: readonly PanelChoice[]): Expectation[] {
-  const held = panels.filter(
-    (choice) =>
-      worked(choice) &&
-      choice.option.cleared < CORRECTED_FROM &&
-      choice.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'over-budget')),
-  )
+  const held = panels.filter(heldBack)
   return held.length === 0
     ? []
     : [
@@ -91,7 +91,8 @@ const SOFTENED_BELOW = 0.6
 
 function softenedOnly(panels: readonly PanelChoice[]): Expectation[] {
   const deep = panels.filter(
-    ({ option }) => option.process.steps.length > 1 && option.cleared < SOFTENED_BELOW,
+    (choice) =>
+      !heldBack(choice) && choice.option.process.steps.length > 1 && choice.option.cleared < SOFTENED_BELOW,
   )
   return deep.length === 0
     ? []

@@ -16,7 +16,7 @@ type Props = {
   onMove: (at: number) => void
 }
 
-const SIZE = { width: 620, height: 280 }
+const SIZE = { width: 620, height: 240 }
 const PAD = { left: 46, right: 16, top: 16, bottom: 40 }
 
 /** The point nearest to that many minutes that costs no more, or the first. */

@@ -135,21 +135,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
       </div>
       <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div>
-          {frontier.points.length > 1 ? (
-            <FrontierCurve
-              points={frontier.points}
-              named={named}
-              at={at}
-              indexBefore={correction.indexBefore}
-              onMove={(to) => settle(() => setMinutes(frontier.points[to]!.minutes))}
-            />
-          ) : (
-            <p className="rounded bg-lichen/70 p-4 text-lg">
-              Nothing is to be won at the machine here. What this car can have is a wash, and protection where
-              nothing speaks against it.
-            </p>
-          )}
-          <dl className="mt-4 grid grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4" data-testid="frontier-here">
+          <dl className="mb-3 grid min-h-22 grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4" data-testid="frontier-here">
             <Figure name="Condition">
               {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
             </Figure>
@@ -182,6 +168,20 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
               )}
             </Figure>
           </dl>
+          {frontier.points.length > 1 ? (
+            <FrontierCurve
+              points={frontier.points}
+              named={named}
+              at={at}
+              indexBefore={correction.indexBefore}
+              onMove={(to) => settle(() => setMinutes(frontier.points[to]!.minutes))}
+            />
+          ) : (
+            <p className="rounded bg-lichen/70 p-4 text-lg">
+              Nothing is to be won at the machine here. What this car can have is a wash, and protection where
+              nothing speaks against it.
+            </p>
+          )}
           <p className="mt-3 rounded bg-lichen/70 px-3 py-2 text-[15px]" aria-live="polite">
             {later.minutes === here.minutes ? (
               'Nothing more is to be won safely: what is left stays, and says so in the offer.'
