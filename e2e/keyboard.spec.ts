@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { Shop } from './shop'
+import { tabTo } from './tab-to'
 
 /** From the yard to the placed job without a pointer. */
 
@@ -9,20 +10,6 @@ test.beforeAll(async () => {
   await shop.open('2027-01-12T08:05:00Z')
 })
 test.afterAll(() => shop.remove())
-
-/** Tabs on until the focused element is the one, as a keyboard user would look for it. */
-async function tabTo(page: Page, name: RegExp, most = 80): Promise<void> {
-  for (let step = 0; step < most; step++) {
-    await page.keyboard.press('Tab')
-    const focused = await page.evaluate(() => {
-      const element = document.activeElement as HTMLElement | null
-      const label = (element as HTMLInputElement | null)?.labels?.[0]?.textContent
-      return [element?.getAttribute('aria-label'), label, element?.textContent].filter(Boolean).join(' ')
-    })
-    if (name.test(focused)) return
-  }
-  throw new Error(`nothing called ${name} can be reached by Tab`)
-}
 
 test('take in, measure, choose and see the schedule by keyboard alone', async ({ page }) => {
   const { keyboard } = page
@@ -117,4 +104,49 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await expect(page).toHaveURL(/\/schedule$/)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Promised for')
   await expect(page.getByTestId('why')).toContainText('Wash')
+})
+
+test('a try at the test spot, a quote and its yes by keyboard alone', async ({ page }) => {
+  const demo = Shop.demo('2027-01-13T10:20:00Z')
+  try {
+    await demo.open('2027-01-13T10:20:00Z')
+    const { keyboard } = page
+    await page.goto(demo.url)
+    const href = await page.locator('a:has-text("IM 8803")').first().getAttribute('href')
+    const job = demo.url + href!.replace(/\/[a-z]+$/, '')
+    await page.goto(`${job}/spots`)
+    await tabTo(page, /^Bonnet:/)
+    await keyboard.press('ArrowRight')
+    await expect(page.getByRole('heading', { name: 'A try on the right front wing' })).toBeVisible()
+    await tabTo(page, /^Gone, %/)
+    await keyboard.type('80')
+    await tabTo(page, /^Good enough/)
+    await keyboard.press('Space')
+    await expect(page.getByRole('radio', { name: 'Good enough' })).toBeChecked()
+    await tabTo(page, /^Write it down/)
+    await keyboard.press('Enter')
+    await expect(page.getByRole('region', { name: 'What to try next' })).toContainText('Settled')
+
+    await page.goto(`${job}/plan?compare=tideline,headland`)
+    await tabTo(page, /^Along the curve/)
+    const here = page.getByTestId('frontier-here')
+    const before = await here.textContent()
+    await keyboard.press('Home')
+    await expect(here).not.toHaveText(before!)
+    await tabTo(page, /^Write a quote for it/)
+    await keyboard.press('Enter')
+    await expect(page).toHaveURL(/\/quote\?from=curve$/)
+    await tabTo(page, /^Holds, days/)
+    await keyboard.press('ControlOrMeta+a')
+    await keyboard.type('7')
+    await tabTo(page, /^Write version 1/)
+    await keyboard.press('Enter')
+    await expect(page.getByRole('button', { name: /^1\. Headland/ })).toContainText('open until 20 Jan 2027')
+    await tabTo(page, /^The customer accepts/)
+    await keyboard.press('Enter')
+    await expect(page).toHaveURL(/\/schedule$/)
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('Promised for')
+  } finally {
+    await demo.remove()
+  }
 })

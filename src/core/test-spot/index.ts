@@ -13,4 +13,4 @@ export { adviceFor, type GroupStudy, paintKnowledge, type StudyInput, studyGroup
 export { type Advice, nextRung } from './ladder'
 export { KINSHIPS, type KnownCar, type PaintKey, type Recall, recall } from './memory'
 export { attemptSchema } from './schema'
-export { type Estimate, factorOf, shrink, weightOfWitnesses } from './shrink'
+export { type Estimate, factorOf, shrink } from './shrink'

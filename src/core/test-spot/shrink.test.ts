@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Estimate, factorOf, shrink, weightOfWitnesses } from '.'
+import { type Estimate, factorOf, shrink } from '.'
 
 const estimate = fc.record({
   log: fc.double({ min: -1.2, max: 1.2, noNaN: true }),
@@ -12,7 +12,6 @@ describe('shrinkage', () => {
   test('without witnesses the prior stands as it is', () => {
     const prior: Estimate = { log: 0.3, variance: 0.09 }
     expect(shrink(prior, [])).toEqual({ log: expect.closeTo(0.3, 12), variance: expect.closeTo(0.09, 12) })
-    expect(weightOfWitnesses(prior, [])).toBe(0)
   })
   test('the mean of two equally sure sides lies half-way, and is twice as sure', () => {
     const { log, variance } = shrink({ log: 0, variance: 0.04 }, [{ log: 0.4, variance: 0.04 }])
@@ -55,7 +54,6 @@ describe('shrinkage', () => {
     const odd: Estimate = { log: 0.8, variance: 0.12 }
     expect(shrink(prior, [odd]).log).toBeLessThan(0.3)
     expect(shrink(prior, Array(20).fill(odd)).log).toBeGreaterThan(0.65)
-    expect(weightOfWitnesses(prior, Array(20).fill(odd))).toBeGreaterThan(0.85)
   })
 })
 

@@ -15,12 +15,6 @@ export function shrink(prior: Estimate, witnesses: readonly Estimate[]): Estimat
   return { log, variance: 1 / precision }
 }
 
-/** How far the witnesses outweigh the prior, 0–1. */
-export function weightOfWitnesses(prior: Estimate, witnesses: readonly Estimate[]): number {
-  const of = witnesses.reduce((sum, { variance }) => sum + 1 / variance, 0)
-  return of / (of + 1 / prior.variance)
-}
-
 /** The factor itself with the band that holds it two times in three. */
 export function factorOf({ log, variance }: Estimate): { factor: number; low: number; high: number } {
   const sd = Math.sqrt(variance)

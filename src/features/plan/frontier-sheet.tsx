@@ -135,7 +135,10 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
       </div>
       <div className="mt-4 grid gap-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <div>
-          <dl className="mb-3 grid min-h-22 grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4" data-testid="frontier-here">
+          <dl
+            className="mb-3 grid min-h-22 grid-cols-2 gap-x-6 gap-y-2 sm:grid-cols-4"
+            data-testid="frontier-here"
+          >
             <Figure name="Condition">
               {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
             </Figure>
