@@ -54,7 +54,7 @@ export const FORBID_RULES: readonly ForbidRule[] = [
   {
     id: 'no-wool-on-single-stage',
     reason: 'A rotary or wool on single-stage paint leaves tiger stripes.',
-    remedy: 'Stay with foam on a dual-action machine.',
+    remedy: 'Stay with foam or microfibre on a dual-action machine.',
     breaks: (process, { paintSystem }) => paintSystem === 'single-stage' && uses(process, /wool|rotary/i),
   },
   {

@@ -121,7 +121,7 @@ function nailCatchers(panels: readonly PanelChoice[]): Expectation[] {
 /** What a kind of paint means for the result; clear over base needs no word. */
 const PAINT_LIMIT: Partial<Record<PaintSystem, string>> = {
   'single-stage':
-    'This is single-stage paint: its colour comes off on the pad and there is no clear to spend. Foam only, no strong solvent, and each correction is one fewer for the years to come.',
+    'This is single-stage paint: its colour comes off on the pad and there is no clear to spend. No wool, no rotary, no strong solvent; and each correction is one fewer for the years to come.',
   matte: 'Matte paint is never polished: what marks it stays, and it is cleaned and protected only.',
   wrap: 'The car is wrapped: it is cleaned and protected, and the paint beneath cannot be judged.',
   gelcoat: 'Gelcoat cannot be measured: the mildest method that works is used, and some marks stay.',

@@ -28,7 +28,7 @@ export const PAINT_SYSTEM_GUIDE: Record<PaintSystem, Guide> = {
     name: 'Single stage',
     tell: 'The pad takes the colour of the car. There is no clear to spend.',
     test: 'Rub a hidden spot with polish on a white cloth: the cloth takes the colour of the car.',
-    consequence: 'Foam only on a dual action; no strong alcohol and no strong solvent afterwards.',
+    consequence: 'No wool and no rotary; no strong alcohol and no strong solvent afterwards.',
   },
   matte: {
     name: 'Matte or satin',
