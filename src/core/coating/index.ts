@@ -18,5 +18,5 @@ export {
   coatingBreaches,
   millilitresNeeded,
 } from './rules'
-export { SURFACE, type SurfaceCoat, surfaceAreaM2 } from './surface'
+export { SURFACE, type SurfaceCoat, surfaceAreaM2, surfaceMinutes } from './surface'
 export { type LayerWindow, type WindowState, windowAfter, windowState } from './window'

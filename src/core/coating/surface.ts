@@ -27,3 +27,8 @@ export const SURFACE: Record<OtherSurface, SurfaceModel> = {
 export function surfaceAreaM2(surface: Surface, paintedM2: number): number {
   return surface === 'paint' ? paintedM2 : (SURFACE[surface].areaM2 * paintedM2) / MIDDLE_SIZED_M2
 }
+
+/** Minutes to clean, wipe, lay and buff a surface on a vehicle with that much paint. */
+export function surfaceMinutes(surface: OtherSurface, paintedM2: number): number {
+  return (SURFACE[surface].minutes * paintedM2) / MIDDLE_SIZED_M2
+}

@@ -1,4 +1,4 @@
-import { type OtherSurface, type Product, SURFACE, type SurfaceCoat } from '../coating'
+import { type OtherSurface, type Product, SURFACE, type SurfaceCoat, surfaceMinutes } from '../coating'
 import type { CorrectionPlan } from '../correction'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
@@ -44,8 +44,6 @@ export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays:
 
 /** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
 const TYPICAL_CONTAMINATION = 40
-/** Painted area the minutes of other surfaces belong to, m²: a middle-sized car (mem). */
-const MIDDLE_SIZED_M2 = 9
 /** An all-in-one sets about 30 min before wipe-off (cp). */
 const SET_MINUTES = 30
 
@@ -66,7 +64,6 @@ const MINUTES = {
   layer: (areaM2: number) => 20 + 17 * areaM2,
   /** A sealant is sprayed, spread and buffed as one goes (mem). */
   sprayed: (areaM2: number) => 10 + 4 * areaM2,
-  surface: (surface: OtherSurface, areaM2: number) => (SURFACE[surface].minutes * areaM2) / MIDDLE_SIZED_M2,
   /** One towel round the car (mem). */
   buff: (areaM2: number) => 1.6 * areaM2,
   /** Refit, glass, tyres, final inspection by a second pair of eyes (mem). */
@@ -149,7 +146,7 @@ const surfaceOperation = (areaM2: number, { surface, product }: SurfaceCoat): Pl
     `surface-${surface}`,
     'surface',
     `${SURFACE[surface].name}: ${product.name}`,
-    MINUTES.surface(surface, areaM2),
+    surfaceMinutes(surface, areaM2),
     'coat',
   ),
   surface,

@@ -11,13 +11,12 @@ import {
   type OfferInput,
 } from '@/core/job'
 import type { Setup } from '@/server/shop-store'
+import { typedNumber } from '@/ui/typed-number'
 import { quoteDraftKey } from './draft-key'
 
 /** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
 
 export type TypedTerms = { discount: string; deposit: string; days: string; note: string }
-
-const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
 
 type Begin = { jobId: string; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
 
@@ -61,9 +60,9 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     ...(processes ? { processes } : {}),
     extras,
     terms: {
-      discountPercent: number(typed.discount),
-      depositPercent: number(typed.deposit),
-      validDays: number(typed.days),
+      discountPercent: typedNumber(typed.discount),
+      depositPercent: typedNumber(typed.deposit),
+      validDays: typedNumber(typed.days),
     },
   }
   const checked = choicesSchema.safeParse(wanted)

@@ -8,6 +8,7 @@ import type { WashSetup } from '@/server/shop-store'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
 
 const SCHOOL_NAME: Record<School, string> = {
   'gauge-guided': 'By the gauge',
@@ -20,7 +21,6 @@ const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
 }
 
 type Typed = Record<'bucket' | 'spray' | 'cap' | 'bottle' | 'seconds' | 'flow', string>
-const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
 
 function typedOf({ gear }: WashSetup): Typed {
   return {
@@ -34,13 +34,13 @@ function typedOf({ gear }: WashSetup): Typed {
 }
 
 const gearOf = (typed: Typed): WashSetup['gear'] => ({
-  bucketMl: number(typed.bucket) * 1000,
-  sprayMl: number(typed.spray),
-  capMl: number(typed.cap),
+  bucketMl: typedNumber(typed.bucket) * 1000,
+  sprayMl: typedNumber(typed.spray),
+  capMl: typedNumber(typed.cap),
   lance: {
-    bottleMl: number(typed.bottle),
-    emptySeconds: number(typed.seconds),
-    flowLPerMin: number(typed.flow),
+    bottleMl: typedNumber(typed.bottle),
+    emptySeconds: typedNumber(typed.seconds),
+    flowLPerMin: typedNumber(typed.flow),
   },
 })
 

@@ -16,6 +16,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { holdLinks } from '@/ui/patient-link'
+import { typedNumber } from '@/ui/typed-number'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
 import { markOn, rungOf } from './ladder'
@@ -29,12 +30,11 @@ type Props = {
   album: Photos
 }
 
-const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
 const readings = (text: string) =>
   text
     .split(/[\s;]+/)
     .filter(Boolean)
-    .map(number)
+    .map(typedNumber)
 const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
 const all = (of: 'machine' | 'pad' | 'liquid') => [
   ...new Set(PROCESSES.flatMap(({ steps }) => steps.map((step) => step[of]))),
@@ -79,11 +79,11 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
           machine: rung.machine,
           pad: rung.pad,
           liquid: rung.liquid,
-          speed: number(rung.speed),
-          passes: number(rung.passes),
-          sectionM: number(rung.sectionM),
+          speed: typedNumber(rung.speed),
+          passes: typedNumber(rung.passes),
+          sectionM: typedNumber(rung.sectionM),
           mark: { kind, severity },
-          cleared: number(cleared) / 100,
+          cleared: typedNumber(cleared) / 100,
           haze,
           heat,
           beforeUm: readings(film.before),

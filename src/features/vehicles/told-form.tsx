@@ -5,9 +5,9 @@ import type { Panel } from '@/core/vehicle'
 import { tellRemoval } from '@/server/actions/ledger'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
 
 const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
-const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.trim().replace(',', '.')))
 
 /** Enters what an owner or another shop tells: a correction nobody here has measured. */
 export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: readonly Panel[] }) {
@@ -24,8 +24,8 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: rea
     const answer = await tellRemoval(vehicleId, {
       panels: chosen,
       day: typed.day,
-      removedUm: number(typed.removedUm),
-      uncertaintyUm: number(typed.uncertaintyUm),
+      removedUm: typedNumber(typed.removedUm),
+      uncertaintyUm: typedNumber(typed.uncertaintyUm),
       note: typed.note,
     }).catch(
       () =>

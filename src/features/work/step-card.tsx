@@ -7,6 +7,7 @@ import { atLocal, dayIn, type Instant, localDayOrThrow, plusMinutes } from '@/co
 import { finishOperation, startOperation, type WorkAnswer } from '@/server/actions/work'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
 import { clock, duration, moment } from '@/ui/when'
 import { windowText } from '../window-text'
 import type { LayerConditions, Step } from './card'
@@ -126,7 +127,6 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
   const knownFields = ['by', 'startedAt', 'endedAt', ...Object.keys(layer)]
   const general =
     answer?.kind === 'refused' && !knownFields.includes(answer.field ?? '') ? answer.message : undefined
-  const number = (text: string) => (text.trim() === '' ? Number.NaN : Number(text.replace(',', '.')))
   const send = (action: () => Promise<WorkAnswer>) =>
     startTransition(async () =>
       setAnswer(
@@ -150,9 +150,9 @@ function RecordForm({ jobId, step, conditions, people, zone, now }: Props) {
             layer: {
               productId: operation.productId,
               lot: layer.lot,
-              airC: number(layer.airC),
-              rhPercent: number(layer.rhPercent),
-              panelC: number(layer.panelC),
+              airC: typedNumber(layer.airC),
+              rhPercent: typedNumber(layer.rhPercent),
+              panelC: typedNumber(layer.panelC),
             },
           }
         : {}),
