@@ -1,7 +1,7 @@
 import { fromEpochMinutes, type Instant } from '../time'
 import { impossibilitiesOf } from './impossible'
 import { compileModel, type Model, type ModelJob } from './model'
-import { type PlacedJob, placeJob, type StartCause } from './place-job'
+import { type Placed, placeJob, type StartCause } from './place-job'
 import type { Problem } from './problem'
 import { search } from './search'
 import { ShopState } from './shop-state'
@@ -31,11 +31,11 @@ export function explainEarliest(problem: Problem, jobId: string): ChainLink[] | 
     if (placed && placed.placement.job !== job.index)
       shop.commit(model.jobs[placed.placement.job]!, placed.placement)
   shop.remove(job.index)
-  const attempt = placeJob(model, shop, job)
-  return attempt.ok ? chainOf(model, job, attempt.value.placed) : undefined
+  const attempt = placeJob({ model, shop }, job)
+  return attempt.ok ? chainOf(model, job, attempt.placed) : undefined
 }
 
-function chainOf(model: Model, job: ModelJob, placed: PlacedJob): ChainLink[] {
+function chainOf(model: Model, job: ModelJob, placed: Placed): ChainLink[] {
   const { operations } = placed.placement
   const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
   const chain: ChainLink[] = []

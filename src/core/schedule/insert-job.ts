@@ -1,68 +1,105 @@
 import { jobCost } from './cost'
-import type { Model, ModelJob } from './model'
-import { type PlacedJob, type PlaceFailure, placeJob, settleAgain } from './place-job'
-import type { ShopState } from './shop-state'
+import type { SlotContext } from './find-slot'
+import type { ModelJob } from './model'
+import { drawTogether, layEarly, type Placed, type PlaceFailure, type Quay, quayChoices } from './place-job'
 import { stayExtent } from './shop-state'
 
-/** Later arrivals that are tried, days after the earliest: a car that waits outside blocks no bay (mem). */
-const LATER_DAYS = [1, 2, 3] as const
+/** How often a later beginning is tried because the bay is held for longer than the work needs (mem). */
+const LATER_MAX = 8
+/** The same while searching, where the beginnings tried are drawn at random and the job will be laid again. */
+const LATER_MAX_AT_RANDOM = 2
 
-export type Insertion = { ok: true; placed: PlacedJob; cost: number } | { ok: false; failure: PlaceFailure }
+export type Insertion = { ok: true; placed: Placed; cost: number } | { ok: false; failure: PlaceFailure }
 
 /**
- * The cheapest of the placements tried for one job in the shop as it stands: as early as possible, or started some
- * days later, each with its stays drawn together so that bays are not held for nothing. The shop is not changed.
+ * The cheapest of the placements tried for one job in the shop as it stands: as early as it can be done, then drawn
+ * together so that no bay is held for nothing, then begun later as long as that could save more than it costs. The shop
+ * is not changed.
  */
-export function insertJob(model: Model, shop: ShopState, job: ModelJob, makespan = 0): Insertion {
-  const first = placeAndTighten(model, shop, job, [], makespan)
-  if (!first.ok) return first
-  let best = first
-  for (const days of LATER_DAYS) {
-    if (job.pinned || model.problem.objective.hold === 0) break
-    const from = Math.max(0, job.arrive) + days * 1440
-    const later = placeAndTighten(
-      model,
-      shop,
-      job,
-      job.stays.map(() => from),
-      makespan,
-    )
-    if (later.ok && later.cost < best.cost) best = later
+export function insertJob(shop: SlotContext, job: ModelJob, makespan = 0): Insertion {
+  const context: SlotContext = { ...shop, known: new Map() }
+  let best: Insertion = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
+  for (const quays of quayChoices(context, job)) {
+    const releases: (number | undefined)[] = []
+    const most = context.random ? LATER_MAX_AT_RANDOM : LATER_MAX
+    for (let tries = 0; tries <= most; tries++) {
+      const attempt = layEarly(context, job, quays, releases)
+      if (!attempt.ok) {
+        if (!best.ok) best = attempt
+        break
+      }
+      const found = tightened(context, job, quays, releases, attempt.placed, makespan)
+      if (!best.ok || found.cost < best.cost) best = found
+      const later = laterRelease(context, job, found.placed)
+      if (!later || found.cost - later.maySave >= best.cost) break
+      releases[later.stay] = later.from + waitBefore(context, tries, later.slack)
+    }
   }
   return best
 }
 
-function placeAndTighten(
-  model: Model,
-  shop: ShopState,
+/** How often, of a hundred, a stay is left early at random, though its place is held for nothing: it may make room elsewhere. */
+const LEFT_EARLY_PERCENT = 10
+
+const leftEarly = ({ random }: SlotContext) => random !== undefined && random() * 100 < LEFT_EARLY_PERCENT
+
+/** How much later than the next minute: a slot, two, four and so on, or anything up to what the hold could lose. */
+function waitBefore({ model, random }: SlotContext, tries: number, slack: number): number {
+  if (random) return Math.floor(random() ** 2 * slack)
+  return tries === 0 ? 0 : model.slot * 2 ** (tries - 1)
+}
+
+type Done = Extract<Insertion, { ok: true }>
+
+function priced({ model }: SlotContext, job: ModelJob, placed: Placed, makespan: number): Done {
+  return { ok: true, placed, cost: jobCost(model, job, placed.placement, makespan) }
+}
+
+/**
+ * The job with its stays drawn together where that holds a place for less. What need not move stays early: it is laid once
+ * more behind the late beginnings of those stays, since room kept free now is worth more than room kept free later.
+ */
+function tightened(
+  context: SlotContext,
   job: ModelJob,
-  releases: readonly number[],
+  quays: readonly Quay[],
+  releases: readonly (number | undefined)[],
+  placed: Placed,
   makespan: number,
-): Insertion {
-  const attempt = placeJob(model, shop, job, releases)
-  if (!attempt.ok) return attempt
-  const { berths } = attempt.value
-  let placed = attempt.value.placed
-  let cost = jobCost(model, job, placed.placement, makespan)
-  if (job.operations.every(({ pin }) => pin)) return { ok: true, placed, cost }
-  const kept = job.stays.map((_, stay) => releases[stay] ?? Number.NEGATIVE_INFINITY)
-  // The last stay first: drawing it together may leave the ones before it room to move.
-  for (const stay of [...job.stays.keys()].reverse()) {
-    const extent = stayExtent(job, placed.placement, stay)
-    let low = Math.ceil(extent.from / model.slot)
-    let high = Math.floor(extent.to / model.slot)
-    while (low < high) {
-      const middle = (low + high + 1) >> 1
-      const tried = kept.with(stay, middle * model.slot)
-      const again = settleAgain(model, shop, job, berths, tried)
-      const price = again ? jobCost(model, job, again.placement, makespan) : Number.POSITIVE_INFINITY
-      if (again && price <= cost) {
-        low = middle
-        placed = again
-        cost = price
-        kept[stay] = middle * model.slot
-      } else high = middle - 1
-    }
+): Done {
+  const early = priced(context, job, placed, makespan)
+  if (context.model.problem.objective.hold === 0) return early
+  const late = drawTogether(context, job, placed)
+  if (!late) return early
+  let keptEarly = false
+  const behind = job.stays.map((_, stay) => {
+    const [before, after] = [placed, late].map(({ placement }) => stayExtent(job, placement, stay))
+    if (after!.to - after!.from >= before!.to - before!.from) return releases[stay]
+    if (!leftEarly(context)) return after!.from
+    keptEarly = true
+    return releases[stay]
+  })
+  const again = layEarly(context, job, quays, behind)
+  if (keptEarly) return again.ok ? priced(context, job, again.placed, makespan) : early
+  const options = [early, priced(context, job, late, makespan)]
+  if (again.ok) options.push(priced(context, job, again.placed, makespan))
+  return options.reduce((best, option) => (option.cost <= best.cost ? option : best))
+}
+
+/** The stay that is held longest beyond its work, begun later than now, and what its hold could save at most. */
+function laterRelease(
+  { model }: SlotContext,
+  job: ModelJob,
+  { placement }: Placed,
+): { stay: number; from: number; slack: number; maySave: number } | undefined {
+  let widest: { stay: number; from: number; slack: number } | undefined
+  let slackOfAll = 0
+  for (const [stay, { minutesAtLeast, operations }] of job.stays.entries()) {
+    if (operations.some((index) => job.operations[index]!.pin)) continue
+    const { from, to } = stayExtent(job, placement, stay)
+    const slack = to - from - minutesAtLeast
+    slackOfAll += slack
+    if (slack > (widest?.slack ?? 0)) widest = { stay, from: from + 1, slack }
   }
-  return { ok: true, placed, cost }
+  return widest && { ...widest, maySave: slackOfAll * model.problem.objective.hold }
 }

@@ -39,6 +39,18 @@ export function firstEndingAfter(intervals: readonly Interval[], minute: number)
   return low
 }
 
+/** Index of the last interval that begins before `minute`; -1 if none does. */
+export function lastBeginningBefore(intervals: readonly Interval[], minute: number): number {
+  let low = -1
+  let high = intervals.length - 1
+  while (low < high) {
+    const middle = (low + high + 1) >> 1
+    if (intervals[middle]!.from < minute) low = middle
+    else high = middle - 1
+  }
+  return low
+}
+
 /** The first interval that shares a minute with [from, to). */
 export function firstOverlap<T extends Interval>(
   intervals: readonly T[],

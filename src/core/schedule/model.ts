@@ -5,7 +5,13 @@ import type { Problem, ProblemOperation } from './problem'
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
+/** More teams than this are not tried for one operation; the first are those with the fewest other skills. */
+const TEAMS_MAX = 64
+
 export type Pin = { start: number; people?: number[]; place?: number }
+
+/** People who may do an operation together, and when all of them and the place are there. */
+export type Crew = { people: readonly number[]; open: readonly Interval[] }
 
 export type ModelOperation = {
   index: number
@@ -17,12 +23,21 @@ export type ModelOperation = {
   /** Indexes of the people who have the skill, those with the fewest other skills first. */
   skilled: number[]
   stay: number
+  /** Operations of the same job that no chain of links puts before or after this one: they may overlap it. */
+  beside: number[]
   pin?: Pin
 }
 
 export type ModelLink = { from: number; to: number; min: number; max: number }
 
-export type ModelStay = { id: string; kind: string; operations: number[]; places: number[] }
+export type ModelStay = {
+  id: string
+  kind: string
+  operations: number[]
+  places: number[]
+  /** No stay of this kind can be shorter: its longest chain of minutes and lags. */
+  minutesAtLeast: number
+}
 
 export type ModelJob = {
   index: number
@@ -35,6 +50,7 @@ export type ModelJob = {
   stays: ModelStay[]
   /** Operation indexes so that links point forward; undefined where links run in a circle. */
   order?: number[]
+  /** Whether anything of it is fixed. */
   pinned: boolean
 }
 
@@ -49,6 +65,10 @@ export type Model = {
   capacity: number[]
   /** Open time common to some people and a place, cached by who and where. */
   openFor: (people: readonly number[], place: number) => readonly Interval[]
+  /** When a person is on shift. */
+  openOf: (person: number) => readonly Interval[]
+  /** The teams that may do an operation in a place: the pinned one, or any of the right size with the skill. */
+  crewsFor: (operation: ModelOperation, place: number) => readonly Crew[]
   jobs: ModelJob[]
 }
 
@@ -66,6 +86,79 @@ function topologicalOrder(count: number, links: readonly ModelLink[]): number[] 
   return order
 }
 
+/** Which operations lie before which along the links. */
+function reachable(count: number, links: readonly ModelLink[], order: readonly number[]): boolean[][] {
+  const after = Array.from({ length: count }, () => new Array<boolean>(count).fill(false))
+  for (const index of order.toReversed())
+    for (const link of links)
+      if (link.from === index) {
+        after[index]![link.to] = true
+        for (let other = 0; other < count; other++) if (after[link.to]![other]) after[index]![other] = true
+      }
+  return after
+}
+
+/** Longest chain of minutes and lags through the operations of one stay. */
+function longestChain(job: ModelJob, stay: ModelStay): number {
+  const inStay = new Set(stay.operations)
+  const reach = new Map<number, number>()
+  for (const index of job.order!) {
+    if (!inStay.has(index)) continue
+    const before = job.links
+      .filter((link) => link.to === index && inStay.has(link.from))
+      .map((link) => reach.get(link.from)! + link.min)
+    reach.set(index, Math.max(0, ...before) + job.operations[index]!.minutes)
+  }
+  return Math.max(...reach.values())
+}
+
+function teamsOf(people: readonly number[], size: number): number[][] {
+  if (size === 0) return [[]]
+  const teams: number[][] = []
+  const extend = (team: number[], from: number): void => {
+    if (teams.length >= TEAMS_MAX) return
+    if (team.length === size) {
+      teams.push(team)
+      return
+    }
+    for (let at = from; at < people.length; at++) extend([...team, people[at]!], at + 1)
+  }
+  extend([], 0)
+  return teams
+}
+
+/** Teams are the same for all operations that ask for as many of one skill, open time for all places of one calendar. */
+function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor'] {
+  const cache = new Map<string, readonly Crew[]>()
+  const calendars = Object.keys(problem.calendars)
+  const calendarOf = problem.places.map(({ calendar }) => calendars.indexOf(calendar))
+  const own = new WeakMap<ModelOperation, (readonly Crew[] | undefined)[]>()
+  return (operation, place) => {
+    let byCalendar = own.get(operation)
+    if (!byCalendar) {
+      byCalendar = []
+      own.set(operation, byCalendar)
+    }
+    const calendar = calendarOf[place]!
+    const known = byCalendar[calendar]
+    if (known) return known
+    const pinned = operation.pin?.people
+    const key = `${calendar} ${pinned ? pinned.join() : ''} ${operation.people} ${operation.skill}`
+    let crews = cache.get(key)
+    if (!crews) {
+      const teams = pinned
+        ? pinned.every((person) => operation.skilled.includes(person))
+          ? [pinned]
+          : []
+        : teamsOf(operation.skilled, operation.people)
+      crews = teams.map((people) => ({ people, open: openFor(people, place) }))
+      cache.set(key, crews)
+    }
+    byCalendar[calendar] = crews
+    return crews
+  }
+}
+
 function rangeOf(problem: Problem, originMinute: number): Interval {
   const minutes = [
     ...problem.fixed.map(({ start }) => start),
@@ -74,7 +167,11 @@ function rangeOf(problem: Problem, originMinute: number): Interval {
   return { from: Math.min(0, ...minutes), to: problem.horizonDays * 1440 }
 }
 
-function openTimeCache(problem: Problem, originMinute: number, range: Interval): Model['openFor'] {
+function openTimeCache(
+  problem: Problem,
+  originMinute: number,
+  range: Interval,
+): Pick<Model, 'openOf' | 'openFor'> {
   const byCalendar = new Map(
     Object.entries(problem.calendars).map(([name, calendar]) => [
       name,
@@ -82,17 +179,19 @@ function openTimeCache(problem: Problem, originMinute: number, range: Interval):
     ]),
   )
   const cache = new Map<string, readonly Interval[]>()
-  return (people, place) => {
+  const openOf: Model['openOf'] = (person) => byCalendar.get(problem.people[person]!.calendar)!
+  const openFor: Model['openFor'] = (people, place) => {
     const key = `${people.join(',')}@${place}`
     const known = cache.get(key)
     if (known) return known
     const open = people.reduce<readonly Interval[]>(
-      (common, person) => intersectIntervals(common, byCalendar.get(problem.people[person]!.calendar)!),
+      (common, person) => intersectIntervals(common, openOf(person)),
       byCalendar.get(problem.places[place]!.calendar)!,
     )
     cache.set(key, open)
     return open
   }
+  return { openOf, openFor }
 }
 
 /** Turns a checked problem into the solver's model. */
@@ -137,11 +236,18 @@ export function compileModel(problem: Problem): Model {
         skill,
         skilled: bySkillCount.filter((person) => problem.people[person]!.skills.includes(skill)),
         stay: job.stays.findIndex((stay) => stay.operations.includes(operation.id)),
+        beside: [],
         ...(pin ? { pin } : {}),
       }
     })
     const order = topologicalOrder(operations.length, links)
-    return {
+    if (order) {
+      const after = reachable(operations.length, links, order)
+      for (const { index: one, beside } of operations)
+        for (const { index: other } of operations)
+          if (one !== other && !after[one]![other] && !after[other]![one]) beside.push(other)
+    }
+    const compiled: ModelJob = {
       index,
       id: job.id,
       arrive: minuteOf(job.arrive),
@@ -154,11 +260,15 @@ export function compileModel(problem: Problem): Model {
         kind: stay.kind,
         operations: stay.operations.map((operation) => operationIndex.get(operation)!),
         places: problem.places.flatMap((place, at) => (place.kinds.includes(stay.kind) ? [at] : [])),
+        minutesAtLeast: 0,
       })),
       ...(order ? { order } : {}),
       pinned: operations.some(({ pin }) => pin),
     }
+    if (order) for (const stay of compiled.stays) stay.minutesAtLeast = longestChain(compiled, stay)
+    return compiled
   })
+  const { openOf, openFor } = openTimeCache(problem, originMinute, range)
   return {
     problem,
     originMinute,
@@ -168,7 +278,9 @@ export function compileModel(problem: Problem): Model {
     personIds: problem.people.map((person) => person.id),
     placeIds: problem.places.map((place) => place.id),
     capacity: problem.places.map((place) => place.capacity),
-    openFor: openTimeCache(problem, originMinute, range),
+    openOf,
+    openFor,
+    crewsFor: crewCache(problem, openFor),
     jobs,
   }
 }

@@ -1,10 +1,8 @@
-import { findSlot } from './find-slot'
+import { blinks, earliestSlot, latestSlot, type SlotContext } from './find-slot'
 import type { Interval } from './intervals'
-import type { Model, ModelJob, ModelLink, ModelOperation } from './model'
-import { type JobPlacement, type OperationPlacement, type ShopState, stayExtent } from './shop-state'
+import type { ModelJob, ModelLink, ModelOperation } from './model'
+import { type JobPlacement, type OperationPlacement, stayExtent } from './shop-state'
 
-/** How many free gaps of one place are considered before the next place is. */
-const GAPS_PER_PLACE = 3
 /** Rounds of pulling windows together before a job is given up; each round moves some start to a later slot. */
 const ROUNDS_MAX = 4000
 
@@ -16,7 +14,6 @@ export type StartCause =
   | { kind: 'people'; from: number; behind: StartCause }
   | { kind: 'place'; from: number; behind: StartCause }
   | { kind: 'window'; next: number; behind: StartCause }
-  | { kind: 'kept-short' }
 
 export type PlaceFailure = {
   operation: number
@@ -25,214 +22,289 @@ export type PlaceFailure = {
   window?: { after: number; opens: number; closes: number }
 }
 
-export type PlacedJob = { placement: JobPlacement; causes: StartCause[] }
-
-type Attempt = { ok: true; placed: PlacedJob } | { ok: false; failure: PlaceFailure }
-
-/** Where a stay is held, and between which minutes that place is free. */
+/** Where each stay is held, and between which minutes that place is free. */
 type Berth = { place: number; gap: Interval }
 
-/**
- * Places the stays of a job whose berths are given, every operation as early as it can be. Starts only ever move
- * later: first behind arrival, links and berth, then, where a follower misses its window, the operation before it
- * is held back. What results is the earliest of all schedules for these berths, or the proof that there is none.
- */
-function settle(
-  model: Model,
-  shop: ShopState,
-  job: ModelJob,
-  berths: readonly Berth[],
-  releases: readonly number[],
-): Attempt {
-  const inPrefix = (index: number) => berths[job.operations[index]!.stay] !== undefined
-  const order = job.order!.filter((index) => inPrefix(index))
-  const links = job.links.filter((link) => inPrefix(link.from) && inPrefix(link.to))
-  const heldBack = new Map<number, { until: number; link: ModelLink }>()
-  let missed: PlaceFailure | undefined
+export type Placed = { placement: JobPlacement; berths: Berth[]; causes: StartCause[] }
+export type PlaceAttempt = { ok: true; placed: Placed } | { ok: false; failure: PlaceFailure }
 
-  for (let round = 0; round < ROUNDS_MAX; round++) {
-    const laid: OperationPlacement[] = []
-    const causes: StartCause[] = []
-    for (const index of order) {
-      const operation = job.operations[index]!
-      const berth = berths[operation.stay]!
-      const bound = startBound(job, operation, links, laid, berth, releases, heldBack.get(index))
-      const own = laid.filter((other) => other !== undefined)
-      const slot = findSlot({ model, shop, own }, operation, berth.place, bound.at)
-      if (!slot || slot.end > berth.gap.to) {
-        const code = operation.pin ? 'pin-broken' : slot ? 'place-taken' : 'no-slot'
-        return { ok: false, failure: missed ?? { operation: index, code } }
-      }
-      laid[index] = slot
-      causes[index] = operation.pin
-        ? { kind: 'pinned' }
-        : slot.start > bound.at
-          ? { kind: 'people', from: bound.at, behind: bound.cause }
-          : bound.cause
-    }
-    const late = links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
-    if (!late) return { ok: true, placed: { placement: { job: job.index, operations: laid }, causes } }
-    const before = laid[late.from]!
-    missed ??= {
-      operation: late.to,
-      code: 'window-closed',
-      window: { after: late.from, opens: before.end + late.min, closes: before.end + late.max },
-    }
-    const until = startToEndAt(model, shop, job, late.from, laid, laid[late.to]!.start - late.max)
-    if (until === undefined) return { ok: false, failure: missed }
-    heldBack.set(late.from, { until, link: late })
-  }
-  return { ok: false, failure: missed ?? { operation: order[0]!, code: 'no-slot' } }
-}
+/** Places of one calendar: which of them a stay is held in makes no difference to the hours of its work. */
+export type Quay = readonly number[]
 
-function startBound(
-  job: ModelJob,
-  operation: ModelOperation,
-  links: readonly ModelLink[],
-  laid: readonly OperationPlacement[],
-  berth: Berth,
-  releases: readonly number[],
-  held: { until: number; link: ModelLink } | undefined,
-): { at: number; cause: StartCause } {
-  const origin = operation.pin ? Number.NEGATIVE_INFINITY : 0
-  let bound: { at: number; cause: StartCause } = {
-    at: Math.max(job.arrive, origin),
-    cause: { kind: 'arrival' },
-  }
-  const raise = (at: number, cause: StartCause) => {
-    if (at > bound.at) bound = { at, cause }
-  }
-  for (const link of links)
-    if (link.to === operation.index)
-      raise(laid[link.from]!.end + link.min, { kind: 'after', operation: link.from, waitMinutes: link.min })
-  raise(berth.gap.from, { kind: 'place', from: bound.at, behind: bound.cause })
-  if (held) raise(held.until, { kind: 'window', next: held.link.to, behind: bound.cause })
-  raise(releases[operation.stay] ?? Number.NEGATIVE_INFINITY, { kind: 'kept-short' })
-  return bound
-}
+const ARRIVAL: StartCause = { kind: 'arrival' }
 
-/** The earliest start from which an operation ends no earlier than `end`; undefined if it has none. */
-function startToEndAt(
-  model: Model,
-  shop: ShopState,
-  job: ModelJob,
-  index: number,
-  laid: readonly OperationPlacement[],
-  end: number,
-): number | undefined {
-  const operation = job.operations[index]!
-  if (operation.pin) return undefined
-  const current = laid[index]!
-  if (operation.mode !== 'pausable') return Math.max(current.start + 1, end - operation.minutes)
-  const own = laid.filter((other) => other !== undefined && other !== current)
-  let start = current.start
-  for (;;) {
-    const slot = findSlot({ model, shop, own }, operation, current.place, start + 1)
-    if (!slot) return undefined
-    if (slot.end >= end) return slot.start
-    start = slot.start
-  }
-}
-
-/** Places of a stay that are worth telling apart: of several that are alike and empty, the first. */
-function candidatePlaces(model: Model, shop: ShopState, job: ModelJob, stay: number): number[] {
-  const pinned = job.stays[stay]!.operations.flatMap((index) => job.operations[index]!.pin?.place ?? [])
-  if (pinned.length > 0)
-    return pinned.every((place) => place === pinned[0]) && job.stays[stay]!.places.includes(pinned[0]!)
-      ? [pinned[0]!]
-      : []
-  const seen = new Set<string>()
-  return job.stays[stay]!.places.filter((place) => {
-    if (!shop.placeIsUnused(place)) return true
-    const { kinds, calendar, capacity } = model.problem.places[place]!
-    const alike = JSON.stringify([[...kinds].sort(), calendar, capacity])
-    if (seen.has(alike)) return false
-    seen.add(alike)
-    return true
-  })
-}
-
-/** Each berth was found for its stay alone; two stays of one job in the same place must also fit together. */
-function ownStaysFit(
-  shop: ShopState,
-  job: ModelJob,
-  placement: JobPlacement,
-  berths: readonly Berth[],
-): boolean {
-  const byPlace = new Map<number, Interval[]>()
-  for (const stay of job.stays.keys()) {
-    const berth = berths[stay]
-    if (berth)
-      byPlace.set(berth.place, [...(byPlace.get(berth.place) ?? []), stayExtent(job, placement, stay)])
-  }
-  return [...byPlace].every(([place, stays]) => stays.length < 2 || shop.holdsTogether(place, stays))
-}
-
-export type Berthed = { placed: PlacedJob; berths: Berth[] }
+/** A start that is held back so that the follower of that operation meets its window. */
+type HeldBack = { until: number; follower: number }
 
 /**
- * Finds a berth for every stay and a start for every operation, stay by stay in the order of the work, taking the
- * berth that frees the car soonest and going back where a later stay finds none. The shop is not changed.
+ * Lays a job as early as it can be beside what the shop holds already. Starts only ever move later: behind arrival,
+ * links and free places, and where a follower misses its window, the operation before it is held back. What results is
+ * the least of all schedules, or the proof that there is none (for the crews that are done soonest).
  */
-export function placeJob(
-  model: Model,
-  shop: ShopState,
-  job: ModelJob,
-  releases: readonly number[] = [],
-): { ok: true; value: Berthed } | { ok: false; failure: PlaceFailure } {
-  const firstIn = (stay: number) =>
-    Math.min(...job.stays[stay]!.operations.map((index) => job.order!.indexOf(index)))
-  const stays = [...job.stays.keys()].sort((a, b) => firstIn(a) - firstIn(b))
-  let failure: PlaceFailure = { operation: job.order![0]!, code: 'no-place' }
+class Laying {
+  private readonly laid: (OperationPlacement | undefined)[] = []
+  private readonly causes: StartCause[] = []
+  private readonly heldBack: (HeldBack | undefined)[] = []
+  /** When a place first becomes free for a stay, as far as it is known. */
+  private readonly placeFrom: (number | undefined)[] = []
+  private readonly linksTo: ModelLink[][]
+  private readonly windows: ModelLink[]
+  private readonly position: number[] = []
+  private missed: PlaceFailure | undefined
+  private rounds = 0
 
-  const descend = (depth: number, berths: Berth[], soFar: JobPlacement | undefined): Berthed | undefined => {
-    if (depth === stays.length) {
-      const final = settle(model, shop, job, berths, releases)
-      return final.ok ? { placed: final.placed, berths } : undefined
+  constructor(
+    private readonly context: SlotContext,
+    private readonly job: ModelJob,
+    private readonly quays: readonly Quay[],
+    private readonly releases: readonly (number | undefined)[],
+  ) {
+    this.linksTo = job.operations.map(() => [])
+    for (const link of job.links) this.linksTo[link.to]!.push(link)
+    this.windows = job.links.filter(({ max }) => max !== Number.POSITIVE_INFINITY)
+    for (const [at, index] of job.order!.entries()) this.position[index] = at
+  }
+
+  run(): PlaceAttempt {
+    let from = 0
+    for (;;) {
+      const failure = this.settle(from)
+      if (failure) return { ok: false, failure }
+      const operations = this.laid as OperationPlacement[]
+      const found = findBerths(this.context, this.job, operations, this.quays)
+      if (found.ok) return { ok: true, placed: this.berthed(operations, found.berths) }
+      const { stay, next } = found
+      const [first] = this.job.stays[stay]!.operations
+      const code = this.job.operations[first!]!.pin ? 'pin-broken' : 'place-taken'
+      if (next === undefined || this.rounds++ > ROUNDS_MAX)
+        return { ok: false, failure: this.missed ?? { operation: first!, code } }
+      this.placeFrom[stay] = next
+      from = Math.min(...this.job.stays[stay]!.operations.map((index) => this.position[index]!))
     }
-    const stay = stays[depth]!
-    const options: { berths: Berth[]; freed: number; placement: JobPlacement }[] = []
-    /** Where the job's own earlier stays stand, this one can only come before or after. */
-    const ownIn = (place: number) =>
-      stays
-        .slice(0, depth)
-        .flatMap((own) => (soFar && berths[own]?.place === place ? [stayExtent(job, soFar, own)] : []))
-    for (const place of candidatePlaces(model, shop, job, stay)) {
-      let found = 0
-      for (const gap of shop.freeGaps(place, ownIn(place))) {
-        if (gap.to <= job.arrive || found === GAPS_PER_PLACE) continue
-        const extended = [...berths]
-        extended[stay] = { place, gap }
-        const attempt = settle(model, shop, job, extended, releases)
-        if (!attempt.ok) {
-          failure = attempt.failure
-          continue
-        }
-        const { placement } = attempt.placed
-        if (!ownStaysFit(shop, job, placement, extended)) continue
-        found++
-        options.push({ berths: extended, freed: stayExtent(job, placement, stay).to, placement })
+  }
+
+  private berthed(laid: readonly OperationPlacement[], berths: Berth[]): Placed {
+    const operations = laid.map((each, index) => {
+      const { place } = berths[this.job.operations[index]!.stay]!
+      return each.place === place ? each : { ...each, place }
+    })
+    return { placement: { job: this.job.index, operations }, berths, causes: this.causes }
+  }
+
+  /** Lays the operations from a position of the order on, until every window is met or one cannot be. */
+  private settle(from: number): PlaceFailure | undefined {
+    let position = from
+    for (;;) {
+      const failure = this.layFrom(position)
+      if (failure) return failure
+      const late = this.windows.find(
+        (link) => this.laid[link.to]!.start - this.laid[link.from]!.end > link.max,
+      )
+      if (!late) return undefined
+      const before = this.laid[late.from]!
+      this.missed ??= {
+        operation: late.to,
+        code: 'window-closed',
+        window: { after: late.from, opens: before.end + late.min, closes: before.end + late.max },
       }
+      const until = this.startToEndAt(late.from, this.laid[late.to]!.start - late.max)
+      if (until === undefined || this.rounds++ > ROUNDS_MAX) return this.missed
+      this.heldBack[late.from] = { until, follower: late.to }
+      position = this.position[late.from]!
     }
-    options.sort((a, b) => a.freed - b.freed)
-    for (const option of options) {
-      const done = descend(depth + 1, option.berths, option.placement)
-      if (done) return done
+  }
+
+  private layFrom(position: number): PlaceFailure | undefined {
+    const order = this.job.order!
+    for (let at = position; at < order.length; at++) this.laid[order[at]!] = undefined
+    for (let at = position; at < order.length; at++) {
+      const index = order[at]!
+      const operation = this.job.operations[index]!
+      const earliest = this.startBound(operation)
+      const [place] = this.quays[operation.stay]!
+      const slot = earliestSlot(this.context, operation, place!, earliest, this.laid)
+      if (!slot) return this.missed ?? { operation: index, code: operation.pin ? 'pin-broken' : 'no-slot' }
+      this.laid[index] = slot
+      const behind = this.causes[index]!
+      // Where the place was the longer wait, it is the reason, though nobody was there at the minute it became free.
+      const longer = behind.kind === 'place' && earliest - behind.from >= slot.start - earliest
+      if (operation.pin) this.causes[index] = { kind: 'pinned' }
+      else if (slot.start > earliest && !longer)
+        this.causes[index] = { kind: 'people', from: earliest, behind }
     }
     return undefined
   }
-  const value = descend(0, [], undefined)
-  return value ? { ok: true, value } : { ok: false, failure }
+
+  /** Before which minute an operation cannot start, and, in `causes`, why not. */
+  private startBound(operation: ModelOperation): number {
+    const { index, stay } = operation
+    let at = operation.pin ? this.job.arrive : Math.max(this.job.arrive, 0)
+    let cause: StartCause = ARRIVAL
+    for (const link of this.linksTo[index]!) {
+      const opens = this.laid[link.from]!.end + link.min
+      if (opens <= at) continue
+      at = opens
+      cause = { kind: 'after', operation: link.from, waitMinutes: link.min }
+    }
+    const free = this.placeFrom[stay]
+    if (free !== undefined && free > at) {
+      cause = { kind: 'place', from: at, behind: cause }
+      at = free
+    }
+    const held = this.heldBack[index]
+    if (held && held.until > at) {
+      at = held.until
+      cause = { kind: 'window', next: held.follower, behind: cause }
+    }
+    const release = this.releases[stay]
+    if (release !== undefined && release > at) at = release
+    this.causes[index] = cause
+    return at
+  }
+
+  /** The earliest start from which an operation ends no earlier than `end`; undefined if it has none. */
+  private startToEndAt(index: number, end: number): number | undefined {
+    const operation = this.job.operations[index]!
+    if (operation.pin) return undefined
+    const current = this.laid[index]!
+    if (operation.mode !== 'pausable') return Math.max(current.start + 1, end - operation.minutes)
+    const others = this.laid.with(index, undefined)
+    let start = current.start
+    for (;;) {
+      const slot = earliestSlot(this.context, operation, current.place, start + 1, others)
+      if (!slot) return undefined
+      if (slot.end >= end) return slot.start
+      start = slot.start
+    }
+  }
 }
 
-/** Places a job again in the same berths with other releases; undefined where that does not work. */
-export function settleAgain(
-  model: Model,
-  shop: ShopState,
+type Berths = { ok: true; berths: Berth[] } | { ok: false; stay: number; next: number | undefined }
+
+/** A free place for every stay as it lies; else the stay that has none, and when one that is long enough becomes free. */
+function findBerths(
+  context: SlotContext,
   job: ModelJob,
-  berths: readonly Berth[],
-  releases: readonly number[],
-): PlacedJob | undefined {
-  const attempt = settle(model, shop, job, [...berths], releases)
-  return attempt.ok && ownStaysFit(shop, job, attempt.placed.placement, berths) ? attempt.placed : undefined
+  operations: readonly OperationPlacement[],
+  quays: readonly Quay[],
+): Berths {
+  const berths: Berth[] = []
+  const extents = job.stays.map((_, stay) => stayExtent(job, { operations }, stay))
+  for (const [stay, extent] of extents.entries()) {
+    let best: Berth | undefined
+    let next: number | undefined
+    const pinned = job.stays[stay]!.operations.some((index) => job.operations[index]!.pin)
+    for (const place of quays[stay]!) {
+      const own = extents.filter((_, other) => other < stay && berths[other]!.place === place)
+      for (const gap of context.shop.freeGaps(place, own)) {
+        // A later start never ends earlier, so room that closes before this end is of no use.
+        if (gap.to < extent.to) continue
+        if (gap.from <= extent.from) {
+          // Of several, the one that leaves the least room unused before it.
+          if ((!best || gap.from > best.gap.from) && !(best && blinks(context))) best = { place, gap }
+        } else if (pinned) break
+        else if (gap.to - gap.from >= job.stays[stay]!.minutesAtLeast) {
+          next = Math.min(next ?? gap.from, gap.from)
+          break
+        }
+      }
+    }
+    if (!best) return { ok: false, stay, next }
+    berths[stay] = best
+  }
+  return { ok: true, berths }
+}
+
+/** When each stay must be over: the last ones when they are now, those before them when their place is wanted again. */
+function latestEnds(job: ModelJob, { placement, berths }: Placed): number[] {
+  const ends = job.stays.map((_, stay) => stayExtent(job, placement, stay).to)
+  const end = Math.max(...ends)
+  return ends.map((own, stay) => {
+    const alone = berths.every(({ place }, other) => other === stay || place !== berths[stay]!.place)
+    return alone ? Math.min(end, berths[stay]!.gap.to) : own
+  })
+}
+
+/**
+ * The same job with every operation as late as it can be while no stay ends later, so that bays are held no longer than
+ * the work needs. Undefined where the operations that lie between windows leave no later schedule.
+ */
+export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed): Placed | undefined {
+  const order = job.order!
+  const laid: OperationPlacement[] = [...placed.placement.operations]
+  const last = latestEnds(job, placed)
+  const startBy: number[] = job.operations.map(() => Number.POSITIVE_INFINITY)
+  let position = order.length - 1
+  for (let round = 0; round < ROUNDS_MAX; round++) {
+    for (let at = position; at >= 0; at--) {
+      const operation = job.operations[order[at]!]!
+      let end = last[operation.stay]!
+      for (const link of job.links)
+        if (link.from === operation.index) end = Math.min(end, laid[link.to]!.start - link.min)
+      const current = placed.placement.operations[operation.index]!
+      const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, laid)
+      if (!slot) return undefined
+      laid[operation.index] = slot
+    }
+    const wide = job.links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
+    if (!wide) return { ...placed, placement: { job: job.index, operations: laid } }
+    startBy[wide.to] = laid[wide.from]!.end + wide.max
+    position = order.indexOf(wide.to)
+  }
+  return undefined
+}
+
+/** The places of a stay by their calendars; where one is pinned, only that one. */
+function quaysOf({ model }: SlotContext, job: ModelJob, stay: number): Quay[] {
+  const { places, operations } = job.stays[stay]!
+  const pinned = new Set(operations.flatMap((index) => job.operations[index]!.pin?.place ?? []))
+  if (pinned.size > 1) return []
+  const byCalendar = new Map<string, number[]>()
+  for (const place of places) {
+    if (pinned.size === 1 && !pinned.has(place)) continue
+    const { calendar } = model.problem.places[place]!
+    byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
+  }
+  return [...byCalendar.values()]
+}
+
+/** Every way to choose one of each. */
+function choices<T>(lists: readonly (readonly T[])[]): T[][] {
+  return lists.reduce<T[][]>(
+    (chosen, list) => chosen.flatMap((each) => list.map((one) => [...each, one])),
+    [[]],
+  )
+}
+
+const quayCache = new WeakMap<ModelJob, Quay[][]>()
+
+/** Which places the stays of a job may be held in, by calendar; no entry where a stay has none. */
+export function quayChoices(context: SlotContext, job: ModelJob): readonly Quay[][] {
+  let found = quayCache.get(job)
+  if (!found) {
+    found = choices(job.stays.map((_, stay) => quaysOf(context, job, stay)))
+    quayCache.set(job, found)
+  }
+  return found
+}
+
+/** Lays a job as early as it can be, with its stays in these places and no stay begun before its release. */
+export function layEarly(
+  context: SlotContext,
+  job: ModelJob,
+  quays: readonly Quay[],
+  releases: readonly (number | undefined)[] = [],
+): PlaceAttempt {
+  return new Laying(context, job, quays, releases).run()
+}
+
+/** The earliest placement of a job in the shop as it stands, of all places; the shop is not changed. */
+export function placeJob(context: SlotContext, job: ModelJob): PlaceAttempt {
+  let best: PlaceAttempt = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
+  const endOf = ({ placement }: Placed) => Math.max(...placement.operations.map(({ end }) => end))
+  for (const quays of quayChoices(context, job)) {
+    const attempt = layEarly(context, job, quays)
+    if (!best.ok || (attempt.ok && endOf(attempt.placed) < endOf(best.placed))) best = attempt
+  }
+  return best
 }

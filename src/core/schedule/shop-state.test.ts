@@ -48,24 +48,11 @@ describe('room in a place', () => {
       { numRuns: 40 },
     )
   })
-  test('one more car fits where it is asked for, or does not, by the same count', () => {
-    const model = compileModel(shopProblem([curing('A')], { places: hall(2) }))
-    const shop = new ShopState(model)
-    shop.commit(model.jobs[0]!, { job: 0, operations: [{ start: 0, end: 60, people: [], place: 1 }] })
-    const also = (...stays: [number, number][]) =>
-      shop.holdsTogether(
-        1,
-        stays.map(([from, to]) => ({ from, to })),
-      )
-    expect(also([30, 90])).toBe(true)
-    expect(also([30, 90], [60, 120])).toBe(true)
-    expect(also([30, 90], [50, 120])).toBe(false)
-  })
   test('a job taken off leaves nothing behind', () => {
     const model = compileModel(shopProblem([coatingJob('A', 2)]))
     const shop = new ShopState(model)
     const empty = JSON.stringify([0, 1, 2].map((place) => shop.freeGaps(place)))
-    const attempt = insertJob(model, shop, model.jobs[0]!)
+    const attempt = insertJob({ model, shop }, model.jobs[0]!)
     if (!attempt.ok) throw new Error(attempt.failure.code)
     shop.commit(model.jobs[0]!, attempt.placed.placement)
     expect(JSON.stringify([0, 1, 2].map((place) => shop.freeGaps(place)))).not.toBe(empty)
@@ -108,7 +95,7 @@ describe('what a job costs', () => {
   test('drawing a stay together never makes the job dearer or later', () => {
     const job = model.jobs[1]!
     const shop = new ShopState(model)
-    const attempt = insertJob(model, shop, job)
+    const attempt = insertJob({ model, shop }, job)
     if (!attempt.ok) throw new Error(attempt.failure.code)
     const extent = stayExtent(job, attempt.placed.placement, 1)
     // Cut, two layers three hours apart and a night of curing cannot be held for less than this.

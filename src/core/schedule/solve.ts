@@ -4,7 +4,7 @@ import { costOf, totalTerms } from './cost'
 import { workSegments } from './find-slot'
 import { type Impossibility, impossibilitiesOf } from './impossible'
 import { compileModel, type Model } from './model'
-import type { PlacedJob } from './place-job'
+import type { Placed } from './place-job'
 import type { Problem } from './problem'
 import { failureReason, impossibilityReason } from './reasons'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from './schedule-file'
@@ -16,7 +16,7 @@ export type Solution = {
   steps: number
 }
 
-function writeOperations(model: Model, placed: PlacedJob): PlacedOperation[] {
+function writeOperations(model: Model, placed: Placed): PlacedOperation[] {
   const job = model.jobs[placed.placement.job]!
   const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
   return placed.placement.operations.map((laid, index): PlacedOperation => {

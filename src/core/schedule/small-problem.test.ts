@@ -1,0 +1,30 @@
+import loadHighs from 'highs'
+import { expect, test } from 'vitest'
+import { checkSchedule, solve } from '.'
+import { leastCostBy } from './programme.fixture'
+import { smallProblem } from './small-problem.fixture'
+
+/** Every eighth of the hundred problems of the benchmark, which compares them all. */
+const SEEDS = Array.from({ length: 13 }, (_, index) => 1 + 8 * index)
+
+test('small problems cost what an exact solver says, one in a hundred more at most', async () => {
+  const highs = await loadHighs()
+  let excess = 0
+  let compared = 0
+  for (const seed of SEEDS) {
+    const problem = smallProblem(seed)
+    const least = leastCostBy(highs, problem)
+    const { schedule } = solve(problem, { seed: 1, steps: 4000 })
+    expect(checkSchedule(problem, schedule), `seed ${seed}`).toEqual([])
+    expect(schedule.status === 'infeasible', `seed ${seed}`).toBe(least === undefined)
+    if (least === undefined) continue
+    expect(schedule.cost!, `seed ${seed}`).toBeGreaterThanOrEqual(least)
+    expect(schedule.cost!, `seed ${seed}`).toBeLessThanOrEqual(1.06 * least)
+    expect(schedule.lowerBound!, `seed ${seed}`).toBeLessThanOrEqual(least)
+    if (schedule.status === 'optimal') expect(schedule.cost, `seed ${seed}`).toBe(least)
+    excess += schedule.cost! / least - 1
+    compared++
+  }
+  expect(compared).toBeGreaterThan(6)
+  expect(excess / compared).toBeLessThan(0.01)
+}, 240_000)
