@@ -258,7 +258,7 @@ function planAhead(
     published: [],
   }
   const busy = others.filter((other) => standsAt(other, now) !== undefined)
-  const planned = planFloor(setup, [...busy, live], { now, movable: new Set([job.id]) })
+  const planned = planFloor(shopCalendar(setup), [...busy, live], { now, movable: new Set([job.id]) })
   const published = planned.placed.filter((placed) => placed.job === job.id)
   return published.length === offer.plan.operations.length ? { ...live, published } : undefined
 }

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex'
-import { type LiveJob, type ShopCalendar, type Stage, stageOf } from '@/core/job'
+import { type LiveJob, type Outage, type ShopCalendar, type Stage, shopWithout, stageOf } from '@/core/job'
 import type { Instant } from '@/core/time'
 import { type Agreement, listAgreements } from './agreement-store'
 import { type Job, listJobs, type Vehicle } from './job-store'
+import { listOutages } from './outage-store'
 import { lastPlanning, loadPublished, type Planning } from './plan-store'
 import { everyone, loadShop, type Setup, type Shop } from './shop-store'
 import { loadProgress } from './work-store'
@@ -16,7 +17,7 @@ function anyPanelReads({ paintSystem }: Vehicle): boolean {
 export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage: Stage; surveyed: boolean }
 
 /** Everything the shop has in hand, read at one moment. */
-export type Floor = { now: Instant; shop: Shop; jobs: FloorJob[]; planning?: Planning }
+export type Floor = { now: Instant; shop: Shop; outages: Outage[]; jobs: FloorJob[]; planning?: Planning }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
   const { timezone, slotMinutes, horizonDays, objective, calendars, places } = setup
@@ -62,7 +63,12 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
       surveyed,
     }
   })
-  return { now, shop, jobs, ...(planning ? { planning } : {}) }
+  return { now, shop, outages: await listOutages(db, now), jobs, ...(planning ? { planning } : {}) }
+}
+
+/** The shop as the scheduler sees it now: without who is away and what is out of use. */
+export function calendarNow({ shop, outages }: Pick<Floor, 'shop' | 'outages'>): ShopCalendar {
+  return shopWithout(shopCalendar(shop.setup), outages)
 }
 
 /** The jobs that still need room on the calendar. */

@@ -14,7 +14,7 @@ import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { type Instant, laterOf } from '@/core/time'
 import { placesOf } from '@/core/vehicle'
 import { contaminationScore } from '@/core/wash'
-import { type Floor, openJobs, shopCalendar } from './floor'
+import { calendarNow, type Floor, openJobs } from './floor'
 import type { Job } from './job-store'
 import { loadJudged } from './judged'
 import { loadPaintStudy } from './paint-memory'
@@ -86,7 +86,10 @@ export function whenForPlan(floor: Floor, job: Job, plan: JobPlan): PricedOffer[
   const { setup } = floor.shop
   const others = openJobs(floor).filter(({ id }) => id !== job.id)
   const live = candidate(floor, job, plan)
-  const planned = planFloor(setup, [...others, live], { now: floor.now, movable: new Set([job.id]) })
+  const planned = planFloor(calendarNow(floor), [...others, live], {
+    now: floor.now,
+    movable: new Set([job.id]),
+  })
   const placed = planned.placed.filter((operation) => operation.job === job.id)
   if (placed.length < plan.operations.length)
     return {
@@ -112,7 +115,7 @@ export function offersFor(
 
 /** Why a planned job cannot be finished earlier while nobody else is moved. */
 export function whyNotEarlier(floor: Floor, jobId: string): ChainLink[] | undefined {
-  const { problem } = planningProblem(shopCalendar(floor.shop.setup), openJobs(floor), {
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), {
     now: floor.now,
     movable: new Set([jobId]),
   })

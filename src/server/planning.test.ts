@@ -10,7 +10,7 @@ import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '@/cor
 import { writeAgreement } from './agreement-store'
 import { loadCare, productName } from './care'
 import { openDatabase } from './db'
-import { type Floor, loadFloor, openJobs } from './floor'
+import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { handOver } from './job-store'
 import { loadWorked, offersFor, whyNotEarlier } from './offers'
 import { lastPlanning, loadPublished } from './plan-store'
@@ -41,7 +41,7 @@ const open = (published: Map<string, PlacedOperation[]>, except: string) =>
 describe('the floor', () => {
   test('can be planned as it stands, and the checker finds nothing', async () => {
     const floor = await loadFloor(db, NOW)
-    const { problem, schedule } = planFloor(floor.shop.setup, openJobs(floor), { now: NOW })
+    const { problem, schedule } = planFloor(calendarNow(floor), openJobs(floor), { now: NOW })
     expect(schedule.status).not.toBe('infeasible')
     expect(checkSchedule(problem, schedule)).toEqual([])
   })

@@ -6,6 +6,7 @@ import {
   nextSlot,
   type PlanningOptions,
   planningProblem,
+  type ShopCalendar,
 } from '@/core/job'
 import {
   checkSchedule,
@@ -17,7 +18,7 @@ import {
   solve,
 } from '@/core/schedule'
 import type { Instant } from '@/core/time'
-import { type Floor, loadFloor, openJobs, shopCalendar } from './floor'
+import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { publish } from './plan-store'
 import type { Setup } from './shop-store'
 
@@ -35,12 +36,12 @@ export type Planned = {
 
 /** Solves one view of the floor. A schedule that the independent checker faults is a defect, and is not used. */
 export function planFloor(
-  setup: Setup,
+  shop: ShopCalendar,
   jobs: readonly LiveJob[],
   options: PlanningOptions,
   steps = 0,
 ): Planned {
-  const { problem, missed } = planningProblem(shopCalendar(setup), jobs, options)
+  const { problem, missed } = planningProblem(shop, jobs, options)
   const deadline = Date.now() + PLAN_ALL_MS
   const { schedule } = solve(problem, { seed: SEED, steps, shouldStop: () => Date.now() > deadline })
   if (schedule.status !== 'infeasible') {
@@ -70,7 +71,7 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
   let planned: Planned | undefined
   let reasons: ScheduleReason[] = []
   for (const options of views) {
-    planned = planFloor(floor.shop.setup, jobs, options, steps)
+    planned = planFloor(calendarNow(floor), jobs, options, steps)
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
       return { ...planned, schedule: { ...schedule, reasons: options.letWindowsGo ? reasons : [] } }
@@ -82,6 +83,11 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
 /** A plan in which everything not yet begun may move; nothing is published. */
 export function planEverything(floor: Floor): Planned {
   return planAround(floor, undefined, PLAN_ALL_STEPS)
+}
+
+/** A plan in which only these jobs move, if the others can stay. */
+export function planFor(floor: Floor, movable: ReadonlySet<string>): Planned {
+  return planAround(floor, movable, PLAN_ALL_STEPS)
 }
 
 /** Plans and publishes. With `movable` the other jobs keep their times if they can. */

@@ -38,7 +38,7 @@ describe('0004-proposals, on a database from before', () => {
     await migrate(old, MIGRATIONS.slice(0, 3))
     const planning = { computed_at: NOW, status: 'feasible', cause: 'before', reasons: '[]' }
     await old('plannings').insert(planning)
-    expect(await migrate(old, MIGRATIONS)).toEqual(['0004-proposals'])
+    expect(await migrate(old, MIGRATIONS.slice(0, 4))).toEqual(['0004-proposals'])
     expect(await old('plannings')).toMatchObject([{ cause: 'before' }])
     expect(await old('proposals')).toEqual([])
     await old.destroy()

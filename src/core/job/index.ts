@@ -44,6 +44,7 @@ export {
   planOperations,
   type WorkOrder,
 } from './operations'
+export { type Outage, shopWithout } from './outage'
 export {
   type PackageTemplate,
   packageTemplateSchema,

@@ -28,10 +28,13 @@ export type LiveJob = {
   published: readonly PlacedOperation[]
 }
 
+/** A bay in which no car may stand for a while. */
+export type Closure = { id: string; place: string; from: Instant; until: Instant }
+
 export type ShopCalendar = Pick<
   Problem,
   'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'
->
+> & { closures?: readonly Closure[] }
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
@@ -84,6 +87,33 @@ export function progressAt(job: LiveJob, operation: PlannedOperation, now: Insta
   if (!began) return known
   const ends = plusMinutes(began, operation.minutes)
   return ends <= now ? { kind: 'done', from: began, to: ends } : { kind: 'started', at: began }
+}
+
+const CLOSED = 'closed:'
+
+/** A bay out of use, as the scheduler knows it: nobody’s job, pinned, that waits in the bay till it is open again. */
+function closureJob(
+  { places, horizonDays }: ShopCalendar,
+  { id, place, from, until }: Closure,
+  origin: Instant,
+): { file: Record<string, unknown>; pins: Pin[] }[] {
+  const kind = places.find((each) => each.id === place)?.kinds[0]
+  const horizon = plusMinutes(origin, horizonDays * 1440)
+  const [start, end] = [from < origin ? origin : onMinute(from), until < horizon ? onMinute(until) : horizon]
+  if (!kind || end <= start) return []
+  const operation = unattended('out', minutesBetween(start, end))
+  const job = `${CLOSED}${id}`
+  return [
+    {
+      file: {
+        id: job,
+        arrive: start,
+        operations: [operation],
+        stays: [{ id: 'out', kind, operations: ['out'] }],
+      },
+      pins: [{ job, operation: 'out', start, place }],
+    },
+  ]
 }
 
 class ProblemBuilder {
@@ -258,9 +288,10 @@ export function planningProblem(
 ): { problem: Problem; missed: MissedWindow[] } {
   const origin = nextSlot(options.now, shop.slotMinutes)
   const builder = new ProblemBuilder(shop, options.now, origin, options)
-  const built = jobs.map((job) =>
-    builder.job(job, options.movable !== undefined && !options.movable.has(job.id)),
-  )
+  const built = [
+    ...jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id))),
+    ...(shop.closures ?? []).flatMap((closure) => closureJob(shop, closure, origin)),
+  ]
   const problem = problemSchema.parse({
     format: PROBLEM_FORMAT,
     ...shop,
@@ -271,10 +302,11 @@ export function planningProblem(
   return { problem, missed: builder.missed }
 }
 
-/** The placed operations of a schedule with the two parts of work under way joined again. */
+/** The placed operations of the cars, with the two parts of work under way joined again. */
 export function joinParts(schedule: Schedule): PlacedOperation[] {
   const rests = schedule.operations.filter(({ operation }) => operation.endsWith(REST))
   return schedule.operations
+    .filter(({ job }) => !job.startsWith(CLOSED))
     .filter(({ operation }) => !operation.endsWith(REST))
     .map((placed) => {
       const rest = rests.find(

@@ -160,14 +160,17 @@ function finishTimes(model: Model, alone: readonly Alone[]): number[] {
   return jobs.map((_, place) => Math.max(...relaxations.map((times) => times[place]!)))
 }
 
-/** The least any schedule can cost. Needs a model in which no job has an impossibility. */
-export function lowerBound(model: Model): number {
+/**
+ * The least any schedule can cost. Needs a model in which no job has an impossibility. `quick` takes stays to be as short
+ * as their work, nights left out: a weaker bound in a tenth of the time.
+ */
+export function lowerBound(model: Model, quick = false): number {
   const { objective } = model.problem
   const alone = model.jobs.map(
     (job): Alone => ({
       ends: earliestEnds(model, job, Math.max(0, job.arrive)),
       tails: tailsOf(job),
-      stays: job.stays.map((stay) => shortestStay(model, job, stay)),
+      stays: job.stays.map((stay) => (quick ? stay.minutesAtLeast : shortestStay(model, job, stay))),
     }),
   )
   const times = finishTimes(model, alone)

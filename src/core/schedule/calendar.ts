@@ -2,9 +2,11 @@ import { atLocal, dayIn, epochMinutes, fromEpochMinutes, type LocalDay, plusDays
 import { type Interval, mergeIntervals } from './intervals'
 import type { ProblemCalendar } from './problem'
 
+export type WeeklyCalendar = Exclude<ProblemCalendar, { always: true }>
 type OpenDay = readonly (readonly [string, string])[]
 
-function openOn(calendar: Exclude<ProblemCalendar, { always: true }>, day: LocalDay): OpenDay {
+/** The open intervals of one day on the wall clock. */
+export function openOn(calendar: WeeklyCalendar, day: LocalDay): OpenDay {
   const exception = calendar.exceptions?.findLast((candidate) => candidate.date === day)
   return exception?.open ?? calendar.weekly[weekdayOf(day)] ?? []
 }

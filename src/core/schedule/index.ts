@@ -1,5 +1,6 @@
 export { type JobChange, planChanges } from './changes'
 export { type BrokenRule, checkSchedule } from './check'
+export { closedBetween } from './closure'
 export { type ChainLink, explainEarliest } from './explain'
 export { nextOpen, openMinutesBetween } from './open-minutes'
 export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'

@@ -4,8 +4,8 @@ import { checkSchedule, solve } from '.'
 import { leastCostBy } from './programme.fixture'
 import { smallProblem } from './small-problem.fixture'
 
-/** Every eighth of the hundred problems of the benchmark, which compares them all. */
-const SEEDS = Array.from({ length: 13 }, (_, index) => 1 + 8 * index)
+/** A few of the hundred problems of the benchmark, which compares them all. */
+const SEEDS = Array.from({ length: 8 }, (_, index) => 1 + 12 * index)
 
 test('small problems cost what an exact solver says, one in a hundred more at most', async () => {
   const highs = await loadHighs()
@@ -25,6 +25,6 @@ test('small problems cost what an exact solver says, one in a hundred more at mo
     excess += schedule.cost! / least - 1
     compared++
   }
-  expect(compared).toBeGreaterThan(6)
+  expect(compared).toBeGreaterThan(4)
   expect(excess / compared).toBeLessThan(0.01)
 }, 240_000)

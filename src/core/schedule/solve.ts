@@ -10,6 +10,9 @@ import { failureReason, impossibilityReason } from './reasons'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from './schedule-file'
 import { type SearchOptions, search } from './search'
 
+/** Shops of so many jobs are small enough for a proof that nothing is better. */
+const PROOF_JOBS_MAX = 12
+
 export type Solution = {
   schedule: Schedule
   /** Improvement attempts made: give this as `steps` with the same seed for the same schedule again. */
@@ -54,8 +57,11 @@ export function solve(problem: Problem, options: SearchOptions): Solution {
   const model = compileModel(problem)
   const impossible = model.jobs.flatMap((job) => impossibilitiesOf(model, job))
   if (impossible.length > 0) return { schedule: infeasible(model, impossible), steps: 0 }
-  const bound = lowerBound(model)
-  const found = search(model, options, bound)
+  // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
+  const large = model.jobs.length > PROOF_JOBS_MAX
+  const boundFirst = lowerBound(model, large)
+  const found = search(model, options, boundFirst)
+  const bound = large ? lowerBound(model) : boundFirst
   const placed = found.placed.filter((job) => job !== undefined)
   const terms = totalTerms(
     model,

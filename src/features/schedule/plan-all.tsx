@@ -5,7 +5,7 @@ import type { Instant } from '@/core/time'
 import { proposePlan, takePlan } from '@/server/actions/plan-all'
 import type { Proposal } from '@/server/proposal'
 import { Button } from '@/ui/button'
-import { duration, moment } from '@/ui/when'
+import { Changes, NoRoom } from './changes'
 
 type Props = { zone: string; now: Instant }
 
@@ -49,6 +49,7 @@ export function PlanAll({ zone, now }: Props) {
       {proposal && (
         <section className="sheet w-full p-4" aria-label="What a new plan would change">
           <h2 className="text-xl">What a new plan would change</h2>
+          <NoRoom proposal={proposal} />
           <Changes proposal={proposal} zone={zone} now={now} />
           <div className="mt-3 flex flex-wrap gap-2">
             <Button disabled={pending} onClick={take}>
@@ -60,47 +61,6 @@ export function PlanAll({ zone, now }: Props) {
           </div>
         </section>
       )}
-    </>
-  )
-}
-
-function Changes({ proposal, zone, now }: { proposal: Proposal } & Props) {
-  const when = (at: Instant | undefined) => (at ? moment(zone, at, now) : 'no place')
-  return (
-    <>
-      {proposal.planning.status === 'infeasible' && (
-        <p className="mt-1 text-copper">Not everything finds room: {proposal.planning.reasons[0]?.message}</p>
-      )}
-      <table className="mt-2 w-full text-[15px]">
-        <thead className="text-left text-sm text-ink-soft">
-          <tr>
-            <th className="font-normal">Car</th>
-            <th className="font-normal">Can be fetched</th>
-            <th className="font-normal">Against its promise</th>
-            <th className="text-right font-normal">Steps that move</th>
-          </tr>
-        </thead>
-        <tbody>
-          {proposal.changes.map((change) => (
-            <tr key={change.job} className="border-t border-line">
-              <td className="py-1.5 font-head font-semibold">{change.plate}</td>
-              <td className="py-1.5">
-                {change.collectBefore === change.collectAfter
-                  ? `${when(change.collectAfter)}, as before`
-                  : `${when(change.collectBefore)}, then ${when(change.collectAfter)}`}
-              </td>
-              <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
-                {change.lateAfter > 0
-                  ? `${duration(change.lateAfter)} late`
-                  : change.lateBefore > 0
-                    ? `kept; now ${duration(change.lateBefore)} late`
-                    : 'kept'}
-              </td>
-              <td className="py-1.5 text-right">{change.moved.length}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
     </>
   )
 }

@@ -1,11 +1,13 @@
+import type { Outage } from '@/core/job'
 import type { Instant } from '@/core/time'
 import type { Floor } from '@/server/floor'
 import { everyone } from '@/server/shop-store'
 import { ScrollStrip } from '@/ui/scroll-strip'
-import { moment } from '@/ui/when'
+import { clock, moment } from '@/ui/when'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
 import { PlanAll } from './plan-all'
+import { ReportOutage } from './report-outage'
 import { TimeGrid } from './time-grid'
 import { type Timeline, timelineFrom, widthOf, within, xOf } from './timeline'
 
@@ -27,6 +29,8 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
       setup.people.some((person) => person.id === id) || blocks.some(({ people }) => people.includes(id)),
   )
   const nameOf = (id: string) => crew.find((person) => person.id === id)?.name ?? id
+  const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
+  const out = (id: string) => floor.outages.filter(({ what }) => what.id === id)
   const rows = [
     ...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })),
     ...crew.map(({ name }) => ({ name, height: PERSON_ROW })),
@@ -45,6 +49,19 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
         )}
         <PlanAll zone={setup.timezone} now={now} />
       </div>
+      <ReportOutage
+        people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+        places={setup.places.map(({ id, name }) => ({ id, name }))}
+        known={floor.outages.map(({ id, what, until }) => ({
+          id,
+          kind: what.kind,
+          name: outNames.get(what.id) ?? what.id,
+          until,
+        }))}
+        zone={setup.timezone}
+        now={now}
+        clockNow={clock(setup.timezone, now)}
+      />
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
       <div className="sheet flex overflow-hidden">
         <div className="shrink-0 border-r border-line pt-[30px]">
@@ -71,6 +88,21 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
                 />
               )
             })}
+            {[...setup.places, ...crew].flatMap(({ id }, index) =>
+              out(id).map((outage) => (
+                <OutageShade
+                  key={outage.id}
+                  outage={outage}
+                  timeline={timeline}
+                  y={
+                    index < setup.places.length
+                      ? index * PLACE_ROW
+                      : placesHeight + (index - setup.places.length) * PERSON_ROW
+                  }
+                  height={index < setup.places.length ? PLACE_ROW : PERSON_ROW}
+                />
+              )),
+            )}
             {setup.places.map((place, index) => (
               <PlaceRow
                 key={place.id}
@@ -95,6 +127,41 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
       </div>
       <Legend />
     </div>
+  )
+}
+
+/** The stretch in which somebody is away or a bay is out of use. */
+function OutageShade({
+  outage,
+  timeline,
+  y,
+  height,
+}: {
+  outage: Outage
+  timeline: Timeline
+  y: number
+  height: number
+}) {
+  const from = Math.max(0, xOf(timeline, outage.from))
+  const to = Math.min(widthOf(timeline), xOf(timeline, outage.until))
+  if (to <= from) return null
+  const word = outage.what.kind === 'person' ? 'away' : 'out of use'
+  return (
+    <g>
+      <title>{word}</title>
+      <rect
+        x={from}
+        y={y + 2}
+        width={to - from}
+        height={height - 4}
+        rx={4}
+        className="fill-copper/15 stroke-copper"
+        strokeDasharray="3 4"
+      />
+      <text x={from + 8} y={y + height - 10} className="fill-copper text-[13px]">
+        {word}
+      </text>
+    </g>
   )
 }
 

@@ -2,8 +2,9 @@ import { initial } from './0001-initial'
 import { visits } from './0002-visits'
 import { quotes } from './0003-quotes'
 import { proposals } from './0004-proposals'
+import { outages } from './0005-outages'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
-export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes, proposals]
+export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes, proposals, outages]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,0 +1,198 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import { dayIn, type Instant, plusDays } from '@/core/time'
+import { foresee, isBack, type OutageAnswer, type TypedOutage } from '@/server/actions/outage'
+import { takePlan } from '@/server/actions/plan-all'
+import type { Proposal } from '@/server/proposal'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { moment } from '@/ui/when'
+import { Changes, NoRoom } from './changes'
+
+type Named = { id: string; name: string }
+/** An outage that is known, in words. */
+export type KnownOutage = { id: string; name: string; kind: 'person' | 'place'; until: Instant }
+
+type Props = {
+  people: Named[]
+  places: Named[]
+  known: KnownOutage[]
+  zone: string
+  now: Instant
+  clockNow: string
+}
+
+const SILENT = 'The server does not answer. Nothing was changed; try again.'
+
+/** Says that somebody is away or a bay is out of use, sees what follows, and only then has it hold. */
+export function ReportOutage({ people, places, known, zone, now, clockNow }: Props) {
+  const today = dayIn(zone, now)
+  const [open, setOpen] = useState(false)
+  const [typed, setTyped] = useState<TypedOutage>({
+    kind: 'person',
+    id: '',
+    from: { day: today, time: clockNow },
+    until: { day: plusDays(today, 1), time: '20:00' },
+  })
+  const [refused, setRefused] = useState<Extract<OutageAnswer, { kind: 'refused' }>>()
+  const [proposal, setProposal] = useState<Proposal>()
+  const [message, setMessage] = useState('')
+  const [pending, startTransition] = useTransition()
+  const change = (next: Partial<TypedOutage>) => {
+    setTyped({ ...typed, ...next })
+    setProposal(undefined)
+    setRefused(undefined)
+  }
+  const look = () =>
+    startTransition(async () => {
+      setMessage('')
+      try {
+        const answer = await foresee(typed)
+        setRefused(answer.kind === 'refused' ? answer : undefined)
+        setProposal(answer.kind === 'proposed' ? answer.proposal : undefined)
+      } catch {
+        setMessage(SILENT)
+      }
+    })
+  const take = () =>
+    startTransition(async () => {
+      try {
+        const answer = await takePlan(proposal!.id)
+        setMessage(answer.message)
+        setProposal(undefined)
+        if (answer.taken) setOpen(false)
+      } catch {
+        setMessage(SILENT)
+      }
+    })
+  const back = (id: string) =>
+    startTransition(async () => {
+      try {
+        await isBack(id)
+        setMessage('Noted. The plan stays as it is until you plan anew.')
+      } catch {
+        setMessage(SILENT)
+      }
+    })
+  const wrong = (field: 'id' | 'from' | 'until') => (refused?.field === field ? refused.message : undefined)
+  const list = typed.kind === 'person' ? people : places
+  return (
+    <section className="mb-3" aria-label="Away and out of use">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        {known.map((outage) => (
+          <p key={outage.id} className="flex items-center gap-2 text-copper">
+            {outage.name} is {outage.kind === 'person' ? 'away' : 'out of use'} until{' '}
+            {moment(zone, outage.until, now)}
+            <Button look="quiet" disabled={pending} onClick={() => back(outage.id)}>
+              {outage.kind === 'person' ? 'Is back' : 'In use again'}
+            </Button>
+          </p>
+        ))}
+        <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
+          Somebody is away, or a bay is out
+        </Button>
+        <p role="status" className="text-sm text-ink-soft">
+          {message}
+        </p>
+      </div>
+      {open && (
+        <div className="sheet mt-3 space-y-4 p-4">
+          <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+            <Choice
+              label="What is out"
+              options={[
+                { value: 'person', name: 'Somebody is away' },
+                { value: 'place', name: 'A bay is out of use' },
+              ]}
+              value={typed.kind}
+              onChange={(kind) => change({ kind, id: '' })}
+            />
+            <Field label={typed.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
+              <select
+                className="field"
+                value={typed.id}
+                onChange={(event) => change({ id: event.target.value })}
+              >
+                <option value="">Choose</option>
+                {list.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </select>
+            </Field>
+          </div>
+          <div className="flex flex-wrap gap-x-6 gap-y-3">
+            <When
+              label="From"
+              value={typed.from}
+              error={wrong('from')}
+              onChange={(from) => change({ from })}
+            />
+            <When
+              label="Until"
+              value={typed.until}
+              error={wrong('until')}
+              onChange={(until) => change({ until })}
+            />
+          </div>
+          <div className="flex flex-wrap gap-2">
+            <Button disabled={pending} onClick={look}>
+              {pending && !proposal ? 'Working it out…' : 'See what follows'}
+            </Button>
+            <Button look="outline" onClick={() => setOpen(false)}>
+              Close
+            </Button>
+          </div>
+          {proposal && (
+            <section aria-label="What follows">
+              <h2 className="text-xl">What follows</h2>
+              <NoRoom proposal={proposal} />
+              <Changes proposal={proposal} zone={zone} now={now} />
+              <div className="mt-3 flex flex-wrap gap-2">
+                <Button disabled={pending} onClick={take}>
+                  {pending ? 'Publishing it…' : 'It is so: take this plan'}
+                </Button>
+                <Button look="outline" disabled={pending} onClick={() => setProposal(undefined)}>
+                  Leave everything as it is
+                </Button>
+              </div>
+            </section>
+          )}
+        </div>
+      )}
+    </section>
+  )
+}
+
+type WhenProps = {
+  label: string
+  value: TypedOutage['from']
+  error: string | undefined
+  onChange: (value: TypedOutage['from']) => void
+}
+
+function When({ label, value, error, onChange }: WhenProps) {
+  return (
+    <div className="flex items-end gap-2">
+      <Field label={`${label}, day`} {...(error ? { error } : {})}>
+        <input
+          type="date"
+          className="field"
+          value={value.day}
+          onChange={(event) => onChange({ ...value, day: event.target.value })}
+        />
+      </Field>
+      <Field label={`${label}, time`}>
+        <input
+          type="time"
+          className="field"
+          value={value.time}
+          onChange={(event) => onChange({ ...value, time: event.target.value })}
+        />
+      </Field>
+    </div>
+  )
+}

@@ -1,0 +1,112 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+import type { Knex } from 'knex'
+import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { Outage } from '@/core/job'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { loadDemo } from '../../demo/generate'
+import { connect, openDatabase } from './db'
+import { loadFloor } from './floor'
+import { MIGRATIONS, migrate } from './migrations'
+import { endOutage, listOutages } from './outage-store'
+import { loadPublished } from './plan-store'
+import { propose, takeProposal } from './proposal'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const hours = (count: number) => plusMinutes(NOW, 60 * count)
+
+let folder: string
+let db: Knex
+beforeAll(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-outage-'))
+  process.env.FERN_YARD_DATA = folder
+  db = await openDatabase(path.join(folder, 'shop.db'))
+  await loadDemo(db, NOW)
+})
+afterAll(async () => {
+  await db.destroy()
+  delete process.env.FERN_YARD_DATA
+  rmSync(folder, { recursive: true, force: true })
+})
+
+const published = async () => [...(await loadPublished(db)).values()].flat()
+
+test('0005-outages adds its table to a database from before, and keeps the proposals that wait', async () => {
+  const old = connect(path.join(folder, 'old.db'))
+  await migrate(old, MIGRATIONS.slice(0, 4))
+  await old('proposals').insert({ id: 'p', basis: 'b', placed: '[]', planning: '{}', made_at: NOW })
+  expect(await migrate(old, MIGRATIONS)).toEqual(['0005-outages'])
+  expect(await old('proposals')).toMatchObject([{ id: 'p', outage: null }])
+  expect(await listOutages(old, NOW)).toEqual([])
+  await old.destroy()
+})
+
+describe('somebody falls ill', () => {
+  const oran: Outage = { id: 'ill', what: { kind: 'person', id: 'oran' }, from: hours(26), until: hours(60) }
+  const hisWork = async () =>
+    (await published()).filter(
+      ({ people, start, end }) => people.includes('oran') && start < oran.until && end > oran.from,
+    )
+
+  test('there is work of his in the demo that has to be moved', async () => {
+    expect((await hisWork()).length).toBeGreaterThan(0)
+  })
+  test('what follows is shown first, and nothing is known before the plan is taken', async () => {
+    const before = JSON.stringify(await published())
+    const proposal = await propose(db, NOW, oran)
+    expect(proposal.outage).toEqual(oran)
+    expect(proposal.changes.length).toBeGreaterThan(0)
+    expect(JSON.stringify(await published())).toBe(before)
+    expect(await listOutages(db, NOW)).toEqual([])
+  })
+  test('taken, the plan needs him at no time while he is away, and he is known to be', async () => {
+    const proposal = await propose(db, NOW, oran)
+    expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+    expect(await hisWork()).toEqual([])
+    expect((await loadFloor(db, NOW)).outages).toEqual([oran])
+  })
+  test('a plan worked out before that is stale', async () => {
+    const proposal = await propose(db, NOW)
+    const later: Outage = { ...oran, id: 'ill-too', what: { kind: 'person', id: 'senan' } }
+    const other = await propose(db, NOW, later)
+    expect(await takeProposal(db, other.id, NOW)).toEqual({ kind: 'taken' })
+    expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'stale' })
+  })
+  test('back again, he is away no more, and it is said once', async () => {
+    expect(await endOutage(db, 'ill', hours(30))).toBe(true)
+    expect(await endOutage(db, 'ill', hours(30))).toBe(false)
+    expect((await listOutages(db, hours(30))).map(({ id }) => id)).toEqual(['ill-too'])
+    expect(await listOutages(db, hours(80))).toEqual([])
+  })
+})
+
+test('a bay out of use is left to no car that was to come, and the others keep their times', async () => {
+  const all = await published()
+  // A stay that has not begun, so that the car can still be put elsewhere.
+  const coming = all.find(
+    ({ job, place, start }) =>
+      place.startsWith('loft') &&
+      start > hours(12) &&
+      all.every((other) => other.job !== job || other.place !== place || other.start > hours(12)),
+  )!
+  const closed: Outage = {
+    id: 'leak',
+    what: { kind: 'place', id: coming.place },
+    from: plusMinutes(coming.start as Instant, -30),
+    until: plusMinutes(coming.end as Instant, 30),
+  }
+  const there = async () =>
+    (await published()).filter(
+      ({ place, start, end }) => place === coming.place && start < closed.until && end > closed.from,
+    )
+  const touched = new Set((await there()).map(({ job }) => job))
+  const proposal = await propose(db, NOW, closed)
+  expect(touched.size).toBeGreaterThan(0)
+  // Cars that were not to stand there keep their times.
+  expect(proposal.changes.map(({ job }) => job).filter((job) => !touched.has(job))).toEqual([])
+  expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+  expect(await there()).toEqual([])
+  const { jobs } = await loadFloor(db, NOW)
+  expect(jobs.some(({ job }) => job.id.startsWith('closed:'))).toBe(false)
+})
