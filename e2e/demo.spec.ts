@@ -143,7 +143,7 @@ test('a new plan is shown before it is taken, and keeps every promise it can', a
     await expect(proposal).toHaveCount(0)
     await anew.click()
     await proposal.getByRole('button', { name: 'Take this plan' }).click()
-    await expect(page.getByRole('status')).toContainText('Planned.', { timeout: 60_000 })
+    await expect(page.getByText('Planned. Everybody’s times')).toBeVisible({ timeout: 60_000 })
   }
 })
 

@@ -25,7 +25,7 @@ import type { Setup } from './shop-store'
 /** Improvement attempts when everything is planned anew by hand. */
 const PLAN_ALL_STEPS = 120
 const PLAN_ALL_MS = 4000
-const SEED = 20_270_111
+export const PLAN_SEED = 20_270_111
 
 export type Planned = {
   problem: Problem
@@ -43,7 +43,7 @@ export function planFloor(
 ): Planned {
   const { problem, missed } = planningProblem(shop, jobs, options)
   const deadline = Date.now() + PLAN_ALL_MS
-  const { schedule } = solve(problem, { seed: SEED, steps, shouldStop: () => Date.now() > deadline })
+  const { schedule } = solve(problem, { seed: PLAN_SEED, steps, shouldStop: () => Date.now() > deadline })
   if (schedule.status !== 'infeasible') {
     const broken = checkSchedule(problem, schedule)
     if (broken.length > 0)

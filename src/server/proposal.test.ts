@@ -3,15 +3,15 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { checkSchedule } from '@/core/schedule'
-import { instantOrThrow, plusMinutes } from '@/core/time'
+import { checkSchedule, solve } from '@/core/schedule'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { loadDemo } from '../../demo/generate'
 import { connect, openDatabase } from './db'
 import { loadFloor, openJobs } from './floor'
 import { MIGRATIONS, migrate } from './migrations'
 import { lastPlanning, loadPublished } from './plan-store'
 import { planEverything } from './planning'
-import { propose, takeProposal } from './proposal'
+import { offerSchedule, problemToPlan, propose, takeProposal } from './proposal'
 import { recordStart } from './work-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -98,5 +98,52 @@ describe('a new plan', () => {
     await propose(db, later)
     const kept: { made_at: string }[] = await db('proposals')
     expect(kept.map(({ made_at }) => made_at)).toEqual([later])
+  })
+})
+
+describe('a plan worked out beside the page', () => {
+  const found = async () => {
+    const { problem, ...from } = await problemToPlan(db, NOW)
+    return { from, problem, schedule: solve(problem, { seed: 5, steps: 60 }).schedule }
+  }
+  test('is believed only after every rule was checked, and then shown like any other', async () => {
+    const { from, schedule } = await found()
+    const answer = await offerSchedule(db, plusMinutes(NOW, 3), from, schedule)
+    expect(answer.kind).toBe('proposed')
+    if (answer.kind !== 'proposed') return
+    expect(await takeProposal(db, answer.proposal.id, plusMinutes(NOW, 4))).toEqual({ kind: 'taken' })
+    const planned = [...(await loadPublished(db)).values()].flat()
+    for (const { job, operation, start } of schedule.operations.filter(
+      ({ operation }) => !operation.includes(':'),
+    ))
+      expect(planned.find((each) => each.job === job && each.operation === operation)?.start).toBe(start)
+  })
+  test('is refused where it breaks a rule, however it came', async () => {
+    const { from, schedule } = await found()
+    const operations = schedule.operations.map((each, index) =>
+      index === schedule.operations.length - 1
+        ? {
+            ...each,
+            start: plusMinutes(each.start as Instant, -1440),
+            end: plusMinutes(each.end as Instant, -1440),
+          }
+        : each,
+    )
+    const before = await db('proposals').count({ count: '*' }).first()
+    expect((await offerSchedule(db, NOW, from, { ...schedule, operations })).kind).toBe('broken')
+    expect(await db('proposals').count({ count: '*' }).first()).toEqual(before)
+  })
+  test('is refused where it finds no room for a car, or leaves one out', async () => {
+    const { from, schedule } = await found()
+    const missing = { ...schedule, operations: schedule.operations.slice(1) }
+    expect((await offerSchedule(db, NOW, from, missing)).kind).toBe('broken')
+    const none = { ...schedule, status: 'infeasible' as const, cost: null, operations: [], reasons: [] }
+    expect((await offerSchedule(db, NOW, from, none)).kind).toBe('broken')
+  })
+  test('is stale after half an hour, from a clock ahead, or once the floor has changed', async () => {
+    const { from, schedule } = await found()
+    expect(await offerSchedule(db, plusMinutes(NOW, 31), from, schedule)).toEqual({ kind: 'stale' })
+    expect(await offerSchedule(db, plusMinutes(NOW, -1), from, schedule)).toEqual({ kind: 'stale' })
+    expect(await offerSchedule(db, NOW, { ...from, basis: 'other' }, schedule)).toEqual({ kind: 'stale' })
   })
 })

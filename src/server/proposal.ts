@@ -1,10 +1,18 @@
 import { createHash, randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import type { LiveJob, Outage } from '@/core/job'
-import { type JobChange, type PlacedOperation, placedOperationSchema, planChanges } from '@/core/schedule'
-import { dayIn, type Instant, plusDays } from '@/core/time'
-import { type Floor, loadFloor, openJobs } from './floor'
+import { joinParts, type LiveJob, type Outage, planningProblem } from '@/core/job'
+import {
+  checkSchedule,
+  type JobChange,
+  type PlacedOperation,
+  type Problem,
+  placedOperationSchema,
+  planChanges,
+  type Schedule,
+} from '@/core/schedule'
+import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
+import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, type Planning, publish } from './plan-store'
 import { collectionTime, planEverything, planFor } from './planning'
@@ -19,6 +27,8 @@ export type Proposal = {
   planning: Planning
   /** What it was worked out for; it becomes known with the plan. */
   outage?: Outage
+  /** What whoever leaves is in the middle of. */
+  underWay: { plate: string; title: string }[]
   changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
 }
 
@@ -45,19 +55,69 @@ function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): Rea
  */
 export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<Proposal> {
   const floor = await loadFloor(db, now)
+  const { placed, schedule } = outage
+    ? planFor({ ...floor, outages: [...floor.outages, outage] }, touchedBy(outage, openJobs(floor)))
+    : planEverything(floor)
+  return keepProposal(db, floor, placed, planningOf(now, schedule, outage), outage)
+}
+
+/** What a planner beside the server needs: the problem as it stands, and what it was made from. */
+export type ToPlan = { at: Instant; basis: string; problem: Problem }
+
+/** The problem in which everything not yet begun may move. */
+export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
+  const floor = await loadFloor(db, now)
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
+  return { at: now, basis: fingerprint(floor), problem }
+}
+
+/** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */
+const BELIEVED_MINUTES = 30
+
+export type Offered =
+  | { kind: 'proposed'; proposal: Proposal }
+  | { kind: 'stale' }
+  | { kind: 'broken'; rule: string }
+
+/**
+ * Takes a schedule that was worked out elsewhere for a problem given out before. The problem is made again and the
+ * independent checker goes over every rule: nothing is believed because it was sent.
+ */
+export async function offerSchedule(
+  db: Knex,
+  now: Instant,
+  { at, basis }: Omit<ToPlan, 'problem'>,
+  schedule: Schedule,
+): Promise<Offered> {
+  if (at > now || minutesBetween(at, now) > BELIEVED_MINUTES) return { kind: 'stale' }
+  const floor = await loadFloor(db, at)
+  if (fingerprint(floor) !== basis) return { kind: 'stale' }
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now: at })
+  const [broken] = checkSchedule(problem, schedule)
+  if (broken || schedule.status === 'infeasible')
+    return { kind: 'broken', rule: broken?.message ?? 'no place' }
+  const planning = planningOf(at, schedule)
+  return { kind: 'proposed', proposal: await keepProposal(db, floor, joinParts(schedule), planning) }
+}
+
+const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
+  computedAt: at,
+  status: schedule.status,
+  cause: outage ? 'somebody away or a bay out of use' : 'planned anew',
+  reasons: schedule.reasons,
+})
+
+async function keepProposal(
+  db: Knex,
+  floor: Floor,
+  placed: readonly PlacedOperation[],
+  planning: Planning,
+  outage?: Outage,
+): Promise<Proposal> {
   const { setup } = floor.shop
   const jobs = openJobs(floor)
-  const { placed, schedule } = outage
-    ? planFor({ ...floor, outages: [...floor.outages, outage] }, touchedBy(outage, jobs))
-    : planEverything(floor)
-  const planning: Planning = {
-    computedAt: now,
-    status: schedule.status,
-    cause: outage ? 'somebody away or a bay out of use' : 'planned anew',
-    reasons: schedule.reasons,
-  }
   const id = randomUUID()
-  const oldest = plusDays(dayIn(setup.timezone, now), -KEPT_DAYS)
+  const oldest = plusDays(dayIn(setup.timezone, floor.now), -KEPT_DAYS)
   await db('proposals').where('made_at', '<', oldest).delete()
   await db('proposals').insert({
     id,
@@ -65,7 +125,7 @@ export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<
     placed: JSON.stringify(placed),
     planning: JSON.stringify(planning),
     outage: outage ? JSON.stringify(outage) : null,
-    made_at: now,
+    made_at: floor.now,
   })
   const open = new Set(jobs.map((job) => job.id))
   const standing = [...(await loadPublished(db)).values()].flat().filter(({ job }) => open.has(job))
@@ -81,7 +141,21 @@ export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<
       ...(after ? { collectAfter: after } : {}),
     }
   })
-  return { id, planning, ...(outage ? { outage } : {}), changes }
+  const underWay = outage ? workUnderWay(outage, floor) : []
+  return { id, planning, ...(outage ? { outage } : {}), underWay, changes }
+}
+
+/** What somebody is in the middle of when they leave: another pair of hands has to take it over at once. */
+function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['underWay'] {
+  if (what.kind !== 'person' || from > now) return []
+  return jobs.flatMap(({ job, live }) =>
+    (live?.plan.operations ?? []).flatMap(({ id, title }) => {
+      const progress = live!.progress[id]
+      return progress?.kind === 'started' && progress.by === what.id
+        ? [{ plate: job.vehicle.plate, title }]
+        : []
+    }),
+  )
 }
 
 export type Taken = { kind: 'taken' } | { kind: 'stale' } | { kind: 'gone' }

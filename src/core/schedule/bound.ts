@@ -183,5 +183,7 @@ export function lowerBound(model: Model, quick = false): number {
     return times.map((time) => priceOf(job, Math.max(own, Math.min(time, model.horizon))))
   })
   const makespan = Math.max(0, ...times)
-  return leastAssignment(costs) + objective.hold * holds + objective.makespan * makespan
+  const least = leastAssignment(costs) + objective.hold * holds + objective.makespan * makespan
+  // Sums of fractions of minutes: what they are off by must not stand above a cost.
+  return Math.round(least * 1e6) / 1e6
 }

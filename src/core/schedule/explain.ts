@@ -3,7 +3,7 @@ import { impossibilitiesOf } from './impossible'
 import { compileModel, type Model, type ModelJob } from './model'
 import { type Placed, placeJob, type StartCause } from './place-job'
 import type { Problem } from './problem'
-import { search } from './search'
+import { Search } from './search'
 import { ShopState } from './shop-state'
 
 /** One link of the chain that decides when a job ends: an operation, and why it begins no earlier. */
@@ -26,7 +26,7 @@ export function explainEarliest(problem: Problem, jobId: string): ChainLink[] | 
   const job = model.jobs.find(({ id }) => id === jobId)
   if (!job || model.jobs.some((each) => impossibilitiesOf(model, each).length > 0)) return undefined
   const shop = new ShopState(model)
-  const others = search(model, { seed: 0, steps: 0 })
+  const others = new Search(model, 0).best
   for (const placed of others.placed)
     if (placed && placed.placement.job !== job.index)
       shop.commit(model.jobs[placed.placement.job]!, placed.placement)

@@ -13,5 +13,5 @@ export {
   type ScheduleReason,
   scheduleSchema,
 } from './schedule-file'
-export type { SearchOptions } from './search'
-export { type Solution, solve } from './solve'
+export type { SearchOptions, SearchProgress } from './search'
+export { type Solution, Solver, solve } from './solve'

@@ -5,7 +5,7 @@ import { costOf, jobCost, totalTerms } from './cost'
 import { coatingJob, shopProblem } from './fixtures'
 import { insertJob } from './insert-job'
 import { compileModel } from './model'
-import { search } from './search'
+import { Search } from './search'
 import { ShopState, stayExtent } from './shop-state'
 
 const hall = (capacity: number) => [
@@ -68,7 +68,7 @@ describe('what a job costs', () => {
     coatingJob('B', 2),
   ])
   const model = compileModel(problem)
-  const found = search(model, { seed: 1, steps: 5 })
+  const found = new Search(model, 1).best
   const placements = found.placed.map((placed) => placed!.placement)
 
   test('adds up to the cost of all', () => {

@@ -53,3 +53,13 @@ export function NoRoom({ proposal }: { proposal: Proposal }) {
     </p>
   )
 }
+
+/** What whoever leaves is in the middle of, and has to be taken over at the car. */
+export function LeftUnderWay({ proposal }: { proposal: Proposal }) {
+  return proposal.underWay.map(({ plate, title }) => (
+    <p key={`${plate} ${title}`} className="mt-1 font-semibold text-copper">
+      {plate} is in the middle of “{title}”. Somebody has to take it over at the car: the plan goes on as if
+      it were finished.
+    </p>
+  ))
+}

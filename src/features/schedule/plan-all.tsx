@@ -1,31 +1,82 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { proxy, releaseProxy, wrap } from 'comlink'
+import { useRef, useState, useTransition } from 'react'
+import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
-import { proposePlan, takePlan } from '@/server/actions/plan-all'
+import { offerPlan, proposePlan, takePlan, whatToPlan } from '@/server/actions/plan-all'
 import type { Proposal } from '@/server/proposal'
 import { Button } from '@/ui/button'
+import { duration } from '@/ui/when'
+import type { Planner, PlanProgress } from '@/workers/planner'
 import { Changes, NoRoom } from './changes'
 
 type Props = { zone: string; now: Instant }
 
-/** Plans everything anew, shows what that changes for whom, and asks before anything is moved. */
+/** The same seed and steps give the same plan, however fast the machine is. */
+const SEED = 20_270_111
+const STEPS = 4000
+
+const SILENT = 'The server does not answer. Nothing was changed; try again.'
+
+type Running = { worker: Worker; stop: () => void; cancel: () => void }
+
+/** Plans everything anew beside the page, shows what that changes for whom, and asks before anything is moved. */
 export function PlanAll({ zone, now }: Props) {
   const [pending, startTransition] = useTransition()
+  const [progress, setProgress] = useState<PlanProgress>()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
-  const silent = 'The server does not answer. Nothing was changed; try again.'
-  const plan = () =>
-    startTransition(async () => {
-      setMessage('')
-      try {
-        const next = await proposePlan()
-        setProposal(next.changes.length > 0 ? next : undefined)
-        if (next.changes.length === 0) setMessage('The plan that stands is as good. Nothing would change.')
-      } catch {
-        setMessage(silent)
+  const running = useRef<Running | undefined>(undefined)
+
+  const plan = async () => {
+    setMessage('')
+    setProposal(undefined)
+    setProgress({ steps: 0, lateMinutes: 0, bayMinutes: 0 })
+    try {
+      const { problem, ...from } = await whatToPlan()
+      const schedule = await inWorker(problem)
+      if (!schedule) return
+      const answer = schedule.status === 'infeasible' ? undefined : await offerPlan(from, schedule)
+      if (answer?.kind === 'stale') {
+        setMessage('Something has happened on the floor since. Plan anew and look again.')
+        return
       }
+      // What finds no room here may find it where bays or windows are given up; the server knows which.
+      const next = answer?.kind === 'proposed' ? answer.proposal : await proposePlan()
+      setProposal(next.changes.length > 0 ? next : undefined)
+      if (next.changes.length === 0) setMessage('The plan that stands is as good. Nothing would change.')
+    } catch {
+      setMessage(SILENT)
+    } finally {
+      setProgress(undefined)
+    }
+  }
+
+  /** The schedule found, or nothing where the planning was broken off. */
+  const inWorker = async (problem: Parameters<Planner['plan']>[0]): Promise<Schedule | undefined> => {
+    const worker = new Worker(new URL('../../workers/planner.ts', import.meta.url), { type: 'module' })
+    const planner = wrap<Planner>(worker)
+    const ended = new Promise<undefined>((resolve, reject) => {
+      worker.onerror = () => reject(new Error('the planner failed'))
+      running.current = { worker, stop: () => void planner.stop(), cancel: () => resolve(undefined) }
     })
+    // Words of progress still on their way when it ends must not set it going again.
+    let under = true
+    const onProgress = proxy((next: PlanProgress) => {
+      if (under) setProgress(next)
+    })
+    try {
+      const found = planner.plan(problem, { seed: SEED, steps: STEPS }, onProgress)
+      return await Promise.race([found, ended])
+    } finally {
+      under = false
+      planner[releaseProxy]()
+      worker.terminate()
+      running.current = undefined
+    }
+  }
+
   const take = () =>
     startTransition(async () => {
       try {
@@ -33,7 +84,7 @@ export function PlanAll({ zone, now }: Props) {
         setMessage(answer.message)
         setProposal(undefined)
       } catch {
-        setMessage(silent)
+        setMessage(SILENT)
       }
     })
   return (
@@ -42,10 +93,11 @@ export function PlanAll({ zone, now }: Props) {
         <p role="status" className="text-sm text-ink-soft">
           {message}
         </p>
-        <Button look="outline" disabled={pending} onClick={plan}>
-          {pending && !proposal ? 'Planning…' : 'Plan anew'}
+        <Button look="outline" disabled={pending || progress !== undefined} onClick={plan}>
+          {progress ? 'Planning…' : 'Plan anew'}
         </Button>
       </div>
+      {progress && <Progress progress={progress} running={running.current} />}
       {proposal && (
         <section className="sheet w-full p-4" aria-label="What a new plan would change">
           <h2 className="text-xl">What a new plan would change</h2>
@@ -62,5 +114,33 @@ export function PlanAll({ zone, now }: Props) {
         </section>
       )}
     </>
+  )
+}
+
+/** How far the planner is, with a way to be content with what it has, and one to break off. */
+function Progress({ progress, running }: { progress: PlanProgress; running: Running | undefined }) {
+  const { steps, lateMinutes, bayMinutes } = progress
+  return (
+    <div className="sheet flex w-full flex-wrap items-center gap-x-6 gap-y-2 p-4">
+      <progress
+        className="h-2 w-56 appearance-none overflow-hidden rounded bg-line [&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-fern [&::-moz-progress-bar]:bg-fern"
+        max={STEPS}
+        value={steps}
+        aria-label="Planning"
+      />
+      <p className="tabular-nums">
+        {steps === 0
+          ? 'Laying every car…'
+          : `${steps} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(Math.round(lateMinutes))} late in all`}, bays held ${Math.round(bayMinutes / 60)} h.`}
+      </p>
+      <span className="ml-auto flex gap-2">
+        <Button look="outline" disabled={!running || steps === 0} onClick={() => running?.stop()}>
+          That will do
+        </Button>
+        <Button look="quiet" disabled={!running} onClick={() => running?.cancel()}>
+          Break off
+        </Button>
+      </span>
+    </div>
   )
 }

@@ -9,7 +9,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { moment } from '@/ui/when'
-import { Changes, NoRoom } from './changes'
+import { Changes, LeftUnderWay, NoRoom } from './changes'
 
 type Named = { id: string; name: string }
 /** An outage that is known, in words. */
@@ -149,6 +149,7 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
           {proposal && (
             <section aria-label="What follows">
               <h2 className="text-xl">What follows</h2>
+              <LeftUnderWay proposal={proposal} />
               <NoRoom proposal={proposal} />
               <Changes proposal={proposal} zone={zone} now={now} />
               <div className="mt-3 flex flex-wrap gap-2">

@@ -1,0 +1,149 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { checkSchedule, type SearchProgress, Solver, seededRandom, solve } from '.'
+import { leastAssignment } from './assignment'
+import { completions, supplyOf } from './capacity'
+import { coatingJob, shopProblem } from './fixtures'
+
+const crowded = () =>
+  shopProblem(
+    [1, 2, 3, 1, 2, 1].map((layers, index) =>
+      coatingJob(`J${index}`, layers, { due: `2027-01-${13 + (index % 3)}T17:00:00Z` }),
+    ),
+  )
+
+describe('solving in turns', () => {
+  test('gives the schedule that solving at once gives, whenever it is looked at in between', () => {
+    const problem = crowded()
+    const solver = new Solver(problem, { seed: 4 })
+    for (let turn = 0; turn < 4; turn++) {
+      for (let step = 0; step < 15; step++) solver.step()
+      expect(checkSchedule(problem, solver.schedule())).toEqual([])
+    }
+    expect(solver.schedule()).toEqual(solve(problem, { seed: 4, steps: 60 }).schedule)
+  })
+  test('only ever gets better, and tells of it as it does', () => {
+    const told: SearchProgress[] = []
+    const { schedule } = solve(crowded(), {
+      seed: 2,
+      steps: 150,
+      onBetter: (progress) => told.push(progress),
+    })
+    expect(told.length).toBeGreaterThan(1)
+    for (const [at, { cost }] of told.entries())
+      if (at > 0) expect(cost).toBeLessThanOrEqual(told[at - 1]!.cost)
+    expect(told.at(-1)!.cost).toBe(schedule.cost)
+  })
+  test('stops when it is told to, and has nothing to do in an empty shop', () => {
+    let asked = 0
+    const { steps } = solve(crowded(), { seed: 1, steps: 1000, shouldStop: () => ++asked > 7 })
+    expect(steps).toBe(7)
+    const empty = new Solver(shopProblem([]), { seed: 1 })
+    expect(empty.done).toBe(true)
+    expect(empty.schedule()).toMatchObject({ status: 'optimal', cost: 0, operations: [] })
+  })
+  test('another person or another bay never makes a proved optimum worse', () => {
+    let proved = 0
+    for (let seed = 1; seed <= 30; seed++) {
+      const random = seededRandom(seed)
+      const jobs = Array.from({ length: 1 + Math.floor(random() * 3) }, (_, index) => ({
+        id: `J${index}`,
+        arrive: `2027-01-${11 + index}T07:00:00Z`,
+        operations: [
+          {
+            id: 'wash',
+            minutes: 15 * (1 + Math.floor(random() * 8)),
+            mode: 'solid',
+            people: 1,
+            skill: 'prep',
+          },
+          { id: 'cure', minutes: 60 * (1 + Math.floor(random() * 9)), mode: 'unattended', people: 0 },
+        ],
+        links: [{ from: 'wash', to: 'cure' }],
+        stays: [{ id: 'dry', kind: 'studio', operations: ['wash', 'cure'] }],
+      }))
+      const problem = shopProblem(jobs)
+      const before = solve(problem, { seed, steps: 60 }).schedule
+      if (before.status !== 'optimal') continue
+      proved++
+      const more = [
+        { ...problem, people: [...problem.people, { id: 'new', skills: ['prep', 'coat'], calendar: 'day' }] },
+        {
+          ...problem,
+          places: [...problem.places, { id: 'new', kinds: ['studio'], capacity: 1, calendar: 'always' }],
+        },
+      ]
+      for (const larger of more)
+        expect(solve(larger, { seed, steps: 60 }).schedule.lowerBound!).toBeLessThanOrEqual(before.cost!)
+    }
+    expect(proved).toBeGreaterThan(3)
+  })
+})
+
+describe('bounds', () => {
+  test('the least assignment is that of trying every one', () => {
+    const least = (costs: number[][], row = 0, taken = new Set<number>()): number =>
+      row === costs.length
+        ? 0
+        : Math.min(
+            ...costs[row]!.flatMap((cost, column) =>
+              taken.has(column) ? [] : [cost + least(costs, row + 1, new Set([...taken, column]))],
+            ),
+          )
+    const square = fc.integer({ min: 1, max: 6 }).chain((size) =>
+      fc.array(fc.array(fc.integer({ min: -50, max: 1000 }), { minLength: size, maxLength: size }), {
+        minLength: size,
+        maxLength: size,
+      }),
+    )
+    fc.assert(
+      fc.property(square, (costs) => {
+        expect(leastAssignment(costs)).toBeCloseTo(least(costs), 6)
+      }),
+      { numRuns: 200 },
+    )
+    expect(leastAssignment([])).toBe(0)
+  })
+  test('one person does the shortest first, in open hours, and two are twice as fast', () => {
+    const demands = [60, 30, 90].map((work) => ({ release: 0, work, tail: 0 }))
+    const hours = [
+      { from: 0, to: 100 },
+      { from: 200, to: 400 },
+    ]
+    expect(completions(demands, supplyOf(hours))).toEqual([30, 90, 280])
+    expect(completions(demands, supplyOf([...hours, ...hours]))).toEqual([15, 45, 90])
+  })
+  test('work that comes later interrupts what is longer, tails are added, and too little supply ends never', () => {
+    const demands = [
+      { release: 0, work: 100, tail: 5 },
+      { release: 10, work: 20, tail: 8 },
+    ]
+    expect(completions(demands, supplyOf([{ from: 0, to: 130 }]))).toEqual([35, 125])
+    expect(completions(demands, supplyOf([{ from: 0, to: 60 }]))).toEqual([35, Number.POSITIVE_INFINITY])
+  })
+  test('whatever the demands, no schedule of one machine finishes more of them by any minute', () => {
+    const some = fc.array(fc.record({ release: fc.nat(50), work: fc.integer({ min: 1, max: 40 }) }), {
+      minLength: 1,
+      maxLength: 6,
+    })
+    fc.assert(
+      fc.property(some, fc.infiniteStream(fc.nat(5)), (list, choice) => {
+        const bound = completions(
+          list.map((demand) => ({ ...demand, tail: 0 })),
+          supplyOf([{ from: 0, to: 1000 }]),
+        )
+        // Some schedule: minute by minute anyone who is there and not finished.
+        const left = list.map(({ work }) => work)
+        const ends: number[] = []
+        for (let minute = 0; ends.length < list.length; minute++) {
+          const here = [...list.keys()].filter((at) => list[at]!.release <= minute && left[at]! > 0)
+          if (here.length === 0) continue
+          const at = here[choice.next().value % here.length]!
+          if (--left[at]! === 0) ends.push(minute + 1)
+        }
+        for (const [place, end] of ends.entries()) expect(bound[place]!).toBeLessThanOrEqual(end + 1e-9)
+      }),
+      { numRuns: 100 },
+    )
+  })
+})
