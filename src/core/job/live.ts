@@ -209,7 +209,8 @@ class ProblemBuilder {
         operations: [unattended(operation.id, operation.minutes)],
         pins: [pin(operation.id, progress.at)],
       }
-    const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
+    const isNew = onMinute(progress.at) === this.origin
+    const left = Math.max(MIN_REST_MINUTES, operation.minutes - (isNew ? 0 : worked))
     const rest = `${operation.id}${REST}`
     const past = unattended(operation.id, elapsed)
     const open = calendar
@@ -221,6 +222,12 @@ class ProblemBuilder {
       (operation.mode === 'pausable'
         ? nextOpen(calendar!, timezone, this.origin) === this.origin
         : open === left)
+    // Begun at this very slot: nothing of it is past yet.
+    if (isNew && goesOn) {
+      this.busy.add(person.id)
+      const whole = fileOperation(operation)
+      return { operations: [whole], pins: [pin(operation.id, this.origin, { people: [person.id] })] }
+    }
     if (goesOn) {
       this.busy.add(person.id)
       return {
@@ -228,6 +235,11 @@ class ProblemBuilder {
         pins: [pin(operation.id, progress.at), pin(rest, this.origin, { people: [person.id] })],
       }
     }
+    if (isNew)
+      return {
+        operations: [unattended(operation.id, operation.minutes)],
+        pins: [pin(operation.id, this.origin)],
+      }
     // Off shift and still at it, or paused until someone is back.
     const later = operation.mode === 'pausable'
     return {
