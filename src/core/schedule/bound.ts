@@ -51,19 +51,31 @@ function earliestEnd(model: Model, job: ModelJob, operation: ModelOperation, fro
   return ends[operation.people - 1] ?? Number.POSITIVE_INFINITY
 }
 
-/** The soonest every operation, or those of one stay, could end from a minute on, alone and as if windows did not matter. */
-function earliestEnds(model: Model, job: ModelJob, since: number, only?: ReadonlySet<number>): number[] {
-  const ends: number[] = []
+/** The soonest an operation could begin and end, minutes from the origin. */
+type Soonest = { start: number; end: number }
+
+/** The soonest of every operation, or of those of one stay, from a minute on, alone and as if windows did not matter. */
+function soonestOf(
+  model: Model,
+  job: ModelJob,
+  since: number,
+  only?: ReadonlySet<number>,
+): (Soonest | undefined)[] {
+  const soonest: (Soonest | undefined)[] = job.operations.map(() => undefined)
   for (const index of job.order!) {
     if (only && !only.has(index)) continue
-    let from = since
-    for (const link of job.links)
-      if (link.to === index && ends[link.from] !== undefined)
-        from = Math.max(from, ends[link.from]! + link.min)
-    ends[index] = earliestEnd(model, job, job.operations[index]!, from)
+    let start = since
+    for (const { from, to, min } of job.links) {
+      const before = to === index ? soonest[from] : undefined
+      if (before) start = Math.max(start, before.end + min)
+    }
+    soonest[index] = { start, end: earliestEnd(model, job, job.operations[index]!, start) }
   }
-  return ends
+  return soonest
 }
+
+const lastEnd = (soonest: readonly (Soonest | undefined)[]) =>
+  soonest.reduce((last, each) => (each && each.end > last ? each.end : last), 0)
 
 /** Least wall-clock minutes from the end of each operation to the end of the job. */
 function tailsOf(job: ModelJob): number[] {
@@ -89,75 +101,80 @@ function shortestStay(model: Model, job: ModelJob, stay: ModelStay): number {
   if (stay.operations.some((index) => job.operations[index]!.pin)) return stay.minutesAtLeast
   let shortest = Number.POSITIVE_INFINITY
   for (let since = Math.max(0, job.arrive); since < model.horizon; since += STAY_STEP_MINUTES) {
-    let end = 0
-    for (const one of earliestEnds(model, job, since, own)) if (one > end) end = one
+    const end = lastEnd(soonestOf(model, job, since, own))
     shortest = Math.min(shortest, end - since - STAY_STEP_MINUTES)
     if (shortest <= stay.minutesAtLeast) break
   }
   return Math.max(stay.minutesAtLeast, Number.isFinite(shortest) ? shortest : 0)
 }
 
-type Alone = { ends: number[]; tails: number[]; stays: number[] }
+/** What is known of a job by itself: when it could be done, what follows each operation, how long its stays are at least. */
+type Alone = { job: ModelJob; soonest: Soonest[]; end: number; tails: number[]; stays: number[] }
 
 /** What a job asks of one resource through some of its operations: from when on, how much, and what must follow. */
 function demandOf(
-  job: ModelJob,
-  { ends, tails }: Alone,
-  operations: readonly number[],
+  { soonest, tails, end }: Alone,
+  operations: readonly { index: number }[],
   work: number,
 ): Demand {
-  if (operations.length === 0) return { release: Math.max(...ends), work: 0, tail: 0 }
-  const begins = operations.map((index) => ends[index]! - job.operations[index]!.minutes)
+  if (operations.length === 0) return { release: end, work: 0, tail: 0 }
   return {
-    release: Math.max(0, Math.min(...begins)),
+    release: Math.max(0, Math.min(...operations.map(({ index }) => soonest[index]!.start))),
     work,
-    tail: Math.min(...operations.map((index) => tails[index]!)),
+    tail: Math.min(...operations.map(({ index }) => tails[index]!)),
   }
+}
+
+/** When so many jobs could be done if nothing counted but the people of one skill. */
+function finishTimesOfSkill(model: Model, alone: readonly Alone[], skill: string): number[] {
+  const people = [...model.problem.people.keys()].filter((person) =>
+    model.problem.people[person]!.skills.includes(skill),
+  )
+  const demands = alone.map((each) => {
+    const own = each.job.operations.filter((operation) => operation.skill === skill && !operation.pin)
+    return demandOf(
+      each,
+      own,
+      own.reduce((sum, operation) => sum + operation.minutes * operation.people, 0),
+    )
+  })
+  return completions(demands, supplyOf(people.flatMap((person) => model.openOf(person))))
+}
+
+/** When so many jobs could be done if nothing counted but the places of one kind. */
+function finishTimesOfKind(model: Model, alone: readonly Alone[], kind: string): number[] {
+  const always = { from: model.earliest, to: model.horizon }
+  const places = model.problem.places.filter(({ kinds }) => kinds.includes(kind))
+  const demands = alone.map((each) => {
+    const own = [...each.job.stays.keys()].filter((stay) => each.job.stays[stay]!.kind === kind)
+    const operations = own.flatMap((stay) => each.job.stays[stay]!.operations.map((at) => each.job.operations[at]!))
+    // A stay that has begun asks for less than all of it; how much less is not worth knowing here.
+    if (operations.some(({ pin }) => pin)) return demandOf(each, [], 0)
+    return demandOf(
+      each,
+      operations,
+      own.reduce((sum, stay) => sum + each.stays[stay]!, 0),
+    )
+  })
+  const units = places.flatMap(({ capacity }) => Array.from({ length: capacity }, () => always))
+  return completions(demands, supplyOf(units))
 }
 
 /** The k-th smallest finish of any schedule is no earlier than the k-th entry. */
 function finishTimes(model: Model, alone: readonly Alone[]): number[] {
-  const { problem, jobs } = model
-  const always = { from: model.earliest, to: model.horizon }
-  const relaxations: number[][] = [alone.map(({ ends }) => Math.max(...ends)).sort((a, b) => a - b)]
   const skills = new Set(
-    jobs.flatMap((job) => job.operations.map(({ skill }) => skill)).filter((skill) => skill),
+    model.jobs.flatMap((job) => job.operations.flatMap(({ skill, people }) => (people > 0 ? [skill] : []))),
   )
-  for (const skill of skills) {
-    const people = problem.people.flatMap((person, index) => (person.skills.includes(skill) ? [index] : []))
-    const supply = supplyOf(people.flatMap((person) => model.openOf(person)))
-    const demands = jobs.map((job, index) => {
-      const own = job.operations.filter((operation) => operation.skill === skill && !operation.pin)
-      const work = own.reduce((sum, { minutes, people }) => sum + minutes * people, 0)
-      return demandOf(
-        job,
-        alone[index]!,
-        own.map((operation) => operation.index),
-        work,
-      )
-    })
-    relaxations.push(completions(demands, supply))
-  }
-  for (const kind of new Set(jobs.flatMap((job) => job.stays.map((stay) => stay.kind)))) {
-    const units = problem.places.reduce(
-      (sum, { kinds, capacity }) => sum + (kinds.includes(kind) ? capacity : 0),
-      0,
-    )
-    const supply = supplyOf(Array.from({ length: units }, () => always))
-    const demands = jobs.map((job, index) => {
-      const own = job.stays.filter((stay) => stay.kind === kind)
-      const operations = own.flatMap((stay) => stay.operations)
-      const free = operations.every((operation) => !job.operations[operation]!.pin)
-      const work = free
-        ? own.reduce((sum, stay) => sum + alone[index]!.stays[job.stays.indexOf(stay)]!, 0)
-        : 0
-      const asked = demandOf(job, alone[index]!, free ? operations : [], work)
-      // A stay ends with its last operation: what follows its first is partly within it.
-      return { ...asked, tail: Math.min(asked.tail, ...operations.map((each) => alone[index]!.tails[each]!)) }
-    })
-    relaxations.push(completions(demands, supply))
-  }
-  return jobs.map((_, place) => Math.max(...relaxations.map((times) => times[place]!)))
+  const kinds = new Set(model.jobs.flatMap((job) => job.stays.map(({ kind }) => kind)))
+  const relaxations = [
+    alone.map(({ end }) => end).sort((a, b) => a - b),
+    ...[...skills].map((skill) => finishTimesOfSkill(model, alone, skill)),
+    ...[...kinds].map((kind) => finishTimesOfKind(model, alone, kind)),
+  ]
+  // Where supply runs out there is no schedule at all; a finish at the horizon is bound enough then.
+  return model.jobs.map((_, place) =>
+    Math.min(model.horizon, Math.max(...relaxations.map((times) => times[place]!))),
+  )
 }
 
 /**
@@ -166,24 +183,23 @@ function finishTimes(model: Model, alone: readonly Alone[]): number[] {
  */
 export function lowerBound(model: Model, quick = false): number {
   const { objective } = model.problem
-  const alone = model.jobs.map(
-    (job): Alone => ({
-      ends: earliestEnds(model, job, Math.max(0, job.arrive)),
+  const alone = model.jobs.map((job): Alone => {
+    const soonest = soonestOf(model, job, Math.max(0, job.arrive)) as Soonest[]
+    return {
+      job,
+      soonest,
+      end: lastEnd(soonest),
       tails: tailsOf(job),
       stays: job.stays.map((stay) => (quick ? stay.minutesAtLeast : shortestStay(model, job, stay))),
-    }),
-  )
+    }
+  })
   const times = finishTimes(model, alone)
   const priceOf = (job: ModelJob, finish: number) =>
     objective.tardiness * job.weight * (job.due === undefined ? 0 : Math.max(0, finish - job.due)) +
     objective.finish * (finish - job.arrive)
   const holds = alone.reduce((sum, { stays }) => sum + stays.reduce((total, stay) => total + stay, 0), 0)
-  const costs = model.jobs.map((job, index) => {
-    const own = Math.max(...alone[index]!.ends)
-    return times.map((time) => priceOf(job, Math.max(own, Math.min(time, model.horizon))))
-  })
-  const makespan = Math.max(0, ...times)
-  const least = leastAssignment(costs) + objective.hold * holds + objective.makespan * makespan
+  const costs = alone.map(({ job, end }) => times.map((time) => priceOf(job, Math.max(end, time))))
+  const least = leastAssignment(costs) + objective.hold * holds + objective.makespan * Math.max(0, ...times)
   // Sums of fractions of minutes: what they are off by must not stand above a cost.
   return Math.round(least * 1e6) / 1e6
 }

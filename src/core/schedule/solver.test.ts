@@ -147,3 +147,18 @@ describe('bounds', () => {
     )
   })
 })
+
+test('work that pauses over a break is not bounded as if it began when its minutes would fit without one', () => {
+  const people = [{ id: 'only', skills: ['correct'], calendar: 'day' }]
+  const job = {
+    id: 'A',
+    arrive: '2027-01-11T08:00:00Z',
+    operations: [{ id: 'cut', minutes: 300, mode: 'pausable', people: 1, skill: 'correct' }],
+    stays: [{ id: 's', kind: 'studio', operations: ['cut'] }],
+  }
+  const objective = { tardiness: 0, hold: 0, finish: 1, makespan: 1 }
+  const problem = shopProblem([job], { people, objective })
+  const { schedule } = solve(problem, { seed: 1, steps: 20 })
+  expect(checkSchedule(problem, schedule)).toEqual([])
+  expect(schedule.operations[0]).toMatchObject({ start: '2027-01-11T08:00:00.000Z', end: '2027-01-11T13:30:00.000Z' })
+})
