@@ -1,12 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
 import path from 'node:path'
-import type { Knex } from 'knex'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import type { Outage } from '@/core/job'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import { loadDemo } from '../../demo/generate'
-import { connect, openDatabase } from './db'
+import { connect } from './db'
+import { demoShop } from './demo-shop.fixture'
 import { loadFloor } from './floor'
 import { MIGRATIONS, migrate } from './migrations'
 import { endOutage, listOutages } from './outage-store'
@@ -16,24 +13,12 @@ import { propose, takeProposal } from './proposal'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const hours = (count: number) => plusMinutes(NOW, 60 * count)
 
-let folder: string
-let db: Knex
-beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-outage-'))
-  process.env.FERN_YARD_DATA = folder
-  db = await openDatabase(path.join(folder, 'shop.db'))
-  await loadDemo(db, NOW)
-})
-afterAll(async () => {
-  await db.destroy()
-  delete process.env.FERN_YARD_DATA
-  rmSync(folder, { recursive: true, force: true })
-})
+const shop = demoShop(NOW)
 
-const published = async () => [...(await loadPublished(db)).values()].flat()
+const published = async () => [...(await loadPublished(shop.db)).values()].flat()
 
 test('0005-outages adds its table to a database from before, and keeps the proposals that wait', async () => {
-  const old = connect(path.join(folder, 'old.db'))
+  const old = connect(path.join(shop.folder, 'old.db'))
   await migrate(old, MIGRATIONS.slice(0, 4))
   await old('proposals').insert({ id: 'p', basis: 'b', placed: '[]', planning: '{}', made_at: NOW })
   expect(await migrate(old, MIGRATIONS)).toEqual(['0005-outages'])
@@ -54,30 +39,30 @@ describe('somebody falls ill', () => {
   })
   test('what follows is shown first, and nothing is known before the plan is taken', async () => {
     const before = JSON.stringify(await published())
-    const proposal = await propose(db, NOW, oran)
+    const proposal = await propose(shop.db, NOW, oran)
     expect(proposal.outage).toEqual(oran)
     expect(proposal.changes.length).toBeGreaterThan(0)
     expect(JSON.stringify(await published())).toBe(before)
-    expect(await listOutages(db, NOW)).toEqual([])
+    expect(await listOutages(shop.db, NOW)).toEqual([])
   })
   test('taken, the plan needs him at no time while he is away, and he is known to be', async () => {
-    const proposal = await propose(db, NOW, oran)
-    expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+    const proposal = await propose(shop.db, NOW, oran)
+    expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
     expect(await hisWork()).toEqual([])
-    expect((await loadFloor(db, NOW)).outages).toEqual([oran])
+    expect((await loadFloor(shop.db, NOW)).outages).toEqual([oran])
   })
   test('a plan worked out before that is stale', async () => {
-    const proposal = await propose(db, NOW)
+    const proposal = await propose(shop.db, NOW)
     const later: Outage = { ...oran, id: 'ill-too', what: { kind: 'person', id: 'senan' } }
-    const other = await propose(db, NOW, later)
-    expect(await takeProposal(db, other.id, NOW)).toEqual({ kind: 'taken' })
-    expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'stale' })
+    const other = await propose(shop.db, NOW, later)
+    expect(await takeProposal(shop.db, other.id, NOW)).toEqual({ kind: 'taken' })
+    expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'stale' })
   })
   test('back again, he is away no more, and it is said once', async () => {
-    expect(await endOutage(db, 'ill', hours(30))).toBe(true)
-    expect(await endOutage(db, 'ill', hours(30))).toBe(false)
-    expect((await listOutages(db, hours(30))).map(({ id }) => id)).toEqual(['ill-too'])
-    expect(await listOutages(db, hours(80))).toEqual([])
+    expect(await endOutage(shop.db, 'ill', hours(30))).toBe(true)
+    expect(await endOutage(shop.db, 'ill', hours(30))).toBe(false)
+    expect((await listOutages(shop.db, hours(30))).map(({ id }) => id)).toEqual(['ill-too'])
+    expect(await listOutages(shop.db, hours(80))).toEqual([])
   })
 })
 
@@ -101,12 +86,12 @@ test('a bay out of use is left to no car that was to come, and the others keep t
       ({ place, start, end }) => place === coming.place && start < closed.until && end > closed.from,
     )
   const touched = new Set((await there()).map(({ job }) => job))
-  const proposal = await propose(db, NOW, closed)
+  const proposal = await propose(shop.db, NOW, closed)
   expect(touched.size).toBeGreaterThan(0)
   // Cars that were not to stand there keep their times.
   expect(proposal.changes.map(({ job }) => job).filter((job) => !touched.has(job))).toEqual([])
-  expect(await takeProposal(db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+  expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
   expect(await there()).toEqual([])
-  const { jobs } = await loadFloor(db, NOW)
+  const { jobs } = await loadFloor(shop.db, NOW)
   expect(jobs.some(({ job }) => job.id.startsWith('closed:'))).toBe(false)
 })

@@ -1,13 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import path from 'node:path'
-import { loadDemo } from '@demo/generate'
-import type { Knex } from 'knex'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { beforeAll, describe, expect, test } from 'vitest'
 import { PROCESS_KEYS, type ProcessKey } from '@/core/correction'
 import { chosenOffer } from '@/core/job'
 import { instantOrThrow } from '@/core/time'
-import { openDatabase } from './db'
+import { demoShop } from './demo-shop.fixture'
 import { type Floor, loadFloor } from './floor'
 import { earlierVisits, loadVisits } from './history'
 import { loadWorked, whenFor } from './offers'
@@ -18,25 +13,15 @@ import { recentlyGone } from './vehicle-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 
-let folder: string
-let db: Knex
+const shop = demoShop(NOW)
 let floor: Floor
 beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-promised-'))
-  process.env.FERN_YARD_DATA = folder
-  db = await openDatabase(path.join(folder, 'shop.db'))
-  await loadDemo(db, NOW)
-  floor = await loadFloor(db, NOW)
-})
-afterAll(async () => {
-  await db.destroy()
-  delete process.env.FERN_YARD_DATA
-  rmSync(folder, { recursive: true, force: true })
+  floor = await loadFloor(shop.db, NOW)
 })
 const jobOf = (plate: string) => floor.jobs.find(({ job }) => job.vehicle.plate === plate)!.job
 
 test('the promises of a car name what was found on it, panel and place', async () => {
-  const lines = await promisesOf(db, jobOf('IM 5012'), floor.shop.setup)
+  const lines = await promisesOf(shop.db, jobOf('IM 5012'), floor.shop.setup)
   const rules = lines.map(({ rule }) => rule)
   expect(rules).toEqual(
     expect.arrayContaining(['nail-catchers-stay', 'chips-stay', 'repainted', 'beside-the-paint']),
@@ -47,7 +32,7 @@ test('the promises of a car name what was found on it, panel and place', async (
 describe('processes chosen panel by panel', () => {
   const everywhere = async (key: ProcessKey) => {
     const job = jobOf('IM 5012')
-    const { input } = await loadWorked(db, floor.shop, job)
+    const { input } = await loadWorked(shop.db, floor.shop, job)
     const processes = Object.fromEntries(input.judgement.panels.map(({ panel }) => [panel.id, key]))
     const choices = { packageKey: 'headland', processes, extras: [], terms: floor.shop.setup.terms }
     return { job, offer: chosenOffer(floor.shop.setup.packages, input, choices) }
@@ -64,21 +49,21 @@ describe('processes chosen panel by panel', () => {
 })
 
 test('the history of a car that was here before holds its visit, and it is among those that went home', async () => {
-  const gone = (await recentlyGone(db)).find(({ vehicle }) => vehicle.plate === 'IM 7341')!
-  const [visit] = await loadVisits(db, gone.vehicle.id, floor.shop.setup)
+  const gone = (await recentlyGone(shop.db)).find(({ vehicle }) => vehicle.plate === 'IM 7341')!
+  const [visit] = await loadVisits(shop.db, gone.vehicle.id, floor.shop.setup)
   expect(visit).toMatchObject({ readings: 78, letter: expect.stringMatching(/[A-E]/) })
-  expect(await earlierVisits(db, visit!.job, 'Europe/Dublin')).toEqual([])
+  expect(await earlierVisits(shop.db, visit!.job, 'Europe/Dublin')).toEqual([])
 })
 
 test('photographs of the demo are kept in pairs where the machine has been over the panel', async () => {
-  const photos = await listPhotos(db, jobOf('IM 4471').id)
+  const photos = await listPhotos(shop.db, jobOf('IM 4471').id)
   const after = photos.filter(({ phase }) => phase === 'after')
   expect(after.length).toBeGreaterThan(0)
   for (const { samePlaceAs } of after) expect(photos.some(({ id }) => id === samePlaceAs)).toBe(true)
 })
 
 test('of each colleague only the first grade of a panel is shown', async () => {
-  const grades = await gradesOf(db, 1)
+  const grades = await gradesOf(shop.db, 1)
   expect(new Set(grades.map(({ person }) => person)).size).toBe(grades.length)
   expect(grades.length).toBe(3)
 })

@@ -15,7 +15,7 @@ import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, type Planning, publish } from './plan-store'
-import { collectionTime, planEverything, planFor } from './planning'
+import { collectionTime, PLAN_SEED, planEverything, planFor } from './planning'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
@@ -61,14 +61,20 @@ export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<
   return keepProposal(db, floor, placed, planningOf(now, schedule, outage), outage)
 }
 
-/** What a planner beside the server needs: the problem as it stands, and what it was made from. */
-export type ToPlan = { at: Instant; basis: string; problem: Problem }
+/** From when a problem is, and from what floor: enough to make it again. */
+export type PlannedFrom = { at: Instant; basis: string }
+
+/** What a planner beside the server needs. The same seed and steps give the same plan, however fast the machine is. */
+export type ToPlan = { from: PlannedFrom; problem: Problem; seed: number; steps: number }
+
+/** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
+const WORKER_STEPS = 4000
 
 /** The problem in which everything not yet begun may move. */
 export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
   const floor = await loadFloor(db, now)
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
-  return { at: now, basis: fingerprint(floor), problem }
+  return { from: { at: now, basis: fingerprint(floor) }, problem, seed: PLAN_SEED, steps: WORKER_STEPS }
 }
 
 /** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */
@@ -86,7 +92,7 @@ export type Offered =
 export async function offerSchedule(
   db: Knex,
   now: Instant,
-  { at, basis }: Omit<ToPlan, 'problem'>,
+  { at, basis }: PlannedFrom,
   schedule: Schedule,
 ): Promise<Offered> {
   if (at > now || minutesBetween(at, now) > BELIEVED_MINUTES) return { kind: 'stale' }

@@ -1,14 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
 import path from 'node:path'
-import type { Knex } from 'knex'
-import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { describe, expect, test } from 'vitest'
 import { type Choices, chosenOffer, daysOfCalendar, quoteState, termsSchema } from '@/core/job'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
-import { loadDemo } from '../../demo/generate'
 import { agreeQuote, writeOffer } from './agreeing'
 import { findAgreement } from './agreement-store'
-import { connect, openDatabase } from './db'
+import { connect } from './db'
+import { demoShop } from './demo-shop.fixture'
 import { type Floor, loadFloor } from './floor'
 import { agreedCut, removalsOf } from './hand-over'
 import { MIGRATIONS, migrate } from './migrations'
@@ -22,19 +19,7 @@ import { addAttempt, attemptsOfJobs, listAttempts, withdrawAttempt } from './spo
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const LATER = plusMinutes(NOW, 20 * 1440)
 
-let folder: string
-let db: Knex
-beforeAll(async () => {
-  folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-quotes-'))
-  process.env.FERN_YARD_DATA = folder
-  db = await openDatabase(path.join(folder, 'shop.db'))
-  await loadDemo(db, NOW)
-})
-afterAll(async () => {
-  await db.destroy()
-  delete process.env.FERN_YARD_DATA
-  rmSync(folder, { recursive: true, force: true })
-})
+const shop = demoShop(NOW)
 
 const jobOf = (floor: Floor, plate: string) => floor.jobs.find(({ job }) => job.vehicle.plate === plate)!.job
 const terms = termsSchema.parse({ depositPercent: 20 })
@@ -47,11 +32,11 @@ const choices = (packageKey: string, more: Partial<Choices> = {}): Choices => ({
 
 /** Works out what would stand on the screen, and writes it. */
 async function write(plate: string, chosen: Choices, more: { shownCents?: number; mustFit?: boolean } = {}) {
-  const floor = await loadFloor(db, NOW)
+  const floor = await loadFloor(shop.db, NOW)
   const job = jobOf(floor, plate)
-  const { input } = await loadWorked(db, floor.shop, job)
+  const { input } = await loadWorked(shop.db, floor.shop, job)
   const offer = chosenOffer(floor.shop.setup.packages, input, chosen)
-  const written = await writeOffer(db, floor, job.id, chosen, {
+  const written = await writeOffer(shop.db, floor, job.id, chosen, {
     shownCents: offer?.price.totalCents ?? 0,
     note: 'both keys, please',
     mustFit: false,
@@ -62,7 +47,7 @@ async function write(plate: string, chosen: Choices, more: { shownCents?: number
 
 describe('0003-quotes, on a database from before', () => {
   test('adds its tables and leaves what stands there', async () => {
-    const file = path.join(folder, 'old.db')
+    const file = path.join(shop.folder, 'old.db')
     const old = connect(file)
     await migrate(old, MIGRATIONS.slice(0, 2))
     const customer = { id: 'c', name: 'Ita', phone: '', email: '', may_remind: 0, created_at: NOW }
@@ -77,26 +62,32 @@ describe('0003-quotes, on a database from before', () => {
 
 describe('test spots', () => {
   test('are kept in the order they were made, and a slip is set aside, once', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const { id } = jobOf(floor, 'IM 4471')
-    const kept = await listAttempts(db, id)
+    const kept = await listAttempts(shop.db, id)
     expect(kept.map(({ process, verdict }) => [process, verdict])).toEqual([
       ['one-step-cut', 'more'],
       ['two-step', 'enough'],
     ])
     const { id: _, madeAt, ...attempt } = kept[0]!
-    const slip = await addAttempt(db, id, { ...attempt, note: 'slip' }, undefined, plusMinutes(madeAt, 600))
-    expect(await listAttempts(db, id)).toHaveLength(3)
-    expect(await withdrawAttempt(db, id, slip, NOW)).toBe(true)
-    expect(await withdrawAttempt(db, id, slip, NOW)).toBe(false)
-    expect(await listAttempts(db, id)).toEqual(kept)
-    expect((await attemptsOfJobs(db, [id])).get(id)).toEqual(kept)
-    expect(await db('test_spots').where({ id: slip }).first()).toMatchObject({ withdrawn_at: NOW })
+    const slip = await addAttempt(
+      shop.db,
+      id,
+      { ...attempt, note: 'slip' },
+      undefined,
+      plusMinutes(madeAt, 600),
+    )
+    expect(await listAttempts(shop.db, id)).toHaveLength(3)
+    expect(await withdrawAttempt(shop.db, id, slip, NOW)).toBe(true)
+    expect(await withdrawAttempt(shop.db, id, slip, NOW)).toBe(false)
+    expect(await listAttempts(shop.db, id)).toEqual(kept)
+    expect((await attemptsOfJobs(shop.db, [id])).get(id)).toEqual(kept)
+    expect(await shop.db('test_spots').where({ id: slip }).first()).toMatchObject({ withdrawn_at: NOW })
   })
   test('teach the shop about the next car with that paint, and finished jobs do too', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const { setup } = floor.shop
-    const sister = await loadPaintStudy(db, jobOf(floor, 'IM 5012'), setup)
+    const sister = await loadPaintStudy(shop.db, jobOf(floor, 'IM 5012'), setup)
     expect(
       sister.memory.some(({ paint, settled }) => paint.colourCode === 'G19' && settled === 'two-step'),
     ).toBe(true)
@@ -106,10 +97,10 @@ describe('test spots', () => {
     expect(finished.every(({ settled }) => settled === undefined)).toBe(true)
   })
   test('are not told to a car with another kind of paint, nor back to the car itself', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const { setup } = floor.shop
-    expect((await loadPaintStudy(db, jobOf(floor, 'IM 19'), setup)).memory).toEqual([])
-    const own = await loadPaintStudy(db, jobOf(floor, 'IM 4471'), setup)
+    expect((await loadPaintStudy(shop.db, jobOf(floor, 'IM 19'), setup)).memory).toEqual([])
+    const own = await loadPaintStudy(shop.db, jobOf(floor, 'IM 4471'), setup)
     expect(own.attempts).toHaveLength(2)
     expect(own.memory.some(({ settled }) => settled === 'two-step')).toBe(false)
   })
@@ -122,7 +113,7 @@ describe('a quote', () => {
     const discounted = choices('headland', { terms: { ...terms, discountPercent: 10 } })
     const second = await write('IM 8803', discounted)
     expect(second.written).toEqual({ version: 2 })
-    const quotes = await listQuotes(db, first.job.id)
+    const quotes = await listQuotes(shop.db, first.job.id)
     expect(quotes.map((quote) => quoteState(quote, quotes.length, NOW).kind)).toEqual(['superseded', 'open'])
     expect(quotes[1]).toMatchObject({
       packageName: 'Headland',
@@ -134,14 +125,14 @@ describe('a quote', () => {
     expect(quotes[1]!.summary.priceLines.at(-1)).toMatchObject({ kind: 'discount', percent: 10 })
   })
   test('holds through the whole of its last day where the shop stands', async () => {
-    const quote = (await listQuotes(db, jobOf(await loadFloor(db, NOW), 'IM 8803').id)).at(-1)!
+    const quote = (await listQuotes(shop.db, jobOf(await loadFloor(shop.db, NOW), 'IM 8803').id)).at(-1)!
     expect(dayIn('Europe/Dublin', plusMinutes(quote.validUntil, -1))).toBe('2027-01-27')
     expect(dayIn('Europe/Dublin', quote.validUntil)).toBe('2027-01-28')
   })
   test('at another price than the one on the screen is refused, and nothing is written', async () => {
     const { job, written } = await write('IM 8803', choices('tideline'), { shownCents: 1 })
     expect(written).toMatchObject({ message: expect.stringContaining('Reload and look again') })
-    expect(await listQuotes(db, job.id)).toHaveLength(2)
+    expect(await listQuotes(shop.db, job.id)).toHaveLength(2)
   })
   test.each([
     ['a package that is not sold', 'IM 8803', choices('gone'), 'no longer sold'],
@@ -154,53 +145,57 @@ describe('a quote', () => {
   test('is declined with what they said, once; then it cannot be accepted', async () => {
     const { job } = await write('IM 19', choices('tideline'))
     const no = { said: 'declined' as const, at: NOW, words: 'too dear' }
-    expect(await decideQuote(db, job.id, 1, no)).toBe(true)
-    expect(await decideQuote(db, job.id, 1, { ...no, words: 'again' })).toBe(false)
-    expect((await listQuotes(db, job.id))[0]!.decision).toEqual(no)
-    expect(await agreeQuote(db, job.id, 1, NOW)).toMatchObject({
+    expect(await decideQuote(shop.db, job.id, 1, no)).toBe(true)
+    expect(await decideQuote(shop.db, job.id, 1, { ...no, words: 'again' })).toBe(false)
+    expect((await listQuotes(shop.db, job.id))[0]!.decision).toEqual(no)
+    expect(await agreeQuote(shop.db, job.id, 1, NOW)).toMatchObject({
       message: expect.stringContaining('declined'),
     })
   })
   test('past its day, replaced, or not there, is not accepted', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const { id } = jobOf(floor, 'IM 8803')
     for (const [version, at, words] of [
       [2, LATER, 'past its day'],
       [1, NOW, 'later version'],
       [9, NOW, 'no longer there'],
     ] as const)
-      expect(await agreeQuote(db, id, version, at)).toMatchObject({ message: expect.stringContaining(words) })
-    expect(await findAgreement(db, id)).toBeUndefined()
+      expect(await agreeQuote(shop.db, id, version, at)).toMatchObject({
+        message: expect.stringContaining(words),
+      })
+    expect(await findAgreement(shop.db, id)).toBeUndefined()
   })
   test('accepted, is agreed as it was written though the shop has changed its prices since', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const { id } = jobOf(floor, 'IM 8803')
-    const quote = (await listQuotes(db, id)).at(-1)!
-    const { setup } = await loadShop(db)
+    const quote = (await listQuotes(shop.db, id)).at(-1)!
+    const { setup } = await loadShop(shop.db)
     const dearer = { ...setup, rates: { ...setup.rates, taxPercent: 30 } }
-    await db('shop')
+    await shop
+      .db('shop')
       .where({ id: 1 })
       .update({ setup: JSON.stringify(dearer) })
-    expect(await agreeQuote(db, id, quote.version, NOW)).toBeUndefined()
-    expect(await findAgreement(db, id)).toMatchObject({
+    expect(await agreeQuote(shop.db, id, quote.version, NOW)).toBeUndefined()
+    expect(await findAgreement(shop.db, id)).toMatchObject({
       totalCents: quote.totalCents,
       plan: quote.plan,
       summary: quote.summary,
     })
-    expect((await loadPublished(db)).get(id)!.length).toBe(quote.plan.operations.length)
-    expect((await listQuotes(db, id)).at(-1)!.decision).toMatchObject({ said: 'accepted', at: NOW })
-    await db('shop')
+    expect((await loadPublished(shop.db)).get(id)!.length).toBe(quote.plan.operations.length)
+    expect((await listQuotes(shop.db, id)).at(-1)!.decision).toMatchObject({ said: 'accepted', at: NOW })
+    await shop
+      .db('shop')
       .where({ id: 1 })
       .update({ setup: JSON.stringify(setup) })
     // Whoever presses a second time is told, and the calendar stays.
-    expect(await agreeQuote(db, id, quote.version, NOW)).toMatchObject({
+    expect(await agreeQuote(shop.db, id, quote.version, NOW)).toMatchObject({
       message: expect.stringContaining('accepted already'),
     })
   })
   test('what the customer was told is what the ledger is charged with', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const job = jobOf(floor, 'IM 8803')
-    const { summary } = (await findAgreement(db, job.id))!
+    const { summary } = (await findAgreement(shop.db, job.id))!
     const cut = agreedCut(summary, job.vehicle.hardness)
     for (const { id, takesUm } of summary.panels) expect(cut[id] ?? 0).toBe(takesUm)
     const nothing = { readings: {}, gloss: {}, clarity: {} }
@@ -216,9 +211,9 @@ describe('a quote', () => {
 
 describe('vendors on their own days', () => {
   test('are planned only when they come', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const job = jobOf(floor, 'IM 19')
-    const { input } = await loadWorked(db, floor.shop, job)
+    const { input } = await loadWorked(shop.db, floor.shop, job)
     const boathouse = floor.shop.setup.packages.filter(({ key }) => key === 'boathouse')
     const [priced] = offersFor(floor, job, input, boathouse)
     if (priced?.when.kind !== 'possible') throw new Error('the restoration finds no room')
@@ -231,9 +226,9 @@ describe('vendors on their own days', () => {
     expect(names.get('vendor-oona-dents')).toBe('Oona Marsh')
   })
   test('a reason of the calendar speaks of steps by their titles', async () => {
-    const floor = await loadFloor(db, NOW)
+    const floor = await loadFloor(shop.db, NOW)
     const job = jobOf(floor, 'IM 19')
-    const { input } = await loadWorked(db, floor.shop, job)
+    const { input } = await loadWorked(shop.db, floor.shop, job)
     const boathouse = floor.shop.setup.packages.filter(({ key }) => key === 'boathouse')
     const [priced] = offersFor(floor, job, input, boathouse)
     const endless = {
@@ -253,23 +248,23 @@ describe('vendors on their own days', () => {
 
 describe('the packages of the shop', () => {
   test('are kept all together; who read them before somebody else’s change is refused', async () => {
-    const version = await shopVersion(db)
-    const { setup } = await loadShop(db)
+    const version = await shopVersion(shop.db)
+    const { setup } = await loadShop(shop.db)
     const renamed = setup.packages.map((each) =>
       each.key === 'headland' ? { ...each, name: 'Foreland' } : each,
     )
-    expect(await savePackages(db, version, renamed)).toBe(true)
-    expect(await savePackages(db, version, setup.packages)).toBe(false)
-    const after = await loadShop(db)
+    expect(await savePackages(shop.db, version, renamed)).toBe(true)
+    expect(await savePackages(shop.db, version, setup.packages)).toBe(false)
+    const after = await loadShop(shop.db)
     expect(after.setup.packages.find(({ key }) => key === 'headland')!.name).toBe('Foreland')
     expect(after.setup.people).toEqual(setup.people)
-    expect(await savePackages(db, await shopVersion(db), setup.packages)).toBe(true)
+    expect(await savePackages(shop.db, await shopVersion(shop.db), setup.packages)).toBe(true)
   })
 })
 
 describe('prices and vendors of the shop', () => {
   const prices = async () => {
-    const { setup } = await loadShop(db)
+    const { setup } = await loadShop(shop.db)
     return {
       rates: setup.rates,
       terms: setup.terms,
@@ -280,9 +275,9 @@ describe('prices and vendors of the shop', () => {
     }
   }
   test('kept as they are, every vendor keeps the calendar with its breaks', async () => {
-    const before = (await loadShop(db)).setup
-    expect(await savePrices(db, await shopVersion(db), await prices())).toBe(true)
-    const after = (await loadShop(db)).setup
+    const before = (await loadShop(shop.db)).setup
+    expect(await savePrices(shop.db, await shopVersion(shop.db), await prices())).toBe(true)
+    const after = (await loadShop(shop.db)).setup
     expect(after.vendors).toEqual(before.vendors)
     expect(after.calendars).toEqual(before.calendars)
   })
@@ -291,21 +286,24 @@ describe('prices and vendors of the shop', () => {
     const [first, ...others] = kept.vendors
     const when = { days: ['fri' as const], from: '10:00', to: '16:00' }
     expect(
-      await savePrices(db, await shopVersion(db), { ...kept, vendors: [{ ...first!, when }, ...others] }),
+      await savePrices(shop.db, await shopVersion(shop.db), {
+        ...kept,
+        vendors: [{ ...first!, when }, ...others],
+      }),
     ).toBe(true)
-    const { setup } = await loadShop(db)
+    const { setup } = await loadShop(shop.db)
     expect(daysOfCalendar(setup.calendars[setup.vendors[0]!.calendar]!)).toEqual(when)
     expect(setup.vendors[1]!.calendar).toBe('wheel-days')
     expect(everyone(setup).find(({ id }) => id === 'vendor-oona-dents')!.calendar).toBe('vendor-oona-dents')
   })
   test('a new price is on every offer from then on; somebody else’s older page is refused', async () => {
-    const version = await shopVersion(db)
+    const version = await shopVersion(shop.db)
     const kept = await prices()
     const dearer = { ...kept, rates: { ...kept.rates, consumablesCents: 9900 } }
-    expect(await savePrices(db, version, dearer)).toBe(true)
-    expect(await savePrices(db, version, kept)).toBe(false)
-    const floor = await loadFloor(db, NOW)
-    const { input } = await loadWorked(db, floor.shop, jobOf(floor, 'IM 5012'))
+    expect(await savePrices(shop.db, version, dearer)).toBe(true)
+    expect(await savePrices(shop.db, version, kept)).toBe(false)
+    const floor = await loadFloor(shop.db, NOW)
+    const { input } = await loadWorked(shop.db, floor.shop, jobOf(floor, 'IM 5012'))
     const offer = chosenOffer(floor.shop.setup.packages, input, choices('tideline'))!
     expect(offer.price.lines.find(({ kind }) => kind === 'consumables')!.cents).toBe(9900)
   })

@@ -14,14 +14,14 @@ const planner = {
   stopped: false,
   async plan(
     problem: Problem,
-    options: { seed: number; steps: number },
+    { seed, steps }: { seed: number; steps: number },
     onProgress: (progress: PlanProgress) => void,
   ): Promise<Schedule> {
     planner.stopped = false
-    const solver = new Solver(problem, { seed: options.seed })
-    while (!solver.done && solver.steps < options.steps && !planner.stopped) {
+    const solver = new Solver(problem, { seed })
+    while (!solver.done && solver.steps < steps && !planner.stopped) {
       const turn = performance.now() + TURN_MS
-      while (!solver.done && solver.steps < options.steps && performance.now() < turn) solver.step()
+      while (!solver.done && solver.steps < steps && performance.now() < turn) solver.step()
       const { tardiness, hold } = solver.terms()
       onProgress({ steps: solver.steps, lateMinutes: tardiness, bayMinutes: hold })
       await nextTurn()

@@ -197,7 +197,7 @@ class ProblemBuilder {
     const { timezone, calendars, people } = this.shop
     const person = people.find(({ id }) => id === progress.by)
     const calendar = person && calendars[person.calendar]
-    const elapsed = Math.max(1, minutesBetween(onMinute(progress.at), this.origin))
+    const elapsed = minutesBetween(onMinute(progress.at), this.origin)
     const worked =
       calendar && operation.mode === 'pausable'
         ? openMinutesBetween(calendar, timezone, progress.at, this.origin)
@@ -209,10 +209,18 @@ class ProblemBuilder {
         operations: [unattended(operation.id, operation.minutes)],
         pins: [pin(operation.id, progress.at)],
       }
-    const isNew = onMinute(progress.at) === this.origin
-    const left = Math.max(MIN_REST_MINUTES, operation.minutes - (isNew ? 0 : worked))
-    const rest = `${operation.id}${REST}`
-    const past = unattended(operation.id, elapsed)
+    const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
+    // What began at this very slot has no part that is past: all of it is still to do.
+    const past: Entry =
+      elapsed > 0
+        ? { operations: [unattended(operation.id, elapsed)], pins: [pin(operation.id, progress.at)] }
+        : { operations: [], pins: [] }
+    const rest = elapsed > 0 ? `${operation.id}${REST}` : operation.id
+    const going = { ...fileOperation({ ...operation, minutes: left }), id: rest }
+    const followedBy = (what: FileOperation, pins: Pin[]): Entry => ({
+      operations: [...past.operations, what],
+      pins: [...past.pins, ...pins],
+    })
     const open = calendar
       ? openMinutesBetween(calendar, timezone, this.origin, plusMinutes(this.origin, left))
       : 0
@@ -222,33 +230,14 @@ class ProblemBuilder {
       (operation.mode === 'pausable'
         ? nextOpen(calendar!, timezone, this.origin) === this.origin
         : open === left)
-    // Begun at this very slot: nothing of it is past yet.
-    if (isNew && goesOn) {
-      this.busy.add(person.id)
-      const whole = fileOperation(operation)
-      return { operations: [whole], pins: [pin(operation.id, this.origin, { people: [person.id] })] }
-    }
     if (goesOn) {
       this.busy.add(person.id)
-      return {
-        operations: [past, { ...fileOperation({ ...operation, minutes: left }), id: rest }],
-        pins: [pin(operation.id, progress.at), pin(rest, this.origin, { people: [person.id] })],
-      }
+      return followedBy(going, [pin(rest, this.origin, { people: [person.id] })])
     }
-    if (isNew)
-      return {
-        operations: [unattended(operation.id, operation.minutes)],
-        pins: [pin(operation.id, this.origin)],
-      }
     // Off shift and still at it, or paused until someone is back.
-    const later = operation.mode === 'pausable'
-    return {
-      operations: [
-        past,
-        later ? { ...fileOperation({ ...operation, minutes: left }), id: rest } : unattended(rest, left),
-      ],
-      pins: [pin(operation.id, progress.at), ...(later ? [] : [pin(rest, this.origin)])],
-    }
+    return operation.mode === 'pausable'
+      ? followedBy(going, [])
+      : followedBy(unattended(rest, left), [pin(rest, this.origin)])
   }
 
   private links(job: LiveJob, entries: ReadonlyMap<string, Entry>): JobLink[] {
@@ -257,7 +246,7 @@ class ProblemBuilder {
       operations.length > 1 ? [{ from: operations[0]!.id, to: operations[1]!.id, min: 0 }] : [],
     )
     const outer = job.plan.links.flatMap((link): JobLink[] => {
-      if (entries.get(link.to)!.pins.length > 0 && this.hasBegun(job, link.to)) return []
+      if (this.hasBegun(job, link.to)) return []
       const from = job.plan.operations.find(({ id }) => id === link.from)!
       const progress = progressAt(job, from, this.now)
       const moved = { ...link, from: lastId(link.from) }

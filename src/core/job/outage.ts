@@ -1,6 +1,6 @@
 import { closedBetween } from '../schedule'
-import type { Instant } from '../time'
-import type { ShopCalendar } from './live'
+import { type Instant, laterOf } from '../time'
+import type { Closure, ShopCalendar } from './live'
 
 /** Somebody who is away, or a bay that cannot be used, from one instant to another. */
 export type Outage = {
@@ -26,11 +26,17 @@ export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): Sho
     )
     return { ...person, calendar: name }
   })
-  const closed = outages.filter(({ what }) => what.kind === 'place')
-  return {
-    ...shop,
-    calendars,
-    people,
-    closures: closed.map(({ id, what, from, until }) => ({ id, place: what.id, from, until })),
+  return { ...shop, calendars, people, closures: shop.places.flatMap(({ id }) => closuresOf(id, outages)) }
+}
+
+/** When a bay is out of use; stretches that overlap or touch are one. */
+function closuresOf(place: string, outages: readonly Outage[]): Closure[] {
+  const own = outages.filter(({ what }) => what.kind === 'place' && what.id === place)
+  const closures: Closure[] = []
+  for (const { id, from, until } of own.toSorted((a, b) => (a.from < b.from ? -1 : 1))) {
+    const last = closures.at(-1)
+    if (last && from <= last.until) last.until = laterOf(last.until, until)
+    else closures.push({ id, place, from, until })
   }
+  return closures
 }

@@ -147,7 +147,9 @@ function finishTimesOfKind(model: Model, alone: readonly Alone[], kind: string):
   const places = model.problem.places.filter(({ kinds }) => kinds.includes(kind))
   const demands = alone.map((each) => {
     const own = [...each.job.stays.keys()].filter((stay) => each.job.stays[stay]!.kind === kind)
-    const operations = own.flatMap((stay) => each.job.stays[stay]!.operations.map((at) => each.job.operations[at]!))
+    const operations = own.flatMap((stay) =>
+      each.job.stays[stay]!.operations.map((at) => each.job.operations[at]!),
+    )
     // A stay that has begun asks for less than all of it; how much less is not worth knowing here.
     if (operations.some(({ pin }) => pin)) return demandOf(each, [], 0)
     return demandOf(

@@ -1,13 +1,17 @@
 import { jobCost } from './cost'
+import { drawTogether } from './draw-together'
 import type { SlotContext } from './find-slot'
-import type { ModelJob } from './model'
-import { drawTogether, layEarly, type Placed, type PlaceFailure, type Quay, quayChoices } from './place-job'
+import type { ModelJob, PlaceGroup } from './model'
+import { layEarly, type Placed, type PlaceFailure } from './place-job'
 import { stayExtent } from './shop-state'
 
-/** How often a later beginning is tried because the bay is held for longer than the work needs (mem). */
+/** How often a later beginning is tried because the bay is held for longer than the work needs (tried out on busy shops). */
 const LATER_MAX = 8
 /** The same while searching, where the beginnings tried are drawn at random and the job will be laid again. */
 const LATER_MAX_AT_RANDOM = 2
+
+/** How often, of a hundred, a stay is left early at random, though its place is held for nothing: it may make room elsewhere. */
+const LEFT_EARLY_PERCENT = 10
 
 export type Insertion = { ok: true; placed: Placed; cost: number } | { ok: false; failure: PlaceFailure }
 
@@ -19,16 +23,16 @@ export type Insertion = { ok: true; placed: Placed; cost: number } | { ok: false
 export function insertJob(shop: SlotContext, job: ModelJob, makespan = 0): Insertion {
   const context: SlotContext = { ...shop, known: new Map() }
   let best: Insertion = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
-  for (const quays of quayChoices(context, job)) {
+  for (const groups of job.placeChoices) {
     const releases: (number | undefined)[] = []
     const most = context.random ? LATER_MAX_AT_RANDOM : LATER_MAX
     for (let tries = 0; tries <= most; tries++) {
-      const attempt = layEarly(context, job, quays, releases)
+      const attempt = layEarly(context, job, groups, releases)
       if (!attempt.ok) {
         if (!best.ok) best = attempt
         break
       }
-      const found = tightened(context, job, quays, releases, attempt.placed, makespan)
+      const found = tightened(context, job, groups, releases, attempt.placed, makespan)
       if (!best.ok || found.cost < best.cost) best = found
       const later = laterRelease(context, job, found.placed)
       if (!later || found.cost - later.maySave >= best.cost) break
@@ -37,9 +41,6 @@ export function insertJob(shop: SlotContext, job: ModelJob, makespan = 0): Inser
   }
   return best
 }
-
-/** How often, of a hundred, a stay is left early at random, though its place is held for nothing: it may make room elsewhere. */
-const LEFT_EARLY_PERCENT = 10
 
 const leftEarly = ({ random }: SlotContext) => random !== undefined && random() * 100 < LEFT_EARLY_PERCENT
 
@@ -62,7 +63,7 @@ function priced({ model }: SlotContext, job: ModelJob, placed: Placed, makespan:
 function tightened(
   context: SlotContext,
   job: ModelJob,
-  quays: readonly Quay[],
+  groups: readonly PlaceGroup[],
   releases: readonly (number | undefined)[],
   placed: Placed,
   makespan: number,
@@ -79,7 +80,7 @@ function tightened(
     keptEarly = true
     return releases[stay]
   })
-  const again = layEarly(context, job, quays, behind)
+  const again = layEarly(context, job, groups, behind)
   if (keptEarly) return again.ok ? priced(context, job, again.placed, makespan) : early
   const options = [early, priced(context, job, late, makespan)]
   if (again.ok) options.push(priced(context, job, again.placed, makespan))

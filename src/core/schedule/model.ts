@@ -30,6 +30,9 @@ export type ModelOperation = {
 
 export type ModelLink = { from: number; to: number; min: number; max: number }
 
+/** Places of one calendar: in which of them a stay is held makes no difference to the hours of its work. */
+export type PlaceGroup = readonly number[]
+
 export type ModelStay = {
   id: string
   kind: string
@@ -50,6 +53,8 @@ export type ModelJob = {
   stays: ModelStay[]
   /** Operation indexes so that links point forward; undefined where links run in a circle. */
   order?: number[]
+  /** Every way to choose a group of places for each stay, stays by index; empty where a stay has none. */
+  placeChoices: PlaceGroup[][]
   /** Whether anything of it is fixed. */
   pinned: boolean
 }
@@ -110,6 +115,27 @@ function longestChain(job: ModelJob, stay: ModelStay): number {
     reach.set(index, Math.max(0, ...before) + job.operations[index]!.minutes)
   }
   return Math.max(...reach.values())
+}
+
+/** The places of a stay by their calendars; where one is pinned, only that one. */
+function placeGroups(problem: Problem, { places, operations }: ModelStay, job: ModelJob): PlaceGroup[] {
+  const pinned = new Set(operations.flatMap((index) => job.operations[index]!.pin?.place ?? []))
+  if (pinned.size > 1) return []
+  const byCalendar = new Map<string, number[]>()
+  for (const place of places) {
+    if (pinned.size === 1 && !pinned.has(place)) continue
+    const { calendar } = problem.places[place]!
+    byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
+  }
+  return [...byCalendar.values()]
+}
+
+/** Every way to choose one of each. */
+function choices<T>(lists: readonly (readonly T[])[]): T[][] {
+  return lists.reduce<T[][]>(
+    (chosen, list) => chosen.flatMap((each) => list.map((one) => [...each, one])),
+    [[]],
+  )
 }
 
 function teamsOf(people: readonly number[], size: number): number[][] {
@@ -263,8 +289,10 @@ export function compileModel(problem: Problem): Model {
         minutesAtLeast: 0,
       })),
       ...(order ? { order } : {}),
+      placeChoices: [],
       pinned: operations.some(({ pin }) => pin),
     }
+    compiled.placeChoices = choices(compiled.stays.map((stay) => placeGroups(problem, stay, compiled)))
     if (order) for (const stay of compiled.stays) stay.minutesAtLeast = longestChain(compiled, stay)
     return compiled
   })

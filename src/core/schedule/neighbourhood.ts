@@ -4,12 +4,13 @@ import type { Random } from './random'
 
 /** Which jobs are taken off together, and in which order they are laid again. */
 
-/** Most jobs taken off the draft at once. */
+/** Most jobs taken off the calendar at once, but for those that have no place anyway. */
 const REMOVE_MAX = 12
 /** Jobs are taken to be this much nearer or farther than they are, so that not always the same go together. */
 const NEARNESS_NOISE_MINUTES = 1500
-/** Share of the attempts in which what holds a bay for longest is laid first. */
+/** Share of the attempts in which what holds a bay for longest is laid first, give or take the second. */
 const LONGEST_FIRST = 0.8
+const LENGTH_NOISE = 0.3
 
 /** 0 for a job that holds a place it cannot leave, 1 for any other with something fixed, 2 for one free to move. */
 export function freedom(job: ModelJob): number {
@@ -19,7 +20,7 @@ export function freedom(job: ModelJob): number {
   return halfWay ? 0 : 1
 }
 
-/** Takes the jobs with no place off, and some around a moment at which a job is done, or should be. */
+/** The jobs with no place, and some around a moment at which one job is in the shop, or should be. */
 export function chooseJobs(draft: Draft, random: Random): ModelJob[] {
   const { jobs } = draft.model
   const unplaced = jobs.filter((job) => !draft.placed[job.index])
@@ -66,7 +67,7 @@ export function shuffled(jobs: readonly ModelJob[], random: Random): ModelJob[] 
   const keys = new Map(
     jobs.map((job) => {
       const held = job.stays.reduce((sum, stay) => sum + stay.minutesAtLeast, 0)
-      return [job, byLength ? -held * (0.7 + 0.6 * random()) : random()]
+      return [job, byLength ? -held * (1 + LENGTH_NOISE * (2 * random() - 1)) : random()]
     }),
   )
   return [...jobs].sort((a, b) => freedom(a) - freedom(b) || keys.get(a)! - keys.get(b)!)

@@ -1,10 +1,10 @@
-import { blinks, earliestSlot, latestSlot, type SlotContext } from './find-slot'
-import type { Interval } from './intervals'
-import type { ModelJob, ModelLink, ModelOperation } from './model'
-import { type JobPlacement, type OperationPlacement, stayExtent } from './shop-state'
+import { type Berth, findBerths } from './berths'
+import { earliestSlot, type SlotContext } from './find-slot'
+import type { ModelJob, ModelLink, ModelOperation, PlaceGroup } from './model'
+import type { JobPlacement, OperationPlacement } from './shop-state'
 
 /** Rounds of pulling windows together before a job is given up; each round moves some start to a later slot. */
-const ROUNDS_MAX = 4000
+export const ROUNDS_MAX = 4000
 
 /** Why an operation starts when it does, for “why not earlier?”. Minutes from the origin. */
 export type StartCause =
@@ -22,14 +22,8 @@ export type PlaceFailure = {
   window?: { after: number; opens: number; closes: number }
 }
 
-/** Where each stay is held, and between which minutes that place is free. */
-type Berth = { place: number; gap: Interval }
-
 export type Placed = { placement: JobPlacement; berths: Berth[]; causes: StartCause[] }
 export type PlaceAttempt = { ok: true; placed: Placed } | { ok: false; failure: PlaceFailure }
-
-/** Places of one calendar: which of them a stay is held in makes no difference to the hours of its work. */
-export type Quay = readonly number[]
 
 const ARRIVAL: StartCause = { kind: 'arrival' }
 
@@ -56,7 +50,7 @@ class Laying {
   constructor(
     private readonly context: SlotContext,
     private readonly job: ModelJob,
-    private readonly quays: readonly Quay[],
+    private readonly groups: readonly PlaceGroup[],
     private readonly releases: readonly (number | undefined)[],
   ) {
     this.linksTo = job.operations.map(() => [])
@@ -71,7 +65,7 @@ class Laying {
       const failure = this.settle(from)
       if (failure) return { ok: false, failure }
       const operations = this.laid as OperationPlacement[]
-      const found = findBerths(this.context, this.job, operations, this.quays)
+      const found = findBerths(this.context, this.job, operations, this.groups)
       if (found.ok) return { ok: true, placed: this.berthed(operations, found.berths) }
       const { stay, next } = found
       const [first] = this.job.stays[stay]!.operations
@@ -121,7 +115,7 @@ class Laying {
       const index = order[at]!
       const operation = this.job.operations[index]!
       const earliest = this.startBound(operation)
-      const [place] = this.quays[operation.stay]!
+      const [place] = this.groups[operation.stay]!
       const slot = earliestSlot(this.context, operation, place!, earliest, this.laid)
       if (!slot) return this.missed ?? { operation: index, code: operation.pin ? 'pin-broken' : 'no-slot' }
       this.laid[index] = slot
@@ -179,131 +173,22 @@ class Laying {
   }
 }
 
-type Berths = { ok: true; berths: Berth[] } | { ok: false; stay: number; next: number | undefined }
-
-/** A free place for every stay as it lies; else the stay that has none, and when one that is long enough becomes free. */
-function findBerths(
-  context: SlotContext,
-  job: ModelJob,
-  operations: readonly OperationPlacement[],
-  quays: readonly Quay[],
-): Berths {
-  const berths: Berth[] = []
-  const extents = job.stays.map((_, stay) => stayExtent(job, { operations }, stay))
-  for (const [stay, extent] of extents.entries()) {
-    let best: Berth | undefined
-    let next: number | undefined
-    const pinned = job.stays[stay]!.operations.some((index) => job.operations[index]!.pin)
-    for (const place of quays[stay]!) {
-      const own = extents.filter((_, other) => other < stay && berths[other]!.place === place)
-      for (const gap of context.shop.freeGaps(place, own)) {
-        // A later start never ends earlier, so room that closes before this end is of no use.
-        if (gap.to < extent.to) continue
-        if (gap.from <= extent.from) {
-          // Of several, the one that leaves the least room unused before it.
-          if ((!best || gap.from > best.gap.from) && !(best && blinks(context))) best = { place, gap }
-        } else if (pinned) break
-        else if (gap.to - gap.from >= job.stays[stay]!.minutesAtLeast) {
-          next = Math.min(next ?? gap.from, gap.from)
-          break
-        }
-      }
-    }
-    if (!best) return { ok: false, stay, next }
-    berths[stay] = best
-  }
-  return { ok: true, berths }
-}
-
-/** When each stay must be over: the last ones when they are now, those before them when their place is wanted again. */
-function latestEnds(job: ModelJob, { placement, berths }: Placed): number[] {
-  const ends = job.stays.map((_, stay) => stayExtent(job, placement, stay).to)
-  const end = Math.max(...ends)
-  return ends.map((own, stay) => {
-    const alone = berths.every(({ place }, other) => other === stay || place !== berths[stay]!.place)
-    return alone ? Math.min(end, berths[stay]!.gap.to) : own
-  })
-}
-
-/**
- * The same job with every operation as late as it can be while no stay ends later, so that bays are held no longer than
- * the work needs. Undefined where the operations that lie between windows leave no later schedule.
- */
-export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed): Placed | undefined {
-  const order = job.order!
-  const laid: OperationPlacement[] = [...placed.placement.operations]
-  const last = latestEnds(job, placed)
-  const startBy: number[] = job.operations.map(() => Number.POSITIVE_INFINITY)
-  let position = order.length - 1
-  for (let round = 0; round < ROUNDS_MAX; round++) {
-    for (let at = position; at >= 0; at--) {
-      const operation = job.operations[order[at]!]!
-      let end = last[operation.stay]!
-      for (const link of job.links)
-        if (link.from === operation.index) end = Math.min(end, laid[link.to]!.start - link.min)
-      const current = placed.placement.operations[operation.index]!
-      const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, laid)
-      if (!slot) return undefined
-      laid[operation.index] = slot
-    }
-    const wide = job.links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
-    if (!wide) return { ...placed, placement: { job: job.index, operations: laid } }
-    startBy[wide.to] = laid[wide.from]!.end + wide.max
-    position = order.indexOf(wide.to)
-  }
-  return undefined
-}
-
-/** The places of a stay by their calendars; where one is pinned, only that one. */
-function quaysOf({ model }: SlotContext, job: ModelJob, stay: number): Quay[] {
-  const { places, operations } = job.stays[stay]!
-  const pinned = new Set(operations.flatMap((index) => job.operations[index]!.pin?.place ?? []))
-  if (pinned.size > 1) return []
-  const byCalendar = new Map<string, number[]>()
-  for (const place of places) {
-    if (pinned.size === 1 && !pinned.has(place)) continue
-    const { calendar } = model.problem.places[place]!
-    byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
-  }
-  return [...byCalendar.values()]
-}
-
-/** Every way to choose one of each. */
-function choices<T>(lists: readonly (readonly T[])[]): T[][] {
-  return lists.reduce<T[][]>(
-    (chosen, list) => chosen.flatMap((each) => list.map((one) => [...each, one])),
-    [[]],
-  )
-}
-
-const quayCache = new WeakMap<ModelJob, Quay[][]>()
-
-/** Which places the stays of a job may be held in, by calendar; no entry where a stay has none. */
-export function quayChoices(context: SlotContext, job: ModelJob): readonly Quay[][] {
-  let found = quayCache.get(job)
-  if (!found) {
-    found = choices(job.stays.map((_, stay) => quaysOf(context, job, stay)))
-    quayCache.set(job, found)
-  }
-  return found
-}
-
 /** Lays a job as early as it can be, with its stays in these places and no stay begun before its release. */
 export function layEarly(
   context: SlotContext,
   job: ModelJob,
-  quays: readonly Quay[],
+  groups: readonly PlaceGroup[],
   releases: readonly (number | undefined)[] = [],
 ): PlaceAttempt {
-  return new Laying(context, job, quays, releases).run()
+  return new Laying(context, job, groups, releases).run()
 }
 
 /** The earliest placement of a job in the shop as it stands, of all places; the shop is not changed. */
 export function placeJob(context: SlotContext, job: ModelJob): PlaceAttempt {
   let best: PlaceAttempt = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
   const endOf = ({ placement }: Placed) => Math.max(...placement.operations.map(({ end }) => end))
-  for (const quays of quayChoices(context, job)) {
-    const attempt = layEarly(context, job, quays)
+  for (const groups of job.placeChoices) {
+    const attempt = layEarly(context, job, groups)
     if (!best.ok || (attempt.ok && endOf(attempt.placed) < endOf(best.placed))) best = attempt
   }
   return best

@@ -5,7 +5,7 @@ import type { Placed, PlaceFailure } from './place-job'
 import { type Random, seededRandom } from './random'
 
 /**
- * Large-neighbourhood search: some jobs that lie close together in time are taken off the draft and laid again, one
+ * Large-neighbourhood search: some jobs that lie close together in time are taken off the calendar and laid again, one
  * by one, in another order; what comes of it is kept if it is cheaper, and now and then while the search is warm even
  * if it is not (simulated annealing; Schrimpf et al. 2000, “Record breaking optimization results using the ruin and
  * recreate principle”).
@@ -25,16 +25,22 @@ export type SearchProgress = { steps: number; cost: number; unplaced: number }
 
 /** Rounds of starting over with the jobs first that found no room. */
 const PROMOTIONS_MAX = 12
-/** How often, of a hundred, a free slot or crew is left for somebody else; in some attempts far more often. */
+
+// The figures below were tried out on the busy shops of the benchmark and on small problems with known optima.
+
+/** How often, of a hundred, a free slot or crew is left for somebody else, so that repeated attempts differ. */
 const BLINK_PERCENT = 1
-const BLINK_PERCENT_OFTEN = 20
-const OFTEN_BLINKING = 0.3
-const OFTEN_BLINKING_JOBS = 4
+/** The same in wilder attempts: they find what is not the soonest for any single job. */
+const WILD_BLINK_PERCENT = 20
+/** Share of the attempts that are wild: the first in a small shop, the second divided by its jobs in a large one. */
+const WILD_SHARE_MAX = 0.3
+const WILD_SHARE_JOBS = 4
 /** Attempts of the first round of cooling; each later round is twice as long, so that any moment is soon a cool one. */
 const FIRST_ROUND = 400
 /** Warmth at the beginning and end of a round, as a share of what one job costs on average. */
 const WARM = 0.1
 const COOL = 0.01
+
 /** Those who can move least first; then by due date, heavier before lighter. */
 function byUrgency(a: ModelJob, b: ModelJob): number {
   const due = (job: ModelJob) => job.due ?? Number.POSITIVE_INFINITY
@@ -136,10 +142,8 @@ export class Search {
 /** Lays jobs one by one, and gives up where those laid so far already cost more than `limit`. The energy thereafter. */
 function layAgain(draft: Draft, jobs: readonly ModelJob[], limit: number, random: Random): number {
   let energy = draft.energy() - jobs.length * draft.missing
-  const blinkPercent =
-    random() < Math.min(OFTEN_BLINKING, OFTEN_BLINKING_JOBS / draft.model.jobs.length)
-      ? BLINK_PERCENT_OFTEN
-      : BLINK_PERCENT
+  const wild = random() < Math.min(WILD_SHARE_MAX, WILD_SHARE_JOBS / draft.model.jobs.length)
+  const blinkPercent = wild ? WILD_BLINK_PERCENT : BLINK_PERCENT
   for (const job of jobs) {
     draft.insert(job, random, blinkPercent)
     energy += draft.priceOf(job)

@@ -155,12 +155,12 @@ export class ShopState {
     }
   }
 
-  /** Takes a person for nobody’s job: an absence, or a day written off. */
+  /** Takes a person for nobody’s job: the rest of a day that is written in for one car. */
   takePerson(person: number, time: Interval): void {
     insertSorted(this.people[person]!, { ...time, job: NOBODY })
   }
 
-  /** Takes a place for nobody’s job. */
+  /** The same for a place. */
   takePlace(place: number, time: Interval): void {
     this.occupy(place, { ...time, job: NOBODY })
   }

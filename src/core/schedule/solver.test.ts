@@ -160,5 +160,8 @@ test('work that pauses over a break is not bounded as if it began when its minut
   const problem = shopProblem([job], { people, objective })
   const { schedule } = solve(problem, { seed: 1, steps: 20 })
   expect(checkSchedule(problem, schedule)).toEqual([])
-  expect(schedule.operations[0]).toMatchObject({ start: '2027-01-11T08:00:00.000Z', end: '2027-01-11T13:30:00.000Z' })
+  expect(schedule.operations[0]).toMatchObject({
+    start: '2027-01-11T08:00:00.000Z',
+    end: '2027-01-11T13:30:00.000Z',
+  })
 })

@@ -1,29 +1,23 @@
 'use client'
 
 import { proxy, releaseProxy, wrap } from 'comlink'
-import { useRef, useState, useTransition } from 'react'
+import { useRef, useState } from 'react'
 import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
-import { offerPlan, proposePlan, takePlan, whatToPlan } from '@/server/actions/plan-all'
-import type { Proposal } from '@/server/proposal'
+import { offerPlan, proposePlan, whatToPlan } from '@/server/actions/plan-all'
+import type { Proposal, ToPlan } from '@/server/proposal'
 import { Button } from '@/ui/button'
 import { duration } from '@/ui/when'
 import type { Planner, PlanProgress } from '@/workers/planner'
-import { Changes, NoRoom } from './changes'
+import { ProposedPlan, SILENT } from './proposed-plan'
 
 type Props = { zone: string; now: Instant }
 
-/** The same seed and steps give the same plan, however fast the machine is. */
-const SEED = 20_270_111
-const STEPS = 4000
-
-const SILENT = 'The server does not answer. Nothing was changed; try again.'
-
-type Running = { worker: Worker; stop: () => void; cancel: () => void }
+/** The planning under way: it can be told to stop with what it has, or to be broken off. */
+type Running = { steps: number; stop: () => void; cancel: () => void }
 
 /** Plans everything anew beside the page, shows what that changes for whom, and asks before anything is moved. */
 export function PlanAll({ zone, now }: Props) {
-  const [pending, startTransition] = useTransition()
   const [progress, setProgress] = useState<PlanProgress>()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
@@ -34,10 +28,10 @@ export function PlanAll({ zone, now }: Props) {
     setProposal(undefined)
     setProgress({ steps: 0, lateMinutes: 0, bayMinutes: 0 })
     try {
-      const { problem, ...from } = await whatToPlan()
-      const schedule = await inWorker(problem)
+      const toPlan = await whatToPlan()
+      const schedule = await inWorker(toPlan)
       if (!schedule) return
-      const answer = schedule.status === 'infeasible' ? undefined : await offerPlan(from, schedule)
+      const answer = schedule.status === 'infeasible' ? undefined : await offerPlan(toPlan.from, schedule)
       if (answer?.kind === 'stale') {
         setMessage('Something has happened on the floor since. Plan anew and look again.')
         return
@@ -54,12 +48,16 @@ export function PlanAll({ zone, now }: Props) {
   }
 
   /** The schedule found, or nothing where the planning was broken off. */
-  const inWorker = async (problem: Parameters<Planner['plan']>[0]): Promise<Schedule | undefined> => {
+  const inWorker = async ({ problem, ...options }: ToPlan): Promise<Schedule | undefined> => {
     const worker = new Worker(new URL('../../workers/planner.ts', import.meta.url), { type: 'module' })
     const planner = wrap<Planner>(worker)
     const ended = new Promise<undefined>((resolve, reject) => {
       worker.onerror = () => reject(new Error('the planner failed'))
-      running.current = { worker, stop: () => void planner.stop(), cancel: () => resolve(undefined) }
+      running.current = {
+        steps: options.steps,
+        stop: () => void planner.stop(),
+        cancel: () => resolve(undefined),
+      }
     })
     // Words of progress still on their way when it ends must not set it going again.
     let under = true
@@ -67,7 +65,7 @@ export function PlanAll({ zone, now }: Props) {
       if (under) setProgress(next)
     })
     try {
-      const found = planner.plan(problem, { seed: SEED, steps: STEPS }, onProgress)
+      const found = planner.plan(problem, options, onProgress)
       return await Promise.race([found, ended])
     } finally {
       under = false
@@ -77,41 +75,32 @@ export function PlanAll({ zone, now }: Props) {
     }
   }
 
-  const take = () =>
-    startTransition(async () => {
-      try {
-        const answer = await takePlan(proposal!.id)
-        setMessage(answer.message)
-        setProposal(undefined)
-      } catch {
-        setMessage(SILENT)
-      }
-    })
   return (
     <>
       <div className="ml-auto flex items-center gap-3">
         <p role="status" className="text-sm text-ink-soft">
           {message}
         </p>
-        <Button look="outline" disabled={pending || progress !== undefined} onClick={plan}>
+        <Button look="outline" disabled={progress !== undefined} onClick={plan}>
           {progress ? 'Planning…' : 'Plan anew'}
         </Button>
       </div>
       {progress && <Progress progress={progress} running={running.current} />}
       {proposal && (
-        <section className="sheet w-full p-4" aria-label="What a new plan would change">
-          <h2 className="text-xl">What a new plan would change</h2>
-          <NoRoom proposal={proposal} />
-          <Changes proposal={proposal} zone={zone} now={now} />
-          <div className="mt-3 flex flex-wrap gap-2">
-            <Button disabled={pending} onClick={take}>
-              {pending ? 'Publishing it…' : 'Take this plan'}
-            </Button>
-            <Button look="outline" disabled={pending} onClick={() => setProposal(undefined)}>
-              Leave it as it is
-            </Button>
-          </div>
-        </section>
+        <div className="sheet w-full p-4">
+          <ProposedPlan
+            proposal={proposal}
+            title="What a new plan would change"
+            take="Take this plan"
+            leave="Leave it as it is"
+            zone={zone}
+            now={now}
+            onClosed={(answer) => {
+              setProposal(undefined)
+              if (answer) setMessage(answer.message)
+            }}
+          />
+        </div>
       )}
     </>
   )
@@ -124,7 +113,7 @@ function Progress({ progress, running }: { progress: PlanProgress; running: Runn
     <div className="sheet flex w-full flex-wrap items-center gap-x-6 gap-y-2 p-4">
       <progress
         className="h-2 w-56 appearance-none overflow-hidden rounded bg-line [&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-fern [&::-moz-progress-bar]:bg-fern"
-        max={STEPS}
+        max={running?.steps ?? 1}
         value={steps}
         aria-label="Planning"
       />

@@ -3,13 +3,12 @@
 import { useState, useTransition } from 'react'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import { foresee, isBack, type OutageAnswer, type TypedOutage } from '@/server/actions/outage'
-import { takePlan } from '@/server/actions/plan-all'
 import type { Proposal } from '@/server/proposal'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { moment } from '@/ui/when'
-import { Changes, LeftUnderWay, NoRoom } from './changes'
+import { ProposedPlan, SILENT } from './proposed-plan'
 
 type Named = { id: string; name: string }
 /** An outage that is known, in words. */
@@ -23,8 +22,6 @@ type Props = {
   now: Instant
   clockNow: string
 }
-
-const SILENT = 'The server does not answer. Nothing was changed; try again.'
 
 /** Says that somebody is away or a bay is out of use, sees what follows, and only then has it hold. */
 export function ReportOutage({ people, places, known, zone, now, clockNow }: Props) {
@@ -52,17 +49,6 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
         const answer = await foresee(typed)
         setRefused(answer.kind === 'refused' ? answer : undefined)
         setProposal(answer.kind === 'proposed' ? answer.proposal : undefined)
-      } catch {
-        setMessage(SILENT)
-      }
-    })
-  const take = () =>
-    startTransition(async () => {
-      try {
-        const answer = await takePlan(proposal!.id)
-        setMessage(answer.message)
-        setProposal(undefined)
-        if (answer.taken) setOpen(false)
       } catch {
         setMessage(SILENT)
       }
@@ -147,20 +133,19 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
             </Button>
           </div>
           {proposal && (
-            <section aria-label="What follows">
-              <h2 className="text-xl">What follows</h2>
-              <LeftUnderWay proposal={proposal} />
-              <NoRoom proposal={proposal} />
-              <Changes proposal={proposal} zone={zone} now={now} />
-              <div className="mt-3 flex flex-wrap gap-2">
-                <Button disabled={pending} onClick={take}>
-                  {pending ? 'Publishing it…' : 'It is so: take this plan'}
-                </Button>
-                <Button look="outline" disabled={pending} onClick={() => setProposal(undefined)}>
-                  Leave everything as it is
-                </Button>
-              </div>
-            </section>
+            <ProposedPlan
+              proposal={proposal}
+              title="What follows"
+              take="It is so: take this plan"
+              leave="Leave everything as it is"
+              zone={zone}
+              now={now}
+              onClosed={(answer) => {
+                setProposal(undefined)
+                if (answer) setMessage(answer.message)
+                if (answer?.taken) setOpen(false)
+              }}
+            />
           )}
         </div>
       )}

@@ -3,13 +3,14 @@
 import { randomUUID } from 'node:crypto'
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
-import { atLocal, isLocalDay } from '@/core/time'
+import { atLocal, dayIn, daysBetween, isLocalDay, localDayOrThrow } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { endOutage } from '../outage-store'
 import { type Proposal, propose } from '../proposal'
 import { everyone, loadShop } from '../shop-store'
 
+/** Who is away for longer does not work here (mem). */
 const LONGEST_DAYS = 366
 
 const moment = (what: string) =>
@@ -44,14 +45,14 @@ export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
   const known = kind === 'person' ? everyone(setup) : setup.places
   if (!known.some((each) => each.id === id))
     return { kind: 'refused', field: 'id', message: 'This is no longer in the shop. Load the page again.' }
-  const [from, until] = [read.data.from, read.data.until].map(({ day, time }) =>
-    atLocal(setup.timezone, day as Parameters<typeof atLocal>[1], time),
-  ) as [ReturnType<typeof atLocal>, ReturnType<typeof atLocal>]
+  const instantOf = ({ day, time }: TypedOutage['from']) =>
+    atLocal(setup.timezone, localDayOrThrow(day), time)
+  const [from, until] = [instantOf(read.data.from), instantOf(read.data.until)]
   const at = now()
   if (until <= from) return { kind: 'refused', field: 'until', message: 'It must end after it begins.' }
   if (until <= at)
     return { kind: 'refused', field: 'until', message: 'This is already over; it changes no plan.' }
-  if (Date.parse(until) - Date.parse(from) > LONGEST_DAYS * 86_400_000)
+  if (daysBetween(dayIn(setup.timezone, from), dayIn(setup.timezone, until)) > LONGEST_DAYS)
     return { kind: 'refused', field: 'until', message: 'Longer than a year: change who works here instead.' }
   const outage = { id: randomUUID(), what: { kind, id }, from, until }
   return { kind: 'proposed', proposal: await propose(db, at, outage) }

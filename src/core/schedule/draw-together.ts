@@ -1,0 +1,43 @@
+import { latestSlot, type SlotContext } from './find-slot'
+import type { ModelJob } from './model'
+import { type Placed, ROUNDS_MAX } from './place-job'
+import { type OperationPlacement, stayExtent } from './shop-state'
+
+/** When each stay must be over: the last ones when they are now, those before them when their place is wanted again. */
+function latestEnds(job: ModelJob, { placement, berths }: Placed): number[] {
+  const ends = job.stays.map((_, stay) => stayExtent(job, placement, stay).to)
+  const end = Math.max(...ends)
+  return ends.map((own, stay) => {
+    const alone = berths.every(({ place }, other) => other === stay || place !== berths[stay]!.place)
+    return alone ? Math.min(end, berths[stay]!.gap.to) : own
+  })
+}
+
+/**
+ * The same job with every operation as late as it can be while no stay ends later, so that bays are held no longer than
+ * the work needs. Undefined where the operations that lie between windows leave no later schedule.
+ */
+export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed): Placed | undefined {
+  const order = job.order!
+  const laid: OperationPlacement[] = [...placed.placement.operations]
+  const last = latestEnds(job, placed)
+  const startBy: number[] = job.operations.map(() => Number.POSITIVE_INFINITY)
+  let position = order.length - 1
+  for (let round = 0; round < ROUNDS_MAX; round++) {
+    for (let at = position; at >= 0; at--) {
+      const operation = job.operations[order[at]!]!
+      let end = last[operation.stay]!
+      for (const link of job.links)
+        if (link.from === operation.index) end = Math.min(end, laid[link.to]!.start - link.min)
+      const current = placed.placement.operations[operation.index]!
+      const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, laid)
+      if (!slot) return undefined
+      laid[operation.index] = slot
+    }
+    const wide = job.links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
+    if (!wide) return { ...placed, placement: { job: job.index, operations: laid } }
+    startBy[wide.to] = laid[wide.from]!.end + wide.max
+    position = order.indexOf(wide.to)
+  }
+  return undefined
+}

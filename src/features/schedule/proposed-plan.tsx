@@ -1,0 +1,106 @@
+'use client'
+
+import { useTransition } from 'react'
+import type { Instant } from '@/core/time'
+import { takePlan } from '@/server/actions/plan-all'
+import type { Proposal } from '@/server/proposal'
+import { Button } from '@/ui/button'
+import { duration, moment } from '@/ui/when'
+
+/** What is said when an action never comes back. */
+export const SILENT = 'The server does not answer. Nothing was changed; try again.'
+
+type Props = {
+  proposal: Proposal
+  title: string
+  take: string
+  leave: string
+  zone: string
+  now: Instant
+  /** The plan was left, or taken, or could not be: with what there is to say. */
+  onClosed: (answer?: { taken: boolean; message: string }) => void
+}
+
+/** A plan that is not yet taken: what it would change for whom, and the two ways to answer. */
+export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed }: Props) {
+  const [pending, startTransition] = useTransition()
+  const answer = () =>
+    startTransition(async () =>
+      onClosed(await takePlan(proposal.id).catch(() => ({ taken: false, message: SILENT }))),
+    )
+  return (
+    <section aria-label={title}>
+      <h2 className="text-xl">{title}</h2>
+      <LeftUnderWay underWay={proposal.underWay} />
+      <NoRoom planning={proposal.planning} />
+      <Changes changes={proposal.changes} zone={zone} now={now} />
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button disabled={pending} onClick={answer}>
+          {pending ? 'Publishing it…' : take}
+        </Button>
+        <Button look="outline" disabled={pending} onClick={() => onClosed()}>
+          {leave}
+        </Button>
+      </div>
+    </section>
+  )
+}
+
+/** What whoever leaves is in the middle of, and has to be taken over at the car. */
+function LeftUnderWay({ underWay }: Pick<Proposal, 'underWay'>) {
+  return underWay.map(({ plate, title }) => (
+    <p key={`${plate} ${title}`} className="mt-1 font-semibold text-copper">
+      {plate} is in the middle of “{title}”. Somebody has to take it over at the car: the plan goes on as if
+      it were finished.
+    </p>
+  ))
+}
+
+/** What found no room, in the scheduler’s words. */
+function NoRoom({ planning: { status, reasons } }: Pick<Proposal, 'planning'>) {
+  if (reasons.length === 0) return null
+  return (
+    <p className="mt-1 text-copper">
+      {status === 'infeasible' ? 'Not everything finds room' : 'Not every window can be kept'}:{' '}
+      {reasons[0]!.message}
+    </p>
+  )
+}
+
+/** Car by car, those that end much later first. */
+function Changes({ changes, zone, now }: Pick<Proposal, 'changes'> & { zone: string; now: Instant }) {
+  const when = (at: Instant | undefined) => (at ? moment(zone, at, now) : 'no place')
+  if (changes.length === 0) return <p className="mt-2">No car is moved by it.</p>
+  return (
+    <table className="mt-2 w-full text-[15px]">
+      <thead className="text-left text-sm text-ink-soft">
+        <tr>
+          <th className="font-normal">Car</th>
+          <th className="font-normal">Can be fetched</th>
+          <th className="font-normal">Against its promise</th>
+          <th className="text-right font-normal">Steps that move</th>
+        </tr>
+      </thead>
+      <tbody>
+        {changes.map((change) => (
+          <tr key={change.job} className="border-t border-line">
+            <td className="py-1.5 font-head font-semibold">{change.plate}</td>
+            <td className="py-1.5">
+              {change.collectBefore === change.collectAfter
+                ? `${when(change.collectAfter)}, as before`
+                : `${when(change.collectBefore)}, then ${when(change.collectAfter)}`}
+            </td>
+            <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
+              {change.lateAfter > 0
+                ? `${duration(change.lateAfter)} late`
+                : change.lateBefore > 0
+                  ? `kept; now ${duration(change.lateBefore)} late`
+                  : 'kept'}
+            </td>
+            <td className="py-1.5 text-right">{change.moved.length}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
