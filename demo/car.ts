@@ -1,0 +1,91 @@
+import type { Defect, NotedDefect, PlaceDefect } from '@/core/survey'
+import type { Attempt } from '@/core/test-spot'
+import type { Intake } from '@/server/intake-schema'
+
+/** What a car of the demo shop is made of, and words for what is usually found on one. */
+
+type Wanted =
+  | { kind: 'to-measure' }
+  | { kind: 'to-choose' }
+  | { kind: 'planned' }
+  /** In the shop: this operation is under way now, or has lately been done. */
+  | { kind: 'at'; operation: string; state: 'under-way' | 'just-done' }
+
+export type DemoCar = {
+  intake: Partial<Intake> & Pick<Intake, 'customerName' | 'plate' | 'shape' | 'vin'>
+  packageKey?: string
+  wanted: Wanted
+  /** Fetched by its owner some days ago. */
+  gone?: boolean
+  /** Days from now on which a car that is not yet here arrives. */
+  arrivesInDays?: number
+  paint: { baseUm: number; panels: Record<string, number> }
+  defects: Record<string, NotedDefect[]>
+  places?: Record<string, PlaceDefect[]>
+  /** Panels that were photographed as the car came in. */
+  photographs?: readonly string[]
+  /** What was tried at test spots, the first first. */
+  spots?: readonly Attempt[]
+}
+
+export const swirls = (severity: 1 | 2 | 3, extentPercent: number): Defect => ({
+  kind: 'swirls',
+  severity,
+  extentPercent,
+  catchesNail: false,
+})
+export const scratch = (extentPercent: number, catchesNail: boolean): Defect => ({
+  kind: 'scratches',
+  severity: 2,
+  extentPercent,
+  catchesNail,
+})
+export const chips = (extentPercent: number): Defect => ({
+  kind: 'chips',
+  severity: 1,
+  extentPercent,
+  catchesNail: true,
+})
+export const spots: Defect = { kind: 'water-spots', severity: 2, extentPercent: 30, catchesNail: false }
+
+/** A test spot on the bonnet as the shop writes it down; the square and the speed are the usual ones. */
+export const spot = (
+  tried: Pick<Attempt, 'process' | 'machine' | 'pad' | 'liquid' | 'passes' | 'cleared' | 'verdict' | 'note'> &
+    Partial<Attempt>,
+): Attempt => ({
+  panel: 'bonnet',
+  group: 'metal-original',
+  speed: 5,
+  sectionM: 0.6,
+  mark: { kind: 'swirls', severity: 2 },
+  haze: 'none',
+  heat: 'warm',
+  beforeUm: [],
+  afterUm: [],
+  ...tried,
+})
+export const ONE_STEP_CUT = {
+  process: 'one-step-cut',
+  machine: 'Long-throw dual action',
+  pad: 'Foam cut',
+  liquid: 'Medium polish',
+  passes: 5,
+} as const
+export const TWO_STEP = {
+  process: 'two-step',
+  machine: 'Forced rotation',
+  pad: 'Microfibre',
+  liquid: 'Heavy compound',
+  passes: 5,
+} as const
+
+export const person = (customerName: string, phone: string) => ({
+  customerName,
+  phone,
+  email: `${customerName
+    .split(' ')[0]!
+    .toLowerCase()
+    .normalize('NFD')
+    .replace(/[^a-z]/g, '')}@inchmoyle.example`,
+  mayRemind: true,
+})
