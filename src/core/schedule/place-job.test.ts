@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { findBerths } from './berths'
+import { jobCost } from './cost'
 import { drawTogether } from './draw-together'
 import { coatingJob, shopProblem } from './fixtures'
 import { insertJob } from './insert-job'
@@ -117,6 +118,7 @@ describe('a job in a crowded shop', () => {
           }
           const attempt = insertJob({ model: priced, shop }, job)
           if (!attempt.ok) throw new Error(attempt.failure.code)
+          expect(attempt.cost).toBe(jobCost(priced, job, attempt.placed.placement))
           return heldMinutes(job, attempt.placed.placement)
         })
         expect(held[1]!).toBeLessThanOrEqual(held[0]!)
