@@ -50,8 +50,8 @@ export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed
 function LeftUnderWay({ underWay }: Pick<Proposal, 'underWay'>) {
   return underWay.map(({ plate, title }) => (
     <p key={`${plate} ${title}`} className="mt-1 font-semibold text-copper">
-      {plate} is in the middle of “{title}”. Somebody has to take it over at the car: the plan goes on as if
-      it were finished.
+      {plate} is in the middle of “{title}”. Somebody has to take it over at the car: the plan counts on it
+      being finished in time.
     </p>
   ))
 }
