@@ -10,7 +10,7 @@ import catalogue from '../../demo/catalogue.json'
 import { milestoneWhen } from './care/milestone-list'
 import { roomFor } from './frame/rooms'
 import { leafletsOf } from './leaflets'
-import { blocksOf, staysOf } from './schedule/blocks'
+import { blocksOf, partOf, staysOf } from './schedule/blocks'
 import { panelFace } from './survey/panel-face'
 import { windowText } from './window-text'
 import { cardSteps, layerConditions } from './work/card'
@@ -95,6 +95,40 @@ describe('the drawn schedule', () => {
     const [one, two] = blocksOf('IM 1', job({ one: done(-90, 40) }), at(60))
     expect(one).toMatchObject({ state: 'done', start: at(-90), end: at(40) })
     expect(two).toMatchObject({ state: 'open', start: at(400), window: { opens: at(220), closes: at(760) } })
+  })
+  test('work that somebody else goes on with is on both rows, each with their own part', () => {
+    const live = job({ one: { kind: 'started', at: at(-300), by: 'merle' } })
+    const [first, second] = live.published
+    const cut = { ...first!, start: at(-300), end: at(400), people: ['senan'] }
+    const segments: [string, string][] = [
+      [at(-300), at(0)],
+      [at(200), at(400)],
+    ]
+    const [one] = blocksOf('IM 1', { ...live, published: [{ ...cut, segments }, second!] }, at(10))
+    expect(one).toMatchObject({ begunBy: 'merle', people: ['senan'] })
+    expect(partOf(one!, 'merle', at(10))).toMatchObject({
+      start: at(-300),
+      end: at(0),
+      segments: [segments[0]],
+    })
+    expect(partOf(one!, 'senan', at(10))).toMatchObject({
+      start: at(200),
+      end: at(400),
+      segments: [segments[1]],
+    })
+    expect(partOf(one!, 'oran', at(10))).toBeUndefined()
+  })
+  test('what one person does alone is whole on their row, and who did it stays with it', () => {
+    const [one, two] = blocksOf(
+      'IM 1',
+      job({ one: { kind: 'done', from: at(-90), to: at(40), by: 'brida' } }),
+      at(60),
+    )
+    expect(partOf(one!, 'brida', at(60))).toBe(one)
+    expect(partOf(one!, 'oran', at(60))).toBeUndefined()
+    expect(partOf(two!, 'oran', at(60))).toBe(two)
+    const [begun] = blocksOf('IM 1', job({ one: { kind: 'started', at: at(0), by: 'oran' } }), at(60))
+    expect(begun!.begunBy).toBeUndefined()
   })
   test('a stay reaches from its first work to the end of its hold', () => {
     const live = job({})

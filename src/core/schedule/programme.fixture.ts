@@ -148,16 +148,18 @@ function arrivalCost(problem: Problem): number {
   )
 }
 
-/** Costs are whole numbers of hours, so half an hour between the best and the bound is a proof. */
-const EXACT = { mip_rel_gap: 1e-6, mip_abs_gap: 0.4 }
+/**
+ * Costs are whole numbers of hours, so half an hour between the best and the bound is a proof. Few problems take longer
+ * than some seconds; those are given up.
+ */
+const EXACT = { mip_rel_gap: 1e-6, mip_abs_gap: 0.4, time_limit: 60 }
 
-/** The least cost of any schedule, in minutes as the schedule file has it; undefined where there is none. */
-export function leastCostBy(
-  highs: Awaited<ReturnType<typeof loadHighs>>,
-  problem: Problem,
-): number | undefined {
+/** What an exact solver says of a small problem: the least cost in minutes, that there is no schedule, or nothing in time. */
+export type ExactAnswer = { kind: 'least'; cost: number } | { kind: 'none' } | { kind: 'unknown' }
+
+export function exactAnswer(highs: Awaited<ReturnType<typeof loadHighs>>, problem: Problem): ExactAnswer {
   const answer = highs.solve(asProgramme(problem), EXACT)
-  if (answer.Status === 'Infeasible') return undefined
-  if (answer.Status !== 'Optimal') throw new Error(`no answer from the exact solver: ${answer.Status}`)
-  return Math.round(answer.ObjectiveValue - arrivalCost(problem)) * 60
+  if (answer.Status === 'Infeasible') return { kind: 'none' }
+  if (answer.Status !== 'Optimal') return { kind: 'unknown' }
+  return { kind: 'least', cost: Math.round(answer.ObjectiveValue - arrivalCost(problem)) * 60 }
 }

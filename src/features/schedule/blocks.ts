@@ -12,7 +12,10 @@ export type Block = {
   end: Instant
   segments: [Instant, Instant][]
   place: string
+  /** Who did it, or is to do it. */
   people: string[]
+  /** Who began it, where somebody else is to go on with it. */
+  begunBy?: string
   state: 'open' | 'started' | 'done'
   /** The window this operation had to start in, where it has one. */
   window?: LayerWindow
@@ -35,7 +38,10 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
   const done = progress.kind === 'done'
   const start = done ? progress.from : progress.kind === 'started' ? progress.at : (placed.start as Instant)
   const end = done ? progress.to : (placed.end as Instant)
-  const by = progress.kind !== 'open' && progress.by ? [progress.by] : placed.people
+  const by = progress.kind === 'open' ? undefined : progress.by
+  // Work that pauses overnight may be gone on with by somebody else.
+  const goesOn = progress.kind === 'started' && placed.people.length > 0
+  const handedOn = goesOn && by !== undefined && !placed.people.includes(by)
   return {
     jobId: live.id,
     plate,
@@ -44,9 +50,19 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
     end,
     segments: done ? [[start, end]] : (placed.segments as [Instant, Instant][]),
     place: placed.place,
-    people: by,
+    people: by === undefined || goesOn ? placed.people : [by],
+    ...(handedOn ? { begunBy: by } : {}),
     state: progress.kind,
   }
+}
+
+/** The part of an operation that is one person’s; nothing where they have no part in it. */
+export function partOf(block: Block, person: string, now: Instant): Block | undefined {
+  const { begunBy, people, segments } = block
+  if (begunBy === undefined) return people.includes(person) ? block : undefined
+  const own = segments.filter(([from]) => (from < now ? person === begunBy : people.includes(person)))
+  const [first, last] = [own[0], own.at(-1)]
+  return first && last ? { ...block, start: first[0], end: last[1], segments: own } : undefined
 }
 
 function withWindow(block: Block, live: LiveJob, blocks: readonly Block[]): Block {

@@ -1,10 +1,9 @@
 import type { Outage } from '@/core/job'
-import type { Instant } from '@/core/time'
 import type { Floor } from '@/server/floor'
 import { everyone } from '@/server/shop-store'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { clock, moment } from '@/ui/when'
-import { type Block, type StayBlock, staysOf } from './blocks'
+import { type Block, partOf, type StayBlock, staysOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
 import { PlanAll } from './plan-all'
 import { ReportOutage } from './report-outage'
@@ -115,11 +114,10 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
             {crew.map((person, index) => (
               <PersonRow
                 key={person.id}
-                blocks={blocks.filter(({ people }) => people.includes(person.id))}
+                blocks={blocks.flatMap((block) => partOf(block, person.id, now) ?? [])}
                 timeline={timeline}
                 y={placesHeight + index * PERSON_ROW}
                 nameOf={nameOf}
-                now={now}
               />
             ))}
           </TimeGrid>
@@ -204,7 +202,7 @@ function PlaceRow({ stays, timeline, y, nameOf }: RowProps & { stays: StayBlock[
   })
 }
 
-function PersonRow({ blocks, timeline, y, nameOf }: RowProps & { blocks: Block[]; now: Instant }) {
+function PersonRow({ blocks, timeline, y, nameOf }: RowProps & { blocks: Block[] }) {
   return blocks.map((block) => (
     <g key={`${block.jobId}-${block.operation.id}`}>
       <OperationShape
