@@ -190,7 +190,8 @@ export function lowerBound(model: Model, quick = false): number {
     return {
       job,
       soonest,
-      end: lastEnd(soonest),
+      // What cannot be done before the horizon has no schedule; an end there is bound enough, and finite.
+      end: Math.min(model.horizon, lastEnd(soonest)),
       tails: tailsOf(job),
       stays: job.stays.map((stay) => (quick ? stay.minutesAtLeast : shortestStay(model, job, stay))),
     }

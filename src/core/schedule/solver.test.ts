@@ -42,6 +42,14 @@ describe('solving in turns', () => {
     expect(empty.done).toBe(true)
     expect(empty.schedule()).toMatchObject({ status: 'optimal', cost: 0, operations: [] })
   })
+  test('comes to an end with a job that even alone is not done by the horizon', () => {
+    const jobs = [coatingJob('J0', 1), coatingJob('J1', 1, { arrive: '2027-01-14T12:00:00Z' })]
+    const problem = shopProblem(jobs, { horizonDays: 4 })
+    const { schedule } = solve(problem, { seed: 1, steps: 20 })
+    expect(schedule.status).toBe('infeasible')
+    expect(schedule.reasons).toHaveLength(1)
+    expect(new Set(schedule.operations.map(({ job }) => job))).toEqual(new Set(['J0']))
+  })
   test('another person or another bay never makes a proved optimum worse', () => {
     let proved = 0
     for (let seed = 1; seed <= 30; seed++) {
