@@ -3,7 +3,6 @@ import type { SlotContext } from './find-slot'
 import { insertJob } from './insert-job'
 import type { Model, ModelJob } from './model'
 import type { Placed, PlaceFailure } from './place-job'
-import type { Random } from './random'
 import { ShopState } from './shop-state'
 
 /** A minute less of finishing decides between schedules of one cost, such as those of one makespan. */
@@ -33,13 +32,9 @@ export class Draft {
       (1 + model.jobs.length) * model.horizon * (1 + tardiness * weight + 4 * hold + finish + makespan)
   }
 
-  insert(job: ModelJob, random?: Random, blinkPercent = 0): void {
+  insert(job: ModelJob, trying: Pick<SlotContext, 'random' | 'blinkPercent' | 'delays'> = {}): void {
     this.shop.remove(job.index)
-    const context: SlotContext = {
-      model: this.model,
-      shop: this.shop,
-      ...(random ? { random, blinkPercent } : {}),
-    }
+    const context: SlotContext = { model: this.model, shop: this.shop, ...trying }
     const attempt = insertJob(context, job, this.makespan())
     if (attempt.ok) this.put(job, attempt.placed)
     else {

@@ -11,6 +11,8 @@ export type SlotContext = {
   random?: Random
   /** How often, of a hundred, a free slot or crew is left for somebody else. */
   blinkPercent?: number
+  /** Whether a stay may be begun later than it could be, for no reason but to leave room for somebody else. */
+  delays?: boolean
   /** Slots found while the shop has not changed: each is still the soonest for any start up to its own. */
   known?: Map<ModelOperation, { from: number; slot: OperationPlacement }>
 }

@@ -24,7 +24,7 @@ export function insertJob(shop: SlotContext, job: ModelJob, makespan = 0): Inser
   const context: SlotContext = { ...shop, known: new Map() }
   let best: Insertion = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
   for (const groups of job.placeChoices) {
-    const releases: (number | undefined)[] = []
+    const releases = delayed(context, job)
     const most = context.random ? LATER_MAX_AT_RANDOM : LATER_MAX
     for (let tries = 0; tries <= most; tries++) {
       const attempt = layEarly(context, job, groups, releases)
@@ -40,6 +40,19 @@ export function insertJob(shop: SlotContext, job: ModelJob, makespan = 0): Inser
     }
   }
   return best
+}
+
+/** How often, of a hundred, one stay is delayed where that is tried, and by how many minutes at most. */
+const DELAYED_PERCENT = 20
+const DELAY_MAX_MINUTES = 2880
+
+/** Stays that are not to begin before a minute drawn at random, soon after the arrival more often than late. */
+function delayed({ random, delays }: SlotContext, job: ModelJob): (number | undefined)[] {
+  if (!random || !delays || random() * 100 >= DELAYED_PERCENT) return []
+  const releases = job.stays.map((): number | undefined => undefined)
+  releases[Math.floor(random() * job.stays.length)] =
+    Math.max(0, job.arrive) + Math.floor(random() ** 2 * DELAY_MAX_MINUTES)
+  return releases
 }
 
 const leftEarly = ({ random }: SlotContext) => random !== undefined && random() * 100 < LEFT_EARLY_PERCENT

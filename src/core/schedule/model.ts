@@ -26,6 +26,10 @@ export type ModelOperation = {
   /** Operations of the same job that no chain of links puts before or after this one: they may overlap it. */
   beside: number[]
   pin?: Pin
+  /** The only people who may do it, where a change is to leave it with them. */
+  crew?: readonly number[]
+  /** No start before this minute, where a change is to leave it no earlier than it was. */
+  notBefore?: number
 }
 
 export type ModelLink = { from: number; to: number; min: number; max: number }
@@ -168,7 +172,7 @@ function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor
     const calendar = calendarOf[place]!
     const known = byCalendar[calendar]
     if (known) return known
-    const pinned = operation.pin?.people
+    const pinned = operation.pin?.people ?? operation.crew
     const key = `${calendar} ${pinned ? pinned.join() : ''} ${operation.people} ${operation.skill}`
     let crews = cache.get(key)
     if (!crews) {
@@ -183,6 +187,24 @@ function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor
     byCalendar[calendar] = crews
     return crews
   }
+}
+
+/** What a change leaves as it is, or asks for, of one operation. */
+export type Narrowing = Partial<Pick<ModelOperation, 'pin' | 'crew' | 'notBefore'>>
+
+/** The job with less freedom: some operations bound, some stays in these places only. Its own pins stay. */
+export function narrowed(
+  { problem }: Model,
+  job: ModelJob,
+  bind: (operation: ModelOperation) => Narrowing,
+  placesOf: (stay: ModelStay, index: number) => number[],
+): ModelJob {
+  const operations = job.operations.map((operation) =>
+    operation.pin ? operation : { ...operation, ...bind(operation) },
+  )
+  const stays = job.stays.map((stay, index) => ({ ...stay, places: placesOf(stay, index) }))
+  const own: ModelJob = { ...job, operations, stays, pinned: operations.some(({ pin }) => pin) }
+  return { ...own, placeChoices: choices(stays.map((stay) => placeGroups(problem, stay, own))) }
 }
 
 function rangeOf(problem: Problem, originMinute: number): Interval {

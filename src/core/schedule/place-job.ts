@@ -132,7 +132,7 @@ class Laying {
   /** Before which minute an operation cannot start, and, in `causes`, why not. */
   private startBound(operation: ModelOperation): number {
     const { index, stay } = operation
-    let at = operation.pin ? this.job.arrive : Math.max(this.job.arrive, 0)
+    let at = operation.pin ? this.job.arrive : Math.max(this.job.arrive, 0, operation.notBefore ?? 0)
     let cause: StartCause = ARRIVAL
     for (const link of this.linksTo[index]!) {
       const opens = this.laid[link.from]!.end + link.min

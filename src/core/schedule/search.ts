@@ -32,13 +32,17 @@ const PROMOTIONS_MAX = 12
 const BLINK_PERCENT = 1
 /** The same in wilder attempts: they find what is not the soonest for any single job. */
 const WILD_BLINK_PERCENT = 20
-/** Share of the attempts that are wild: the first in a small shop, the second divided by its jobs in a large one. */
-const WILD_SHARE_MAX = 0.3
-const WILD_SHARE_JOBS = 4
+/**
+ * A small shop can be searched boldly: this many divided by its jobs is the share of wild attempts, and how warm a round
+ * begins, as a share of what one job costs on average; each within its limits.
+ */
+const BOLD_JOBS = 4
+const WILD_SHARE_MAX = 0.5
+const WARM_MIN = 0.1
+const WARM_MAX = 1
 /** Attempts of the first round of cooling; each later round is twice as long, so that any moment is soon a cool one. */
 const FIRST_ROUND = 400
-/** Warmth at the beginning and end of a round, as a share of what one job costs on average. */
-const WARM = 0.1
+/** Warmth at the end of a round. */
 const COOL = 0.01
 
 /** Those who can move least first; then by due date, heavier before lighter. */
@@ -69,15 +73,18 @@ function construct(model: Model, onBuilt: (draft: Draft) => void): Draft {
   return best!
 }
 
-/** How warm the search is after so many attempts, between 1 and 0. */
-function warmthAt(step: number): number {
+const boldnessOf = (model: Model) => BOLD_JOBS / model.jobs.length
+
+/** Which round of cooling an attempt is in, and how far from its end, between 1 and 0. */
+function roundAt(step: number): { round: number; left: number } {
   let start = 0
-  let round = FIRST_ROUND
-  while (step >= start + round) {
-    start += round
-    round *= 2
+  let length = FIRST_ROUND
+  let round = 0
+  for (; step >= start + length; round++) {
+    start += length
+    length *= 2
   }
-  return 1 - (step - start) / round
+  return { round, left: 1 - (step - start) / length }
 }
 
 /**
@@ -90,6 +97,7 @@ export class Search {
   private readonly draft: Draft
   private readonly random: Random
   private energy: number
+  private readonly boldWarm: number
 
   /** Lays every job, the most urgent first. `bound` is what no schedule can cost less than. */
   constructor(
@@ -99,6 +107,7 @@ export class Search {
     private readonly onBetter?: (progress: SearchProgress) => void,
   ) {
     this.random = seededRandom(seed)
+    this.boldWarm = Math.min(WARM_MAX, Math.max(WARM_MIN, boldnessOf(model)))
     this.draft = construct(model, (draft) => this.report(draft))
     this.energy = this.draft.energy()
     this.best = snapshot(this.draft, this.energy)
@@ -112,15 +121,17 @@ export class Search {
 
   step(): void {
     const { draft, random, model } = this
-    const warmth = warmthAt(this.steps++)
-    if (warmth === 1 && this.energy > this.best.energy) {
+    const { round, left } = roundAt(this.steps++)
+    if (left === 1 && this.energy > this.best.energy) {
       restore(draft, this.best)
       this.energy = this.best.energy
     }
     const touched = chooseJobs(draft, random)
     const before = touched.map((job) => draft.placed[job.index])
     const failures = new Map(draft.failures)
-    const temperature = (this.best.energy / model.jobs.length) * COOL * (WARM / COOL) ** warmth
+    // Bold rounds and careful ones take turns: some shops yield to the one, some to the other.
+    const warm = round % 2 === 0 ? WARM_MIN : this.boldWarm
+    const temperature = (this.best.energy / model.jobs.length) * COOL * (warm / COOL) ** left
     const limit = this.energy - temperature * Math.log(1 - random())
     for (const job of touched) draft.takeOff(job)
     const next = layAgain(draft, shuffled(touched, random), limit, random)
@@ -142,10 +153,10 @@ export class Search {
 /** Lays jobs one by one, and gives up where those laid so far already cost more than `limit`. The energy thereafter. */
 function layAgain(draft: Draft, jobs: readonly ModelJob[], limit: number, random: Random): number {
   let energy = draft.energy() - jobs.length * draft.missing
-  const wild = random() < Math.min(WILD_SHARE_MAX, WILD_SHARE_JOBS / draft.model.jobs.length)
+  const wild = random() < Math.min(WILD_SHARE_MAX, boldnessOf(draft.model))
   const blinkPercent = wild ? WILD_BLINK_PERCENT : BLINK_PERCENT
   for (const job of jobs) {
-    draft.insert(job, random, blinkPercent)
+    draft.insert(job, { random, blinkPercent, delays: wild })
     energy += draft.priceOf(job)
     if (energy >= limit) return energy
   }

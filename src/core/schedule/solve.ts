@@ -1,13 +1,11 @@
-import { fromEpochMinutes } from '../time'
 import { lowerBound } from './bound'
 import { costOf, totalTerms } from './cost'
-import { workSegments } from './find-slot'
 import { type Impossibility, impossibilitiesOf } from './impossible'
 import { compileModel, type Model } from './model'
-import type { Placed } from './place-job'
+import { writeOperations } from './placements'
 import type { Problem } from './problem'
 import { failureReason, impossibilityReason } from './reasons'
-import { type CostTerms, type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from './schedule-file'
+import { type CostTerms, SCHEDULE_FORMAT, type Schedule } from './schedule-file'
 import { Search, type SearchOptions } from './search'
 
 /** Shops of so many jobs are small enough for a proof that nothing is better. */
@@ -17,27 +15,6 @@ export type Solution = {
   schedule: Schedule
   /** Improvement attempts made: give this as `steps` with the same seed for the same schedule again. */
   steps: number
-}
-
-function writeOperations(model: Model, placed: Placed): PlacedOperation[] {
-  const job = model.jobs[placed.placement.job]!
-  const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
-  return placed.placement.operations.map((laid, index): PlacedOperation => {
-    const operation = job.operations[index]!
-    const segments =
-      operation.mode === 'pausable'
-        ? workSegments(model.openFor(laid.people, laid.place), laid.start, laid.end)
-        : [{ from: laid.start, to: laid.end }]
-    return {
-      job: job.id,
-      operation: operation.id,
-      start: at(laid.start),
-      end: at(laid.end),
-      people: laid.people.map((person) => model.personIds[person]!),
-      place: model.placeIds[laid.place]!,
-      segments: segments.map(({ from, to }) => [at(from), at(to)]),
-    }
-  })
 }
 
 function infeasible(model: Model, found: Impossibility[]): Schedule {
@@ -109,7 +86,7 @@ export class Solver {
     const placed = best.placed.filter((job) => job !== undefined)
     const terms = this.terms()
     const cost = costOf(model, terms)
-    const operations = placed.flatMap((job) => writeOperations(model, job))
+    const operations = placed.flatMap((job) => writeOperations(model, job.placement))
     const reasons = [...best.failures].map(([job, failure]) => failureReason(model, job, failure))
     const status = reasons.length > 0 ? 'infeasible' : cost <= this.bound ? 'optimal' : 'feasible'
     return {
