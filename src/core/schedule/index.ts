@@ -2,9 +2,11 @@ export { type JobChange, planChanges } from './changes'
 export { type BrokenRule, checkSchedule } from './check'
 export { closedBetween } from './closure'
 export { type ChainLink, explainEarliest } from './explain'
+export { MoveDesk, type OperationMove, type Rearranged, type StayMove, type Tried } from './move-desk'
 export { nextOpen, openMinutesBetween } from './open-minutes'
 export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'
 export { type Random, seededRandom } from './random'
+export type { Refusal } from './refusal'
 export {
   type PlacedOperation,
   placedOperationSchema,

@@ -165,6 +165,14 @@ export class ShopState {
     this.occupy(place, { ...time, job: NOBODY })
   }
 
+  /** Gives back what was taken for nobody’s job. */
+  leavePlace(place: number, { from, to }: Interval): void {
+    const uses = this.places[place]!
+    const at = uses.findIndex((use) => use.job === NOBODY && use.from === from && use.to === to)
+    if (at >= 0) uses.splice(at, 1)
+    this.gaps[place] = undefined
+  }
+
   private occupy(place: number, use: Use): void {
     insertSorted(this.places[place]!, use)
     this.gaps[place] = undefined
