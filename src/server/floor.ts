@@ -4,6 +4,7 @@ import type { Instant } from '@/core/time'
 import { type Agreement, listAgreements } from './agreement-store'
 import { type Job, listJobs, type Vehicle } from './job-store'
 import { listOutages } from './outage-store'
+import { listPins } from './pin-store'
 import { lastPlanning, loadPublished, type Planning } from './plan-store'
 import { everyone, loadShop, type Setup, type Shop } from './shop-store'
 import { loadProgress } from './work-store'
@@ -29,6 +30,7 @@ export function liveJob(
   agreement: Agreement,
   progress: LiveJob['progress'],
   published: LiveJob['published'],
+  pinned?: LiveJob['pinned'],
 ): LiveJob {
   return {
     id: job.id,
@@ -38,6 +40,7 @@ export function liveJob(
     plan: agreement.plan,
     progress,
     published,
+    ...(pinned ? { pinned } : {}),
   }
 }
 
@@ -46,6 +49,7 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
   const agreements = new Map((await listAgreements(db)).map((agreement) => [agreement.jobId, agreement]))
   const progress = await loadProgress(db)
   const published = await loadPublished(db)
+  const pins = await listPins(db)
   const read = new Set<string>((await db('film_readings').distinct('job_id')).map((row) => row.job_id))
   const graded = new Set<string>((await db('defects').distinct('job_id')).map((row) => row.job_id))
   const planning = await lastPlanning(db)
@@ -53,7 +57,9 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
     const agreement = agreements.get(job.id)
     // Where no gauge reads anything, looking is all the surveying there is.
     const surveyed = read.has(job.id) || (!anyPanelReads(job.vehicle) && graded.has(job.id))
-    const live = agreement && liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [])
+    const live =
+      agreement &&
+      liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [], pins.get(job.id))
     const stage = stageOf({ job: live, surveyed, handedOver: job.handedOverAt !== undefined }, now)
     return {
       job,

@@ -21,7 +21,7 @@ test('0005-outages adds its table to a database from before, and keeps the propo
   const old = connect(path.join(shop.folder, 'old.db'))
   await migrate(old, MIGRATIONS.slice(0, 4))
   await old('proposals').insert({ id: 'p', basis: 'b', placed: '[]', planning: '{}', made_at: NOW })
-  expect(await migrate(old, MIGRATIONS)).toEqual(['0005-outages'])
+  expect(await migrate(old, MIGRATIONS.slice(0, 5))).toEqual(['0005-outages'])
   expect(await old('proposals')).toMatchObject([{ id: 'p', outage: null }])
   expect(await listOutages(old, NOW)).toEqual([])
   await old.destroy()

@@ -54,8 +54,8 @@ export function planFloor(
 
 /**
  * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,
- * everything not yet begun is planned anew; then without insisting on which bay a car was planned in; at last
- * without the latest starts that a late day has made impossible. The reasons of the first refusal are kept: they
+ * everything not yet begun is planned anew; then without what the manager has pinned; then without insisting on which bay
+ * a car was planned in; at last without the latest starts that a late day has made impossible. The reasons of the first refusal are kept: they
  * are what the manager must know.
  */
 function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, steps: number): Planned {
@@ -64,9 +64,10 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
   const views: PlanningOptions[] = [
     ...(movable ? [{ now, movable }] : []),
     { now },
-    { now, forgetPlaces: true },
-    { now, letWindowsGo: true },
-    { now, forgetPlaces: true, letWindowsGo: true },
+    ...(jobs.some(({ pinned }) => pinned) ? [{ now, letPinsGo: true }] : []),
+    { now, letPinsGo: true, forgetPlaces: true },
+    { now, letPinsGo: true, letWindowsGo: true },
+    { now, letPinsGo: true, forgetPlaces: true, letWindowsGo: true },
   ]
   let planned: Planned | undefined
   let reasons: ScheduleReason[] = []
@@ -74,7 +75,10 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
     planned = planFloor(calendarNow(floor), jobs, options, steps)
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
-      return { ...planned, schedule: { ...schedule, reasons: options.letWindowsGo ? reasons : [] } }
+      return {
+        ...planned,
+        schedule: { ...schedule, reasons: options.letWindowsGo || options.letPinsGo ? reasons : [] },
+      }
     reasons = schedule.reasons
   }
   return planned!

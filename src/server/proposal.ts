@@ -35,8 +35,14 @@ export type Proposal = {
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
 
-function fingerprint(floor: Floor): string {
-  const seen = openJobs(floor).map(({ id, progress, published }) => ({ id, progress, published }))
+/** What a plan was worked out from, in one word: once anything of it has changed, the plan is stale. */
+export function fingerprint(floor: Floor): string {
+  const seen = openJobs(floor).map(({ id, progress, published, pinned }) => ({
+    id,
+    progress,
+    published,
+    pinned,
+  }))
   return createHash('sha256')
     .update(JSON.stringify([seen, floor.outages]))
     .digest('hex')
@@ -80,6 +86,17 @@ export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
 /** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */
 const BELIEVED_MINUTES = 30
 
+/** The floor a plan was worked out from; nothing where it has changed since, or too long ago. */
+export async function floorOf(
+  db: Knex,
+  now: Instant,
+  { at, basis }: PlannedFrom,
+): Promise<Floor | undefined> {
+  if (at > now || minutesBetween(at, now) > BELIEVED_MINUTES) return undefined
+  const floor = await loadFloor(db, at)
+  return fingerprint(floor) === basis ? floor : undefined
+}
+
 export type Offered =
   | { kind: 'proposed'; proposal: Proposal }
   | { kind: 'stale' }
@@ -92,12 +109,12 @@ export type Offered =
 export async function offerSchedule(
   db: Knex,
   now: Instant,
-  { at, basis }: PlannedFrom,
+  from: PlannedFrom,
   schedule: Schedule,
 ): Promise<Offered> {
-  if (at > now || minutesBetween(at, now) > BELIEVED_MINUTES) return { kind: 'stale' }
-  const floor = await loadFloor(db, at)
-  if (fingerprint(floor) !== basis) return { kind: 'stale' }
+  const floor = await floorOf(db, now, from)
+  if (!floor) return { kind: 'stale' }
+  const { at } = from
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now: at })
   const [broken] = checkSchedule(problem, schedule)
   if (broken || schedule.status === 'infeasible')

@@ -26,6 +26,8 @@ export type LiveJob = {
   progress: Readonly<Record<string, Progress>>
   /** Where each operation was last planned. */
   published: readonly PlacedOperation[]
+  /** Operations that the manager wants to stay where they are planned. */
+  pinned?: readonly string[]
 }
 
 /** A bay in which no car may stand for a while. */
@@ -179,9 +181,11 @@ class ProblemBuilder {
         }
       return this.begun(operation, progress, pin)
     }
-    const planned = keepPublished
-      ? job.published.find((placed) => placed.operation === operation.id)
-      : undefined
+    const isPinned = !this.options.letPinsGo && job.pinned?.includes(operation.id)
+    const planned =
+      keepPublished || isPinned
+        ? job.published.find((placed) => placed.operation === operation.id)
+        : undefined
     const operations = [fileOperation(operation)]
     return planned && planned.start >= this.origin
       ? { operations, pins: [pin(operation.id, planned.start as Instant, { people: planned.people })] }
@@ -274,6 +278,8 @@ export type PlanningOptions = {
   movable?: ReadonlySet<string>
   /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
   forgetPlaces?: boolean
+  /** Give up what the manager has pinned: for a day on which it can no longer be kept. */
+  letPinsGo?: boolean
   /** Give up the latest starts after work that has begun: for a day that has run too late to keep them. */
   letWindowsGo?: boolean
 }

@@ -55,7 +55,7 @@ export type Tried =
   | { kind: 'refused'; refusal: Refusal; nearest?: Rearranged }
 
 /** Starts tried whole when the nearest allowed one is looked for; those a rule forbids by itself do not count. */
-const NEAREST_TRIES = 24
+const NEAREST_TRIES = 12
 /** How far from the wished start the nearest is looked for. */
 const NEAREST_DAYS = 14
 

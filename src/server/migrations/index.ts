@@ -3,8 +3,9 @@ import { visits } from './0002-visits'
 import { quotes } from './0003-quotes'
 import { proposals } from './0004-proposals'
 import { outages } from './0005-outages'
+import { moves } from './0006-moves'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
-export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes, proposals, outages]
+export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes, proposals, outages, moves]
 export { type Migration, migrate, UnknownHistory } from './migration'
