@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import {
+  inTitles,
   type JobPlan,
   type LiveJob,
   makeOffer,
@@ -66,14 +67,6 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
     },
   }
-}
-
-/** A reason of the scheduler with the titles of the operations in place of their ids. */
-function inTitles(message: string, plan: JobPlan): string {
-  const titles = new Map(plan.operations.map(({ id, title }) => [id, title]))
-  return message.replace(/“([^”]+)”/g, (whole, id: string) =>
-    titles.has(id) ? `“${titles.get(id)}”` : whole,
-  )
 }
 
 /** When a vehicle could be fetched with this offer, if nobody else is moved. */

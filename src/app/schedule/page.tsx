@@ -1,9 +1,26 @@
 import type { Metadata } from 'next'
+import { dayIn, isLocalDay } from '@/core/time'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
+import { isSpan } from '@/features/schedule/timeline'
+import { database } from '@/server/db'
+import { moveHistory } from '@/server/moving'
 import { requestFloor } from '@/server/request-floor'
 
 export const metadata: Metadata = { title: 'Schedule' }
 
-export default async function SchedulePage() {
-  return <ShopSchedule floor={await requestFloor()} />
+type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> }
+
+export default async function SchedulePage({ searchParams }: Props) {
+  const [floor, { span, from, car }] = [await requestFloor(), await searchParams]
+  const history = await moveHistory(await database())
+  const today = dayIn(floor.shop.setup.timezone, floor.now)
+  return (
+    <ShopSchedule
+      floor={floor}
+      history={history}
+      span={isSpan(span) ? span : 'fortnight'}
+      from={typeof from === 'string' && isLocalDay(from) ? from : today}
+      car={floor.jobs.find(({ job }) => job.id === car)?.job.id}
+    />
+  )
 }

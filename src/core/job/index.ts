@@ -12,6 +12,7 @@ export {
   mergeExtras,
   proposeExtras,
 } from './extras'
+export { inTitles } from './in-titles'
 export {
   joinParts,
   type LiveJob,

@@ -17,6 +17,8 @@ export type Block = {
   /** Who began it, where somebody else is to go on with it. */
   begunBy?: string
   state: 'open' | 'started' | 'done'
+  /** The manager wants it to stay where it is. */
+  pinned: boolean
   /** The window this operation had to start in, where it has one. */
   window?: LayerWindow
 }
@@ -24,6 +26,7 @@ export type Block = {
 /** A vehicle's stay in one place, nights included. */
 export type StayBlock = {
   jobId: string
+  stayId: string
   plate: string
   place: string
   start: Instant
@@ -53,6 +56,7 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
     people: by === undefined || goesOn ? placed.people : [by],
     ...(handedOn ? { begunBy: by } : {}),
     state: progress.kind,
+    pinned: progress.kind === 'open' && (live.pinned?.includes(operation.id) ?? false),
   }
 }
 
@@ -86,7 +90,8 @@ export function staysOf(floor: Floor): StayBlock[] {
       if (own.length === 0) return []
       const start = own.map((block) => block.start).reduce((a, b) => (a < b ? a : b))
       const end = own.map((block) => block.end).reduce((a, b) => (a > b ? a : b))
-      return [{ jobId: job.id, plate: job.vehicle.plate, place: own[0]!.place, start, end, blocks: own }]
+      const { plate } = job.vehicle
+      return [{ jobId: job.id, stayId: stay.id, plate, place: own[0]!.place, start, end, blocks: own }]
     })
   })
 }

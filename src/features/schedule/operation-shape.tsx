@@ -4,7 +4,7 @@ import type { Block } from './blocks'
 import { type Timeline, xOf } from './timeline'
 
 /** A leaf lying along time: pointed at both ends, as long as the work is. */
-function leafPath(x: number, width: number, y: number, half: number): string {
+export function leafPath(x: number, width: number, y: number, half: number): string {
   const tip = Math.min(12, width / 3)
   return `M${x},${y} C${x + tip * 0.4},${y - half} ${x + tip},${y - half} ${x + tip * 1.3},${y - half} L${x + width - tip * 1.3},${y - half} C${x + width - tip},${y - half} ${x + width - tip * 0.4},${y - half} ${x + width},${y} C${x + width - tip * 0.4},${y + half} ${x + width - tip},${y + half} ${x + width - tip * 1.3},${y + half} L${x + tip * 1.3},${y + half} C${x + tip},${y + half} ${x + tip * 0.4},${y + half} ${x},${y} Z`
 }

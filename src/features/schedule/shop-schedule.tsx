@@ -1,41 +1,26 @@
-import type { Outage } from '@/core/job'
+import { inTitles } from '@/core/job'
+import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import type { Floor } from '@/server/floor'
+import type { MoveHistory } from '@/server/moving'
 import { everyone } from '@/server/shop-store'
-import { ScrollStrip } from '@/ui/scroll-strip'
+import { PatientLink } from '@/ui/patient-link'
 import { clock, moment } from '@/ui/when'
-import { type Block, partOf, type StayBlock, staysOf } from './blocks'
-import { blockTitle, OperationShape } from './operation-shape'
+import { Board } from './board'
+import { boardView } from './board-view'
+import { TakeBack } from './moving/take-back'
 import { PlanAll } from './plan-all'
 import { ReportOutage } from './report-outage'
-import { TimeGrid } from './time-grid'
-import { type Timeline, timelineFrom, widthOf, within, xOf } from './timeline'
+import { SPANS, type Span, timelineOn } from './timeline'
 
-const DAYS = 10
-const PX_PER_HOUR = 9
-const PLACE_ROW = 74
-const PERSON_ROW = 44
+type Props = { floor: Floor; history: MoveHistory; span: Span; from: LocalDay; car: string | undefined }
 
 /** Bays and people over the coming days, nights shaded, windows drawn. */
-export function ShopSchedule({ floor }: { floor: Floor }) {
+export function ShopSchedule({ floor, history, span, from, car }: Props) {
   const { setup } = floor.shop
   const { now, planning } = floor
-  const timeline = timelineFrom(setup.timezone, now, DAYS, PX_PER_HOUR)
-  const stays = staysOf(floor).filter(({ start, end }) => within(timeline, start, end))
-  const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
-  // Somebody from outside has a row only while they are expected.
-  const crew = everyone(setup).filter(
-    ({ id }) =>
-      setup.people.some((person) => person.id === id) || blocks.some(({ people }) => people.includes(id)),
-  )
-  const nameOf = (id: string) => crew.find((person) => person.id === id)?.name ?? id
+  const { days, pxPerHour } = SPANS[span]
+  const view = boardView(floor, timelineOn(setup.timezone, from, days, pxPerHour))
   const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
-  const out = (id: string) => floor.outages.filter(({ what }) => what.id === id)
-  const rows = [
-    ...setup.places.map(({ name }) => ({ name, height: PLACE_ROW })),
-    ...crew.map(({ name }) => ({ name, height: PERSON_ROW })),
-  ]
-  const placesHeight = setup.places.length * PLACE_ROW
-  const height = placesHeight + crew.length * PERSON_ROW
   return (
     <div className="p-5">
       <div className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">
@@ -46,6 +31,7 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
             {planning.status === 'infeasible' ? ', not everything found room' : ''}
           </p>
         )}
+        <TakeBack history={history} />
         <PlanAll zone={setup.timezone} now={now} />
       </div>
       <ReportOutage
@@ -62,173 +48,93 @@ export function ShopSchedule({ floor }: { floor: Floor }) {
         clockNow={clock(setup.timezone, now)}
       />
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
-      <div className="sheet flex overflow-hidden">
-        <div className="shrink-0 border-r border-line pt-[30px]">
-          {rows.map(({ name, height: rowHeight }, index) => (
-            <div
-              key={name}
-              style={{ height: rowHeight }}
-              className={`flex items-center border-t px-4 font-head font-semibold ${index === setup.places.length ? 'border-ink' : 'border-line'}`}
-            >
-              {name}
-            </div>
-          ))}
-        </div>
-        <ScrollStrip label="Days, scrolls sideways">
-          <TimeGrid timeline={timeline} now={now} height={height}>
-            {rows.map(({ name, height: rowHeight }, index) => {
-              const y = rows.slice(0, index).reduce((sum, row) => sum + row.height, 0)
-              return (
-                <path
-                  key={name}
-                  d={`M0,${y} H${widthOf(timeline)}`}
-                  className={index === setup.places.length ? 'stroke-ink' : 'stroke-line'}
-                  strokeWidth={rowHeight ? 1 : 0}
-                />
-              )
-            })}
-            {[...setup.places, ...crew].flatMap(({ id }, index) =>
-              out(id).map((outage) => (
-                <OutageShade
-                  key={outage.id}
-                  outage={outage}
-                  timeline={timeline}
-                  y={
-                    index < setup.places.length
-                      ? index * PLACE_ROW
-                      : placesHeight + (index - setup.places.length) * PERSON_ROW
-                  }
-                  height={index < setup.places.length ? PLACE_ROW : PERSON_ROW}
-                />
-              )),
-            )}
-            {setup.places.map((place, index) => (
-              <PlaceRow
-                key={place.id}
-                stays={stays.filter((stay) => stay.place === place.id)}
-                timeline={timeline}
-                y={index * PLACE_ROW}
-                nameOf={nameOf}
-              />
-            ))}
-            {crew.map((person, index) => (
-              <PersonRow
-                key={person.id}
-                blocks={blocks.flatMap((block) => partOf(block, person.id, now) ?? [])}
-                timeline={timeline}
-                y={placesHeight + index * PERSON_ROW}
-                nameOf={nameOf}
-              />
-            ))}
-          </TimeGrid>
-        </ScrollStrip>
-      </div>
+      <LookAt span={span} from={from} today={dayIn(setup.timezone, now)} car={car} floor={floor} />
+      <Board view={view} car={car} />
       <Legend />
     </div>
   )
 }
 
-/** The stretch in which somebody is away or a bay is out of use. */
-function OutageShade({
-  outage,
-  timeline,
-  y,
-  height,
+/** How many days are drawn, from which, and which car stands out. */
+function LookAt({
+  span,
+  from,
+  today,
+  car,
+  floor,
 }: {
-  outage: Outage
-  timeline: Timeline
-  y: number
-  height: number
+  span: Span
+  from: LocalDay
+  today: LocalDay
+  car: string | undefined
+  floor: Floor
 }) {
-  const from = Math.max(0, xOf(timeline, outage.from))
-  const to = Math.min(widthOf(timeline), xOf(timeline, outage.until))
-  if (to <= from) return null
-  const word = outage.what.kind === 'person' ? 'away' : 'out of use'
+  const { days } = SPANS[span]
+  const to = (next: { span?: Span; from?: LocalDay; car?: string }) => {
+    const query = new URLSearchParams({ span, from, ...(car ? { car } : {}), ...next })
+    if (query.get('from') === today) query.delete('from')
+    if (query.get('car') === '') query.delete('car')
+    return `/schedule?${query}`
+  }
+  const link = 'inline-flex min-h-11 items-center rounded px-3 font-head text-[15px] hover:bg-lichen'
+  const cars = floor.jobs.flatMap(({ job, live, stage }) =>
+    live && stage.kind !== 'handed-over' ? [job] : [],
+  )
   return (
-    <g>
-      <title>{word}</title>
-      <rect
-        x={from}
-        y={y + 2}
-        width={to - from}
-        height={height - 4}
-        rx={4}
-        className="fill-copper/15 stroke-copper"
-        strokeDasharray="3 4"
-      />
-      <text x={from + 8} y={y + height - 10} className="fill-copper text-[13px]">
-        {word}
-      </text>
-    </g>
+    <nav aria-label="What is drawn" className="mb-2 flex flex-wrap items-center gap-x-1 gap-y-1 print:hidden">
+      {(Object.keys(SPANS) as Span[]).map((each) => (
+        <PatientLink
+          key={each}
+          href={to({ span: each })}
+          aria-current={each === span ? 'true' : undefined}
+          className={`${link} ${each === span ? 'border-b-2 border-fern font-semibold' : 'text-ink-soft'}`}
+        >
+          {SPANS[each].name}
+        </PatientLink>
+      ))}
+      <span className="mx-2 h-6 border-l border-line" />
+      <PatientLink href={to({ from: plusDays(from, -Math.min(days, 7)) })} className={link}>
+        Earlier
+      </PatientLink>
+      <PatientLink href={to({ from: today })} className={link}>
+        Today
+      </PatientLink>
+      <PatientLink href={to({ from: plusDays(from, Math.min(days, 7)) })} className={link}>
+        Later
+      </PatientLink>
+      <span className="mx-2 h-6 border-l border-line" />
+      {car && (
+        <PatientLink href={to({ car: '' })} className={link}>
+          All cars
+        </PatientLink>
+      )}
+      {cars.map(({ id, vehicle }) => (
+        <PatientLink
+          key={id}
+          href={to({ car: id })}
+          aria-current={id === car ? 'true' : undefined}
+          className={`${link} px-2 text-sm tabular-nums ${id === car ? 'border-b-2 border-fern font-semibold' : 'text-ink-soft'}`}
+        >
+          {vehicle.plate.replace('IM ', '')}
+        </PatientLink>
+      ))}
+    </nav>
   )
 }
 
-type RowProps = { timeline: Timeline; y: number; nameOf: (person: string) => string }
-
-function PlaceRow({ stays, timeline, y, nameOf }: RowProps & { stays: StayBlock[] }) {
-  return stays.map((stay) => {
-    const from = Math.max(0, xOf(timeline, stay.start))
-    const width = xOf(timeline, stay.end) - from
-    const middle = y + PLACE_ROW / 2 + 6
-    return (
-      <a
-        key={`${stay.jobId}-${stay.start}`}
-        href={`/jobs/${stay.jobId}/schedule`}
-        aria-label={`${stay.plate}, its schedule`}
-      >
-        <rect
-          x={from}
-          y={y + 6}
-          width={width}
-          height={PLACE_ROW - 12}
-          rx={6}
-          className="fill-lichen/70 stroke-fern/50"
-        />
-        <path d={`M${from + 2},${middle} H${from + width - 2}`} className="stroke-fern/60" strokeWidth={2} />
-        {stay.blocks.map((block) => (
-          <OperationShape
-            key={block.operation.id}
-            block={block}
-            timeline={timeline}
-            y={middle}
-            title={blockTitle(block, timeline.zone, nameOf)}
-          />
-        ))}
-        <text x={from + 6} y={y + 20} className="fill-ink font-head text-[13px] font-bold">
-          {width > 60 ? stay.plate : stay.plate.replace('IM ', '')}
-        </text>
-      </a>
-    )
-  })
-}
-
-function PersonRow({ blocks, timeline, y, nameOf }: RowProps & { blocks: Block[] }) {
-  return blocks.map((block) => (
-    <g key={`${block.jobId}-${block.operation.id}`}>
-      <OperationShape
-        block={{ ...block, window: undefined }}
-        timeline={timeline}
-        y={y + 26}
-        title={blockTitle(block, timeline.zone, nameOf)}
-      />
-      {xOf(timeline, block.end) - xOf(timeline, block.start) > 24 && (
-        <text x={xOf(timeline, block.start) + 2} y={y + 12} className="fill-ink-soft text-[10px]">
-          {block.plate.replace('IM ', '')}
-        </text>
-      )}
-    </g>
-  ))
-}
-
 function Reasons({ floor }: { floor: Floor }) {
-  const plateOf = (id: string) => floor.jobs.find(({ job }) => job.id === id)?.job.vehicle.plate ?? id
+  const entryOf = (id: string) => floor.jobs.find(({ job }) => job.id === id)
   return (
     <ul role="alert" className="mb-3 border-l-4 border-copper pl-3 text-copper">
-      {floor.planning!.reasons.map((reason) => (
-        <li key={`${reason.job}-${reason.operation}`}>
-          <strong>{plateOf(reason.job)}</strong>: {reason.message}
-        </li>
-      ))}
+      {floor.planning!.reasons.map((reason) => {
+        const entry = entryOf(reason.job)
+        return (
+          <li key={`${reason.job}-${reason.operation}`}>
+            <strong>{entry?.job.vehicle.plate ?? reason.job}</strong>:{' '}
+            {entry?.live ? inTitles(reason.message, entry.live.plan) : reason.message}
+          </li>
+        )
+      })}
     </ul>
   )
 }
@@ -240,6 +146,7 @@ function Legend() {
       <li className="text-copper">Outlined leaf: waiting, do not touch</li>
       <li className="text-copper">Bracket below: the window in which a layer must begin</li>
       <li>Shaded: nobody on shift</li>
+      <li>Drag a leaf, or a whole bar with all that follows; by keys, Tab to a bar, then the arrows</li>
     </ul>
   )
 }

@@ -3,8 +3,24 @@ import { atLocal, dayIn, type Instant, type LocalDay, minutesBetween, plusDays, 
 /** Where moments lie on a drawn schedule: whole days from one midnight, a fixed width for an hour. */
 export type Timeline = { zone: string; from: Instant; days: LocalDay[]; pxPerHour: number }
 
+/** How much of the calendar is drawn at once. */
+export const SPANS = {
+  day: { name: 'Day', days: 2, pxPerHour: 40 },
+  week: { name: 'Week', days: 7, pxPerHour: 13 },
+  fortnight: { name: 'Two weeks', days: 14, pxPerHour: 9 },
+  month: { name: 'Month', days: 31, pxPerHour: 3.2 },
+} as const
+export type Span = keyof typeof SPANS
+export const isSpan = (text: unknown): text is Span => typeof text === 'string' && text in SPANS
+
+/** Below this an hour is too narrow for single steps; the stays alone are drawn. */
+export const PX_PER_HOUR_FOR_STEPS = 6
+
 export function timelineFrom(zone: string, at: Instant, days: number, pxPerHour: number): Timeline {
-  const first = dayIn(zone, at)
+  return timelineOn(zone, dayIn(zone, at), days, pxPerHour)
+}
+
+export function timelineOn(zone: string, first: LocalDay, days: number, pxPerHour: number): Timeline {
   return {
     zone,
     from: atLocal(zone, first, '00:00'),

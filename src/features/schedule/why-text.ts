@@ -7,8 +7,8 @@ import { duration, moment } from '@/ui/when'
 /** Work starts on the quarter hour; a wait shorter than that is nobody's absence. */
 const GRID_MINUTES = 15
 
-const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
-const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
+export const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
+export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
 
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {

@@ -1,0 +1,94 @@
+import type { JobPlan, Outage } from '@/core/job'
+import { atLocal, type Instant, type LocalDay } from '@/core/time'
+import type { Floor } from '@/server/floor'
+import { fingerprint } from '@/server/proposal'
+import { everyone } from '@/server/shop-store'
+import { type Block, type StayBlock, staysOf } from './blocks'
+import { type Timeline, within } from './timeline'
+
+/** All that the drawn calendar needs, as plain data: rows, what lies on them, and the steps behind it. */
+
+const PLACE_ROW = 74
+const PERSON_ROW = 44
+
+export type BoardRow = { kind: 'place' | 'person'; id: string; name: string; y: number; height: number }
+
+export type BoardJob = Pick<JobPlan, 'operations' | 'stays'> & { id: string; plate: string }
+
+export type BoardView = {
+  now: Instant
+  timeline: Timeline
+  rows: BoardRow[]
+  height: number
+  stays: StayBlock[]
+  blocks: Block[]
+  outages: Outage[]
+  jobs: BoardJob[]
+  /** Cars that are here but in no bay, at noon of each day. */
+  waiting: { day: LocalDay; plates: string[] }[]
+  /** Another word once anything on the floor has changed. */
+  basis: string
+}
+
+export function boardView(floor: Floor, timeline: Timeline): BoardView {
+  const { setup } = floor.shop
+  const all = staysOf(floor)
+  const stays = all.filter(({ start, end }) => within(timeline, start, end))
+  const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
+  // Somebody from outside has a row only while they are expected.
+  const crew = everyone(setup).filter(
+    ({ id }) =>
+      setup.people.some((person) => person.id === id) || blocks.some(({ people }) => people.includes(id)),
+  )
+  const placesHeight = setup.places.length * PLACE_ROW
+  const rows: BoardRow[] = [
+    ...setup.places.map(
+      ({ id, name }, index): BoardRow => ({
+        kind: 'place',
+        id,
+        name,
+        y: index * PLACE_ROW,
+        height: PLACE_ROW,
+      }),
+    ),
+    ...crew.map(
+      ({ id, name }, index): BoardRow => ({
+        kind: 'person',
+        id,
+        name,
+        y: placesHeight + index * PERSON_ROW,
+        height: PERSON_ROW,
+      }),
+    ),
+  ]
+  return {
+    now: floor.now,
+    timeline,
+    rows,
+    height: placesHeight + crew.length * PERSON_ROW,
+    stays,
+    blocks,
+    outages: floor.outages,
+    jobs: floor.jobs.flatMap(({ job, live }) =>
+      live
+        ? [{ id: job.id, plate: job.vehicle.plate, operations: live.plan.operations, stays: live.plan.stays }]
+        : [],
+    ),
+    waiting: timeline.days.map((day) => ({ day, plates: waitingAt(floor, all, noonOf(timeline, day)) })),
+    basis: fingerprint(floor),
+  }
+}
+
+const noonOf = ({ zone }: Timeline, day: LocalDay) => atLocal(zone, day, '12:00')
+
+/** Cars that are here, or are to be, and stand in no bay at a moment. */
+function waitingAt(floor: Floor, stays: readonly StayBlock[], at: Instant): string[] {
+  return floor.jobs.flatMap(({ job, agreement }) => {
+    const leaves = job.handedOverAt ?? agreement?.promisedFor
+    const isHere = job.arriveAt <= at && (leaves === undefined || at < leaves)
+    // What was promised for earlier and is still here waits for its customer.
+    const overdue = !job.handedOverAt && leaves !== undefined && leaves <= at && at <= floor.now
+    const inBay = stays.some((stay) => stay.jobId === job.id && stay.start <= at && at < stay.end)
+    return (isHere || overdue) && !inBay ? [job.vehicle.plate] : []
+  })
+}

@@ -1,0 +1,108 @@
+import { inTitles, type PlannedOperation, plannedId } from '@/core/job'
+import { unreachable } from '@/core/result'
+import type { Rearranged, Refusal } from '@/core/schedule'
+import type { Instant } from '@/core/time'
+import { duration, moment } from '@/ui/when'
+import { PLACE_WORDS, SKILL_WORDS } from '../why-text'
+
+/** What the words of a move need to know of the shop. */
+export type MoveNames = {
+  zone: string
+  now: Instant
+  /** Undefined for what is no car: a bay that is out of use. */
+  plate: (job: string) => string | undefined
+  operations: (job: string) => readonly PlannedOperation[]
+  place: (id: string) => string
+  person: (id: string) => string
+}
+
+/** What a missed latest start costs at the car, by what it follows. */
+const MISSED: Partial<Record<PlannedOperation['kind'], string>> = {
+  layer: 'later it no longer bonds to the layer below',
+  wash: 'later dust has settled, and it is washed again',
+  wipe: 'later the panels have to be wiped again',
+}
+
+/** Why a move is not allowed, in a sentence or two: the rule, and where there is one, the way round it. */
+export function refusalText(refusal: Refusal, job: string, operation: string, names: MoveNames): string {
+  const at = (instant: Instant) => moment(names.zone, instant, names.now)
+  const step = (id: string) => names.operations(job).find((each) => each.id === plannedId(id))
+  const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
+  const it = titleOf(operation)
+  const car = (id: string) => names.plate(id) ?? 'another car'
+  switch (refusal.code) {
+    case 'begun':
+      return `${it} has begun, or is pinned: it stays where it is. What is pinned can be unpinned.`
+    case 'glued':
+      return `${it} follows ${titleOf(refusal.after)} without a gap. Move that, and it comes along.`
+    case 'past':
+      return `That is past. The next free start is ${at(refusal.opens)}.`
+    case 'before-arrival':
+      return `The car only comes in ${at(refusal.arrives)}.`
+    case 'too-soon':
+      return refusal.waitMinutes > 0
+        ? `${it} must wait ${duration(refusal.waitMinutes)} after ${titleOf(refusal.after)}: not before ${at(refusal.opens)}.`
+        : `${it} comes after ${titleOf(refusal.after)}, which is done ${at(refusal.opens)}.`
+    case 'window-closed': {
+      const missed = MISSED[step(refusal.after)?.kind ?? 'layer'] ?? 'later is too late'
+      return `${it} must begin within ${duration(refusal.waitMinutes)} of the end of ${titleOf(refusal.after)}, by ${at(refusal.closes)}: ${missed}.`
+    }
+    case 'wrong-place':
+      return `${it} cannot be done in ${names.place(refusal.place)}: it needs a ${PLACE_WORDS[refusal.kind] ?? refusal.kind}.`
+    case 'stands-elsewhere':
+      return `The car stands in ${names.place(refusal.place)} already and stays there until this part of the work is done.`
+    case 'lacks-skill':
+      return `${names.person(refusal.person)} does not ${SKILL_WORDS[refusal.skill] ?? refusal.skill} here.`
+    case 'nobody-on-shift':
+      return refusal.person
+        ? `${names.person(refusal.person)} is not at work then.`
+        : `Nobody who can ${SKILL_WORDS[refusal.skill] ?? 'do it'} is at work then.`
+    case 'shift-ends':
+      return `It takes ${duration(refusal.minutes)} without a break, but ${refusal.person ? `${names.person(refusal.person)} stops` : 'the last who could do it stops'} ${at(refusal.closes)}.`
+    case 'person-taken':
+      return `${names.person(refusal.person)} cannot leave ${car(refusal.job)} until ${at(refusal.until)}.`
+    case 'place-taken':
+      return names.plate(refusal.job) === undefined
+        ? `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
+        : `${names.place(refusal.place)} is held by ${car(refusal.job)} until ${at(refusal.until)}, and that car cannot be moved away.`
+    case 'no-follower':
+      return `What follows would find no room. ${inTitles(refusal.message, { operations: [...names.operations(job)] })}`
+    case 'no-room-for-other':
+      return `${car(refusal.job)} would have to make way and finds no other room. ${inTitles(refusal.message, { operations: [...names.operations(refusal.job)] })}`
+    case 'horizon':
+      return 'That is farther ahead than anything is planned.'
+    default:
+      return unreachable(refusal)
+  }
+}
+
+/** What a move comes to, one sentence each: the car itself, those that make way, lateness, bays. */
+export function wayText(way: Rearranged, job: string, names: MoveNames): string[] {
+  const at = (instant: Instant) => moment(names.zone, instant, names.now)
+  const own = way.changes.find((change) => change.job === job)
+  const text: string[] = []
+  if (!own) return ['Nothing would change.']
+  if (own.endAfter)
+    text.push(
+      own.endAfter === own.endBefore
+        ? `${names.plate(job)} is done ${at(own.endAfter)}, as before.`
+        : `${names.plate(job)} is done ${at(own.endAfter)}${own.endBefore ? ` instead of ${at(own.endBefore)}` : ''}.`,
+    )
+  for (const change of way.changes) {
+    if (change.job === job || !change.endAfter) continue
+    text.push(
+      change.endAfter === change.endBefore
+        ? `${names.plate(change.job)} makes way, and is done ${at(change.endAfter)} as before.`
+        : `${names.plate(change.job)} makes way: done ${at(change.endAfter)}${change.endBefore ? ` instead of ${at(change.endBefore)}` : ''}.`,
+    )
+  }
+  for (const { job: id, lateBefore, lateAfter } of way.changes)
+    if (lateAfter > lateBefore)
+      text.push(`${names.plate(id)} would be ${duration(lateAfter)} later than promised.`)
+  if (way.lateMinutes < 0) text.push('Less late in all than now.')
+  if (way.bayMinutes !== 0)
+    text.push(
+      `Bays are held ${duration(Math.abs(way.bayMinutes))} ${way.bayMinutes > 0 ? 'longer' : 'less'}.`,
+    )
+  return text
+}

@@ -1,0 +1,52 @@
+'use client'
+
+import { useEffect, useState, useTransition } from 'react'
+import { type MoveAnswer, redo, undo } from '@/server/actions/move'
+import type { MoveHistory } from '@/server/moving'
+import { Button } from '@/ui/button'
+import { SILENT } from '../proposed-plan'
+
+/** Takes the last move by hand back, or makes it again. */
+export function TakeBack({ history }: { history: MoveHistory }) {
+  const [message, setMessage] = useState('')
+  const [pending, startTransition] = useTransition()
+  const run = (action: () => Promise<MoveAnswer>) =>
+    startTransition(async () => {
+      const answer = await action().catch(() => ({ done: false, message: SILENT }))
+      setMessage(answer.message)
+    })
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+      if (isTyping || !(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
+      event.preventDefault()
+      run(event.shiftKey ? redo : undo)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  })
+  if (!history.undo && !history.redo && !message) return null
+  return (
+    <span className="flex items-center gap-2">
+      <Button
+        look="outline"
+        disabled={pending || !history.undo}
+        title={history.undo}
+        onClick={() => run(undo)}
+      >
+        Take back
+      </Button>
+      <Button
+        look="outline"
+        disabled={pending || !history.redo}
+        title={history.redo}
+        onClick={() => run(redo)}
+      >
+        Do again
+      </Button>
+      <span role="status" className="text-sm text-ink-soft">
+        {message}
+      </span>
+    </span>
+  )
+}

@@ -1,0 +1,37 @@
+import { expose } from 'comlink'
+import {
+  MoveDesk,
+  type OperationMove,
+  type PlacedOperation,
+  type Problem,
+  type StayMove,
+  type Tried,
+} from '@/core/schedule'
+import type { Instant } from '@/core/time'
+
+/** Tries moves beside the page, so that dragging stays smooth. */
+
+/** A step to another moment, place or person; or a stay with all that follows it. */
+export type Move = ({ kind: 'operation' } & OperationMove) | ({ kind: 'stay' } & StayMove)
+
+let desk: MoveDesk | undefined
+
+function opened(): MoveDesk {
+  if (!desk) throw new Error('no calendar is open')
+  return desk
+}
+
+const mover = {
+  open(problem: Problem, operations: PlacedOperation[]): void {
+    desk = new MoveDesk(problem, operations)
+  },
+  tryMove(move: Move): Tried {
+    return move.kind === 'operation' ? opened().tryOperation(move) : opened().tryStay(move)
+  },
+  landings(job: string, operation: string, until: Instant): { from: Instant; to: Instant }[] {
+    return opened().landings(job, operation, until)
+  },
+}
+
+export type Mover = typeof mover
+expose(mover)
