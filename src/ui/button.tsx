@@ -11,7 +11,7 @@ const LOOK: Record<Look, string> = {
 }
 
 const base =
-  'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 py-2 font-head text-[15px] font-semibold transition-[filter,background-color] disabled:opacity-50'
+  'inline-flex min-h-11 items-center justify-center gap-2 rounded px-4 py-2 font-head text-[15px] font-semibold transition-[filter] disabled:opacity-50'
 
 export function Button({
   look = 'solid',

@@ -1,7 +1,12 @@
 'use client'
 
+import type { ComponentProps } from 'react'
 import { Button } from './button'
 
-export function PrintButton() {
-  return <Button onClick={() => window.print()}>Print</Button>
+export function PrintButton({ look = 'solid' }: Pick<ComponentProps<typeof Button>, 'look'>) {
+  return (
+    <Button look={look} onClick={() => window.print()}>
+      Print
+    </Button>
+  )
 }

@@ -1,5 +1,5 @@
 import type { JobPlan, Outage } from '@/core/job'
-import { atLocal, type Instant, type LocalDay } from '@/core/time'
+import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
 import type { Floor } from '@/server/floor'
 import { fingerprint } from '@/server/proposal'
 import { everyone } from '@/server/shop-store'
@@ -81,14 +81,16 @@ export function boardView(floor: Floor, timeline: Timeline): BoardView {
 
 const noonOf = ({ zone }: Timeline, day: LocalDay) => atLocal(zone, day, '12:00')
 
-/** Cars that are here, or are to be, and stand in no bay at a moment. */
+/**
+ * Cars that are here, or are to be, and stand in no bay at a moment. Of those with nothing agreed nobody knows how long
+ * they stay: they count till today, or till the day they come.
+ */
 function waitingAt(floor: Floor, stays: readonly StayBlock[], at: Instant): string[] {
   return floor.jobs.flatMap(({ job, agreement }) => {
-    const leaves = job.handedOverAt ?? agreement?.promisedFor
-    const isHere = job.arriveAt <= at && (leaves === undefined || at < leaves)
-    // What was promised for earlier and is still here waits for its customer.
-    const overdue = !job.handedOverAt && leaves !== undefined && leaves <= at && at <= floor.now
+    const { arriveAt, handedOverAt, vehicle } = job
+    const known = plusMinutes(laterOf(arriveAt, floor.now), 1440)
+    const promised = agreement ? laterOf(agreement.promisedFor, floor.now) : known
     const inBay = stays.some((stay) => stay.jobId === job.id && stay.start <= at && at < stay.end)
-    return (isHere || overdue) && !inBay ? [job.vehicle.plate] : []
+    return arriveAt <= at && at < (handedOverAt ?? promised) && !inBay ? [vehicle.plate] : []
   })
 }

@@ -18,6 +18,8 @@ import { PX_PER_HOUR_FOR_STEPS, type Timeline, widthOf, xOf } from './timeline'
 
 /** Cars waiting outside, below the rows. */
 const YARD_ROW = 40
+/** The days’ names above the rows. */
+const HEAD = 30
 
 /** Bays and people over days, nights shaded, windows drawn; every open step and stay can be taken in hand. */
 export function Board({ view, car }: { view: BoardView; car: string | undefined }) {
@@ -30,23 +32,7 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
   return (
     <>
       <div className="sheet flex overflow-hidden">
-        <div className="shrink-0 border-r border-line pt-[30px]">
-          {view.rows.map(({ id, name, height }, index) => (
-            <div
-              key={id}
-              style={{ height }}
-              className={`flex items-center border-t px-4 font-head font-semibold ${index === firstPerson ? 'border-ink' : 'border-line'}`}
-            >
-              {name}
-            </div>
-          ))}
-          <div
-            style={{ height: YARD_ROW }}
-            className="flex items-center border-t border-ink px-4 text-sm text-ink-soft"
-          >
-            Waiting outside
-          </div>
-        </div>
+        <RowNames view={view} firstPerson={firstPerson} />
         <ScrollStrip label="Days, scrolls sideways">
           <TimeGrid timeline={timeline} now={now} height={view.height + YARD_ROW}>
             <g ref={rows}>
@@ -89,6 +75,31 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
       </div>
       {moving.subject && <MovePanel view={view} moving={moving} />}
     </>
+  )
+}
+
+/** The names beside the drawing. On paper it is shrunk to the sheet, and they share its height out as it does. */
+function RowNames({ view, firstPerson }: { view: BoardView; firstPerson: number }) {
+  const cell = 'flex items-center px-4 print:!h-auto print:basis-0 print:px-2'
+  return (
+    <div className="flex shrink-0 flex-col border-r border-line">
+      <div style={{ height: HEAD, flexGrow: HEAD }} className={cell} />
+      {view.rows.map(({ id, name, height }, index) => (
+        <div
+          key={id}
+          style={{ height, flexGrow: height }}
+          className={`${cell} border-t font-head font-semibold ${index === firstPerson ? 'border-ink' : 'border-line'}`}
+        >
+          {name}
+        </div>
+      ))}
+      <div
+        style={{ height: YARD_ROW, flexGrow: YARD_ROW }}
+        className={`${cell} border-t border-ink text-sm text-ink-soft`}
+      >
+        Waiting outside
+      </div>
+    </div>
   )
 }
 
@@ -199,7 +210,7 @@ function Stay({
           y={row.y + 20}
           className="fill-ink font-head text-[13px] font-bold hover:underline"
         >
-          {width > 60 ? stay.plate : stay.plate.replace('IM ', '')}
+          {width > 60 ? stay.plate : steps || width > 34 ? stay.plate.replace('IM ', '') : ''}
         </text>
       </a>
     </g>
@@ -342,21 +353,23 @@ function GhostPlan({
   const first = own.find((each) => moved.includes(each))
   return (
     <g className="pointer-events-none">
-      {moved.flatMap(({ job: id, operation, start, end, place, people }) =>
-        [place, ...people].map((where) => {
+      {moved.flatMap(({ job: id, operation, segments, place, people }) =>
+        [place, ...people].flatMap((where) => {
           const row = rowOf(where)
-          if (!row) return null
-          const [x, to] = [xOf(timeline, start as Instant), xOf(timeline, end as Instant)]
+          if (!row) return []
           const y = row.kind === 'place' ? row.y + row.height / 2 + 6 : row.y + 26
-          return (
-            <path
-              key={`${id}-${operation}-${where}`}
-              d={leafPath(x, Math.max(8, to - x), y, 12)}
-              className={id === job ? 'fill-fern/40 stroke-fern' : 'fill-copper/25 stroke-copper'}
-              strokeWidth={2}
-              strokeDasharray="4 3"
-            />
-          )
+          return segments.map(([from, to]) => {
+            const [x, end] = [xOf(timeline, from as Instant), xOf(timeline, to as Instant)]
+            return (
+              <path
+                key={`${id}-${operation}-${where}-${from}`}
+                d={leafPath(x, Math.max(8, end - x), y, 12)}
+                className={id === job ? 'fill-fern/40 stroke-fern' : 'fill-copper/25 stroke-copper'}
+                strokeWidth={2}
+                strokeDasharray="4 3"
+              />
+            )
+          })
         }),
       )}
       {first && rowOf(first.place) && (

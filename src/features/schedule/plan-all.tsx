@@ -77,7 +77,7 @@ export function PlanAll({ zone, now }: Props) {
 
   return (
     <>
-      <div className="ml-auto flex items-center gap-3">
+      <div className="flex items-center gap-3">
         <p role="status" className="text-sm text-ink-soft">
           {message}
         </p>
@@ -87,7 +87,7 @@ export function PlanAll({ zone, now }: Props) {
       </div>
       {progress && <Progress progress={progress} running={running.current} />}
       {proposal && (
-        <div className="sheet w-full p-4">
+        <div className="sheet order-1 w-full p-4">
           <ProposedPlan
             proposal={proposal}
             title="What a new plan would change"
@@ -110,7 +110,7 @@ export function PlanAll({ zone, now }: Props) {
 function Progress({ progress, running }: { progress: PlanProgress; running: Running | undefined }) {
   const { steps, lateMinutes, bayMinutes } = progress
   return (
-    <div className="sheet flex w-full flex-wrap items-center gap-x-6 gap-y-2 p-4">
+    <div className="sheet order-1 flex w-full flex-wrap items-center gap-x-6 gap-y-2 p-4">
       <progress
         className="h-2 w-56 appearance-none overflow-hidden rounded bg-line [&::-webkit-progress-bar]:bg-line [&::-webkit-progress-value]:bg-fern [&::-moz-progress-bar]:bg-fern"
         max={running?.steps ?? 1}

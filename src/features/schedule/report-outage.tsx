@@ -65,26 +65,15 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
   const wrong = (field: 'id' | 'from' | 'until') => (refused?.field === field ? refused.message : undefined)
   const list = typed.kind === 'person' ? people : places
   return (
-    <section className="mb-3" aria-label="Away and out of use">
-      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        {known.map((outage) => (
-          <p key={outage.id} className="flex items-center gap-2 text-copper">
-            {outage.name} is {outage.kind === 'person' ? 'away' : 'out of use'} until{' '}
-            {moment(zone, outage.until, now)}
-            <Button look="quiet" disabled={pending} onClick={() => back(outage.id)}>
-              {outage.kind === 'person' ? 'Is back' : 'In use again'}
-            </Button>
-          </p>
-        ))}
-        <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
-          Somebody is away, or a bay is out
-        </Button>
-        <p role="status" className="text-sm text-ink-soft">
-          {message}
-        </p>
-      </div>
+    <section className="contents" aria-label="Away and out of use">
+      <p role="status" className="ml-auto text-sm text-ink-soft">
+        {message}
+      </p>
+      <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
+        Somebody is away, or a bay is out
+      </Button>
       {open && (
-        <div className="sheet mt-3 space-y-4 p-4">
+        <div className="sheet order-1 w-full space-y-4 p-4">
           <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
             <Choice
               label="What is out"
@@ -148,6 +137,19 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
             />
           )}
         </div>
+      )}
+      {known.length > 0 && (
+        <ul className="order-1 flex w-full flex-wrap gap-x-5">
+          {known.map((outage) => (
+            <li key={outage.id} className="flex items-center gap-2 text-copper">
+              {outage.name} is {outage.kind === 'person' ? 'away' : 'out of use'} until{' '}
+              {moment(zone, outage.until, now)}
+              <Button look="quiet" disabled={pending} onClick={() => back(outage.id)}>
+                {outage.kind === 'person' ? 'Is back' : 'In use again'}
+              </Button>
+            </li>
+          ))}
+        </ul>
       )}
     </section>
   )

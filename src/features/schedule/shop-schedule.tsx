@@ -4,6 +4,7 @@ import type { Floor } from '@/server/floor'
 import type { MoveHistory } from '@/server/moving'
 import { everyone } from '@/server/shop-store'
 import { PatientLink } from '@/ui/patient-link'
+import { PrintButton } from '@/ui/print-button'
 import { clock, moment } from '@/ui/when'
 import { Board } from './board'
 import { boardView } from './board-view'
@@ -22,8 +23,8 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
   const view = boardView(floor, timelineOn(setup.timezone, from, days, pxPerHour))
   const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
   return (
-    <div className="p-5">
-      <div className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">
+    <div className="wide-on-paper p-5">
+      <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
         <h1 className="text-2xl">Schedule</h1>
         {planning && (
           <p className="text-ink-soft">
@@ -31,22 +32,24 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
             {planning.status === 'infeasible' ? ', not everything found room' : ''}
           </p>
         )}
-        <TakeBack history={history} />
-        <PlanAll zone={setup.timezone} now={now} />
+        <div className="contents print:hidden">
+          <TakeBack history={history} />
+          <ReportOutage
+            people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+            places={setup.places.map(({ id, name }) => ({ id, name }))}
+            known={floor.outages.map(({ id, what, until }) => ({
+              id,
+              kind: what.kind,
+              name: outNames.get(what.id) ?? what.id,
+              until,
+            }))}
+            zone={setup.timezone}
+            now={now}
+            clockNow={clock(setup.timezone, now)}
+          />
+          <PlanAll zone={setup.timezone} now={now} />
+        </div>
       </div>
-      <ReportOutage
-        people={everyone(setup).map(({ id, name }) => ({ id, name }))}
-        places={setup.places.map(({ id, name }) => ({ id, name }))}
-        known={floor.outages.map(({ id, what, until }) => ({
-          id,
-          kind: what.kind,
-          name: outNames.get(what.id) ?? what.id,
-          until,
-        }))}
-        zone={setup.timezone}
-        now={now}
-        clockNow={clock(setup.timezone, now)}
-      />
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
       <LookAt span={span} from={from} today={dayIn(setup.timezone, now)} car={car} floor={floor} />
       <Board view={view} car={car} />
@@ -118,6 +121,9 @@ function LookAt({
           {vehicle.plate.replace('IM ', '')}
         </PatientLink>
       ))}
+      <span className="ml-auto">
+        <PrintButton look="quiet" />
+      </span>
     </nav>
   )
 }
@@ -146,7 +152,9 @@ function Legend() {
       <li className="text-copper">Outlined leaf: waiting, do not touch</li>
       <li className="text-copper">Bracket below: the window in which a layer must begin</li>
       <li>Shaded: nobody on shift</li>
-      <li>Drag a leaf, or a whole bar with all that follows; by keys, Tab to a bar, then the arrows</li>
+      <li className="print:hidden">
+        Drag a leaf, or a whole bar with all that follows; by keys, Tab to a bar, then the arrows
+      </li>
     </ul>
   )
 }

@@ -1,10 +1,17 @@
 import type { ReactNode } from 'react'
-import { atLocal, type Instant } from '@/core/time'
+import { atLocal, type Instant, type LocalDay } from '@/core/time'
 import { dayText } from '@/ui/when'
 import { nights, type Timeline, widthOf, xOf } from './timeline'
 
 const OPENS = '07:00'
 const CLOSES = '20:00'
+
+/** As much of the day’s name as finds room: `Wed 13 January`, `Wed 13`, `W 13`. */
+function dayLabel(day: LocalDay, width: number): string {
+  const [name, number, month] = dayText(day).split(' ') as [string, string, string]
+  if (width < 60) return `${name[0]} ${number}`
+  return width < 130 ? `${name.slice(0, 3)} ${number}` : `${name.slice(0, 3)} ${number} ${month}`
+}
 
 /** Days side by side with their nights shaded and a line for now; rows are drawn over it. */
 export function TimeGrid({
@@ -22,7 +29,14 @@ export function TimeGrid({
   const nowX = xOf(timeline, now)
   return (
     // biome-ignore lint/a11y/useSemanticElements: a fieldset cannot be a drawing.
-    <svg width={width} height={height + 30} role="group" aria-label="Schedule by day" className="block">
+    <svg
+      width={width}
+      height={height + 30}
+      viewBox={`0 0 ${width} ${height + 30}`}
+      role="group"
+      aria-label="Schedule by day"
+      className="block select-none print:h-auto print:w-full"
+    >
       {nights(timeline, OPENS, CLOSES, ['sun']).map(({ from, to }) => (
         <rect
           key={from}
@@ -38,8 +52,12 @@ export function TimeGrid({
         return (
           <g key={day}>
             <path d={`M${x},0 V${height + 30}`} className="stroke-line" strokeWidth={1} />
-            <text x={x + 8} y={19} className="fill-ink font-head text-[13px] font-semibold">
-              {dayText(day).replace(/^(\w{3})\w*/, '$1')}
+            <text
+              x={x + (timeline.pxPerHour < 3 ? 3 : 8)}
+              y={19}
+              className="fill-ink font-head text-[13px] font-semibold"
+            >
+              {dayLabel(day, 24 * timeline.pxPerHour)}
             </text>
           </g>
         )

@@ -8,7 +8,7 @@ export const SPANS = {
   day: { name: 'Day', days: 2, pxPerHour: 40 },
   week: { name: 'Week', days: 7, pxPerHour: 13 },
   fortnight: { name: 'Two weeks', days: 14, pxPerHour: 9 },
-  month: { name: 'Month', days: 31, pxPerHour: 3.2 },
+  month: { name: 'Month', days: 31, pxPerHour: 1.5 },
 } as const
 export type Span = keyof typeof SPANS
 export const isSpan = (text: unknown): text is Span => typeof text === 'string' && text in SPANS

@@ -60,7 +60,7 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
   return (
     <section
       aria-label="What is in hand"
-      className="sheet sticky bottom-2 z-10 mt-3 border-2 border-fern p-4 shadow-lg print:hidden"
+      className="sheet sticky bottom-2 z-10 mt-3 border-2 border-fern px-4 py-3 shadow-lg print:hidden"
       onKeyDown={(event) => event.key === 'Escape' && moving.leave()}
     >
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -76,25 +76,27 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
           Put it back
         </Button>
       </div>
-      <Controls view={view} moving={moving} subject={subject} names={names}>
-        {pinnable.some(({ state }) => state === 'open') && (
-          <Button
-            look="outline"
-            disabled={pending}
-            onClick={() =>
-              run(() =>
-                setPinned({
-                  job: subject.job,
-                  operations: pinnable.map(({ operation }) => operation.id),
-                  pinned: !pinned,
-                }),
-              )
-            }
-          >
-            {pinned ? 'Unpin' : 'Pin it here'}
-          </Button>
-        )}
-      </Controls>
+      {!moving.dragging && (
+        <Controls view={view} moving={moving} subject={subject} names={names}>
+          {pinnable.some(({ state }) => state === 'open') && (
+            <Button
+              look="outline"
+              disabled={pending}
+              onClick={() =>
+                run(() =>
+                  setPinned({
+                    job: subject.job,
+                    operations: pinnable.map(({ operation }) => operation.id),
+                    pinned: !pinned,
+                  }),
+                )
+              }
+            >
+              {pinned ? 'Unpin' : 'Pin it here'}
+            </Button>
+          )}
+        </Controls>
+      )}
       <div aria-live="polite" className="mt-2 min-h-12">
         {wish ? (
           <Outcome moving={moving} subject={subject} names={names} pending={pending} onTake={takeWay} />
@@ -139,9 +141,12 @@ function Controls({
   const places = view.rows.filter(({ kind }) => kind === 'place')
   return (
     <div className="mt-2 flex flex-wrap items-center gap-2">
-      <label className="flex items-center gap-2">
-        <span className="font-head text-sm font-semibold">Move</span>
+      <span className="flex items-center gap-2">
+        <span aria-hidden className="font-head text-sm font-semibold">
+          Move
+        </span>
         <select
+          aria-label="What to move"
           className="field w-auto"
           value={value}
           onChange={({ target }) =>
@@ -159,16 +164,19 @@ function Controls({
             </option>
           ))}
         </select>
-      </label>
+      </span>
       {block.state === 'open' &&
         STEPS.map(({ name, minutes }) => (
           <Button key={name} look="outline" onClick={() => moving.shift(minutes)}>
             {name}
           </Button>
         ))}
-      <label className="flex items-center gap-2">
-        <span className="font-head text-sm font-semibold">in</span>
+      <span className="flex items-center gap-2">
+        <span aria-hidden className="font-head text-sm font-semibold">
+          in
+        </span>
         <select
+          aria-label="Where"
           className="field w-auto"
           value={moving.wish?.place ?? block.place}
           onChange={({ target }) => moving.ask({ place: target.value })}
@@ -179,11 +187,14 @@ function Controls({
             </option>
           ))}
         </select>
-      </label>
+      </span>
       {subject.kind === 'operation' && block.people.length > 0 && (
-        <label className="flex items-center gap-2">
-          <span className="font-head text-sm font-semibold">by</span>
+        <span className="flex items-center gap-2">
+          <span aria-hidden className="font-head text-sm font-semibold">
+            by
+          </span>
           <select
+            aria-label="By whom"
             className="field w-auto"
             value={moving.wish?.person ?? block.people[0]}
             onChange={({ target }) => moving.ask({ person: target.value })}
@@ -194,7 +205,7 @@ function Controls({
               </option>
             ))}
           </select>
-        </label>
+        </span>
       )}
       {children}
     </div>

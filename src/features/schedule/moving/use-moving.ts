@@ -118,16 +118,23 @@ export function useMoving(view: BoardView, svg: RefObject<SVGGElement | null>): 
       setWish(wished)
       tryMove(moveOf(next, wished))
     }
-    const onUp = (event: PointerEvent) => {
-      if (event.pointerId !== down.pointerId) return
-      window.removeEventListener('pointermove', onMove)
-      window.removeEventListener('pointerup', onUp)
-      window.removeEventListener('pointercancel', onUp)
+    const listening = new AbortController()
+    const { signal } = listening
+    const end = () => {
+      listening.abort()
       setDragging(false)
     }
-    window.addEventListener('pointermove', onMove)
-    window.addEventListener('pointerup', onUp)
-    window.addEventListener('pointercancel', onUp)
+    const onUp = (event: PointerEvent) => event.pointerId === down.pointerId && end()
+    window.addEventListener('pointermove', onMove, { signal })
+    window.addEventListener('pointerup', onUp, { signal })
+    window.addEventListener('pointercancel', onUp, { signal })
+    // Escape lets go of it while the button is still down.
+    const onKey = ({ key }: KeyboardEvent) => {
+      if (key !== 'Escape') return
+      end()
+      leave()
+    }
+    window.addEventListener('keydown', onKey, { signal })
   }
 
   return {
