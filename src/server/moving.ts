@@ -25,7 +25,7 @@ export type ToMove =
 const NOBODY = new Set<string>()
 
 /** The problem in which what is not begun or pinned may move, and the calendar as it stands in it. */
-function standing(
+export function standing(
   floor: Floor,
 ): Omit<Extract<ToMove, { kind: 'open' }>, 'from'> | Extract<ToMove, { kind: 'blocked' }> {
   const { now } = floor

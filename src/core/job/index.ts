@@ -1,5 +1,14 @@
 export { cautionFor, recipeFor } from './cautions'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
+export {
+  enquiryOffer,
+  inAnyIndoorBay,
+  TOLD_STATE,
+  TOLD_STATES,
+  type ToldState,
+  washedInside,
+  withExtraDay,
+} from './enquiry'
 export { type Expectation, expectationOf, whyThis } from './expectation'
 export {
   type ChosenExtra,

@@ -1,4 +1,4 @@
-import { clockMinutes, dayIn, type Instant, minuteOfDay, plusDays, WEEKDAYS } from '../time'
+import { clockMinutes, dayIn, type Instant, type LocalDay, minuteOfDay, plusDays, WEEKDAYS } from '../time'
 import { openOn, type WeeklyCalendar } from './calendar'
 import { mergeIntervals } from './intervals'
 import type { ProblemCalendar } from './problem'
@@ -40,4 +40,22 @@ export function closedBetween(
     exceptions.push({ date: day, open })
   }
   return { ...usual, exceptions }
+}
+
+/**
+ * The same calendar with these hours on one day as well. A day of which something is known already, such as that somebody
+ * is away, stays as it is.
+ */
+export function openedOn(
+  calendar: ProblemCalendar,
+  date: LocalDay,
+  open: readonly (readonly [string, string])[],
+): ProblemCalendar {
+  if ('always' in calendar || calendar.exceptions?.some((each) => each.date === date)) return calendar
+  const known = openOn(calendar, date)
+  const hours = mergeIntervals(
+    [...known, ...open].map(([from, to]) => ({ from: clockMinutes(from), to: clockMinutes(to) })),
+  )
+  const all = hours.map(({ from, to }): [string, string] => [clockOf(from), clockOf(to)])
+  return { ...calendar, exceptions: [...(calendar.exceptions ?? []), { date, open: all }] }
 }

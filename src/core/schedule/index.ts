@@ -1,6 +1,6 @@
 export { type JobChange, planChanges } from './changes'
 export { type BrokenRule, checkSchedule } from './check'
-export { closedBetween } from './closure'
+export { closedBetween, openedOn } from './closure'
 export { type ChainLink, explainEarliest } from './explain'
 export { MoveDesk, type OperationMove, type Rearranged, type StayMove, type Tried } from './move-desk'
 export { nextOpen, openMinutesBetween } from './open-minutes'
@@ -17,3 +17,4 @@ export {
 } from './schedule-file'
 export type { SearchOptions, SearchProgress } from './search'
 export { type Solution, Solver, solve } from './solve'
+export { type Soonest, soonestFor } from './soonest'

@@ -66,7 +66,7 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
   const list = typed.kind === 'person' ? people : places
   return (
     <section className="contents" aria-label="Away and out of use">
-      <p role="status" className="ml-auto text-sm text-ink-soft">
+      <p role="status" className="text-sm text-ink-soft">
         {message}
       </p>
       <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>

@@ -3,6 +3,7 @@ import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import type { Floor } from '@/server/floor'
 import type { MoveHistory } from '@/server/moving'
 import { everyone } from '@/server/shop-store'
+import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
 import { clock, moment } from '@/ui/when'
@@ -34,6 +35,9 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
         )}
         <div className="contents print:hidden">
           <TakeBack history={history} />
+          <ButtonLink look="outline" href="/schedule/promise" className="ml-auto">
+            Somebody asks when
+          </ButtonLink>
           <ReportOutage
             people={everyone(setup).map(({ id, name }) => ({ id, name }))}
             places={setup.places.map(({ id, name }) => ({ id, name }))}

@@ -1,0 +1,241 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import { TOLD_STATE, TOLD_STATES } from '@/core/job'
+import type { Instant, LocalDay } from '@/core/time'
+import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
+import { askWhen, type CallerAnswer, type TypedEnquiry } from '@/server/actions/enquiry'
+import type { Collection, WayIn } from '@/server/enquiry'
+import { Button, ButtonLink } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { clock, dayText, longDay, moment, money } from '@/ui/when'
+import { SILENT } from './proposed-plan'
+
+type Props = {
+  zone: string
+  currency: string
+  now: Instant
+  today: LocalDay
+  clockNow: string
+  packages: { key: string; name: string; pitch: string }[]
+  /** Names of people and places, by id. */
+  names: Record<string, string>
+}
+
+/** Somebody calls: when could the car be fetched? Answered from the calendar as it stands, with nobody moved. */
+export function AskWhen({ zone, currency, now, today, clockNow, packages, names }: Props) {
+  const [typed, setTyped] = useState<TypedEnquiry>({
+    shape: 'hatchback',
+    state: 'usual',
+    packageKey: packages[Math.floor(packages.length / 2)]?.key ?? '',
+    day: today,
+    time: clockNow,
+  })
+  const [answer, setAnswer] = useState<CallerAnswer>()
+  const [message, setMessage] = useState('')
+  const [pending, startTransition] = useTransition()
+  const change = (next: Partial<TypedEnquiry>) => {
+    setTyped({ ...typed, ...next })
+    setAnswer(undefined)
+  }
+  const ask = () =>
+    startTransition(async () => {
+      setMessage('')
+      try {
+        setAnswer(await askWhen(typed))
+      } catch {
+        setMessage(SILENT)
+      }
+    })
+  const wrong = (field: 'day' | 'time') =>
+    answer?.kind === 'refused' && answer.field === field ? { error: answer.message } : {}
+  const chosen = packages.find(({ key }) => key === typed.packageKey)
+  return (
+    <div className="mx-auto max-w-5xl p-5">
+      <h1 className="text-2xl">When could it be fetched?</h1>
+      <p className="mt-1 mb-4 max-w-prose text-ink-soft">
+        For somebody on the telephone, before the car has been seen. Nobody who was promised is moved for it.
+      </p>
+      <form
+        className="sheet space-y-4 p-4"
+        onSubmit={(event) => {
+          event.preventDefault()
+          ask()
+        }}
+      >
+        <Choice
+          label="The car"
+          options={SHAPES.map((shape) => ({ value: shape, name: SHAPE_NAME[shape] }))}
+          value={typed.shape}
+          onChange={(shape) => change({ shape })}
+        />
+        <div>
+          <Choice
+            label="Its paint, as they describe it"
+            options={TOLD_STATES.map((state) => ({ value: state, name: TOLD_STATE[state].name }))}
+            value={typed.state}
+            onChange={(state) => change({ state })}
+          />
+          <p className="mt-1 text-sm text-ink-soft">{TOLD_STATE[typed.state].words}</p>
+        </div>
+        <div>
+          <Choice
+            label="What they want"
+            options={packages.map(({ key, name }) => ({ value: key, name }))}
+            value={typed.packageKey}
+            onChange={(packageKey) => change({ packageKey })}
+          />
+          <p className="mt-1 text-sm text-ink-soft">{chosen?.pitch}</p>
+        </div>
+        <div className="flex flex-wrap items-end gap-3">
+          <Field label="It can come on" {...wrong('day')}>
+            <input
+              type="date"
+              className="field"
+              value={typed.day}
+              onChange={({ target }) => change({ day: target.value })}
+            />
+          </Field>
+          <Field label="from" {...wrong('time')}>
+            <input
+              type="time"
+              className="field"
+              value={typed.time}
+              onChange={({ target }) => change({ time: target.value })}
+            />
+          </Field>
+          <Button type="submit" disabled={pending}>
+            {pending ? 'Looking…' : 'Look'}
+          </Button>
+          <p role="alert" className="text-copper">
+            {message}
+          </p>
+        </div>
+      </form>
+      {answer && <Answer answer={answer} zone={zone} currency={currency} now={now} names={names} />}
+    </div>
+  )
+}
+
+type AnswerProps = Pick<Props, 'zone' | 'currency' | 'now' | 'names'> & { answer: CallerAnswer }
+
+function Answer({ answer, ...shop }: AnswerProps) {
+  switch (answer.kind) {
+    case 'refused':
+      return null
+    case 'no-package':
+      return <p className="mt-4 text-copper">This package is no longer sold. Load the page again.</p>
+    case 'blocked':
+      return (
+        <p role="alert" className="mt-4 max-w-prose text-copper">
+          The calendar cannot be kept as it stands, so nothing honest can be promised on it. Plan anew first.{' '}
+          {answer.reasons[0]}
+        </p>
+      )
+    case 'impossible':
+      return (
+        <section aria-label="The answer" className="mt-4 space-y-3">
+          <p className="max-w-prose text-copper">It finds no room: {answer.reasons.join(' ')}</p>
+          <Sooner sooner={answer.sooner} {...shop} />
+        </section>
+      )
+    case 'promise': {
+      const { usual, sooner, noSooner, totalCents } = answer
+      return (
+        <section aria-label="The answer" className="mt-4 space-y-4">
+          <div className="sheet border-l-4 border-l-fern p-4">
+            <p className="text-ink-soft">The soonest that can honestly be said</p>
+            <p className="font-head text-3xl font-semibold">
+              {longDay(shop.zone, usual.collectAt)}, from {clock(shop.zone, usual.collectAt)}
+            </p>
+            <p className="mt-1">
+              {needNotBe(usual, shop)} About {roundMoney(shop.currency, totalCents)} with tax, until the paint
+              has been read and tried.
+            </p>
+            <Course collection={usual} {...shop} />
+          </div>
+          <Sooner sooner={sooner} {...shop} />
+          {noSooner.length > 0 && (
+            <p className="text-sm text-ink-soft">
+              Tried as well, and no sooner: {noSooner.map((kind) => WAY_WORDS[kind]).join('; ')}.
+            </p>
+          )}
+          <ButtonLink href="/intake">Take it in</ButtonLink>
+        </section>
+      )
+    }
+  }
+}
+
+/** A car that waits for its bay may as well wait at home. */
+function needNotBe({ operations }: Collection, { zone, now }: Pick<Props, 'zone' | 'now'>): string {
+  const first = operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b)) as Instant
+  return `It need not be here before ${moment(zone, first, now)}.`
+}
+
+/** Nobody believes the cents of a price for a car that has not been seen. */
+const roundMoney = (currency: string, cents: number) =>
+  money(currency, Math.round(cents / 1000) * 1000).replace(/[.,]00$/, '')
+
+const WAY_WORDS: Record<WayIn['kind'], string> = {
+  usual: 'as usual',
+  'washed-inside': 'washed without a hose where it stands',
+  'extra-day': 'somebody in on a Saturday',
+  'any-bay': 'in any bay under a roof',
+}
+
+function wayText(way: WayIn, names: Record<string, string>): string {
+  switch (way.kind) {
+    case 'usual':
+      return 'As usual'
+    case 'washed-inside':
+      return 'Washed without a hose where it stands, not in the wash bay'
+    case 'extra-day':
+      return `If ${names[way.person] ?? way.person} comes in on ${dayText(way.day)}`
+    case 'any-bay':
+      return 'In any bay under a roof'
+  }
+}
+
+function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps, 'answer'>) {
+  if (sooner.length === 0) return null
+  return (
+    <div>
+      <h2 className="mb-2 text-xl">Sooner, at a price to the shop</h2>
+      <ul className="grid gap-3 md:grid-cols-2">
+        {sooner.map((collection) => (
+          <li key={collection.way.kind} className="sheet p-4">
+            <p className="font-semibold">{wayText(collection.way, shop.names)}</p>
+            <p className="font-head text-xl">
+              {longDay(shop.zone, collection.collectAt)}, from {clock(shop.zone, collection.collectAt)}
+            </p>
+            <Course collection={collection} {...shop} />
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+/** When each stay begins and ends: what the caller may ask next. */
+function Course({ collection, zone, now, names }: { collection: Collection } & Omit<AnswerProps, 'answer'>) {
+  const { plan, operations } = collection
+  const of = (id: string) => operations.find(({ operation }) => operation === id)
+  return (
+    <ol className="mt-2 space-y-0.5 text-sm text-ink-soft">
+      {plan.stays.map((stay) => {
+        const own = stay.operations.flatMap((id) => of(id) ?? [])
+        const [first] = own
+        if (!first) return null
+        const from = own.map(({ start }) => start).reduce((a, b) => (a < b ? a : b)) as Instant
+        const to = own.map(({ end }) => end).reduce((a, b) => (a > b ? a : b)) as Instant
+        return (
+          <li key={stay.id}>
+            {names[first.place] ?? first.place}: {moment(zone, from, now)} to {moment(zone, to, now)}
+          </li>
+        )
+      })}
+    </ol>
+  )
+}
