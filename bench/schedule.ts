@@ -1,8 +1,9 @@
 import loadHighs from 'highs'
-import { checkSchedule, type Problem, solve } from '@/core/schedule'
+import { checkSchedule, MoveDesk, type Problem, seededRandom, solve, soonestFor } from '@/core/schedule'
 import { ft06 } from '@/core/schedule/fixtures'
 import { exactAnswer } from '@/core/schedule/programme.fixture'
 import { smallProblem } from '@/core/schedule/small-problem.fixture'
+import { type Instant, plusMinutes } from '@/core/time'
 import { serialInsertion, wallCalendar } from './baselines'
 import { busyShop } from './busy-shop'
 
@@ -100,8 +101,47 @@ function busyShops(): void {
   }
 }
 
+const MOVES = 400
+
+/** How long it takes to try a move on the calendar of a busy shop, and to answer a caller. */
+function movesAndCallers(): void {
+  const problem = busyShop(1)
+  const { operations } = solve(problem, { seed: 1, steps: 200 }).schedule
+  const random = seededRandom(1)
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!
+  const desk = new MoveDesk(problem, operations)
+  const start = (at: string) =>
+    plusMinutes(at as Instant, problem.slotMinutes * Math.round(400 * (random() - 0.5)))
+  report('a step tried elsewhere', () => {
+    const placed = pick(operations)
+    desk.tryOperation({ job: placed.job, operation: placed.operation, start: start(placed.start) })
+  })
+  report('a car with all that follows', () => {
+    const job = pick(problem.jobs)
+    const first = operations.find((placed) => placed.job === job.id)!
+    desk.tryStay({ job: job.id, stay: pick(job.stays).id, from: start(first.start) })
+  })
+  report('a caller answered', () => {
+    const job = pick(problem.jobs)
+    soonestFor(problem, operations, { ...job, id: 'caller', arrive: start(job.arrive) })
+  })
+}
+
+function report(what: string, once: () => void): void {
+  const times = Array.from({ length: MOVES }, () => {
+    const began = performance.now()
+    once()
+    return performance.now() - began
+  }).sort((a, b) => a - b)
+  const at = (share: number) => times[Math.min(MOVES - 1, Math.floor(share * MOVES))]!.toFixed(1)
+  console.log(
+    `schedule: ${what}: ${at(0.5)} ms in the middle, ${at(0.95)} ms for 95 of 100, ${at(1)} ms at most`,
+  )
+}
+
 export async function scheduleBench(): Promise<void> {
   jobShop()
+  movesAndCallers()
   busyShops()
   await smallProblems()
 }

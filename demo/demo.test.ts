@@ -6,6 +6,7 @@ import { emptyIntake, intakeSchema } from '@/server/intake-schema'
 import { setupSchema } from '@/server/shop-store'
 import { DEMO_CARS } from './cars'
 import catalogueFile from './catalogue.json'
+import { COMING_CARS } from './coming'
 import setupFile from './setup.json'
 import { RETURNING } from './visits'
 
@@ -44,38 +45,41 @@ describe('the set-up that ships', () => {
   })
 })
 
-describe.each(DEMO_CARS.map((car) => [car.intake.plate, car] as const))('the demo car %s', (_, car) => {
-  const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
-  const places = new Set(placesOf(car.intake.shape).map(({ id }) => id))
-  test('would be taken in as it is', () => {
-    expect(intakeSchema.safeParse({ ...emptyIntake('2027-01-13'), ...car.intake }).success).toBe(true)
-  })
-  test('has its paint and its defects on panels of its shape', () => {
-    for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
-    for (const [id, defects] of Object.entries(car.defects)) {
-      expect(panels.has(id)).toBe(true)
-      for (const { kind, extentPercent } of defects) {
-        expect(DEFECT_KINDS).toContain(kind)
-        expect(extentPercent).toBeGreaterThan(0)
-        expect(extentPercent).toBeLessThanOrEqual(100)
+describe.each([...DEMO_CARS, ...COMING_CARS].map((car) => [car.intake.plate, car] as const))(
+  'the demo car %s',
+  (_, car) => {
+    const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
+    const places = new Set(placesOf(car.intake.shape).map(({ id }) => id))
+    test('would be taken in as it is', () => {
+      expect(intakeSchema.safeParse({ ...emptyIntake('2027-01-13'), ...car.intake }).success).toBe(true)
+    })
+    test('has its paint and its defects on panels of its shape', () => {
+      for (const id of Object.keys(car.paint.panels)) expect(isMetal(panels.get(id)!.substrate)).toBe(true)
+      for (const [id, defects] of Object.entries(car.defects)) {
+        expect(panels.has(id)).toBe(true)
+        for (const { kind, extentPercent } of defects) {
+          expect(DEFECT_KINDS).toContain(kind)
+          expect(extentPercent).toBeGreaterThan(0)
+          expect(extentPercent).toBeLessThanOrEqual(100)
+        }
       }
-    }
-  })
-  test('has everything else in places of its shape, and its photographs on its panels', () => {
-    for (const id of Object.keys(car.places ?? {})) expect(places).toContain(id)
-    for (const id of car.photographs ?? []) expect(panels.has(id)).toBe(true)
-  })
-  test('carries a number that is well formed, or none', () => {
-    if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
-  })
-  test('asks for a package that is sold, if it asks for one', () => {
-    if (car.packageKey) expect(setup.packages.map(({ key }) => key)).toContain(car.packageKey)
-  })
-})
+    })
+    test('has everything else in places of its shape, and its photographs on its panels', () => {
+      for (const id of Object.keys(car.places ?? {})) expect(places).toContain(id)
+      for (const id of car.photographs ?? []) expect(panels.has(id)).toBe(true)
+    })
+    test('carries a number that is well formed, or none', () => {
+      if (car.intake.vin !== '') expect(readVin(car.intake.vin).wellFormed).toBe(true)
+    })
+    test('asks for a package that is sold, if it asks for one', () => {
+      if (car.packageKey) expect(setup.packages.map(({ key }) => key)).toContain(car.packageKey)
+    })
+  },
+)
 
 test('nobody in the demo comes twice', () => {
   for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
-    const values = [...DEMO_CARS.map(({ intake }) => intake[pick]), RETURNING[pick]]
+    const values = [...[...DEMO_CARS, ...COMING_CARS].map(({ intake }) => intake[pick]), RETURNING[pick]]
     expect(new Set(values).size).toBe(values.length)
   }
 })

@@ -31,6 +31,7 @@ import { loadSurvey, saveSurvey } from '@/server/survey-store'
 import { recordFinish, recordStart } from '@/server/work-store'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
+import { COMING_CARS } from './coming'
 import { roundOf } from './round'
 import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
 
@@ -218,7 +219,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
   const inShop: LiveJob[] = []
-  for (const car of DEMO_CARS) {
+  for (const car of [...DEMO_CARS, ...COMING_CARS]) {
     const job = await takeInCar(db, car, shop.setup, now)
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)

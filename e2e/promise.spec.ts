@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** Somebody on the telephone asks when a car could be fetched. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const answer = (page: Page) => page.getByRole('region', { name: 'The answer' })
+const look = (page: Page) => page.getByRole('button', { name: 'Look' })
+
+async function openFromSchedule(page: Page): Promise<void> {
+  await page.goto(`${shop.url}/schedule`)
+  await page.getByRole('link', { name: 'Somebody asks when' }).click()
+  await expect(page.getByRole('heading', { name: 'When could it be fetched?' })).toBeVisible()
+  await page.waitForLoadState('networkidle')
+}
+
+test('a caller is told a day, an hour and about what it costs; a bigger wish takes longer', async ({
+  page,
+}) => {
+  await openFromSchedule(page)
+  await page.getByRole('radio', { name: 'Estate' }).click()
+  await page.getByRole('radio', { name: 'Tideline' }).click()
+  await look(page).click()
+  await expect(answer(page)).toContainText('The soonest that can honestly be said')
+  await expect(answer(page)).toContainText(/January, from \d\d:\d\d/)
+  await expect(answer(page)).toContainText(/It need not be here before .+ About €\d/)
+  const quick = await answer(page).locator('.text-3xl').textContent()
+  await page.getByRole('radio', { name: 'Lantern' }).click()
+  await expect(answer(page)).toHaveCount(0)
+  await look(page).click()
+  await expect(answer(page).locator('.text-3xl')).not.toHaveText(quick!)
+  await expect(answer(page)).toContainText(/Sooner, at a price to the shop|Tried as well, and no sooner/)
+})
+
+test('a day that is past or missing is said beside the field, and the rest stays chosen', async ({
+  page,
+}) => {
+  await openFromSchedule(page)
+  await page.getByRole('radio', { name: 'Van' }).click()
+  const day = page.getByLabel('It can come on')
+  await day.fill('2027-01-12')
+  await look(page).click()
+  await expect(page.getByText('This day is past. Choose today or a later one.')).toBeVisible()
+  await day.fill('')
+  await look(page).click()
+  await expect(page.getByText('Choose the day on which the car can come.')).toBeVisible()
+  await expect(page.getByRole('radio', { name: 'Van' })).toBeChecked()
+  await day.fill('2027-02-23')
+  await look(page).click()
+  await expect(answer(page)).toContainText('It finds no room')
+})
+
+test('by keys alone on the tablet, readable by everyone', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 })
+  await openFromSchedule(page)
+  await page.getByRole('radio', { name: 'Hatchback' }).focus()
+  await page.keyboard.press('ArrowRight', { delay: 60 })
+  await expect(page.getByRole('radio', { name: 'Saloon' })).toBeChecked()
+  await page.getByLabel('from', { exact: true }).focus()
+  await page.keyboard.press('Enter')
+  await expect(answer(page)).toBeVisible()
+  for (const theme of ['day', 'booth']) {
+    if (theme === 'booth') await page.getByRole('button', { name: 'Booth light' }).click()
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
+      .analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([])
+  }
+})
