@@ -2,19 +2,23 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { catalogueSchema, type Product } from '@/core/coating'
 import {
+  type Crew,
   calendarOfDays,
   daysOfCalendar,
   type PackageTemplate,
   packageTemplateSchema,
   ratesSchema,
+  storedCrew,
   termsSchema,
+  typedCrew,
   type Vendor,
   type VendorDays,
   vendorSchema,
   vendorSkill,
 } from '@/core/job'
-import { PROBLEM_FORMAT, problemSchema } from '@/core/schedule'
+import { PROBLEM_FORMAT, type ProblemCalendar, problemSchema } from '@/core/schedule'
 import { SCHOOLS } from '@/core/survey'
+import type { LocalDay } from '@/core/time'
 import { WASH_SCHOOLS } from '@/core/wash'
 import defaultCatalogue from '../../demo/catalogue.json'
 import defaultSetup from '../../demo/setup.json'
@@ -222,5 +226,38 @@ export function savePrices(db: Knex, readAt: number, { rates, terms, vendors }: 
       return { ...vendor, calendar: name }
     })
     return { rates, terms, vendors: kept, calendars }
+  })
+}
+
+/** Vendors do not come on days on which nobody is here; days that are no longer closed are theirs again. */
+function vendorCalendar(calendar: ProblemCalendar, before: readonly string[], closed: readonly LocalDay[]) {
+  if ('always' in calendar) return calendar
+  const own = (calendar.exceptions ?? []).filter(({ date }) => !before.includes(date))
+  return { ...calendar, exceptions: [...own, ...closed.map((date) => ({ date, open: [] }))] }
+}
+
+/** Keeps who works here and when, and which bays there are. Calendars nobody uses any more are dropped. */
+export function saveCrew(db: Knex, readAt: number, crew: Crew): Promise<boolean> {
+  return changeSetup(db, readAt, (stored) => {
+    const setup = setupSchema.parse(stored)
+    const { calendars, ...changed } = storedCrew(crew)
+    const before = typedCrew(setup).closed
+    const ofVendors = setup.vendors.map(({ calendar }): [string, unknown] => [
+      calendar,
+      vendorCalendar(setup.calendars[calendar]!, before, crew.closed),
+    ])
+    // Hours of a bay are not typed here; one that has them keeps them.
+    const places = changed.places.map((place) => {
+      const calendar = setup.places.find(({ id }) => id === place.id)?.calendar
+      return calendar ? { ...place, calendar } : place
+    })
+    const ofPlaces = places.flatMap(({ calendar }): [string, unknown][] =>
+      calendar in calendars ? [] : [[calendar, setup.calendars[calendar]]],
+    )
+    return {
+      ...changed,
+      places,
+      calendars: { ...Object.fromEntries([...ofVendors, ...ofPlaces]), ...calendars },
+    }
   })
 }

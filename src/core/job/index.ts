@@ -1,6 +1,16 @@
 export { cautionFor, recipeFor } from './cautions'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
 export {
+  BAY_KINDS,
+  type BayKind,
+  type Crew,
+  crewSchema,
+  storedCrew,
+  type TypedCrew,
+  type TypedWeek,
+  typedCrew,
+} from './crew'
+export {
   enquiryOffer,
   inAnyIndoorBay,
   TOLD_STATE,
@@ -21,6 +31,8 @@ export {
   mergeExtras,
   proposeExtras,
 } from './extras'
+export { type FeedJob, personEvents, placeEvents, shopEvents } from './feeds'
+export { hoursText, readHours } from './hours'
 export { inTitles } from './in-titles'
 export {
   joinParts,

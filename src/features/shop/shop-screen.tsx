@@ -80,6 +80,9 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
       <div className="flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">How this shop works</h1>
         <span className="flex flex-wrap gap-2">
+          <ButtonLink look="outline" href="/shop/crew">
+            People, bays and hours
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/packages">
             The packages it sells
           </ButtonLink>

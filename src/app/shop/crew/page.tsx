@@ -1,0 +1,16 @@
+import type { Metadata } from 'next'
+import { typedCrew } from '@/core/job'
+import { dayIn } from '@/core/time'
+import { CrewScreen } from '@/features/shop/crew-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadShop, shopVersion } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'People, bays and hours' }
+
+export default async function CrewPage() {
+  const db = await database()
+  const version = await shopVersion(db)
+  const { setup } = await loadShop(db)
+  return <CrewScreen crew={typedCrew(setup)} version={version} today={dayIn(setup.timezone, now())} />
+}
