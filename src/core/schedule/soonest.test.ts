@@ -51,6 +51,26 @@ describe('one more job', () => {
     expect(end([]) <= end(fewer)).toBe(true)
     expect(end(standing, '2027-01-13T07:00:00Z') >= end(standing)).toBe(true)
   })
+  test('is not begun weeks before what follows can be done', () => {
+    const wait = (id: string) => ({
+      id,
+      arrive: '2027-01-11T07:00:00Z',
+      operations: [{ id: 'wait', minutes: 12 * 1440, mode: 'unattended', people: 0 }],
+      stays: [{ id: 'dry', kind: 'studio', operations: ['wait'] }],
+    })
+    const full = shopProblem([wait('one'), wait('two')])
+    const job = enquiry(1)
+    // A wash that may be followed by the rest however late.
+    const loose = { ...job, links: job.links.filter(({ from }) => from !== 'wash') }
+    const soonest = soonestFor(full, solve(full, { seed: 1, steps: 5 }).schedule.operations, {
+      ...loose,
+      links: [...loose.links, { from: 'wash', to: 'cut', min: 0 }],
+    })
+    if (soonest.kind === 'impossible') throw new Error(soonest.reason.message)
+    const startOf = (id: string) => soonest.operations.find(({ operation }) => operation === id)!.start
+    expect(startOf('cut') >= '2027-01-23').toBe(true)
+    expect(startOf('wash') >= '2027-01-21').toBe(true)
+  })
   test('that cannot be done is refused with the rule', () => {
     const job = enquiry(1)
     const nobody = { ...crowded, people: crowded.people.filter(({ skills }) => !skills.includes('coat')) }

@@ -1,7 +1,8 @@
 import { fromEpochMinutes, type Instant } from '../time'
+import type { SlotContext } from './find-slot'
 import { impossibilitiesOf } from './impossible'
-import { compileModel } from './model'
-import { placeJob } from './place-job'
+import { compileModel, type ModelJob, narrowed } from './model'
+import { type Placed, placeJob } from './place-job'
 import { readPlacements, writeOperations } from './placements'
 import type { Problem, ProblemJob } from './problem'
 import { failureReason, impossibilityReason } from './reasons'
@@ -26,11 +27,33 @@ export function soonestFor(problem: Problem, placed: readonly PlacedOperation[],
     if (placement && placement.job !== added.index) shop.commit(model.jobs[placement.job]!, placement)
   const attempt = placeJob({ model, shop }, added)
   if (!attempt.ok) return { kind: 'impossible', reason: failureReason(model, added.index, attempt.failure) }
-  const { placement } = attempt.placed
-  const end = Math.max(...placement.operations.map((operation) => operation.end))
+  const { placement } = asLateAsMayBe({ model, shop }, added, attempt.placed)
+  const end = endOf({ placement })
   return {
     kind: 'possible',
     end: fromEpochMinutes(model.originMinute + end),
     operations: writeOperations(model, placement),
   }
+}
+
+const endOf = ({ placement }: Pick<Placed, 'placement'>) =>
+  Math.max(...placement.operations.map((operation) => operation.end))
+
+const DAY_MINUTES = 1440
+
+/** The same end with nothing done days ahead of it: a car that is washed and then waits for weeks is washed too soon. */
+function asLateAsMayBe(context: SlotContext, job: ModelJob, early: Placed): Placed {
+  const starts = early.placement.operations.map(({ start }) => start)
+  const first = Math.min(...starts)
+  for (let from = Math.max(...starts); from - DAY_MINUTES > first; from -= DAY_MINUTES) {
+    const later = narrowed(
+      context.model,
+      job,
+      () => ({ notBefore: from }),
+      ({ places }) => places,
+    )
+    const attempt = placeJob(context, later)
+    if (attempt.ok && endOf(attempt.placed) <= endOf(early)) return attempt.placed
+  }
+  return early
 }

@@ -167,7 +167,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
           ))}
         </ul>
       </Part>
-      <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t border-line bg-ground py-3">
+      <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t border-line bg-paper py-3">
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Keeping it…' : 'Keep'}
         </Button>
@@ -234,7 +234,7 @@ function PersonForm({
         </Button>
       </div>
       <details className="mt-3" open={isNew || WEEK.some((day) => error(`week.${day}`)) || undefined}>
-        <summary className="flex min-h-11 cursor-pointer items-center font-head font-semibold">
+        <summary className="min-h-11 cursor-pointer content-center font-head font-semibold">
           Shifts: {hours === 0 ? 'none yet' : `${hours} days a week`}
           {person.days.length > 0 ? `, ${person.days.length} days otherwise` : ''}
         </summary>

@@ -1,0 +1,98 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** Who works here and when, which bays there are, and the calendars other programs read. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const person = (page: Page, name: string) => page.getByRole('group', { name, exact: true })
+const keep = (page: Page) => page.getByRole('button', { name: 'Keep', exact: true })
+
+async function openCrew(page: Page): Promise<void> {
+  await page.goto(`${shop.url}/shop`)
+  await page.getByRole('link', { name: 'People, bays and hours' }).click()
+  await expect(page.getByRole('heading', { name: 'People, bays and hours' })).toBeVisible()
+  await page.waitForLoadState('networkidle')
+}
+
+test('wrong hours are said at their field and nothing typed is lost; right ones are kept', async ({
+  page,
+}) => {
+  await openCrew(page)
+  await person(page, 'Oran')
+    .getByText(/^Shifts: /)
+    .click()
+  const monday = person(page, 'Oran').getByLabel('Monday')
+  await expect(monday).toHaveValue('11:30–15:30, 16:00–20:00')
+  await monday.fill('noonish')
+  await keep(page).click()
+  await expect(person(page, 'Oran').getByText('“noonish” is no time.')).toBeVisible()
+  await expect(monday).toHaveValue('noonish')
+  await monday.fill('12:00-20:00')
+  await page.getByLabel('Nobody is here on').fill('2027-02-01')
+  await page.getByRole('button', { name: 'Close on that day' }).click()
+  await keep(page).click()
+  await expect(
+    page.getByText('Kept. The plan that stands stays; plan anew to use the new hours.'),
+  ).toBeVisible()
+  await openCrew(page)
+  await person(page, 'Oran')
+    .getByText(/^Shifts: /)
+    .click()
+  await expect(person(page, 'Oran').getByLabel('Monday')).toHaveValue('12:00–20:00')
+  await expect(page.getByText('Monday 1 February')).toBeVisible()
+})
+
+test('who still has work planned is not taken away, and somebody new can be planned with', async ({
+  page,
+}) => {
+  await openCrew(page)
+  await person(page, 'Merle').getByRole('button', { name: 'No longer here' }).click()
+  await keep(page).click()
+  await expect(page.getByText(/^Merle still has “.+” of IM \d+ planned\./)).toBeVisible()
+  await openCrew(page)
+  await page.getByRole('button', { name: 'Somebody new' }).click()
+  const fresh = person(page, 'Somebody new')
+  await fresh.getByLabel('Who').fill('Fiadh')
+  await person(page, 'Fiadh').getByRole('checkbox', { name: 'Coats' }).check()
+  await person(page, 'Fiadh').getByLabel('Saturday').fill('08:00-16:00')
+  await keep(page).click()
+  await expect(page.getByText('Kept.')).toBeVisible()
+  await page.goto(`${shop.url}/schedule`)
+  await expect(page.getByText('Fiadh', { exact: true }).first()).toBeVisible()
+})
+
+test('every calendar can be read by another program', async ({ page, request }) => {
+  await openCrew(page)
+  for (const name of ['Who comes and goes', 'Brída', 'Loft 1']) {
+    const href = await page.getByRole('link', { name, exact: true }).getAttribute('href')
+    const answer = await request.get(shop.url + href!)
+    expect(answer.headers()['content-type']).toContain('text/calendar')
+    expect(await answer.text()).toMatch(
+      /^BEGIN:VCALENDAR\r\n[\s\S]+BEGIN:VEVENT\r\n[\s\S]+END:VCALENDAR\r\n$/,
+    )
+  }
+  expect((await request.get(`${shop.url}/calendars/people/nobody.ics`)).status()).toBe(404)
+})
+
+test('readable by everyone, in either light', async ({ page }) => {
+  await openCrew(page)
+  await person(page, 'Oran')
+    .getByText(/^Shifts: /)
+    .click()
+  for (const theme of ['day', 'booth']) {
+    if (theme === 'booth') await page.getByRole('button', { name: 'Booth light' }).click()
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
+      .analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]!.html}`)).toEqual([])
+  }
+})
