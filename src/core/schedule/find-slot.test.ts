@@ -107,6 +107,21 @@ describe('the earliest slot', () => {
       { numRuns: 60, seed: 5 },
     )
   })
+  test('that must not end too soon is the soonest of those that do not, whoever does it', () => {
+    const minute = fc.integer({ min: 0, max: LAST })
+    fc.assert(
+      fc.property(operation, busy, minute, minute, (step, uses, earliest, endFrom) => {
+        const made = shopWith(step, uses)
+        const slot = earliestSlot(made, made.step, 1, earliest, [], endFrom)
+        const ends = everySlot(made)
+          .filter(({ start, end }) => start >= earliest && end >= endFrom)
+          .map(({ end }) => end)
+        expect(slot?.end).toBe(ends.length > 0 ? Math.min(...ends) : undefined)
+        if (slot) expect(everySlot(made)).toContainEqual({ start: slot.start, end: slot.end })
+      }),
+      { numRuns: 60, seed: 7 },
+    )
+  })
   test('is the same when what was found before is remembered', () => {
     fc.assert(
       fc.property(

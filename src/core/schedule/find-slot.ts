@@ -86,7 +86,7 @@ const gridAtOrAfter = (minute: number, slot: number) => Math.ceil(minute / slot)
 const gridAtOrBefore = (minute: number, slot: number) => Math.floor(minute / slot) * slot
 
 /** When work that begins at `start`, in the open interval `at`, is done: undefined where it does not fit there. */
-function endFrom(
+function endOfWork(
   { mode, minutes }: ModelOperation,
   open: readonly Interval[],
   at: number,
@@ -107,26 +107,34 @@ function slotAt(
 ): Interval | undefined {
   const at = firstEndingAfter(open, start)
   if (at === open.length || open[at]!.from > start) return undefined
-  const end = endFrom(operation, open, at, start)
+  const end = endOfWork(operation, open, at, start)
   if (end === undefined || end > context.model.horizon) return undefined
   return clashOf(context, operation, laid, people, start, end) ? undefined : { from: start, to: end }
 }
 
+/** From where on one crew’s work ends no earlier than `endFrom`; what it does before that ends too soon. */
+function startEndingFrom({ mode, minutes }: ModelOperation, { open }: Crew, endFrom: number): number {
+  if (endFrom === Number.NEGATIVE_INFINITY) return endFrom
+  return mode === 'solid' ? endFrom - minutes : (workStart(open, endFrom, minutes) ?? endFrom - minutes)
+}
+
 /**
- * The earliest slot of one crew that starts no earlier than `earliest` and ends before `beat`: inside one open
- * interval for solid work, pausing over closed time for pausable work.
+ * The earliest slot of one crew that starts no earlier than `earliest`, ends no earlier than `endFrom` and before `beat`:
+ * inside one open interval for solid work, pausing over closed time for pausable work.
  */
 function earliestOf(
   context: SlotContext,
   operation: ModelOperation,
   laid: Laid,
-  { people, open }: Crew,
+  crew: Crew,
   earliest: number,
+  endFrom: number,
   beat: number,
 ): Interval | undefined {
   const { slot, horizon } = context.model
+  const { people, open } = crew
   const { minutes } = operation
-  let start = gridAtOrAfter(earliest, slot)
+  let start = gridAtOrAfter(Math.max(earliest, startEndingFrom(operation, crew, endFrom)), slot)
   let at = firstEndingAfter(open, start)
   for (;;) {
     start = gridAtOrAfter(context.shop.freeFrom(people, start, minutes, horizon), slot)
@@ -134,7 +142,7 @@ function earliestOf(
     if (at === open.length) return undefined
     if (open[at]!.from > start) start = gridAtOrAfter(open[at]!.from, slot)
     if (start + minutes >= beat) return undefined
-    const end = start < open[at]!.to ? endFrom(operation, open, at, start) : undefined
+    const end = start < open[at]!.to ? endOfWork(operation, open, at, start) : undefined
     if (end === undefined) {
       // Work that pauses and finds no end here will find none later.
       if (start < open[at]!.to && operation.mode === 'pausable') return undefined
@@ -143,6 +151,10 @@ function earliestOf(
       continue
     }
     if (end >= beat) return undefined
+    if (end < endFrom) {
+      start += slot
+      continue
+    }
     const clash = clashOf(context, operation, laid, people, start, end)
     const behind =
       clash?.to ??
@@ -178,7 +190,7 @@ function latestOf(
       if (gridAtOrBefore(start, slot) < from) start = from - 1
       continue
     }
-    const end = endFrom(operation, open, at, start)
+    const end = endOfWork(operation, open, at, start)
     if (end === undefined || end > by) {
       start--
       continue
@@ -190,8 +202,9 @@ function latestOf(
 }
 
 /**
- * The slot of an operation that ends soonest among those starting no earlier than `earliest`, with the crew that
- * takes it; undefined where none is left before the horizon. A pinned operation has one slot or none.
+ * The slot of an operation that ends soonest among those starting no earlier than `earliest` and ending no earlier than
+ * `endFrom`, with the crew that takes it; undefined where none is left before the horizon. A pinned operation has one slot
+ * or none.
  */
 export function earliestSlot(
   context: SlotContext,
@@ -199,28 +212,33 @@ export function earliestSlot(
   place: number,
   earliest: number,
   laid: Laid = [],
+  endFrom = Number.NEGATIVE_INFINITY,
 ): OperationPlacement | undefined {
   const { pin } = operation
   const { model } = context
   if (pin && pin.start < earliest) return undefined
-  const from = pin?.start ?? earliest
+  const from =
+    pin?.start ??
+    (operation.mode === 'unattended' ? Math.max(earliest, endFrom - operation.minutes) : earliest)
   if (operation.mode === 'unattended') {
     const end = from + operation.minutes
     return end <= model.horizon ? { start: from, end, people: [], place } : undefined
   }
-  const known = context.known?.get(operation)
+  const held = endFrom > Number.NEGATIVE_INFINITY
+  const known = held ? undefined : context.known?.get(operation)
   if (known && known.from <= from && from <= known.slot.start && known.slot.place === place) return known.slot
   let best: OperationPlacement | undefined
   for (const crew of model.crewsFor(operation, place)) {
     if (best && blinks(context)) continue
     const slot = pin
       ? slotAt(context, operation, laid, crew, from)
-      : earliestOf(context, operation, laid, crew, from, best?.end ?? model.horizon + 1)
+      : earliestOf(context, operation, laid, crew, from, endFrom, best?.end ?? model.horizon + 1)
     if (slot && (!best || slot.to < best.end))
       best = { start: slot.from, end: slot.to, people: crew.people, place }
   }
   // What the job's own operations leave room for changes as they are laid; only the shop stays as it is.
-  if (best && !pin && operation.beside.length === 0) context.known?.set(operation, { from, slot: best })
+  if (best && !pin && !held && operation.beside.length === 0)
+    context.known?.set(operation, { from, slot: best })
   return best
 }
 

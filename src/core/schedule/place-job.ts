@@ -27,8 +27,8 @@ export type PlaceAttempt = { ok: true; placed: Placed } | { ok: false; failure: 
 
 const ARRIVAL: StartCause = { kind: 'arrival' }
 
-/** A start that is held back so that the follower of that operation meets its window. */
-type HeldBack = { until: number; follower: number }
+/** An operation that may not end before a minute, so that its follower meets its window. */
+type HeldBack = { end: number; follower: number }
 
 /**
  * Lays a job as early as it can be beside what the shop holds already. Starts only ever move later: behind arrival,
@@ -101,9 +101,8 @@ class Laying {
         code: 'window-closed',
         window: { after: late.from, opens: before.end + late.min, closes: before.end + late.max },
       }
-      const until = this.startToEndAt(late.from, this.laid[late.to]!.start - late.max)
-      if (until === undefined || this.rounds++ > ROUNDS_MAX) return this.missed
-      this.heldBack[late.from] = { until, follower: late.to }
+      if (this.job.operations[late.from]!.pin || this.rounds++ > ROUNDS_MAX) return this.missed
+      this.heldBack[late.from] = { end: this.laid[late.to]!.start - late.max, follower: late.to }
       position = this.position[late.from]!
     }
   }
@@ -116,13 +115,16 @@ class Laying {
       const operation = this.job.operations[index]!
       const earliest = this.startBound(operation)
       const [place] = this.groups[operation.stay]!
-      const slot = earliestSlot(this.context, operation, place!, earliest, this.laid)
+      const held = this.heldBack[index]
+      const slot = earliestSlot(this.context, operation, place!, earliest, this.laid, held?.end)
       if (!slot) return this.missed ?? { operation: index, code: operation.pin ? 'pin-broken' : 'no-slot' }
       this.laid[index] = slot
       const behind = this.causes[index]!
       // Where the place was the longer wait, it is the reason, though nobody was there at the minute it became free.
       const longer = behind.kind === 'place' && earliest - behind.from >= slot.start - earliest
       if (operation.pin) this.causes[index] = { kind: 'pinned' }
+      else if (slot.start > earliest && held && operation.mode === 'pausable')
+        this.causes[index] = { kind: 'window', next: held.follower, behind }
       else if (slot.start > earliest && !longer)
         this.causes[index] = { kind: 'people', from: earliest, behind }
     }
@@ -146,30 +148,15 @@ class Laying {
       at = free
     }
     const held = this.heldBack[index]
-    if (held && held.until > at) {
-      at = held.until
+    // Work that pauses is held back by its end alone: who begins it later may be done sooner.
+    if (held && operation.mode !== 'pausable' && held.end - operation.minutes > at) {
+      at = held.end - operation.minutes
       cause = { kind: 'window', next: held.follower, behind: cause }
     }
     const release = this.releases[stay]
     if (release !== undefined && release > at) at = release
     this.causes[index] = cause
     return at
-  }
-
-  /** The earliest start from which an operation ends no earlier than `end`; undefined if it has none. */
-  private startToEndAt(index: number, end: number): number | undefined {
-    const operation = this.job.operations[index]!
-    if (operation.pin) return undefined
-    const current = this.laid[index]!
-    if (operation.mode !== 'pausable') return Math.max(current.start + 1, end - operation.minutes)
-    const others = this.laid.with(index, undefined)
-    let start = current.start
-    for (;;) {
-      const slot = earliestSlot(this.context, operation, current.place, start + 1, others)
-      if (!slot) return undefined
-      if (slot.end >= end) return slot.start
-      start = slot.start
-    }
   }
 }
 

@@ -130,7 +130,7 @@ export class Search {
     const before = touched.map((job) => draft.placed[job.index])
     const failures = new Map(draft.failures)
     // Bold rounds and careful ones take turns: some shops yield to the one, some to the other.
-    const warm = round % 2 === 0 ? WARM_MIN : this.boldWarm
+    const warm = round % 2 === 0 ? this.boldWarm : WARM_MIN
     const temperature = (this.best.energy / model.jobs.length) * COOL * (warm / COOL) ** left
     const limit = this.energy - temperature * Math.log(1 - random())
     for (const job of touched) draft.takeOff(job)
