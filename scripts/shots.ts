@@ -33,7 +33,6 @@ async function main(): Promise<void> {
     const shots: Shot[] = [
       { name: 'yard', path: '/', viewport: DESK },
       { name: 'yard-booth', path: '/', viewport: DESK, theme: 'booth' },
-      { name: 'yard-tablet', path: '/', viewport: TABLET },
       { name: 'intake-tablet', path: '/intake', viewport: TABLET, press: ['text=2 Vehicle'] },
       {
         name: 'walk-tablet',
@@ -46,11 +45,22 @@ async function main(): Promise<void> {
       { name: 'vehicle', path: vehicle!, viewport: DESK },
       { name: 'practice', path: '/practice?panel=19', viewport: DESK },
       { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
-      { name: 'survey-tablet', path: `${cutting}/survey`, viewport: TABLET },
       { name: 'plan', path: `${choosing}/plan`, viewport: DESK },
       { name: 'spots-tablet', path: `${layering}/spots`, viewport: TABLET },
       { name: 'quote', path: `${old}/quote?package=headland`, viewport: DESK },
-      { name: 'schedule', path: '/schedule', viewport: DESK },
+      {
+        name: 'schedule',
+        path: '/schedule',
+        viewport: DESK,
+        press: ['[data-step^="IM 903 Layer 2"] path >> nth=-1', 'text=A day later'],
+      },
+      {
+        name: 'caller',
+        path: '/schedule/promise',
+        viewport: DESK,
+        press: ['role=button[name="Look"]'],
+      },
+      { name: 'crew', path: '/shop/crew', viewport: DESK },
       { name: 'job-schedule', path: `${cutting}/schedule`, viewport: DESK },
       { name: 'work-tablet', path: `${layering}/work`, viewport: TABLET },
       { name: 'care', path: `${ready}/care`, viewport: DESK },

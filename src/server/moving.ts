@@ -12,7 +12,7 @@ import {
 import type { Instant } from '@/core/time'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { loadPublished, publish } from './plan-store'
-import { planFloor } from './planning'
+import { NOBODY, planFloor } from './planning'
 import { fingerprint, floorOf, type PlannedFrom } from './proposal'
 
 /** Moves by hand on the calendar that stands: what they are tried on, how they are taken, undone and done again. */
@@ -21,8 +21,6 @@ import { fingerprint, floorOf, type PlannedFrom } from './proposal'
 export type ToMove =
   | { kind: 'open'; from: PlannedFrom; problem: Problem; operations: PlacedOperation[] }
   | { kind: 'blocked'; reasons: ScheduleReason[] }
-
-const NOBODY = new Set<string>()
 
 /** The problem in which what is not begun or pinned may move, and the calendar as it stands in it. */
 export function standing(

@@ -40,10 +40,16 @@ export function planFloor(
   jobs: readonly LiveJob[],
   options: PlanningOptions,
   steps = 0,
+  standing: readonly PlacedOperation[] = [],
 ): Planned {
   const { problem, missed } = planningProblem(shop, jobs, options)
   const deadline = Date.now() + PLAN_ALL_MS
-  const { schedule } = solve(problem, { seed: PLAN_SEED, steps, shouldStop: () => Date.now() > deadline })
+  const { schedule } = solve(problem, {
+    seed: PLAN_SEED,
+    steps,
+    standing,
+    shouldStop: () => Date.now() > deadline,
+  })
   if (schedule.status !== 'infeasible') {
     const broken = checkSchedule(problem, schedule)
     if (broken.length > 0)
@@ -72,7 +78,9 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
   let planned: Planned | undefined
   let reasons: ScheduleReason[] = []
   for (const options of views) {
-    planned = planFloor(calendarNow(floor), jobs, options, steps)
+    // Where everything may move, the plan that stands is where to begin: a new one is never worse.
+    const free = !options.movable && steps > 0
+    planned = planFloor(calendarNow(floor), jobs, options, steps, free ? standingPlan(floor) : [])
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
       return {
@@ -82,6 +90,15 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
     reasons = schedule.reasons
   }
   return planned!
+}
+
+/** No job: all of them keep what was published. */
+export const NOBODY: ReadonlySet<string> = new Set()
+
+/** What is published, brought up to this minute; nothing where it can no longer be kept. */
+export function standingPlan(floor: Floor): PlacedOperation[] {
+  const kept = planFloor(calendarNow(floor), openJobs(floor), { now: floor.now, movable: NOBODY })
+  return kept.schedule.status === 'infeasible' ? [] : kept.schedule.operations
 }
 
 /** A plan in which everything not yet begun may move; nothing is published. */

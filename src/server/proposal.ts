@@ -15,7 +15,7 @@ import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, type Planning, publish } from './plan-store'
-import { collectionTime, PLAN_SEED, planEverything, planFor } from './planning'
+import { collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
@@ -71,7 +71,14 @@ export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<
 export type PlannedFrom = { at: Instant; basis: string }
 
 /** What a planner beside the server needs. The same seed and steps give the same plan, however fast the machine is. */
-export type ToPlan = { from: PlannedFrom; problem: Problem; seed: number; steps: number }
+export type ToPlan = {
+  from: PlannedFrom
+  problem: Problem
+  /** The plan that stands, to begin with. */
+  standing: PlacedOperation[]
+  seed: number
+  steps: number
+}
 
 /** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
 const WORKER_STEPS = 4000
@@ -80,7 +87,13 @@ const WORKER_STEPS = 4000
 export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
   const floor = await loadFloor(db, now)
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
-  return { from: { at: now, basis: fingerprint(floor) }, problem, seed: PLAN_SEED, steps: WORKER_STEPS }
+  return {
+    from: { at: now, basis: fingerprint(floor) },
+    problem,
+    standing: standingPlan(floor),
+    seed: PLAN_SEED,
+    steps: WORKER_STEPS,
+  }
 }
 
 /** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */

@@ -38,14 +38,17 @@ export class Solver {
   private boundIsBest = false
 
   /** Lays a first schedule. The problem is taken to be checked. */
-  constructor(problem: Problem, { seed, onBetter }: Pick<SearchOptions, 'seed' | 'onBetter'>) {
+  constructor(
+    problem: Problem,
+    { seed, onBetter, standing }: Pick<SearchOptions, 'seed' | 'onBetter' | 'standing'>,
+  ) {
     this.model = compileModel(problem)
     this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
     if (this.impossible.length > 0) return
     // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
     this.boundIsBest = this.model.jobs.length <= PROOF_JOBS_MAX
     this.bound = lowerBound(this.model, !this.boundIsBest)
-    this.search = new Search(this.model, seed, this.bound, onBetter)
+    this.search = new Search(this.model, seed, this.bound, onBetter, standing)
   }
 
   /** Nothing better can be found. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { type Instant, plusMinutes } from '../time'
 import { checkSchedule, type SearchProgress, Solver, seededRandom, solve } from '.'
 import { leastAssignment } from './assignment'
 import { completions, supplyOf } from './capacity'
@@ -33,6 +34,27 @@ describe('solving in turns', () => {
     for (const [at, { cost }] of told.entries())
       if (at > 0) expect(cost).toBeLessThanOrEqual(told[at - 1]!.cost)
     expect(told.at(-1)!.cost).toBe(schedule.cost)
+  })
+  test('begun with a schedule that stands, it is never worse than that, and a poor one is left', () => {
+    const problem = crowded()
+    const good = solve(problem, { seed: 3, steps: 400 }).schedule
+    const kept = solve(problem, { seed: 1, steps: 0, standing: good.operations }).schedule
+    expect(kept.cost).toBe(good.cost)
+    expect(kept.operations).toEqual(good.operations)
+    expect(
+      solve(problem, { seed: 1, steps: 40, standing: good.operations }).schedule.cost!,
+    ).toBeLessThanOrEqual(good.cost!)
+    // Everything a week later is allowed, and worse than what is laid afresh.
+    const later = good.operations.map((placed) => ({
+      ...placed,
+      start: plusMinutes(placed.start as Instant, 7 * 1440),
+      end: plusMinutes(placed.end as Instant, 7 * 1440),
+    }))
+    const fresh = solve(problem, { seed: 1, steps: 0 }).schedule
+    expect(solve(problem, { seed: 1, steps: 0, standing: later }).schedule.cost).toBe(fresh.cost)
+    // One that leaves out a step is no schedule.
+    const partly = good.operations.slice(1)
+    expect(solve(problem, { seed: 1, steps: 0, standing: partly }).schedule.cost).toBe(fresh.cost)
   })
   test('stops when it is told to, and has nothing to do in an empty shop', () => {
     let asked = 0
