@@ -1,0 +1,149 @@
+import { describe, expect, test } from 'vitest'
+import type { PlannedOperation } from '@/core/job'
+import type { Rearranged, Refusal } from '@/core/schedule'
+import { instantOrThrow } from '@/core/time'
+import { type MoveNames, refusalText, wayText } from './move-text'
+
+const at = instantOrThrow
+const operations = [
+  { id: 'wash', title: 'Wash', kind: 'wash' },
+  { id: 'wipe', title: 'Panel wipe', kind: 'wipe' },
+  { id: 'one', title: 'Layer 1', kind: 'layer' },
+  { id: 'two', title: 'Layer 2', kind: 'layer' },
+  { id: 'dry', title: 'Dry hold', kind: 'hold' },
+] as PlannedOperation[]
+const names: MoveNames = {
+  zone: 'Europe/Dublin',
+  now: at('2027-01-13T10:00:00Z'),
+  plate: (job) => ({ a: 'IM 1', b: 'IM 2' })[job],
+  operations: () => operations,
+  place: (id) => ({ wash: 'Wash bay', loft: 'Loft 1' })[id] ?? id,
+  person: (id) => ({ oran: 'Oran' })[id] ?? id,
+}
+const later = at('2027-01-15T20:00:00Z')
+const say = (refusal: Refusal, operation = 'two') => refusalText(refusal, 'a', operation, names)
+
+describe('why not', () => {
+  test.each<[Refusal, string, string?]>([
+    [
+      { code: 'window-closed', after: 'one', waitMinutes: 720, opens: later, closes: later },
+      '“Layer 2” must begin within 12 h of the end of “Layer 1”, by Fri 15 Jan 20:00: later it no longer bonds to the layer below.',
+    ],
+    [
+      { code: 'window-closed', after: 'wash', waitMinutes: 1440, opens: later, closes: later },
+      '“Panel wipe” must begin within 24 h of the end of “Wash”, by Fri 15 Jan 20:00: later dust has settled, and it is washed again.',
+      'wipe',
+    ],
+    [
+      { code: 'window-closed', after: 'wipe', waitMinutes: 120, opens: later, closes: later },
+      '“Layer 1” must begin within 2 h of the end of “Panel wipe”, by Fri 15 Jan 20:00: later the panels have to be wiped again.',
+      'one',
+    ],
+    [
+      { code: 'too-soon', after: 'one:rest', waitMinutes: 180, opens: later },
+      '“Layer 2” must wait 3 h after “Layer 1”: not before Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'too-soon', after: 'wash', waitMinutes: 0, opens: later },
+      '“Layer 2” comes after “Wash”, which is done Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'glued', after: 'two' },
+      '“Dry hold” follows “Layer 2” without a gap. Move that, and it comes along.',
+      'dry',
+    ],
+    [{ code: 'past', opens: at('2027-01-13T10:15:00Z') }, 'That is past. The next free start is 10:15.'],
+    [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan 20:00.'],
+    [
+      { code: 'wrong-place', place: 'wash', kind: 'studio' },
+      '“Layer 2” cannot be done in Wash bay: it needs a loft.',
+    ],
+    [
+      { code: 'stands-elsewhere', place: 'loft' },
+      'The car stands in Loft 1 already and stays there until this part of the work is done.',
+    ],
+    [{ code: 'lacks-skill', person: 'oran', skill: 'prep' }, 'Oran does not prepare here.'],
+    [{ code: 'nobody-on-shift', skill: 'coat' }, 'Nobody who can coat is at work then.'],
+    [{ code: 'nobody-on-shift', skill: 'coat', person: 'oran' }, 'Oran is not at work then.'],
+    [
+      { code: 'shift-ends', closes: later, minutes: 190 },
+      'It takes 3 h 10 without a break, but the last who could do it stops Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'shift-ends', closes: later, minutes: 60, person: 'oran' },
+      'It takes 1 h without a break, but Oran stops Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'person-taken', person: 'oran', job: 'b', operation: 'one', until: later },
+      'Oran cannot leave IM 2 until Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'place-taken', place: 'loft', job: 'b', until: later },
+      'Loft 1 is held by IM 2 until Fri 15 Jan 20:00, and that car cannot be moved away.',
+    ],
+    [
+      { code: 'place-taken', place: 'loft', job: 'closed:x', until: later },
+      'Loft 1 is out of use until Fri 15 Jan 20:00.',
+    ],
+    [
+      { code: 'no-follower', operation: 'dry', message: '“dry” does not end before the horizon.' },
+      'What follows would find no room. “Dry hold” does not end before the horizon.',
+    ],
+    [
+      { code: 'no-room-for-other', job: 'b', operation: 'one', message: 'Nobody has room for “one”.' },
+      'IM 2 would have to make way and finds no other room. Nobody has room for “Layer 1”.',
+    ],
+    [{ code: 'horizon' }, 'That is farther ahead than anything is planned.'],
+  ])('%o', (refusal, words, operation) => {
+    expect(say(refusal, operation)).toBe(words)
+  })
+  test('begun or pinned, with the way out', () => {
+    expect(say({ code: 'begun' })).toContain('What is pinned can be unpinned.')
+  })
+})
+
+describe('what it comes to', () => {
+  const way = (more: Partial<Rearranged>): Rearranged => ({
+    start: later,
+    operations: [],
+    changes: [],
+    pushed: [],
+    lateMinutes: 0,
+    bayMinutes: 0,
+    ...more,
+  })
+  const change = (job: string, more: object) => ({
+    job,
+    moved: ['two'],
+    lateBefore: 0,
+    lateAfter: 0,
+    endBefore: at('2027-01-14T12:00:00Z'),
+    endAfter: at('2027-01-14T12:00:00Z'),
+    ...more,
+  })
+  test('for the car itself, for those that make way, and in bays', () => {
+    const both = way({
+      changes: [change('a', { endAfter: later }), change('b', {})],
+      pushed: ['b'],
+      bayMinutes: 90,
+    })
+    expect(wayText(both, 'a', names)).toEqual([
+      'IM 1 is done Fri 15 Jan 20:00 instead of tomorrow 12:00.',
+      'IM 2 makes way, and is done tomorrow 12:00 as before.',
+      'Bays are held 1 h 30 longer.',
+    ])
+  })
+  test('in lateness, where a promise is missed or mended', () => {
+    const late = way({ changes: [change('a', { lateAfter: 60 })], lateMinutes: 60, bayMinutes: -30 })
+    expect(wayText(late, 'a', names)).toEqual([
+      'IM 1 is done tomorrow 12:00, as before.',
+      'IM 1 would be 1 h later than promised.',
+      'Bays are held 30 min less.',
+    ])
+    const mended = way({ changes: [change('a', { lateBefore: 60 })], lateMinutes: -60 })
+    expect(wayText(mended, 'a', names)).toContain('Less late in all than now.')
+  })
+  test('where nothing changes, that is said', () => {
+    expect(wayText(way({}), 'a', names)).toEqual(['Nothing would change.'])
+  })
+})
