@@ -13,7 +13,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.remove())
 
-const trigger = (page: Page) => page.getByRole('button', { name: 'Somebody is away, or a bay is out' })
+const trigger = (page: Page) => page.getByRole('button', { name: 'Something is not as planned' })
 const follows = (page: Page) => page.getByRole('region', { name: 'What follows' })
 /** The schedule is rendered on the server; its buttons answer once the page has woken up. */
 async function openSchedule(page: Page): Promise<void> {
@@ -156,4 +156,34 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Loft 2 is out of use until/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'In use again' })).toBeVisible()
+})
+
+test('it freezes: washes go inside; a step takes longer: what follows moves; both are seen first', async ({
+  page,
+}) => {
+  await openSchedule(page)
+  await trigger(page).click()
+  await page.getByRole('radio', { name: 'It freezes' }).click()
+  await expect(page.getByText('Water would freeze in locks and seals')).toBeVisible()
+  await fill(page, ['2027-03-13', '12:00'], ['2027-03-21', '20:00'])
+  await page.getByRole('button', { name: 'See what follows' }).click()
+  await expect(page.getByText('No wash outside is planned for that time.')).toBeVisible()
+  await fill(page, ['2027-01-13', '12:00'], ['2027-01-21', '20:00'])
+  await page.getByRole('button', { name: 'See what follows' }).click()
+  await expect(follows(page).getByRole('row').nth(1)).toBeVisible()
+  await page.getByRole('button', { name: 'Leave everything as it is' }).click()
+
+  await page.getByRole('radio', { name: 'A step takes longer' }).click()
+  await page.getByRole('button', { name: 'See what follows' }).click()
+  await expect(page.getByText('Choose the step.')).toBeVisible()
+  await page.getByLabel('Which step').selectOption({ label: 'IM 268: Cut' })
+  await page.getByLabel('Longer by, minutes').fill('soon')
+  await page.getByRole('button', { name: 'See what follows' }).click()
+  await expect(page.getByText('Type how many minutes, such as 90.')).toBeVisible()
+  await expect(page.getByLabel('Which step')).not.toHaveValue('')
+  await page.getByLabel('Longer by, minutes').fill('240')
+  await page.getByRole('button', { name: 'See what follows' }).click()
+  await expect(follows(page)).toContainText('IM 268')
+  await page.getByRole('button', { name: 'It is so: take this plan' }).click()
+  await expect(page.getByText('Planned. Everybody’s times are the ones you saw.')).toBeVisible()
 })

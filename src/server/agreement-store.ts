@@ -57,3 +57,10 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
     .returning('job_id')
   return written.length > 0
 }
+
+/** The work as it is now to be done; what was agreed in words and money stays. */
+export async function changePlan(db: Knex, jobId: string, plan: JobPlan): Promise<void> {
+  await db('agreements')
+    .where({ job_id: jobId })
+    .update({ plan: JSON.stringify(plan) })
+}

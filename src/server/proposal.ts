@@ -1,7 +1,14 @@
 import { createHash, randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { joinParts, type LiveJob, type Outage, planningProblem } from '@/core/job'
+import {
+  joinParts,
+  type LiveJob,
+  type Outage,
+  type PlanChange,
+  planningProblem,
+  planSchema,
+} from '@/core/job'
 import {
   checkSchedule,
   type JobChange,
@@ -12,6 +19,7 @@ import {
   type Schedule,
 } from '@/core/schedule'
 import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
+import { changePlan } from './agreement-store'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, type Planning, publish } from './plan-store'
@@ -32,13 +40,16 @@ export type Proposal = {
   changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
 }
 
+const changedSchema = z.array(z.object({ job: z.string(), plan: planSchema }))
+
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
 
 /** What a plan was worked out from, in one word: once anything of it has changed, the plan is stale. */
 export function fingerprint(floor: Floor): string {
-  const seen = openJobs(floor).map(({ id, progress, published, pinned }) => ({
+  const seen = openJobs(floor).map(({ id, plan, progress, published, pinned }) => ({
     id,
+    plan,
     progress,
     published,
     pinned,
@@ -65,6 +76,23 @@ export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<
     ? planFor({ ...floor, outages: [...floor.outages, outage] }, touchedBy(outage, openJobs(floor)))
     : planEverything(floor)
   return keepProposal(db, floor, placed, planningOf(now, schedule, outage), outage)
+}
+
+/** The same for work that changes: only the cars it changes move, if that can be. */
+export async function proposeWork(
+  db: Knex,
+  now: Instant,
+  changes: readonly PlanChange[],
+  cause: string,
+): Promise<Proposal> {
+  const floor = await loadFloor(db, now)
+  const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
+  const jobs = floor.jobs.map((entry) => {
+    const plan = entry.live && plans.get(entry.live.id)
+    return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
+  })
+  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()))
+  return keepProposal(db, floor, placed, { ...planningOf(now, schedule), cause }, undefined, changes)
 }
 
 /** From when a problem is, and from what floor: enough to make it again. */
@@ -149,6 +177,7 @@ async function keepProposal(
   placed: readonly PlacedOperation[],
   planning: Planning,
   outage?: Outage,
+  changed: readonly PlanChange[] = [],
 ): Promise<Proposal> {
   const { setup } = floor.shop
   const jobs = openJobs(floor)
@@ -161,6 +190,7 @@ async function keepProposal(
     placed: JSON.stringify(placed),
     planning: JSON.stringify(planning),
     outage: outage ? JSON.stringify(outage) : null,
+    plans: changed.length > 0 ? JSON.stringify(changed) : null,
     made_at: floor.now,
   })
   const open = new Set(jobs.map((job) => job.id))
@@ -204,6 +234,8 @@ export async function takeProposal(db: Knex, id: string, now: Instant): Promise<
   if (fingerprint(floor) !== row.basis) return { kind: 'stale' }
   const placed: PlacedOperation[] = z.array(placedOperationSchema).parse(JSON.parse(row.placed))
   if (row.outage) await addOutage(db, outageSchema.parse(JSON.parse(row.outage)), now)
+  for (const { job, plan } of changedSchema.parse(JSON.parse(row.plans ?? '[]')))
+    await changePlan(db, job, plan)
   await publish(db, placed, { ...(JSON.parse(row.planning) as Planning), computedAt: now })
   await db('proposals').where({ id }).delete()
   return { kind: 'taken' }

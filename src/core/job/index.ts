@@ -19,6 +19,7 @@ export {
   washedInside,
   withExtraDay,
 } from './enquiry'
+export { frozenWashes, type PlanChange, takesLonger } from './events'
 export { type Expectation, expectationOf, whyThis } from './expectation'
 export {
   type ChosenExtra,

@@ -2,11 +2,19 @@
 
 import { useState, useTransition } from 'react'
 import { dayIn, type Instant, plusDays } from '@/core/time'
-import { foresee, isBack, type OutageAnswer, type TypedOutage } from '@/server/actions/outage'
+import {
+  foresee,
+  foreseeFrost,
+  foreseeLonger,
+  isBack,
+  type OutageAnswer,
+  type TypedOutage,
+} from '@/server/actions/outage'
 import type { Proposal } from '@/server/proposal'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
 import { moment } from '@/ui/when'
 import { ProposedPlan, SILENT } from './proposed-plan'
 
@@ -14,7 +22,14 @@ type Named = { id: string; name: string }
 /** An outage that is known, in words. */
 export type KnownOutage = { id: string; name: string; kind: 'person' | 'place'; until: Instant }
 
+/** A step that is still to be done, or under way. */
+export type OpenStep = { job: string; operation: string; plate: string; title: string }
+
+/** What has happened: somebody or something is out, or the work itself changes. */
+type Happening = TypedOutage['kind'] | 'frost' | 'longer'
+
 type Props = {
+  steps: OpenStep[]
   people: Named[]
   places: Named[]
   known: KnownOutage[]
@@ -23,8 +38,8 @@ type Props = {
   clockNow: string
 }
 
-/** Says that somebody is away or a bay is out of use, sees what follows, and only then has it hold. */
-export function ReportOutage({ people, places, known, zone, now, clockNow }: Props) {
+/** Says what is not as planned, sees what follows, and only then has it hold. */
+export function ReportOutage({ steps, people, places, known, zone, now, clockNow }: Props) {
   const today = dayIn(zone, now)
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState<TypedOutage>({
@@ -33,6 +48,8 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
     from: { day: today, time: clockNow },
     until: { day: plusDays(today, 1), time: '20:00' },
   })
+  const [happening, setHappening] = useState<Happening>('person')
+  const [longer, setLonger] = useState({ step: '', minutes: '' })
   const [refused, setRefused] = useState<Extract<OutageAnswer, { kind: 'refused' }>>()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
@@ -42,11 +59,17 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
     setProposal(undefined)
     setRefused(undefined)
   }
+  const ask = (): Promise<OutageAnswer> => {
+    if (happening === 'frost') return foreseeFrost({ from: typed.from, until: typed.until })
+    if (happening !== 'longer') return foresee(typed)
+    const [job = '', operation = ''] = longer.step.split(' ')
+    return foreseeLonger({ job, operation, minutes: typedNumber(longer.minutes) })
+  }
   const look = () =>
     startTransition(async () => {
       setMessage('')
       try {
-        const answer = await foresee(typed)
+        const answer = await ask()
         setRefused(answer.kind === 'refused' ? answer : undefined)
         setProposal(answer.kind === 'proposed' ? answer.proposal : undefined)
       } catch {
@@ -70,49 +93,75 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
         {message}
       </p>
       <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Somebody is away, or a bay is out
+        Something is not as planned
       </Button>
       {open && (
         <div className="sheet order-1 w-full space-y-4 p-4">
           <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
             <Choice
-              label="What is out"
+              label="What has happened"
               options={[
                 { value: 'person', name: 'Somebody is away' },
                 { value: 'place', name: 'A bay is out of use' },
+                { value: 'frost', name: 'It freezes' },
+                { value: 'longer', name: 'A step takes longer' },
               ]}
-              value={typed.kind}
-              onChange={(kind) => change({ kind, id: '' })}
+              value={happening}
+              onChange={(next) => {
+                setHappening(next)
+                change(next === 'person' || next === 'place' ? { kind: next, id: '' } : {})
+              }}
             />
-            <Field label={typed.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
-              <select
-                className="field"
-                value={typed.id}
-                onChange={(event) => change({ id: event.target.value })}
-              >
-                <option value="">Choose</option>
-                {list.map(({ id, name }) => (
-                  <option key={id} value={id}>
-                    {name}
-                  </option>
-                ))}
-              </select>
-            </Field>
+            {happening === 'longer' && (
+              <Longer
+                steps={steps}
+                longer={longer}
+                wrong={{ step: wrong('id'), minutes: wrong('from') }}
+                onChange={(next) => {
+                  setLonger(next)
+                  change({})
+                }}
+              />
+            )}
+            {(happening === 'person' || happening === 'place') && (
+              <Field label={typed.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
+                <select
+                  className="field"
+                  value={typed.id}
+                  onChange={(event) => change({ id: event.target.value })}
+                >
+                  <option value="">Choose</option>
+                  {list.map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+                </select>
+              </Field>
+            )}
           </div>
-          <div className="flex flex-wrap gap-x-6 gap-y-3">
-            <When
-              label="From"
-              value={typed.from}
-              error={wrong('from')}
-              onChange={(from) => change({ from })}
-            />
-            <When
-              label="Until"
-              value={typed.until}
-              error={wrong('until')}
-              onChange={(until) => change({ until })}
-            />
-          </div>
+          {happening === 'frost' && (
+            <p className="max-w-prose text-ink-soft">
+              Water would freeze in locks and seals: what was to be washed outside is washed without a hose in
+              the bay where the car then stays.
+            </p>
+          )}
+          {happening !== 'longer' && (
+            <div className="flex flex-wrap gap-x-6 gap-y-3">
+              <When
+                label="From"
+                value={typed.from}
+                error={wrong('from')}
+                onChange={(from) => change({ from })}
+              />
+              <When
+                label="Until"
+                value={typed.until}
+                error={wrong('until')}
+                onChange={(until) => change({ until })}
+              />
+            </div>
+          )}
           <div className="flex flex-wrap gap-2">
             <Button disabled={pending} onClick={look}>
               {pending && !proposal ? 'Working it out…' : 'See what follows'}
@@ -152,6 +201,53 @@ export function ReportOutage({ people, places, known, zone, now, clockNow }: Pro
         </ul>
       )}
     </section>
+  )
+}
+
+function Longer({
+  steps,
+  longer,
+  wrong,
+  onChange,
+}: {
+  steps: OpenStep[]
+  longer: { step: string; minutes: string }
+  wrong: Record<'step' | 'minutes', string | undefined>
+  onChange: (longer: { step: string; minutes: string }) => void
+}) {
+  const plates = [...new Set(steps.map(({ plate }) => plate))]
+  return (
+    <>
+      <Field label="Which step" error={wrong.step}>
+        <select
+          className="field"
+          value={longer.step}
+          onChange={({ target }) => onChange({ ...longer, step: target.value })}
+        >
+          <option value="">Choose</option>
+          {plates.map((plate) => (
+            <optgroup key={plate} label={plate}>
+              {steps
+                .filter((step) => step.plate === plate)
+                .map(({ job, operation, title }) => (
+                  <option key={operation} value={`${job} ${operation}`}>
+                    {plate}: {title}
+                  </option>
+                ))}
+            </optgroup>
+          ))}
+        </select>
+      </Field>
+      <Field label="Longer by, minutes" error={wrong.minutes}>
+        <input
+          className="field w-28"
+          inputMode="numeric"
+          autoComplete="off"
+          value={longer.minutes}
+          onChange={({ target }) => onChange({ ...longer, minutes: target.value })}
+        />
+      </Field>
+    </>
   )
 }
 

@@ -1,4 +1,4 @@
-import { inTitles } from '@/core/job'
+import { inTitles, progressAt } from '@/core/job'
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import type { Floor } from '@/server/floor'
 import type { MoveHistory } from '@/server/moving'
@@ -11,7 +11,7 @@ import { Board } from './board'
 import { boardView } from './board-view'
 import { TakeBack } from './moving/take-back'
 import { PlanAll } from './plan-all'
-import { ReportOutage } from './report-outage'
+import { type OpenStep, ReportOutage } from './report-outage'
 import { SPANS, type Span, timelineOn } from './timeline'
 
 type Props = { floor: Floor; history: MoveHistory; span: Span; from: LocalDay; car: string | undefined }
@@ -39,6 +39,7 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
             Somebody asks when
           </ButtonLink>
           <ReportOutage
+            steps={openSteps(floor)}
             people={everyone(setup).map(({ id, name }) => ({ id, name }))}
             places={setup.places.map(({ id, name }) => ({ id, name }))}
             known={floor.outages.map(({ id, what, until }) => ({
@@ -59,6 +60,18 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
       <Board view={view} car={car} />
       <Legend />
     </div>
+  )
+}
+
+/** Steps that are still to be done, or under way. Nobody makes a wait take longer: it is over when its time is. */
+function openSteps(floor: Floor): OpenStep[] {
+  return floor.jobs.flatMap(({ job, live, stage }) =>
+    live && stage.kind !== 'handed-over'
+      ? live.plan.operations
+          .filter((operation) => operation.mode !== 'unattended')
+          .filter((operation) => progressAt(live, operation, floor.now).kind !== 'done')
+          .map(({ id, title }) => ({ job: job.id, operation: id, plate: job.vehicle.plate, title }))
+      : [],
   )
 }
 

@@ -3,11 +3,11 @@
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
 import { placedOperationSchema } from '@/core/schedule'
-import { type Instant, instant } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { calendarToMove, type Moved, redoMove, type ToMove, takeMove, undoMove } from '../moving'
 import { pin, unpin } from '../pin-store'
+import { plannedFromSchema } from '../planned-from'
 
 export async function whatToMove(): Promise<ToMove> {
   return calendarToMove(await database(), now())
@@ -38,15 +38,7 @@ function answer(moved: Moved, done: string): MoveAnswer {
 }
 
 const takenSchema = z.object({
-  from: z.object({
-    at: z.string().transform((text, context): Instant => {
-      const read = instant(text)
-      if (read.ok) return read.value
-      context.addIssue({ code: 'custom', message: 'not an instant' })
-      return z.NEVER
-    }),
-    basis: z.string(),
-  }),
+  from: plannedFromSchema,
   operations: z.array(placedOperationSchema).min(1),
   what: z.string().min(1).max(200),
 })

@@ -3,11 +3,13 @@
 import { randomUUID } from 'node:crypto'
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { frozenWashes, takesLonger } from '@/core/job'
 import { atLocal, dayIn, daysBetween, isLocalDay, localDayOrThrow } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
+import { loadFloor, openJobs } from '../floor'
 import { endOutage } from '../outage-store'
-import { type Proposal, propose } from '../proposal'
+import { type Proposal, propose, proposeWork } from '../proposal'
 import { everyone, loadShop } from '../shop-store'
 
 /** Who is away for longer does not work here (mem). */
@@ -56,6 +58,65 @@ export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
     return { kind: 'refused', field: 'until', message: 'Longer than a year: change who works here instead.' }
   const outage = { id: randomUUID(), what: { kind, id }, from, until }
   return { kind: 'proposed', proposal: await propose(db, at, outage) }
+}
+
+const typedTimes = z.strictObject({
+  from: moment('from which it holds'),
+  until: moment('until which it holds'),
+})
+
+/** Works out what it would change that it freezes: washes outside become washes without a hose inside. */
+export async function foreseeFrost(typed: Pick<TypedOutage, 'from' | 'until'>): Promise<OutageAnswer> {
+  const read = typedTimes.safeParse(typed)
+  if (!read.success) {
+    const [issue] = read.error.issues
+    const field = issue!.path[0] === 'until' ? 'until' : 'from'
+    return { kind: 'refused', field, message: issue!.message }
+  }
+  const db = await database()
+  const at = now()
+  const floor = await loadFloor(db, at)
+  const { timezone } = floor.shop.setup
+  const instantOf = ({ day, time }: TypedOutage['from']) => atLocal(timezone, localDayOrThrow(day), time)
+  const [from, until] = [instantOf(read.data.from), instantOf(read.data.until)]
+  if (until <= from) return { kind: 'refused', field: 'until', message: 'It must end after it begins.' }
+  const changes = frozenWashes(openJobs(floor), { from, until }, at)
+  if (changes.length === 0)
+    return { kind: 'refused', field: 'from', message: 'No wash outside is planned for that time.' }
+  return { kind: 'proposed', proposal: await proposeWork(db, at, changes, 'frost') }
+}
+
+const typedLonger = z.strictObject({
+  job: z.string(),
+  operation: z.string().min(1, 'Choose the step.'),
+  minutes: z
+    .number('Type how many minutes, such as 90.')
+    .int('Type whole minutes, such as 90.')
+    .min(-600, 'That is more than the step can take.')
+    .max(2880, 'Longer than two days: agree on something else with the customer first.')
+    .refine((minutes) => minutes !== 0, 'Type how many minutes, such as 90.'),
+})
+export type TypedLonger = z.input<typeof typedLonger>
+
+/** Works out what it would change that a step takes longer than was reckoned, or less long. */
+export async function foreseeLonger(typed: TypedLonger): Promise<OutageAnswer> {
+  const read = typedLonger.safeParse(typed)
+  if (!read.success) {
+    const [issue] = read.error.issues
+    return { kind: 'refused', field: issue!.path[0] === 'minutes' ? 'from' : 'id', message: issue!.message }
+  }
+  const db = await database()
+  const at = now()
+  const { job, operation, minutes } = read.data
+  const live = openJobs(await loadFloor(db, at)).find(({ id }) => id === job)
+  const change = live && takesLonger(live, operation, minutes)
+  if (!change)
+    return {
+      kind: 'refused',
+      field: 'id',
+      message: 'This step is no longer to be done. Load the page again.',
+    }
+  return { kind: 'proposed', proposal: await proposeWork(db, at, [change], 'a step takes longer') }
 }
 
 /** Somebody is back, or a bay is in use again. The plan that stands stays until it is planned anew. */

@@ -1,11 +1,10 @@
 'use server'
 
 import { revalidatePath } from 'next/cache'
-import { z } from 'zod'
 import { type Schedule, scheduleSchema } from '@/core/schedule'
-import { type Instant, instant } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
+import { plannedFromSchema } from '../planned-from'
 import {
   type Offered,
   offerSchedule,
@@ -26,20 +25,10 @@ export async function proposePlan(): Promise<Proposal> {
   return propose(await database(), now())
 }
 
-const offered = z.object({
-  at: z.string().transform((text, context): Instant => {
-    const read = instant(text)
-    if (read.ok) return read.value
-    context.addIssue({ code: 'custom', message: 'not an instant' })
-    return z.NEVER
-  }),
-  basis: z.string(),
-})
-
 /** Keeps a plan that the worker found, if it breaks no rule and nothing has happened since. It is shown, not published. */
 export async function offerPlan(from: { at: string; basis: string }, schedule: Schedule): Promise<Offered> {
   const db = await database()
-  return offerSchedule(db, now(), offered.parse(from), scheduleSchema.parse(schedule))
+  return offerSchedule(db, now(), plannedFromSchema.parse(from), scheduleSchema.parse(schedule))
 }
 
 /** Takes a plan that was shown. Says in words where it can no longer be taken. */

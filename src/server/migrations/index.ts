@@ -4,8 +4,17 @@ import { quotes } from './0003-quotes'
 import { proposals } from './0004-proposals'
 import { outages } from './0005-outages'
 import { moves } from './0006-moves'
+import { changedWork } from './0007-changed-work'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
-export const MIGRATIONS: readonly Migration[] = [initial, visits, quotes, proposals, outages, moves]
+export const MIGRATIONS: readonly Migration[] = [
+  initial,
+  visits,
+  quotes,
+  proposals,
+  outages,
+  moves,
+  changedWork,
+]
 export { type Migration, migrate, UnknownHistory } from './migration'

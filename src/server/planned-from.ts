@@ -1,0 +1,13 @@
+import { z } from 'zod'
+import { type Instant, instant } from '@/core/time'
+
+/** From when a problem is that a page was given, and from what floor: as it comes back from the page. */
+export const plannedFromSchema = z.object({
+  at: z.string().transform((text, context): Instant => {
+    const read = instant(text)
+    if (read.ok) return read.value
+    context.addIssue({ code: 'custom', message: 'not an instant' })
+    return z.NEVER
+  }),
+  basis: z.string(),
+})
