@@ -176,7 +176,7 @@ test('it freezes: washes go inside; a step takes longer: what follows moves; bot
   await page.getByRole('radio', { name: 'A step takes longer' }).click()
   await page.getByRole('button', { name: 'See what follows' }).click()
   await expect(page.getByText('Choose the step.')).toBeVisible()
-  await page.getByLabel('Which step').selectOption({ label: 'IM 268: Cut' })
+  await page.getByLabel('Which step').selectOption({ label: 'IM 268: Mask, inspect, test spot' })
   await page.getByLabel('Longer by, minutes').fill('soon')
   await page.getByRole('button', { name: 'See what follows' }).click()
   await expect(page.getByText('Type how many minutes, such as 90.')).toBeVisible()
