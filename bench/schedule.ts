@@ -112,10 +112,12 @@ function movesAndCallers(): void {
   const desk = new MoveDesk(problem, operations)
   const start = (at: string) =>
     plusMinutes(at as Instant, problem.slotMinutes * Math.round(400 * (random() - 0.5)))
-  report('a step tried elsewhere', () => {
+  const tryStep = (hurried: boolean) => () => {
     const placed = pick(operations)
-    desk.tryOperation({ job: placed.job, operation: placed.operation, start: start(placed.start) })
-  })
+    desk.tryOperation({ job: placed.job, operation: placed.operation, start: start(placed.start) }, hurried)
+  }
+  report('a step dragged', tryStep(true))
+  report('a step let go, with the nearest start', tryStep(false))
   report('a car with all that follows', () => {
     const job = pick(problem.jobs)
     const first = operations.find((placed) => placed.job === job.id)!

@@ -25,8 +25,9 @@ const mover = {
   open(problem: Problem, operations: PlacedOperation[]): void {
     desk = new MoveDesk(problem, operations)
   },
-  tryMove(move: Move): Tried {
-    return move.kind === 'operation' ? opened().tryOperation(move) : opened().tryStay(move)
+  /** `hurried` while it is still being dragged. */
+  tryMove(move: Move, hurried: boolean): Tried {
+    return move.kind === 'operation' ? opened().tryOperation(move, hurried) : opened().tryStay(move)
   },
   landings(job: string, operation: string, until: Instant): { from: Instant; to: Instant }[] {
     return opened().landings(job, operation, until)

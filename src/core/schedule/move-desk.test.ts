@@ -69,6 +69,13 @@ describe('whatever is moved', () => {
           const grid = Math.round(slots) * 15
           if (moved.people.length > 0) expect(tried.ways[0].start).toBe(plusMinutes(at(begun.origin), grid))
         }
+        // While it is dragged, the same is said without the starts beside it.
+        const hurried = desk.tryOperation(
+          { job: `J${job}`, operation: moved.operation, start, ...wish },
+          true,
+        )
+        expect(hurried.kind).toBe(tried.kind)
+        if (hurried.kind === 'allowed') expect(hurried.ways).toEqual(ways(tried).slice(0, 1))
         expect(desk.scheduleWith({ operations: [] })).toEqual(standing)
       }),
       { numRuns: 300 },

@@ -21,7 +21,7 @@ export type MoverState = {
   blocked: ScheduleReason[] | undefined
   failed: boolean
   /** Tries a move; of several asked for while one is tried, only the last counts. */
-  tryMove: (move: Move) => void
+  tryMove: (move: Move, hurried?: boolean) => void
   landings: (job: string, operation: string, until: Instant) => Promise<Landing[]>
   /** Forgets what was tried. */
   clear: () => void
@@ -30,7 +30,7 @@ export type MoverState = {
 /** A calendar kept beside the page to try moves on. It is opened when first asked, and closed when `basis` changes. */
 export function useMover(basis: unknown): MoverState {
   const opened = useRef<Promise<Opened | undefined> | undefined>(undefined)
-  const wanted = useRef<Move | undefined>(undefined)
+  const wanted = useRef<{ move: Move; hurried: boolean } | undefined>(undefined)
   /** The round of trying under way; a calendar that is closed ends it, though its worker never answers. */
   const round = useRef<symbol | undefined>(undefined)
   const [trial, setTrial] = useState<Trial>()
@@ -75,17 +75,17 @@ export function useMover(basis: unknown): MoverState {
   )
 
   const tryMove = useCallback(
-    (move: Move) => {
-      wanted.current = move
+    (move: Move, hurried = false) => {
+      wanted.current = { move, hurried }
       if (round.current) return
       const own = Symbol('round')
       round.current = own
       void (async () => {
         while (wanted.current && round.current === own) {
-          const next: Move = wanted.current
+          const { move: next, hurried: quick } = wanted.current
           wanted.current = undefined
           const desk = await open()
-          const tried = await desk?.mover.tryMove(next).catch(() => undefined)
+          const tried = await desk?.mover.tryMove(next, quick).catch(() => undefined)
           if (desk && tried && round.current === own) setTrial({ move: next, tried, from: desk.from })
         }
         if (round.current === own) round.current = undefined

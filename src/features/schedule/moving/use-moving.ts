@@ -98,7 +98,7 @@ export function useMoving(view: BoardView, svg: RefObject<SVGGElement | null>): 
     if (down.pointerType === 'touch' && !sameSubject(subject, next)) return
     const origin = { x: down.clientX, y: down.clientY }
     dragged.current = false
-    let last = ''
+    let held: Wish | undefined
     const onMove = (event: PointerEvent) => {
       if (event.pointerId !== down.pointerId) return
       const [dx, dy] = [event.clientX - origin.x, event.clientY - origin.y]
@@ -112,11 +112,10 @@ export function useMoving(view: BoardView, svg: RefObject<SVGGElement | null>): 
       const y = event.clientY - top
       const row = view.rows.find((each) => each.y <= y && y < each.y + each.height)
       const wished: Wish = { start: draggedTo(view.timeline, start, dx), ...wishOver(block, row, next) }
-      const text = JSON.stringify(wished)
-      if (text === last) return
-      last = text
+      if (JSON.stringify(wished) === JSON.stringify(held)) return
+      held = wished
       setWish(wished)
-      tryMove(moveOf(next, wished))
+      tryMove(moveOf(next, wished), true)
     }
     const listening = new AbortController()
     const { signal } = listening
@@ -124,7 +123,11 @@ export function useMoving(view: BoardView, svg: RefObject<SVGGElement | null>): 
       listening.abort()
       setDragging(false)
     }
-    const onUp = (event: PointerEvent) => event.pointerId === down.pointerId && end()
+    const onUp = (event: PointerEvent) => {
+      if (event.pointerId !== down.pointerId) return
+      end()
+      if (held) tryMove(moveOf(next, held))
+    }
     window.addEventListener('pointermove', onMove, { signal })
     window.addEventListener('pointerup', onUp, { signal })
     window.addEventListener('pointercancel', onUp, { signal })
