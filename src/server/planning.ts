@@ -25,6 +25,11 @@ import type { Setup } from './shop-store'
 /** Improvement attempts when everything is planned anew by hand. */
 const PLAN_ALL_STEPS = 120
 const PLAN_ALL_MS = 4000
+/**
+ * What it costs to move one step that people have been told: as much as an hour by which a car is done sooner, or half an
+ * hour of a bay (mem).
+ */
+export const CHURN_PER_STEP = 60
 export const PLAN_SEED = 20_270_111
 
 export type Planned = {
@@ -48,6 +53,7 @@ export function planFloor(
     seed: PLAN_SEED,
     steps,
     standing,
+    churn: { against: jobs.flatMap(({ published }) => published), perStep: CHURN_PER_STEP },
     shouldStop: () => Date.now() > deadline,
   })
   if (schedule.status !== 'infeasible') {

@@ -10,6 +10,7 @@ import {
   planSchema,
 } from '@/core/job'
 import {
+  type Churn,
   checkSchedule,
   type JobChange,
   type PlacedOperation,
@@ -23,7 +24,7 @@ import { changePlan } from './agreement-store'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, type Planning, publish } from './plan-store'
-import { collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
+import { CHURN_PER_STEP, collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
@@ -104,6 +105,7 @@ export type ToPlan = {
   problem: Problem
   /** The plan that stands, to begin with. */
   standing: PlacedOperation[]
+  churn: Churn
   seed: number
   steps: number
 }
@@ -115,10 +117,12 @@ const WORKER_STEPS = 4000
 export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
   const floor = await loadFloor(db, now)
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
+  const standing = standingPlan(floor)
   return {
     from: { at: now, basis: fingerprint(floor) },
     problem,
-    standing: standingPlan(floor),
+    standing,
+    churn: { against: standing, perStep: CHURN_PER_STEP },
     seed: PLAN_SEED,
     steps: WORKER_STEPS,
   }

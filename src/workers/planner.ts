@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { type PlacedOperation, type Problem, type Schedule, Solver } from '@/core/schedule'
+import { type Problem, type Schedule, type SearchOptions, Solver } from '@/core/schedule'
 
 /** Plans beside the page, in short turns between which it can be told to stop with the best it has. */
 
@@ -14,11 +14,15 @@ const planner = {
   stopped: false,
   async plan(
     problem: Problem,
-    { seed, steps, standing }: { seed: number; steps: number; standing: PlacedOperation[] },
+    { seed, steps, standing, churn }: Pick<SearchOptions, 'seed' | 'steps' | 'standing' | 'churn'>,
     onProgress: (progress: PlanProgress) => void,
   ): Promise<Schedule> {
     planner.stopped = false
-    const solver = new Solver(problem, { seed, standing })
+    const solver = new Solver(problem, {
+      seed,
+      ...(standing ? { standing } : {}),
+      ...(churn ? { churn } : {}),
+    })
     while (!solver.done && solver.steps < steps && !planner.stopped) {
       const turn = performance.now() + TURN_MS
       while (!solver.done && solver.steps < steps && performance.now() < turn) solver.step()

@@ -3,7 +3,9 @@ import type { SlotContext } from './find-slot'
 import { insertJob } from './insert-job'
 import type { Model, ModelJob } from './model'
 import type { Placed, PlaceFailure } from './place-job'
-import { ShopState } from './shop-state'
+import { readPlacements } from './placements'
+import type { PlacedOperation } from './schedule-file'
+import { type JobPlacement, type OperationPlacement, ShopState } from './shop-state'
 
 /** A minute less of finishing decides between schedules of one cost, such as those of one makespan. */
 const TIE_PER_MINUTE = 1e-4
@@ -13,15 +15,30 @@ export const endOf = ({ placement }: Placed) =>
 export const startOf = ({ placement }: Placed) =>
   placement.operations.reduce((start, each) => Math.min(start, each.start), Number.POSITIVE_INFINITY)
 
+/** What is not to move without need: each step elsewhere than here costs so much, beside what the schedule itself costs. */
+export type Churn = { against: readonly PlacedOperation[]; perStep: number }
+const NO_CHURN: Churn = { against: [], perStep: 0 }
+
+function samePlacement(a: OperationPlacement, b: OperationPlacement): boolean {
+  return (
+    a.start === b.start && a.place === b.place && a.people.toSorted().join() === b.people.toSorted().join()
+  )
+}
+
 /** The jobs laid so far, what they cost, and why the others are not laid. Mutable, owned by one run of the solver. */
 export class Draft {
+  private readonly known: readonly (JobPlacement | undefined)[]
   readonly placed: (Placed | undefined)[]
   readonly failures = new Map<number, PlaceFailure>()
   readonly shop: ShopState
   private readonly costs: number[]
   readonly missing: number
 
-  constructor(readonly model: Model) {
+  constructor(
+    readonly model: Model,
+    private readonly churn: Churn = NO_CHURN,
+  ) {
+    this.known = churn.perStep > 0 ? readPlacements(model, churn.against) : []
     this.shop = new ShopState(model)
     this.placed = model.jobs.map(() => undefined)
     this.costs = model.jobs.map(() => 0)
@@ -46,9 +63,18 @@ export class Draft {
 
   put(job: ModelJob, placed: Placed): void {
     this.placed[job.index] = placed
-    this.costs[job.index] = jobCost(this.model, job, placed.placement, Number.POSITIVE_INFINITY)
+    this.costs[job.index] =
+      jobCost(this.model, job, placed.placement, Number.POSITIVE_INFINITY) + this.churnOf(placed.placement)
     this.failures.delete(job.index)
     this.shop.commit(job, placed.placement)
+  }
+
+  /** What it costs that steps of a job are elsewhere than everybody was told. */
+  private churnOf({ job, operations }: JobPlacement): number {
+    const known = this.known[job]
+    if (!known) return 0
+    const moved = operations.filter((laid, index) => !samePlacement(laid, known.operations[index]!))
+    return this.churn.perStep * moved.length
   }
 
   takeOff(job: ModelJob): void {
@@ -57,7 +83,7 @@ export class Draft {
     this.placed[job.index] = undefined
   }
 
-  /** What a job adds to the energy, but for the makespan. */
+  /** What a job adds to the energy, churn with it, but for the makespan. */
   priceOf(job: ModelJob): number {
     const placed = this.placed[job.index]
     return placed ? this.costs[job.index]! + TIE_PER_MINUTE * endOf(placed) : this.missing

@@ -1,6 +1,7 @@
 export { type JobChange, planChanges } from './changes'
 export { type BrokenRule, checkSchedule } from './check'
 export { closedBetween, openedOn } from './closure'
+export type { Churn } from './draft'
 export { type ChainLink, explainEarliest } from './explain'
 export { MoveDesk, type OperationMove, type Rearranged, type StayMove, type Tried } from './move-desk'
 export { nextOpen, openMinutesBetween } from './open-minutes'

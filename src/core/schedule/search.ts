@@ -1,4 +1,4 @@
-import { Draft } from './draft'
+import { type Churn, Draft } from './draft'
 import type { Model, ModelJob } from './model'
 import { chooseJobs, freedom, shuffled } from './neighbourhood'
 import type { Placed, PlaceFailure } from './place-job'
@@ -24,6 +24,8 @@ export type SearchOptions = {
    * is laid, the search begins with it, so that what comes of it is never worse.
    */
   standing?: readonly PlacedOperation[]
+  /** The price of moving what everybody was told; it decides the search and is no part of the stated cost. */
+  churn?: Churn
   /** Told of the first schedule and of every better one. */
   onBetter?: (progress: SearchProgress) => void
 }
@@ -61,11 +63,11 @@ function byUrgency(a: ModelJob, b: ModelJob): number {
 }
 
 /** Lays all jobs in order; where some find no room, starts over with those first. */
-function construct(model: Model, onBuilt: (draft: Draft) => void): Draft {
+function construct(model: Model, churn: Churn | undefined, onBuilt: (draft: Draft) => void): Draft {
   let order = [...model.jobs].sort(byUrgency)
   let best: Draft | undefined
   for (let round = 0; round <= PROMOTIONS_MAX; round++) {
-    const run = new Draft(model)
+    const run = new Draft(model, churn)
     for (const job of order) run.insert(job)
     if (!best || run.failures.size < best.failures.size) {
       best = run
@@ -83,9 +85,13 @@ function construct(model: Model, onBuilt: (draft: Draft) => void): Draft {
 const boldnessOf = (model: Model) => BOLD_JOBS / model.jobs.length
 
 /** The schedule that stands, if every job is on it. */
-function standingDraft(model: Model, placed: readonly PlacedOperation[]): Draft | undefined {
+function standingDraft(
+  model: Model,
+  placed: readonly PlacedOperation[],
+  churn: Churn | undefined,
+): Draft | undefined {
   const placements = readPlacements(model, placed)
-  const draft = new Draft(model)
+  const draft = new Draft(model, churn)
   for (const job of model.jobs) {
     const placement = placements[job.index]
     if (!placement) return undefined
@@ -124,12 +130,12 @@ export class Search {
     seed: number,
     private readonly bound = Number.NEGATIVE_INFINITY,
     private readonly onBetter?: (progress: SearchProgress) => void,
-    standing: readonly PlacedOperation[] = [],
+    { standing = [], churn }: Pick<SearchOptions, 'standing' | 'churn'> = {},
   ) {
     this.random = seededRandom(seed)
     this.boldWarm = Math.min(WARM_MAX, Math.max(WARM_MIN, boldnessOf(model)))
-    const laid = construct(model, (draft) => this.report(draft))
-    const known = standingDraft(model, standing)
+    const laid = construct(model, churn, (draft) => this.report(draft))
+    const known = standingDraft(model, standing, churn)
     this.draft = known && known.energy() <= laid.energy() ? known : laid
     if (this.draft === known) this.report(known)
     this.energy = this.draft.energy()

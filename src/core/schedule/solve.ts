@@ -40,7 +40,7 @@ export class Solver {
   /** Lays a first schedule. The problem is taken to be checked. */
   constructor(
     problem: Problem,
-    { seed, onBetter, standing }: Pick<SearchOptions, 'seed' | 'onBetter' | 'standing'>,
+    { seed, onBetter, standing, churn }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
   ) {
     this.model = compileModel(problem)
     this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
@@ -48,7 +48,10 @@ export class Solver {
     // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
     this.boundIsBest = this.model.jobs.length <= PROOF_JOBS_MAX
     this.bound = lowerBound(this.model, !this.boundIsBest)
-    this.search = new Search(this.model, seed, this.bound, onBetter, standing)
+    this.search = new Search(this.model, seed, this.bound, onBetter, {
+      ...(standing ? { standing } : {}),
+      ...(churn ? { churn } : {}),
+    })
   }
 
   /** Nothing better can be found. */

@@ -56,6 +56,25 @@ describe('solving in turns', () => {
     const partly = good.operations.slice(1)
     expect(solve(problem, { seed: 1, steps: 0, standing: partly }).schedule.cost).toBe(fresh.cost)
   })
+  test('moves what stands only where that wins more than its price, and states the cost without it', () => {
+    const problem = crowded()
+    const poor = solve(problem, { seed: 3, steps: 0 }).schedule
+    const movedWith = (perStep: number) => {
+      const churn = { against: poor.operations, perStep }
+      const { schedule } = solve(problem, { seed: 1, steps: 300, standing: poor.operations, churn })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      const moved = schedule.operations.filter(({ job, operation, start }) =>
+        poor.operations.some(
+          (each) => each.job === job && each.operation === operation && each.start !== start,
+        ),
+      )
+      expect(schedule.cost! + perStep * moved.length).toBeLessThanOrEqual(poor.cost!)
+      return moved.length
+    }
+    expect(movedWith(0)).toBeGreaterThan(0)
+    expect(movedWith(1e9)).toBe(0)
+    expect(movedWith(60)).toBeLessThanOrEqual(movedWith(0))
+  })
   test('stops when it is told to, and has nothing to do in an empty shop', () => {
     let asked = 0
     const { steps } = solve(crowded(), { seed: 1, steps: 1000, shouldStop: () => ++asked > 7 })
