@@ -12,7 +12,7 @@ import {
 import type { Instant } from '@/core/time'
 import { calendarNow, type Floor, loadFloor, openJobs } from './floor'
 import { loadPublished, publish } from './plan-store'
-import { NOBODY, planFloor } from './planning'
+import { keptPlan } from './planning'
 import { fingerprint, floorOf, type PlannedFrom } from './proposal'
 
 /** Moves by hand on the calendar that stands: what they are tried on, how they are taken, undone and done again. */
@@ -26,11 +26,13 @@ export type ToMove =
 export function standing(
   floor: Floor,
 ): Omit<Extract<ToMove, { kind: 'open' }>, 'from'> | Extract<ToMove, { kind: 'blocked' }> {
-  const { now } = floor
   const jobs = openJobs(floor)
-  const { schedule } = planFloor(calendarNow(floor), jobs, { now, movable: NOBODY })
+  const {
+    planned: { schedule },
+    options,
+  } = keptPlan(floor, jobs)
   if (schedule.status === 'infeasible') return { kind: 'blocked', reasons: schedule.reasons }
-  const { problem } = planningProblem(calendarNow(floor), jobs, { now })
+  const { problem } = planningProblem(calendarNow(floor), jobs, options)
   return { kind: 'open', problem, operations: schedule.operations }
 }
 
@@ -129,7 +131,7 @@ async function goTo(
   const live = openJobs(floor).map((job) =>
     jobs.has(job.id) ? { ...job, published: next.filter((placed) => placed.job === job.id) } : job,
   )
-  const { schedule, placed } = planFloor(calendarNow(floor), live, { now, movable: NOBODY })
+  const { schedule, placed } = keptPlan(floor, live).planned
   if (schedule.status === 'infeasible') return overtaken
   const back = placed.filter(({ job }) => jobs.has(job))
   if (new Set(back.map(({ job }) => job)).size < jobs.size) return overtaken

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import {
+  AIR,
   inTitles,
   type JobPlan,
   type LiveJob,
@@ -112,5 +113,6 @@ export function whyNotEarlier(floor: Floor, jobId: string): ChainLink[] | undefi
     now: floor.now,
     movable: new Set([jobId]),
   })
-  return explainEarliest(problem, jobId)
+  // The minute from which damp air is measured is no step of the work.
+  return explainEarliest(problem, jobId)?.filter(({ operation }) => operation !== AIR)
 }

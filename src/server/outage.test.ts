@@ -1,12 +1,14 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
-import type { Outage } from '@/core/job'
+import { isCoat, type Outage } from '@/core/job'
+import { MoveDesk } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { connect } from './db'
 import { demoShop } from './demo-shop.fixture'
 import { loadFloor } from './floor'
 import { MIGRATIONS, migrate } from './migrations'
-import { endOutage, listOutages } from './outage-store'
+import { calendarToMove } from './moving'
+import { addOutage, endOutage, listOutages } from './outage-store'
 import { loadPublished } from './plan-store'
 import { propose, takeProposal } from './proposal'
 
@@ -24,6 +26,29 @@ test('0005-outages adds its table to a database from before, and keeps the propo
   expect(await migrate(old, MIGRATIONS.slice(0, 5))).toEqual(['0005-outages'])
   expect(await old('proposals')).toMatchObject([{ id: 'p', outage: null }])
   expect(await listOutages(old, NOW)).toEqual([])
+  await old.destroy()
+})
+
+test('0008-damp-air keeps who was away and which bay was out, and lets the air be told of', async () => {
+  const old = connect(path.join(shop.folder, 'older.db'))
+  await migrate(old, MIGRATIONS.slice(0, 7))
+  const row = (id: string, kind: string, until: Instant) => ({
+    id,
+    kind,
+    what_id: 'x',
+    from_at: NOW,
+    until_at: until,
+    entered_at: NOW,
+  })
+  await old('outages').insert([row('a', 'person', hours(4)), row('b', 'place', hours(5))])
+  expect(await migrate(old, MIGRATIONS.slice(0, 8))).toEqual(['0008-damp-air'])
+  const damp: Outage = { id: 'c', what: { kind: 'air' }, from: hours(1), until: hours(2) }
+  await addOutage(old, damp, NOW)
+  expect(await listOutages(old, NOW)).toEqual([
+    { id: 'a', what: { kind: 'person', id: 'x' }, from: NOW, until: hours(4) },
+    { id: 'b', what: { kind: 'place', id: 'x' }, from: NOW, until: hours(5) },
+    damp,
+  ])
   await old.destroy()
 })
 
@@ -94,4 +119,44 @@ test('a bay out of use is left to no car that was to come, and the others keep t
   expect(await there()).toEqual([])
   const { jobs } = await loadFloor(shop.db, NOW)
   expect(jobs.some(({ job }) => job.id.startsWith('closed:'))).toBe(false)
+})
+
+test('in damp air nothing is coated, and every way to plan keeps to it', async () => {
+  const floor = await loadFloor(shop.db, NOW)
+  const isLayer = ({ job, operation }: { job: string; operation: string }) =>
+    floor.jobs
+      .find(({ live }) => live?.id === job)
+      ?.live?.plan.operations.some((each) => each.id === operation && isCoat(each)) ?? false
+  const layer = (await published()).find((placed) => isLayer(placed) && placed.start > hours(2))!
+  const damp: Outage = {
+    id: 'damp',
+    what: { kind: 'air' },
+    from: plusMinutes(layer.start as Instant, -60),
+    until: plusMinutes(layer.end as Instant, 120),
+  }
+  const coated = async () =>
+    (await published()).filter(
+      (placed) => isLayer(placed) && placed.start < damp.until && placed.end > damp.from,
+    )
+  const touched = new Set((await coated()).map(({ job }) => job))
+  const proposal = await propose(shop.db, NOW, damp)
+  // Its second layer is under way: the third cannot wait so long, and that is said before anybody takes it.
+  expect(proposal.planning.reasons.map(({ message }) => message)).toEqual([
+    expect.stringMatching(
+      /must begin .* after “Layer 2.*”, and no earlier than .* because of “air too damp to coat”/,
+    ),
+  ])
+  const moved = proposal.changes.map(({ job }) => job)
+  expect([...touched].every((job) => moved.includes(job))).toBe(true)
+  expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+  expect(await coated()).toEqual([])
+  const anew = await propose(shop.db, NOW)
+  expect(await takeProposal(shop.db, anew.id, NOW)).toEqual({ kind: 'taken' })
+  expect(await coated()).toEqual([])
+  const calendar = await calendarToMove(shop.db, NOW)
+  expect(calendar.kind).toBe('open')
+  if (calendar.kind !== 'open') return
+  const desk = new MoveDesk(calendar.problem, calendar.operations)
+  const tried = desk.tryOperation({ job: layer.job, operation: layer.operation, start: damp.from })
+  expect(tried.kind).toBe('refused')
 })

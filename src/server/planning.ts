@@ -73,20 +73,23 @@ export function planFloor(
 function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, steps: number): Planned {
   const jobs = openJobs(floor)
   const { now } = floor
+  const calendar = calendarNow(floor)
+  const coatAfterDamp = true
   const views: PlanningOptions[] = [
     ...(movable ? [{ now, movable }] : []),
     { now },
-    ...(jobs.some(({ pinned }) => pinned) ? [{ now, letPinsGo: true }] : []),
-    { now, letPinsGo: true, forgetPlaces: true },
-    { now, letPinsGo: true, letWindowsGo: true },
-    { now, letPinsGo: true, forgetPlaces: true, letWindowsGo: true },
+    ...(calendar.damp?.length ? [{ now, coatAfterDamp }] : []),
+    ...(jobs.some(({ pinned }) => pinned) ? [{ now, coatAfterDamp, letPinsGo: true }] : []),
+    { now, coatAfterDamp, letPinsGo: true, forgetPlaces: true },
+    { now, coatAfterDamp, letPinsGo: true, letWindowsGo: true },
+    { now, coatAfterDamp, letPinsGo: true, forgetPlaces: true, letWindowsGo: true },
   ]
   let planned: Planned | undefined
   let reasons: ScheduleReason[] = []
   for (const options of views) {
     // Where everything may move, the plan that stands is where to begin: a new one is never worse.
     const free = !options.movable && steps > 0
-    planned = planFloor(calendarNow(floor), jobs, options, steps, free ? standingPlan(floor) : [])
+    planned = planFloor(calendar, jobs, options, steps, free ? standingPlan(floor) : [])
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
       return {
@@ -101,10 +104,29 @@ function planAround(floor: Floor, movable: ReadonlySet<string> | undefined, step
 /** No job: all of them keep what was published. */
 export const NOBODY: ReadonlySet<string> = new Set()
 
-/** What is published, brought up to this minute; nothing where it can no longer be kept. */
+/**
+ * What is published for these jobs, brought up to this minute, and how it is looked at. Where it rests on a window that
+ * could not be kept after work already begun, it is looked at without that window.
+ */
+export function keptPlan(
+  floor: Floor,
+  jobs: readonly LiveJob[] = openJobs(floor),
+): { planned: Planned; options: PlanningOptions } {
+  const [calendar, { now }] = [calendarNow(floor), floor]
+  const strict = planFloor(calendar, jobs, { now, movable: NOBODY })
+  if (strict.schedule.status !== 'infeasible') return { planned: strict, options: { now } }
+  const lenient = planFloor(calendar, jobs, { now, movable: NOBODY, letMissedWindowsGo: true })
+  return lenient.schedule.status === 'infeasible'
+    ? { planned: strict, options: { now } }
+    : { planned: lenient, options: { now, letMissedWindowsGo: true } }
+}
+
+/** What is published, brought up to this minute; nothing where it can no longer be kept, or not in its windows. */
 export function standingPlan(floor: Floor): PlacedOperation[] {
-  const kept = planFloor(calendarNow(floor), openJobs(floor), { now: floor.now, movable: NOBODY })
-  return kept.schedule.status === 'infeasible' ? [] : kept.schedule.operations
+  const { planned, options } = keptPlan(floor)
+  return planned.schedule.status === 'infeasible' || options.letMissedWindowsGo
+    ? []
+    : planned.schedule.operations
 }
 
 /** A plan in which everything not yet begun may move; nothing is published. */

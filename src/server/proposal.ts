@@ -2,6 +2,8 @@ import { createHash, randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import {
+  inTitles,
+  isCoat,
   joinParts,
   type LiveJob,
   type Outage,
@@ -9,6 +11,7 @@ import {
   planningProblem,
   planSchema,
 } from '@/core/job'
+import { unreachable } from '@/core/result'
 import {
   type Churn,
   checkSchedule,
@@ -60,11 +63,23 @@ export function fingerprint(floor: Floor): string {
     .digest('hex')
 }
 
-/** Jobs that were to use what is out while it is out. */
+/** Jobs that were to use what is out while it is out, or to be coated in air too damp for it. */
 function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): ReadonlySet<string> {
-  const meets = ({ start, end, people, place }: PlacedOperation) =>
-    start < until && from < end && (what.kind === 'place' ? place === what.id : people.includes(what.id))
-  return new Set(jobs.flatMap(({ id, published }) => (published.some(meets) ? [id] : [])))
+  const uses = ({ plan }: LiveJob, { operation, people, place }: PlacedOperation): boolean => {
+    switch (what.kind) {
+      case 'place':
+        return place === what.id
+      case 'person':
+        return people.includes(what.id)
+      case 'air':
+        return plan.operations.some((each) => each.id === operation && isCoat(each))
+      default:
+        return unreachable(what)
+    }
+  }
+  const meets = (job: LiveJob) =>
+    job.published.some((placed) => placed.start < until && from < placed.end && uses(job, placed))
+  return new Set(jobs.filter(meets).map(({ id }) => id))
 }
 
 /**
@@ -168,10 +183,16 @@ export async function offerSchedule(
   return { kind: 'proposed', proposal: await keepProposal(db, floor, joinParts(schedule), planning) }
 }
 
+const CAUSE: Record<Outage['what']['kind'], string> = {
+  person: 'somebody away',
+  place: 'a bay out of use',
+  air: 'air too damp to coat',
+}
+
 const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
   computedAt: at,
   status: schedule.status,
-  cause: outage ? 'somebody away or a bay out of use' : 'planned anew',
+  cause: outage ? CAUSE[outage.what.kind] : 'planned anew',
   reasons: schedule.reasons,
 })
 
@@ -212,18 +233,25 @@ async function keepProposal(
     }
   })
   const underWay = outage ? workUnderWay(outage, floor) : []
-  return { id, planning, ...(outage ? { outage } : {}), underWay, changes }
+  const told = planning.reasons.map((reason) => {
+    const job = jobs.find((each) => each.id === reason.job)
+    return job
+      ? { ...reason, message: `${plates.get(job.id) ?? job.id}: ${inTitles(reason.message, job.plan)}` }
+      : reason
+  })
+  return { id, planning: { ...planning, reasons: told }, ...(outage ? { outage } : {}), underWay, changes }
 }
 
-/** What somebody is in the middle of when they leave: another pair of hands has to take it over at once. */
+/** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */
 function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['underWay'] {
-  if (what.kind !== 'person' || from > now) return []
+  if (what.kind === 'place' || from > now) return []
   return jobs.flatMap(({ job, live }) =>
-    (live?.plan.operations ?? []).flatMap(({ id, title }) => {
+    (live?.plan.operations ?? []).flatMap((operation) => {
+      const { id, title } = operation
       const progress = live!.progress[id]
-      return progress?.kind === 'started' && progress.by === what.id
-        ? [{ plate: job.vehicle.plate, title }]
-        : []
+      const stops =
+        what.kind === 'air' ? isCoat(operation) : progress?.kind === 'started' && progress.by === what.id
+      return progress?.kind === 'started' && stops ? [{ plate: job.vehicle.plate, title }] : []
     }),
   )
 }

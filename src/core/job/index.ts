@@ -10,6 +10,7 @@ export {
   type TypedWeek,
   typedCrew,
 } from './crew'
+export { AIR, type DampAir, isCoat } from './damp-air'
 export {
   enquiryOffer,
   inAnyIndoorBay,

@@ -8,6 +8,7 @@ import {
   type Schedule,
 } from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween, plusMinutes } from '../time'
+import { AIR, AIR_PLACE, type DampAir, isCoat, linksByAir } from './damp-air'
 import type { JobLink, JobPlan, PlannedOperation } from './operations'
 
 /** How far an operation has come. */
@@ -36,7 +37,7 @@ export type Closure = { id: string; place: string; from: Instant; until: Instant
 export type ShopCalendar = Pick<
   Problem,
   'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'
-> & { closures?: readonly Closure[] }
+> & { closures?: readonly Closure[]; damp?: readonly DampAir[] }
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
@@ -135,23 +136,43 @@ class ProblemBuilder {
     )
     const all = [...entries.values()]
     const starts = all.flatMap(({ pins }) => pins.map(({ start }) => start as Instant))
+    const arrive = [onMinute(job.arrive), ...starts].reduce((a, b) => (a < b ? a : b))
+    const byAir = this.linksByAir(job, arrive)
+    const waits = byAir.length > 0
     return {
       file: {
         id: job.id,
-        arrive: [onMinute(job.arrive), ...starts].reduce((a, b) => (a < b ? a : b)),
+        arrive,
         ...(job.due ? { due: onMinute(job.due) } : {}),
         weight: job.weight,
-        operations: all.flatMap(({ operations }) => operations),
-        links: this.links(job, entries),
-        stays: job.plan.stays.map((stay) => ({
-          ...stay,
-          operations: stay.operations.flatMap((id) =>
-            entries.get(id)!.operations.map((operation) => operation.id),
-          ),
-        })),
+        operations: [...all.flatMap(({ operations }) => operations), ...(waits ? [unattended(AIR, 1)] : [])],
+        links: [...this.links(job, entries), ...byAir],
+        stays: [
+          ...job.plan.stays.map((stay) => ({
+            ...stay,
+            operations: stay.operations.flatMap((id) =>
+              entries.get(id)!.operations.map((operation) => operation.id),
+            ),
+          })),
+          ...(waits ? [{ id: AIR, kind: AIR, operations: [AIR] }] : []),
+        ],
       },
-      pins: all.flatMap(({ pins }) => pins),
+      pins: [
+        ...all.flatMap(({ pins }) => pins),
+        ...(waits ? [{ job: job.id, operation: AIR, start: arrive, place: AIR }] : []),
+      ],
     }
+  }
+
+  private linksByAir(job: LiveJob, arrive: Instant): JobLink[] {
+    const coats = job.plan.operations
+      .filter((operation) => isCoat(operation) && !this.hasBegun(job, operation.id))
+      .map((operation) => ({
+        operation,
+        planned: job.published.find((placed) => placed.operation === operation.id),
+      }))
+    const allAfter = this.options.coatAfterDamp ?? false
+    return linksByAir(this.shop.damp ?? [], arrive, coats, { earliest: this.origin, allAfter })
   }
 
   private placeOf(job: LiveJob, operation: string): { place?: string } {
@@ -257,13 +278,20 @@ class ProblemBuilder {
       if (progress.kind === 'open' || link.max === undefined) return [moved]
       const ended = progress.kind === 'done' ? progress.to : plusMinutes(progress.at, from.minutes)
       const closed = plusMinutes(ended, link.max)
-      if (closed >= this.origin && !this.options.letWindowsGo) return [moved]
+      if (closed >= this.origin && !this.letsGo(job, link.to, closed)) return [moved]
       if (closed < this.origin)
         this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
       const { max: _, ...withoutMax } = moved
       return [withoutMax]
     })
     return [...inner, ...outer]
+  }
+
+  /** Whether a window that is still open is not insisted on. */
+  private letsGo(job: LiveJob, operation: string, closed: Instant): boolean {
+    const planned = job.published.find((placed) => placed.operation === operation)
+    const isMissed = planned !== undefined && planned.start > closed
+    return (this.options.letWindowsGo || (this.options.letMissedWindowsGo && isMissed)) ?? false
   }
 
   private hasBegun(job: LiveJob, id: string): boolean {
@@ -278,10 +306,14 @@ export type PlanningOptions = {
   movable?: ReadonlySet<string>
   /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
   forgetPlaces?: boolean
+  /** Let every coat wait for dry air, also those that were planned to be done before it gets damp. */
+  coatAfterDamp?: boolean
   /** Give up what the manager has pinned: for a day on which it can no longer be kept. */
   letPinsGo?: boolean
   /** Give up the latest starts after work that has begun: for a day that has run too late to keep them. */
   letWindowsGo?: boolean
+  /** Give up only those of them that the published plan misses already. */
+  letMissedWindowsGo?: boolean
 }
 
 /**
@@ -299,9 +331,16 @@ export function planningProblem(
     ...jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id))),
     ...(shop.closures ?? []).flatMap((closure) => closureJob(shop, closure, origin)),
   ]
+  const isDamp = (shop.damp ?? []).length > 0
   const problem = problemSchema.parse({
     format: PROBLEM_FORMAT,
     ...shop,
+    ...(isDamp
+      ? {
+          places: [...shop.places, AIR_PLACE],
+          calendars: { ...shop.calendars, [AIR_PLACE.calendar]: { always: true } },
+        }
+      : {}),
     origin,
     jobs: built.map(({ file }) => file),
     fixed: built.flatMap(({ pins }) => pins),
@@ -313,7 +352,7 @@ export function planningProblem(
 export function joinParts(schedule: Schedule): PlacedOperation[] {
   const rests = schedule.operations.filter(({ operation }) => operation.endsWith(REST))
   return schedule.operations
-    .filter(({ job }) => !job.startsWith(CLOSED))
+    .filter(({ job, operation }) => !job.startsWith(CLOSED) && operation !== AIR)
     .filter(({ operation }) => !operation.endsWith(REST))
     .map((placed) => {
       const rest = rests.find(

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
-import { checkSchedule, openMinutesBetween, solve } from '../schedule'
-import { instantOrThrow, plusMinutes } from '../time'
+import { checkSchedule, openMinutesBetween, type PlacedOperation, solve } from '../schedule'
+import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { makeOffer } from '.'
+import { isCoat } from './damp-air'
 import { offerInput, template } from './fixture'
 import { joinParts, type LiveJob, planningProblem, type ShopCalendar } from './live'
 import { type Outage, shopWithout } from './outage'
@@ -115,6 +116,62 @@ describe('a bay out of use', () => {
     const { schedule } = planned([live('A')], all)
     expect(schedule.status).toBe('infeasible')
     expect(schedule.reasons.map(({ job }) => job)).toEqual(['A'])
+  })
+})
+
+describe('air too damp to coat', () => {
+  const damp = (from: number, until: number): Outage => ({
+    id: `air ${from}`,
+    what: { kind: 'air' },
+    from: hoursLater(from),
+    until: hoursLater(until),
+  })
+  const coats = live('A').plan.operations.filter(isCoat)
+  const dampCoats = (placed: readonly PlacedOperation[], { from, until }: Outage) =>
+    placed.filter(
+      ({ operation, start, end }) => coats.some(({ id }) => id === operation) && start < until && from < end,
+    )
+
+  test('is coated in at no time, whether coats wait for it or were planned before; the rest of the work goes on', () => {
+    const dry = planned([live('A'), live('B')], []).placed
+    let [waited, before] = [0, 0]
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 90 }), fc.integer({ min: 1, max: 30 }), (from, hours) => {
+        const wet = damp(from, from + hours)
+        const jobs = [live('A'), live('B')].map((job) => ({
+          ...job,
+          published: dry.filter((placed) => placed.job === job.id),
+        }))
+        const { problem, schedule, placed } = planned(jobs, [wet])
+        expect(schedule.reasons).toEqual([])
+        expect(checkSchedule(problem, schedule)).toEqual([])
+        expect(dampCoats(placed, wet)).toEqual([])
+        expect(placed).toHaveLength(dry.length)
+        if (dampCoats(dry, wet).length > 0) waited += 1
+        else if (dry.some(({ end }) => end > wet.until)) before += 1
+      }),
+      { numRuns: 25 },
+    )
+    // Both kinds were really tried.
+    expect(waited).toBeGreaterThan(0)
+    expect(before).toBeGreaterThan(0)
+  })
+  test('ends a coat before it only where that was planned so; a day run late lets it wait', () => {
+    const [coat] = coats
+    const dry = planned([live('A')], []).placed
+    const layer = dry.find(({ operation }) => operation === coat!.id)!
+    const wet = { ...damp(0, 1), from: layer.end as Instant, until: plusMinutes(layer.end as Instant, 600) }
+    const job = { ...live('A'), published: dry }
+    const before = planned([job], [wet]).placed.find(({ operation }) => operation === coat!.id)!
+    expect(before.end <= wet.from).toBe(true)
+    const late = plusMinutes(layer.start as Instant, 30)
+    const after = planned([job], [wet], late).placed.find(({ operation }) => operation === coat!.id)!
+    expect(after.start >= wet.until).toBe(true)
+  })
+  test('lies in the way of no car that needs no coat, and of none that comes when it is dry again', () => {
+    const later = { ...live('A'), arrive: hoursLater(50) }
+    const { problem } = planningProblem(shopWithout(shop, [damp(0, 40)]), [later], { now: MONDAY })
+    expect(problem.jobs[0]!.operations.map(({ id }) => id)).toEqual(later.plan.operations.map(({ id }) => id))
   })
 })
 

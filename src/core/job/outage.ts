@@ -2,17 +2,17 @@ import { closedBetween } from '../schedule'
 import { type Instant, laterOf } from '../time'
 import type { Closure, ShopCalendar } from './live'
 
-/** Somebody who is away, or a bay that cannot be used, from one instant to another. */
+/** Somebody who is away, a bay that cannot be used, or air too damp to coat, from one instant to another. */
 export type Outage = {
   id: string
-  what: { kind: 'person' | 'place'; id: string }
+  what: { kind: 'person' | 'place'; id: string } | { kind: 'air' }
   from: Instant
   until: Instant
 }
 
 /**
- * The shop as it is while something is out: people who are away are off shift, and bays out of use are held by nobody’s
- * car, since a car must not even stand in them.
+ * The shop as it is while something is out: people who are away are off shift, bays out of use are held by nobody’s
+ * car, since a car must not even stand in them, and nothing is coated in damp air.
  */
 export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): ShopCalendar {
   const calendars = { ...shop.calendars }
@@ -26,7 +26,9 @@ export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): Sho
     )
     return { ...person, calendar: name }
   })
-  return { ...shop, calendars, people, closures: shop.places.flatMap(({ id }) => closuresOf(id, outages)) }
+  const closures = shop.places.flatMap(({ id }) => closuresOf(id, outages))
+  const damp = outages.flatMap(({ what, from, until }) => (what.kind === 'air' ? [{ from, until }] : []))
+  return { ...shop, calendars, people, closures, damp }
 }
 
 /** When a bay is out of use; stretches that overlap or touch are one. */

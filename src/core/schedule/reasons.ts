@@ -54,12 +54,34 @@ export function impossibilityReason(model: Model, found: Impossibility): Schedul
   }
 }
 
+/** The link from work that lies fixed which lets an operation begin only after `opens`, if there is one. Minutes. */
+function heldByFixedWork(
+  job: ModelJob,
+  operation: number,
+  opens: number,
+): { from: string; opens: number } | undefined {
+  return job.links
+    .filter(({ to }) => to === operation)
+    .flatMap(({ from, min }) => {
+      const { id, pin, mode, minutes } = job.operations[from]!
+      return pin && mode !== 'pausable' ? [{ from: id, opens: pin.start + minutes + min }] : []
+    })
+    .find((held) => held.opens > opens)
+}
+
 function failureText(model: Model, job: ModelJob, failure: PlaceFailure): string {
   const operation = job.operations[failure.operation]!
   const { window } = failure
   if (window) {
     const after = job.operations[window.after]!.id
-    return `“${operation.id}” must begin ${moment(model, window.opens)} to ${moment(model, window.closes)}, after “${after}”; nobody who can do it is free then, and no other time for “${after}” opens a better window before the horizon.`
+    const held = heldByFixedWork(job, failure.operation, window.opens)
+    const span = `${moment(model, window.opens)} to ${moment(model, window.closes)}`
+    const since = held ? `, and no earlier than ${moment(model, held.opens)} because of “${held.from}”` : ''
+    const rest =
+      held && held.opens > window.closes
+        ? ''
+        : `; nobody who can do it is free then, and no other time for “${after}” opens a better window before the horizon`
+    return `“${operation.id}” must begin ${span}, after “${after}”${since}${rest}.`
   }
   switch (failure.code) {
     case 'pin-broken':

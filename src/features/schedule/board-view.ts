@@ -11,7 +11,15 @@ import { type Timeline, within } from './timeline'
 const PLACE_ROW = 74
 const PERSON_ROW = 44
 
-export type BoardRow = { kind: 'place' | 'person'; id: string; name: string; y: number; height: number }
+export type BoardRow = {
+  kind: 'place' | 'person'
+  id: string
+  name: string
+  /** A bay in which cars are coated. */
+  coats: boolean
+  y: number
+  height: number
+}
 
 export type BoardJob = Pick<JobPlan, 'operations' | 'stays'> & { id: string; plate: string }
 
@@ -43,10 +51,11 @@ export function boardView(floor: Floor, timeline: Timeline): BoardView {
   const placesHeight = setup.places.length * PLACE_ROW
   const rows: BoardRow[] = [
     ...setup.places.map(
-      ({ id, name }, index): BoardRow => ({
+      ({ id, name, kinds }, index): BoardRow => ({
         kind: 'place',
         id,
         name,
+        coats: kinds.includes('studio'),
         y: index * PLACE_ROW,
         height: PLACE_ROW,
       }),
@@ -56,6 +65,7 @@ export function boardView(floor: Floor, timeline: Timeline): BoardView {
         kind: 'person',
         id,
         name,
+        coats: false,
         y: placesHeight + index * PERSON_ROW,
         height: PERSON_ROW,
       }),

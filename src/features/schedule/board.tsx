@@ -45,7 +45,7 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
               ))}
               {view.rows.flatMap((row) =>
                 view.outages
-                  .filter(({ what }) => what.id === row.id)
+                  .filter(({ what }) => (what.kind === 'air' ? row.coats : what.id === row.id))
                   .map((outage) => (
                     <OutageShade key={outage.id} outage={outage} timeline={timeline} row={row} />
                   )),
@@ -103,12 +103,18 @@ function RowNames({ view, firstPerson }: { view: BoardView; firstPerson: number 
   )
 }
 
-/** The stretch in which somebody is away or a bay is out of use. */
+const OUT_WORD: Record<Outage['what']['kind'], string> = {
+  person: 'away',
+  place: 'out of use',
+  air: 'too damp to coat',
+}
+
+/** The stretch in which somebody is away, a bay is out of use, or nothing is coated in it. */
 function OutageShade({ outage, timeline, row }: { outage: Outage; timeline: Timeline; row: BoardRow }) {
   const from = Math.max(0, xOf(timeline, outage.from))
   const to = Math.min(widthOf(timeline), xOf(timeline, outage.until))
   if (to <= from) return null
-  const word = outage.what.kind === 'person' ? 'away' : 'out of use'
+  const word = OUT_WORD[outage.what.kind]
   return (
     <g>
       <title>{word}</title>

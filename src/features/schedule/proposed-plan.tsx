@@ -31,7 +31,7 @@ export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed
   return (
     <section aria-label={title}>
       <h2 className="text-xl">{title}</h2>
-      <LeftUnderWay underWay={proposal.underWay} />
+      <LeftUnderWay {...proposal} />
       <NoRoom planning={proposal.planning} />
       <Changes changes={proposal.changes} zone={zone} now={now} />
       <div className="mt-3 flex flex-wrap gap-2">
@@ -46,12 +46,15 @@ export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed
   )
 }
 
-/** What whoever leaves is in the middle of, and has to be taken over at the car. */
-function LeftUnderWay({ underWay }: Pick<Proposal, 'underWay'>) {
+/** What whoever leaves is in the middle of, and has to be taken over at the car; or what is being coated as it gets damp. */
+function LeftUnderWay({ underWay, outage }: Pick<Proposal, 'underWay' | 'outage'>) {
+  const damp = outage?.what.kind === 'air'
   return underWay.map(({ plate, title }) => (
     <p key={`${plate} ${title}`} className="mt-1 font-semibold text-copper">
-      {plate} is in the middle of “{title}”. Somebody has to take it over at the car: the plan counts on it
-      being finished in time.
+      {plate} is in the middle of “{title}”.{' '}
+      {damp
+        ? 'It cannot be put off: keep the bay shut and warm, measure there, and look twice for high spots.'
+        : 'Somebody has to take it over at the car: the plan counts on it being finished in time.'}
     </p>
   ))
 }

@@ -1,6 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
+import type { Outage } from '@/core/job'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import {
   foresee,
@@ -20,13 +21,20 @@ import { ProposedPlan, SILENT } from './proposed-plan'
 
 type Named = { id: string; name: string }
 /** An outage that is known, in words. */
-export type KnownOutage = { id: string; name: string; kind: 'person' | 'place'; until: Instant }
+export type KnownOutage = { id: string; name: string; kind: Outage['what']['kind']; until: Instant }
 
 /** A step that is still to be done, or under way. */
 export type OpenStep = { job: string; operation: string; plate: string; title: string }
 
 /** What has happened: somebody or something is out, or the work itself changes. */
-type Happening = TypedOutage['kind'] | 'frost' | 'longer'
+type Happening = TypedOutage['what']['kind'] | 'frost' | 'longer'
+
+/** How it is told that something is out, and over. */
+const OUT: Record<KnownOutage['kind'], { is: string; over: string }> = {
+  person: { is: 'is away', over: 'Is back' },
+  place: { is: 'is out of use', over: 'In use again' },
+  air: { is: 'is too damp to coat', over: 'Dry enough again' },
+}
 
 type Props = {
   steps: OpenStep[]
@@ -43,8 +51,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
   const today = dayIn(zone, now)
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState<TypedOutage>({
-    kind: 'person',
-    id: '',
+    what: { kind: 'person', id: '' },
     from: { day: today, time: clockNow },
     until: { day: plusDays(today, 1), time: '20:00' },
   })
@@ -86,7 +93,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
       }
     })
   const wrong = (field: 'id' | 'from' | 'until') => (refused?.field === field ? refused.message : undefined)
-  const list = typed.kind === 'person' ? people : places
+  const { what } = typed
   return (
     <section className="contents" aria-label="Away and out of use">
       <p role="status" className="text-sm text-ink-soft">
@@ -103,13 +110,15 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
               options={[
                 { value: 'person', name: 'Somebody is away' },
                 { value: 'place', name: 'A bay is out of use' },
+                { value: 'air', name: 'The air is too damp' },
                 { value: 'frost', name: 'It freezes' },
                 { value: 'longer', name: 'A step takes longer' },
               ]}
               value={happening}
               onChange={(next) => {
                 setHappening(next)
-                change(next === 'person' || next === 'place' ? { kind: next, id: '' } : {})
+                if (next === 'person' || next === 'place') change({ what: { kind: next, id: '' } })
+                else change(next === 'air' ? { what: { kind: 'air' } } : {})
               }}
             />
             {happening === 'longer' && (
@@ -123,15 +132,15 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
                 }}
               />
             )}
-            {(happening === 'person' || happening === 'place') && (
-              <Field label={typed.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
+            {happening === what.kind && what.kind !== 'air' && (
+              <Field label={what.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
                 <select
                   className="field"
-                  value={typed.id}
-                  onChange={(event) => change({ id: event.target.value })}
+                  value={what.id}
+                  onChange={(event) => change({ what: { ...what, id: event.target.value } })}
                 >
                   <option value="">Choose</option>
-                  {list.map(({ id, name }) => (
+                  {(what.kind === 'person' ? people : places).map(({ id, name }) => (
                     <option key={id} value={id}>
                       {name}
                     </option>
@@ -140,6 +149,12 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
               </Field>
             )}
           </div>
+          {happening === 'air' && (
+            <p className="max-w-prose text-ink-soft">
+              Nothing is coated in that time: layers wait for dry air, or are laid before it. All other work
+              goes on.
+            </p>
+          )}
           {happening === 'frost' && (
             <p className="max-w-prose text-ink-soft">
               Water would freeze in locks and seals: what was to be washed outside is washed without a hose in
@@ -191,10 +206,9 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
         <ul className="order-1 flex w-full flex-wrap gap-x-5">
           {known.map((outage) => (
             <li key={outage.id} className="flex items-center gap-2 text-copper">
-              {outage.name} is {outage.kind === 'person' ? 'away' : 'out of use'} until{' '}
-              {moment(zone, outage.until, now)}
+              {outage.name} {OUT[outage.kind].is} until {moment(zone, outage.until, now)}
               <Button look="quiet" disabled={pending} onClick={() => back(outage.id)}>
-                {outage.kind === 'person' ? 'Is back' : 'In use again'}
+                {OUT[outage.kind].over}
               </Button>
             </li>
           ))}

@@ -45,7 +45,7 @@ export function ShopSchedule({ floor, history, span, from, car }: Props) {
             known={floor.outages.map(({ id, what, until }) => ({
               id,
               kind: what.kind,
-              name: outNames.get(what.id) ?? what.id,
+              name: what.kind === 'air' ? 'The air' : (outNames.get(what.id) ?? what.id),
               until,
             }))}
             zone={setup.timezone}

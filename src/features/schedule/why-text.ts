@@ -1,4 +1,4 @@
-import { type PlannedOperation, plannedId } from '@/core/job'
+import { AIR, type PlannedOperation, plannedId } from '@/core/job'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
@@ -13,6 +13,7 @@ export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: '
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {
   if (link.kind === 'people') return minutesBetween(link.from, link.start) >= GRID_MINUTES
+  if (link.kind === 'after') return link.other === AIR
   return link.kind === 'place' || link.kind === 'window'
 }
 
@@ -32,6 +33,7 @@ export function whyText(
     case 'arrival':
       return `${title} begins ${at(link.start)}, when the car is here.`
     case 'after':
+      if (link.other === AIR) return `${title} waits for dry air: begins ${at(link.start)}.`
       return link.waitMinutes > 0
         ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`

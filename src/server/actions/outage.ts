@@ -22,8 +22,13 @@ const moment = (what: string) =>
   })
 
 const typedOutage = z.strictObject({
-  kind: z.enum(['person', 'place']),
-  id: z.string().min(1, 'Choose who or what it is.'),
+  what: z.discriminatedUnion('kind', [
+    z.strictObject({
+      kind: z.enum(['person', 'place']),
+      id: z.string().min(1, 'Choose who or what it is.'),
+    }),
+    z.strictObject({ kind: z.literal('air') }),
+  ]),
   from: moment('from which it holds'),
   until: moment('until which it holds'),
 })
@@ -33,7 +38,7 @@ export type OutageAnswer =
   | { kind: 'proposed'; proposal: Proposal }
   | { kind: 'refused'; field: 'id' | 'from' | 'until'; message: string }
 
-/** Works out what it would change that somebody is away or a bay is out of use. Nothing is kept until that plan is taken. */
+/** Works out what it would change that somebody is away, a bay is out of use or the air is too damp to coat. Nothing is kept until that plan is taken. */
 export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
   const read = typedOutage.safeParse(typed)
   if (!read.success) {
@@ -43,9 +48,11 @@ export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
   }
   const db = await database()
   const { setup } = await loadShop(db)
-  const { kind, id } = read.data
-  const known = kind === 'person' ? everyone(setup) : setup.places
-  if (!known.some((each) => each.id === id))
+  const { what } = read.data
+  if (
+    what.kind !== 'air' &&
+    !(what.kind === 'person' ? everyone(setup) : setup.places).some(({ id }) => id === what.id)
+  )
     return { kind: 'refused', field: 'id', message: 'This is no longer in the shop. Load the page again.' }
   const instantOf = ({ day, time }: TypedOutage['from']) =>
     atLocal(setup.timezone, localDayOrThrow(day), time)
@@ -56,7 +63,7 @@ export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
     return { kind: 'refused', field: 'until', message: 'This is already over; it changes no plan.' }
   if (daysBetween(dayIn(setup.timezone, from), dayIn(setup.timezone, until)) > LONGEST_DAYS)
     return { kind: 'refused', field: 'until', message: 'Longer than a year: change who works here instead.' }
-  const outage = { id: randomUUID(), what: { kind, id }, from, until }
+  const outage = { id: randomUUID(), what, from, until }
   return { kind: 'proposed', proposal: await propose(db, at, outage) }
 }
 
@@ -119,7 +126,7 @@ export async function foreseeLonger(typed: TypedLonger): Promise<OutageAnswer> {
   return { kind: 'proposed', proposal: await proposeWork(db, at, [change], 'a step takes longer') }
 }
 
-/** Somebody is back, or a bay is in use again. The plan that stands stays until it is planned anew. */
+/** Somebody is back, a bay is in use again, or the air is dry. The plan that stands stays until it is planned anew. */
 export async function isBack(id: string): Promise<void> {
   await endOutage(await database(), id, now())
   revalidatePath('/', 'layout')

@@ -5,6 +5,7 @@ import { proposals } from './0004-proposals'
 import { outages } from './0005-outages'
 import { moves } from './0006-moves'
 import { changedWork } from './0007-changed-work'
+import { dampAir } from './0008-damp-air'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -16,5 +17,6 @@ export const MIGRATIONS: readonly Migration[] = [
   outages,
   moves,
   changedWork,
+  dampAir,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,4 +1,4 @@
-import { inTitles, type PlannedOperation, plannedId } from '@/core/job'
+import { AIR, inTitles, type PlannedOperation, plannedId } from '@/core/job'
 import { unreachable } from '@/core/result'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
@@ -40,10 +40,13 @@ export function refusalText(refusal: Refusal, job: string, operation: string, na
     case 'before-arrival':
       return `The car only comes in ${at(refusal.arrives)}.`
     case 'too-soon':
+      if (refusal.after === AIR) return `The air is too damp to coat until ${at(refusal.opens)}.`
       return refusal.waitMinutes > 0
         ? `${it} must wait ${duration(refusal.waitMinutes)} after ${titleOf(refusal.after)}: not before ${at(refusal.opens)}.`
         : `${it} comes after ${titleOf(refusal.after)}, which is done ${at(refusal.opens)}.`
     case 'window-closed': {
+      if (refusal.after === AIR)
+        return `${it} must begin by ${at(refusal.closes)}: after that the air gets too damp to coat.`
       const missed = MISSED[step(refusal.after)?.kind ?? 'layer'] ?? 'later is too late'
       return `${it} must begin within ${duration(refusal.waitMinutes)} of the end of ${titleOf(refusal.after)}, by ${at(refusal.closes)}: ${missed}.`
     }

@@ -35,7 +35,14 @@ const stay = { jobId: 'a', stayId: 'dry', plate: 'IM 1', place: 'loft-1', blocks
 const view = { stays: [stay] } as unknown as BoardView
 const whole: Subject = { kind: 'stay', job: 'a', stay: 'dry' }
 const one = (operation: string): Subject => ({ kind: 'operation', job: 'a', operation })
-const row = (kind: BoardRow['kind'], id: string): BoardRow => ({ kind, id, name: id, y: 0, height: 10 })
+const row = (kind: BoardRow['kind'], id: string): BoardRow => ({
+  kind,
+  id,
+  name: id,
+  coats: false,
+  y: 0,
+  height: 10,
+})
 
 describe('what is in hand', () => {
   test('is found on the calendar, and of a stay begun the first step that is still open', () => {
