@@ -1,0 +1,54 @@
+export {
+  type Act,
+  type ActKind,
+  type CoatLog,
+  type CoatStage,
+  type Entry,
+  HIGH_SPOT_REMEDIES,
+  type HighSpotRemedy,
+  PAUSE_REASONS,
+  type PauseReason,
+  type Poured,
+} from './act'
+export { CHECKLISTS, type CheckItem, WHEEL_CHECKS } from './checklist'
+export { type Conflict, conflictOf } from './conflict'
+export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot'
+export {
+  acknowledged,
+  type Batch,
+  emptyOutbox,
+  enqueue,
+  isLost,
+  newIn,
+  type Outbox,
+  type Outcome,
+  onShopClock,
+  type Reply,
+  renamed,
+  type Waiting,
+} from './outbox'
+export { type Pace, type PadState, paceOf, padState, SECTIONS_PER_PAD } from './pace'
+export {
+  type CardState,
+  cardOf,
+  type HighSpot,
+  type Pause,
+  type ProcessChange,
+  pausedMinutes,
+  pausedNow,
+  type StepWork,
+  type Timer,
+  withEntry,
+  workOn,
+} from './state'
+export {
+  type FlashState,
+  flashState,
+  secondsLeft,
+  TIMER_PRESETS,
+  type TimerPreset,
+  type TimerState,
+  timerState,
+  timerText,
+} from './timers'
+export { conflictText, PAUSE_WORDS } from './words'

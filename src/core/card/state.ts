@@ -1,0 +1,168 @@
+import type { LiveJob, Progress } from '../job'
+import { type Instant, laterOf, minutesBetween } from '../time'
+import type { CoatStage, Entry, HighSpotRemedy, PauseReason } from './act'
+
+/** What the acts at a car add up to. */
+
+export type Pause = { from: Instant; to?: Instant; reason: PauseReason; by: string }
+export type Timer = { id: string; label: string; began: Instant; seconds: number; off?: Instant }
+export type HighSpot = {
+  id: string
+  panel: string
+  found: Instant
+  gone?: { at: Instant; how: HighSpotRemedy }
+}
+export type Short = { panel: string; note: string; at: Instant }
+export type ProcessChange = { panel: string; process: string; reason: string; at: Instant; by: string }
+
+/** What has been done within one operation. */
+export type StepWork = {
+  pauses: Pause[]
+  sections: Readonly<Record<string, { done: number; at: Instant }>>
+  coats: Readonly<Record<string, { stage: CoatStage; at: Instant }>>
+  timers: Timer[]
+  /** Sections worked since the pad was last cleaned, and since it was last a fresh one. */
+  pad: { sinceCleaned: number; sinceFresh: number; fresh: number }
+  towels: number
+  checks: Readonly<Record<string, boolean>>
+  short: Short[]
+  highSpots: HighSpot[]
+}
+
+export type CardState = {
+  progress: Readonly<Record<string, Progress>>
+  work: Readonly<Record<string, StepWork>>
+  processes: readonly ProcessChange[]
+}
+
+const UNTOUCHED: StepWork = {
+  pauses: [],
+  sections: {},
+  coats: {},
+  timers: [],
+  pad: { sinceCleaned: 0, sinceFresh: 0, fresh: 0 },
+  towels: 0,
+  checks: {},
+  short: [],
+  highSpots: [],
+}
+
+export function workOn(card: Pick<CardState, 'work'>, operation: string): StepWork {
+  return card.work[operation] ?? UNTOUCHED
+}
+
+export function pausedNow(work: StepWork): Pause | undefined {
+  return work.pauses.find(({ to }) => to === undefined)
+}
+
+/** Minutes rested between two moments. */
+export function pausedMinutes(work: StepWork, from: Instant, until: Instant): number {
+  return work.pauses.reduce((sum, pause) => {
+    const end = pause.to && pause.to < until ? pause.to : until
+    return sum + Math.max(0, minutesBetween(laterOf(pause.from, from), end))
+  }, 0)
+}
+
+/** The card as it is after an entry that was found right; see `conflictOf`. */
+export function withEntry(card: CardState, entry: Entry): CardState {
+  const before = workOn(card, entry.operation)
+  const next = (work: Partial<StepWork>): CardState => ({
+    ...card,
+    work: { ...card.work, [entry.operation]: { ...before, ...work } },
+  })
+  const moved = (progress: Progress, work: Partial<StepWork> = {}): CardState => ({
+    ...next(work),
+    progress: { ...card.progress, [entry.operation]: progress },
+  })
+  switch (entry.kind) {
+    case 'begin':
+      return moved({ kind: 'started', at: entry.at, by: entry.by })
+    case 'done': {
+      const was = card.progress[entry.operation]
+      const from = was?.kind === 'started' ? was.at : entry.at
+      return moved(
+        { kind: 'done', from, to: laterOf(entry.at, from), by: entry.by },
+        endPause(before, entry.at),
+      )
+    }
+    case 'pause':
+      return next({ pauses: [...before.pauses, { from: entry.at, reason: entry.reason, by: entry.by }] })
+    case 'resume':
+      return next(endPause(before, entry.at))
+    case 'process': {
+      const { panel, process, reason, at, by } = entry
+      return { ...card, processes: [...card.processes, { panel, process, reason, at, by }] }
+    }
+    default:
+      return next(detailOf(before, entry))
+  }
+}
+
+const endPause = (work: StepWork, at: Instant): Partial<StepWork> => ({
+  pauses: work.pauses.map((pause) => (pause.to ? pause : { ...pause, to: laterOf(at, pause.from) })),
+})
+
+type Detail = Exclude<Entry, { kind: 'begin' | 'done' | 'pause' | 'resume' | 'process' }>
+
+function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
+  const { at } = entry
+  switch (entry.kind) {
+    case 'sections': {
+      const more = Math.max(0, entry.done - (work.sections[entry.panel]?.done ?? 0))
+      const { sinceCleaned, sinceFresh, fresh } = work.pad
+      return {
+        sections: { ...work.sections, [entry.panel]: { done: entry.done, at } },
+        pad: { sinceCleaned: sinceCleaned + more, sinceFresh: sinceFresh + more, fresh },
+      }
+    }
+    case 'coat':
+      return { coats: { ...work.coats, [entry.panel]: { stage: entry.stage, at } } }
+    case 'timer':
+      return {
+        timers: [...work.timers, { id: entry.id, label: entry.label, began: at, seconds: entry.seconds }],
+      }
+    case 'timer-off':
+      return {
+        timers: work.timers.map((timer) =>
+          timer.id === entry.timer && !timer.off ? { ...timer, off: at } : timer,
+        ),
+      }
+    case 'pad':
+      return {
+        pad:
+          entry.what === 'fresh'
+            ? { sinceCleaned: 0, sinceFresh: 0, fresh: work.pad.fresh + 1 }
+            : { ...work.pad, sinceCleaned: 0 },
+      }
+    case 'towel':
+      return { towels: work.towels + 1 }
+    case 'check':
+      return { checks: { ...work.checks, [entry.item]: entry.checked } }
+    case 'short':
+      return { short: [...work.short, { panel: entry.panel, note: entry.note, at }] }
+    case 'high-spot':
+      return { highSpots: [...work.highSpots, { id: entry.id, panel: entry.panel, found: at }] }
+    case 'high-spot-gone':
+      return {
+        highSpots: work.highSpots.map((spot) =>
+          spot.id === entry.spot && !spot.gone ? { ...spot, gone: { at, how: entry.how } } : spot,
+        ),
+      }
+    default:
+      return unhandled(entry)
+  }
+}
+
+function unhandled(entry: never): never {
+  throw new Error(`unhandled act: ${JSON.stringify(entry)}`)
+}
+
+/**
+ * The card of a job from what is recorded of it: when its steps began and ended, and every other act in the order in
+ * which they were taken.
+ */
+export function cardOf(live: Pick<LiveJob, 'progress'>, entries: readonly Entry[]): CardState {
+  const empty: CardState = { progress: {}, work: {}, processes: [] }
+  const { work, processes } = entries.reduce(withEntry, empty)
+  return { progress: live.progress, work, processes }
+}

@@ -1,0 +1,82 @@
+import type { OperationKind } from '../job'
+import { type Instant, minutesBetween } from '../time'
+import type { Timer } from './state'
+
+/** A wait one may start by touch. The seconds are a beginning; the look of the thing decides. */
+export type TimerPreset = { label: string; seconds: number; source: 'cp' | 'mem'; note: string }
+
+const minutes = (count: number) => count * 60
+
+/** What is timed at a step, by what kind of step it is. */
+export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
+  wash: [
+    { label: 'Foam', seconds: minutes(4), source: 'cp', note: 'Never let it dry.' },
+    {
+      label: 'Acid on the first wheel',
+      seconds: minutes(2),
+      source: 'cp',
+      note: 'Four only when two were safe.',
+    },
+    {
+      label: 'Iron remover',
+      seconds: minutes(2),
+      source: 'cp',
+      note: 'Longer only where the data sheet says so.',
+    },
+  ],
+  mask: [],
+  cut: [],
+  refine: [],
+  polish: [
+    {
+      label: 'All-in-one sets',
+      seconds: minutes(30),
+      source: 'cp',
+      note: 'Swipe a finger: greasy means wait.',
+    },
+  ],
+  wipe: [],
+  surface: [
+    { label: 'Flash', seconds: 90, source: 'mem', note: 'The data sheet and the look of the film decide.' },
+  ],
+  layer: [{ label: 'Level', seconds: 30, source: 'cp', note: 'One towel to level, then a second.' }],
+  extra: [{ label: 'Dwell', seconds: minutes(3), source: 'mem', note: 'As the data sheet says.' }],
+  vendor: [],
+  hold: [],
+  finish: [],
+}
+
+/** Seconds a timer has still to run; below 0 it is over by so many. */
+export function secondsLeft({ began, seconds }: Pick<Timer, 'began' | 'seconds'>, now: Instant): number {
+  return seconds - minutesBetween(began, now) * 60
+}
+
+export type TimerState = 'running' | 'over' | 'off'
+
+export function timerState(timer: Timer, now: Instant): TimerState {
+  if (timer.off) return 'off'
+  return secondsLeft(timer, now) > 0 ? 'running' : 'over'
+}
+
+/** `4:05`, `1:02:30`, and `+0:20` once it is over. Whole seconds; what is left is rounded up. */
+export function timerText(left: number): string {
+  const whole = Math.abs(left > 0 ? Math.ceil(left) : Math.floor(left))
+  const [hours, rest] = [Math.floor(whole / 3600), whole % 3600]
+  const [mins, secs] = [Math.floor(rest / 60), rest % 60]
+  const two = (value: number) => String(value).padStart(2, '0')
+  const text = hours > 0 ? `${hours}:${two(mins)}:${two(secs)}` : `${mins}:${two(secs)}`
+  return left > 0 || whole === 0 ? text : `+${text}`
+}
+
+/** Where a panel laid wet stands: too soon to level, just right, or past it. Seconds since it was laid. */
+export type FlashState =
+  | { kind: 'wait'; secondsLeft: number }
+  | { kind: 'level-now'; secondsLeft: number }
+  | { kind: 'late'; secondsOver: number }
+
+export function flashState(wetSince: Instant, band: { min: number; max: number }, now: Instant): FlashState {
+  const since = minutesBetween(wetSince, now) * 60
+  if (since < band.min) return { kind: 'wait', secondsLeft: band.min - since }
+  if (since <= band.max) return { kind: 'level-now', secondsLeft: band.max - since }
+  return { kind: 'late', secondsOver: since - band.max }
+}
