@@ -195,7 +195,7 @@ async function writeHistory(
             layer: {
               productId: operation.productId!,
               lot: `${operation.productId!.slice(0, 2).toUpperCase()}-${1 + (job.number % 7)}`,
-              climate: sensor.read(place, progress.from),
+              climate: sensor.air(place, progress.from),
             },
           }
         : {}),

@@ -1,16 +1,21 @@
-import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
+import { bayAir, believed } from '@/server/air'
+import { database } from '@/server/db'
 import { requestFloor } from '@/server/request-floor'
 import { everyone } from '@/server/shop-store'
 
 export default async function YardPage() {
   const floor = await requestFloor()
   const { setup, catalogue } = floor.shop
-  const sensor = new SimulatedClimateSensor()
+  const air = await bayAir(
+    await database(),
+    setup.places.map(({ id }) => id),
+    floor.now,
+  )
   const yard = yardView(
     floor,
-    (place) => sensor.read(place, floor.now),
+    (place) => believed(air.get(place)),
     (car) => {
       const next = car?.entry.live?.plan.operations.find(
         ({ id, productId }) => productId && car.entry.live!.progress[id]?.kind !== 'done',

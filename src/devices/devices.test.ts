@@ -2,7 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { mean } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf } from '@/core/vehicle'
-import { type ClimateSensor, SimulatedClimateSensor } from './climate-sensor'
+import { type ClimateSensor, SimulatedClimateSensor, type Spell } from './climate-sensor'
 import {
   cutPaint,
   type FilmGauge,
@@ -94,17 +94,46 @@ test('the simulated gauge reads what is there, the same again with the same seed
   expect(inventPaint(panels, 5)).toEqual(inventPaint(panels, 5))
 })
 
+const MONDAY = instantOrThrow('2027-01-11T00:00:00Z')
+const hour = (count: number) => plusMinutes(MONDAY, count * 60)
+
 function sensorContract(name: string, sensor: ClimateSensor) {
-  test(`climate sensor, ${name}: gives plausible air at every hour of a week`, () => {
-    const start = instantOrThrow('2027-01-11T00:00:00Z')
-    for (let hour = 0; hour < 168; hour++) {
-      const { airC, rhPercent, panelC } = sensor.read('loft-1', plusMinutes(start, hour * 60))
-      expect(airC).toBeGreaterThan(-20)
-      expect(airC).toBeLessThan(50)
-      expect(rhPercent).toBeGreaterThan(0)
-      expect(rhPercent).toBeLessThanOrEqual(100)
-      expect(Math.abs(panelC - airC)).toBeLessThan(15)
-    }
+  describe(`climate sensor: ${name}`, () => {
+    test('writes down plausible air through a week, in order, and the same when asked again', () => {
+      const readings = sensor.readings('loft-1', MONDAY, hour(168))
+      expect(readings.length).toBeGreaterThan(168)
+      for (const [index, { at, climate }] of readings.entries()) {
+        if (index > 0) expect(at > readings[index - 1]!.at).toBe(true)
+        expect(climate.airC).toBeGreaterThan(-20)
+        expect(climate.airC).toBeLessThan(50)
+        expect(climate.rhPercent).toBeGreaterThan(0)
+        expect(climate.rhPercent).toBeLessThanOrEqual(100)
+        expect(Math.abs(climate.panelC - climate.airC)).toBeLessThan(15)
+      }
+      expect(sensor.readings('loft-1', MONDAY, hour(168))).toEqual(readings)
+    })
+    test('knows nothing of a stretch that lies the wrong way round', () => {
+      expect(sensor.readings('loft-1', hour(2), hour(1))).toEqual([])
+    })
   })
 }
 sensorContract('simulated', new SimulatedClimateSensor())
+
+describe('spells of the simulated sensor', () => {
+  const spell = (kind: Spell['kind']): Spell => ({ bay: 'loft-1', kind, from: hour(12), until: hour(17) })
+  const at = (kinds: Spell['kind'][], bay: string, count: number) =>
+    new SimulatedClimateSensor(kinds.map(spell)).readings(bay, hour(count), hour(count))
+  test('a humid one comes, holds and fades, in its own bay only', () => {
+    const rh = (count: number, bay = 'loft-1') => at(['humid'], bay, count)[0]!.climate.rhPercent
+    const dry = (count: number) => at([], 'loft-1', count)[0]!.climate.rhPercent
+    expect(rh(14) - dry(14)).toBeCloseTo(26, 0)
+    expect(rh(16.5) - dry(16.5)).toBeGreaterThan(2)
+    expect(rh(16.5)).toBeLessThan(rh(15.5))
+    expect(rh(17)).toBe(dry(17))
+    expect(rh(14, 'loft-2')).toBe(at([], 'loft-2', 14)[0]!.climate.rhPercent)
+  })
+  test('a silent sensor says nothing, a broken one what cannot be', () => {
+    expect(at(['silent'], 'loft-1', 14)).toEqual([])
+    expect(at(['absurd'], 'loft-1', 14)[0]!.climate.airC).toBeGreaterThan(60)
+  })
+})

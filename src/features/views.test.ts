@@ -1,19 +1,16 @@
 import { describe, expect, test } from 'vitest'
-import type { Product } from '@/core/coating'
 import type { LiveJob, Progress } from '@/core/job'
 import { judge } from '@/core/survey'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import type { Floor } from '@/server/floor'
 import { frondSummary } from '@/ui/frond'
-import catalogue from '../../demo/catalogue.json'
 import { milestoneWhen } from './care/milestone-list'
 import { roomFor } from './frame/rooms'
 import { leafletsOf } from './leaflets'
 import { blocksOf, partOf, staysOf } from './schedule/blocks'
 import { panelFace } from './survey/panel-face'
 import { windowText } from './window-text'
-import { cardSteps, layerConditions } from './work/card'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 const at = (minutes: number) => plusMinutes(NOW, minutes)
@@ -137,26 +134,6 @@ describe('the drawn schedule', () => {
       jobs: [{ job: { id: 'j', vehicle: { plate: 'IM 1' } }, live, stage: { kind: 'planned' } }],
     } as unknown as Floor
     expect(staysOf(floor)).toMatchObject([{ place: 'loft-1', start: at(0), end: at(1520) }])
-  })
-})
-
-describe('the job card', () => {
-  test('opens one step after the other, with its window and its caution', () => {
-    const steps = cardSteps(job({ one: done(-400, -220) }), [], NOW)
-    expect(steps.map(({ reachable }) => reachable)).toEqual([true, true, false])
-    expect(steps[1]).toMatchObject({
-      window: { opens: at(-40), closes: at(500) },
-      planned: { people: ['oran'] },
-    })
-    expect(steps[1]!.caution).toContain('ventilate')
-  })
-  test('says go with the flash to expect, or every reason not to', () => {
-    const product = catalogue[0] as Product
-    const good = layerConditions(product, { airC: 20, rhPercent: 50, panelC: 19 })
-    expect(good).toMatchObject({ breaches: [], flash: { min: 90, max: 180 } })
-    const wet = layerConditions(product, { airC: 12, rhPercent: 88, panelC: 11 })
-    expect(wet.breaches.map(({ rule }) => rule)).toEqual(['air-too-humid', 'panel-near-dew-point'])
-    expect(wet.dewMarginC).toBeLessThan(3)
   })
 })
 

@@ -1,12 +1,15 @@
 import type { Knex } from 'knex'
+import { cardOf } from '@/core/card'
 import { HARDNESS_GIVE, PROCESSES, removalUm } from '@/core/correction'
 import type { Summary } from '@/core/job'
 import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Hardness } from '@/core/vehicle'
+import { loadEntries } from './acts-store'
 import { findAgreement } from './agreement-store'
 import { handOver, type Job } from './job-store'
 import { loadSurvey } from './survey-store'
+import { findWays } from './ways'
 
 /**
  * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
@@ -41,10 +44,29 @@ export function removalsOf(
   })
 }
 
+/** What was agreed for each panel, with the processes that were changed at the car in their place. */
+async function workedProcesses(db: Knex, jobId: string, told: Summary): Promise<Summary> {
+  const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
+  const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
+  const takes = new Map<string, number>()
+  for (const [panel, process] of changed)
+    takes.set(panel, (await findWays(db, jobId, panel)).find(({ name }) => name === process)?.takesUm ?? 0)
+  return {
+    ...told,
+    processes: { ...told.processes, ...Object.fromEntries(changed) },
+    panels: told.panels.map((panel) =>
+      changed.has(panel.id)
+        ? { ...panel, process: changed.get(panel.id)!, takesUm: takes.get(panel.id)! }
+        : panel,
+    ),
+  }
+}
+
 /** Hands a finished job over and enters into the ledger what was taken. */
 export async function handOverJob(db: Knex, job: Job, timezone: string, at: Instant): Promise<void> {
   const agreement = await findAgreement(db, job.id)
   const survey = await loadSurvey(db, job.id)
   const day = dayIn(timezone, at)
-  await handOver(db, job, agreement ? removalsOf(job, agreement.summary, survey, day) : [], at)
+  const worked = agreement && (await workedProcesses(db, job.id, agreement.summary))
+  await handOver(db, job, worked ? removalsOf(job, worked, survey, day) : [], at)
 }

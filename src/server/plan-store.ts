@@ -15,18 +15,35 @@ export type Planning = {
   reasons: ScheduleReason[]
 }
 
+type PublishedRow = {
+  job_id: string
+  operation_id: string
+  start_at: string
+  end_at: string
+  place_id: string
+  people: string
+  segments: string
+}
+
+const toPlaced = (row: PublishedRow): PlacedOperation => ({
+  job: row.job_id,
+  operation: row.operation_id,
+  start: row.start_at,
+  end: row.end_at,
+  people: peopleSchema.parse(JSON.parse(row.people)),
+  place: row.place_id,
+  segments: segmentsSchema.parse(JSON.parse(row.segments)),
+})
+
+/** What is published for one job, in the order of time. */
+export async function loadPublishedOf(db: Knex, jobId: string): Promise<PlacedOperation[]> {
+  return (await db('published').where({ job_id: jobId }).orderBy('start_at')).map(toPlaced)
+}
+
 export async function loadPublished(db: Knex): Promise<Map<string, PlacedOperation[]>> {
   const byJob = new Map<string, PlacedOperation[]>()
   for (const row of await db('published').orderBy('start_at')) {
-    const placed: PlacedOperation = {
-      job: row.job_id,
-      operation: row.operation_id,
-      start: row.start_at,
-      end: row.end_at,
-      people: peopleSchema.parse(JSON.parse(row.people)),
-      place: row.place_id,
-      segments: segmentsSchema.parse(JSON.parse(row.segments)),
-    }
+    const placed = toPlaced(row)
     byJob.set(placed.job, [...(byJob.get(placed.job) ?? []), placed])
   }
   return byJob

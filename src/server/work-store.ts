@@ -33,9 +33,10 @@ function toProgress(row: ProgressRow): Progress {
     : { kind: 'started', at: row.started_at as Instant, by: row.by_person }
 }
 
-export async function loadProgress(db: Knex): Promise<ProgressByJob> {
+export async function loadProgress(db: Knex, jobId?: string): Promise<ProgressByJob> {
   const byJob: ProgressByJob = new Map()
-  for (const row of (await db('progress')) as ProgressRow[]) {
+  const rows: ProgressRow[] = await (jobId ? db('progress').where({ job_id: jobId }) : db('progress'))
+  for (const row of rows) {
     const job = byJob.get(row.job_id) ?? {}
     job[row.operation_id] = toProgress(row)
     byJob.set(row.job_id, job)

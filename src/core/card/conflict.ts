@@ -16,6 +16,9 @@ export type Conflict =
   | { code: 'coat-missing' }
   | { code: 'timer-gone' }
   | { code: 'spot-gone' }
+  | { code: 'process-forbidden'; why: string }
+  /** It came in a shape this version does not know. */
+  | { code: 'malformed'; what: string }
 
 /** Tablets keep minutes, stores keep milliseconds: a wait that lacks less than this is over, minutes. */
 const WAIT_TOLERANCE_MINUTES = 0.5

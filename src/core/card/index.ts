@@ -1,6 +1,7 @@
 export {
   type Act,
   type ActKind,
+  COAT_STAGES as COAT_ORDER,
   type CoatLog,
   type CoatStage,
   type Entry,
@@ -52,3 +53,4 @@ export {
   timerText,
 } from './timers'
 export { conflictText, PAUSE_WORDS } from './words'
+export { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'

@@ -57,9 +57,9 @@ export function isLost(outbox: Outbox, reply: Pick<Reply<unknown>, 'next'>): boo
 }
 
 /** Of a batch, what is new to a shop that waits for `next`: without gaps, in order. */
-export function newIn(batch: Pick<Batch, 'waiting'>, next: number): Waiting[] {
+export function newIn<W extends { number: number }>(batch: { waiting: readonly W[] }, next: number): W[] {
   const sorted = batch.waiting.toSorted((a, b) => a.number - b.number)
-  const fresh: Waiting[] = []
+  const fresh: W[] = []
   for (const waiting of sorted) if (waiting.number === next + fresh.length) fresh.push(waiting)
   return fresh
 }

@@ -1,4 +1,5 @@
 import { unreachable } from '../result'
+import type { Instant } from '../time'
 import type { PauseReason } from './act'
 import type { Conflict } from './conflict'
 
@@ -15,7 +16,7 @@ export const PAUSE_WORDS: Record<PauseReason, string> = {
 /** Why an act was not taken, and what to do, in a sentence. `who` and `when` put ids and instants into words. */
 export function conflictText(
   conflict: Conflict,
-  { who, when }: { who: (id: string) => string; when: (at: Parameters<typeof Date.parse>[0]) => string },
+  { who, when }: { who: (id: string) => string; when: (at: Instant) => string },
 ): string {
   const by = 'by' in conflict && conflict.by ? who(conflict.by) : 'Somebody'
   switch (conflict.code) {
@@ -41,6 +42,10 @@ export function conflictText(
       return 'This timer was ended already.'
     case 'spot-gone':
       return 'This high spot was dealt with already.'
+    case 'process-forbidden':
+      return `This process is not allowed there: ${conflict.why}`
+    case 'malformed':
+      return `The shop could not read it (${conflict.what}). Load the card again and do it once more.`
     default:
       return unreachable(conflict)
   }

@@ -1,6 +1,7 @@
 export { type CoatStep, coatSteps } from './coat-steps'
 export { type ConditionBreach, conditionBreaches, conditionBreachText } from './conditions'
 export { flashBand, flashFactor } from './flash'
+export { type CoatingOutlook, coatingOutlook } from './outlook'
 export {
   catalogueSchema,
   OTHER_SURFACES,

@@ -1,4 +1,4 @@
-export { CARE, CARES, type Care } from './care'
+export { CARE, CARES, type Care, underCare } from './care'
 export {
   type ChoiceSettings,
   type CorrectionPlan,

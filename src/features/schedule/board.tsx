@@ -106,7 +106,7 @@ function RowNames({ view, firstPerson }: { view: BoardView; firstPerson: number 
 const OUT_WORD: Record<Outage['what']['kind'], string> = {
   person: 'away',
   place: 'out of use',
-  air: 'too damp to coat',
+  air: 'damp',
 }
 
 /** The stretch in which somebody is away, a bay is out of use, or nothing is coated in it. */

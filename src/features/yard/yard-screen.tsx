@@ -67,13 +67,13 @@ function Bay({ place, context, className }: { place: YardPlace; context: Context
 }
 
 function Climate({ place }: { place: YardPlace }) {
-  const { airC, rhPercent } = place.climate
+  const { climate } = place
   const go = place.breaches.length === 0
   const studio = place.kinds.includes('studio')
   return (
     <details className="group relative text-sm">
       <summary className="list-none text-ink-soft marker:hidden">
-        {airC.toFixed(1)} °C · {rhPercent.toFixed(0)} %
+        {climate ? `${climate.airC.toFixed(1)} °C · ${climate.rhPercent.toFixed(0)} %` : 'sensor silent'}
         {studio && (
           <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>
             {go ? 'coat: go' : 'coat: no'}
@@ -81,10 +81,12 @@ function Climate({ place }: { place: YardPlace }) {
         )}
       </summary>
       <div className="sheet absolute right-0 z-10 mt-1 w-72 p-3 shadow-sm">
-        <p>
-          Panel {place.climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew
-          point. 3 °C are needed (ISO 8502-4).
-        </p>
+        {climate && (
+          <p>
+            Panel {climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew
+            point. 3 °C are needed (ISO 8502-4).
+          </p>
+        )}
         {place.breaches.map((breach) => (
           <p key={breach.rule} className="mt-1 text-copper">
             {conditionBreachText(breach)}

@@ -150,7 +150,7 @@ test('the yard puts each car into its bay and what is about to close onto the li
   const sensor = new SimulatedClimateSensor()
   const yard = yardView(
     floor,
-    (place) => sensor.read(place, NOW),
+    (place) => sensor.air(place, NOW),
     () => floor.shop.catalogue[0]!,
   )
   expect(yard.places.find(({ id }) => id === 'loft-1')?.car?.entry.job.vehicle.plate).toBe('IM 1')

@@ -29,7 +29,8 @@ export type YardPlace = {
   name: string
   kinds: string[]
   car?: YardCar
-  climate: BayClimate
+  /** Absent where the sensor says nothing, or nothing that can be. */
+  climate?: BayClimate
   dewMarginC?: number
   breaches: ConditionBreach[]
 }
@@ -197,7 +198,7 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
 /** The whole yard. `climateOf` is the sensor of each place; `product` is what coating is judged for. */
 export function yardView(
   floor: Floor,
-  climateOf: (place: string) => BayClimate,
+  climateOf: (place: string) => BayClimate | undefined,
   productFor: (car: YardCar | undefined) => Product,
 ): Yard {
   const { now } = floor
@@ -210,13 +211,13 @@ export function yardView(
   const places = floor.shop.setup.places.map((place): YardPlace => {
     const car = cars.find((candidate) => candidate.place === place.id)
     const climate = climateOf(place.id)
-    const dew = dewVerdict(climate)
+    const dew = climate && dewVerdict(climate)
     return {
       ...place,
       ...(car ? { car } : {}),
-      climate,
-      ...(dew.ok ? { dewMarginC: dew.value.marginC } : {}),
-      breaches: conditionBreaches(productFor(car), climate),
+      ...(climate ? { climate } : {}),
+      ...(dew?.ok ? { dewMarginC: dew.value.marginC } : {}),
+      breaches: climate ? conditionBreaches(productFor(car), climate) : [{ rule: 'climate-not-measured' }],
     }
   })
   const loose = cars.filter(({ place }) => !place)

@@ -3,14 +3,14 @@
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
 import { type LiveJob, type PlannedOperation, type Progress, progressAt } from '@/core/job'
-import { type Instant, instant, minutesBetween } from '@/core/time'
+import { type Instant, instant } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { type Floor, loadFloor } from '../floor'
 import { handOverJob } from '../hand-over'
 import { replan } from '../planning'
 import { everyone } from '../shop-store'
-import { recordFinish, recordStart, takeBack, type WorkError } from '../work-store'
+import { recordFinish, takeBack, type WorkError } from '../work-store'
 
 export type WorkAnswer = { kind: 'done' } | { kind: 'refused'; field?: string; message: string }
 
@@ -83,32 +83,6 @@ async function settle(jobId: string, at: Instant, cause: string): Promise<WorkAn
   await replan(await database(), at, cause, new Set([jobId]))
   revalidatePath('/', 'layout')
   return { kind: 'done' }
-}
-
-export async function startOperation(jobId: string, operationId: string, by: string): Promise<WorkAnswer> {
-  const db = await database()
-  const at = now()
-  const floor = await loadFloor(db, at)
-  const found = find(floor, jobId, operationId)
-  if (!found) return refuse('This step is no longer part of the job. Reload the card.')
-  if (!everyone(floor.shop.setup).some(({ id }) => id === by)) return refuse('Say who begins.', 'by')
-  const before = openBefore(found, at)
-  if (before.length > 0) return refuse(`First finish: ${before.join(', ')}.`)
-  const tooEarly = minutesTooEarly(found, at)
-  if (tooEarly > 0) return refuse(`The layer before is still soft: wait another ${Math.ceil(tooEarly)} min.`)
-  const started = await recordStart(db, jobId, operationId, at, by)
-  return started.ok ? settle(jobId, at, 'work begun') : refuse(conflictText(started.error))
-}
-
-/** How long the shortest wait after the steps before still runs; what has been done early can be recorded, not begun. */
-function minutesTooEarly({ live, operation }: Found, at: Instant): number {
-  const waits = live.plan.links
-    .filter(({ to }) => to === operation.id)
-    .map(({ from, min }) => {
-      const progress = progressAt(live, live.plan.operations.find(({ id }) => id === from)!, at)
-      return progress.kind === 'done' ? min - minutesBetween(progress.to, at) : 0
-    })
-  return Math.max(0, ...waits)
 }
 
 /** What came before an operation in reality, to hold its times against. */

@@ -6,6 +6,7 @@ import { outages } from './0005-outages'
 import { moves } from './0006-moves'
 import { changedWork } from './0007-changed-work'
 import { dampAir } from './0008-damp-air'
+import { atTheCar } from './0009-at-the-car'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -18,5 +19,6 @@ export const MIGRATIONS: readonly Migration[] = [
   moves,
   changedWork,
   dampAir,
+  atTheCar,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

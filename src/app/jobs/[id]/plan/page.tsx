@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
-import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
+import { bayAir, believed } from '@/server/air'
 import { database } from '@/server/db'
 import { loadWorked, offersFor } from '@/server/offers'
 import { listQuotes } from '@/server/quote-store'
@@ -21,7 +21,7 @@ export default async function PlanPage({ params, searchParams }: Props) {
   const { setup } = floor.shop
   const { input, study } = await loadWorked(db, floor.shop, entry.job)
   const studio = setup.places.find(({ kinds }) => kinds.includes('studio'))
-  const climate = studio && new SimulatedClimateSensor().read(studio.id, floor.now)
+  const climate = studio && believed((await bayAir(db, [studio.id], floor.now)).get(studio.id))
   const here = climate ? { ...input, climate } : input
   const keys = comparedKeys(setup.packages, compare, entry.job, here)
   const templates = setup.packages.filter(({ key }) => keys.includes(key))

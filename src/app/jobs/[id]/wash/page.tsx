@@ -1,11 +1,14 @@
 import { notFound } from 'next/navigation'
 import { placesOf } from '@/core/vehicle'
-import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { WashScreen } from '@/features/wash/wash-screen'
+import { bayAir, believed } from '@/server/air'
 import { database } from '@/server/db'
 import { requestJob } from '@/server/request-floor'
 import { loadSurvey } from '@/server/survey-store'
 import { loadWash } from '@/server/wash-store'
+
+/** What is typed in where no sensor says anything: air in which either wash is possible, °C (mem). */
+const MILD_C = 12
 
 export default async function WashPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
@@ -15,7 +18,7 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
   const { vehicle } = entry.job
   const survey = await loadSurvey(db, id)
   const bay = floor.shop.setup.places.find(({ kinds }) => kinds.includes('wash'))
-  const { airC } = new SimulatedClimateSensor().read(bay?.id ?? 'wash', floor.now)
+  const air = bay && believed((await bayAir(db, [bay.id], floor.now)).get(bay.id))
   return (
     <WashScreen
       jobId={id}
@@ -26,7 +29,7 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
       bakedWheels={Object.values(survey.places).some((defects) =>
         defects.some(({ kind }) => kind === 'baked-dust'),
       )}
-      airC={Math.round(airC)}
+      airC={Math.round(air?.airC ?? MILD_C)}
     />
   )
 }

@@ -1,25 +1,21 @@
 import { notFound } from 'next/navigation'
-import { SimulatedClimateSensor } from '@/devices/climate-sensor'
-import { cardSteps, layerConditions } from '@/features/work/card'
-import { WorkScreen } from '@/features/work/work-screen'
+import { CardScreen } from '@/features/work/card-screen'
+import { loadCardView } from '@/server/card'
 import { database } from '@/server/db'
 import { requestJob } from '@/server/request-floor'
-import { loadLayers } from '@/server/work-store'
+import { ButtonLink } from '@/ui/button'
 
 export default async function WorkPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
-  const { setup, catalogue } = floor.shop
-  const steps = entry.live ? cardSteps(entry.live, await loadLayers(await database(), id), floor.now) : []
-  const sensor = new SimulatedClimateSensor()
-  const conditions = Object.fromEntries(
-    steps.flatMap(({ operation, planned }) => {
-      const product = catalogue.find((candidate) => candidate.id === operation.productId)
-      if (operation.kind !== 'layer' || !product) return []
-      const bay = planned?.place ?? setup.places[0]!.id
-      return [[operation.id, layerConditions(product, sensor.read(bay, floor.now))]]
-    }),
+  const view = await loadCardView(await database(), floor, entry)
+  if (view) return <CardScreen fromShop={view} />
+  return (
+    <div className="mx-auto max-w-xl p-10 text-center">
+      <h1 className="text-2xl">No job card yet</h1>
+      <p className="my-4">The card is written when a package is agreed.</p>
+      <ButtonLink href={`/jobs/${id}/plan`}>To the packages</ButtonLink>
+    </div>
   )
-  return <WorkScreen entry={entry} steps={steps} conditions={conditions} setup={setup} now={floor.now} />
 }

@@ -1,0 +1,42 @@
+import { expect, test } from 'vitest'
+import { PROCESSES, processOf } from '../correction'
+import { panelsOf } from '../vehicle'
+import { processesNow, worklist } from './worklist'
+
+const panels = panelsOf('saloon')
+const all = (name: string) => Object.fromEntries(panels.map(({ id }) => [id, name]))
+
+test('a two-step is cut and refined on every panel, each by its own machine, sections by area', () => {
+  const processes = all(processOf('two-step').name)
+  const cut = worklist({ kind: 'cut' }, panels, processes, 'usual')
+  const refine = worklist({ kind: 'refine' }, panels, processes, 'usual')
+  expect(cut.tasks).toHaveLength(panels.length)
+  expect(cut.recipes.map(({ pad }) => pad)).toEqual(['Microfibre'])
+  expect(refine.recipes.map(({ pad }) => pad)).toEqual(['Foam finish'])
+  const sectionsOf = (id: string) => cut.tasks.find(({ panel }) => panel === id)!.sections
+  expect(sectionsOf('bonnet')).toBeGreaterThan(sectionsOf('mirror-left'))
+  expect(worklist({ kind: 'polish' }, panels, processes, 'usual').tasks).toEqual([])
+})
+
+test('highest care works in smaller squares, so there are more of them', () => {
+  const processes = all(processOf('two-step').name)
+  const count = (care: 'usual' | 'highest') =>
+    worklist({ kind: 'cut' }, panels, processes, care).tasks.reduce((sum, { sections }) => sum + sections, 0)
+  expect(count('highest')).toBeGreaterThan(count('usual'))
+})
+
+test('a panel that is left is not on the list; one changed at the car is, by its new process', () => {
+  const agreed = { ...all(PROCESSES[0]!.name), bonnet: processOf('two-step').name }
+  expect(worklist({ kind: 'cut' }, panels, agreed, 'usual').tasks.map(({ panel }) => panel)).toEqual([
+    'bonnet',
+  ])
+  const change = { panel: 'roof', process: processOf('two-step').name, reason: 'r', by: 'b', at: '' as never }
+  const changed = worklist({ kind: 'cut' }, panels, processesNow(agreed, [change]), 'usual')
+  expect(changed.tasks.map(({ panel }) => panel)).toEqual(['bonnet', 'roof'])
+})
+
+test('a coat and a wipe go over every panel, other steps over none', () => {
+  expect(worklist({ kind: 'layer' }, panels, {}, 'usual').tasks).toHaveLength(panels.length)
+  expect(worklist({ kind: 'wipe' }, panels, {}, 'usual').tasks).toHaveLength(panels.length)
+  expect(worklist({ kind: 'wash' }, panels, {}, 'usual')).toEqual({ tasks: [], recipes: [] })
+})

@@ -1,0 +1,19 @@
+export {
+  type Bottle,
+  type BottleState,
+  bottleState,
+  goodUntil,
+  isUsable,
+  pourPlan,
+  shelfForRules,
+  usableBottles,
+} from './bottle'
+export { type CoatToCome, needsOf, type ProductNeed } from './needs'
+export {
+  SUPPLY_KINDS,
+  type Supply,
+  type SupplyKind,
+  type SupplyState,
+  supplyState,
+  WASHES_MOST,
+} from './supply'

@@ -1,0 +1,117 @@
+'use client'
+
+import { Dialog } from 'radix-ui'
+import { useState } from 'react'
+import type { Panel } from '@/core/vehicle'
+import { waysOfPanel } from '@/server/actions/ways'
+import type { PanelWay } from '@/server/ways'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+
+/** Another process for one panel, within what its paint can spare, with the reason for the change. */
+export function AnotherProcess({
+  job,
+  panel,
+  current,
+  onChange,
+}: {
+  job: string
+  panel: Panel
+  current: string
+  onChange: (process: string, reason: string) => void
+}) {
+  const [open, setOpen] = useState(false)
+  const [ways, setWays] = useState<PanelWay[]>()
+  const [process, setProcess] = useState('')
+  const [reason, setReason] = useState('')
+  const [wrong, setWrong] = useState<{ process?: string; reason?: string }>({})
+  const look = async () => {
+    setWays(undefined)
+    setWays(await waysOfPanel(job, panel.id).catch(() => []))
+  }
+  const take = () => {
+    const faults = {
+      ...(process === '' ? { process: 'Choose how it is to be worked.' } : {}),
+      ...(reason.trim() === '' ? { reason: 'Say in a few words why.' } : {}),
+    }
+    setWrong(faults)
+    if (Object.keys(faults).length > 0) return
+    onChange(process, reason.trim())
+    setOpen(false)
+  }
+  return (
+    <Dialog.Root
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        if (next) void look()
+      }}
+    >
+      <Dialog.Trigger asChild>
+        <Button look="outline">Another process</Button>
+      </Dialog.Trigger>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
+        <Dialog.Content
+          className="sheet fixed top-1/2 left-1/2 max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
+          aria-describedby={undefined}
+        >
+          <Dialog.Title className="text-2xl">{panel.name}: another process</Dialog.Title>
+          <p className="mt-1 text-ink-soft">
+            As agreed: {current}. Only what its paint can spare is offered.
+          </p>
+          {!ways && <p className="mt-4">Looking what its paint can spare…</p>}
+          {ways?.length === 0 && (
+            <p className="mt-4 text-copper">
+              The shop does not answer. What this paint can spare is only known there: try again with a
+              network.
+            </p>
+          )}
+          {ways && ways.length > 0 && (
+            <ul className="mt-4">
+              {ways.map((way) => (
+                <li key={way.name} className="border-t border-line">
+                  <label className="flex min-h-12 items-center gap-3 py-1.5">
+                    <input
+                      type="radio"
+                      name="process"
+                      className="size-6 accent-fern"
+                      disabled={way.forbidden !== undefined}
+                      checked={process === way.name}
+                      onChange={() => setProcess(way.name)}
+                    />
+                    <span className={way.forbidden ? 'text-ink-soft' : ''}>
+                      <strong className="font-semibold">{way.name}</strong>, {way.takesUm.toFixed(1)} µm
+                      {way.forbidden && <span className="block text-sm">{way.forbidden}</span>}
+                    </span>
+                  </label>
+                </li>
+              ))}
+            </ul>
+          )}
+          {wrong.process && (
+            <p role="alert" className="mt-2 font-semibold text-copper">
+              {wrong.process}
+            </p>
+          )}
+          <div className="mt-3">
+            <Field label="Why" {...(wrong.reason ? { error: wrong.reason } : {})}>
+              <input
+                className="field"
+                maxLength={300}
+                value={reason}
+                onChange={({ target }) => setReason(target.value)}
+              />
+            </Field>
+          </div>
+          <div className="mt-4 flex gap-3">
+            <Button onClick={take}>Work it so</Button>
+            <Dialog.Close asChild>
+              <Button look="outline">As agreed</Button>
+            </Dialog.Close>
+          </div>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  )
+}

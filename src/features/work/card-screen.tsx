@@ -1,0 +1,77 @@
+'use client'
+
+import { useState } from 'react'
+import { progressAt } from '@/core/job'
+import type { CardView } from '@/server/card'
+import { ButtonLink } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { HighSpots } from './high-spots'
+import { HoldPanel } from './hold-panel'
+import { NetState } from './net-state'
+import { StepList } from './step-list'
+import { StepPanel } from './step-panel'
+import { TimerStrip } from './timer-strip'
+import { useCard } from './use-card'
+import { useMe } from './use-me'
+
+/** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
+export function CardScreen({ fromShop }: { fromShop: CardView }) {
+  const card = useCard(fromShop)
+  const { view, state, now } = card
+  const live = { ...view.live, progress: state.progress }
+  const next = live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')
+  const [chosen, setChosen] = useState<string>()
+  const shown = live.plan.operations.find(({ id }) => id === (chosen ?? next?.id)) ?? next
+  const planned = view.live.published.find(({ operation }) => operation === next?.id)?.people[0]
+  const [me, setMe] = useMe(planned ?? view.people[0]!.id)
+  const laid = live.plan.operations.filter(
+    (operation) => operation.kind === 'layer' && progressAt(live, operation, now).kind !== 'open',
+  )
+  return (
+    <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
+      <div className="min-w-0 space-y-4">
+        <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
+          <Choice
+            label="At the car"
+            options={view.people.map(({ id, name }) => ({ value: id, name }))}
+            value={me}
+            onChange={setMe}
+          />
+          <NetState card={card} />
+        </div>
+        <TimerStrip card={card} me={me} />
+        {shown ? (
+          shown.mode === 'unattended' ? (
+            <HoldPanel key={shown.id} card={card} operation={shown} />
+          ) : (
+            <StepPanel key={shown.id} card={card} operation={shown} me={me} isNext={shown.id === next?.id} />
+          )
+        ) : (
+          <AllDone job={view.job.id} />
+        )}
+        {laid.length > 0 && <HighSpots card={card} me={me} layers={laid} />}
+      </div>
+      <StepList
+        card={card}
+        shown={shown?.id}
+        next={next?.id}
+        onShow={(id) => setChosen(id === next?.id ? undefined : id)}
+      />
+    </div>
+  )
+}
+
+function AllDone({ job }: { job: string }) {
+  return (
+    <section className="sheet p-8">
+      <h1 className="text-3xl">All steps are done</h1>
+      <p className="my-4 text-lg">
+        The car is ready for the last look and for its owner. The cure calendar starts from the real end of
+        the last layer.
+      </p>
+      <div className="flex flex-wrap gap-3">
+        <ButtonLink href={`/jobs/${job}/care`}>To care and handover</ButtonLink>
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,130 @@
+'use client'
+
+import { useState } from 'react'
+import type { CoatLog } from '@/core/card'
+import type { CoatSheet } from '@/server/card'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
+
+type Typed = { ml: Record<string, string>; lot: string; airC: string; rhPercent: string; panelC: string }
+
+const within = (value: number | undefined, least: number, most: number) =>
+  value !== undefined && value >= least && value <= most
+
+/** What a coat was laid with: the bottles and millilitres, and the air, measured or typed. */
+export function CoatLogForm({
+  coat,
+  isLayer,
+  onDone,
+}: {
+  coat: CoatSheet
+  isLayer: boolean
+  onDone: (log: CoatLog) => void
+}) {
+  const { climate, bottles, poured, product, shortMl, ml } = coat
+  const [typed, setTyped] = useState<Typed>({
+    ml: Object.fromEntries(poured.map((each) => [each.bottle, String(Math.round(each.ml))])),
+    lot: '',
+    airC: climate?.airC.toFixed(1) ?? '',
+    rhPercent: climate?.rhPercent.toFixed(0) ?? '',
+    panelC: climate?.panelC.toFixed(1) ?? '',
+  })
+  const [wrong, setWrong] = useState<Partial<Record<string, string>>>({})
+  const change = (next: Partial<Typed>) => setTyped({ ...typed, ...next })
+  const finish = () => {
+    const pours = bottles.flatMap(({ id }) => {
+      const text = typed.ml[id]?.trim() ?? ''
+      return text === '' || text === '0' ? [] : [{ bottle: id, ml: typedNumber(text) }]
+    })
+    const faults: Partial<Record<string, string>> = {}
+    for (const { bottle, ml: each } of pours)
+      if (!within(each, 0.1, 1000)) faults[bottle] = 'Type the millilitres, such as 36.'
+    const lot =
+      typed.lot.trim() ||
+      [...new Set(pours.map(({ bottle }) => bottles.find(({ id }) => id === bottle)!.lot))].join(', ')
+    if (lot === '') faults.lot = 'Write the lot from the bottle.'
+    const read = {
+      airC: typedNumber(typed.airC),
+      rhPercent: typedNumber(typed.rhPercent),
+      panelC: typedNumber(typed.panelC),
+    }
+    if (!within(read.airC, -20, 60)) faults.airC = 'Type the air in °C, such as 18.5.'
+    if (!within(read.rhPercent, 1, 100)) faults.rhPercent = 'Type the humidity in %, such as 52.'
+    if (!within(read.panelC, -20, 80)) faults.panelC = 'Type the panel in °C, such as 17.5.'
+    setWrong(faults)
+    if (Object.keys(faults).length > 0) return
+    onDone({
+      productId: product.id,
+      lot,
+      poured: pours as CoatLog['poured'],
+      climate: read as CoatLog['climate'],
+    })
+  }
+  const airField = (name: 'airC' | 'rhPercent' | 'panelC', label: string) => (
+    <Field label={label} {...(wrong[name] ? { error: wrong[name] } : {})}>
+      <input
+        className="field"
+        inputMode="decimal"
+        autoComplete="off"
+        value={typed[name]}
+        onChange={({ target }) => change({ [name]: target.value })}
+      />
+    </Field>
+  )
+  return (
+    <section aria-label="What it was laid with" className="rounded border border-line bg-paper p-4">
+      <p>
+        {product.name}, reckoned at {ml} ml.
+        {bottles.length === 0 && ' The shelf has no bottle of it: write the lot by hand.'}
+        {bottles.length > 0 && shortMl > 0 && (
+          <strong className="text-copper">
+            {' '}
+            By the book the shelf lacks {Math.ceil(shortMl)} ml. Write down what was really used.
+          </strong>
+        )}
+      </p>
+      <div className="mt-3 grid gap-3 sm:grid-cols-3">
+        {bottles.map(({ id, code, lot, leftMl, openedOn }) => (
+          <Field
+            key={id}
+            label={`Bottle ${code}, lot ${lot}, ml used`}
+            hint={`${leftMl.toFixed(0)} ml left${openedOn ? ', open' : ', closed'}`}
+            {...(wrong[id] ? { error: wrong[id] } : {})}
+          >
+            <input
+              className="field"
+              inputMode="decimal"
+              autoComplete="off"
+              value={typed.ml[id] ?? ''}
+              onChange={({ target }) => change({ ml: { ...typed.ml, [id]: target.value } })}
+            />
+          </Field>
+        ))}
+        {bottles.length === 0 && (
+          <Field label="Lot on the bottle" {...(wrong.lot ? { error: wrong.lot } : {})}>
+            <input
+              className="field"
+              autoComplete="off"
+              value={typed.lot}
+              onChange={({ target }) => change({ lot: target.value })}
+            />
+          </Field>
+        )}
+      </div>
+      {bottles.length > 0 && wrong.lot && (
+        <p role="alert" className="mt-2 font-semibold text-copper">
+          Say from which bottle it came.
+        </p>
+      )}
+      <div className="mt-3 grid grid-cols-3 gap-3">
+        {airField('airC', 'Air, °C')}
+        {airField('rhPercent', 'Humidity, %')}
+        {airField('panelC', 'Panel, °C')}
+      </div>
+      <Button className="mt-4 min-h-14 px-7 text-lg" onClick={finish}>
+        {isLayer ? 'Log the layer' : 'Log it'}
+      </Button>
+    </section>
+  )
+}

@@ -1,0 +1,127 @@
+'use client'
+
+import clsx from 'clsx'
+import { useState } from 'react'
+import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
+import type { PlannedOperation } from '@/core/job'
+import { panelsOf } from '@/core/vehicle'
+import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
+import { Button } from '@/ui/button'
+import type { Card } from './use-card'
+
+const STAGE_WORDS: Record<CoatStage, string> = { bare: 'bare', wet: 'laid, flashing', level: 'levelled' }
+
+/** A coat panel by panel: a tap lays it, the next says it is levelled. What flashes is timed by the air of the bay. */
+export function CoatPanels({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+  const { view, state, now } = card
+  const [selected, setSelected] = useState<string>()
+  const work = workOn(state, operation.id)
+  const panels = panelsOf(view.job.shape)
+  const coat = view.sheets[operation.id]!.coat
+  const begun = state.progress[operation.id]?.kind === 'started'
+  const stageOf = (panel: string): CoatStage => work.coats[panel]?.stage ?? 'bare'
+  const say = (panel: string, stage: CoatStage) => {
+    if (begun) card.add(me, { kind: 'coat', operation: operation.id, panel, stage })
+  }
+  const onSelect = (panel: string, at?: PlanPoint) => {
+    setSelected(panel)
+    if (!at) return
+    const next = COAT_ORDER[COAT_ORDER.indexOf(stageOf(panel)) + 1]
+    if (next) say(panel, next)
+  }
+  const wet = panels.flatMap((panel) => {
+    const known = work.coats[panel.id]
+    return known?.stage === 'wet' && coat ? [{ panel, where: flashState(known.at, coat.flash, now) }] : []
+  })
+  const level = panels.filter(({ id }) => stageOf(id) === 'level').length
+  const panel = panels.find(({ id }) => id === selected)
+  return (
+    <div className="mt-5 border-t border-line pt-4">
+      <p className="text-lg">
+        <strong>
+          {level} of {panels.length} panels levelled
+        </strong>
+        , {work.towels} towels changed.{' '}
+        {begun ? 'Tap a panel when it is laid, and again when it is levelled.' : 'Begin the layer first.'}
+      </p>
+      {wet.length > 0 && (
+        <ul aria-label="Flashing" className="mt-2 flex flex-wrap gap-2">
+          {wet.map(({ panel: each, where }) => (
+            <li key={each.id}>
+              <button
+                type="button"
+                onClick={() => say(each.id, 'level')}
+                className={clsx(
+                  'flex min-h-14 flex-col items-start justify-center rounded border-2 px-3 text-left',
+                  where.kind === 'wait'
+                    ? 'border-line bg-sheet'
+                    : where.kind === 'level-now'
+                      ? 'border-fern bg-fern text-on-fern'
+                      : 'border-copper bg-copper-soft text-copper',
+                )}
+              >
+                <span className="text-sm">{each.name}</span>
+                <span className="font-head text-xl font-bold">
+                  {where.kind === 'wait'
+                    ? `wait ${timerText(where.secondsLeft)}`
+                    : where.kind === 'level-now'
+                      ? `level now, ${timerText(where.secondsLeft)}`
+                      : `late by ${timerText(where.secondsOver)}`}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      <BodyPlan
+        shape={view.job.shape}
+        panels={panels}
+        faces={Object.fromEntries(
+          panels.map(({ id, name }): [string, PanelFace] => [id, coatFace(name, stageOf(id))]),
+        )}
+        {...(selected ? { selected } : {})}
+        onSelect={onSelect}
+        onType={(key) => {
+          const stage = COAT_ORDER[Number(key)]
+          if (selected && stage) say(selected, stage)
+        }}
+      />
+      <div className="mt-2 flex flex-wrap items-center gap-2">
+        {panel && (
+          <>
+            <strong className="mr-2 font-head text-lg">
+              {panel.name}: {STAGE_WORDS[stageOf(panel.id)]}
+            </strong>
+            <Button look="outline" disabled={!begun} onClick={() => say(panel.id, 'wet')}>
+              Laid
+            </Button>
+            <Button look="outline" disabled={!begun} onClick={() => say(panel.id, 'level')}>
+              Levelled
+            </Button>
+            <Button look="quiet" disabled={!begun} onClick={() => say(panel.id, 'bare')}>
+              Not yet
+            </Button>
+          </>
+        )}
+        <Button
+          look="outline"
+          className="ml-auto"
+          disabled={!begun}
+          onClick={() => card.add(me, { kind: 'towel', operation: operation.id })}
+        >
+          Fresh towel
+        </Button>
+      </div>
+    </div>
+  )
+}
+
+const FACE: Record<CoatStage, Pick<PanelFace, 'fill' | 'ink' | 'text'>> = {
+  bare: { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '' },
+  wet: { fill: 'var(--c-copper-soft)', ink: 'var(--c-copper)', text: 'wet' },
+  level: { fill: 'var(--c-fern)', ink: 'var(--c-on-fern)', text: '✓' },
+}
+
+function coatFace(name: string, stage: CoatStage): PanelFace {
+  return { ...FACE[stage], label: `${name}: ${STAGE_WORDS[stage]}` }
+}

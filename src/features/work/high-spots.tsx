@@ -1,0 +1,143 @@
+'use client'
+
+import { useState } from 'react'
+import { highSpotAdvice, workOn } from '@/core/card'
+import { type PlannedOperation, progressAt } from '@/core/job'
+import { panelsOf } from '@/core/vehicle'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
+import { duration, moment } from '@/ui/when'
+import type { Card } from './use-card'
+
+/** Smears that hardened: found in a layer, what to do by its age, and dealt with. */
+export function HighSpots({
+  card,
+  me,
+  layers,
+}: {
+  card: Card
+  me: string
+  layers: readonly PlannedOperation[]
+}) {
+  const { view, state, now } = card
+  const [panel, setPanel] = useState('')
+  const [wrong, setWrong] = useState('')
+  const panels = panelsOf(view.job.shape)
+  const nameOf = (id: string) => panels.find((each) => each.id === id)?.name ?? id
+  const top = layers.at(-1)!
+  const spots = layers.flatMap((layer) => workOn(state, layer.id).highSpots.map((spot) => ({ layer, spot })))
+  return (
+    <section className="sheet p-5" aria-label="High spots">
+      <h2 className="text-xl">High spots</h2>
+      <p className="mt-1 text-ink-soft">
+        Look at eye level along every panel: a smear that was missed shows as a dark or rainbow patch.
+      </p>
+      <div className="mt-3 flex flex-wrap items-end gap-3">
+        <Field label={`Found in ${top.title.toLowerCase()} on`} {...(wrong ? { error: wrong } : {})}>
+          <select className="field min-w-52" value={panel} onChange={({ target }) => setPanel(target.value)}>
+            <option value="">Choose the panel</option>
+            {panels.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        <Button
+          look="outline"
+          onClick={() => {
+            setWrong(panel === '' ? 'Choose the panel it is on.' : '')
+            if (panel === '') return
+            card.add(me, { kind: 'high-spot', operation: top.id, panel })
+            setPanel('')
+          }}
+        >
+          A high spot
+        </Button>
+      </div>
+      {spots.length > 0 && (
+        <ul className="mt-3">
+          {spots.map(({ layer, spot }) => {
+            const progress = progressAt({ ...view.live, progress: state.progress }, layer, now)
+            const advice = highSpotAdvice(progress.kind === 'done' ? progress.to : now, now)
+            return (
+              <li key={spot.id} className="border-t border-line py-3" data-testid="high-spot">
+                <p className="font-head text-lg font-semibold">
+                  {nameOf(spot.panel)}, {layer.title.toLowerCase()}
+                </p>
+                {spot.gone ? (
+                  <p className="text-ink-soft">
+                    {spot.gone.how === 're-wet' ? 'Re-wet and levelled' : 'Polished off and coated again'},{' '}
+                    {moment(view.zone, spot.gone.at, now)}.
+                  </p>
+                ) : (
+                  <>
+                    <p className="mt-1 text-lg">{advice.what}</p>
+                    {advice.minutesLeft !== undefined && (
+                      <p className="mt-1 text-copper">
+                        It softens for another {duration(advice.minutesLeft)}; after that it has to be
+                        polished off.
+                      </p>
+                    )}
+                    <Mended card={card} me={me} layer={layer} spot={spot.id} remedy={advice.remedy} />
+                  </>
+                )}
+              </li>
+            )
+          })}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+function Mended({
+  card,
+  me,
+  layer,
+  spot,
+  remedy,
+}: {
+  card: Card
+  me: string
+  layer: PlannedOperation
+  spot: string
+  remedy: 're-wet' | 'recoat'
+}) {
+  const [ml, setMl] = useState('')
+  const [wrong, setWrong] = useState('')
+  const bottle = card.view.sheets[layer.id]?.coat?.bottles[0]
+  const mend = () => {
+    const used = ml.trim() === '' ? 0 : typedNumber(ml)
+    if (!(used >= 0 && used <= 100)) {
+      setWrong('Type the millilitres used, such as 2, or leave it empty.')
+      return
+    }
+    card.add(me, {
+      kind: 'high-spot-gone',
+      operation: layer.id,
+      spot,
+      how: remedy,
+      poured: bottle && used > 0 ? [{ bottle: bottle.id, ml: used }] : [],
+    })
+  }
+  return (
+    <div className="mt-2 flex flex-wrap items-end gap-3">
+      {bottle && (
+        <Field label={`ml used from bottle ${bottle.code}`} {...(wrong ? { error: wrong } : {})}>
+          <input
+            className="field w-32"
+            inputMode="decimal"
+            autoComplete="off"
+            value={ml}
+            onChange={({ target }) => setMl(target.value)}
+          />
+        </Field>
+      )}
+      <Button onClick={mend}>
+        {remedy === 're-wet' ? 'Re-wet and levelled' : 'Polished off and coated again'}
+      </Button>
+    </div>
+  )
+}

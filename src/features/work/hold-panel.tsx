@@ -1,0 +1,30 @@
+import type { PlannedOperation } from '@/core/job'
+import { progressAt } from '@/core/job'
+import type { Instant } from '@/core/time'
+import { plusMinutes } from '@/core/time'
+import { moment } from '@/ui/when'
+import type { Card } from './use-card'
+
+/** A wait that nobody shortens: until when, and what must not be done. */
+export function HoldPanel({ card, operation }: { card: Card; operation: PlannedOperation }) {
+  const { view, state, now } = card
+  const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
+  const planned = view.live.published.find((placed) => placed.operation === operation.id)
+  const until =
+    progress.kind === 'started'
+      ? plusMinutes(progress.at, operation.minutes)
+      : (planned?.end as Instant | undefined)
+  return (
+    <section className="rounded-md border-2 border-copper bg-sheet p-6" aria-label={operation.title}>
+      <p className="eyebrow text-copper">{progress.kind === 'done' ? 'Over' : 'Waiting'}</p>
+      <h1 className="mt-1 text-4xl text-copper">{operation.title}</h1>
+      {until && progress.kind !== 'done' && (
+        <p className="mt-3 text-3xl font-semibold">Until {moment(view.zone, until, now)}</p>
+      )}
+      <p className="mt-4 text-lg">{view.sheets[operation.id]?.caution}</p>
+      <p className="mt-3 text-ink-soft">
+        It begins by itself with the end of the step before. Nobody needs to press anything.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,40 @@
+import type { MachineRecipe } from '@/core/card'
+import { panelsOf, type Shape } from '@/core/vehicle'
+
+/** How each group of panels is worked: machine, pad, liquid, passes. */
+export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
+  const names = new Map(panelsOf(shape).map(({ id, name }) => [id, name]))
+  return (
+    <table className="mt-4 w-full text-left">
+      <thead className="text-sm text-ink-soft">
+        <tr>
+          <th className="py-1 font-normal">Machine and pad</th>
+          <th className="py-1 font-normal">Liquid</th>
+          <th className="py-1 font-normal">Section, passes</th>
+          <th className="py-1 font-normal">Speed</th>
+        </tr>
+      </thead>
+      <tbody>
+        {recipes.map((recipe) => (
+          <tr key={recipe.id} className="border-t border-line align-top">
+            <td className="py-2 pr-3">
+              <strong className="font-semibold">{recipe.machine}</strong>, {recipe.pad.toLowerCase()}
+              {recipes.length > 1 && (
+                <span className="block text-sm text-ink-soft">
+                  {recipe.panels.map((id) => names.get(id)).join(', ')}
+                </span>
+              )}
+            </td>
+            <td className="py-2 pr-3">{recipe.liquid}</td>
+            <td className="py-2 pr-3 whitespace-nowrap">
+              {recipe.sectionM.toFixed(2)} m, {recipe.passes} passes
+            </td>
+            <td className="py-2">
+              {recipe.armMmPerSecond} mm/s, {recipe.speed}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

@@ -1,0 +1,44 @@
+import { conflictText } from '@/core/card'
+import { Button } from '@/ui/button'
+import { moment } from '@/ui/when'
+import type { Card } from './use-card'
+
+/** Whether the shop hears this tablet, what still waits here, and what the shop did not take. */
+export function NetState({ card }: { card: Card }) {
+  const { net, view, now } = card
+  const waiting = net.outbox.waiting.length
+  const nameOf = (id: string) => view.people.find((person) => person.id === id)?.name ?? id
+  const refused = net.refused.filter(({ entry }) => entry.job === view.job.id)
+  return (
+    <>
+      <p role="status" data-testid="net" className="pb-2 text-sm text-ink-soft">
+        {net.reached
+          ? waiting > 0
+            ? 'Sending…'
+            : 'All is with the shop'
+          : waiting === 0
+            ? 'No network. Go on: whatever you tap is kept here and sent later.'
+            : `No network. ${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept here and sent when it is back.`}
+        {net.forgetful && ' This tablet cannot store anything: do not close the page before all is sent.'}
+      </p>
+      {refused.length > 0 && (
+        <ul role="alert" className="w-full space-y-2">
+          {refused.map(({ entry, conflict }) => (
+            <li
+              key={entry.id}
+              className="flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-copper bg-copper-soft px-4 py-2"
+            >
+              <span>
+                <strong>Not taken</strong>, from {moment(view.zone, entry.at, now)} by {nameOf(entry.by)}:{' '}
+                {conflictText(conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
+              </span>
+              <Button look="outline" onClick={() => card.dismiss(entry.id)}>
+                I have read it
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

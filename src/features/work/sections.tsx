@@ -1,0 +1,182 @@
+'use client'
+
+import { useState } from 'react'
+import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
+import type { PlannedOperation } from '@/core/job'
+import { minutesBetween, plusMinutes } from '@/core/time'
+import { panelsOf } from '@/core/vehicle'
+import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
+import { Button } from '@/ui/button'
+import { moment } from '@/ui/when'
+import { AnotherProcess } from './another-process'
+import type { Card } from './use-card'
+
+type Props = { card: Card; operation: PlannedOperation; me: string }
+
+const PAD_WORDS = {
+  good: 'Pad is good',
+  'clean-it': 'Clean the pad',
+  'change-it': 'Change the pad: it is hot and loaded',
+} as const
+
+/** The body plan to tick sections on: a tap is a section more. Pace, finish and pad follow. */
+export function Sections({ card, operation, me }: Props) {
+  const { view, state, now } = card
+  const [selected, setSelected] = useState<string>()
+  const work = workOn(state, operation.id)
+  const tasks = new Map(view.sheets[operation.id]!.tasks.map((task) => [task.panel, task]))
+  const panels = panelsOf(view.job.shape)
+  const doneOf = (panel: string) => Math.min(work.sections[panel]?.done ?? 0, tasks.get(panel)?.sections ?? 0)
+  const say = (panel: string, done: number) =>
+    card.add(me, { kind: 'sections', operation: operation.id, panel, done })
+  const more = (panel: string) => {
+    const task = tasks.get(panel)
+    if (task && doneOf(panel) < task.sections) say(panel, doneOf(panel) + 1)
+  }
+  const onSelect = (panel: string, at?: PlanPoint) => {
+    setSelected(panel)
+    // A touch ticks; walking on by the arrow keys does not.
+    if (at) more(panel)
+  }
+  const faces = Object.fromEntries(
+    panels.map((panel): [string, PanelFace] => [
+      panel.id,
+      sectionFace(panel.name, tasks.get(panel.id), doneOf(panel.id)),
+    ]),
+  )
+  const total = [...tasks.values()].reduce((sum, { sections }) => sum + sections, 0)
+  const done = [...tasks.keys()].reduce((sum, panel) => sum + doneOf(panel), 0)
+  const progress = state.progress[operation.id]
+  const worked =
+    progress?.kind === 'started'
+      ? minutesBetween(progress.at, now) - pausedMinutes(work, progress.at, now)
+      : 0
+  const pace = paceOf({
+    sectionsTotal: total,
+    sectionsDone: done,
+    workedMinutes: Math.max(0, worked),
+    plannedMinutes: operation.minutes,
+  })
+  const pad = padState(work.pad)
+  const panel = panels.find(({ id }) => id === selected)
+  const task = selected ? tasks.get(selected) : undefined
+  const isMachine = view.sheets[operation.id]!.machines.length > 0
+  return (
+    <div className="mt-5 border-t border-line pt-4">
+      <p className="text-lg" data-testid="pace">
+        <strong>
+          {done} of {total} sections
+        </strong>
+        {progress?.kind === 'started' && pace && pace.minutesLeft > 0 && (
+          <>
+            , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
+            this pace done about {moment(view.zone, plusMinutes(now, pace.minutesLeft), now)}.
+          </>
+        )}
+      </p>
+      <BodyPlan
+        shape={view.job.shape}
+        panels={panels}
+        faces={faces}
+        {...(selected ? { selected } : {})}
+        onSelect={onSelect}
+        onType={(key) => {
+          if (task) say(task.panel, Math.min(task.sections, Number(key)))
+        }}
+      />
+      {panel && (
+        <div className="mt-2 flex flex-wrap items-center gap-2" data-testid="panel-bar">
+          <strong className="mr-2 font-head text-lg">
+            {panel.name}
+            {task ? ` ${doneOf(panel.id)} of ${task.sections}` : ': not part of this step'}
+          </strong>
+          {task && (
+            <>
+              <Button look="outline" onClick={() => say(panel.id, Math.max(0, doneOf(panel.id) - 1))}>
+                One less
+              </Button>
+              <Button look="outline" onClick={() => more(panel.id)}>
+                One more
+              </Button>
+              <Button look="outline" onClick={() => say(panel.id, task.sections)}>
+                Whole panel
+              </Button>
+              <Button
+                look="outline"
+                onClick={() =>
+                  card.add(me, { kind: 'short', operation: operation.id, panel: panel.id, note: '' })
+                }
+              >
+                Not good enough yet
+              </Button>
+            </>
+          )}
+          {task && isMachine && (
+            <AnotherProcess
+              key={panel.id}
+              job={view.job.id}
+              panel={panel}
+              current={view.processes[panel.id] ?? ''}
+              onChange={(process, reason) =>
+                card.add(me, { kind: 'process', operation: operation.id, panel: panel.id, process, reason })
+              }
+            />
+          )}
+          {(panel.substrate === 'plastic' || panel.difficulty === 'intricate') && isMachine && (
+            <p className="w-full text-copper">
+              {panel.substrate === 'plastic'
+                ? 'Plastic: it heats first. Hand on it, light pressure.'
+                : 'Tight panel: the small machine, never dwell on an edge.'}
+            </p>
+          )}
+        </div>
+      )}
+      {work.short.length > 0 && (
+        <p className="mt-2 text-copper">
+          Not good enough yet:{' '}
+          {[...new Set(work.short.map((short) => panels.find(({ id }) => id === short.panel)?.name))].join(
+            ', ',
+          )}
+          .
+        </p>
+      )}
+      {isMachine && progress?.kind === 'started' && (
+        <div className="mt-3 flex flex-wrap items-center gap-3">
+          <p className={pad === 'good' ? 'text-ink-soft' : 'font-semibold text-copper'} data-testid="pad">
+            {PAD_WORDS[pad]}, {work.pad.sinceCleaned} since cleaned, pad {work.pad.fresh + 1} of this step.
+            {pad !== 'good' && ' Hand on the panel: a hot one is a warning.'}
+          </p>
+          <Button
+            look="outline"
+            onClick={() => card.add(me, { kind: 'pad', operation: operation.id, what: 'cleaned' })}
+          >
+            Pad cleaned
+          </Button>
+          <Button
+            look="outline"
+            onClick={() => card.add(me, { kind: 'pad', operation: operation.id, what: 'fresh' })}
+          >
+            Fresh pad
+          </Button>
+        </div>
+      )}
+    </div>
+  )
+}
+
+function sectionFace(name: string, task: PanelTask | undefined, done: number): PanelFace {
+  if (!task)
+    return {
+      fill: 'var(--c-paper)',
+      ink: 'var(--c-ink-soft)',
+      text: '',
+      label: `${name}: not part of this step`,
+    }
+  const share = done / task.sections
+  return {
+    fill: `color-mix(in oklab, var(--c-fern) ${Math.round(share * 100)}%, var(--c-sheet))`,
+    ink: share > 0.5 ? 'var(--c-on-fern)' : 'var(--c-ink)',
+    text: task.sections > 1 ? `${done}/${task.sections}` : done > 0 ? '✓' : '',
+    label: `${name}: ${done} of ${task.sections} sections done`,
+  }
+}

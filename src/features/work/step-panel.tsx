@@ -1,0 +1,250 @@
+'use client'
+
+import clsx from 'clsx'
+import { useState } from 'react'
+import {
+  CHECKLISTS,
+  type CheckItem,
+  PAUSE_REASONS,
+  PAUSE_WORDS,
+  pausedNow,
+  TIMER_PRESETS,
+  timerText,
+  WHEEL_CHECKS,
+  workOn,
+} from '@/core/card'
+import { openedWindow, type PlannedOperation, progressAt } from '@/core/job'
+import type { Instant } from '@/core/time'
+import { Button } from '@/ui/button'
+import { duration, moment } from '@/ui/when'
+import { windowText } from '../window-text'
+import { Air } from './air'
+import { CoatLogForm } from './coat-log'
+import { CoatPanels } from './coat-panels'
+import { MachineRecipes } from './machine-recipes'
+import { RecordForm } from './record-form'
+import { Sections } from './sections'
+import type { Card } from './use-card'
+
+type Props = { card: Card; operation: PlannedOperation; me: string; isNext: boolean }
+
+/** The step at hand, large: how, with what care, how far it is, and what happens now. */
+export function StepPanel({ card, operation, me, isNext }: Props) {
+  const { view, state, now } = card
+  const live = { ...view.live, progress: state.progress }
+  const progress = progressAt(live, operation, now)
+  const planned = view.live.published.find((placed) => placed.operation === operation.id)
+  const sheet = view.sheets[operation.id]
+  const window = openedWindow(live, operation, now)
+  const work = workOn(state, operation.id)
+  const at = (instant: string) => moment(view.zone, instant as Instant, now)
+  const rests = pausedNow(work)
+  return (
+    <section className="sheet p-5" aria-label={operation.title}>
+      <p className="eyebrow">
+        {progress.kind === 'started'
+          ? `Begun ${at(progress.at)}`
+          : progress.kind === 'done'
+            ? `Done ${at(progress.to)}`
+            : isNext
+              ? 'Next'
+              : 'Later'}
+        {planned && `, planned ${at(planned.start)} to ${at(planned.end)}`}
+      </p>
+      <h1 className="mt-1 text-4xl">{operation.title}</h1>
+      <p className="mt-1 text-lg text-ink-soft">
+        about {duration(operation.minutes)}
+        {rests && ` · rests since ${at(rests.from)}: ${PAUSE_WORDS[rests.reason].toLowerCase()}`}
+      </p>
+      {window && progress.kind === 'open' && (
+        <p
+          className="mt-4 rounded bg-copper-soft px-4 py-3 text-xl font-semibold text-copper"
+          data-testid="window"
+        >
+          {windowText(window, { zone: view.zone, now })}
+        </p>
+      )}
+      {sheet?.coat && progress.kind !== 'done' && <Air coat={sheet.coat} zone={view.zone} now={now} />}
+      {progress.kind !== 'done' && (
+        <Actions card={card} operation={operation} me={me} blocked={isBlocked(card, operation)} />
+      )}
+      {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
+      {sheet && sheet.machines.length > 0 && (
+        <MachineRecipes recipes={sheet.machines} shape={view.job.shape} />
+      )}
+      {sheet?.caution && (
+        <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{sheet.caution}</p>
+      )}
+      <Checklist card={card} operation={operation} me={me} />
+      <Presets card={card} operation={operation} me={me} />
+      {sheet && sheet.tasks.length > 0 && operation.kind === 'layer' && (
+        <CoatPanels card={card} operation={operation} me={me} />
+      )}
+      {sheet && sheet.tasks.length > 0 && operation.kind !== 'layer' && (
+        <Sections card={card} operation={operation} me={me} />
+      )}
+      {progress.kind !== 'done' && (
+        <details className="mt-5 border-t border-line pt-3">
+          <summary className="min-h-11 py-2 font-head font-semibold underline decoration-ink-soft/50 underline-offset-4">
+            It was at another time
+          </summary>
+          <RecordForm card={card} operation={operation} me={me} />
+        </details>
+      )}
+    </section>
+  )
+}
+
+/** The air of the bay forbids this coat. */
+function isBlocked({ view }: Card, operation: PlannedOperation): boolean {
+  return (view.sheets[operation.id]?.coat?.outlook.breaches.length ?? 0) > 0
+}
+
+function Actions({
+  card,
+  operation,
+  me,
+  blocked,
+}: {
+  card: Card
+  operation: PlannedOperation
+  me: string
+  blocked: boolean
+}) {
+  const { view, state, now } = card
+  const [asking, setAsking] = useState<'pause' | 'coat'>()
+  const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
+  const rests = pausedNow(workOn(state, operation.id))
+  const id = operation.id
+  const large = 'min-h-14 px-7 text-lg'
+  if (progress.kind === 'open')
+    return (
+      <div className="mt-5 flex flex-wrap items-center gap-3">
+        <Button
+          className={large}
+          look={blocked ? 'outline' : 'solid'}
+          onClick={() => card.add(me, { kind: 'begin', operation: id })}
+        >
+          {blocked ? 'Begin all the same' : 'Begin now'}
+        </Button>
+        {blocked && <p className="text-copper">The air says no. Wait, dry or warm the bay first.</p>}
+      </div>
+    )
+  const coat = view.sheets[id]?.coat
+  return (
+    <div className="mt-5 space-y-4">
+      <div className="flex flex-wrap gap-3">
+        {rests ? (
+          <Button
+            look="outline"
+            className={large}
+            onClick={() => card.add(me, { kind: 'resume', operation: id })}
+          >
+            Go on
+          </Button>
+        ) : (
+          <Button
+            look="outline"
+            className={large}
+            aria-expanded={asking === 'pause'}
+            onClick={() => setAsking(asking === 'pause' ? undefined : 'pause')}
+          >
+            Pause
+          </Button>
+        )}
+        <Button
+          className={large}
+          aria-expanded={coat ? asking === 'coat' : undefined}
+          onClick={() =>
+            coat
+              ? setAsking(asking === 'coat' ? undefined : 'coat')
+              : card.add(me, { kind: 'done', operation: id })
+          }
+        >
+          {operation.kind === 'layer' ? 'The layer is on' : 'Done'}
+        </Button>
+      </div>
+      {asking === 'pause' && (
+        <ul aria-label="Why it rests" className="flex flex-wrap gap-2">
+          {PAUSE_REASONS.map((reason) => (
+            <li key={reason}>
+              <Button
+                look="outline"
+                onClick={() => {
+                  card.add(me, { kind: 'pause', operation: id, reason })
+                  setAsking(undefined)
+                }}
+              >
+                {PAUSE_WORDS[reason]}
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {asking === 'coat' && coat && (
+        <CoatLogForm
+          coat={coat}
+          isLayer={operation.kind === 'layer'}
+          onDone={(log) => card.add(me, { kind: 'done', operation: id, coat: log })}
+        />
+      )}
+    </div>
+  )
+}
+
+function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckItem[] {
+  const wheelsOff = view.live.plan.operations.some(({ extra }) => extra === 'wheels-off')
+  return operation.kind === 'finish' && wheelsOff
+    ? [...CHECKLISTS.finish, ...WHEEL_CHECKS]
+    : CHECKLISTS[operation.kind]
+}
+
+function Checklist({ card, operation, me }: Omit<Props, 'isNext'>) {
+  const items = checksOf(card.view, operation)
+  const { checks } = workOn(card.state, operation.id)
+  if (items.length === 0) return null
+  return (
+    <ul aria-label="Not to be forgotten" className="mt-4">
+      {items.map(({ id, text }) => (
+        <li key={id}>
+          <label className="flex min-h-11 items-center gap-3 border-t border-line py-1.5 text-lg">
+            <input
+              type="checkbox"
+              className="size-6 shrink-0 accent-fern"
+              checked={checks[id] ?? false}
+              onChange={({ target }) =>
+                card.add(me, { kind: 'check', operation: operation.id, item: id, checked: target.checked })
+              }
+            />
+            <span className={clsx(checks[id] && 'text-ink-soft')}>{text}</span>
+          </label>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** Waits of this step that one may start by touch. */
+function Presets({ card, operation, me }: Omit<Props, 'isNext'>) {
+  const presets = TIMER_PRESETS[operation.kind]
+  const begun = card.state.progress[operation.id]?.kind === 'started'
+  if (presets.length === 0 || !begun) return null
+  return (
+    <ul aria-label="Timers of this step" className="mt-4 flex flex-wrap gap-2">
+      {presets.map(({ label, seconds, note }) => (
+        <li key={label}>
+          <Button
+            look="outline"
+            className="flex-col items-start !gap-0 text-left"
+            onClick={() => card.add(me, { kind: 'timer', operation: operation.id, label, seconds })}
+          >
+            <span>
+              {label} {timerText(seconds)}
+            </span>
+            <span className="text-xs font-normal text-ink-soft">{note}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  )
+}

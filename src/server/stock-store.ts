@@ -1,0 +1,155 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { Poured } from '@/core/card'
+import type { Bottle, Supply, SupplyKind } from '@/core/stock'
+import type { Instant, LocalDay } from '@/core/time'
+
+/** The shelf: bottles with what was poured from them, and sets of pads and towels. */
+
+/** A bottle with the number on its label. */
+export type ShelfBottle = Bottle & { code: number }
+
+type BottleRow = {
+  id: string
+  code: number
+  product_id: string
+  lot: string
+  full_ml_x10: number
+  arrived_on: string
+  opened_on: string | null
+  gone_on: string | null
+  poured_x10: number | null
+}
+
+function toBottle(row: BottleRow): ShelfBottle {
+  return {
+    id: row.id,
+    code: row.code,
+    productId: row.product_id,
+    lot: row.lot,
+    fullMl: row.full_ml_x10 / 10,
+    leftMl: Math.max(0, row.full_ml_x10 - (row.poured_x10 ?? 0)) / 10,
+    arrivedOn: row.arrived_on as LocalDay,
+    ...(row.opened_on ? { openedOn: row.opened_on as LocalDay } : {}),
+    ...(row.gone_on ? { goneOn: row.gone_on as LocalDay } : {}),
+  }
+}
+
+/** Every bottle that stands on the shelf, open ones and old ones too; those that are gone are left out. */
+export async function listBottles(db: Knex): Promise<ShelfBottle[]> {
+  const poured = db('pours').sum('ml_x10').whereRaw('pours.bottle_id = bottles.id')
+  const rows: BottleRow[] = await db('bottles')
+    .whereNull('gone_on')
+    .select('bottles.*', poured.as('poured_x10'))
+    .orderBy('code')
+  return rows.map(toBottle)
+}
+
+export async function addBottle(
+  db: Knex,
+  bottle: Pick<Bottle, 'productId' | 'lot' | 'fullMl' | 'arrivedOn'>,
+): Promise<string> {
+  const id = randomUUID()
+  const last = await db('bottles').max('code as code').first()
+  await db('bottles').insert({
+    id,
+    code: Number(last?.code ?? 0) + 1,
+    product_id: bottle.productId,
+    lot: bottle.lot,
+    full_ml_x10: Math.round(bottle.fullMl * 10),
+    arrived_on: bottle.arrivedOn,
+  })
+  return id
+}
+
+export async function markOpened(db: Knex, id: string, day: LocalDay): Promise<void> {
+  await db('bottles').where({ id }).whereNull('opened_on').update({ opened_on: day })
+}
+
+export async function markGone(db: Knex, id: string, day: LocalDay): Promise<void> {
+  await db('bottles').where({ id }).whereNull('gone_on').update({ gone_on: day })
+}
+
+export type PouredFor = { job: string; operation: string; act: string; at: Instant; day: LocalDay }
+
+/** Books what was poured. A bottle poured from is open from that day on. */
+export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor): Promise<void> {
+  for (const { bottle, ml } of poured) {
+    if (!(await db('bottles').where({ id: bottle }).first())) continue
+    await db('pours').insert({
+      bottle_id: bottle,
+      ml_x10: Math.round(ml * 10),
+      job_id: why.job,
+      operation_id: why.operation,
+      act_id: why.act,
+      at: why.at,
+    })
+    await markOpened(db, bottle, why.day)
+  }
+}
+
+/** Somebody looked: so much is really left. The difference is booked, so that the history stays. */
+export async function recount(db: Knex, id: string, leftMl: number, at: Instant): Promise<boolean> {
+  const bottle = (await listBottles(db)).find((each) => each.id === id)
+  if (!bottle) return false
+  const difference = Math.round((bottle.leftMl - leftMl) * 10)
+  if (difference !== 0) await db('pours').insert({ bottle_id: id, ml_x10: difference, note: 'counted', at })
+  return true
+}
+
+export async function loadReorderPoints(db: Knex): Promise<Record<string, number>> {
+  return Object.fromEntries((await db('reorder_points')).map(({ product_id, ml }) => [product_id, ml]))
+}
+
+export async function setReorderPoint(db: Knex, productId: string, ml: number): Promise<void> {
+  await db('reorder_points').insert({ product_id: productId, ml }).onConflict('product_id').merge()
+}
+
+export async function listSupplies(db: Knex): Promise<Supply[]> {
+  return (await db('supplies').orderBy(['kind', 'name'])).map((row) => ({
+    id: row.id,
+    kind: row.kind as SupplyKind,
+    name: row.name,
+    clean: row.clean,
+    dirty: row.dirty,
+    washes: row.washes,
+    washesMost: row.washes_most,
+    reorderAt: row.reorder_at,
+  }))
+}
+
+export async function addSupply(db: Knex, supply: Omit<Supply, 'id'>): Promise<void> {
+  const { kind, name, clean, dirty, washes, washesMost, reorderAt } = supply
+  const row = { kind, name, clean, dirty, washes, washes_most: washesMost, reorder_at: reorderAt }
+  await db('supplies').insert({ id: randomUUID(), ...row })
+}
+
+/** So many of a set were used: from the clean pile to the dirty one, no more than are there. */
+export async function soil(db: Knex, kind: SupplyKind, count: number): Promise<void> {
+  const row = await db('supplies').where({ kind }).where('clean', '>', 0).orderBy('name').first()
+  if (!row) return
+  const used = Math.min(row.clean, count)
+  await db('supplies')
+    .where({ id: row.id })
+    .update({ clean: row.clean - used, dirty: row.dirty + used })
+}
+
+/** The dirty ones were washed: all are clean, and the set has one more wash behind it. */
+export async function washSupply(db: Knex, id: string): Promise<void> {
+  await db('supplies')
+    .where({ id })
+    .where('dirty', '>', 0)
+    .update({ clean: db.raw('clean + dirty'), dirty: 0, washes: db.raw('washes + 1') })
+}
+
+/** Counted anew: so many are there, clean and dirty together, the washed-out ones thrown away. */
+export async function recountSupply(db: Knex, id: string, clean: number): Promise<void> {
+  await db('supplies').where({ id }).update({ clean, dirty: 0 })
+}
+
+/** A worn set is replaced by a new one. */
+export async function renewSupply(db: Knex, id: string): Promise<void> {
+  await db('supplies')
+    .where({ id })
+    .update({ washes: 0, clean: db.raw('clean + dirty'), dirty: 0 })
+}
