@@ -1,10 +1,19 @@
 import type { Knex } from 'knex'
-import { cardOf, type Entry, type MachineRecipe, type PanelTask, processesNow, worklist } from '@/core/card'
+import {
+  cardOf,
+  type Entry,
+  type MachineRecipe,
+  type PanelTask,
+  processesNow,
+  worklist,
+  workOn,
+} from '@/core/card'
 import type { BayClimate, SensorState } from '@/core/climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '@/core/coating'
 import { cautionFor, type LiveJob, type PlannedOperation, recipeFor } from '@/core/job'
+import { openMinutesBetween } from '@/core/schedule'
 import { pourPlan } from '@/core/stock'
-import { dayIn, type Instant } from '@/core/time'
+import { dayIn, type Instant, minutesBetween } from '@/core/time'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { loadEntries } from './acts-store'
 import { bayAir, believed } from './air'
@@ -19,6 +28,8 @@ export type StepSheet = {
   caution?: string
   recipe?: string
   tasks: PanelTask[]
+  /** Minutes worked so far of a step under way: on shift, and not resting. */
+  workedMinutes?: number
   machines: MachineRecipe[]
   coat?: CoatSheet
 }
@@ -57,7 +68,8 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   if (!live || !agreement) return undefined
   const { setup, catalogue } = floor.shop
   const entries = await loadEntries(db, job.id)
-  const processes = processesNow(agreement.summary.processes, cardOf(live, entries).processes)
+  const state = cardOf(live, entries)
+  const processes = processesNow(agreement.summary.processes, state.processes)
   const bays = [...new Set(live.published.map(({ place }) => place))]
   const air = await bayAir(db, bays, floor.now)
   const bottles = await listBottles(db)
@@ -75,15 +87,28 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     const ml = told?.ml ?? product.mlPerM2 * panels.reduce((sum, { areaM2 }) => sum + areaM2, 0)
     return coatSheet({ product, ml, bay, bottles, today, air: air.get(bay), places: setup.places })
   }
+  const workedOn = (operation: PlannedOperation): number | undefined => {
+    const progress = state.progress[operation.id]
+    if (progress?.kind !== 'started') return undefined
+    const calendar = setup.calendars[everyone(setup).find(({ id }) => id === progress.by)?.calendar ?? '']
+    const open = (from: Instant, until: Instant) =>
+      calendar
+        ? openMinutesBetween(calendar, setup.timezone, from, until)
+        : Math.max(0, minutesBetween(from, until))
+    const rested = workOn(state, operation.id).pauses.map(({ from, to }) => open(from, to ?? floor.now))
+    return Math.max(0, open(progress.at, floor.now) - rested.reduce((sum, minutes) => sum + minutes, 0))
+  }
   const sheets = Object.fromEntries(
     live.plan.operations.map((operation): [string, StepSheet] => {
       const { tasks, recipes } = worklist(operation, panels, processes, agreement.summary.care)
       const [caution, recipe, coat] = [cautionFor(operation), recipeFor(operation), coatOf(operation)]
+      const workedMinutes = workedOn(operation)
       return [
         operation.id,
         {
           tasks,
           machines: recipes,
+          ...(workedMinutes === undefined ? {} : { workedMinutes }),
           ...(caution ? { caution } : {}),
           ...(recipe ? { recipe } : {}),
           ...(coat ? { coat } : {}),

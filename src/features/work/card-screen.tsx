@@ -13,10 +13,12 @@ import { StepPanel } from './step-panel'
 import { TimerStrip } from './timer-strip'
 import { useCard } from './use-card'
 import { useMe } from './use-me'
+import { useOffline } from './use-offline'
 
 /** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
 export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const card = useCard(fromShop)
+  useOffline()
   const { view, state, now } = card
   const live = { ...view.live, progress: state.progress }
   const next = live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')

@@ -47,14 +47,11 @@ export function Sections({ card, operation, me }: Props) {
   const total = [...tasks.values()].reduce((sum, { sections }) => sum + sections, 0)
   const done = [...tasks.keys()].reduce((sum, panel) => sum + doneOf(panel), 0)
   const progress = state.progress[operation.id]
-  const worked =
-    progress?.kind === 'started'
-      ? minutesBetween(progress.at, now) - pausedMinutes(work, progress.at, now)
-      : 0
+  const worked = workedMinutes(card, operation)
   const pace = paceOf({
     sectionsTotal: total,
     sectionsDone: done,
-    workedMinutes: Math.max(0, worked),
+    workedMinutes: worked,
     plannedMinutes: operation.minutes,
   })
   const pad = padState(work.pad)
@@ -162,6 +159,16 @@ export function Sections({ card, operation, me }: Props) {
       )}
     </div>
   )
+}
+
+/** Minutes worked until now: what the shop counted, and what has passed at the car since. */
+function workedMinutes({ view, state, now }: Card, { id }: PlannedOperation): number {
+  const progress = state.progress[id]
+  if (progress?.kind !== 'started') return 0
+  const counted = view.sheets[id]?.workedMinutes
+  const since = counted === undefined ? progress.at : view.now
+  const passed = minutesBetween(since, now) - pausedMinutes(workOn(state, id), since, now)
+  return Math.max(0, (counted ?? 0) + passed)
 }
 
 function sectionFace(name: string, task: PanelTask | undefined, done: number): PanelFace {

@@ -11,6 +11,13 @@ import { type OutboxState, OutboxStore, type ShopReply } from './outbox-store'
 const LOOK_AGAIN_MS = 5_000
 const TICK_MS = 500
 
+/** 128 random bits. `crypto.randomUUID` is not there on a page that came without encryption, as on a shop's own network. */
+function newId(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) =>
+    byte.toString(16).padStart(2, '0'),
+  ).join('')
+}
+
 let shared: OutboxStore | undefined
 
 /** One outbox for all cards of this tablet. */
@@ -18,7 +25,7 @@ function outboxStore(): OutboxStore {
   shared ??= new OutboxStore({
     storage: localStorage,
     clock: () => Date.now(),
-    newId: () => crypto.randomUUID(),
+    newId,
     later: (run, ms) => void setTimeout(run, ms),
     post: async (batch) => {
       const answer = await fetch('/api/acts', {

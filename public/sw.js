@@ -1,0 +1,60 @@
+// Keeps the job card at hand while the network is away: the pages at the car, and what they are made of.
+const CACHE = 'fern-yard-1'
+/** Pages that are used beside a car. */
+const AT_THE_CAR = /^\/(work|jobs\/[^/]+\/work)$/
+/** Built files are named by their content: what is in the cache is what would come. */
+const BUILT = /^\/_next\/static\//
+/** A network that does not answer within this time is taken for none, ms. */
+const PATIENCE_MS = 4000
+
+self.addEventListener('install', () => self.skipWaiting())
+self.addEventListener('activate', (event) => event.waitUntil(begin()))
+
+async function begin() {
+  for (const name of await caches.keys()) if (name !== CACHE) await caches.delete(name)
+  await self.clients.claim()
+}
+
+self.addEventListener('fetch', (event) => {
+  const { request } = event
+  const url = new URL(request.url)
+  if (request.method !== 'GET' || url.origin !== self.location.origin) return
+  if (BUILT.test(url.pathname)) event.respondWith(keptFirst(request))
+  else if (request.mode === 'navigate' && AT_THE_CAR.test(url.pathname)) event.respondWith(shopFirst(request))
+})
+
+async function keptFirst(request) {
+  const cache = await caches.open(CACHE)
+  const kept = await cache.match(request)
+  if (kept) return kept
+  const answer = await fetch(request)
+  if (answer.ok) await cache.put(request, answer.clone())
+  return answer
+}
+
+async function shopFirst(request) {
+  const cache = await caches.open(CACHE)
+  try {
+    const answer = await fetch(request, { signal: AbortSignal.timeout(PATIENCE_MS) })
+    if (answer.ok) await cache.put(request, answer.clone())
+    return answer
+  } catch {
+    return (
+      (await cache.match(request)) ??
+      new Response('No network, and this card was not opened on this tablet before.', {
+        status: 503,
+        headers: { 'content-type': 'text/plain; charset=utf-8' },
+      })
+    )
+  }
+}
+
+// A page that came before this worker was there tells what it is made of.
+self.addEventListener('message', (event) => event.waitUntil(keep(event.data)))
+
+async function keep({ page, parts }) {
+  const cache = await caches.open(CACHE)
+  const urls = parts.filter((part) => BUILT.test(new URL(part).pathname))
+  for (const url of [page, ...urls])
+    if (url === page || !(await cache.match(url))) await cache.add(url).catch(() => undefined)
+}
