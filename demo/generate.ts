@@ -33,6 +33,7 @@ import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
 import { roundOf } from './round'
+import { addShelf } from './shelf'
 import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
 
 /**
@@ -218,6 +219,7 @@ export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
   const shop = await loadShop(db)
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
+  await addShelf(db, shop.setup.timezone, now)
   const inShop: LiveJob[] = []
   for (const car of [...DEMO_CARS, ...COMING_CARS]) {
     const job = await takeInCar(db, car, shop.setup, now)

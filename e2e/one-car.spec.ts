@@ -15,11 +15,17 @@ test.beforeAll(() => {
 })
 test.afterAll(() => shop.remove())
 
+/** Opens the part of the card in which a step is written down afterwards, where it is closed. */
+async function atAnotherTime(page: Page): Promise<void> {
+  if (await page.getByLabel('Really began').isHidden()) await page.getByText('It was at another time').click()
+}
+
 async function logStep(page: Page, operation: string, from: string, to: string): Promise<void> {
   await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'open')
+  await atAnotherTime(page)
   await page.getByLabel('Really began').fill(from)
   await page.getByLabel('Really ended').fill(to)
-  await page.getByRole('button', { name: /^(Done|Log the layer as done)$/ }).click()
+  await page.getByRole('button', { name: 'Record it' }).click()
   await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'done')
 }
 
@@ -145,11 +151,12 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.goto(shop.url + work)
     const wash = page.locator('[data-step="wash"]')
     await expect(wash).toHaveAttribute('data-state', 'started')
+    await atAnotherTime(page)
     await page.getByLabel('Really ended').fill('2027-01-12T07:00')
-    await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await page.getByRole('button', { name: 'Record it' }).click()
     await expect(page.getByText('It ends before it begins.')).toBeVisible()
     await page.getByLabel('Really ended').fill('2027-01-12T10:00')
-    await page.getByRole('button', { name: 'Done', exact: true }).click()
+    await page.getByRole('button', { name: 'Record it' }).click()
     await expect(wash).toHaveAttribute('data-state', 'done')
     await logStep(page, 'mask', '2027-01-12T10:15', '2027-01-12T11:00')
     await logStep(page, 'cut', '2027-01-12T11:30', '2027-01-13T12:30')
@@ -158,11 +165,13 @@ test('one car goes through the whole shop', async ({ page }) => {
   })
 
   await test.step('log the layers; the windows follow the real times', async () => {
-    await page.getByRole('button', { name: 'Log the layer as done' }).click()
+    await expect(page.locator('[data-step="layer-1"]')).toHaveAttribute('data-state', 'open')
+    await atAnotherTime(page)
+    await page.getByRole('button', { name: 'Record it' }).click()
     await expect(page.getByText('Write the lot from the bottle.')).toBeVisible()
     await page.getByLabel('Lot on the bottle').fill('CB-7')
     await page.getByLabel('Humidity, %').fill('140')
-    await page.getByRole('button', { name: 'Log the layer as done' }).click()
+    await page.getByRole('button', { name: 'Record it' }).click()
     await expect(page.getByText('The humidity must lie between 1 and 100.')).toBeVisible()
     await expect(page.getByLabel('Lot on the bottle')).toHaveValue('CB-7')
     await page.getByLabel('Humidity, %').fill('52')
@@ -170,8 +179,11 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.locator('[data-step="layer-1"]')).toContainText('Lot CB-7')
     // 3 and 12 h after 19:40 on Thursday.
     await expect(page.getByTestId('window')).toContainText('Fri 15 Jan 07:40')
+    await atAnotherTime(page)
     await page.getByLabel('Lot on the bottle').fill('TT-2')
     await logStep(page, 'layer-2', '2027-01-15T07:10', '2027-01-15T10:30')
+    await expect(page.locator('[data-step="layer-3"]')).toHaveAttribute('data-state', 'open')
+    await atAnotherTime(page)
     await page.getByLabel('Lot on the bottle').fill('TT-2')
     await logStep(page, 'layer-3', '2027-01-15T14:00', '2027-01-15T17:20')
     await expect(page.locator('[data-step="dry"]')).toHaveAttribute('data-state', 'done')
@@ -187,7 +199,7 @@ test('one car goes through the whole shop', async ({ page }) => {
   })
 
   await test.step('care dates from the real end of the last layer, a sheet, a calendar file', async () => {
-    await page.getByRole('link', { name: 'To care and handover' }).click()
+    await page.getByRole('link', { name: 'To its care' }).click()
     await expect(page.locator('[data-milestone="dry-until"]')).toContainText('Saturday 16 January, 17:20')
     await expect(page.locator('[data-milestone="first-wash"]')).toContainText('Friday 22 January')
     await expect(page.locator('[data-milestone="full-cure"]')).toContainText('Sunday 14 February')
@@ -199,8 +211,8 @@ test('one car goes through the whole shop', async ({ page }) => {
     const events = Object.values(ical.sync.parseICS(readFileSync(await download.path(), 'utf8')))
     expect(events.filter((entry) => entry?.type === 'VEVENT')).toHaveLength(6)
     await page.getByRole('link', { name: 'Handover sheet' }).click()
-    await expect(page.getByRole('heading', { name: 'What was done: Lantern' })).toBeVisible()
-    await expect(page.getByText('Cladonia Base, lot CB-7')).toBeVisible()
+    await expect(page.getByText(/^Lantern, job 101/)).toBeVisible()
+    await expect(page.getByText(/Cladonia Base, lot CB-7/)).toBeVisible()
     await page.emulateMedia({ media: 'print' })
     await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
     await expect(page.getByText('Do not', { exact: true })).toBeVisible()

@@ -17,8 +17,10 @@ export const dynamic = 'force-dynamic'
 const ROOMS = [
   { href: '/', label: 'Yard' },
   { href: '/intake', label: 'Take in' },
+  { href: '/work', label: 'Today' },
   { href: '/schedule', label: 'Schedule' },
   { href: '/vehicles', label: 'Vehicles' },
+  { href: '/stock', label: 'Stock' },
   { href: '/practice', label: 'Practice' },
   { href: '/shop', label: 'Shop' },
 ] as const

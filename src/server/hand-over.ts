@@ -62,11 +62,22 @@ async function workedProcesses(db: Knex, jobId: string, told: Summary): Promise<
   }
 }
 
+/** What would go into the ledger if the car went home now. */
+export async function removalsNow(
+  db: Knex,
+  job: Job,
+  told: Summary,
+  survey: Pick<SurveyRecord, 'before' | 'after'>,
+  day: Removal['day'],
+): Promise<Removal[]> {
+  return removalsOf(job, await workedProcesses(db, job.id, told), survey, day)
+}
+
 /** Hands a finished job over and enters into the ledger what was taken. */
 export async function handOverJob(db: Knex, job: Job, timezone: string, at: Instant): Promise<void> {
   const agreement = await findAgreement(db, job.id)
   const survey = await loadSurvey(db, job.id)
   const day = dayIn(timezone, at)
-  const worked = agreement && (await workedProcesses(db, job.id, agreement.summary))
-  await handOver(db, job, worked ? removalsOf(job, worked, survey, day) : [], at)
+  const removals = agreement ? await removalsNow(db, job, agreement.summary, survey, day) : []
+  await handOver(db, job, removals, at)
 }

@@ -1,6 +1,5 @@
-import { addMonths } from 'date-fns'
 import type { Product } from '../coating'
-import { dayIn, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
+import { dayIn, type Instant, type LocalDay, plusDays, plusMinutes, plusMonths } from '../time'
 
 /** One date of the weeks after the coating. Holds are instants, habits are days. */
 export type Milestone = {
@@ -24,12 +23,6 @@ function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => n
     .reduce((a, b) => (a > b ? a : b))
 }
 
-function monthsAfter(day: LocalDay, months: number): LocalDay {
-  return addMonths(new Date(`${day}T00:00:00Z`), months)
-    .toISOString()
-    .slice(0, 10) as LocalDay
-}
-
 /**
  * The cure calendar from the layers as they were laid. Holds run in elapsed time from each layer and the latest
  * rules, so a change of the clocks shortens none; days are counted on the shop's calendar in `zone`. Throws
@@ -46,7 +39,7 @@ export function careMilestones(layers: readonly LaidLayer[], zone: string): Mile
   const indoors = latest(layers, (product) => product.indoorHoldMinutes)
   const topper = latest(layers, (product) => product.topperFromMinutes)
   const lastDay = dayAfter(() => 0)
-  const visit = monthsAfter(lastDay, Math.min(...layers.map(({ product }) => product.firstVisitMonths)))
+  const visit = plusMonths(lastDay, Math.min(...layers.map(({ product }) => product.firstVisitMonths)))
   return [
     {
       key: 'indoors-until',

@@ -1,6 +1,5 @@
-import { addMonths } from 'date-fns'
 import type { BottleInShop, Product } from '../coating'
-import { daysBetween, type LocalDay } from '../time'
+import { daysBetween, type LocalDay, plusMonths } from '../time'
 
 /** One bottle on the shelf. Millilitres; days are local. */
 export type Bottle = {
@@ -20,21 +19,14 @@ export type BottleState = 'closed' | 'open' | 'past' | 'empty' | 'gone'
 /** Less than this cannot be got out of a bottle any more, ml (mem). */
 const DREGS_ML = 1
 
-function monthsAfter(day: LocalDay, months: number): LocalDay {
-  // Shelf lives are whole months; a day that a month lacks becomes its last.
-  return addMonths(new Date(`${day}T00:00:00Z`), months)
-    .toISOString()
-    .slice(0, 10) as LocalDay
-}
-
 /** The last day on which a bottle is good: by its age, and once opened by that as well. */
 export function goodUntil(
   { arrivedOn, openedOn }: Pick<Bottle, 'arrivedOn' | 'openedOn'>,
   { shelfLifeMonths }: Pick<Product, 'shelfLifeMonths'>,
 ): LocalDay {
-  const closed = monthsAfter(arrivedOn, shelfLifeMonths.closed)
+  const closed = plusMonths(arrivedOn, shelfLifeMonths.closed)
   if (!openedOn) return closed
-  const open = monthsAfter(openedOn, shelfLifeMonths.open)
+  const open = plusMonths(openedOn, shelfLifeMonths.open)
   return open < closed ? open : closed
 }
 

@@ -21,6 +21,7 @@ export {
   localDayOrThrow,
   minuteOfDay,
   plusDays,
+  plusMonths,
   WEEKDAYS,
   type Weekday,
   weekdayOf,

@@ -43,6 +43,15 @@ export function weekdayOf(day: LocalDay): Weekday {
   return WEEKDAYS[new Date(`${day}T00:00:00Z`).getUTCDay()]!
 }
 
+/** Months later; a day that the month lacks becomes its last. */
+export function plusMonths(day: LocalDay, months: number): LocalDay {
+  const [year, month, date] = day.split('-').map(Number) as [number, number, number]
+  const last = new Date(Date.UTC(year, month + months, 0)).getUTCDate()
+  return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last)))
+    .toISOString()
+    .slice(0, 10) as LocalDay
+}
+
 /** Days from one day to another; negative when `to` lies before. */
 export function daysBetween(from: LocalDay, to: LocalDay): number {
   return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)

@@ -12,6 +12,7 @@ import {
   minutesBetween,
   plusDays,
   plusMinutes,
+  plusMonths,
   weekdayOf,
 } from '.'
 
@@ -101,4 +102,14 @@ test('what a clock in the zone shows leads back to the same instant', () => {
 test('a zone is one that the zone data knows', () => {
   expect(isZone('Europe/Dublin')).toBe(true)
   expect(isZone('Inchmoyle/Slip')).toBe(false)
+})
+
+test('months later is the same day of the month, or its last', () => {
+  const after = (text: string, months: number) => plusMonths(day(text), months)
+  expect([
+    after('2027-01-31', 1),
+    after('2027-08-31', 6),
+    after('2026-11-15', 14),
+    after('2028-02-29', 12),
+  ]).toEqual(['2027-02-28', '2028-02-29', '2028-01-15', '2029-02-28'])
 })

@@ -11,6 +11,7 @@ export const JOB_ROOMS = [
   { room: 'quote', label: 'Quote' },
   { room: 'schedule', label: 'Schedule' },
   { room: 'work', label: 'Work' },
+  { room: 'finish', label: 'Handover' },
   { room: 'care', label: 'Care' },
 ] as const
 
@@ -24,6 +25,7 @@ export function roomFor(stage: Stage): JobRoom {
     case 'to-choose':
       return 'plan'
     case 'ready':
+      return 'finish'
     case 'handed-over':
       return 'care'
     default:

@@ -4,13 +4,23 @@ import { useRouter } from 'next/navigation'
 import { Dialog } from 'radix-ui'
 import { useEffect, useState } from 'react'
 
-const GO: Record<string, string> = { y: '/', t: '/intake', s: '/schedule', v: '/vehicles', p: '/practice' }
+const GO: Record<string, string> = {
+  y: '/',
+  t: '/intake',
+  w: '/work',
+  s: '/schedule',
+  v: '/vehicles',
+  k: '/stock',
+  p: '/practice',
+}
 
 const LIST: [string, string][] = [
   ['g then y', 'Go to the yard'],
   ['g then t', 'Take a vehicle in'],
+  ['g then w', 'Go to today’s work'],
   ['g then s', 'Go to the schedule'],
   ['g then v', 'Go to the vehicles'],
+  ['g then k', 'Go to the stock'],
   ['g then p', 'Go to the practice panel'],
   ['?', 'This list'],
   ['Walk-round, survey: ← → ↑ ↓', 'Walk round the car, panel by panel'],

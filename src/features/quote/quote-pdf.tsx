@@ -1,19 +1,8 @@
-import path from 'node:path'
-import {
-  Document,
-  Font,
-  G,
-  Page,
-  Path,
-  renderToBuffer,
-  StyleSheet,
-  Svg,
-  Text,
-  View,
-} from '@react-pdf/renderer'
+import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import { PROCESSES } from '@/core/correction'
 import type { Summary } from '@/core/job'
 import { bodyPlan } from '@/core/vehicle'
+import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
 import { money } from '@/ui/when'
 import { lineText } from '../plan/price-lines'
 import { coatLines, lineOrigin, workLines } from './paper-lines'
@@ -21,60 +10,8 @@ import type { Paper } from './quote-paper'
 
 /** The quote as a PDF: the same words as on the screen, on one or two sheets of A4, with its own fonts inside. */
 
-const FONTS = path.join(/* turbopackIgnore: true */ process.cwd(), 'node_modules/@fontsource')
-const font = (family: string, file: string, weight: number) =>
-  Font.register({ family, fonts: [{ src: path.join(FONTS, file), fontWeight: weight }] })
-for (const subset of ['latin', 'latin-ext']) {
-  for (const weight of [400, 700])
-    font(
-      `text-${subset}`,
-      `atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${subset}-${weight}-normal.woff`,
-      weight,
-    )
-  font(`head-${subset}`, `bricolage-grotesque/files/bricolage-grotesque-${subset}-700-normal.woff`, 700)
-}
-// A word that does not fit goes to the next line whole: nobody hyphenates a plate or a price.
-Font.registerHyphenationCallback((word) => [word])
-
-const INK = '#1b3126'
-const SOFT = '#4a5c50'
-const FERN = '#2f6242'
-const LINE = '#cdd1bc'
-const COPPER = '#9a4c18'
 /** From left alone to the strongest process there is. */
 const SHADES = ['#fbf9f2', '#dfe7d8', '#c5d6c1', '#a3bfa2', '#7fa584', '#5c8a67', '#3c6e4b']
-
-const TEXT = ['text-latin', 'text-latin-ext']
-const HEAD = ['head-latin', 'head-latin-ext']
-const styles = StyleSheet.create({
-  page: {
-    paddingTop: 32,
-    paddingHorizontal: 45,
-    paddingBottom: 40,
-    fontFamily: TEXT,
-    fontSize: 9.5,
-    color: INK,
-  },
-  // Not on the page itself: a text whose page number is only known later vanishes where a line height is inherited.
-  body: { fontSize: 9.5, lineHeight: 1.4 },
-  row: { flexDirection: 'row', justifyContent: 'space-between' },
-  soft: { color: SOFT, fontSize: 8.5 },
-  h1: { fontFamily: HEAD, fontWeight: 700, fontSize: 22, lineHeight: 1.15 },
-  h2: { fontFamily: HEAD, fontWeight: 700, fontSize: 12.5, marginTop: 10, marginBottom: 3 },
-  bold: { fontWeight: 700 },
-  expect: { borderLeftWidth: 2.5, paddingLeft: 7, marginBottom: 3.5 },
-  price: { borderBottomWidth: 0.5, borderBottomColor: LINE, paddingVertical: 2 },
-  total: { fontFamily: HEAD, fontWeight: 700, fontSize: 15, lineHeight: 1.2, marginTop: 3 },
-  foot: {
-    position: 'absolute',
-    bottom: 18,
-    left: 45,
-    right: 45,
-    flexDirection: 'row',
-    justifyContent: 'space-between',
-  },
-  sign: { borderTopWidth: 0.7, borderTopColor: INK, width: '46%', paddingTop: 3, marginTop: 24 },
-})
 
 /** The unfolded car with every panel in the shade of its process, strongest darkest. */
 function PlanDrawing({ paper }: { paper: Paper }) {
@@ -224,15 +161,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             <Text style={[styles.sign, styles.soft]}>For {shop.name}</Text>
           </View>
         </View>
-        <View fixed style={styles.foot}>
-          <Text style={styles.soft}>
-            {shop.name}, {vehicle.plate}, {paper.title}.
-          </Text>
-          <Text
-            style={styles.soft}
-            render={({ pageNumber, totalPages }) => `Page ${pageNumber} of ${totalPages}`}
-          />
-        </View>
+        <Foot words={`${shop.name}, ${vehicle.plate}, ${paper.title}.`} />
       </Page>
     </Document>
   )

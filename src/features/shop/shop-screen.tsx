@@ -86,6 +86,9 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
           <ButtonLink look="outline" href="/shop/packages">
             The packages it sells
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/devices">
+            Sensors
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/prices">
             Prices, and those called in
           </ButtonLink>

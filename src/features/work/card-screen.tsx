@@ -72,7 +72,10 @@ function AllDone({ job }: { job: string }) {
         the last layer.
       </p>
       <div className="flex flex-wrap gap-3">
-        <ButtonLink href={`/jobs/${job}/care`}>To care and handover</ButtonLink>
+        <ButtonLink href={`/jobs/${job}/finish`}>To the last look and handover</ButtonLink>
+        <ButtonLink look="outline" href={`/jobs/${job}/care`}>
+          To its care
+        </ButtonLink>
       </div>
     </section>
   )

@@ -21,6 +21,11 @@ export function NetState({ card }: { card: Card }) {
             : `No network. ${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept here and sent when it is back.`}
         {net.forgetful && ' This tablet cannot store anything: do not close the page before all is sent.'}
       </p>
+      {card.against && (
+        <p role="alert" className="w-full rounded bg-copper-soft px-4 py-2 text-lg font-semibold text-copper">
+          {conflictText(card.against, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
+        </p>
+      )}
       {refused.length > 0 && (
         <ul role="alert" className="w-full space-y-2">
           {refused.map(({ entry, conflict }) => (

@@ -1,7 +1,15 @@
 'use client'
 
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
-import { type Act, type CardState, cardOf, conflictOf, type Entry, withEntry } from '@/core/card'
+import {
+  type Act,
+  type CardState,
+  type Conflict,
+  cardOf,
+  conflictOf,
+  type Entry,
+  withEntry,
+} from '@/core/card'
 import type { Instant } from '@/core/time'
 import type { CardView } from '@/server/card'
 import { type OutboxState, OutboxStore, type ShopReply } from './outbox-store'
@@ -56,6 +64,8 @@ export type Card = {
   now: Instant
   net: OutboxState
   add: (by: string, act: Act) => void
+  /** Why the last act was not even noted: this tablet knows already that it cannot be. */
+  against: Conflict | undefined
   dismiss: (id: string) => void
 }
 
@@ -77,6 +87,7 @@ export function useCard(fromShop: CardView): Card {
     }
   }, [store, fromShop.now])
   const state = useMemo(() => stateOf(view, net === EMPTY ? [] : pendingOf(store, view)), [view, net, store])
+  const [against, setAgainst] = useState<Conflict>()
   const add = useCallback(
     (by: string, act: Act) => {
       const current = stateOf(view, pendingOf(store, view))
@@ -87,17 +98,19 @@ export function useCard(fromShop: CardView): Card {
         by,
         at: store?.shopNow() ?? view.now,
       }
+      const conflict = conflictOf(view.live, current, entry)
       // A double tap: what stands there already is not said again.
-      if (isRepeated(conflictOf(view.live, current, entry)?.code)) return
+      setAgainst(conflict && !isRepeated(conflict.code) ? conflict : undefined)
+      if (conflict) return
       store?.add(view.job.id, by, act)
     },
     [store, view],
   )
   const dismiss = useCallback((id: string) => store?.dismiss(id), [store])
-  return { view, state, now, net, add, dismiss }
+  return { view, state, now, net, add, against, dismiss }
 }
 
-const isRepeated = (code: string | undefined) =>
+const isRepeated = (code: Conflict['code']) =>
   code === 'begun-already' || code === 'done-already' || code === 'paused-already' || code === 'not-paused'
 
 function pendingOf(store: OutboxStore | undefined, view: CardView): Entry[] {

@@ -8,6 +8,7 @@ import { now } from '../clock'
 import { database } from '../db'
 import { type Floor, loadFloor } from '../floor'
 import { handOverJob } from '../hand-over'
+import { listVerdicts } from '../handover-store'
 import { replan } from '../planning'
 import { everyone } from '../shop-store'
 import { recordFinish, takeBack, type WorkError } from '../work-store'
@@ -160,6 +161,8 @@ export async function handJobOver(jobId: string): Promise<WorkAnswer> {
   const floor = await loadFloor(db, at)
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
   if (entry?.stage.kind !== 'ready') return refuse('Not every step is done yet.')
+  const fault = (await listVerdicts(db, jobId)).find(({ verdict }) => verdict === 'fault')
+  if (fault) return refuse(`The last look found a fault: ${fault.note}. Mend it, and look again.`)
   await handOverJob(db, entry.job, floor.shop.setup.timezone, at)
   revalidatePath('/', 'layout')
   return { kind: 'done' }

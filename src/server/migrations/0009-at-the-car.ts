@@ -79,6 +79,7 @@ export const atTheCar: Migration = {
       item TEXT NOT NULL,
       verdict TEXT NOT NULL CHECK (verdict IN ('good', 'fault')),
       note TEXT NOT NULL,
+      cleared_percent INTEGER CHECK (cleared_percent BETWEEN 0 AND 100),
       sent_to TEXT,
       by_person TEXT NOT NULL,
       at TEXT NOT NULL,

@@ -1,18 +1,19 @@
 import { notFound } from 'next/navigation'
-import { HandoverSheet } from '@/features/care/handover-sheet'
-import { loadCare } from '@/server/care'
+import { HandoverSheet } from '@/features/handover/handover-sheet'
+import { handoverPaper } from '@/features/handover/paper'
 import { database } from '@/server/db'
+import { loadHandover } from '@/server/handover'
 import { requestJob } from '@/server/request-floor'
 
 export default async function HandoverSheetPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   const { floor, entry } = await requestJob(id)
-  if (!entry) notFound()
+  const handover = entry && (await loadHandover(await database(), floor, entry))
+  if (!entry || !handover) notFound()
   return (
     <HandoverSheet
       entry={entry}
-      care={await loadCare(await database(), floor.shop, id)}
-      shop={floor.shop}
+      paper={handoverPaper(entry, handover, floor.shop, floor.now)}
       now={floor.now}
     />
   )

@@ -1,0 +1,18 @@
+import { handoverResponse } from '@/features/handover/handover-response'
+import { database } from '@/server/db'
+import { jobOfLink } from '@/server/handover-store'
+import { requestFloor } from '@/server/request-floor'
+
+/** The private link of a customer: the sheet of their car and nothing else. */
+export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {
+  const { token } = await params
+  const db = await database()
+  const floor = await requestFloor()
+  const job = await jobOfLink(db, token, floor.now)
+  const answer = job && (await handoverResponse(db, floor, job))
+  // The same words for a link that never was, has run out or was taken back: it tells nobody which.
+  return (
+    answer ||
+    new Response('This link does not lead anywhere any more. Ask the shop for a new one.', { status: 404 })
+  )
+}

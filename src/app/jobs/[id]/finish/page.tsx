@@ -1,0 +1,21 @@
+import { notFound } from 'next/navigation'
+import { FinishScreen } from '@/features/handover/finish-screen'
+import { database } from '@/server/db'
+import { loadHandover } from '@/server/handover'
+import { requestJob } from '@/server/request-floor'
+import { ButtonLink } from '@/ui/button'
+
+export default async function FinishPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const { floor, entry } = await requestJob(id)
+  if (!entry) notFound()
+  const handover = await loadHandover(await database(), floor, entry)
+  if (handover) return <FinishScreen entry={entry} handover={handover} shop={floor.shop} now={floor.now} />
+  return (
+    <div className="mx-auto max-w-xl p-10 text-center">
+      <h1 className="text-2xl">Nothing to hand over yet</h1>
+      <p className="my-4">First a package is agreed and done.</p>
+      <ButtonLink href={`/jobs/${id}/plan`}>To the packages</ButtonLink>
+    </div>
+  )
+}

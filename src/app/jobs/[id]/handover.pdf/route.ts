@@ -1,0 +1,12 @@
+import { handoverResponse } from '@/features/handover/handover-response'
+import { database } from '@/server/db'
+import { requestFloor } from '@/server/request-floor'
+
+/** The handover sheet as PDF. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const answer = await handoverResponse(await database(), await requestFloor(), id)
+  return (
+    answer ?? new Response('There is no agreed work on this car, so nothing to hand over.', { status: 404 })
+  )
+}

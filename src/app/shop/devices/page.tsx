@@ -1,0 +1,27 @@
+import type { Metadata } from 'next'
+import { DevicesScreen } from '@/features/shop/devices-screen'
+import { bayAir, listSpells } from '@/server/air'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadShop } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Sensors' }
+
+export default async function DevicesPage() {
+  const db = await database()
+  const { setup } = await loadShop(db)
+  const at = now()
+  const air = await bayAir(
+    db,
+    setup.places.map(({ id }) => id),
+    at,
+  )
+  return (
+    <DevicesScreen
+      bays={setup.places.map(({ id, name }) => ({ id, name, air: air.get(id)! }))}
+      spells={await listSpells(db, at)}
+      zone={setup.timezone}
+      now={at}
+    />
+  )
+}

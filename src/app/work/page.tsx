@@ -1,0 +1,20 @@
+import type { Metadata } from 'next'
+import { dayCars } from '@/features/work/day'
+import { DayScreen } from '@/features/work/day-screen'
+import { requestFloor } from '@/server/request-floor'
+import { everyone } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Today at the cars' }
+
+export default async function WorkDayPage() {
+  const floor = await requestFloor()
+  const { setup } = floor.shop
+  return (
+    <DayScreen
+      cars={dayCars(floor)}
+      people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+      zone={setup.timezone}
+      now={floor.now}
+    />
+  )
+}

@@ -1,0 +1,142 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { makeOffer, planSchema } from '../job'
+import { offerInput, template } from '../job/fixture'
+import { emptyMeasured } from '../survey'
+import { instantOrThrow, localDayOrThrow } from '../time'
+import { panelsOf } from '../vehicle'
+import { balanceOf, type Payment } from './balance'
+import { beforeAfter } from './before-after'
+import { blindToIt, inspectionItems, inspectionState, reachedClearing, type Verdict } from './inspection'
+import { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
+
+const NOW = instantOrThrow('2027-01-16T10:00:00Z')
+const { plan } = makeOffer(template('lantern'), offerInput())
+const items = inspectionItems('saloon')
+const verdict = (item: string, more: Partial<Verdict> = {}): Verdict => ({
+  item,
+  verdict: 'good',
+  note: '',
+  by: 'senan',
+  at: NOW,
+  ...more,
+})
+
+describe('the last look', () => {
+  test('goes over every panel and every place that is easily missed, each once', () => {
+    const ids = items.map(({ id }) => id)
+    expect(new Set(ids).size).toBe(ids.length)
+    expect(ids).toEqual(
+      expect.arrayContaining([...panelsOf('saloon').map(({ id }) => id), 'pillars', 'sills']),
+    )
+  })
+  test('is passed when all was seen and nothing is at fault, and not a place sooner', () => {
+    const all = items.map(({ id }) => verdict(id))
+    expect(inspectionState(items, all).passed).toBe(true)
+    expect(inspectionState(items, all.slice(1))).toMatchObject({ passed: false, open: [items[0]] })
+    const fault = [verdict(items[0]!.id, { verdict: 'fault', note: 'hologram' }), ...all.slice(1)]
+    expect(inspectionState(items, fault)).toMatchObject({ passed: false, open: [], faults: [fault[0]] })
+  })
+  test('is not for whoever cut, polished or coated it', () => {
+    const done = (by: string) => ({ kind: 'done', by })
+    expect(
+      blindToIt(plan, {
+        wash: done('brida'),
+        cut: done('merle'),
+        'layer-1': done('oran'),
+        finish: done('brida'),
+      }),
+    ).toEqual(new Set(['merle', 'oran']))
+  })
+  test('what is gone of the whole lies between the least and the most of its panels, and needs a figure', () => {
+    expect(reachedClearing(items, [verdict('bonnet')])).toBeUndefined()
+    const panels = panelsOf('saloon')
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 1, maxLength: panels.length }),
+        (shares) => {
+          const seen = shares.map((clearedPercent, index) => verdict(panels[index]!.id, { clearedPercent }))
+          const reached = 100 * reachedClearing(items, seen)!
+          expect(reached).toBeGreaterThanOrEqual(Math.min(...shares) - 1e-9)
+          expect(reached).toBeLessThanOrEqual(Math.max(...shares) + 1e-9)
+        },
+      ),
+    )
+  })
+})
+
+describe('a fault that is sent back', () => {
+  test('is a step of its own before the last, in its stay, by somebody with the skill; a plan that can be stored', () => {
+    const again = withRework(plan, 'refine', 'Bonnet')!
+    const [step, last] = again.operations.slice(-2)
+    expect(step).toMatchObject({ title: 'Again: Bonnet, refine', minutes: REWORK_MINUTES, skill: 'correct' })
+    expect(isRework(step!.id)).toBe(true)
+    expect(last).toEqual(plan.operations.at(-1))
+    expect(again.links).toContainEqual({ from: step!.id, to: last!.id, min: 0 })
+    expect(again.stays.at(-1)!.operations).toContain(step!.id)
+    expect(planSchema.safeParse(again).success).toBe(true)
+  })
+  test('twice is two steps, and neither can be sent back itself', () => {
+    const twice = withRework(withRework(plan, 'cut', 'Roof')!, 'layer-1', 'Bonnet')!
+    expect(twice.operations.filter(({ id }) => isRework(id)).map(({ id }) => id)).toEqual([
+      'again-1',
+      'again-2',
+    ])
+    expect(stepsToSendTo(twice)).toEqual(stepsToSendTo(plan))
+    expect(withRework(plan, 'dry', 'Roof')).toBeUndefined()
+    expect(withRework(plan, 'nothing', 'Roof')).toBeUndefined()
+  })
+})
+
+test('what is open is what was agreed less what came in and was not crossed out', () => {
+  const paid = (cents: number, more: Partial<Payment> = {}): Payment => ({
+    id: 'p',
+    cents,
+    way: 'card',
+    note: '',
+    at: NOW,
+    ...more,
+  })
+  expect(balanceOf(101_000, [paid(20_000), paid(50_000, { takenBackAt: NOW })])).toEqual({
+    totalCents: 101_000,
+    paidCents: 20_000,
+    openCents: 81_000,
+  })
+  expect(balanceOf(100, [paid(150)]).openCents).toBe(-50)
+})
+
+test('before and after stand side by side for panels read twice, with the error of the difference', () => {
+  const panels = panelsOf('saloon')
+  const readings = (values: number[]) => values.map((um) => ({ um }))
+  const before = {
+    ...emptyMeasured(),
+    readings: { bonnet: readings([120, 122, 121]) },
+    gloss: { bonnet: [92, 94] },
+  }
+  const after = {
+    ...emptyMeasured(),
+    readings: { bonnet: readings([118, 119, 120]) },
+    gloss: { bonnet: [103, 105] },
+  }
+  const ledger = [
+    {
+      panel: 'roof',
+      day: localDayOrThrow('2027-01-16'),
+      removedUm: 2,
+      uncertaintyUm: 1,
+      source: 'worked-out' as const,
+      note: '',
+    },
+  ]
+  const [bonnet, roof, ...rest] = beforeAfter(panels, before, after, ledger)
+  expect(bonnet).toMatchObject({
+    panel: { id: 'bonnet' },
+    film: { before: 121, after: 119, removedUm: 2 },
+    gloss: { before: 93, after: 104 },
+  })
+  // Three readings a micron apart: a standard error of 1/√3 each, together √(2/3).
+  expect(bonnet!.film!.uncertaintyUm).toBeCloseTo(Math.sqrt(2 / 3))
+  expect(roof).toMatchObject({ panel: { id: 'roof' }, ledger: { removedUm: 2 } })
+  expect(roof!.film).toBeUndefined()
+  expect(rest).toEqual([])
+})

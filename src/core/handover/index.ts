@@ -1,0 +1,12 @@
+export { type Balance, balanceOf, PAYMENT_WAYS, type Payment, type PaymentWay } from './balance'
+export { beforeAfter, type PanelChange } from './before-after'
+export {
+  blindToIt,
+  type InspectionItem,
+  type InspectionState,
+  inspectionItems,
+  inspectionState,
+  reachedClearing,
+  type Verdict,
+} from './inspection'
+export { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'

@@ -1,0 +1,118 @@
+import type { Instant } from '@/core/time'
+import type { FloorJob } from '@/server/floor'
+import type { Handover } from '@/server/handover'
+import { everyone, type Shop } from '@/server/shop-store'
+import { moment } from '@/ui/when'
+import { HandOverButton } from '../care/hand-over-button'
+import { Inspection } from './inspection'
+import { Payments } from './payments'
+import { PrivateLinks } from './private-links'
+
+type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
+
+/** The end of a job: the last look by somebody else, what came of it, the money, and the car goes home. */
+export function FinishScreen({ entry, handover, shop, now }: Props) {
+  const { job, stage } = entry
+  const { setup } = shop
+  const { inspection, agreement, reached } = handover
+  const people = everyone(setup).filter(({ id }) => setup.people.some((person) => person.id === id))
+  const openSpots = Object.values(handover.card.work).flatMap(({ highSpots }) =>
+    highSpots.filter(({ gone }) => !gone),
+  ).length
+  return (
+    <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
+      <Inspection
+        jobId={job.id}
+        shape={job.vehicle.shape}
+        items={handover.items}
+        verdicts={handover.verdicts}
+        blind={handover.blind}
+        people={people.map(({ id, name }) => ({ id, name }))}
+        steps={handover.steps}
+        closed={job.handedOverAt !== undefined}
+      />
+      <div className="space-y-6">
+        <section>
+          <h2 className="mb-2 text-xl">What came of it</h2>
+          <p>
+            Expected: {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone.
+            {reached !== undefined && (
+              <>
+                {' '}
+                Under the lamp: <strong>{Math.round(reached * 100)} %</strong>.
+              </>
+            )}
+          </p>
+          {handover.changes.some(({ film, gloss }) => film || gloss) ? (
+            <table className="mt-2 w-full text-[15px]">
+              <thead className="text-left text-sm text-ink-soft">
+                <tr>
+                  <th className="font-normal">Panel</th>
+                  <th className="text-right font-normal">Taken, µm</th>
+                  <th className="text-right font-normal">Gloss</th>
+                </tr>
+              </thead>
+              <tbody>
+                {handover.changes.map(({ panel, ledger, gloss }) => (
+                  <tr key={panel.id} className="border-t border-line">
+                    <td className="py-1">{panel.name}</td>
+                    <td className="py-1 text-right">
+                      {ledger ? `${ledger.removedUm.toFixed(1)} ± ${ledger.uncertaintyUm.toFixed(1)}` : ''}
+                    </td>
+                    <td className="py-1 text-right">
+                      {gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : ''}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          ) : (
+            <p className="mt-1 text-ink-soft">
+              Nothing was read after the work. Switch the survey to “After the work” and read film and gloss:
+              what was taken is then measured, not only reckoned.
+            </p>
+          )}
+        </section>
+        <Payments
+          jobId={job.id}
+          payments={handover.payments}
+          balance={handover.balance}
+          currency={setup.currency}
+          zone={setup.timezone}
+          now={now}
+        />
+        <section>
+          <h2 className="mb-2 text-xl">To take home</h2>
+          <a
+            href={`/jobs/${job.id}/handover.pdf`}
+            className="flex min-h-11 items-center justify-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold no-underline hover:bg-lichen"
+          >
+            Handover sheet as PDF
+          </a>
+          <PrivateLinks jobId={job.id} links={handover.links} zone={setup.timezone} now={now} />
+        </section>
+        <section className="space-y-2">
+          <h2 className="text-xl">The car goes home</h2>
+          {stage.kind === 'ready' ? (
+            <>
+              {!inspection.passed && (
+                <p className="text-copper">
+                  {inspection.faults.length > 0
+                    ? 'A fault is still open.'
+                    : `${inspection.open.length} places have not been looked at by a second pair of eyes.`}
+                </p>
+              )}
+              {openSpots > 0 && <p className="text-copper">A high spot is still to be seen to.</p>}
+              {handover.balance.openCents > 0 && <p className="text-copper">Not everything is paid.</p>}
+              <HandOverButton jobId={job.id} />
+            </>
+          ) : job.handedOverAt ? (
+            <p className="text-ink-soft">Handed over {moment(setup.timezone, job.handedOverAt, now)}.</p>
+          ) : (
+            <p className="text-ink-soft">Not every step is done yet.</p>
+          )}
+        </section>
+      </div>
+    </div>
+  )
+}

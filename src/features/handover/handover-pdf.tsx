@@ -1,0 +1,137 @@
+import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
+import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
+import type { HandoverPaper } from './paper'
+
+/** The handover sheet as a PDF: what the customer takes home, keeps and signs. */
+
+const WIDTHS = { name: '22%', process: '20%', film: '14%', taken: '15%', gloss: '11%', seen: '18%' } as const
+
+function Row({ cells, head }: { cells: HandoverPaper['panels'][number]; head?: boolean }) {
+  return (
+    <View style={[styles.row, styles.price, { paddingVertical: 1.2 }]} wrap={false}>
+      {Object.entries(WIDTHS).map(([key, width]) => (
+        <Text key={key} style={[{ width, paddingRight: 4 }, head ? styles.soft : { fontSize: 8.5 }]}>
+          {cells[key as keyof typeof WIDTHS]}
+        </Text>
+      ))}
+    </View>
+  )
+}
+
+const HEAD = {
+  name: 'Panel',
+  process: 'Worked',
+  film: 'Film, µm',
+  taken: 'Taken, µm',
+  gloss: 'Gloss, GU',
+  seen: 'Last look',
+}
+
+function HandoverDocument({ paper }: { paper: HandoverPaper }) {
+  return (
+    <Document title={`Handover, ${paper.plate}`} author={paper.shop.name} language="en-IE">
+      <Page size="A4" style={styles.page}>
+        <View style={styles.body}>
+          <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
+            <View style={{ width: '62%' }}>
+              <Text style={styles.soft}>
+                {paper.shop.name}, {paper.shop.address}
+              </Text>
+              <Text style={styles.h1}>Handover</Text>
+              <Text style={{ color: SOFT }}>{paper.title}</Text>
+            </View>
+            <View style={{ width: '34%', alignItems: 'flex-end' }}>
+              <Text style={[styles.h1, { fontSize: 15 }]}>{paper.plate}</Text>
+              <Text style={{ textAlign: 'right' }}>{paper.vehicle}</Text>
+              <Text>for {paper.customer}</Text>
+            </View>
+          </View>
+          <Text style={styles.h2}>What came of it</Text>
+          {paper.result.map((line) => (
+            <View key={line} style={[styles.expect, { borderLeftColor: FERN }]} wrap={false}>
+              <Text style={styles.bold}>{line}</Text>
+            </View>
+          ))}
+          {paper.stays.map((line) => (
+            <View key={line} style={[styles.expect, { borderLeftColor: COPPER }]} wrap={false}>
+              <Text>{line}</Text>
+            </View>
+          ))}
+          {paper.panels.length > 0 ? (
+            <>
+              <Text style={styles.h2}>Before and after, panel by panel</Text>
+              <Row cells={HEAD} head />
+              {paper.panels.map((panel) => (
+                <Row key={panel.name} cells={panel} />
+              ))}
+            </>
+          ) : null}
+          {paper.layers.length > 0 ? (
+            <View wrap={false}>
+              <Text style={styles.h2}>What lies on it</Text>
+              {[...paper.layers, ...paper.spots].map((line) => (
+                <Text key={line}>{line}</Text>
+              ))}
+            </View>
+          ) : null}
+          <Text style={styles.h2}>The last look</Text>
+          <Text>{paper.inspection}</Text>
+          {paper.milestones.length > 0 ? (
+            <View wrap={false}>
+              <Text style={styles.h2}>The weeks ahead</Text>
+              {paper.milestones.map(({ title, when, advice, hold }) => (
+                <View key={title} style={[styles.expect, { borderLeftColor: hold ? COPPER : LINE }]}>
+                  <Text>
+                    <Text style={styles.bold}>{title}</Text> {when}
+                  </Text>
+                  <Text style={styles.soft}>{advice}</Text>
+                </View>
+              ))}
+            </View>
+          ) : null}
+          <View style={styles.row} wrap={false}>
+            <View style={{ width: '48%' }}>
+              <Text style={styles.h2}>Do</Text>
+              {paper.rules.yes.map((line) => (
+                <Text key={line} style={{ marginBottom: 1.5 }}>
+                  {line}
+                </Text>
+              ))}
+            </View>
+            <View style={{ width: '48%' }}>
+              <Text style={styles.h2}>Do not</Text>
+              {paper.rules.no.map((line) => (
+                <Text key={line} style={{ marginBottom: 1.5 }}>
+                  {line}
+                </Text>
+              ))}
+            </View>
+          </View>
+          <View wrap={false}>
+            <Text style={styles.h2}>The money</Text>
+            {paper.money.map((line) => (
+              <Text key={line}>{line}</Text>
+            ))}
+            {paper.cautions.map((line) => (
+              <Text key={line} style={{ marginTop: 5, color: COPPER }}>
+                {line}
+              </Text>
+            ))}
+            <View style={styles.row}>
+              <Text style={[styles.sign, styles.soft]}>
+                Taken over as described, {paper.customer}, and the day
+              </Text>
+              <Text style={[styles.sign, styles.soft]}>For {paper.shop.name}</Text>
+            </View>
+          </View>
+        </View>
+        <Foot words={`${paper.shop.name}, ${paper.plate}, handover.`} />
+      </Page>
+    </Document>
+  )
+}
+
+/** Lays the sheet out. The PDF carries its fonts and needs no network to be read. */
+export function handoverPdf(paper: HandoverPaper): Promise<Buffer> {
+  return renderToBuffer(<HandoverDocument paper={paper} />)
+}

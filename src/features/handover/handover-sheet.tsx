@@ -1,0 +1,136 @@
+import type { Instant } from '@/core/time'
+import type { FloorJob } from '@/server/floor'
+import { ButtonLink } from '@/ui/button'
+import { Frond } from '@/ui/frond'
+import { PrintButton } from '@/ui/print-button'
+import { SideView } from '@/ui/side-view'
+import { leafletsOf } from '../leaflets'
+import type { HandoverPaper } from './paper'
+
+/** The sheet the customer takes home, on the screen and on paper; the PDF says the same words. */
+export function HandoverSheet({
+  entry,
+  paper,
+  now,
+}: {
+  entry: FloorJob
+  paper: HandoverPaper
+  now: Instant
+}) {
+  const { job, live } = entry
+  const list = (lines: readonly string[]) => (
+    <ul className="mt-1 list-disc pl-5">
+      {lines.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ul>
+  )
+  return (
+    <article className="mx-auto max-w-3xl p-6 print:max-w-none print:p-3">
+      <div className="no-print mb-4 flex justify-end gap-3">
+        <ButtonLink look="outline" href={`/jobs/${job.id}/handover.pdf`} prefetch={false}>
+          As PDF
+        </ButtonLink>
+        <PrintButton />
+      </div>
+      <header className="flex items-center gap-6 border-b-2 border-ink pb-4">
+        <SideView shape={job.vehicle.shape} className="h-20" />
+        <div>
+          <p className="eyebrow">
+            {paper.shop.name}, {paper.shop.address}
+          </p>
+          <h1 className="text-3xl">{paper.plate}</h1>
+          <p>
+            {paper.vehicle}, for {paper.customer}
+          </p>
+          <p className="text-ink-soft">{paper.title}</p>
+        </div>
+      </header>
+      <section className="mt-5 break-inside-avoid">
+        <h2 className="text-xl">What was done</h2>
+        {live && <Frond leaflets={leafletsOf(live, now)} height={58} className="my-2" />}
+        {paper.result.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <p className="mt-2 font-semibold">What stays:</p>
+        {list(paper.stays)}
+      </section>
+      {paper.panels.length > 0 && (
+        <section className="mt-5">
+          <h2 className="text-xl">Before and after, panel by panel</h2>
+          <table className="mt-1 w-full text-[15px]">
+            <thead className="text-left text-sm text-ink-soft">
+              <tr>
+                {['Panel', 'Worked', 'Film, µm', 'Taken, µm', 'Gloss, GU', 'Last look'].map((head) => (
+                  <th key={head} className="py-1 pr-2 font-normal">
+                    {head}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {paper.panels.map((panel) => (
+                <tr key={panel.name} className="break-inside-avoid border-t border-line align-top">
+                  {Object.entries(panel).map(([key, text]) => (
+                    <td key={key} className="py-1 pr-2">
+                      {text}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      )}
+      {paper.layers.length > 0 && (
+        <section className="mt-5 break-inside-avoid">
+          <h2 className="text-xl">What lies on it</h2>
+          {[...paper.layers, ...paper.spots].map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </section>
+      )}
+      <section className="mt-5 break-inside-avoid">
+        <h2 className="text-xl">The last look</h2>
+        <p>{paper.inspection}</p>
+      </section>
+      {paper.milestones.length > 0 && (
+        <section className="mt-5 break-inside-avoid">
+          <h2 className="mb-2 text-xl">The weeks ahead</h2>
+          {paper.milestones.map(({ title, when, advice, hold }) => (
+            <div
+              key={title}
+              className={hold ? 'mb-2 border-l-4 border-copper pl-3' : 'mb-2 border-l-4 border-line pl-3'}
+            >
+              <p>
+                <strong className="font-head">{title}</strong> {when}
+              </p>
+              <p className="text-ink-soft">{advice}</p>
+            </div>
+          ))}
+        </section>
+      )}
+      <section className="mt-5 grid gap-6 break-inside-avoid sm:grid-cols-2 print:grid-cols-2">
+        <div>
+          <h2 className="text-xl">Do</h2>
+          {list(paper.rules.yes)}
+        </div>
+        <div>
+          <h2 className="text-xl">Do not</h2>
+          {list(paper.rules.no)}
+        </div>
+      </section>
+      <section className="mt-5 break-inside-avoid">
+        <h2 className="text-xl">The money</h2>
+        {paper.money.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      </section>
+      <div className="mt-6 border-t border-line pt-3 text-sm text-ink-soft">
+        {paper.cautions.map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+      </div>
+    </article>
+  )
+}

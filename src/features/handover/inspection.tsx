@@ -1,0 +1,226 @@
+'use client'
+
+import clsx from 'clsx'
+import { useState, useTransition } from 'react'
+import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
+import { panelsOf, type Shape } from '@/core/vehicle'
+import { type HandoverAnswer, judgeItem } from '@/server/actions/handover'
+import { BodyPlan, type PanelFace } from '@/ui/body-plan'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+
+type Props = {
+  jobId: string
+  shape: Shape
+  items: readonly InspectionItem[]
+  verdicts: readonly Verdict[]
+  blind: readonly string[]
+  people: { id: string; name: string }[]
+  steps: { id: string; title: string }[]
+  closed: boolean
+}
+
+/** What an inspector says of the marks on a panel, % gone. */
+const CLEARED = [50, 70, 80, 90, 95, 100]
+
+/** The last look, panel by panel and at what is easily missed, by somebody who did not do the work. */
+export function Inspection({ jobId, shape, items, verdicts, blind, people, steps, closed }: Props) {
+  const eyes = people.filter(({ id }) => !blind.includes(id))
+  const [by, setBy] = useState<string | undefined>(eyes.length === 1 ? eyes[0]!.id : undefined)
+  const [selected, setSelected] = useState(items[0]!.id)
+  const [fault, setFault] = useState<{ note: string; sentTo: string }>()
+  const [cleared, setCleared] = useState<number>()
+  const [answer, setAnswer] = useState<HandoverAnswer>()
+  const [pending, startTransition] = useTransition()
+  const { open, passed, faults } = inspectionState(items, verdicts)
+  const item = items.find(({ id }) => id === selected)!
+  const known = verdicts.find((each) => each.item === selected)
+  const errorAt = (field: string) =>
+    answer?.kind === 'refused' && answer.field === field ? { error: answer.message } : {}
+  const choose = (id: string) => {
+    setSelected(id)
+    setFault(undefined)
+    setCleared(undefined)
+    setAnswer(undefined)
+  }
+  const say = (verdict: 'good' | 'fault') =>
+    startTransition(async () => {
+      const told = await judgeItem({
+        jobId,
+        item: selected,
+        verdict,
+        note: verdict === 'fault' ? (fault?.note ?? '') : '',
+        ...(item.panel && cleared !== undefined ? { clearedPercent: cleared } : {}),
+        ...(verdict === 'fault' && fault?.sentTo ? { sentTo: fault.sentTo } : {}),
+        by: by ?? '',
+      }).catch(
+        (): HandoverAnswer => ({
+          kind: 'refused',
+          field: '',
+          message: 'The server does not answer. Nothing was written; try again.',
+        }),
+      )
+      if (told.kind === 'refused') {
+        setAnswer(told)
+        return
+      }
+      const next = open.find(({ id }) => id !== selected)
+      choose(next?.id ?? selected)
+    })
+  const panels = panelsOf(shape)
+  const faces = Object.fromEntries(
+    panels.map(({ id, name }): [string, PanelFace] => [
+      id,
+      verdictFace(
+        name,
+        verdicts.find((each) => each.item === id),
+      ),
+    ]),
+  )
+  return (
+    <section className="sheet p-5" aria-label="The last look">
+      <h1 className="text-3xl">The last look</h1>
+      <p className="mt-1 text-lg" data-testid="inspection">
+        {passed
+          ? 'Everything was looked at, and nothing is at fault.'
+          : `${items.length - open.length} of ${items.length} looked at${faults.length > 0 ? `, ${faults.length} at fault` : ''}. Lamp from two sides, eye level along every panel.`}
+      </p>
+      {!closed && (
+        <div className="mt-3">
+          <Choice
+            label="Who looks (nobody who worked on this paint)"
+            options={eyes.map(({ id, name }) => ({ value: id, name }))}
+            value={by}
+            onChange={setBy}
+          />
+          {answer?.kind === 'refused' && answer.field === 'by' && (
+            <p role="alert" className="mt-1 font-semibold text-copper">
+              {answer.message}
+            </p>
+          )}
+          {eyes.length === 0 && (
+            <p className="text-copper">
+              Everybody here worked on this paint. Ask somebody from outside to look.
+            </p>
+          )}
+        </div>
+      )}
+      <BodyPlan shape={shape} panels={panels} faces={faces} selected={selected} onSelect={choose} />
+      <ul aria-label="Easily missed" className="mt-2 flex flex-wrap gap-2">
+        {items
+          .filter(({ panel }) => !panel)
+          .map(({ id, name }) => {
+            const verdict = verdicts.find((each) => each.item === id)?.verdict
+            return (
+              <li key={id}>
+                <button
+                  type="button"
+                  aria-pressed={id === selected}
+                  onClick={() => choose(id)}
+                  className={clsx(
+                    'min-h-11 rounded border-2 px-3 text-[15px]',
+                    verdict === 'good'
+                      ? 'border-fern bg-fern-soft'
+                      : verdict === 'fault'
+                        ? 'border-copper bg-copper-soft text-copper'
+                        : 'border-line bg-sheet',
+                    id === selected && 'outline-2 outline-ink',
+                  )}
+                >
+                  {name}
+                  {verdict === 'good' ? ' ✓' : verdict === 'fault' ? ' ✗' : ''}
+                </button>
+              </li>
+            )
+          })}
+      </ul>
+      {!closed && (
+        <div className="mt-4 border-t border-line pt-4">
+          <p className="font-head text-2xl font-semibold">
+            {item.name}
+            {item.look && <span className="ml-3 font-text text-base font-normal">{item.look}</span>}
+          </p>
+          {known && (
+            <p className={known.verdict === 'fault' ? 'text-copper' : 'text-ink-soft'}>
+              {known.verdict === 'fault' ? `At fault: ${known.note}.` : 'Was good.'}
+            </p>
+          )}
+          {item.panel && (
+            <div className="mt-2">
+              <Choice
+                label="Of its marks, % gone (may be left out)"
+                options={CLEARED.map((percent) => ({ value: percent, name: String(percent) }))}
+                value={cleared}
+                onChange={setCleared}
+              />
+            </div>
+          )}
+          {fault && (
+            <div className="mt-3 grid gap-3 sm:grid-cols-2">
+              <Field label="What is wrong" {...errorAt('note')}>
+                <input
+                  className="field"
+                  value={fault.note}
+                  onChange={({ target }) => setFault({ ...fault, note: target.value })}
+                />
+              </Field>
+              <Field label="Back to" {...errorAt('sentTo')}>
+                <select
+                  className="field"
+                  value={fault.sentTo}
+                  onChange={({ target }) => setFault({ ...fault, sentTo: target.value })}
+                >
+                  <option value="">Only written down</option>
+                  {steps.map(({ id, title }) => (
+                    <option key={id} value={id}>
+                      {title}
+                    </option>
+                  ))}
+                </select>
+              </Field>
+            </div>
+          )}
+          {answer?.kind === 'refused' && answer.field === '' && (
+            <p role="alert" className="mt-2 font-semibold text-copper">
+              {answer.message}
+            </p>
+          )}
+          <div className="mt-4 flex flex-wrap gap-3">
+            {fault ? (
+              <>
+                <Button className="min-h-14 px-7 text-lg" disabled={pending} onClick={() => say('fault')}>
+                  Write the fault down
+                </Button>
+                <Button look="outline" onClick={() => setFault(undefined)}>
+                  No fault after all
+                </Button>
+              </>
+            ) : (
+              <>
+                <Button className="min-h-14 px-10 text-lg" disabled={pending} onClick={() => say('good')}>
+                  Good
+                </Button>
+                <Button
+                  look="outline"
+                  className="min-h-14 px-7 text-lg"
+                  onClick={() => setFault({ note: '', sentTo: '' })}
+                >
+                  A fault
+                </Button>
+              </>
+            )}
+          </div>
+        </div>
+      )}
+    </section>
+  )
+}
+
+function verdictFace(name: string, verdict: Verdict | undefined): PanelFace {
+  if (!verdict)
+    return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${name}: not yet looked at` }
+  return verdict.verdict === 'good'
+    ? { fill: 'var(--c-fern-soft)', ink: 'var(--c-ink)', text: '✓', label: `${name}: good` }
+    : { fill: 'var(--c-copper-soft)', ink: 'var(--c-copper)', text: '✗', label: `${name}: ${verdict.note}` }
+}

@@ -1,0 +1,159 @@
+import { isRework } from '@/core/handover'
+import type { Summary } from '@/core/job'
+import { letterOf } from '@/core/survey'
+import type { Instant } from '@/core/time'
+import { productName } from '@/server/care'
+import type { FloorJob } from '@/server/floor'
+import type { Handover } from '@/server/handover'
+import { everyone, type Shop } from '@/server/shop-store'
+import { clock, longDay, money } from '@/ui/when'
+import { milestoneWhen } from '../care/milestone-list'
+
+/** The handover sheet in words, for the screen and for the PDF alike: a customer signs what both say. */
+
+export type HandoverPaper = {
+  shop: { name: string; address: string }
+  title: string
+  plate: string
+  vehicle: string
+  customer: string
+  result: string[]
+  stays: string[]
+  panels: { name: string; process: string; film: string; taken: string; gloss: string; seen: string }[]
+  layers: string[]
+  spots: string[]
+  milestones: { title: string; when: string; advice: string; hold: boolean }[]
+  rules: { yes: string[]; no: string[] }
+  inspection: string
+  money: string[]
+  cautions: string[]
+}
+
+const DO = [
+  'Wash by hand: two buckets, a clean mitt, straight strokes, top down.',
+  'Blot a dropping or sap at once with a damp cloth. Do not rub.',
+  'Use a topper once or twice a month, as a drying aid.',
+]
+const DO_NOT = [
+  'No brush tunnel, no harsh degreaser.',
+  'Nothing on the paint while one of the first dates still runs.',
+  'No polish without asking us: it takes the coating with it.',
+]
+
+const signed = (value: number) => `${value >= 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`
+
+function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverPaper['panels'] {
+  const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel]))
+  const changed = new Map(card.processes.map(({ panel, process }) => [panel, process]))
+  return changes.map(({ panel, film, gloss, ledger }) => {
+    const seen = verdicts.find(({ item }) => item === panel.id)
+    return {
+      name: panel.name,
+      process: changed.get(panel.id) ?? told.get(panel.id)?.process ?? '',
+      film: film ? `${film.before.toFixed(0)} → ${film.after.toFixed(0)}` : 'not read twice',
+      taken: ledger ? `${signed(ledger.removedUm)} ± ${ledger.uncertaintyUm.toFixed(1)}` : 'nothing',
+      gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',
+      seen: seen
+        ? seen.verdict === 'good'
+          ? `good${seen.clearedPercent === undefined ? '' : `, ${seen.clearedPercent} % gone`}`
+          : `fault: ${seen.note}`
+        : 'not yet',
+    }
+  })
+}
+
+function resultLines(handover: Handover): string[] {
+  const { summary } = handover.agreement
+  const expected = Math.round(summary.expectedClearing * 100)
+  const { reached } = handover
+  return [
+    `The paint stood at ${letterOf(summary.indexBefore)} (${summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to ${letterOf(summary.indexAfter)} (${summary.indexAfter.toFixed(0)}), with about ${expected} % of the defects gone.`,
+    ...(reached === undefined
+      ? []
+      : [`Under the lamp about ${Math.round(reached * 100)} % of them are gone.`]),
+  ]
+}
+
+function stays(summary: Summary, handover: Handover): string[] {
+  const told = summary.expectation.filter(({ kind }) => kind === 'stays').map(({ text }) => text)
+  const short = Object.values(handover.card.work).flatMap((work) => work.short.map(({ panel }) => panel))
+  const names = handover.items.filter(({ id }) => short.includes(id)).map(({ name }) => name)
+  return [
+    ...(told.length > 0
+      ? told
+      : ['Stone chips, and whatever a fingernail catches, do not polish out; they stay.']),
+    ...(names.length > 0
+      ? [`Worked as agreed, and not everything went: ${names.join(', ').toLowerCase()}.`]
+      : []),
+  ]
+}
+
+export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, now: Instant): HandoverPaper {
+  const { job, live } = entry
+  const { setup } = shop
+  const { timezone: zone, currency } = setup
+  const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
+  const { verdicts, inspection, balance, care, card } = handover
+  const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
+  const wheels = live?.plan.operations.some(({ extra }) => extra === 'wheels-off') ?? false
+  const torque = Object.values(card.work).some(({ checks }) => checks.torque)
+  const reworks = live?.plan.operations.filter(({ id }) => isRework(id)) ?? []
+  const { vehicle } = job
+  return {
+    shop: { name: setup.name, address: setup.address },
+    title: `${handover.agreement.packageName}, job ${job.number}, ${longDay(zone, now)}`,
+    plate: vehicle.plate,
+    vehicle: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
+    customer: job.customer.name,
+    result: resultLines(handover),
+    stays: stays(handover.agreement.summary, handover),
+    panels: panelLines(handover),
+    layers: care.layers.map(
+      (layer, index) =>
+        `${index + 1}. ${productName(shop, layer.productId)}, lot ${layer.lot}, ${longDay(zone, layer.endedAt)} ${clock(zone, layer.endedAt)}, by ${nameOf(layer.by)}; air ${layer.climate.airC.toFixed(1)} °C, ${layer.climate.rhPercent.toFixed(0)} %, panel ${layer.climate.panelC.toFixed(1)} °C`,
+    ),
+    spots: Object.values(card.work).flatMap(({ highSpots }) =>
+      highSpots.map(({ panel, gone }) => {
+        const name = handover.items.find(({ id }) => id === panel)?.name ?? panel
+        return gone
+          ? `${name}: a high spot, ${gone.how === 're-wet' ? 're-wet and levelled' : 'polished off and coated again'}`
+          : `${name}: a high spot is still to be seen to`
+      }),
+    ),
+    milestones: care.milestones.map((milestone) => ({
+      title: milestone.title,
+      when: milestoneWhen(milestone, zone),
+      advice: milestone.advice,
+      hold: milestone.hold,
+    })),
+    rules: { yes: DO, no: DO_NOT },
+    inspection: inspection.passed
+      ? `Looked at panel by panel by ${inspectors.join(' and ')}, who did not work on this paint: nothing at fault.${reworks.length > 0 ? ` ${reworks.length === 1 ? 'One place was' : `${reworks.length} places were`} done again first.` : ''}`
+      : verdicts.length === 0
+        ? 'Not yet looked at by a second pair of eyes.'
+        : `Looked at by ${inspectors.join(' and ')}: ${inspection.open.length} places still to look at, ${inspection.faults.length} at fault.`,
+    money: [
+      `Agreed: ${money(currency, balance.totalCents)}, tax included.`,
+      ...handover.payments
+        .filter(({ takenBackAt }) => !takenBackAt)
+        .map(({ cents, way, at, note }) =>
+          [`Paid ${money(currency, cents)} by ${way}, ${longDay(zone, at)}`, note].filter(Boolean).join(', '),
+        ),
+      balance.openCents > 0
+        ? `Open: ${money(currency, balance.openCents)}.`
+        : balance.openCents < 0
+          ? `Too much by ${money(currency, -balance.openCents)}: we owe it to you.`
+          : 'Paid in full.',
+    ],
+    cautions: [
+      ...(wheels
+        ? [
+            torque
+              ? 'The wheels were off. Their nuts were tightened to the maker’s torque; have them checked after the first drive.'
+              : 'The wheels were off, and the torque of their nuts has not been ticked off on the card.',
+          ]
+        : []),
+      'Product data sheets and local rules come first where they say otherwise.',
+    ],
+  }
+}

@@ -1,0 +1,143 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import type { Instant } from '@/core/time'
+import type { Spell } from '@/devices/climate-sensor'
+import { beginSpell, type SpellAnswer, stopSpell } from '@/server/actions/devices'
+import type { BayAir } from '@/server/air'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
+import { moment } from '@/ui/when'
+
+const KIND_WORDS: Record<Spell['kind'], string> = {
+  humid: 'Damp air comes in',
+  cold: 'A door stays open: cold',
+  silent: 'The sensor goes silent',
+  absurd: 'The sensor reads nonsense',
+}
+
+type Props = {
+  bays: { id: string; name: string; air: BayAir }[]
+  spells: (Spell & { id: string })[]
+  zone: string
+  now: Instant
+}
+
+/** The sensors of the bays as they read now; and, since they are simulated, what they are to meet. */
+export function DevicesScreen({ bays, spells, zone, now }: Props) {
+  const [bay, setBay] = useState(bays[0]?.id ?? '')
+  const [kind, setKind] = useState<Spell['kind']>('humid')
+  const [minutes, setMinutes] = useState('240')
+  const [answer, setAnswer] = useState<SpellAnswer>()
+  const [pending, startTransition] = useTransition()
+  const nameOf = (id: string) => bays.find((each) => each.id === id)?.name ?? id
+  return (
+    <div className="mx-auto max-w-3xl p-5">
+      <h1 className="text-2xl">Sensors of the bays</h1>
+      <p className="mt-1 text-ink-soft">
+        Simulated ones ship with the app. A real sensor takes their place behind the same interface.
+      </p>
+      <table className="mt-4 w-full">
+        <tbody>
+          {bays.map(({ id, name, air }) => (
+            <tr key={id} className="border-t border-line">
+              <th className="py-2 text-left font-head font-semibold">{name}</th>
+              <td className="py-2">{airText(air)}</td>
+              <td className="py-2">
+                <Trend air={air} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <h2 className="mt-8 mb-2 text-xl">Try something</h2>
+      <div className="space-y-3">
+        <Choice
+          label="Bay"
+          options={bays.map(({ id, name }) => ({ value: id, name }))}
+          value={bay}
+          onChange={setBay}
+        />
+        <Choice
+          label="What happens from now on"
+          options={Object.entries(KIND_WORDS).map(([value, name]) => ({
+            value: value as Spell['kind'],
+            name,
+          }))}
+          value={kind}
+          onChange={setKind}
+        />
+        <div className="flex items-end gap-3">
+          <Field label="For, minutes" {...(answer?.kind === 'refused' ? { error: answer.message } : {})}>
+            <input
+              className="field w-32"
+              inputMode="numeric"
+              autoComplete="off"
+              value={minutes}
+              onChange={({ target }) => setMinutes(target.value)}
+            />
+          </Field>
+          <Button
+            disabled={pending}
+            onClick={() =>
+              startTransition(async () =>
+                setAnswer(await beginSpell({ bay, kind, minutes: typedNumber(minutes) })),
+              )
+            }
+          >
+            Let it happen
+          </Button>
+        </div>
+      </div>
+      {spells.length > 0 && (
+        <ul className="mt-5">
+          {spells.map((spell) => (
+            <li key={spell.id} className="flex items-center gap-3 border-t border-line py-1">
+              <span className="grow">
+                {nameOf(spell.bay)}: {KIND_WORDS[spell.kind].toLowerCase()}, until{' '}
+                {moment(zone, spell.until, now)}
+              </span>
+              <Button
+                look="quiet"
+                disabled={pending}
+                onClick={() => startTransition(async () => stopSpell(spell.id))}
+              >
+                End it
+              </Button>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  )
+}
+
+function airText({ state }: BayAir): string {
+  switch (state.kind) {
+    case 'silent':
+      return 'says nothing'
+    case 'absurd':
+      return `cannot be believed: ${state.what.toLowerCase()}`
+    case 'believed': {
+      const { airC, rhPercent, panelC } = state.sensed.climate
+      return `${airC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %, panel ${panelC.toFixed(1)} °C`
+    }
+  }
+}
+
+/** Humidity of the last hour and a half as a line. */
+function Trend({ air }: { air: BayAir }) {
+  const values = air.readings.map(({ climate }) => Math.min(100, climate.rhPercent))
+  if (values.length < 2) return null
+  const points = values.map(
+    (value, index) => `${(index / (values.length - 1)) * 120},${26 - (value / 100) * 24}`,
+  )
+  return (
+    <svg viewBox="0 0 124 28" className="w-32" role="img" aria-label="Humidity of the last 90 minutes">
+      <path d="M0,26 H120" className="stroke-line" />
+      <polyline points={points.join(' ')} className="fill-none stroke-fern" strokeWidth="1.8" />
+    </svg>
+  )
+}

@@ -1,0 +1,79 @@
+'use client'
+
+import { useState } from 'react'
+import type { Product } from '@/core/coating'
+import { receiveBottles } from '@/server/actions/stock'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
+import { useStockAction } from './use-stock-action'
+
+/** Bottles that have come in. */
+export function ReceiveBottles({
+  products,
+}: {
+  products: readonly Pick<Product, 'id' | 'name' | 'bottleMl'>[]
+}) {
+  const [productId, setProductId] = useState('')
+  const [typed, setTyped] = useState({ lot: '', ml: '', count: '1' })
+  const { run, pending, errorAt, refused } = useStockAction()
+  const choose = (id: string) => {
+    setProductId(id)
+    const ml = products.find((product) => product.id === id)?.bottleMl
+    if (ml) setTyped({ ...typed, ml: String(ml) })
+  }
+  const keep = () =>
+    run(
+      () =>
+        receiveBottles({
+          productId,
+          lot: typed.lot,
+          ml: typedNumber(typed.ml),
+          count: typedNumber(typed.count),
+        }),
+      () => setTyped({ ...typed, lot: '', count: '1' }),
+    )
+  const text = (field: keyof typeof typed, label: string, width: string) => (
+    <Field label={label} {...errorAt(field)}>
+      <input
+        className={`field ${width}`}
+        autoComplete="off"
+        inputMode={field === 'lot' ? 'text' : 'decimal'}
+        value={typed[field]}
+        onChange={({ target }) => setTyped({ ...typed, [field]: target.value })}
+      />
+    </Field>
+  )
+  return (
+    <section className="mt-6" aria-label="Bottles that have come in">
+      <h2 className="mb-2 text-xl">Bottles that have come in</h2>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Product" {...errorAt('productId')}>
+          <select
+            className="field min-w-48"
+            value={productId}
+            onChange={({ target }) => choose(target.value)}
+          >
+            <option value="">Choose</option>
+            {products.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Field>
+        {text('lot', 'Lot', 'w-36')}
+        {text('ml', 'ml in each', 'w-28')}
+        {text('count', 'How many', 'w-24')}
+        <Button disabled={pending} onClick={keep}>
+          Put on the shelf
+        </Button>
+      </div>
+      {refused?.field === '' && (
+        <p role="alert" className="mt-2 font-semibold text-copper">
+          {refused.message}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,132 @@
+import clsx from 'clsx'
+import type { BottleState } from '@/core/stock'
+import type { Instant } from '@/core/time'
+import type { Shelf } from '@/server/shelf'
+import { ButtonLink } from '@/ui/button'
+import { dayText, moment, yearDay } from '@/ui/when'
+import { BottleActions } from './bottle-actions'
+import { ReceiveBottles } from './receive-bottles'
+import { ReorderPoint } from './reorder-point'
+import { Supplies } from './supplies'
+
+const STATE_WORDS: Record<BottleState, string> = {
+  closed: 'closed',
+  open: 'open',
+  past: 'too old: use it up on wheels or trim',
+  empty: 'empty',
+  gone: 'gone',
+}
+
+/** The shelf: what stands there, what the week needs of it, what has to be ordered. */
+export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; now: Instant }) {
+  const { needs, supplies, until } = shelf
+  const kept = needs.filter(({ bottles, coats, reorderMl }) => bottles.length + coats.length + reorderMl > 0)
+  const others = needs.filter((need) => !kept.includes(need))
+  const short = kept.filter(({ runsOutAt }) => runsOutAt)
+  return (
+    <div className="mx-auto max-w-5xl p-5">
+      <div className="mb-4 flex flex-wrap items-center gap-4">
+        <h1 className="text-2xl">Stock</h1>
+        <p className="text-ink-soft">Held against what is to be laid until {dayText(until)}</p>
+        <ButtonLink look="outline" href="/stock/labels" className="ml-auto">
+          Labels to print
+        </ButtonLink>
+      </div>
+      {short.length > 0 && (
+        <ul role="alert" className="mb-4 space-y-1 border-l-4 border-copper pl-4 text-copper">
+          {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
+            <li key={product.id}>
+              <strong>{product.name}</strong> does not reach to {runsOutAt!.title.toLowerCase()} of{' '}
+              {runsOutAt!.plate}, {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are
+              missing.
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="space-y-4">
+        {kept.map((need) => (
+          <section key={need.product.id} className="sheet p-4" aria-label={need.product.name}>
+            <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
+              <h2 className="text-xl">{need.product.name}</h2>
+              <Gauge onShelf={need.onShelfMl} needed={need.neededMl} reorder={need.reorderMl} />
+              {need.reorder && <p className="font-semibold text-copper">Order more</p>}
+              <div className="ml-auto">
+                <ReorderPoint productId={need.product.id} name={need.product.name} ml={need.reorderMl} />
+              </div>
+            </div>
+            {need.coats.length > 0 && (
+              <p className="mt-1 text-sm text-ink-soft">
+                To be laid:{' '}
+                {need.coats
+                  .map(({ plate, ml, at }) => `${plate} ${ml} ml, ${moment(zone, at, now)}`)
+                  .join(' · ')}
+              </p>
+            )}
+            {need.bottles.length > 0 && (
+              <table className="mt-2 w-full text-[15px]">
+                <thead className="text-left text-sm text-ink-soft">
+                  <tr>
+                    <th className="py-1 font-normal">Bottle</th>
+                    <th className="py-1 font-normal">Lot</th>
+                    <th className="py-1 text-right font-normal">Left</th>
+                    <th className="py-1 pl-6 font-normal">Good until</th>
+                    <th className="py-1 font-normal">State</th>
+                    <th />
+                  </tr>
+                </thead>
+                <tbody>
+                  {need.bottles.map((bottle) => (
+                    <tr key={bottle.id} className="border-t border-line" data-bottle={bottle.code}>
+                      <td className="py-1 font-head font-semibold">{bottle.code}</td>
+                      <td className="py-1">{bottle.lot}</td>
+                      <td className="py-1 text-right">
+                        {bottle.leftMl.toFixed(0)} of {bottle.fullMl.toFixed(0)} ml
+                      </td>
+                      <td className={clsx('py-1 pl-6', bottle.state === 'past' && 'text-copper')}>
+                        {yearDay(bottle.goodUntil)}
+                      </td>
+                      <td className={clsx('py-1', bottle.state === 'past' && 'text-copper')}>
+                        {STATE_WORDS[bottle.state]}
+                        {bottle.openedOn && bottle.state === 'open' && ` since ${yearDay(bottle.openedOn)}`}
+                      </td>
+                      <td className="py-1 text-right">
+                        <BottleActions id={bottle.id} code={bottle.code} />
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+          </section>
+        ))}
+      </div>
+      <ReceiveBottles products={[...kept, ...others].map(({ product }) => product)} />
+      <Supplies supplies={supplies} />
+    </div>
+  )
+}
+
+/** What stands on the shelf as a bar, with what the week takes of it and the point at which one orders. */
+function Gauge({ onShelf, needed, reorder }: { onShelf: number; needed: number; reorder: number }) {
+  const most = Math.max(onShelf, needed, reorder, 1)
+  const share = (ml: number) => (180 * ml) / most
+  return (
+    <p className="flex items-center gap-3">
+      <svg viewBox="0 0 184 16" className="w-44" aria-hidden="true">
+        <rect x="2" y="5" width={share(onShelf)} height="7" rx="3" className="fill-fern-soft" />
+        <rect
+          x="2"
+          y="5"
+          width={share(Math.min(needed, onShelf))}
+          height="7"
+          rx="3"
+          className={needed > onShelf ? 'fill-copper' : 'fill-fern'}
+        />
+        {reorder > 0 && <path d={`M${2 + share(reorder)},1 V15`} className="stroke-ink" strokeWidth="1.6" />}
+      </svg>
+      <span>
+        {onShelf.toFixed(0)} ml good, {needed.toFixed(0)} ml needed
+      </span>
+    </p>
+  )
+}

@@ -1,0 +1,168 @@
+'use client'
+
+import { useState } from 'react'
+import { type Supply, type SupplyKind, type SupplyState, supplyState } from '@/core/stock'
+import { addSet, countSet, renewSet, washSet } from '@/server/actions/stock'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { typedNumber } from '@/ui/typed-number'
+import { useStockAction } from './use-stock-action'
+
+const KIND_WORDS: Record<SupplyKind, string> = { pad: 'Pads', towel: 'Towels' }
+const STATE_WORDS: Record<SupplyState, string> = {
+  good: '',
+  'wash-some': 'Wash some',
+  'too-few': 'Buy more',
+  worn: 'Washed out: replace them',
+}
+
+/** Pads and towels by set: clean, dirty, and how often they were washed. */
+export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
+  const { run, pending, refused } = useStockAction()
+  return (
+    <section className="mt-8" aria-label="Pads and towels">
+      <h2 className="mb-2 text-xl">Pads and towels</h2>
+      {supplies.length > 0 && (
+        <table className="w-full text-[15px]">
+          <thead className="text-left text-sm text-ink-soft">
+            <tr>
+              <th className="py-1 font-normal">Set</th>
+              <th className="py-1 text-right font-normal">Clean</th>
+              <th className="py-1 text-right font-normal">Dirty</th>
+              <th className="py-1 text-right font-normal">Washes</th>
+              <th />
+            </tr>
+          </thead>
+          <tbody>
+            {supplies.map((supply) => {
+              const state = supplyState(supply)
+              return (
+                <tr key={supply.id} className="border-t border-line" data-set={supply.name}>
+                  <td className="py-1">
+                    <strong className="font-semibold">{supply.name}</strong>
+                    {state !== 'good' && <span className="ml-3 text-copper">{STATE_WORDS[state]}</span>}
+                  </td>
+                  <td className="py-1 text-right">{supply.clean}</td>
+                  <td className="py-1 text-right">{supply.dirty}</td>
+                  <td className="py-1 text-right">
+                    {supply.washes} of {supply.washesMost}
+                  </td>
+                  <td className="py-1 text-right">
+                    <Button
+                      look="quiet"
+                      disabled={pending || supply.dirty === 0}
+                      onClick={() => run(() => washSet(supply.id))}
+                    >
+                      Washed
+                    </Button>
+                    <Button look="quiet" disabled={pending} onClick={() => run(() => renewSet(supply.id))}>
+                      Replaced
+                    </Button>
+                    <Count id={supply.id} name={supply.name} />
+                  </td>
+                </tr>
+              )
+            })}
+          </tbody>
+        </table>
+      )}
+      {refused && (
+        <p role="alert" className="mt-2 font-semibold text-copper">
+          {refused.message}
+        </p>
+      )}
+      <NewSet />
+    </section>
+  )
+}
+
+function Count({ id, name }: { id: string; name: string }) {
+  const [open, setOpen] = useState(false)
+  const [typed, setTyped] = useState('')
+  const { run, pending, errorAt } = useStockAction()
+  if (!open)
+    return (
+      <Button look="quiet" aria-label={`Count ${name}`} onClick={() => setOpen(true)}>
+        Count
+      </Button>
+    )
+  return (
+    <span className="inline-flex items-end gap-2 text-left">
+      <Field label="Pieces" {...errorAt('')}>
+        <input
+          className="field w-24"
+          inputMode="numeric"
+          autoComplete="off"
+          value={typed}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+      </Field>
+      <Button
+        disabled={pending}
+        onClick={() =>
+          run(
+            () => countSet(id, typedNumber(typed)),
+            () => setOpen(false),
+          )
+        }
+      >
+        Keep
+      </Button>
+    </span>
+  )
+}
+
+function NewSet() {
+  const [kind, setKind] = useState<SupplyKind>('towel')
+  const [typed, setTyped] = useState({ name: '', count: '', reorderAt: '' })
+  const { run, pending, errorAt } = useStockAction()
+  const text = (field: keyof typeof typed, label: string) => (
+    <Field label={label} {...errorAt(field)}>
+      <input
+        className="field"
+        autoComplete="off"
+        inputMode={field === 'name' ? 'text' : 'numeric'}
+        value={typed[field]}
+        onChange={({ target }) => setTyped({ ...typed, [field]: target.value })}
+      />
+    </Field>
+  )
+  return (
+    <div className="mt-4 flex flex-wrap items-end gap-3">
+      <Field label="New set of">
+        <select
+          className="field"
+          value={kind}
+          onChange={({ target }) => setKind(target.value === 'pad' ? 'pad' : 'towel')}
+        >
+          {Object.entries(KIND_WORDS).map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </Field>
+      {text('name', 'Name')}
+      {text('count', 'Pieces')}
+      {text('reorderAt', 'Buy more below')}
+      <Button
+        look="outline"
+        disabled={pending}
+        onClick={() =>
+          run(
+            () =>
+              addSet({
+                kind,
+                name: typed.name,
+                count: typedNumber(typed.count),
+                reorderAt: typedNumber(typed.reorderAt),
+              }),
+            () => setTyped({ name: '', count: '', reorderAt: '' }),
+          )
+        }
+      >
+        Add the set
+      </Button>
+    </div>
+  )
+}
