@@ -8,6 +8,7 @@ import path from 'node:path'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
 const START_TIMEOUT_MS = 60_000
+const CLOSE_PATIENCE_MS = 2_000
 
 function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
@@ -78,7 +79,10 @@ export class Shop {
     if (!server || server.exitCode !== null) return
     const ended = new Promise((resolve) => server.once('exit', resolve))
     server.kill('SIGTERM')
+    // A tablet that goes on asking keeps a server that closes politely alive: then it is cut off, as by a power cut.
+    const cut = setTimeout(() => server.kill('SIGKILL'), CLOSE_PATIENCE_MS)
     await ended
+    clearTimeout(cut)
   }
 
   async remove(): Promise<void> {

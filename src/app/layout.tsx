@@ -38,7 +38,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         >
           To the content
         </a>
-        <header className="no-print flex flex-wrap items-center gap-x-4 border-b-2 lg:gap-x-6 border-ink px-5 py-1.5">
+        <header className="no-print flex flex-wrap items-center gap-x-2 border-b-2 lg:gap-x-6 border-ink px-4 lg:px-5 py-1.5">
           <Link href="/" className="no-underline">
             <Wordmark />
           </Link>
@@ -47,7 +47,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
               <Link
                 key={href}
                 href={href}
-                className="flex min-h-11 items-center px-2.5 font-head lg:px-3 font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
+                className="flex min-h-11 items-center px-2 font-head lg:px-3 font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
               >
                 {label}
               </Link>

@@ -32,6 +32,15 @@ describe('where a value is going', () => {
     const back = backWithin(falling, { min: 30, max: 70 })!
     expect(minutesBetween(falling.at(-1)!.at, back)).toBe(50)
   })
+  test('what was before it turned does not count: an hour of damp, then half an hour of drying', () => {
+    const turned = series([
+      ...Array.from({ length: 12 }, () => 85),
+      ...[84, 83, 82, 81, 80, 79, 78].map((value) => value),
+    ])
+    const back = backWithin(turned, { min: 30, max: 70 })!
+    expect(minutesBetween(turned.at(-1)!.at, back)).toBeGreaterThan(30)
+    expect(minutesBetween(turned.at(-1)!.at, back)).toBeLessThan(60)
+  })
   test('no hour is promised where it rises, stands still, is within, or would take longer than half a day', () => {
     const limits = { min: 30, max: 70 }
     expect(backWithin(series([76, 77, 78, 79, 80]), limits)).toBeUndefined()

@@ -6,6 +6,8 @@ export type Reading = { at: Instant; value: number }
 
 /** Trends are believed for no longer than this ahead, minutes (mem): weather turns. */
 const BELIEVED_AHEAD_MINUTES = 12 * 60
+/** Only the last readings say where it goes now, minutes (mem): what was before the wind turned does not. */
+const RECENT_MINUTES = 40
 /** A slope from fewer readings, or from a shorter time, says nothing (mem). */
 const LEAST_READINGS = 4
 const LEAST_SPAN_MINUTES = 20
@@ -38,7 +40,8 @@ export function backWithin(
   limits: { min: number; max: number },
 ): Instant | undefined {
   const last = readings.at(-1)
-  const slope = slopePerMinute(readings)
+  const recent = readings.filter(({ at }) => last && minutesBetween(at, last.at) <= RECENT_MINUTES)
+  const slope = slopePerMinute(recent)
   if (!last || slope === undefined || slope === 0) return undefined
   const missing =
     last.value > limits.max ? limits.max - last.value : last.value < limits.min ? limits.min - last.value : 0

@@ -16,7 +16,8 @@ export function ThemeSwitch({ theme }: { theme: 'paper' | 'booth' }) {
         router.refresh()
       }}
     >
-      {other === 'booth' ? 'Booth light' : 'Paper light'}
+      {other === 'booth' ? 'Booth' : 'Paper'}
+      <span className="max-lg:hidden">&nbsp;light</span>
     </button>
   )
 }

@@ -15,7 +15,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { job, stage } = entry
   const { setup } = shop
   const { inspection, agreement, reached } = handover
-  const people = everyone(setup).filter(({ id }) => setup.people.some((person) => person.id === id))
+  const people = everyone(setup)
   const openSpots = Object.values(handover.card.work).flatMap(({ highSpots }) =>
     highSpots.filter(({ gone }) => !gone),
   ).length

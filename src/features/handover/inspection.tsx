@@ -101,7 +101,8 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
           )}
           {eyes.length === 0 && (
             <p className="text-copper">
-              Everybody here worked on this paint. Ask somebody from outside to look.
+              Everybody here worked on this paint. Add whoever is to look under Shop, People, and let them
+              look.
             </p>
           )}
         </div>

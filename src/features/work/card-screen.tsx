@@ -11,21 +11,29 @@ import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TimerStrip } from './timer-strip'
-import { useCard } from './use-card'
+import { type Card, useCard } from './use-card'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
 
 /** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
 export function CardScreen({ fromShop }: { fromShop: CardView }) {
-  const card = useCard(fromShop)
+  const shopCard = useCard(fromShop)
   useOffline()
-  const { view, state, now } = card
+  const { view, state, now } = shopCard
   const live = { ...view.live, progress: state.progress }
   const next = live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')
   const [chosen, setChosen] = useState<string>()
   const shown = live.plan.operations.find(({ id }) => id === (chosen ?? next?.id)) ?? next
   const planned = view.live.published.find(({ operation }) => operation === next?.id)?.people[0]
   const [me, setMe] = useMe(planned ?? view.people[0]!.id)
+  // Whoever does something at this tablet is who it belongs to from then on.
+  const card: Card = {
+    ...shopCard,
+    add: (by, act) => {
+      setMe(by)
+      shopCard.add(by, act)
+    },
+  }
   const laid = live.plan.operations.filter(
     (operation) => operation.kind === 'layer' && progressAt(live, operation, now).kind !== 'open',
   )

@@ -27,6 +27,8 @@ export type OutboxState = {
   offsetMs?: number
   /** Whether the shop was last heard. */
   reached: boolean
+  /** Whether the shop has told its time since this page was opened; until then the tablet may go by an old one. */
+  heard: boolean
   /** The tablet cannot store anything: what waits is lost when the page is closed. */
   forgetful: boolean
 }
@@ -59,7 +61,7 @@ export class OutboxStore {
   private readonly listeners = new Set<() => void>()
 
   constructor(private readonly around: Surroundings) {
-    this.state = { ...this.restored(), reached: true, forgetful: false }
+    this.state = { ...this.restored(), reached: true, heard: false, forgetful: false }
   }
 
   subscribe = (listener: () => void) => {
@@ -151,6 +153,7 @@ export class OutboxStore {
       refused: [...this.state.refused, ...refused],
       offsetMs,
       reached: true,
+      heard: true,
     })
   }
 

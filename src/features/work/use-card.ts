@@ -53,6 +53,7 @@ const EMPTY: OutboxState = {
   sent: [],
   refused: [],
   reached: true,
+  heard: false,
   forgetful: false,
 }
 const nothing = () => () => {}
@@ -98,7 +99,10 @@ export function useCard(fromShop: CardView): Card {
         by,
         at: store?.shopNow() ?? view.now,
       }
-      const conflict = conflictOf(view.live, current, entry)
+      const found = conflictOf(view.live, current, entry)
+      // How long something still sets is for the shop to say as long as it has not told its time.
+      const isGuess = found?.code === 'still-soft' && !store?.getState().heard
+      const conflict = isGuess ? undefined : found
       // A double tap: what stands there already is not said again.
       setAgainst(conflict && !isRepeated(conflict.code) ? conflict : undefined)
       if (conflict) return
