@@ -115,6 +115,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await card(WEDNESDAY, '17:00')
     await press(page, 'Done')
     await state(page, 'cut', 'done')
+    await sent(page)
     await card(THURSDAY, '08:00')
     await press(page, 'Begin now')
     await state(page, 'refine', 'started')
@@ -126,6 +127,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await card(THURSDAY, '12:00')
     await press(page, 'Done')
     await state(page, 'refine', 'done')
+    await sent(page)
   })
 
   await test.step('a humid afternoon: no go, with the reason and the hour at which it should end', async () => {
@@ -153,6 +155,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await state(page, 'wipe', 'started')
     await press(page, 'Done')
     await state(page, 'wipe', 'done')
+    await sent(page)
     await card(THURSDAY, '17:10')
     await expect(page.getByTestId('conditions')).toContainText('Go for Cladonia Base')
     await press(page, 'Begin now')
@@ -197,6 +200,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await press(page, 'The layer is on')
     await press(page, 'Log the layer')
     await state(page, 'layer-2', 'done')
+    await sent(page)
   })
 
   await test.step('a high spot is found in it, within the day: re-wet, levelled, written down', async () => {
@@ -220,6 +224,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await page.getByRole('radio', { name: 'Oran' }).click()
     await press(page, 'Begin now')
     await state(page, 'layer-3', 'started')
+    await sent(page)
     await card(FRIDAY, '17:00')
     await press(page, 'The layer is on')
     await press(page, 'Log the layer')
@@ -250,7 +255,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await look.getByRole('button', { name: 'Write the fault down' }).click()
     await expect(page.getByTestId('inspection')).toContainText('1 at fault')
     await page.getByRole('link', { name: 'Work', exact: true }).click()
-    await press(page, 'Again: Bonnet, refine')
+    await press(page, 'Again: Bonnet (Refine)')
     await press(page, 'Begin now')
     await state(page, 'again-1', 'started')
     await press(page, 'Done')

@@ -1,3 +1,4 @@
+import { Live } from '@/features/frame/live'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { bayAir, believed } from '@/server/air'
@@ -25,9 +26,12 @@ export default async function YardPage() {
   )
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   return (
-    <YardScreen
-      yard={yard}
-      context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
-    />
+    <>
+      <Live />
+      <YardScreen
+        yard={yard}
+        context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
+      />
+    </>
   )
 }

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { dayIn, isLocalDay } from '@/core/time'
+import { Live } from '@/features/frame/live'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
 import { isSpan } from '@/features/schedule/timeline'
 import { database } from '@/server/db'
@@ -15,12 +16,15 @@ export default async function SchedulePage({ searchParams }: Props) {
   const history = await moveHistory(await database())
   const today = dayIn(floor.shop.setup.timezone, floor.now)
   return (
-    <ShopSchedule
-      floor={floor}
-      history={history}
-      span={isSpan(span) ? span : 'fortnight'}
-      from={typeof from === 'string' && isLocalDay(from) ? from : today}
-      car={floor.jobs.find(({ job }) => job.id === car)?.job.id}
-    />
+    <>
+      <Live />
+      <ShopSchedule
+        floor={floor}
+        history={history}
+        span={isSpan(span) ? span : 'fortnight'}
+        from={typeof from === 'string' && isLocalDay(from) ? from : today}
+        car={floor.jobs.find(({ job }) => job.id === car)?.job.id}
+      />
+    </>
   )
 }

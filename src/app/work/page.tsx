@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { Live } from '@/features/frame/live'
 import { dayCars } from '@/features/work/day'
 import { DayScreen } from '@/features/work/day-screen'
 import { requestFloor } from '@/server/request-floor'
@@ -10,11 +11,14 @@ export default async function WorkDayPage() {
   const floor = await requestFloor()
   const { setup } = floor.shop
   return (
-    <DayScreen
-      cars={dayCars(floor)}
-      people={everyone(setup).map(({ id, name }) => ({ id, name }))}
-      zone={setup.timezone}
-      now={floor.now}
-    />
+    <>
+      <Live />
+      <DayScreen
+        cars={dayCars(floor)}
+        people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+        zone={setup.timezone}
+        now={floor.now}
+      />
+    </>
   )
 }

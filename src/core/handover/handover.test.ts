@@ -69,7 +69,7 @@ describe('a fault that is sent back', () => {
   test('is a step of its own before the last, in its stay, by somebody with the skill; a plan that can be stored', () => {
     const again = withRework(plan, 'refine', 'Bonnet')!
     const [step, last] = again.operations.slice(-2)
-    expect(step).toMatchObject({ title: 'Again: Bonnet, refine', minutes: REWORK_MINUTES, skill: 'correct' })
+    expect(step).toMatchObject({ title: 'Again: Bonnet (Refine)', minutes: REWORK_MINUTES, skill: 'correct' })
     expect(isRework(step!.id)).toBe(true)
     expect(last).toEqual(plan.operations.at(-1))
     expect(again.links).toContainEqual({ from: step!.id, to: last!.id, min: 0 })

@@ -27,7 +27,7 @@ export function withRework(plan: JobPlan, step: string, place: string): JobPlan 
     id: `${PREFIX}${count + 1}`,
     // It is done by hand and eye; what it is done with says the step it comes from.
     kind: source.kind === 'layer' || source.kind === 'surface' ? 'wipe' : source.kind,
-    title: `Again: ${place}, ${source.title.toLowerCase()}`,
+    title: `Again: ${place} (${source.title})`,
     minutes: REWORK_MINUTES,
     mode: 'solid',
     people: 1,

@@ -68,8 +68,8 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
             </table>
           ) : (
             <p className="mt-1 text-ink-soft">
-              Nothing was read after the work. Switch the survey to “After the work” and read film and gloss:
-              what was taken is then measured, not only reckoned.
+              Nothing was read after the work yet. Switch the survey to “After the work” and read film and
+              gloss: what was taken is then measured, not only reckoned.
             </p>
           )}
         </section>

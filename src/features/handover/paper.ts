@@ -40,8 +40,6 @@ const DO_NOT = [
   'No polish without asking us: it takes the coating with it.',
 ]
 
-const signed = (value: number) => `${value >= 0 ? '−' : '+'}${Math.abs(value).toFixed(1)}`
-
 function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverPaper['panels'] {
   const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel]))
   const changed = new Map(card.processes.map(({ panel, process }) => [panel, process]))
@@ -51,7 +49,7 @@ function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverP
       name: panel.name,
       process: changed.get(panel.id) ?? told.get(panel.id)?.process ?? '',
       film: film ? `${film.before.toFixed(0)} → ${film.after.toFixed(0)}` : 'not read twice',
-      taken: ledger ? `${signed(ledger.removedUm)} ± ${ledger.uncertaintyUm.toFixed(1)}` : 'nothing',
+      taken: ledger ? `${ledger.removedUm.toFixed(1)} ± ${ledger.uncertaintyUm.toFixed(1)}` : 'nothing',
       gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',
       seen: seen
         ? seen.verdict === 'good'

@@ -36,9 +36,8 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
         <ul role="alert" className="mb-4 space-y-1 border-l-4 border-copper pl-4 text-copper">
           {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
             <li key={product.id}>
-              <strong>{product.name}</strong> does not reach to {runsOutAt!.title.toLowerCase()} of{' '}
-              {runsOutAt!.plate}, {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are
-              missing.
+              <strong>{product.name}</strong> does not reach to “{runsOutAt!.title}” of {runsOutAt!.plate},{' '}
+              {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are missing.
             </li>
           ))}
         </ul>

@@ -65,7 +65,11 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
         card={card}
         shown={shown?.id}
         next={next?.id}
-        onShow={(id) => setChosen(id === next?.id ? undefined : id)}
+        onShow={(id) => {
+          setChosen(id === next?.id ? undefined : id)
+          // The list stands below the step on a tablet.
+          window.scrollTo({ top: 0 })
+        }}
       />
     </div>
   )

@@ -34,7 +34,7 @@ export function HighSpots({
         Look at eye level along every panel: a smear that was missed shows as a dark or rainbow patch.
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        <Field label={`Found in ${top.title.toLowerCase()} on`} {...(wrong ? { error: wrong } : {})}>
+        <Field label={`Found in “${top.title}” on`} {...(wrong ? { error: wrong } : {})}>
           <select className="field min-w-52" value={panel} onChange={({ target }) => setPanel(target.value)}>
             <option value="">Choose the panel</option>
             {panels.map(({ id, name }) => (
@@ -64,7 +64,7 @@ export function HighSpots({
             return (
               <li key={spot.id} className="border-t border-line py-3" data-testid="high-spot">
                 <p className="font-head text-lg font-semibold">
-                  {nameOf(spot.panel)}, {layer.title.toLowerCase()}
+                  {nameOf(spot.panel)}, in “{layer.title}”
                 </p>
                 {spot.gone ? (
                   <p className="text-ink-soft">

@@ -1,6 +1,7 @@
 'use client'
 
 import clsx from 'clsx'
+import Link from 'next/link'
 import { useState } from 'react'
 import {
   CHECKLISTS,
@@ -69,6 +70,26 @@ export function StepPanel({ card, operation, me, isNext }: Props) {
         <Actions card={card} operation={operation} me={me} blocked={isBlocked(card, operation)} />
       )}
       {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
+      {operation.kind === 'wash' && (
+        <p className="mt-2">
+          <Link
+            href={`/jobs/${view.job.id}/wash`}
+            className="inline-flex min-h-11 items-center font-semibold"
+          >
+            Its steps in order, and what to pour into which bottle
+          </Link>
+        </p>
+      )}
+      {operation.kind === 'finish' && (
+        <p className="mt-2">
+          <Link
+            href={`/jobs/${view.job.id}/finish`}
+            className="inline-flex min-h-11 items-center font-semibold"
+          >
+            The last look, panel by panel, by somebody else
+          </Link>
+        </p>
+      )}
       {sheet && sheet.machines.length > 0 && (
         <MachineRecipes recipes={sheet.machines} shape={view.job.shape} />
       )}

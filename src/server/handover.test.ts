@@ -1,0 +1,105 @@
+import { describe, expect, test } from 'vitest'
+import { instantOrThrow, plusMinutes } from '@/core/time'
+import { handoverPaper } from '@/features/handover/paper'
+import { demoShop } from './demo-shop.fixture'
+import { loadFloor } from './floor'
+import { loadHandover } from './handover'
+import {
+  addPayment,
+  jobOfLink,
+  listLinks,
+  listPayments,
+  makeLink,
+  revokeLink,
+  takePaymentBack,
+  writeVerdict,
+} from './handover-store'
+import { floorRevision } from './revision'
+import { loadShelf } from './shelf'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(NOW)
+const entryOf = async (plate: string) => {
+  const floor = await loadFloor(shop.db, NOW)
+  return { floor, entry: floor.jobs.find(({ job }) => job.vehicle.plate === plate)! }
+}
+
+describe('a private link', () => {
+  test('leads to its own job until it runs out or is taken back, and is kept only as a print', async () => {
+    const { entry } = await entryOf('IM 1154')
+    const day = plusMinutes(NOW, 1440)
+    const token = await makeLink(shop.db, entry.job.id, NOW, day)
+    expect(await jobOfLink(shop.db, token, NOW)).toBe(entry.job.id)
+    expect(await jobOfLink(shop.db, token, day)).toBeUndefined()
+    expect(await jobOfLink(shop.db, `${token}x`, NOW)).toBeUndefined()
+    const [kept] = await listLinks(shop.db, entry.job.id)
+    expect(JSON.stringify(kept)).not.toContain(token)
+    expect(await jobOfLink(shop.db, kept!.hash, NOW)).toBeUndefined()
+    await revokeLink(shop.db, kept!.hash, NOW)
+    expect(await jobOfLink(shop.db, token, NOW)).toBeUndefined()
+  })
+})
+
+test('money that came in is counted, and what was crossed out stays in the book without counting', async () => {
+  const { floor, entry } = await entryOf('IM 1154')
+  await addPayment(shop.db, entry.job.id, { cents: 20_000, way: 'cash', note: 'deposit', at: NOW })
+  await addPayment(shop.db, entry.job.id, { cents: 99_900, way: 'card', note: '', at: NOW })
+  const wrong = (await listPayments(shop.db, entry.job.id)).find(({ cents }) => cents === 99_900)!
+  await takePaymentBack(shop.db, wrong.id, NOW)
+  const { balance, payments } = (await loadHandover(shop.db, floor, entry))!
+  expect(payments).toHaveLength(2)
+  expect(balance.paidCents).toBe(20_000)
+})
+
+test('the sheet says what was done, by whom it was looked at, what lies on it and what is open', async () => {
+  const { floor, entry } = await entryOf('IM 1154')
+  const handover = (await loadHandover(shop.db, floor, entry))!
+  const blank = handoverPaper(entry, handover, floor.shop, NOW)
+  expect(blank.inspection).toBe('Not yet looked at by a second pair of eyes.')
+  expect(blank.money.at(-1)).toMatch(/^Open: €/)
+  const judge = handover.items.length
+  const eyes = ['brida', 'senan', 'oran', 'merle', 'oona-dents'].find((id) => !handover.blind.includes(id))!
+  for (const { id, panel } of handover.items)
+    await writeVerdict(shop.db, entry.job.id, {
+      item: id,
+      verdict: 'good',
+      note: '',
+      ...(panel ? { clearedPercent: 80 } : {}),
+      by: eyes,
+      at: NOW,
+    })
+  const seen = (await loadHandover(shop.db, floor, entry))!
+  expect(seen.inspection.passed).toBe(true)
+  expect(seen.verdicts).toHaveLength(judge)
+  expect(seen.reached).toBeCloseTo(0.8)
+  const paper = handoverPaper(entry, seen, floor.shop, NOW)
+  expect(paper.inspection).toContain('who did not work on this paint: nothing at fault.')
+  expect(paper.result.join(' ')).toContain('Under the lamp about 80 % of them are gone.')
+})
+
+test('a car that nothing is agreed for has nothing to hand over', async () => {
+  const { floor, entry } = await entryOf('IM 5012')
+  expect(await loadHandover(shop.db, floor, entry)).toBeUndefined()
+})
+
+test('the demo shelf is held against the week, with a bottle that is too old', async () => {
+  const { floor } = await entryOf('IM 903')
+  const { needs } = await loadShelf(shop.db, floor)
+  const states = needs.flatMap(({ bottles }) => bottles.map(({ state }) => state))
+  expect(states).toEqual(expect.arrayContaining(['open', 'closed', 'past']))
+  const base = needs.find(({ product }) => product.id === 'cladonia-base')!
+  expect(base.neededMl).toBeGreaterThan(0)
+  expect(base.coats.every(({ plate }) => plate.startsWith('IM '))).toBe(true)
+})
+
+test('the word of the floor changes when something happened, and only then', async () => {
+  const before = await floorRevision(shop.db)
+  expect(await floorRevision(shop.db)).toBe(before)
+  await shop.db('plannings').insert({
+    computed_at: NOW,
+    status: 'feasible',
+    cause: 'test',
+    reasons: '[]',
+  })
+  expect(await floorRevision(shop.db)).not.toBe(before)
+})
