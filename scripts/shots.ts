@@ -11,7 +11,7 @@ const TABLET = { width: 820, height: 1180 }
 /** Charts and the practice panel are painted a moment after the page is there. */
 const SETTLE_MS = 400
 
-type Shot = { name: string; path: string; viewport: typeof DESK; theme?: 'booth'; press?: string[] }
+type Shot = { name: string; path: string; viewport: typeof DESK; press?: string[] }
 
 async function main(): Promise<void> {
   const shop = Shop.demo(NOW)
@@ -32,7 +32,6 @@ async function main(): Promise<void> {
     const vehicle = await start.locator('a:has-text("IM 7341")').first().getAttribute('href')
     const shots: Shot[] = [
       { name: 'yard', path: '/', viewport: DESK },
-      { name: 'yard-booth', path: '/', viewport: DESK, theme: 'booth' },
       { name: 'intake-tablet', path: '/intake', viewport: TABLET, press: ['text=2 Vehicle'] },
       {
         name: 'walk-tablet',
@@ -61,8 +60,18 @@ async function main(): Promise<void> {
         press: ['role=button[name="Look"]'],
       },
       { name: 'crew', path: '/shop/crew', viewport: DESK },
-      { name: 'job-schedule', path: `${cutting}/schedule`, viewport: DESK },
-      { name: 'work-tablet', path: `${layering}/work`, viewport: TABLET },
+      { name: 'stock', path: '/stock', viewport: DESK },
+      {
+        name: 'work-tablet',
+        path: `${cutting}/work`,
+        viewport: TABLET,
+        press: ['[data-panel=bonnet]', '[data-panel=bonnet]', '[data-panel=bonnet]', '[data-panel=roof]'],
+      },
+      {
+        name: 'finish-tablet',
+        path: `${ready}/finish`,
+        viewport: TABLET,
+      },
       { name: 'care', path: `${ready}/care`, viewport: DESK },
       { name: 'handover', path: `${ready}/handover`, viewport: TABLET },
     ]
@@ -73,7 +82,7 @@ async function main(): Promise<void> {
         timezoneId: 'Europe/Dublin',
       }
       const context = await browser.newContext(options)
-      await context.addCookies([{ name: 'theme', value: shot.theme ?? 'paper', url: shop.url }])
+      await context.addCookies([{ name: 'theme', value: 'paper', url: shop.url }])
       const page = await context.newPage()
       await page.goto(shop.url + shot.path, { waitUntil: 'networkidle' })
       for (const selector of shot.press ?? []) await page.locator(selector).first().click()

@@ -148,17 +148,19 @@ function LookAt({
 function Reasons({ floor }: { floor: Floor }) {
   const entryOf = (id: string) => floor.jobs.find(({ job }) => job.id === id)
   return (
-    <ul role="alert" className="mb-3 border-l-4 border-copper pl-3 text-copper">
-      {floor.planning!.reasons.map((reason) => {
-        const entry = entryOf(reason.job)
-        return (
-          <li key={`${reason.job}-${reason.operation}`}>
-            <strong>{entry?.job.vehicle.plate ?? reason.job}</strong>:{' '}
-            {entry?.live ? inTitles(reason.message, entry.live.plan) : reason.message}
-          </li>
-        )
-      })}
-    </ul>
+    <div role="alert" className="mb-3 border-l-4 border-copper pl-3 text-copper">
+      <ul>
+        {floor.planning!.reasons.map((reason) => {
+          const entry = entryOf(reason.job)
+          return (
+            <li key={`${reason.job}-${reason.operation}`}>
+              <strong>{entry?.job.vehicle.plate ?? reason.job}</strong>:{' '}
+              {entry?.live ? inTitles(reason.message, entry.live.plan) : reason.message}
+            </li>
+          )
+        })}
+      </ul>
+    </div>
   )
 }
 

@@ -33,14 +33,16 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
         </ButtonLink>
       </div>
       {short.length > 0 && (
-        <ul role="alert" className="mb-4 space-y-1 border-l-4 border-copper pl-4 text-copper">
-          {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
-            <li key={product.id}>
-              <strong>{product.name}</strong> does not reach to “{runsOutAt!.title}” of {runsOutAt!.plate},{' '}
-              {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are missing.
-            </li>
-          ))}
-        </ul>
+        <div role="alert" className="mb-4 border-l-4 border-copper pl-4 text-copper">
+          <ul className="space-y-1">
+            {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
+              <li key={product.id}>
+                <strong>{product.name}</strong> does not reach to “{runsOutAt!.title}” of {runsOutAt!.plate},{' '}
+                {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are missing.
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       <div className="space-y-4">
         {kept.map((need) => (

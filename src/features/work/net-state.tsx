@@ -27,22 +27,24 @@ export function NetState({ card }: { card: Card }) {
         </p>
       )}
       {refused.length > 0 && (
-        <ul role="alert" className="w-full space-y-2">
-          {refused.map(({ entry, conflict }) => (
-            <li
-              key={entry.id}
-              className="flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-copper bg-copper-soft px-4 py-2"
-            >
-              <span>
-                <strong>Not taken</strong>, from {moment(view.zone, entry.at, now)} by {nameOf(entry.by)}:{' '}
-                {conflictText(conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
-              </span>
-              <Button look="outline" onClick={() => card.dismiss(entry.id)}>
-                I have read it
-              </Button>
-            </li>
-          ))}
-        </ul>
+        <div role="alert" className="w-full">
+          <ul className="space-y-2">
+            {refused.map(({ entry, conflict }) => (
+              <li
+                key={entry.id}
+                className="flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-copper bg-copper-soft px-4 py-2"
+              >
+                <span>
+                  <strong>Not taken</strong>, from {moment(view.zone, entry.at, now)} by {nameOf(entry.by)}:{' '}
+                  {conflictText(conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
+                </span>
+                <Button look="outline" onClick={() => card.dismiss(entry.id)}>
+                  I have read it
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
     </>
   )
