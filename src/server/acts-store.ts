@@ -87,9 +87,9 @@ async function takeOne(
   const at = onShopClock(deviceAt, deviceNow, now)
   // An act that cannot be read must not hold up those behind it; it is kept, and the tablet is told.
   const read = actSchema.safeParse(act)
-  const conflict = read.success
-    ? await take(trx, { ...read.data, id, job, by, at })
-    : { code: 'malformed' as const, what: read.error.issues[0]!.message }
+  const conflict: Conflict | undefined = read.success
+    ? await trx.transaction((own) => take(own, { ...read.data, id, job, by, at })).catch(refusedByRule)
+    : { code: 'malformed', what: read.error.issues[0]!.message }
   await trx('acts').insert({
     id,
     job_id: job,
@@ -100,6 +100,13 @@ async function takeOne(
     received_at: now,
     conflict: conflict ? JSON.stringify(conflict) : null,
   })
+}
+
+/** What a rule of the database refuses is refused for good: sent again it would only hold up what comes behind it. */
+function refusedByRule(error: unknown): Conflict {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : ''
+  if (!code.startsWith('SQLITE_CONSTRAINT')) throw error
+  return { code: 'malformed', what: 'it contradicts what is recorded' }
 }
 
 async function outcomesOf(db: Knex, waiting: readonly Unread[]): Promise<Outcome<Conflict>[]> {

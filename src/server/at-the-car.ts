@@ -106,7 +106,8 @@ async function keepAir(
     rh_x10: Math.round(climate.rhPercent * 10),
     panel_c_x10: Math.round(climate.panelC * 10),
   }))
-  if (rows.length > 0) await trx.batchInsert('coat_climate', rows, 100)
+  if (rows.length > 0)
+    await trx('coat_climate').insert(rows).onConflict(['job_id', 'operation_id', 'at']).ignore()
 }
 
 /** Acts after which the calendar is no longer as it was. */

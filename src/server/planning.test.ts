@@ -132,8 +132,8 @@ describe('what happens at the car', () => {
 
   test('a record taken back gives the step, its lot and its dates back', async () => {
     const { job } = entryOf(await loadFloor(shop.db, NOW), 'IM 4471')
-    expect(await takeBack(shop.db, job.id, 'layer-3')).toMatchObject({ ok: true })
-    expect(await takeBack(shop.db, job.id, 'layer-3')).toMatchObject({
+    expect(await takeBack(shop.db, job.id, 'layer-3', NOW)).toMatchObject({ ok: true })
+    expect(await takeBack(shop.db, job.id, 'layer-3', NOW)).toMatchObject({
       ok: false,
       error: { code: 'not-recorded' },
     })

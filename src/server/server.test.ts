@@ -205,7 +205,7 @@ describe('work', () => {
     })
     expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: true })
     expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: false })
-    expect(await takeBack(db, job.id, 'wash')).toMatchObject({ ok: true })
+    expect(await takeBack(db, job.id, 'wash', NOW)).toMatchObject({ ok: true })
     expect((await loadProgress(db)).get(job.id)?.wash).toBeUndefined()
   })
   test('a layer without a lot is not half-written', async () => {

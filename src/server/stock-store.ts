@@ -70,6 +70,8 @@ export async function markGone(db: Knex, id: string, day: LocalDay): Promise<voi
   await db('bottles').where({ id }).whereNull('gone_on').update({ gone_on: day })
 }
 
+const POURED_BACK = 'taken back'
+
 export type PouredFor = { job: string; operation: string; act: string; at: Instant; day: LocalDay }
 
 /** Books what was poured. A bottle poured from is open from that day on. */
@@ -85,6 +87,35 @@ export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor):
       at: why.at,
     })
     await markOpened(db, bottle, why.day)
+  }
+}
+
+/** A layer was logged by mistake: what was booked for it goes back into its bottles, and both entries stay. */
+export async function pourBack(db: Knex, job: string, operation: string, at: Instant): Promise<void> {
+  const booked: { bottle_id: string; ml_x10: number }[] = await db('pours')
+    .join('acts', 'acts.id', 'pours.act_id')
+    .where({ 'pours.job_id': job, 'pours.operation_id': operation })
+    .whereRaw("json_extract(acts.act, '$.kind') = 'done'")
+    .groupBy('bottle_id')
+    .select('bottle_id')
+    .sum({ ml_x10: 'pours.ml_x10' })
+  const back: { bottle_id: string; ml_x10: number }[] = await db('pours')
+    .where({ job_id: job, operation_id: operation, note: POURED_BACK })
+    .groupBy('bottle_id')
+    .select('bottle_id')
+    .sum({ ml_x10: 'ml_x10' })
+  const returned = new Map(back.map((row) => [row.bottle_id, Number(row.ml_x10)]))
+  for (const { bottle_id, ml_x10 } of booked) {
+    const still = ml_x10 + (returned.get(bottle_id) ?? 0)
+    if (still > 0)
+      await db('pours').insert({
+        bottle_id,
+        ml_x10: -still,
+        job_id: job,
+        operation_id: operation,
+        note: POURED_BACK,
+        at,
+      })
   }
 }
 

@@ -3,6 +3,7 @@ import type { BayClimate } from '@/core/climate'
 import type { Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
+import { pourBack } from './stock-store'
 
 /** Progress by job and operation; what is not there is open. */
 export type ProgressByJob = Map<string, Record<string, Progress>>
@@ -145,10 +146,13 @@ export async function takeBack(
   db: Knex,
   jobId: string,
   operationId: string,
+  at: Instant,
 ): Promise<Result<true, WorkError>> {
   const key = { job_id: jobId, operation_id: operationId }
   const removed = await db.transaction(async (trx) => {
     await trx('layers').where(key).delete()
+    await trx('coat_climate').where(key).delete()
+    await pourBack(trx, jobId, operationId, at)
     return Number(await trx('progress').where(key).delete())
   })
   return removed > 0 ? ok(true) : refused({ code: 'not-recorded' })

@@ -1,58 +1,34 @@
 'use client'
 
-import { useState } from 'react'
 import { countBottle, throwBottle } from '@/server/actions/stock'
 import { Button } from '@/ui/button'
-import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberEditor } from './number-editor'
 import { useStockAction } from './use-stock-action'
 
 /** What one does with a bottle: say what is left in it, or that it is gone. */
 export function BottleActions({ id, code }: { id: string; code: number }) {
-  const [counting, setCounting] = useState(false)
-  const [ml, setMl] = useState('')
-  const { run, pending, errorAt } = useStockAction()
-  if (!counting)
-    return (
-      <span className="inline-flex gap-1">
-        <Button look="quiet" aria-label={`Count bottle ${code}`} onClick={() => setCounting(true)}>
-          Count
-        </Button>
-        <Button
-          look="quiet"
-          disabled={pending}
-          aria-label={`Bottle ${code} is gone`}
-          onClick={() => run(() => throwBottle(id))}
-        >
-          Gone
-        </Button>
-      </span>
-    )
+  const { run, pending, refused } = useStockAction()
   return (
-    <span className="inline-flex items-end gap-2 text-left">
-      <Field label="ml left" {...errorAt('ml')} {...errorAt('')}>
-        <input
-          className="field w-24"
-          inputMode="decimal"
-          autoComplete="off"
-          value={ml}
-          onChange={({ target }) => setMl(target.value)}
-        />
-      </Field>
+    <span className="inline-flex items-end gap-1">
+      <NumberEditor
+        words="Count"
+        label={`Count bottle ${code}`}
+        field="ml left"
+        onKeep={(ml) => countBottle(id, ml)}
+      />
       <Button
+        look="quiet"
         disabled={pending}
-        onClick={() =>
-          run(
-            () => countBottle(id, typedNumber(ml)),
-            () => setCounting(false),
-          )
-        }
+        aria-label={`Bottle ${code} is gone`}
+        onClick={() => run(() => throwBottle(id))}
       >
-        Keep
+        Gone
       </Button>
-      <Button look="outline" onClick={() => setCounting(false)}>
-        Leave it
-      </Button>
+      {refused && (
+        <span role="alert" className="font-semibold text-copper">
+          {refused.message}
+        </span>
+      )}
     </span>
   )
 }

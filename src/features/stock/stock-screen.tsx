@@ -5,8 +5,8 @@ import type { Shelf } from '@/server/shelf'
 import { ButtonLink } from '@/ui/button'
 import { dayText, moment, yearDay } from '@/ui/when'
 import { BottleActions } from './bottle-actions'
+import { OrderPoint } from './order-point'
 import { ReceiveBottles } from './receive-bottles'
-import { ReorderPoint } from './reorder-point'
 import { Supplies } from './supplies'
 
 const STATE_WORDS: Record<BottleState, string> = {
@@ -52,7 +52,7 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
               <Gauge onShelf={need.onShelfMl} needed={need.neededMl} reorder={need.reorderMl} />
               {need.reorder && <p className="font-semibold text-copper">Order more</p>}
               <div className="ml-auto">
-                <ReorderPoint productId={need.product.id} name={need.product.name} ml={need.reorderMl} />
+                <OrderPoint productId={need.product.id} name={need.product.name} ml={need.reorderMl} />
               </div>
             </div>
             {need.coats.length > 0 && (

@@ -6,6 +6,7 @@ import { addSet, countSet, renewSet, washSet } from '@/server/actions/stock'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { NumberEditor } from './number-editor'
 import { useStockAction } from './use-stock-action'
 
 const KIND_WORDS: Record<SupplyKind, string> = { pad: 'Pads', towel: 'Towels' }
@@ -58,7 +59,12 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
                     <Button look="quiet" disabled={pending} onClick={() => run(() => renewSet(supply.id))}>
                       Replaced
                     </Button>
-                    <Count id={supply.id} name={supply.name} />
+                    <NumberEditor
+                      words="Count"
+                      label={`Count ${supply.name}`}
+                      field="Pieces"
+                      onKeep={(clean) => countSet(supply.id, clean)}
+                    />
                   </td>
                 </tr>
               )
@@ -73,42 +79,6 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
       )}
       <NewSet />
     </section>
-  )
-}
-
-function Count({ id, name }: { id: string; name: string }) {
-  const [open, setOpen] = useState(false)
-  const [typed, setTyped] = useState('')
-  const { run, pending, errorAt } = useStockAction()
-  if (!open)
-    return (
-      <Button look="quiet" aria-label={`Count ${name}`} onClick={() => setOpen(true)}>
-        Count
-      </Button>
-    )
-  return (
-    <span className="inline-flex items-end gap-2 text-left">
-      <Field label="Pieces" {...errorAt('')}>
-        <input
-          className="field w-24"
-          inputMode="numeric"
-          autoComplete="off"
-          value={typed}
-          onChange={({ target }) => setTyped(target.value)}
-        />
-      </Field>
-      <Button
-        disabled={pending}
-        onClick={() =>
-          run(
-            () => countSet(id, typedNumber(typed)),
-            () => setOpen(false),
-          )
-        }
-      >
-        Keep
-      </Button>
-    </span>
   )
 }
 

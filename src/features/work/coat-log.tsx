@@ -6,6 +6,7 @@ import type { CoatSheet } from '@/server/card'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { LabelScan } from '../stock/label-scan'
 
 type Typed = { ml: Record<string, string>; lot: string; airC: string; rhPercent: string; panelC: string }
 
@@ -84,6 +85,24 @@ export function CoatLogForm({
           </strong>
         )}
       </p>
+      {bottles.length > 0 && (
+        <div className="mt-3">
+          <LabelScan
+            onCode={(code) => {
+              const bottle = bottles.find((each) => each.code === code)
+              if (bottle) change({ ml: { [bottle.id]: String(Math.round(Math.min(ml, bottle.leftMl))) } })
+              setWrong(
+                bottle ? {} : { label: `Bottle ${code} is not on the shelf, or holds another product.` },
+              )
+            }}
+          />
+          {wrong.label && (
+            <p role="alert" className="mt-1 font-semibold text-copper">
+              {wrong.label}
+            </p>
+          )}
+        </div>
+      )}
       <div className="mt-3 grid gap-3 sm:grid-cols-3">
         {bottles.map(({ id, code, lot, leftMl, openedOn }) => (
           <Field

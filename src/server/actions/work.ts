@@ -151,7 +151,7 @@ export async function takeOperationBack(jobId: string, operationId: string): Pro
   const position = found.live.plan.operations.indexOf(found.operation)
   const later = found.live.plan.operations.slice(position + 1).find(({ id }) => found.live.progress[id])
   if (later) return refuse(`“${later.title}” was recorded after it. Take that back first.`)
-  const taken = await takeBack(db, jobId, operationId)
+  const taken = await takeBack(db, jobId, operationId, at)
   return taken.ok ? settle(jobId, at, 'record taken back') : refuse(conflictText(taken.error))
 }
 

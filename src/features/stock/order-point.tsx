@@ -1,0 +1,17 @@
+'use client'
+
+import { setReorder } from '@/server/actions/stock'
+import { NumberEditor } from './number-editor'
+
+/** What the shop wants to have left of a product. */
+export function OrderPoint({ productId, name, ml }: { productId: string; name: string; ml: number }) {
+  return (
+    <NumberEditor
+      words={ml > 0 ? `Order below ${ml} ml` : 'No order point'}
+      label={`${ml > 0 ? `Order below ${ml} ml` : 'No order point'}, ${name}`}
+      field="Order below, ml"
+      initial={String(ml)}
+      onKeep={(typed) => setReorder(productId, typed)}
+    />
+  )
+}
