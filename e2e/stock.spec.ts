@@ -1,0 +1,149 @@
+import { expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+import { tabTo } from './tab-to'
+
+/** The shelf: what came in, what is left, what has to be ordered; and the day’s work for each. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const base = (page: Page) => page.getByRole('region', { name: 'Cladonia Base' })
+
+test('bottles come in, are counted and go; what is wrong is said at its field and stays typed', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/stock`)
+  const coming = page.getByRole('region', { name: 'Bottles that have come in' })
+  await coming.getByRole('button', { name: 'Put on the shelf' }).click()
+  await expect(coming.getByText('Choose the product.')).toBeVisible()
+  await coming.getByLabel('Product').selectOption('cladonia-base')
+  await expect(coming.getByLabel('ml in each')).toHaveValue('50')
+  await coming.getByRole('button', { name: 'Put on the shelf' }).click()
+  await expect(coming.getByText('Write the lot from the bottle.')).toBeVisible()
+  await coming.getByLabel('Lot').fill('CB-12')
+  await coming.getByLabel('How many').fill('two')
+  await coming.getByRole('button', { name: 'Put on the shelf' }).click()
+  await expect(coming.getByText('Type how many bottles as a whole number.')).toBeVisible()
+  await expect(coming.getByLabel('Lot')).toHaveValue('CB-12')
+  await coming.getByLabel('How many').fill('2')
+  await coming.getByRole('button', { name: 'Put on the shelf' }).click()
+  await expect(base(page).getByText('CB-12')).toHaveCount(2)
+
+  await page.getByRole('button', { name: 'Count bottle 1', exact: true }).click()
+  await page.getByLabel('ml left').fill('-3')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByText('what is left cannot be less than nothing.')).toBeVisible()
+  await page.getByLabel('ml left').fill('12,5')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.locator('[data-bottle="1"]')).toContainText(/1[23] of 50 ml/)
+
+  await page.getByRole('button', { name: 'Bottle 2 is gone' }).click()
+  await expect(page.locator('[data-bottle="2"]')).toHaveCount(0)
+})
+
+test('a bottle past its day is not counted on, and a product that does not reach is said first', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/stock`)
+  await expect(page.locator('[data-bottle="6"]')).toContainText('too old')
+  await expect(page.getByRole('alert').first()).toContainText(
+    /Tern Top does not reach to “Layer 3: Tern Top” of IM \d+/,
+  )
+})
+
+test('the point at which one orders is set by keyboard alone', async ({ page }) => {
+  await page.goto(`${shop.url}/stock`)
+  await tabTo(page, /, Rill Glass/)
+  await page.keyboard.press('Enter')
+  await tabTo(page, /^Order below, ml/)
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.type('45')
+  await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  const glass = page.getByRole('region', { name: 'Rill Glass' })
+  await expect(glass.getByRole('button', { name: /Order below 45 ml/ })).toBeVisible()
+  await expect(glass.getByText('Order more')).toBeVisible()
+})
+
+test('towels are washed, and a set of pads that is washed out is replaced', async ({ page }) => {
+  await page.goto(`${shop.url}/stock`)
+  const towels = page.locator('[data-set="Edgeless, for coatings"]')
+  await towels.getByRole('button', { name: 'Washed' }).click()
+  await expect(towels).toContainText('13 of 60')
+  await expect(towels.getByRole('button', { name: 'Washed' })).toBeDisabled()
+  const wool = page.locator('[data-set="Wool, 130 mm"]')
+  await expect(wool).toContainText('Washed out')
+  await wool.getByRole('button', { name: 'Replaced' }).click()
+  await expect(wool).toContainText('0 of 15')
+  await expect(wool).not.toContainText('Washed out')
+})
+
+test('every bottle has a label with its number and a code', async ({ page }) => {
+  await page.goto(`${shop.url}/stock`)
+  await page.getByRole('link', { name: 'Labels to print' }).click()
+  await expect(page.getByRole('img', { name: 'Code of bottle 3' }).locator('path')).not.toHaveCount(0)
+  await expect(page.getByRole('listitem').filter({ hasText: 'CB-9' }).first()).toContainText('good until')
+})
+
+test('whoever holds the tablet sees their own day, and comes to the card by one touch', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 })
+  await page.goto(`${shop.url}/work`)
+  await page.getByRole('radio', { name: 'Merle' }).click()
+  const cars = page
+    .locator('main')
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link') })
+  await expect(cars.filter({ hasText: 'IM 903' })).toContainText('Cut')
+  await expect(cars.filter({ hasText: 'IM 2206' })).toHaveCount(0)
+  await cars.filter({ hasText: 'IM 903' }).getByRole('link').click()
+  await expect(page.getByRole('heading', { name: 'Cut' })).toBeVisible()
+  // Whose tablet it is goes with them.
+  await expect(page.getByRole('radio', { name: 'Merle' })).toBeChecked()
+})
+
+test('sections are ticked by keyboard alone: arrows walk round the car, digits say how many', async ({
+  page,
+}) => {
+  await page.goto(shop.url)
+  const href = await page.locator('a:has-text("IM 903")').first().getAttribute('href')
+  await page.goto(shop.url + href!.replace(/\/[a-z]+$/, '/work'))
+  await tabTo(page, /^Bonnet/)
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('ArrowLeft')
+  await expect(page.getByTestId('pace')).toContainText('0 of 19 sections')
+  await page.keyboard.press('3')
+  await expect(page.getByTestId('pace')).toContainText('3 of 19 sections')
+  await expect(page.locator('[data-panel=bonnet]')).toHaveAttribute(
+    'aria-label',
+    'Bonnet: 3 of 4 sections done',
+  )
+})
+
+test('a sensor that falls silent is no go, and its air is measured by hand', async ({ page }) => {
+  await page.goto(`${shop.url}/shop/devices`)
+  await page.getByRole('radio', { name: 'Loft 1' }).click()
+  await page.getByRole('radio', { name: 'The sensor reads nonsense' }).click()
+  await page.getByLabel('For, minutes').fill('5')
+  await page.getByRole('button', { name: 'Let it happen' }).click()
+  await expect(page.getByText('At least ten minutes.')).toBeVisible()
+  await page.getByLabel('For, minutes').fill('600')
+  await page.getByRole('button', { name: 'Let it happen' }).click()
+  await expect(page.getByText('Loft 1: the sensor reads nonsense')).toBeVisible()
+  await shop.open('2027-01-13T10:40:00Z')
+  await page.goto(shop.url)
+  await expect(page.getByRole('article', { name: 'Loft 1' })).toContainText('sensor silent')
+  const href = await page.locator('a:has-text("IM 4471")').first().getAttribute('href')
+  await page.goto(shop.url + href!.replace(/\/[a-z]+$/, '/work'))
+  await expect(page.getByTestId('conditions')).toContainText('cannot be believed')
+  await expect(page.getByTestId('conditions')).toContainText('Measure by hand')
+  await expect(page.getByRole('button', { name: 'Begin all the same' })).toBeVisible()
+  await page.goto(`${shop.url}/shop/devices`)
+  await page.getByRole('button', { name: 'End it' }).click()
+  await expect(page.getByText('Loft 1: the sensor reads nonsense')).toHaveCount(0)
+})
