@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { CoatLog } from '@/core/card'
-import type { CoatSheet } from '@/server/card'
+import type { CoatSheet } from '@/server/card-sheets'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

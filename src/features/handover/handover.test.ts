@@ -1,9 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import { instantOrThrow, plusMinutes } from '@/core/time'
-import { handoverPaper } from '@/features/handover/paper'
-import { demoShop } from './demo-shop.fixture'
-import { loadFloor } from './floor'
-import { loadHandover } from './handover'
+import { demoShop } from '@/server/demo-shop.fixture'
+import { loadFloor } from '@/server/floor'
+import { loadHandover } from '@/server/handover'
 import {
   addPayment,
   jobOfLink,
@@ -13,9 +12,10 @@ import {
   revokeLink,
   takePaymentBack,
   writeVerdict,
-} from './handover-store'
-import { floorRevision } from './revision'
-import { loadShelf } from './shelf'
+} from '@/server/handover-store'
+import { floorRevision } from '@/server/revision'
+import { loadShelf } from '@/server/shelf'
+import { handoverPaper } from './paper'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
