@@ -7,8 +7,10 @@ import { loadEntries } from './acts-store'
 import { bayAir } from './air'
 import { type StepSheet, stepSheets } from './card-sheets'
 import type { Floor, FloorJob } from './floor'
+import { listPhotos, type Photo } from './photo-store'
 import { everyone } from './shop-store'
 import { listBottles } from './stock-store'
+import { type WashLine, washLines } from './wash-plan'
 import { type LayerLog, loadLayers } from './work-store'
 
 /** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
@@ -23,6 +25,9 @@ export type CardView = {
   processes: Record<string, string>
   people: { id: string; name: string }[]
   layers: LayerLog[]
+  /** The wash as it was planned, with what to pour; empty until that was done. */
+  wash: WashLine[]
+  photos: Photo[]
 }
 
 /** Undefined where nothing is agreed yet. */
@@ -53,5 +58,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     processes: processesNow(agreement.summary.processes, state.processes),
     people: everyone(shop.setup).map(({ id, name }) => ({ id, name })),
     layers: await loadLayers(db, job.id),
+    wash: await washLines(db, job, shop.setup.wash),
+    photos: await listPhotos(db, job.id),
   }
 }

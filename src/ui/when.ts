@@ -2,10 +2,16 @@ import { dayIn, daysBetween, type Instant, type LocalDay } from '@/core/time'
 
 /** Moments in words, on the shop's clock. */
 
+// Making a formatter is a hundred times dearer than using it, and a card names dozens of moments at every tap.
+const formatters = new Map<string, Intl.DateTimeFormat>()
+
 function format(zone: string, options: Intl.DateTimeFormatOptions, at: Instant): string {
-  return new Intl.DateTimeFormat('en-IE', { timeZone: zone, hourCycle: 'h23', ...options }).format(
-    new Date(at),
-  )
+  const key = `${zone} ${JSON.stringify(options)}`
+  const known = formatters.get(key)
+  const formatter =
+    known ?? new Intl.DateTimeFormat('en-IE', { timeZone: zone, hourCycle: 'h23', ...options })
+  if (!known) formatters.set(key, formatter)
+  return formatter.format(new Date(at))
 }
 
 export function clock(zone: string, at: Instant): string {

@@ -42,7 +42,8 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
   )
 }
 
-function Mixed({ mix }: { mix: Mix }) {
+/** What to pour for a step, and into what. */
+export function Mixed({ mix }: { mix: Mix }) {
   if (mix.kind === 'neat')
     return (
       <p>

@@ -5,8 +5,10 @@ import { progressAt } from '@/core/job'
 import type { CardView } from '@/server/card'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { usePhotos } from '../photos/use-photos'
 import { HighSpots } from './high-spots'
 import { HoldPanel } from './hold-panel'
+import { fetchTheRest } from './later'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
@@ -18,7 +20,8 @@ import { useOffline } from './use-offline'
 /** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
 export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const shopCard = useCard(fromShop)
-  useOffline()
+  useOffline(fetchTheRest)
+  const album = usePhotos(fromShop.job.id, fromShop.photos)
   const { view, state, now } = shopCard
   const live = { ...view.live, progress: state.progress }
   const next = live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')
@@ -54,7 +57,14 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
           shown.mode === 'unattended' ? (
             <HoldPanel key={shown.id} card={card} operation={shown} />
           ) : (
-            <StepPanel key={shown.id} card={card} operation={shown} me={me} isNext={shown.id === next?.id} />
+            <StepPanel
+              key={shown.id}
+              card={card}
+              operation={shown}
+              me={me}
+              isNext={shown.id === next?.id}
+              album={album}
+            />
           )
         ) : (
           <AllDone job={view.job.id} />

@@ -7,12 +7,24 @@ import type { PlannedOperation } from '@/core/job'
 import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
+import type { Photos } from '../photos/use-photos'
+import { PanelPhotos } from './panel-photos'
 import type { Card } from './use-card'
 
 const STAGE_WORDS: Record<CoatStage, string> = { bare: 'bare', wet: 'laid, flashing', level: 'levelled' }
 
 /** A coat panel by panel: a tap lays it, the next says it is levelled. What flashes is timed by the air of the bay. */
-export function CoatPanels({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+export function CoatPanels({
+  card,
+  operation,
+  me,
+  album,
+}: {
+  card: Card
+  operation: PlannedOperation
+  me: string
+  album: Photos
+}) {
   const { view, state, now } = card
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
@@ -86,6 +98,7 @@ export function CoatPanels({ card, operation, me }: { card: Card; operation: Pla
           if (selected && stage) say(selected, stage)
         }}
       />
+      {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}
       <div className="mt-2 flex flex-wrap items-center gap-2">
         {panel && (
           <>

@@ -8,10 +8,15 @@ import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { moment } from '@/ui/when'
-import { AnotherProcess } from './another-process'
+import type { Photos } from '../photos/use-photos'
+import { later } from './later'
+import { PanelPhotos } from './panel-photos'
 import type { Card } from './use-card'
 
-type Props = { card: Card; operation: PlannedOperation; me: string }
+// It needs the shop in any case, so it may come from there when a panel is in hand.
+const AnotherProcess = later(() => import('./another-process').then(({ AnotherProcess: dialog }) => dialog))
+
+type Props = { card: Card; operation: PlannedOperation; me: string; album: Photos }
 
 const PAD_WORDS = {
   good: 'Pad is good',
@@ -20,18 +25,20 @@ const PAD_WORDS = {
 } as const
 
 /** The body plan to tick sections on: a tap is a section more. Pace, finish and pad follow. */
-export function Sections({ card, operation, me }: Props) {
+export function Sections({ card, operation, me, album }: Props) {
   const { view, state, now } = card
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
+  const progress = state.progress[operation.id]
   const tasks = new Map(view.sheets[operation.id]!.tasks.map((task) => [task.panel, task]))
   const panels = panelsOf(view.job.shape)
   const doneOf = (panel: string) => Math.min(work.sections[panel]?.done ?? 0, tasks.get(panel)?.sections ?? 0)
   const say = (panel: string, done: number) =>
     card.add(me, { kind: 'sections', operation: operation.id, panel, done })
+  const begun = progress !== undefined && progress.kind !== 'open'
   const more = (panel: string) => {
     const task = tasks.get(panel)
-    if (task && doneOf(panel) < task.sections) say(panel, doneOf(panel) + 1)
+    if (begun && task && doneOf(panel) < task.sections) say(panel, doneOf(panel) + 1)
   }
   const onSelect = (panel: string, at?: PlanPoint) => {
     setSelected(panel)
@@ -46,7 +53,6 @@ export function Sections({ card, operation, me }: Props) {
   )
   const total = [...tasks.values()].reduce((sum, { sections }) => sum + sections, 0)
   const done = [...tasks.keys()].reduce((sum, panel) => sum + doneOf(panel), 0)
-  const progress = state.progress[operation.id]
   const worked = workedMinutes(card, operation)
   const pace = paceOf({
     sectionsTotal: total,
@@ -64,6 +70,7 @@ export function Sections({ card, operation, me }: Props) {
         <strong>
           {done} of {total} sections
         </strong>
+        {!begun && '. Begin the step, then tap a panel for every section that is worked.'}
         {progress?.kind === 'started' && pace && pace.minutesLeft > 0 && (
           <>
             , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
@@ -78,7 +85,7 @@ export function Sections({ card, operation, me }: Props) {
         {...(selected ? { selected } : {})}
         onSelect={onSelect}
         onType={(key) => {
-          if (task) say(task.panel, Math.min(task.sections, Number(key)))
+          if (task && begun) say(task.panel, Math.min(task.sections, Number(key)))
         }}
       />
       {panel && (
@@ -87,7 +94,7 @@ export function Sections({ card, operation, me }: Props) {
             {panel.name}
             {task ? ` ${doneOf(panel.id)} of ${task.sections}` : ': not part of this step'}
           </strong>
-          {task && (
+          {task && begun && (
             <>
               <Button look="outline" onClick={() => say(panel.id, Math.max(0, doneOf(panel.id) - 1))}>
                 One less
@@ -128,6 +135,7 @@ export function Sections({ card, operation, me }: Props) {
           )}
         </div>
       )}
+      {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}
       {work.short.length > 0 && (
         <p className="mt-2 text-copper">
           Not good enough yet:{' '}

@@ -18,19 +18,23 @@ import { openedWindow, type PlannedOperation, progressAt } from '@/core/job'
 import type { Instant } from '@/core/time'
 import { Button } from '@/ui/button'
 import { duration, moment } from '@/ui/when'
+import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
 import { CoatLogForm } from './coat-log'
 import { CoatPanels } from './coat-panels'
+import { later } from './later'
 import { MachineRecipes } from './machine-recipes'
-import { RecordForm } from './record-form'
 import { Sections } from './sections'
 import type { Card } from './use-card'
+import { WashLines } from './wash-lines'
 
-type Props = { card: Card; operation: PlannedOperation; me: string; isNext: boolean }
+const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
+
+type Props = { card: Card; operation: PlannedOperation; me: string; isNext: boolean; album: Photos }
 
 /** The step at hand, large: how, with what care, how far it is, and what happens now. */
-export function StepPanel({ card, operation, me, isNext }: Props) {
+export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const { view, state, now } = card
   const live = { ...view.live, progress: state.progress }
   const progress = progressAt(live, operation, now)
@@ -70,16 +74,7 @@ export function StepPanel({ card, operation, me, isNext }: Props) {
         <Actions card={card} operation={operation} me={me} blocked={isBlocked(card, operation)} />
       )}
       {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
-      {operation.kind === 'wash' && (
-        <p className="mt-2">
-          <Link
-            href={`/jobs/${view.job.id}/wash`}
-            className="inline-flex min-h-11 items-center font-semibold"
-          >
-            Its steps in order, and what to pour into which bottle
-          </Link>
-        </p>
-      )}
+      {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
       {operation.kind === 'finish' && (
         <p className="mt-2">
           <Link
@@ -99,20 +94,29 @@ export function StepPanel({ card, operation, me, isNext }: Props) {
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />
       {sheet && sheet.tasks.length > 0 && operation.kind === 'layer' && (
-        <CoatPanels card={card} operation={operation} me={me} />
+        <CoatPanels card={card} operation={operation} me={me} album={album} />
       )}
       {sheet && sheet.tasks.length > 0 && operation.kind !== 'layer' && (
-        <Sections card={card} operation={operation} me={me} />
+        <Sections card={card} operation={operation} me={me} album={album} />
       )}
-      {progress.kind !== 'done' && (
-        <details className="mt-5 border-t border-line pt-3">
-          <summary className="min-h-11 py-2 font-head font-semibold underline decoration-ink-soft/50 underline-offset-4">
-            It was at another time
-          </summary>
-          <RecordForm card={card} operation={operation} me={me} />
-        </details>
-      )}
+      {progress.kind !== 'done' && <Afterwards card={card} operation={operation} me={me} />}
     </section>
+  )
+}
+
+/** A step that was done at another time; the form comes when it is asked for. */
+function Afterwards({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
+  const [open, setOpen] = useState(false)
+  return (
+    <details
+      className="mt-5 border-t border-line pt-3"
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary className="min-h-11 py-2 font-head font-semibold underline decoration-ink-soft/50 underline-offset-4">
+        It was at another time
+      </summary>
+      {open && <RecordForm card={card} operation={operation} me={me} />}
+    </details>
   )
 }
 
@@ -220,7 +224,7 @@ function checksOf(view: Card['view'], operation: PlannedOperation): readonly Che
     : CHECKLISTS[operation.kind]
 }
 
-function Checklist({ card, operation, me }: Omit<Props, 'isNext'>) {
+function Checklist({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
   const items = checksOf(card.view, operation)
   const { checks } = workOn(card.state, operation.id)
   if (items.length === 0) return null
@@ -246,7 +250,7 @@ function Checklist({ card, operation, me }: Omit<Props, 'isNext'>) {
 }
 
 /** Waits of this step that one may start by touch. */
-function Presets({ card, operation, me }: Omit<Props, 'isNext'>) {
+function Presets({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
   const presets = TIMER_PRESETS[operation.kind]
   const begun = card.state.progress[operation.id]?.kind === 'started'
   if (presets.length === 0 || !begun) return null

@@ -1,60 +1,26 @@
 'use client'
 
-import { AlertDialog } from 'radix-ui'
-import { useState, useTransition } from 'react'
-import { takeOperationBack } from '@/server/actions/work'
-import { Button } from '@/ui/button'
+import { useState } from 'react'
+import { later } from './later'
+
+// Seldom needed, and only with the shop in reach: it comes when it is asked for.
+const TakeBackDialog = later(() => import('./take-back-dialog').then(({ TakeBackDialog: dialog }) => dialog))
 
 /** Takes a tick back, after asking once. */
-export function TakeBack({
-  jobId,
-  operationId,
-  title,
-}: {
-  jobId: string
-  operationId: string
-  title: string
-}) {
-  const [open, setOpen] = useState(false)
-  const [message, setMessage] = useState<string>()
-  const [pending, startTransition] = useTransition()
-  const take = () =>
-    startTransition(async () => {
-      const answer = await takeOperationBack(jobId, operationId)
-      if (answer.kind === 'done') setOpen(false)
-      else setMessage(answer.message)
-    })
+export function TakeBack(step: { jobId: string; operationId: string; title: string }) {
+  const [asking, setAsking] = useState(false)
   return (
-    <AlertDialog.Root open={open} onOpenChange={setOpen}>
-      <AlertDialog.Trigger
+    <>
+      <button
+        type="button"
         className="min-h-11 px-2 text-sm underline decoration-ink-soft/50 underline-offset-4"
-        aria-label={`Take back ${title}`}
+        aria-label={`Take back ${step.title}`}
+        aria-haspopup="dialog"
+        onClick={() => setAsking(true)}
       >
         take back
-      </AlertDialog.Trigger>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-ink/30" />
-        <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
-          <AlertDialog.Title className="text-xl">Take “{title}” back?</AlertDialog.Title>
-          <AlertDialog.Description className="my-3">
-            Its times{title.startsWith('Layer') ? ', lot and climate' : ''} are removed from the card, and the
-            rest is planned again.
-          </AlertDialog.Description>
-          {message && (
-            <p role="alert" className="mb-3 text-copper">
-              {message}
-            </p>
-          )}
-          <div className="flex gap-3">
-            <Button onClick={take} disabled={pending}>
-              Take it back
-            </Button>
-            <AlertDialog.Cancel className="min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">
-              Leave it
-            </AlertDialog.Cancel>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+      </button>
+      {asking && <TakeBackDialog {...step} onClosed={() => setAsking(false)} />}
+    </>
   )
 }

@@ -17,7 +17,7 @@ import { type OutboxState, OutboxStore, type ShopReply } from './outbox-store'
 /** A job card that goes on by itself: what the shop knows, and on top of it what this tablet has still to tell. */
 
 const LOOK_AGAIN_MS = 5_000
-const TICK_MS = 500
+const TICK_MS = 1_000
 
 /** 128 random bits. `crypto.randomUUID` is not there on a page that came without encryption, as on a shop's own network. */
 function newId(): string {

@@ -2,8 +2,16 @@
 
 import { useEffect } from 'react'
 
+/** Long enough for the card itself to stand first, ms. */
+const REST_AFTER_MS = 2_500
+
 /** Has the browser keep this page, so that it opens without a network; where it cannot, the open page still works on. */
-export function useOffline(): void {
+export function useOffline(fetchTheRest?: () => void): void {
+  useEffect(() => {
+    if (!fetchTheRest) return undefined
+    const timer = setTimeout(fetchTheRest, REST_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [fetchTheRest])
   useEffect(() => {
     const worker = navigator.serviceWorker
     if (!worker) return

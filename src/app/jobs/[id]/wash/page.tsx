@@ -1,10 +1,9 @@
 import { notFound } from 'next/navigation'
-import { placesOf } from '@/core/vehicle'
 import { WashScreen } from '@/features/wash/wash-screen'
 import { bayAir, believed } from '@/server/air'
 import { database } from '@/server/db'
 import { requestJob } from '@/server/request-floor'
-import { loadSurvey } from '@/server/survey-store'
+import { washedCar } from '@/server/wash-plan'
 import { loadWash } from '@/server/wash-store'
 
 /** What is typed in where no sensor says anything: air in which either wash is possible, °C (mem). */
@@ -16,7 +15,6 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
   if (!entry) notFound()
   const db = await database()
   const { vehicle } = entry.job
-  const survey = await loadSurvey(db, id)
   const bay = floor.shop.setup.places.find(({ kinds }) => kinds.includes('wash'))
   const air = bay && believed((await bayAir(db, [bay.id], floor.now)).get(bay.id))
   return (
@@ -25,10 +23,7 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
       title={`${vehicle.plate}, ${vehicle.make} ${vehicle.model}`}
       wash={floor.shop.setup.wash}
       stored={await loadWash(db, id)}
-      softTop={placesOf(vehicle.shape).some(({ surface }) => surface === 'fabric')}
-      bakedWheels={Object.values(survey.places).some((defects) =>
-        defects.some(({ kind }) => kind === 'baked-dust'),
-      )}
+      {...(await washedCar(db, entry.job))}
       airC={Math.round(air?.airC ?? MILD_C)}
     />
   )

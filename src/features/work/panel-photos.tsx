@@ -1,0 +1,13 @@
+'use client'
+
+import type { Panel } from '@/core/vehicle'
+import type { Photos } from '../photos/use-photos'
+import { later } from './later'
+
+// The album is large and seldom open at the car: it comes when it is asked for.
+const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip))
+
+/** The photographs of the panel in hand, and the camera for one more. */
+export function PanelPhotos({ album, panel }: { album: Photos; panel: Panel }) {
+  return <PhotoStrip album={album} place={panel.id} placeName={panel.name} phase="after" readOnly={false} />
+}
