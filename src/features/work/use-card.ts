@@ -100,8 +100,8 @@ export function useCard(fromShop: CardView): Card {
         at: store?.shopNow() ?? view.now,
       }
       const found = conflictOf(view.live, current, entry)
-      // How long something still sets is for the shop to say as long as it has not told its time.
-      const isGuess = found?.code === 'still-soft' && !store?.getState().heard
+      // Whether something has set is for the shop to say as long as it has not told its time.
+      const isGuess = found !== undefined && hangsOnTime(found.code) && !store?.getState().heard
       const conflict = isGuess ? undefined : found
       // A double tap: what stands there already is not said again.
       setAgainst(conflict && !isRepeated(conflict.code) ? conflict : undefined)
@@ -113,6 +113,8 @@ export function useCard(fromShop: CardView): Card {
   const dismiss = useCallback((id: string) => store?.dismiss(id), [store])
   return { view, state, now, net, add, against, dismiss }
 }
+
+const hangsOnTime = (code: Conflict['code']) => code === 'still-soft' || code === 'open-before'
 
 const isRepeated = (code: Conflict['code']) =>
   code === 'begun-already' || code === 'done-already' || code === 'paused-already' || code === 'not-paused'
