@@ -130,28 +130,6 @@ test('whoever leaves in the middle of a step leaves it to somebody at the car, a
   )
 })
 
-test('the air is too damp: layers wait for dry air, the lofts are marked, and it is dry again', async ({
-  page,
-}) => {
-  await openSchedule(page)
-  await trigger(page).click()
-  await page.getByText('The air is too damp').click()
-  await fill(page, ['2027-01-14', '06:00'], ['2027-01-16', '06:00'])
-  await page.getByRole('button', { name: 'See what follows' }).click()
-  await expect(follows(page)).toContainText('IM 903')
-  await page.getByRole('button', { name: 'It is so: take this plan' }).click()
-  await expect(page.getByText(/The air is too damp to coat until Sat 16 Jan 06:00/)).toBeVisible()
-  await expect(page.locator('svg text').filter({ hasText: /^damp$/ })).toHaveCount(3)
-
-  await page.getByRole('link', { name: 'IM 903, its schedule' }).first().click()
-  const layers = page.locator('tr[data-operation^="layer"]')
-  for (const row of await layers.allInnerTexts()) expect(row).not.toMatch(/Thu 14 Jan|Fri 15 Jan|tomorrow/)
-
-  await openSchedule(page)
-  await page.getByRole('button', { name: 'Dry enough again' }).click()
-  await expect(page.getByText('The air is too damp to coat')).toHaveCount(0)
-})
-
 test('a bay out of use is entered by keyboard on the tablet, and readable by everyone', async ({ page }) => {
   await page.setViewportSize({ width: 820, height: 1180 })
   await openSchedule(page)
