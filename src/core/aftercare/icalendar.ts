@@ -1,5 +1,6 @@
 import { type CalendarEvent, writeCalendar } from '../icalendar'
 import type { Instant } from '../time'
+import type { CareDate } from './care-plan'
 import type { Milestone } from './milestones'
 
 /** Who and what a calendar is about; `uid` must be stable and unique for the vehicle's job. */
@@ -9,7 +10,12 @@ export type CareCalendar = {
   shop: string
   issued: Instant
   milestones: readonly Milestone[]
+  /** The year ahead, where the car has been handed over. */
+  dates?: readonly CareDate[]
 }
+
+/** A habit stands in the calendar for so many weeks ahead; the feed writes it anew. */
+const HABIT_WEEKS = 52
 
 /** A hold is marked at its end, the moment that matters; a point in time has no duration. */
 function whenOf({ when }: Milestone): CalendarEvent['when'] {
@@ -18,17 +24,28 @@ function whenOf({ when }: Milestone): CalendarEvent['when'] {
     : { kind: 'days', first: when.day, last: when.until ?? when.day }
 }
 
-/** The cure calendar as RFC 5545 text. */
-export function careIcalendar({ uid, vehicle, shop, issued, milestones }: CareCalendar): string {
+const dateEvent = (uid: string, vehicle: string, date: CareDate): CalendarEvent => ({
+  uid: `${uid}-${date.key}`,
+  title: `${date.title}: ${vehicle}`,
+  text: `${date.advice} ${date.reason}`,
+  when: { kind: 'days', first: date.first, last: date.last },
+  ...(date.everyWeeks ? { repeat: { everyWeeks: date.everyWeeks, weeks: HABIT_WEEKS } } : {}),
+})
+
+/** Cure calendar and care plan as RFC 5545 text. */
+export function careIcalendar({ uid, vehicle, shop, issued, milestones, dates = [] }: CareCalendar): string {
   return writeCalendar({
-    kind: 'Cure calendar',
+    kind: 'Care calendar',
     name: `${shop}: ${vehicle}`,
     issued,
-    events: milestones.map((milestone) => ({
-      uid: `${uid}-${milestone.key}`,
-      title: `${milestone.title}: ${vehicle}`,
-      text: milestone.advice,
-      when: whenOf(milestone),
-    })),
+    events: [
+      ...milestones.map((milestone) => ({
+        uid: `${uid}-${milestone.key}`,
+        title: `${milestone.title}: ${vehicle}`,
+        text: milestone.advice,
+        when: whenOf(milestone),
+      })),
+      ...dates.map((date) => dateEvent(uid, vehicle, date)),
+    ],
   })
 }

@@ -1,2 +1,55 @@
+export {
+  type CareDate,
+  type CareKind,
+  carePlan,
+  type LocalClimate,
+  nextMonthStart,
+} from './care-plan'
+export { CARE_RULES, type CareRule, type CareSubject, careRulesFor } from './care-rules'
+export {
+  ANGLE_ERROR_TEXT,
+  type AngleError,
+  type ContactAngle,
+  contactAngle,
+  DROP_MOST_MM,
+} from './contact-angle'
+export { type CorrectionsLeft, correctionsLeft } from './corrections-left'
+export { expectedLife } from './expected-life'
+export { EXPOSURE_RULES, type Exposure, type ExposureRule, exposureOf, type Use } from './exposure'
+export {
+  GUARANTEE_RULES,
+  type GuaranteeAnswer,
+  type GuaranteeCase,
+  type GuaranteeRule,
+  guaranteeFor,
+} from './guarantee'
 export { type CareCalendar, careIcalendar } from './icalendar'
-export { careMilestones, type LaidLayer, type Milestone } from './milestones'
+export {
+  CAUSE,
+  CAUSES,
+  type Cause,
+  FEEL,
+  FEELS,
+  type Feel,
+  type Look,
+  WATER,
+  WATERS,
+  type Water,
+} from './look'
+export { careMilestones, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
+export { BAND_CHANCE, type Band, type Outlook, outlookOf, type Unit, type UnitOutlook } from './outlook'
+export { GONE_LEVEL, levelAt, likelihood, waterChances } from './protection'
+export {
+  DUE_STATES,
+  type DueState,
+  dueState,
+  nextVisit,
+  type Rhythm,
+  rhythmMonths,
+  SOON_DAYS,
+  VISIT_REASON,
+  type VisitReason,
+  type VisitWindow,
+  visitsOwed,
+} from './rhythm'
+export { type Trend, type TrendPoint, trendOf } from './trend'

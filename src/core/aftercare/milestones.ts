@@ -1,5 +1,6 @@
 import type { Product } from '../coating'
 import { dayIn, type Instant, type LocalDay, plusDays, plusMinutes, plusMonths } from '../time'
+import { VISIT_WINDOW_DAYS } from './rhythm'
 
 /** One date of the weeks after the coating. Holds are instants, habits are days. */
 export type Milestone = {
@@ -14,8 +15,19 @@ export type Milestone = {
 /** A layer that was really laid: what, and when its last section was levelled. */
 export type LaidLayer = { product: Product; ended: Instant }
 
-/** Days within which a first visit is still in time (mem). */
-const VISIT_WINDOW_DAYS = 28
+/** What a further layer of a single coating adds to its life, of it (common practice: two layers 18 to 24 months for 12). */
+const SECOND_LAYER_SHARE = 1 / 3
+
+/**
+ * Months the layers on one part should last together: those of the longest-lived, since a top coat shields what is under it.
+ * Throws without layers.
+ */
+export function lifeMonthsOf(layers: readonly Product[]): number {
+  if (layers.length === 0) throw new Error('a life needs at least one layer')
+  const longest = layers.reduce((most, layer) => (layer.lifeMonths > most.lifeMonths ? layer : most))
+  const further = longest.kind === 'single' ? layers.filter(({ id }) => id === longest.id).length - 1 : 0
+  return longest.lifeMonths * (1 + SECOND_LAYER_SHARE * further)
+}
 
 function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => number): Instant {
   return layers
@@ -76,12 +88,17 @@ export function careMilestones(layers: readonly LaidLayer[], zone: string): Mile
       when: { kind: 'day', day: dayAfter((product) => product.fullCureDays) },
       hold: false,
     },
-    {
-      key: 'first-visit',
-      title: 'First visit',
-      advice: 'We look at the water on every panel, at gloss and film, and wash the car.',
-      when: { kind: 'day', day: visit, until: plusDays(visit, VISIT_WINDOW_DAYS) },
-      hold: false,
-    },
+    // A topper alone asks for no visit of its own.
+    ...(layers.every(({ product }) => product.kind === 'topper')
+      ? []
+      : [
+          {
+            key: 'first-visit' as const,
+            title: 'First visit',
+            advice: 'We look at the water on every panel, at gloss and film, and wash the car.',
+            when: { kind: 'day' as const, day: visit, until: plusDays(visit, VISIT_WINDOW_DAYS) },
+            hold: false,
+          },
+        ]),
   ]
 }

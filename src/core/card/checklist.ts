@@ -40,6 +40,10 @@ export const CHECKLISTS: Record<OperationKind, readonly CheckItem[]> = {
   ],
   extra: [],
   vendor: [{ id: 'looked-together', text: 'Looked at together under the lamp' }],
+  look: [
+    { id: 'clean-first', text: 'Iron, tar and old topper off before the water is judged' },
+    { id: 'same-places', text: 'Photographs and readings in the same places as last time' },
+  ],
   hold: [],
   finish: [
     { id: 'badges', text: 'Badges, plates and tape: refitted, straight, no residue' },

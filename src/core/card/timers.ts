@@ -42,6 +42,7 @@ export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   layer: [{ label: 'Level', seconds: 30, source: 'cp', note: 'One towel to level, then a second.' }],
   extra: [{ label: 'Dwell', seconds: minutes(3), source: 'mem', note: 'As the data sheet says.' }],
   vendor: [],
+  look: [],
   hold: [],
   finish: [],
 }

@@ -42,11 +42,12 @@ export function processesNow(
 
 /** The panels of an operation in walking order, and the recipes they are worked by. Empty for work that has no panels. */
 export function worklist(
-  operation: Pick<PlannedOperation, 'kind'>,
-  panels: readonly Panel[],
+  operation: Pick<PlannedOperation, 'kind' | 'panels'>,
+  all: readonly Panel[],
   processes: Readonly<Record<string, string>>,
   care: Care,
 ): { tasks: PanelTask[]; recipes: MachineRecipe[] } {
+  const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
   const role = ROLE[operation.kind]
   if (!role)
     return operation.kind === 'layer' || operation.kind === 'wipe'

@@ -26,6 +26,8 @@ export const productSchema = z.strictObject({
   topperFromMinutes: z.int().nonnegative(),
   fullCureDays: z.int().nonnegative(),
   lifeMonths: z.number().positive(),
+  /** How long the shop stands for it; 0 where it does not. */
+  guaranteeMonths: z.int().nonnegative().default(0),
   firstVisitMonths: z.number().positive(),
   shelfLifeMonths: z.strictObject({ closed: z.number().positive(), open: z.number().positive() }),
   airC: z.strictObject({ min: z.number(), max: z.number() }),

@@ -11,6 +11,7 @@ import type { PaintSystem } from '../vehicle'
 import { CARE, type Care } from './care'
 import { brokenRules, type ForbidRule } from './forbidden'
 import { type PaintKnowledge, panelGroup } from './group'
+import { atPace, machineKey, type Pace, paceFor } from './pace'
 import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
 import { type StepMinutes, stepMinutes } from './time'
 
@@ -44,6 +45,8 @@ export type ChoiceSettings = {
   underCoating: boolean
   /** The process itself is the protection: where one that protects is allowed, no panel goes without. */
   protects?: boolean
+  /** How the shop's own hands go against the table. */
+  pace?: Pace
 }
 
 /** What is worked on panels, µm, and how much of them the pad really reaches. */
@@ -86,7 +89,9 @@ export function panelOption(judged: PanelJudgement, process: Process, settings: 
   const defects = judged.condition.costs.map(({ defect }) => defect)
   const haze = hazeLeft(process, give)
   const cut = { removalUm: removal, reached: CARE[settings.care].reached }
-  const parts = process.steps.map((step) => stepMinutes(step, judged.panel, settings.care))
+  const parts = process.steps.map((step) =>
+    atPace(stepMinutes(step, judged.panel, settings.care), paceFor(settings.pace, machineKey(process, step))),
+  )
   return {
     process,
     removalUm: removal,

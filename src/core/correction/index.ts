@@ -30,6 +30,7 @@ export {
   panelGroup,
   unprobed,
 } from './group'
+export { atPace, machineKey, type Pace, paceFor } from './pace'
 export {
   HARDNESS_GIVE,
   hazeLeft,

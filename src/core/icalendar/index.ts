@@ -11,6 +11,8 @@ export type CalendarEvent = {
   where?: string
   /** Whether somebody is taken by it; else it only marks a time. */
   busy?: boolean
+  /** Comes back every so many weeks, for that many weeks from the first. */
+  repeat?: { everyWeeks: number; weeks: number }
   when: { kind: 'instants'; from: Instant; to: Instant } | { kind: 'days'; first: LocalDay; last: LocalDay }
 }
 
@@ -28,7 +30,7 @@ function utc(at: Instant) {
   return ICAL.Time.fromJSDate(new Date(at), true)
 }
 
-function component({ uid, title, text, where, busy = false, when }: CalendarEvent, issued: Instant) {
+function component({ uid, title, text, where, busy = false, when, repeat }: CalendarEvent, issued: Instant) {
   const written = new ICAL.Component('vevent')
   const event = new ICAL.Event(written)
   event.uid = uid
@@ -44,6 +46,11 @@ function component({ uid, title, text, where, busy = false, when }: CalendarEven
     event.startDate = ICAL.Time.fromDateString(when.first)
     // The end of a day is the day after it.
     event.endDate = ICAL.Time.fromDateString(plusDays(when.last, 1))
+  }
+  if (repeat) {
+    const count = Math.floor(repeat.weeks / repeat.everyWeeks)
+    const rule = ICAL.Recur.fromData({ freq: 'WEEKLY', interval: repeat.everyWeeks, count })
+    written.addPropertyWithValue('rrule', rule)
   }
   return written
 }

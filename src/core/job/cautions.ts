@@ -15,6 +15,7 @@ const CAUTIONS: Record<OperationKind, string | undefined> = {
     'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are laid out flat.',
   extra: 'Read the data sheet of what is used; ventilate, gloves, eye protection where it says so.',
   vendor: 'Their own rules hold for their work: keep out of it, keep the bay ventilated, no flame.',
+  look: 'Wet floor: boots with a grip, cables off it. What takes iron and tar off wants gloves, eye protection and a cold panel.',
   hold: 'Do not touch, do not wet, do not move outdoors.',
   finish:
     'Wheels that were off: nuts to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
@@ -39,6 +40,7 @@ const RECIPES: Record<OperationKind, string | undefined> = {
   surface: 'Clean, wipe, lay thin, level with one towel and buff with a second. Nothing of it on wet paint.',
   extra: undefined,
   vendor: 'Show them what was agreed, and look at it together under the lamp before they leave.',
+  look: 'A fine spray on one panel after another. Name what the water does, feel with the back of a towel, gloss and film in the same places as last time.',
   hold: undefined,
   finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
 }

@@ -48,7 +48,7 @@ export const TOLD_STATE: Record<ToldState, { name: string; words: string; defect
 
 type Told = { shape: Shape; state: ToldState; school: School } & Pick<
   OfferInput,
-  'catalogue' | 'vendors' | 'rates'
+  'catalogue' | 'vendors' | 'rates' | 'pace'
 >
 
 /** A package worked out for a car of this shape in the state its owner describes: clear over base, of medium hardness. */

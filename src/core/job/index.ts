@@ -80,6 +80,8 @@ export {
 export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
 export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
+export { repairPlan, visitPlan } from './short-jobs'
+export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
 export { type Stage, stageOf } from './stage'
 export { planSchema, type Summary, summaryOf, summarySchema } from './told'

@@ -10,6 +10,7 @@ import {
 import {
   type ChoiceSettings,
   type CorrectionPlan,
+  type Pace,
   type PaintKnowledge,
   PROCESS_KEYS,
   planCorrection,
@@ -38,6 +39,7 @@ export type Offer = {
   price: Price
   attendedMinutes: number
   machineMinutes: number
+  pace: Pace
   /** Rules of coating this offer breaks on this car; a stop forbids it. */
   breaches: CoatingRule[]
 }
@@ -55,6 +57,8 @@ export type OfferInput = {
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
   rates: Rates
+  /** How the shop's own hands go against the table of minutes. */
+  pace?: Pace
   /** How dirty it was found to be, of 100. */
   contamination?: number
   /** The air of the bay it would be coated in. */
@@ -79,7 +83,7 @@ function named<T extends { id: string }>(all: readonly T[], id: string, template
 /** What a package allows the correction under it to be. */
 export function settingsOf(
   template: PackageTemplate,
-  { paintSystem, knowledge }: Pick<OfferInput, 'paintSystem' | 'knowledge'>,
+  { paintSystem, knowledge, pace }: Pick<OfferInput, 'paintSystem' | 'knowledge' | 'pace'>,
 ): ChoiceSettings {
   return {
     paintSystem,
@@ -89,13 +93,14 @@ export function settingsOf(
     underCoating: template.layers.length > 0,
     // Only a package whose very process is the protection lays it on panels that need nothing else.
     protects: template.layers.length === 0 && template.strongest === 'all-in-one',
+    ...(pace ? { pace } : {}),
   }
 }
 
 /** The same without the limit of the package: any process that is allowed under its coating. */
 export function freeSettings(
   template: PackageTemplate,
-  input: Pick<OfferInput, 'paintSystem' | 'knowledge'>,
+  input: Pick<OfferInput, 'paintSystem' | 'knowledge' | 'pace'>,
 ): ChoiceSettings {
   const settings = settingsOf(template, input)
   return settings.protects ? settings : { ...settings, strongest: PROCESS_KEYS.at(-1)! }
@@ -136,6 +141,7 @@ export function offerWith(
     extras,
     vendors,
     ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
+    ...(input.pace ? { pace: input.pace } : {}),
   })
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')
   const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
@@ -152,6 +158,7 @@ export function offerWith(
     plan,
     price: priceOf({ plan, coats, extras, vendors, rates: input.rates, terms }),
     breaches: breachesOf(input, { layers, surfaces, vendors, correction }),
+    pace: input.pace ?? {},
     attendedMinutes: attended.reduce((sum, { minutes }) => sum + minutes, 0),
     machineMinutes: Math.round(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,

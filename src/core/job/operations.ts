@@ -1,5 +1,5 @@
 import { type OtherSurface, type Product, SURFACE, type SurfaceCoat, surfaceMinutes } from '../coating'
-import type { CorrectionPlan } from '../correction'
+import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
 import { type Skill, type VendorSkill, vendorSkill } from './skill'
@@ -17,6 +17,7 @@ export const OPERATION_KINDS = [
   'hold',
   'extra',
   'vendor',
+  'look',
   'finish',
 ] as const
 export type OperationKind = (typeof OPERATION_KINDS)[number]
@@ -36,6 +37,8 @@ export type PlannedOperation = {
   surface?: OtherSurface
   extra?: ExtraKey
   vendorId?: string
+  /** Panels it is done to, where that is not the whole car. */
+  panels?: string[]
 }
 
 export type JobLink = { from: string; to: string; min: number; max?: number }
@@ -43,12 +46,12 @@ export type JobStay = { id: string; kind: string; operations: string[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
 /** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
-const TYPICAL_CONTAMINATION = 40
+export const TYPICAL_CONTAMINATION = 40
 /** An all-in-one sets about 30 min before wipe-off (cp). */
 const SET_MINUTES = 30
 
 /** Minutes, all common practice or remembered, for a car of painted area a m². */
-const MINUTES = {
+export const MINUTES = {
   /**
    * About half an hour on a clean car, an hour and a half with iron, tar and clay on a middle-sized one (mem). The first
    * finds cost most, since clay and iron remover come out for few as for many: hence the root.
@@ -74,7 +77,7 @@ const MINUTES = {
 
 /** Estimates are planned in steps of five minutes; nobody believes a finer one. */
 const PLANNING_STEP_MINUTES = 5
-const planned = (minutes: number) =>
+export const planned = (minutes: number) =>
   Math.max(PLANNING_STEP_MINUTES, Math.ceil(minutes / PLANNING_STEP_MINUTES) * PLANNING_STEP_MINUTES)
 
 /** Longest piece of work without a break that is given to one person: half a shift (mem). */
@@ -85,7 +88,7 @@ const WASH_KEEPS_MINUTES = 24 * 60
 /** Oils gone, the coating follows before dust settles again (mem). */
 const WIPE_KEEPS_MINUTES = 120
 
-const attended = (
+export const attended = (
   id: string,
   kind: OperationKind,
   title: string,
@@ -153,16 +156,20 @@ const surfaceOperation = (areaM2: number, { surface, product }: SurfaceCoat): Pl
   productId: product.id,
 })
 
-function layerOperations(layers: readonly Product[], areaM2: number): PlannedOperation[] {
+function layerOperations(
+  layers: readonly Product[],
+  areaM2: number,
+  pace: Pace | undefined,
+): PlannedOperation[] {
   if (layers.length === 0) return []
   return [
-    attended('wipe', 'wipe', 'Panel wipe', MINUTES.wipe(areaM2), 'coat'),
+    attended('wipe', 'wipe', 'Panel wipe', MINUTES.wipe(areaM2) * paceFor(pace, 'wipe'), 'coat'),
     ...layers.map((product, index) => ({
       ...attended(
         `layer-${index + 1}`,
         'layer',
         `Layer ${index + 1}: ${product.name}`,
-        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
+        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2) * paceFor(pace, 'layer'),
         'coat',
       ),
       layer: index + 1,
@@ -172,7 +179,7 @@ function layerOperations(layers: readonly Product[], areaM2: number): PlannedOpe
 }
 
 /** The hold after the last coat: as long as the product on the car that asks longest. */
-function dryHold(products: readonly Product[]): PlannedOperation[] {
+export function dryHold(products: readonly Product[]): PlannedOperation[] {
   const last = products.toSorted((a, b) => b.indoorHoldMinutes - a.indoorHoldMinutes)[0]
   return last
     ? [
@@ -190,7 +197,7 @@ function dryHold(products: readonly Product[]): PlannedOperation[] {
 }
 
 /** How an operation follows the one before it. */
-function linkBetween(
+export function linkBetween(
   from: PlannedOperation,
   to: PlannedOperation,
   products: ReadonlyMap<string, Product>,
@@ -217,16 +224,19 @@ export type WorkOrder = {
   vendors?: readonly Vendor[]
   /** How dirty it is, of 100; a usual car until somebody has felt it. */
   contamination?: number
+  /** How the shop's own hands go against the table of minutes. */
+  pace?: Pace
 }
 
 function preparation(order: WorkOrder, areaM2: number, lightly: boolean): PlannedOperation[] {
   const score = order.contamination ?? TYPICAL_CONTAMINATION
+  const at = (kind: OperationKind, minutes: number) => minutes * paceFor(order.pace, kind)
   return [
-    attended('wash', 'wash', 'Wash and decontaminate', MINUTES.wash(areaM2, score), 'prep'),
+    attended('wash', 'wash', 'Wash and decontaminate', at('wash', MINUTES.wash(areaM2, score)), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
       ? attended('mask', 'mask', 'Tape up', MINUTES.maskLightly(), 'prep')
-      : attended('mask', 'mask', 'Mask, inspect, test spot', MINUTES.mask(), 'prep'),
+      : attended('mask', 'mask', 'Mask, inspect, test spot', at('mask', MINUTES.mask()), 'prep'),
     ...extrasAt(order, 'before'),
   ]
 }
@@ -250,14 +260,25 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
     ...surfaces.map((coat) => surfaceOperation(areaM2, coat)),
-    ...layerOperations(layers, areaM2),
+    ...layerOperations(layers, areaM2, order.pace),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(order, 'last'),
     gentle && surfaces.length === 0
       ? attended('finish', 'finish', 'Last look under the lamp', MINUTES.lastLook(), 'prep')
-      : attended('finish', 'finish', 'Refit and final inspection', MINUTES.finish(), 'prep'),
+      : attended(
+          'finish',
+          'finish',
+          'Refit and final inspection',
+          MINUTES.finish() * paceFor(order.pace, 'finish'),
+          'prep',
+        ),
   ]
+  return inOrder(operations, layers)
+}
+
+/** Operations one after another, the first in the wash bay and all others in one studio. */
+export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
   const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))
   return {

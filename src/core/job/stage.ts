@@ -6,6 +6,8 @@ import type { PlannedOperation } from './operations'
 export type Stage =
   | { kind: 'to-measure' }
   | { kind: 'to-choose' }
+  /** A visit that came in without a plan: to be looked at. */
+  | { kind: 'to-look' }
   | { kind: 'planned'; next: PlannedOperation }
   | { kind: 'working'; operation: PlannedOperation; since: Instant }
   | { kind: 'between'; next: PlannedOperation }
@@ -13,11 +15,17 @@ export type Stage =
   | { kind: 'ready' }
   | { kind: 'handed-over' }
 
-export type StageInput = { job: LiveJob | undefined; surveyed: boolean; handedOver: boolean }
+export type StageInput = {
+  job: LiveJob | undefined
+  surveyed: boolean
+  handedOver: boolean
+  isVisit?: boolean
+}
 
 /** Derives the stage from what was done; nothing about it is stored. */
-export function stageOf({ job, surveyed, handedOver }: StageInput, now: Instant): Stage {
+export function stageOf({ job, surveyed, handedOver, isVisit = false }: StageInput, now: Instant): Stage {
   if (handedOver) return { kind: 'handed-over' }
+  if (!job && isVisit) return { kind: 'to-look' }
   if (!job) return surveyed ? { kind: 'to-choose' } : { kind: 'to-measure' }
   const states = job.plan.operations.map((operation): [PlannedOperation, Progress] => [
     operation,

@@ -25,6 +25,7 @@ export const planSchema = z.object({
       surface: z.enum(OTHER_SURFACES).optional(),
       extra: z.enum(EXTRA_KEYS).optional(),
       vendorId: z.string().optional(),
+      panels: z.array(z.string()).optional(),
     }),
   ),
   links: z.array(z.object({ from: z.string(), to: z.string(), min: z.int(), max: z.int().optional() })),
@@ -64,6 +65,8 @@ export const summarySchema = z.object({
     .array(z.object({ kind: z.enum(['result', 'stays', 'limit', 'protection']), text: z.string() }))
     .default([]),
   machineMinutes: z.int().optional(),
+  /** How the shop's own hands went against the table when this was worked out. */
+  pace: z.record(z.string(), z.number()).default({}),
 })
 export type Summary = z.infer<typeof summarySchema>
 
@@ -101,5 +104,6 @@ export function summaryOf(offer: Offer): Summary {
     })),
     expectation: expectationOf(offer),
     machineMinutes: offer.machineMinutes,
+    pace: { ...offer.pace },
   }
 }

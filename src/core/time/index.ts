@@ -8,6 +8,7 @@ export {
   instantOrThrow,
   laterOf,
   minutesBetween,
+  monthsBetween,
   plusMinutes,
 } from './instant'
 export {

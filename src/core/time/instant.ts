@@ -50,6 +50,14 @@ export function minutesBetween(from: Instant, to: Instant): number {
   return (Date.parse(to) - Date.parse(from)) / 60_000
 }
 
+/** A month as durations count it, days: a twelfth of 365.25. */
+const MONTH_DAYS = 30.4375
+
+/** Elapsed months, with their fraction. */
+export function monthsBetween(from: Instant, to: Instant): number {
+  return minutesBetween(from, to) / (MONTH_DAYS * 1440)
+}
+
 export function laterOf(a: Instant, b: Instant): Instant {
   return a >= b ? a : b
 }

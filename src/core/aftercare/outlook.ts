@@ -1,0 +1,269 @@
+import type { Look } from './look'
+import { GONE_LEVEL, levelAt, likelihood } from './protection'
+
+/**
+ * How long a coating should last, as a small Bayesian grid. What all panels of a car have in common (the batch, the air it
+ * cured in, how it is really washed) is one unknown; what a single panel has of its own is another, nearly always small
+ * and now and then large: a spot that was not wiped clean, a bonnet over a hot engine. Both multiply the life that the
+ * product and the way the car lives would give.
+ */
+
+/** A part that is judged on its own: a panel, or the glass, the wheels, the trim. */
+export type Unit = {
+  id: string
+  /** The life to be expected before anybody has looked, months. */
+  lifeMonths: number
+  /** Months since its last layer had ended, now. */
+  ageMonths: number
+  looks: readonly (Look & { ageMonths: number })[]
+}
+
+export type Band = { low: number; mid: number; high: number }
+
+export type UnitOutlook = {
+  id: string
+  /** Months after its last layer at which it should be gone. */
+  lifeMonths: Band
+  levelNow: Band
+  /** Chance that it still holds, 0–1. */
+  holds: number
+  /** Gone though the others hold. */
+  failsAlone: boolean
+}
+
+export type Outlook = {
+  units: UnitOutlook[]
+  /** What a usual panel of this car has left, month by month from the layer on. */
+  curve: (Band & { month: number })[]
+  /** Life of a usual panel, months. */
+  lifeMonths: Band
+}
+
+/** The band holds the truth eight times in ten. */
+export const BAND_CHANCE = 0.8
+const LOW = (1 - BAND_CHANCE) / 2
+const HIGH = 1 - LOW
+
+/** Spread of the logarithm of a life: of cars among each other, and of panels of one car (mem). */
+const CAR_SD = 0.28
+const PANEL_SD = 0.1
+/** One panel in twenty has something of its own, and then mostly a shorter life (mem). */
+const ODD_CHANCE = 0.05
+const ODD_MEAN = -0.7
+const ODD_SD = 0.6
+
+const bell = (x: number, mean: number, sd: number) => Math.exp(-0.5 * ((x - mean) / sd) ** 2) / sd
+
+/** Both grids are even and of one step, so that a sum of two of their logarithms falls on a grid again. */
+const STEP = 0.025
+const CAR_REACH = { from: -1.1, count: 89 }
+const PANEL_REACH = { from: -2.4, count: 137 }
+const SUM_REACH = { from: CAR_REACH.from + PANEL_REACH.from, count: CAR_REACH.count + PANEL_REACH.count - 1 }
+
+type Reach = { from: number; count: number }
+
+const logsOf = ({ from, count }: Reach) => Array.from({ length: count }, (_, at) => from + STEP * at)
+const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0)
+
+function chancesOn(reach: Reach, density: (log: number) => number): number[] {
+  const weights = logsOf(reach).map(density)
+  const sum = sumOf(weights)
+  return weights.map((weight) => weight / sum)
+}
+
+const CAR_LOGS = logsOf(CAR_REACH)
+const CAR_CHANCES = chancesOn(CAR_REACH, (log) => bell(log, 0, CAR_SD))
+const PANEL_CHANCES = chancesOn(
+  PANEL_REACH,
+  (log) => (1 - ODD_CHANCE) * bell(log, 0, PANEL_SD) + ODD_CHANCE * bell(log, ODD_MEAN, ODD_SD),
+)
+const SUM_LOGS = logsOf(SUM_REACH)
+
+/** Values in rising order with their weights. */
+type Spread = readonly { value: number; chance: number }[]
+
+/** The value below which `share` of the weight lies, between neighbours by line. */
+function quantile(spread: Spread, share: number): number {
+  const total = sumOf(spread.map(({ chance }) => chance))
+  let below = 0
+  let previous: { value: number; upTo: number } | undefined
+  for (const { value, chance } of spread) {
+    // The weight of a cell is taken to lie about its value, half on either side.
+    const upTo = (below + chance / 2) / total
+    if (upTo >= share) {
+      const step = previous ? upTo - previous.upTo : 0
+      return previous && step > 0
+        ? previous.value + ((value - previous.value) * (share - previous.upTo)) / step
+        : value
+    }
+    below += chance
+    previous = { value, upTo }
+  }
+  return spread.at(-1)!.value
+}
+
+const bandOf = (spread: Spread): Band => ({
+  low: quantile(spread, LOW),
+  mid: quantile(spread, 0.5),
+  high: quantile(spread, HIGH),
+})
+
+/**
+ * A coating does not only wear: now and then a panel loses it all at once, by a dropping left on, an elbow, a harsh cleaner.
+ * Chance a month (mem), and what is left then.
+ */
+const LOSS_A_MONTH = 0.003
+const LOST_LEVEL = 0.05
+/** Moments between two looks at which a loss is taken to have been. */
+const LOSS_POINTS = 12
+
+/** What was seen on a unit, for each logarithm of its life: had it only worn, or been lost before one of the looks. */
+type Witness = { worn: number[]; lost: { from: number; to: number; weights: number[] }[] }
+
+const chanceLost = (months: number) => 1 - (1 - LOSS_A_MONTH) ** Math.max(0, months)
+
+type AtLook = { worn: number[]; lost: number }
+
+/** Most panels of a car are seen alike: what one look says is reckoned once for all of them. */
+function lookReader(): (look: Unit['looks'][number], lifeMonths: number) => AtLook {
+  const known = new Map<string, AtLook>()
+  return (look, lifeMonths) => {
+    const { unit: _, ...seen } = look
+    const key = `${lifeMonths} ${JSON.stringify(seen)}`
+    const before = known.get(key)
+    if (before) return before
+    const read = {
+      worn: SUM_LOGS.map((log) => likelihood(levelAt(look.ageMonths, lifeMonths * Math.exp(log)), look)),
+      lost: likelihood(LOST_LEVEL, look),
+    }
+    known.set(key, read)
+    return read
+  }
+}
+
+function witness({ lifeMonths, looks, ageMonths }: Unit, read: ReturnType<typeof lookReader>): Witness {
+  const atLook = looks.map((look) => read(look, lifeMonths))
+  /** Worn at the looks before the n-th, lost at it and at all after. */
+  const lostBefore = (n: number, chance: number) =>
+    SUM_LOGS.map((_, at) =>
+      atLook.reduce((product, each, look) => product * (look < n ? each.worn[at]! : each.lost), chance),
+    )
+  const ages = [0, ...looks.map((look) => look.ageMonths), Math.max(ageMonths, looks.at(-1)?.ageMonths ?? 0)]
+  const lost = ages.slice(1).map((age, n) => ({
+    from: ages[n]!,
+    to: age,
+    weights: lostBefore(n, chanceLost(age - ages[n]!) * (1 - chanceLost(ages[n]!))),
+  }))
+  return { worn: lostBefore(looks.length, 1 - chanceLost(ages.at(-1)!)), lost }
+}
+
+/** The witness whichever way it went. */
+const either = ({ worn, lost }: Witness) =>
+  worn.map((weight, at) => weight + sumOf(lost.map(({ weights }) => weights[at]!)))
+
+/** What the looks at one unit say of each value of what the car has in common. */
+function saidOfCar(witnessed: readonly number[]): number[] {
+  return CAR_LOGS.map((_, car) => {
+    // Plain loops: a page of panels asks for some three hundred thousand of these products.
+    let sum = 0
+    for (let panel = 0; panel < PANEL_CHANCES.length; panel++)
+      sum += PANEL_CHANCES[panel]! * witnessed[car + panel]!
+    return Math.max(sum, Number.MIN_VALUE)
+  })
+}
+
+/** A curve is drawn this far beyond the expected life. */
+const CURVE_SHARE = 1.8
+const CURVE_POINTS = 60
+
+/**
+ * What is left of a coating now and until when it should hold, unit by unit, from what was laid, how the car lives and all
+ * that was seen since. Ages and lives in months; bands hold eight times in ten. Given what the car has in common, the
+ * panels know nothing of each other; but the same eyes in the same light have seen them, so that n panels together weigh as
+ * √n would. Throws without units.
+ */
+export function outlookOf(units: readonly Unit[]): Outlook {
+  if (units.length === 0) throw new Error('an outlook needs at least one coated part')
+  const looked = units.filter(({ looks }) => looks.length > 0).length
+  const weight = 1 / Math.sqrt(Math.max(1, looked))
+  const read = lookReader()
+  const seen = units.map((unit): Seen => {
+    const witnessed = witness(unit, read)
+    return { unit, witnessed, car: saidOfCar(either(witnessed)).map((said) => weight * Math.log(said)) }
+  })
+  const joint = CAR_CHANCES.map((chance, at) => Math.log(chance) + sumOf(seen.map(({ car }) => car[at]!)))
+  const car = fromLogs(joint)
+  const lifeOfUsual = [...units.map(({ lifeMonths }) => lifeMonths)].sort((a, b) => a - b)[units.length >> 1]!
+  const lives = CAR_LOGS.map((log, at) => ({ value: lifeOfUsual * Math.exp(log), chance: car[at]! }))
+  return {
+    units: withLoners(seen.map((each) => judgeUnit(each, joint))),
+    curve: curveOf(lives, lifeOfUsual),
+    lifeMonths: bandOf(lives),
+  }
+}
+
+/** Weights from their logarithms, the largest of them 1. */
+function fromLogs(logs: readonly number[]): number[] {
+  const most = Math.max(...logs)
+  return logs.map((log) => Math.exp(log - most))
+}
+
+type Seen = { unit: Unit; witnessed: Witness; car: readonly number[] }
+
+/** The life of one unit: what all others say of the car, times what is its own, times what was seen on it. */
+function judgeUnit({ unit, witnessed, car: own }: Seen, joint: readonly number[]): UnitOutlook {
+  const others = fromLogs(joint.map((log, at) => log - own[at]!))
+  const prior = SUM_LOGS.map(() => 0)
+  for (let at = 0; at < others.length; at++)
+    for (let panel = 0; panel < PANEL_CHANCES.length; panel++)
+      prior[at + panel]! += others[at]! * PANEL_CHANCES[panel]!
+  const worn = SUM_LOGS.map((log, at) => ({
+    value: unit.lifeMonths * Math.exp(log),
+    chance: prior[at]! * witnessed.worn[at]!,
+  }))
+  const lost = witnessed.lost.flatMap(({ from, to, weights }) => {
+    const chance = sumOf(weights.map((weight, at) => weight * prior[at]!)) / LOSS_POINTS
+    // At any moment between two looks alike.
+    return Array.from({ length: LOSS_POINTS }, (_, at) => ({
+      value: from + ((to - from) * (at + 0.5)) / LOSS_POINTS,
+      chance,
+    }))
+  })
+  const rising = (spread: Spread) => [...spread].sort((a, b) => a.value - b.value)
+  const levels = [
+    ...worn.map(({ value, chance }) => ({ value: levelAt(unit.ageMonths, value), chance })),
+    ...lost.map(({ chance }) => ({ value: LOST_LEVEL, chance })),
+  ]
+  const chanceOf = (spread: Spread) => sumOf(spread.map(({ chance }) => chance))
+  return {
+    id: unit.id,
+    lifeMonths: bandOf(rising([...worn, ...lost])),
+    levelNow: bandOf(rising(levels)),
+    holds: chanceOf(levels.filter(({ value }) => value >= GONE_LEVEL)) / chanceOf(levels),
+    failsAlone: false,
+  }
+}
+
+/** No more than this share of the parts may have gone for one of them to have failed alone, and the rest must hold so surely. */
+const ALONE_SHARE = 1 / 3
+const REST_HOLDS = 0.75
+
+/** A panel is out of step where it has most likely gone while the others quite surely have not. */
+function withLoners(units: readonly UnitOutlook[]): UnitOutlook[] {
+  const gone = (unit: UnitOutlook) => unit.holds < 0.5
+  const rest = units.filter((unit) => !gone(unit)).map(({ holds }) => holds)
+  const usual = rest.toSorted((a, b) => a - b)[rest.length >> 1] ?? 0
+  const few = units.length - rest.length <= ALONE_SHARE * units.length
+  return units.map((unit) => ({ ...unit, failsAlone: few && usual >= REST_HOLDS && gone(unit) }))
+}
+
+function curveOf(lives: Spread, usualLife: number): Outlook['curve'] {
+  const last = usualLife * CURVE_SHARE
+  return Array.from({ length: CURVE_POINTS + 1 }, (_, at) => {
+    const month = (last * at) / CURVE_POINTS
+    return {
+      month,
+      ...bandOf(lives.map(({ value, chance }) => ({ value: levelAt(month, value), chance }))),
+    }
+  })
+}

@@ -1,0 +1,143 @@
+import { z } from 'zod'
+import { CAUSES, FEELS, WATERS } from '../aftercare'
+import { ok, type Result, refused } from '../result'
+import { PHASES, REMOVAL_SOURCES } from '../survey'
+import { instantOrThrow, isLocalDay, type LocalDay } from '../time'
+import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
+
+/**
+ * The history of a vehicle as it is handed to whoever looks after it next: what was measured, worked, laid, seen and
+ * photographed, and all paint ever removed. One JSON file, in an open form of our own; film in µm, gloss in GU at 60°, days as
+ * `2027-01-13`, instants in UTC. It names no owner, no message and no money.
+ */
+export const HISTORY_FORMAT = 'fern-yard-vehicle-history/1'
+
+const day = z
+  .string()
+  .refine(isLocalDay, 'must be a day such as 2027-01-13') as unknown as z.ZodType<LocalDay>
+const instant = z.string().refine((text) => {
+  try {
+    return instantOrThrow(text) === text
+  } catch {
+    return false
+  }
+}, 'must be an instant in UTC such as 2027-01-13T10:20:00.000Z')
+const text = z.string().max(2000)
+const tenth = z.number().refine((value) => Number.isFinite(value), 'must be a number')
+
+const roundSchema = z.strictObject({
+  panel: text,
+  phase: z.enum(PHASES),
+  values: z.array(tenth).min(1).max(500),
+})
+
+const staySchema = z.strictObject({
+  day,
+  kind: z.enum(['work', 'visit', 'repair']),
+  title: text,
+  odometerKm: z.int().nonnegative().optional(),
+  film: z.array(roundSchema).max(200),
+  gloss: z.array(roundSchema).max(200),
+  work: z.array(z.strictObject({ panel: text, process: text, takesUm: tenth })).max(200),
+  layers: z
+    .array(z.strictObject({ product: text, lot: text, where: text, endedAt: instant, lifeMonths: tenth }))
+    .max(50),
+  looks: z
+    .array(
+      z.strictObject({
+        part: text,
+        water: z.enum(WATERS),
+        angleDegrees: tenth.optional(),
+        feel: z.enum(FEELS).optional(),
+        cleaned: z.boolean(),
+        cause: z.enum(CAUSES).optional(),
+        note: text,
+      }),
+    )
+    .max(200),
+  photographs: z
+    .array(z.strictObject({ place: text, phase: z.enum(PHASES), takenAt: instant, sha256: text }))
+    .max(500),
+})
+
+const historySchema = z.strictObject({
+  format: z.literal(HISTORY_FORMAT),
+  writtenOn: day,
+  shop: text,
+  vehicle: z.strictObject({
+    plate: text,
+    vin: text,
+    make: text,
+    model: text,
+    year: z.int().optional(),
+    shape: z.enum(SHAPES),
+    colour: text,
+    colourCode: text,
+    paintSystem: z.enum(PAINT_SYSTEMS),
+    hardness: z.enum(HARDNESSES),
+    treatments: z.array(z.strictObject({ kind: z.enum(TREATMENTS), what: text, year: text })).max(50),
+  }),
+  stays: z.array(staySchema).max(1000),
+  ledger: z
+    .array(
+      z.strictObject({
+        panel: text,
+        day,
+        removedUm: tenth,
+        uncertaintyUm: tenth.refine((um) => um >= 0, 'must not be less than 0'),
+        source: z.enum(REMOVAL_SOURCES),
+        note: text,
+      }),
+    )
+    .max(5000),
+})
+
+export type VehicleHistory = z.infer<typeof historySchema>
+export type HistoryStay = VehicleHistory['stays'][number]
+
+export type HistoryError =
+  | { code: 'not-json' }
+  | { code: 'other-format'; found: string }
+  | { code: 'malformed'; path: string; what: string }
+
+/** As text. What was read is written again to the letter. */
+export function writeHistory(history: VehicleHistory): string {
+  return `${JSON.stringify(historySchema.parse(history), null, 2)}\n`
+}
+
+/** Reads a file that another shop, or this one, has written. Refuses what is not one, and names the place that is wrong. */
+export function readHistory(file: string): Result<VehicleHistory, HistoryError> {
+  let parsed: unknown
+  try {
+    parsed = JSON.parse(file)
+  } catch {
+    return refused({ code: 'not-json' })
+  }
+  const format = (parsed as { format?: unknown } | null)?.format
+  if (format !== HISTORY_FORMAT) return refused({ code: 'other-format', found: String(format ?? 'none') })
+  const read = historySchema.safeParse(parsed)
+  if (read.success) return ok(read.data)
+  const [issue] = read.error.issues
+  return refused({ code: 'malformed', path: issue!.path.join('.'), what: issue!.message })
+}
+
+export const HISTORY_ERROR_TEXT: {
+  [C in HistoryError['code']]: (error: Extract<HistoryError, { code: C }>) => string
+} = {
+  'not-json': () =>
+    'This file is no JSON. Choose the history file as it was handed over, not the sheet to read.',
+  'other-format': ({ found }) =>
+    `This is no history of a vehicle that we can read (its format: ${found}). Ask for a file of the format ${HISTORY_FORMAT}.`,
+  malformed: ({ path, what }) => `The file is damaged at “${path}”: ${what}. Ask for it to be written again.`,
+}
+
+export function historyErrorText(error: HistoryError): string {
+  switch (error.code) {
+    case 'not-json':
+      return HISTORY_ERROR_TEXT['not-json'](error)
+    case 'other-format':
+      return HISTORY_ERROR_TEXT['other-format'](error)
+    case 'malformed':
+      return HISTORY_ERROR_TEXT.malformed(error)
+  }
+}

@@ -1,0 +1,25 @@
+export { type PaceLesson, paceLessons } from './calibration'
+export { type Cell, writeCsv } from './csv'
+export {
+  type Account,
+  type Cause,
+  type PackageEarnings,
+  packageEarnings,
+  type ShopCosts,
+} from './earnings'
+export { type Lesson, type LessonInput, type LessonStep, lessonOf, type Tick } from './lesson'
+export {
+  type BayTally,
+  bayHoursByMonth,
+  type ClearingTally,
+  clearingByProcess,
+  hoursByPanel,
+  hoursByWork,
+  type MonthTally,
+  onTimeByMonth,
+  type PanelHours,
+  type ProductTally,
+  productPerCar,
+  type WorkHours,
+} from './tallies'
+export { workName } from './work-name'

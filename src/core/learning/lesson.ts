@@ -1,0 +1,189 @@
+import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
+import type { JobPlan, PlannedOperation, Progress, Skill } from '../job'
+import type { PlacedOperation } from '../schedule'
+import { type Instant, type LocalDay, minutesBetween } from '../time'
+import type { Panel } from '../vehicle'
+
+/** What one finished job has to teach: what was reckoned against what it came to. Minutes are of one person, money in cents. */
+
+export type LessonStep = {
+  /** What kind of work: `two-step-wool:cut`, `wash`. */
+  key: string
+  skill: Skill
+  panel?: string
+  /** By the table, before anything was learned. */
+  tableMinutes: number
+  /** As it was planned and sold. */
+  plannedMinutes: number
+  actualMinutes: number
+}
+
+export type Lesson = {
+  jobId: string
+  number: number
+  packageKey: string
+  packageName: string
+  /** The day it went home. */
+  day: LocalDay
+  /** Minutes after the promise that it was finished; below 0 it was early. */
+  lateMinutes: number
+  netCents: number
+  discountCents: number
+  vendorCents: number
+  consumablesCents: number
+  steps: LessonStep[]
+  bays: { place: string; plannedMinutes: number; minutes: number }[]
+  /** Where nothing was poured from a bottle by name, what was reckoned stands for it. */
+  products: { productId: string; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
+  clearing: { panel: string; process: string; expected: number; reached: number }[]
+}
+
+export type Tick = { operation: string; panel: string; at: Instant }
+
+export type LessonInput = {
+  job: { id: string; number: number; packageKey: string; packageName: string }
+  day: LocalDay
+  promisedFor: Instant
+  plan: JobPlan
+  progress: Readonly<Record<string, Progress>>
+  published: readonly PlacedOperation[]
+  panels: readonly Panel[]
+  /** Name of the process that was worked on each panel. */
+  processes: Readonly<Record<string, string>>
+  care: Care
+  /** The pace it was planned at. */
+  pace: Readonly<Record<string, number>>
+  ticks: readonly Tick[]
+  /** Minutes somebody was on shift and at it between two moments. */
+  worked: (operation: string, person: string, from: Instant, to: Instant) => number
+  money: Pick<Lesson, 'netCents' | 'discountCents' | 'vendorCents' | 'consumablesCents'>
+  products: Lesson['products']
+  clearing: Lesson['clearing']
+}
+
+const ROLES: Partial<Record<PlannedOperation['kind'], Step['role']>> = {
+  cut: 'cut',
+  refine: 'refine',
+  polish: 'single',
+}
+
+/** What one panel asks of a machine step, by the table. */
+type PanelShare = { panel: Panel; process: Process; key: string; minutes: number }
+
+function sharesOf(operation: PlannedOperation, { panels, processes, care }: LessonInput): PanelShare[] {
+  const role = ROLES[operation.kind]
+  if (!role) return []
+  return panels
+    .filter(({ id }) => !operation.panels || operation.panels.includes(id))
+    .flatMap((panel) => {
+      const process = PROCESSES.find(({ name }) => name === processes[panel.id])
+      const steps = (process?.steps ?? []).filter((step) => step.role === role)
+      if (!process || steps.length === 0) return []
+      const minutes = steps.reduce((sum, step) => sum + stepMinutes(step, panel, care).minutes, 0)
+      return [{ panel, process, key: machineKey(process, { role }), minutes }]
+    })
+}
+
+/** Minutes of each panel between its tick and the one before, stretched so that they fill the step. */
+function minutesByTick(
+  operation: PlannedOperation,
+  done: Extract<Progress, { kind: 'done' }>,
+  total: number,
+  shares: readonly PanelShare[],
+  { ticks, worked }: LessonInput,
+): Map<string, number> {
+  const last = new Map<string, Instant>()
+  const own = new Set(shares.map(({ panel }) => panel.id))
+  for (const { operation: id, panel, at } of ticks)
+    if (id === operation.id && own.has(panel)) last.set(panel, at)
+  let from = done.from
+  const minutes = [...last]
+    .toSorted(([, a], [, b]) => a.localeCompare(b))
+    .map(([panel, at]): [string, number] => {
+      const spent = worked(operation.id, done.by ?? '', from, at)
+      from = at
+      return [panel, spent]
+    })
+  const sum = minutes.reduce((all, [, each]) => all + each, 0)
+  return new Map(sum > 0 ? minutes.map(([panel, each]) => [panel, (each * total) / sum]) : [])
+}
+
+/** Steps of one operation: at the machine one for each panel, else one. Nothing for what nobody of the house worked on. */
+function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] {
+  const progress = input.progress[operation.id]
+  const { skill } = operation
+  if (progress?.kind !== 'done' || !skill || skill.startsWith('vendor-')) return []
+  const own = skill as Skill
+  const actualMinutes =
+    input.worked(operation.id, progress.by ?? '', progress.from, progress.to) * Math.max(1, operation.people)
+  const plannedMinutes = operation.minutes * Math.max(1, operation.people)
+  const shares = sharesOf(operation, input)
+  if (shares.length === 0)
+    return [
+      {
+        key: operation.extra ? `extra:${operation.extra}` : operation.kind,
+        skill: own,
+        tableMinutes: plannedMinutes / (input.pace[operation.kind] ?? 1),
+        plannedMinutes,
+        actualMinutes,
+      },
+    ]
+  const table = shares.reduce((sum, { minutes }) => sum + minutes, 0)
+  const paced = shares.reduce((sum, { minutes, key }) => sum + minutes * (input.pace[key] ?? 1), 0)
+  const ticked = minutesByTick(operation, progress, actualMinutes, shares, input)
+  const all = shares.every(({ panel }) => ticked.has(panel.id))
+  return shares.map(({ panel, key, minutes }) => ({
+    key,
+    skill: own,
+    // Without ticks nobody knows which panel it was: the step is shared out, and no panel is named.
+    ...(all ? { panel: panel.id } : {}),
+    tableMinutes: minutes,
+    plannedMinutes: (plannedMinutes * minutes * (input.pace[key] ?? 1)) / paced,
+    actualMinutes: all ? ticked.get(panel.id)! : (actualMinutes * minutes) / table,
+  }))
+}
+
+function baysOf({ plan, progress, published }: LessonInput): Lesson['bays'] {
+  return plan.stays.flatMap(({ operations }) => {
+    const done = operations.flatMap((id) => {
+      const each = progress[id]
+      return each?.kind === 'done' ? [each] : []
+    })
+    const placed = published.filter(({ operation }) => operations.includes(operation))
+    if (done.length === 0 || placed.length === 0) return []
+    const span = (from: readonly string[], to: readonly string[]) =>
+      minutesBetween(from.toSorted()[0] as Instant, to.toSorted().at(-1) as Instant)
+    return [
+      {
+        place: placed[0]!.place,
+        plannedMinutes: span(
+          placed.map(({ start }) => start),
+          placed.map(({ end }) => end),
+        ),
+        minutes: span(
+          done.map(({ from }) => from),
+          done.map(({ to }) => to),
+        ),
+      },
+    ]
+  })
+}
+
+/** What a finished job has to teach. Throws where nothing of it was recorded as done. */
+export function lessonOf(input: LessonInput): Lesson {
+  const ends = Object.values(input.progress).flatMap((each) => (each.kind === 'done' ? [each.to] : []))
+  if (ends.length === 0) throw new Error('a job teaches something once its work is recorded')
+  return {
+    jobId: input.job.id,
+    number: input.job.number,
+    packageKey: input.job.packageKey,
+    packageName: input.job.packageName,
+    day: input.day,
+    lateMinutes: minutesBetween(input.promisedFor, ends.toSorted().at(-1)!),
+    ...input.money,
+    steps: input.plan.operations.flatMap((operation) => stepsOf(operation, input)),
+    bays: baysOf(input),
+    products: input.products,
+    clearing: input.clearing,
+  }
+}

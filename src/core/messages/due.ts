@@ -1,0 +1,163 @@
+import { type LocalDay, plusDays } from '../time'
+import type { Occasion } from './occasion'
+
+/** What is known of a car when one asks whom to write to today. */
+export type DueSubject = {
+  vehicleId: string
+  /** A coating that went home lately. */
+  fresh?: { jobId: string; homeOn: LocalDay; dryOn: LocalDay; firstWash: LocalDay }
+  visit?: { from: LocalDay; until: LocalDay }
+  /** It is on the calendar, or here: nobody is asked to come. */
+  booked: boolean
+  guaranteeUntil?: LocalDay
+  /** The day by which its coat has most likely gone, and the day it was laid. */
+  goneBy?: LocalDay
+  laidOn?: LocalDay
+}
+
+export type Season = { from: number; to: number }
+export type Seasons = { frost: Season; pollen: Season }
+
+/**
+ * A message that is worth sending between two days. Its key says what it is about: of two with one key only one is ever
+ * sent, however often one asks.
+ */
+export type DueMessage = {
+  key: string
+  occasion: Occasion
+  vehicleId: string
+  from: LocalDay
+  until: LocalDay
+  /** What it speaks of. */
+  facts: { from?: LocalDay; until?: LocalDay }
+}
+
+/** Days, remembered. */
+const BEFORE_VISIT = 14
+const AFTER_VISIT = { from: 7, until: 60 }
+const BEFORE_LAPSE = 42
+const WASH_WORTH = 10
+const SEASON_WORTH = 21
+const RENEWAL_WORTH = 90
+
+type Rule = {
+  occasion: Occasion
+  due: (car: DueSubject, today: LocalDay, seasons: Seasons) => Found | undefined
+}
+type Found = Omit<DueMessage, 'occasion' | 'vehicleId'>
+
+function seasonal(occasion: 'frost-and-salt' | 'pollen', pick: (seasons: Seasons) => Season): Rule {
+  return {
+    occasion,
+    due: (car, today, seasons) => {
+      if (!car.visit) return undefined
+      const from = `${today.slice(0, 4)}-${String(pick(seasons).from).padStart(2, '0')}-01` as LocalDay
+      return {
+        key: `${occasion}:${car.vehicleId}:${from}`,
+        from,
+        until: plusDays(from, SEASON_WORTH),
+        facts: {},
+      }
+    },
+  }
+}
+
+const RULES: readonly Rule[] = [
+  {
+    occasion: 'curing',
+    due: ({ fresh }) =>
+      fresh && {
+        key: `curing:${fresh.jobId}`,
+        from: fresh.homeOn,
+        // Once it may get wet, the next word is about the first wash.
+        until: fresh.dryOn > fresh.homeOn ? fresh.dryOn : fresh.homeOn,
+        facts: { from: fresh.dryOn, until: fresh.firstWash },
+      },
+  },
+  {
+    occasion: 'first-wash',
+    due: ({ fresh }) =>
+      fresh && {
+        key: `first-wash:${fresh.jobId}`,
+        from: fresh.firstWash,
+        until: plusDays(fresh.firstWash, WASH_WORTH),
+        facts: { from: fresh.firstWash },
+      },
+  },
+  {
+    occasion: 'visit-due',
+    due: ({ visit, booked, vehicleId }) =>
+      visit && !booked
+        ? {
+            key: `visit-due:${vehicleId}:${visit.from}`,
+            from: plusDays(visit.from, -BEFORE_VISIT),
+            until: visit.until,
+            facts: visit,
+          }
+        : undefined,
+  },
+  {
+    occasion: 'visit-overdue',
+    due: ({ visit, booked, vehicleId }) =>
+      visit && !booked
+        ? {
+            key: `visit-overdue:${vehicleId}:${visit.from}`,
+            from: plusDays(visit.until, AFTER_VISIT.from),
+            until: plusDays(visit.until, AFTER_VISIT.until),
+            facts: visit,
+          }
+        : undefined,
+  },
+  {
+    occasion: 'guarantee-lapses',
+    due: ({ guaranteeUntil, vehicleId }) =>
+      guaranteeUntil && {
+        key: `guarantee-lapses:${vehicleId}:${guaranteeUntil}`,
+        from: plusDays(guaranteeUntil, -BEFORE_LAPSE),
+        until: guaranteeUntil,
+        facts: { until: guaranteeUntil },
+      },
+  },
+  {
+    occasion: 'renewal',
+    due: ({ goneBy, laidOn, booked, vehicleId }) =>
+      goneBy && laidOn && !booked
+        ? {
+            key: `renewal:${vehicleId}:${laidOn}`,
+            from: goneBy,
+            until: plusDays(goneBy, RENEWAL_WORTH),
+            facts: {},
+          }
+        : undefined,
+  },
+  seasonal('frost-and-salt', ({ frost }) => frost),
+  seasonal('pollen', ({ pollen }) => pollen),
+]
+
+/** Days within which something of a car must lie for anything to be due today: lists of thousands are narrowed by it. */
+export function dueReach(today: LocalDay) {
+  return {
+    visitFromUpTo: plusDays(today, BEFORE_VISIT),
+    visitUntilFrom: plusDays(today, -AFTER_VISIT.until),
+    lapsesUpTo: plusDays(today, BEFORE_LAPSE),
+    goneFrom: plusDays(today, -RENEWAL_WORTH),
+  }
+}
+
+/** Whether a season that everybody is told of has begun lately. */
+export function isSeasonOpening(today: LocalDay, { frost, pollen }: Seasons): boolean {
+  return [frost, pollen].some(({ from }) => {
+    const start = `${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01` as LocalDay
+    return start <= today && today <= plusDays(start, SEASON_WORTH)
+  })
+}
+
+/** What is worth writing about this car on this day. */
+export function dueMessages(car: DueSubject, today: LocalDay, seasons: Seasons): DueMessage[] {
+  return RULES.flatMap(({ occasion, due }): DueMessage[] => {
+    const found = due(car, today, seasons)
+    return found && found.from <= today && today <= found.until
+      ? [{ ...found, occasion, vehicleId: car.vehicleId }]
+      : []
+  })
+}

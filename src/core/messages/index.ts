@@ -1,0 +1,34 @@
+export { type DueMessage, type DueSubject, dueMessages, dueReach, isSeasonOpening, type Seasons } from './due'
+export {
+  CHANNEL_NAME,
+  CHANNELS,
+  type Channel,
+  LANGUAGE_NAME,
+  LANGUAGES,
+  type Language,
+  OCCASION,
+  OCCASIONS,
+  type Occasion,
+} from './occasion'
+export {
+  type Addressee,
+  asksToStop,
+  HELD_TEXT,
+  type HeldReason,
+  nextLoud,
+  type QuietHours,
+  type Route,
+  routeFor,
+} from './sending'
+export {
+  FACT_NAMES,
+  type Facts,
+  fillIn,
+  repairWords,
+  TEMPLATE_ERROR_TEXT,
+  type Template,
+  type TemplateError,
+  type Templates,
+  unknownFacts,
+} from './template'
+export { TEMPLATES } from './templates'

@@ -1,0 +1,223 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import {
+  dayIn,
+  instantOrThrow,
+  localDayOrThrow,
+  minuteOfDay,
+  plusDays,
+  plusMinutes,
+  weekdayOf,
+} from '../time'
+import {
+  type Addressee,
+  asksToStop,
+  type DueSubject,
+  dueMessages,
+  dueReach,
+  FACT_NAMES,
+  type Facts,
+  fillIn,
+  isSeasonOpening,
+  LANGUAGES,
+  nextLoud,
+  OCCASION,
+  OCCASIONS,
+  routeFor,
+  TEMPLATE_ERROR_TEXT,
+  TEMPLATES,
+  unknownFacts,
+} from '.'
+
+const day = localDayOrThrow
+const ZONE = 'Europe/Dublin'
+const ALL: Required<Facts> = {
+  name: 'Nuala Feathering',
+  car: 'Hearth Estate',
+  shop: 'Fern Yard',
+  phone: '0555 100',
+  from: day('2027-01-13'),
+  until: day('2027-02-10'),
+  panels: 'bonnet',
+  page: 'https://shop.example/o/abc',
+  words: 'We put it right on guarantee.',
+}
+
+describe('the templates', () => {
+  test.each(OCCASIONS.flatMap((occasion) => LANGUAGES.map((language) => [occasion, language] as const)))(
+    '%s in %s can be filled in, names the car and the shop, and has nothing left in braces',
+    (occasion, language) => {
+      const template = TEMPLATES[occasion][language]
+      expect(unknownFacts(template)).toEqual([])
+      const filled = fillIn(template, ALL, language)
+      if (!filled.ok) throw new Error(filled.error.name)
+      expect(filled.value.text).toContain('Nuala Feathering')
+      expect(`${filled.value.subject}${filled.value.text}`).toContain('Hearth Estate')
+      expect(filled.value.text).toContain('Fern Yard')
+      expect(filled.value.text).not.toMatch(/[{}]/)
+    },
+  )
+  test('days are written as the language writes them', () => {
+    const text = (language: 'en' | 'fr' | 'de') => {
+      const filled = fillIn(TEMPLATES['visit-due'][language], ALL, language)
+      return filled.ok ? filled.value.text : ''
+    }
+    expect(text('en')).toContain('13 January')
+    expect(text('fr')).toContain('13 janvier')
+    expect(text('de')).toContain('13. Januar')
+  })
+  test('the line of a page that there is not is left out, and nothing else', () => {
+    const { page: _, ...without } = ALL
+    const filled = fillIn(TEMPLATES.curing.en, without, 'en')
+    expect(filled.ok && filled.value.text.split('\n')).toHaveLength(3)
+  })
+  test('what nobody knows is refused by its name, with what may be used', () => {
+    const refused = fillIn({ subject: '', text: 'Dear {nmae}' }, ALL, 'en')
+    expect(refused).toMatchObject({ ok: false, error: { code: 'unknown-fact', name: 'nmae' } })
+    expect(TEMPLATE_ERROR_TEXT['unknown-fact']('nmae')).toContain('{name}')
+    const missing = fillIn({ subject: '', text: '{panels}' }, { name: 'a', car: 'b', shop: 'c' }, 'en')
+    expect(missing).toMatchObject({ ok: false, error: { code: 'fact-missing', name: 'panels' } })
+  })
+  test('what a customer is called cannot smuggle in a fact', () => {
+    const filled = fillIn({ subject: '', text: 'Hello {name}' }, { ...ALL, name: '{page}' }, 'en')
+    expect(filled.ok && filled.value.text).toBe('Hello {page}')
+    expect(FACT_NAMES).toContain('page')
+  })
+})
+
+const SEASONS = { frost: { from: 11, to: 3 }, pollen: { from: 4, to: 6 } }
+const CAR: DueSubject = {
+  vehicleId: 'v1',
+  fresh: { jobId: 'j1', homeOn: day('2027-01-13'), dryOn: day('2027-01-14'), firstWash: day('2027-01-20') },
+  visit: { from: day('2027-07-12'), until: day('2027-08-09') },
+  booked: false,
+  guaranteeUntil: day('2028-07-12'),
+}
+const on = (today: string, car: Partial<DueSubject> = {}) =>
+  dueMessages({ ...CAR, ...car }, day(today), SEASONS).map(({ occasion }) => occasion)
+
+describe('whom to write to', () => {
+  test('follows the car from its keys to its guarantee', () => {
+    expect(on('2027-01-13')).toEqual(['curing'])
+    expect(on('2027-01-14')).toEqual(['curing'])
+    expect(on('2027-01-16')).toEqual([])
+    expect(on('2027-01-20')).toEqual(['first-wash'])
+    expect(on('2027-02-20')).toEqual([])
+    expect(on('2027-04-03')).toEqual(['pollen'])
+    expect(on('2027-07-01')).toEqual(['visit-due'])
+    expect(on('2027-08-20')).toEqual(['visit-overdue'])
+    expect(on('2027-11-02')).toEqual(['frost-and-salt'])
+    expect(on('2028-06-15', { visit: { from: day('2029-01-01'), until: day('2029-02-01') } })).toEqual([
+      'guarantee-lapses',
+    ])
+  })
+  test('once a coat has most likely gone its owner is asked about a new one, for a quarter', () => {
+    const gone = { goneBy: day('2027-05-01'), laidOn: day('2025-11-13') }
+    expect(on('2027-05-01', gone)).toEqual(['renewal'])
+    expect(on('2027-05-01', { ...gone, booked: true })).toEqual([])
+    expect(on('2027-07-31', { goneBy: day('2027-05-01'), laidOn: day('2025-11-13') })).not.toContain(
+      'renewal',
+    )
+  })
+  test('nothing is due beyond the reach by which lists are narrowed', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 1500 }), (ahead) => {
+        const today = plusDays(day('2026-06-01'), ahead)
+        const car: DueSubject = {
+          ...CAR,
+          fresh: undefined as never,
+          goneBy: day('2027-10-01'),
+          laidOn: day('2026-01-01'),
+        }
+        delete (car as { fresh?: unknown }).fresh
+        const due = dueMessages(car, today, SEASONS).filter(
+          ({ occasion }) => !['pollen', 'frost-and-salt'].includes(occasion),
+        )
+        const reach = dueReach(today)
+        const { visit, guaranteeUntil, goneBy } = car
+        const near =
+          (visit!.from <= reach.visitFromUpTo && visit!.until >= reach.visitUntilFrom) ||
+          (guaranteeUntil! >= today && guaranteeUntil! <= reach.lapsesUpTo) ||
+          (goneBy! >= reach.goneFrom && goneBy! <= today)
+        if (due.length > 0) expect(near).toBe(true)
+        const seasonal = dueMessages(car, today, SEASONS).length > due.length
+        expect(isSeasonOpening(today, SEASONS)).toBe(seasonal)
+      }),
+    )
+  })
+  test('who is booked is not asked to come', () => {
+    expect(on('2027-07-01', { booked: true })).toEqual([])
+    expect(on('2027-08-20', { booked: true })).toEqual([])
+  })
+  test('a key stays the same for as long as the message is about the same thing', () => {
+    const keys = new Map<string, Set<string>>()
+    for (let ahead = 0; ahead < 700; ahead++)
+      for (const { occasion, key } of dueMessages(CAR, plusDays(day('2027-01-10'), ahead), SEASONS))
+        keys.set(occasion, (keys.get(occasion) ?? new Set()).add(key))
+    expect([...keys.get('visit-due')!]).toHaveLength(1)
+    expect([...keys.get('curing')!]).toHaveLength(1)
+    // Two autumns, two springs but one: each season of a year is a matter of its own.
+    expect([...keys.get('frost-and-salt')!]).toHaveLength(2)
+  })
+  test('a car that was never coated here is not bothered with seasons', () => {
+    const bare = { vehicleId: 'v2', booked: false }
+    expect(dueMessages(bare, day('2027-11-02'), SEASONS)).toEqual([])
+  })
+})
+
+describe('quiet hours', () => {
+  const quiet = { from: '20:00', until: '08:00', sundays: true }
+  test.each([
+    ['2027-01-13T10:00:00Z', '2027-01-13T10:00:00.000Z'],
+    ['2027-01-13T21:30:00Z', '2027-01-14T08:00:00.000Z'],
+    ['2027-01-13T03:00:00Z', '2027-01-13T08:00:00.000Z'],
+    ['2027-01-13T20:00:00Z', '2027-01-14T08:00:00.000Z'],
+    ['2027-01-13T08:00:00Z', '2027-01-13T08:00:00.000Z'],
+    // Saturday evening: over the Sunday to Monday morning.
+    ['2027-01-16T21:00:00Z', '2027-01-18T08:00:00.000Z'],
+    // In the night in which the clocks go forward eight o’clock comes an hour of UTC sooner.
+    ['2027-03-26T22:00:00Z', '2027-03-27T08:00:00.000Z'],
+    ['2027-03-27T22:00:00Z', '2027-03-29T07:00:00.000Z'],
+  ])('at %s one may write at %s', (at, loud) => expect(nextLoud(ZONE, instantOrThrow(at), quiet)).toBe(loud))
+  test('what comes out is never quiet, never earlier, and stays itself', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 2 * 525_600 }), fc.boolean(), (minutes, sundays) => {
+        const at = plusMinutes(instantOrThrow('2027-01-01T00:00:00Z'), minutes)
+        const loud = nextLoud(ZONE, at, { ...quiet, sundays })
+        expect(loud >= at).toBe(true)
+        const minute = minuteOfDay(ZONE, loud)
+        expect(minute >= 480 && minute < 1200).toBe(true)
+        if (sundays) expect(weekdayOf(dayIn(ZONE, loud))).not.toBe('sun')
+        expect(nextLoud(ZONE, loud, { ...quiet, sundays })).toBe(loud)
+      }),
+    )
+  })
+})
+
+describe('consent and address', () => {
+  const to: Addressee = {
+    name: 'Ita',
+    email: 'ita@inchmoyle.example',
+    phone: '0555 1',
+    mayRemind: true,
+    writeBy: 'text',
+    language: 'en',
+  }
+  test('reminders need consent, word about the car in hand does not', () => {
+    for (const occasion of OCCASIONS) {
+      const route = routeFor({ ...to, mayRemind: false }, occasion)
+      expect(route.kind, occasion).toBe(OCCASION[occasion].needsConsent ? 'held' : 'send')
+    }
+  })
+  test('the way they chose comes first, the other where it has no address, none is said', () => {
+    expect(routeFor(to, 'curing')).toEqual({ kind: 'send', channel: 'text', address: '0555 1' })
+    expect(routeFor({ ...to, phone: '' }, 'curing')).toMatchObject({ channel: 'email' })
+    expect(routeFor({ ...to, phone: '', email: '' }, 'curing')).toEqual({ kind: 'held', why: 'no-address' })
+  })
+  test('who asks to be left alone is understood in every language', () => {
+    for (const words of ['STOP', 'stop.', ' Stop please', 'Arrêt', 'Abmelden', 'unsubscribe'])
+      expect(asksToStop(words), words).toBe(true)
+    for (const words of ['Tuesday suits, can I stop by at nine?', 'Stopover then'])
+      expect(asksToStop(words), words).toBe(false)
+  })
+})
