@@ -30,8 +30,9 @@ function toAgreement(row: Record<string, string> & { total_cents: number }): Agr
   }
 }
 
-export async function listAgreements(db: Knex): Promise<Agreement[]> {
-  return (await db('agreements')).map(toAgreement)
+export async function agreementsOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, Agreement>> {
+  const rows = await db('agreements').whereIn('job_id', jobIds)
+  return new Map(rows.map(toAgreement).map((agreement) => [agreement.jobId, agreement]))
 }
 
 export async function findAgreement(db: Knex, jobId: string): Promise<Agreement | undefined> {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { type CardState, type Conflict, cardOf, conflictOf, type Entry, type Reply } from '@/core/card'
-import type { LiveJob } from '@/core/job'
+import { isCoat, type LiveJob } from '@/core/job'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
 import { loadEntries, type ReceivedBatch, receiveBatch } from './acts-store'
 import { findAgreement } from './agreement-store'
@@ -21,7 +21,7 @@ import { loadProgress, recordFinish, recordStart } from './work-store'
 async function loadCard(db: Knex, jobId: string): Promise<{ live: LiveJob; card: CardState } | undefined> {
   const [job, agreement] = [await findJob(db, jobId), await findAgreement(db, jobId)]
   if (!job || !agreement) return undefined
-  const progress = (await loadProgress(db, jobId)).get(jobId) ?? {}
+  const progress = (await loadProgress(db, [jobId])).get(jobId) ?? {}
   const pins = (await listPins(db)).get(jobId)
   const live = liveJob(job, agreement, progress, await loadPublishedOf(db, jobId), pins)
   return { live, card: cardOf(live, await loadEntries(db, jobId)) }
@@ -59,14 +59,14 @@ async function writeWhatFollows(
       const began = card.progress[operation]
       const startedAt = began?.kind === 'started' ? began.at : at
       const { coat } = entry
-      const isLayer = live.plan.operations.some((each) => each.id === operation && each.kind === 'layer')
+      const isCoated = live.plan.operations.some((each) => each.id === operation && isCoat(each))
       await recordFinish(trx, {
         jobId: job,
         operationId: operation,
         startedAt,
         endedAt: at < startedAt ? startedAt : at,
         by,
-        ...(coat && isLayer ? { layer: coat } : {}),
+        ...(coat && isCoated ? { layer: coat } : {}),
       })
       if (!coat) return
       await pour(trx, coat.poured, why)

@@ -7,6 +7,7 @@ import { loadEntries } from './acts-store'
 import { bayAir } from './air'
 import { type StepSheet, stepSheets } from './card-sheets'
 import type { Floor, FloorJob } from './floor'
+import type { JobKind } from './job-store'
 import { listPhotos, type Photo } from './photo-store'
 import { everyone } from './shop-store'
 import { listBottles } from './stock-store'
@@ -17,7 +18,7 @@ import { type LayerLog, loadLayers } from './work-store'
 export type CardView = {
   now: Instant
   zone: string
-  job: { id: string; plate: string; shape: Shape }
+  job: { id: string; plate: string; shape: Shape; kind: JobKind }
   live: LiveJob
   entries: Entry[]
   sheets: Record<string, StepSheet>
@@ -51,7 +52,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   return {
     now,
     zone: shop.setup.timezone,
-    job: { id: job.id, plate: job.vehicle.plate, shape: job.vehicle.shape },
+    job: { id: job.id, plate: job.vehicle.plate, shape: job.vehicle.shape, kind: job.kind },
     live,
     entries,
     sheets,

@@ -2,6 +2,7 @@ import type BetterSqlite3 from 'better-sqlite3'
 import knex, { type Knex } from 'knex'
 import { databaseFile } from './data-folder'
 import { MIGRATIONS, migrate } from './migrations'
+import { plain } from './plain'
 import { ensureShop } from './shop-store'
 
 const BUSY_TIMEOUT_MS = 5000
@@ -19,6 +20,7 @@ export function connect(file: string): Knex {
         raw.pragma('synchronous = FULL')
         raw.pragma('foreign_keys = ON')
         raw.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`)
+        raw.function('plain', { deterministic: true }, (text) => plain(String(text ?? '')))
         done(null, raw)
       },
     },

@@ -99,8 +99,8 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const calendar = standing(floor)
   if (calendar.kind === 'blocked')
     return { kind: 'blocked', reasons: calendar.reasons.map(({ message }) => message) }
-  const { school, vendors, rates } = setup
-  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates })
+  const { school, vendors, rates, pace } = setup
+  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace })
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
   const at = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar) =>

@@ -7,9 +7,12 @@ import { dayIn, type Instant } from '@/core/time'
 import type { Hardness } from '@/core/vehicle'
 import { loadEntries } from './acts-store'
 import { findAgreement } from './agreement-store'
+import { refreshCareDates } from './care-dates'
 import { handOver, type Job } from './job-store'
+import { keepLesson } from './lesson-store'
+import { loadShop } from './shop-store'
 import { loadSurvey } from './survey-store'
-import { findWays } from './ways'
+import { findAllWays, type PanelWay } from './ways'
 
 /**
  * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
@@ -48,15 +51,15 @@ export function removalsOf(
 async function workedProcesses(db: Knex, jobId: string, told: Summary): Promise<Summary> {
   const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
   const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
-  const takes = new Map<string, number>()
-  for (const [panel, process] of changed)
-    takes.set(panel, (await findWays(db, jobId, panel)).find(({ name }) => name === process)?.takesUm ?? 0)
+  const ways = changed.size > 0 ? await findAllWays(db, jobId) : new Map<string, PanelWay[]>()
+  const takesUm = (panel: string, process: string) =>
+    ways.get(panel)?.find(({ name }) => name === process)?.takesUm ?? 0
   return {
     ...told,
     processes: { ...told.processes, ...Object.fromEntries(changed) },
     panels: told.panels.map((panel) =>
       changed.has(panel.id)
-        ? { ...panel, process: changed.get(panel.id)!, takesUm: takes.get(panel.id)! }
+        ? { ...panel, process: changed.get(panel.id)!, takesUm: takesUm(panel.id, changed.get(panel.id)!) }
         : panel,
     ),
   }
@@ -80,4 +83,7 @@ export async function handOverJob(db: Knex, job: Job, timezone: string, at: Inst
   const day = dayIn(timezone, at)
   const removals = agreement ? await removalsNow(db, job, agreement.summary, survey, day) : []
   await handOver(db, job, removals, at)
+  const shop = await loadShop(db)
+  await refreshCareDates(db, shop, job.vehicle.id, at)
+  await keepLesson(db, shop, job.id)
 }

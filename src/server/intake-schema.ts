@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { CHANNELS, LANGUAGES } from '@/core/messages'
 import { isLocalDay } from '@/core/time'
 import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '@/core/vehicle'
 
@@ -30,6 +31,8 @@ export const intakeSchema = z.object({
   phone: optionalLine,
   email: z.union([z.literal(''), z.email('This is no e-mail address. Correct it, or leave it empty.')]),
   mayRemind: z.boolean(),
+  language: z.enum(LANGUAGES),
+  writeBy: z.enum(CHANNELS),
   plate: line('Write the plate, or “none”.'),
   vin: z.string().trim().max(40, 'No vehicle number is this long. Look again.'),
   make: line('Write the make.'),
@@ -89,6 +92,8 @@ export const emptyIntake = (today: string): Intake => ({
   phone: '',
   email: '',
   mayRemind: false,
+  language: 'en',
+  writeBy: 'email',
   plate: '',
   vin: '',
   make: '',

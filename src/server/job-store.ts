@@ -19,10 +19,18 @@ import {
 
 export type { Customer, Vehicle } from './vehicle-store'
 
-/** One visit of one vehicle. */
+/** What a vehicle comes for: the work it was taken in for, a look at its coating, or panels to be coated again. */
+export const JOB_KINDS = ['work', 'visit', 'repair'] as const
+export type JobKind = (typeof JOB_KINDS)[number]
+
+/** One stay of one vehicle. */
 export type Job = {
   id: string
   number: number
+  kind: JobKind
+  /** The visit at which a repair was found to be needed. */
+  fromJobId?: string
+  onGuarantee: boolean
   customer: Customer
   vehicle: Vehicle
   purpose: Purpose
@@ -44,6 +52,9 @@ const FIRST_JOB_NUMBER = 101
 type JobRow = VehicleRow & {
   id: string
   number: number
+  kind: string
+  from_job_id: string | null
+  on_guarantee: 0 | 1
   purpose: string
   wishes: string
   budget_cents: number | null
@@ -61,6 +72,9 @@ function toJob(row: JobRow): Job {
   return {
     id: row.id,
     number: row.number,
+    kind: oneOf(JOB_KINDS, row.kind),
+    ...(row.from_job_id ? { fromJobId: row.from_job_id } : {}),
+    onGuarantee: row.on_guarantee === 1,
     customer: toCustomer(row),
     vehicle: toVehicle(row),
     purpose: oneOf(PURPOSES, row.purpose),
@@ -84,8 +98,20 @@ function select(db: Knex) {
     .select('vehicles.*', 'customers.*', 'jobs.*', VEHICLE_COLUMNS)
 }
 
-export async function listJobs(db: Knex): Promise<Job[]> {
-  const rows: JobRow[] = await select(db).orderBy('jobs.number')
+/** Jobs that are still here or to come, and those that went home last: what a floor is made of. */
+export async function listFloorJobs(db: Knex, goneShown: number): Promise<Job[]> {
+  const here = db('jobs').whereNull('handed_over_at').select('id')
+  const gone = db('jobs')
+    .whereNotNull('handed_over_at')
+    .orderBy('handed_over_at', 'desc')
+    .limit(goneShown)
+    .select('id')
+  const ids = [...(await here), ...(await gone)].map(({ id }) => id as string)
+  return jobsByIds(db, ids)
+}
+
+async function jobsByIds(db: Knex, ids: readonly string[]): Promise<Job[]> {
+  const rows: JobRow[] = await select(db).whereIn('jobs.id', ids).orderBy('jobs.number')
   return rows.map(toJob)
 }
 
@@ -96,8 +122,46 @@ export async function findJob(db: Knex, id: string): Promise<Job | undefined> {
 
 /** All visits of one vehicle, the oldest first. */
 export async function visitsOf(db: Knex, vehicleId: string): Promise<Job[]> {
-  const rows: JobRow[] = await select(db).where('vehicles.id', vehicleId).orderBy('jobs.arrive_at')
+  const rows: JobRow[] = await select(db)
+    .where('vehicles.id', vehicleId)
+    .orderBy(['jobs.arrive_at', 'jobs.number'])
   return rows.map(toJob)
+}
+
+async function nextNumber(trx: Knex): Promise<number> {
+  const { highest } = (await trx('jobs').max({ highest: 'number' }).first()) as { highest: number | null }
+  return (highest ?? FIRST_JOB_NUMBER - 1) + 1
+}
+
+export type ShortJob = {
+  vehicleId: string
+  kind: Exclude<JobKind, 'work'>
+  wishes: string
+  arriveAt: Instant
+  wantedBy?: LocalDay
+  fromJobId?: string
+  onGuarantee?: boolean
+}
+
+/** Books a visit or a repair of a vehicle the shop knows, with an empty survey. Gives the job’s id. */
+export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promise<string> {
+  const id = randomUUID()
+  const { customer_id } = await trx('vehicles').where({ id: job.vehicleId }).first('customer_id')
+  await trx('jobs').insert({
+    id,
+    number: await nextNumber(trx),
+    vehicle_id: job.vehicleId,
+    customer_id,
+    kind: job.kind,
+    wishes: job.wishes,
+    arrive_at: job.arriveAt,
+    wanted_by: job.wantedBy ?? null,
+    from_job_id: job.fromJobId ?? null,
+    on_guarantee: job.onGuarantee ? 1 : 0,
+    created_at: now,
+  })
+  await trx('surveys').insert({ job_id: id, updated_at: now, version: 1 })
+  return id
 }
 
 const count = (text: string) => (text === '' ? null : Number(text))
@@ -108,11 +172,11 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
   await db.transaction(async (trx) => {
     const customerId = await writeCustomer(trx, intake, now)
     const vehicleId = await writeVehicle(trx, intake, customerId)
-    const { highest } = (await trx('jobs').max({ highest: 'number' }).first()) as { highest: number | null }
     await trx('jobs').insert({
       id: jobId,
-      number: (highest ?? FIRST_JOB_NUMBER - 1) + 1,
+      number: await nextNumber(trx),
       vehicle_id: vehicleId,
+      customer_id: customerId,
       purpose: intake.purpose,
       wishes: intake.wishes,
       budget_cents: budgetCents(intake.budget) ?? null,
@@ -139,4 +203,16 @@ export async function handOver(db: Knex, job: Job, removals: readonly Removal[],
       .update({ handed_over_at: at })
     if (handed > 0) await appendRemovals(trx, job.vehicle.id, job.id, removals, at)
   })
+}
+
+/** Keeps what was told at a visit: the odometer with the visit, how the car lives with the vehicle. */
+export async function writeLife(
+  trx: Knex,
+  job: Pick<Job, 'id' | 'vehicle'>,
+  { storage, washing, odometerKm }: Pick<Vehicle, 'storage' | 'washing'> & { odometerKm?: number },
+): Promise<void> {
+  await trx('vehicles').where({ id: job.vehicle.id }).update({ storage, washing })
+  await trx('jobs')
+    .where({ id: job.id })
+    .update({ odometer_km: odometerKm ?? null })
 }

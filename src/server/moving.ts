@@ -91,7 +91,7 @@ function planningOf({ planning }: Floor) {
 }
 
 async function publishedOf(db: Knex, jobs: ReadonlySet<string>): Promise<PlacedOperation[]> {
-  const published = await loadPublished(db)
+  const published = await loadPublished(db, [...jobs])
   return [...jobs].flatMap((job) => published.get(job) ?? [])
 }
 

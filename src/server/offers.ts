@@ -31,7 +31,7 @@ export type PricedOffer = {
     | { kind: 'impossible'; reasons: string[] }
 }
 
-function candidate(floor: Floor, job: Job, plan: JobPlan): LiveJob {
+function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt'>, plan: JobPlan): LiveJob {
   return {
     id: job.id,
     arrive: laterOf(job.arriveAt, floor.now),
@@ -65,6 +65,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       catalogue: shop.catalogue,
       vendors: shop.setup.vendors,
       rates: shop.setup.rates,
+      pace: shop.setup.pace,
       ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
     },
   }
@@ -76,7 +77,11 @@ export function whenFor(floor: Floor, job: Job, offer: Offer): PricedOffer['when
 }
 
 /** The same for a plan as it was written down. */
-export function whenForPlan(floor: Floor, job: Job, plan: JobPlan): PricedOffer['when'] {
+export function whenForPlan(
+  floor: Floor,
+  job: Pick<Job, 'id' | 'arriveAt'>,
+  plan: JobPlan,
+): PricedOffer['when'] {
   const { setup } = floor.shop
   const others = openJobs(floor).filter(({ id }) => id !== job.id)
   const live = candidate(floor, job, plan)

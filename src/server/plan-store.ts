@@ -40,9 +40,14 @@ export async function loadPublishedOf(db: Knex, jobId: string): Promise<PlacedOp
   return (await db('published').where({ job_id: jobId }).orderBy('start_at')).map(toPlaced)
 }
 
-export async function loadPublished(db: Knex): Promise<Map<string, PlacedOperation[]>> {
+/** What is published for these jobs, by job; for all that ever were where none are named. */
+export async function loadPublished(
+  db: Knex,
+  jobIds?: readonly string[],
+): Promise<Map<string, PlacedOperation[]>> {
   const byJob = new Map<string, PlacedOperation[]>()
-  for (const row of await db('published').orderBy('start_at')) {
+  const rows = jobIds ? db('published').whereIn('job_id', jobIds) : db('published')
+  for (const row of await rows.orderBy('start_at')) {
     const placed = toPlaced(row)
     byJob.set(placed.job, [...(byJob.get(placed.job) ?? []), placed])
   }

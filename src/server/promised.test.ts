@@ -4,11 +4,12 @@ import { chosenOffer } from '@/core/job'
 import { instantOrThrow } from '@/core/time'
 import { demoShop } from './demo-shop.fixture'
 import { type Floor, loadFloor } from './floor'
-import { earlierVisits, loadVisits } from './history'
+import { earlierVisits } from './history'
 import { loadWorked, whenFor } from './offers'
 import { listPhotos } from './photo-store'
 import { gradesOf } from './practice-store'
 import { promisesOf } from './promised'
+import { loadTimeline, type Stay } from './timeline'
 import { recentlyGone } from './vehicle-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -50,7 +51,8 @@ describe('processes chosen panel by panel', () => {
 
 test('the history of a car that was here before holds its visit, and it is among those that went home', async () => {
   const gone = (await recentlyGone(shop.db)).find(({ vehicle }) => vehicle.plate === 'IM 7341')!
-  const [visit] = await loadVisits(shop.db, gone.vehicle.id, floor.shop.setup)
+  const timeline = await loadTimeline(shop.db, floor.shop, gone.vehicle.id)
+  const visit = timeline.find((entry): entry is Stay => entry.kind === 'stay')
   expect(visit).toMatchObject({ readings: 78, letter: expect.stringMatching(/[A-E]/) })
   expect(await earlierVisits(shop.db, visit!.job, 'Europe/Dublin')).toEqual([])
 })

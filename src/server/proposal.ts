@@ -219,7 +219,7 @@ async function keepProposal(
     made_at: floor.now,
   })
   const open = new Set(jobs.map((job) => job.id))
-  const standing = [...(await loadPublished(db)).values()].flat().filter(({ job }) => open.has(job))
+  const standing = [...(await loadPublished(db, [...open])).values()].flat()
   const due = Object.fromEntries(jobs.flatMap((job) => (job.due ? [[job.id, job.due]] : [])))
   const plates = new Map(floor.jobs.map(({ job }) => [job.id, job.vehicle.plate]))
   const collect = (end: Instant | undefined) => (end ? collectionTime(setup, end) : undefined)

@@ -71,6 +71,49 @@ const FIRST_WASH_SETUP: WashSetup = {
   },
 }
 
+const monthsSchema = z.object({ from: z.int().min(1).max(12), to: z.int().min(1).max(12) })
+
+/** The air its cars live in: months are numbered from January. */
+export const climateSetupSchema = z.object({
+  seaAir: z.boolean(),
+  frost: monthsSchema,
+  pollen: monthsSchema,
+})
+
+/** An island in the Atlantic until a shop says where it is (mem). */
+const FIRST_CLIMATE: z.infer<typeof climateSetupSchema> = {
+  seaAir: true,
+  frost: { from: 11, to: 3 },
+  pollen: { from: 4, to: 6 },
+}
+
+const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type a time such as 20:00.')
+/** When no customer is written to. */
+export const quietSchema = z.object({ from: clockText, until: clockText, sundays: z.boolean() })
+const FIRST_QUIET: z.infer<typeof quietSchema> = { from: '20:00', until: '08:00', sundays: true }
+
+/** What the manager has accepted of how the shop's own hands go against the table of minutes. */
+const paceSchema = z.record(z.string(), z.number().min(0.3).max(3))
+
+const centsAnHour = z
+  .int({ error: 'Type an amount, such as 24.50.' })
+  .nonnegative('It cannot be less than nothing.')
+/** What things cost the shop itself, beside what it charges for them. */
+export const costsSchema = z.object({
+  wageCentsPerHour: z.object({ prep: centsAnHour, correct: centsAnHour, coat: centsAnHour }),
+  bayCentsPerHour: centsAnHour,
+  /** What the shop pays for a product, in percent of what it charges. */
+  productPercent: z.number().min(0).max(100),
+})
+export type Costs = z.infer<typeof costsSchema>
+
+/** Where a shop has not said what its hours cost (mem). */
+const FIRST_COSTS: Costs = {
+  wageCentsPerHour: { prep: 2300, correct: 2900, coat: 3100 },
+  bayCentsPerHour: 650,
+  productPercent: 55,
+}
+
 /** How the shop is set up. Calendars, places and people are checked as the scheduler will read them. */
 export const setupSchema = z
   .object({
@@ -80,6 +123,10 @@ export const setupSchema = z
     currency: z.string().length(3),
     school: z.enum(SCHOOLS),
     wash: washSetupSchema.default(FIRST_WASH_SETUP),
+    climate: climateSetupSchema.default(FIRST_CLIMATE),
+    quiet: quietSchema.default(FIRST_QUIET),
+    pace: paceSchema.default({}),
+    costs: costsSchema.default(FIRST_COSTS),
     slotMinutes: z.int(),
     horizonDays: z.int(),
     objective: z.object({
@@ -191,6 +238,16 @@ async function changeSetup(
       .update({ setup: JSON.stringify(setup), version: readAt + 1 })
     return changed > 0
   })
+}
+
+/** Keeps what the manager has accepted of the shop's own pace. */
+export function savePace(db: Knex, readAt: number, pace: Record<string, number>): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ pace }))
+}
+
+/** Keeps what hours and products cost the shop itself. */
+export function saveCosts(db: Knex, readAt: number, costs: Costs): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ costs }))
 }
 
 /** Keeps the packages the shop sells. */

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { CHANNELS, type Channel, LANGUAGES, type Language } from '@/core/messages'
 import type { Instant } from '@/core/time'
 import {
   type EarlierTreatment,
@@ -18,8 +19,17 @@ import {
 } from '@/core/vehicle'
 import { type Intake, treatmentSchema } from './intake-schema'
 import { oneOf } from './one-of'
+import { plain } from './plain'
 
-export type Customer = { id: string; name: string; phone: string; email: string; mayRemind: boolean }
+export type Customer = {
+  id: string
+  name: string
+  phone: string
+  email: string
+  mayRemind: boolean
+  language: Language
+  writeBy: Channel
+}
 
 export type Vehicle = {
   id: string
@@ -48,6 +58,8 @@ export type VehicleRow = {
   phone: string
   email: string
   may_remind: 0 | 1
+  language: string
+  write_by: string
   vehicle_id: string
   plate: string
   vin: string
@@ -82,6 +94,8 @@ export function toCustomer(row: VehicleRow): Customer {
     phone: row.phone,
     email: row.email,
     mayRemind: row.may_remind === 1,
+    language: oneOf(LANGUAGES, row.language),
+    writeBy: oneOf(CHANNELS, row.write_by),
   }
 }
 
@@ -126,10 +140,38 @@ const toKnown = (row: KnownRow): KnownVehicle => ({
   visits: row.visits,
 })
 
-/** Every vehicle the shop knows, by owner and plate. */
-export async function listKnown(db: Knex): Promise<KnownVehicle[]> {
-  const rows: KnownRow[] = await known(db).orderBy(['customers.name', 'vehicles.plate'])
-  return rows.map(toKnown)
+/** One page of a list that may be thousands long. */
+export const KNOWN_PAGE = 40
+
+/**
+ * A page of the vehicles the shop knows, by owner and plate: those whose plate, owner, make and model, number or telephone
+ * hold what was typed, whatever its case, accents and spaces; all of them where nothing was.
+ */
+export async function listKnown(
+  db: Knex,
+  typed = '',
+  page = 0,
+  size = KNOWN_PAGE,
+): Promise<{ known: KnownVehicle[]; more: boolean }> {
+  const wanted = plain(typed)
+  // Only those that are shown are joined with their visits: a join of all of them would have to be sorted first.
+  const ids = db('vehicles')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
+    .limit(size + 1)
+    .offset(page * size)
+    .select('vehicles.id')
+  if (wanted !== '')
+    ids.whereRaw(
+      `instr(plain(vehicles.plate) || '|' || plain(customers.name) || '|' || plain(vehicles.make || vehicles.model)
+        || '|' || plain(vehicles.vin) || '|' || plain(customers.phone), ?) > 0`,
+      [wanted],
+    )
+  const found = (await ids).map(({ id }) => id as string)
+  const rows: KnownRow[] = await known(db)
+    .whereIn('vehicles.id', found.slice(0, size))
+    .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
+  return { known: rows.map(toKnown), more: found.length > size }
 }
 
 /** As many as stand in two rows on a tablet. */
@@ -149,6 +191,22 @@ export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehic
   return row ? toKnown(row) : undefined
 }
 
+/** Vehicles with their owners, by id; a long list is read in parts. */
+export async function findAllKnown(
+  db: Knex,
+  vehicleIds: readonly string[],
+): Promise<Map<string, { customer: Customer; vehicle: Vehicle }>> {
+  const found = new Map<string, { customer: Customer; vehicle: Vehicle }>()
+  for (let from = 0; from < vehicleIds.length; from += 500) {
+    const rows: VehicleRow[] = await db('vehicles')
+      .join('customers', 'customers.id', 'vehicles.customer_id')
+      .whereIn('vehicles.id', vehicleIds.slice(from, from + 500))
+      .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS)
+    for (const row of rows) found.set(row.vehicle_id, { customer: toCustomer(row), vehicle: toVehicle(row) })
+  }
+  return found
+}
+
 /** Writes the customer of an intake: a new one, or what was corrected about a known one. Gives the id. */
 export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Promise<string> {
   const row = {
@@ -156,12 +214,33 @@ export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Pr
     phone: intake.phone,
     email: intake.email,
     may_remind: intake.mayRemind ? 1 : 0,
+    language: intake.language,
+    write_by: intake.writeBy,
   }
   if (intake.customerId && (await trx('customers').where({ id: intake.customerId }).update(row)) > 0)
     return intake.customerId
   const id = randomUUID()
   await trx('customers').insert({ id, ...row, created_at: now })
   return id
+}
+
+/** Plates by the ids of vehicles. */
+export async function platesOf(db: Knex, vehicleIds: readonly string[]): Promise<Record<string, string>> {
+  const rows: { id: string; plate: string }[] = await db('vehicles')
+    .whereIn('id', [...new Set(vehicleIds)])
+    .select('id', 'plate')
+  return Object.fromEntries(rows.map(({ id, plate }) => [id, plate]))
+}
+
+/** Keeps how a customer is written to. False where there is none of that id. */
+export async function writeContact(
+  db: Knex,
+  customerId: string,
+  contact: Pick<Customer, 'phone' | 'email' | 'mayRemind' | 'language' | 'writeBy'>,
+): Promise<boolean> {
+  const { phone, email, mayRemind, language, writeBy } = contact
+  const row = { phone, email, may_remind: mayRemind ? 1 : 0, language, write_by: writeBy }
+  return (await db('customers').where({ id: customerId }).update(row)) > 0
 }
 
 /** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */

@@ -123,7 +123,7 @@ describe('a vehicle that comes back', () => {
     }
     const later = plusMinutes(NOW, 1440)
     await takeIn(db, again, later, later)
-    expect(await listKnown(db)).toMatchObject([{ visits: 2, customer: { phone: '0555 366' } }])
+    expect((await listKnown(db)).known).toMatchObject([{ visits: 2, customer: { phone: '0555 366' } }])
     expect((await visitsOf(db, first.vehicle.id)).map(({ odometerKm }) => odometerKm)).toEqual([
       undefined,
       61_200,
@@ -139,7 +139,7 @@ describe('a vehicle that comes back', () => {
   })
   test('an id that is not there makes a new entry instead of losing the car', async () => {
     await takeIn(db, { ...INTAKE, vehicleId: 'gone', customerId: 'gone' }, NOW, NOW)
-    expect(await listKnown(db)).toMatchObject([{ visits: 1 }])
+    expect((await listKnown(db)).known).toMatchObject([{ visits: 1 }])
   })
 })
 

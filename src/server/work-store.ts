@@ -34,9 +34,10 @@ function toProgress(row: ProgressRow): Progress {
     : { kind: 'started', at: row.started_at as Instant, by: row.by_person }
 }
 
-export async function loadProgress(db: Knex, jobId?: string): Promise<ProgressByJob> {
+/** Progress of these jobs; of all that ever were where none are named. */
+export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promise<ProgressByJob> {
   const byJob: ProgressByJob = new Map()
-  const rows: ProgressRow[] = await (jobId ? db('progress').where({ job_id: jobId }) : db('progress'))
+  const rows: ProgressRow[] = await (jobIds ? db('progress').whereIn('job_id', jobIds) : db('progress'))
   for (const row of rows) {
     const job = byJob.get(row.job_id) ?? {}
     job[row.operation_id] = toProgress(row)

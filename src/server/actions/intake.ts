@@ -2,6 +2,7 @@
 
 import { redirect } from 'next/navigation'
 import { atLocal, dayIn, laterOf, localDayOrThrow } from '@/core/time'
+import { refreshCareDates } from '../care-dates'
 import { now } from '../clock'
 import { database } from '../db'
 import { intakeSchema } from '../intake-schema'
@@ -22,7 +23,8 @@ export async function takeVehicleIn(input: unknown): Promise<IntakeRefusal> {
     }
   const db = await database()
   const at = now()
-  const { setup } = await loadShop(db)
+  const shop = await loadShop(db)
+  const { setup } = shop
   const today = dayIn(setup.timezone, at)
   if (checked.data.arriveDay < today)
     return { fields: { arriveDay: 'That day has passed. Choose today or later.' } }
@@ -30,5 +32,7 @@ export async function takeVehicleIn(input: unknown): Promise<IntakeRefusal> {
     return { fields: { wantedBy: 'That is before the vehicle comes in. Choose a later day.' } }
   const arrive = laterOf(atLocal(setup.timezone, localDayOrThrow(checked.data.arriveDay), ARRIVAL_CLOCK), at)
   const id = await takeIn(db, checked.data, arrive, at)
+  // How it lives may have been told anew.
+  if (checked.data.vehicleId) await refreshCareDates(db, shop, checked.data.vehicleId, at)
   redirect(`/jobs/${id}/walk`)
 }

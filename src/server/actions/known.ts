@@ -6,28 +6,23 @@ import { findAgreement } from '../agreement-store'
 import { database } from '../db'
 import { visitsOf } from '../job-store'
 import { loadLedger } from '../ledger-store'
+import { plain } from '../plain'
 import { loadShop } from '../shop-store'
 import { findKnown, type KnownVehicle, listKnown } from '../vehicle-store'
 
 const MOST_FOUND = 6
-const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .normalize('NFD')
-    .replace(/[^a-z0-9]/g, '')
-
 /** Vehicles whose plate, owner, make, model or number holds what was typed; spaces and accents do not matter. */
 export async function searchKnown(query: string): Promise<KnownVehicle[]> {
-  const wanted = plain(query)
-  if (wanted.length < 2) return []
-  const known = await listKnown(await database())
-  return known
-    .filter(({ customer, vehicle }) =>
-      [vehicle.plate, customer.name, `${vehicle.make}${vehicle.model}`, vehicle.vin, customer.phone].some(
-        (text) => plain(text).includes(wanted),
-      ),
-    )
-    .slice(0, MOST_FOUND)
+  if (plain(query).length < 2) return []
+  return (await listKnown(await database(), query, 0, MOST_FOUND)).known
+}
+
+/** A page of the vehicles that hold what was typed. */
+export async function findVehicles(
+  query: string,
+  page: number,
+): Promise<{ known: KnownVehicle[]; more: boolean }> {
+  return listKnown(await database(), String(query).slice(0, 100), Math.max(0, Math.floor(page)))
 }
 
 export type Past = {

@@ -7,6 +7,10 @@ import { moves } from './0006-moves'
 import { changedWork } from './0007-changed-work'
 import { dampAir } from './0008-damp-air'
 import { atTheCar } from './0009-at-the-car'
+import { yearsAfter } from './0010-years-after'
+import { messages } from './0011-messages'
+import { lessons } from './0012-lessons'
+import { broughtHistories } from './0013-brought-histories'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -20,5 +24,9 @@ export const MIGRATIONS: readonly Migration[] = [
   changedWork,
   dampAir,
   atTheCar,
+  yearsAfter,
+  messages,
+  lessons,
+  broughtHistories,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

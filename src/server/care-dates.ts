@@ -1,0 +1,125 @@
+import type { Knex } from 'knex'
+import { nextVisit, type VisitReason, type VisitWindow } from '@/core/aftercare'
+import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusMonths } from '@/core/time'
+import { openWishes } from './look-store'
+import { failing, loadProtection, type Protection } from './protection'
+import type { Shop } from './shop-store'
+import { findKnown, type Vehicle } from './vehicle-store'
+
+/** The dates a vehicle is looked after by, worked out from its protection and kept for the lists. */
+export type CareDates = {
+  laidOn: LocalDay
+  productId: string
+  visit: VisitWindow
+  good: { low: LocalDay; mid: LocalDay; high: LocalDay }
+  guaranteeUntil?: LocalDay
+  failing: number
+  lastVisit?: LocalDay
+}
+
+type CareRow = {
+  vehicle_id: string
+  laid_on: string
+  product_id: string
+  visit_from: string
+  visit_until: string
+  why: VisitReason
+  good_low: string
+  good_mid: string
+  good_high: string
+  guarantee_until: string | null
+  failing: number
+  last_visit: string | null
+}
+
+export function toCareDates(row: CareRow): CareDates {
+  const day = localDayOrThrow
+  return {
+    laidOn: day(row.laid_on),
+    productId: row.product_id,
+    visit: { from: day(row.visit_from), until: day(row.visit_until), why: row.why },
+    good: { low: day(row.good_low), mid: day(row.good_mid), high: day(row.good_high) },
+    ...(row.guarantee_until ? { guaranteeUntil: day(row.guarantee_until) } : {}),
+    failing: row.failing,
+    ...(row.last_visit ? { lastVisit: day(row.last_visit) } : {}),
+  }
+}
+
+/** The days on which a vehicle was looked at since its coating, the oldest first. */
+export function visitDays({ looks }: Pick<Protection, 'looks'>, since: Instant, zone: string): LocalDay[] {
+  return [...new Set(looks.filter(({ at }) => at > since).map(({ at }) => dayIn(zone, at)))]
+}
+
+/** The dates from a protection; undefined where nothing lies on the paint. */
+export function careDatesOf(
+  protection: Protection,
+  zone: string,
+  askedFrom: LocalDay | undefined,
+): CareDates | undefined {
+  const paint = protection.surfaces.find(({ surface }) => surface === 'paint')
+  if (!paint) return undefined
+  const lastVisit = visitDays(protection, paint.laidAt, zone).at(-1)
+  const guarantee = Math.max(...paint.products.map(({ guaranteeMonths }) => guaranteeMonths))
+  const { laidOn, goodUntil } = paint
+  const visit = nextVisit({
+    laidOn,
+    firstVisitMonths: Math.min(...paint.products.map(({ firstVisitMonths }) => firstVisitMonths)),
+    exposure: protection.exposure,
+    cautiousEnd: goodUntil.low,
+    ...(lastVisit ? { lastVisit } : {}),
+    ...(askedFrom ? { askedFrom } : {}),
+  })
+  return {
+    laidOn,
+    productId: paint.products.at(-1)!.id,
+    visit,
+    good: goodUntil,
+    ...(guarantee > 0 ? { guaranteeUntil: plusMonths(laidOn, guarantee) } : {}),
+    failing: failing(protection).filter(({ alone }) => alone).length,
+    ...(lastVisit ? { lastVisit } : {}),
+  }
+}
+
+/** Works the dates of a vehicle out anew after something has changed about it: laid, looked at, asked for, told. */
+export async function refreshCareDates(
+  db: Knex,
+  shop: Shop,
+  vehicleId: string,
+  now: Instant,
+): Promise<CareDates | undefined> {
+  const known = await findKnown(db, vehicleId)
+  if (!known) return undefined
+  return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
+}
+
+export async function writeCareDates(
+  db: Knex,
+  shop: Shop,
+  vehicle: Vehicle,
+  protection: Protection,
+): Promise<CareDates | undefined> {
+  const asked = (await openWishes(db, vehicle.id))[0]?.fromDay
+  const dates = careDatesOf(protection, shop.setup.timezone, asked)
+  if (!dates) {
+    await db('care_dates').where({ vehicle_id: vehicle.id }).delete()
+    return undefined
+  }
+  await db('care_dates')
+    .insert({
+      vehicle_id: vehicle.id,
+      laid_on: dates.laidOn,
+      product_id: dates.productId,
+      visit_from: dates.visit.from,
+      visit_until: dates.visit.until,
+      why: dates.visit.why,
+      good_low: dates.good.low,
+      good_mid: dates.good.mid,
+      good_high: dates.good.high,
+      guarantee_until: dates.guaranteeUntil ?? null,
+      failing: dates.failing,
+      last_visit: dates.lastVisit ?? null,
+    })
+    .onConflict('vehicle_id')
+    .merge()
+  return dates
+}

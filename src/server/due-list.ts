@@ -1,0 +1,107 @@
+import type { Knex } from 'knex'
+import { type DueState, dueState, SOON_DAYS } from '@/core/aftercare'
+import { type Instant, type LocalDay, plusDays } from '@/core/time'
+import { type CareDates, toCareDates } from './care-dates'
+import { JOB_KINDS, type JobKind } from './job-store'
+import { oneOf } from './one-of'
+import { type Customer, toCustomer, toVehicle, VEHICLE_COLUMNS, type Vehicle } from './vehicle-store'
+
+/** Who is to be seen, the most pressing first. */
+
+export type DueCar = {
+  vehicle: Vehicle
+  customer: Customer
+  dates: CareDates
+  state: DueState
+  /** A stay that is booked or under way. */
+  booked?: { jobId: string; kind: JobKind; arriveAt: Instant }
+  asked: boolean
+}
+
+/** One page of a list that may be thousands long. */
+export const DUE_PAGE = 40
+
+export const DUE_FILTERS = ['now', 'soon', 'booked', 'gone', 'lapsed', 'all'] as const
+export type DueFilter = (typeof DUE_FILTERS)[number]
+
+function query(db: Knex) {
+  return db('care_dates')
+    .join('vehicles', 'vehicles.id', 'care_dates.vehicle_id')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .leftJoin('jobs as open', (on) =>
+      on.on('open.vehicle_id', 'vehicles.id').andOnNull('open.handed_over_at'),
+    )
+    .leftJoin('visit_wishes as wish', (on) =>
+      on.on('wish.vehicle_id', 'vehicles.id').andOnNull('wish.answered_at'),
+    )
+}
+
+const LAPSED_DAYS = 180
+
+function filtered(db: Knex, filter: DueFilter, today: LocalDay) {
+  const rows = query(db)
+  const lapsedBefore = plusDays(today, -LAPSED_DAYS)
+  // A coat that has most likely gone is not looked at any more, but laid anew.
+  const holding = () => rows.whereNull('open.id').where('good_mid', '>=', today)
+  switch (filter) {
+    case 'now':
+      return holding().where('visit_from', '<=', today).where('visit_until', '>=', lapsedBefore)
+    case 'soon':
+      return holding().where('visit_from', '>', today).where('visit_from', '<=', plusDays(today, SOON_DAYS))
+    case 'booked':
+      return rows.whereNotNull('open.id')
+    case 'gone':
+      return rows.whereNull('open.id').where('good_mid', '<', today)
+    case 'lapsed':
+      return holding().where('visit_until', '<', lapsedBefore)
+    case 'all':
+      return rows
+  }
+}
+
+export async function listDue(
+  db: Knex,
+  filter: DueFilter,
+  today: LocalDay,
+  page = 0,
+): Promise<{ cars: DueCar[]; more: boolean }> {
+  const rows = await filtered(db, filter, today)
+    .groupBy('vehicles.id')
+    // Who has asked comes first, then who has waited longest.
+    .orderByRaw('wish.id IS NULL, care_dates.visit_from, vehicles.plate')
+    .limit(DUE_PAGE + 1)
+    .offset(page * DUE_PAGE)
+    .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS, 'care_dates.*', {
+      open_id: 'open.id',
+      open_kind: 'open.kind',
+      open_arrive: 'open.arrive_at',
+      wish_id: 'wish.id',
+    })
+  const cars = rows.slice(0, DUE_PAGE).map((row): DueCar => {
+    const dates = toCareDates(row)
+    return {
+      vehicle: toVehicle(row),
+      customer: toCustomer(row),
+      dates,
+      state: dueState(dates.visit, today),
+      ...(row.open_id
+        ? { booked: { jobId: row.open_id, kind: oneOf(JOB_KINDS, row.open_kind), arriveAt: row.open_arrive } }
+        : {}),
+      asked: row.wish_id !== null,
+    }
+  })
+  return { cars, more: rows.length > DUE_PAGE }
+}
+
+/** How many cars a list holds. */
+export async function countIn(db: Knex, filter: DueFilter, today: LocalDay): Promise<number> {
+  const [row] = await filtered(db, filter, today).countDistinct({ n: 'vehicles.id' })
+  return Number(row!.n)
+}
+
+/** How many cars each list holds. */
+export async function countDue(db: Knex, today: LocalDay): Promise<Record<DueFilter, number>> {
+  const counts = {} as Record<DueFilter, number>
+  for (const filter of DUE_FILTERS) counts[filter] = await countIn(db, filter, today)
+  return counts
+}

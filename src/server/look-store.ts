@@ -1,0 +1,114 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { Cause, Feel, Look, Water } from '@/core/aftercare'
+import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
+
+/** A look at one panel as it is kept: what was seen, what did it, by whom. */
+export type KeptLook = Pick<Look, 'unit' | 'water' | 'angleDegrees' | 'feel' | 'cleaned'> & {
+  cause?: Cause
+  note: string
+  by: string
+  at: Instant
+}
+
+type LookRow = {
+  job_id: string
+  unit: string
+  water: Water
+  angle_x10: number | null
+  feel: Feel | null
+  cleaned: 0 | 1
+  cause: Cause | null
+  note: string
+  by_person: string
+  at: string
+}
+
+const toLook = (row: LookRow): KeptLook => ({
+  unit: row.unit,
+  water: row.water,
+  ...(row.angle_x10 === null ? {} : { angleDegrees: row.angle_x10 / 10 }),
+  ...(row.feel === null ? {} : { feel: row.feel }),
+  cleaned: row.cleaned === 1,
+  ...(row.cause === null ? {} : { cause: row.cause }),
+  note: row.note,
+  by: row.by_person,
+  at: row.at as Instant,
+})
+
+export async function loadLooks(db: Knex, jobId: string): Promise<KeptLook[]> {
+  return (await db('looks').where({ job_id: jobId })).map(toLook)
+}
+
+/** Everything ever seen on a vehicle, by visit, the oldest first. */
+export async function looksOfVehicle(db: Knex, vehicleId: string): Promise<(KeptLook & { jobId: string })[]> {
+  const rows: LookRow[] = await db('looks')
+    .join('jobs', 'jobs.id', 'looks.job_id')
+    .where('jobs.vehicle_id', vehicleId)
+    .orderBy('looks.at')
+    .select('looks.*')
+  return rows.map((row) => ({ ...toLook(row), jobId: row.job_id }))
+}
+
+/** Keeps looks; one taken again replaces the earlier one of the same visit. */
+export async function writeLooks(trx: Knex, jobId: string, looks: readonly KeptLook[]): Promise<void> {
+  for (const look of looks)
+    await trx('looks')
+      .insert({
+        job_id: jobId,
+        unit: look.unit,
+        water: look.water,
+        angle_x10: look.angleDegrees === undefined ? null : Math.round(look.angleDegrees * 10),
+        feel: look.feel ?? null,
+        cleaned: look.cleaned ? 1 : 0,
+        cause: look.cause ?? null,
+        note: look.note,
+        by_person: look.by,
+        at: look.at,
+      })
+      .onConflict(['job_id', 'unit'])
+      .merge()
+}
+
+/** Takes a look back that was entered by mistake. */
+export async function dropLook(db: Knex, jobId: string, unit: string): Promise<void> {
+  await db('looks').where({ job_id: jobId, unit }).delete()
+}
+
+/** A visit the owner asked for. */
+export type VisitWish = { id: string; fromDay: LocalDay; words: string; askedAt: Instant }
+
+export async function addWish(
+  db: Knex,
+  vehicleId: string,
+  wish: Pick<VisitWish, 'fromDay' | 'words'>,
+  at: Instant,
+): Promise<void> {
+  await db('visit_wishes').insert({
+    id: randomUUID(),
+    vehicle_id: vehicleId,
+    from_day: wish.fromDay,
+    words: wish.words,
+    asked_at: at,
+  })
+}
+
+export async function openWishes(db: Knex, vehicleId: string): Promise<VisitWish[]> {
+  const rows = await db('visit_wishes')
+    .where({ vehicle_id: vehicleId })
+    .whereNull('answered_at')
+    .orderBy('asked_at')
+  return rows.map((row) => ({
+    id: row.id,
+    fromDay: localDayOrThrow(row.from_day),
+    words: row.words,
+    askedAt: row.asked_at,
+  }))
+}
+
+export async function answerWishes(trx: Knex, vehicleId: string, at: Instant): Promise<void> {
+  await trx('visit_wishes')
+    .where({ vehicle_id: vehicleId })
+    .whereNull('answered_at')
+    .update({ answered_at: at })
+}

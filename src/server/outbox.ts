@@ -1,0 +1,105 @@
+import type { Knex } from 'knex'
+import { asksToStop, OCCASION } from '@/core/messages'
+import { type Instant, plusMinutes } from '@/core/time'
+import type { MessageGateway } from '@/devices/message-gateway'
+import { type Message, type MessageRow, toMessage } from './message-store'
+
+/**
+ * The way out. A message is claimed before it is handed over and marked as sent after, and it is handed over with its own id
+ * as the key: whatever dies in between, it is handed over again with that key, and the gateway takes it once.
+ */
+
+/** A claim that is older than this was left behind by a process that died, minutes. */
+const CLAIM_MINUTES = 2
+const TRIES_MOST = 8
+/** Waits between two tries grow from one minute to a few hours. */
+const backOffMinutes = (attempts: number) => Math.min(240, 2 ** attempts)
+
+async function claim(db: Knex, now: Instant): Promise<Message | undefined> {
+  const rows: MessageRow[] = await db('messages')
+    .whereIn('id', (next) =>
+      next
+        .select('id')
+        .from('messages')
+        .where((either) =>
+          either
+            .where((waiting) => waiting.where('state', 'waiting').where('not_before', '<=', now))
+            .orWhere((left) =>
+              left.where('state', 'sending').where('claimed_at', '<=', plusMinutes(now, -CLAIM_MINUTES)),
+            ),
+        )
+        .orderBy(['not_before', 'id'])
+        .limit(1),
+    )
+    .update({ state: 'sending', claimed_at: now, attempts: db.raw('attempts + 1') })
+    .returning('*')
+  return rows[0] && toMessage(rows[0])
+}
+
+/** Consent may have been withdrawn since the message was written. */
+async function mayStillSend(db: Knex, { occasion, customerId }: Message): Promise<boolean> {
+  if (!OCCASION[occasion].needsConsent) return true
+  const customer = await db('customers').where({ id: customerId }).first('may_remind')
+  return customer?.may_remind === 1
+}
+
+async function deliver(db: Knex, gateway: MessageGateway, message: Message, now: Instant): Promise<boolean> {
+  const own = db('messages').where({ id: message.id, state: 'sending' })
+  if (!(await mayStillSend(db, message))) {
+    await own.update({ state: 'withdrawn', last_error: 'Consent was withdrawn.' })
+    return false
+  }
+  try {
+    const { channel, address, subject, text } = message
+    const { id } = await gateway.send({ key: message.id, channel, address, subject, text }, now)
+    await own.update({ state: 'sent', sent_at: now, gateway_id: id, last_error: '' })
+    return true
+  } catch (error) {
+    const failed = message.attempts >= TRIES_MOST
+    await db('messages')
+      .where({ id: message.id, state: 'sending' })
+      .update({
+        state: failed ? 'failed' : 'waiting',
+        not_before: plusMinutes(now, backOffMinutes(message.attempts)),
+        last_error: error instanceof Error ? error.message : String(error),
+      })
+    return false
+  }
+}
+
+/** Sends what is due, one after the other. Gives how many were sent. */
+export async function sendDue(db: Knex, gateway: MessageGateway, now: Instant, most = 200): Promise<number> {
+  let sent = 0
+  for (let at = 0; at < most; at++) {
+    const message = await claim(db, now)
+    if (!message) break
+    if (await deliver(db, gateway, message, now)) sent++
+  }
+  return sent
+}
+
+/** Nothing more is heard of a message after so long, days. */
+const NEWS_DAYS = 14
+
+/** Asks what became of messages that were sent lately. An answer that asks to be left alone ends the consent. */
+export async function takeNews(db: Knex, gateway: MessageGateway, now: Instant): Promise<number> {
+  const rows: MessageRow[] = await db('messages')
+    .where({ state: 'sent' })
+    .where('sent_at', '>', plusMinutes(now, -NEWS_DAYS * 1440))
+  const byGateway = new Map(rows.map((row) => [row.gateway_id!, toMessage(row)]))
+  const news = await gateway.news([...byGateway.keys()], now)
+  let written = 0
+  for (const { id, kind, words, at } of news) {
+    const message = byGateway.get(id)!
+    const fresh = await db('message_events')
+      .insert({ message_id: message.id, kind, words, at })
+      .onConflict(['message_id', 'kind'])
+      .ignore()
+      .returning('message_id')
+    if (fresh.length === 0) continue
+    written++
+    if (kind === 'replied' && asksToStop(words))
+      await db('customers').where({ id: message.customerId }).update({ may_remind: 0 })
+  }
+  return written
+}
