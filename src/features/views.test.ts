@@ -152,6 +152,8 @@ test('a job opens in the room where its work is', () => {
   expect(roomFor({ kind: 'between', next: operation })).toBe('work')
   expect(roomFor({ kind: 'waiting', operation, since: NOW })).toBe('work')
   expect(roomFor({ kind: 'handed-over' })).toBe('care')
+  expect(roomFor({ kind: 'to-look' }, 'visit')).toBe('visit')
+  expect(roomFor({ kind: 'handed-over' }, 'visit')).toBe('visit')
 })
 
 test('a panel of the plan says its number, its finding and its budget', () => {

@@ -58,3 +58,8 @@ export function duration(minutes: number): string {
 export function money(currency: string, cents: number): string {
   return new Intl.NumberFormat('en-IE', { style: 'currency', currency }).format(cents / 100)
 }
+
+/** `Apr 2027`: for what is only known to the month. */
+export function monthYear(day: LocalDay): string {
+  return format('UTC', { month: 'short', year: 'numeric' }, `${day}T12:00:00.000Z` as Instant)
+}

@@ -39,7 +39,7 @@ export function CareScreen({
               {care.layers.length === 1 ? 'the layer' : `${care.layers.length} layers`}
               {done ? '' : '. It moves when another layer is logged'}.
             </p>
-            <MilestoneList milestones={care.milestones} zone={zone} />
+            <MilestoneList milestones={care.milestones} zone={zone} now={now} />
           </>
         )}
       </section>
@@ -47,6 +47,7 @@ export function CareScreen({
         <section>
           <h2 className="mb-2 text-xl">Handover</h2>
           <div className="flex flex-col items-stretch gap-3">
+            <ButtonLink href={`/vehicles/${job.vehicle.id}`}>The years ahead</ButtonLink>
             <ButtonLink look="outline" href={`/jobs/${job.id}/handover`}>
               Handover sheet
             </ButtonLink>

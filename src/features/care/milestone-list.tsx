@@ -1,15 +1,24 @@
 import clsx from 'clsx'
 import type { Milestone } from '@/core/aftercare'
+import type { Instant } from '@/core/time'
 import { clock, dayText, longDay } from '@/ui/when'
 
-export function milestoneWhen({ when, hold }: Milestone, zone: string): string {
+/** Whether a hold has run out. */
+const isOver = ({ when, hold }: Milestone, now: Instant | undefined) =>
+  hold && now !== undefined && when.kind === 'instant' && when.at <= now
+
+export function milestoneWhen(milestone: Milestone, zone: string, now?: Instant): string {
+  const { when, hold } = milestone
   if (when.kind === 'instant')
-    return `${hold ? 'until' : 'from'} ${longDay(zone, when.at)}, ${clock(zone, when.at)}`
+    return `${isOver(milestone, now) ? 'over since' : hold ? 'until' : 'from'} ${longDay(zone, when.at)}, ${clock(zone, when.at)}`
   return when.until ? `${dayText(when.day)} to ${dayText(when.until)}` : `from ${dayText(when.day)}`
 }
 
+type Props = { milestones: readonly Milestone[]; zone: string; now?: Instant }
+
 /** The weeks after the coating as a stem: holds first, in copper, then what may be done from when. */
-export function MilestoneList({ milestones, zone }: { milestones: readonly Milestone[]; zone: string }) {
+export function MilestoneList({ milestones, zone, now }: Props) {
+  const holds = (milestone: Milestone) => milestone.hold && !isOver(milestone, now)
   return (
     <ol className="border-l-[3px] border-fern pl-5">
       {milestones.map((milestone) => (
@@ -18,21 +27,21 @@ export function MilestoneList({ milestones, zone }: { milestones: readonly Miles
             viewBox="0 0 30 18"
             className={clsx(
               'absolute top-3.5 -left-[22px] w-7',
-              milestone.hold ? 'stroke-copper' : 'stroke-fern',
+              holds(milestone) ? 'stroke-copper' : 'stroke-fern',
             )}
             aria-hidden="true"
           >
             <path
               d="M1,9 C8,0 22,0 29,9 C22,18 8,18 1,9 Z"
-              className={milestone.hold ? 'fill-sheet' : 'fill-fern'}
+              className={holds(milestone) ? 'fill-sheet' : 'fill-fern'}
               strokeWidth="2"
             />
           </svg>
           <div className="pl-4">
-            <p className={clsx('font-head text-lg font-semibold', milestone.hold && 'text-copper')}>
+            <p className={clsx('font-head text-lg font-semibold', holds(milestone) && 'text-copper')}>
               {milestone.title}{' '}
               <span className="font-text text-base font-normal text-ink">
-                {milestoneWhen(milestone, zone)}
+                {milestoneWhen(milestone, zone, now)}
               </span>
             </p>
             <p className="text-ink-soft">{milestone.advice}</p>

@@ -5,6 +5,8 @@ import { SideView } from '@/ui/side-view'
 import { leafletsOf } from '../leaflets'
 import { JobRooms } from './job-rooms'
 
+const KIND_NAME = { work: 'job', visit: 'visit', repair: 'repair' } as const
+
 /** Which car this is, how far it has come, and the way through its job. */
 export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
   const { job, live } = entry
@@ -16,13 +18,13 @@ export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
         <p className="font-head text-xl leading-tight font-bold">{vehicle.plate}</p>
         <p className="text-sm text-ink-soft">
           {vehicle.make} {vehicle.model}
-          {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} · job{' '}
-          {job.number}
+          {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()} · {job.customer.name} ·{' '}
+          {KIND_NAME[job.kind]} {job.number}
         </p>
       </div>
       {live && <Frond leaflets={leafletsOf(live, now)} height={52} className="max-sm:hidden" />}
       <div className="ml-auto self-end">
-        <JobRooms jobId={job.id} />
+        <JobRooms jobId={job.id} kind={job.kind} />
       </div>
     </div>
   )

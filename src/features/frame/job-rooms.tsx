@@ -2,15 +2,16 @@
 
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
+import type { JobKind } from '@/server/job-store'
 import { PatientLink } from '@/ui/patient-link'
-import { JOB_ROOMS } from './rooms'
+import { roomsOf } from './rooms'
 
 /** The way through a job, from measuring to care. */
-export function JobRooms({ jobId }: { jobId: string }) {
+export function JobRooms({ jobId, kind }: { jobId: string; kind: JobKind }) {
   const path = usePathname()
   return (
     <nav aria-label="This job" className="flex flex-wrap">
-      {JOB_ROOMS.map(({ room, label }) => {
+      {roomsOf(kind).map(({ room, label }) => {
         const here = path.endsWith(`/${room}`)
         return (
           <PatientLink

@@ -8,6 +8,8 @@ const LIST: [string, string][] = [
   ['g then w', 'Go to today’s work'],
   ['g then s', 'Go to the schedule'],
   ['g then v', 'Go to the vehicles'],
+  ['g then a', 'Go to aftercare: visits and messages'],
+  ['g then l', 'Go to what the shop has learned'],
   ['g then k', 'Go to the stock'],
   ['g then p', 'Go to the practice panel'],
   ['?', 'This list'],

@@ -10,6 +10,8 @@ const GO: Record<string, string> = {
   w: '/work',
   s: '/schedule',
   v: '/vehicles',
+  a: '/aftercare',
+  l: '/learning',
   k: '/stock',
   p: '/practice',
 }

@@ -34,15 +34,17 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
       <div className="space-y-6">
         <section>
           <h2 className="mb-2 text-xl">What came of it</h2>
-          <p>
-            Expected: {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone.
-            {reached !== undefined && (
-              <>
-                {' '}
-                Under the lamp: <strong>{Math.round(reached * 100)} %</strong>.
-              </>
-            )}
-          </p>
+          {agreement.summary.indexAfter > agreement.summary.indexBefore && (
+            <p>
+              Expected: {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone.
+              {reached !== undefined && (
+                <>
+                  {' '}
+                  Under the lamp: <strong>{Math.round(reached * 100)} %</strong>.
+                </>
+              )}
+            </p>
+          )}
           {handover.changes.some(({ film, gloss }) => film || gloss) ? (
             <table className="mt-2 w-full text-[15px]">
               <thead className="text-left text-sm text-ink-soft">

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
-import type { Floor } from '@/server/floor'
+import { type Floor, jobOnFloor } from '@/server/floor'
 import { loadHandover } from '@/server/handover'
 import { handoverPdf } from './handover-pdf'
 import { handoverPaper } from './paper'
 
 /** The handover sheet of a job as a PDF to be read in the browser; nothing where there is none. */
 export async function handoverResponse(db: Knex, floor: Floor, jobId: string): Promise<Response | undefined> {
-  const entry = floor.jobs.find(({ job }) => job.id === jobId)
+  const entry = await jobOnFloor(db, floor, jobId)
   const handover = entry && (await loadHandover(db, floor, entry))
   if (!entry || !handover) return undefined
   const pdf = await handoverPdf(handoverPaper(entry, handover, floor.shop, floor.now))

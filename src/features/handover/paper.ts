@@ -1,3 +1,4 @@
+import { careRulesFor } from '@/core/aftercare'
 import { isRework } from '@/core/handover'
 import type { Summary } from '@/core/job'
 import { letterOf } from '@/core/survey'
@@ -29,16 +30,23 @@ export type HandoverPaper = {
   cautions: string[]
 }
 
-const DO = [
-  'Wash by hand: two buckets, a clean mitt, straight strokes, top down.',
-  'Blot a dropping or sap at once with a damp cloth. Do not rub.',
-  'Use a topper once or twice a month, as a drying aid.',
-]
-const DO_NOT = [
-  'No brush tunnel, no harsh degreaser.',
-  'Nothing on the paint while one of the first dates still runs.',
-  'No polish without asking us: it takes the coating with it.',
-]
+/** Before the rules of the years: what holds for the first days. */
+const FIRST_DAYS = 'Nothing on the paint while one of the first dates still runs.'
+
+function rulesFor(entry: FloorJob, { care }: Handover, shop: Shop): HandoverPaper['rules'] {
+  const kinds = care.layers.map(({ productId }) => shop.catalogue.find(({ id }) => id === productId)?.kind)
+  const coated = kinds.some((kind) => kind && kind !== 'sealant' && kind !== 'topper')
+  const rules = careRulesFor({
+    ...entry.job.vehicle,
+    coated,
+    seaAir: shop.setup.climate.seaAir,
+  })
+  const texts = (kind: 'do' | 'do-not') => rules.filter((rule) => rule.kind === kind).map(({ text }) => text)
+  return {
+    yes: texts('do'),
+    no: [...(care.milestones.length > 0 ? [FIRST_DAYS] : []), ...texts('do-not')],
+  }
+}
 
 function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverPaper['panels'] {
   const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel]))
@@ -64,6 +72,8 @@ function resultLines(handover: Handover): string[] {
   const { summary } = handover.agreement
   const expected = Math.round(summary.expectedClearing * 100)
   const { reached } = handover
+  // A visit or a repair grades nothing anew.
+  if (summary.indexAfter <= summary.indexBefore) return []
   return [
     `The paint stood at ${letterOf(summary.indexBefore)} (${summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to ${letterOf(summary.indexAfter)} (${summary.indexAfter.toFixed(0)}), with about ${expected} % of the defects gone.`,
     ...(reached === undefined
@@ -124,7 +134,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
       advice: milestone.advice,
       hold: milestone.hold,
     })),
-    rules: { yes: DO, no: DO_NOT },
+    rules: rulesFor(entry, handover, shop),
     inspection: inspection.passed
       ? `Looked at panel by panel by ${inspectors.join(' and ')}, who did not work on this paint: nothing at fault.${reworks.length > 0 ? ` ${reworks.length === 1 ? 'One place was' : `${reworks.length} places were`} done again first.` : ''}`
       : verdicts.length === 0

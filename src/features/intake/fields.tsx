@@ -8,7 +8,10 @@ import { Field } from '@/ui/field'
 
 export type Form = UseFormReturn<Intake>
 
-type TextName = Exclude<keyof Intake, 'mayRemind' | 'salted' | 'hardWater' | 'treatments'>
+type TextName = Exclude<
+  keyof Intake,
+  'mayRemind' | 'salted' | 'hardWater' | 'treatments' | 'language' | 'writeBy'
+>
 
 type TextProps = {
   form: Form
@@ -46,7 +49,7 @@ export function Tick({
 }
 
 /** One of a few words, chosen by touch. */
-export function Pick<N extends 'purpose' | 'storage' | 'washing' | 'hardness'>({
+export function Pick<N extends 'purpose' | 'storage' | 'washing' | 'hardness' | 'language' | 'writeBy'>({
   form,
   name,
   label,

@@ -5,6 +5,7 @@ import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { Controller, type FieldErrors, useForm } from 'react-hook-form'
+import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/messages'
 import { PURPOSE, PURPOSES } from '@/core/vehicle'
 import { takeVehicleIn } from '@/server/actions/intake'
 import type { Past } from '@/server/actions/known'
@@ -13,7 +14,7 @@ import type { KnownVehicle } from '@/server/vehicle-store'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { clearDraft, readDraft, writeDraft } from './draft'
-import { CARD, type Form, Text, Tick } from './fields'
+import { CARD, type Form, Pick, Text, Tick } from './fields'
 import { intakeOf } from './known'
 import { KnownSearch } from './known-search'
 import { PastCard } from './past-card'
@@ -93,8 +94,10 @@ export function IntakeForm({ today, recent, back }: Props) {
   }
   /** The owner stays, the vehicle is a new one. */
   const forget = () => {
-    const { customerId, customerName, phone, email, mayRemind, arriveDay } = form.getValues()
-    form.reset({ ...emptyIntake(today), customerId, customerName, phone, email, mayRemind, arriveDay })
+    const { customerId, customerName, phone, email, mayRemind, language, writeBy, arriveDay } =
+      form.getValues()
+    const owner = { customerId, customerName, phone, email, mayRemind, language, writeBy }
+    form.reset({ ...emptyIntake(today), ...owner, arriveDay })
     setPast(undefined)
     go(stepOf('plate'))
   }
@@ -217,6 +220,20 @@ function StepCustomer({
         <Tick form={form} name="mayRemind">
           May be reminded of washes and visits
         </Tick>
+      </div>
+      <div className="mt-3 flex flex-wrap gap-x-8 gap-y-3">
+        <Pick
+          form={form}
+          name="language"
+          label="Written to in"
+          options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
+        />
+        <Pick
+          form={form}
+          name="writeBy"
+          label="Written to by"
+          options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
+        />
       </div>
     </>
   )

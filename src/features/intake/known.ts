@@ -9,6 +9,8 @@ export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
     phone: customer.phone,
     email: customer.email,
     mayRemind: customer.mayRemind,
+    language: customer.language,
+    writeBy: customer.writeBy,
     vehicleId: vehicle.id,
     plate: vehicle.plate,
     vin: vehicle.vin,

@@ -27,7 +27,15 @@ test('a draft is taken up where the first thing is missing', () => {
 
 test('a vehicle that comes back only needs today’s wish to be taken in', () => {
   const known = intakeOf({
-    customer: { id: 'c', name: 'Ita', phone: '', email: '', mayRemind: true },
+    customer: {
+      id: 'c',
+      name: 'Ita',
+      phone: '',
+      email: '',
+      mayRemind: true,
+      language: 'en',
+      writeBy: 'email',
+    },
     vehicle: {
       id: 'v',
       plate: 'IM 1',

@@ -1,48 +1,70 @@
 'use client'
 
 import Link from 'next/link'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
+import { findVehicles } from '@/server/actions/known'
 import type { KnownVehicle } from '@/server/vehicle-store'
+import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
+import { BringHistory } from './bring-history'
 
-const plain = (text: string) => text.toLowerCase().replace(/[^\p{L}\p{N}]/gu, '')
+type Page = { known: readonly KnownVehicle[]; more: boolean }
 
-/** Every vehicle the shop looks after. */
-export function VehicleList({ known }: { known: readonly KnownVehicle[] }) {
+/** Every vehicle the shop looks after, a page at a time; what is typed is looked for among all of them. */
+export function VehicleList({ first }: { first: Page }) {
+  const [shown, setShown] = useState<Page>(first)
   const [query, setQuery] = useState('')
-  const found = known.filter(({ customer, vehicle }) =>
-    plain(`${vehicle.plate} ${customer.name} ${vehicle.make} ${vehicle.model} ${vehicle.vin}`).includes(
-      plain(query),
-    ),
-  )
+  const [pages, setPages] = useState(1)
+  const [fault, setFault] = useState(false)
+  const asked = useRef(0)
+  const ask = async (typed: string, page: number) => {
+    const turn = ++asked.current
+    const answer = await findVehicles(typed, page).catch(() => undefined)
+    // An answer that comes after a later question is no longer wanted.
+    if (turn !== asked.current) return
+    setFault(answer === undefined)
+    if (!answer) return
+    setPages(page + 1)
+    setShown((before) => ({
+      known: page === 0 ? answer.known : [...before.known, ...answer.known],
+      more: answer.more,
+    }))
+  }
   return (
     <div className="mx-auto max-w-5xl p-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-3xl">Vehicles we look after</h1>
         <div className="w-72">
-          <Field label="Find by plate, name or make">
+          <Field
+            label="Find by plate, name or make"
+            {...(fault ? { error: 'The shop’s memory does not answer. Type on, or try again.' } : {})}
+          >
             <input
               type="search"
               className="field"
               autoComplete="off"
               value={query}
-              onChange={(event) => setQuery(event.target.value)}
+              onChange={(event) => {
+                setQuery(event.target.value)
+                void ask(event.target.value, 0)
+              }}
             />
           </Field>
         </div>
       </div>
-      {known.length === 0 && (
+      {first.known.length === 0 && (
         <p className="mt-6 text-lg">None yet. The first one that is taken in is remembered here for good.</p>
       )}
-      {known.length > 0 && found.length === 0 && (
+      {first.known.length > 0 && shown.known.length === 0 && (
         <p className="mt-6">Nothing by that name. Try fewer letters.</p>
       )}
       <ul className="mt-5 grid gap-2 sm:grid-cols-2">
-        {found.map(({ customer, vehicle, visits }) => (
+        {shown.known.map(({ customer, vehicle, visits }) => (
           <li key={vehicle.id}>
             <Link
               href={`/vehicles/${vehicle.id}`}
+              prefetch={false}
               className="sheet flex min-h-20 items-center gap-4 p-3 no-underline hover:border-fern"
             >
               <SideView shape={vehicle.shape} className="h-12 w-28 shrink-0" />
@@ -59,6 +81,12 @@ export function VehicleList({ known }: { known: readonly KnownVehicle[] }) {
           </li>
         ))}
       </ul>
+      {shown.more && (
+        <Button look="outline" className="mt-4" onClick={() => void ask(query, pages)}>
+          More of them
+        </Button>
+      )}
+      <BringHistory />
     </div>
   )
 }

@@ -75,6 +75,16 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       )}
       {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
       {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
+      {operation.kind === 'look' && view.job.kind === 'visit' && (
+        <p className="mt-2">
+          <Link
+            href={`/jobs/${view.job.id}/visit`}
+            className="inline-flex min-h-11 items-center font-semibold"
+          >
+            The look, panel by panel
+          </Link>
+        </p>
+      )}
       {operation.kind === 'finish' && (
         <p className="mt-2">
           <Link

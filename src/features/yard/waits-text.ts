@@ -21,6 +21,8 @@ export function waitsText(
       return { what: 'Waits to be measured', until: 'Take the gauge round', hold: false }
     case 'choice':
       return { what: 'Waits for a package', until: 'Talk to the customer', hold: false }
+    case 'look':
+      return { what: 'Waits to be looked at', until: 'Log the visit', hold: false }
     case 'arrival':
       return { what: 'Not here yet', until: `Comes ${at(waits.at)}`, hold: false }
     case 'work':

@@ -13,7 +13,7 @@ import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
 type Context = { zone: string; now: Instant; nameOf: (person: string) => string }
 
 /** The shop as a floor plan, and beside it what comes next. */
-export function YardScreen({ yard, context }: { yard: Yard; context: Context }) {
+export function YardScreen({ yard, after, context }: { yard: Yard; after: After; context: Context }) {
   return (
     <div className="grid gap-6 p-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
       <section aria-label="The floor">
@@ -45,8 +45,36 @@ export function YardScreen({ yard, context }: { yard: Yard; context: Context }) 
           </div>
         </div>
       </section>
-      <NextList next={yard.next} context={context} />
+      <div>
+        <NextList next={yard.next} context={context} />
+        <AfterList after={after} />
+      </div>
     </div>
+  )
+}
+
+/** What waits in the years after: cars to be seen, and answers nobody has read. */
+export type After = { toSee: number; answers: number }
+
+function AfterList({ after: { toSee, answers } }: { after: After }) {
+  if (toSee + answers === 0) return null
+  return (
+    <ul aria-label="Aftercare" className="mt-4 border-t border-line pt-2 text-[15px]">
+      {toSee > 0 && (
+        <li>
+          <Link href="/aftercare" className="inline-flex min-h-11 items-center">
+            {toSee} {toSee === 1 ? 'car' : 'cars'} to be seen for a visit
+          </Link>
+        </li>
+      )}
+      {answers > 0 && (
+        <li>
+          <Link href="/aftercare/messages" className="inline-flex min-h-11 items-center font-semibold">
+            {answers} {answers === 1 ? 'answer' : 'answers'} from owners, unread
+          </Link>
+        </li>
+      )}
+    </ul>
   )
 }
 

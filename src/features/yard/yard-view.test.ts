@@ -75,7 +75,17 @@ function entry(job: LiveJob, now: Instant = NOW): FloorJob {
     job: {
       id: 'j',
       number: 101,
-      customer: { id: 'c', name: 'Ita', phone: '', email: '', mayRemind: false },
+      kind: 'work',
+      onGuarantee: false,
+      customer: {
+        id: 'c',
+        name: 'Ita',
+        phone: '',
+        email: '',
+        mayRemind: false,
+        language: 'en',
+        writeBy: 'email',
+      },
       vehicle: {
         id: 'v',
         plate: 'IM 1',

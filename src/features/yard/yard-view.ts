@@ -10,6 +10,7 @@ import type { Floor, FloorJob } from '@/server/floor'
 export type WaitsFor =
   | { kind: 'reading' }
   | { kind: 'choice' }
+  | { kind: 'look' }
   | { kind: 'arrival'; at: Instant }
   | { kind: 'work'; operation: PlannedOperation; by: string[]; until: Instant; overdue: boolean }
   | { kind: 'hold'; operation: PlannedOperation; until: Instant }
@@ -79,6 +80,8 @@ export function waitsFor(entry: FloorJob, now: Instant): WaitsFor {
       return job.arriveAt > now ? { kind: 'arrival', at: job.arriveAt } : { kind: 'reading' }
     case 'to-choose':
       return { kind: 'choice' }
+    case 'to-look':
+      return { kind: 'look' }
     case 'planned': {
       const first = placedOf(live!, stage.next.id)
       return job.arriveAt > now && (!first || first.start >= now)

@@ -1,0 +1,16 @@
+import { careCalendarResponse } from '@/features/vehicles/care-calendar'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { vehicleOfLink } from '@/server/owner-links'
+import { loadShop } from '@/server/shop-store'
+import { findKnown } from '@/server/vehicle-store'
+
+/** The calendar of an owner's car, to be subscribed to for as long as the link is open. */
+export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {
+  const db = await database()
+  const owned = await vehicleOfLink(db, (await params).token, now())
+  const known = owned && (await findKnown(db, owned.vehicleId))
+  return known
+    ? careCalendarResponse(db, await loadShop(db), known, now())
+    : new Response('This link does not lead anywhere any more.', { status: 404 })
+}

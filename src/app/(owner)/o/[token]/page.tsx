@@ -1,0 +1,17 @@
+import { notFound } from 'next/navigation'
+import { OwnerPageScreen } from '@/features/owner/owner-page-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadOwnerPage } from '@/server/owner-page'
+import { loadShop } from '@/server/shop-store'
+
+/** The page of an owner: their car and nothing else. */
+export default async function OwnerPage({ params }: { params: Promise<{ token: string }> }) {
+  const { token } = await params
+  const db = await database()
+  const shop = await loadShop(db)
+  const at = now()
+  const page = await loadOwnerPage(db, shop, token, at)
+  if (!page) notFound()
+  return <OwnerPageScreen token={token} page={page} setup={shop.setup} now={at} />
+}

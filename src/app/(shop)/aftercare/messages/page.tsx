@@ -1,0 +1,45 @@
+import type { Metadata } from 'next'
+import { MessagesScreen } from '@/features/aftercare/messages-screen'
+import { proposalViews } from '@/features/aftercare/proposal-view'
+import { Live } from '@/features/frame/live'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { listMessages, unreadReplies } from '@/server/message-store'
+import { proposeMessages } from '@/server/proposed-messages'
+import { loadShop } from '@/server/shop-store'
+import { platesOf } from '@/server/vehicle-store'
+
+export const metadata: Metadata = { title: 'Messages' }
+
+/** So many are written out; the rest is counted. */
+const PROPOSALS_SHOWN = 60
+
+type Props = { searchParams: Promise<{ page?: string }> }
+
+export default async function MessagesPage({ searchParams }: Props) {
+  const page = Math.max(0, Math.floor(Number((await searchParams).page ?? 0)) || 0)
+  const db = await database()
+  const shop = await loadShop(db)
+  const at = now()
+  const { proposed, more } = await proposeMessages(db, shop, at, PROPOSALS_SHOWN)
+  const queue = await listMessages(db, ['waiting', 'sending', 'failed'])
+  const sent = await listMessages(db, ['sent', 'withdrawn'], page)
+  const replies = await unreadReplies(db)
+  const vehicles = [...queue.messages, ...sent.messages, ...replies].map(({ vehicleId }) => vehicleId)
+  return (
+    <>
+      <Live />
+      <MessagesScreen
+        proposals={{ shown: await proposalViews(db, shop, proposed), more }}
+        queue={queue.messages}
+        sent={sent}
+        replies={replies}
+        plates={await platesOf(db, vehicles)}
+        page={page}
+        zone={shop.setup.timezone}
+        now={at}
+        quiet={shop.setup.quiet}
+      />
+    </>
+  )
+}

@@ -1,0 +1,36 @@
+import type { Metadata } from 'next'
+import { dayIn } from '@/core/time'
+import { DueScreen } from '@/features/aftercare/due-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { countDue, DUE_FILTERS, type DueFilter, listDue } from '@/server/due-list'
+import { loadShop } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Aftercare' }
+
+type Props = { searchParams: Promise<{ show?: string; page?: string }> }
+
+export default async function AftercarePage({ searchParams }: Props) {
+  const { show, page: asked } = await searchParams
+  const filter: DueFilter = DUE_FILTERS.find((each) => each === show) ?? 'now'
+  const page = Math.max(0, Math.floor(Number(asked ?? 0)) || 0)
+  const db = await database()
+  const { setup, catalogue } = await loadShop(db)
+  const at = now()
+  const today = dayIn(setup.timezone, at)
+  const { cars, more } = await listDue(db, filter, today, page)
+  return (
+    <DueScreen
+      cars={cars}
+      more={more}
+      page={page}
+      filter={filter}
+      counts={await countDue(db, today)}
+      products={new Map(catalogue.map(({ id, name }) => [id, name]))}
+      today={today}
+      now={at}
+      zone={setup.timezone}
+      currency={setup.currency}
+    />
+  )
+}

@@ -1,0 +1,16 @@
+import type { Metadata } from 'next'
+import { LANGUAGES, OCCASIONS } from '@/core/messages'
+import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
+import { database } from '@/server/db'
+import { templateFor } from '@/server/message-store'
+
+export const metadata: Metadata = { title: 'Texts' }
+
+export default async function TextsPage() {
+  const db = await database()
+  const texts: TextView[] = []
+  for (const occasion of OCCASIONS)
+    for (const language of LANGUAGES)
+      texts.push({ occasion, language, ...(await templateFor(db, occasion, language)) })
+  return <TextsScreen texts={texts} />
+}

@@ -1,0 +1,13 @@
+import { notFound } from 'next/navigation'
+import { VisitScreen } from '@/features/aftercare/visit-screen'
+import { database } from '@/server/db'
+import { requestJob } from '@/server/request-floor'
+import { loadVisit } from '@/server/visit'
+
+export default async function VisitPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const { floor, entry } = await requestJob(id)
+  if (entry?.job.kind !== 'visit') notFound()
+  const visit = await loadVisit(await database(), floor.shop, entry.job, floor.now)
+  return <VisitScreen entry={entry} visit={visit} shop={floor.shop} now={floor.now} />
+}

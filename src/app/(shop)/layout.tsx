@@ -1,0 +1,69 @@
+import type { Metadata } from 'next'
+import { cookies } from 'next/headers'
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { Shortcuts } from '@/features/frame/shortcuts'
+import { ThemeSwitch } from '@/features/frame/theme-switch'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadShop } from '@/server/shop-store'
+import { clock, longDay } from '@/ui/when'
+import { Wordmark } from '@/ui/wordmark'
+import '../globals.css'
+
+export const metadata: Metadata = { title: { default: 'Fern Yard', template: '%s · Fern Yard' } }
+export const dynamic = 'force-dynamic'
+
+const ROOMS = [
+  { href: '/', label: 'Yard' },
+  { href: '/intake', label: 'Take in' },
+  { href: '/work', label: 'Today' },
+  { href: '/schedule', label: 'Schedule' },
+  { href: '/vehicles', label: 'Vehicles' },
+  { href: '/aftercare', label: 'Aftercare' },
+  { href: '/stock', label: 'Stock' },
+  { href: '/learning', label: 'Learning' },
+  { href: '/shop', label: 'Shop' },
+] as const
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const theme = (await cookies()).get('theme')?.value === 'booth' ? 'booth' : 'paper'
+  const { setup } = await loadShop(await database())
+  const at = now()
+  return (
+    <html lang="en-IE" data-theme={theme}>
+      <body className="min-h-dvh">
+        <a
+          href="#main"
+          className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
+        >
+          To the content
+        </a>
+        <header className="no-print flex flex-wrap items-center gap-x-2 border-b-2 xl:gap-x-5 border-ink px-4 lg:px-5 py-1.5">
+          <Link href="/" className="no-underline">
+            <Wordmark />
+          </Link>
+          <nav aria-label="Rooms" className="flex">
+            {ROOMS.map(({ href, label }) => (
+              <Link
+                key={href}
+                href={href}
+                className="flex min-h-11 items-center px-1.5 font-head text-[15px] xl:text-base xl:px-2.5 font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
+              >
+                {label}
+              </Link>
+            ))}
+          </nav>
+          <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
+            {longDay(setup.timezone, at)}, {clock(setup.timezone, at)}
+          </p>
+          <Shortcuts />
+          <div className="max-lg:ml-auto">
+            <ThemeSwitch theme={theme} />
+          </div>
+        </header>
+        <main id="main">{children}</main>
+      </body>
+    </html>
+  )
+}

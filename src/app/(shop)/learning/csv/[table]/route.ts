@@ -1,0 +1,23 @@
+import { writeCsv } from '@/core/learning'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { CSV_TABLES, loadLearned, PERIODS } from '@/server/learning'
+import { loadShop } from '@/server/shop-store'
+
+/** One table of what was learned, as CSV (RFC 4180). */
+export async function GET(request: Request, { params }: { params: Promise<{ table: string }> }) {
+  const { table } = await params
+  const name = table.replace(/\.csv$/, '')
+  const write = CSV_TABLES[name]
+  if (!write) return new Response('There is no such table.', { status: 404 })
+  const months = new URL(request.url).searchParams.get('months')
+  const db = await database()
+  const period = PERIODS.find((each) => String(each) === months) ?? 12
+  const { columns, rows } = write(await loadLearned(db, await loadShop(db), now(), period))
+  return new Response(writeCsv(columns, rows), {
+    headers: {
+      'content-type': 'text/csv; charset=utf-8',
+      'content-disposition': `attachment; filename="${name}-${period}-months.csv"`,
+    },
+  })
+}

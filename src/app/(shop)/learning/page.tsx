@@ -1,0 +1,28 @@
+import type { Metadata } from 'next'
+import { LearningScreen } from '@/features/learning/learning-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadLearned, PERIODS } from '@/server/learning'
+import { listPaceChanges } from '@/server/lesson-store'
+import { loadShop } from '@/server/shop-store'
+
+export const metadata: Metadata = { title: 'Learning' }
+
+type Props = { searchParams: Promise<{ months?: string }> }
+
+export default async function LearningPage({ searchParams }: Props) {
+  const { months } = await searchParams
+  const period = PERIODS.find((each) => String(each) === months) ?? 12
+  const db = await database()
+  const shop = await loadShop(db)
+  return (
+    <LearningScreen
+      learned={await loadLearned(db, shop, now(), period)}
+      period={period}
+      changes={await listPaceChanges(db)}
+      costs={shop.setup.costs}
+      currency={shop.setup.currency}
+      zone={shop.setup.timezone}
+    />
+  )
+}

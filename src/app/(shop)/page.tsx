@@ -1,0 +1,45 @@
+import { dayIn } from '@/core/time'
+import { Live } from '@/features/frame/live'
+import { YardScreen } from '@/features/yard/yard-screen'
+import { yardView } from '@/features/yard/yard-view'
+import { bayAir, believed } from '@/server/air'
+import { database } from '@/server/db'
+import { countIn } from '@/server/due-list'
+import { unreadReplies } from '@/server/message-store'
+import { requestFloor } from '@/server/request-floor'
+import { everyone } from '@/server/shop-store'
+
+export default async function YardPage() {
+  const floor = await requestFloor()
+  const { setup, catalogue } = floor.shop
+  const db = await database()
+  const air = await bayAir(
+    db,
+    setup.places.map(({ id }) => id),
+    floor.now,
+  )
+  const yard = yardView(
+    floor,
+    (place) => believed(air.get(place)),
+    (car) => {
+      const next = car?.entry.live?.plan.operations.find(
+        ({ id, productId }) => productId && car.entry.live!.progress[id]?.kind !== 'done',
+      )
+      return catalogue.find(({ id }) => id === next?.productId) ?? catalogue[0]!
+    },
+  )
+  const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
+  return (
+    <>
+      <Live />
+      <YardScreen
+        yard={yard}
+        after={{
+          toSee: await countIn(db, 'now', dayIn(setup.timezone, floor.now)),
+          answers: (await unreadReplies(db)).length,
+        }}
+        context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
+      />
+    </>
+  )
+}

@@ -1,0 +1,14 @@
+import { careCalendarResponse } from '@/features/vehicles/care-calendar'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { loadShop } from '@/server/shop-store'
+import { findKnown } from '@/server/vehicle-store'
+
+/** The year ahead of one vehicle for any calendar program. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  const db = await database()
+  const known = await findKnown(db, (await params).id)
+  return known
+    ? careCalendarResponse(db, await loadShop(db), known, now())
+    : new Response('There is no such vehicle.', { status: 404 })
+}

@@ -1,0 +1,23 @@
+import type { Metadata } from 'next'
+import { notFound } from 'next/navigation'
+import type { ReactNode } from 'react'
+import { VehicleHeader } from '@/features/vehicles/vehicle-frame'
+import { requestVehicle } from '@/server/request-floor'
+
+type Props = { params: Promise<{ id: string }>; children: ReactNode }
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const known = await requestVehicle((await params).id)
+  return { title: known?.vehicle.plate ?? 'No such vehicle' }
+}
+
+export default async function VehicleLayout({ params, children }: Props) {
+  const known = await requestVehicle((await params).id)
+  if (!known) notFound()
+  return (
+    <>
+      <VehicleHeader known={known} />
+      {children}
+    </>
+  )
+}

@@ -1,0 +1,50 @@
+import { notFound } from 'next/navigation'
+import { dayIn } from '@/core/time'
+import { Live } from '@/features/frame/live'
+import { OwnerScreen } from '@/features/vehicles/owner-screen'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { messagesOfVehicle, templateFor } from '@/server/message-store'
+import { listOwnerLinks } from '@/server/owner-links'
+import { failing, loadProtection } from '@/server/protection'
+import { requestVehicle } from '@/server/request-floor'
+import { loadShop } from '@/server/shop-store'
+import { bookedRepair } from '@/server/short-jobs'
+
+export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
+  const known = await requestVehicle((await params).id)
+  if (!known) notFound()
+  const db = await database()
+  const shop = await loadShop(db)
+  const at = now()
+  const { customer, vehicle } = known
+  const protection = await loadProtection(db, shop, vehicle, at)
+  const repair = await bookedRepair(db, vehicle.id)
+  return (
+    <>
+      <Live />
+      <OwnerScreen
+        customer={customer}
+        vehicleId={vehicle.id}
+        car={`${vehicle.make} ${vehicle.model}`}
+        failed={failing(protection).flatMap(({ unit, alone }) => (alone ? [unit.name.toLowerCase()] : []))}
+        templates={{
+          words: await templateFor(db, 'words', customer.language),
+          'panel-failed': await templateFor(db, 'panel-failed', customer.language),
+        }}
+        messages={await messagesOfVehicle(db, vehicle.id)}
+        {...(repair
+          ? {
+              repair: {
+                day: dayIn(shop.setup.timezone, repair.arriveAt),
+                onGuarantee: repair.onGuarantee,
+              },
+            }
+          : {})}
+        links={await listOwnerLinks(db, vehicle.id)}
+        zone={shop.setup.timezone}
+        now={at}
+      />
+    </>
+  )
+}

@@ -1,0 +1,28 @@
+import { notFound } from 'next/navigation'
+import { Live } from '@/features/frame/live'
+import { CareOverview } from '@/features/vehicles/care-overview'
+import { now } from '@/server/clock'
+import { database } from '@/server/db'
+import { requestVehicle } from '@/server/request-floor'
+import { loadShop } from '@/server/shop-store'
+import { loadVehicleCare } from '@/server/vehicle-care'
+
+export default async function VehiclePage({ params }: { params: Promise<{ id: string }> }) {
+  const known = await requestVehicle((await params).id)
+  if (!known) notFound()
+  const db = await database()
+  const shop = await loadShop(db)
+  const at = now()
+  return (
+    <>
+      <Live />
+      <CareOverview
+        known={known}
+        care={await loadVehicleCare(db, shop, known.vehicle, at)}
+        zone={shop.setup.timezone}
+        now={at}
+        currency={shop.setup.currency}
+      />
+    </>
+  )
+}

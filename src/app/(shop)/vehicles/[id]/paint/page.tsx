@@ -1,0 +1,23 @@
+import { notFound } from 'next/navigation'
+import { PaintScreen } from '@/features/vehicles/paint-screen'
+import { database } from '@/server/db'
+import { loadLedger } from '@/server/ledger-store'
+import { requestVehicle } from '@/server/request-floor'
+import { loadShop } from '@/server/shop-store'
+import { loadTrends } from '@/server/trends'
+import { correctionsOf } from '@/server/vehicle-care'
+
+export default async function PaintPage({ params }: { params: Promise<{ id: string }> }) {
+  const known = await requestVehicle((await params).id)
+  if (!known) notFound()
+  const db = await database()
+  const { setup } = await loadShop(db)
+  return (
+    <PaintScreen
+      known={known}
+      ledger={await loadLedger(db, known.vehicle.id)}
+      trends={await loadTrends(db, known.vehicle, setup.timezone)}
+      corrections={await correctionsOf(db, known.vehicle)}
+    />
+  )
+}

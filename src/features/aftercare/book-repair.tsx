@@ -1,0 +1,117 @@
+'use client'
+
+import { useState } from 'react'
+import { bookRepair, daysForRepair, type RepairDays } from '@/server/actions/visits'
+import type { DayOffered } from '@/server/short-jobs'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { duration, money } from '@/ui/when'
+import { BookingDialog } from './booking-dialog'
+import { DayChoice } from './day-choice'
+import { useVisitAction } from './use-visit-action'
+
+type Props = {
+  visitId: string
+  panels: readonly { id: string; name: string }[]
+  standsForAll: boolean
+  currency: string
+  today: string
+}
+
+/** Plans the repair into the schedule: which panels, who pays, and on which day. */
+export function BookRepair({ visitId, panels, standsForAll, currency, today }: Props) {
+  const [open, setOpen] = useState(false)
+  const [chosen, setChosen] = useState<readonly string[]>(panels.map(({ id }) => id))
+  const [onGuarantee, setOnGuarantee] = useState(standsForAll)
+  const [from, setFrom] = useState(today)
+  const [found, setFound] = useState<RepairDays | { message: string }>()
+  const [day, setDay] = useState<DayOffered>()
+  const { run, pending, refusal, clear } = useVisitAction()
+  const search = async (wanted: { panels: readonly string[]; onGuarantee: boolean; from: string }) => {
+    setChosen(wanted.panels)
+    setOnGuarantee(wanted.onGuarantee)
+    setFrom(wanted.from)
+    setFound(undefined)
+    setDay(undefined)
+    clear()
+    const typed = { panels: [...wanted.panels], onGuarantee: wanted.onGuarantee }
+    const answer = await daysForRepair(visitId, typed, wanted.from).catch(() => ({
+      message: 'The server does not answer. Try again.',
+    }))
+    setFound(answer)
+    if (!('message' in answer)) setDay(answer.days[0])
+  }
+  const now = { panels: chosen, onGuarantee, from }
+  return (
+    <BookingDialog
+      title="Coat again what has failed"
+      trigger={<Button>Plan the repair</Button>}
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        if (next) void search(now)
+      }}
+      refusal={refusal}
+      pending={pending}
+      ready={day !== undefined}
+      onBook={() =>
+        run(
+          () => bookRepair(visitId, { panels: [...chosen], onGuarantee }, day!.day),
+          () => setOpen(false),
+        )
+      }
+    >
+      <fieldset>
+        <legend className="mb-1 font-head text-sm font-semibold">Panels</legend>
+        <div className="flex flex-wrap gap-1.5">
+          {panels.map(({ id, name }) => (
+            <button
+              key={id}
+              type="button"
+              aria-pressed={chosen.includes(id)}
+              onClick={() =>
+                void search({
+                  ...now,
+                  panels: chosen.includes(id) ? chosen.filter((each) => each !== id) : [...chosen, id],
+                })
+              }
+              className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      </fieldset>
+      <Choice
+        label="Who pays"
+        options={[
+          { value: 'shop', name: 'We do, on guarantee' },
+          { value: 'owner', name: 'The owner' },
+        ]}
+        value={onGuarantee ? 'shop' : 'owner'}
+        onChange={(who) => void search({ ...now, onGuarantee: who === 'shop' })}
+      />
+      {onGuarantee && !standsForAll && (
+        <p className="text-copper">
+          By the rules this is not on guarantee. The shop may still be generous: it is your choice.
+        </p>
+      )}
+      {found && !('message' in found) && (
+        <p>
+          {found.steps.join(' · ')}. {duration(found.minutes)} of work,{' '}
+          <strong>{onGuarantee ? 'nothing to pay' : money(currency, found.totalCents)}</strong>.
+        </p>
+      )}
+      <Field label="Look from">
+        <input
+          type="date"
+          className="field"
+          value={from}
+          onChange={(event) => void search({ ...now, from: event.target.value })}
+        />
+      </Field>
+      <DayChoice found={found} chosen={day} onChoose={setDay} />
+    </BookingDialog>
+  )
+}

@@ -1,0 +1,74 @@
+'use client'
+
+import { useState } from 'react'
+import type { LocalDay } from '@/core/time'
+import { bookVisit, daysForVisit } from '@/server/actions/visits'
+import type { DayOffered } from '@/server/short-jobs'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { money } from '@/ui/when'
+import { BookingDialog } from './booking-dialog'
+import { DayChoice } from './day-choice'
+import { useVisitAction } from './use-visit-action'
+
+type Props = { vehicleId: string; plate: string; from: LocalDay; currency: string }
+
+/** Takes a visit into the schedule: the days on which it fits, and one of them chosen. */
+export function BookVisit({ vehicleId, plate, from, currency }: Props) {
+  const [open, setOpen] = useState(false)
+  const [start, setStart] = useState<string>(from)
+  const [found, setFound] = useState<Awaited<ReturnType<typeof daysForVisit>>>()
+  const [day, setDay] = useState<DayOffered>()
+  const [words, setWords] = useState('')
+  const { run, pending, refusal, clear } = useVisitAction()
+  const search = async (wanted: string) => {
+    setStart(wanted)
+    setFound(undefined)
+    setDay(undefined)
+    clear()
+    const answer = await daysForVisit(vehicleId, wanted).catch(() => ({
+      message: 'The server does not answer. Try again.',
+    }))
+    setFound(answer)
+    if (!('message' in answer)) setDay(answer.days[0])
+  }
+  return (
+    <BookingDialog
+      title={`A visit for ${plate}`}
+      trigger={<Button look="outline">Book a visit</Button>}
+      open={open}
+      onOpenChange={(next) => {
+        setOpen(next)
+        if (next) void search(from)
+      }}
+      refusal={refusal}
+      pending={pending}
+      ready={day !== undefined}
+      onBook={() =>
+        run(
+          () => bookVisit(vehicleId, day!.day, words),
+          () => setOpen(false),
+        )
+      }
+    >
+      <Field label="Look from">
+        <input
+          type="date"
+          className="field"
+          value={start}
+          onChange={(event) => void search(event.target.value)}
+        />
+      </Field>
+      <DayChoice found={found} chosen={day} onChoose={setDay} />
+      <Field label="What the owner says (may be empty)">
+        <input className="field" value={words} onChange={(event) => setWords(event.target.value)} />
+      </Field>
+      {found && !('message' in found) && (
+        <p>
+          Wash, decontamination, a look at every panel, a fresh topper:{' '}
+          <strong>{money(currency, found.totalCents)}</strong>.
+        </p>
+      )}
+    </BookingDialog>
+  )
+}

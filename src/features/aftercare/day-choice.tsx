@@ -1,0 +1,50 @@
+'use client'
+
+import { RadioGroup } from 'radix-ui'
+import type { DayOffered } from '@/server/short-jobs'
+import { clock, dayText, moment } from '@/ui/when'
+
+type Props = {
+  found: { days: DayOffered[]; zone: string } | { message: string } | undefined
+  chosen: DayOffered | undefined
+  onChoose: (day: DayOffered) => void
+}
+
+/** Days on which a short job fits without moving anybody, each with the hour at which the car can be fetched. */
+export function DayChoice({ found, chosen, onChoose }: Props) {
+  if (!found) return <p role="status">Looking for days on which it fits …</p>
+  if ('message' in found)
+    return (
+      <p role="alert" className="font-semibold text-copper">
+        {found.message}
+      </p>
+    )
+  if (found.days.length === 0)
+    return (
+      <p role="alert" className="font-semibold text-copper">
+        None of the next twelve days has room. Look from a later day, or move something on the schedule.
+      </p>
+    )
+  return (
+    <RadioGroup.Root
+      aria-label="Day"
+      className="grid gap-2 sm:grid-cols-2"
+      value={chosen?.day ?? ''}
+      onValueChange={(value) => onChoose(found.days.find(({ day }) => day === value)!)}
+    >
+      {found.days.map((offered) => (
+        <RadioGroup.Item
+          key={offered.day}
+          value={offered.day}
+          className="min-h-14 rounded border border-ink-soft/45 bg-sheet px-3 py-2 text-left hover:bg-lichen data-[state=checked]:border-fern data-[state=checked]:bg-fern data-[state=checked]:text-on-fern"
+        >
+          <span className="block font-head font-semibold">{dayText(offered.day)}</span>
+          <span className="text-sm">
+            in at {clock(found.zone, offered.arriveAt)}, fetched{' '}
+            {moment(found.zone, offered.collectAt, offered.arriveAt)}
+          </span>
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  )
+}

@@ -1,0 +1,187 @@
+import clsx from 'clsx'
+import Link from 'next/link'
+import type { DueState } from '@/core/aftercare'
+import { daysBetween, type Instant, type LocalDay } from '@/core/time'
+import type { DueCar, DueFilter } from '@/server/due-list'
+import { DUE_FILTERS } from '@/server/due-list'
+import { ButtonLink } from '@/ui/button'
+import { SideView } from '@/ui/side-view'
+import { moment, monthYear, yearDay } from '@/ui/when'
+import { BookVisit } from './book-visit'
+
+type Props = {
+  cars: readonly DueCar[]
+  more: boolean
+  page: number
+  filter: DueFilter
+  counts: Record<DueFilter, number>
+  products: ReadonlyMap<string, string>
+  today: LocalDay
+  now: Instant
+  zone: string
+  currency: string
+}
+
+const FILTER_NAME: Record<DueFilter, string> = {
+  now: 'To be seen now',
+  soon: 'In three weeks',
+  booked: 'Booked or here',
+  gone: 'For a new coat',
+  lapsed: 'Long not seen',
+  all: 'Every coated car',
+}
+
+const EMPTY: Record<DueFilter, string> = {
+  now: 'Nobody is due. The next windows open under “In three weeks”.',
+  soon: 'No window opens in the next three weeks.',
+  booked: 'No coated car is booked or here.',
+  gone: 'No coat has come to its end yet.',
+  lapsed: 'Everybody has been here within half a year of their window.',
+  all: 'No coated car has gone home yet. The first one appears here with its visits.',
+}
+
+/** Who is to be seen next: the windows of every coated car, and the way into the schedule. */
+export function DueScreen({ cars, more, page, filter, counts, products, today, now, zone, currency }: Props) {
+  return (
+    <div className="mx-auto max-w-6xl p-5">
+      <h1 className="text-3xl">Visits</h1>
+      <p className="mt-1 max-w-prose text-ink-soft">
+        Every coated car has a window in which it should be looked at: by its product, by how it lives, and by
+        what the last look said.
+      </p>
+      <nav aria-label="Which cars" className="mt-4 flex flex-wrap gap-1.5">
+        {DUE_FILTERS.map((each) => (
+          <Link
+            key={each}
+            href={`/aftercare?show=${each}`}
+            aria-current={each === filter ? 'page' : undefined}
+            className={clsx(
+              'flex min-h-11 items-center gap-2 rounded border px-3 no-underline',
+              each === filter
+                ? 'border-fern bg-fern text-on-fern'
+                : 'border-ink-soft/45 bg-sheet hover:bg-lichen',
+            )}
+          >
+            {FILTER_NAME[each]} <strong>{counts[each]}</strong>
+          </Link>
+        ))}
+      </nav>
+      {cars.length === 0 ? (
+        <p className="mt-8 text-lg">{EMPTY[filter]}</p>
+      ) : (
+        <ul className="mt-4">
+          {cars.map((car) => (
+            <DueRow
+              key={car.vehicle.id}
+              car={car}
+              product={products.get(car.dates.productId) ?? car.dates.productId}
+              {...{ today, now, zone, currency }}
+            />
+          ))}
+        </ul>
+      )}
+      {(page > 0 || more) && (
+        <div className="mt-4 flex gap-3">
+          {page > 0 && (
+            <ButtonLink look="outline" href={`/aftercare?show=${filter}&page=${page - 1}`}>
+              The ones before
+            </ButtonLink>
+          )}
+          {more && (
+            <ButtonLink look="outline" href={`/aftercare?show=${filter}&page=${page + 1}`}>
+              The next ones
+            </ButtonLink>
+          )}
+        </div>
+      )}
+    </div>
+  )
+}
+
+type RowProps = { car: DueCar; product: string } & Pick<Props, 'today' | 'now' | 'zone' | 'currency'>
+
+function DueRow({ car, product, today, now, zone, currency }: RowProps) {
+  const { vehicle, customer, dates, state, booked, asked } = car
+  const gone = dates.good.mid < today
+  return (
+    <li className="grid grid-cols-[7rem_minmax(0,1fr)_auto] items-center gap-x-4 border-t border-line py-3 max-sm:grid-cols-[minmax(0,1fr)_auto]">
+      <SideView shape={vehicle.shape} className="h-11 w-28 max-sm:hidden" />
+      <div>
+        <p>
+          <Link href={`/vehicles/${vehicle.id}`} className="font-head text-lg font-semibold">
+            {vehicle.plate}
+          </Link>{' '}
+          {vehicle.make} {vehicle.model}, {customer.name}
+          {customer.phone && <span className="text-ink-soft">, {customer.phone}</span>}
+        </p>
+        <p className="text-[15px]">
+          <span
+            className={clsx(
+              'font-semibold',
+              (gone || state === 'overdue' || state === 'lapsed') && 'text-copper',
+            )}
+          >
+            {asked ? 'Has asked for a visit. ' : ''}
+            {booked
+              ? bookedText(booked, zone, now)
+              : gone
+                ? 'Has most likely gone.'
+                : dueText(state, dates.visit, today)}
+          </span>{' '}
+          <span className="text-ink-soft">
+            {product} of {yearDay(dates.laidOn)}, likely good until {monthYear(dates.good.mid)}
+            {dates.lastVisit ? `, last seen ${yearDay(dates.lastVisit)}` : ', not seen since'}.
+          </span>
+          {dates.failing > 0 && (
+            <span className="font-semibold text-copper">
+              {' '}
+              {dates.failing === 1 ? 'One panel fails alone.' : `${dates.failing} panels fail alone.`}
+            </span>
+          )}
+        </p>
+      </div>
+      {booked ? (
+        <ButtonLink look="outline" href={`/jobs/${booked.jobId}`}>
+          To the {booked.kind === 'work' ? 'job' : booked.kind}
+        </ButtonLink>
+      ) : gone ? (
+        <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`}>
+          Take it in
+        </ButtonLink>
+      ) : (
+        <BookVisit
+          vehicleId={vehicle.id}
+          plate={vehicle.plate}
+          from={dates.visit.from > today ? dates.visit.from : today}
+          currency={currency}
+        />
+      )}
+    </li>
+  )
+}
+
+const bookedText = ({ kind, arriveAt }: NonNullable<DueCar['booked']>, zone: string, now: Instant) =>
+  arriveAt > now
+    ? `Comes ${moment(zone, arriveAt, now)} for ${kind === 'visit' ? 'a visit' : kind === 'repair' ? 'a repair' : 'other work'}.`
+    : 'Is here.'
+
+export function dueText(
+  state: DueState,
+  { from, until }: { from: LocalDay; until: LocalDay },
+  today: LocalDay,
+): string {
+  const weeks = (days: number) =>
+    days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`
+  switch (state) {
+    case 'later':
+      return `Window from ${yearDay(from)}.`
+    case 'soon':
+      return `Window opens in ${weeks(daysBetween(today, from))}.`
+    case 'due':
+      return `Due, in time until ${yearDay(until)}.`
+    case 'overdue':
+      return `Overdue by ${weeks(daysBetween(until, today))}.`
+    case 'lapsed':
+      return `Not seen for long: the window closed ${yearDay(until)}.`
+  }
+}

@@ -1,0 +1,102 @@
+import type { GuaranteeAnswer } from '@/core/aftercare'
+import { ButtonLink } from '@/ui/button'
+import { BookRepair } from './book-repair'
+
+export type FindingView = {
+  unit: string
+  name: string
+  holds: number
+  /** A panel can be coated again by itself; another surface is quoted. */
+  isPanel: boolean
+  guarantee?: GuaranteeAnswer
+}
+
+type Props = {
+  visitId: string
+  vehicleId: string
+  findings: readonly FindingView[]
+  /** How many parts there are on that car. */
+  of: number
+  repair?: { id: string; number: number; onGuarantee: boolean }
+  currency: string
+  today: string
+}
+
+/** What the look has found, whether the shop stands for it, and what can be done. */
+export function Findings({ visitId, vehicleId, findings, of, repair, currency, today }: Props) {
+  if (findings.length === 0)
+    return (
+      <p className="max-w-prose" data-testid="findings">
+        Nothing has failed. The outlook beside it is what to tell the owner.
+      </p>
+    )
+  const most = findings.length > of / 2
+  const panels = findings.filter(({ isPanel }) => isPanel)
+  return (
+    <div data-testid="findings">
+      {most ? (
+        <p className="max-w-prose">
+          More than half of the car has gone. Coating panels one by one makes no sense here: quote a new coat.
+        </p>
+      ) : (
+        <ul>
+          {findings.map((finding) => (
+            <li key={finding.unit} className="border-t border-line py-2">
+              <p className="font-head text-lg font-semibold text-copper">
+                {finding.name} has most likely gone{' '}
+                <span className="font-text text-base font-normal">
+                  ({Math.round((1 - finding.holds) * 100)} %)
+                </span>
+              </p>
+              <GuaranteeText answer={finding.guarantee} />
+            </li>
+          ))}
+        </ul>
+      )}
+      {repair ? (
+        <p className="mt-3">
+          <ButtonLink look="outline" href={`/jobs/${repair.id}/schedule`}>
+            Repair {repair.number}, {repair.onGuarantee ? 'on guarantee' : 'charged'}
+          </ButtonLink>
+        </p>
+      ) : (
+        <div className="mt-3 flex flex-wrap gap-3">
+          {!most && panels.length > 0 && (
+            <BookRepair
+              visitId={visitId}
+              panels={panels.map(({ unit, name }) => ({ id: unit, name }))}
+              standsForAll={panels.every(({ guarantee }) => guarantee?.kind === 'yes')}
+              currency={currency}
+              today={today}
+            />
+          )}
+          <ButtonLink look={most ? 'solid' : 'outline'} href={`/intake?vehicle=${vehicleId}`}>
+            Take it in for a new coat
+          </ButtonLink>
+        </div>
+      )}
+    </div>
+  )
+}
+
+function GuaranteeText({ answer }: { answer: GuaranteeAnswer | undefined }) {
+  if (!answer) return <p>Not looked at since it was laid: a look decides about the guarantee.</p>
+  if (answer.kind === 'yes')
+    return (
+      <p>
+        <strong>On guarantee.</strong> Within its term, visits kept, washed as asked, tested clean.
+      </p>
+    )
+  return (
+    <div>
+      <p className="font-semibold">{answer.kind === 'ask' ? 'Not known yet:' : 'Not on guarantee:'}</p>
+      <ul className="list-disc pl-5">
+        {answer.broken.map(({ id, reason, remedy }) => (
+          <li key={id}>
+            {reason} <span className="text-ink-soft">{remedy}</span>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}

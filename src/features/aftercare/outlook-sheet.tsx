@@ -1,0 +1,79 @@
+'use client'
+
+import { useState } from 'react'
+import { WATER } from '@/core/aftercare'
+import { panelsOf, type Shape } from '@/core/vehicle'
+import { BodyPlan } from '@/ui/body-plan'
+import { monthYear, yearDay } from '@/ui/when'
+import { Hatches } from '../survey/hatches'
+import { OutlookChart } from './outlook-chart'
+import { holdsWord, type OutlookView, outlookFaces } from './outlook-view'
+
+type Props = { shape: Shape; views: readonly OutlookView[] }
+
+/** How the protection stands, by surface: until when it should hold, the curve with its band, and every panel. */
+export function OutlookSheet({ shape, views }: Props) {
+  const [at, setAt] = useState(0)
+  const view = views[Math.min(at, views.length - 1)]!
+  return (
+    <div>
+      {views.length > 1 && (
+        <div className="mb-3 flex gap-1.5" role="tablist" aria-label="Surface">
+          {views.map(({ surface, name }, index) => (
+            <button
+              key={surface}
+              type="button"
+              role="tab"
+              aria-selected={index === at}
+              onClick={() => setAt(index)}
+              className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 aria-selected:border-fern aria-selected:bg-fern aria-selected:text-on-fern"
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      )}
+      <p className="text-lg" data-testid="outlook">
+        {view.products} of {yearDay(view.laidOn)}.{' '}
+        <strong>Likely good until {monthYear(view.goodUntil.mid)}</strong>
+        {view.goodUntil.low !== view.goodUntil.high && (
+          <>
+            {' '}
+            (between {monthYear(view.goodUntil.low)} and {monthYear(view.goodUntil.high)})
+          </>
+        )}
+        .
+      </p>
+      <OutlookChart view={view} />
+      {view.surface === 'paint' && <PanelOutlook shape={shape} view={view} />}
+    </div>
+  )
+}
+
+function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
+  const [selected, setSelected] = useState(view.units.find(({ failsAlone }) => failsAlone)?.id ?? 'bonnet')
+  const unit = view.units.find(({ id }) => id === selected)
+  return (
+    <div className="mt-4">
+      <h3 className="text-lg">Panel by panel: how likely it still holds, %</h3>
+      <BodyPlan
+        shape={shape}
+        panels={panelsOf(shape)}
+        faces={outlookFaces(view)}
+        selected={selected}
+        onSelect={setSelected}
+      >
+        <Hatches />
+      </BodyPlan>
+      {unit && (
+        <p className="mt-1" aria-live="polite">
+          <strong>{unit.name}</strong>
+          {unit.water ? `, last seen: ${WATER[unit.water].name.toLowerCase()}.` : ', not looked at yet.'}{' '}
+          {holdsWord(unit.holds) === 'gone'
+            ? `Most likely gone${unit.failsAlone ? ', and it alone' : ''}.`
+            : `Likely good until ${monthYear(unit.goodUntil.mid)} (${monthYear(unit.goodUntil.low)} to ${monthYear(unit.goodUntil.high)}).`}
+        </p>
+      )}
+    </div>
+  )
+}

@@ -1,0 +1,93 @@
+'use client'
+
+import { useState } from 'react'
+import {
+  FACT_NAMES,
+  LANGUAGE_NAME,
+  LANGUAGES,
+  type Language,
+  OCCASION,
+  OCCASIONS,
+  type Occasion,
+  type Template,
+} from '@/core/messages'
+import { dropWords, saveWords } from '@/server/actions/messages'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { useMessageAction } from './use-message-action'
+
+export type TextView = Template & { occasion: Occasion; language: Language; own: boolean }
+
+/** The shop's words for each occasion, in each language its customers are written to in. */
+export function TextsScreen({ texts }: { texts: readonly TextView[] }) {
+  const [occasion, setOccasion] = useState<Occasion>('visit-due')
+  const [language, setLanguage] = useState<Language>('en')
+  const text = texts.find((each) => each.occasion === occasion && each.language === language)!
+  return (
+    <div className="mx-auto max-w-4xl p-5">
+      <h1 className="text-3xl">Texts</h1>
+      <p className="mt-1 max-w-prose text-ink-soft">
+        What a message says. In braces stands what is filled in:{' '}
+        {FACT_NAMES.map((name) => `{${name}}`).join(', ')}.
+      </p>
+      <div className="mt-4 space-y-3">
+        <Choice
+          label="Occasion"
+          options={OCCASIONS.map((value) => ({ value, name: OCCASION[value].name }))}
+          value={occasion}
+          onChange={setOccasion}
+        />
+        <Choice
+          label="Language"
+          options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
+          value={language}
+          onChange={setLanguage}
+        />
+      </div>
+      <p className="mt-3 text-[15px] text-ink-soft">
+        {OCCASION[occasion].when}.{' '}
+        {OCCASION[occasion].needsConsent
+          ? 'Only to those who agreed to be reminded.'
+          : 'Goes without consent: it is about their own car in our hands.'}
+      </p>
+      <TextForm key={`${occasion} ${language} ${text.own}`} text={text} />
+    </div>
+  )
+}
+
+function TextForm({ text }: { text: TextView }) {
+  const [subject, setSubject] = useState(text.subject)
+  const [words, setWords] = useState(text.text)
+  const { run, pending, answer, refusal } = useMessageAction()
+  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
+  const { occasion, language } = text
+  return (
+    <div className="mt-4 space-y-4">
+      <Field label="Subject" {...error('subject')}>
+        <input className="field" value={subject} onChange={(event) => setSubject(event.target.value)} />
+      </Field>
+      <Field label="Text" {...error('text')}>
+        <textarea
+          className="field min-h-56"
+          value={words}
+          onChange={(event) => setWords(event.target.value)}
+        />
+      </Field>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          disabled={pending}
+          onClick={() => run(() => saveWords({ occasion, language, subject, text: words }))}
+        >
+          Keep these words
+        </Button>
+        {text.own && (
+          <Button look="quiet" disabled={pending} onClick={() => run(() => dropWords(occasion, language))}>
+            Back to the words that came with the shop
+          </Button>
+        )}
+        {answer?.kind === 'done' && <p role="status">Kept.</p>}
+      </div>
+    </div>
+  )
+}

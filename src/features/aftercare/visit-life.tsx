@@ -1,0 +1,75 @@
+'use client'
+
+import { useState } from 'react'
+import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
+import { keepLife, type TypedLife } from '@/server/actions/visits'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { useVisitAction } from './use-visit-action'
+
+type Props = { jobId: string; life: TypedLife; lastKm?: number }
+
+/** The short intake of a visit: what has changed in how the car lives since it was last here. */
+export function VisitLife({ jobId, life, lastKm }: Props) {
+  const [typed, setTyped] = useState(life)
+  const [kept, setKept] = useState(false)
+  const { run, pending, refusal } = useVisitAction()
+  const change = (changed: Partial<TypedLife>) => {
+    setTyped({ ...typed, ...changed })
+    setKept(false)
+  }
+  return (
+    <details className="mb-4">
+      <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
+        What has changed since last time: odometer, garage, washing
+      </summary>
+      <div className="mt-2 space-y-3 rounded bg-lichen/60 p-4">
+        <Field
+          label="Odometer, km"
+          {...(lastKm === undefined ? {} : { hint: `Last time ${lastKm.toLocaleString('en-IE')}.` })}
+          {...(refusal?.field === 'odometerKm' ? { error: refusal.message } : {})}
+        >
+          <input
+            className="field"
+            inputMode="numeric"
+            value={typed.odometerKm}
+            onChange={(event) => change({ odometerKm: event.target.value })}
+          />
+        </Field>
+        <Choice
+          label="Sleeps"
+          options={STORAGES.map((value) => ({ value, name: STORAGE_NAME[value] }))}
+          value={typed.storage}
+          onChange={(storage) => change({ storage })}
+        />
+        <Choice
+          label="Is washed"
+          options={WASHINGS.map((value) => ({ value, name: WASHING_NAME[value] }))}
+          value={typed.washing}
+          onChange={(washing) => change({ washing })}
+        />
+        <div className="flex items-center gap-3">
+          <Button
+            look="outline"
+            disabled={pending}
+            onClick={() =>
+              run(
+                () => keepLife(jobId, typed),
+                () => setKept(true),
+              )
+            }
+          >
+            Keep it
+          </Button>
+          {kept && <p role="status">Kept; the outlook reckons with it.</p>}
+          {refusal && refusal.field !== 'odometerKm' && (
+            <p role="alert" className="font-semibold text-copper">
+              {refusal.message}
+            </p>
+          )}
+        </div>
+      </div>
+    </details>
+  )
+}

@@ -1,0 +1,106 @@
+import { dayIn, type Instant } from '@/core/time'
+import type { FloorJob } from '@/server/floor'
+import type { Shop } from '@/server/shop-store'
+import type { VisitView } from '@/server/visit'
+import { yearDay } from '@/ui/when'
+import { Findings } from './findings'
+import { type LastLook, LookSheet } from './look-sheet'
+import { OutlookSheet } from './outlook-sheet'
+import { outlookView } from './outlook-view'
+import { VisitLife } from './visit-life'
+
+type Props = { entry: FloorJob; visit: VisitView; shop: Shop; now: Instant }
+
+/** A visit: the look panel by panel, and beside it what it has found and how the outlook has moved. */
+export function VisitScreen({ entry, visit, shop, now }: Props) {
+  const { job, stage } = entry
+  const { setup } = shop
+  const zone = setup.timezone
+  const before = Object.fromEntries(
+    [...visit.earlier].map(([id, { water, feel, angleDegrees, at }]): [string, LastLook] => [
+      id,
+      {
+        water,
+        ...(feel ? { feel } : {}),
+        ...(angleDegrees === undefined ? {} : { angleDegrees }),
+        on: yearDay(dayIn(zone, at)),
+      },
+    ]),
+  )
+  const views = visit.protection.surfaces.map((surface) =>
+    outlookView(
+      surface,
+      visit.protection,
+      zone,
+      now,
+      visit.looks.length > 0
+        ? visit.before.surfaces.find((each) => each.surface === surface.surface)
+        : undefined,
+    ),
+  )
+  return (
+    <div className="grid gap-6 p-4 lg:grid-cols-2 lg:p-5">
+      <div>
+        {!job.handedOverAt && (
+          <VisitLife
+            jobId={job.id}
+            life={{
+              odometerKm: job.odometerKm === undefined ? '' : String(job.odometerKm),
+              storage: job.vehicle.storage,
+              washing: job.vehicle.washing,
+            }}
+            {...(visit.lastKm === undefined ? {} : { lastKm: visit.lastKm })}
+          />
+        )}
+        <LookSheet
+          jobId={job.id}
+          shape={job.vehicle.shape}
+          units={visit.units}
+          looks={visit.looks}
+          before={before}
+          people={setup.people.map(({ id, name }) => ({ id, name }))}
+          closed={job.handedOverAt !== undefined}
+          unplanned={stage.kind === 'to-look'}
+        />
+      </div>
+      <div className="space-y-7">
+        {visit.protection.surfaces.length === 0 ? (
+          <p className="max-w-prose text-lg">
+            Nothing was ever coated here. What is seen is kept, and there is no outlook to move.
+          </p>
+        ) : (
+          <>
+            <section>
+              <h2 className="mb-2 text-2xl">What it means</h2>
+              <Findings
+                visitId={job.id}
+                vehicleId={job.vehicle.id}
+                findings={visit.findings}
+                of={visit.units.length}
+                currency={setup.currency}
+                today={dayIn(zone, now)}
+                {...(visit.repair
+                  ? {
+                      repair: {
+                        id: visit.repair.id,
+                        number: visit.repair.number,
+                        onGuarantee: visit.repair.onGuarantee,
+                      },
+                    }
+                  : {})}
+              />
+            </section>
+            <section>
+              <h2 className="mb-2 text-2xl">Protection outlook</h2>
+              <OutlookSheet shape={job.vehicle.shape} views={views} />
+            </section>
+          </>
+        )}
+        <p className="text-[15px] text-ink-soft">
+          Gloss and film are read under Survey, damage is entered under Walk-round; both are compared with the
+          last visit there.
+        </p>
+      </div>
+    </div>
+  )
+}

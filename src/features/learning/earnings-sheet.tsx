@@ -1,0 +1,166 @@
+'use client'
+
+import type { ChartConfiguration } from 'chart.js'
+import { useCallback } from 'react'
+import { type Cause, type PackageEarnings, workName } from '@/core/learning'
+import type { Costs } from '@/server/shop-store'
+import { ChartCanvas, type Ink } from '@/ui/chart'
+import { money } from '@/ui/when'
+import { barOptions } from './chart-parts'
+
+type Props = { packages: readonly PackageEarnings[]; costs: Costs; currency: string }
+
+/** What each package earns by the hour it keeps a bay, against what the bay costs; and of each, why. */
+export function EarningsSheet({ packages, costs, currency }: Props) {
+  const losing = packages.filter(({ actual }) => actual.leftCents < 0)
+  const draw = useCallback((ink: Ink) => config(packages, costs, ink), [packages, costs])
+  const said = packages
+    .map(({ name, centsPerBayHour }) => `${name} ${money(currency, centsPerBayHour)}`)
+    .join(', ')
+  return (
+    <>
+      <p className="mb-2 max-w-prose text-lg" data-testid="losing">
+        {losing.length === 0 ? (
+          'Every package pays for its hours, its products and its bay.'
+        ) : (
+          <>
+            <strong className="text-copper">
+              {losing.map(({ name }) => name).join(' and ')} {losing.length === 1 ? 'loses' : 'lose'} money
+            </strong>
+            : {losing.map((each) => lossText(each, currency)).join(' ')}
+          </>
+        )}
+      </p>
+      <ChartCanvas label={`Earned by the hour in the bay: ${said}.`} className="h-64" draw={draw} />
+      <div className="mt-4 grid gap-3 md:grid-cols-2 xl:grid-cols-3">
+        {packages.map((each) => (
+          <PackageCard key={each.key} earned={each} currency={currency} />
+        ))}
+      </div>
+    </>
+  )
+}
+
+function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): ChartConfiguration {
+  const bay = costs.bayCentsPerHour / 100
+  const options = barOptions('euros by the hour in a bay', true)
+  return {
+    type: 'bar',
+    data: {
+      labels: packages.map(({ name }) => name),
+      datasets: [
+        {
+          label: 'Earned, before the bay is paid',
+          data: packages.map(({ centsPerBayHour }) => Math.round(centsPerBayHour) / 100),
+          backgroundColor: packages.map(({ centsPerBayHour }) =>
+            centsPerBayHour / 100 < bay ? ink('copper') : ink('fern'),
+          ),
+          barThickness: 22,
+        },
+      ],
+    },
+    options: {
+      ...options,
+      plugins: {
+        legend: { display: false },
+        tooltip: { callbacks: { afterLabel: () => `The bay costs ${bay.toFixed(2)} an hour.` } },
+      },
+    },
+    plugins: [
+      {
+        id: 'bay-cost',
+        // A line across all bars: what the bay itself costs.
+        afterDatasetsDraw({ ctx, chartArea, scales }) {
+          const x = scales.x!.getPixelForValue(bay)
+          ctx.save()
+          ctx.strokeStyle = ink('ink')
+          ctx.setLineDash([5, 4])
+          ctx.beginPath()
+          ctx.moveTo(x, chartArea.top)
+          ctx.lineTo(x, chartArea.bottom)
+          ctx.stroke()
+          ctx.fillStyle = ink('ink')
+          ctx.fillText(`the bay costs ${bay.toFixed(2)}`, x + 6, chartArea.bottom - 6)
+          ctx.restore()
+        },
+      },
+    ],
+  }
+}
+
+function lossText({ planned, actual, causes }: PackageEarnings, currency: string): string {
+  const from = `it leaves ${money(currency, actual.leftCents)} a car`
+  const reckoned =
+    planned.leftCents < 0
+      ? `and would leave ${money(currency, planned.leftCents)} even if all went by the plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
+      : `where ${money(currency, planned.leftCents)} was reckoned.`
+  const [worst] = causes
+  return `${from} ${reckoned}${worst ? ` What costs most: ${causeText(worst, currency).toLowerCase()}.` : ''}`
+}
+
+export function causeText(cause: Cause, currency: string): string {
+  // A word joiner keeps the sign with its figure.
+  const amount = `${cause.cents < 0 ? '−' : '+'}\u2060${money(currency, Math.abs(cause.cents))}`
+  switch (cause.kind) {
+    case 'work': {
+      const percent = Math.round(Math.abs(cause.ratio - 1) * 100)
+      return `${workName(cause.key)} takes ${percent} % ${cause.ratio > 1 ? 'longer' : 'less'} than planned, ${amount}`
+    }
+    case 'discount':
+      return `Discounts given, ${amount}`
+    case 'product':
+      return `${cause.cents < 0 ? 'More' : 'Less'} product poured than reckoned, ${amount}`
+    case 'bay':
+      return `${Math.abs(cause.hours).toFixed(0)} hours ${cause.hours > 0 ? 'more' : 'fewer'} in a bay, ${amount}`
+  }
+}
+
+/** Causes named for one package. */
+const CAUSES_SHOWN = 4
+
+function PackageCard({ earned, currency }: { earned: PackageEarnings; currency: string }) {
+  const { name, cars, actual, causes, centsPerBayHour } = earned
+  const lines: [string, number][] = [
+    ['Paid, net', actual.netCents],
+    ['Wages', -actual.wageCents],
+    ['Products', -actual.productCents],
+    ['Vendors', -actual.vendorCents],
+    ['Pads, towels, tape', -actual.consumablesCents],
+    [`${Math.round(actual.bayHours)} h in a bay`, -actual.bayCents],
+  ]
+  const loses = actual.leftCents < 0
+  return (
+    <article className="sheet p-4">
+      <h3 className="flex items-baseline justify-between text-lg">
+        {name}
+        <span className="font-text text-sm font-normal text-ink-soft">
+          {cars} {cars === 1 ? 'car' : 'cars'}, {money(currency, centsPerBayHour)} an hour
+        </span>
+      </h3>
+      <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 text-[15px]">
+        {lines
+          .filter(([, cents]) => Math.round(cents) !== 0)
+          .map(([what, cents]) => (
+            <div key={what} className="contents">
+              <dt>{what}</dt>
+              <dd className="text-right">{money(currency, Math.round(cents))}</dd>
+            </div>
+          ))}
+        <dt className="mt-1 border-t border-line pt-1 font-semibold">Left, a car</dt>
+        <dd
+          className={`mt-1 border-t border-line pt-1 text-right font-semibold ${loses ? 'text-copper' : ''}`}
+        >
+          {money(currency, Math.round(actual.leftCents))}
+        </dd>
+      </dl>
+      <ul className="mt-3 text-sm text-ink-soft">
+        {causes
+          .filter(({ cents }) => cents < 0)
+          .slice(0, CAUSES_SHOWN)
+          .map((cause, at) => (
+            <li key={at}>{causeText(cause, currency)}</li>
+          ))}
+      </ul>
+    </article>
+  )
+}

@@ -1,0 +1,117 @@
+import clsx from 'clsx'
+import Link from 'next/link'
+import type { ReactNode } from 'react'
+import { type Learned, PERIODS, type Period } from '@/server/learning'
+import type { PaceChange } from '@/server/lesson-store'
+import type { Costs } from '@/server/shop-store'
+import { ButtonLink } from '@/ui/button'
+import { BayChart } from './bay-chart'
+import { ClearingChart } from './clearing-chart'
+import { CostsForm } from './costs-form'
+import { EarningsSheet } from './earnings-sheet'
+import { HoursChart } from './hours-chart'
+import { OnTimeChart } from './on-time-chart'
+import { PaceTable } from './pace-table'
+import { PanelChart } from './panel-chart'
+import { ProductChart } from './product-chart'
+
+type Props = {
+  learned: Learned
+  period: Period
+  changes: readonly PaceChange[]
+  costs: Costs
+  currency: string
+  zone: string
+}
+
+/** What finished jobs teach: what each package earns, where the hours go, how the table of minutes should change. */
+export function LearningScreen({ learned, period, changes, costs, currency, zone }: Props) {
+  return (
+    <div className="mx-auto max-w-6xl p-5">
+      <div className="flex flex-wrap items-end justify-between gap-4">
+        <div>
+          <h1 className="text-3xl">What the shop has learned</h1>
+          <p className="mt-1 text-ink-soft">
+            {learned.jobs === 0
+              ? 'From no job yet.'
+              : `From the ${learned.jobs} jobs that went home in the last ${period} months.`}
+          </p>
+        </div>
+        <div className="flex flex-wrap items-center gap-1.5">
+          <nav aria-label="How far back" className="flex gap-1.5">
+            {PERIODS.map((each) => (
+              <Link
+                key={each}
+                href={`/learning?months=${each}`}
+                aria-current={each === period ? 'page' : undefined}
+                className={clsx(
+                  'flex min-h-11 items-center rounded border px-3 no-underline',
+                  each === period
+                    ? 'border-fern bg-fern text-on-fern'
+                    : 'border-ink-soft/45 bg-sheet hover:bg-lichen',
+                )}
+              >
+                {each} months
+              </Link>
+            ))}
+          </nav>
+          <ButtonLink look="quiet" href="/practice">
+            Practice panel
+          </ButtonLink>
+        </div>
+      </div>
+      {learned.jobs === 0 ? (
+        <p className="mt-8 max-w-prose text-lg">
+          Every job teaches something as it goes home: hours against the plan, marks gone against the promise,
+          millilitres, punctuality, and what was left over. The first one appears here.
+        </p>
+      ) : (
+        <>
+          <Part title="What an hour in the bay earns" table="packages" period={period}>
+            <EarningsSheet packages={learned.packages} costs={costs} currency={currency} />
+            <CostsForm costs={costs} currency={currency} />
+          </Part>
+          <Part title="Hours, planned and real" table="hours" period={period}>
+            <HoursChart work={learned.work} />
+          </Part>
+          <Part title="How our hands go against the table" table="pace" period={period}>
+            <PaceTable pace={learned.pace} changes={changes} months={period} zone={zone} />
+          </Part>
+          <Part title="Panel by panel" table="panels" period={period}>
+            <PanelChart panels={learned.panels} />
+          </Part>
+          <div className="grid gap-x-10 lg:grid-cols-2">
+            <Part title="Marks gone, against what was promised" table="clearing" period={period}>
+              <ClearingChart clearing={learned.clearing} />
+            </Part>
+            <Part title="Millilitres a car" table="products" period={period}>
+              <ProductChart products={learned.products} />
+            </Part>
+            <Part title="Finished by the promise" table="on-time" period={period}>
+              <OnTimeChart months={learned.onTime} />
+            </Part>
+            <Part title="Hours cars stood in each bay" table="bays" period={period}>
+              <BayChart bays={learned.bays} />
+            </Part>
+          </div>
+        </>
+      )}
+    </div>
+  )
+}
+
+type PartProps = { title: string; table: string; period: Period; children: ReactNode }
+
+function Part({ title, table, period, children }: PartProps) {
+  return (
+    <section className="mt-10">
+      <div className="mb-3 flex flex-wrap items-baseline justify-between gap-3 border-b border-line pb-1">
+        <h2 className="text-2xl">{title}</h2>
+        <a href={`/learning/csv/${table}.csv?months=${period}`} download className="text-sm">
+          Table (.csv)
+        </a>
+      </div>
+      {children}
+    </section>
+  )
+}

@@ -1,0 +1,180 @@
+'use client'
+
+import { useState, useTransition } from 'react'
+import { workName } from '@/core/learning'
+import { acceptPace, dropPace, type LearningAnswer } from '@/server/actions/learning'
+import type { Learned } from '@/server/learning'
+import type { PaceChange } from '@/server/lesson-store'
+import { Button } from '@/ui/button'
+import { shortDay } from '@/ui/when'
+
+type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: number; zone: string }
+
+const percent = (factor: number) =>
+  Math.abs(factor - 1) < 0.005
+    ? 'as the table'
+    : `${factor > 1 ? '+' : '−'}${Math.round(Math.abs(factor - 1) * 100)} %`
+
+/** What was learned of the table of minutes, and the manager’s word on it: nothing changes by itself. */
+export function PaceTable({ pace, changes, months, zone }: Props) {
+  const worth = pace.filter(({ worthAccepting }) => worthAccepting)
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(worth.map(({ key }) => key)))
+  const [answer, setAnswer] = useState<LearningAnswer>()
+  const [pending, startTransition] = useTransition()
+  const run = (action: () => Promise<LearningAnswer>) =>
+    startTransition(async () =>
+      setAnswer(
+        await action().catch(
+          (): LearningAnswer => ({
+            kind: 'refused',
+            field: '',
+            message: 'The server does not answer. Nothing was changed; try again.',
+          }),
+        ),
+      ),
+    )
+  const toggle = (key: string) => {
+    const next = new Set(chosen)
+    if (!next.delete(key)) next.add(key)
+    setChosen(next)
+  }
+  const accepted = worth.filter(({ key }) => chosen.has(key))
+  return (
+    <>
+      <p className="max-w-prose">
+        Each factor is drawn towards the table until enough jobs speak against it. Where one differs by more
+        than chance, you may take it over; offers and schedules reckon with it from then on.
+      </p>
+      <div className="mt-3 overflow-x-auto">
+        <table className="w-full text-[15px]">
+          <thead>
+            <tr className="text-left text-sm text-ink-soft">
+              <th className="py-1 font-normal">Work</th>
+              <th className="py-1 text-right font-normal">Jobs</th>
+              <th className="py-1 text-right font-normal">In use</th>
+              <th className="py-1 pl-4 font-normal">Learned, with its band</th>
+              <th className="py-1 text-right font-normal">Take over</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pace.map(({ key, name, jobs, factor, low, high, current, worthAccepting }) => (
+              <tr key={key} className="border-t border-line">
+                <th className="py-1 pr-3 text-left font-normal">{name}</th>
+                <td className="text-right">{jobs}</td>
+                <td className="text-right whitespace-nowrap">
+                  {percent(current)}
+                  {current !== 1 && (
+                    <Button look="quiet" disabled={pending} onClick={() => run(() => dropPace(key))}>
+                      Back to the table
+                    </Button>
+                  )}
+                </td>
+                <td className="pl-4">
+                  <Whisker factor={factor} low={low} high={high} current={current} />
+                </td>
+                <td className="text-right">
+                  {worthAccepting ? (
+                    <label className="inline-flex min-h-11 items-center gap-2 whitespace-nowrap">
+                      <strong>{percent(factor)}</strong>
+                      <input
+                        type="checkbox"
+                        className="size-6 accent-fern"
+                        aria-label={`Take over ${name}`}
+                        checked={chosen.has(key)}
+                        onChange={() => toggle(key)}
+                      />
+                    </label>
+                  ) : (
+                    <span className="inline-flex min-h-11 items-center text-ink-soft">{percent(factor)}</span>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {worth.length > 0 && (
+        <Button
+          className="mt-3"
+          disabled={pending || accepted.length === 0}
+          onClick={() =>
+            run(() =>
+              acceptPace(
+                months,
+                accepted.map(({ key, factor }) => ({ key, factor })),
+              ),
+            )
+          }
+        >
+          Take over {accepted.length} {accepted.length === 1 ? 'change' : 'changes'}
+        </Button>
+      )}
+      {answer?.kind === 'done' && (
+        <p role="status" className="mt-2">
+          Taken over. New offers reckon with it; what is agreed stays as it is.
+        </p>
+      )}
+      {answer?.kind === 'refused' && (
+        <p role="alert" className="mt-2 font-semibold text-copper">
+          {answer.message}
+        </p>
+      )}
+      {changes.length > 0 && (
+        <details className="mt-3">
+          <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
+            What was taken over before
+          </summary>
+          <ul className="text-[15px]">
+            {changes.map(({ key, before, after, jobs, at }) => (
+              <li key={`${key} ${at}`}>
+                {shortDay(zone, at)}: {workName(key)} from {percent(before)} to {percent(after)}
+                {jobs > 0 && `, after ${jobs} jobs`}
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  )
+}
+
+/** From half the table to twice it, on a line of equal steps for equal factors. */
+const REACH = Math.log(2)
+const xOf = (factor: number) => 50 + (50 * Math.max(-REACH, Math.min(REACH, Math.log(factor)))) / REACH
+
+type WhiskerProps = { factor: number; low: number; high: number; current: number }
+
+function Whisker({ factor, low, high, current }: WhiskerProps) {
+  return (
+    <svg
+      viewBox="0 0 100 14"
+      className="block h-4 w-full min-w-40"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
+      <path d="M0,7 H100" className="stroke-line" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <path d="M50,1 V13" className="stroke-ink-soft" strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <path
+        d={`M${xOf(low)},7 H${xOf(high)}`}
+        className="stroke-fern"
+        strokeWidth={5}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path
+        d={`M${xOf(factor)},0 V14`}
+        className="stroke-fern"
+        strokeWidth={3}
+        vectorEffect="non-scaling-stroke"
+      />
+      {current !== 1 && (
+        <path
+          d={`M${xOf(current)},0 V14`}
+          className="stroke-copper"
+          strokeWidth={2}
+          strokeDasharray="3 2"
+          vectorEffect="non-scaling-stroke"
+        />
+      )}
+    </svg>
+  )
+}

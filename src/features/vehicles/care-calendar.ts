@@ -1,0 +1,41 @@
+import type { Knex } from 'knex'
+import { careIcalendar, careMilestones } from '@/core/aftercare'
+import { type Instant, plusMinutes } from '@/core/time'
+import type { Shop } from '@/server/shop-store'
+import { loadVehicleCare } from '@/server/vehicle-care'
+import type { KnownVehicle } from '@/server/vehicle-store'
+
+/** Milestones of a coating stand in the calendar for so long after it was laid, days. */
+const FRESH_DAYS = 45
+
+/** The care plan of a vehicle as a calendar file; with the cure calendar while a coating is fresh. */
+export async function careCalendarResponse(
+  db: Knex,
+  shop: Shop,
+  { vehicle }: KnownVehicle,
+  now: Instant,
+): Promise<Response> {
+  const zone = shop.setup.timezone
+  const { protection, plan } = await loadVehicleCare(db, shop, vehicle, now)
+  const since = plusMinutes(now, -FRESH_DAYS * 1440)
+  const fresh = protection.coats.filter(
+    ({ product, endedAt }) => product.kind !== 'topper' && endedAt > since,
+  )
+  const text = careIcalendar({
+    uid: `vehicle-${vehicle.id}`,
+    vehicle: `${vehicle.make} ${vehicle.model}, ${vehicle.plate}`,
+    shop: shop.setup.name,
+    issued: now,
+    milestones:
+      fresh.length > 0
+        ? careMilestones(
+            fresh.map(({ product, endedAt }) => ({ product, ended: endedAt })),
+            zone,
+          ).filter(({ key }) => key !== 'first-visit')
+        : [],
+    dates: plan,
+  })
+  return new Response(text, {
+    headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },
+  })
+}

@@ -1,0 +1,66 @@
+'use client'
+
+import { useState } from 'react'
+import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/messages'
+import { saveContact, type TypedContact } from '@/server/actions/messages'
+import type { Customer } from '@/server/vehicle-store'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { useMessageAction } from '../aftercare/use-message-action'
+
+/** How an owner is reached, in which language, and whether they may be reminded. */
+export function ContactForm({ customer }: { customer: Customer }) {
+  const { phone, email, mayRemind, language, writeBy } = customer
+  const [typed, setTyped] = useState<TypedContact>({ phone, email, mayRemind, language, writeBy })
+  const { run, pending, answer, refusal } = useMessageAction()
+  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
+  const change = (changed: Partial<TypedContact>) => setTyped({ ...typed, ...changed })
+  return (
+    <div className="mt-2 space-y-3">
+      <Field label="Telephone" {...error('phone')}>
+        <input
+          type="tel"
+          className="field"
+          value={typed.phone}
+          onChange={(event) => change({ phone: event.target.value })}
+        />
+      </Field>
+      <Field label="E-mail" {...error('email')}>
+        <input
+          type="email"
+          className="field"
+          value={typed.email}
+          onChange={(event) => change({ email: event.target.value })}
+        />
+      </Field>
+      <label className="flex min-h-11 items-center gap-3">
+        <input
+          type="checkbox"
+          className="size-6 accent-fern"
+          checked={typed.mayRemind}
+          onChange={(event) => change({ mayRemind: event.target.checked })}
+        />
+        May be reminded of washes and visits
+      </label>
+      <Choice
+        label="Written to in"
+        options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
+        value={typed.language}
+        onChange={(value) => change({ language: value })}
+      />
+      <Choice
+        label="Written to by"
+        options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
+        value={typed.writeBy}
+        onChange={(value) => change({ writeBy: value })}
+      />
+      <div className="flex items-center gap-3">
+        <Button look="outline" disabled={pending} onClick={() => run(() => saveContact(customer.id, typed))}>
+          Keep it
+        </Button>
+        {answer?.kind === 'done' && <p role="status">Kept.</p>}
+      </div>
+    </div>
+  )
+}

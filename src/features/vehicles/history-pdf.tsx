@@ -1,0 +1,110 @@
+import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
+import { WATER, WATERS } from '@/core/aftercare'
+import type { HistoryStay, VehicleHistory } from '@/core/history'
+import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
+import { PAINT_SYSTEM_GUIDE, panelsOf, SHAPE_NAME } from '@/core/vehicle'
+import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
+import { yearDay } from '@/ui/when'
+
+/** The history of a vehicle to be read: what a new owner is handed with the car. */
+
+function stayLines({ film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
+  const round = (values: HistoryStay['film'], phase: 'before' | 'after') =>
+    values.filter((each) => each.phase === phase).flatMap((each) => each.values)
+  const said = (name: string, unit: string, values: HistoryStay['film']) => {
+    const [before, after] = [round(values, 'before'), round(values, 'after')]
+    if (before.length + after.length === 0) return []
+    const words = [
+      before.length > 0 ? `${mean(before).toFixed(1)} ${unit} before` : '',
+      after.length > 0 ? `${mean(after).toFixed(1)} ${unit} after` : '',
+    ]
+    return [`${name}, mean of ${before.length + after.length} readings: ${words.filter(Boolean).join(', ')}.`]
+  }
+  const processes = [...new Set(work.map(({ process }) => process))]
+  const waters = WATERS.flatMap((water) => {
+    const count = looks.filter((look) => look.water === water).length
+    return count > 0 ? [`${count} × ${WATER[water].name.toLowerCase()}`] : []
+  })
+  return [
+    ...said('Film build', 'µm', film),
+    ...said('Gloss', 'GU', gloss),
+    ...processes.map((process) => {
+      const own = work.filter((each) => each.process === process)
+      return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${mean(own.map(({ takesUm }) => takesUm)).toFixed(1)} µm each.`
+    }),
+    ...layers.map(
+      ({ product, lot, where, endedAt }) =>
+        `${product} on ${where}, lot ${lot}, ${yearDay(endedAt.slice(0, 10) as never)}.`,
+    ),
+    ...(waters.length > 0 ? [`Water: ${waters.join(', ')}.`] : []),
+    ...(photographs.length > 0 ? [`${photographs.length} photographs.`] : []),
+  ]
+}
+
+function HistoryDocument({ history }: { history: VehicleHistory }) {
+  const { vehicle, stays, ledger, shop, writtenOn } = history
+  const taken = takenByPanel(ledger)
+  const names = new Map(panelsOf(vehicle.shape).map(({ id, name }) => [id, name]))
+  return (
+    <Document title={`History, ${vehicle.plate}`} author={shop} language="en-IE">
+      <Page size="A4" style={styles.page}>
+        <View style={styles.body}>
+          <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
+            <View style={{ width: '60%' }}>
+              <Text style={styles.soft}>
+                {shop}, {yearDay(writtenOn)}
+              </Text>
+              <Text style={styles.h1}>History of a car’s paint</Text>
+            </View>
+            <View style={{ width: '36%', alignItems: 'flex-end' }}>
+              <Text style={[styles.h1, { fontSize: 15 }]}>{vehicle.plate}</Text>
+              <Text style={{ textAlign: 'right' }}>
+                {vehicle.make} {vehicle.model}
+                {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
+              </Text>
+              <Text style={styles.soft}>
+                {SHAPE_NAME[vehicle.shape]}, {PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase()}
+              </Text>
+              {vehicle.vin ? <Text style={styles.soft}>{vehicle.vin}</Text> : null}
+            </View>
+          </View>
+          {stays.length === 0 ? <Text style={styles.h2}>Nothing was done here yet.</Text> : null}
+          {stays.map((stay, at) => (
+            <View key={at} style={{ marginTop: 4 }} wrap={false}>
+              <Text style={styles.h2}>
+                {yearDay(stay.day)}: {stay.title}
+                {stay.odometerKm === undefined ? '' : `, ${stay.odometerKm.toLocaleString('en-IE')} km`}
+              </Text>
+              {stayLines(stay).map((line) => (
+                <View key={line} style={[styles.expect, { borderLeftColor: FERN }]}>
+                  <Text>{line}</Text>
+                </View>
+              ))}
+            </View>
+          ))}
+          <Text style={styles.h2}>
+            All paint ever removed, µm of the {LIFETIME_UM} a panel may give in its life
+          </Text>
+          {Object.keys(taken).length === 0 ? <Text>None that anybody knows of.</Text> : null}
+          {Object.entries(taken).map(([panel, { takenUm, uncertaintyUm }]) => (
+            <View key={panel} style={[styles.row, styles.price]} wrap={false}>
+              <Text>{names.get(panel) ?? panel}</Text>
+              <Text>
+                {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)}
+              </Text>
+            </View>
+          ))}
+          <Text style={{ marginTop: 10, color: SOFT }}>
+            The same history goes with the car as one file, from which a shop can go on. Owners, messages and
+            money are not in it.
+          </Text>
+        </View>
+        <Foot words={`${shop}, history of ${vehicle.plate}`} />
+      </Page>
+    </Document>
+  )
+}
+
+export function historyPdf(history: VehicleHistory): Promise<Buffer> {
+  return renderToBuffer(<HistoryDocument history={history} />)
+}

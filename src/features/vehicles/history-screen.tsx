@@ -1,0 +1,177 @@
+import Link from 'next/link'
+import { WATER, WATERS } from '@/core/aftercare'
+import type { VehicleHistory } from '@/core/history'
+import { OCCASION } from '@/core/messages'
+import { TREATMENT } from '@/core/vehicle'
+import type { Stay, TimelineEntry } from '@/server/timeline'
+import type { KnownVehicle } from '@/server/vehicle-store'
+import { money, yearDay } from '@/ui/when'
+import { messageStateText } from '../aftercare/message-text'
+import { MarkedPhoto } from '../photos/marked-photo'
+
+type Props = {
+  known: KnownVehicle
+  timeline: readonly TimelineEntry[]
+  /** What other shops wrote before the car came here. */
+  brought: readonly VehicleHistory[]
+  currency: string
+}
+
+/** One line through all that ever happened to a vehicle here: readings, work, layers, pictures, messages, money. */
+export function HistoryScreen({ known: { vehicle }, timeline, brought, currency }: Props) {
+  return (
+    <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
+      <section>
+        <h2 className="text-2xl">What happened</h2>
+        <ol className="mt-3 border-l-2 border-fern-soft pl-6">
+          {timeline.map((entry, at) => (
+            <li key={at} className="relative py-3">
+              <span
+                className={`absolute top-5 -left-[31px] size-3.5 ${entry.kind === 'stay' ? 'rounded-[50%_50%_50%_0] bg-fern' : 'rounded-full border-2 border-fern bg-paper'}`}
+              />
+              {entry.kind === 'stay' && <StayEntry stay={entry} currency={currency} />}
+              {entry.kind === 'message' && (
+                <p className="text-[15px]">
+                  <strong>{yearDay(entry.day)}</strong> {OCCASION[entry.message.occasion].name}:{' '}
+                  {entry.message.subject}{' '}
+                  <span className="text-ink-soft">({messageStateText(entry.message)})</span>
+                </p>
+              )}
+              {entry.kind === 'told' && (
+                <p className="text-[15px]">
+                  <strong>{yearDay(entry.day)}</strong> told: {entry.entry.removedUm.toFixed(1)} µm taken from{' '}
+                  {entry.entry.panel}
+                  {entry.entry.note && `, ${entry.entry.note}`}
+                </p>
+              )}
+            </li>
+          ))}
+        </ol>
+        {brought.map((history, at) => (
+          <BroughtHistory key={at} history={history} />
+        ))}
+        {vehicle.treatments.length > 0 && (
+          <>
+            <h2 className="mt-5 text-xl">Told by the owner</h2>
+            <ul className="mt-1 text-[15px]">
+              {vehicle.treatments.map(({ kind, what, year }, at) => (
+                <li key={at}>
+                  <strong>{TREATMENT[kind].name}</strong>
+                  {[what, year].filter(Boolean).length > 0 && `: ${[what, year].filter(Boolean).join(', ')}`}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+      </section>
+      <aside>
+        <h2 className="text-xl">To hand on</h2>
+        <p className="mt-1 text-[15px] text-ink-soft">
+          When the car is sold its history goes with it: one file that any shop with this program reads back,
+          and one sheet to read. Neither names messages or money.
+        </p>
+        <ul className="mt-3 space-y-2">
+          <li>
+            <a href={`/vehicles/${vehicle.id}/history.json`} download className="font-semibold">
+              History as one file (JSON)
+            </a>
+          </li>
+          <li>
+            <a href={`/vehicles/${vehicle.id}/history.pdf`} className="font-semibold">
+              History to read (PDF)
+            </a>
+          </li>
+        </ul>
+      </aside>
+    </div>
+  )
+}
+
+function BroughtHistory({ history: { shop, writtenOn, stays } }: { history: VehicleHistory }) {
+  return (
+    <>
+      <h2 className="mt-6 text-xl">
+        Brought along from {shop}, {yearDay(writtenOn)}
+      </h2>
+      <ul className="mt-1">
+        {stays.map((stay, at) => (
+          <li key={at} className="border-t border-line py-2 text-[15px]">
+            <strong>
+              {yearDay(stay.day)}, {stay.title}
+            </strong>
+            <span className="block text-ink-soft">
+              {[
+                stay.film.length > 0
+                  ? `${stay.film.reduce((sum, { values }) => sum + values.length, 0)} film readings`
+                  : '',
+                ...stay.layers.map(({ product, where }) => `${product} on ${where}`),
+                stay.looks.length > 0 ? `${stay.looks.length} parts looked at` : '',
+              ]
+                .filter(Boolean)
+                .join(', ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  )
+}
+
+const KIND = { work: 'job', visit: 'visit', repair: 'repair' } as const
+
+function StayEntry({ stay, currency }: { stay: Stay; currency: string }) {
+  const { job, day, packageName, letter, readings, coats, waters, totalCents, paidCents, photos } = stay
+  const seen = WATERS.filter((water) => waters[water])
+  return (
+    <>
+      <p>
+        <Link href={`/jobs/${job.id}`} className="font-head text-lg font-semibold">
+          {yearDay(day)}, {packageName ?? (job.kind === 'visit' ? 'Visit' : job.wishes)}
+        </Link>{' '}
+        <span className="text-sm text-ink-soft">
+          {KIND[job.kind]} {job.number}
+          {job.odometerKm !== undefined && ` · ${job.odometerKm.toLocaleString('en-IE')} km`}
+          {!job.handedOverAt && ' · not gone home yet'}
+        </span>
+      </p>
+      <ul className="text-[15px]">
+        {readings > 0 && (
+          <li>
+            {readings} film readings{letter ? `, condition ${letter} as it came in` : ''}
+          </li>
+        )}
+        {coats.map(({ product, lot, where }, at) => (
+          <li key={at}>
+            {product} on {where}, lot {lot}
+          </li>
+        ))}
+        {seen.length > 0 && (
+          <li>
+            Water: {seen.map((water) => `${waters[water]} × ${WATER[water].name.toLowerCase()}`).join(', ')}
+          </li>
+        )}
+        {totalCents !== undefined && (
+          <li className="text-ink-soft">
+            {money(currency, totalCents)}
+            {totalCents > 0 && (paidCents >= totalCents ? ', paid' : `, ${money(currency, paidCents)} paid`)}
+            {job.onGuarantee && ', on guarantee'}
+          </li>
+        )}
+      </ul>
+      {photos.length > 0 && (
+        <ul className="mt-2 flex flex-wrap gap-2">
+          {photos.map((photo) => (
+            <li key={photo.id}>
+              <Link
+                href={`/jobs/${photo.jobId}/walk`}
+                aria-label={`Photograph of ${photo.place}, ${photo.phase}`}
+              >
+                <MarkedPhoto photo={photo} size="thumb" className="h-20" />
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,98 @@
+import { OCCASION, type Template } from '@/core/messages'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import type { Message } from '@/server/message-store'
+import type { OwnerLink } from '@/server/owner-links'
+import type { Customer } from '@/server/vehicle-store'
+import { moment, yearDay } from '@/ui/when'
+import { messageStateText } from '../aftercare/message-text'
+import { ContactForm } from './contact-form'
+import { OwnerPages } from './owner-pages'
+import { WriteMessage } from './write-message'
+
+type Props = {
+  customer: Customer
+  vehicleId: string
+  car: string
+  failed: readonly string[]
+  templates: { words: Template; 'panel-failed': Template }
+  repair?: { day: LocalDay; onGuarantee: boolean }
+  messages: readonly Message[]
+  links: readonly OwnerLink[]
+  zone: string
+  now: Instant
+}
+
+/** Whose car it is: how they are reached, what they were told and answered, and the page they can look at. */
+export function OwnerScreen({
+  customer,
+  vehicleId,
+  car,
+  failed,
+  templates,
+  repair,
+  messages,
+  links,
+  zone,
+  now,
+}: Props) {
+  return (
+    <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="space-y-8">
+        <section>
+          <h2 className="text-2xl">Write to {customer.name}</h2>
+          <WriteMessage
+            key={`${customer.language} ${failed.join()}`}
+            customer={customer}
+            vehicleId={vehicleId}
+            car={car}
+            failed={failed}
+            templates={templates}
+            {...(repair ? { repair } : {})}
+          />
+        </section>
+        <section>
+          <h2 className="text-2xl">What was said</h2>
+          {messages.length === 0 ? (
+            <p className="mt-1 text-ink-soft">Nothing yet.</p>
+          ) : (
+            <ol className="mt-2" data-testid="said">
+              {messages.toReversed().map((message) => (
+                <li key={message.id} className="border-t border-line py-3">
+                  <p>
+                    <strong>{message.subject}</strong>{' '}
+                    <span className="text-sm text-ink-soft">
+                      {OCCASION[message.occasion].name},{' '}
+                      {yearDay(dayIn(zone, message.sentAt ?? message.notBefore))}, {messageStateText(message)}
+                    </span>
+                  </p>
+                  <p className="mt-1 max-w-prose text-[15px] whitespace-pre-line">{message.text}</p>
+                  {message.events
+                    .filter(({ words }) => words)
+                    .map(({ kind, words, at }) => (
+                      <p
+                        key={kind}
+                        className={`mt-1 border-l-4 pl-3 ${kind === 'bounced' ? 'border-copper text-copper' : 'border-fern'}`}
+                      >
+                        {kind === 'replied' ? `“${words}”` : words}{' '}
+                        <span className="text-sm text-ink-soft">{moment(zone, at, now)}</span>
+                      </p>
+                    ))}
+                </li>
+              ))}
+            </ol>
+          )}
+        </section>
+      </div>
+      <aside className="space-y-8">
+        <section>
+          <h2 className="text-xl">How they are reached</h2>
+          <ContactForm key={JSON.stringify(customer)} customer={customer} />
+        </section>
+        <section>
+          <h2 className="text-xl">Their page</h2>
+          <OwnerPages vehicleId={vehicleId} links={links} zone={zone} now={now} />
+        </section>
+      </aside>
+    </div>
+  )
+}

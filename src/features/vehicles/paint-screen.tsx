@@ -1,0 +1,39 @@
+import { panelsOf } from '@/core/vehicle'
+import type { LedgerEntry } from '@/server/ledger-store'
+import type { Measure, PanelTrend } from '@/server/trends'
+import type { VehicleCare } from '@/server/vehicle-care'
+import type { KnownVehicle } from '@/server/vehicle-store'
+import { LedgerTable } from './ledger-table'
+import { ToldForm } from './told-form'
+import { TrendSheet } from './trend-sheet'
+
+type Props = {
+  known: KnownVehicle
+  ledger: readonly LedgerEntry[]
+  trends: Record<Measure, PanelTrend[]>
+  corrections: VehicleCare['corrections']
+}
+
+/** The paint of a vehicle over the years: what was taken, what it still has to give, how film and gloss go. */
+export function PaintScreen({ known: { vehicle }, ledger, trends, corrections }: Props) {
+  const panels = panelsOf(vehicle.shape)
+  const least = corrections.reduce((a, b) => (b.left.leftUm < a.left.leftUm ? b : a))
+  return (
+    <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-2">
+      <section>
+        <h2 className="text-2xl">The ledger: all paint ever removed</h2>
+        <p className="mt-1 mb-3" data-testid="corrections-left">
+          The panel with the least to give is the {least.name.toLowerCase()}: {least.left.leftUm.toFixed(1)}{' '}
+          µm, enough for <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
+          {least.left.cuts === 1 ? 'cut' : 'cuts'}, as far as the ledger knows.
+        </p>
+        <LedgerTable ledger={ledger} panels={panels} />
+        <ToldForm vehicleId={vehicle.id} panels={panels} />
+      </section>
+      <section>
+        <h2 className="text-2xl">Film and gloss over the years</h2>
+        <TrendSheet trends={trends} />
+      </section>
+    </div>
+  )
+}

@@ -1,0 +1,42 @@
+import { PAINT_SYSTEM_GUIDE, SHAPE_NAME, STORAGE_NAME, WASHING_NAME } from '@/core/vehicle'
+import type { KnownVehicle } from '@/server/vehicle-store'
+import { ButtonLink } from '@/ui/button'
+import { SideView } from '@/ui/side-view'
+import { VehicleRooms } from './vehicle-rooms'
+
+/** Which vehicle this is and how it lives, above all that is known of it. */
+export function VehicleHeader({ known: { customer, vehicle } }: { known: KnownVehicle }) {
+  const facts = [
+    PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase(),
+    vehicle.storage === 'unknown' ? '' : `sleeps: ${STORAGE_NAME[vehicle.storage].toLowerCase()}`,
+    vehicle.washing === 'unknown' ? '' : `washed: ${WASHING_NAME[vehicle.washing].toLowerCase()}`,
+    vehicle.yearlyKm === undefined ? '' : `${vehicle.yearlyKm.toLocaleString('en-IE')} km a year`,
+    vehicle.salted ? 'salted roads' : '',
+    vehicle.hardWater ? 'hard water' : '',
+  ].filter(Boolean)
+  return (
+    <header className="no-print border-b border-line bg-lichen/50 px-5 pt-3">
+      <div className="flex items-center gap-5 max-sm:flex-wrap">
+        <SideView shape={vehicle.shape} className="h-14 shrink-0" />
+        <div className="grow">
+          <h1 className="text-2xl">{vehicle.plate}</h1>
+          <p>
+            {vehicle.make} {vehicle.model}
+            {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
+            {vehicle.colourCode && ` (${vehicle.colourCode})`}, {SHAPE_NAME[vehicle.shape].toLowerCase()} ·{' '}
+            {customer.name}
+            {customer.phone && `, ${customer.phone}`}
+          </p>
+          <p className="text-sm text-ink-soft">
+            {facts.join(' · ')}
+            {vehicle.vin && ` · ${vehicle.vin}`}
+          </p>
+        </div>
+        <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
+          Take it in again
+        </ButtonLink>
+      </div>
+      <VehicleRooms vehicleId={vehicle.id} />
+    </header>
+  )
+}

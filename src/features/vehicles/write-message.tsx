@@ -1,0 +1,118 @@
+'use client'
+
+import { useState } from 'react'
+import {
+  CHANNEL_NAME,
+  HELD_TEXT,
+  LANGUAGE_NAME,
+  type Occasion,
+  repairWords,
+  routeFor,
+  type Template,
+} from '@/core/messages'
+import type { LocalDay } from '@/core/time'
+import { writeToOwner } from '@/server/actions/messages'
+import type { Customer } from '@/server/vehicle-store'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { useMessageAction } from '../aftercare/use-message-action'
+
+type Props = {
+  customer: Customer
+  vehicleId: string
+  car: string
+  failed: readonly string[]
+  templates: { words: Template; 'panel-failed': Template }
+  /** A repair that is booked. */
+  repair?: { day: LocalDay; onGuarantee: boolean }
+}
+
+type ByHand = 'words' | 'panel-failed'
+
+/** A message by hand, begun from the shop's words; what it will say stands there to be changed. */
+export function WriteMessage({ customer, vehicleId, car, failed, templates, repair }: Props) {
+  const begun = (occasion: ByHand): Template => {
+    const { subject, text } = templates[occasion]
+    const fill = (words: string) =>
+      words
+        .replaceAll('{car}', car)
+        .replaceAll('{panels}', failed.join(', ') || '…')
+        .replaceAll(
+          ' {words}',
+          repair ? ` ${repairWords(customer.language, repair.day, repair.onGuarantee)}` : '',
+        )
+        .replaceAll('{words}\n', '\n')
+    return { subject: fill(subject), text: fill(text) }
+  }
+  const first: ByHand = failed.length > 0 ? 'panel-failed' : 'words'
+  const [id, setId] = useState(() => crypto.randomUUID())
+  const [occasion, setOccasion] = useState<ByHand>(first)
+  const [typed, setTyped] = useState(() => begun(first))
+  const { run, pending, answer, refusal } = useMessageAction()
+  const route = routeFor(customer, occasion as Occasion)
+  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
+  const start = (chosen: ByHand) => {
+    setOccasion(chosen)
+    setTyped(begun(chosen))
+  }
+  if (route.kind === 'held') return <p className="mt-2 text-copper">{HELD_TEXT[route.why]}</p>
+  return (
+    <div className="mt-3 space-y-4">
+      <Choice
+        label="About"
+        options={[
+          { value: 'panel-failed', name: 'A panel that has failed' },
+          { value: 'words', name: 'Something else' },
+        ]}
+        value={occasion}
+        onChange={(value) => start(value as ByHand)}
+      />
+      <Field label="Subject" {...error('subject')}>
+        <input
+          className="field"
+          value={typed.subject}
+          onChange={(event) => setTyped({ ...typed, subject: event.target.value })}
+        />
+      </Field>
+      <Field
+        label="Text"
+        hint="{name}, {shop} and {page}, their private page, are filled in when it goes."
+        {...error('text')}
+      >
+        <textarea
+          className="field min-h-44"
+          value={typed.text}
+          onChange={(event) => setTyped({ ...typed, text: event.target.value })}
+        />
+      </Field>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          disabled={pending}
+          onClick={() =>
+            run(
+              () => writeToOwner({ id, vehicleId, occasion, ...typed }),
+              () => {
+                setId(crypto.randomUUID())
+                start('words')
+              },
+            )
+          }
+        >
+          {pending ? 'Putting it there …' : 'Into the queue'}
+        </Button>
+        <span className="text-sm text-ink-soft">
+          {CHANNEL_NAME[route.channel]} to {route.address}, {LANGUAGE_NAME[customer.language]}
+        </span>
+      </div>
+      {answer?.kind === 'done' && (
+        <p role="status">It is in the queue and goes as soon as nobody is disturbed by it.</p>
+      )}
+      {refusal && refusal.field === '' && (
+        <p role="alert" className="font-semibold text-copper">
+          {refusal.message}
+        </p>
+      )}
+    </div>
+  )
+}
