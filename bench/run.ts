@@ -3,6 +3,7 @@ import { practiceBench } from './practice'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
 import { vehicleBench } from './vehicle'
+import { yearsBench } from './years'
 
 /** `npm run bench` runs all, `npm run bench -- schedule` one. Times depend on the machine; ratios do not. */
 
@@ -11,6 +12,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   frontier: frontierBench,
   practice: practiceBench,
   vehicle: vehicleBench,
+  years: yearsBench,
   schedule: scheduleBench,
 }
 

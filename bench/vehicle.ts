@@ -5,12 +5,12 @@ import { emptyRecord } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf } from '@/core/vehicle'
 import { openDatabase } from '@/server/db'
-import { loadVisits } from '@/server/history'
 import { emptyIntake } from '@/server/intake-schema'
 import { findJob, takeIn } from '@/server/job-store'
-import { addPhoto, photosOfVehicle } from '@/server/photo-store'
+import { addPhoto } from '@/server/photo-store'
 import { loadShop } from '@/server/shop-store'
 import { saveSurvey } from '@/server/survey-store'
+import { loadTimeline } from '@/server/timeline'
 
 const VISITS = 10
 const PHOTOS = 60
@@ -51,12 +51,11 @@ export async function vehicleBench(): Promise<void> {
         takenAt: at,
       })
   }
-  const { setup } = await loadShop(db)
+  const shop = await loadShop(db)
   const times: number[] = []
   for (let round = 0; round < ROUNDS; round++) {
     const start = performance.now()
-    await loadVisits(db, vehicleId, setup)
-    await photosOfVehicle(db, vehicleId)
+    await loadTimeline(db, shop, vehicleId)
     times.push(performance.now() - start)
   }
   times.sort((a, b) => a - b)

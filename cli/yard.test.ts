@@ -110,3 +110,10 @@ test('vin, dew and care answer in JSON and refuse bad input with 2', () => {
   )
   expect(yard('paint')).toMatchObject({ status: 2 })
 })
+
+test('the angle of a half sphere is 90°, and what is no drop or no history is refused with 2', () => {
+  expect(yard('angle', '--height', '1.5', '--base', '3').json.degrees).toBeCloseTo(90, 9)
+  expect(yard('angle', '--height', '0', '--base', '3')).toMatchObject({ status: 2 })
+  expect(yard('angle', '--height', '0', '--base', '3').stderr).toContain('must both be more than nothing')
+  expect(yard('history', path.join(ROOT, 'package.json')).stderr).toContain('no history of a vehicle')
+})

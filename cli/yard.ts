@@ -1,7 +1,9 @@
 import type { Command } from './command'
+import { angle } from './commands/angle'
 import { care } from './commands/care'
 import { dew } from './commands/dew'
 import { dilute, lance } from './commands/dilute'
+import { history } from './commands/history'
 import { schedule } from './commands/schedule'
 import { survey } from './commands/survey'
 import { vin } from './commands/vin'
@@ -9,7 +11,7 @@ import { BadInput } from './input'
 
 /** The core from the command line: JSON on standard output, messages on standard error, 2 for bad input. */
 
-const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, dilute, lance, care }
+const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, dilute, lance, care, angle, history }
 
 const usage = () =>
   [

@@ -32,6 +32,7 @@ import { recordFinish, recordStart } from '@/server/work-store'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
+import { addPast } from './past'
 import { roundOf } from './round'
 import { addShelf } from './shelf'
 import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
@@ -213,10 +214,14 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
   return (await findJob(db, id))!
 }
 
-/** Fills an empty database with the demo shop. Does nothing where there are jobs already; says whether it did. */
-export async function loadDemo(db: Knex, now: Instant): Promise<boolean> {
+/**
+ * Fills an empty database with the demo shop, with two years behind it where `past`. Does nothing where there are jobs
+ * already; says whether it did.
+ */
+export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): Promise<boolean> {
   if (await db('jobs').first()) return false
   const shop = await loadShop(db)
+  if (past) await addPast(db, shop, now)
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
   await addShelf(db, shop.setup.timezone, now)

@@ -1,0 +1,61 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { type Facts, fillIn, type Occasion, TEMPLATES } from '@/core/messages'
+import type { Random } from '@/core/schedule'
+import { type Instant, plusMinutes } from '@/core/time'
+import type { Job } from '@/server/job-store'
+import { pick } from './past-cars'
+
+/** Messages of the past with what became of them: most arrived, a few found nobody, some were answered and read. */
+
+const ANSWERS = [
+  'Thank you, will do.',
+  'It beads like mad.',
+  'Dry so far, thanks.',
+  'We will come on the Tuesday.',
+]
+const BOUNCED = 0.04
+const ANSWERED = 0.15
+
+export async function sayThen(
+  db: Knex,
+  { customer, vehicle }: Pick<Job, 'customer' | 'vehicle'>,
+  { occasion, key, at, facts }: { occasion: Occasion; key: string; at: Instant; facts: Partial<Facts> },
+  random: Random,
+): Promise<void> {
+  const text = fillIn(
+    TEMPLATES[occasion][customer.language],
+    { name: customer.name, car: `${vehicle.make} ${vehicle.model}`, shop: 'Fern Yard', ...facts },
+    customer.language,
+  )
+  if (!text.ok) throw new Error(`a text of the past lacks {${text.error.name}}`)
+  const id = randomUUID()
+  await db('messages').insert({
+    id,
+    key,
+    customer_id: customer.id,
+    vehicle_id: vehicle.id,
+    occasion,
+    language: customer.language,
+    channel: 'email',
+    address: customer.email,
+    ...text.value,
+    made_at: at,
+    not_before: at,
+    state: 'sent',
+    attempts: 1,
+    sent_at: at,
+    gateway_id: `past-${id}`,
+  })
+  const event = (kind: string, words: string, minutes: number) => ({
+    message_id: id,
+    kind,
+    words,
+    at: plusMinutes(at, minutes),
+    read_at: plusMinutes(at, minutes + 60),
+  })
+  if (random() < BOUNCED)
+    return void (await db('message_events').insert(event('bounced', 'No such address.', 1)))
+  await db('message_events').insert(event('delivered', '', 1))
+  if (random() < ANSWERED) await db('message_events').insert(event('replied', pick(random, ANSWERS), 95))
+}

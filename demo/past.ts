@@ -1,0 +1,140 @@
+import type { Knex } from 'knex'
+import { nextLoud } from '@/core/messages'
+import { seededRandom } from '@/core/schedule'
+import {
+  atLocal,
+  dayIn,
+  daysBetween,
+  type Instant,
+  type LocalDay,
+  plusDays,
+  plusMinutes,
+  plusMonths,
+  weekdayOf,
+} from '@/core/time'
+import { refreshCareDates } from '@/server/care-dates'
+import { emptyIntake } from '@/server/intake-schema'
+import type { Shop } from '@/server/shop-store'
+import { BONNET_CAR, pastIntake, pastNames, pick } from './past-cars'
+import { sayThen } from './past-messages'
+import { liveVisit, trueLives } from './past-visits'
+import { liveWork } from './past-work'
+
+/** Two invented years of the demo shop: the cars that came, what was done to them, and how they were looked after since. */
+
+const YEARS_DAYS = 730
+/** The past ends here, so that it leaves the cars in hand alone. */
+const UNTIL_DAYS = 14
+const CARS = 96
+const SEED = 20_250_113
+
+/** What the shop has sold, as often as it stands here. */
+const SOLD = [
+  'tideline',
+  'tideline',
+  'tideline',
+  'slipway',
+  'slipway',
+  'slipway',
+  'headland',
+  'headland',
+  'headland',
+  'headland',
+  'lantern',
+  'lantern',
+  'boathouse',
+]
+const LOFTS = ['loft-1', 'loft-2'] as const
+/** How many owners of a coated car come to their visits. */
+const FAITHFUL = 0.78
+
+/** The car whose bonnet is to fail was coated this long ago, and was seen once since. */
+const BONNET_COATED_MONTHS = 14
+const BONNET_VISIT_MONTHS = 6
+
+const workingDay = (day: LocalDay): LocalDay => {
+  const weekday = weekdayOf(day)
+  if (weekday === 'sat') return plusDays(day, 2)
+  return weekday === 'sun' ? plusDays(day, 1) : day
+}
+
+export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void> {
+  const random = seededRandom(SEED)
+  const zone = shop.setup.timezone
+  const today = dayIn(zone, now)
+  const last = plusDays(today, -UNTIL_DAYS)
+  const names = pastNames(random, CARS)
+  const free: Record<string, LocalDay> = {}
+  const bonnetDay = workingDay(plusMonths(today, -BONNET_COATED_MONTHS))
+  let bonnetDone = false
+  const vehicles = new Set<string>()
+  await db.transaction(async (trx) => {
+    for (const [at, name] of names.entries()) {
+      const wanted = plusDays(today, -YEARS_DAYS + Math.floor(((YEARS_DAYS - UNTIL_DAYS - 6) * at) / CARS))
+      const loft = LOFTS.reduce((a, b) => ((free[a] ?? '') <= (free[b] ?? '') ? a : b))
+      const day = workingDay(free[loft] && free[loft]! > wanted ? free[loft]! : wanted)
+      if (day > plusDays(last, -6)) break
+      const isBonnet = !bonnetDone && day >= bonnetDay
+      if (isBonnet) bonnetDone = true
+      const packageKey = isBonnet ? 'headland' : pick(random, SOLD)
+      const plate = `IM ${String(9100 + at * 7).slice(-4)}`
+      const intake = isBonnet
+        ? { ...emptyIntake(bonnetDay), ...BONNET_CAR }
+        : pastIntake(random, name, plate, day)
+      const { job, freeAt, paint } = await liveWork(
+        trx,
+        shop,
+        { intake, day: isBonnet ? bonnetDay : day, loft, packageKey },
+        random,
+      )
+      free[loft] = plusDays(dayIn(zone, freeAt), 1)
+      const template = shop.setup.packages.find(({ key }) => key === packageKey)!
+      if (template.layers.length === 0) continue
+      vehicles.add(job.vehicle.id)
+      // With a chance of their own, so that what was said moves nothing that was done.
+      const said = seededRandom(SEED + job.number)
+      const home = dayIn(zone, freeAt)
+      await sayThen(
+        trx,
+        job,
+        {
+          occasion: 'curing',
+          key: `curing:${job.id}`,
+          at: nextLoud(zone, plusMinutes(freeAt, 1500), shop.setup.quiet),
+          facts: { from: plusDays(home, 1), until: plusDays(home, 7) },
+        },
+        said,
+      )
+      const lives = trueLives(shop, job, template.layers, random)
+      const first = isBonnet
+        ? BONNET_VISIT_MONTHS
+        : shop.catalogue.find(({ id }) => id === template.layers[0])!.firstVisitMonths
+      let next = plusDays(plusMonths(dayIn(zone, freeAt), first), isBonnet ? 9 : Math.floor(random() * 26))
+      const comes = isBonnet || random() < FAITHFUL
+      for (let visit = 0; comes && next < last && daysBetween(today, next) < 0; visit++) {
+        if (isBonnet && visit > 0) break
+        const own = isBonnet ? Object.fromEntries(Object.keys(lives).map((id) => [id, 40])) : lives
+        if (job.customer.mayRemind)
+          await sayThen(
+            trx,
+            job,
+            {
+              occasion: 'visit-due',
+              key: `visit-due:${job.vehicle.id}:past-${visit}`,
+              at: nextLoud(zone, atLocal(zone, plusDays(next, -20), '10:00'), shop.setup.quiet),
+              facts: { from: plusDays(next, -6), until: plusDays(next, 22) },
+            },
+            said,
+          )
+        await liveVisit(
+          trx,
+          shop,
+          { work: job, laidAt: freeAt, day: workingDay(next), lives: own, paint },
+          random,
+        )
+        next = plusDays(plusMonths(next, 6), Math.floor(random() * 40))
+      }
+    }
+    for (const vehicle of vehicles) await refreshCareDates(trx, shop, vehicle, now)
+  })
+}
