@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
+import { toBooth } from './booth'
 import { Shop } from './shop'
 
 /** Who works here and when, which bays there are, and the calendars other programs read. */
@@ -89,7 +90,7 @@ test('readable by everyone, in either light', async ({ page }) => {
     .getByText(/^Shifts: /)
     .click()
   for (const theme of ['day', 'booth']) {
-    if (theme === 'booth') await page.getByRole('button', { name: 'Booth light' }).click()
+    if (theme === 'booth') await toBooth(page)
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
       .analyze()

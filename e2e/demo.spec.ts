@@ -25,45 +25,52 @@ test('the yard shows each car with what it waits for and until when', async ({ p
   await expect(bay).toContainText('coat: go')
 })
 
-test('no screen fails WCAG 2.2 AA in axe, in either light', async ({ page, context }) => {
-  await page.goto(shop.url)
-  const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
-  const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
-  await page.goto(`${shop.url}/vehicles`)
-  const vehicle = await page.locator(jobLink('IM 7341')).first().getAttribute('href')
-  await page.goto(shop.url)
-  const ready = await page.locator(jobLink('IM 1154')).first().getAttribute('href')
-  const paths = [
-    '/',
-    '/intake',
-    '/schedule',
-    '/vehicles',
-    vehicle!,
-    '/practice',
-    '/shop',
-    '/shop/packages',
-    '/shop/prices',
-    choosing!.replace('/plan', '/walk'),
-    choosing!.replace('/plan', '/wash'),
-    choosing!.replace('/plan', '/survey'),
-    choosing!.replace('/plan', '/promises'),
-    choosing!.replace('/plan', '/spots'),
-    choosing!,
-    choosing!.replace('/plan', '/quote'),
-    between!.replace('/work', '/spots'),
-    between!.replace('/work', '/plan'),
-    between!.replace('/work', '/schedule'),
-    between!,
-    ready!,
-    ready!.replace(/\/[a-z]+$/, '/care'),
-    ready!.replace(/\/[a-z]+$/, '/handover'),
-    '/work',
-    '/stock',
-    '/stock/labels',
-    '/shop/devices',
-    '/nowhere',
-  ]
-  for (const theme of ['paper', 'booth']) {
+for (const theme of ['paper', 'booth'])
+  test(`no screen fails WCAG 2.2 AA in axe, in the light of ${theme}`, async ({ page, context }) => {
+    await page.goto(shop.url)
+    const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
+    const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
+    await page.goto(`${shop.url}/vehicles`)
+    const vehicle = await page.locator(jobLink('IM 7341')).first().getAttribute('href')
+    await page.goto(shop.url)
+    const ready = await page.locator(jobLink('IM 1154')).first().getAttribute('href')
+    const paths = [
+      '/',
+      '/intake',
+      '/schedule',
+      '/vehicles',
+      vehicle!,
+      `${vehicle}/history`,
+      `${vehicle}/paint`,
+      `${vehicle}/owner`,
+      '/aftercare',
+      '/aftercare/messages',
+      '/aftercare/texts',
+      '/learning',
+      '/practice',
+      '/shop',
+      '/shop/packages',
+      '/shop/prices',
+      choosing!.replace('/plan', '/walk'),
+      choosing!.replace('/plan', '/wash'),
+      choosing!.replace('/plan', '/survey'),
+      choosing!.replace('/plan', '/promises'),
+      choosing!.replace('/plan', '/spots'),
+      choosing!,
+      choosing!.replace('/plan', '/quote'),
+      between!.replace('/work', '/spots'),
+      between!.replace('/work', '/plan'),
+      between!.replace('/work', '/schedule'),
+      between!,
+      ready!,
+      ready!.replace(/\/[a-z]+$/, '/care'),
+      ready!.replace(/\/[a-z]+$/, '/handover'),
+      '/work',
+      '/stock',
+      '/stock/labels',
+      '/shop/devices',
+      '/nowhere',
+    ]
     await context.addCookies([{ name: 'theme', value: theme, url: shop.url }])
     for (const path of paths) {
       await page.goto(shop.url + path)
@@ -75,8 +82,7 @@ test('no screen fails WCAG 2.2 AA in axe, in either light', async ({ page, conte
       )
       expect.soft(found).toEqual([])
     }
-  }
-})
+  })
 
 test('two tablets on one survey: the second is asked, nothing is overwritten silently', async ({
   browser,

@@ -88,7 +88,7 @@ test('packages, calendar, card and care say what they wait for on a car that was
   await expect(page.getByRole('heading', { name: 'Nothing to place yet' })).toBeVisible()
   await page.getByRole('link', { name: 'Work' }).click()
   await expect(page.getByRole('heading', { name: 'No job card yet' })).toBeVisible()
-  await page.getByRole('link', { name: 'Care' }).click()
+  await page.getByRole('link', { name: 'Care', exact: true }).click()
   await expect(page.getByText('The dates begin with the first layer')).toBeVisible()
 })
 

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Locator, type Page, test } from '@playwright/test'
+import { toBooth } from './booth'
 import { Shop } from './shop'
 
 /** The calendar taken in hand: dragged, stepped by keys and by finger, pinned, taken back. */
@@ -147,7 +148,7 @@ test.describe('with fingers on the tablet', () => {
     await inHand(page).getByRole('button', { name: '15 min later' }).tap()
     await expect(inHand(page)).toContainText(/Move it to|Nearest allowed/)
     for (const theme of ['day', 'booth']) {
-      if (theme === 'booth') await page.getByRole('button', { name: 'Booth light' }).click()
+      if (theme === 'booth') await toBooth(page)
       const { violations } = await new AxeBuilder({ page })
         .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
         .analyze()

@@ -235,6 +235,7 @@ test('one car goes through the whole shop', async ({ page }) => {
   await test.step('what was taken is in the ledger, and weighs on the next visit', async () => {
     await page.getByRole('link', { name: 'Vehicles' }).click()
     await page.getByRole('link', { name: /IM 4471/ }).click()
+    await page.getByRole('link', { name: 'Paint', exact: true }).click()
     await expect(page.getByRole('cell', { name: /^Bonnet .*measured .*gauge .*table/ })).toBeVisible()
     await page.getByRole('link', { name: 'Take it in again' }).click()
     await expect(page.getByRole('region', { name: 'What we remember' })).toContainText(

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, type Page, test } from '@playwright/test'
+import { toBooth } from './booth'
 import { Shop } from './shop'
 
 /** The calendar when things change: planned anew beside the page, somebody ill, a bay out of use. */
@@ -146,7 +147,7 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
   await page.keyboard.press('Enter')
   await expect(follows(page)).toBeVisible()
   for (const theme of ['day', 'booth']) {
-    if (theme === 'booth') await page.getByRole('button', { name: 'Booth light' }).click()
+    if (theme === 'booth') await toBooth(page)
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag22aa'])
       .analyze()

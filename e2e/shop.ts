@@ -34,13 +34,18 @@ export class Shop {
     return new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
   }
 
-  static demo(clock: string): Shop {
+  /** The demo shop; with the two years behind it where a story needs them. */
+  static demo(clock: string, { past = false } = {}): Shop {
     const shop = Shop.empty()
-    const { status, stderr } = spawnSync(path.join(ROOT, 'node_modules/.bin/tsx'), ['demo/load.ts'], {
-      cwd: ROOT,
-      env: shop.environment(clock),
-      encoding: 'utf8',
-    })
+    const { status, stderr } = spawnSync(
+      path.join(ROOT, 'node_modules/.bin/tsx'),
+      ['demo/load.ts', ...(past ? [] : ['--without-past'])],
+      {
+        cwd: ROOT,
+        env: shop.environment(clock),
+        encoding: 'utf8',
+      },
+    )
     if (status !== 0) throw new Error(stderr)
     return shop
   }

@@ -9,12 +9,12 @@ const OUT = path.resolve(import.meta.dirname, '../docs/screenshots')
 const DESK = { width: 1280, height: 800 }
 const TABLET = { width: 820, height: 1180 }
 /** Charts and the practice panel are painted a moment after the page is there. */
-const SETTLE_MS = 400
+const SETTLE_MS = 900
 
-type Shot = { name: string; path: string; viewport: typeof DESK; press?: string[] }
+type Shot = { name: string; path: string; viewport: typeof DESK; press?: string[]; fromTop?: boolean }
 
 async function main(): Promise<void> {
-  const shop = Shop.demo(NOW)
+  const shop = Shop.demo(NOW, { past: true })
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
@@ -29,7 +29,11 @@ async function main(): Promise<void> {
       ['IM 5012', 'IM 4471', 'IM 903', 'IM 1154', 'IM 19'].map(jobOf),
     )
     await start.goto(`${shop.url}/vehicles`)
-    const vehicle = await start.locator('a:has-text("IM 7341")').first().getAttribute('href')
+    await start.getByLabel('Find by plate').fill('2208')
+    const vehicle = await start.locator('a:has-text("IM 2208")').first().getAttribute('href')
+    await start.goto(`${shop.url}${vehicle}/owner`)
+    await start.getByRole('button', { name: 'A new private page' }).click()
+    const owner = await start.getByTestId('owner-page').getByRole('link').getAttribute('href')
     const shots: Shot[] = [
       { name: 'yard', path: '/', viewport: DESK },
       { name: 'intake-tablet', path: '/intake', viewport: TABLET, press: ['text=2 Vehicle'] },
@@ -40,9 +44,11 @@ async function main(): Promise<void> {
         press: ['[data-panel=front-door-left]'],
       },
       { name: 'wash', path: `${layering}/wash`, viewport: DESK },
-      { name: 'promises-tablet', path: `${choosing}/promises`, viewport: TABLET },
+      { name: 'aftercare', path: '/aftercare', viewport: DESK },
       { name: 'vehicle', path: vehicle!, viewport: DESK },
-      { name: 'practice', path: '/practice?panel=19', viewport: DESK },
+      { name: 'messages', path: '/aftercare/messages', viewport: DESK },
+      { name: 'learning', path: '/learning?months=24', viewport: DESK },
+      { name: 'owner-tablet', path: new URL(owner!).pathname, viewport: TABLET },
       { name: 'survey', path: `${choosing}/survey`, viewport: DESK },
       { name: 'plan', path: `${choosing}/plan`, viewport: DESK },
       { name: 'spots-tablet', path: `${layering}/spots`, viewport: TABLET },
@@ -53,13 +59,6 @@ async function main(): Promise<void> {
         viewport: DESK,
         press: ['[data-step^="IM 903 Layer 2"] path >> nth=-1', 'text=A day later'],
       },
-      {
-        name: 'caller',
-        path: '/schedule/promise',
-        viewport: DESK,
-        press: ['role=button[name="Look"]'],
-      },
-      { name: 'crew', path: '/shop/crew', viewport: DESK },
       { name: 'stock', path: '/stock', viewport: DESK },
       {
         name: 'work-tablet',
@@ -73,7 +72,20 @@ async function main(): Promise<void> {
         viewport: TABLET,
       },
       { name: 'care', path: `${ready}/care`, viewport: DESK },
-      { name: 'handover', path: `${ready}/handover`, viewport: TABLET },
+      {
+        name: 'visit-tablet',
+        fromTop: true,
+        path: vehicle!,
+        viewport: TABLET,
+        press: [
+          'role=button[name="It is here: log a visit"]',
+          'role=radio[name="Brída"]',
+          'role=radio[name="Yes, decontaminated"]',
+          'role=button[name=/^Stays wet/]',
+          'role=radio[name="Grips the towel"]',
+          'role=radio[name="Nothing to see: it has just gone"]',
+        ],
+      },
     ]
     for (const shot of shots) {
       const options: BrowserContextOptions = {
@@ -86,6 +98,7 @@ async function main(): Promise<void> {
       const page = await context.newPage()
       await page.goto(shop.url + shot.path, { waitUntil: 'networkidle' })
       for (const selector of shot.press ?? []) await page.locator(selector).first().click()
+      if (shot.fromTop) await page.evaluate(() => window.scrollTo(0, 0))
       await page.waitForTimeout(SETTLE_MS)
       await page.screenshot({ path: path.join(OUT, `${shot.name}.png`) })
       await context.close()
