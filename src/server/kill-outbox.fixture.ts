@@ -1,15 +1,34 @@
-import { writeSync } from 'node:fs'
 import { instantOrThrow } from '@/core/time'
-import { SimulatedGateway } from '@/devices/message-gateway'
+import { type MessageGateway, type Outgoing, SimulatedGateway } from '@/devices/message-gateway'
 import { connect } from './db'
 import { sendDue } from './outbox'
 
-/** A process that empties the outbox until it is killed: `tsx kill-outbox.fixture.ts shop.db gateway.db 2027-01-13T10:00:00Z`. */
+/**
+ * A process that empties the outbox over a bad line and dies on the way, killed as by a power cut, at its n-th message:
+ * once that is claimed and before it is handed over, or once it is handed over and before it is marked as sent.
+ *
+ * `tsx kill-outbox.fixture.ts shop.db gateway.db 2027-01-13T10:00:00Z 12 claimed`
+ */
 
-const [shop, box, at] = process.argv.slice(2) as [string, string, string]
+export type DyingPoint = 'claimed' | 'handed-over'
+
+const [shop, box, at, nth, point] = process.argv.slice(2) as [string, string, string, string, DyingPoint]
+const line = new SimulatedGateway(box, { before: 0.1, after: 0.15 })
+
+let calls = 0
+const dying: MessageGateway = {
+  async send(message: Outgoing, now) {
+    const last = ++calls === Number(nth)
+    if (last && point === 'claimed') process.kill(process.pid, 'SIGKILL')
+    try {
+      return await line.send(message, now)
+    } finally {
+      if (last) process.kill(process.pid, 'SIGKILL')
+    }
+  },
+  news: (ids, now) => line.news(ids, now),
+}
+
 const db = connect(shop)
-const gateway = new SimulatedGateway(box, { before: 0.1, after: 0.15 })
-writeSync(1, 'ready\n')
-await sendDue(db, gateway, instantOrThrow(at), 10_000)
-writeSync(1, 'empty\n')
+await sendDue(db, dying, instantOrThrow(at), 10_000)
 await db.destroy()

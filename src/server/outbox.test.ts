@@ -4,12 +4,12 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
-import { seededRandom } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { type MessageGateway, SimulatedGateway } from '@/devices/message-gateway'
 import { openDatabase } from './db'
 import { emptyIntake } from './intake-schema'
 import { findJob, takeIn } from './job-store'
+import type { DyingPoint } from './kill-outbox.fixture'
 import {
   knownKeys,
   listMessages,
@@ -154,22 +154,25 @@ test('two outboxes at once send nothing twice', async () => {
   gateway.close()
 })
 
-/** Starts a process that sends, and kills it after so many milliseconds from when it was ready. Says whether it had ended. */
-function sendAndKill(at: Instant, afterMs: number): Promise<boolean> {
+/** Runs a process that sends and dies at its n-th message. Gives the signal it died of, null where it ended by itself. */
+function sendUntilKilled(at: Instant, nth: number, point: DyingPoint): Promise<NodeJS.Signals | null> {
   return new Promise((resolve, reject) => {
     const child = spawn(
-      path.join(ROOT, 'node_modules/.bin/tsx'),
-      ['src/server/kill-outbox.fixture.ts', file('shop.db'), file('gateway.db'), at],
-      { cwd: ROOT, stdio: ['ignore', 'pipe', 'inherit'], detached: true },
+      process.execPath,
+      [
+        '--import',
+        'tsx',
+        'src/server/kill-outbox.fixture.ts',
+        file('shop.db'),
+        file('gateway.db'),
+        at,
+        `${nth}`,
+        point,
+      ],
+      { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'] },
     )
-    let emptied = false
-    child.stdout!.on('data', (data: Buffer) => {
-      if (data.includes('empty')) emptied = true
-      // The whole group: what runs is a child of the child.
-      if (data.includes('ready')) setTimeout(() => process.kill(-child.pid!, 'SIGKILL'), afterMs)
-    })
     child.once('error', reject)
-    child.once('close', () => resolve(emptied))
+    child.once('close', (_code, signal) => resolve(signal))
   })
 }
 
@@ -177,14 +180,18 @@ test('killed in the midst of sending over a line that breaks, it sends every mes
   const COUNT = 120
   for (let at = 0; at < COUNT; at++) await queue(`m${at}`)
   await db.destroy()
-  const random = seededRandom(20_270_113)
   let at = NOW
-  let kills = 0
-  for (let round = 0; round < 6; round++) {
-    if (!(await sendAndKill(at, 5 + 120 * random()))) kills++
+  const deaths: [number, DyingPoint][] = [
+    [1, 'claimed'],
+    [1, 'handed-over'],
+    [9, 'handed-over'],
+    [23, 'claimed'],
+    [31, 'handed-over'],
+  ]
+  for (const [nth, point] of deaths) {
+    expect(await sendUntilKilled(at, nth, point)).toBe('SIGKILL')
     at = plusMinutes(at, 5)
   }
-  expect(kills).toBeGreaterThan(1)
   db = await openDatabase(file('shop.db'))
   expect(await db.raw('PRAGMA integrity_check')).toEqual([{ integrity_check: 'ok' }])
   const gateway = new SimulatedGateway(file('gateway.db'))
