@@ -1,5 +1,4 @@
 import { TZDate } from '@date-fns/tz'
-import { addDays } from 'date-fns'
 import type { Brand } from '../brand'
 import { type Instant, instantOf } from './instant'
 
@@ -33,10 +32,11 @@ export function minuteOfDay(zone: string, at: Instant): number {
   return local.getHours() * 60 + local.getMinutes()
 }
 
+const DAY_MS = 86_400_000
+
+/** Days later, or earlier. Counted in UTC, where every day has 24 hours: the clocks of the machine have no say. */
 export function plusDays(day: LocalDay, days: number): LocalDay {
-  return addDays(new Date(`${day}T00:00:00Z`), days)
-    .toISOString()
-    .slice(0, 10) as LocalDay
+  return new Date(Date.parse(day) + days * DAY_MS).toISOString().slice(0, 10) as LocalDay
 }
 
 export function weekdayOf(day: LocalDay): Weekday {
@@ -54,7 +54,7 @@ export function plusMonths(day: LocalDay, months: number): LocalDay {
 
 /** Days from one day to another; negative when `to` lies before. */
 export function daysBetween(from: LocalDay, to: LocalDay): number {
-  return Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
+  return Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS)
 }
 
 /** `HH:MM`, with `24:00` for the end of the day. Throws on anything else. */

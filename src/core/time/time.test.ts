@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import {
   atLocal,
@@ -82,6 +83,31 @@ test('days are counted over months, years, leap days and changes of the clocks',
   expect(daysBetween(day('2027-03-01'), day('2027-04-01'))).toBe(31)
   expect(daysBetween(day('2027-10-31'), day('2027-10-30'))).toBe(-1)
 })
+
+test.each(['UTC', 'Europe/Dublin', 'America/St_Johns', 'Pacific/Apia'])(
+  'on a machine that stands in %s days are days all the same',
+  (zone) => {
+    const machine = process.env.TZ
+    process.env.TZ = zone
+    try {
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 0, max: 30_000 }),
+          fc.integer({ min: -800, max: 800 }),
+          (from, days) => {
+            const start = plusDays(day('1970-01-01'), from)
+            expect(daysBetween(start, plusDays(start, days))).toBe(days)
+          },
+        ),
+      )
+      expect(plusDays(day('2027-03-27'), 2)).toBe('2027-03-29')
+      expect(plusDays(day('2027-10-31'), -1)).toBe('2027-10-30')
+    } finally {
+      if (machine === undefined) delete process.env.TZ
+      else process.env.TZ = machine
+    }
+  },
+)
 
 test('a time of day is HH:MM up to 24:00, and nothing else', () => {
   expect(clockMinutes('00:00')).toBe(0)
