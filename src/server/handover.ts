@@ -22,8 +22,10 @@ import type { Agreement } from './agreement-store'
 import { type Care, loadCare } from './care'
 import type { Floor, FloorJob } from './floor'
 import { removalsNow } from './hand-over'
-import { listLinks, listPayments, listVerdicts, type PrivateLink } from './handover-store'
+import { listPayments, listVerdicts } from './handover-store'
+import { listJobLinks } from './job-links'
 import { loadLedger } from './ledger-store'
+import type { PrivateLink } from './private-links'
 import { loadSurvey } from './survey-store'
 
 /** Everything that goes home with a car, at one moment. */
@@ -70,6 +72,6 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     card: cardOf(live, await loadEntries(db, job.id)),
     payments,
     balance: balanceOf(agreement.totalCents, payments),
-    links: await listLinks(db, job.id),
+    links: await listJobLinks(db, job.id),
   }
 }

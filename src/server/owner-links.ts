@@ -1,14 +1,10 @@
-import { createHash, randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Instant } from '@/core/time'
+import { listLinks, makeLink, opened, type PrivateLink, revokeLink } from './private-links'
 
-/** Links to the page of one vehicle for its owner. Only their hash is kept, so the database gives none away. */
+/** Links to the page of one vehicle for its owner. */
 
-export type OwnerLink = { hash: string; madeAt: Instant; expiresAt: Instant; revokedAt?: Instant }
-
-const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
-
-/** Makes a link for whoever owns the vehicle now. Returns what goes into the address. */
+/** Makes a link for whoever owns the vehicle now. Returns what goes into the address; undefined without such a vehicle. */
 export async function makeOwnerLink(
   db: Knex,
   vehicleId: string,
@@ -17,30 +13,15 @@ export async function makeOwnerLink(
 ): Promise<string | undefined> {
   const vehicle = await db('vehicles').where({ id: vehicleId }).first('customer_id')
   if (!vehicle) return undefined
-  const token = randomBytes(18).toString('base64url')
-  await db('owner_links').insert({
-    token_hash: hashOf(token),
-    vehicle_id: vehicleId,
-    customer_id: vehicle.customer_id,
-    made_at: madeAt,
-    expires_at: expiresAt,
-  })
-  return token
+  const opens = { vehicle_id: vehicleId, customer_id: vehicle.customer_id }
+  return makeLink(db, 'owner_links', opens, { madeAt, expiresAt })
 }
 
-export async function listOwnerLinks(db: Knex, vehicleId: string): Promise<OwnerLink[]> {
-  const rows = await db('owner_links').where({ vehicle_id: vehicleId }).orderBy('made_at', 'desc')
-  return rows.map((row) => ({
-    hash: row.token_hash,
-    madeAt: row.made_at,
-    expiresAt: row.expires_at,
-    ...(row.revoked_at ? { revokedAt: row.revoked_at } : {}),
-  }))
-}
+export const listOwnerLinks = (db: Knex, vehicleId: string): Promise<PrivateLink[]> =>
+  listLinks(db, 'owner_links', { vehicle_id: vehicleId })
 
-export async function revokeOwnerLink(db: Knex, hash: string, at: Instant): Promise<void> {
-  await db('owner_links').where({ token_hash: hash }).whereNull('revoked_at').update({ revoked_at: at })
-}
+export const revokeOwnerLink = (db: Knex, hash: string, at: Instant): Promise<void> =>
+  revokeLink(db, 'owner_links', hash, at)
 
 export type OwnedVehicle = { vehicleId: string; customerId: string }
 
@@ -50,11 +31,8 @@ export async function vehicleOfLink(
   token: string,
   now: Instant,
 ): Promise<OwnedVehicle | undefined> {
-  const row = await db('owner_links')
+  const row = await opened(db, 'owner_links', token, now)
     .join('vehicles', 'vehicles.id', 'owner_links.vehicle_id')
-    .where({ token_hash: hashOf(token) })
-    .whereNull('revoked_at')
-    .where('expires_at', '>', now)
     .whereRaw('vehicles.customer_id = owner_links.customer_id')
     .first('owner_links.vehicle_id', 'owner_links.customer_id')
   return row && { vehicleId: row.vehicle_id, customerId: row.customer_id }

@@ -6,11 +6,12 @@ import {
   dueReach,
   type Facts,
   fillIn,
-  isSeasonOpening,
   nextLoud,
   type Occasion,
+  openSeasons,
   type Route,
   routeFor,
+  seasonMessage,
   type Template,
 } from '@/core/messages'
 import { ok, type Result, refused } from '@/core/result'
@@ -76,27 +77,17 @@ function subjectOf(row: CareSubjectRow, fresh: DueSubject['fresh'], today: Local
   }
 }
 
-/** What is worth saying today and was neither said nor skipped, who is due longest first. Nobody's name is read for it. */
-async function dueToday(db: Knex, shop: Shop, now: Instant): Promise<DueMessage[]> {
-  const { timezone, climate } = shop.setup
-  const today = dayIn(timezone, now)
+/** What is worth saying today about cars one by one. */
+async function dueByCar(db: Knex, shop: Shop, now: Instant, today: LocalDay): Promise<DueMessage[]> {
   const fresh = await freshJobs(db, shop, now)
-  const seasons = { frost: climate.frost, pollen: climate.pollen }
   const reach = dueReach(today)
-  const candidates = db('care_dates')
-  if (!isSeasonOpening(today, seasons))
-    candidates.where((any) =>
-      any
-        .where((visit) =>
-          visit
-            .where('visit_from', '<=', reach.visitFromUpTo)
-            .where('visit_until', '>=', reach.visitUntilFrom),
-        )
-        .orWhereBetween('guarantee_until', [today, reach.lapsesUpTo])
-        .orWhereBetween('good_mid', [reach.goneFrom, today])
-        .orWhereIn('vehicle_id', [...fresh.keys()]),
+  const rows: CareSubjectRow[] = await db('care_dates')
+    .where((visit) =>
+      visit.where('visit_from', '<=', reach.visitFromUpTo).where('visit_until', '>=', reach.visitUntilFrom),
     )
-  const rows: CareSubjectRow[] = await candidates
+    .orWhereBetween('guarantee_until', [today, reach.lapsesUpTo])
+    .orWhereBetween('good_mid', [reach.goneFrom, today])
+    .orWhereIn('vehicle_id', [...fresh.keys()])
     .orderBy(['visit_from', 'vehicle_id'])
     .select('care_dates.*', {
       open_id: db('jobs')
@@ -105,9 +96,25 @@ async function dueToday(db: Knex, shop: Shop, now: Instant): Promise<DueMessage[
         .limit(1)
         .select('id'),
     })
-  const due = rows.flatMap((row) =>
-    dueMessages(subjectOf(row, fresh.get(row.vehicle_id), today), today, seasons),
-  )
+  return rows.flatMap((row) => dueMessages(subjectOf(row, fresh.get(row.vehicle_id), today), today))
+}
+
+/** Word of a season that has begun, for every car whose coat still holds. */
+async function dueBySeason(db: Knex, shop: Shop, today: LocalDay): Promise<DueMessage[]> {
+  const { frost, pollen } = shop.setup.climate
+  const seasons = openSeasons(today, { frost, pollen })
+  if (seasons.length === 0) return []
+  const ids: string[] = await db('care_dates')
+    .where('good_mid', '>=', today)
+    .orderBy(['visit_from', 'vehicle_id'])
+    .pluck('vehicle_id')
+  return seasons.flatMap((season) => ids.map((id) => seasonMessage(id, season)))
+}
+
+/** What is worth saying today and was neither said nor skipped, who is due longest first. Nobody's name is read for it. */
+async function dueToday(db: Knex, shop: Shop, now: Instant): Promise<DueMessage[]> {
+  const today = dayIn(shop.setup.timezone, now)
+  const due = [...(await dueByCar(db, shop, now, today)), ...(await dueBySeason(db, shop, today))]
   const known = await knownKeys(
     db,
     due.map(({ key }) => key),

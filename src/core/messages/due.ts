@@ -40,27 +40,12 @@ const WASH_WORTH = 10
 const SEASON_WORTH = 21
 const RENEWAL_WORTH = 90
 
-type Rule = {
-  occasion: Occasion
-  due: (car: DueSubject, today: LocalDay, seasons: Seasons) => Found | undefined
-}
+type Rule = { occasion: Occasion; due: (car: DueSubject) => Found | undefined }
 type Found = Omit<DueMessage, 'occasion' | 'vehicleId'>
 
-function seasonal(occasion: 'frost-and-salt' | 'pollen', pick: (seasons: Seasons) => Season): Rule {
-  return {
-    occasion,
-    due: (car, today, seasons) => {
-      if (!car.visit) return undefined
-      const from = `${today.slice(0, 4)}-${String(pick(seasons).from).padStart(2, '0')}-01` as LocalDay
-      return {
-        key: `${occasion}:${car.vehicleId}:${from}`,
-        from,
-        until: plusDays(from, SEASON_WORTH),
-        facts: {},
-      }
-    },
-  }
-}
+/** The day a season begins this year. */
+const opening = (today: LocalDay, { from }: Season) =>
+  `${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01` as LocalDay
 
 const RULES: readonly Rule[] = [
   {
@@ -130,8 +115,6 @@ const RULES: readonly Rule[] = [
           }
         : undefined,
   },
-  seasonal('frost-and-salt', ({ frost }) => frost),
-  seasonal('pollen', ({ pollen }) => pollen),
 ]
 
 /** Days within which something of a car must lie for anything to be due today: lists of thousands are narrowed by it. */
@@ -144,20 +127,30 @@ export function dueReach(today: LocalDay) {
   }
 }
 
-/** Whether a season that everybody is told of has begun lately. */
-export function isSeasonOpening(today: LocalDay, { frost, pollen }: Seasons): boolean {
-  return [frost, pollen].some(({ from }) => {
-    const start = `${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01` as LocalDay
-    return start <= today && today <= plusDays(start, SEASON_WORTH)
-  })
-}
-
-/** What is worth writing about this car on this day. */
-export function dueMessages(car: DueSubject, today: LocalDay, seasons: Seasons): DueMessage[] {
+/** What is worth writing about this car on this day, apart from the seasons. */
+export function dueMessages(car: DueSubject, today: LocalDay): DueMessage[] {
   return RULES.flatMap(({ occasion, due }): DueMessage[] => {
-    const found = due(car, today, seasons)
+    const found = due(car)
     return found && found.from <= today && today <= found.until
       ? [{ ...found, occasion, vehicleId: car.vehicleId }]
       : []
   })
+}
+
+export type SeasonOpening = { occasion: Occasion; from: LocalDay; until: LocalDay }
+
+/** The seasons that have begun lately: whoever has a coat on the car is told of them. */
+export function openSeasons(today: LocalDay, { frost, pollen }: Seasons): SeasonOpening[] {
+  const seasons = [
+    { occasion: 'frost-and-salt', from: opening(today, frost) },
+    { occasion: 'pollen', from: opening(today, pollen) },
+  ] as const
+  return seasons
+    .map((season) => ({ ...season, until: plusDays(season.from, SEASON_WORTH) }))
+    .filter(({ from, until }) => from <= today && today <= until)
+}
+
+/** Word of a season about one car: once a year. */
+export function seasonMessage(vehicleId: string, { occasion, from, until }: SeasonOpening): DueMessage {
+  return { key: `${occasion}:${vehicleId}:${from}`, occasion, vehicleId, from, until, facts: {} }
 }

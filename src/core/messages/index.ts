@@ -1,4 +1,13 @@
-export { type DueMessage, type DueSubject, dueMessages, dueReach, isSeasonOpening, type Seasons } from './due'
+export {
+  type DueMessage,
+  type DueSubject,
+  dueMessages,
+  dueReach,
+  openSeasons,
+  type SeasonOpening,
+  type Seasons,
+  seasonMessage,
+} from './due'
 export {
   CHANNEL_NAME,
   CHANNELS,

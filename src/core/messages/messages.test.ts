@@ -18,12 +18,13 @@ import {
   FACT_NAMES,
   type Facts,
   fillIn,
-  isSeasonOpening,
   LANGUAGES,
   nextLoud,
   OCCASION,
   OCCASIONS,
+  openSeasons,
   routeFor,
+  seasonMessage,
   TEMPLATE_ERROR_TEXT,
   TEMPLATES,
   unknownFacts,
@@ -94,7 +95,7 @@ const CAR: DueSubject = {
   guaranteeUntil: day('2028-07-12'),
 }
 const on = (today: string, car: Partial<DueSubject> = {}) =>
-  dueMessages({ ...CAR, ...car }, day(today), SEASONS).map(({ occasion }) => occasion)
+  dueMessages({ ...CAR, ...car }, day(today)).map(({ occasion }) => occasion)
 
 describe('whom to write to', () => {
   test('follows the car from its keys to its guarantee', () => {
@@ -103,10 +104,8 @@ describe('whom to write to', () => {
     expect(on('2027-01-16')).toEqual([])
     expect(on('2027-01-20')).toEqual(['first-wash'])
     expect(on('2027-02-20')).toEqual([])
-    expect(on('2027-04-03')).toEqual(['pollen'])
     expect(on('2027-07-01')).toEqual(['visit-due'])
     expect(on('2027-08-20')).toEqual(['visit-overdue'])
-    expect(on('2027-11-02')).toEqual(['frost-and-salt'])
     expect(on('2028-06-15', { visit: { from: day('2029-01-01'), until: day('2029-02-01') } })).toEqual([
       'guarantee-lapses',
     ])
@@ -130,9 +129,7 @@ describe('whom to write to', () => {
           laidOn: day('2026-01-01'),
         }
         delete (car as { fresh?: unknown }).fresh
-        const due = dueMessages(car, today, SEASONS).filter(
-          ({ occasion }) => !['pollen', 'frost-and-salt'].includes(occasion),
-        )
+        const due = dueMessages(car, today)
         const reach = dueReach(today)
         const { visit, guaranteeUntil, goneBy } = car
         const near =
@@ -140,8 +137,6 @@ describe('whom to write to', () => {
           (guaranteeUntil! >= today && guaranteeUntil! <= reach.lapsesUpTo) ||
           (goneBy! >= reach.goneFrom && goneBy! <= today)
         if (due.length > 0) expect(near).toBe(true)
-        const seasonal = dueMessages(car, today, SEASONS).length > due.length
-        expect(isSeasonOpening(today, SEASONS)).toBe(seasonal)
       }),
     )
   })
@@ -152,16 +147,34 @@ describe('whom to write to', () => {
   test('a key stays the same for as long as the message is about the same thing', () => {
     const keys = new Map<string, Set<string>>()
     for (let ahead = 0; ahead < 700; ahead++)
-      for (const { occasion, key } of dueMessages(CAR, plusDays(day('2027-01-10'), ahead), SEASONS))
+      for (const { occasion, key } of dueMessages(CAR, plusDays(day('2027-01-10'), ahead)))
         keys.set(occasion, (keys.get(occasion) ?? new Set()).add(key))
     expect([...keys.get('visit-due')!]).toHaveLength(1)
     expect([...keys.get('curing')!]).toHaveLength(1)
-    // Two autumns, two springs but one: each season of a year is a matter of its own.
-    expect([...keys.get('frost-and-salt')!]).toHaveLength(2)
   })
-  test('a car that was never coated here is not bothered with seasons', () => {
-    const bare = { vehicleId: 'v2', booked: false }
-    expect(dueMessages(bare, day('2027-11-02'), SEASONS)).toEqual([])
+  test('a season is told of for three weeks from its first day, once a year', () => {
+    const told = (today: string) => openSeasons(day(today), SEASONS).map(({ occasion }) => occasion)
+    expect(told('2027-03-31')).toEqual([])
+    expect(told('2027-04-01')).toEqual(['pollen'])
+    expect(told('2027-04-22')).toEqual(['pollen'])
+    expect(told('2027-04-23')).toEqual([])
+    expect(told('2027-11-02')).toEqual(['frost-and-salt'])
+    const together = { frost: { from: 11, to: 3 }, pollen: { from: 11, to: 12 } }
+    expect(openSeasons(day('2027-11-02'), together)).toHaveLength(2)
+    const keys = new Set<string>()
+    for (let ahead = 0; ahead < 700; ahead++)
+      for (const season of openSeasons(plusDays(day('2027-01-10'), ahead), SEASONS))
+        keys.add(seasonMessage('v1', season).key)
+    // Two autumns, two springs.
+    expect([...keys]).toEqual([
+      'pollen:v1:2027-04-01',
+      'frost-and-salt:v1:2027-11-01',
+      'pollen:v1:2028-04-01',
+      'frost-and-salt:v1:2028-11-01',
+    ])
+  })
+  test('of a car about which nothing is known there is nothing to say', () => {
+    expect(dueMessages({ vehicleId: 'v2', booked: false }, day('2027-11-02'))).toEqual([])
   })
 })
 

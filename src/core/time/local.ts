@@ -9,9 +9,10 @@ export const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat'] as con
 export type Weekday = (typeof WEEKDAYS)[number]
 
 export function isLocalDay(text: string): text is LocalDay {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false
-  const at = new Date(`${text}T00:00:00Z`)
-  return !Number.isNaN(at.getTime()) && at.toISOString().startsWith(text)
+  if (!/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text)) return false
+  // Lists read thousands of days: only the last days of a month need a calendar.
+  const day = Number(text.slice(8))
+  return day <= 28 || new Date(`${text}T00:00:00Z`).getUTCDate() === day
 }
 
 /** Throws on text that is not an existing day. */

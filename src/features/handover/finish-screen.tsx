@@ -6,7 +6,7 @@ import { moment } from '@/ui/when'
 import { HandOverButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
-import { PrivateLinks } from './private-links'
+import { SheetLinks } from './sheet-links'
 
 type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
 
@@ -91,7 +91,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
           >
             Handover sheet as PDF
           </a>
-          <PrivateLinks jobId={job.id} links={handover.links} zone={setup.timezone} now={now} />
+          <SheetLinks jobId={job.id} links={handover.links} zone={setup.timezone} now={now} />
         </section>
         <section className="space-y-2">
           <h2 className="text-xl">The car goes home</h2>

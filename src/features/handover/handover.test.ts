@@ -3,16 +3,8 @@ import { instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '@/server/demo-shop.fixture'
 import { loadFloor } from '@/server/floor'
 import { loadHandover } from '@/server/handover'
-import {
-  addPayment,
-  jobOfLink,
-  listLinks,
-  listPayments,
-  makeLink,
-  revokeLink,
-  takePaymentBack,
-  writeVerdict,
-} from '@/server/handover-store'
+import { addPayment, listPayments, takePaymentBack, writeVerdict } from '@/server/handover-store'
+import { jobOfLink, listJobLinks, makeJobLink, revokeJobLink } from '@/server/job-links'
 import { floorRevision } from '@/server/revision'
 import { loadShelf } from '@/server/shelf'
 import { handoverPaper } from './paper'
@@ -28,14 +20,14 @@ describe('a private link', () => {
   test('leads to its own job until it runs out or is taken back, and is kept only as a print', async () => {
     const { entry } = await entryOf('IM 1154')
     const day = plusMinutes(NOW, 1440)
-    const token = await makeLink(shop.db, entry.job.id, NOW, day)
+    const token = await makeJobLink(shop.db, entry.job.id, NOW, day)
     expect(await jobOfLink(shop.db, token, NOW)).toBe(entry.job.id)
     expect(await jobOfLink(shop.db, token, day)).toBeUndefined()
     expect(await jobOfLink(shop.db, `${token}x`, NOW)).toBeUndefined()
-    const [kept] = await listLinks(shop.db, entry.job.id)
+    const [kept] = await listJobLinks(shop.db, entry.job.id)
     expect(JSON.stringify(kept)).not.toContain(token)
     expect(await jobOfLink(shop.db, kept!.hash, NOW)).toBeUndefined()
-    await revokeLink(shop.db, kept!.hash, NOW)
+    await revokeJobLink(shop.db, kept!.hash, NOW)
     expect(await jobOfLink(shop.db, token, NOW)).toBeUndefined()
   })
 })

@@ -1,7 +1,7 @@
 import { OCCASION, type Template } from '@/core/messages'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import type { Message } from '@/server/message-store'
-import type { OwnerLink } from '@/server/owner-links'
+import type { PrivateLink } from '@/server/private-links'
 import type { Customer } from '@/server/vehicle-store'
 import { moment, yearDay } from '@/ui/when'
 import { messageStateText } from '../aftercare/message-text'
@@ -17,7 +17,7 @@ type Props = {
   templates: { words: Template; 'panel-failed': Template }
   repair?: { day: LocalDay; onGuarantee: boolean }
   messages: readonly Message[]
-  links: readonly OwnerLink[]
+  links: readonly PrivateLink[]
   zone: string
   now: Instant
 }

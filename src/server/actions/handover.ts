@@ -8,7 +8,8 @@ import { changePlan } from '../agreement-store'
 import { now } from '../clock'
 import { database } from '../db'
 import { loadFloor } from '../floor'
-import { addPayment, makeLink, revokeLink, takePaymentBack, writeVerdict } from '../handover-store'
+import { addPayment, takePaymentBack, writeVerdict } from '../handover-store'
+import { makeJobLink, revokeJobLink } from '../job-links'
 import { replan } from '../planning'
 import { everyone } from '../shop-store'
 
@@ -98,12 +99,12 @@ const LINK_DAYS = 90
 /** Makes a private link to the sheet of one job; the address is shown once. */
 export async function makePrivateLink(jobId: string): Promise<string> {
   const at = now()
-  const token = await makeLink(await database(), jobId, at, plusMinutes(at, LINK_DAYS * 1440))
+  const token = await makeJobLink(await database(), jobId, at, plusMinutes(at, LINK_DAYS * 1440))
   revalidatePath('/', 'layout')
   return `/g/${token}`
 }
 
 export async function revokePrivateLink(hash: string): Promise<void> {
-  await revokeLink(await database(), hash, now())
+  await revokeJobLink(await database(), hash, now())
   revalidatePath('/', 'layout')
 }

@@ -1,6 +1,6 @@
 import { handoverResponse } from '@/features/handover/handover-response'
 import { database } from '@/server/db'
-import { jobOfLink } from '@/server/handover-store'
+import { jobOfLink } from '@/server/job-links'
 import { requestFloor } from '@/server/request-floor'
 
 /** The private link of a customer: the sheet of their car and nothing else. */

@@ -1,0 +1,21 @@
+'use client'
+
+import type { Instant } from '@/core/time'
+import { PrivateLinks } from '@/features/links/private-links'
+import { makePrivateLink, revokePrivateLink } from '@/server/actions/handover'
+import type { PrivateLink } from '@/server/private-links'
+
+type Props = { jobId: string; links: readonly PrivateLink[]; zone: string; now: Instant }
+
+/** Links by which a customer reads the sheet of their car, and nothing else. */
+export function SheetLinks({ jobId, ...shown }: Props) {
+  return (
+    <PrivateLinks
+      {...shown}
+      label="A private link for the customer"
+      testId="private-link"
+      make={async () => ({ address: location.origin + (await makePrivateLink(jobId)) })}
+      takeBack={revokePrivateLink}
+    />
+  )
+}

@@ -1,0 +1,51 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Knex } from 'knex'
+import type { Instant } from '@/core/time'
+
+/** Private addresses: whoever has one sees one thing. Only its hash is kept, so the database gives none away. */
+
+export type PrivateLink = { hash: string; madeAt: Instant; expiresAt: Instant; revokedAt?: Instant }
+
+/** What a link opens: the sheet of one job, or the page of one vehicle for whoever owns it when the link is made. */
+export type LinkTable = 'private_links' | 'owner_links'
+
+const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
+
+/** Writes a link down and returns the token that goes into its address; it is not to be had again. */
+export async function makeLink(
+  db: Knex,
+  table: LinkTable,
+  opens: Readonly<Record<string, string>>,
+  { madeAt, expiresAt }: Pick<PrivateLink, 'madeAt' | 'expiresAt'>,
+): Promise<string> {
+  const token = randomBytes(18).toString('base64url')
+  await db(table).insert({ token_hash: hashOf(token), ...opens, made_at: madeAt, expires_at: expiresAt })
+  return token
+}
+
+/** The links to one thing, the latest first. */
+export async function listLinks(
+  db: Knex,
+  table: LinkTable,
+  opens: Readonly<Record<string, string>>,
+): Promise<PrivateLink[]> {
+  const rows = await db(table).where(opens).orderBy('made_at', 'desc')
+  return rows.map((row) => ({
+    hash: row.token_hash,
+    madeAt: row.made_at,
+    expiresAt: row.expires_at,
+    ...(row.revoked_at ? { revokedAt: row.revoked_at } : {}),
+  }))
+}
+
+export async function revokeLink(db: Knex, table: LinkTable, hash: string, at: Instant): Promise<void> {
+  await db(table).where({ token_hash: hash }).whereNull('revoked_at').update({ revoked_at: at })
+}
+
+/** The row a token opens at `now`, as a query to go on with: none where it is unknown, has run out or was taken back. */
+export function opened(db: Knex, table: LinkTable, token: string, now: Instant): Knex.QueryBuilder {
+  return db(table)
+    .where({ token_hash: hashOf(token) })
+    .whereNull('revoked_at')
+    .where('expires_at', '>', now)
+}
