@@ -27,7 +27,7 @@ import { loadOwnerPage, mayShowPhoto } from './owner-page'
 import { askForVisit } from './owner-wish'
 import { addPhoto } from './photo-store'
 import { proposeMessages, putIntoQueue, writeOut } from './proposed-messages'
-import { failing, loadProtection } from './protection'
+import { failing, loadPaintPast, loadProtection, pastWithout, protectionOf } from './protection'
 import { loadShop, type Shop, savePace, shopVersion } from './shop-store'
 import { bookShortJob, daysFor, openVisit, repairOffer, visitOffer } from './short-jobs'
 import { loadTimeline } from './timeline'
@@ -72,7 +72,8 @@ const look = (unit: string, water: Water, at: Instant): KeptLook => ({
   at,
 })
 const paintOf = async (without?: string) => {
-  const { surfaces } = await loadProtection(db, shop, car, NOW, without)
+  const past = await loadPaintPast(db, shop, car.id)
+  const { surfaces } = protectionOf(shop, car, without ? pastWithout(past, without) : past, NOW)
   return surfaces.find(({ surface }) => surface === 'paint')!
 }
 const holds = async (unit: string) => (await paintOf()).outlook.units.find(({ id }) => id === unit)!.holds

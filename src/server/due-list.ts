@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type DueState, dueState, SOON_DAYS } from '@/core/aftercare'
+import { type DueState, dueState, LAPSED_DAYS, SOON_DAYS } from '@/core/aftercare'
 import { type Instant, type LocalDay, plusDays } from '@/core/time'
 import { type CareDates, toCareDates } from './care-dates'
 import { JOB_KINDS, type JobKind } from './job-store'
@@ -35,8 +35,6 @@ function query(db: Knex) {
       on.on('wish.vehicle_id', 'vehicles.id').andOnNull('wish.answered_at'),
     )
 }
-
-const LAPSED_DAYS = 180
 
 function filtered(db: Knex, filter: DueFilter, today: LocalDay) {
   const rows = query(db)

@@ -1,27 +1,50 @@
 import type { Knex } from 'knex'
 import {
-  bayHoursByMonth,
+  bayUseByMonth,
   type Cell,
   clearingByProcess,
   hoursByPanel,
   hoursByWork,
   type Lesson,
+  type MonthSpan,
   onTimeByMonth,
   paceLessons,
   packageEarnings,
   productPerCar,
   workName,
 } from '@/core/learning'
-import { dayIn, type Instant, type LocalDay, plusMonths } from '@/core/time'
+import { openSpans } from '@/core/schedule'
+import { atLocal, dayIn, type Instant, type LocalDay, plusMonths } from '@/core/time'
 import { loadLessons } from './lesson-store'
-import type { Shop } from './shop-store'
+import type { Setup, Shop } from './shop-store'
 
 /** What the shop has learned over a stretch of months: plain data for screens, and as tables. */
 
 export const PERIODS = [3, 12, 24] as const
 export type Period = (typeof PERIODS)[number]
 
-function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop) {
+type Stretch = { from: Instant; to: Instant }
+
+/** The months of the wall calendar that lie in a stretch, the first and the last as far as they do. */
+function monthsOf({ from, to }: Stretch, zone: string): MonthSpan[] {
+  const months: MonthSpan[] = []
+  for (let start = from; start < to; ) {
+    const month = dayIn(zone, start).slice(0, 7)
+    const next = atLocal(zone, plusMonths(`${month}-01` as LocalDay, 1), '00:00')
+    const end = next < to ? next : to
+    months.push({ month, from: start, to: end })
+    start = end
+  }
+  return months
+}
+
+/** When the counter is open: a bay that stands empty then could have been sold. */
+function openingHours({ from, to }: Stretch, { calendars, counterCalendar, timezone }: Setup): Stretch[] {
+  const counter = calendars[counterCalendar]
+  return counter ? openSpans(counter, timezone, from, to) : [{ from, to }]
+}
+
+function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop, span: Stretch) {
   // A repair is the shop's own debt: it teaches hours, and sells nothing.
   const sold = lessons.filter(({ packageKey }) => packageKey !== 'repair')
   const names = new Map(catalogue.map(({ id, name }) => [id, name]))
@@ -38,23 +61,22 @@ function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop) {
       name: names.get(tally.productId) ?? tally.productId,
     })),
     onTime: onTimeByMonth(sold),
-    bays: bayHoursByMonth(lessons).map((tally) => ({
-      ...tally,
-      name: places.get(tally.place) ?? tally.place,
-    })),
+    bays: bayUseByMonth(
+      lessons,
+      [...places.keys()],
+      monthsOf(span, setup.timezone),
+      openingHours(span, setup),
+    ).map((tally) => ({ ...tally, name: places.get(tally.place)! })),
   }
 }
 
 export type Learned = ReturnType<typeof learnedFrom>
 
-function periodOf(zone: string, now: Instant, months: Period): { from: LocalDay; to: LocalDay } {
-  const to = dayIn(zone, now)
-  return { from: plusMonths(to, -months), to }
-}
-
 export async function loadLearned(db: Knex, shop: Shop, now: Instant, months: Period): Promise<Learned> {
-  const { from, to } = periodOf(shop.setup.timezone, now, months)
-  return learnedFrom(await loadLessons(db, from, to), shop)
+  const today = dayIn(shop.setup.timezone, now)
+  const first = plusMonths(today, -months)
+  const span = { from: atLocal(shop.setup.timezone, first, '00:00'), to: now }
+  return learnedFrom(await loadLessons(db, first, today), shop, span)
 }
 
 type CsvTable = { columns: string[]; rows: Cell[][] }
@@ -143,7 +165,13 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
     rows: onTime.map(({ month, cars, onTime: kept, lateHours }) => [month, cars, kept, round(lateHours)]),
   }),
   bays: ({ bays }) => ({
-    columns: ['month', 'bay', 'hours'],
-    rows: bays.map(({ month, name, hours }) => [month, name, round(hours)]),
+    columns: ['month', 'bay', 'open_hours', 'used_hours', 'stood_hours'],
+    rows: bays.map(({ month, name, openHours, usedHours, stoodHours }) => [
+      month,
+      name,
+      round(openHours),
+      round(usedHours),
+      round(stoodHours),
+    ]),
   }),
 }

@@ -45,8 +45,8 @@ export type Protection = {
   exposure: Exposure
   surfaces: SurfaceProtection[]
   toppedAt?: Instant
-  coats: Coat[]
-  looks: (KeptLook & { jobId: string })[]
+  coats: readonly Coat[]
+  looks: readonly (KeptLook & { jobId: string })[]
 }
 
 const isTopper = ({ product }: Coat) => product.kind === 'topper'
@@ -99,12 +99,15 @@ async function glossOf(db: Knex, vehicleId: string): Promise<Map<string, Record<
   )
 }
 
-type Found = {
+/** What was ever laid on a vehicle, seen, polished and measured: all that its protection is told from. */
+export type PaintPast = {
+  coats: readonly Coat[]
   ledger: readonly LedgerEntry[]
   looks: readonly (KeptLook & { jobId: string })[]
-  toppers: readonly Coat[]
   gloss: ReadonlyMap<string, Record<string, number>>
 }
+
+type Found = PaintPast & { toppers: readonly Coat[] }
 
 /** Whether a panel was polished after its coat was laid, by another job or by others: then the coat is no longer there. */
 function polishedOff(
@@ -142,7 +145,6 @@ function asSeen(
 function surfaceProtection(
   vehicle: Vehicle,
   surface: 'paint' | OtherSurface,
-  coats: readonly Coat[],
   exposure: Exposure,
   found: Found,
   { zone, now }: { zone: string; now: Instant },
@@ -150,7 +152,7 @@ function surfaceProtection(
   const plans = unitsOf(vehicle, surface)
   const laid = plans.flatMap((plan) => {
     const own = lyingOn(
-      coats.filter((coat) => !isTopper(coat) && covers(coat, plan.id) && partIs(coat, surface)),
+      found.coats.filter((coat) => !isTopper(coat) && covers(coat, plan.id) && partIs(coat, surface)),
     )
     return own && !polishedOff(plan.id, own, found.ledger, zone) ? [{ plan, own }] : []
   })
@@ -195,33 +197,45 @@ function surfaceProtection(
 const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
   part.kind === 'paint' ? surface === 'paint' : part.surface === surface
 
+export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: string): Promise<PaintPast> {
+  const coats = await loadCoats(db, shop, vehicleId)
+  const coated = coats.length > 0
+  return {
+    coats,
+    ledger: coated ? await loadLedger(db, vehicleId) : [],
+    looks: await looksOfVehicle(db, vehicleId),
+    gloss: coated ? await glossOf(db, vehicleId) : new Map(),
+  }
+}
+
 /** How the protection of a vehicle stands at `now`; without surfaces where nothing was ever laid on it here. */
+export function protectionOf(shop: Shop, vehicle: Vehicle, past: PaintPast, now: Instant): Protection {
+  const { coats, looks } = past
+  const exposure = exposureOf(vehicle)
+  const toppers = coats.filter(isTopper)
+  const found = { ...past, toppers }
+  const at = { zone: shop.setup.timezone, now }
+  const surfaces = (['paint', ...OTHER_SURFACES] as const).flatMap((surface) => {
+    const one = surfaceProtection(vehicle, surface, exposure, found, at)
+    return one ? [one] : []
+  })
+  const topped = toppers.at(-1)
+  return { exposure, surfaces, coats, looks, ...(topped ? { toppedAt: topped.endedAt } : {}) }
+}
+
+/** The same past without what was seen at one visit. */
+export const pastWithout = (past: PaintPast, jobId: string): PaintPast => ({
+  ...past,
+  looks: past.looks.filter((look) => look.jobId !== jobId),
+})
+
 export async function loadProtection(
   db: Knex,
   shop: Shop,
   vehicle: Vehicle,
   now: Instant,
-  /** As it was without what was seen at this visit. */
-  without?: string,
 ): Promise<Protection> {
-  const coats = await loadCoats(db, shop, vehicle.id)
-  const looks = (await looksOfVehicle(db, vehicle.id)).filter(({ jobId }) => jobId !== without)
-  const exposure = exposureOf(vehicle)
-  const toppers = coats.filter(isTopper)
-  const ledger = coats.length > 0 ? await loadLedger(db, vehicle.id) : []
-  const found = {
-    ledger,
-    looks,
-    toppers,
-    gloss: coats.length > 0 ? await glossOf(db, vehicle.id) : new Map(),
-  }
-  const at = { zone: shop.setup.timezone, now }
-  const surfaces = (['paint', ...OTHER_SURFACES] as const).flatMap((surface) => {
-    const one = surfaceProtection(vehicle, surface, coats, exposure, found, at)
-    return one ? [one] : []
-  })
-  const topped = toppers.at(-1)
-  return { exposure, surfaces, coats, looks, ...(topped ? { toppedAt: topped.endedAt } : {}) }
+  return protectionOf(shop, vehicle, await loadPaintPast(db, shop, vehicle.id), now)
 }
 
 /** A part that has most likely gone, `alone` where most of its surface has not. */

@@ -3,7 +3,7 @@ import { type Trend, trendOf } from '@/core/aftercare'
 import { mean, standardError } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { isMetal, panelsOf } from '@/core/vehicle'
-import { loadLedger } from './ledger-store'
+import { type LedgerEntry, loadLedger } from './ledger-store'
 import type { Vehicle } from './vehicle-store'
 
 /** Film and gloss of a vehicle over the years, panel by panel. */
@@ -39,46 +39,56 @@ async function readingsOf(db: Knex, vehicleId: string, measure: Measure): Promis
     .select({ value: db.raw('r.film_um_x10 / 10.0') })
 }
 
+/** What was polished off a panel by the time of a round, µm: gone from the job on after whose work it was measured. */
+function polishedBy({ jobId, phase, day }: Round, panel: string, ledger: readonly LedgerEntry[]): number {
+  return ledger
+    .filter((entry) => entry.panel === panel)
+    .filter((entry) => (entry.jobId === jobId ? phase === 'after' : entry.day <= day))
+    .reduce((sum, { removedUm }) => sum + Math.max(0, removedUm), 0)
+}
+
+function panelTrend(
+  measure: Measure,
+  { id, name }: { id: string; name: string },
+  readings: readonly Reading[],
+  ledger: readonly LedgerEntry[],
+  zone: string,
+): PanelTrend {
+  const own = readings.filter(({ panel }) => panel === id)
+  const rounds = roundsOf(own, zone, ANOTHER_DAY[measure])
+  // Polishing raises gloss at once: its trend begins with the last round after work.
+  const first =
+    measure === 'gloss'
+      ? Math.max(
+          0,
+          rounds.findLastIndex(({ phase }) => phase === 'after'),
+        )
+      : 0
+  const trend = trendOf(
+    rounds.slice(first).map((round) => ({
+      at: Date.parse(round.day) / YEAR_MS,
+      // What was taken off the film is no wear: it is added back.
+      value: round.value + (measure === 'film' ? polishedBy(round, id, ledger) : 0),
+      sd: round.sd,
+    })),
+  )
+  return { panel: id, name, rounds, ...(trend ? { trend } : {}) }
+}
+
 export async function loadTrends(
   db: Knex,
-  vehicle: Vehicle,
+  vehicle: Pick<Vehicle, 'id' | 'shape'>,
   zone: string,
 ): Promise<Record<Measure, PanelTrend[]>> {
   const ledger = await loadLedger(db, vehicle.id)
-  const panels = panelsOf(vehicle.shape)
-  const trends = {} as Record<Measure, PanelTrend[]>
-  for (const measure of ['film', 'gloss'] as const) {
+  const of = async (measure: Measure) => {
     const readings = await readingsOf(db, vehicle.id, measure)
-    trends[measure] = panels
+    return panelsOf(vehicle.shape)
       .filter(({ substrate }) => measure === 'gloss' || isMetal(substrate))
-      .map(({ id, name }) => {
-        const rounds = roundsOf(
-          readings.filter(({ panel }) => panel === id),
-          zone,
-          ANOTHER_DAY[measure],
-        )
-        // What was taken off is no wear: it is added back from the job on after which it was gone.
-        const goneBy = (round: Round) =>
-          measure === 'gloss'
-            ? 0
-            : ledger
-                .filter(
-                  ({ panel, day, jobId }) =>
-                    panel === id && (jobId === round.jobId ? round.phase === 'after' : day <= round.day),
-                )
-                .reduce((sum, { removedUm }) => sum + Math.max(0, removedUm), 0)
-        const since = measure === 'gloss' ? rounds.findLastIndex(({ phase }) => phase === 'after') : 0
-        const points = rounds.slice(Math.max(0, since)).map((round) => ({
-          at: Date.parse(round.day) / YEAR_MS,
-          value: round.value + goneBy(round),
-          sd: round.sd,
-        }))
-        const trend = trendOf(points)
-        return { panel: id, name, rounds, ...(trend ? { trend } : {}) }
-      })
+      .map((panel) => panelTrend(measure, panel, readings, ledger, zone))
       .filter(({ rounds }) => rounds.length > 0)
   }
-  return trends
+  return { film: await of('film'), gloss: await of('gloss') }
 }
 
 function roundsOf(readings: readonly Reading[], zone: string, anotherDay: number): Round[] {

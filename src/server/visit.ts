@@ -3,7 +3,7 @@ import type { GuaranteeAnswer } from '@/core/aftercare'
 import type { Instant } from '@/core/time'
 import { type Job, visitsOf } from './job-store'
 import { type KeptLook, loadLooks } from './look-store'
-import { failing, loadProtection, type Protection, unitsOf } from './protection'
+import { failing, loadPaintPast, type Protection, pastWithout, protectionOf, unitsOf } from './protection'
 import type { Shop } from './shop-store'
 import { repairFrom } from './short-jobs'
 import { guaranteeOf } from './vehicle-care'
@@ -23,8 +23,9 @@ export type VisitView = {
 }
 
 export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): Promise<VisitView> {
-  const protection = await loadProtection(db, shop, job.vehicle, now)
-  const before = await loadProtection(db, shop, job.vehicle, now, job.id)
+  const past = await loadPaintPast(db, shop, job.vehicle.id)
+  const protection = protectionOf(shop, job.vehicle, past, now)
+  const before = protectionOf(shop, job.vehicle, pastWithout(past, job.id), now)
   const earlier = new Map(
     before.surfaces.flatMap(({ units }) =>
       units.flatMap(({ id, last }) => (last ? [[id, last] as const] : [])),

@@ -43,6 +43,7 @@ export {
   DUE_STATES,
   type DueState,
   dueState,
+  LAPSED_DAYS,
   nextVisit,
   type Rhythm,
   rhythmMonths,

@@ -92,7 +92,8 @@ export type DueState = (typeof DUE_STATES)[number]
 
 /** People are written to so long before the window opens, days (mem). */
 export const SOON_DAYS = 21
-const LAPSED_DAYS = 180
+/** Not seen for so long after its window, a car counts as lost, days (mem). */
+export const LAPSED_DAYS = 180
 
 export function dueState({ from, until }: Pick<VisitWindow, 'from' | 'until'>, today: LocalDay): DueState {
   if (daysBetween(until, today) > LAPSED_DAYS) return 'lapsed'

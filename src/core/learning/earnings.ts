@@ -1,4 +1,5 @@
 import type { Skill } from '../job'
+import { minutesBetween } from '../time'
 import type { Lesson } from './lesson'
 
 /** What each package really earns by the hour a car stands in a bay, and why it is not what was reckoned. */
@@ -39,7 +40,10 @@ function accountOf(lesson: Lesson, costs: ShopCosts, side: Side): Account {
     0,
   )
   const bayHours = hours(
-    lesson.bays.reduce((sum, { plannedMinutes, minutes }) => sum + (planned ? plannedMinutes : minutes), 0),
+    lesson.bays.reduce(
+      (sum, { plannedMinutes, from, to }) => sum + (planned ? plannedMinutes : minutesBetween(from, to)),
+      0,
+    ),
   )
   // What was reckoned did not reckon with a discount.
   const netCents = lesson.netCents + (planned ? lesson.discountCents : 0)

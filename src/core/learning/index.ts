@@ -7,14 +7,15 @@ export {
   packageEarnings,
   type ShopCosts,
 } from './earnings'
-export { type Lesson, type LessonInput, type LessonStep, lessonOf, type Tick } from './lesson'
+export { type BayStay, type Lesson, type LessonInput, type LessonStep, lessonOf, type Tick } from './lesson'
 export {
   type BayTally,
-  bayHoursByMonth,
+  bayUseByMonth,
   type ClearingTally,
   clearingByProcess,
   hoursByPanel,
   hoursByWork,
+  type MonthSpan,
   type MonthTally,
   onTimeByMonth,
   type PanelHours,

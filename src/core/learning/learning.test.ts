@@ -8,7 +8,7 @@ import { seededRandom } from '../schedule'
 import { type Instant, instantOrThrow, localDayOrThrow, minutesBetween, plusMinutes } from '../time'
 import { panelsOf } from '../vehicle'
 import {
-  bayHoursByMonth,
+  bayUseByMonth,
   type Lesson,
   type LessonInput,
   lessonOf,
@@ -85,7 +85,9 @@ describe('what a job has to teach', () => {
     for (const { actualMinutes, plannedMinutes } of lesson.steps)
       expect(actualMinutes / plannedMinutes).toBeCloseTo(1, 6)
     expect(lesson.lateMinutes).toBe(0)
-    expect(lesson.bays.map(({ minutes, plannedMinutes }) => minutes - plannedMinutes)).toEqual([0, 0])
+    expect(
+      lesson.bays.map(({ from, to, plannedMinutes }) => minutesBetween(from, to) - plannedMinutes),
+    ).toEqual([0, 0])
   })
   test('no minute is lost or counted twice, with ticks and without', () => {
     const without = lessonOf(input('lantern', (kind) => (kind === 'cut' ? 1.4 : 1)))
@@ -259,10 +261,62 @@ describe('tallies', () => {
       { month: '2027-01', cars: 3, onTime: 2, lateHours: 1.25 },
     ])
   })
-  test('hours in the bays are those between the first step and the last', () => {
-    const lesson = lessonOf(input('tideline'))
-    const hours = bayHoursByMonth([lesson, lesson]).reduce((sum, each) => sum + each.hours, 0)
-    expect(hours).toBeCloseTo((2 * lesson.bays.reduce((sum, { minutes }) => sum + minutes, 0)) / 60, 6)
+  test('bays are used while a car stands in them and the shop is open, each minute once', () => {
+    const at = (text: string) => instantOrThrow(`2027-01-${text}:00Z`)
+    const lesson = (...bays: [string, string, string][]): Lesson => ({
+      ...lessonOf(input()),
+      bays: bays.map(([place, from, to]) => ({ place, plannedMinutes: 0, from: at(from), to: at(to) })),
+    })
+    const days = ['11', '12', '13'].map((day) => ({ from: at(`${day}T08:00`), to: at(`${day}T17:00`) }))
+    const months = [{ month: '2027-01', from: at('11T00:00'), to: at('14T00:00') }]
+    const lessons = [
+      // Over a night, from an hour before closing to an hour after opening; another at the same time for the last of it.
+      lesson(['loft', '11T16:00', '12T09:00'], ['wash', '11T15:00', '11T16:00']),
+      lesson(['loft', '12T08:30', '12T10:00']),
+      // Partly before what is looked at.
+      lesson(['loft', '10T12:00', '11T09:00']),
+    ]
+    expect(bayUseByMonth(lessons, ['wash', 'loft', 'yard'], months, days)).toEqual([
+      { place: 'wash', month: '2027-01', openHours: 27, usedHours: 1, stoodHours: 1 },
+      { place: 'loft', month: '2027-01', openHours: 27, usedHours: 1 + 2 + 1, stoodHours: 18 + 9 },
+      { place: 'yard', month: '2027-01', openHours: 27, usedHours: 0, stoodHours: 0 },
+    ])
+  })
+  test('however stays lie, no bay is used more than it is open or stood in', () => {
+    const origin = instantOrThrow('2027-01-01T00:00:00Z')
+    const span = fc
+      .tuple(fc.integer({ min: 0, max: 5000 }), fc.integer({ min: 1, max: 900 }))
+      .map(([from, long]) => ({ from: plusMinutes(origin, from), to: plusMinutes(origin, from + long) }))
+    const base = lessonOf(input())
+    fc.assert(
+      fc.property(fc.array(span, { maxLength: 30 }), (spans) => {
+        const open = Array.from({ length: 4 }, (_, day) => ({
+          from: plusMinutes(origin, day * 1440 + 480),
+          to: plusMinutes(origin, day * 1440 + 1020),
+        }))
+        const months = [0, 2].map((day) => ({
+          month: `${day}`,
+          from: plusMinutes(origin, day * 1440),
+          to: plusMinutes(origin, (day + 2) * 1440),
+        }))
+        const lessons = spans.map((each) => ({
+          ...base,
+          bays: [{ place: 'loft', plannedMinutes: 0, ...each }],
+        }))
+        const tallies = bayUseByMonth(lessons, ['loft'], months, open)
+        // Minute by minute.
+        let used = 0
+        for (let minute = 0; minute < 4 * 1440; minute++) {
+          const at = plusMinutes(origin, minute)
+          const within = (each: { from: string; to: string }) => each.from <= at && at < each.to
+          if (open.some(within) && spans.some(within)) used++
+        }
+        expect(tallies.reduce((sum, { usedHours }) => sum + usedHours * 60, 0)).toBeCloseTo(used, 6)
+        for (const { openHours, usedHours, stoodHours } of tallies)
+          expect(usedHours).toBeLessThanOrEqual(Math.min(openHours, stoodHours) + 1e-9)
+      }),
+      { numRuns: 25 },
+    )
   })
   test('every kind of work has a name of its own', () => {
     const keys = new Set(

@@ -18,6 +18,8 @@ export type LessonStep = {
   actualMinutes: number
 }
 
+export type BayStay = { place: string; plannedMinutes: number; from: Instant; to: Instant }
+
 export type Lesson = {
   jobId: string
   number: number
@@ -32,7 +34,8 @@ export type Lesson = {
   vendorCents: number
   consumablesCents: number
   steps: LessonStep[]
-  bays: { place: string; plannedMinutes: number; minutes: number }[]
+  /** Each time it stood in a bay: from the first recorded step there to the end of the last. */
+  bays: BayStay[]
   /** Where nothing was poured from a bottle by name, what was reckoned stands for it. */
   products: { productId: string; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
   clearing: { panel: string; process: string; expected: number; reached: number }[]
@@ -151,19 +154,17 @@ function baysOf({ plan, progress, published }: LessonInput): Lesson['bays'] {
     })
     const placed = published.filter(({ operation }) => operations.includes(operation))
     if (done.length === 0 || placed.length === 0) return []
-    const span = (from: readonly string[], to: readonly string[]) =>
-      minutesBetween(from.toSorted()[0] as Instant, to.toSorted().at(-1) as Instant)
+    const first = (all: readonly string[]) => all.toSorted()[0] as Instant
+    const last = (all: readonly string[]) => all.toSorted().at(-1) as Instant
     return [
       {
         place: placed[0]!.place,
-        plannedMinutes: span(
-          placed.map(({ start }) => start),
-          placed.map(({ end }) => end),
+        plannedMinutes: minutesBetween(
+          first(placed.map(({ start }) => start)),
+          last(placed.map(({ end }) => end)),
         ),
-        minutes: span(
-          done.map(({ from }) => from),
-          done.map(({ to }) => to),
-        ),
+        from: first(done.map(({ from }) => from)),
+        to: last(done.map(({ to }) => to)),
       },
     ]
   })

@@ -1,6 +1,22 @@
-import { epochMinutes, type Instant } from '../time'
+import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween } from '../time'
 import { openIntervals } from './calendar'
 import type { ProblemCalendar } from './problem'
+
+/** The stretches between two instants in which a calendar is open, in their order. */
+export function openSpans(
+  calendar: ProblemCalendar,
+  zone: string,
+  from: Instant,
+  to: Instant,
+): { from: Instant; to: Instant }[] {
+  const origin = epochMinutes(from)
+  const range = { from: 0, to: epochMinutes(to) - origin }
+  if (range.to <= 0) return []
+  return openIntervals(calendar, zone, origin, range).map((open) => ({
+    from: fromEpochMinutes(origin + open.from),
+    to: fromEpochMinutes(origin + open.to),
+  }))
+}
 
 /** Minutes between two instants in which a calendar is open. 0 where `to` lies before `from`. */
 export function openMinutesBetween(
@@ -9,10 +25,10 @@ export function openMinutesBetween(
   from: Instant,
   to: Instant,
 ): number {
-  const origin = epochMinutes(from)
-  const range = { from: 0, to: epochMinutes(to) - origin }
-  if (range.to <= 0) return 0
-  return openIntervals(calendar, zone, origin, range).reduce((sum, open) => sum + open.to - open.from, 0)
+  return openSpans(calendar, zone, from, to).reduce(
+    (sum, open) => sum + minutesBetween(open.from, open.to),
+    0,
+  )
 }
 
 /** The first instant at or after `from` at which a calendar is open, looking `days` ahead. */
@@ -24,5 +40,5 @@ export function nextOpen(
 ): Instant | undefined {
   const origin = epochMinutes(from)
   const [first] = openIntervals(calendar, zone, origin, { from: 0, to: days * 1440 })
-  return first ? (new Date((origin + first.from) * 60_000).toISOString() as Instant) : undefined
+  return first && fromEpochMinutes(origin + first.from)
 }

@@ -6,44 +6,54 @@ import type { Learned } from '@/server/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions, monthName } from './chart-parts'
 
-const INKS = ['fern', 'fern-soft', 'bracken', 'ink-soft', 'copper'] as const
+const INKS = ['fern', 'bracken', 'fern-soft', 'copper', 'ink-soft'] as const
 
-/** Hours cars stood in each bay, by the month they went home in. */
-export function BayChart({ bays }: { bays: Learned['bays'] }) {
+type Bays = Learned['bays']
+
+/** Of the hours in which the shop was open, those in which a car stood there, percent. */
+function percentUsed(bays: Bays): number {
+  const open = bays.reduce((sum, { openHours }) => sum + openHours, 0)
+  return open > 0 ? Math.round((100 * bays.reduce((sum, { usedHours }) => sum + usedHours, 0)) / open) : 0
+}
+
+/** How much of the opening hours each bay had a car in it, month by month. */
+export function BayChart({ bays }: { bays: Bays }) {
   const { months, places } = useMemo(
     () => ({
       months: [...new Set(bays.map(({ month }) => month))],
-      places: [...new Map(bays.map(({ place, name }) => [place, name]))],
+      places: [...new Map(bays.map(({ place, name }) => [place, name]))].map(([place, name]) => ({
+        name,
+        own: bays.filter((bay) => bay.place === place),
+      })),
     }),
     [bays],
   )
   const draw = useCallback(
     (ink: Ink): ChartConfiguration => ({
-      type: 'bar',
+      type: 'line',
       data: {
         labels: months.map(monthName),
-        datasets: places.map(([place, name], at) => ({
+        datasets: places.map(({ name, own }, at) => ({
           label: name,
-          data: months.map((month) =>
-            Math.round(bays.find((each) => each.month === month && each.place === place)?.hours ?? 0),
-          ),
+          data: months.map((month) => percentUsed(own.filter((bay) => bay.month === month))),
+          borderColor: ink(INKS[at % INKS.length]!),
           backgroundColor: ink(INKS[at % INKS.length]!),
-          stack: 'bays',
+          borderWidth: 2,
+          pointRadius: 3,
+          stepped: 'middle',
         })),
       },
-      options: barOptions('hours'),
+      options: { ...barOptions('% of opening hours'), interaction: { mode: 'index', intersect: false } },
     }),
-    [bays, months, places],
+    [months, places],
   )
-  const said = places
-    .map(([place, name]) => {
-      const hours = bays.filter((each) => each.place === place).reduce((sum, each) => sum + each.hours, 0)
-      return `${name} ${Math.round(hours)} h`
-    })
-    .join(', ')
+  const said = places.map(({ name, own }) => `${name} ${percentUsed(own)} %`).join(', ')
   return (
     <>
-      <p>In all: {said}. Nights and waits count: a car that cures keeps its bay.</p>
+      <p>
+        Of the hours we were open a car stood in: {said}. A car that cures keeps its bay; visits and cars that
+        are still here are not counted.
+      </p>
       <ChartCanvas label={said} className="mt-2 h-60" draw={draw} />
     </>
   )

@@ -90,7 +90,7 @@ export function LearningScreen({ learned, period, changes, costs, currency, zone
             <Part title="Finished by the promise" table="on-time" period={period}>
               <OnTimeChart months={learned.onTime} />
             </Part>
-            <Part title="Hours cars stood in each bay" table="bays" period={period}>
+            <Part title="How full the bays are" table="bays" period={period}>
               <BayChart bays={learned.bays} />
             </Part>
           </div>
