@@ -10,7 +10,7 @@ import { readHistory, writeHistory } from '@/core/history'
 import { dayIn, type Instant, instantOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { findAgreement } from './agreement-store'
-import { refreshCareDates } from './care-dates'
+import { refreshCareDates, refreshStalest } from './care-dates'
 import { openDatabase } from './db'
 import { countDue, listDue } from './due-list'
 import { jobOnFloor, loadFloor } from './floor'
@@ -21,14 +21,14 @@ import { loadLearned } from './learning'
 import { loadLedger } from './ledger-store'
 import { loadLessons } from './lesson-store'
 import { addWish, type KeptLook, openWishes, writeLooks } from './look-store'
-import { queueMessage } from './message-store'
+import { queueMessage, skipMessage } from './message-store'
 import { listOwnerLinks, makeOwnerLink, revokeOwnerLink, vehicleOfLink } from './owner-links'
 import { loadOwnerPage, mayShowPhoto } from './owner-page'
 import { askForVisit } from './owner-wish'
 import { addPhoto } from './photo-store'
 import { proposeMessages, putIntoQueue, writeOut } from './proposed-messages'
 import { failing, loadPaintPast, loadProtection, pastWithout, protectionOf } from './protection'
-import { loadShop, type Shop, savePace, shopVersion } from './shop-store'
+import { loadShop, type Shop, savePace, saveQuietAndClimate, shopVersion } from './shop-store'
 import { bookShortJob, daysFor, openVisit, repairOffer, visitOffer } from './short-jobs'
 import { loadTimeline } from './timeline'
 import { loadTrends } from './trends'
@@ -470,6 +470,19 @@ describe('what the shop has learned in two years', () => {
     expect(wool.factor).toBeGreaterThan(1.3)
     expect(learned.clearing.length).toBeGreaterThan(2)
     expect(learned.onTime.reduce((sum, { cars }) => sum + cars, 0)).toBe(learned.jobs)
+    // Every bay of every month, the first and the last as far as they are looked at.
+    expect(learned.bays).toHaveLength(shop.setup.places.length * 25)
+    const hours = (of: 'openHours' | 'usedHours') => learned.bays.reduce((sum, bay) => sum + bay[of], 0)
+    expect(hours('usedHours')).toBeGreaterThan(0.03 * hours('openHours'))
+    for (const { openHours, usedHours, stoodHours } of learned.bays) {
+      expect(usedHours).toBeLessThanOrEqual(openHours + 1e-9)
+      expect(usedHours).toBeLessThanOrEqual(stoodHours + 1e-9)
+    }
+    // Two years of the counter's week, from Tuesday 13 January 2025 on: what a bay could have been sold.
+    const loft = learned.bays.filter(({ place }) => place === 'loft-1')
+    const perWeek = loft.reduce((sum, { openHours }) => sum + openHours, 0) / (730 / 7)
+    expect(perWeek).toBeGreaterThan(30)
+    expect(perWeek).toBeLessThan(80)
   })
   test('what the manager takes over is what plans reckon with, and a stale screen is not taken', async () => {
     const version = await shopVersion(db)
@@ -485,4 +498,97 @@ test('money that was paid is on the line, a payment taken back is not', async ()
     (entry) => entry.kind === 'stay' && entry.job.id === repairId,
   )
   expect(stay).toMatchObject({ paidCents: 500 })
+})
+
+describe('the lists keep up with the calendar', () => {
+  const handedOver = () =>
+    db('vehicles')
+      .whereIn('id', db('jobs').whereNotNull('handed_over_at').select('vehicle_id'))
+      .orderBy('id')
+      .select('id', 'care_reckoned_on')
+  test('nobody’s dates are worked out again within a week', async () => {
+    while (await refreshStalest(db, shop, NOW));
+    // A car that was handed over in one of these tests has a later day.
+    expect((await handedOver()).every(({ care_reckoned_on }) => care_reckoned_on >= TODAY)).toBe(true)
+    expect(await refreshStalest(db, shop, plusMinutes(NOW, 6 * 1440))).toBe(false)
+  })
+  test('half a year on every car has been through once, and the list says what each car’s own page says', async () => {
+    const later = plusMinutes(NOW, 182 * 1440)
+    const listed = async () =>
+      new Map(
+        (await db('care_dates').select('vehicle_id', 'failing')).map((row) => [row.vehicle_id, row.failing]),
+      )
+    const before = await listed()
+    let rounds = 0
+    while (await refreshStalest(db, shop, later)) rounds++
+    expect(rounds).toBe((await handedOver()).length)
+    const after = await listed()
+    for (const [id, failingPanels] of after) {
+      const known = (await findKnown(db, id))!.vehicle
+      const alone = failing(await loadProtection(db, shop, known, later)).filter((each) => each.alone)
+      expect(failingPanels).toBe(alone.length)
+    }
+    // Nothing but the calendar has moved.
+    expect([...after].some(([id, panels]) => panels !== before.get(id))).toBe(true)
+  })
+  test('a car whose dates cannot be worked out stops nobody else’s, and is left for a week', async () => {
+    const later = plusMinutes(NOW, 800 * 1440)
+    const [first] = await db('vehicles')
+      .whereIn('id', db('jobs').whereNotNull('handed_over_at').select('vehicle_id'))
+      .orderBy(['care_reckoned_on', 'id'])
+      .select('id', 'shape')
+    await db.raw('PRAGMA ignore_check_constraints = ON')
+    await db('vehicles').where({ id: first.id }).update({ shape: 'zeppelin' })
+    await expect(refreshStalest(db, shop, later)).rejects.toThrow()
+    expect(await refreshStalest(db, shop, later)).toBe(true)
+    await db('vehicles').where({ id: first.id }).update({ shape: first.shape })
+    await db.raw('PRAGMA ignore_check_constraints = OFF')
+  })
+})
+
+describe('the week in which a season begins', () => {
+  const FROST = instantOrThrow('2026-11-03T10:00:00Z')
+  const proposedOn = async (at: Instant) =>
+    (await proposeMessages(db, shop, at)).proposed.map(({ due }) => due)
+  test('everybody whose coat still holds is proposed one word of it, and nobody else', async () => {
+    const frost = (await proposedOn(FROST)).filter(({ occasion }) => occasion === 'frost-and-salt')
+    const holding = await db('care_dates').where('good_mid', '>=', '2026-11-03').pluck('vehicle_id')
+    expect(holding.length).toBeGreaterThan(5)
+    expect(frost.map(({ vehicleId }) => vehicleId).toSorted()).toEqual(holding.toSorted())
+  })
+  test('the first so many are shown and the rest is counted', async () => {
+    const all = await proposedOn(FROST)
+    const { proposed, more } = await proposeMessages(db, shop, FROST, 3)
+    expect(proposed.map(({ due }) => due.key)).toEqual(all.slice(0, 3).map(({ key }) => key))
+    expect(more).toBe(all.length - 3)
+  })
+  test('who was told or left out is not proposed again that winter, but the next', async () => {
+    const [told, left] = (await proposedOn(FROST)).filter(({ occasion }) => occasion === 'frost-and-salt')
+    const known = (await findKnown(db, told!.vehicleId))!
+    const text = { subject: 's', text: 't' }
+    const customer = { ...known.customer, mayRemind: true, email: 'a@b.example' }
+    await putIntoQueue(
+      db,
+      shop,
+      { ...known, customer, key: told!.key, occasion: told!.occasion, text },
+      FROST,
+    )
+    await skipMessage(db, left!.key, FROST)
+    const keys = (await proposedOn(plusMinutes(FROST, 1440))).map(({ key }) => key)
+    expect(keys).not.toContain(told!.key)
+    expect(keys).not.toContain(left!.key)
+    await db('care_dates').where({ vehicle_id: left!.vehicleId }).update({ good_mid: '2029-01-01' })
+    const next = (await proposedOn(instantOrThrow('2027-11-03T10:00:00Z'))).map(({ key }) => key)
+    expect(next).toContain(`frost-and-salt:${left!.vehicleId}:2027-11-01`)
+  })
+  test('a shop whose winter begins in October tells of it then', async () => {
+    const { quiet, climate } = shop.setup
+    const kept = { quiet, climate: { ...climate, frost: { from: 10, to: 4 } } }
+    expect(await saveQuietAndClimate(db, await shopVersion(db), kept)).toBe(true)
+    const north = await loadShop(db)
+    const october = (await proposeMessages(db, north, instantOrThrow('2026-10-02T10:00:00Z'))).proposed
+    expect(october.some(({ due }) => due.occasion === 'frost-and-salt')).toBe(true)
+    const november = (await proposeMessages(db, north, FROST)).proposed
+    expect(november.some(({ due }) => due.occasion === 'frost-and-salt')).toBe(false)
+  })
 })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { nextVisit, type VisitReason, type VisitWindow } from '@/core/aftercare'
-import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusMonths } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusDays, plusMonths } from '@/core/time'
 import { openWishes } from './look-store'
 import { failing, loadProtection, type Protection } from './protection'
 import type { Shop } from './shop-store'
@@ -89,10 +89,37 @@ export async function refreshCareDates(
 ): Promise<CareDates | undefined> {
   const known = await findKnown(db, vehicleId)
   if (!known) return undefined
+  await db('vehicles')
+    .where({ id: vehicleId })
+    .update({ care_reckoned_on: dayIn(shop.setup.timezone, now) })
   return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
 }
 
-export async function writeCareDates(
+/** So long after its dates were worked out a car is due again, days: the calendar alone moves a coat towards its end. */
+const RECKONED_DAYS = 7
+
+/**
+ * Works out anew the dates of the car whose dates are the oldest, if they are a week old or were never worked out. False
+ * where there is none. A car whose dates cannot be worked out throws, and is left alone for a week.
+ */
+export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promise<boolean> {
+  const today = dayIn(shop.setup.timezone, now)
+  const stalest: { id: string } | undefined = await db('vehicles')
+    .where((either) =>
+      either.whereNull('care_reckoned_on').orWhere('care_reckoned_on', '<=', plusDays(today, -RECKONED_DAYS)),
+    )
+    .whereExists(
+      db('jobs').whereRaw('jobs.vehicle_id = vehicles.id').whereNotNull('handed_over_at').select(db.raw('1')),
+    )
+    .orderBy(['care_reckoned_on', 'id'])
+    .first('id')
+  if (!stalest) return false
+  await db('vehicles').where({ id: stalest.id }).update({ care_reckoned_on: today })
+  await refreshCareDates(db, shop, stalest.id, now)
+  return true
+}
+
+async function writeCareDates(
   db: Knex,
   shop: Shop,
   vehicle: Vehicle,

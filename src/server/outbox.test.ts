@@ -20,7 +20,7 @@ import {
   unreadReplies,
   withdrawMessage,
 } from './message-store'
-import { sendDue, takeNews } from './outbox'
+import { emptyOutbox, sendDue, takeNews } from './outbox'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 const ROOT = path.resolve(import.meta.dirname, '../..')
@@ -140,6 +140,57 @@ describe('the queue', () => {
     await markRead(db, unread!.id, NOW)
     expect(await unreadReplies(db)).toEqual([])
     expect(await messagesOfVehicle(db, owner.vehicleId)).toHaveLength(1)
+  })
+})
+
+describe('a round of the postman', () => {
+  const hours = { zone: 'Europe/Dublin', quiet: { from: '20:00', until: '08:00', sundays: true } }
+  const at = (text: string) => instantOrThrow(`2027-01-${text}:00Z`)
+  test('sends nothing in the quiet hours or on a Sunday, though it was queued for the day', async () => {
+    const gateway = new SimulatedGateway(file('gateway.db'))
+    await queue('a')
+    for (const [quiet, until] of [
+      ['13T20:00', '14T08:00'],
+      ['14T07:59', '14T08:00'],
+      // Saturday night leads over Sunday to Monday.
+      ['16T23:00', '18T08:00'],
+      ['17T12:00', '18T08:00'],
+    ] as const)
+      expect(await emptyOutbox(db, gateway, hours, at(quiet))).toEqual({ sent: 0, quietUntil: at(until) })
+    expect(gateway.taken()).toEqual([])
+    expect(await emptyOutbox(db, gateway, hours, at('18T08:00'))).toEqual({ sent: 1 })
+    gateway.close()
+  })
+  test('asks in the quiet hours, too, what became of what was sent', async () => {
+    await queue('a')
+    const gateway: MessageGateway = {
+      send: async ({ key }) => ({ id: `g-${key}` }),
+      news: async ([id]) => [{ id: id!, kind: 'replied', words: 'Thanks', at: at('13T21:00') }],
+    }
+    await emptyOutbox(db, gateway, hours, at('13T12:00'))
+    await emptyOutbox(db, gateway, hours, at('13T22:00'))
+    expect(await unreadReplies(db)).toHaveLength(1)
+  })
+  test('a line that breaks in the evening does not lead to a message at night', async () => {
+    let broken = true
+    const box: string[] = []
+    const gateway: MessageGateway = {
+      send: async ({ key, text }) => {
+        if (broken) throw new Error('no line')
+        box.push(text)
+        return { id: `g-${key}` }
+      },
+      news: async () => [],
+    }
+    await queue('late', at('13T19:55'))
+    const sentAt: string[] = []
+    for (let minute = 0; minute < 16 * 60; minute += 5) {
+      const now = plusMinutes(at('13T19:55'), minute)
+      if (minute === 30) broken = false
+      if ((await emptyOutbox(db, gateway, hours, now)).sent > 0) sentAt.push(now)
+    }
+    expect(sentAt).toEqual([at('14T08:00')])
+    expect(box).toEqual(['About late'])
   })
 })
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { asksToStop, OCCASION } from '@/core/messages'
+import { asksToStop, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageGateway } from '@/devices/message-gateway'
 import { type Message, type MessageRow, toMessage } from './message-store'
@@ -76,6 +76,25 @@ export async function sendDue(db: Knex, gateway: MessageGateway, now: Instant, m
     if (await deliver(db, gateway, message, now)) sent++
   }
   return sent
+}
+
+/** When one may write, on the shop's clock. */
+export type Hours = { zone: string; quiet: QuietHours }
+
+/**
+ * One round of the postman: sends what is due, unless the hours are quiet, and asks after what was sent. What was queued for
+ * the day and comes late, because a line broke or the shop's machine was off, waits for the morning like the rest.
+ */
+export async function emptyOutbox(
+  db: Knex,
+  gateway: MessageGateway,
+  { zone, quiet }: Hours,
+  now: Instant,
+): Promise<{ sent: number; quietUntil?: Instant }> {
+  const loud = nextLoud(zone, now, quiet)
+  const sent = loud > now ? 0 : await sendDue(db, gateway, now)
+  await takeNews(db, gateway, now)
+  return { sent, ...(loud > now ? { quietUntil: loud } : {}) }
 }
 
 /** Nothing more is heard of a message after so long, days. */

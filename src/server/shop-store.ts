@@ -240,6 +240,15 @@ async function changeSetup(
   })
 }
 
+/** Keeps when nobody is written to, and the air the shop's cars live in. */
+export function saveQuietAndClimate(
+  db: Knex,
+  readAt: number,
+  { quiet, climate }: Pick<Setup, 'quiet' | 'climate'>,
+): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ quiet, climate }))
+}
+
 /** Keeps what the manager has accepted of the shop's own pace. */
 export function savePace(db: Knex, readAt: number, pace: Record<string, number>): Promise<boolean> {
   return changeSetup(db, readAt, () => ({ pace }))

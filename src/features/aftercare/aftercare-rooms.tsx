@@ -7,7 +7,7 @@ import { PatientLink } from '@/ui/patient-link'
 const ROOMS = [
   { href: '/aftercare', label: 'Visits' },
   { href: '/aftercare/messages', label: 'Messages' },
-  { href: '/aftercare/texts', label: 'Texts' },
+  { href: '/aftercare/texts', label: 'Texts and times' },
 ] as const
 
 export function AftercareRooms() {

@@ -12,15 +12,19 @@ import {
   type Template,
 } from '@/core/messages'
 import { dropWords, saveWords } from '@/server/actions/messages'
+import type { Setup } from '@/server/shop-store'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { TimesForm } from './times-form'
 import { useMessageAction } from './use-message-action'
 
 export type TextView = Template & { occasion: Occasion; language: Language; own: boolean }
 
-/** The shop's words for each occasion, in each language its customers are written to in. */
-export function TextsScreen({ texts }: { texts: readonly TextView[] }) {
+type Props = { texts: readonly TextView[] } & Pick<Setup, 'quiet' | 'climate'>
+
+/** The shop's words for each occasion, in each language its customers are written to in; and when they go. */
+export function TextsScreen({ texts, quiet, climate }: Props) {
   const [occasion, setOccasion] = useState<Occasion>('visit-due')
   const [language, setLanguage] = useState<Language>('en')
   const text = texts.find((each) => each.occasion === occasion && each.language === language)!
@@ -52,6 +56,7 @@ export function TextsScreen({ texts }: { texts: readonly TextView[] }) {
           : 'Goes without consent: it is about their own car in our hands.'}
       </p>
       <TextForm key={`${occasion} ${language} ${text.own}`} text={text} />
+      <TimesForm quiet={quiet} climate={climate} />
     </div>
   )
 }
@@ -87,6 +92,11 @@ function TextForm({ text }: { text: TextView }) {
           </Button>
         )}
         {answer?.kind === 'done' && <p role="status">Kept.</p>}
+        {refusal?.field === '' && (
+          <p role="alert" className="text-copper">
+            {refusal.message}
+          </p>
+        )}
       </div>
     </div>
   )

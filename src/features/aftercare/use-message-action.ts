@@ -13,7 +13,7 @@ export function useMessageAction() {
         (): MessageAnswer => ({
           kind: 'refused',
           field: '',
-          message: 'The server does not answer. Nothing was sent; try again.',
+          message: 'The server does not answer. Nothing was sent, and what you typed stays; try again.',
         }),
       )
       setAnswer(told)

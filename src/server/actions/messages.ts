@@ -5,14 +5,22 @@ import { headers } from 'next/headers'
 import { z } from 'zod'
 import { CHANNELS, fillIn, LANGUAGES, OCCASIONS, TEMPLATE_ERROR_TEXT, unknownFacts } from '@/core/messages'
 import { plusMinutes } from '@/core/time'
+import { clock, shortDay } from '@/ui/when'
 import { now } from '../clock'
 import { database } from '../db'
 import { messageGateway } from '../gateway'
 import { markRead, saveTemplate, skipMessage, withdrawMessage } from '../message-store'
-import { sendDue, takeNews } from '../outbox'
+import { emptyOutbox } from '../outbox'
 import { makeOwnerLink, revokeOwnerLink } from '../owner-links'
 import { type Proposed, proposalsOf, putIntoQueue, writeOut } from '../proposed-messages'
-import { loadShop, type Shop } from '../shop-store'
+import {
+  climateSetupSchema,
+  loadShop,
+  quietSchema,
+  type Shop,
+  saveQuietAndClimate,
+  shopVersion,
+} from '../shop-store'
 import { findKnown, writeContact } from '../vehicle-store'
 
 export type MessageAnswer =
@@ -137,9 +145,13 @@ export async function readReply(id: string): Promise<MessageAnswer> {
 /** Empties the outbox now and asks what became of what was sent; the shop does the same by itself every few seconds. */
 export async function sendNow(): Promise<MessageAnswer> {
   const db = await database()
-  const sent = await sendDue(db, messageGateway(), now())
-  await takeNews(db, messageGateway(), now())
-  return settled({ queued: sent })
+  const { timezone: zone, quiet } = (await loadShop(db)).setup
+  const { sent, quietUntil } = await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
+  return quietUntil
+    ? refuse(
+        `It is quiet until ${shortDay(zone, quietUntil)}, ${clock(zone, quietUntil)}: nothing is sent before.`,
+      )
+    : settled({ queued: sent })
 }
 
 const wordsSchema = z.strictObject({
@@ -161,6 +173,22 @@ export async function saveWords(typed: z.input<typeof wordsSchema>): Promise<Mes
   if (unknown) return refuse(TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
   await saveTemplate(await database(), occasion, language, template)
   return settled()
+}
+
+const timesSchema = z.strictObject({ quiet: quietSchema, climate: climateSetupSchema })
+export type TypedTimes = z.input<typeof timesSchema>
+
+/** Keeps when nobody is written to, and when frost and pollen come. What is queued already keeps its day. */
+export async function saveTimes(typed: TypedTimes): Promise<MessageAnswer> {
+  const read = timesSchema.safeParse(typed)
+  if (!read.success) {
+    const [issue] = read.error.issues
+    return refuse(issue!.message, issue!.path.join('.'))
+  }
+  const db = await database()
+  return (await saveQuietAndClimate(db, await shopVersion(db), read.data))
+    ? settled()
+    : refuse('Somebody has changed the shop’s set-up meanwhile. Reload the page and look again.')
 }
 
 /** Goes back to the words that ship with the shop. */

@@ -3,8 +3,9 @@ import { LANGUAGES, OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
 import { database } from '@/server/db'
 import { templateFor } from '@/server/message-store'
+import { loadShop } from '@/server/shop-store'
 
-export const metadata: Metadata = { title: 'Texts' }
+export const metadata: Metadata = { title: 'Texts and times' }
 
 export default async function TextsPage() {
   const db = await database()
@@ -12,5 +13,6 @@ export default async function TextsPage() {
   for (const occasion of OCCASIONS)
     for (const language of LANGUAGES)
       texts.push({ occasion, language, ...(await templateFor(db, occasion, language)) })
-  return <TextsScreen texts={texts} />
+  const { quiet, climate } = (await loadShop(db)).setup
+  return <TextsScreen texts={texts} quiet={quiet} climate={climate} />
 }

@@ -1,0 +1,124 @@
+'use client'
+
+import { useState } from 'react'
+import { saveTimes, type TypedTimes } from '@/server/actions/messages'
+import type { Setup } from '@/server/shop-store'
+import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { useMessageAction } from './use-message-action'
+
+const MONTHS = Array.from({ length: 12 }, (_, at) =>
+  new Date(Date.UTC(2027, at, 15)).toLocaleDateString('en-IE', { month: 'long', timeZone: 'UTC' }),
+)
+
+type Props = Pick<Setup, 'quiet' | 'climate'>
+
+/** When nobody is written to, and the seasons in which everybody is. */
+export function TimesForm({ quiet: keptQuiet, climate: keptClimate }: Props) {
+  const [quiet, setQuiet] = useState(keptQuiet)
+  const [climate, setClimate] = useState(keptClimate)
+  const { run, pending, answer, refusal } = useMessageAction()
+  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
+  const typed: TypedTimes = { quiet, climate }
+  const changed = JSON.stringify(typed) !== JSON.stringify({ quiet: keptQuiet, climate: keptClimate })
+  return (
+    <section className="mt-12 border-t border-line pt-6">
+      <h2 className="text-2xl">Quiet hours and seasons</h2>
+      <p className="mt-1 max-w-prose text-ink-soft">
+        Nobody’s telephone rings at night for a wash. What is due in the quiet hours waits for their end.
+      </p>
+      <div className="mt-4 grid gap-4 sm:grid-cols-3">
+        <Field label="Quiet from" {...error('quiet.from')}>
+          <input
+            className="field"
+            value={quiet.from}
+            onChange={(event) => setQuiet({ ...quiet, from: event.target.value })}
+          />
+        </Field>
+        <Field label="Quiet until" {...error('quiet.until')}>
+          <input
+            className="field"
+            value={quiet.until}
+            onChange={(event) => setQuiet({ ...quiet, until: event.target.value })}
+          />
+        </Field>
+        <Choice
+          label="Sundays"
+          options={[
+            { value: 'quiet', name: 'Quiet all day' },
+            { value: 'open', name: 'As other days' },
+          ]}
+          value={quiet.sundays ? 'quiet' : 'open'}
+          onChange={(sundays) => setQuiet({ ...quiet, sundays: sundays === 'quiet' })}
+        />
+      </div>
+      <p className="mt-6 max-w-prose text-ink-soft">
+        In the first three weeks of a season every owner of a car with a living coat is proposed a word about
+        it. The care calendar puts iron and tar removal after the salt, and by the sea before it, too.
+      </p>
+      <div className="mt-3 grid gap-4 sm:grid-cols-3">
+        <Months
+          label="Frost and salt"
+          span={climate.frost}
+          onChange={(frost) => setClimate({ ...climate, frost })}
+        />
+        <Months
+          label="Pollen"
+          span={climate.pollen}
+          onChange={(pollen) => setClimate({ ...climate, pollen })}
+        />
+        <Choice
+          label="The air here"
+          options={[
+            { value: 'sea', name: 'Salt from the sea' },
+            { value: 'inland', name: 'Inland' },
+          ]}
+          value={climate.seaAir ? 'sea' : 'inland'}
+          onChange={(air) => setClimate({ ...climate, seaAir: air === 'sea' })}
+        />
+      </div>
+      <div className="mt-4 flex flex-wrap items-center gap-3">
+        <Button disabled={pending} onClick={() => run(() => saveTimes(typed))}>
+          Keep these times
+        </Button>
+        {answer?.kind === 'done' && !changed && <p role="status">Kept.</p>}
+        {refusal?.field === '' && (
+          <p role="alert" className="text-copper">
+            {refusal.message}
+          </p>
+        )}
+      </div>
+    </section>
+  )
+}
+
+type Span = { from: number; to: number }
+
+/** A season, by its first and last month. */
+function Months({ label, span, onChange }: { label: string; span: Span; onChange: (span: Span) => void }) {
+  const select = (end: keyof Span, name: string) => (
+    <select
+      className="field"
+      aria-label={`${label}, ${name}`}
+      value={span[end]}
+      onChange={(event) => onChange({ ...span, [end]: Number(event.target.value) })}
+    >
+      {MONTHS.map((month, at) => (
+        <option key={month} value={at + 1}>
+          {month}
+        </option>
+      ))}
+    </select>
+  )
+  return (
+    <fieldset>
+      <legend className="mb-1 font-head text-sm font-semibold">{label}</legend>
+      <div className="flex items-center gap-2">
+        {select('from', 'first month')}
+        <span>to</span>
+        {select('to', 'last month')}
+      </div>
+    </fieldset>
+  )
+}
