@@ -478,7 +478,7 @@ describe('what the shop has learned in two years', () => {
       expect(usedHours).toBeLessThanOrEqual(openHours + 1e-9)
       expect(usedHours).toBeLessThanOrEqual(stoodHours + 1e-9)
     }
-    // Two years of the counter's week, from Tuesday 13 January 2025 on: what a bay could have been sold.
+    // From the early shift to the late one, five days a week and on Saturdays.
     const loft = learned.bays.filter(({ place }) => place === 'loft-1')
     const perWeek = loft.reduce((sum, { openHours }) => sum + openHours, 0) / (730 / 7)
     expect(perWeek).toBeGreaterThan(30)

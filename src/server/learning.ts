@@ -14,7 +14,7 @@ import {
   workName,
 } from '@/core/learning'
 import { openSpans } from '@/core/schedule'
-import { atLocal, dayIn, type Instant, type LocalDay, plusMonths } from '@/core/time'
+import { atLocal, dayIn, type Instant, type LocalDay, mergedSpans, plusMonths, type Span } from '@/core/time'
 import { loadLessons } from './lesson-store'
 import type { Setup, Shop } from './shop-store'
 
@@ -23,10 +23,8 @@ import type { Setup, Shop } from './shop-store'
 export const PERIODS = [3, 12, 24] as const
 export type Period = (typeof PERIODS)[number]
 
-type Stretch = { from: Instant; to: Instant }
-
 /** The months of the wall calendar that lie in a stretch, the first and the last as far as they do. */
-function monthsOf({ from, to }: Stretch, zone: string): MonthSpan[] {
+function monthsOf({ from, to }: Span, zone: string): MonthSpan[] {
   const months: MonthSpan[] = []
   for (let start = from; start < to; ) {
     const month = dayIn(zone, start).slice(0, 7)
@@ -38,13 +36,18 @@ function monthsOf({ from, to }: Stretch, zone: string): MonthSpan[] {
   return months
 }
 
-/** When the counter is open: a bay that stands empty then could have been sold. */
-function openingHours({ from, to }: Stretch, { calendars, counterCalendar, timezone }: Setup): Stretch[] {
-  const counter = calendars[counterCalendar]
-  return counter ? openSpans(counter, timezone, from, to) : [{ from, to }]
+/** When somebody is here by the shifts as they are now: a bay that stands empty then could have been sold. */
+function staffedHours({ from, to }: Span, { calendars, people, timezone }: Setup): Span[] {
+  const shifts = new Set(people.map(({ calendar }) => calendar))
+  return mergedSpans(
+    [...shifts].flatMap((name) => {
+      const calendar = calendars[name]
+      return calendar ? openSpans(calendar, timezone, from, to) : []
+    }),
+  )
 }
 
-function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop, span: Stretch) {
+function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop, span: Span) {
   // A repair is the shop's own debt: it teaches hours, and sells nothing.
   const sold = lessons.filter(({ packageKey }) => packageKey !== 'repair')
   const names = new Map(catalogue.map(({ id, name }) => [id, name]))
@@ -65,7 +68,7 @@ function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop, spa
       lessons,
       [...places.keys()],
       monthsOf(span, setup.timezone),
-      openingHours(span, setup),
+      staffedHours(span, setup),
     ).map((tally) => ({ ...tally, name: places.get(tally.place)! })),
   }
 }
@@ -165,7 +168,7 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
     rows: onTime.map(({ month, cars, onTime: kept, lateHours }) => [month, cars, kept, round(lateHours)]),
   }),
   bays: ({ bays }) => ({
-    columns: ['month', 'bay', 'open_hours', 'used_hours', 'stood_hours'],
+    columns: ['month', 'bay', 'staffed_hours', 'used_hours', 'stood_hours'],
     rows: bays.map(({ month, name, openHours, usedHours, stoodHours }) => [
       month,
       name,

@@ -1,4 +1,4 @@
-import { type Instant, laterOf, minutesBetween } from '../time'
+import { commonSpans, mergedSpans, minutesBetween, type Span } from '../time'
 import type { Lesson } from './lesson'
 
 /** What many jobs come to: by panel, by month, by bay, by product. */
@@ -97,15 +97,13 @@ export function onTimeByMonth(lessons: readonly Lesson[]): MonthTally[] {
     .sort((a, b) => a.month.localeCompare(b.month))
 }
 
-type Span = { from: Instant; to: Instant }
-
 /** A month, or the part of it that is looked at; named as `2026-04`. */
 export type MonthSpan = Span & { month: string }
 
 export type BayTally = {
   place: string
   month: string
-  /** In which the shop was open, and in which a car stood in the bay meanwhile. */
+  /** In which somebody was here, and in which a car stood in the bay meanwhile. */
   openHours: number
   usedHours: number
   /** In which a car stood in it, nights and Sundays with them. */
@@ -113,9 +111,9 @@ export type BayTally = {
 }
 
 /**
- * How much of the time the shop was open each bay had a car in it, month by month, as far as the cars have gone home. Stays
+ * How much of the time somebody was here each bay had a car in it, month by month, as far as the cars have gone home. Stays
  * that overlap in one bay count once, so that no bay is used more than it is open: one for several cars is used while any is
- * in it. `open` holds the stretches in which the shop was open, in their order.
+ * in it. `open` holds the stretches in which somebody was here, in their order.
  */
 export function bayUseByMonth(
   lessons: readonly Lesson[],
@@ -125,14 +123,14 @@ export function bayUseByMonth(
 ): BayTally[] {
   const stays = lessons.flatMap(({ bays }) => bays)
   return places.flatMap((place) => {
-    const stood = merged(stays.filter((stay) => stay.place === place))
+    const stood = mergedSpans(stays.filter((stay) => stay.place === place))
     return months.map((span): BayTally => {
-      const [stoodThen, openThen] = [common(stood, [span]), common(open, [span])]
+      const [stoodThen, openThen] = [commonSpans(stood, [span]), commonSpans(open, [span])]
       return {
         place,
         month: span.month,
         openHours: hoursOf(openThen),
-        usedHours: hoursOf(common(stoodThen, openThen)),
+        usedHours: hoursOf(commonSpans(stoodThen, openThen)),
         stoodHours: hoursOf(stoodThen),
       }
     })
@@ -140,28 +138,3 @@ export function bayUseByMonth(
 }
 
 const hoursOf = (spans: readonly Span[]) => sum(spans, ({ from, to }) => minutesBetween(from, to)) / 60
-
-/** The same stretches of time, each told once, in their order. */
-function merged(spans: readonly Span[]): Span[] {
-  const told: Span[] = []
-  for (const { from, to } of spans.toSorted((a, b) => (a.from < b.from ? -1 : 1))) {
-    const last = told.at(-1)
-    if (last && from <= last.to) last.to = laterOf(last.to, to)
-    else told.push({ from, to })
-  }
-  return told
-}
-
-/** What two lists of stretches have in common; both in their order and without overlaps. */
-function common(some: readonly Span[], others: readonly Span[]): Span[] {
-  const both: Span[] = []
-  let [i, j] = [0, 0]
-  while (i < some.length && j < others.length) {
-    const [a, b] = [some[i]!, others[j]!]
-    const [from, to] = [laterOf(a.from, b.from), a.to < b.to ? a.to : b.to]
-    if (from < to) both.push({ from, to })
-    if (a.to < b.to) i++
-    else j++
-  }
-  return both
-}

@@ -1,14 +1,9 @@
-import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween } from '../time'
+import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween, type Span } from '../time'
 import { openIntervals } from './calendar'
 import type { ProblemCalendar } from './problem'
 
 /** The stretches between two instants in which a calendar is open, in their order. */
-export function openSpans(
-  calendar: ProblemCalendar,
-  zone: string,
-  from: Instant,
-  to: Instant,
-): { from: Instant; to: Instant }[] {
+export function openSpans(calendar: ProblemCalendar, zone: string, from: Instant, to: Instant): Span[] {
   const origin = epochMinutes(from)
   const range = { from: 0, to: epochMinutes(to) - origin }
   if (range.to <= 0) return []

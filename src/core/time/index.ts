@@ -27,3 +27,4 @@ export {
   type Weekday,
   weekdayOf,
 } from './local'
+export { commonSpans, mergedSpans, type Span } from './span'

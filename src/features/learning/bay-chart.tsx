@@ -1,60 +1,83 @@
-'use client'
-
-import type { ChartConfiguration } from 'chart.js'
-import { useCallback, useMemo } from 'react'
 import type { Learned } from '@/server/learning'
-import { ChartCanvas, type Ink } from '@/ui/chart'
-import { barOptions, monthName } from './chart-parts'
-
-const INKS = ['fern', 'bracken', 'fern-soft', 'copper', 'ink-soft'] as const
+import { monthName } from './chart-parts'
 
 type Bays = Learned['bays']
 
-/** Of the hours in which the shop was open, those in which a car stood there, percent. */
-function percentUsed(bays: Bays): number {
+/** Of the hours in which somebody was here, those in which a car stood there: 0 to 1. */
+function shareUsed(bays: Bays): number {
   const open = bays.reduce((sum, { openHours }) => sum + openHours, 0)
-  return open > 0 ? Math.round((100 * bays.reduce((sum, { usedHours }) => sum + usedHours, 0)) / open) : 0
+  return open > 0 ? bays.reduce((sum, { usedHours }) => sum + usedHours, 0) / open : 0
 }
 
-/** How much of the opening hours each bay had a car in it, month by month. */
+const percent = (share: number) => `${Math.round(100 * share)} %`
+
+const ROW = { width: 480, height: 44 }
+
+/** What a full bar stands for: rows are compared with each other, so all have one scale. */
+const SCALES = [0.1, 0.25, 0.5, 0.75, 1]
+
+/** Which bay stood emptiest, in a sentence: rent is paid for it all the same. */
+function emptiest(shares: readonly { name: string; share: number }[]): string {
+  const least = shares.toSorted((a, b) => a.share - b.share)[0]
+  if (!least || shares.length < 2) return ''
+  return least.share < 0.005
+    ? `${least.name} stood empty.`
+    : `${least.name} stood emptiest, ${percent(1 - least.share)} of the time.`
+}
+
+/** How full each bay was, a row of months for each: what stands empty shows at a glance. */
 export function BayChart({ bays }: { bays: Bays }) {
-  const { months, places } = useMemo(
-    () => ({
-      months: [...new Set(bays.map(({ month }) => month))],
-      places: [...new Map(bays.map(({ place, name }) => [place, name]))].map(([place, name]) => ({
-        name,
-        own: bays.filter((bay) => bay.place === place),
-      })),
-    }),
-    [bays],
-  )
-  const draw = useCallback(
-    (ink: Ink): ChartConfiguration => ({
-      type: 'line',
-      data: {
-        labels: months.map(monthName),
-        datasets: places.map(({ name, own }, at) => ({
-          label: name,
-          data: months.map((month) => percentUsed(own.filter((bay) => bay.month === month))),
-          borderColor: ink(INKS[at % INKS.length]!),
-          backgroundColor: ink(INKS[at % INKS.length]!),
-          borderWidth: 2,
-          pointRadius: 3,
-          stepped: 'middle',
-        })),
-      },
-      options: { ...barOptions('% of opening hours'), interaction: { mode: 'index', intersect: false } },
-    }),
-    [months, places],
-  )
-  const said = places.map(({ name, own }) => `${name} ${percentUsed(own)} %`).join(', ')
+  const places = [...new Map(bays.map(({ place, name }) => [place, name]))]
+  const months = [...new Set(bays.map(({ month }) => month))]
+  const step = ROW.width / months.length
+  const most = bays.reduce((fullest, bay) => Math.max(fullest, shareUsed([bay])), 0)
+  const scale = SCALES.find((each) => most <= each) ?? 1
+  const shares = places.map(([place, name]) => ({
+    name,
+    share: shareUsed(bays.filter((bay) => bay.place === place)),
+  }))
   return (
     <>
       <p>
-        Of the hours we were open a car stood in: {said}. A car that cures keeps its bay; visits and cars that
-        are still here are not counted.
+        <strong>{emptiest(shares)}</strong> Of the hours somebody was here, those in which a car stood in the
+        bay. A car that cures keeps its bay; visits and cars that are still here are not counted.
       </p>
-      <ChartCanvas label={said} className="mt-2 h-60" draw={draw} />
+      <dl className="mt-3 space-y-3">
+        {places.map(([place, name]) => {
+          const own = bays.filter((bay) => bay.place === place)
+          return (
+            <div key={place}>
+              <div className="flex items-baseline justify-between">
+                <dt className="font-head font-semibold">{name}</dt>
+                <dd>{percent(shareUsed(own))}</dd>
+              </div>
+              <svg
+                viewBox={`0 0 ${ROW.width} ${ROW.height}`}
+                preserveAspectRatio="none"
+                className="h-11 w-full"
+                aria-hidden
+              >
+                {own.map((bay, at) => {
+                  const filled = (shareUsed([bay]) / scale) * ROW.height
+                  const bar = { x: at * step + 0.5, width: step - 1 }
+                  return (
+                    <g key={bay.month}>
+                      <title>{`${name}, ${monthName(bay.month)}: ${percent(shareUsed([bay]))}`}</title>
+                      <rect {...bar} y={0} height={ROW.height} className="fill-lichen" />
+                      <rect {...bar} y={ROW.height - filled} height={filled} className="fill-fern" />
+                    </g>
+                  )
+                })}
+              </svg>
+            </div>
+          )
+        })}
+      </dl>
+      <p className="mt-1 flex justify-between text-sm text-ink-soft">
+        <span>{monthName(months[0]!)}</span>
+        <span>each bar a month, full height {percent(scale)}</span>
+        <span>{monthName(months.at(-1)!)}</span>
+      </p>
     </>
   )
 }
