@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import { CAUSE, CAUSES, FEEL, FEELS, type Feel, WATER, WATERS, type Water } from '@/core/aftercare'
 import { panelsOf, type Shape } from '@/core/vehicle'
-import { endVisit, keepLooks, takeLookBack } from '@/server/actions/visits'
+import { endVisit } from '@/server/actions/visits'
 import type { KeptLook } from '@/server/look-store'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
@@ -11,6 +11,7 @@ import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { Hatches } from '../survey/hatches'
 import { DropAngle } from './drop-angle'
+import { useLooks } from './use-looks'
 import { useVisitAction } from './use-visit-action'
 
 type Unit = { id: string; name: string }
@@ -38,31 +39,24 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
   const [by, setBy] = useState<string | undefined>(kept[0]?.by)
   const [cleaned, setCleaned] = useState(kept[0]?.cleaned ?? false)
   // What was just touched, before the shop has answered: the next touch must build on it.
-  const [touched, setTouched] = useState<Readonly<Record<string, Touched>>>({})
+  const { queue, state } = useLooks(jobId)
   const looks = units.flatMap(({ id }): Touched[] => {
-    const look = touched[id] ?? kept.find(({ unit }) => unit === id)
-    return look ? [{ ...look, unit: id }] : []
+    const noted = state.noted[id]
+    if (noted === 'taken-back') return []
+    const look = noted?.look ?? kept.find(({ unit }) => unit === id)
+    return look ? [typed(id, look)] : []
   })
   const { run, pending, refusal } = useVisitAction()
   const known = looks.find(({ unit }) => unit === selected)
   const unit = units.find(({ id }) => id === selected)!
   const open = units.filter(({ id }) => !looks.some((look) => look.unit === id))
   const keep = (changed: Partial<KeptLook> & Pick<KeptLook, 'water'>, goOn: boolean) => {
-    const look = typed(selected, { ...known, ...changed })
-    // Without a name nothing is kept, so nothing is shown as seen either.
-    if (by) setTouched({ ...touched, [selected]: look })
-    run(
-      () => keepLooks(jobId, { by: by ?? '', cleaned, looks: [look] }),
-      () => {
-        const next = goOn && open.find(({ id }) => id !== selected)
-        if (next) setSelected(next.id)
-      },
-    )
+    note([typed(selected, { ...known, ...changed })])
+    const next = by && goOn && open.find(({ id }) => id !== selected)
+    if (next) setSelected(next.id)
   }
-  const allOthers = () => {
-    const rest = open.map(({ id }) => typed(id, { water: 'tight', feel: 'slick' }))
-    run(() => keepLooks(jobId, { by: by ?? '', cleaned, looks: rest }))
-  }
+  const note = (seen: readonly Touched[]) => queue?.add(seen.map((look) => ({ by: by ?? '', cleaned, look })))
+  const allOthers = () => note(open.map(({ id }) => typed(id, { water: 'tight', feel: 'slick' })))
   const faces = Object.fromEntries(units.map((each) => [each.id, faceOf(each, looks)]))
   return (
     <section className="sheet p-5" aria-label="The look">
@@ -121,7 +115,9 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
         </div>
       )}
       <div className="mt-4 border-t border-line pt-4">
-        <p className="font-head text-2xl font-semibold">{unit.name}</p>
+        <p className="font-head text-2xl font-semibold" data-testid="part">
+          {unit.name}
+        </p>
         <p className="text-ink-soft">{beforeText(before[selected])}</p>
         {closed ? (
           <p className="mt-2">{known ? WATER[known.water].name : 'Not looked at.'}</p>
@@ -147,16 +143,18 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                 look={known}
                 pending={pending}
                 onKeep={(changed) => keep({ ...known, ...changed }, false)}
-                onBack={() => {
-                  const { [selected]: _, ...others } = touched
-                  setTouched(others)
-                  run(() => takeLookBack(jobId, selected))
-                }}
+                onBack={() => queue?.takeBack(selected)}
               />
             )}
-            {refusal && (
+            {(refusal || state.refusal) && (
               <p role="alert" className="mt-3 font-semibold text-copper">
-                {refusal.message}
+                {refusal?.message ?? state.refusal}
+              </p>
+            )}
+            {!state.reached && state.waiting.length > 0 && (
+              <p role="status" className="mt-3 font-semibold">
+                {state.waiting.length} {state.waiting.length === 1 ? 'look waits' : 'looks wait'} on this
+                tablet until the shop is reached again. Go on; nothing is lost.
               </p>
             )}
             <div className="mt-4 flex flex-wrap gap-3">
@@ -166,7 +164,11 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                 </Button>
               )}
               {unplanned && looks.length > 0 && (
-                <Button look="outline" disabled={pending} onClick={() => run(() => endVisit(jobId))}>
+                <Button
+                  look="outline"
+                  disabled={pending || state.waiting.length > 0}
+                  onClick={() => run(() => endVisit(jobId))}
+                >
                   The visit is over, the car goes home
                 </Button>
               )}

@@ -42,14 +42,14 @@ export function BayChart({ bays }: { bays: Bays }) {
         <strong>{emptiest(shares)}</strong> Of the hours somebody was here, those in which a car stood in the
         bay. A car that cures keeps its bay; visits and cars that are still here are not counted.
       </p>
-      <dl className="mt-3 space-y-3">
+      <ul className="mt-3 space-y-3">
         {places.map(([place, name]) => {
           const own = bays.filter((bay) => bay.place === place)
           return (
-            <div key={place}>
+            <li key={place}>
               <div className="flex items-baseline justify-between">
-                <dt className="font-head font-semibold">{name}</dt>
-                <dd>{percent(shareUsed(own))}</dd>
+                <span className="font-head font-semibold">{name}</span>
+                <span>{percent(shareUsed(own))}</span>
               </div>
               <svg
                 viewBox={`0 0 ${ROW.width} ${ROW.height}`}
@@ -69,10 +69,10 @@ export function BayChart({ bays }: { bays: Bays }) {
                   )
                 })}
               </svg>
-            </div>
+            </li>
           )
         })}
-      </dl>
+      </ul>
       <p className="mt-1 flex justify-between text-sm text-ink-soft">
         <span>{monthName(months[0]!)}</span>
         <span>each bar a month, full height {percent(scale)}</span>
