@@ -124,7 +124,25 @@ const chanceLost = (months: number) => 1 - (1 - LOSS_A_MONTH) ** Math.max(0, mon
 
 type AtLook = { worn: number[]; lost: number }
 
-/** Most panels of a car are seen alike: what one look says is reckoned once for all of them. */
+/** All that tells one unit from another but its name: most panels of a car are laid on one day and seen alike. */
+function likeness({ lifeMonths, ageMonths, looks }: Unit): string {
+  return JSON.stringify([lifeMonths, ageMonths, looks.map(({ unit: _, ...seen }) => seen)])
+}
+
+/** Reckons once for all that are alike. */
+function onceAlike<T, R>(keyOf: (each: T) => string, reckon: (each: T) => R): (each: T) => R {
+  const known = new Map<string, R>()
+  return (each) => {
+    const key = keyOf(each)
+    const before = known.get(key)
+    if (before !== undefined) return before
+    const reckoned = reckon(each)
+    known.set(key, reckoned)
+    return reckoned
+  }
+}
+
+/** What one look says of a unit of this life: it may be the same for units that differ in others. */
 function lookReader(): (look: Unit['looks'][number], lifeMonths: number) => AtLook {
   const known = new Map<string, AtLook>()
   return (look, lifeMonths) => {
@@ -187,16 +205,18 @@ export function outlookOf(units: readonly Unit[]): Outlook {
   const looked = units.filter(({ looks }) => looks.length > 0).length
   const weight = 1 / Math.sqrt(Math.max(1, looked))
   const read = lookReader()
-  const seen = units.map((unit): Seen => {
+  const see = onceAlike(likeness, (unit): Seen => {
     const witnessed = witness(unit, read)
     return { unit, witnessed, car: saidOfCar(either(witnessed)).map((said) => weight * Math.log(said)) }
   })
+  const seen = units.map(see)
   const joint = CAR_CHANCES.map((chance, at) => Math.log(chance) + sumOf(seen.map(({ car }) => car[at]!)))
+  const judge = onceAlike(likeness, (unit) => judgeUnit(see(unit), joint))
   const car = fromLogs(joint)
   const lifeOfUsual = [...units.map(({ lifeMonths }) => lifeMonths)].sort((a, b) => a - b)[units.length >> 1]!
   const lives = CAR_LOGS.map((log, at) => ({ value: lifeOfUsual * Math.exp(log), chance: car[at]! }))
   return {
-    units: withLoners(seen.map((each) => judgeUnit(each, joint))),
+    units: withLoners(units.map((unit) => ({ ...judge(unit), id: unit.id }))),
     curve: curveOf(lives, lifeOfUsual),
     lifeMonths: bandOf(lives),
   }

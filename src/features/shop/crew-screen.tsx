@@ -1,34 +1,18 @@
 'use client'
 
 import { type ReactNode, useState, useTransition } from 'react'
-import { BAY_KINDS, type BayKind, SKILLS, type Skill, type TypedCrew, type TypedWeek, WEEK } from '@/core/job'
-import type { LocalDay, Weekday } from '@/core/time'
-import { isLocalDay } from '@/core/time'
+import type { TypedCrew, TypedWeek } from '@/core/job'
+import type { LocalDay } from '@/core/time'
 import { type CrewAnswer, keepCrew } from '@/server/actions/crew'
 import { Button } from '@/ui/button'
-import { Field } from '@/ui/field'
 import { PatientLink } from '@/ui/patient-link'
-import { dayText } from '@/ui/when'
+import { BayForm } from './bay-form'
+import { ClosedDays } from './closed-days'
+import { PersonForm } from './person-form'
+import { WeekForm } from './week-form'
 
 type Props = { crew: TypedCrew; version: number; today: LocalDay }
-type Person = TypedCrew['people'][number]
-type Bay = TypedCrew['places'][number]
 
-const SKILL_LABEL: Record<Skill, string> = { prep: 'Washes and prepares', correct: 'Corrects', coat: 'Coats' }
-const KIND_LABEL: Record<BayKind, string> = {
-  wash: 'For washing',
-  indoor: 'Under a roof',
-  studio: 'For paint work',
-}
-const DAY_LABEL: Record<Weekday, string> = {
-  mon: 'Monday',
-  tue: 'Tuesday',
-  wed: 'Wednesday',
-  thu: 'Thursday',
-  fri: 'Friday',
-  sat: 'Saturday',
-  sun: 'Sunday',
-}
 const OFF: TypedWeek = { mon: '', tue: '', wed: '', thu: '', fri: '', sat: '', sun: '' }
 
 /** An id that no other of the list has. */
@@ -147,7 +131,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
         title="Closed days"
         words="Nobody is here, and nobody called in comes. What cures goes on curing."
       >
-        <Closed closed={typed.closed} today={today} onChange={(closed) => set({ closed })} />
+        <ClosedDays closed={typed.closed} today={today} onChange={(closed) => set({ closed })} />
       </Part>
       <Part
         title="For other calendars"
@@ -196,271 +180,5 @@ function Part({ title, words, children }: { title: string; words: string; childr
       </div>
       {children}
     </section>
-  )
-}
-
-type FormProps = { isNew: boolean; error: (field: string) => string | undefined; onRemove: () => void }
-
-function PersonForm({
-  person,
-  isNew,
-  error,
-  onChange,
-  onRemove,
-}: FormProps & { person: Person; onChange: (person: Person) => void }) {
-  const set = (change: Partial<Person>) => onChange({ ...person, ...change })
-  const hours = WEEK.filter((day) => person.week[day] !== '').length
-  return (
-    <fieldset className="sheet p-4">
-      <legend className="sr-only">{person.name || 'Somebody new'}</legend>
-      <div className="flex flex-wrap items-end gap-4">
-        <Field label="Who" error={error('name')}>
-          <input
-            className="field"
-            autoComplete="off"
-            value={person.name}
-            onChange={({ target }) => set({ name: target.value })}
-          />
-        </Field>
-        <Checks
-          label="What they do"
-          options={SKILLS.map((skill) => ({ value: skill, name: SKILL_LABEL[skill] }))}
-          chosen={person.skills}
-          error={error('skills')}
-          onChange={(skills) => set({ skills })}
-        />
-        <Button look="quiet" className="ml-auto" onClick={onRemove}>
-          No longer here
-        </Button>
-      </div>
-      <details className="mt-3" open={isNew || WEEK.some((day) => error(`week.${day}`)) || undefined}>
-        <summary className="min-h-11 cursor-pointer content-center font-head font-semibold">
-          Shifts: {hours === 0 ? 'none yet' : `${hours} days a week`}
-          {person.days.length > 0 ? `, ${person.days.length} days otherwise` : ''}
-        </summary>
-        <WeekForm
-          week={person.week}
-          error={(day) => error(`week.${day}`)}
-          onChange={(week) => set({ week })}
-        />
-        <Otherwise
-          days={person.days}
-          error={(at, field) => error(`days.${at}.${field}`)}
-          onChange={(days) => set({ days })}
-        />
-      </details>
-    </fieldset>
-  )
-}
-
-/** Single days with other hours than usual, or none. */
-function Otherwise({
-  days,
-  error,
-  onChange,
-}: {
-  days: Person['days']
-  error: (at: number, field: 'day' | 'hours') => string | undefined
-  onChange: (days: Person['days']) => void
-}) {
-  const change = (at: number, next: Partial<Person['days'][number]>) =>
-    onChange(days.map((each, index) => (index === at ? { ...each, ...next } : each)))
-  return (
-    <div className="mt-3 space-y-2">
-      {days.map(({ day, hours }, at) => (
-        <div key={at} className="flex flex-wrap items-end gap-3">
-          <Field label="On this day" error={error(at, 'day')}>
-            <input
-              type="date"
-              className="field"
-              value={day}
-              onChange={({ target }) => change(at, { day: target.value })}
-            />
-          </Field>
-          <Field label="these hours, or nothing" error={error(at, 'hours')}>
-            <input
-              className="field"
-              autoComplete="off"
-              value={hours}
-              onChange={({ target }) => change(at, { hours: target.value })}
-            />
-          </Field>
-          <Button look="quiet" onClick={() => onChange(days.filter((_, index) => index !== at))}>
-            As usual again
-          </Button>
-        </div>
-      ))}
-      <Button look="outline" onClick={() => onChange([...days, { day: '', hours: '' }])}>
-        A day otherwise
-      </Button>
-    </div>
-  )
-}
-
-function WeekForm({
-  week,
-  error,
-  onChange,
-}: {
-  week: TypedWeek
-  error: (day: Weekday) => string | undefined
-  onChange: (week: TypedWeek) => void
-}) {
-  return (
-    <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
-      {WEEK.map((day) => (
-        <Field key={day} label={DAY_LABEL[day]} error={error(day)}>
-          <input
-            className="field tabular-nums"
-            autoComplete="off"
-            placeholder="off"
-            value={week[day]}
-            onChange={({ target }) => onChange({ ...week, [day]: target.value })}
-          />
-        </Field>
-      ))}
-    </div>
-  )
-}
-
-function BayForm({
-  bay,
-  isNew,
-  error,
-  onChange,
-  onRemove,
-}: FormProps & { bay: Bay; onChange: (bay: Bay) => void }) {
-  const set = (change: Partial<Bay>) => onChange({ ...bay, ...change })
-  return (
-    <fieldset className="sheet flex flex-wrap items-end gap-4 p-4">
-      <legend className="sr-only">{bay.name || 'A new bay'}</legend>
-      <Field label="Bay" error={error('name')}>
-        <input
-          className="field"
-          autoComplete="off"
-          // biome-ignore lint/a11y/noAutofocus: it was asked for just now.
-          autoFocus={isNew}
-          value={bay.name}
-          onChange={({ target }) => set({ name: target.value })}
-        />
-      </Field>
-      <Checks
-        label="What may be done in it"
-        options={BAY_KINDS.map((kind) => ({ value: kind, name: KIND_LABEL[kind] }))}
-        chosen={bay.kinds}
-        error={error('kinds')}
-        onChange={(kinds) => set({ kinds })}
-      />
-      <Field label="Cars" error={error('capacity')}>
-        <input
-          className="field w-20"
-          inputMode="numeric"
-          autoComplete="off"
-          value={Number.isNaN(bay.capacity) ? '' : bay.capacity}
-          onChange={({ target }) =>
-            set({ capacity: target.value === '' ? Number.NaN : Number(target.value) })
-          }
-        />
-      </Field>
-      <Button look="quiet" className="ml-auto" onClick={onRemove}>
-        No longer there
-      </Button>
-    </fieldset>
-  )
-}
-
-function Checks<T extends string>({
-  label,
-  options,
-  chosen,
-  error,
-  onChange,
-}: {
-  label: string
-  options: readonly { value: T; name: string }[]
-  chosen: readonly T[]
-  error: string | undefined
-  onChange: (chosen: T[]) => void
-}) {
-  return (
-    // biome-ignore lint/a11y/useSemanticElements: it stands inside a fieldset of its own.
-    <div role="group" aria-label={label}>
-      <p className="mb-1 font-head text-sm font-semibold">{label}</p>
-      <div className="flex flex-wrap gap-1.5">
-        {options.map(({ value, name }) => (
-          <label
-            key={value}
-            className="flex min-h-11 items-center gap-2 rounded border border-ink-soft/45 bg-sheet px-3 has-checked:border-fern has-checked:bg-lichen"
-          >
-            <input
-              type="checkbox"
-              className="size-5 accent-fern"
-              checked={chosen.includes(value)}
-              onChange={({ target }) =>
-                onChange(target.checked ? [...chosen, value] : chosen.filter((each) => each !== value))
-              }
-            />
-            {name}
-          </label>
-        ))}
-      </div>
-      {error && (
-        <p role="alert" className="mt-1 text-sm font-semibold text-copper">
-          {error}
-        </p>
-      )}
-    </div>
-  )
-}
-
-function Closed({
-  closed,
-  today,
-  onChange,
-}: {
-  closed: readonly string[]
-  today: LocalDay
-  onChange: (closed: string[]) => void
-}) {
-  const [day, setDay] = useState('')
-  const shown = closed.filter((each) => each >= today)
-  return (
-    <div className="space-y-2">
-      <ul className="flex flex-wrap gap-2">
-        {shown.map((each) => (
-          <li key={each} className="flex items-center gap-1 rounded bg-lichen pl-3">
-            {isLocalDay(each) ? dayText(each) : each}
-            <Button
-              look="quiet"
-              aria-label={`Open again on ${isLocalDay(each) ? dayText(each) : each}`}
-              onClick={() => onChange(closed.filter((other) => other !== each))}
-            >
-              Open again
-            </Button>
-          </li>
-        ))}
-      </ul>
-      <div className="flex flex-wrap items-end gap-3">
-        <Field label="Nobody is here on">
-          <input
-            type="date"
-            className="field"
-            min={today}
-            value={day}
-            onChange={({ target }) => setDay(target.value)}
-          />
-        </Field>
-        <Button
-          look="outline"
-          disabled={!isLocalDay(day) || closed.includes(day)}
-          onClick={() => {
-            onChange([...closed, day].toSorted())
-            setDay('')
-          }}
-        >
-          Close on that day
-        </Button>
-      </div>
-    </div>
   )
 }

@@ -1,0 +1,58 @@
+import { useState } from 'react'
+import { isLocalDay, type LocalDay } from '@/core/time'
+import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { dayText } from '@/ui/when'
+
+/** Days on which nobody is here. */
+export function ClosedDays({
+  closed,
+  today,
+  onChange,
+}: {
+  closed: readonly string[]
+  today: LocalDay
+  onChange: (closed: string[]) => void
+}) {
+  const [day, setDay] = useState('')
+  const shown = closed.filter((each) => each >= today)
+  return (
+    <div className="space-y-2">
+      <ul className="flex flex-wrap gap-2">
+        {shown.map((each) => (
+          <li key={each} className="flex items-center gap-1 rounded bg-lichen pl-3">
+            {isLocalDay(each) ? dayText(each) : each}
+            <Button
+              look="quiet"
+              aria-label={`Open again on ${isLocalDay(each) ? dayText(each) : each}`}
+              onClick={() => onChange(closed.filter((other) => other !== each))}
+            >
+              Open again
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Nobody is here on">
+          <input
+            type="date"
+            className="field"
+            min={today}
+            value={day}
+            onChange={({ target }) => setDay(target.value)}
+          />
+        </Field>
+        <Button
+          look="outline"
+          disabled={!isLocalDay(day) || closed.includes(day)}
+          onClick={() => {
+            onChange([...closed, day].toSorted())
+            setDay('')
+          }}
+        >
+          Close on that day
+        </Button>
+      </div>
+    </div>
+  )
+}
