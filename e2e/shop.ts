@@ -51,7 +51,14 @@ export class Shop {
   }
 
   private environment(clock: string): NodeJS.ProcessEnv {
-    return { ...process.env, FERN_YARD_DATA: this.data, FERN_YARD_CLOCK: clock, NEXT_TELEMETRY_DISABLED: '1' }
+    return {
+      ...process.env,
+      FERN_YARD_DATA: this.data,
+      FERN_YARD_CLOCK: clock,
+      NEXT_TELEMETRY_DISABLED: '1',
+      // A server stands wherever it stands: what it says must hang on the shop's zone alone.
+      TZ: 'America/St_Johns',
+    }
   }
 
   /** Opens the shop at a moment; closes it first where it was open. */

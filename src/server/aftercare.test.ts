@@ -12,7 +12,7 @@ import { panelsOf } from '@/core/vehicle'
 import { findAgreement } from './agreement-store'
 import { refreshCareDates, refreshStalest } from './care-dates'
 import { openDatabase } from './db'
-import { countDue, listDue } from './due-list'
+import { countDue, DUE_FILTERS, listDue } from './due-list'
 import { jobOnFloor, loadFloor } from './floor'
 import { handOverJob } from './hand-over'
 import { addPayment } from './handover-store'
@@ -88,6 +88,24 @@ describe('the list of visits', () => {
     const plates = [...first.cars, ...second.cars].map(({ vehicle }) => vehicle.plate)
     expect(new Set(plates).size).toBe(plates.length)
     expect(first.more).toBe(true)
+  })
+  test('each list is as long as its count says, and no car stands in two', async () => {
+    const counts = await countDue(db, TODAY)
+    const listed = new Map<string, string[]>()
+    for (const filter of DUE_FILTERS) {
+      const plates: string[] = []
+      for (let page = 0; ; page++) {
+        const { cars, more } = await listDue(db, filter, TODAY, page)
+        plates.push(...cars.map(({ vehicle }) => vehicle.plate))
+        if (!more) break
+      }
+      expect([filter, plates.length]).toEqual([filter, counts[filter]])
+      listed.set(filter, plates)
+    }
+    const { all, ...lists } = Object.fromEntries(listed)
+    const one = Object.values(lists).flat()
+    expect(new Set(one).size).toBe(one.length)
+    expect(all).toEqual(expect.arrayContaining(one))
   })
   test('the car that was coated fourteen months ago is overdue', async () => {
     const { cars } = await listDue(db, 'now', TODAY)

@@ -36,25 +36,21 @@ function query(db: Knex) {
     )
 }
 
-function filtered(db: Knex, filter: DueFilter, today: LocalDay) {
-  const rows = query(db)
-  const lapsedBefore = plusDays(today, -LAPSED_DAYS)
-  // A coat that has most likely gone is not looked at any more, but laid anew.
-  const holding = () => rows.whereNull('open.id').where('good_mid', '>=', today)
-  switch (filter) {
-    case 'now':
-      return holding().where('visit_from', '<=', today).where('visit_until', '>=', lapsedBefore)
-    case 'soon':
-      return holding().where('visit_from', '>', today).where('visit_from', '<=', plusDays(today, SOON_DAYS))
-    case 'booked':
-      return rows.whereNotNull('open.id')
-    case 'gone':
-      return rows.whereNull('open.id').where('good_mid', '<', today)
-    case 'lapsed':
-      return holding().where('visit_until', '<', lapsedBefore)
-    case 'all':
-      return rows
-  }
+/** Which list a car is in: one of them, or none where its window is weeks away. */
+function standing(db: Knex, today: LocalDay): Knex.Raw {
+  return db.raw(
+    `CASE
+      WHEN EXISTS (SELECT 1 FROM jobs WHERE jobs.vehicle_id = care_dates.vehicle_id AND jobs.handed_over_at IS NULL)
+        THEN 'booked'
+      -- A coat that has most likely gone is not looked at any more, but laid anew.
+      WHEN good_mid < ? THEN 'gone'
+      WHEN visit_until < ? THEN 'lapsed'
+      WHEN visit_from <= ? THEN 'now'
+      WHEN visit_from <= ? THEN 'soon'
+      ELSE 'later'
+    END`,
+    [today, plusDays(today, -LAPSED_DAYS), today, plusDays(today, SOON_DAYS)],
+  )
 }
 
 export async function listDue(
@@ -63,7 +59,10 @@ export async function listDue(
   today: LocalDay,
   page = 0,
 ): Promise<{ cars: DueCar[]; more: boolean }> {
-  const rows = await filtered(db, filter, today)
+  const rows = await query(db)
+    .where((cars) => {
+      if (filter !== 'all') cars.whereRaw('? = ?', [standing(db, today), filter])
+    })
     .groupBy('vehicles.id')
     // Who has asked comes first, then who has waited longest.
     .orderByRaw('wish.id IS NULL, care_dates.visit_from, vehicles.plate')
@@ -91,15 +90,15 @@ export async function listDue(
   return { cars, more: rows.length > DUE_PAGE }
 }
 
-/** How many cars a list holds. */
-export async function countIn(db: Knex, filter: DueFilter, today: LocalDay): Promise<number> {
-  const [row] = await filtered(db, filter, today).countDistinct({ n: 'vehicles.id' })
-  return Number(row!.n)
-}
-
 /** How many cars each list holds. */
 export async function countDue(db: Knex, today: LocalDay): Promise<Record<DueFilter, number>> {
-  const counts = {} as Record<DueFilter, number>
-  for (const filter of DUE_FILTERS) counts[filter] = await countIn(db, filter, today)
-  return counts
+  const rows: { standing: string; n: number }[] = await db('care_dates')
+    .select({ standing: standing(db, today) })
+    .count({ n: '*' })
+    .groupBy('standing')
+  const counts = new Map(rows.map(({ standing: list, n }) => [list, n]))
+  const all = rows.reduce((sum, { n }) => sum + n, 0)
+  return Object.fromEntries(
+    DUE_FILTERS.map((filter) => [filter, filter === 'all' ? all : (counts.get(filter) ?? 0)]),
+  ) as Record<DueFilter, number>
 }

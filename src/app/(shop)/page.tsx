@@ -4,7 +4,7 @@ import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { bayAir, believed } from '@/server/air'
 import { database } from '@/server/db'
-import { countIn } from '@/server/due-list'
+import { countDue } from '@/server/due-list'
 import { unreadReplies } from '@/server/message-store'
 import { requestFloor } from '@/server/request-floor'
 import { everyone } from '@/server/shop-store'
@@ -35,7 +35,7 @@ export default async function YardPage() {
       <YardScreen
         yard={yard}
         after={{
-          toSee: await countIn(db, 'now', dayIn(setup.timezone, floor.now)),
+          toSee: (await countDue(db, dayIn(setup.timezone, floor.now))).now,
           answers: (await unreadReplies(db)).length,
         }}
         context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}

@@ -8,7 +8,12 @@ const sum = <T>(all: readonly T[], of: (each: T) => number) =>
 
 function grouped<T>(all: readonly T[], keyOf: (each: T) => string): [string, T[]][] {
   const groups = new Map<string, T[]>()
-  for (const each of all) groups.set(keyOf(each), [...(groups.get(keyOf(each)) ?? []), each])
+  for (const each of all) {
+    const key = keyOf(each)
+    const group = groups.get(key)
+    if (group) group.push(each)
+    else groups.set(key, [each])
+  }
   return [...groups]
 }
 
@@ -122,10 +127,11 @@ export function bayUseByMonth(
   open: readonly Span[],
 ): BayTally[] {
   const stays = lessons.flatMap(({ bays }) => bays)
+  const openIn = months.map((span) => commonSpans(open, [span]))
   return places.flatMap((place) => {
     const stood = mergedSpans(stays.filter((stay) => stay.place === place))
-    return months.map((span): BayTally => {
-      const [stoodThen, openThen] = [commonSpans(stood, [span]), commonSpans(open, [span])]
+    return months.map((span, at): BayTally => {
+      const [stoodThen, openThen] = [commonSpans(stood, [span]), openIn[at]!]
       return {
         place,
         month: span.month,
