@@ -4,6 +4,7 @@ import path from 'node:path'
 import { addPast } from '@demo/past'
 import { BONNET_CAR } from '@demo/past-cars'
 import type { Knex } from 'knex'
+import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { Water } from '@/core/aftercare'
 import { readHistory, writeHistory } from '@/core/history'
@@ -25,6 +26,7 @@ import { queueMessage, skipMessage } from './message-store'
 import { listOwnerLinks, makeOwnerLink, revokeOwnerLink, vehicleOfLink } from './owner-links'
 import { loadOwnerPage, mayShowPhoto } from './owner-page'
 import { askForVisit } from './owner-wish'
+import { storePhoto } from './photo-files'
 import { addPhoto } from './photo-store'
 import { proposeMessages, putIntoQueue, writeOut } from './proposed-messages'
 import { failing, loadPaintPast, loadProtection, pastWithout, protectionOf } from './protection'
@@ -33,7 +35,7 @@ import { bookShortJob, daysFor, openVisit, repairOffer, visitOffer } from './sho
 import { loadTimeline } from './timeline'
 import { loadTrends } from './trends'
 import { loadVehicleCare } from './vehicle-care'
-import { bringHistory, historyFile, listBrought } from './vehicle-history'
+import { bringHistory, historyFile, listBrought, loadHistory, withPictures } from './vehicle-history'
 import { findKnown, listKnown, type Vehicle } from './vehicle-store'
 import { loadVisit } from './visit'
 import { recordFinish } from './work-store'
@@ -445,6 +447,48 @@ describe('the history that is handed on', () => {
       expect(file).not.toContain(secret)
     expect(file).not.toMatch(/cents/i)
   })
+  test('takes its photographs along, small, the latest first where there are too many', async () => {
+    const colours = ['#357', '#753', '#735']
+    for (const [at, background] of colours.entries()) {
+      const create = { width: 900, height: 600, channels: 3 as const, background }
+      const kept = await storePhoto(await sharp({ create }).png().toBuffer())
+      if (!kept.ok) throw new Error(kept.error.code)
+      await addPhoto(db, {
+        ...kept.value,
+        jobId: visit.id,
+        place: 'bonnet',
+        phase: 'before',
+        takenAt: plusMinutes(NOW, at),
+      })
+    }
+    const history = await withPictures((await loadHistory(db, shop, car.id, NOW))!)
+    const pictures = history.stays.flatMap(({ photographs }) =>
+      photographs.flatMap(({ picture }) => picture ?? []),
+    )
+    expect(pictures).toHaveLength(colours.length)
+    const { format, width } = await sharp(Buffer.from(pictures[0]!, 'base64')).metadata()
+    expect([format, width]).toEqual(['jpeg', 360])
+    // What fits into a file is of the last stays; what does not is still named.
+    const large = 'A'.repeat(1_000_000)
+    const photograph = {
+      place: 'roof',
+      phase: 'after' as const,
+      takenAt: NOW,
+      sha256: 'f'.repeat(64),
+      picture: large,
+    }
+    const [first, ...rest] = history.stays
+    const crowded = { ...history, stays: [{ ...first!, photographs: Array(5).fill(photograph) }, ...rest] }
+    const fitted = await withPictures(crowded)
+    expect(fitted.stays[0]!.photographs.map(({ picture }) => picture !== undefined)).toEqual([
+      true,
+      true,
+      false,
+      false,
+      false,
+    ])
+    expect(fitted.stays.slice(1)).toEqual(history.stays.slice(1))
+  })
   test('is read by another shop: the car is known there with its ledger, and handed on with both histories', async () => {
     const file = (await historyFile(db, shop, car.id, NOW))!
     const there = await openDatabase(path.join(folder, 'there.db'))
@@ -457,6 +501,10 @@ describe('the history that is handed on', () => {
     expect(await listBrought(there, brought.vehicleId)).toHaveLength(1)
     const on = readHistory((await historyFile(there, await loadShop(there), brought.vehicleId, NOW))!)
     expect(on.ok && on.value.stays).toHaveLength(4)
+    // The photographs lie in the file alone, and go on with it.
+    const pictures =
+      on.ok && on.value.stays.flatMap((stay) => stay.photographs.flatMap((each) => each.picture ?? []))
+    expect(pictures).toHaveLength(3)
     expect(await bringHistory(there, file, 'Conn Saltmarsh', NOW)).toMatchObject({
       kind: 'refused',
       message: expect.stringContaining('known here already'),

@@ -15,6 +15,7 @@ import { emptyIntake } from './intake-schema'
 import { visitsOf } from './job-store'
 import { appendRemovals, loadLedger } from './ledger-store'
 import { loadLooks } from './look-store'
+import { readPhoto } from './photo-files'
 import { photosOfVehicle } from './photo-store'
 import type { Shop } from './shop-store'
 import { SHORT_NAME } from './short-jobs'
@@ -106,7 +107,27 @@ export async function historyFile(
   now: Instant,
 ): Promise<string | undefined> {
   const history = await loadHistory(db, shop, vehicleId, now)
-  return history && writeHistory(history)
+  return history && writeHistory(await withPictures(history))
+}
+
+/** Pictures in one history come to no more than this, so that it can be sent, letters of base64. */
+const PICTURES_MOST = 3_000_000
+
+/** The same history with small pictures in it, of the latest stays first, as far as they fit. */
+export async function withPictures(history: VehicleHistory): Promise<VehicleHistory> {
+  let room = PICTURES_MOST
+  const stays: HistoryStay[] = []
+  for (const stay of history.stays.toReversed()) {
+    const photographs: HistoryStay['photographs'] = []
+    for (const { picture: brought, ...photograph } of stay.photographs) {
+      const picture = brought ?? (await readPhoto(photograph.sha256, 'thumb'))?.toString('base64')
+      const fits = picture !== undefined && picture.length <= room
+      if (fits) room -= picture.length
+      photographs.push({ ...photograph, ...(fits ? { picture } : {}) })
+    }
+    stays.unshift({ ...stay, photographs })
+  }
+  return { ...history, stays }
 }
 
 /** Histories other shops wrote of a vehicle, the oldest first. */

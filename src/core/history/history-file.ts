@@ -25,6 +25,15 @@ const instant = z.string().refine((text) => {
 const text = z.string().max(2000)
 const tenth = z.number().refine((value) => Number.isFinite(value), 'must be a number')
 
+/** Small enough that a file of a whole life can still be sent, letters of base64. */
+const PICTURE_MOST = 160_000
+/** A photograph as small as it is still worth looking at: a JPEG of 360 px at the longest, in base64. */
+const picture = z
+  .base64('must be base64')
+  .max(PICTURE_MOST, 'is larger than a small picture')
+  // What every JPEG begins with: nothing else is shown.
+  .startsWith('/9j/', 'must be a JPEG')
+
 const roundSchema = z.strictObject({
   panel: text,
   phase: z.enum(PHASES),
@@ -56,7 +65,15 @@ const staySchema = z.strictObject({
     )
     .max(200),
   photographs: z
-    .array(z.strictObject({ place: text, phase: z.enum(PHASES), takenAt: instant, sha256: text }))
+    .array(
+      z.strictObject({
+        place: text,
+        phase: z.enum(PHASES),
+        takenAt: instant,
+        sha256: text,
+        picture: picture.optional(),
+      }),
+    )
     .max(500),
 })
 

@@ -1,4 +1,4 @@
-import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
+import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { WATER, WATERS } from '@/core/aftercare'
 import type { HistoryStay, VehicleHistory } from '@/core/history'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
@@ -41,6 +41,26 @@ function stayLines({ film, gloss, work, layers, looks, photographs }: HistorySta
   ]
 }
 
+/** So many of a stay stand side by side. */
+const PICTURES_SHOWN = 5
+
+function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
+  const shown = photographs.filter(({ picture }) => picture).slice(0, PICTURES_SHOWN)
+  if (shown.length === 0) return null
+  return (
+    <View style={{ flexDirection: 'row', gap: 6, marginTop: 3 }}>
+      {shown.map(({ sha256, picture, place, phase }) => (
+        <View key={sha256} style={{ width: '19%' }}>
+          <Image src={`data:image/jpeg;base64,${picture}`} style={{ height: 62, objectFit: 'cover' }} />
+          <Text style={styles.soft}>
+            {place}, {phase}
+          </Text>
+        </View>
+      ))}
+    </View>
+  )
+}
+
 function HistoryDocument({ history }: { history: VehicleHistory }) {
   const { vehicle, stays, ledger, shop, writtenOn } = history
   const taken = takenByPanel(ledger)
@@ -80,6 +100,7 @@ function HistoryDocument({ history }: { history: VehicleHistory }) {
                   <Text>{line}</Text>
                 </View>
               ))}
+              <Pictures photographs={stay.photographs} />
             </View>
           ))}
           <Text style={styles.h2}>

@@ -110,6 +110,20 @@ function BroughtHistory({ history: { shop, writtenOn, stays } }: { history: Vehi
                 .filter(Boolean)
                 .join(', ')}
             </span>
+            <ul className="mt-1 flex flex-wrap gap-2">
+              {stay.photographs
+                .filter(({ picture }) => picture)
+                .map(({ sha256, picture, place, phase }) => (
+                  <li key={sha256}>
+                    {/* biome-ignore lint/performance/noImgElement: it came in the file and lies nowhere else. */}
+                    <img
+                      src={`data:image/jpeg;base64,${picture}`}
+                      alt={`${place}, ${phase}`}
+                      className="h-20 rounded"
+                    />
+                  </li>
+                ))}
+            </ul>
           </li>
         ))}
       </ul>

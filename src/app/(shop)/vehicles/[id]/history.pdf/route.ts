@@ -2,14 +2,14 @@ import { historyPdf } from '@/features/vehicles/history-pdf'
 import { now } from '@/server/clock'
 import { database } from '@/server/db'
 import { loadShop } from '@/server/shop-store'
-import { loadHistory } from '@/server/vehicle-history'
+import { loadHistory, withPictures } from '@/server/vehicle-history'
 
 /** The history of a vehicle to be read. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   const db = await database()
   const history = await loadHistory(db, await loadShop(db), (await params).id, now())
   if (!history) return new Response('There is no such vehicle.', { status: 404 })
-  return new Response(new Uint8Array(await historyPdf(history)), {
+  return new Response(new Uint8Array(await historyPdf(await withPictures(history))), {
     headers: {
       'content-type': 'application/pdf',
       'content-disposition': 'inline; filename="vehicle-history.pdf"',

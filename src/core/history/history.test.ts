@@ -1,0 +1,161 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { CAUSES, FEELS, WATERS } from '../aftercare'
+import { REMOVAL_SOURCES } from '../survey'
+import { instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '../time'
+import { HARDNESSES, PAINT_SYSTEMS, SHAPES } from '../vehicle'
+import { HISTORY_FORMAT, historyErrorText, readHistory, type VehicleHistory, writeHistory } from '.'
+
+const words = fc.string({ maxLength: 40, unit: 'grapheme' })
+const day = fc.integer({ min: 0, max: 9000 }).map((days) => plusDays(localDayOrThrow('2010-01-01'), days))
+const instant = fc
+  .integer({ min: 0, max: 9_000_000 })
+  .map((minutes) => plusMinutes(instantOrThrow('2015-01-01T00:00:00Z'), minutes))
+const figure = fc.integer({ min: -5000, max: 50_000 }).map((tenths) => tenths / 10)
+const phase = fc.constantFrom('before' as const, 'after' as const)
+const rounds = fc.array(
+  fc.record({ panel: words, phase, values: fc.array(figure, { minLength: 1, maxLength: 6 }) }),
+  { maxLength: 4 },
+)
+const jpeg = fc
+  .uint8Array({ maxLength: 60 })
+  .map((bytes) => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), bytes]).toString('base64'))
+const optional = { requiredKeys: [] as never[] }
+
+const stay: fc.Arbitrary<VehicleHistory['stays'][number]> = fc
+  .tuple(
+    fc.record({
+      day,
+      kind: fc.constantFrom('work' as const, 'visit' as const, 'repair' as const),
+      title: words,
+      film: rounds,
+      gloss: rounds,
+      work: fc.array(fc.record({ panel: words, process: words, takesUm: figure }), { maxLength: 3 }),
+      layers: fc.array(
+        fc.record({ product: words, lot: words, where: words, endedAt: instant, lifeMonths: figure }),
+        { maxLength: 3 },
+      ),
+      looks: fc.array(
+        fc
+          .tuple(
+            fc.record({ part: words, water: fc.constantFrom(...WATERS), cleaned: fc.boolean(), note: words }),
+            fc.record(
+              { angleDegrees: figure, feel: fc.constantFrom(...FEELS), cause: fc.constantFrom(...CAUSES) },
+              optional,
+            ),
+          )
+          .map(([always, perhaps]) => ({ ...always, ...perhaps })),
+        { maxLength: 3 },
+      ),
+      photographs: fc.array(
+        fc
+          .tuple(
+            fc.record({ place: words, phase, takenAt: instant, sha256: words }),
+            fc.record({ picture: jpeg }, optional),
+          )
+          .map(([always, perhaps]) => ({ ...always, ...perhaps })),
+        { maxLength: 3 },
+      ),
+    }),
+    fc.record({ odometerKm: fc.nat(900_000) }, optional),
+  )
+  .map(([always, perhaps]) => ({ ...always, ...perhaps }))
+
+const history: fc.Arbitrary<VehicleHistory> = fc.record({
+  format: fc.constant(HISTORY_FORMAT),
+  writtenOn: day,
+  shop: words,
+  vehicle: fc
+    .tuple(
+      fc.record({
+        plate: words,
+        vin: words,
+        make: words,
+        model: words,
+        shape: fc.constantFrom(...SHAPES),
+        colour: words,
+        colourCode: words,
+        paintSystem: fc.constantFrom(...PAINT_SYSTEMS),
+        hardness: fc.constantFrom(...HARDNESSES),
+        treatments: fc.constant<VehicleHistory['vehicle']['treatments']>([]),
+      }),
+      fc.record({ year: fc.integer({ min: 1900, max: 2100 }) }, optional),
+    )
+    .map(([always, perhaps]) => ({ ...always, ...perhaps })),
+  stays: fc.array(stay, { maxLength: 4 }),
+  ledger: fc.array(
+    fc.record({
+      panel: words,
+      day,
+      removedUm: figure,
+      uncertaintyUm: figure.map(Math.abs),
+      source: fc.constantFrom(...REMOVAL_SOURCES),
+      note: words,
+    }),
+    { maxLength: 4 },
+  ),
+})
+
+describe('a history that is handed on', () => {
+  test('is read as it was written, and written again to the letter', () => {
+    fc.assert(
+      fc.property(history, (written) => {
+        const file = writeHistory(written)
+        const read = readHistory(file)
+        if (!read.ok) throw new Error(historyErrorText(read.error))
+        expect(read.value).toEqual(written)
+        expect(writeHistory(read.value)).toBe(file)
+      }),
+    )
+  })
+  test('cut off anywhere, or with anything else in a place, is refused in words or reads as something whole', () => {
+    const [one] = fc.sample(history, { numRuns: 1, seed: 7 }) as [VehicleHistory]
+    const file = writeHistory(one)
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: file.length - 2 }), fc.json(), (at, junk) => {
+        const cut = readHistory(file.slice(0, at))
+        expect(cut.ok).toBe(false)
+        const spoiled = readHistory(file.slice(0, at) + junk + file.slice(at + 1))
+        for (const read of [cut, spoiled])
+          if (!read.ok) expect(historyErrorText(read.error).length).toBeGreaterThan(20)
+      }),
+    )
+  })
+  test.each([
+    ['a day that never was', { writtenOn: '2026-02-30' }, 'writtenOn'],
+    ['a shape nobody knows', { vehicle: { shape: 'zeppelin' } }, 'vehicle'],
+    ['something that does not belong there', { owner: 'Nuala' }, ''],
+    ['no stays', { stays: null }, 'stays'],
+  ])('with %s is refused, and the place is named', (_, change, place) => {
+    const [one] = fc.sample(history, { numRuns: 1, seed: 3 }) as [VehicleHistory]
+    const read = readHistory(JSON.stringify({ ...one, ...change }))
+    expect(read).toMatchObject({
+      ok: false,
+      error: { code: 'malformed', path: expect.stringContaining(place) },
+    })
+  })
+  test.each([
+    ['no base64', 'dear colleague', 'must be base64'],
+    ['a drawing that could run', Buffer.from('<svg onload="x()"/>').toString('base64'), 'must be a JPEG'],
+    ['far too large', `/9j/${'A'.repeat(200_000)}`, 'larger than a small picture'],
+  ])('with a picture that is %s is refused', (_, picture, said) => {
+    const [one] = fc.sample(history, { numRuns: 1, seed: 3 }) as [VehicleHistory]
+    const [first] = fc.sample(stay, { numRuns: 1, seed: 1 }) as [VehicleHistory['stays'][number]]
+    const photograph = {
+      place: 'bonnet',
+      phase: 'after',
+      takenAt: '2027-01-13T10:00:00.000Z',
+      sha256: 'a'.repeat(64),
+      picture,
+    }
+    const read = readHistory(JSON.stringify({ ...one, stays: [{ ...first, photographs: [photograph] }] }))
+    expect(read).toMatchObject({
+      ok: false,
+      error: {
+        code: 'malformed',
+        path: 'stays.0.photographs.0.picture',
+        what: expect.stringContaining(said),
+      },
+    })
+  })
+})
