@@ -58,6 +58,67 @@ const workingDay = (day: LocalDay): LocalDay => {
   return weekday === 'sun' ? plusDays(day, 1) : day
 }
 
+/** The two years as they are lived: where they are written, in which shop, by which dice. */
+type Era = { trx: Knex; shop: Shop; random: () => number; today: LocalDay; last: LocalDay }
+
+/** A car that went home coated, and whether it is the one whose bonnet is to fail. */
+type Coated = Awaited<ReturnType<typeof liveWork>> & { layers: readonly string[]; isBonnet: boolean }
+
+/** Its owner is told how to treat it, reminded, and comes to visits or does not. */
+async function lookAfter(
+  { trx, shop, random, today, last }: Era,
+  { job, freeAt, paint, layers, isBonnet }: Coated,
+): Promise<void> {
+  const zone = shop.setup.timezone
+  // With a chance of their own, so that what was said moves nothing that was done.
+  const said = seededRandom(SEED + job.number)
+  const say = (
+    occasion: 'curing' | 'visit-due',
+    about: string,
+    at: Instant,
+    from: LocalDay,
+    until: LocalDay,
+  ) =>
+    sayThen(
+      trx,
+      job,
+      {
+        occasion,
+        key: `${occasion}:${about}`,
+        at: nextLoud(zone, at, shop.setup.quiet),
+        facts: { from, until },
+      },
+      said,
+    )
+  const home = dayIn(zone, freeAt)
+  await say('curing', job.id, plusMinutes(freeAt, 1500), plusDays(home, 1), plusDays(home, 7))
+  const lives = trueLives(shop, job, layers, random)
+  const first = isBonnet
+    ? BONNET_VISIT_MONTHS
+    : shop.catalogue.find(({ id }) => id === layers[0])!.firstVisitMonths
+  let next = plusDays(plusMonths(home, first), isBonnet ? 9 : Math.floor(random() * 26))
+  const comes = isBonnet || random() < FAITHFUL
+  for (let visit = 0; comes && next < last && daysBetween(today, next) < 0; visit++) {
+    if (isBonnet && visit > 0) break
+    const own = isBonnet ? Object.fromEntries(Object.keys(lives).map((id) => [id, 40])) : lives
+    if (job.customer.mayRemind)
+      await say(
+        'visit-due',
+        `${job.vehicle.id}:past-${visit}`,
+        atLocal(zone, plusDays(next, -20), '10:00'),
+        plusDays(next, -6),
+        plusDays(next, 22),
+      )
+    await liveVisit(
+      trx,
+      shop,
+      { work: job, laidAt: freeAt, day: workingDay(next), lives: own, paint },
+      random,
+    )
+    next = plusDays(plusMonths(next, 6), Math.floor(random() * 40))
+  }
+}
+
 export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void> {
   const random = seededRandom(SEED)
   const zone = shop.setup.timezone
@@ -69,6 +130,7 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
   let bonnetDone = false
   const vehicles = new Set<string>()
   await db.transaction(async (trx) => {
+    const era: Era = { trx, shop, random, today, last }
     for (const [at, name] of names.entries()) {
       const wanted = plusDays(today, -YEARS_DAYS + Math.floor(((YEARS_DAYS - UNTIL_DAYS - 6) * at) / CARS))
       const loft = LOFTS.reduce((a, b) => ((free[a] ?? '') <= (free[b] ?? '') ? a : b))
@@ -81,59 +143,17 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
       const intake = isBonnet
         ? { ...emptyIntake(bonnetDay), ...BONNET_CAR }
         : pastIntake(random, name, plate, day)
-      const { job, freeAt, paint } = await liveWork(
+      const work = await liveWork(
         trx,
         shop,
         { intake, day: isBonnet ? bonnetDay : day, loft, packageKey },
         random,
       )
-      free[loft] = plusDays(dayIn(zone, freeAt), 1)
-      const template = shop.setup.packages.find(({ key }) => key === packageKey)!
-      if (template.layers.length === 0) continue
-      vehicles.add(job.vehicle.id)
-      // With a chance of their own, so that what was said moves nothing that was done.
-      const said = seededRandom(SEED + job.number)
-      const home = dayIn(zone, freeAt)
-      await sayThen(
-        trx,
-        job,
-        {
-          occasion: 'curing',
-          key: `curing:${job.id}`,
-          at: nextLoud(zone, plusMinutes(freeAt, 1500), shop.setup.quiet),
-          facts: { from: plusDays(home, 1), until: plusDays(home, 7) },
-        },
-        said,
-      )
-      const lives = trueLives(shop, job, template.layers, random)
-      const first = isBonnet
-        ? BONNET_VISIT_MONTHS
-        : shop.catalogue.find(({ id }) => id === template.layers[0])!.firstVisitMonths
-      let next = plusDays(plusMonths(dayIn(zone, freeAt), first), isBonnet ? 9 : Math.floor(random() * 26))
-      const comes = isBonnet || random() < FAITHFUL
-      for (let visit = 0; comes && next < last && daysBetween(today, next) < 0; visit++) {
-        if (isBonnet && visit > 0) break
-        const own = isBonnet ? Object.fromEntries(Object.keys(lives).map((id) => [id, 40])) : lives
-        if (job.customer.mayRemind)
-          await sayThen(
-            trx,
-            job,
-            {
-              occasion: 'visit-due',
-              key: `visit-due:${job.vehicle.id}:past-${visit}`,
-              at: nextLoud(zone, atLocal(zone, plusDays(next, -20), '10:00'), shop.setup.quiet),
-              facts: { from: plusDays(next, -6), until: plusDays(next, 22) },
-            },
-            said,
-          )
-        await liveVisit(
-          trx,
-          shop,
-          { work: job, laidAt: freeAt, day: workingDay(next), lives: own, paint },
-          random,
-        )
-        next = plusDays(plusMonths(next, 6), Math.floor(random() * 40))
-      }
+      free[loft] = plusDays(dayIn(zone, work.freeAt), 1)
+      const { layers } = shop.setup.packages.find(({ key }) => key === packageKey)!
+      if (layers.length === 0) continue
+      vehicles.add(work.job.vehicle.id)
+      await lookAfter(era, { ...work, layers, isBonnet })
     }
     for (const vehicle of vehicles) await refreshCareDates(trx, shop, vehicle, now)
   })
