@@ -311,6 +311,11 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
     await expect(there.getByRole('heading', { name: /Brought along from Fern Yard/ })).toBeVisible()
     await room(there, 'Paint')
     await expect(there.getByText(/Fern Yard: gauge/).first()).toBeVisible()
+    // What lies on it is looked after there, too.
+    await room(there, 'Care')
+    await expect(there.getByTestId('outlook')).toContainText('Ebb Single of 13 Nov 2025')
+    await there.goto(`${other.url}/aftercare?show=all`)
+    await expect(there.getByRole('link', { name: PLATE })).toBeVisible()
   } finally {
     await other.remove()
   }

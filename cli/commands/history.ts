@@ -1,4 +1,4 @@
-import { historyErrorText, readHistory } from '@/core/history'
+import { historyErrorText, layerPlace, readHistory } from '@/core/history'
 import { takenByPanel } from '@/core/survey'
 import type { Command } from '../command'
 import { BadInput, readArguments, readText } from '../input'
@@ -23,7 +23,7 @@ export const history: Command = {
           kind,
           title,
           filmReadings: film.reduce((sum, { values }) => sum + values.length, 0),
-          layers: layers.map(({ product, where }) => ({ product, where })),
+          layers: layers.map((layer) => ({ product: layer.product, where: layerPlace(layer) })),
           looks: looks.length,
         })),
         takenUm: takenByPanel(ledger),

@@ -11,6 +11,7 @@ import { readHistory, writeHistory } from '@/core/history'
 import { dayIn, type Instant, instantOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { findAgreement } from './agreement-store'
+import { listBrought } from './brought'
 import { refreshCareDates, refreshStalest } from './care-dates'
 import { openDatabase } from './db'
 import { countDue, DUE_FILTERS, listDue } from './due-list'
@@ -35,7 +36,7 @@ import { bookShortJob, daysFor, openVisit, repairOffer, visitOffer } from './sho
 import { loadTimeline } from './timeline'
 import { loadTrends } from './trends'
 import { loadVehicleCare } from './vehicle-care'
-import { bringHistory, historyFile, listBrought, loadHistory, withPictures } from './vehicle-history'
+import { bringHistory, historyFile, loadHistory, withPictures } from './vehicle-history'
 import { findKnown, listKnown, type Vehicle } from './vehicle-store'
 import { loadVisit } from './visit'
 import { recordFinish } from './work-store'
@@ -499,6 +500,20 @@ describe('the history that is handed on', () => {
     expect(await sum(there, brought.vehicleId)).toBeCloseTo(await sum(db, car.id), 6)
     expect((await findKnown(there, brought.vehicleId))!.customer.name).toBe('Conn Saltmarsh')
     expect(await listBrought(there, brought.vehicleId)).toHaveLength(1)
+    // What lies on it and what was seen of it is reckoned with there as it is here, but not on their guarantee.
+    const shopThere = await loadShop(there)
+    const carThere = (await findKnown(there, brought.vehicleId))!.vehicle
+    const paintThere = (await loadProtection(there, shopThere, carThere, NOW)).surfaces[0]!
+    const here = await paintOf()
+    expect(paintThere.laidOn).toBe(here.laidOn)
+    expect(paintThere.units.map(({ id, last }) => [id, last?.water])).toEqual(
+      here.units.map(({ id, last }) => [id, last?.water]),
+    )
+    expect(paintThere.products.every(({ guaranteeMonths }) => guaranteeMonths === 0)).toBe(true)
+    const [due] = (await listDue(there, 'all', TODAY)).cars
+    expect(due!.vehicle.id).toBe(brought.vehicleId)
+    expect(due!.dates).toMatchObject({ laidOn: here.laidOn, productId: here.products.at(-1)!.id })
+    expect(due!.dates.guaranteeUntil).toBeUndefined()
     const on = readHistory((await historyFile(there, await loadShop(there), brought.vehicleId, NOW))!)
     expect(on.ok && on.value.stays).toHaveLength(4)
     // The photographs lie in the file alone, and go on with it.

@@ -108,8 +108,17 @@ export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promis
     .where((either) =>
       either.whereNull('care_reckoned_on').orWhere('care_reckoned_on', '<=', plusDays(today, -RECKONED_DAYS)),
     )
-    .whereExists(
-      db('jobs').whereRaw('jobs.vehicle_id = vehicles.id').whereNotNull('handed_over_at').select(db.raw('1')),
+    .where((known) =>
+      known
+        .whereExists(
+          db('jobs')
+            .whereRaw('jobs.vehicle_id = vehicles.id')
+            .whereNotNull('handed_over_at')
+            .select(db.raw('1')),
+        )
+        .orWhereExists(
+          db('brought_histories').whereRaw('brought_histories.vehicle_id = vehicles.id').select(db.raw('1')),
+        ),
     )
     .orderBy(['care_reckoned_on', 'id'])
     .first('id')

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
-import type { OtherSurface, Product } from '@/core/coating'
-import type { Instant } from '@/core/time'
+import type { LaidProduct, OtherSurface } from '@/core/coating'
+import type { Instant, LocalDay } from '@/core/time'
 import { readPlan } from './agreement-store'
 import type { Shop } from './shop-store'
 
@@ -12,11 +12,12 @@ export type CoatedPart =
 /** A coat that was really laid on a vehicle. */
 export type Coat = {
   jobId: string
-  operationId: string
-  product: Product
+  product: LaidProduct
   lot: string
   endedAt: Instant
   part: CoatedPart
+  /** Laid elsewhere: the day on which the car went home from there. */
+  homeOn?: LocalDay
 }
 
 /** Every coat ever laid here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
@@ -41,7 +42,6 @@ export async function loadCoats(db: Knex, shop: Shop, vehicleId: string): Promis
     return [
       {
         jobId: row.job_id,
-        operationId: row.operation_id,
         product,
         lot: row.lot,
         endedAt: row.ended_at,

@@ -8,10 +8,11 @@ import {
   outlookOf,
   type Unit,
 } from '@/core/aftercare'
-import { OTHER_SURFACES, type OtherSurface, type Product, SURFACE } from '@/core/coating'
+import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
 import { mean } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay, monthsBetween, plusDays } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { loadBrought } from './brought'
 import { type Coat, loadCoats } from './coats'
 import { type LedgerEntry, loadLedger } from './ledger-store'
 import { type KeptLook, looksOfVehicle } from './look-store'
@@ -24,7 +25,7 @@ export type ProtectedUnit = {
   id: string
   name: string
   laidAt: Instant
-  layers: Product[]
+  layers: LaidProduct[]
   /** The last look since it was laid. */
   last?: KeptLook & { jobId: string }
 }
@@ -32,7 +33,7 @@ export type ProtectedUnit = {
 export type SurfaceProtection = {
   surface: 'paint' | OtherSurface
   name: string
-  products: Product[]
+  products: LaidProduct[]
   /** When the last layer that lies on most of it had ended. */
   laidAt: Instant
   laidOn: LocalDay
@@ -51,14 +52,19 @@ export type Protection = {
 
 const isTopper = ({ product }: Coat) => product.kind === 'topper'
 
-type Laid = { jobId: string; laidAt: Instant; layers: Product[] }
+type Laid = { jobId: string; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
 
 /** The coats that lie on one part now: those of the last job that coated it. Earlier ones were polished off. */
 function lyingOn(coats: readonly Coat[]): Laid | undefined {
   const last = coats.at(-1)
   if (!last) return undefined
   const own = coats.filter(({ jobId }) => jobId === last.jobId)
-  return { jobId: last.jobId, laidAt: last.endedAt, layers: own.map(({ product }) => product) }
+  return {
+    jobId: last.jobId,
+    laidAt: last.endedAt,
+    layers: own.map(({ product }) => product),
+    ...(last.homeOn ? { homeOn: last.homeOn } : {}),
+  }
 }
 
 const covers = ({ part }: Coat, unit: string) =>
@@ -99,7 +105,7 @@ async function glossOf(db: Knex, vehicleId: string): Promise<Map<string, Record<
   )
 }
 
-/** What was ever laid on a vehicle, seen, polished and measured: all that its protection is told from. */
+/** What was ever laid on a vehicle, here or elsewhere, seen, polished and measured: all that its protection is told from. */
 export type PaintPast = {
   coats: readonly Coat[]
   ledger: readonly LedgerEntry[]
@@ -112,12 +118,13 @@ type Found = PaintPast & { toppers: readonly Coat[] }
 /** Whether a panel was polished after its coat was laid, by another job or by others: then the coat is no longer there. */
 function polishedOff(
   unit: string,
-  { jobId, laidAt }: Laid,
+  { jobId, laidAt, homeOn }: Laid,
   ledger: readonly LedgerEntry[],
   zone: string,
 ): boolean {
-  const laidOn = dayIn(zone, laidAt)
-  return ledger.some((entry) => entry.panel === unit && entry.jobId !== jobId && entry.day > laidOn)
+  // Removals of another shop's stay name no job of ours: those until it went home belong to the stay.
+  const since = homeOn ?? dayIn(zone, laidAt)
+  return ledger.some((entry) => entry.panel === unit && entry.jobId !== jobId && entry.day > since)
 }
 
 /** A kept look as the outlook reads it: with the gloss lost since the coating, and with the topper it may have seen. */
@@ -198,13 +205,15 @@ const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
   part.kind === 'paint' ? surface === 'paint' : part.surface === surface
 
 export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: string): Promise<PaintPast> {
-  const coats = await loadCoats(db, shop, vehicleId)
+  const brought = await loadBrought(db, shop, vehicleId)
+  const coats = [...brought.coats, ...(await loadCoats(db, shop, vehicleId))]
+  const looks = [...brought.looks, ...(await looksOfVehicle(db, vehicleId))]
   const coated = coats.length > 0
   return {
-    coats,
+    coats: coats.sort((a, b) => a.endedAt.localeCompare(b.endedAt)),
+    looks: looks.sort((a, b) => a.at.localeCompare(b.at)),
     ledger: coated ? await loadLedger(db, vehicleId) : [],
-    looks: await looksOfVehicle(db, vehicleId),
-    gloss: coated ? await glossOf(db, vehicleId) : new Map(),
+    gloss: coated ? new Map([...brought.gloss, ...(await glossOf(db, vehicleId))]) : new Map(),
   }
 }
 

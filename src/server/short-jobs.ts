@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { CoatStep, Product } from '@/core/coating'
+import type { CoatStep, LaidProduct, Product } from '@/core/coating'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
 import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/job'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
@@ -75,14 +75,16 @@ export async function repairOffer(
   shop: Shop,
   visit: Job,
   panelIds: readonly string[],
-  layers: readonly Product[],
+  lying: readonly LaidProduct[],
   onGuarantee: boolean,
 ): Promise<ShortOffer | RepairRefusal> {
   const { shape, hardness } = visit.vehicle
   const panels = panelsOf(shape).filter(({ id }) => panelIds.includes(id))
   if (panels.length === 0) return { message: 'Choose the panels that are to be coated again.' }
+  // What another shop has laid is only laid again where we have it, too.
+  const layers = lying.flatMap(({ id }) => shop.catalogue.find((product) => product.id === id) ?? [])
   if (layers.length === 0)
-    return { message: 'What lies on these panels is not in the catalogue any more. Quote a package instead.' }
+    return { message: 'What lies on these panels is not in our catalogue. Quote a package instead.' }
   const takesUm = removalUm(PREPARATION, HARDNESS_GIVE[hardness])
   const left = await budgets(db, shop, visit)
   const thin = panels.filter(({ id }) => (left.get(id) ?? 0) < takesUm)

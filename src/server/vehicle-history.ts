@@ -10,6 +10,8 @@ import {
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { findAgreement } from './agreement-store'
+import { listBrought } from './brought'
+import { refreshCareDates } from './care-dates'
 import { loadCoats } from './coats'
 import { emptyIntake } from './intake-schema'
 import { visitsOf } from './job-store'
@@ -17,7 +19,7 @@ import { appendRemovals, loadLedger } from './ledger-store'
 import { loadLooks } from './look-store'
 import { readPhoto } from './photo-files'
 import { photosOfVehicle } from './photo-store'
-import type { Shop } from './shop-store'
+import { loadShop, type Shop } from './shop-store'
 import { SHORT_NAME } from './short-jobs'
 import { loadSurvey } from './survey-store'
 import { findKnown, writeCustomer, writeVehicle } from './vehicle-store'
@@ -56,6 +58,7 @@ export async function loadHistory(
     const agreement = await findAgreement(db, job.id)
     stays.push({
       day: dayIn(zone, job.arriveAt),
+      homeOn: dayIn(zone, job.handedOverAt),
       kind: job.kind,
       title: agreement?.packageName ?? (job.kind === 'work' ? 'Looked at' : SHORT_NAME[job.kind]),
       ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
@@ -68,10 +71,13 @@ export async function loadHistory(
         .filter(({ jobId }) => jobId === job.id)
         .map(({ product, lot, endedAt, part }) => ({
           product: product.name,
+          kind: product.kind,
           lot,
-          where: part.kind === 'surface' ? part.surface : (part.panels?.join(', ') ?? 'paint'),
+          surface: part.kind === 'surface' ? part.surface : ('paint' as const),
+          ...(part.kind === 'paint' && part.panels ? { panels: [...part.panels] } : {}),
           endedAt,
           lifeMonths: product.lifeMonths,
+          firstVisitMonths: product.firstVisitMonths,
         })),
       looks: (await loadLooks(db, job.id)).map(
         ({ unit, water, angleDegrees, feel, cleaned, cause, note }) => ({
@@ -130,18 +136,6 @@ export async function withPictures(history: VehicleHistory): Promise<VehicleHist
   return { ...history, stays }
 }
 
-/** Histories other shops wrote of a vehicle, the oldest first. */
-export async function listBrought(db: Knex, vehicleId: string): Promise<VehicleHistory[]> {
-  const rows: { history: string }[] = await db('brought_histories')
-    .where({ vehicle_id: vehicleId })
-    .orderBy('id')
-    .select('history')
-  return rows.flatMap(({ history }) => {
-    const read = readHistory(history)
-    return read.ok ? [read.value] : []
-  })
-}
-
 async function broughtStays(db: Knex, vehicleId: string): Promise<HistoryStay[]> {
   return (await listBrought(db, vehicleId)).flatMap(({ stays }) => stays)
 }
@@ -150,7 +144,7 @@ export type Brought = { kind: 'read'; vehicleId: string } | { kind: 'refused'; m
 
 /**
  * Reads a history another shop wrote: the vehicle becomes known here under its new owner, with all paint ever removed in the
- * ledger. A vehicle that is known here already is not read over.
+ * ledger, and what lies on it reckoned with. A vehicle that is known here already is not read over.
  */
 export async function bringHistory(
   db: Knex,
@@ -189,5 +183,6 @@ export async function bringHistory(
     await appendRemovals(trx, id, undefined, noted, now)
     return id
   })
+  await refreshCareDates(db, await loadShop(db), vehicleId, now)
   return { kind: 'read', vehicleId }
 }

@@ -1,4 +1,4 @@
-import type { Product } from '../coating'
+import type { LaidProduct } from '../coating'
 import type { Orientation } from '../vehicle'
 import type { Exposure } from './exposure'
 import { lifeMonthsOf } from './milestones'
@@ -8,7 +8,7 @@ const FLAT_SHARE = 0.92
 
 /** Months a part should hold with these layers on it, before anybody has looked. Throws without layers. */
 export function expectedLife(
-  layers: readonly Product[],
+  layers: readonly LaidProduct[],
   exposure: Pick<Exposure, 'share'>,
   orientation: Orientation = 'vertical',
 ): number {

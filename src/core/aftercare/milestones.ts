@@ -1,4 +1,4 @@
-import type { Product } from '../coating'
+import type { LaidProduct, Product } from '../coating'
 import { dayIn, type Instant, type LocalDay, plusDays, plusMinutes, plusMonths } from '../time'
 import { VISIT_WINDOW_DAYS } from './rhythm'
 
@@ -22,7 +22,7 @@ const SECOND_LAYER_SHARE = 1 / 3
  * Months the layers on one part should last together: those of the longest-lived, since a top coat shields what is under it.
  * Throws without layers.
  */
-export function lifeMonthsOf(layers: readonly Product[]): number {
+export function lifeMonthsOf(layers: readonly LaidProduct[]): number {
   if (layers.length === 0) throw new Error('a life needs at least one layer')
   const longest = layers.reduce((most, layer) => (layer.lifeMonths > most.lifeMonths ? layer : most))
   const further = longest.kind === 'single' ? layers.filter(({ id }) => id === longest.id).length - 1 : 0

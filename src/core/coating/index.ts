@@ -4,8 +4,10 @@ export { flashBand, flashFactor } from './flash'
 export { type CoatingOutlook, coatingOutlook } from './outlook'
 export {
   catalogueSchema,
+  type LaidProduct,
   OTHER_SURFACES,
   type OtherSurface,
+  PRODUCT_KINDS,
   type Product,
   productSchema,
   SURFACES,

@@ -7,11 +7,13 @@ export type Surface = (typeof SURFACES)[number]
 export type OtherSurface = Exclude<Surface, 'paint'>
 export const OTHER_SURFACES = SURFACES.filter((surface): surface is OtherSurface => surface !== 'paint')
 
+export const PRODUCT_KINDS = ['base', 'top', 'single', 'sealant', 'topper'] as const
+
 /** A coating or sealant as its data sheet describes it. Minutes and hours are elapsed time, days are calendar days. */
 export const productSchema = z.strictObject({
   id: z.string().min(1),
   name: z.string().min(1),
-  kind: z.enum(['base', 'top', 'single', 'sealant', 'topper']),
+  kind: z.enum(PRODUCT_KINDS),
   surfaces: z.array(z.enum(SURFACES)).min(1),
   solvent: z.enum(['none', 'mild', 'strong']),
   mlPerM2: z.number().positive(),
@@ -36,5 +38,11 @@ export const productSchema = z.strictObject({
 })
 
 export type Product = z.infer<typeof productSchema>
+
+/** What must be known of a product once it lies on a car, whoever laid it. */
+export type LaidProduct = Pick<
+  Product,
+  'id' | 'name' | 'kind' | 'lifeMonths' | 'guaranteeMonths' | 'firstVisitMonths' | 'topperFromMinutes'
+>
 
 export const catalogueSchema = z.array(productSchema).min(1)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CAUSES, FEELS, WATERS } from '../aftercare'
+import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { ok, type Result, refused } from '../result'
 import { PHASES, REMOVAL_SOURCES } from '../survey'
 import { instantOrThrow, isLocalDay, type LocalDay } from '../time'
@@ -34,6 +35,8 @@ const picture = z
   // What every JPEG begins with: nothing else is shown.
   .startsWith('/9j/', 'must be a JPEG')
 
+const positive = z.number().positive('must be more than 0')
+
 const roundSchema = z.strictObject({
   panel: text,
   phase: z.enum(PHASES),
@@ -42,6 +45,8 @@ const roundSchema = z.strictObject({
 
 const staySchema = z.strictObject({
   day,
+  /** When it went home: paint removed up to then came off before or under what was laid at this stay. */
+  homeOn: day,
   kind: z.enum(['work', 'visit', 'repair']),
   title: text,
   odometerKm: z.int().nonnegative().optional(),
@@ -49,7 +54,19 @@ const staySchema = z.strictObject({
   gloss: z.array(roundSchema).max(200),
   work: z.array(z.strictObject({ panel: text, process: text, takesUm: tenth })).max(200),
   layers: z
-    .array(z.strictObject({ product: text, lot: text, where: text, endedAt: instant, lifeMonths: tenth }))
+    .array(
+      z.strictObject({
+        product: text,
+        kind: z.enum(PRODUCT_KINDS),
+        lot: text,
+        surface: z.enum(SURFACES),
+        /** Of the paint, where it does not lie on all of it. */
+        panels: z.array(text).max(100).optional(),
+        endedAt: instant,
+        lifeMonths: positive,
+        firstVisitMonths: positive,
+      }),
+    )
     .max(50),
   looks: z
     .array(
@@ -111,6 +128,12 @@ const historySchema = z.strictObject({
 
 export type VehicleHistory = z.infer<typeof historySchema>
 export type HistoryStay = VehicleHistory['stays'][number]
+
+/** Where a layer lies, in words: the paint, some panels of it, or another surface. */
+export const layerPlace = ({
+  surface,
+  panels,
+}: Pick<HistoryStay['layers'][number], 'surface' | 'panels'>): string => panels?.join(', ') ?? surface
 
 export type HistoryError =
   | { code: 'not-json' }

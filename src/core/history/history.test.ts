@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { CAUSES, FEELS, WATERS } from '../aftercare'
+import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { REMOVAL_SOURCES } from '../survey'
 import { instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, SHAPES } from '../vehicle'
@@ -26,13 +27,27 @@ const stay: fc.Arbitrary<VehicleHistory['stays'][number]> = fc
   .tuple(
     fc.record({
       day,
+      homeOn: day,
       kind: fc.constantFrom('work' as const, 'visit' as const, 'repair' as const),
       title: words,
       film: rounds,
       gloss: rounds,
       work: fc.array(fc.record({ panel: words, process: words, takesUm: figure }), { maxLength: 3 }),
       layers: fc.array(
-        fc.record({ product: words, lot: words, where: words, endedAt: instant, lifeMonths: figure }),
+        fc
+          .tuple(
+            fc.record({
+              product: words,
+              kind: fc.constantFrom(...PRODUCT_KINDS),
+              lot: words,
+              surface: fc.constantFrom(...SURFACES),
+              endedAt: instant,
+              lifeMonths: fc.integer({ min: 1, max: 120 }),
+              firstVisitMonths: fc.integer({ min: 1, max: 24 }),
+            }),
+            fc.record({ panels: fc.array(words, { maxLength: 3 }) }, optional),
+          )
+          .map(([always, perhaps]) => ({ ...always, ...perhaps })),
         { maxLength: 3 },
       ),
       looks: fc.array(

@@ -3,6 +3,7 @@ export {
   type HistoryError,
   type HistoryStay,
   historyErrorText,
+  layerPlace,
   readHistory,
   type VehicleHistory,
   writeHistory,

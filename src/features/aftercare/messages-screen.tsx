@@ -42,7 +42,9 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
       )}
       {answer?.kind === 'done' && answer.queued !== undefined && (
         <p role="status" className="mt-3">
-          {answer.queued} {answer.queued === 1 ? 'message' : 'messages'}, done.
+          {answer.notBefore
+            ? `It is quiet until ${moment(zone, answer.notBefore, now)}: nothing is sent before.`
+            : `${answer.queued} ${answer.queued === 1 ? 'message' : 'messages'}, done.`}
         </p>
       )}
       {replies.length > 0 && (

@@ -18,21 +18,17 @@ export async function careCalendarResponse(
   const zone = shop.setup.timezone
   const { protection, plan } = await loadVehicleCare(db, shop, vehicle, now)
   const since = plusMinutes(now, -FRESH_DAYS * 1440)
-  const fresh = protection.coats.filter(
-    ({ product, endedAt }) => product.kind !== 'topper' && endedAt > since,
-  )
+  const fresh = protection.coats.flatMap(({ product: { id, kind }, endedAt: ended }) => {
+    const product = shop.catalogue.find((each) => each.id === id)
+    return product && kind !== 'topper' && ended > since ? [{ product, ended }] : []
+  })
   const text = careIcalendar({
     uid: `vehicle-${vehicle.id}`,
     vehicle: `${vehicle.make} ${vehicle.model}, ${vehicle.plate}`,
     shop: shop.setup.name,
     issued: now,
     milestones:
-      fresh.length > 0
-        ? careMilestones(
-            fresh.map(({ product, endedAt }) => ({ product, ended: endedAt })),
-            zone,
-          ).filter(({ key }) => key !== 'first-visit')
-        : [],
+      fresh.length > 0 ? careMilestones(fresh, zone).filter(({ key }) => key !== 'first-visit') : [],
     dates: plan,
   })
   return new Response(text, {

@@ -1,6 +1,6 @@
 import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { WATER, WATERS } from '@/core/aftercare'
-import type { HistoryStay, VehicleHistory } from '@/core/history'
+import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/history'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
 import { PAINT_SYSTEM_GUIDE, panelsOf, SHAPE_NAME } from '@/core/vehicle'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
@@ -33,8 +33,8 @@ function stayLines({ film, gloss, work, layers, looks, photographs }: HistorySta
       return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${mean(own.map(({ takesUm }) => takesUm)).toFixed(1)} µm each.`
     }),
     ...layers.map(
-      ({ product, lot, where, endedAt }) =>
-        `${product} on ${where}, lot ${lot}, ${yearDay(endedAt.slice(0, 10) as never)}.`,
+      ({ product, lot, endedAt, ...layer }) =>
+        `${product} on ${layerPlace(layer)}, lot ${lot}, ${yearDay(endedAt.slice(0, 10) as never)}.`,
     ),
     ...(waters.length > 0 ? [`Water: ${waters.join(', ')}.`] : []),
     ...(photographs.length > 0 ? [`${photographs.length} photographs.`] : []),

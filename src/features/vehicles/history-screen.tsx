@@ -1,6 +1,6 @@
 import Link from 'next/link'
 import { WATER, WATERS } from '@/core/aftercare'
-import type { VehicleHistory } from '@/core/history'
+import { layerPlace, type VehicleHistory } from '@/core/history'
 import { OCCASION } from '@/core/messages'
 import { TREATMENT } from '@/core/vehicle'
 import type { Stay, TimelineEntry } from '@/server/timeline'
@@ -104,7 +104,7 @@ function BroughtHistory({ history: { shop, writtenOn, stays } }: { history: Vehi
                 stay.film.length > 0
                   ? `${stay.film.reduce((sum, { values }) => sum + values.length, 0)} film readings`
                   : '',
-                ...stay.layers.map(({ product, where }) => `${product} on ${where}`),
+                ...stay.layers.map((layer) => `${layer.product} on ${layerPlace(layer)}`),
                 stay.looks.length > 0 ? `${stay.looks.length} parts looked at` : '',
               ]
                 .filter(Boolean)

@@ -4,8 +4,7 @@ import { revalidatePath } from 'next/cache'
 import { headers } from 'next/headers'
 import { z } from 'zod'
 import { CHANNELS, fillIn, LANGUAGES, OCCASIONS, TEMPLATE_ERROR_TEXT, unknownFacts } from '@/core/messages'
-import { plusMinutes } from '@/core/time'
-import { clock, shortDay } from '@/ui/when'
+import { type Instant, plusMinutes } from '@/core/time'
 import { now } from '../clock'
 import { database } from '../db'
 import { messageGateway } from '../gateway'
@@ -24,12 +23,12 @@ import {
 import { findKnown, writeContact } from '../vehicle-store'
 
 export type MessageAnswer =
-  | { kind: 'done'; queued?: number; notBefore?: string }
+  | { kind: 'done'; queued?: number; notBefore?: Instant }
   | { kind: 'refused'; field: string; message: string }
 
 const refuse = (message: string, field = ''): MessageAnswer => ({ kind: 'refused', field, message })
 
-function settled(more: { queued?: number; notBefore?: string } = {}): MessageAnswer {
+function settled(more: { queued?: number; notBefore?: Instant } = {}): MessageAnswer {
   revalidatePath('/', 'layout')
   return { kind: 'done', ...more }
 }
@@ -142,16 +141,15 @@ export async function readReply(id: string): Promise<MessageAnswer> {
   return settled()
 }
 
-/** Empties the outbox now and asks what became of what was sent; the shop does the same by itself every few seconds. */
+/**
+ * Empties the outbox now and asks what became of what was sent; the shop does the same by itself every few seconds. Says how
+ * many went, and in quiet hours until when none does.
+ */
 export async function sendNow(): Promise<MessageAnswer> {
   const db = await database()
   const { timezone: zone, quiet } = (await loadShop(db)).setup
   const { sent, quietUntil } = await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
-  return quietUntil
-    ? refuse(
-        `It is quiet until ${shortDay(zone, quietUntil)}, ${clock(zone, quietUntil)}: nothing is sent before.`,
-      )
-    : settled({ queued: sent })
+  return settled({ queued: sent, ...(quietUntil ? { notBefore: quietUntil } : {}) })
 }
 
 const wordsSchema = z.strictObject({

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation'
 import { HistoryScreen } from '@/features/vehicles/history-screen'
+import { listBrought } from '@/server/brought'
 import { database } from '@/server/db'
 import { requestVehicle } from '@/server/request-floor'
 import { loadShop } from '@/server/shop-store'
 import { loadTimeline } from '@/server/timeline'
-import { listBrought } from '@/server/vehicle-history'
 
 export default async function HistoryPage({ params }: { params: Promise<{ id: string }> }) {
   const known = await requestVehicle((await params).id)
