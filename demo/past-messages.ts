@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { type Facts, fillIn, type Occasion, TEMPLATES } from '@/core/messages'
+import { type Facts, fillIn, type Language, type Occasion, TEMPLATES } from '@/core/messages'
 import type { Random } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { Job } from '@/server/job-store'
@@ -8,12 +8,11 @@ import { pick } from './past-cars'
 
 /** Messages of the past with what became of them: most arrived, a few found nobody, some were answered and read. */
 
-const ANSWERS = [
-  'Thank you, will do.',
-  'It beads like mad.',
-  'Dry so far, thanks.',
-  'We will come on the Tuesday.',
-]
+const ANSWERS: Record<Language, readonly string[]> = {
+  en: ['Thank you, will do.', 'It beads like mad.', 'Dry so far, thanks.', 'We will come on the Tuesday.'],
+  fr: ['Merci, ce sera fait.', 'Nous viendrons mardi.'],
+  de: ['Danke, machen wir.', 'Wir kommen am Dienstag.'],
+}
 const BOUNCED = 0.04
 const ANSWERED = 0.15
 
@@ -57,5 +56,6 @@ export async function sayThen(
   if (random() < BOUNCED)
     return void (await db('message_events').insert(event('bounced', 'No such address.', 1)))
   await db('message_events').insert(event('delivered', '', 1))
-  if (random() < ANSWERED) await db('message_events').insert(event('replied', pick(random, ANSWERS), 95))
+  if (random() < ANSWERED)
+    await db('message_events').insert(event('replied', pick(random, ANSWERS[customer.language]), 95))
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { nextLoud } from '@/core/messages'
+import { type Language, nextLoud } from '@/core/messages'
 import { seededRandom } from '@/core/schedule'
 import {
   atLocal,
@@ -51,6 +51,9 @@ const FAITHFUL = 0.78
 /** The car whose bonnet is to fail was coated this long ago, and was seen once since. */
 const BONNET_COATED_MONTHS = 14
 const BONNET_VISIT_MONTHS = 6
+
+/** Some have moved here from over the sea, and are written to in their own tongue. */
+const spoken = (at: number): Language => (at % 43 === 0 ? 'fr' : at % 43 === 21 ? 'de' : 'en')
 
 const workingDay = (day: LocalDay): LocalDay => {
   const weekday = weekdayOf(day)
@@ -142,7 +145,7 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
       const plate = `IM ${String(9100 + at * 7).slice(-4)}`
       const intake = isBonnet
         ? { ...emptyIntake(bonnetDay), ...BONNET_CAR }
-        : pastIntake(random, name, plate, day)
+        : { ...pastIntake(random, name, plate, day), language: spoken(at) }
       const work = await liveWork(
         trx,
         shop,

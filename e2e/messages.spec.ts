@@ -30,6 +30,14 @@ async function quiet(page: Page, from: string, until: string): Promise<void> {
 
 const proposals = (page: Page) => page.getByRole('region', { name: 'To be said today' })
 
+test('an owner is written to in their own language, dates and all', async ({ page }) => {
+  await page.goto(`${shop.url}/aftercare/messages`)
+  const row = proposals(page).getByRole('listitem').filter({ hasText: 'IM 9702' })
+  await row.getByRole('button', { name: 'Look at it' }).click()
+  await expect(row).toContainText('Bonjour Rionach Corrigall')
+  await expect(row).toContainText(/janvier|février|mars/)
+})
+
 test('quiet hours are set by keys alone; what is no time is refused at its field, and stays typed', async ({
   page,
 }) => {
