@@ -16,7 +16,7 @@ import {
 } from '@/core/messages'
 import { ok, type Result, refused } from '@/core/result'
 import { dayIn, type Instant, type LocalDay, plusMinutes } from '@/core/time'
-import { loadCare } from './care'
+import { loadCares } from './care'
 import { toCareDates } from './care-dates'
 import { knownKeys, queueMessage, templateFor } from './message-store'
 import type { Shop } from './shop-store'
@@ -47,8 +47,13 @@ async function freshJobs(
     .whereNot('kind', 'visit')
     .select('id', 'vehicle_id', 'handed_over_at')
   const fresh = new Map<string, NonNullable<DueSubject['fresh']>>()
+  const cares = await loadCares(
+    db,
+    shop,
+    rows.map(({ id }) => id),
+  )
   for (const row of rows) {
-    const { milestones } = await loadCare(db, shop, row.id)
+    const milestones = cares.get(row.id)?.milestones ?? []
     const dry = milestones.find(({ key }) => key === 'dry-until')?.when
     const wash = milestones.find(({ key }) => key === 'first-wash')?.when
     if (dry?.kind !== 'instant' || wash?.kind !== 'day') continue

@@ -46,23 +46,34 @@ export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promis
   return byJob
 }
 
-export async function loadLayers(db: Knex, jobId: string): Promise<LayerLog[]> {
+/** The layers of these jobs as they were laid, each job's in their order; nothing for a job without any. */
+export async function loadLayersOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, LayerLog[]>> {
   const rows = await db('layers')
     .join('progress', function onProgress() {
       this.on('progress.job_id', 'layers.job_id').andOn('progress.operation_id', 'layers.operation_id')
     })
-    .where('layers.job_id', jobId)
+    .whereIn('layers.job_id', [...jobIds])
     .orderBy('progress.ended_at')
     .select('layers.*', 'progress.started_at', 'progress.ended_at', 'progress.by_person')
-  return rows.map((row) => ({
-    operationId: row.operation_id,
-    productId: row.product_id,
-    lot: row.lot,
-    climate: { airC: row.air_c_x10 / 10, rhPercent: row.rh_x10 / 10, panelC: row.panel_c_x10 / 10 },
-    startedAt: row.started_at,
-    endedAt: row.ended_at,
-    by: row.by_person,
-  }))
+  const byJob = new Map<string, LayerLog[]>()
+  for (const row of rows) {
+    const layers = byJob.get(row.job_id) ?? []
+    layers.push({
+      operationId: row.operation_id,
+      productId: row.product_id,
+      lot: row.lot,
+      climate: { airC: row.air_c_x10 / 10, rhPercent: row.rh_x10 / 10, panelC: row.panel_c_x10 / 10 },
+      startedAt: row.started_at,
+      endedAt: row.ended_at,
+      by: row.by_person,
+    })
+    byJob.set(row.job_id, layers)
+  }
+  return byJob
+}
+
+export async function loadLayers(db: Knex, jobId: string): Promise<LayerLog[]> {
+  return (await loadLayersOf(db, [jobId])).get(jobId) ?? []
 }
 
 async function progressOf(db: Knex, jobId: string, operationId: string): Promise<Progress | undefined> {
