@@ -302,7 +302,8 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
     await there.getByLabel('History file (JSON)').setInputFiles({
       name: 'letter.json',
       mimeType: 'application/json',
-      buffer: Buffer.from('dear colleague'),
+      // As large as a history with its pictures may be.
+      buffer: Buffer.from('dear colleague '.repeat(200_000)),
     })
     await there.getByRole('button', { name: 'Read it' }).click()
     await expect(there.getByText(/This file is no JSON/)).toBeVisible()
