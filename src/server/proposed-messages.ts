@@ -104,27 +104,40 @@ async function dueByCar(db: Knex, shop: Shop, now: Instant, today: LocalDay): Pr
   return rows.flatMap((row) => dueMessages(subjectOf(row, fresh.get(row.vehicle_id), today), today))
 }
 
-/** Word of a season that has begun, for every car whose coat still holds. */
+/** Word of a season that has begun, for every car whose coat still holds and of which it was neither said nor skipped. */
 async function dueBySeason(db: Knex, shop: Shop, today: LocalDay): Promise<DueMessage[]> {
   const { frost, pollen } = shop.setup.climate
-  const seasons = openSeasons(today, { frost, pollen })
-  if (seasons.length === 0) return []
-  const ids: string[] = await db('care_dates')
-    .where('good_mid', '>=', today)
-    .orderBy(['visit_from', 'vehicle_id'])
-    .pluck('vehicle_id')
-  return seasons.flatMap((season) => ids.map((id) => seasonMessage(id, season)))
+  const due: DueMessage[] = []
+  for (const season of openSeasons(today, { frost, pollen })) {
+    // Thousands of cars, one question: the key of each is put together where the cars are.
+    const [before, after] = seasonMessage(CAR, season).key.split(CAR)
+    const known = (table: string) =>
+      db(table)
+        .whereRaw(`${table}.key = ? || care_dates.vehicle_id || ?`, [before!, after!])
+        .select(db.raw('1'))
+    const ids: string[] = await db('care_dates')
+      .where('good_mid', '>=', today)
+      .whereNotExists(known('messages'))
+      .whereNotExists(known('skipped_messages'))
+      .orderBy(['visit_from', 'vehicle_id'])
+      .pluck('vehicle_id')
+    due.push(...ids.map((id) => seasonMessage(id, season)))
+  }
+  return due
 }
+
+/** Stands for a car in a key that is taken apart. */
+const CAR = '\u0000'
 
 /** What is worth saying today and was neither said nor skipped, who is due longest first. Nobody's name is read for it. */
 async function dueToday(db: Knex, shop: Shop, now: Instant): Promise<DueMessage[]> {
   const today = dayIn(shop.setup.timezone, now)
-  const due = [...(await dueByCar(db, shop, now, today)), ...(await dueBySeason(db, shop, today))]
+  const due = await dueByCar(db, shop, now, today)
   const known = await knownKeys(
     db,
     due.map(({ key }) => key),
   )
-  return due.filter(({ key }) => !known.has(key))
+  return [...due.filter(({ key }) => !known.has(key)), ...(await dueBySeason(db, shop, today))]
 }
 
 async function addressed(db: Knex, due: readonly DueMessage[]): Promise<Proposed[]> {
