@@ -23,6 +23,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, currency 
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <section>
         <h2 className="text-2xl">What happened</h2>
+        {timeline.length === 0 && <p className="mt-1 text-ink-soft">It has not been here yet.</p>}
         <ol className="mt-3 border-l-2 border-fern-soft pl-6">
           {timeline.map((entry, at) => (
             <li key={at} className="relative py-3">
