@@ -54,8 +54,8 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate }: Props) {
         />
       </div>
       <p className="mt-6 max-w-prose text-ink-soft">
-        In the first three weeks of a season every owner of a car with a living coat is proposed a word about
-        it. The care calendar puts iron and tar removal after the salt, and by the sea before it, too.
+        In the first three weeks of a season a word about it is proposed for every car whose coat still holds.
+        The care calendar has iron and tar taken off after the salt and, by the sea, before it as well.
       </p>
       <div className="mt-3 grid gap-4 sm:grid-cols-3">
         <Months
