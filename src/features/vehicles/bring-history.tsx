@@ -16,7 +16,10 @@ export function BringHistory() {
   const read = () =>
     startTransition(async () => {
       if (!file) return setMessage('Choose the history file that came with the car.')
-      const answer = await readBrought(await file.text(), owner).catch(() => ({
+      const form = new FormData()
+      form.set('file', file)
+      form.set('owner', owner)
+      const answer = await readBrought(form).catch(() => ({
         kind: 'refused' as const,
         message: 'The server does not answer. Nothing was read; try again.',
       }))
