@@ -57,7 +57,7 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate }: Props) {
         In the first three weeks of a season a word about it is proposed for every car whose coat still holds.
         The care calendar has iron and tar taken off after the salt and, by the sea, before it as well.
       </p>
-      <div className="mt-3 grid gap-4 sm:grid-cols-3">
+      <div className="mt-3 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
         <Months
           label="Frost and salt"
           span={climate.frost}
