@@ -87,15 +87,16 @@ export async function refreshCareDates(
   vehicleId: string,
   now: Instant,
 ): Promise<CareDates | undefined> {
-  const known = await findKnown(db, vehicleId)
-  if (!known) return undefined
+  // First, so that a car whose dates cannot be worked out is not the stalest again at once.
   await db('vehicles')
     .where({ id: vehicleId })
     .update({ care_reckoned_on: dayIn(shop.setup.timezone, now) })
+  const known = await findKnown(db, vehicleId)
+  if (!known) return undefined
   return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
 }
 
-/** So long after its dates were worked out a car is due again, days: the calendar alone moves a coat towards its end. */
+/** So long after its dates were worked out a car is due again, days (mem): the calendar alone moves a coat towards its end. */
 const RECKONED_DAYS = 7
 
 /**
@@ -123,7 +124,6 @@ export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promis
     .orderBy(['care_reckoned_on', 'id'])
     .first('id')
   if (!stalest) return false
-  await db('vehicles').where({ id: stalest.id }).update({ care_reckoned_on: today })
   await refreshCareDates(db, shop, stalest.id, now)
   return true
 }

@@ -9,7 +9,7 @@ import { type Message, type MessageRow, toMessage } from './message-store'
  * as the key: whatever dies in between, it is handed over again with that key, and the gateway takes it once.
  */
 
-/** A claim that is older than this was left behind by a process that died, minutes. */
+/** A claim that is older than this was left behind by a process that died, minutes (mem). */
 const CLAIM_MINUTES = 2
 const TRIES_MOST = 8
 /** Waits between two tries grow from one minute to a few hours. */
@@ -97,7 +97,7 @@ export async function emptyOutbox(
   return { sent, ...(loud > now ? { quietUntil: loud } : {}) }
 }
 
-/** Nothing more is heard of a message after so long, days. */
+/** Nothing more is heard of a message after so long, days (mem). */
 const NEWS_DAYS = 14
 
 /** Asks what became of messages that were sent lately. An answer that asks to be left alone ends the consent. */

@@ -10,7 +10,7 @@ import {
 } from '@/core/aftercare'
 import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
 import { mean } from '@/core/survey'
-import { dayIn, type Instant, type LocalDay, monthsBetween, plusDays } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, MONTH_DAYS, monthsBetween, plusDays } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { loadBrought } from './brought'
 import { type Coat, loadCoats } from './coats'
@@ -79,9 +79,6 @@ export function unitsOf(vehicle: Pick<Vehicle, 'shape'>, surface: 'paint' | Othe
     : [{ id: surface, name: SURFACE[surface].name, orientation: 'vertical' }]
 }
 
-export type GlossAt = { jobId: string; gloss: Readonly<Record<string, number>> }
-
-const MONTH_DAYS = 30.4375
 const dayAfterMonths = (zone: string, from: Instant, months: number) =>
   plusDays(dayIn(zone, from), Math.round(months * MONTH_DAYS))
 

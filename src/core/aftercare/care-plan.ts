@@ -44,6 +44,7 @@ export type CareInput = {
 const PLAN_MONTHS = 12
 /** Once or twice a month (common practice): twice where the car lives hard (mem). */
 const TOPPER_WEEKS = { gentle: 4, hard: 2 }
+/** A car that keeps less of its coating’s life lives hard; one that drives more than so many km a year meets much tar (mem). */
 const HARD_SHARE = 0.75
 const FAR_KM = 20_000
 

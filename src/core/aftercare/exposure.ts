@@ -18,6 +18,7 @@ export type ExposureRule = {
   remedy: string
 }
 
+/** Much driving and very much of it, km a year (mem). */
 const FAR_KM = 25_000
 const MUCH_KM = 15_000
 

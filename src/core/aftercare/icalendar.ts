@@ -14,7 +14,7 @@ export type CareCalendar = {
   dates?: readonly CareDate[]
 }
 
-/** A habit stands in the calendar for so many weeks ahead; the feed writes it anew. */
+/** A habit stands in the calendar for so many weeks ahead (mem); the feed writes it anew. */
 const HABIT_WEEKS = 52
 
 /** A hold is marked at its end, the moment that matters; a point in time has no duration. */

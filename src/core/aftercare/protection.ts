@@ -30,7 +30,7 @@ function chances(level: number, borders: readonly number[], blur: number): numbe
   return words.map((chance) => (1 - LAPSE) * chance + LAPSE / words.length)
 }
 
-/** Bare clear lets a drop stand at some 60°, a cured coating at about 110° (mem). */
+/** Bare clear lets a drop stand at some 60°, a cured coating at about 110°; hands and eyes err by so many degrees (mem). */
 const BARE_DEGREES = 60
 const COATED_DEGREES = 110
 const ANGLE_SD = 7

@@ -13,6 +13,7 @@ export type Trend = {
   isReal: boolean
 }
 
+/** A change counts as real beyond so many standard uncertainties (about 95 in 100 by a normal distribution). */
 const SURE_SDS = 2
 
 /**

@@ -27,7 +27,7 @@ const WORTH_SHARE = 0.04
 /** No single job is believed to have gone further from the table than this: a clock was left running (mem). */
 const MOST_FACTOR = 3
 
-/** Of one job only minutes that mean something count. */
+/** Of one job only what took so many minutes counts (mem). */
 const LEAST_MINUTES = 5
 
 export function paceLessons(

@@ -7,6 +7,7 @@ export {
   instantOf,
   instantOrThrow,
   laterOf,
+  MONTH_DAYS,
   minutesBetween,
   monthsBetween,
   plusMinutes,

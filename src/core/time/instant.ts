@@ -51,7 +51,7 @@ export function minutesBetween(from: Instant, to: Instant): number {
 }
 
 /** A month as durations count it, days: a twelfth of 365.25. */
-const MONTH_DAYS = 30.4375
+export const MONTH_DAYS = 30.4375
 
 /** Elapsed months, with their fraction. */
 export function monthsBetween(from: Instant, to: Instant): number {
