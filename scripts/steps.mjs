@@ -38,8 +38,7 @@ export function install() {
   const marker = at('node_modules', '.package-lock.json')
   if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(at('package-lock.json')).mtimeMs) return
   say('installing the locked dependencies (SQLite compiles itself, about two minutes) …')
-  // Not `npm ci`: it refuses a lock that names binaries for other machines which a registry may not carry.
-  run('npm', ['install', '--no-save', '--no-audit', '--no-fund'])
+  run('npm', ['ci', '--no-audit', '--no-fund'])
 }
 
 /** Builds the app where sources have changed since the last build. */
