@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: 'test-results/stories',
   timeout: 400_000,
   expect: { timeout: 30_000 },
-  workers: 1,
+  workers: 2,
   forbidOnly: true,
   use: {
     actionTimeout: 60_000,

@@ -1,10 +1,10 @@
 import type { Problem } from '@/core/schedule'
-import { costOf, totalTerms } from '@/core/schedule/cost'
-import { insertJob } from '@/core/schedule/insert-job'
-import { mergeIntervals } from '@/core/schedule/intervals'
-import { compileModel, type Model, type ModelJob } from '@/core/schedule/model'
-import { placeJob } from '@/core/schedule/place-job'
-import { type JobPlacement, ShopState, stayExtent } from '@/core/schedule/shop-state'
+import { mergeIntervals } from '@/core/schedule/contract/intervals'
+import { costOf, totalTerms } from '@/core/schedule/solver/cost'
+import { insertJob } from '@/core/schedule/solver/insert-job'
+import { compileModel, type Model, type ModelJob } from '@/core/schedule/solver/model'
+import { placeJob } from '@/core/schedule/solver/place-job'
+import { type JobPlacement, ShopState, stayExtent } from '@/core/schedule/solver/shop-state'
 import { atLocal, dayIn, epochMinutes, fromEpochMinutes, plusDays } from '@/core/time'
 
 /**

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
-import { makeOffer, summaryOf } from '@/core/job'
 import { lessonOf } from '@/core/learning'
+import { makeOffer, summaryOf } from '@/core/offer'
 import { seededRandom } from '@/core/schedule'
 import { emptyRecord, judgeRecord } from '@/core/survey'
 import { dayIn, type Instant, instantOrThrow, minutesBetween, plusDays, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf, type Shape } from '@/core/vehicle'
-import { loadShop } from '@/server/shop-store'
+import { loadShop } from '@/server/shop/shop-store'
 
 /** Five years of a busy shop: 3,000 vehicles, 9,000 stays, 400,000 readings, drawn from a seed and written row by row. */
 

@@ -1,8 +1,8 @@
 import path from 'node:path'
 import { dayIn, instantOrThrow } from '@/core/time'
-import { openDatabase } from '@/server/db'
-import { countDue, listDue } from '@/server/due-list'
-import { listKnown } from '@/server/vehicle-store'
+import { countDue, listDue } from '@/server/aftercare/due-list'
+import { openDatabase } from '@/server/db/connection'
+import { listKnown } from '@/server/vehicles/vehicle-store'
 import { Shop } from '../e2e/shop'
 import { VEHICLES, writeBusyYears } from './busy-years'
 

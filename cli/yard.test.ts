@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { coatingJob, shopProblem } from '@/core/schedule/fixtures'
+import { coatingJob, shopProblem } from '@/core/schedule/solver/problems.fixture'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
 let folder: string

@@ -1,37 +1,30 @@
 import type { Knex } from 'knex'
-import {
-  type LiveJob,
-  makeOffer,
-  nextSlot,
-  type Offer,
-  type Progress,
-  planningProblem,
-  progressAt,
-  summaryOf,
-  waitBegan,
-} from '@/core/job'
+import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
+import { makeOffer, type Offer, summaryOf } from '@/core/offer'
+import { nextSlot, planningProblem, shopCalendar } from '@/core/planning'
 import { solve } from '@/core/schedule'
+import type { Setup, Shop } from '@/core/shop'
 import { emptyRecord } from '@/core/survey'
 import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cutPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
-import { writeAgreement } from '@/server/agreement-store'
-import { shopCalendar } from '@/server/floor'
-import { agreedCut, handOverJob } from '@/server/hand-over'
-import { emptyIntake } from '@/server/intake-schema'
-import { findJob, type Job, takeIn } from '@/server/job-store'
-import { loadWorked } from '@/server/offers'
-import { publish } from '@/server/plan-store'
-import { collectionTime, planFloor, replan } from '@/server/planning'
-import { decideQuote, writeQuote } from '@/server/quote-store'
-import { loadShop, type Setup, type Shop } from '@/server/shop-store'
-import { addAttempt } from '@/server/spot-store'
-import { loadSurvey, saveSurvey } from '@/server/survey-store'
-import { recordFinish, recordStart } from '@/server/work-store'
+import { findJob, takeIn } from '@/server/floor/job-store'
+import { agreedCut, handOverJob } from '@/server/handover/hand-over'
+import { emptyIntake } from '@/server/intake/intake-schema'
+import { publish } from '@/server/planning/plan-store'
+import { collectionTime, planFloor, replan } from '@/server/planning/planning'
+import { writeAgreement } from '@/server/quotes/agreement-store'
+import { loadWorked } from '@/server/quotes/offers'
+import { decideQuote, writeQuote } from '@/server/quotes/quote-store'
+import { loadShop } from '@/server/shop/shop-store'
+import { addAttempt } from '@/server/survey/spot-store'
+import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
+import { recordFinish, recordStart } from '@/server/work/work-store'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
+import { becomeFernYard } from './fern-yard'
 import { addPast } from './past'
 import { roundOf } from './round'
 import { addShelf } from './shelf'
@@ -220,6 +213,7 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
  */
 export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): Promise<boolean> {
   if (await db('jobs').first()) return false
+  await becomeFernYard(db)
   const shop = await loadShop(db)
   if (past) await addPast(db, shop, now)
   await addReturning(db, shop.setup, now)

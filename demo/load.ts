@@ -1,11 +1,19 @@
 import { now } from '@/server/clock'
-import { databaseFile } from '@/server/data-folder'
-import { openDatabase } from '@/server/db'
+import { openDatabase } from '@/server/db/connection'
+import { databaseFile } from '@/server/db/data-folder'
+import { becomeFernYard } from './fern-yard'
 import { loadDemo } from './generate'
 
+const has = (flag: string) => process.argv.includes(flag)
+
 const db = await openDatabase(databaseFile())
-const loaded = await loadDemo(db, now(), { past: !process.argv.includes('--without-past') })
+if (has('--set-up-only')) {
+  await becomeFernYard(db)
+  console.log('The shop is set up as Fern Yard; it has no cars yet.')
+} else {
+  const loaded = await loadDemo(db, now(), { past: !has('--without-past') })
+  console.log(
+    loaded ? 'The demo shop is loaded.' : 'There are jobs already; the demo shop was not loaded again.',
+  )
+}
 await db.destroy()
-console.log(
-  loaded ? 'The demo shop is loaded.' : 'There are jobs already; the demo shop was not loaded again.',
-)

@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { Job } from '@/core/job'
 import { type Facts, fillIn, type Language, type Occasion, TEMPLATES } from '@/core/messages'
 import type { Random } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
-import type { Job } from '@/server/job-store'
 import { pick } from './past-cars'
 
 /** Messages of the past with what became of them: most arrived, a few found nobody, some were answered and read. */

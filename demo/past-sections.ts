@@ -1,11 +1,11 @@
 import type { Knex } from 'knex'
 import { worklist } from '@/core/card'
 import { PROCESSES, stepMinutes } from '@/core/correction'
-import type { Offer } from '@/core/job'
+import type { Job } from '@/core/job'
+import type { Offer } from '@/core/offer'
 import type { PlacedOperation, Random } from '@/core/schedule'
 import { type Instant, minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
-import type { Job } from '@/server/job-store'
 
 /** The sections ticked at the car: each panel when its last one was done, so that hours can be learned panel by panel. */
 

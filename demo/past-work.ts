@@ -1,15 +1,10 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
-import {
-  type JobPlan,
-  joinParts,
-  makeOffer,
-  type Offer,
-  type PlannedOperation,
-  planningProblem,
-  summaryOf,
-} from '@/core/job'
+import type { Job } from '@/core/job'
+import { type JobPlan, makeOffer, type Offer, type PlannedOperation, summaryOf } from '@/core/offer'
+import { joinParts, planningProblem, shopCalendar } from '@/core/planning'
 import { type PlacedOperation, type Random, solve } from '@/core/schedule'
+import type { Shop } from '@/core/shop'
 import {
   countedReadings,
   type Defect,
@@ -24,18 +19,16 @@ import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cutPaint, inventPaint, type PaintTruth, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { SimulatedGlossMeter } from '@/devices/gloss-meter'
-import { writeAgreement } from '@/server/agreement-store'
-import { shopCalendar } from '@/server/floor'
-import { agreedCut } from '@/server/hand-over'
-import { addPayment, writeVerdict } from '@/server/handover-store'
-import type { Intake } from '@/server/intake-schema'
-import { findJob, handOver, type Job, takeIn } from '@/server/job-store'
-import { keepLesson } from '@/server/lesson-store'
-import { publish } from '@/server/plan-store'
-import { collectionTime } from '@/server/planning'
-import type { Shop } from '@/server/shop-store'
-import { addBottle, markGone, markOpened } from '@/server/stock-store'
-import { loadSurvey, saveSurvey } from '@/server/survey-store'
+import { findJob, handOver, takeIn } from '@/server/floor/job-store'
+import { agreedCut } from '@/server/handover/hand-over'
+import { addPayment, writeVerdict } from '@/server/handover/handover-store'
+import type { Intake } from '@/server/intake/intake-schema'
+import { keepLesson } from '@/server/learning/lesson-store'
+import { publish } from '@/server/planning/plan-store'
+import { collectionTime } from '@/server/planning/planning'
+import { writeAgreement } from '@/server/quotes/agreement-store'
+import { addBottle, markGone, markOpened } from '@/server/stock/stock-store'
+import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
 import { pick } from './past-cars'
 import { tickSections } from './past-sections'
 import { roundOf } from './round'

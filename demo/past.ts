@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { type Language, nextLoud } from '@/core/messages'
 import { seededRandom } from '@/core/schedule'
+import type { Shop } from '@/core/shop'
 import {
   atLocal,
   dayIn,
@@ -12,9 +13,8 @@ import {
   plusMonths,
   weekdayOf,
 } from '@/core/time'
-import { refreshCareDates } from '@/server/care-dates'
-import { emptyIntake } from '@/server/intake-schema'
-import type { Shop } from '@/server/shop-store'
+import { refreshCareDates } from '@/server/aftercare/care-dates'
+import { emptyIntake } from '@/server/intake/intake-schema'
 import { BONNET_CAR, pastIntake, pastNames, pick } from './past-cars'
 import { sayThen } from './past-messages'
 import { liveVisit, trueLives } from './past-visits'

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { dayIn, type Instant, plusDays } from '@/core/time'
-import { addBottle, addSupply, markOpened, recount, setReorderPoint } from '@/server/stock-store'
+import { addBottle, addSupply, markOpened, recount, setReorderPoint } from '@/server/stock/stock-store'
 
 /** What stands on the demo shelf: most of what the week needs, one bottle too old, and one product that does not reach. */
 

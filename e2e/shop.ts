@@ -1,12 +1,15 @@
-import { type ChildProcess, spawn, spawnSync } from 'node:child_process'
+import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { copyShop } from '../demo/copy'
 
 /** A real shop for a story: the built app on a database file of its own, at a time of its own. */
 
 const ROOT = path.resolve(import.meta.dirname, '..')
+/** Nothing in a shop without cars hangs on the hour. */
+const SET_UP_AT = '2027-01-01T12:00:00Z'
 const START_TIMEOUT_MS = 60_000
 const CLOSE_PATIENCE_MS = 2_000
 
@@ -30,23 +33,17 @@ export class Shop {
 
   private constructor(readonly data: string) {}
 
+  /** Fern Yard, set up, before its first car. */
   static empty(): Shop {
-    return new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+    const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+    copyShop(shop.data, SET_UP_AT, 'set-up')
+    return shop
   }
 
   /** The demo shop; with the two years behind it where a story needs them. */
   static demo(clock: string, { past = false } = {}): Shop {
-    const shop = Shop.empty()
-    const { status, stderr } = spawnSync(
-      path.join(ROOT, 'node_modules/.bin/tsx'),
-      ['demo/load.ts', ...(past ? [] : ['--without-past'])],
-      {
-        cwd: ROOT,
-        env: shop.environment(clock),
-        encoding: 'utf8',
-      },
-    )
-    if (status !== 0) throw new Error(stderr)
+    const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+    copyShop(shop.data, clock, past ? 'years' : 'demo')
     return shop
   }
 

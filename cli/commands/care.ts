@@ -5,7 +5,7 @@ import type { Command } from '../command'
 import { BadInput, readArguments, readJson } from '../input'
 
 const USAGE = 'care --ended ISO --product ID [--zone ZONE] [--catalogue FILE]'
-const SHIPPED_CATALOGUE = new URL('../../demo/catalogue.json', import.meta.url).pathname
+const SHIPPED_CATALOGUE = new URL('../../src/core/shop/starter/catalogue.json', import.meta.url).pathname
 const SHOP_ZONE = 'Europe/Dublin'
 
 /** The cure calendar of a product whose last layer ended at a given instant. */

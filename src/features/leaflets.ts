@@ -1,4 +1,6 @@
-import { type LiveJob, type PlannedOperation, type Progress, progressAt, windowLink } from '@/core/job'
+import { type LiveJob, type Progress, progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import { windowLink } from '@/core/planning'
 import { type Instant, minutesBetween } from '@/core/time'
 import type { Leaflet } from '@/ui/frond'
 

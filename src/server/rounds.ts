@@ -1,9 +1,9 @@
-import { refreshStalest } from './care-dates'
+import { refreshStalest } from './aftercare/care-dates'
 import { now } from './clock'
-import { database } from './db'
-import { messageGateway } from './gateway'
-import { emptyOutbox } from './outbox'
-import { loadShop } from './shop-store'
+import { database } from './db/connection'
+import { messageGateway } from './messages/gateway'
+import { emptyOutbox } from './messages/outbox'
+import { loadShop } from './shop/shop-store'
 
 /** What the shop does by itself, every few seconds, ms. */
 const ROUND_MS = 5_000

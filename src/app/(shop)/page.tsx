@@ -1,13 +1,13 @@
+import { everyone } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
-import { bayAir, believed } from '@/server/air'
-import { database } from '@/server/db'
-import { countDue } from '@/server/due-list'
-import { unreadReplies } from '@/server/message-store'
-import { requestFloor } from '@/server/request-floor'
-import { everyone } from '@/server/shop-store'
+import { countDue } from '@/server/aftercare/due-list'
+import { database } from '@/server/db/connection'
+import { requestFloor } from '@/server/floor/request-floor'
+import { unreadReplies } from '@/server/messages/message-store'
+import { bayAir, believed } from '@/server/shop/air'
 
 export default async function YardPage() {
   const floor = await requestFloor()

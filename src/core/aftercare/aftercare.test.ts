@@ -1,9 +1,10 @@
 import ical from 'node-ical'
 import { describe, expect, test } from 'vitest'
-import catalogue from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
+import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow } from '../time'
-import { careIcalendar, careMilestones } from '.'
+import { careIcalendar } from './icalendar'
+import { careMilestones } from './milestones'
 
 const products = catalogueSchema.parse(catalogue)
 const product = (id: string) => products.find((each) => each.id === id)!

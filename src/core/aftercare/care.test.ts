@@ -3,31 +3,19 @@ import ICAL from 'ical.js'
 import ical from 'node-ical'
 import { linearRegression } from 'simple-statistics'
 import { describe, expect, test } from 'vitest'
-import catalogue from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
+import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow, isLocalDay, type LocalDay, localDayOrThrow, plusDays, plusMonths } from '../time'
-import {
-  CARE_RULES,
-  type CareDate,
-  careIcalendar,
-  careMilestones,
-  carePlan,
-  careRulesFor,
-  contactAngle,
-  correctionsLeft,
-  dueState,
-  EXPOSURE_RULES,
-  exposureOf,
-  GUARANTEE_RULES,
-  type GuaranteeCase,
-  guaranteeFor,
-  lifeMonthsOf,
-  nextMonthStart,
-  nextVisit,
-  type Rhythm,
-  trendOf,
-  type Use,
-} from '.'
+import { type CareDate, carePlan, nextMonthStart } from './care-plan'
+import { CARE_RULES, careRulesFor } from './care-rules'
+import { contactAngle } from './contact-angle'
+import { correctionsLeft } from './corrections-left'
+import { EXPOSURE_RULES, exposureOf, type Use } from './exposure'
+import { GUARANTEE_RULES, type GuaranteeCase, guaranteeFor } from './guarantee'
+import { careIcalendar } from './icalendar'
+import { careMilestones, lifeMonthsOf } from './milestones'
+import { dueState, nextVisit, type Rhythm } from './rhythm'
+import { trendOf } from './trend'
 
 const day = localDayOrThrow
 const products = catalogueSchema.parse(catalogue)

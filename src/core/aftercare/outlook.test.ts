@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { seededRandom } from '../schedule/random'
-import { BAND_CHANCE, type Look, levelAt, likelihood, outlookOf, type Unit, WATERS, waterChances } from '.'
+import { seededRandom } from '../schedule/solver/random'
+import { type Look, WATERS } from './look'
+import { BAND_CHANCE, outlookOf, type Unit } from './outlook'
+import { levelAt, likelihood, waterChances } from './protection'
 
 const PANELS = ['bonnet', 'roof', 'boot', 'door-left', 'door-right', 'wing-left', 'wing-right', 'bumper']
 

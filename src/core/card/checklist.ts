@@ -1,4 +1,4 @@
-import type { OperationKind } from '../job'
+import type { OperationKind } from '../offer'
 
 /** Small things that are forgotten, by the kind of step (common practice). Their ids stay when the words change. */
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { OPERATION_KINDS } from '../job'
+import { OPERATION_KINDS } from '../offer'
 import { instantOrThrow, plusMinutes } from '../time'
 import { highSpotAdvice, RE_WET_MINUTES } from './high-spot'
 import { paceOf, padState, SECTIONS_PER_PAD } from './pace'

@@ -1,4 +1,4 @@
-import type { OperationKind } from '../job'
+import type { OperationKind } from '../offer'
 import { type Instant, minutesBetween } from '../time'
 import type { Timer } from './state'
 

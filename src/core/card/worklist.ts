@@ -1,5 +1,5 @@
 import { type Care, PROCESSES, type Step, stepMinutes, underCare } from '../correction'
-import type { PlannedOperation } from '../job'
+import type { PlannedOperation } from '../offer'
 import type { Panel } from '../vehicle'
 import type { ProcessChange } from './state'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import psychrolib from 'psychrolib'
 import { expect, test } from 'vitest'
-import { dewPointC, dewVerdict } from '.'
+import { dewPointC, dewVerdict } from './dew-point'
 
 const dew = (tempC: number, rh: number) => {
   const result = dewPointC(tempC, rh)

@@ -1,7 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import catalogueFile from '../../../demo/catalogue.json'
-import { catalogueSchema, coatSteps, millilitresNeeded, OTHER_SURFACES, SURFACE, surfaceAreaM2 } from '.'
+import catalogueFile from '../shop/starter/catalogue.json'
+import { coatSteps } from './coat-steps'
+import { catalogueSchema, OTHER_SURFACES } from './product'
+import { millilitresNeeded } from './rules'
+import { SURFACE, surfaceAreaM2 } from './surface'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const product = (id: string) => catalogue.find((each) => each.id === id)!

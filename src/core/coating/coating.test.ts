@@ -1,16 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import catalogue from '../../../demo/catalogue.json'
+import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow, plusMinutes } from '../time'
-import {
-  catalogueSchema,
-  conditionBreaches,
-  conditionBreachText,
-  flashBand,
-  flashFactor,
-  windowAfter,
-  windowState,
-} from '.'
+import { conditionBreaches, conditionBreachText } from './conditions'
+import { flashBand, flashFactor } from './flash'
+import { catalogueSchema } from './product'
+import { windowAfter, windowState } from './window'
 
 const products = catalogueSchema.parse(catalogue)
 const base = products.find(({ id }) => id === 'cladonia-base')!

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
-import catalogueFile from '../../../demo/catalogue.json'
-import { COATING_RULES, type CoatingPlan, catalogueSchema, coatingBreaches, millilitresNeeded } from '.'
+import catalogueFile from '../shop/starter/catalogue.json'
+import { catalogueSchema } from './product'
+import { COATING_RULES, type CoatingPlan, coatingBreaches, millilitresNeeded } from './rules'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const product = (id: string) => catalogue.find((each) => each.id === id)!

@@ -1,17 +1,11 @@
 import { describe, expect, test } from 'vitest'
 import { type Defect, judge } from '../survey'
 import { isMetal, panelsOf } from '../vehicle'
-import {
-  CARE,
-  CARES,
-  type Care,
-  PROCESSES,
-  planCorrection,
-  processOf,
-  removalUm,
-  stepMinutes,
-  unprobed,
-} from '.'
+import { CARE, CARES, type Care } from './care'
+import { planCorrection } from './choose'
+import { unprobed } from './group'
+import { PROCESSES, processOf, removalUm } from './process'
+import { stepMinutes } from './time'
 
 const panels = panelsOf('saloon')
 const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 70, catchesNail: false }

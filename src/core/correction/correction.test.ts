@@ -2,21 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { clearedShare, type Defect, judge, type SurveyInput } from '../survey'
 import { HARDNESSES, isMetal, PAINT_SYSTEMS, panelsOf } from '../vehicle'
-import {
-  brokenRules,
-  CARE,
-  CARES,
-  FORBID_RULES,
-  PROCESS_KEYS,
-  PROCESSES,
-  type ProcessKey,
-  passSeconds,
-  planCorrection,
-  processMinutes,
-  processOf,
-  removalUm,
-  unprobed,
-} from '.'
+import { CARE, CARES } from './care'
+import { planCorrection } from './choose'
+import { brokenRules, FORBID_RULES } from './forbidden'
+import { unprobed } from './group'
+import { PROCESS_KEYS, PROCESSES, type ProcessKey, processOf, removalUm } from './process'
+import { passSeconds, processMinutes } from './time'
 
 const panels = panelsOf('hatchback')
 const metal = panels.filter(({ substrate }) => isMetal(substrate))

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import loadHighs from 'highs'
 import { describe, expect, test } from 'vitest'
 import { seededRandom } from '../schedule'
-import { type FrontierPanel, farthest, frontierOf, kneeOf } from '.'
+import { type FrontierPanel, farthest, frontierOf, kneeOf } from './frontier'
 
 /** Vehicles nobody owns: up to a dozen panels with up to seven processes each, minutes and gains at random. */
 function randomVehicle(seed: number): FrontierPanel[] {

@@ -1,7 +1,9 @@
 import { expect, test } from 'vitest'
 import { judge } from '../survey'
 import { panelsOf } from '../vehicle'
-import { HARDNESS_GIVE, PANEL_GROUPS, panelGroup, planCorrection, removalUm, unprobed } from '.'
+import { planCorrection } from './choose'
+import { PANEL_GROUPS, panelGroup, unprobed } from './group'
+import { HARDNESS_GIVE, removalUm } from './process'
 
 const panels = panelsOf('hatchback')
 const judged = judge({

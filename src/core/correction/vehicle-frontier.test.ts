@@ -2,7 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { DEFECT_KINDS, type Defect, judge, type Severity } from '../survey'
 import { HARDNESSES, isMetal, PAINT_SYSTEMS, panelsOf, SHAPES } from '../vehicle'
-import { type ChoiceSettings, PROCESSES, planAsChosen, planCorrection, unprobed, vehicleFrontier } from '.'
+import { type ChoiceSettings, planCorrection } from './choose'
+import { unprobed } from './group'
+import { PROCESSES } from './process'
+import { planAsChosen, vehicleFrontier } from './vehicle-frontier'
 
 const SETTINGS: ChoiceSettings = {
   paintSystem: 'clear-over-base',

@@ -1,4 +1,4 @@
-import type { JobPlan, PlannedOperation } from '../job'
+import type { JobPlan, PlannedOperation } from '../offer'
 import { panelWeight } from '../survey'
 import { EASILY_MISSED } from '../survey/looked'
 import type { Instant } from '../time'

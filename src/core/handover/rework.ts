@@ -1,4 +1,4 @@
-import type { JobPlan, PlannedOperation } from '../job'
+import type { JobPlan, PlannedOperation } from '../offer'
 
 /** How long a single place takes to be done again, minutes (mem). */
 export const REWORK_MINUTES = 30

@@ -5,7 +5,13 @@ import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { REMOVAL_SOURCES } from '../survey'
 import { instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, SHAPES } from '../vehicle'
-import { HISTORY_FORMAT, historyErrorText, readHistory, type VehicleHistory, writeHistory } from '.'
+import {
+  HISTORY_FORMAT,
+  historyErrorText,
+  readHistory,
+  type VehicleHistory,
+  writeHistory,
+} from './history-file'
 
 const words = fc.string({ maxLength: 40, unit: 'grapheme' })
 const day = fc.integer({ min: 0, max: 9000 }).map((days) => plusDays(localDayOrThrow('2010-01-01'), days))

@@ -1,6 +1,6 @@
+import type { PlannedOperation } from '../offer/operations'
 import type { Instant } from '../time'
-import { type LiveJob, type Progress, progressAt } from './live'
-import type { PlannedOperation } from './operations'
+import { type LiveJob, type Progress, progressAt } from './progress'
 
 /** Where a job stands on its way through the shop. */
 export type Stage =

@@ -1,4 +1,4 @@
-import type { Skill } from '../job'
+import type { Skill } from '../offer'
 import { minutesBetween } from '../time'
 import type { Lesson } from './lesson'
 

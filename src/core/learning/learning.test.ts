@@ -2,23 +2,18 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { processOf, stepMinutes } from '../correction'
-import { makeOffer, type Progress, summaryOf } from '../job'
-import { offerInput, template } from '../job/fixture'
+import type { Progress } from '../job'
+import { makeOffer, summaryOf } from '../offer'
+import { offerInput, template } from '../offer/offer.fixture'
 import { seededRandom } from '../schedule'
 import { type Instant, instantOrThrow, localDayOrThrow, minutesBetween, plusMinutes } from '../time'
 import { panelsOf } from '../vehicle'
-import {
-  bayUseByMonth,
-  type Lesson,
-  type LessonInput,
-  lessonOf,
-  onTimeByMonth,
-  paceLessons,
-  packageEarnings,
-  type ShopCosts,
-  workName,
-  writeCsv,
-} from '.'
+import { paceLessons } from './calibration'
+import { writeCsv } from './csv'
+import { packageEarnings, type ShopCosts } from './earnings'
+import { type Lesson, type LessonInput, lessonOf } from './lesson'
+import { bayUseByMonth, onTimeByMonth } from './tallies'
+import { workName } from './work-name'
 
 const START = instantOrThrow('2027-01-11T08:00:00Z')
 const COSTS: ShopCosts = {

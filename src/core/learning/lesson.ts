@@ -1,5 +1,6 @@
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
-import type { JobPlan, PlannedOperation, Progress, Skill } from '../job'
+import type { Progress } from '../job'
+import type { JobPlan, PlannedOperation, Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'

@@ -1,5 +1,5 @@
 import { PROCESSES } from '../correction'
-import { EXTRA, EXTRA_KEYS } from '../job'
+import { EXTRA, EXTRA_KEYS } from '../offer'
 
 const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
 const KIND: Record<string, string> = {

@@ -9,26 +9,11 @@ import {
   plusMinutes,
   weekdayOf,
 } from '../time'
-import {
-  type Addressee,
-  asksToStop,
-  type DueSubject,
-  dueMessages,
-  dueReach,
-  FACT_NAMES,
-  type Facts,
-  fillIn,
-  LANGUAGES,
-  nextLoud,
-  OCCASION,
-  OCCASIONS,
-  openSeasons,
-  routeFor,
-  seasonMessage,
-  TEMPLATE_ERROR_TEXT,
-  TEMPLATES,
-  unknownFacts,
-} from '.'
+import { type DueSubject, dueMessages, dueReach, openSeasons, seasonMessage } from './due'
+import { LANGUAGES, OCCASION, OCCASIONS } from './occasion'
+import { type Addressee, asksToStop, nextLoud, routeFor } from './sending'
+import { FACT_NAMES, type Facts, fillIn, TEMPLATE_ERROR_TEXT, unknownFacts } from './template'
+import { TEMPLATES } from './templates'
 
 const day = localDayOrThrow
 const ZONE = 'Europe/Dublin'

@@ -1,16 +1,15 @@
 import { describe, expect, test } from 'vitest'
 import { panelCondition } from '../survey'
+import { compareGrade } from './grade'
+import { marksOf } from './marks'
 import {
-  compareGrade,
-  type Light,
-  marksOf,
   PRACTICE_KINDS,
   PRACTICE_PANELS,
   type PracticeKind,
   type PracticePanel,
   practicePanel,
-  renderPanel,
-} from '.'
+} from './panel'
+import { type Light, renderPanel } from './render'
 
 const seeds = Array.from({ length: PRACTICE_PANELS }, (_, at) => at + 1)
 const SIZE = { width: 240, height: 150 }

@@ -1,13 +1,14 @@
-export { type JobChange, planChanges } from './changes'
-export { type BrokenRule, checkSchedule } from './check'
-export { closedBetween, openedOn } from './closure'
-export type { Churn } from './draft'
-export { type ChainLink, explainEarliest } from './explain'
-export { MoveDesk, type OperationMove, type Rearranged, type StayMove, type Tried } from './move-desk'
-export { nextOpen, openMinutesBetween, openSpans } from './open-minutes'
-export { PROBLEM_FORMAT, type Problem, type ProblemCalendar, type ProblemJob, problemSchema } from './problem'
-export { type Random, seededRandom } from './random'
-export type { Refusal } from './refusal'
+export { type JobChange, planChanges } from './contract/changes'
+export { type BrokenRule, checkSchedule } from './contract/check'
+export { closedBetween, openedOn } from './contract/closure'
+export { nextOpen, openMinutesBetween, openSpans } from './contract/open-minutes'
+export {
+  PROBLEM_FORMAT,
+  type Problem,
+  type ProblemCalendar,
+  type ProblemJob,
+  problemSchema,
+} from './contract/problem'
 export {
   type PlacedOperation,
   placedOperationSchema,
@@ -15,7 +16,18 @@ export {
   type Schedule,
   type ScheduleReason,
   scheduleSchema,
-} from './schedule-file'
-export type { SearchOptions, SearchProgress } from './search'
-export { type Solution, Solver, solve } from './solve'
-export { type Soonest, soonestFor } from './soonest'
+} from './contract/schedule-file'
+export { type ChainLink, explainEarliest } from './explain/explain'
+export {
+  MoveDesk,
+  type OperationMove,
+  type Rearranged,
+  type StayMove,
+  type Tried,
+} from './rearrange/move-desk'
+export type { Refusal } from './rearrange/refusal'
+export type { Churn } from './solver/draft'
+export { type Random, seededRandom } from './solver/random'
+export type { SearchOptions, SearchProgress } from './solver/search'
+export { type Solution, Solver, solve } from './solver/solve'
+export { type Soonest, soonestFor } from './solver/soonest'

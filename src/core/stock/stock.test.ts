@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import catalogue from '../../../demo/catalogue.json'
 import { catalogueSchema, coatingBreaches } from '../coating'
+import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow, localDayOrThrow } from '../time'
 import { type Bottle, bottleState, goodUntil, pourPlan, shelfForRules, usableBottles } from './bottle'
 import { needsOf } from './needs'

@@ -1,14 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { panelsOf } from '../vehicle'
-import {
-  guessMapping,
-  panelTexts,
-  readingsCsvErrorText,
-  readingsFromCsv,
-  readingsFromTable,
-  readTable,
-  tableErrorText,
-} from '.'
+import { guessMapping, panelTexts, readingsCsvErrorText, readingsFromCsv, readingsFromTable } from './csv'
+import { readTable, tableErrorText } from './table'
 
 const panels = panelsOf('estate')
 const read = (text: string) => readingsFromCsv(text, panels)

@@ -1,22 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { isMetal, panelsOf } from '../vehicle'
-import {
-  baselineOf,
-  type Defect,
-  FLOOR_UM,
-  findingReason,
-  gaugeUncertaintyUm,
-  judge,
-  LIFETIME_UM,
-  limitArithmetic,
-  METHOD_CAP_UM,
-  type Readings,
-  type SurveyInput,
-  spotsOf,
-  spotsWanted,
-  UNREAD_CAP_UM,
-} from '.'
+import { baselineOf } from './baseline'
+import { LIFETIME_UM, METHOD_CAP_UM, UNREAD_CAP_UM } from './budget'
+import type { Defect } from './defects'
+import type { Readings } from './finding'
+import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
+import { judge, type SurveyInput } from './judge'
+import { spotsOf, spotsWanted } from './spots'
+import { findingReason, limitArithmetic } from './wording'
 
 const panels = panelsOf('hatchback')
 const metal = panels.filter((panel) => isMetal(panel.substrate))

@@ -1,6 +1,8 @@
 import { expect, test } from 'vitest'
 import { isMetal, panelsOf, placesOf } from '../vehicle'
-import { type Defect, judge, PROMISE_RULES, type PromiseLine, promisesFor, type SurveyInput } from '.'
+import type { Defect } from './defects'
+import { judge, type SurveyInput } from './judge'
+import { PROMISE_RULES, type PromiseLine, promisesFor } from './promises'
 
 const panels = panelsOf('pickup')
 const even = Object.fromEntries(

@@ -2,30 +2,15 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { localDayOrThrow } from '../time'
 import { placesOf } from '../vehicle'
-import {
-  BLACK_GLASS_INDEX,
-  countedUm,
-  DEFECT_KINDS,
-  type Defect,
-  differingEntries,
-  doubtful,
-  emptyRecord,
-  fresnelReflectance,
-  glossUnits,
-  mergeSurveys,
-  PLACE_DEFECT_KINDS,
-  placeDefectsOn,
-  prospectOf,
-  prospectReason,
-  type Reading,
-  type Removal,
-  type RemovalBudget,
-  reflectanceOf,
-  removalBetween,
-  removalsOfVisit,
-  type SurveyRecord,
-  takenByPanel,
-} from '.'
+import type { RemovalBudget } from './budget'
+import { DEFECT_KINDS, type Defect } from './defects'
+import { BLACK_GLASS_INDEX, fresnelReflectance, glossUnits, reflectanceOf } from './gloss'
+import { type Removal, removalBetween, removalsOfVisit, takenByPanel } from './ledger'
+import { differingEntries, mergeSurveys } from './merge'
+import { PLACE_DEFECT_KINDS, placeDefectsOn } from './place-defects'
+import { prospectOf, prospectReason } from './prospect'
+import { countedUm, doubtful, type Reading } from './reading'
+import { emptyRecord, type SurveyRecord } from './record'
 
 const readings = (...values: number[]): Reading[] => values.map((um) => ({ um }))
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import * as reference from 'simple-statistics'
 import { expect, test } from 'vitest'
-import { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from '.'
+import { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
 
 const values = fc.array(fc.double({ min: 0, max: 5000, noNaN: true }), { minLength: 2, maxLength: 60 })
 

@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { HARDNESS_GIVE, PROCESSES, processOf, removalUm } from '../correction'
 import { clearedShare, depthScaleUm } from '../survey'
-import { byClearing, byFilm, factorOf, ofRemoval, pooled, priorOf, shrink, tableUm, witnessesOf } from '.'
-import { attempt } from './fixture'
+import { byClearing, byFilm, ofRemoval, pooled, priorOf, tableUm, witnessesOf } from './give'
+import { factorOf, shrink } from './shrink'
+import { attempt } from './spots.fixture'
 
 describe('what an attempt takes by the table', () => {
   test('with the passes of the table it is the removal of the process', () => {

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { PROCESS_KEYS, type ProcessKey } from '../correction'
-import { type Advice, type Attempt, HAZES, HEATS, nextRung, VERDICTS } from '.'
-import { attempt } from './fixture'
+import { type Attempt, HAZES, HEATS, VERDICTS } from './attempt'
+import { type Advice, nextRung } from './ladder'
+import { attempt } from './spots.fixture'
 
 const LADDER: ProcessKey[] = ['one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool']
 const adviceAfter = (...attempts: Partial<Attempt>[]) => nextRung(LADDER, attempts.map(attempt))

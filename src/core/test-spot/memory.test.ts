@@ -1,16 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import {
-  adviceFor,
-  factorOf,
-  KINSHIPS,
-  type KnownCar,
-  type PaintKey,
-  paintKnowledge,
-  priorOf,
-  recall,
-  studyGroup,
-} from '.'
-import { attempt } from './fixture'
+import { priorOf } from './give'
+import { adviceFor, paintKnowledge, studyGroup } from './knowledge'
+import { KINSHIPS, type KnownCar, type PaintKey, recall } from './memory'
+import { factorOf } from './shrink'
+import { attempt } from './spots.fixture'
 
 const PAINT: PaintKey = {
   make: 'Corvane',

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
-import { attemptSchema } from '.'
-import { attempt } from './fixture'
+import { attemptSchema } from './schema'
+import { attempt } from './spots.fixture'
 
 const fault = (more: Record<string, unknown>) => {
   const checked = attemptSchema.safeParse({ ...attempt(), ...more })

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type Estimate, factorOf, shrink } from '.'
+import { type Estimate, factorOf, shrink } from './shrink'
 
 const estimate = fc.record({
   log: fc.double({ min: -1.2, max: 1.2, noNaN: true }),

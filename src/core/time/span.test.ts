@@ -1,14 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import {
-  commonSpans,
-  type Instant,
-  instantOrThrow,
-  mergedSpans,
-  minutesBetween,
-  plusMinutes,
-  type Span,
-} from '.'
+import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from './instant'
+import { commonSpans, mergedSpans, type Span } from './span'
 
 const ORIGIN = instantOrThrow('2027-01-13T00:00:00Z')
 const HORIZON = 600

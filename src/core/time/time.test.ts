@@ -1,21 +1,18 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { instant, instantOrThrow, minutesBetween, plusMinutes } from './instant'
 import {
   atLocal,
   clockMinutes,
   dayIn,
   daysBetween,
-  instant,
-  instantOrThrow,
   isLocalDay,
   isZone,
   minuteOfDay,
-  minutesBetween,
   plusDays,
-  plusMinutes,
   plusMonths,
   weekdayOf,
-} from '.'
+} from './local'
 
 const DUBLIN = 'Europe/Dublin'
 const day = (text: string) => {

@@ -1,16 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { filmUm, milToUm, umToMil } from './film'
 import {
   celsiusToFahrenheit,
   fahrenheitToCelsius,
-  filmUm,
   fluidOuncesToMl,
   litresToUsGallons,
-  milToUm,
   mlToFluidOunces,
-  umToMil,
   usGallonsToLitres,
-} from '.'
+} from './quantity'
 
 describe('published factors', () => {
   test('1 mil is 25.4 µm (NIST SP 811)', () => expect(milToUm(1)).toBe(25.4))

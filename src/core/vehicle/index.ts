@@ -26,4 +26,5 @@ export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } 
 export { PLACE_SURFACES, type PlaceSurface } from './place-kinds'
 export type { Place } from './places'
 export { type BodyPlan, bodyPlan, type PlanBackdrop, type PlanOutline } from './plan'
+export type { Vehicle } from './vehicle'
 export { checkDigitOf, normaliseVin, readVin, type VinNote, type VinReading, vinNoteText } from './vin'

@@ -1,5 +1,7 @@
 import { describe, expect, test } from 'vitest'
-import { bodyPlan, isShape, paintedAreaM2, panelsOf, placesOf, SHAPES, type Shape } from '.'
+import { isShape, SHAPES, type Shape } from './bodies'
+import { paintedAreaM2, panelsOf, placesOf } from './panels'
+import { bodyPlan } from './plan'
 
 /** m² of paint one would believe (mem): a car, a van, a house on wheels. */
 const BELIEVABLE_M2 = (shape: Shape): [number, number] =>

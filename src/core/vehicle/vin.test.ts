@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { checkDigitOf, readVin, vinNoteText } from '.'
+import { checkDigitOf, readVin, vinNoteText } from './vin'
 
 const PERMITTED = 'ABCDEFGHJKLMNPRSTUVWXYZ0123456789'
 const VALUE = Object.fromEntries(

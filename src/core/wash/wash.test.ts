@@ -5,23 +5,23 @@ import {
   type Contamination,
   clayGrade,
   contaminationScore,
-  drawnShare,
   type Level,
+  SIGHTS,
+  ZONES,
+} from './contamination'
+import { WASH_SCHOOLS } from './context'
+import {
+  drawnShare,
   lanceBottle,
   lanceErrorText,
   panelShare,
   partsWaterOf,
-  planWash,
   pourFor,
-  RINSELESS_RULES,
-  SIGHTS,
   shareOf,
-  WASH_SCHOOLS,
-  WASH_STEPS,
-  type WashInput,
-  washMethod,
-  ZONES,
-} from '.'
+} from './dilution'
+import { RINSELESS_RULES, washMethod } from './method'
+import { planWash, type WashInput } from './plan'
+import { WASH_STEPS } from './steps'
 
 const gear = {
   bucketMl: 15_000,

@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { bookRepair, daysForRepair, type RepairDays } from '@/server/actions/visits'
-import type { DayOffered } from '@/server/short-jobs'
+import type { DayOffered } from '@/server/aftercare/short-jobs'
+import { bookRepair, daysForRepair, type RepairDays } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

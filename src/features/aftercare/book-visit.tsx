@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { LocalDay } from '@/core/time'
-import { bookVisit, daysForVisit } from '@/server/actions/visits'
-import type { DayOffered } from '@/server/short-jobs'
+import type { DayOffered } from '@/server/aftercare/short-jobs'
+import { bookVisit, daysForVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { money } from '@/ui/when'

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
-import type { VisitAnswer } from '@/server/actions/visits'
+import type { VisitAnswer } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 
 type Props = {

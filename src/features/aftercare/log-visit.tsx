@@ -1,6 +1,6 @@
 'use client'
 
-import { logVisit } from '@/server/actions/visits'
+import { logVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { useVisitAction } from './use-visit-action'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { TypedLooks, VisitAnswer } from '@/server/actions/visits'
+import type { TypedLooks, VisitAnswer } from '@/server/aftercare/visit-actions'
 import { type Around, LookQueue, type Seen } from './look-queue'
 
 /** A tablet at a visit, beside a shop that can be out of reach and keeps the last look at each part. */

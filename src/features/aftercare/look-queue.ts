@@ -1,4 +1,4 @@
-import type { TypedLooks, VisitAnswer } from '@/server/actions/visits'
+import type { TypedLooks, VisitAnswer } from '@/server/aftercare/visit-actions'
 
 /** Keeps what was seen at a car on the tablet until the shop has it. A look that is sent twice is one look: the later stands. */
 

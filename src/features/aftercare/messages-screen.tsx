@@ -5,8 +5,14 @@ import Link from 'next/link'
 import { useState } from 'react'
 import { CHANNEL_NAME, OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
 import type { Instant } from '@/core/time'
-import { queueProposed, readReply, sendNow, skipProposed, withdrawQueued } from '@/server/actions/messages'
-import type { Message } from '@/server/message-store'
+import {
+  queueProposed,
+  readReply,
+  sendNow,
+  skipProposed,
+  withdrawQueued,
+} from '@/server/messages/message-actions'
+import type { Message } from '@/server/messages/message-store'
 import { Button, ButtonLink } from '@/ui/button'
 import { moment } from '@/ui/when'
 import { messageStateText } from './message-text'

@@ -7,9 +7,9 @@ import {
   type Occasion,
   type Template,
 } from '@/core/messages'
-import { templateFor } from '@/server/message-store'
-import { type Proposed, writeOut } from '@/server/proposed-messages'
-import type { Shop } from '@/server/shop-store'
+import type { Shop } from '@/core/shop'
+import { templateFor } from '@/server/messages/message-store'
+import { type Proposed, writeOut } from '@/server/messages/proposed-messages'
 
 /** A proposal as it is shown: to whom, by which way, and what it would say. */
 export type ProposalView = {

@@ -11,8 +11,8 @@ import {
   type Occasion,
   type Template,
 } from '@/core/messages'
-import { dropWords, saveWords } from '@/server/actions/messages'
-import type { Setup } from '@/server/shop-store'
+import type { Setup } from '@/core/shop'
+import { dropWords, saveWords } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { saveTimes, type TypedTimes } from '@/server/actions/messages'
-import type { Setup } from '@/server/shop-store'
+import type { Setup } from '@/core/shop'
+import { saveTimes, type TypedTimes } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
-import { keepLooks, takeLookBack } from '@/server/actions/visits'
+import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
 import { LookQueue, type LooksState } from './look-queue'
 
 const queues = new Map<string, LookQueue>()

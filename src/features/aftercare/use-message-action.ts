@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import type { MessageAnswer } from '@/server/actions/messages'
+import type { MessageAnswer } from '@/server/messages/message-actions'
 
 /** Runs an action on messages: what it refused stays to be read. */
 export function useMessageAction() {

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
-import type { VisitAnswer } from '@/server/actions/visits'
+import type { VisitAnswer } from '@/server/aftercare/visit-actions'
 
 const SILENT: VisitAnswer = {
   kind: 'refused',

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
-import { keepLife, type TypedLife } from '@/server/actions/visits'
+import { keepLife, type TypedLife } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import { handJobOver } from '@/server/actions/work'
+import { handJobOver } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
 
 export function HandOverButton({ jobId }: { jobId: string }) {

@@ -1,5 +1,5 @@
+import type { FloorJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import type { FloorJob } from '@/server/floor'
 import { Frond } from '@/ui/frond'
 import { SideView } from '@/ui/side-view'
 import { leafletsOf } from '../leaflets'

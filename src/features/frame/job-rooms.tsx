@@ -2,7 +2,7 @@
 
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
-import type { JobKind } from '@/server/job-store'
+import type { JobKind } from '@/core/job'
 import { PatientLink } from '@/ui/patient-link'
 import { roomsOf } from './rooms'
 

@@ -1,5 +1,4 @@
-import type { Stage } from '@/core/job'
-import type { JobKind } from '@/server/job-store'
+import type { JobKind, Stage } from '@/core/job'
 
 /** The rooms of a job, in the order of the work. */
 export const JOB_ROOMS = [

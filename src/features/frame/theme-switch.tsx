@@ -1,7 +1,7 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { chooseTheme } from '@/server/actions/theme'
+import { chooseTheme } from '@/server/shop/theme-actions'
 
 /** Paper for the desk, booth for the dark inspection bay. */
 export function ThemeSwitch({ theme }: { theme: 'paper' | 'booth' }) {

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
-import { type Floor, jobOnFloor } from '@/server/floor'
-import { loadHandover } from '@/server/handover'
+import type { Floor } from '@/core/planning'
+import { jobOnFloor } from '@/server/floor/floor'
+import { loadHandover } from '@/server/handover/handover'
 import { handoverPdf } from './handover-pdf'
 import { handoverPaper } from './paper'
 

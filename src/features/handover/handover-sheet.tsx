@@ -1,5 +1,5 @@
+import type { FloorJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import type { FloorJob } from '@/server/floor'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { PrintButton } from '@/ui/print-button'

@@ -3,7 +3,7 @@
 import { useState, useTransition } from 'react'
 import { type Balance, PAYMENT_WAYS, type Payment, type PaymentWay } from '@/core/handover'
 import type { Instant } from '@/core/time'
-import { crossPaymentOut, type HandoverAnswer, recordPayment } from '@/server/actions/handover'
+import { crossPaymentOut, type HandoverAnswer, recordPayment } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

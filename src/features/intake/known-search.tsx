@@ -1,8 +1,8 @@
 'use client'
 
 import { useRef, useState } from 'react'
-import { type Past, pastOf, searchKnown } from '@/server/actions/known'
-import type { KnownVehicle } from '@/server/vehicle-store'
+import type { KnownVehicle } from '@/core/job'
+import { type Past, pastOf, searchKnown } from '@/server/intake/known-actions'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
 

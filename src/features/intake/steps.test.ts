@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { emptyIntake, intakeSchema } from '@/server/intake-schema'
+import { emptyIntake, intakeSchema } from '@/server/intake/intake-schema'
 import { intakeOf } from './known'
 import { firstOpenStep, STEPS, stepOf } from './steps'
 

@@ -1,4 +1,4 @@
-import type { Intake } from '@/server/intake-schema'
+import type { Intake } from '@/server/intake/intake-schema'
 
 type Step = {
   title: string

@@ -1,4 +1,4 @@
-import type { Learned } from '@/server/learning'
+import type { Learned } from '@/server/learning/learning'
 import { monthName } from './chart-parts'
 
 type Bays = Learned['bays']

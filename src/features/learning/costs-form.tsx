@@ -1,9 +1,9 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import { SKILLS } from '@/core/job'
-import { keepCosts, type LearningAnswer } from '@/server/actions/learning'
-import type { Costs } from '@/server/shop-store'
+import { SKILLS } from '@/core/offer'
+import type { Costs } from '@/core/shop'
+import { keepCosts, type LearningAnswer } from '@/server/learning/learning-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

@@ -3,7 +3,7 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
 import { type Cause, type PackageEarnings, workName } from '@/core/learning'
-import type { Costs } from '@/server/shop-store'
+import type { Costs } from '@/core/shop'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { money } from '@/ui/when'
 import { barOptions } from './chart-parts'

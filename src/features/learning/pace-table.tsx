@@ -2,9 +2,9 @@
 
 import { useState, useTransition } from 'react'
 import { workName } from '@/core/learning'
-import { acceptPace, dropPace, type LearningAnswer } from '@/server/actions/learning'
-import type { Learned } from '@/server/learning'
-import type { PaceChange } from '@/server/lesson-store'
+import type { Learned } from '@/server/learning/learning'
+import { acceptPace, dropPace, type LearningAnswer } from '@/server/learning/learning-actions'
+import type { PaceChange } from '@/server/learning/lesson-store'
 import { Button } from '@/ui/button'
 import { shortDay } from '@/ui/when'
 

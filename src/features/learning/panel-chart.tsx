@@ -3,7 +3,7 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo, useState } from 'react'
 import { panelsOf, SHAPES } from '@/core/vehicle'
-import type { Learned } from '@/server/learning'
+import type { Learned } from '@/server/learning/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
 import { barOptions } from './chart-parts'

@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react'
 import type { Instant } from '@/core/time'
-import type { PrivateLink } from '@/server/private-links'
+import type { PrivateLink } from '@/server/links/private-links'
 import { Button } from '@/ui/button'
 import { moment } from '@/ui/when'
 

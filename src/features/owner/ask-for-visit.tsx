@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
-import type { OwnerAnswer } from '@/server/owner-wish'
+import type { OwnerAnswer } from '@/server/aftercare/owner-wish'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Phase } from '@/core/survey'
-import type { Photo } from '@/server/photo-store'
+import type { Photo } from '@/server/photos/photo-store'
 import { Button } from '@/ui/button'
 import { Camera } from './camera'
 import { MarkedPhoto } from './marked-photo'

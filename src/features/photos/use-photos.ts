@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { Phase } from '@/core/survey'
-import { removePhoto, restorePhoto } from '@/server/actions/photos'
-import type { Photo } from '@/server/photo-store'
+import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
+import type { Photo } from '@/server/photos/photo-store'
 
 export type Target = { place: string; phase: Phase; samePlaceAs?: string }
 /** A photograph on its way, or one that did not arrive: its file stays here until it has. */

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import { agree } from '@/server/actions/agree'
+import { agree } from '@/server/quotes/agree-actions'
 import { Button } from '@/ui/button'
 
 type Props = { jobId: string; packageKey: string; name: string; shownCents: number }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
-import { makeOffer } from '@/core/job'
-import { offerInput, template, templates } from '../../core/job/fixture'
+import { makeOffer } from '@/core/offer'
+import { offerInput, template, templates } from '@/core/offer/offer.fixture'
 import { withinBudget } from '../quote/begin'
 import { COMPARED, comparedKeys, toggled } from './compared'
 import { changedPanels } from './difference'

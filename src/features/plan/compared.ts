@@ -1,4 +1,4 @@
-import { makeOffer, type OfferInput, type PackageTemplate } from '@/core/job'
+import { makeOffer, type OfferInput, type PackageTemplate } from '@/core/offer'
 
 /** How many packages stand side by side. */
 export const COMPARED = 3

@@ -1,4 +1,4 @@
-import type { Offer } from '@/core/job'
+import type { Offer } from '@/core/offer'
 import { duration, money } from '@/ui/when'
 
 /** Panels that get something else, by what they get instead. */

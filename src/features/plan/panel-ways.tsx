@@ -9,7 +9,7 @@ import {
   type ProcessKey,
   type PanelWays as Ways,
 } from '@/core/correction'
-import { whyThis } from '@/core/job'
+import { whyThis } from '@/core/offer'
 import { DEFECT_MODEL, SEVERITY_NAME } from '@/core/survey'
 import { duration } from '@/ui/when'
 

@@ -1,4 +1,4 @@
-import { type PriceLine, TRADE_NAME } from '@/core/job'
+import { type PriceLine, TRADE_NAME } from '@/core/offer'
 import { unreachable } from '@/core/result'
 import { duration, money } from '@/ui/when'
 

@@ -18,7 +18,7 @@ import {
   SEVERITY_NAME,
   type Severity,
 } from '@/core/survey'
-import { type GradeAnswer, gradePanel } from '@/server/actions/practice'
+import { type GradeAnswer, gradePanel } from '@/server/learning/practice-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { LitPanel } from './lit-panel'

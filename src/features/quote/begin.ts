@@ -1,6 +1,6 @@
-import { type Choices, makeOffer, type OfferInput } from '@/core/job'
-import type { Quote } from '@/server/quote-store'
-import type { Setup } from '@/server/shop-store'
+import type { Quote } from '@/core/offer'
+import { type Choices, makeOffer, type OfferInput } from '@/core/offer'
+import type { Setup } from '@/core/shop'
 
 /**
  * What a quote begins with: the package asked for; else the newest version as it stands; else the dearest package

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import { acceptQuote, declineQuote } from '@/server/actions/quote'
+import { acceptQuote, declineQuote } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 

@@ -1,9 +1,9 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import type { OfferInput } from '@/core/job'
-import { writeQuoteVersion } from '@/server/actions/quote'
-import type { Setup } from '@/server/shop-store'
+import type { OfferInput } from '@/core/offer'
+import type { Setup } from '@/core/shop'
+import { writeQuoteVersion } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { money } from '@/ui/when'

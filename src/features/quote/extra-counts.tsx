@@ -1,4 +1,4 @@
-import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal, extraApplies } from '@/core/job'
+import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal, extraApplies } from '@/core/offer'
 import type { Shape } from '@/core/vehicle'
 
 type Props = {

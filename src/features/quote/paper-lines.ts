@@ -1,6 +1,6 @@
 import { SURFACE } from '@/core/coating'
 import { CARE } from '@/core/correction'
-import type { PriceLine, Summary } from '@/core/job'
+import type { PriceLine, Summary } from '@/core/offer'
 import { duration } from '@/ui/when'
 
 /** What stands on the paper beside the prices, in the order of the work. The screen and the PDF say the same. */

@@ -1,11 +1,11 @@
 import { describe, expect, test } from 'vitest'
-import { makeOffer, summaryOf, termsSchema } from '@/core/job'
+import type { Job } from '@/core/job'
+import type { Quote } from '@/core/offer'
+import { makeOffer, summaryOf, termsSchema } from '@/core/offer'
+import { offerInput, template } from '@/core/offer/offer.fixture'
+import { setupSchema } from '@/core/shop'
 import { instantOrThrow } from '@/core/time'
-import type { Job } from '@/server/job-store'
-import type { Quote } from '@/server/quote-store'
-import { setupSchema } from '@/server/shop-store'
 import setupFile from '../../../demo/setup.json'
-import { offerInput, template } from '../../core/job/fixture'
 import { draftPaper, paperOf } from './paper'
 
 const setup = setupSchema.parse(setupFile)

@@ -1,8 +1,7 @@
-import type { JobPlan, Summary } from '@/core/job'
+import type { Job } from '@/core/job'
+import type { JobPlan, Quote, Summary } from '@/core/offer'
+import type { Setup } from '@/core/shop'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
-import type { Job } from '@/server/job-store'
-import type { Quote } from '@/server/quote-store'
-import type { Setup } from '@/server/shop-store'
 import { clock, longDay, yearDay } from '@/ui/when'
 import type { Paper } from './quote-paper'
 

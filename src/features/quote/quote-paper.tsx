@@ -1,4 +1,4 @@
-import type { JobPlan, Summary } from '@/core/job'
+import type { JobPlan, Summary } from '@/core/offer'
 import type { Shape } from '@/core/vehicle'
 import { SideView } from '@/ui/side-view'
 import { money } from '@/ui/when'

@@ -1,6 +1,6 @@
 import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import { PROCESSES } from '@/core/correction'
-import type { Summary } from '@/core/job'
+import type { Summary } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
 import { money } from '@/ui/when'

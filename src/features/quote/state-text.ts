@@ -1,4 +1,4 @@
-import type { QuoteState } from '@/core/job'
+import type { QuoteState } from '@/core/offer'
 import { unreachable } from '@/core/result'
 import { dayIn, plusMinutes } from '@/core/time'
 import { yearDay } from '@/ui/when'

@@ -9,8 +9,8 @@ import {
   type ExtraKey,
   includedCount,
   type OfferInput,
-} from '@/core/job'
-import type { Setup } from '@/server/shop-store'
+} from '@/core/offer'
+import type { Setup } from '@/core/shop'
 import { typedNumber } from '@/ui/typed-number'
 import { quoteDraftKey } from './draft-key'
 

@@ -1,8 +1,8 @@
 import clsx from 'clsx'
-import { quoteState } from '@/core/job'
+import type { Quote } from '@/core/offer'
+import { quoteState } from '@/core/offer'
+import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import type { Quote } from '@/server/quote-store'
-import type { Setup } from '@/server/shop-store'
 import { money } from '@/ui/when'
 import { stateText } from './state-text'
 

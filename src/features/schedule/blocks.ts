@@ -1,7 +1,9 @@
 import { type LayerWindow, windowAfter } from '@/core/coating'
-import { type LiveJob, type PlannedOperation, progressAt, windowLink } from '@/core/job'
+import { type LiveJob, progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import type { Floor } from '@/core/planning'
+import { windowLink } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import type { Floor } from '@/server/floor'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
 export type Block = {

@@ -1,8 +1,8 @@
-import type { JobPlan, Outage } from '@/core/job'
+import type { JobPlan } from '@/core/offer'
+import type { Floor, Outage } from '@/core/planning'
+import { everyone } from '@/core/shop'
 import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
-import type { Floor } from '@/server/floor'
-import { fingerprint } from '@/server/proposal'
-import { everyone } from '@/server/shop-store'
+import { fingerprint } from '@/server/planning/proposal'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { type Timeline, within } from './timeline'
 

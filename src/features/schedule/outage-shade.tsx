@@ -1,4 +1,4 @@
-import type { Outage } from '@/core/job'
+import type { Outage } from '@/core/planning'
 import type { BoardRow } from './board-view'
 import { type Timeline, widthOf, xOf } from './timeline'
 

@@ -2,8 +2,8 @@
 
 import { useTransition } from 'react'
 import type { Instant } from '@/core/time'
-import { takePlan } from '@/server/actions/plan-all'
-import type { Proposal } from '@/server/proposal'
+import { takePlan } from '@/server/planning/plan-actions'
+import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { duration, moment } from '@/ui/when'
 

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import type { Outage } from '@/core/job'
+import type { Outage } from '@/core/planning'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import {
   foresee,
@@ -10,8 +10,8 @@ import {
   isBack,
   type OutageAnswer,
   type TypedOutage,
-} from '@/server/actions/outage'
-import type { Proposal } from '@/server/proposal'
+} from '@/server/planning/outage-actions'
+import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

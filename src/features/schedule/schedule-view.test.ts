@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import type { PlannedOperation } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import type { ChainLink } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
 import { nights, timelineFrom, widthOf, xOf } from './timeline'

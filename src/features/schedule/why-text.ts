@@ -1,4 +1,5 @@
-import { AIR, type PlannedOperation, plannedId } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import { AIR, plannedId } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'

@@ -1,4 +1,4 @@
-import { BAY_KINDS, type BayKind, type TypedCrew } from '@/core/job'
+import { BAY_KINDS, type BayKind, type TypedCrew } from '@/core/planning'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Checks } from './checks'

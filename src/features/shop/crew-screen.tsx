@@ -1,9 +1,9 @@
 'use client'
 
 import { type ReactNode, useState, useTransition } from 'react'
-import type { TypedCrew, TypedWeek } from '@/core/job'
+import type { TypedCrew, TypedWeek } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
-import { type CrewAnswer, keepCrew } from '@/server/actions/crew'
+import { type CrewAnswer, keepCrew } from '@/server/shop/crew-actions'
 import { Button } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { BayForm } from './bay-form'

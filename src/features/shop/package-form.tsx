@@ -11,7 +11,7 @@ import {
   TRADE_NAME,
   VENDOR_STAGE_NAME,
   type Vendor,
-} from '@/core/job'
+} from '@/core/offer'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

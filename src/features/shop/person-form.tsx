@@ -1,4 +1,5 @@
-import { SKILLS, type Skill, type TypedCrew, WEEK } from '@/core/job'
+import { SKILLS, type Skill, WEEK } from '@/core/offer'
+import type { TypedCrew } from '@/core/planning'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { Checks } from './checks'

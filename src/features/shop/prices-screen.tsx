@@ -1,8 +1,8 @@
 'use client'
 
 import { type ReactNode, useState, useTransition } from 'react'
-import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/job'
-import { keepPrices, type PricesAnswer } from '@/server/actions/prices'
+import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
+import { keepPrices, type PricesAnswer } from '@/server/shop/price-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PatientLink } from '@/ui/patient-link'

@@ -1,10 +1,10 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
+import type { WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
 import { drawnShare, lanceBottle, lanceErrorText, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
-import { keepShop } from '@/server/actions/shop'
-import type { WashSetup } from '@/server/shop-store'
+import { keepShop } from '@/server/shop/shop-actions'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

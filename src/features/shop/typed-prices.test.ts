@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/job'
+import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
 import setup from '../../../demo/setup.json'
 import { pricesOf, typedPrices } from './typed-prices'
 

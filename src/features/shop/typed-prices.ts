@@ -8,7 +8,7 @@ import {
   type Vendor,
   type VendorDays,
   type VendorStage,
-} from '@/core/job'
+} from '@/core/offer'
 import { typedNumber } from '@/ui/typed-number'
 
 /** Prices as they are typed: amounts in the currency, times in hours, everything as text until it is kept. */

@@ -8,7 +8,7 @@ import {
   VENDOR_STAGES,
   type VendorStage,
   WEEK,
-} from '@/core/job'
+} from '@/core/offer'
 import type { Weekday } from '@/core/time'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'

@@ -1,4 +1,5 @@
-import { type TypedWeek, WEEK } from '@/core/job'
+import { WEEK } from '@/core/offer'
+import type { TypedWeek } from '@/core/planning'
 import type { Weekday } from '@/core/time'
 import { Field } from '@/ui/field'
 

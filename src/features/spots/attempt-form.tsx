@@ -11,7 +11,7 @@ import {
   type Severity,
 } from '@/core/survey'
 import { HAZES, type Haze, HEATS, type Heat, VERDICT_WORDS, VERDICTS, type Verdict } from '@/core/test-spot'
-import { keepAttempt } from '@/server/actions/spots'
+import { keepAttempt } from '@/server/survey/spot-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

@@ -6,8 +6,8 @@ import { processOf } from '@/core/correction'
 import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
 import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
-import { takeBackAttempt } from '@/server/actions/spots'
-import type { KeptAttempt } from '@/server/spot-store'
+import { takeBackAttempt } from '@/server/survey/spot-actions'
+import type { KeptAttempt } from '@/server/survey/spot-store'
 import { moment } from '@/ui/when'
 
 type Props = {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from 'vitest'
 import { PROCESSES } from '@/core/correction'
+import { chips, offerInput, swirls } from '@/core/offer/offer.fixture'
 import { DEFECT_MODEL } from '@/core/survey'
 import { studyGroup } from '@/core/test-spot'
-import { chips, offerInput, swirls } from '../../core/job/fixture'
-import { attempt } from '../../core/test-spot/fixture'
+import { attempt } from '@/core/test-spot/spots.fixture'
 import { ladderFor, markOn, panelToTry, rungOf } from './ladder'
 
 const { judgement } = offerInput({ thin: ['roof'] })

@@ -1,6 +1,6 @@
 'use client'
 
-import { countBottle, throwBottle } from '@/server/actions/stock'
+import { countBottle, throwBottle } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
 import { NumberEditor } from './number-editor'
 import { useStockAction } from './use-stock-action'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { StockAnswer } from '@/server/actions/stock'
+import type { StockAnswer } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

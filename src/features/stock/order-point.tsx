@@ -1,6 +1,6 @@
 'use client'
 
-import { setReorder } from '@/server/actions/stock'
+import { setReorder } from '@/server/stock/stock-actions'
 import { NumberEditor } from './number-editor'
 
 /** What the shop wants to have left of a product. */

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Product } from '@/core/coating'
-import { receiveBottles } from '@/server/actions/stock'
+import { receiveBottles } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { type Supply, type SupplyKind, type SupplyState, supplyState } from '@/core/stock'
-import { addSet, countSet, renewSet, washSet } from '@/server/actions/stock'
+import { addSet, countSet, renewSet, washSet } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import type { StockAnswer } from '@/server/actions/stock'
+import type { StockAnswer } from '@/server/stock/stock-actions'
 
 /** Runs a change of the shelf and keeps what was refused, at its field, until the next. */
 export function useStockAction() {

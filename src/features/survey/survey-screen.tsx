@@ -12,12 +12,12 @@ import {
   type School,
   takenByPanel,
 } from '@/core/survey'
+import type { Vehicle } from '@/core/vehicle'
 import { isMetal, panelsOf } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
-import { readGloss } from '@/server/actions/survey'
-import type { EarlierVisit } from '@/server/history'
-import type { Vehicle } from '@/server/job-store'
-import type { StoredSurvey } from '@/server/survey-store'
+import { readGloss } from '@/server/survey/survey-actions'
+import type { StoredSurvey } from '@/server/survey/survey-store'
+import type { EarlierVisit } from '@/server/vehicles/earlier-visits'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
 import { DefectEditor } from './defect-editor'

@@ -2,8 +2,8 @@
 
 import { useCallback, useRef, useState } from 'react'
 import { mergeSurveys, type SurveyRecord } from '@/core/survey'
-import { keepSurvey } from '@/server/actions/survey'
-import type { StoredSurvey } from '@/server/survey-store'
+import { keepSurvey } from '@/server/survey/survey-actions'
+import type { StoredSurvey } from '@/server/survey/survey-store'
 import { holdLinks } from '@/ui/patient-link'
 
 export type SaveState =

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState, useTransition } from 'react'
-import { readBrought } from '@/server/actions/history'
+import { readBrought } from '@/server/vehicles/history-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 

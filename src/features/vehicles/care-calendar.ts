@@ -1,9 +1,9 @@
 import type { Knex } from 'knex'
 import { careIcalendar, careMilestones } from '@/core/aftercare'
+import type { KnownVehicle } from '@/core/job'
+import type { Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
-import type { Shop } from '@/server/shop-store'
-import { loadVehicleCare } from '@/server/vehicle-care'
-import type { KnownVehicle } from '@/server/vehicle-store'
+import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 
 /** Milestones of a coating stand in the calendar for so long after it was laid, days. */
 const FRESH_DAYS = 45

@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
+import type { Customer } from '@/core/customer'
 import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/messages'
-import { saveContact, type TypedContact } from '@/server/actions/messages'
-import type { Customer } from '@/server/vehicle-store'
+import { saveContact, type TypedContact } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

@@ -2,8 +2,8 @@
 
 import type { Instant } from '@/core/time'
 import { PrivateLinks } from '@/features/links/private-links'
-import { closePage, makePage } from '@/server/actions/messages'
-import type { PrivateLink } from '@/server/private-links'
+import type { PrivateLink } from '@/server/links/private-links'
+import { closePage, makePage } from '@/server/messages/message-actions'
 
 type Props = { vehicleId: string; links: readonly PrivateLink[]; zone: string; now: Instant }
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Panel } from '@/core/vehicle'
-import { tellRemoval } from '@/server/actions/ledger'
+import { tellRemoval } from '@/server/vehicles/ledger-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

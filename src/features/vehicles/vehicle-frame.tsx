@@ -1,5 +1,5 @@
+import type { KnownVehicle } from '@/core/job'
 import { PAINT_SYSTEM_GUIDE, SHAPE_NAME, STORAGE_NAME, WASHING_NAME } from '@/core/vehicle'
-import type { KnownVehicle } from '@/server/vehicle-store'
 import { ButtonLink } from '@/ui/button'
 import { SideView } from '@/ui/side-view'
 import { VehicleRooms } from './vehicle-rooms'

@@ -2,8 +2,8 @@
 
 import Link from 'next/link'
 import { useRef, useState } from 'react'
-import { findVehicles } from '@/server/actions/known'
-import type { KnownVehicle } from '@/server/vehicle-store'
+import type { KnownVehicle } from '@/core/job'
+import { findVehicles } from '@/server/intake/known-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'

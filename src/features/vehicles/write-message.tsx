@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import type { Customer } from '@/core/customer'
 import {
   CHANNEL_NAME,
   HELD_TEXT,
@@ -11,8 +12,7 @@ import {
   type Template,
 } from '@/core/messages'
 import type { LocalDay } from '@/core/time'
-import { writeToOwner } from '@/server/actions/messages'
-import type { Customer } from '@/server/vehicle-store'
+import { writeToOwner } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

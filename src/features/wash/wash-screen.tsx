@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { useMemo, useRef, useState } from 'react'
+import type { WashSetup } from '@/core/shop'
 import {
   CLEAN,
   type Contamination,
@@ -16,9 +17,8 @@ import {
   ZONE_NAME,
   ZONES,
 } from '@/core/wash'
-import { keepWash } from '@/server/actions/wash'
-import type { WashSetup } from '@/server/shop-store'
-import type { StoredWash, WashFindings } from '@/server/wash-store'
+import { keepWash } from '@/server/survey/wash-actions'
+import type { StoredWash, WashFindings } from '@/server/survey/wash-store'
 import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { holdLinks } from '@/ui/patient-link'

@@ -3,8 +3,8 @@
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { Panel } from '@/core/vehicle'
-import { waysOfPanel } from '@/server/actions/ways'
-import type { PanelWay } from '@/server/ways'
+import { waysOfPanel } from '@/server/survey/way-actions'
+import type { PanelWay } from '@/server/survey/ways'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { progressAt } from '@/core/job'
-import type { CardView } from '@/server/card'
+import type { CardView } from '@/server/work/card'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { usePhotos } from '../photos/use-photos'

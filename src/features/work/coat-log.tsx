@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { CoatLog } from '@/core/card'
-import type { CoatSheet } from '@/server/card-sheets'
+import type { CoatSheet } from '@/server/work/card-sheets'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

@@ -3,7 +3,7 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
-import type { PlannedOperation } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
 import { Button } from '@/ui/button'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { LiveJob, Progress } from '@/core/job'
+import type { Floor, FloorJob } from '@/core/planning'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
-import type { Floor, FloorJob } from '@/server/floor'
 import { dayCars } from './day'
 
 const NOON = instantOrThrow('2027-01-13T12:00:00Z')

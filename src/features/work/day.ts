@@ -1,6 +1,7 @@
-import { type PlannedOperation, type Progress, progressAt } from '@/core/job'
+import { type Progress, progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import type { Floor } from '@/core/planning'
 import { dayIn, type Instant } from '@/core/time'
-import type { Floor } from '@/server/floor'
 
 /** What somebody does on one day, car by car. Plain data. */
 

@@ -2,7 +2,8 @@
 
 import { useState } from 'react'
 import { highSpotAdvice, workOn } from '@/core/card'
-import { type PlannedOperation, progressAt } from '@/core/job'
+import { progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'

@@ -1,5 +1,5 @@
-import type { PlannedOperation } from '@/core/job'
 import { progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import type { Instant } from '@/core/time'
 import { plusMinutes } from '@/core/time'
 import { moment } from '@/ui/when'

@@ -1,9 +1,9 @@
 'use client'
 
 import { useState, useTransition } from 'react'
-import type { PlannedOperation } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
-import { finishOperation, type WorkAnswer } from '@/server/actions/work'
+import { finishOperation, type WorkAnswer } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

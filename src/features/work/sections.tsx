@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
-import type { PlannedOperation } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'

@@ -14,7 +14,9 @@ import {
   WHEEL_CHECKS,
   workOn,
 } from '@/core/card'
-import { openedWindow, type PlannedOperation, progressAt } from '@/core/job'
+import { progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { Button } from '@/ui/button'
 import { duration, moment } from '@/ui/when'

@@ -2,7 +2,7 @@
 
 import { AlertDialog } from 'radix-ui'
 import { useState, useTransition } from 'react'
-import { takeOperationBack } from '@/server/actions/work'
+import { takeOperationBack } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
 
 /** Asks once, and takes a tick back. */

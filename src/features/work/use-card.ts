@@ -11,7 +11,7 @@ import {
   withEntry,
 } from '@/core/card'
 import type { Instant } from '@/core/time'
-import type { CardView } from '@/server/card'
+import type { CardView } from '@/server/work/card'
 import { type OutboxState, OutboxStore, type ShopReply } from './outbox-store'
 
 /** A job card that goes on by itself: what the shop knows, and on top of it what this tablet has still to tell. */

@@ -1,8 +1,11 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
 import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product } from '@/core/coating'
-import { type LiveJob, openedWindow, type PlannedOperation, progressAt, type Stage } from '@/core/job'
+import type { Stage } from '@/core/job'
+import { type LiveJob, progressAt } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import type { Floor, FloorJob } from '@/core/planning'
+import { openedWindow } from '@/core/planning'
 import { type Instant, plusMinutes } from '@/core/time'
-import type { Floor, FloorJob } from '@/server/floor'
 
 /** What the yard shows, worked out from the floor at one moment. No sentences yet: those are made on the screen. */
 

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
 import { dayIn } from '@/core/time'
 import { DueScreen } from '@/features/aftercare/due-screen'
+import { countDue, DUE_FILTERS, type DueFilter, listDue } from '@/server/aftercare/due-list'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { countDue, DUE_FILTERS, type DueFilter, listDue } from '@/server/due-list'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Aftercare' }
 

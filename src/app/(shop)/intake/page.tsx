@@ -1,11 +1,11 @@
 import type { Metadata } from 'next'
 import { dayIn } from '@/core/time'
 import { IntakeForm } from '@/features/intake/intake-form'
-import { pastOf } from '@/server/actions/known'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
-import { recentlyGone } from '@/server/vehicle-store'
+import { database } from '@/server/db/connection'
+import { pastOf } from '@/server/intake/known-actions'
+import { loadShop } from '@/server/shop/shop-store'
+import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Take in' }
 

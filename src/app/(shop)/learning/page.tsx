@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
 import { LearningScreen } from '@/features/learning/learning-screen'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadLearned, PERIODS } from '@/server/learning'
-import { listPaceChanges } from '@/server/lesson-store'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadLearned, PERIODS } from '@/server/learning/learning'
+import { listPaceChanges } from '@/server/learning/lesson-store'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Learning' }
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { PRACTICE_PANELS, practicePanel } from '@/core/practice'
 import { PracticeScreen } from '@/features/practice/practice-screen'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Practice' }
 

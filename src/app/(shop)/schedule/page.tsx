@@ -3,9 +3,9 @@ import { dayIn, isLocalDay } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
 import { isSpan } from '@/features/schedule/timeline'
-import { database } from '@/server/db'
-import { moveHistory } from '@/server/moving'
-import { requestFloor } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestFloor } from '@/server/floor/request-floor'
+import { moveHistory } from '@/server/planning/moving'
 
 export const metadata: Metadata = { title: 'Schedule' }
 

@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { ShopScreen } from '@/features/shop/shop-screen'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Shop' }
 

@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { StockScreen } from '@/features/stock/stock-screen'
-import { database } from '@/server/db'
-import { requestFloor } from '@/server/request-floor'
-import { loadShelf } from '@/server/shelf'
+import { database } from '@/server/db/connection'
+import { requestFloor } from '@/server/floor/request-floor'
+import { loadShelf } from '@/server/stock/shelf'
 
 export const metadata: Metadata = { title: 'Stock' }
 

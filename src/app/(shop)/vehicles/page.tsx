@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { VehicleList } from '@/features/vehicles/vehicle-list'
-import { database } from '@/server/db'
-import { listKnown } from '@/server/vehicle-store'
+import { database } from '@/server/db/connection'
+import { listKnown } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Vehicles' }
 

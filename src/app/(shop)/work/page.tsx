@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
+import { everyone } from '@/core/shop'
 import { Live } from '@/features/frame/live'
 import { dayCars } from '@/features/work/day'
 import { DayScreen } from '@/features/work/day-screen'
-import { requestFloor } from '@/server/request-floor'
-import { everyone } from '@/server/shop-store'
+import { requestFloor } from '@/server/floor/request-floor'
 
 export const metadata: Metadata = { title: 'Today at the cars' }
 

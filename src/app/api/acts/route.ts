@@ -1,8 +1,8 @@
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
-import { takeActs } from '@/server/at-the-car'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
+import { database } from '@/server/db/connection'
+import { takeActs } from '@/server/work/at-the-car'
 
 /** A tablet that was away for a day sends what it has in pieces of this many. */
 const BATCH_MOST = 400

@@ -1,5 +1,5 @@
-import { database } from '@/server/db'
-import { floorRevision } from '@/server/revision'
+import { database } from '@/server/db/connection'
+import { floorRevision } from '@/server/floor/revision'
 
 /** Another word whenever something has happened on the floor: pages that show it ask, and load again only then. */
 export async function GET() {

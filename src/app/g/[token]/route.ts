@@ -1,7 +1,7 @@
 import { handoverResponse } from '@/features/handover/handover-response'
-import { database } from '@/server/db'
-import { jobOfLink } from '@/server/job-links'
-import { requestFloor } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestFloor } from '@/server/floor/request-floor'
+import { jobOfLink } from '@/server/links/job-links'
 
 /** The private link of a customer: the sheet of their car and nothing else. */
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {

@@ -2,7 +2,7 @@
 
 import { useState, useTransition } from 'react'
 import type { Rearranged } from '@/core/schedule'
-import { moveThere, setPinned } from '@/server/actions/move'
+import { moveThere, setPinned } from '@/server/planning/move-actions'
 import { Button } from '@/ui/button'
 import { moment } from '@/ui/when'
 import type { BoardView } from '../board-view'

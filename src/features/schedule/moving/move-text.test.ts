@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { PlannedOperation } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
 import { type MoveNames, refusalText, wayText } from './move-text'

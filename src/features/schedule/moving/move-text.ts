@@ -1,4 +1,5 @@
-import { AIR, inTitles, type PlannedOperation, plannedId } from '@/core/job'
+import type { PlannedOperation } from '@/core/offer'
+import { AIR, inTitles, plannedId } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'

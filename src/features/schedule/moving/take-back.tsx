@@ -1,8 +1,8 @@
 'use client'
 
 import { useEffect, useState, useTransition } from 'react'
-import { type MoveAnswer, redo, undo } from '@/server/actions/move'
-import type { MoveHistory } from '@/server/moving'
+import { type MoveAnswer, redo, undo } from '@/server/planning/move-actions'
+import type { MoveHistory } from '@/server/planning/moving'
 import { Button } from '@/ui/button'
 import { SILENT } from '../proposed-plan'
 

@@ -4,8 +4,8 @@ import { type Remote, releaseProxy, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { ScheduleReason, Tried } from '@/core/schedule'
 import type { Instant } from '@/core/time'
-import { whatToMove } from '@/server/actions/move'
-import type { PlannedFrom } from '@/server/proposal'
+import { whatToMove } from '@/server/planning/move-actions'
+import type { PlannedFrom } from '@/server/planning/proposal'
 import type { Move, Mover } from '@/workers/mover'
 
 type Opened = { worker: Worker; mover: Remote<Mover>; from: PlannedFrom }

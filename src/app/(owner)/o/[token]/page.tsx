@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation'
 import { OwnerPageScreen } from '@/features/owner/owner-page-screen'
+import { loadOwnerPage } from '@/server/aftercare/owner-page'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadOwnerPage } from '@/server/owner-page'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
 
 /** The page of an owner: their car and nothing else. */
 export default async function OwnerPage({ params }: { params: Promise<{ token: string }> }) {

@@ -3,11 +3,11 @@ import { MessagesScreen } from '@/features/aftercare/messages-screen'
 import { proposalViews } from '@/features/aftercare/proposal-view'
 import { Live } from '@/features/frame/live'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { listMessages, unreadReplies } from '@/server/message-store'
-import { proposeMessages } from '@/server/proposed-messages'
-import { loadShop } from '@/server/shop-store'
-import { platesOf } from '@/server/vehicle-store'
+import { database } from '@/server/db/connection'
+import { listMessages, unreadReplies } from '@/server/messages/message-store'
+import { proposeMessages } from '@/server/messages/proposed-messages'
+import { loadShop } from '@/server/shop/shop-store'
+import { platesOf } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Messages' }
 

@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
 import { LANGUAGES, OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
-import { database } from '@/server/db'
-import { templateFor } from '@/server/message-store'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { templateFor } from '@/server/messages/message-store'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Texts and times' }
 

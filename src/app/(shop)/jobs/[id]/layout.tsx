@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { JobHeader } from '@/features/frame/job-header'
-import { requestJob } from '@/server/request-floor'
+import { requestJob } from '@/server/floor/request-floor'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 

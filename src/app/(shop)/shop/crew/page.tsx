@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
-import { typedCrew } from '@/core/job'
+import { typedCrew } from '@/core/planning'
 import { dayIn } from '@/core/time'
 import { CrewScreen } from '@/features/shop/crew-screen'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop, shopVersion } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'People, bays and hours' }
 

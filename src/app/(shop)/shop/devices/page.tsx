@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
 import { DevicesScreen } from '@/features/shop/devices-screen'
-import { bayAir, listSpells } from '@/server/air'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { bayAir, listSpells } from '@/server/shop/air'
+import { loadShop } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Sensors' }
 

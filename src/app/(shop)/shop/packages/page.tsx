@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
 import { PackagesScreen } from '@/features/shop/packages-screen'
-import { database } from '@/server/db'
-import { loadShop, shopVersion } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Packages' }
 

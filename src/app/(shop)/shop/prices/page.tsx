@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
-import { daysOfCalendar } from '@/core/job'
+import { daysOfCalendar } from '@/core/offer'
 import { PricesScreen } from '@/features/shop/prices-screen'
-import { database } from '@/server/db'
-import { loadShop, shopVersion } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Prices' }
 

@@ -2,7 +2,7 @@ import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { VehicleHeader } from '@/features/vehicles/vehicle-frame'
-import { requestVehicle } from '@/server/request-floor'
+import { requestVehicle } from '@/server/floor/request-floor'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 

@@ -2,10 +2,10 @@ import { notFound } from 'next/navigation'
 import { Live } from '@/features/frame/live'
 import { CareOverview } from '@/features/vehicles/care-overview'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { requestVehicle } from '@/server/request-floor'
-import { loadShop } from '@/server/shop-store'
-import { loadVehicleCare } from '@/server/vehicle-care'
+import { database } from '@/server/db/connection'
+import { requestVehicle } from '@/server/floor/request-floor'
+import { loadShop } from '@/server/shop/shop-store'
+import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 
 export default async function VehiclePage({ params }: { params: Promise<{ id: string }> }) {
   const known = await requestVehicle((await params).id)

@@ -1,4 +1,4 @@
-import { readPhoto } from '@/server/photo-files'
+import { readPhoto } from '@/server/photos/photo-files'
 
 /** A photograph by the hash of what is in it, whole or small. It never changes, so it is kept for good. */
 export async function GET(request: Request, { params }: { params: Promise<{ hash: string }> }) {

@@ -1,7 +1,7 @@
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { feed } from '@/server/feeds'
-import { loadFloor } from '@/server/floor'
+import { database } from '@/server/db/connection'
+import { loadFloor } from '@/server/floor/floor'
+import { feed } from '@/server/planning/feeds'
 
 /** A calendar to subscribe to: `/calendars/people/ID.ics`, `/calendars/bays/ID.ics`, `/calendars/shop/all.ics`. */
 export async function GET(

@@ -1,7 +1,7 @@
 import { z } from 'zod'
+import { askForVisit } from '@/server/aftercare/owner-wish'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { askForVisit } from '@/server/owner-wish'
+import { database } from '@/server/db/connection'
 
 const wishSchema = z.object({ fromDay: z.string().max(20), words: z.string().max(1000) })
 

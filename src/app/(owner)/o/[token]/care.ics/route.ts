@@ -1,9 +1,9 @@
 import { careCalendarResponse } from '@/features/vehicles/care-calendar'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { vehicleOfLink } from '@/server/owner-links'
-import { loadShop } from '@/server/shop-store'
-import { findKnown } from '@/server/vehicle-store'
+import { database } from '@/server/db/connection'
+import { vehicleOfLink } from '@/server/links/owner-links'
+import { loadShop } from '@/server/shop/shop-store'
+import { findKnown } from '@/server/vehicles/vehicle-store'
 
 /** The calendar of an owner's car, to be subscribed to for as long as the link is open. */
 export async function GET(_request: Request, { params }: { params: Promise<{ token: string }> }) {

@@ -1,9 +1,9 @@
 import { careIcalendar } from '@/core/aftercare'
-import { loadCare } from '@/server/care'
+import { loadCare } from '@/server/aftercare/care'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { findJob } from '@/server/job-store'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { loadShop } from '@/server/shop/shop-store'
 
 /** The cure calendar as a file for any calendar program. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

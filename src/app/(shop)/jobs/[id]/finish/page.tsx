@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
 import { FinishScreen } from '@/features/handover/finish-screen'
-import { database } from '@/server/db'
-import { loadHandover } from '@/server/handover'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadHandover } from '@/server/handover/handover'
 import { ButtonLink } from '@/ui/button'
 
 export default async function FinishPage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation'
 import { HandoverSheet } from '@/features/handover/handover-sheet'
 import { handoverPaper } from '@/features/handover/paper'
-import { database } from '@/server/db'
-import { loadHandover } from '@/server/handover'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadHandover } from '@/server/handover/handover'
 
 export default async function HandoverSheetPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

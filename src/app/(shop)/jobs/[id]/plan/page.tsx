@@ -1,11 +1,11 @@
 import { notFound } from 'next/navigation'
 import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
-import { bayAir, believed } from '@/server/air'
-import { database } from '@/server/db'
-import { loadWorked, offersFor } from '@/server/offers'
-import { listQuotes } from '@/server/quote-store'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadWorked, offersFor } from '@/server/quotes/offers'
+import { listQuotes } from '@/server/quotes/quote-store'
+import { bayAir, believed } from '@/server/shop/air'
 
 type Props = {
   params: Promise<{ id: string }>

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation'
 import { PromisesScreen } from '@/features/promises/promises-screen'
-import { database } from '@/server/db'
-import { listPromises } from '@/server/promise-store'
-import { promisesOf } from '@/server/promised'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { listPromises } from '@/server/survey/promise-store'
+import { promisesOf } from '@/server/survey/promised'
 
 export default async function PromisesPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,9 +1,9 @@
 import { paperOf } from '@/features/quote/paper'
 import { quotePdf } from '@/features/quote/quote-pdf'
-import { database } from '@/server/db'
-import { findJob } from '@/server/job-store'
-import { listQuotes } from '@/server/quote-store'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { listQuotes } from '@/server/quotes/quote-store'
+import { loadShop } from '@/server/shop/shop-store'
 
 /** One version of a quote as PDF; the newest where none is named. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation'
 import { beginChoices } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
-import { database } from '@/server/db'
-import { loadWorked } from '@/server/offers'
-import { listQuotes } from '@/server/quote-store'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadWorked } from '@/server/quotes/offers'
+import { listQuotes } from '@/server/quotes/quote-store'
 import { ButtonLink } from '@/ui/button'
 
 type Props = {

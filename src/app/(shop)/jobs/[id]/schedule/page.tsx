@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
 import { JobSchedule } from '@/features/schedule/job-schedule'
-import { whyNotEarlier } from '@/server/offers'
-import { requestJob } from '@/server/request-floor'
+import { requestJob } from '@/server/floor/request-floor'
+import { whyNotEarlier } from '@/server/quotes/offers'
 
 export default async function JobSchedulePage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

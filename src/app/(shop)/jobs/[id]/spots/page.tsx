@@ -1,11 +1,11 @@
 import { notFound } from 'next/navigation'
 import { SpotsScreen } from '@/features/spots/spots-screen'
-import { database } from '@/server/db'
-import { loadJudged } from '@/server/judged'
-import { loadPaintStudy } from '@/server/paint-memory'
-import { listPhotos } from '@/server/photo-store'
-import { requestJob } from '@/server/request-floor'
-import { listAttempts } from '@/server/spot-store'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { listPhotos } from '@/server/photos/photo-store'
+import { loadJudged } from '@/server/survey/judged'
+import { loadPaintStudy } from '@/server/survey/paint-memory'
+import { listAttempts } from '@/server/survey/spot-store'
 
 export default async function SpotsPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,12 +1,12 @@
 import { notFound } from 'next/navigation'
 import { SurveyScreen } from '@/features/survey/survey-screen'
-import { findAgreement } from '@/server/agreement-store'
-import { database } from '@/server/db'
-import { earlierVisits } from '@/server/history'
-import { findJob } from '@/server/job-store'
-import { ledgerBefore } from '@/server/ledger-store'
-import { loadShop } from '@/server/shop-store'
-import { loadSurvey } from '@/server/survey-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { findAgreement } from '@/server/quotes/agreement-store'
+import { loadShop } from '@/server/shop/shop-store'
+import { loadSurvey } from '@/server/survey/survey-store'
+import { earlierVisits } from '@/server/vehicles/earlier-visits'
+import { ledgerBefore } from '@/server/vehicles/ledger-store'
 
 export default async function SurveyPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,12 +1,12 @@
 import { notFound } from 'next/navigation'
 import { WalkScreen } from '@/features/walk/walk-screen'
-import { findAgreement } from '@/server/agreement-store'
-import { database } from '@/server/db'
-import { findJob } from '@/server/job-store'
-import { ledgerBefore } from '@/server/ledger-store'
-import { listPhotos } from '@/server/photo-store'
-import { loadShop } from '@/server/shop-store'
-import { loadSurvey } from '@/server/survey-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { listPhotos } from '@/server/photos/photo-store'
+import { findAgreement } from '@/server/quotes/agreement-store'
+import { loadShop } from '@/server/shop/shop-store'
+import { loadSurvey } from '@/server/survey/survey-store'
+import { ledgerBefore } from '@/server/vehicles/ledger-store'
 
 export default async function WalkPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

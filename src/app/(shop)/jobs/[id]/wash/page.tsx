@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation'
 import { WashScreen } from '@/features/wash/wash-screen'
-import { bayAir, believed } from '@/server/air'
-import { database } from '@/server/db'
-import { requestJob } from '@/server/request-floor'
-import { washedCar } from '@/server/wash-plan'
-import { loadWash } from '@/server/wash-store'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { bayAir, believed } from '@/server/shop/air'
+import { washedCar } from '@/server/survey/wash-plan'
+import { loadWash } from '@/server/survey/wash-store'
 
 /** What is typed in where no sensor says anything: air in which either wash is possible, °C (mem). */
 const MILD_C = 12

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
 import { CardScreen } from '@/features/work/card-screen'
-import { loadCardView } from '@/server/card'
-import { database } from '@/server/db'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadCardView } from '@/server/work/card'
 import { ButtonLink } from '@/ui/button'
 
 export default async function WorkPage({ params }: { params: Promise<{ id: string }> }) {

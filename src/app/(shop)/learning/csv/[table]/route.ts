@@ -1,8 +1,8 @@
 import { writeCsv } from '@/core/learning'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { CSV_TABLES, loadLearned, PERIODS } from '@/server/learning'
-import { loadShop } from '@/server/shop-store'
+import { database } from '@/server/db/connection'
+import { CSV_TABLES, loadLearned, PERIODS } from '@/server/learning/learning'
+import { loadShop } from '@/server/shop/shop-store'
 
 /** One table of what was learned, as CSV (RFC 4180). */
 export async function GET(request: Request, { params }: { params: Promise<{ table: string }> }) {

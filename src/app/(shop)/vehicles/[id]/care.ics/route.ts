@@ -1,8 +1,8 @@
 import { careCalendarResponse } from '@/features/vehicles/care-calendar'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
-import { findKnown } from '@/server/vehicle-store'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
+import { findKnown } from '@/server/vehicles/vehicle-store'
 
 /** The year ahead of one vehicle for any calendar program. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

@@ -1,7 +1,7 @@
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
-import { historyFile } from '@/server/vehicle-history'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
+import { historyFile } from '@/server/vehicles/vehicle-history'
 
 /** The history of a vehicle as the file that is handed on. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

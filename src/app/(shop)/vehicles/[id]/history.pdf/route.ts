@@ -1,8 +1,8 @@
 import { historyPdf } from '@/features/vehicles/history-pdf'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { loadShop } from '@/server/shop-store'
-import { loadHistory, withPictures } from '@/server/vehicle-history'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
+import { loadHistory, withPictures } from '@/server/vehicles/vehicle-history'
 
 /** The history of a vehicle to be read. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation'
 import { HistoryScreen } from '@/features/vehicles/history-screen'
-import { listBrought } from '@/server/brought'
-import { database } from '@/server/db'
-import { requestVehicle } from '@/server/request-floor'
-import { loadShop } from '@/server/shop-store'
-import { loadTimeline } from '@/server/timeline'
+import { database } from '@/server/db/connection'
+import { requestVehicle } from '@/server/floor/request-floor'
+import { loadShop } from '@/server/shop/shop-store'
+import { listBrought } from '@/server/vehicles/brought'
+import { loadTimeline } from '@/server/vehicles/timeline'
 
 export default async function HistoryPage({ params }: { params: Promise<{ id: string }> }) {
   const known = await requestVehicle((await params).id)

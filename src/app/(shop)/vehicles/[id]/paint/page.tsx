@@ -1,11 +1,11 @@
 import { notFound } from 'next/navigation'
 import { PaintScreen } from '@/features/vehicles/paint-screen'
-import { database } from '@/server/db'
-import { loadLedger } from '@/server/ledger-store'
-import { requestVehicle } from '@/server/request-floor'
-import { loadShop } from '@/server/shop-store'
-import { loadTrends } from '@/server/trends'
-import { correctionsOf } from '@/server/vehicle-care'
+import { database } from '@/server/db/connection'
+import { requestVehicle } from '@/server/floor/request-floor'
+import { loadShop } from '@/server/shop/shop-store'
+import { loadLedger } from '@/server/vehicles/ledger-store'
+import { loadTrends } from '@/server/vehicles/trends'
+import { correctionsOf } from '@/server/vehicles/vehicle-care'
 
 export default async function PaintPage({ params }: { params: Promise<{ id: string }> }) {
   const known = await requestVehicle((await params).id)

@@ -1,6 +1,6 @@
-import { loadCardView } from '@/server/card'
-import { database } from '@/server/db'
-import { requestJob } from '@/server/request-floor'
+import { database } from '@/server/db/connection'
+import { requestJob } from '@/server/floor/request-floor'
+import { loadCardView } from '@/server/work/card'
 
 /** The card of a job as it stands now, for a tablet that looks again. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

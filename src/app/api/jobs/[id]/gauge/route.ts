@@ -1,10 +1,10 @@
 import { PHASES, type Phase } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
 import { cutPaint, inventPaint, SimulatedFilmGauge, seedOf, WET_GLOVE } from '@/devices/film-gauge'
-import { findAgreement } from '@/server/agreement-store'
-import { database } from '@/server/db'
-import { agreedCut } from '@/server/hand-over'
-import { findJob } from '@/server/job-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { agreedCut } from '@/server/handover/hand-over'
+import { findAgreement } from '@/server/quotes/agreement-store'
 
 const PAUSE_MS = 45
 

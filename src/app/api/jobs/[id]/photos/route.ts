@@ -2,10 +2,10 @@ import { z } from 'zod'
 import { PHASES } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { findJob } from '@/server/job-store'
-import { MOST_BYTES, photoErrorText, storePhoto } from '@/server/photo-files'
-import { addPhoto, listPhotos } from '@/server/photo-store'
+import { database } from '@/server/db/connection'
+import { findJob } from '@/server/floor/job-store'
+import { MOST_BYTES, photoErrorText, storePhoto } from '@/server/photos/photo-files'
+import { addPhoto, listPhotos } from '@/server/photos/photo-store'
 
 const querySchema = z.object({
   place: z.string().min(1),

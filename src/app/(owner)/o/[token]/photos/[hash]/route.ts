@@ -1,7 +1,7 @@
+import { mayShowPhoto } from '@/server/aftercare/owner-page'
 import { now } from '@/server/clock'
-import { database } from '@/server/db'
-import { mayShowPhoto } from '@/server/owner-page'
-import { readPhoto } from '@/server/photo-files'
+import { database } from '@/server/db/connection'
+import { readPhoto } from '@/server/photos/photo-files'
 
 /** A photograph that stands on an owner's page; any other is not there. */
 export async function GET(

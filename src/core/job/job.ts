@@ -1,0 +1,31 @@
+import type { Customer } from '../customer'
+import type { Instant, LocalDay } from '../time'
+import type { Purpose, Vehicle } from '../vehicle'
+
+/** What a vehicle comes for: the work it was taken in for, a look at its coating, or panels to be coated again. */
+export const JOB_KINDS = ['work', 'visit', 'repair'] as const
+
+export type JobKind = (typeof JOB_KINDS)[number]
+
+/** One stay of one vehicle. */
+export type Job = {
+  id: string
+  number: number
+  kind: JobKind
+  /** The visit at which a repair was found to be needed. */
+  fromJobId?: string
+  onGuarantee: boolean
+  customer: Customer
+  vehicle: Vehicle
+  purpose: Purpose
+  wishes: string
+  budgetCents?: number
+  odometerKm?: number
+  fuelPercent?: number
+  keys: string
+  belongings: string
+  warnings: string
+  arriveAt: Instant
+  wantedBy?: LocalDay
+  handedOverAt?: Instant
+}

@@ -1,0 +1,46 @@
+import type { JobPlan, PlannedOperation } from '../offer/operations'
+import type { PlacedOperation } from '../schedule'
+import { type Instant, plusMinutes } from '../time'
+
+/** How far an operation has come. */
+export type Progress =
+  | { kind: 'open' }
+  | { kind: 'started'; at: Instant; by?: string }
+  | { kind: 'done'; from: Instant; to: Instant; by?: string }
+
+/** A job as the shop floor has it: its plan and what has really happened. */
+export type LiveJob = {
+  id: string
+  arrive: Instant
+  due?: Instant
+  weight: number
+  plan: JobPlan
+  progress: Readonly<Record<string, Progress>>
+  /** Where each operation was last planned. */
+  published: readonly PlacedOperation[]
+  /** Operations that the manager wants to stay where they are planned. */
+  pinned?: readonly string[]
+}
+
+/**
+ * When an unattended wait began: where it was started, or at the real end of what it follows without a gap.
+ * Nobody presses a button for a cure.
+ */
+export function waitBegan(job: LiveJob, operation: PlannedOperation): Instant | undefined {
+  const progress = job.progress[operation.id]
+  if (progress?.kind === 'started') return progress.at
+  if (operation.mode !== 'unattended') return undefined
+  const link = job.plan.links.find(({ to, max }) => to === operation.id && max === 0)
+  const before = link && job.progress[link.from]
+  return before?.kind === 'done' ? before.to : undefined
+}
+
+/** An operation's progress as the clock has it: a wait that began is over when its minutes have passed. */
+export function progressAt(job: LiveJob, operation: PlannedOperation, now: Instant): Progress {
+  const known = job.progress[operation.id] ?? { kind: 'open' }
+  if (known.kind === 'done' || operation.mode !== 'unattended') return known
+  const began = waitBegan(job, operation)
+  if (!began) return known
+  const ends = plusMinutes(began, operation.minutes)
+  return ends <= now ? { kind: 'done', from: began, to: ends } : { kind: 'started', at: began }
+}

@@ -1,0 +1,14 @@
+import type { Instant } from '../time'
+import type { JobPlan } from './operations'
+import type { Summary } from './told'
+
+export type Agreement = {
+  jobId: string
+  packageKey: string
+  packageName: string
+  plan: JobPlan
+  summary: Summary
+  totalCents: number
+  promisedFor: Instant
+  agreedAt: Instant
+}

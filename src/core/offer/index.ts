@@ -1,0 +1,61 @@
+export type { Agreement } from './agreement'
+export { cautionFor, recipeFor } from './cautions'
+export { type Choices, choicesSchema, chosenOffer } from './choices'
+export { type Expectation, expectationOf, whyThis } from './expectation'
+export {
+  type ChosenExtra,
+  EXTRA,
+  EXTRA_KEYS,
+  type ExtraKey,
+  type ExtraProposal,
+  extraApplies,
+  includedCount,
+  mergeExtras,
+  proposeExtras,
+} from './extras'
+export {
+  freeSettings,
+  makeOffer,
+  type Offer,
+  type OfferChoices,
+  type OfferInput,
+  offerWith,
+  settingsOf,
+} from './offer'
+export {
+  type JobLink,
+  type JobPlan,
+  type JobStay,
+  OPERATION_KINDS,
+  type OperationKind,
+  type PlannedOperation,
+  planOperations,
+  type WorkOrder,
+} from './operations'
+export {
+  type PackageTemplate,
+  packageTemplateSchema,
+  type Rates,
+  ratesSchema,
+  type Terms,
+  termsSchema,
+} from './package'
+export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
+export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
+export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
+export type { Quote } from './quote-version'
+export { repairPlan, visitPlan } from './short-jobs'
+export { shortSummary } from './short-told'
+export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
+export { planSchema, type Summary, summaryOf, summarySchema } from './told'
+export {
+  TRADE_NAME,
+  TRADES,
+  type Trade,
+  VENDOR_STAGE_NAME,
+  VENDOR_STAGES,
+  type Vendor,
+  type VendorStage,
+  vendorSchema,
+} from './vendor'
+export { calendarOfDays, daysOfCalendar, type VendorDays, vendorDaysSchema, WEEK } from './vendor-days'

@@ -1,0 +1,69 @@
+import setupFile from '../../../demo/setup.json'
+import { catalogueSchema } from '../coating'
+import { unprobed } from '../correction'
+import catalogueFile from '../shop/starter/catalogue.json'
+import { type Defect, judge } from '../survey'
+import { isMetal, type PaintSystem, panelsOf, type Shape } from '../vehicle'
+import type { OfferInput } from './offer'
+import { packageTemplateSchema, ratesSchema } from './package'
+import { vendorSchema } from './vendor'
+
+/** A car and a shop for tests: the packages, products and vendors of the demo, swirls on every panel. */
+
+export const catalogue = catalogueSchema.parse(catalogueFile)
+export const templates = setupFile.packages.map((template) => packageTemplateSchema.parse(template))
+export const vendors = setupFile.vendors.map((vendor) => vendorSchema.parse(vendor))
+export const template = (key: string) => templates.find((each) => each.key === key)!
+export const product = (id: string) => catalogue.find((each) => each.id === id)!
+
+export const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 60, catchesNail: false }
+export const chips: Defect = { kind: 'chips', severity: 1, extentPercent: 5, catchesNail: true }
+
+type Car = {
+  shape?: Shape
+  paintSystem?: PaintSystem
+  /** µm on every metal panel, and on those that differ. */
+  filmUm?: number
+  thin?: readonly string[]
+  defects?: Record<string, readonly Defect[]>
+  films?: readonly string[]
+}
+
+export function offerInput(
+  {
+    shape = 'saloon',
+    paintSystem = 'clear-over-base',
+    filmUm = 120,
+    thin = [],
+    defects,
+    films = [],
+  }: Car = {},
+  more: Partial<OfferInput> = {},
+): OfferInput {
+  const panels = panelsOf(shape)
+  const read = (id: string) => (thin.includes(id) ? 70 : filmUm)
+  const judgement = judge({
+    panels,
+    paintSystem,
+    school: 'both',
+    readings: Object.fromEntries(
+      panels
+        .filter(({ substrate }) => isMetal(substrate))
+        .map(({ id }) => [id, [read(id) - 1, read(id) + 1, read(id)]]),
+    ),
+    defects: defects ?? Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
+    films,
+  })
+  return {
+    shape,
+    paintSystem,
+    knowledge: unprobed('medium'),
+    treatments: [],
+    judgement,
+    proposals: [],
+    catalogue,
+    vendors,
+    rates: ratesSchema.parse(setupFile.rates),
+    ...more,
+  }
+}

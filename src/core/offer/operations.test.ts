@@ -1,0 +1,138 @@
+import { describe, expect, test } from 'vitest'
+import { catalogueSchema } from '../coating'
+import { type ProcessKey, planCorrection, unprobed } from '../correction'
+import catalogueFile from '../shop/starter/catalogue.json'
+import { type Defect, judge } from '../survey'
+import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
+import { type JobPlan, planOperations } from './operations'
+
+const catalogue = catalogueSchema.parse(catalogueFile)
+const product = (id: string) => catalogue.find((each) => each.id === id)!
+const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 60, catchesNail: false }
+
+function plan(
+  strongest: ProcessKey,
+  layers: string[],
+  { shape = 'hatchback' as Shape, paintSystem = 'clear-over-base' as PaintSystem, defects = [swirls] } = {},
+): JobPlan {
+  const panels = panelsOf(shape)
+  const readings = Object.fromEntries(
+    panels.filter(({ substrate }) => isMetal(substrate)).map(({ id }) => [id, [118, 120, 119]]),
+  )
+  const judgement = judge({
+    panels,
+    paintSystem,
+    school: 'both',
+    readings,
+    defects: Object.fromEntries(panels.map(({ id }) => [id, defects])),
+  })
+  const correction = planCorrection(judgement.panels, {
+    paintSystem,
+    knowledge: unprobed('medium'),
+    care: 'usual',
+    strongest,
+    underCoating: layers.length > 0,
+  })
+  return planOperations({ shape, correction, layers: layers.map(product) })
+}
+const ids = ({ operations }: JobPlan) => operations.map(({ id }) => id)
+
+describe('what is done', () => {
+  test('an all-in-one sets before it is buffed off, and is never wiped away', () => {
+    expect(ids(plan('all-in-one', []))).toEqual(['wash', 'mask', 'polish', 'set', 'buff', 'finish'])
+  })
+  test('a coating stands on a wiped panel and is followed by its hold', () => {
+    expect(ids(plan('one-step-cut', ['ebb-single']))).toEqual([
+      'wash',
+      'mask',
+      'polish',
+      'wipe',
+      'layer-1',
+      'dry',
+      'finish',
+    ])
+  })
+  test('a two-step is cut all round, then refined all round', () => {
+    const operations = ids(plan('two-step', ['cladonia-base', 'tern-top']))
+    expect(operations.indexOf('cut')).toBeLessThan(operations.indexOf('refine'))
+    expect(operations.slice(-4)).toEqual(['layer-1', 'layer-2', 'dry', 'finish'])
+  })
+  test('matte and wrapped cars are never put under a machine', () => {
+    for (const paintSystem of ['matte', 'wrap'] as const) {
+      const operations = ids(plan('two-step-wool', ['ebb-single'], { paintSystem }))
+      expect(operations).not.toEqual(expect.arrayContaining(['cut']))
+      expect(operations).not.toEqual(expect.arrayContaining(['polish']))
+    }
+  })
+  test('a car without defects is not polished for nothing', () => {
+    expect(ids(plan('two-step', ['ebb-single'], { defects: [] }))).toEqual([
+      'wash',
+      'mask',
+      'wipe',
+      'layer-1',
+      'dry',
+      'finish',
+    ])
+  })
+})
+
+describe('how it hangs together', () => {
+  const lantern = plan('two-step', ['cladonia-base', 'tern-top', 'tern-top'])
+  test('each step follows the one before, so nothing can be forgotten', () => {
+    expect(lantern.links.map(({ from, to }) => [from, to])).toEqual(
+      ids(lantern)
+        .slice(1)
+        .map((to, index) => [ids(lantern)[index], to]),
+    )
+  })
+  test('a washed car does not gather dust for more than a day, a wiped one for more than two hours', () => {
+    expect(lantern.links.find(({ from }) => from === 'wash')?.max).toBe(1440)
+    expect(lantern.links.find(({ from }) => from === 'wipe')?.max).toBe(120)
+  })
+  test('a wait begins at once with the end of what it waits for', () => {
+    for (const { id } of lantern.operations.filter(({ mode }) => mode === 'unattended'))
+      expect(lantern.links.find(({ to }) => to === id)).toMatchObject({ min: 0, max: 0 })
+  })
+  test('the hold is the longest that any of its layers asks for', () => {
+    const mixed = plan('one-step-cut', ['ebb-single', 'tern-top'])
+    expect(mixed.operations.find(({ id }) => id === 'dry')?.minutes).toBe(
+      product('ebb-single').indoorHoldMinutes,
+    )
+  })
+  test('a layer is laid without a break, correction may pause', () => {
+    for (const { kind, mode } of lantern.operations) {
+      if (kind === 'layer') expect(mode).toBe('solid')
+      if (kind === 'cut' || kind === 'refine') expect(mode).toBe('pausable')
+    }
+  })
+})
+
+/** The trade's times are those of a car: a van, a house on wheels and a car without a roof are none. */
+const CARS = SHAPES.filter((shape) => !['van', 'motorhome', 'convertible'].includes(shape))
+
+describe.each(CARS)('times on a %s (common practice)', (shape) => {
+  const operations = plan('two-step', ['cladonia-base', 'tern-top'], { shape }).operations
+  const minutes = (id: string) => operations.find((operation) => operation.id === id)!.minutes
+  test('a layer takes three to four hours, as nearly as its size allows', () => {
+    expect(minutes('layer-1')).toBeGreaterThanOrEqual(160)
+    expect(minutes('layer-1')).toBeLessThanOrEqual(240)
+  })
+  test('a wash with decontamination takes about an hour and a half', () => {
+    expect(minutes('wash')).toBeGreaterThanOrEqual(75)
+    expect(minutes('wash')).toBeLessThanOrEqual(120)
+  })
+  test('all estimates are whole steps of five minutes', () => {
+    for (const operation of operations) expect(operation.minutes % 5).toBe(0)
+  })
+})
+
+const byHand = ({ minutes, people }: JobPlan['operations'][number]) => minutes * people
+
+test.each(['wash', 'layer-1'])('a larger body takes longer: %s', (id) => {
+  const minutes = [...SHAPES]
+    .sort((a, b) => paintedAreaM2(a) - paintedAreaM2(b))
+    .map((shape) =>
+      byHand(plan('two-step', ['cladonia-base'], { shape }).operations.find((each) => each.id === id)!),
+    )
+  expect(minutes).toEqual([...minutes].sort((a, b) => a - b))
+})

@@ -1,0 +1,269 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { PROCESS_KEYS, type ProcessKey } from '../correction'
+import { paintedAreaM2 } from '../vehicle'
+import { cautionFor } from './cautions'
+import { chosenOffer } from './choices'
+import { EXTRA, EXTRA_KEYS, includedCount, mergeExtras, proposeExtras } from './extras'
+import { makeOffer } from './offer'
+import { catalogue, chips, offerInput, product, swirls, template, templates, vendors } from './offer.fixture'
+import { packageTemplateSchema, termsSchema } from './package'
+import { packageFaults } from './package-faults'
+import { vendorSkill } from './skill'
+import { planSchema, summaryOf, summarySchema } from './told'
+import { TRADES } from './vendor'
+
+const shelf = { catalogue, vendors }
+const terms = termsSchema.parse({})
+
+describe('the times of a package (common practice)', () => {
+  test('an all-in-one on a clean middle-sized car: under two hours in all, 45 min of preparation, 40 at the machine, 30 to set', () => {
+    const { plan } = makeOffer(template('tideline'), offerInput({}, { contamination: 0 }))
+    const minutes = (id: string) => plan.operations.find((operation) => operation.id === id)!.minutes
+    expect(plan.operations.reduce((sum, operation) => sum + operation.minutes, 0)).toBeLessThan(120)
+    expect(minutes('wash') + minutes('mask') + minutes('finish')).toBeLessThanOrEqual(50)
+    expect(minutes('polish')).toBeGreaterThanOrEqual(35)
+    expect(minutes('polish')).toBeLessThanOrEqual(45)
+    expect(minutes('set') + minutes('buff')).toBe(30)
+  })
+  test('the dirtier the car, the longer the wash, and it never passes two and a half hours on a car', () => {
+    const wash = (contamination: number) =>
+      makeOffer(template('tideline'), offerInput({}, { contamination })).plan.operations[0]!.minutes
+    const minutes = [0, 10, 40, 70, 100].map(wash)
+    expect(minutes).toEqual(minutes.toSorted((a, b) => a - b))
+    expect(minutes.at(-1)!).toBeLessThanOrEqual(150)
+  })
+  test('a two-step under three layers is about three working days of one person, of it two for the paint', () => {
+    const { plan } = makeOffer(template('lantern'), offerInput())
+    const hours = (kinds: string[]) =>
+      plan.operations
+        .filter(({ kind }) => kinds.includes(kind))
+        .reduce((sum, { minutes, people }) => sum + minutes * people, 0) / 60
+    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeGreaterThan(13)
+    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeLessThan(18)
+  })
+})
+
+describe('a large body', () => {
+  test('is coated by two, and nothing without a break outlasts half a shift', () => {
+    for (const shape of ['van', 'motorhome'] as const) {
+      const { plan } = makeOffer(template('headland'), offerInput({ shape }))
+      const layer = plan.operations.find(({ kind }) => kind === 'layer')!
+      expect(layer.people).toBe(2)
+    }
+    const { plan } = makeOffer(template('headland'), offerInput({ shape: 'van' }))
+    for (const { mode, minutes } of plan.operations)
+      if (mode === 'solid') expect(minutes).toBeLessThanOrEqual(240)
+  })
+  test('two people are paid twice', () => {
+    const { plan, price } = makeOffer(template('headland'), offerInput({ shape: 'van' }))
+    const layer = plan.operations.find(({ kind }) => kind === 'layer')!
+    const coat = price.lines.find((line) => line.kind === 'labour' && line.skill === 'coat')!
+    expect(coat.kind === 'labour' && coat.minutes).toBeGreaterThanOrEqual(2 * layer.minutes)
+  })
+})
+
+describe('extras', () => {
+  const place = (id: string, name: string, kind: 'cloudy' | 'stained' | 'glass-spots') => ({
+    place: { id, name, surface: 'light' as const, drawn: true },
+    defects: [{ kind, severity: 1 as const, note: '' }],
+  })
+  const seen = {
+    judgement: offerInput({
+      defects: {
+        bonnet: [swirls, chips],
+        boot: [{ ...swirls, kind: 'scratches' }],
+        roof: [{ ...swirls, kind: 'scratches', catchesNail: true }],
+      },
+    }).judgement,
+    places: [
+      place('headlamp-left', 'Left headlamp', 'cloudy'),
+      place('headlamp-right', 'Right headlamp', 'cloudy'),
+      place('interior', 'Interior', 'stained'),
+    ],
+  }
+  const proposals = proposeExtras(seen)
+  test('are proposed for what was seen, with where it was seen', () => {
+    expect(proposals).toEqual([
+      { key: 'spot-work', count: 1, why: 'Deep scratches: boot lid' },
+      { key: 'touch-up', count: 2, why: expect.stringMatching(/bonnet.*roof|roof.*bonnet/) },
+      { key: 'headlamps', count: 2, why: 'Cloudy: left headlamp, right headlamp' },
+      { key: 'interior', count: 1, why: 'Noted: interior' },
+    ])
+  })
+  test('that a package brings are counted by what was seen: none where nothing asks for it', () => {
+    expect(includedCount('headlamps', proposals)).toBe(2)
+    expect(includedCount('glass-polish', proposals)).toBe(0)
+    expect(includedCount('wheels-off', [])).toBe(1)
+  })
+  test('chosen by hand replace those of the package; none takes one out', () => {
+    expect(
+      mergeExtras(
+        [
+          { key: 'headlamps', count: 2 },
+          { key: 'interior', count: 1 },
+        ],
+        [
+          { key: 'headlamps', count: 1 },
+          { key: 'interior', count: 0 },
+        ],
+      ),
+    ).toEqual([{ key: 'headlamps', count: 1 }])
+  })
+  test.each(EXTRA_KEYS)('%s is planned, priced and carries its caution', (key) => {
+    const car = offerInput({ shape: 'convertible' })
+    const offer = makeOffer(template('headland'), car, { extras: [{ key, count: 2 }] })
+    const operation = offer.plan.operations.find(({ extra }) => extra === key)!
+    const line = offer.price.lines.find((each) => each.kind === 'extra' && each.extra === key)!
+    expect(operation.minutes).toBeGreaterThanOrEqual(2 * EXTRA[key].minutesEach)
+    expect(line.cents).toBeGreaterThan(0)
+    expect(cautionFor(operation)).toBe(EXTRA[key].caution)
+    const at = (id: string) => offer.plan.operations.findIndex((each) => each.id === id)
+    const before = at(operation.id) < at('layer-1')
+    expect(before).toBe(EXTRA[key].stage === 'before')
+  })
+  test('a soft top is not scrubbed on a car that has none', () => {
+    const extras = [{ key: 'soft-top' as const, count: 1 }]
+    expect(makeOffer(template('headland'), offerInput(), { extras }).extras).toEqual([])
+    const open = offerInput({ shape: 'convertible' })
+    expect(makeOffer(template('headland'), open, { extras }).extras).toEqual(extras)
+  })
+  test('cost what they cost: the price without them plus their line, before tax', () => {
+    fc.assert(
+      fc.property(
+        fc.subarray([...EXTRA_KEYS], { minLength: 1 }),
+        fc.integer({ min: 1, max: 4 }),
+        (keys, count) => {
+          const car = offerInput({ shape: 'convertible' })
+          const plain = makeOffer(template('headland'), car)
+          const extras = keys.map((key) => ({ key, count }))
+          const more = makeOffer(template('headland'), car, { extras })
+          const lines = more.price.lines.filter(({ kind }) => kind === 'extra')
+          expect(more.price.netCents).toBe(
+            plain.price.netCents + lines.reduce((sum, { cents }) => sum + cents, 0),
+          )
+        },
+      ),
+      { numRuns: 20 },
+    )
+  })
+})
+
+describe('vendors and other surfaces', () => {
+  const offer = makeOffer(template('boathouse'), offerInput())
+  const at = (id: string) => offer.plan.operations.findIndex((operation) => operation.id === id)
+  test('a vendor comes on days of their own, before what they must come before', () => {
+    const dents = offer.plan.operations[at('vendor-oona-dents')]!
+    expect(dents.skill).toBe(vendorSkill('oona-dents'))
+    expect(at('vendor-oona-dents')).toBeLessThan(at('cut'))
+    expect(offer.price.lines).toContainEqual(expect.objectContaining({ kind: 'vendor', cents: 24000 }))
+  })
+  test('a washed car that waits for a vendor is not held to a day', () => {
+    expect(offer.plan.links.find(({ from }) => from === 'wash')?.max).toBeUndefined()
+  })
+  test('each surface has its own product and its own step, before the paint is coated', () => {
+    for (const surface of ['glass', 'trim', 'wheels']) {
+      expect(at(`surface-${surface}`)).toBeGreaterThan(at('refine'))
+      expect(at(`surface-${surface}`)).toBeLessThan(at('wipe'))
+    }
+    expect(offer.coats.map(({ surface }) => surface)).toEqual(['paint', 'glass', 'trim', 'wheels'])
+  })
+  test('the hold is the longest that any product on the car asks for', () => {
+    const longest = Math.max(...offer.coats.map(({ product: { indoorHoldMinutes } }) => indoorHoldMinutes))
+    expect(offer.plan.operations[at('dry')]!.minutes).toBe(longest)
+  })
+  test('film after the coating is forbidden, before it is not', () => {
+    const film = vendors.find(({ trade }) => trade === 'film')!
+    const breaches = (stage: typeof film.stage) =>
+      makeOffer(
+        { ...template('headland'), vendors: [film.id] },
+        offerInput({}, { vendors: [{ ...film, stage }] }),
+      ).breaches.map(({ id }) => id)
+    expect(breaches('before-coating')).not.toContain('film-after-coating')
+    expect(breaches('after-coating')).toContain('film-after-coating')
+  })
+  test('every trade has a name', () => expect(TRADES.length).toBeGreaterThan(4))
+})
+
+describe('a package as it is written down', () => {
+  test('those of the demo have no faults', () => {
+    for (const each of templates) expect(packageFaults(each, shelf)).toEqual([])
+  })
+  test('one from before surfaces, extras, vendors and care is still read', () => {
+    const old = { key: 'a', name: 'A', pitch: 'B', strongest: 'two-step', layers: [] }
+    expect(packageTemplateSchema.parse(old)).toMatchObject({
+      care: 'usual',
+      surfaces: [],
+      extras: [],
+      vendors: [],
+    })
+  })
+  test.each([
+    ['layers', { layers: ['nothing'] }],
+    ['layers', { layers: ['tern-top'] }],
+    ['layers', { layers: ['rill-glass'] }],
+    ['surfaces.glass', { surfaces: [{ surface: 'glass' as const, productId: 'nothing' }] }],
+    ['layers', { surfaces: [{ surface: 'leather' as const, productId: 'rill-glass' }] }],
+    ['vendors', { vendors: ['nobody'] }],
+    ['layers', { strongest: 'all-in-one' as const, layers: ['ebb-single'] }],
+  ])('a fault at %s is named with what to do', (path, change) => {
+    const [fault] = packageFaults({ ...template('headland'), ...change }, shelf)
+    expect(fault?.path).toBe(path)
+    expect(fault?.message).toMatch(/\.$/)
+  })
+})
+
+describe('what was chosen', () => {
+  const input = offerInput()
+  const choices = { packageKey: 'headland', extras: [], terms }
+  test('without processes it is the package as it comes', () => {
+    expect(chosenOffer(templates, input, choices)!.price).toEqual(
+      makeOffer(template('headland'), input).price,
+    )
+  })
+  test('a package that is no longer sold, or a process that is forbidden, is no offer', () => {
+    expect(chosenOffer(templates, input, { ...choices, packageKey: 'gone' })).toBeUndefined()
+    expect(chosenOffer(templates, input, { ...choices, processes: { bonnet: 'all-in-one' } })).toBeUndefined()
+  })
+  test('any allowed process on any panel is given to it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<ProcessKey>('leave', 'one-step-polish', 'one-step-cut', 'two-step'),
+        (key) => {
+          const offer = chosenOffer(templates, input, { ...choices, processes: { bonnet: key } })!
+          const bonnet = offer.correction.panels.find(({ judged }) => judged.panel.id === 'bonnet')!
+          expect(bonnet.option.process.key).toBe(key)
+        },
+      ),
+    )
+    expect(PROCESS_KEYS).toContain('two-step')
+  })
+})
+
+describe('what was told', () => {
+  test('outlives storing: plan and words read back as they were, for every package', () => {
+    for (const each of templates) {
+      const offer = makeOffer(each, offerInput(), { terms: { discountPercent: 5, depositPercent: 20 } })
+      const stored = <T>(value: T) => JSON.parse(JSON.stringify(value))
+      expect(planSchema.parse(stored(offer.plan))).toEqual(stored(offer.plan))
+      expect(summarySchema.parse(stored(summaryOf(offer)))).toEqual(stored(summaryOf(offer)))
+    }
+  })
+  test('names each panel with its process, what it takes and what it could spare', () => {
+    const offer = makeOffer(template('lantern'), offerInput({ thin: ['roof'] }))
+    const { panels, left } = summaryOf(offer)
+    expect(panels.find(({ id }) => id === 'roof')).toMatchObject({ process: 'Leave', takesUm: 0 })
+    expect(left).toEqual(['Roof'])
+    for (const { takesUm, budgetUm } of panels) expect(takesUm).toBeLessThanOrEqual(budgetUm)
+  })
+})
+
+test('a sealant is sprayed on and takes a fraction of the time of a coating', () => {
+  const layer = (id: string) =>
+    makeOffer({ ...template('headland'), layers: [id] }, offerInput()).plan.operations.find(
+      ({ kind }) => kind === 'layer',
+    )!.minutes
+  expect(product('drizzle-sealant').kind).toBe('sealant')
+  expect(layer('drizzle-sealant')).toBeLessThan(layer('ebb-single') / 2)
+  expect(paintedAreaM2('saloon')).toBeGreaterThan(8)
+})

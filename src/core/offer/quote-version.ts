@@ -1,0 +1,22 @@
+import type { Instant } from '../time'
+import type { Choices } from './choices'
+import type { JobPlan } from './operations'
+import type { QuoteDecision } from './quote-state'
+import type { Summary } from './told'
+
+/** One version of a quote, kept as the customer was shown it. Nothing in it is ever changed but what they said. */
+export type Quote = {
+  jobId: string
+  version: number
+  packageKey: string
+  packageName: string
+  plan: JobPlan
+  summary: Summary
+  choices: Choices
+  totalCents: number
+  note: string
+  couldCollectAt?: Instant
+  writtenAt: Instant
+  validUntil: Instant
+  decision?: QuoteDecision
+}

@@ -1,0 +1,139 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import setupFile from '../../../demo/setup.json'
+import { nextOpen, openMinutesBetween, problemSchema } from '../schedule'
+import { atLocal, instantOrThrow, localDayOrThrow, plusMinutes } from '../time'
+import { crewSchema, storedCrew, type TypedCrew, typedCrew } from './crew'
+import { hoursText, readHours } from './hours'
+
+const { calendars } = problemSchema.parse({
+  ...setupFile,
+  format: 'fern-yard/schedule-problem@1',
+  origin: '2027-01-01T00:00:00Z',
+  jobs: [],
+})
+const setup = { ...setupFile, calendars }
+const ZONE = 'Europe/Dublin'
+
+describe('hours as they are typed', () => {
+  test.each([
+    ['07:00–11:30, 12:00–15:30', '07:00–11:30, 12:00–15:30'],
+    ['8:00-12:00;12:30 - 17:00', '08:00–12:00, 12:30–17:00'],
+    ['12:30—17:00, 8:00—12:00', '08:00–12:00, 12:30–17:00'],
+    ['00:00–24:00', '00:00–24:00'],
+    ['', ''],
+    [' , ', ''],
+  ])('%j is read as %j', (typed, text) => {
+    const read = readHours(typed)
+    expect(read.ok && hoursText(read.hours)).toBe(text)
+  })
+  test.each([
+    ['mornings', 'is no time'],
+    ['07:00', 'is no time'],
+    ['07:00-25:00', 'is no time'],
+    ['17:00-08:00', 'ends before it begins'],
+    ['08:00-12:00, 11:00-13:00', 'overlaps the hours before it'],
+  ])('%j is refused', (typed, words) => {
+    const read = readHours(typed)
+    expect(!read.ok && read.error).toContain(words)
+  })
+})
+
+describe('the crew as it is typed', () => {
+  const crew = crewSchema.parse(typedCrew(setup))
+  const stored = storedCrew(crew)
+
+  test('kept as it was read, everybody’s hours are the same at every moment', () => {
+    const before = new Map(setup.people.map(({ id, calendar }) => [id, setup.calendars[calendar]!]))
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...stored.people),
+        fc.integer({ min: 0, max: 60 * 1440 }),
+        ({ id, calendar }, minutes) => {
+          const from = plusMinutes(instantOrThrow('2027-02-15T00:00:00Z'), minutes)
+          const to = plusMinutes(from, 3 * 1440)
+          const known: Record<string, (typeof setup)['calendars'][string]> = problemSchema.parse({
+            ...setupFile,
+            ...stored,
+            format: 'fern-yard/schedule-problem@1',
+            origin: '2027-01-01T00:00:00Z',
+            jobs: [],
+          }).calendars
+          expect(openMinutesBetween(known[calendar]!, ZONE, from, to)).toBe(
+            openMinutesBetween(before.get(id)!, ZONE, from, to),
+          )
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+  test('read again, it is the same', () => {
+    const again = typedCrew({
+      ...stored,
+      calendars: problemSchema.parse({
+        ...setupFile,
+        ...stored,
+        format: 'fern-yard/schedule-problem@1',
+        origin: '2027-01-01T00:00:00Z',
+        jobs: [],
+      }).calendars,
+    })
+    expect(again).toEqual(crew)
+  })
+  test('a closed day is everybody’s, a day otherwise only theirs', () => {
+    const day = localDayOrThrow('2027-01-20')
+    const changed = crewSchema.parse({
+      ...crew,
+      closed: ['2027-01-18'],
+      people: crew.people.map((person, at) =>
+        at === 0 ? { ...person, days: [{ day, hours: '10:00–12:00' }] } : person,
+      ),
+    })
+    const { people, calendars: kept } = storedCrew(changed)
+    const openFrom = (person: number, at: string) =>
+      nextOpen(
+        problemSchema.shape.calendars.parse(kept)[people[person]!.calendar]!,
+        ZONE,
+        atLocal(ZONE, localDayOrThrow(at), '00:00'),
+      )
+    for (const [index] of people.entries()) expect(openFrom(index, '2027-01-18')! >= '2027-01-19').toBe(true)
+    expect(openFrom(0, '2027-01-20')).toBe('2027-01-20T10:00:00.000Z')
+    expect(openFrom(1, '2027-01-20')).toBe('2027-01-20T08:00:00.000Z')
+  })
+
+  const faulty = (change: (crew: TypedCrew) => TypedCrew) => {
+    const read = crewSchema.safeParse(change(structuredClone(crew)))
+    return read.success ? [] : read.error.issues.map(({ path, message }) => `${path.join('.')}: ${message}`)
+  }
+  test('is refused with the field and what to do', () => {
+    const [first, ...others] = crew.people
+    expect(faulty((typed) => ({ ...typed, people: [{ ...first!, name: ' ' }, ...others] }))).toEqual([
+      'people.0.name: Type a name for whoever works here.',
+    ])
+    expect(
+      faulty((typed) => ({
+        ...typed,
+        people: [{ ...first!, week: { ...first!.week, mon: 'early' } }, ...others],
+      }))[0],
+    ).toContain('people.0.week.mon: “early” is no time.')
+    expect(
+      faulty((typed) => ({
+        ...typed,
+        people: typed.people.filter(({ skills }) => !skills.includes('coat')),
+      })),
+    ).toContain('people: Nobody is left who can coat.')
+    expect(faulty((typed) => ({ ...typed, places: typed.places.slice(0, 1) }))).toContain(
+      'places: There is no bay left for paint work.',
+    )
+    expect(
+      faulty((typed) => ({ ...typed, places: [...typed.places, { ...typed.places[1]!, id: 'x' }] })),
+    ).toContain('places: Two of them have the same name.')
+    expect(
+      faulty((typed) => ({
+        ...typed,
+        places: typed.places.map((bay) => ({ ...bay, capacity: Number.NaN })),
+      })),
+    ).not.toEqual([])
+    expect(faulty((typed) => ({ ...typed, closed: ['soon'] }))).toEqual(['closed.0: Choose a day.'])
+  })
+})

@@ -1,0 +1,160 @@
+import { z } from 'zod'
+import { SKILLS } from '../offer/skill'
+import type { ProblemCalendar } from '../schedule'
+import { isLocalDay, type LocalDay, WEEKDAYS, type Weekday } from '../time'
+import { hoursText, readHours } from './hours'
+
+/** Who works here and when, and which bays there are: as it is typed, and as the scheduler reads it. */
+
+/** Kinds of a bay: what may be done in it. */
+export const BAY_KINDS = ['wash', 'indoor', 'studio'] as const
+export type BayKind = (typeof BAY_KINDS)[number]
+
+const hours = z.string().superRefine((text, context) => {
+  const read = readHours(text)
+  if (!read.ok) context.addIssue({ code: 'custom', message: read.error })
+})
+const week = z.strictObject(
+  Object.fromEntries(WEEKDAYS.map((day) => [day, hours])) as Record<Weekday, typeof hours>,
+)
+const day = z.string().refine(isLocalDay, 'Choose a day.')
+const name = (what: string) => z.string().trim().min(1, `Type a name for ${what}.`)
+
+export const crewSchema = z
+  .strictObject({
+    people: z.array(
+      z.strictObject({
+        id: z.string().min(1),
+        name: name('whoever works here'),
+        skills: z.array(z.enum(SKILLS)).min(1, 'Choose what they do.'),
+        week,
+        /** Single days that are not as usual: other hours, or none. */
+        days: z.array(z.strictObject({ day, hours })),
+      }),
+    ),
+    places: z.array(
+      z.strictObject({
+        id: z.string().min(1),
+        name: name('the bay'),
+        kinds: z.array(z.enum(BAY_KINDS)).min(1, 'Choose what may be done in it.'),
+        capacity: z.int().min(1, 'At least one car fits.').max(20, 'At most twenty cars fit.'),
+      }),
+    ),
+    /** When cars can be brought and fetched. */
+    counter: week,
+    /** Days on which nobody is here. */
+    closed: z.array(day),
+  })
+  .superRefine(({ people, places }, context) => {
+    const say = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
+    for (const skill of SKILLS)
+      if (!people.some(({ skills }) => skills.includes(skill)))
+        say('people', `Nobody is left who can ${SKILL_VERB[skill]}.`)
+    if (!places.some(({ kinds }) => kinds.includes('wash')))
+      say('places', 'There is no bay left for washing.')
+    if (!places.some(({ kinds }) => kinds.includes('studio')))
+      say('places', 'There is no bay left for paint work.')
+    for (const [list, path] of [
+      [people, 'people'],
+      [places, 'places'],
+    ] as const)
+      if (new Set(list.map(({ name: each }) => each.toLowerCase())).size < list.length)
+        say(path, 'Two of them have the same name.')
+  })
+
+/** What is typed for people, bays and hours. */
+export type Crew = z.infer<typeof crewSchema>
+export type TypedCrew = z.input<typeof crewSchema>
+export type TypedWeek = TypedCrew['counter']
+
+const SKILL_VERB = { prep: 'prepare', correct: 'correct', coat: 'coat' } as const
+
+function weekOf(calendar: ProblemCalendar): TypedWeek {
+  const of = (weekday: Weekday) =>
+    'always' in calendar ? '00:00–24:00' : hoursText(calendar.weekly[weekday] ?? [])
+  return Object.fromEntries(WEEKDAYS.map((weekday) => [weekday, of(weekday)])) as TypedWeek
+}
+
+const exceptionsOf = (calendar: ProblemCalendar) => ('always' in calendar ? [] : (calendar.exceptions ?? []))
+
+type StoredPerson = { id: string; name: string; skills: string[]; calendar: string }
+type StoredPlace = { id: string; name: string; kinds: string[]; capacity: number; calendar: string }
+type Stored = {
+  people: readonly StoredPerson[]
+  places: readonly StoredPlace[]
+  calendars: Readonly<Record<string, ProblemCalendar>>
+  counterCalendar: string
+}
+
+/** The set-up as it is typed. A day is closed when the counter and everybody who works here are. */
+export function typedCrew({ people, places, calendars, counterCalendar }: Stored): TypedCrew {
+  const calendarOf = (calendar: string) => calendars[calendar]!
+  const isClosed = (calendar: ProblemCalendar, date: LocalDay) =>
+    exceptionsOf(calendar).some((each) => each.date === date && each.open.length === 0)
+  const all = [counterCalendar, ...people.map(({ calendar }) => calendar)].map(calendarOf)
+  const closed = exceptionsOf(calendarOf(counterCalendar))
+    .map(({ date }) => date)
+    .filter((date) => all.every((calendar) => isClosed(calendar, date)))
+  return {
+    people: people.map(({ id, name: called, skills, calendar }) => ({
+      id,
+      name: called,
+      skills: SKILLS.filter((skill) => skills.includes(skill)),
+      week: weekOf(calendarOf(calendar)),
+      days: exceptionsOf(calendarOf(calendar))
+        .filter(({ date }) => !closed.includes(date))
+        .map(({ date, open }) => ({ day: date, hours: hoursText(open) })),
+    })),
+    places: places.map(({ id, name: called, kinds, capacity }) => ({
+      id,
+      name: called,
+      kinds: BAY_KINDS.filter((kind) => kinds.includes(kind)),
+      capacity,
+    })),
+    counter: weekOf(calendarOf(counterCalendar)),
+    closed: closed.toSorted(),
+  }
+}
+
+const open = (text: string) => {
+  const read = readHours(text)
+  return read.ok ? read.hours : []
+}
+
+function calendarOf(
+  typed: TypedWeek,
+  days: readonly { day: string; hours: string }[],
+  closed: readonly string[],
+) {
+  return {
+    weekly: Object.fromEntries(WEEKDAYS.map((weekday) => [weekday, open(typed[weekday])])),
+    exceptions: [
+      ...days
+        .filter(({ day: each }) => !closed.includes(each))
+        .map(({ day: date, hours: text }) => ({ date, open: open(text) })),
+      ...closed.map((date) => ({ date, open: [] })),
+    ],
+  }
+}
+
+/** The set-up as the scheduler reads it: a calendar for each person, one for the counter; bays are always open. */
+export function storedCrew({ people, places, counter, closed }: Crew) {
+  const calendarId = (id: string) => `person-${id}`
+  return {
+    people: people.map(({ id, name: called, skills }) => ({
+      id,
+      name: called,
+      skills,
+      calendar: calendarId(id),
+    })),
+    places: places.map((place) => ({ ...place, calendar: 'always' })),
+    counterCalendar: 'counter',
+    calendars: {
+      always: { always: true as const },
+      counter: calendarOf(counter, [], closed),
+      ...Object.fromEntries(
+        people.map(({ id, week: own, days }) => [calendarId(id), calendarOf(own, days, closed)]),
+      ),
+    },
+  }
+}

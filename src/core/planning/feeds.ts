@@ -1,0 +1,70 @@
+import type { CalendarEvent } from '../icalendar'
+import type { LiveJob } from '../job'
+import { progressAt } from '../job'
+import type { Instant } from '../time'
+
+/** The calendar of the shop as events for other programs: of one person, one bay, or who comes and goes. */
+
+export type FeedJob = { live: LiveJob; plate: string; vehicle: string }
+type Names = (id: string) => string
+
+/** What one person has before them: each stretch of work an event, as nights lie between. What is done is left out. */
+export function personEvents(
+  jobs: readonly FeedJob[],
+  person: string,
+  placeName: Names,
+  now: Instant,
+): CalendarEvent[] {
+  return jobs.flatMap(({ live, plate, vehicle }) =>
+    live.published.flatMap((placed): CalendarEvent[] => {
+      const operation = live.plan.operations.find(({ id }) => id === placed.operation)
+      if (!operation || !placed.people.includes(person)) return []
+      if (progressAt(live, operation, now).kind === 'done') return []
+      return placed.segments.map(([from, to], index) => ({
+        uid: `${live.id}-${operation.id}-${index + 1}`,
+        title: `${plate}: ${operation.title}`,
+        text: vehicle,
+        where: placeName(placed.place),
+        busy: true,
+        when: { kind: 'instants', from: from as Instant, to: to as Instant },
+      }))
+    }),
+  )
+}
+
+/** Which car stands in a bay from when to when. */
+export function placeEvents(jobs: readonly FeedJob[], place: string): CalendarEvent[] {
+  return jobs.flatMap(({ live, plate, vehicle }) =>
+    live.plan.stays.flatMap((stay): CalendarEvent[] => {
+      const own = live.published.filter(({ operation }) => stay.operations.includes(operation))
+      if (own.length === 0 || own[0]!.place !== place) return []
+      const from = own.map(({ start }) => start as Instant).reduce((a, b) => (a < b ? a : b))
+      const to = own.map(({ end }) => end as Instant).reduce((a, b) => (a > b ? a : b))
+      return [
+        {
+          uid: `${live.id}-${stay.id}`,
+          title: `${plate} in the bay`,
+          text: vehicle,
+          busy: true,
+          when: { kind: 'instants', from, to },
+        },
+      ]
+    }),
+  )
+}
+
+/** When cars come in, and for when they are promised. */
+export function shopEvents(jobs: readonly FeedJob[]): CalendarEvent[] {
+  return jobs.flatMap(({ live, plate, vehicle }): CalendarEvent[] => {
+    const at = (moment: Instant): CalendarEvent['when'] => ({ kind: 'instants', from: moment, to: moment })
+    const comes = {
+      uid: `${live.id}-comes`,
+      title: `${plate} comes in`,
+      text: vehicle,
+      when: at(live.arrive),
+    }
+    return live.due
+      ? [comes, { uid: `${live.id}-due`, title: `${plate} is promised`, text: vehicle, when: at(live.due) }]
+      : [comes]
+  })
+}

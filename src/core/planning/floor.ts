@@ -1,0 +1,49 @@
+import type { Job, LiveJob, Stage } from '../job'
+import type { Agreement } from '../offer'
+import { everyone, type Setup, type Shop } from '../shop'
+import type { Instant } from '../time'
+import { type Outage, shopWithout } from './outage'
+import type { Planning } from './planning'
+import type { ShopCalendar } from './shop-problem'
+
+/** A job as it stands on the shop floor at one moment. */
+export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage: Stage; surveyed: boolean }
+
+/** Everything the shop has in hand, read at one moment. */
+export type Floor = { now: Instant; shop: Shop; outages: Outage[]; jobs: FloorJob[]; planning?: Planning }
+
+export function shopCalendar(setup: Setup): ShopCalendar {
+  const { timezone, slotMinutes, horizonDays, objective, calendars, places } = setup
+  return { timezone, slotMinutes, horizonDays, objective, calendars, places, people: everyone(setup) }
+}
+
+export function liveJob(
+  job: Job,
+  agreement: Agreement,
+  progress: LiveJob['progress'],
+  published: LiveJob['published'],
+  pinned?: LiveJob['pinned'],
+): LiveJob {
+  return {
+    id: job.id,
+    arrive: job.arriveAt,
+    due: agreement.promisedFor,
+    weight: 1,
+    plan: agreement.plan,
+    progress,
+    published,
+    ...(pinned ? { pinned } : {}),
+  }
+}
+
+/** The shop as the scheduler sees it now: without who is away and what is out of use. */
+export function calendarNow({ shop, outages }: Pick<Floor, 'shop' | 'outages'>): ShopCalendar {
+  return shopWithout(shopCalendar(shop.setup), outages)
+}
+
+/** The jobs that still need room on the calendar. */
+export function openJobs(floor: Floor): LiveJob[] {
+  return floor.jobs.flatMap(({ live, stage }) =>
+    live && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
+  )
+}

@@ -1,0 +1,37 @@
+export {
+  BAY_KINDS,
+  type BayKind,
+  type Crew,
+  crewSchema,
+  storedCrew,
+  type TypedCrew,
+  type TypedWeek,
+  typedCrew,
+} from './crew'
+export { AIR, type DampAir, isCoat } from './damp-air'
+export {
+  enquiryOffer,
+  inAnyIndoorBay,
+  TOLD_STATE,
+  TOLD_STATES,
+  type ToldState,
+  washedInside,
+  withExtraDay,
+} from './enquiry'
+export { frozenWashes, type PlanChange, takesLonger } from './events'
+export { type FeedJob, personEvents, placeEvents, shopEvents } from './feeds'
+export { calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
+export { hoursText, readHours } from './hours'
+export { inTitles } from './in-titles'
+export { type Outage, shopWithout } from './outage'
+export type { Planning } from './planning'
+export {
+  joinParts,
+  type MissedWindow,
+  nextSlot,
+  type PlanningOptions,
+  plannedId,
+  planningProblem,
+  type ShopCalendar,
+} from './shop-problem'
+export { openedWindow, windowLink } from './window'

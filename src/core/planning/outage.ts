@@ -1,0 +1,44 @@
+import { closedBetween } from '../schedule'
+import { type Instant, laterOf } from '../time'
+import type { Closure, ShopCalendar } from './shop-problem'
+
+/** Somebody who is away, a bay that cannot be used, or air too damp to coat, from one instant to another. */
+export type Outage = {
+  id: string
+  what: { kind: 'person' | 'place'; id: string } | { kind: 'air' }
+  from: Instant
+  until: Instant
+}
+
+/**
+ * The shop as it is while something is out: people who are away are off shift, bays out of use are held by nobody’s
+ * car, since a car must not even stand in them, and nothing is coated in damp air.
+ */
+export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): ShopCalendar {
+  const calendars = { ...shop.calendars }
+  const people = shop.people.map((person) => {
+    const own = outages.filter(({ what }) => what.kind === 'person' && what.id === person.id)
+    if (own.length === 0) return person
+    const name = `${person.calendar} without ${person.id}`
+    calendars[name] = own.reduce(
+      (calendar, { from, until }) => closedBetween(calendar, shop.timezone, from, until),
+      shop.calendars[person.calendar]!,
+    )
+    return { ...person, calendar: name }
+  })
+  const closures = shop.places.flatMap(({ id }) => closuresOf(id, outages))
+  const damp = outages.flatMap(({ what, from, until }) => (what.kind === 'air' ? [{ from, until }] : []))
+  return { ...shop, calendars, people, closures, damp }
+}
+
+/** When a bay is out of use; stretches that overlap or touch are one. */
+function closuresOf(place: string, outages: readonly Outage[]): Closure[] {
+  const own = outages.filter(({ what }) => what.kind === 'place' && what.id === place)
+  const closures: Closure[] = []
+  for (const { id, from, until } of own.toSorted((a, b) => (a.from < b.from ? -1 : 1))) {
+    const last = closures.at(-1)
+    if (last && from <= last.until) last.until = laterOf(last.until, until)
+    else closures.push({ id, place, from, until })
+  }
+  return closures
+}

@@ -1,0 +1,229 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import setup from '../../../demo/setup.json'
+import { catalogueSchema } from '../coating'
+import { unprobed } from '../correction'
+import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
+import { cautionFor, makeOffer, OPERATION_KINDS, packageTemplateSchema } from '../offer'
+import { checkSchedule, solve } from '../schedule'
+import catalogueFile from '../shop/starter/catalogue.json'
+import { type Defect, judge } from '../survey'
+import { type Instant, instantOrThrow, plusMinutes } from '../time'
+import { isMetal, panelsOf, type Shape } from '../vehicle'
+import { joinParts, planningProblem, type ShopCalendar } from './shop-problem'
+
+const catalogue = catalogueSchema.parse(catalogueFile)
+const templates = setup.packages.map((template) => packageTemplateSchema.parse(template))
+const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 60, catchesNail: false }
+
+function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
+  const panels = panelsOf(shape)
+  const metal = panels.filter(({ substrate }) => isMetal(substrate))
+  const judgement = judge({
+    panels,
+    paintSystem: 'clear-over-base',
+    school: 'both',
+    readings: Object.fromEntries(metal.map(({ id }) => [id, [118, 120, 119]])),
+    defects: Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
+  })
+  return makeOffer(templates.find((template) => template.key === key)!, {
+    shape,
+    paintSystem: 'clear-over-base',
+    knowledge: unprobed('medium'),
+    treatments: [],
+    judgement,
+    proposals: [],
+    catalogue,
+    vendors: [],
+    rates: { ...setup.rates, taxPercent },
+  })
+}
+
+describe('an offer', () => {
+  test('more correction and more layers take longer, cost more and clear more', () => {
+    const offers = ['tideline', 'headland', 'lantern'].map((key) => offer(key))
+    const sorted = (values: number[]) => expect(values).toEqual([...values].sort((a, b) => a - b))
+    sorted(offers.map(({ attendedMinutes }) => attendedMinutes))
+    sorted(offers.map(({ price }) => price.totalCents))
+    sorted(offers.map(({ correction }) => correction.expectedClearing))
+  })
+  test('a two-step on a middle-sized car is two to three working days of work (common practice: about two)', () => {
+    const { plan } = offer('lantern')
+    const paint = plan.operations.filter(({ kind }) => !['layer', 'hold', 'wipe'].includes(kind))
+    const hours = paint.reduce((sum, { minutes }) => sum + minutes, 0) / 60
+    expect(hours).toBeGreaterThan(12)
+    expect(hours).toBeLessThan(22)
+  })
+  test('the price is the sum of its lines to the cent, under any tax, and every minute of labour is in it', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom('tideline', 'headland', 'lantern'),
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        (key, tax) => {
+          const { price, plan } = offer(key, 'estate', tax)
+          const sum = price.lines.reduce((total, { cents }) => total + cents, 0)
+          expect(price.netCents).toBe(sum)
+          expect(price.totalCents).toBe(price.netCents + price.taxCents)
+          const labour = price.lines.reduce(
+            (total, line) => total + (line.kind === 'labour' ? line.minutes : 0),
+            0,
+          )
+          expect(labour).toBe(
+            plan.operations.reduce((total, { minutes, people }) => total + minutes * people, 0),
+          )
+        },
+      ),
+      { numRuns: 30 },
+    )
+  })
+  test('layers follow each other within the window of the product before', () => {
+    const { plan } = offer('lantern')
+    expect(plan.links).toContainEqual({ from: 'layer-1', to: 'layer-2', min: 180, max: 720 })
+    expect(plan.links).toContainEqual({ from: 'layer-3', to: 'dry', min: 0, max: 0 })
+  })
+  test('every operation is in one stay, and every step that can hurt has its caution', () => {
+    const { plan } = offer('lantern')
+    expect(plan.stays.flatMap(({ operations }) => operations).sort()).toEqual(
+      plan.operations.map(({ id }) => id).sort(),
+    )
+    for (const kind of OPERATION_KINDS) if (kind !== 'mask') expect(cautionFor({ kind })).toBeTruthy()
+  })
+})
+
+const shop = setup as unknown as ShopCalendar
+const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
+const live = (id: string, key: string, progress: LiveJob['progress'] = {}): LiveJob => ({
+  id,
+  arrive: MONDAY,
+  weight: 1,
+  plan: offer(key).plan,
+  progress,
+  published: [],
+})
+
+describe('the shop as a scheduling problem', () => {
+  const planned = (jobs: LiveJob[], now: Instant, movable?: ReadonlySet<string>) => {
+    const { problem, missed } = planningProblem(shop, jobs, { now, ...(movable ? { movable } : {}) })
+    const { schedule } = solve(problem, { seed: 1, steps: 0 })
+    return { problem, schedule, missed, placed: joinParts(schedule) }
+  }
+
+  test('lived through step by step by its own plan, it stays plannable and valid at any minute', () => {
+    const start = live('A', 'lantern')
+    const { placed } = planned([start], MONDAY)
+    for (let hours = 0; hours < 80; hours += 2.6) {
+      const now = plusMinutes(MONDAY, Math.round(hours * 60))
+      const progress: Record<string, Progress> = {}
+      for (const each of placed) {
+        const [from, to] = [each.start as Instant, each.end as Instant]
+        if (each.people.length === 0) continue
+        if (to <= now) progress[each.operation] = { kind: 'done', from, to, by: each.people[0]! }
+        else if (from <= now) progress[each.operation] = { kind: 'started', at: from, by: each.people[0]! }
+      }
+      const job = { ...start, progress, published: placed }
+      if (job.plan.operations.every((operation) => progressAt(job, operation, now).kind === 'done')) break
+      const again = planned([job], now)
+      expect(again.schedule.reasons).toEqual([])
+      expect(checkSchedule(again.problem, again.schedule)).toEqual([])
+      expect(again.missed).toEqual([])
+      expect(again.placed.map(({ operation }) => operation).sort()).toEqual(
+        job.plan.operations.map(({ id }) => id).sort(),
+      )
+    }
+  })
+
+  test('a layer logged later moves the window of the next', () => {
+    const job = live('A', 'lantern')
+    const done = (from: string, to: string): Progress => ({
+      kind: 'done',
+      from: instantOrThrow(from),
+      to: instantOrThrow(to),
+      by: 'brida',
+    })
+    const upTo: Record<string, Progress> = {
+      wash: done('2027-01-11T07:00:00Z', '2027-01-11T09:00:00Z'),
+      mask: done('2027-01-11T09:00:00Z', '2027-01-11T10:00:00Z'),
+      cut: done('2027-01-11T10:00:00Z', '2027-01-11T17:00:00Z'),
+      refine: done('2027-01-12T07:00:00Z', '2027-01-12T08:00:00Z'),
+      wipe: done('2027-01-12T08:00:00Z', '2027-01-12T08:30:00Z'),
+    }
+    for (const ended of ['2027-01-12T12:10:00Z', '2027-01-12T19:40:00Z']) {
+      const progress = { ...upTo, 'layer-1': done('2027-01-12T09:00:00Z', ended) }
+      const { placed } = planned([{ ...job, progress }], instantOrThrow(ended))
+      const next = placed.find(({ operation }) => operation === 'layer-2')!
+      const gap = (Date.parse(next.start) - Date.parse(ended)) / 60_000
+      expect(gap).toBeGreaterThanOrEqual(180)
+      expect(gap).toBeLessThanOrEqual(720)
+    }
+  })
+
+  test('a layer that ended at an hour after which no shift can follow is refused in words, and planned when let go', () => {
+    const ended = instantOrThrow('2027-01-12T16:10:00Z')
+    const before = Object.fromEntries(
+      ['wash', 'mask', 'cut', 'refine', 'wipe', 'layer-1'].map((id): [string, Progress] => [
+        id,
+        { kind: 'done', from: plusMinutes(ended, -180), to: ended, by: 'brida' },
+      ]),
+    )
+    const job = { ...live('A', 'lantern'), progress: before }
+    expect(planned([job], ended).schedule.reasons[0]).toMatchObject({
+      operation: 'layer-2',
+      code: 'window-closed',
+    })
+    const { problem } = planningProblem(shop, [job], { now: ended, letWindowsGo: true })
+    expect(solve(problem, { seed: 1, steps: 0 }).schedule.status).not.toBe('infeasible')
+  })
+
+  test('a window that reality has missed is reported with its hour, and the job is planned all the same', () => {
+    const ended = instantOrThrow('2027-01-11T12:00:00Z')
+    const job = live('A', 'lantern')
+    const progress = Object.fromEntries(
+      ['wash', 'mask', 'cut', 'refine', 'wipe', 'layer-1'].map((id): [string, Progress] => [
+        id,
+        { kind: 'done', from: plusMinutes(ended, -60), to: ended, by: 'brida' },
+      ]),
+    )
+    const { missed, schedule } = planned([{ ...job, progress }], plusMinutes(ended, 1000))
+    expect(missed).toEqual([
+      { job: 'A', operation: 'layer-2', after: 'layer-1', closed: '2027-01-12T00:00:00.000Z' },
+    ])
+    expect(schedule.status).not.toBe('infeasible')
+  })
+
+  test('clocks that show seconds do not break the plan', () => {
+    const now = instantOrThrow('2027-01-11T08:05:37.412Z')
+    const job = { ...live('A', 'headland'), arrive: now, due: plusMinutes(now, 9000) }
+    const progress: Record<string, Progress> = { wash: { kind: 'started', at: now, by: 'senan' } }
+    expect(planned([job], now).schedule.reasons).toEqual([])
+    expect(planned([{ ...job, progress }], plusMinutes(now, 20)).schedule.reasons).toEqual([])
+  })
+
+  test('a new job moves nobody who was placed before', () => {
+    const first = planned([live('A', 'lantern'), live('B', 'headland')], MONDAY)
+    const published = (id: string) => first.placed.filter(({ job }) => job === id)
+    const settled = ['A', 'B'].map((id) => ({
+      ...live(id, id === 'A' ? 'lantern' : 'headland'),
+      published: published(id),
+    }))
+    const second = planned([...settled, live('C', 'tideline')], MONDAY, new Set(['C']))
+    const times = (list: typeof first.placed) =>
+      list
+        .filter(({ job }) => job !== 'C')
+        .map(({ job, operation, start, people }) => [job, operation, start, people])
+    expect(times(second.placed)).toEqual(times(first.placed))
+    expect(checkSchedule(second.problem, second.schedule)).toEqual([])
+  })
+
+  test('a wait begins by itself with the end of what it follows, and is over by the clock', () => {
+    const ended = instantOrThrow('2027-01-12T16:00:00Z')
+    const job = live('A', 'headland', {
+      'layer-1': { kind: 'done', from: plusMinutes(ended, -170), to: ended, by: 'brida' },
+    })
+    const dry = job.plan.operations.find(({ id }) => id === 'dry')!
+    expect(progressAt(job, dry, plusMinutes(ended, 10))).toEqual({ kind: 'started', at: ended })
+    expect(progressAt(job, dry, plusMinutes(ended, dry.minutes))).toMatchObject({ kind: 'done' })
+    expect(stageOf({ job, surveyed: true, handedOver: false }, plusMinutes(ended, 10))).toMatchObject({
+      kind: 'waiting',
+    })
+  })
+})

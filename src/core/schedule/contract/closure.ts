@@ -1,0 +1,61 @@
+import { clockMinutes, dayIn, type Instant, type LocalDay, minuteOfDay, plusDays, WEEKDAYS } from '../../time'
+import { openOn, type WeeklyCalendar } from './calendar'
+import { mergeIntervals } from './intervals'
+import type { ProblemCalendar } from './problem'
+
+const MIDNIGHT = 1440
+const clockOf = (minute: number) =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
+
+const ALL_DAY: [string, string][] = [['00:00', '24:00']]
+const ALL_WEEK = Object.fromEntries(WEEKDAYS.map((day) => [day, ALL_DAY]))
+
+/**
+ * The same calendar, closed from one instant to another: an illness, a holiday. Each day it touches becomes an exception,
+ * so that the rest of the day stays as it was. An empty stretch changes nothing.
+ */
+export function closedBetween(
+  calendar: ProblemCalendar,
+  zone: string,
+  from: Instant,
+  until: Instant,
+): ProblemCalendar {
+  if (until <= from) return calendar
+  const usual: WeeklyCalendar = 'always' in calendar ? { weekly: ALL_WEEK } : calendar
+  const exceptions = [...(usual.exceptions ?? [])]
+  const [first, last] = [dayIn(zone, from), dayIn(zone, until)]
+  for (let day = first; day <= last; day = plusDays(day, 1)) {
+    const shuts = day === first ? minuteOfDay(zone, from) : 0
+    const opens = day === last ? minuteOfDay(zone, until) : MIDNIGHT
+    const left = openOn(usual, day).flatMap(([start, end]) => {
+      const [begins, ends] = [clockMinutes(start), clockMinutes(end)]
+      return [
+        { from: begins, to: Math.min(ends, shuts) },
+        { from: Math.max(begins, opens), to: ends },
+      ].filter((stretch) => stretch.from < stretch.to)
+    })
+    const open = mergeIntervals(left).map(({ from, to }): [string, string] => [clockOf(from), clockOf(to)])
+    const known = exceptions.findIndex(({ date }) => date === day)
+    if (known >= 0) exceptions.splice(known, 1)
+    exceptions.push({ date: day, open })
+  }
+  return { ...usual, exceptions }
+}
+
+/**
+ * The same calendar with these hours on one day as well. A day of which something is known already, such as that somebody
+ * is away, stays as it is.
+ */
+export function openedOn(
+  calendar: ProblemCalendar,
+  date: LocalDay,
+  open: readonly (readonly [string, string])[],
+): ProblemCalendar {
+  if ('always' in calendar || calendar.exceptions?.some((each) => each.date === date)) return calendar
+  const known = openOn(calendar, date)
+  const hours = mergeIntervals(
+    [...known, ...open].map(([from, to]) => ({ from: clockMinutes(from), to: clockMinutes(to) })),
+  )
+  const all = hours.map(({ from, to }): [string, string] => [clockOf(from), clockOf(to)])
+  return { ...calendar, exceptions: [...(calendar.exceptions ?? []), { date, open: all }] }
+}

@@ -1,0 +1,180 @@
+import { z } from 'zod'
+import { instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
+
+/** The problem file `fern-yard/schedule-problem@1`: what is to be placed on the shop's calendar. */
+
+export const PROBLEM_FORMAT = 'fern-yard/schedule-problem@1'
+
+const wholeMinute = z.string().refine((text) => {
+  const read = instant(text)
+  return read.ok && Date.parse(read.value) % 60_000 === 0
+}, 'must be an ISO 8601 instant on a whole minute with an offset, such as 2027-01-11T08:00:00+00:00')
+
+const clock = z
+  .string()
+  .regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'must be a time of day HH:MM, 00:00 to 24:00')
+const openInterval = z
+  .tuple([clock, clock])
+  .refine(([from, to]) => from < to, 'must open before it closes, as in ["08:00","12:00"]')
+const openDay = z.array(openInterval)
+
+const weekly = z.strictObject(Object.fromEntries(WEEKDAYS.map((day) => [day, openDay.optional()])))
+const exception = z.object({
+  date: z.string().refine(isLocalDay, 'must be an existing day YYYY-MM-DD'),
+  open: openDay,
+})
+
+const calendarSchema = z.union(
+  [
+    z.strictObject({ always: z.literal(true) }),
+    z.strictObject({ weekly, exceptions: z.array(exception).optional() }),
+  ],
+  'must be { "always": true } or { "weekly": …, "exceptions": […] }, with times HH:MM and open before close',
+)
+
+const id = z.string().min(1)
+
+const operationSchema = z
+  .object({
+    id,
+    minutes: z.int().min(1, 'must be at least 1 minute'),
+    mode: z.enum(['solid', 'pausable', 'unattended']),
+    people: z.int().nonnegative().default(0),
+    skill: id.optional(),
+  })
+  .superRefine((operation, context) => {
+    const attended = operation.mode !== 'unattended'
+    if (attended && operation.people === 0)
+      context.addIssue({
+        code: 'custom',
+        path: ['people'],
+        message: 'an attended operation needs at least one person',
+      })
+    if (!attended && operation.people > 0)
+      context.addIssue({ code: 'custom', path: ['people'], message: 'an unattended operation has no people' })
+    if (attended && !operation.skill)
+      context.addIssue({ code: 'custom', path: ['skill'], message: 'an attended operation names a skill' })
+  })
+
+const lag = z.int().nonnegative('must not be negative')
+
+const jobSchema = z.object({
+  id,
+  arrive: wholeMinute,
+  due: wholeMinute.optional(),
+  weight: z.number().nonnegative().default(1),
+  operations: z.array(operationSchema).min(1),
+  links: z.array(z.object({ from: id, to: id, min: lag.default(0), max: lag.optional() })).default([]),
+  stays: z.array(z.object({ id, kind: id, operations: z.array(id).min(1) })).min(1),
+})
+
+const weightTerm = z.number().nonnegative().default(0)
+
+const problemShape = z.object({
+  format: z.literal(PROBLEM_FORMAT),
+  timezone: z.string().refine(isZone, 'must be an IANA time zone, such as Europe/Dublin'),
+  origin: wholeMinute,
+  slotMinutes: z.int().min(1),
+  horizonDays: z.int().min(1).max(3660),
+  objective: z.object({ tardiness: weightTerm, hold: weightTerm, finish: weightTerm, makespan: weightTerm }),
+  calendars: z.record(z.string(), calendarSchema),
+  places: z.array(
+    z.object({ id, kinds: z.array(id).min(1), capacity: z.int().min(1).default(1), calendar: id }),
+  ),
+  people: z.array(z.object({ id, skills: z.array(id), calendar: id })),
+  jobs: z.array(jobSchema),
+  fixed: z
+    .array(
+      z.object({
+        job: id,
+        operation: id,
+        start: wholeMinute,
+        people: z.array(id).optional(),
+        place: id.optional(),
+      }),
+    )
+    .default([]),
+})
+
+export type Problem = z.infer<typeof problemShape>
+export type ProblemJob = Problem['jobs'][number]
+export type ProblemOperation = ProblemJob['operations'][number]
+export type ProblemCalendar = Problem['calendars'][string]
+
+type Report = (path: (string | number)[], message: string) => void
+
+function reportDuplicates(ids: readonly string[], path: (string | number)[], report: Report): void {
+  const seen = new Set<string>()
+  for (const [index, value] of ids.entries()) {
+    if (seen.has(value)) report([...path, index], `“${value}” appears twice`)
+    seen.add(value)
+  }
+}
+
+function reportCalendars(problem: Problem, report: Report): void {
+  const known = (name: string) => Object.hasOwn(problem.calendars, name)
+  for (const list of ['places', 'people'] as const)
+    for (const [index, { calendar }] of problem[list].entries())
+      if (!known(calendar)) report([list, index, 'calendar'], `no calendar “${calendar}”`)
+}
+
+function reportJob(job: ProblemJob, path: (string | number)[], report: Report): void {
+  const ids = new Set(job.operations.map((operation) => operation.id))
+  reportDuplicates([...job.operations.map((operation) => operation.id)], [...path, 'operations'], report)
+  reportDuplicates([...job.stays.map((stay) => stay.id)], [...path, 'stays'], report)
+  for (const [index, link] of job.links.entries())
+    for (const end of ['from', 'to'] as const)
+      if (!ids.has(link[end]))
+        report([...path, 'links', index, end], `no operation “${link[end]}” in this job`)
+  const stayOf = new Map<string, string>()
+  for (const [index, stay] of job.stays.entries())
+    for (const [place, operation] of stay.operations.entries()) {
+      const at = [...path, 'stays', index, 'operations', place]
+      if (!ids.has(operation)) report(at, `no operation “${operation}” in this job`)
+      else if (stayOf.has(operation))
+        report(at, `“${operation}” is already in stay “${stayOf.get(operation)}”`)
+      stayOf.set(operation, stay.id)
+    }
+  for (const [index, operation] of job.operations.entries())
+    if (!stayOf.has(operation.id)) report([...path, 'operations', index], `“${operation.id}” is in no stay`)
+}
+
+function reportFixed(problem: Problem, report: Report): void {
+  const places = new Set(problem.places.map((place) => place.id))
+  const people = new Set(problem.people.map((person) => person.id))
+  reportDuplicates(
+    problem.fixed.map((pin) => `${pin.job} / ${pin.operation}`),
+    ['fixed'],
+    report,
+  )
+  for (const [index, pin] of problem.fixed.entries()) {
+    const job = problem.jobs.find((candidate) => candidate.id === pin.job)
+    const operation = job?.operations.find((candidate) => candidate.id === pin.operation)
+    if (!job) report(['fixed', index, 'job'], `no job “${pin.job}”`)
+    else if (!operation)
+      report(['fixed', index, 'operation'], `no operation “${pin.operation}” in job “${pin.job}”`)
+    if (pin.place !== undefined && !places.has(pin.place))
+      report(['fixed', index, 'place'], `no place “${pin.place}”`)
+    for (const person of pin.people ?? [])
+      if (!people.has(person)) report(['fixed', index, 'people'], `no person “${person}”`)
+    reportDuplicates(pin.people ?? [], ['fixed', index, 'people'], report)
+    if (operation && pin.people && pin.people.length !== operation.people)
+      report(
+        ['fixed', index, 'people'],
+        `“${pin.operation}” needs ${operation.people} people, ${pin.people.length} are given`,
+      )
+  }
+}
+
+export const problemSchema = problemShape.superRefine((problem, context) => {
+  const report: Report = (path, message) => context.addIssue({ code: 'custom', path, message })
+  for (const list of ['places', 'people', 'jobs'] as const)
+    reportDuplicates(
+      problem[list].map((entry) => entry.id),
+      [list],
+      report,
+    )
+  reportCalendars(problem, report)
+  for (const [index, job] of problem.jobs.entries()) reportJob(job, ['jobs', index], report)
+  reportFixed(problem, report)
+})

@@ -1,0 +1,189 @@
+import { fromEpochMinutes, type Instant } from '../../time'
+import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
+import { workEnd } from '../solver/find-slot'
+import type { Model, ModelJob, ModelOperation } from '../solver/model'
+import type { JobPlacement } from '../solver/shop-state'
+import type { FirmUses } from './firm'
+
+/** What forbids an operation a start, one rule each, with what there is to say about it. Names are ids of the problem. */
+export type Refusal =
+  | { code: 'begun' }
+  | { code: 'glued'; after: string }
+  | { code: 'past'; opens: Instant }
+  | { code: 'before-arrival'; arrives: Instant }
+  | { code: 'too-soon'; after: string; waitMinutes: number; opens: Instant }
+  | { code: 'window-closed'; after: string; waitMinutes: number; opens: Instant; closes: Instant }
+  | { code: 'wrong-place'; place: string; kind: string }
+  | { code: 'stands-elsewhere'; place: string }
+  | { code: 'lacks-skill'; person: string; skill: string }
+  | { code: 'nobody-on-shift'; skill: string; person?: string }
+  | { code: 'shift-ends'; closes: Instant; minutes: number; person?: string }
+  | { code: 'person-taken'; person: string; job: string; operation: string; until: Instant }
+  | { code: 'place-taken'; place: string; job: string; until: Instant }
+  | { code: 'no-follower'; operation: string; message: string }
+  | { code: 'no-room-for-other'; job: string; operation: string; message: string }
+  | { code: 'horizon' }
+
+/** What is wished for an operation besides its start: another place, another person. */
+export type Wish = { place?: number; person?: number }
+
+/** The starts that arrival, the present and the operations before leave to this one, in minutes; ends included. */
+export function startLimits(
+  job: ModelJob,
+  operation: ModelOperation,
+  { operations }: JobPlacement,
+): Interval {
+  let from = Math.max(0, job.arrive)
+  let to = Number.POSITIVE_INFINITY
+  for (const link of job.links) {
+    if (link.to !== operation.index) continue
+    const { end } = operations[link.from]!
+    from = Math.max(from, end + link.min)
+    to = Math.min(to, end + link.max)
+  }
+  return { from, to }
+}
+
+/** The first rule by itself that forbids a start, leaving out only what other work could make room for. */
+export function refusalAt(
+  model: Model,
+  firm: FirmUses,
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  start: number,
+  wish: Wish,
+): Refusal | undefined {
+  return (
+    refusalByOrder(model, job, operation, placement, start) ??
+    refusalByPlace(model, job, operation, placement, wish) ??
+    refusalByRoom(model, firm, job, operation, placement, start, wish) ??
+    refusalByPeople(model, firm, operation, placement, start, wish)
+  )
+}
+
+function refusalByOrder(
+  model: Model,
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  start: number,
+): Refusal | undefined {
+  const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
+  if (operation.pin) return { code: 'begun' }
+  for (const { from, to, min, max } of job.links) {
+    if (to !== operation.index) continue
+    const { end } = placement.operations[from]!
+    const after = job.operations[from]!.id
+    if (min === max && start !== end + min) return { code: 'glued', after }
+    const opens = at(end + min)
+    if (start < end + min) return { code: 'too-soon', after, waitMinutes: min, opens }
+    if (start > end + max)
+      return { code: 'window-closed', after, waitMinutes: max, opens, closes: at(end + max) }
+  }
+  if (start < 0) return { code: 'past', opens: at(0) }
+  if (start < job.arrive) return { code: 'before-arrival', arrives: at(job.arrive) }
+  if (start + operation.minutes > model.horizon) return { code: 'horizon' }
+  return undefined
+}
+
+/** Whether a stay may be where it is wished: a place of its kind, and the one in which its car stands already. */
+export function refusalByPlace(
+  model: Model,
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  { place }: Wish,
+): Refusal | undefined {
+  if (place === undefined) return undefined
+  const { places, kind } = job.stays[operation.stay]!
+  if (!places.includes(place)) return { code: 'wrong-place', place: model.placeIds[place]!, kind }
+  const stands = standsIn(job, operation, placement)
+  if (stands !== undefined && place !== stands)
+    return { code: 'stands-elsewhere', place: model.placeIds[stands]! }
+  return undefined
+}
+
+/** The place that the stay of an operation is in already. */
+function standsIn(
+  job: ModelJob,
+  operation: ModelOperation,
+  { operations }: JobPlacement,
+): number | undefined {
+  const { operations: own } = job.stays[operation.stay]!
+  const standing = own.find((index) => job.operations[index]!.pin?.place !== undefined)
+  return standing === undefined ? undefined : operations[standing]!.place
+}
+
+function refusalByRoom(
+  model: Model,
+  firm: FirmUses,
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  start: number,
+  { place }: Wish,
+): Refusal | undefined {
+  const only = place ?? standsIn(job, operation, placement)
+  let taken: Refusal | undefined
+  for (const candidate of only === undefined ? job.stays[operation.stay]!.places : [only]) {
+    if (model.capacity[candidate]! > 1) return undefined
+    const uses = firm.places[candidate]!.filter((use) => use.job !== job.id)
+    const use = firstOverlap(uses, start, start + operation.minutes)
+    if (!use) return undefined
+    taken ??= {
+      code: 'place-taken',
+      place: model.placeIds[candidate]!,
+      job: use.job,
+      until: fromEpochMinutes(model.originMinute + use.to),
+    }
+  }
+  return taken
+}
+
+function refusalByPeople(
+  model: Model,
+  firm: FirmUses,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  start: number,
+  wish: Wish,
+): Refusal | undefined {
+  if (operation.mode === 'unattended') return undefined
+  const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
+  const person = wish.person === undefined ? undefined : model.personIds[wish.person]!
+  if (person !== undefined && !operation.skilled.includes(wish.person!))
+    return { code: 'lacks-skill', person, skill: operation.skill }
+  const place = wish.place ?? placement.operations[operation.index]!.place
+  const crews = model
+    .crewsFor(operation, place)
+    .filter(({ people }) => wish.person === undefined || people.includes(wish.person))
+  let tooShort: number | undefined
+  let taken: Refusal | undefined
+  for (const { people, open } of crews) {
+    const shift = open[firstEndingAfter(open, start)]
+    if (!shift || shift.from > start) continue
+    const end =
+      operation.mode === 'solid' ? start + operation.minutes : workEnd(open, start, operation.minutes)
+    if (end === undefined) continue
+    if (operation.mode === 'solid' && end > shift.to) {
+      tooShort = Math.max(tooShort ?? shift.to, shift.to)
+      continue
+    }
+    const busy = people.find((each) => firstOverlap(firm.people[each]!, start, end))
+    if (busy === undefined) return undefined
+    const use = firstOverlap(firm.people[busy]!, start, end)!
+    taken ??= {
+      code: 'person-taken',
+      person: model.personIds[busy]!,
+      job: use.job,
+      operation: use.operation,
+      until: at(use.to),
+    }
+  }
+  const who = person === undefined ? {} : { person }
+  if (taken) return taken
+  if (tooShort !== undefined)
+    return { code: 'shift-ends', closes: at(tooShort), minutes: operation.minutes, ...who }
+  return { code: 'nobody-on-shift', skill: operation.skill, ...who }
+}

@@ -1,0 +1,269 @@
+import { firstEndingAfter, type Interval, lastBeginningBefore } from '../contract/intervals'
+import type { Crew, Model, ModelOperation } from './model'
+import type { Random } from './random'
+import type { OperationPlacement, ShopState } from './shop-state'
+
+/** What the search for a slot needs to know besides the operation itself. */
+export type SlotContext = {
+  model: Model
+  shop: ShopState
+  /** For searches that lay the same job again and again: draws what is tried. */
+  random?: Random
+  /** How often, of a hundred, a free slot or crew is left for somebody else. */
+  blinkPercent?: number
+  /** Whether a stay may be begun later than it could be, for no reason but to leave room for somebody else. */
+  delays?: boolean
+  /** Slots found while the shop has not changed: each is still the soonest for any start up to its own. */
+  known?: Map<ModelOperation, { from: number; slot: OperationPlacement }>
+}
+
+export function blinks({ random, blinkPercent = 0 }: SlotContext): boolean {
+  return random !== undefined && random() * 100 < blinkPercent
+}
+
+/** Where the job's own operations already lie, by index; those that may overlap compete for people. */
+type Laid = readonly (OperationPlacement | undefined)[]
+
+/** What stands in the way of a team between two minutes, of the shop or of the same job: the first that does. */
+function clashOf(
+  { shop }: SlotContext,
+  operation: ModelOperation,
+  laid: Laid,
+  team: readonly number[],
+  from: number,
+  to: number,
+): Interval | undefined {
+  let first: Interval | undefined
+  for (const person of team) {
+    const use = shop.personClash(person, from, to)
+    if (use && (!first || use.from < first.from)) first = use
+  }
+  for (const index of operation.beside) {
+    const other = laid[index]
+    if (!other || other.start >= to || from >= other.end) continue
+    if (first && first.from <= other.start) continue
+    if (team.some((person) => other.people.includes(person))) first = { from: other.start, to: other.end }
+  }
+  return first
+}
+
+/** When `minutes` of work that begin at `start` are done, pausing between open intervals; undefined if never. */
+export function workEnd(open: readonly Interval[], start: number, minutes: number): number | undefined {
+  let left = minutes
+  for (let at = firstEndingAfter(open, start); at < open.length; at++) {
+    const from = Math.max(start, open[at]!.from)
+    const available = open[at]!.to - from
+    if (left <= available) return from + left
+    left -= available
+  }
+  return undefined
+}
+
+/** The latest minute at which `minutes` of work can begin to be done by `end`; undefined if there is none. */
+export function workStart(open: readonly Interval[], end: number, minutes: number): number | undefined {
+  let left = minutes
+  for (let at = lastBeginningBefore(open, end); at >= 0; at--) {
+    const to = Math.min(end, open[at]!.to)
+    const available = to - open[at]!.from
+    if (left <= available) return to - left
+    left -= available
+  }
+  return undefined
+}
+
+/** The minutes of work between `start` and `end`, with gaps only where work pauses. */
+export function workSegments(open: readonly Interval[], start: number, end: number): Interval[] {
+  const segments: Interval[] = []
+  for (let at = firstEndingAfter(open, start); at < open.length && open[at]!.from < end; at++) {
+    const from = Math.max(start, open[at]!.from)
+    const to = Math.min(end, open[at]!.to)
+    if (from < to) segments.push({ from, to })
+  }
+  return segments
+}
+
+const gridAtOrAfter = (minute: number, slot: number) => Math.ceil(minute / slot) * slot
+const gridAtOrBefore = (minute: number, slot: number) => Math.floor(minute / slot) * slot
+
+/** When work that begins at `start`, in the open interval `at`, is done: undefined where it does not fit there. */
+function endOfWork(
+  { mode, minutes }: ModelOperation,
+  open: readonly Interval[],
+  at: number,
+  start: number,
+): number | undefined {
+  const end = start + minutes
+  if (end <= open[at]!.to) return end
+  return mode === 'solid' ? undefined : workEnd(open, start, minutes)
+}
+
+/** The very slot at `start`, for a pinned operation; it may lie off the grid. */
+function slotAt(
+  context: SlotContext,
+  operation: ModelOperation,
+  laid: Laid,
+  { people, open }: Crew,
+  start: number,
+): Interval | undefined {
+  const at = firstEndingAfter(open, start)
+  if (at === open.length || open[at]!.from > start) return undefined
+  const end = endOfWork(operation, open, at, start)
+  if (end === undefined || end > context.model.horizon) return undefined
+  return clashOf(context, operation, laid, people, start, end) ? undefined : { from: start, to: end }
+}
+
+/** From where on one crew’s work ends no earlier than `endFrom`; what it does before that ends too soon. */
+function startEndingFrom({ mode, minutes }: ModelOperation, { open }: Crew, endFrom: number): number {
+  if (endFrom === Number.NEGATIVE_INFINITY) return endFrom
+  return mode === 'solid' ? endFrom - minutes : (workStart(open, endFrom, minutes) ?? endFrom - minutes)
+}
+
+/**
+ * The earliest slot of one crew that starts no earlier than `earliest`, ends no earlier than `endFrom` and before `beat`:
+ * inside one open interval for solid work, pausing over closed time for pausable work.
+ */
+function earliestOf(
+  context: SlotContext,
+  operation: ModelOperation,
+  laid: Laid,
+  crew: Crew,
+  earliest: number,
+  endFrom: number,
+  beat: number,
+): Interval | undefined {
+  const { slot, horizon } = context.model
+  const { people, open } = crew
+  const { minutes } = operation
+  let start = gridAtOrAfter(Math.max(earliest, startEndingFrom(operation, crew, endFrom)), slot)
+  let at = firstEndingAfter(open, start)
+  for (;;) {
+    start = gridAtOrAfter(context.shop.freeFrom(people, start, minutes, horizon), slot)
+    while (at < open.length && open[at]!.to <= start) at++
+    if (at === open.length) return undefined
+    if (open[at]!.from > start) start = gridAtOrAfter(open[at]!.from, slot)
+    if (start + minutes >= beat) return undefined
+    const end = start < open[at]!.to ? endOfWork(operation, open, at, start) : undefined
+    if (end === undefined) {
+      // Work that pauses and finds no end here will find none later.
+      if (start < open[at]!.to && operation.mode === 'pausable') return undefined
+      if (++at === open.length) return undefined
+      start = gridAtOrAfter(open[at]!.from, slot)
+      continue
+    }
+    if (end >= beat) return undefined
+    if (end < endFrom) {
+      start += slot
+      continue
+    }
+    const clash = clashOf(context, operation, laid, people, start, end)
+    const behind =
+      clash?.to ??
+      (blinks(context) ? (context.shop.nextUseEnd(people, end) ?? open[at + 1]?.from) : undefined)
+    if (behind === undefined) return { from: start, to: end }
+    start = gridAtOrAfter(behind, slot)
+  }
+}
+
+/** The latest slot of one crew that ends by `end` and starts by `start`, but not before `notBefore`. */
+function latestOf(
+  context: SlotContext,
+  operation: ModelOperation,
+  laid: Laid,
+  { people, open }: Crew,
+  latest: { start: number; end: number },
+  notBefore: number,
+): Interval | undefined {
+  const { slot } = context.model
+  let by = latest.end
+  let start = latest.start
+  for (;;) {
+    const raw = operation.mode === 'solid' ? by - operation.minutes : workStart(open, by, operation.minutes)
+    if (raw === undefined) return undefined
+    start = gridAtOrBefore(Math.min(start, raw), slot)
+    const at = lastBeginningBefore(open, start + 1)
+    if (at < 0 || start < notBefore) return undefined
+    const { from, to } = open[at]!
+    // The grid may have led out of open time; then the last start before it closed is next.
+    const lastHere = operation.mode === 'solid' ? to - operation.minutes : to - 1
+    if (start > lastHere) {
+      start = lastHere
+      if (gridAtOrBefore(start, slot) < from) start = from - 1
+      continue
+    }
+    const end = endOfWork(operation, open, at, start)
+    if (end === undefined || end > by) {
+      start--
+      continue
+    }
+    const clash = clashOf(context, operation, laid, people, start, end)
+    if (!clash) return { from: start, to: end }
+    by = clash.from
+  }
+}
+
+/**
+ * The slot of an operation that ends soonest among those starting no earlier than `earliest` and ending no earlier than
+ * `endFrom`, with the crew that takes it; undefined where none is left before the horizon. A pinned operation has one slot
+ * or none.
+ */
+export function earliestSlot(
+  context: SlotContext,
+  operation: ModelOperation,
+  place: number,
+  earliest: number,
+  laid: Laid = [],
+  endFrom = Number.NEGATIVE_INFINITY,
+): OperationPlacement | undefined {
+  const { pin } = operation
+  const { model } = context
+  if (pin && pin.start < earliest) return undefined
+  const from =
+    pin?.start ??
+    (operation.mode === 'unattended' ? Math.max(earliest, endFrom - operation.minutes) : earliest)
+  if (operation.mode === 'unattended') {
+    const end = from + operation.minutes
+    return end <= model.horizon ? { start: from, end, people: [], place } : undefined
+  }
+  const held = endFrom > Number.NEGATIVE_INFINITY
+  const known = held ? undefined : context.known?.get(operation)
+  if (known && known.from <= from && from <= known.slot.start && known.slot.place === place) return known.slot
+  let best: OperationPlacement | undefined
+  for (const crew of model.crewsFor(operation, place)) {
+    if (best && blinks(context)) continue
+    const slot = pin
+      ? slotAt(context, operation, laid, crew, from)
+      : earliestOf(context, operation, laid, crew, from, endFrom, best?.end ?? model.horizon + 1)
+    if (slot && (!best || slot.to < best.end))
+      best = { start: slot.from, end: slot.to, people: crew.people, place }
+  }
+  // What the job's own operations leave room for changes as they are laid; only the shop stays as it is.
+  if (best && !pin && !held && operation.beside.length === 0)
+    context.known?.set(operation, { from, slot: best })
+  return best
+}
+
+/**
+ * The slot of an operation that starts latest among those that end by `latest.end` and start by `latest.start`, no
+ * earlier than where it lies now. The slot it has is kept where none is later; undefined where even that breaks a limit.
+ */
+export function latestSlot(
+  context: SlotContext,
+  operation: ModelOperation,
+  current: OperationPlacement,
+  latest: { start: number; end: number },
+  laid: Laid,
+): OperationPlacement | undefined {
+  const { place } = current
+  const kept = current.end <= latest.end && current.start <= latest.start ? current : undefined
+  if (operation.pin) return kept
+  if (operation.mode === 'unattended') {
+    const start = Math.min(latest.start, latest.end - operation.minutes)
+    return start < current.start ? undefined : { ...current, start, end: start + operation.minutes }
+  }
+  let best = kept
+  for (const crew of context.model.crewsFor(operation, place)) {
+    const slot = latestOf(context, operation, laid, crew, latest, (best?.start ?? current.start - 1) + 1)
+    if (slot) best = { start: slot.from, end: slot.to, people: crew.people, place }
+  }
+  return best
+}

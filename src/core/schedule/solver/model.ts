@@ -1,0 +1,336 @@
+import { epochMinutes, instantOrThrow } from '../../time'
+import { openIntervals } from '../contract/calendar'
+import { type Interval, intersectIntervals } from '../contract/intervals'
+import type { Problem, ProblemOperation } from '../contract/problem'
+
+/** The problem in minutes from its origin and in indexes, as the solver works on it. */
+
+/** More teams than this are not tried for one operation; the first are those with the fewest other skills. */
+const TEAMS_MAX = 64
+
+export type Pin = { start: number; people?: number[]; place?: number }
+
+/** People who may do an operation together, and when all of them and the place are there. */
+export type Crew = { people: readonly number[]; open: readonly Interval[] }
+
+export type ModelOperation = {
+  index: number
+  id: string
+  minutes: number
+  mode: ProblemOperation['mode']
+  people: number
+  skill: string
+  /** Indexes of the people who have the skill, those with the fewest other skills first. */
+  skilled: number[]
+  stay: number
+  /** Operations of the same job that no chain of links puts before or after this one: they may overlap it. */
+  beside: number[]
+  pin?: Pin
+  /** The only people who may do it, where a change is to leave it with them. */
+  crew?: readonly number[]
+  /** No start before this minute, where a change is to leave it no earlier than it was. */
+  notBefore?: number
+}
+
+export type ModelLink = { from: number; to: number; min: number; max: number }
+
+/** Places of one calendar: in which of them a stay is held makes no difference to the hours of its work. */
+export type PlaceGroup = readonly number[]
+
+export type ModelStay = {
+  id: string
+  kind: string
+  operations: number[]
+  places: number[]
+  /** No stay of this kind can be shorter: its longest chain of minutes and lags. */
+  minutesAtLeast: number
+}
+
+export type ModelJob = {
+  index: number
+  id: string
+  arrive: number
+  due?: number
+  weight: number
+  operations: ModelOperation[]
+  links: ModelLink[]
+  stays: ModelStay[]
+  /** Operation indexes so that links point forward; undefined where links run in a circle. */
+  order?: number[]
+  /** Every way to choose a group of places for each stay, stays by index; empty where a stay has none. */
+  placeChoices: PlaceGroup[][]
+  /** Whether anything of it is fixed. */
+  pinned: boolean
+}
+
+export type Model = {
+  problem: Problem
+  originMinute: number
+  horizon: number
+  slot: number
+  earliest: number
+  personIds: string[]
+  placeIds: string[]
+  capacity: number[]
+  /** Open time common to some people and a place, cached by who and where. */
+  openFor: (people: readonly number[], place: number) => readonly Interval[]
+  /** When a person is on shift. */
+  openOf: (person: number) => readonly Interval[]
+  /** The teams that may do an operation in a place: the pinned one, or any of the right size with the skill. */
+  crewsFor: (operation: ModelOperation, place: number) => readonly Crew[]
+  jobs: ModelJob[]
+}
+
+function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {
+  const waiting = Array.from({ length: count }, (_, to) => links.filter((link) => link.to === to).length)
+  const order: number[] = []
+  const taken = new Set<number>()
+  while (order.length < count) {
+    const next = waiting.findIndex((open, index) => open === 0 && !taken.has(index))
+    if (next < 0) return undefined
+    taken.add(next)
+    order.push(next)
+    for (const link of links) if (link.from === next) waiting[link.to]!--
+  }
+  return order
+}
+
+/** Which operations lie before which along the links. */
+function reachable(count: number, links: readonly ModelLink[], order: readonly number[]): boolean[][] {
+  const after = Array.from({ length: count }, () => new Array<boolean>(count).fill(false))
+  for (const index of order.toReversed())
+    for (const link of links)
+      if (link.from === index) {
+        after[index]![link.to] = true
+        for (let other = 0; other < count; other++) if (after[link.to]![other]) after[index]![other] = true
+      }
+  return after
+}
+
+/** Longest chain of minutes and lags through the operations of one stay. */
+function longestChain(job: ModelJob, stay: ModelStay): number {
+  const inStay = new Set(stay.operations)
+  const reach = new Map<number, number>()
+  for (const index of job.order!) {
+    if (!inStay.has(index)) continue
+    const before = job.links
+      .filter((link) => link.to === index && inStay.has(link.from))
+      .map((link) => reach.get(link.from)! + link.min)
+    reach.set(index, Math.max(0, ...before) + job.operations[index]!.minutes)
+  }
+  return Math.max(...reach.values())
+}
+
+/** The places of a stay by their calendars; where one is pinned, only that one. */
+function placeGroups(problem: Problem, { places, operations }: ModelStay, job: ModelJob): PlaceGroup[] {
+  const pinned = new Set(operations.flatMap((index) => job.operations[index]!.pin?.place ?? []))
+  if (pinned.size > 1) return []
+  const byCalendar = new Map<string, number[]>()
+  for (const place of places) {
+    if (pinned.size === 1 && !pinned.has(place)) continue
+    const { calendar } = problem.places[place]!
+    byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
+  }
+  return [...byCalendar.values()]
+}
+
+/** Every way to choose one of each. */
+function choices<T>(lists: readonly (readonly T[])[]): T[][] {
+  return lists.reduce<T[][]>(
+    (chosen, list) => chosen.flatMap((each) => list.map((one) => [...each, one])),
+    [[]],
+  )
+}
+
+function teamsOf(people: readonly number[], size: number): number[][] {
+  if (size === 0) return [[]]
+  const teams: number[][] = []
+  const extend = (team: number[], from: number): void => {
+    if (teams.length >= TEAMS_MAX) return
+    if (team.length === size) {
+      teams.push(team)
+      return
+    }
+    for (let at = from; at < people.length; at++) extend([...team, people[at]!], at + 1)
+  }
+  extend([], 0)
+  return teams
+}
+
+/** Teams are the same for all operations that ask for as many of one skill, open time for all places of one calendar. */
+function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor'] {
+  const cache = new Map<string, readonly Crew[]>()
+  const calendars = Object.keys(problem.calendars)
+  const calendarOf = problem.places.map(({ calendar }) => calendars.indexOf(calendar))
+  const own = new WeakMap<ModelOperation, (readonly Crew[] | undefined)[]>()
+  return (operation, place) => {
+    let byCalendar = own.get(operation)
+    if (!byCalendar) {
+      byCalendar = []
+      own.set(operation, byCalendar)
+    }
+    const calendar = calendarOf[place]!
+    const known = byCalendar[calendar]
+    if (known) return known
+    const pinned = operation.pin?.people ?? operation.crew
+    const key = `${calendar} ${pinned ? pinned.join() : ''} ${operation.people} ${operation.skill}`
+    let crews = cache.get(key)
+    if (!crews) {
+      const teams = pinned
+        ? pinned.every((person) => operation.skilled.includes(person))
+          ? [pinned]
+          : []
+        : teamsOf(operation.skilled, operation.people)
+      crews = teams.map((people) => ({ people, open: openFor(people, place) }))
+      cache.set(key, crews)
+    }
+    byCalendar[calendar] = crews
+    return crews
+  }
+}
+
+/** What a change leaves as it is, or asks for, of one operation. */
+export type Narrowing = Partial<Pick<ModelOperation, 'pin' | 'crew' | 'notBefore'>>
+
+/** The job with less freedom: some operations bound, some stays in these places only. Its own pins stay. */
+export function narrowed(
+  { problem }: Model,
+  job: ModelJob,
+  bind: (operation: ModelOperation) => Narrowing,
+  placesOf: (stay: ModelStay, index: number) => number[],
+): ModelJob {
+  const operations = job.operations.map((operation) =>
+    operation.pin ? operation : { ...operation, ...bind(operation) },
+  )
+  const stays = job.stays.map((stay, index) => ({ ...stay, places: placesOf(stay, index) }))
+  const own: ModelJob = { ...job, operations, stays, pinned: operations.some(({ pin }) => pin) }
+  return { ...own, placeChoices: choices(stays.map((stay) => placeGroups(problem, stay, own))) }
+}
+
+function rangeOf(problem: Problem, originMinute: number): Interval {
+  const minutes = [
+    ...problem.fixed.map(({ start }) => start),
+    ...problem.jobs.map(({ arrive }) => arrive),
+  ].map((text) => epochMinutes(instantOrThrow(text)) - originMinute)
+  return { from: Math.min(0, ...minutes), to: problem.horizonDays * 1440 }
+}
+
+function openTimeCache(
+  problem: Problem,
+  originMinute: number,
+  range: Interval,
+): Pick<Model, 'openOf' | 'openFor'> {
+  const byCalendar = new Map(
+    Object.entries(problem.calendars).map(([name, calendar]) => [
+      name,
+      openIntervals(calendar, problem.timezone, originMinute, range),
+    ]),
+  )
+  const cache = new Map<string, readonly Interval[]>()
+  const openOf: Model['openOf'] = (person) => byCalendar.get(problem.people[person]!.calendar)!
+  const openFor: Model['openFor'] = (people, place) => {
+    const key = `${people.join(',')}@${place}`
+    const known = cache.get(key)
+    if (known) return known
+    const open = people.reduce<readonly Interval[]>(
+      (common, person) => intersectIntervals(common, openOf(person)),
+      byCalendar.get(problem.places[place]!.calendar)!,
+    )
+    cache.set(key, open)
+    return open
+  }
+  return { openOf, openFor }
+}
+
+/** Turns a checked problem into the solver's model. */
+export function compileModel(problem: Problem): Model {
+  const originMinute = epochMinutes(instantOrThrow(problem.origin))
+  const minuteOf = (text: string) => epochMinutes(instantOrThrow(text)) - originMinute
+  const range = rangeOf(problem, originMinute)
+  const personIndex = new Map(problem.people.map((person, index) => [person.id, index]))
+  const placeIndex = new Map(problem.places.map((place, index) => [place.id, index]))
+  const bySkillCount = problem.people
+    .map((_, index) => index)
+    .sort((a, b) => {
+      return problem.people[a]!.skills.length - problem.people[b]!.skills.length || a - b
+    })
+  const pins = new Map(
+    problem.fixed.map((pin): [string, Pin] => [
+      `${pin.job}\u0000${pin.operation}`,
+      {
+        start: minuteOf(pin.start),
+        ...(pin.people ? { people: pin.people.map((person) => personIndex.get(person)!) } : {}),
+        ...(pin.place === undefined ? {} : { place: placeIndex.get(pin.place)! }),
+      },
+    ]),
+  )
+  const jobs = problem.jobs.map((job, index): ModelJob => {
+    const operationIndex = new Map(job.operations.map((operation, at) => [operation.id, at]))
+    const links = job.links.map((link) => ({
+      from: operationIndex.get(link.from)!,
+      to: operationIndex.get(link.to)!,
+      min: link.min,
+      max: link.max ?? Number.POSITIVE_INFINITY,
+    }))
+    const operations = job.operations.map((operation, at): ModelOperation => {
+      const pin = pins.get(`${job.id}\u0000${operation.id}`)
+      const skill = operation.skill ?? ''
+      return {
+        index: at,
+        id: operation.id,
+        minutes: operation.minutes,
+        mode: operation.mode,
+        people: operation.people,
+        skill,
+        skilled: bySkillCount.filter((person) => problem.people[person]!.skills.includes(skill)),
+        stay: job.stays.findIndex((stay) => stay.operations.includes(operation.id)),
+        beside: [],
+        ...(pin ? { pin } : {}),
+      }
+    })
+    const order = topologicalOrder(operations.length, links)
+    if (order) {
+      const after = reachable(operations.length, links, order)
+      for (const { index: one, beside } of operations)
+        for (const { index: other } of operations)
+          if (one !== other && !after[one]![other] && !after[other]![one]) beside.push(other)
+    }
+    const compiled: ModelJob = {
+      index,
+      id: job.id,
+      arrive: minuteOf(job.arrive),
+      ...(job.due === undefined ? {} : { due: minuteOf(job.due) }),
+      weight: job.weight,
+      operations,
+      links,
+      stays: job.stays.map((stay) => ({
+        id: stay.id,
+        kind: stay.kind,
+        operations: stay.operations.map((operation) => operationIndex.get(operation)!),
+        places: problem.places.flatMap((place, at) => (place.kinds.includes(stay.kind) ? [at] : [])),
+        minutesAtLeast: 0,
+      })),
+      ...(order ? { order } : {}),
+      placeChoices: [],
+      pinned: operations.some(({ pin }) => pin),
+    }
+    compiled.placeChoices = choices(compiled.stays.map((stay) => placeGroups(problem, stay, compiled)))
+    if (order) for (const stay of compiled.stays) stay.minutesAtLeast = longestChain(compiled, stay)
+    return compiled
+  })
+  const { openOf, openFor } = openTimeCache(problem, originMinute, range)
+  return {
+    problem,
+    originMinute,
+    horizon: range.to,
+    slot: problem.slotMinutes,
+    earliest: range.from,
+    personIds: problem.people.map((person) => person.id),
+    placeIds: problem.places.map((place) => place.id),
+    capacity: problem.places.map((place) => place.capacity),
+    openOf,
+    openFor,
+    crewsFor: crewCache(problem, openFor),
+    jobs,
+  }
+}

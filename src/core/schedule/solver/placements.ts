@@ -1,0 +1,63 @@
+import { epochMinutes, fromEpochMinutes, instantOrThrow } from '../../time'
+import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
+import { costOf, totalTerms } from './cost'
+import { workSegments } from './find-slot'
+import type { Model } from './model'
+import type { JobPlacement, OperationPlacement } from './shop-state'
+
+/** Between the operations of a schedule file and the placements of the model. */
+
+export function writeOperations(model: Model, placement: JobPlacement): PlacedOperation[] {
+  const job = model.jobs[placement.job]!
+  const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
+  return placement.operations.map((laid, index): PlacedOperation => {
+    const operation = job.operations[index]!
+    const segments =
+      operation.mode === 'pausable'
+        ? workSegments(model.openFor(laid.people, laid.place), laid.start, laid.end)
+        : [{ from: laid.start, to: laid.end }]
+    return {
+      job: job.id,
+      operation: operation.id,
+      start: at(laid.start),
+      end: at(laid.end),
+      people: laid.people.map((person) => model.personIds[person]!),
+      place: model.placeIds[laid.place]!,
+      segments: segments.map(({ from, to }) => [at(from), at(to)]),
+    }
+  })
+}
+
+/** The placements of the jobs of which every operation is placed; undefined for the others. By index of the job. */
+export function readPlacements(
+  model: Model,
+  placed: readonly PlacedOperation[],
+): (JobPlacement | undefined)[] {
+  const minuteOf = (text: string) => epochMinutes(instantOrThrow(text)) - model.originMinute
+  const key = (job: string, operation: string) => `${job}\u0000${operation}`
+  const known = new Map(placed.map((each) => [key(each.job, each.operation), each]))
+  return model.jobs.map((job): JobPlacement | undefined => {
+    const operations: OperationPlacement[] = []
+    for (const { id } of job.operations) {
+      const found = known.get(key(job.id, id))
+      const place = found ? model.placeIds.indexOf(found.place) : -1
+      const people = found?.people.map((person) => model.personIds.indexOf(person)) ?? []
+      if (!found || place < 0 || people.includes(-1)) return undefined
+      operations.push({ start: minuteOf(found.start), end: minuteOf(found.end), people, place })
+    }
+    return { job: job.index, operations }
+  })
+}
+
+/** A schedule of these placements with what it costs. It is not checked here: the independent checker does that. */
+export function scheduleOf(model: Model, placements: readonly JobPlacement[]): Schedule {
+  const terms = totalTerms(model, placements)
+  return {
+    format: SCHEDULE_FORMAT,
+    status: 'feasible',
+    cost: costOf(model, terms),
+    terms,
+    operations: placements.flatMap((placement) => writeOperations(model, placement)),
+    reasons: [],
+  }
+}

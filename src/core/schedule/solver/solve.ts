@@ -1,0 +1,114 @@
+import type { Problem } from '../contract/problem'
+import { type CostTerms, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
+import { lowerBound } from './bound'
+import { costOf, totalTerms } from './cost'
+import { type Impossibility, impossibilitiesOf } from './impossible'
+import { compileModel, type Model } from './model'
+import { writeOperations } from './placements'
+import { failureReason, impossibilityReason } from './reasons'
+import { Search, type SearchOptions } from './search'
+
+/** Shops of so many jobs are small enough for a proof that nothing is better. */
+const PROOF_JOBS_MAX = 12
+
+export type Solution = {
+  schedule: Schedule
+  /** Improvement attempts made: give this as `steps` with the same seed for the same schedule again. */
+  steps: number
+}
+
+function infeasible(model: Model, found: Impossibility[]): Schedule {
+  return {
+    format: SCHEDULE_FORMAT,
+    status: 'infeasible',
+    operations: [],
+    reasons: found.map((each) => impossibilityReason(model, each)),
+  }
+}
+
+/**
+ * Solving that can be left and taken up again, so that it can run beside other things, show how far it is, and be stopped
+ * at any moment with the best schedule so far.
+ */
+export class Solver {
+  private readonly model: Model
+  private readonly impossible: Impossibility[]
+  private readonly search?: Search
+  private bound = Number.NEGATIVE_INFINITY
+  private boundIsBest = false
+
+  /** Lays a first schedule. The problem is taken to be checked. */
+  constructor(
+    problem: Problem,
+    { seed, onBetter, standing, churn }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
+  ) {
+    this.model = compileModel(problem)
+    this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
+    if (this.impossible.length > 0) return
+    // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
+    this.boundIsBest = this.model.jobs.length <= PROOF_JOBS_MAX
+    this.bound = lowerBound(this.model, !this.boundIsBest)
+    this.search = new Search(this.model, seed, this.bound, onBetter, {
+      ...(standing ? { standing } : {}),
+      ...(churn ? { churn } : {}),
+    })
+  }
+
+  /** Nothing better can be found. */
+  get done(): boolean {
+    return this.search?.done ?? true
+  }
+
+  get steps(): number {
+    return this.search?.steps ?? 0
+  }
+
+  /** One attempt at something better. */
+  step(): void {
+    this.search?.step()
+  }
+
+  /** The terms of the cost of the best schedule so far, in minutes. */
+  terms(): CostTerms {
+    const placed = this.search?.best.placed ?? []
+    return totalTerms(
+      this.model,
+      placed.flatMap((job) => (job ? [job.placement] : [])),
+    )
+  }
+
+  /**
+   * The best schedule so far. `infeasible` carries a reason for each job that found no place; where that is not proved,
+   * only the search having found none, the schedule of the others stands beside it.
+   */
+  schedule(): Schedule {
+    const { model } = this
+    if (!this.search) return infeasible(model, this.impossible)
+    if (!this.boundIsBest) {
+      this.bound = lowerBound(model)
+      this.boundIsBest = true
+    }
+    const { best } = this.search
+    const placed = best.placed.filter((job) => job !== undefined)
+    const terms = this.terms()
+    const cost = costOf(model, terms)
+    const operations = placed.flatMap((job) => writeOperations(model, job.placement))
+    const reasons = [...best.failures].map(([job, failure]) => failureReason(model, job, failure))
+    const status = reasons.length > 0 ? 'infeasible' : cost <= this.bound ? 'optimal' : 'feasible'
+    return {
+      format: SCHEDULE_FORMAT,
+      status,
+      ...(status === 'infeasible' ? {} : { cost, lowerBound: this.bound }),
+      terms,
+      operations,
+      reasons,
+    }
+  }
+}
+
+/** Places all jobs of a checked problem, and improves until the steps are done or it is told to stop. */
+export function solve(problem: Problem, options: SearchOptions): Solution {
+  const solver = new Solver(problem, options)
+  while (solver.steps < options.steps && !solver.done && !options.shouldStop?.()) solver.step()
+  return { schedule: solver.schedule(), steps: solver.steps }
+}

@@ -1,0 +1,172 @@
+import { z } from 'zod'
+import type { Product } from '../coating'
+import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
+import { PROBLEM_FORMAT, problemSchema } from '../schedule'
+import { SCHOOLS } from '../survey'
+import { WASH_SCHOOLS } from '../wash'
+
+export const namedPlace = z.object({
+  id: z.string(),
+  name: z.string(),
+  kinds: z.array(z.string()),
+  capacity: z.int(),
+  calendar: z.string(),
+})
+
+export const namedPerson = z.object({
+  id: z.string(),
+  name: z.string(),
+  skills: z.array(z.string()),
+  calendar: z.string(),
+})
+
+export const positive = (what: string) =>
+  z.number({ error: `Type ${what} as a number.` }).positive(`${what} must be more than nothing.`)
+
+/** Its own bottles, buckets and lance, and the water it has. */
+export const washSetupSchema = z.object({
+  school: z.enum(WASH_SCHOOLS),
+  drain: z.boolean(),
+  hose: z.boolean(),
+  gear: z.object({
+    bucketMl: positive('The bucket, ml,'),
+    sprayMl: positive('The spray bottle, ml,'),
+    capMl: positive('The cap, ml,'),
+    lance: z.object({
+      bottleMl: positive('The lance bottle, ml,'),
+      emptySeconds: positive('The time to empty it, s,'),
+      flowLPerMin: positive('The flow, l/min,'),
+    }),
+  }),
+})
+
+export type WashSetup = z.infer<typeof washSetupSchema>
+
+/** What a shop starts with until it has measured its own (mem). */
+export const FIRST_WASH_SETUP: WashSetup = {
+  school: 'iron-first',
+  drain: true,
+  hose: true,
+  gear: {
+    bucketMl: 15_000,
+    sprayMl: 1000,
+    capMl: 20,
+    lance: { bottleMl: 1000, emptySeconds: 75, flowLPerMin: 7.5 },
+  },
+}
+
+export const monthsSchema = z.object({ from: z.int().min(1).max(12), to: z.int().min(1).max(12) })
+
+/** The air its cars live in: months are numbered from January. */
+export const climateSetupSchema = z.object({
+  seaAir: z.boolean(),
+  frost: monthsSchema,
+  pollen: monthsSchema,
+})
+
+/** An island in the Atlantic until a shop says where it is (mem). */
+export const FIRST_CLIMATE: z.infer<typeof climateSetupSchema> = {
+  seaAir: true,
+  frost: { from: 11, to: 3 },
+  pollen: { from: 4, to: 6 },
+}
+
+export const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type a time such as 20:00.')
+
+/** When no customer is written to. */
+export const quietSchema = z.object({ from: clockText, until: clockText, sundays: z.boolean() })
+
+export const FIRST_QUIET: z.infer<typeof quietSchema> = { from: '20:00', until: '08:00', sundays: true }
+
+/** What the manager has accepted of how the shop's own hands go against the table of minutes. */
+export const paceSchema = z.record(z.string(), z.number().min(0.3).max(3))
+
+export const centsAnHour = z
+  .int({ error: 'Type an amount, such as 24.50.' })
+  .nonnegative('It cannot be less than nothing.')
+
+/** What things cost the shop itself, beside what it charges for them. */
+export const costsSchema = z.object({
+  wageCentsPerHour: z.object({ prep: centsAnHour, correct: centsAnHour, coat: centsAnHour }),
+  bayCentsPerHour: centsAnHour,
+  /** What the shop pays for a product, in percent of what it charges. */
+  productPercent: z.number().min(0).max(100),
+})
+
+export type Costs = z.infer<typeof costsSchema>
+
+/** Where a shop has not said what its hours cost (mem). */
+export const FIRST_COSTS: Costs = {
+  wageCentsPerHour: { prep: 2300, correct: 2900, coat: 3100 },
+  bayCentsPerHour: 650,
+  productPercent: 55,
+}
+
+/** How the shop is set up. Calendars, places and people are checked as the scheduler will read them. */
+export const setupSchema = z
+  .object({
+    name: z.string().min(1),
+    address: z.string(),
+    timezone: z.string(),
+    currency: z.string().length(3),
+    school: z.enum(SCHOOLS),
+    wash: washSetupSchema.default(FIRST_WASH_SETUP),
+    climate: climateSetupSchema.default(FIRST_CLIMATE),
+    quiet: quietSchema.default(FIRST_QUIET),
+    pace: paceSchema.default({}),
+    costs: costsSchema.default(FIRST_COSTS),
+    slotMinutes: z.int(),
+    horizonDays: z.int(),
+    objective: z.object({
+      tardiness: z.number(),
+      hold: z.number(),
+      finish: z.number(),
+      makespan: z.number(),
+    }),
+    calendars: z.record(z.string(), z.unknown()),
+    counterCalendar: z.string(),
+    places: z.array(namedPlace),
+    people: z.array(namedPerson),
+    rates: ratesSchema,
+    packages: z.array(packageTemplateSchema).min(1),
+    vendors: z.array(vendorSchema).default([]),
+    terms: termsSchema.default(termsSchema.parse({})),
+  })
+  .transform((setup, context) => {
+    const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
+    const asProblem = problemSchema.safeParse({
+      format: PROBLEM_FORMAT,
+      origin: '2027-01-01T00:00:00Z',
+      timezone,
+      slotMinutes,
+      horizonDays,
+      objective,
+      calendars,
+      places,
+      people,
+      jobs: [],
+    })
+    if (!asProblem.success) {
+      for (const issue of asProblem.error.issues)
+        context.addIssue({ code: 'custom', path: issue.path, message: issue.message })
+      return z.NEVER
+    }
+    return { ...setup, calendars: asProblem.data.calendars }
+  })
+
+export type Setup = z.infer<typeof setupSchema>
+
+/** Everyone whose time can be planned: the people of the shop, and vendors on their own days. */
+export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>): Setup['people'] {
+  return [
+    ...people,
+    ...vendors.map(({ id, name, calendar }) => ({
+      id: vendorSkill(id),
+      name,
+      skills: [vendorSkill(id)],
+      calendar,
+    })),
+  ]
+}
+
+export type Shop = { setup: Setup; catalogue: Product[] }

@@ -1,0 +1,23 @@
+import type { Shape } from './bodies'
+import type { EarlierTreatment, Storage, Washing } from './life'
+import type { Hardness, PaintSystem } from './paint-system'
+
+export type Vehicle = {
+  id: string
+  plate: string
+  vin: string
+  make: string
+  model: string
+  year?: number
+  shape: Shape
+  colour: string
+  colourCode: string
+  paintSystem: PaintSystem
+  hardness: Hardness
+  storage: Storage
+  washing: Washing
+  yearlyKm?: number
+  salted: boolean
+  hardWater: boolean
+  treatments: EarlierTreatment[]
+}

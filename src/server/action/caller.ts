@@ -1,0 +1,15 @@
+/** Who may do something. Until people sign in, whoever stands in the shop's network is its manager. */
+export const ROLES = ['manager', 'technician', 'owner'] as const
+export type Role = (typeof ROLES)[number]
+
+/** `desk`: what the manager decides. `floor`: what is done in the shop, by whoever works there. */
+export const AUDIENCES = { desk: ['manager'], floor: ['manager', 'technician'] } as const
+export type Audience = keyof typeof AUDIENCES
+
+export type Caller = { role: string; device?: string }
+
+export const SHOP_FLOOR: Caller = { role: 'manager' }
+
+export function mayDo(caller: Caller, audience: Audience): boolean {
+  return AUDIENCES[audience].some((role) => role === caller.role)
+}

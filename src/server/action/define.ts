@@ -1,0 +1,62 @@
+import { revalidatePath } from 'next/cache'
+import { headers } from 'next/headers'
+import { z } from 'zod'
+import { type Action, type Answer, refuse } from '@/core/answer'
+import type { Instant } from '@/core/time'
+import { now } from '../clock'
+import { database, writer } from '../db/connection'
+import { faultFacts, log } from '../log'
+import { wakePlanner } from '../planning/planner'
+import { type Audience, type Caller, mayDo, SHOP_FLOOR } from './caller'
+import { type ActionDefinition, perform } from './perform'
+
+/** Every way in from a page goes through one of these: who may, what is taken, and that it is done once. */
+
+async function callerNow(): Promise<Caller> {
+  const device = (await headers()).get('x-fern-device')
+  return device && device.length <= 64 ? { ...SHOP_FLOOR, device } : SHOP_FLOOR
+}
+
+/** An action that writes. In a file of server functions it is exported as it is. */
+export function defineAction<Schema extends z.ZodType, Value>(
+  definition: ActionDefinition<Schema, Value>,
+): Action<z.input<Schema>, Value> {
+  return async (call) => {
+    const answer = await perform(await writer(), definition, call, { caller: await callerNow(), at: now() })
+    if (answer.ok) {
+      wakePlanner()
+      revalidatePath('/', 'layout')
+    }
+    return answer
+  }
+}
+
+export type ReadDefinition<Schema extends z.ZodType, Value> = {
+  name: string
+  who: Audience
+  input: Schema
+  read: (asking: { db: Awaited<ReturnType<typeof database>>; at: Instant }, input: z.output<Schema>) => Promise<Answer<Value>>
+}
+
+/** A question a page asks without writing anything: it has no key, and is in no journal. */
+export function defineReadAction<Schema extends z.ZodType, Value>({
+  name,
+  who,
+  input,
+  read,
+}: ReadDefinition<Schema, Value>): (asked: z.input<Schema>) => Promise<Answer<Value>> {
+  return async (asked) => {
+    if (!mayDo(await callerNow(), who)) return refuse('not-for-you', 'This is not for you to see. Ask the manager.')
+    try {
+      const checked = input.safeParse(asked)
+      if (!checked.success) {
+        const [issue] = checked.error.issues
+        return refuse('input', issue!.message, issue!.path.map(String).join('.'))
+      }
+      return await read({ db: await database(), at: now() }, checked.data)
+    } catch (error) {
+      log.error({ action: name, ...faultFacts(error) })
+      return refuse('fault', 'The shop could not answer this. Try again.')
+    }
+  }
+}

@@ -1,0 +1,125 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import { type Answer, type Call, type Refusal, refuse } from '@/core/answer'
+import type { Instant } from '@/core/time'
+import { faultFacts, log } from '../log'
+import { askToPlan } from '../planning/plan-requests'
+import { type Audience, type Caller, mayDo } from './caller'
+import { answeredBefore, writeEntry } from './journal'
+
+/** What an action is given to write with: everything it does is one transaction, at one moment. */
+export type Doing = {
+  trx: Knex
+  at: Instant
+  caller: Caller
+  /** Asks for a new plan in the same transaction; the planner takes it up after the commit. All may move without `jobs`. */
+  replan: (cause: string, jobs?: readonly string[]) => Promise<void>
+}
+
+export type ActionDefinition<Schema extends z.ZodType, Value> = {
+  /** Subject and deed, as in `handover.record-payment`. It stands in the journal: never reuse one. */
+  name: string
+  who: Audience
+  input: Schema
+  /** What it gives may be seen only once. */
+  secret?: boolean
+  /** Longer inputs are refused unread, characters of JSON. */
+  mostInput?: number
+  write: (doing: Doing, input: z.output<Schema>) => Promise<Answer<Value>>
+}
+
+/** Enough for any form; what needs more says so. */
+const MOST_INPUT = 100_000
+
+const keySchema = z.string().min(8).max(64)
+
+/** Thrown inside a transaction to undo it: nothing of a refused action stays. */
+class Undone extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.code)
+  }
+}
+
+const inputRefusal = ({ issues: [issue] }: z.ZodError): Refusal =>
+  refuse('input', issue!.message, issue!.path.map(String).join('.'))
+
+/** Reads what was sent; keys are checked before what they are keys of. */
+function readCall<Schema extends z.ZodType>(
+  { input, mostInput = MOST_INPUT }: Pick<ActionDefinition<Schema, unknown>, 'input' | 'mostInput'>,
+  call: unknown,
+): { ok: true; key: string; input: z.output<Schema>; raw: unknown } | Refusal {
+  const sent = z.strictObject({ key: keySchema, input: z.unknown() }).safeParse(call)
+  if (!sent.success) return refuse('input', 'What was sent has no mark of its own. Reload the page and do it again.')
+  if ((JSON.stringify(sent.data.input) ?? '').length > mostInput)
+    return refuse('input', 'That is far more than this can be. Shorten it and do it again.')
+  const read = input.safeParse(sent.data.input)
+  return read.success
+    ? { ok: true, key: sent.data.key, input: read.data, raw: sent.data.input ?? null }
+    : inputRefusal(read.error)
+}
+
+/**
+ * Does an action once: whatever its key was answered before is answered again. It writes, enters itself in the journal and asks
+ * for a plan in one transaction, or does nothing. Never throws: a fault of the shop's own is an answer too.
+ */
+export async function perform<Schema extends z.ZodType, Value>(
+  db: Knex,
+  definition: ActionDefinition<Schema, Value>,
+  call: unknown,
+  { caller, at }: { caller: Caller; at: Instant },
+): Promise<Answer<Value>> {
+  const began = performance.now()
+  const answer = await tryToDo(db, definition, call, caller, at)
+  log.info({
+    action: definition.name,
+    role: caller.role,
+    ...(answer.ok ? {} : { refused: answer.code }),
+    ms: Math.round(performance.now() - began),
+  })
+  return answer
+}
+
+async function tryToDo<Schema extends z.ZodType, Value>(
+  db: Knex,
+  definition: ActionDefinition<Schema, Value>,
+  call: unknown,
+  caller: Caller,
+  at: Instant,
+): Promise<Answer<Value>> {
+  if (!mayDo(caller, definition.who)) return refuse('not-for-you', 'This is not for you to do. Ask the manager.')
+  try {
+    const read = readCall(definition, call)
+    if (!read.ok) return read
+    return await doOnce(db, definition, read, caller, at)
+  } catch (error) {
+    log.error({ action: definition.name, ...faultFacts(error) })
+    return refuse('fault', 'The shop could not do this, and nothing was changed. Try again.')
+  }
+}
+
+async function doOnce<Schema extends z.ZodType, Value>(
+  db: Knex,
+  { name: action, write, secret = false }: ActionDefinition<Schema, Value>,
+  { key, input, raw }: { key: string; input: z.output<Schema>; raw: unknown },
+  caller: Caller,
+  at: Instant,
+): Promise<Answer<Value>> {
+  try {
+    return await db.transaction(async (trx) => {
+      const before = await answeredBefore(trx, { key, action, input: raw })
+      if (before) return before as Answer<Value>
+      const answer = await write(
+        { trx, at, caller, replan: (cause, jobs) => askToPlan(trx, { cause, at, ...(jobs ? { jobs } : {}) }) },
+        input,
+      )
+      if (!answer.ok) throw new Undone(answer)
+      await writeEntry(trx, { key, action, caller, at, input: raw, answer, secret })
+      return answer
+    })
+  } catch (error) {
+    if (error instanceof Undone) return error.refusal
+    throw error
+  }
+}
+
+export type { Call }

@@ -1,0 +1,52 @@
+import type { Knex } from 'knex'
+import type { LaidProduct, OtherSurface } from '@/core/coating'
+import type { Shop } from '@/core/shop'
+import type { Instant, LocalDay } from '@/core/time'
+import { readPlan } from '../quotes/agreement-store'
+
+/** What a coat lies on: the whole paint, some panels of it, or another surface. */
+export type CoatedPart =
+  | { kind: 'paint'; panels?: readonly string[] }
+  | { kind: 'surface'; surface: OtherSurface }
+
+/** A coat that was really laid on a vehicle. */
+export type Coat = {
+  jobId: string
+  product: LaidProduct
+  lot: string
+  endedAt: Instant
+  part: CoatedPart
+  /** Laid elsewhere: the day on which the car went home from there. */
+  homeOn?: LocalDay
+}
+
+/** Every coat ever laid here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
+export async function loadCoats(db: Knex, shop: Shop, vehicleId: string): Promise<Coat[]> {
+  const rows = await db('layers')
+    .join('progress', (on) =>
+      on.on('progress.job_id', 'layers.job_id').andOn('progress.operation_id', 'layers.operation_id'),
+    )
+    .join('jobs', 'jobs.id', 'layers.job_id')
+    .join('agreements', 'agreements.job_id', 'layers.job_id')
+    .where('jobs.vehicle_id', vehicleId)
+    .whereNotNull('progress.ended_at')
+    .orderBy('progress.ended_at')
+    .select('layers.*', 'progress.ended_at', 'agreements.plan')
+  return rows.flatMap((row): Coat[] => {
+    const product = shop.catalogue.find(({ id }) => id === row.product_id)
+    const operation = readPlan(row.plan).operations.find(({ id }) => id === row.operation_id)
+    if (!product || !operation) return []
+    const part: CoatedPart = operation.surface
+      ? { kind: 'surface', surface: operation.surface }
+      : { kind: 'paint', ...(operation.panels ? { panels: operation.panels } : {}) }
+    return [
+      {
+        jobId: row.job_id,
+        product,
+        lot: row.lot,
+        endedAt: row.ended_at,
+        part,
+      },
+    ]
+  })
+}

@@ -1,0 +1,260 @@
+import type { Knex } from 'knex'
+import {
+  type Exposure,
+  expectedLife,
+  exposureOf,
+  type Look,
+  type Outlook,
+  outlookOf,
+  type Unit,
+} from '@/core/aftercare'
+import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
+import type { Shop } from '@/core/shop'
+import { mean } from '@/core/survey'
+import { dayIn, type Instant, type LocalDay, MONTH_DAYS, monthsBetween, plusDays } from '@/core/time'
+import type { Vehicle } from '@/core/vehicle'
+import { panelsOf } from '@/core/vehicle'
+import { loadBrought } from '../vehicles/brought'
+import { type LedgerEntry, loadLedger } from '../vehicles/ledger-store'
+import { type Coat, loadCoats } from './coats'
+import { type KeptLook, looksOfVehicle } from './look-store'
+
+/** How the protection of a vehicle stands, from what was laid on it and from every look since. */
+
+export type ProtectedUnit = {
+  id: string
+  name: string
+  laidAt: Instant
+  layers: LaidProduct[]
+  /** The last look since it was laid. */
+  last?: KeptLook & { jobId: string }
+}
+
+export type SurfaceProtection = {
+  surface: 'paint' | OtherSurface
+  name: string
+  products: LaidProduct[]
+  /** When the last layer that lies on most of it had ended. */
+  laidAt: Instant
+  laidOn: LocalDay
+  outlook: Outlook
+  units: ProtectedUnit[]
+  goodUntil: { low: LocalDay; mid: LocalDay; high: LocalDay }
+}
+
+export type Protection = {
+  exposure: Exposure
+  surfaces: SurfaceProtection[]
+  toppedAt?: Instant
+  coats: readonly Coat[]
+  looks: readonly (KeptLook & { jobId: string })[]
+}
+
+const isTopper = ({ product }: Coat) => product.kind === 'topper'
+
+type Laid = { jobId: string; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
+
+/** The coats that lie on one part now: those of the last job that coated it. Earlier ones were polished off. */
+function lyingOn(coats: readonly Coat[]): Laid | undefined {
+  const last = coats.at(-1)
+  if (!last) return undefined
+  const own = coats.filter(({ jobId }) => jobId === last.jobId)
+  return {
+    jobId: last.jobId,
+    laidAt: last.endedAt,
+    layers: own.map(({ product }) => product),
+    ...(last.homeOn ? { homeOn: last.homeOn } : {}),
+  }
+}
+
+const covers = ({ part }: Coat, unit: string) =>
+  part.kind === 'surface' ? part.surface === unit : !part.panels || part.panels.includes(unit)
+
+type UnitPlan = { id: string; name: string; orientation: 'horizontal' | 'vertical' }
+
+/** All that is looked at by itself on a vehicle. */
+export function unitsOf(vehicle: Pick<Vehicle, 'shape'>, surface: 'paint' | OtherSurface): UnitPlan[] {
+  return surface === 'paint'
+    ? panelsOf(vehicle.shape).map(({ id, name, orientation }) => ({ id, name, orientation }))
+    : [{ id: surface, name: SURFACE[surface].name, orientation: 'vertical' }]
+}
+
+const dayAfterMonths = (zone: string, from: Instant, months: number) =>
+  plusDays(dayIn(zone, from), Math.round(months * MONTH_DAYS))
+
+/** Mean gloss of a panel at a job, before or after the work. */
+async function glossOf(db: Knex, vehicleId: string): Promise<Map<string, Record<string, number>>> {
+  const rows: { job_id: string; phase: string; panel: string; gu_x10: number }[] = await db('gloss_readings')
+    .join('jobs', 'jobs.id', 'gloss_readings.job_id')
+    .where('jobs.vehicle_id', vehicleId)
+    .select('gloss_readings.*')
+  const all = new Map<string, Record<string, number[]>>()
+  for (const { job_id, phase, panel, gu_x10 } of rows) {
+    const round = all.get(`${job_id} ${phase}`) ?? {}
+    round[panel] = [...(round[panel] ?? []), gu_x10 / 10]
+    all.set(`${job_id} ${phase}`, round)
+  }
+  return new Map(
+    [...all].map(([key, round]) => [
+      key,
+      Object.fromEntries(Object.entries(round).map(([panel, values]) => [panel, mean(values)])),
+    ]),
+  )
+}
+
+/** What was ever laid on a vehicle, here or elsewhere, seen, polished and measured: all that its protection is told from. */
+export type PaintPast = {
+  coats: readonly Coat[]
+  ledger: readonly LedgerEntry[]
+  looks: readonly (KeptLook & { jobId: string })[]
+  gloss: ReadonlyMap<string, Record<string, number>>
+}
+
+type Found = PaintPast & { toppers: readonly Coat[] }
+
+/** Whether a panel was polished after its coat was laid, by another job or by others: then the coat is no longer there. */
+function polishedOff(
+  unit: string,
+  { jobId, laidAt, homeOn }: Laid,
+  ledger: readonly LedgerEntry[],
+  zone: string,
+): boolean {
+  // Removals of another shop's stay name no job of ours: those until it went home belong to the stay.
+  const since = homeOn ?? dayIn(zone, laidAt)
+  return ledger.some((entry) => entry.panel === unit && entry.jobId !== jobId && entry.day > since)
+}
+
+/** A kept look as the outlook reads it: with the gloss lost since the coating, and with the topper it may have seen. */
+function asSeen(
+  look: KeptLook & { jobId: string },
+  laid: Laid,
+  { toppers, gloss }: Found,
+): Unit['looks'][number] {
+  const topped = toppers.filter(({ endedAt }) => endedAt < look.at).at(-1)
+  const [fresh, then] = [gloss.get(`${laid.jobId} after`), gloss.get(`${look.jobId} before`)]
+  const [was, is] = [fresh?.[look.unit], then?.[look.unit]]
+  const seen: Look = {
+    unit: look.unit,
+    water: look.water,
+    cleaned: look.cleaned,
+    ...(look.angleDegrees === undefined ? {} : { angleDegrees: look.angleDegrees }),
+    ...(look.feel ? { feel: look.feel } : {}),
+    ...(was === undefined || is === undefined ? {} : { glossLossGu: was - is }),
+    // What was decontaminated has lost its topper, too.
+    ...(topped && !look.cleaned ? { topperMonths: monthsBetween(topped.endedAt, look.at) } : {}),
+  }
+  return { ...seen, ageMonths: monthsBetween(laid.laidAt, look.at) }
+}
+
+function surfaceProtection(
+  vehicle: Vehicle,
+  surface: 'paint' | OtherSurface,
+  exposure: Exposure,
+  found: Found,
+  { zone, now }: { zone: string; now: Instant },
+): SurfaceProtection | undefined {
+  const plans = unitsOf(vehicle, surface)
+  const laid = plans.flatMap((plan) => {
+    const own = lyingOn(
+      found.coats.filter((coat) => !isTopper(coat) && covers(coat, plan.id) && partIs(coat, surface)),
+    )
+    return own && !polishedOff(plan.id, own, found.ledger, zone) ? [{ plan, own }] : []
+  })
+  if (laid.length === 0) return undefined
+  const units = laid.map(({ plan, own }): { shown: ProtectedUnit; unit: Unit } => {
+    const looks = found.looks.filter(({ unit, at }) => unit === plan.id && at > own.laidAt)
+    const last = looks.at(-1)
+    return {
+      shown: {
+        id: plan.id,
+        name: plan.name,
+        laidAt: own.laidAt,
+        layers: own.layers,
+        ...(last ? { last } : {}),
+      },
+      unit: {
+        id: plan.id,
+        lifeMonths: expectedLife(own.layers, exposure, plan.orientation),
+        ageMonths: Math.max(0, monthsBetween(own.laidAt, now)),
+        looks: looks.map((look) => asSeen(look, own, found)),
+      },
+    }
+  })
+  const outlook = outlookOf(units.map(({ unit }) => unit))
+  // What lies on most of the car is what its age and end are told by; a panel coated again has its own.
+  const first = units.map(({ shown }) => shown.laidAt).toSorted()[0]!
+  const main = laid.find(({ own }) => own.laidAt === first)!.own
+  const until = (months: number) => dayAfterMonths(zone, main.laidAt, months)
+  const { low, mid, high } = outlook.lifeMonths
+  return {
+    surface,
+    name: surface === 'paint' ? 'Paint' : SURFACE[surface].name,
+    products: main.layers,
+    laidAt: main.laidAt,
+    laidOn: dayIn(zone, main.laidAt),
+    outlook,
+    units: units.map(({ shown }) => shown),
+    goodUntil: { low: until(low), mid: until(mid), high: until(high) },
+  }
+}
+
+const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
+  part.kind === 'paint' ? surface === 'paint' : part.surface === surface
+
+export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: string): Promise<PaintPast> {
+  const brought = await loadBrought(db, shop, vehicleId)
+  const coats = [...brought.coats, ...(await loadCoats(db, shop, vehicleId))]
+  const looks = [...brought.looks, ...(await looksOfVehicle(db, vehicleId))]
+  const coated = coats.length > 0
+  return {
+    coats: coats.sort((a, b) => a.endedAt.localeCompare(b.endedAt)),
+    looks: looks.sort((a, b) => a.at.localeCompare(b.at)),
+    ledger: coated ? await loadLedger(db, vehicleId) : [],
+    gloss: coated ? new Map([...brought.gloss, ...(await glossOf(db, vehicleId))]) : new Map(),
+  }
+}
+
+/** How the protection of a vehicle stands at `now`; without surfaces where nothing was ever laid on it here. */
+export function protectionOf(shop: Shop, vehicle: Vehicle, past: PaintPast, now: Instant): Protection {
+  const { coats, looks } = past
+  const exposure = exposureOf(vehicle)
+  const toppers = coats.filter(isTopper)
+  const found = { ...past, toppers }
+  const at = { zone: shop.setup.timezone, now }
+  const surfaces = (['paint', ...OTHER_SURFACES] as const).flatMap((surface) => {
+    const one = surfaceProtection(vehicle, surface, exposure, found, at)
+    return one ? [one] : []
+  })
+  const topped = toppers.at(-1)
+  return { exposure, surfaces, coats, looks, ...(topped ? { toppedAt: topped.endedAt } : {}) }
+}
+
+/** The same past without what was seen at one visit. */
+export const pastWithout = (past: PaintPast, jobId: string): PaintPast => ({
+  ...past,
+  looks: past.looks.filter((look) => look.jobId !== jobId),
+})
+
+export async function loadProtection(
+  db: Knex,
+  shop: Shop,
+  vehicle: Vehicle,
+  now: Instant,
+): Promise<Protection> {
+  return protectionOf(shop, vehicle, await loadPaintPast(db, shop, vehicle.id), now)
+}
+
+/** A part that has most likely gone, `alone` where most of its surface has not. */
+export type Failing = { surface: SurfaceProtection; unit: ProtectedUnit; alone: boolean }
+
+export function failing({ surfaces }: Pick<Protection, 'surfaces'>): Failing[] {
+  return surfaces.flatMap((surface) =>
+    surface.outlook.units
+      .filter(({ holds }) => holds < 0.5)
+      .map(({ id, failsAlone }) => ({
+        surface,
+        unit: surface.units.find((unit) => unit.id === id)!,
+        alone: failsAlone || surface.units.length === 1,
+      })),
+  )
+}

@@ -1,0 +1,233 @@
+import type { Knex } from 'knex'
+import type { CoatStep, LaidProduct, Product } from '@/core/coating'
+import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
+import type { Job, JobKind } from '@/core/job'
+import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/offer'
+import type { Floor } from '@/core/planning'
+import type { Shop } from '@/core/shop'
+import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
+import { atLocal, dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
+import { paintedAreaM2, panelsOf, type Vehicle } from '@/core/vehicle'
+import { loadFloor } from '../floor/floor'
+import { addShortJob, findJob } from '../floor/job-store'
+import { replan } from '../planning/planning'
+import { writeAgreement } from '../quotes/agreement-store'
+import { whenForPlan } from '../quotes/offers'
+import { loadSurvey } from '../survey/survey-store'
+import { loadLedger } from '../vehicles/ledger-store'
+import { findKnown } from '../vehicles/vehicle-store'
+import { answerWishes } from './look-store'
+
+/** Visits and repairs: what they are, what they cost, and how they come onto the calendar. */
+
+export const SHORT_NAME: Record<Exclude<JobKind, 'work'>, string> = {
+  visit: 'Care visit',
+  repair: 'Coating repair',
+}
+
+/** A short job worked out, not yet booked. */
+export type ShortOffer = {
+  kind: Exclude<JobKind, 'work'>
+  plan: JobPlan
+  price: Price
+  coats: CoatStep[]
+  polished: { id: string; name: string; process: string; takesUm: number; budgetUm: number }[]
+}
+
+const NO_TERMS = { discountPercent: 0, depositPercent: 0 }
+const FREE_TERMS = { discountPercent: 100, depositPercent: 0 }
+
+const layersOn = (layers: readonly Product[], areaM2: number): CoatStep[] =>
+  layers.map((product, at) => ({ surface: 'paint', layer: at + 1, product, ml: product.mlPerM2 * areaM2 }))
+
+/** A visit to this car, with the shop’s topper where it has one. */
+export function visitOffer({ setup, catalogue }: Shop, { shape }: Pick<Vehicle, 'shape'>): ShortOffer {
+  const topper = catalogue.find(({ kind }) => kind === 'topper')
+  const plan = visitPlan(shape, topper)
+  const coats = topper ? layersOn([topper], paintedAreaM2(shape)) : []
+  const rates = { ...setup.rates, consumablesCents: 0 }
+  const price = priceOf({ plan, coats, extras: [], vendors: [], rates, terms: NO_TERMS })
+  return { kind: 'visit', plan, price, coats, polished: [] }
+}
+
+export type RepairRefusal = { message: string }
+
+/** µm a panel may still give at this visit: by its readings and by the ledger. */
+async function budgets(db: Knex, shop: Shop, visit: Job): Promise<Map<string, number>> {
+  const survey = await loadSurvey(db, visit.id)
+  const taken = takenByPanel(await loadLedger(db, visit.vehicle.id))
+  const { panels } = judgeRecord(visit.vehicle, shop.setup.school, survey, taken)
+  const read = countedReadings(survey.before)
+  // Where this visit has not read a panel, the ledger alone says what it may give.
+  return new Map(
+    panels.map(({ panel, budget }) => [
+      panel.id,
+      read[panel.id]?.length
+        ? budget.budgetUm
+        : (budget.limits.find(({ rule }) => rule === 'lifetime')?.limitUm ?? budget.budgetUm),
+    ]),
+  )
+}
+
+const PREPARATION = processOf('one-step-polish')
+
+/** Panels to be coated again with what was on them. Refused where the paint cannot spare the polish under it. */
+export async function repairOffer(
+  db: Knex,
+  shop: Shop,
+  visit: Job,
+  panelIds: readonly string[],
+  lying: readonly LaidProduct[],
+  onGuarantee: boolean,
+): Promise<ShortOffer | RepairRefusal> {
+  const { shape, hardness } = visit.vehicle
+  const panels = panelsOf(shape).filter(({ id }) => panelIds.includes(id))
+  if (panels.length === 0) return { message: 'Choose the panels that are to be coated again.' }
+  // What another shop has laid is only laid again where we have it, too.
+  const layers = lying.flatMap(({ id }) => shop.catalogue.find((product) => product.id === id) ?? [])
+  if (layers.length === 0)
+    return { message: 'What lies on these panels is not in our catalogue. Quote a package instead.' }
+  const takesUm = removalUm(PREPARATION, HARDNESS_GIVE[hardness])
+  const left = await budgets(db, shop, visit)
+  const thin = panels.filter(({ id }) => (left.get(id) ?? 0) < takesUm)
+  if (thin.length > 0)
+    return {
+      message: `${thin.map(({ name }) => name).join(', ')}: the paint cannot spare the ${takesUm.toFixed(1)} µm of a light polish. Clean it and use a topper, or have it refinished by a licensed shop.`,
+    }
+  const plan = repairPlan(shape, panelIds, layers)
+  const areaM2 = panels.reduce((sum, panel) => sum + panel.areaM2, 0)
+  const coats = layersOn(layers, areaM2)
+  const price = priceOf({
+    plan,
+    coats,
+    extras: [],
+    vendors: [],
+    rates: { ...shop.setup.rates, consumablesCents: 0 },
+    terms: onGuarantee ? FREE_TERMS : NO_TERMS,
+  })
+  const polished = panels.map(({ id, name }) => ({
+    id,
+    name,
+    process: PREPARATION.name,
+    takesUm,
+    budgetUm: left.get(id)!,
+  }))
+  return { kind: 'repair', plan, price, coats, polished }
+}
+
+/** Cars come in when the early shift does; on the day itself, from now on. */
+const ARRIVAL_CLOCK = '08:00'
+
+export type DayOffered = { day: LocalDay; arriveAt: Instant; collectAt: Instant }
+
+const DAYS_OFFERED = 4
+const DAYS_LOOKED_AT = 12
+
+function arrivalOn(floor: Floor, day: LocalDay): Instant {
+  return laterOf(atLocal(floor.shop.setup.timezone, day, ARRIVAL_CLOCK), floor.now)
+}
+
+/** Stands for a job that is not there yet, for the scheduler to try. */
+const TRIED = 'tried'
+
+function fits(floor: Floor, plan: JobPlan, day: LocalDay): DayOffered | { reasons: string[] } {
+  const arriveAt = arrivalOn(floor, day)
+  const when = whenForPlan(floor, { id: TRIED, arriveAt }, plan)
+  return when.kind === 'possible' ? { day, arriveAt, collectAt: when.collectAt } : { reasons: when.reasons }
+}
+
+/** The first working days from `from` on which the car could come, if nobody else is moved. */
+export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered[] {
+  const { timezone, calendars, counterCalendar } = floor.shop.setup
+  const counter = calendars[counterCalendar]!
+  const today = dayIn(timezone, floor.now)
+  const first = from > today ? from : today
+  const days = Array.from({ length: DAYS_LOOKED_AT }, (_, at) => plusDays(first, at)).filter(
+    (day) => 'always' in counter || (counter.weekly[weekdayOf(day)] ?? []).length > 0,
+  )
+  const found: DayOffered[] = []
+  for (const day of days) {
+    if (found.length >= DAYS_OFFERED) break
+    const tried = fits(floor, plan, day)
+    if (!('reasons' in tried)) found.push(tried)
+  }
+  return found
+}
+
+export type Booking = {
+  vehicleId: string
+  day: LocalDay
+  wishes: string
+  fromJobId?: string
+  onGuarantee?: boolean
+}
+
+export type Booked = { jobId: string; collectAt: Instant } | { message: string }
+
+/** Books a short job: the job, what was agreed, and its place on the calendar, with nobody else moved. */
+export async function bookShortJob(
+  db: Knex,
+  now: Instant,
+  offer: ShortOffer,
+  { day, ...booking }: Booking,
+): Promise<Booked> {
+  const floor = await loadFloor(db, now)
+  const { timezone } = floor.shop.setup
+  if (day < dayIn(timezone, now)) return { message: 'That day has passed. Choose today or later.' }
+  const known = await findKnown(db, booking.vehicleId)
+  if (!known) return { message: 'This vehicle is no longer there. Go back to the list.' }
+  const tried = fits(floor, offer.plan, day)
+  if ('reasons' in tried)
+    return { message: `It does not fit on that day: ${tried.reasons.join(' ')} Choose another one.` }
+  const jobId = await db.transaction(async (trx) => {
+    const id = await addShortJob(trx, { ...booking, kind: offer.kind, arriveAt: tried.arriveAt }, now)
+    await writeAgreement(trx, {
+      jobId: id,
+      packageKey: offer.kind,
+      packageName: SHORT_NAME[offer.kind],
+      plan: offer.plan,
+      summary: shortSummary({
+        price: offer.price,
+        polished: offer.polished,
+        coats: offer.coats.map(({ surface, layer, product, ml }) => ({
+          surface,
+          layer,
+          product: product.name,
+          ml,
+        })),
+      }),
+      totalCents: offer.price.totalCents,
+      promisedFor: tried.collectAt,
+      agreedAt: now,
+    })
+    if (offer.kind === 'visit') await answerWishes(trx, booking.vehicleId, now)
+    return id
+  })
+  await replan(db, now, `${SHORT_NAME[offer.kind].toLowerCase()} booked`, new Set([jobId]))
+  return { jobId, collectAt: tried.collectAt }
+}
+
+/** A visit of a car that stands in the yard unannounced: nothing on the calendar, the look is all there is to it. */
+export async function openVisit(db: Knex, vehicleId: string, now: Instant): Promise<string> {
+  return db.transaction((trx) =>
+    addShortJob(trx, { vehicleId, kind: 'visit', wishes: 'Came in for a look.', arriveAt: now }, now),
+  )
+}
+
+/** The repair that was booked from a visit, if one was. */
+export async function repairFrom(db: Knex, visitId: string): Promise<Job | undefined> {
+  const row = await db('jobs')
+    .where({ from_job_id: visitId, kind: 'repair' })
+    .orderBy('number', 'desc')
+    .first('id')
+  return row ? findJob(db, row.id) : undefined
+}
+
+/** A repair of this vehicle that is booked or under way. */
+export async function bookedRepair(db: Knex, vehicleId: string): Promise<Job | undefined> {
+  const row = await db('jobs')
+    .where({ vehicle_id: vehicleId, kind: 'repair' })
+    .whereNull('handed_over_at')
+    .first('id')
+  return row ? findJob(db, row.id) : undefined
+}

@@ -1,0 +1,60 @@
+import type { Knex } from 'knex'
+import type { GuaranteeAnswer } from '@/core/aftercare'
+import type { Job } from '@/core/job'
+import type { Shop } from '@/core/shop'
+import type { Instant } from '@/core/time'
+import { visitsOf } from '../floor/job-store'
+import { guaranteeOf } from '../vehicles/vehicle-care'
+import { type KeptLook, loadLooks } from './look-store'
+import { failing, loadPaintPast, type Protection, pastWithout, protectionOf, unitsOf } from './protection'
+import { repairFrom } from './short-jobs'
+
+/** A visit as it is looked at: what is seen now against what was seen before, and what follows. */
+export type VisitView = {
+  units: { id: string; name: string }[]
+  looks: KeptLook[]
+  /** The last look at each part before this visit, since it was coated. */
+  earlier: Map<string, KeptLook>
+  protection: Protection
+  before: Protection
+  findings: { unit: string; name: string; holds: number; isPanel: boolean; guarantee?: GuaranteeAnswer }[]
+  repair?: Job
+  /** The odometer as it stood at the last stay that wrote it down, km. */
+  lastKm?: number
+}
+
+export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): Promise<VisitView> {
+  const past = await loadPaintPast(db, shop, job.vehicle.id)
+  const protection = protectionOf(shop, job.vehicle, past, now)
+  const before = protectionOf(shop, job.vehicle, pastWithout(past, job.id), now)
+  const earlier = new Map(
+    before.surfaces.flatMap(({ units }) =>
+      units.flatMap(({ id, last }) => (last ? [[id, last] as const] : [])),
+    ),
+  )
+  const panels = unitsOf(job.vehicle, 'paint')
+  const others = protection.surfaces.flatMap(({ surface, units }) => (surface === 'paint' ? [] : units))
+  const repair = await repairFrom(db, job.id)
+  const lastKm = (await visitsOf(db, job.vehicle.id))
+    .filter((stay) => stay.id !== job.id && stay.arriveAt <= job.arriveAt)
+    .findLast(({ odometerKm }) => odometerKm !== undefined)?.odometerKm
+  return {
+    units: [...panels, ...others].map(({ id, name }) => ({ id, name })),
+    looks: await loadLooks(db, job.id),
+    earlier,
+    protection,
+    before,
+    findings: failing(protection).map(({ surface, unit }) => {
+      const guarantee = guaranteeOf(protection, surface, unit, job.vehicle, shop.setup.timezone)
+      return {
+        unit: unit.id,
+        name: unit.name,
+        holds: surface.outlook.units.find(({ id }) => id === unit.id)!.holds,
+        isPanel: surface.surface === 'paint',
+        ...(guarantee ? { guarantee } : {}),
+      }
+    }),
+    ...(repair ? { repair } : {}),
+    ...(lastKm === undefined ? {} : { lastKm }),
+  }
+}

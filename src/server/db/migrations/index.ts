@@ -1,0 +1,34 @@
+import { initial } from './0001-initial'
+import { visits } from './0002-visits'
+import { quotes } from './0003-quotes'
+import { proposals } from './0004-proposals'
+import { outages } from './0005-outages'
+import { moves } from './0006-moves'
+import { changedWork } from './0007-changed-work'
+import { dampAir } from './0008-damp-air'
+import { atTheCar } from './0009-at-the-car'
+import { yearsAfter } from './0010-years-after'
+import { messages } from './0011-messages'
+import { lessons } from './0012-lessons'
+import { broughtHistories } from './0013-brought-histories'
+import { actionJournal } from './0014-action-journal'
+import type { Migration } from './migration'
+
+/** In the order in which they run. A landed step is never changed, only followed by another. */
+export const MIGRATIONS: readonly Migration[] = [
+  initial,
+  visits,
+  quotes,
+  proposals,
+  outages,
+  moves,
+  changedWork,
+  dampAir,
+  atTheCar,
+  yearsAfter,
+  messages,
+  lessons,
+  broughtHistories,
+  actionJournal,
+]
+export { type Migration, migrate, UnknownHistory } from './migration'

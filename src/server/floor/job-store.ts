@@ -1,0 +1,188 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { JOB_KINDS, type Job, type JobKind } from '@/core/job'
+import type { Removal } from '@/core/survey'
+import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
+import { PURPOSES, type Vehicle } from '@/core/vehicle'
+import { oneOf } from '../db/one-of'
+import { budgetCents, type Intake } from '../intake/intake-schema'
+import { appendRemovals } from '../vehicles/ledger-store'
+import {
+  toCustomer,
+  toVehicle,
+  VEHICLE_COLUMNS,
+  type VehicleRow,
+  writeCustomer,
+  writeVehicle,
+} from '../vehicles/vehicle-store'
+
+const FIRST_JOB_NUMBER = 101
+
+/** A row of `select`: the job, its vehicle and its customer side by side. */
+type JobRow = VehicleRow & {
+  id: string
+  number: number
+  kind: string
+  from_job_id: string | null
+  on_guarantee: 0 | 1
+  purpose: string
+  wishes: string
+  budget_cents: number | null
+  odometer_km: number | null
+  fuel_percent: number | null
+  keys: string
+  belongings: string
+  warnings: string
+  arrive_at: string
+  wanted_by: string | null
+  handed_over_at: string | null
+}
+
+function toJob(row: JobRow): Job {
+  return {
+    id: row.id,
+    number: row.number,
+    kind: oneOf(JOB_KINDS, row.kind),
+    ...(row.from_job_id ? { fromJobId: row.from_job_id } : {}),
+    onGuarantee: row.on_guarantee === 1,
+    customer: toCustomer(row),
+    vehicle: toVehicle(row),
+    purpose: oneOf(PURPOSES, row.purpose),
+    wishes: row.wishes,
+    ...(row.budget_cents === null ? {} : { budgetCents: row.budget_cents }),
+    ...(row.odometer_km === null ? {} : { odometerKm: row.odometer_km }),
+    ...(row.fuel_percent === null ? {} : { fuelPercent: row.fuel_percent }),
+    keys: row.keys,
+    belongings: row.belongings,
+    warnings: row.warnings,
+    arriveAt: row.arrive_at as Instant,
+    ...(row.wanted_by ? { wantedBy: localDayOrThrow(row.wanted_by) } : {}),
+    ...(row.handed_over_at ? { handedOverAt: row.handed_over_at as Instant } : {}),
+  }
+}
+
+function select(db: Knex) {
+  return db('jobs')
+    .join('vehicles', 'vehicles.id', 'jobs.vehicle_id')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .select('vehicles.*', 'customers.*', 'jobs.*', VEHICLE_COLUMNS)
+}
+
+/** Jobs that are still here or to come, and those that went home last: what a floor is made of. */
+export async function listFloorJobs(db: Knex, goneShown: number): Promise<Job[]> {
+  const here = db('jobs').whereNull('handed_over_at').select('id')
+  const gone = db('jobs')
+    .whereNotNull('handed_over_at')
+    .orderBy('handed_over_at', 'desc')
+    .limit(goneShown)
+    .select('id')
+  const ids = [...(await here), ...(await gone)].map(({ id }) => id as string)
+  return jobsByIds(db, ids)
+}
+
+async function jobsByIds(db: Knex, ids: readonly string[]): Promise<Job[]> {
+  const rows: JobRow[] = await select(db).whereIn('jobs.id', ids).orderBy('jobs.number')
+  return rows.map(toJob)
+}
+
+export async function findJob(db: Knex, id: string): Promise<Job | undefined> {
+  const row: JobRow | undefined = await select(db).where('jobs.id', id).first()
+  return row ? toJob(row) : undefined
+}
+
+/** All visits of one vehicle, the oldest first. */
+export async function visitsOf(db: Knex, vehicleId: string): Promise<Job[]> {
+  const rows: JobRow[] = await select(db)
+    .where('vehicles.id', vehicleId)
+    .orderBy(['jobs.arrive_at', 'jobs.number'])
+  return rows.map(toJob)
+}
+
+async function nextNumber(trx: Knex): Promise<number> {
+  const { highest } = (await trx('jobs').max({ highest: 'number' }).first()) as { highest: number | null }
+  return (highest ?? FIRST_JOB_NUMBER - 1) + 1
+}
+
+export type ShortJob = {
+  vehicleId: string
+  kind: Exclude<JobKind, 'work'>
+  wishes: string
+  arriveAt: Instant
+  wantedBy?: LocalDay
+  fromJobId?: string
+  onGuarantee?: boolean
+}
+
+/** Books a visit or a repair of a vehicle the shop knows, with an empty survey. Gives the job’s id. */
+export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promise<string> {
+  const id = randomUUID()
+  const { customer_id } = await trx('vehicles').where({ id: job.vehicleId }).first('customer_id')
+  await trx('jobs').insert({
+    id,
+    number: await nextNumber(trx),
+    vehicle_id: job.vehicleId,
+    customer_id,
+    kind: job.kind,
+    wishes: job.wishes,
+    arrive_at: job.arriveAt,
+    wanted_by: job.wantedBy ?? null,
+    from_job_id: job.fromJobId ?? null,
+    on_guarantee: job.onGuarantee ? 1 : 0,
+    created_at: now,
+  })
+  await trx('surveys').insert({ job_id: id, updated_at: now, version: 1 })
+  return id
+}
+
+const count = (text: string) => (text === '' ? null : Number(text))
+
+/** Takes a vehicle in: customer, vehicle, job and an empty survey in one transaction. Gives the job's id. */
+export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: Instant): Promise<string> {
+  const jobId = randomUUID()
+  await db.transaction(async (trx) => {
+    const customerId = await writeCustomer(trx, intake, now)
+    const vehicleId = await writeVehicle(trx, intake, customerId)
+    await trx('jobs').insert({
+      id: jobId,
+      number: await nextNumber(trx),
+      vehicle_id: vehicleId,
+      customer_id: customerId,
+      purpose: intake.purpose,
+      wishes: intake.wishes,
+      budget_cents: budgetCents(intake.budget) ?? null,
+      odometer_km: count(intake.odometerKm),
+      fuel_percent: count(intake.fuelPercent),
+      keys: intake.keys,
+      belongings: intake.belongings,
+      warnings: intake.warnings,
+      arrive_at: arriveAt,
+      wanted_by: intake.wantedBy || null,
+      created_at: now,
+    })
+    await trx('surveys').insert({ job_id: jobId, updated_at: now, version: 1 })
+  })
+  return jobId
+}
+
+/** Hands a vehicle over once, and writes into the ledger what this visit took from its paint. */
+export async function handOver(db: Knex, job: Job, removals: readonly Removal[], at: Instant): Promise<void> {
+  await db.transaction(async (trx) => {
+    const handed = await trx('jobs')
+      .where({ id: job.id })
+      .whereNull('handed_over_at')
+      .update({ handed_over_at: at })
+    if (handed > 0) await appendRemovals(trx, job.vehicle.id, job.id, removals, at)
+  })
+}
+
+/** Keeps what was told at a visit: the odometer with the visit, how the car lives with the vehicle. */
+export async function writeLife(
+  trx: Knex,
+  job: Pick<Job, 'id' | 'vehicle'>,
+  { storage, washing, odometerKm }: Pick<Vehicle, 'storage' | 'washing'> & { odometerKm?: number },
+): Promise<void> {
+  await trx('vehicles').where({ id: job.vehicle.id }).update({ storage, washing })
+  await trx('jobs')
+    .where({ id: job.id })
+    .update({ odometer_km: odometerKm ?? null })
+}

@@ -1,0 +1,90 @@
+import type { Knex } from 'knex'
+import { cardOf } from '@/core/card'
+import { HARDNESS_GIVE, PROCESSES, removalUm } from '@/core/correction'
+import type { Job } from '@/core/job'
+import type { Summary } from '@/core/offer'
+import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
+import { dayIn, type Instant } from '@/core/time'
+import type { Hardness } from '@/core/vehicle'
+import { refreshCareDates } from '../aftercare/care-dates'
+import { handOver } from '../floor/job-store'
+import { keepLesson } from '../learning/lesson-store'
+import { findAgreement } from '../quotes/agreement-store'
+import { loadShop } from '../shop/shop-store'
+import { loadSurvey } from '../survey/survey-store'
+import { findAllWays, type PanelWay } from '../survey/ways'
+import { loadEntries } from '../work/acts-store'
+
+/**
+ * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
+ * from before that was kept go by the table and the declared hardness.
+ */
+export function agreedCut(
+  { panels, processes }: Pick<Summary, 'panels' | 'processes'>,
+  hardness: Hardness,
+): Record<string, number> {
+  if (panels.length > 0)
+    return Object.fromEntries(panels.flatMap(({ id, takesUm }) => (takesUm > 0 ? [[id, takesUm]] : [])))
+  return Object.fromEntries(
+    Object.entries(processes).flatMap(([panel, name]) => {
+      const process = PROCESSES.find((candidate) => candidate.name === name)
+      const um = process ? removalUm(process, HARDNESS_GIVE[hardness]) : 0
+      return um > 0 ? [[panel, um]] : []
+    }),
+  )
+}
+
+export function removalsOf(
+  job: Job,
+  told: Pick<Summary, 'panels' | 'processes'>,
+  survey: Pick<SurveyRecord, 'before' | 'after'>,
+  day: Removal['day'],
+): Removal[] {
+  return removalsOfVisit({
+    beforeUm: countedReadings(survey.before),
+    afterUm: countedReadings(survey.after),
+    byProcessUm: agreedCut(told, job.vehicle.hardness),
+    day,
+  })
+}
+
+/** What was agreed for each panel, with the processes that were changed at the car in their place. */
+async function workedProcesses(db: Knex, jobId: string, told: Summary): Promise<Summary> {
+  const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
+  const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
+  const ways = changed.size > 0 ? await findAllWays(db, jobId) : new Map<string, PanelWay[]>()
+  const takesUm = (panel: string, process: string) =>
+    ways.get(panel)?.find(({ name }) => name === process)?.takesUm ?? 0
+  return {
+    ...told,
+    processes: { ...told.processes, ...Object.fromEntries(changed) },
+    panels: told.panels.map((panel) =>
+      changed.has(panel.id)
+        ? { ...panel, process: changed.get(panel.id)!, takesUm: takesUm(panel.id, changed.get(panel.id)!) }
+        : panel,
+    ),
+  }
+}
+
+/** What would go into the ledger if the car went home now. */
+export async function removalsNow(
+  db: Knex,
+  job: Job,
+  told: Summary,
+  survey: Pick<SurveyRecord, 'before' | 'after'>,
+  day: Removal['day'],
+): Promise<Removal[]> {
+  return removalsOf(job, await workedProcesses(db, job.id, told), survey, day)
+}
+
+/** Hands a finished job over and enters into the ledger what was taken. */
+export async function handOverJob(db: Knex, job: Job, timezone: string, at: Instant): Promise<void> {
+  const agreement = await findAgreement(db, job.id)
+  const survey = await loadSurvey(db, job.id)
+  const day = dayIn(timezone, at)
+  const removals = agreement ? await removalsNow(db, job, agreement.summary, survey, day) : []
+  await handOver(db, job, removals, at)
+  const shop = await loadShop(db)
+  await refreshCareDates(db, shop, job.vehicle.id, at)
+  await keepLesson(db, shop, job.id)
+}

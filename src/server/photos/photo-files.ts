@@ -1,0 +1,107 @@
+import { createHash, randomUUID } from 'node:crypto'
+import { mkdir, open, readFile, rename, stat } from 'node:fs/promises'
+import path from 'node:path'
+import sharp from 'sharp'
+import { ok, type Result, refused } from '@/core/result'
+import { dataFolder } from '../db/data-folder'
+
+/**
+ * Photographs as files beside the database, named by what is in them. Every picture is decoded and written anew:
+ * upright, of a sensible size, and without anything its file said about where and by whom it was taken.
+ */
+
+/** bytes; photographs of a telephone come to a few megabytes (mem). */
+export const MOST_BYTES = 30 * 1024 * 1024
+/** px. A camera of today has up to 50 megapixels (mem); more is a trap that would fill the memory. */
+const MOST_PIXELS = 60_000_000
+/** Sides of the kept picture and of its thumbnail, px (mem: a chip of a millimetre still shows, a strip still loads at once). */
+const LONGEST_SIDE = 2400
+const THUMB_SIDE = 360
+
+export type PhotoError =
+  | { code: 'photo-empty' }
+  | { code: 'photo-too-large'; mostBytes: number }
+  | { code: 'photo-too-many-pixels'; mostPixels: number }
+  | { code: 'photo-not-a-picture' }
+  | { code: 'photo-broken' }
+
+const PHOTO_ERROR: Record<PhotoError['code'], string> = {
+  'photo-empty': 'The file is empty. Take the photograph again.',
+  'photo-too-large': `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Send a smaller copy; 12 megapixels are plenty.`,
+  'photo-too-many-pixels': `The picture has more than ${MOST_PIXELS / 1e6} million pixels. Send a smaller copy.`,
+  'photo-not-a-picture':
+    'This is no photograph we can read. Send a JPEG, PNG or WebP; set a phone to “most compatible”.',
+  'photo-broken': 'The picture is damaged. Send it again, or take it again.',
+}
+export const photoErrorText = ({ code }: PhotoError): string => PHOTO_ERROR[code]
+
+const READABLE = new Set(['jpeg', 'png', 'webp', 'tiff', 'heif'])
+const OPTIONS = { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true } as const
+
+export type StoredFile = { hash: string; width: number; height: number }
+
+const folderOf = (hash: string) => path.join(dataFolder(), 'photos', hash.slice(0, 2))
+const SUFFIX = { full: '.jpg', thumb: '.thumb.jpg' } as const
+export type PhotoSize = keyof typeof SUFFIX
+const fileOf = (hash: string, size: PhotoSize) => path.join(folderOf(hash), `${hash}${SUFFIX[size]}`)
+
+/** Writes a file so that after a crash it is there whole or not at all. */
+async function writeWhole(file: string, data: Buffer): Promise<void> {
+  const draft = `${file}.${randomUUID()}.part`
+  const handle = await open(draft, 'w')
+  try {
+    await handle.writeFile(data)
+    await handle.sync()
+  } finally {
+    await handle.close()
+  }
+  await rename(draft, file)
+}
+
+async function kindOf(bytes: Buffer): Promise<Result<true, PhotoError>> {
+  // A drawing in a text file is no photograph, and its decoder reads other files: it is kept away from it.
+  try {
+    const { format, width, height } = await sharp(bytes, { ...OPTIONS, limitInputPixels: false }).metadata()
+    if (!format || !READABLE.has(format) || !width || !height) return refused({ code: 'photo-not-a-picture' })
+    if (width * height > MOST_PIXELS)
+      return refused({ code: 'photo-too-many-pixels', mostPixels: MOST_PIXELS })
+    return ok(true)
+  } catch {
+    return refused({ code: 'photo-not-a-picture' })
+  }
+}
+
+/** Keeps one picture. Refuses what is no picture, broken, or too much, in that order of cheapness. */
+export async function storePhoto(bytes: Buffer): Promise<Result<StoredFile, PhotoError>> {
+  if (bytes.length === 0) return refused({ code: 'photo-empty' })
+  if (bytes.length > MOST_BYTES) return refused({ code: 'photo-too-large', mostBytes: MOST_BYTES })
+  const kind = await kindOf(bytes)
+  if (!kind.ok) return kind
+  let full: { data: Buffer; info: { width: number; height: number } }
+  let thumb: Buffer
+  try {
+    full = await sharp(bytes, OPTIONS)
+      .rotate()
+      .resize(LONGEST_SIDE, LONGEST_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 84, mozjpeg: false })
+      .toBuffer({ resolveWithObject: true })
+    thumb = await sharp(full.data)
+      .resize(THUMB_SIDE, THUMB_SIDE, { fit: 'inside', withoutEnlargement: true })
+      .jpeg({ quality: 76 })
+      .toBuffer()
+  } catch {
+    return refused({ code: 'photo-broken' })
+  }
+  const hash = createHash('sha256').update(full.data).digest('hex')
+  await mkdir(folderOf(hash), { recursive: true })
+  await writeWhole(fileOf(hash, 'thumb'), thumb)
+  await writeWhole(fileOf(hash, 'full'), full.data)
+  return ok({ hash, width: full.info.width, height: full.info.height })
+}
+
+/** The bytes of a kept picture; undefined where there is none of that name. */
+export async function readPhoto(hash: string, size: PhotoSize): Promise<Buffer | undefined> {
+  if (!/^[0-9a-f]{64}$/.test(hash)) return undefined
+  const file = fileOf(hash, size)
+  return (await stat(file).catch(() => undefined)) ? readFile(file) : undefined
+}

@@ -1,0 +1,74 @@
+import { describe, expect, test } from 'vitest'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
+import { answerCaller, type Enquiry } from './enquiry'
+import { loadPublished } from './plan-store'
+import { propose, takeProposal } from './proposal'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(NOW)
+
+const asked: Enquiry = { shape: 'hatchback', state: 'usual', packageKey: 'headland', arrive: NOW }
+const ask = async (more: Partial<Enquiry> = {}) =>
+  answerCaller(await loadFloor(shop.db, NOW), { ...asked, ...more })
+
+describe('a caller', () => {
+  test('is told a collection at which everything is done, while the counter is open, and nothing is written', async () => {
+    const before = JSON.stringify([...(await loadPublished(shop.db))])
+    const answer = await ask()
+    if (answer.kind !== 'promise') throw new Error(answer.kind)
+    const { usual, sooner, noSooner, totalCents } = answer
+    const end = usual.operations
+      .map((placed) => placed.end as Instant)
+      .sort()
+      .at(-1)!
+    expect(usual.collectAt >= end).toBe(true)
+    expect(usual.operations.every(({ start }) => start >= NOW)).toBe(true)
+    expect(usual.operations.map(({ operation }) => operation)).toEqual(
+      usual.plan.operations.map(({ id }) => id),
+    )
+    expect(totalCents).toBeGreaterThan(0)
+    expect(sooner.length + noSooner.length).toBeGreaterThanOrEqual(2)
+    for (const way of sooner) expect(way.collectAt < usual.collectAt).toBe(true)
+    expect(JSON.stringify([...(await loadPublished(shop.db))])).toBe(before)
+  })
+  test('moves nobody: what is said fits beside everything that is published', async () => {
+    const answer = await ask({ packageKey: 'lantern', shape: 'estate' })
+    if (answer.kind !== 'promise') throw new Error(answer.kind)
+    const others = [...(await loadPublished(shop.db)).values()].flat()
+    for (const { people, place, start, end } of answer.usual.operations)
+      for (const other of others) {
+        const together = other.start < end && start < other.end
+        if (together) expect(other.place).not.toBe(place)
+        if (together && other.start > NOW)
+          for (const person of people) expect(other.people).not.toContain(person)
+      }
+  })
+  test('who comes later is never done sooner', async () => {
+    const [now, later] = [await ask(), await ask({ arrive: plusMinutes(NOW, 3 * 1440) })]
+    if (now.kind !== 'promise' || later.kind !== 'promise') throw new Error('no promise')
+    expect(later.usual.collectAt >= now.usual.collectAt).toBe(true)
+  })
+  test('asks for what is not sold, or for a time nobody plans yet, and is told so', async () => {
+    expect(await ask({ packageKey: 'moonshine' })).toEqual({ kind: 'no-package' })
+    const far = await ask({ arrive: plusMinutes(NOW, 41 * 1440) })
+    expect(far.kind).toBe('impossible')
+    if (far.kind === 'impossible') expect(far.reasons.join(' ')).not.toMatch(/layer-1|undefined/)
+  })
+  test('with the wash bay out of use, a wash without a hose is sooner', async () => {
+    const outage = {
+      id: 'frozen',
+      what: { kind: 'place', id: 'wash' },
+      from: plusMinutes(NOW, 6 * 60),
+      until: plusMinutes(NOW, 3 * 1440),
+    } as const
+    const { id } = await propose(shop.db, NOW, outage)
+    expect(await takeProposal(shop.db, id, NOW)).toEqual({ kind: 'taken' })
+    const answer = await ask({ arrive: plusMinutes(NOW, 8 * 60) })
+    if (answer.kind !== 'promise') throw new Error(answer.kind)
+    expect(answer.sooner.map(({ way }) => way.kind)).toContain('washed-inside')
+    const inside = answer.sooner.find(({ way }) => way.kind === 'washed-inside')!
+    expect(inside.operations.some(({ place }) => place === 'wash')).toBe(false)
+  })
+})

@@ -1,0 +1,145 @@
+import type { JobPlan } from '@/core/offer'
+import {
+  calendarNow,
+  enquiryOffer,
+  type Floor,
+  inAnyIndoorBay,
+  inTitles,
+  planningProblem,
+  type ToldState,
+  washedInside,
+  withExtraDay,
+} from '@/core/planning'
+import { type PlacedOperation, type Problem, type ProblemJob, soonestFor } from '@/core/schedule'
+import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
+import type { Shape } from '@/core/vehicle'
+import { standing } from './moving'
+import { collectionTime } from './planning'
+
+/** What a caller is told: when a car nobody has seen yet could be fetched, with nobody moved who was promised. */
+
+export type Enquiry = { shape: Shape; state: ToldState; packageKey: string; arrive: Instant }
+
+/** How the car is taken in: as usual, or one of the ways that may be sooner and cost the shop something. */
+export type WayIn =
+  | { kind: 'usual' }
+  | { kind: 'washed-inside' }
+  | { kind: 'extra-day'; day: LocalDay; person: string }
+  | { kind: 'any-bay' }
+
+export type Collection = {
+  way: WayIn
+  collectAt: Instant
+  plan: JobPlan
+  operations: PlacedOperation[]
+}
+
+export type EnquiryAnswer =
+  | {
+      kind: 'promise'
+      totalCents: number
+      usual: Collection
+      /** Ways that are sooner, the soonest first; at most two. */
+      sooner: Collection[]
+      /** Kinds of ways that were tried and would win nothing. */
+      noSooner: WayIn['kind'][]
+    }
+  | { kind: 'impossible'; reasons: string[]; sooner: Collection[] }
+  /** The calendar as it stands cannot be kept, so nothing honest can be promised on it. */
+  | { kind: 'blocked'; reasons: string[] }
+  | { kind: 'no-package' }
+
+const SOONER_MOST = 2
+/** Saturdays on which somebody might come in, from the arrival on. */
+const SATURDAYS = 2
+
+type Calendar = { problem: Problem; operations: readonly PlacedOperation[] }
+const ENQUIRY = 'enquiry'
+
+/** The operations, links and stays of a plan as the scheduler takes them, beside an empty shop. */
+function problemJob(floor: Floor, plan: JobPlan, arrive: Instant): ProblemJob {
+  const job = { id: ENQUIRY, arrive, weight: 1, plan, progress: {}, published: [] }
+  const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [job], { now: floor.now })
+  return problem.jobs[0]!
+}
+
+function collectionOf(
+  floor: Floor,
+  { problem, operations }: Calendar,
+  plan: JobPlan,
+  arrive: Instant,
+  way: WayIn,
+): Collection | { reason: string } {
+  const soonest = soonestFor(problem, operations, problemJob(floor, plan, arrive))
+  if (soonest.kind === 'impossible') return { reason: inTitles(soonest.reason.message, plan) }
+  const collectAt = collectionTime(floor.shop.setup, soonest.end)
+  return { way, collectAt, plan, operations: soonest.operations }
+}
+
+/** Days on which one person more might come in: the next Saturdays, for those of the house who are not there then. */
+function extraDays(floor: Floor, arrive: Instant): { day: LocalDay; person: string }[] {
+  const { setup } = floor.shop
+  const first = dayIn(setup.timezone, arrive)
+  const saturdays = Array.from({ length: 7 * SATURDAYS }, (_, ahead) => plusDays(first, ahead)).filter(
+    (day) => weekdayOf(day) === 'sat',
+  )
+  return saturdays.flatMap((day) =>
+    setup.people.flatMap(({ id, calendar }) => {
+      const shifts = setup.calendars[calendar]!
+      const isThere = 'always' in shifts || (shifts.weekly.sat?.length ?? 0) > 0
+      return isThere ? [] : [{ day, person: id }]
+    }),
+  )
+}
+
+/** Answers a caller from the calendar as it stands at this moment; nothing is kept. */
+export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }: Enquiry): EnquiryAnswer {
+  const { setup, catalogue } = floor.shop
+  const template = setup.packages.find(({ key }) => key === packageKey)
+  if (!template) return { kind: 'no-package' }
+  const calendar = standing(floor)
+  if (calendar.kind === 'blocked')
+    return { kind: 'blocked', reasons: calendar.reasons.map(({ message }) => message) }
+  const { school, vendors, rates, pace } = setup
+  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace })
+  const { plan } = offer
+  const from = laterOf(arrive, floor.now)
+  const at = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar) =>
+    collectionOf(floor, on, changed, from, way)
+
+  const usual = at({ kind: 'usual' })
+  const days = extraDays(floor, from).map(({ day, person }) =>
+    at({ kind: 'extra-day', day, person }, plan, {
+      ...calendar,
+      problem: withExtraDay(calendar.problem, person, day),
+    }),
+  )
+  const more = setup.places.some(({ kinds }) => kinds.includes('indoor') && !kinds.includes('studio'))
+  const ways = [
+    [at({ kind: 'washed-inside' }, washedInside(plan))],
+    days,
+    more ? [at({ kind: 'any-bay' }, inAnyIndoorBay(plan))] : [],
+  ].flatMap((found) => soonestOf(found) ?? [])
+  const limit = 'reason' in usual ? undefined : usual.collectAt
+  const sooner = ways
+    .filter(({ collectAt }) => limit === undefined || collectAt < limit)
+    .sort((a, b) => (a.collectAt < b.collectAt ? -1 : 1))
+    .slice(0, SOONER_MOST)
+  if ('reason' in usual) return { kind: 'impossible', reasons: [usual.reason], sooner }
+  return {
+    kind: 'promise',
+    totalCents: offer.price.totalCents,
+    usual,
+    sooner,
+    noSooner: ways.filter((way) => !sooner.includes(way)).map(({ way }) => way.kind),
+  }
+}
+
+function soonestOf(found: readonly (Collection | { reason: string })[]): Collection | undefined {
+  return found
+    .filter((each): each is Collection => !('reason' in each))
+    .reduce<Collection | undefined>(
+      (best, each) => (best && best.collectAt <= each.collectAt ? best : each),
+      undefined,
+    )
+}

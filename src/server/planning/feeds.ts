@@ -1,0 +1,24 @@
+import { type CalendarEvent, writeCalendar } from '@/core/icalendar'
+import type { Floor } from '@/core/planning'
+import { personEvents, placeEvents, shopEvents } from '@/core/planning'
+import { everyone } from '@/core/shop'
+
+/** Calendars that other programs read: of a person, a bay, or the whole shop. Undefined for what is not in the shop. */
+export function feed(floor: Floor, kind: string, id: string): string | undefined {
+  const { setup } = floor.shop
+  const jobs = floor.jobs.flatMap(({ job, live, stage }) =>
+    live && stage.kind !== 'handed-over'
+      ? [{ live, plate: job.vehicle.plate, vehicle: `${job.vehicle.make} ${job.vehicle.model}` }]
+      : [],
+  )
+  const write = (whose: string, events: CalendarEvent[]) =>
+    writeCalendar({ kind: 'Schedule', name: `${setup.name}: ${whose}`, issued: floor.now, events })
+  const placeName = (place: string) => setup.places.find((each) => each.id === place)?.name ?? place
+  if (kind === 'shop') return id === 'all' ? write('who comes and goes', shopEvents(jobs)) : undefined
+  if (kind === 'bays') {
+    const place = setup.places.find((each) => each.id === id)
+    return place && write(place.name, placeEvents(jobs, id))
+  }
+  const person = kind === 'people' ? everyone(setup).find((each) => each.id === id) : undefined
+  return person && write(person.name, personEvents(jobs, id, placeName, floor.now))
+}

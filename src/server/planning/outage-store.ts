@@ -1,0 +1,45 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Outage } from '@/core/planning'
+import type { Instant } from '@/core/time'
+
+/** Who is away, what is out of use, and when the air is too damp to coat. What has ended stays in the table: it says why a plan was as it was. */
+
+export const outageSchema = z.object({
+  id: z.string(),
+  what: z.discriminatedUnion('kind', [
+    z.object({ kind: z.enum(['person', 'place']), id: z.string() }),
+    z.object({ kind: z.literal('air') }),
+  ]),
+  from: z.string().transform((at) => at as Instant),
+  until: z.string().transform((at) => at as Instant),
+})
+
+/** Outages that are not over at `now`, the one that began first first. */
+export async function listOutages(db: Knex, now: Instant): Promise<Outage[]> {
+  const rows = await db('outages').whereNull('ended_at').andWhere('until_at', '>', now).orderBy('from_at')
+  return rows.map((row) => ({
+    id: row.id,
+    what: row.kind === 'air' ? { kind: 'air' } : { kind: row.kind, id: row.what_id },
+    from: row.from_at,
+    until: row.until_at,
+  }))
+}
+
+export async function addOutage(db: Knex, outage: Outage, now: Instant): Promise<void> {
+  const { id, what, from, until } = outage
+  await db('outages').insert({
+    id,
+    kind: what.kind,
+    what_id: what.kind === 'air' ? null : what.id,
+    from_at: from,
+    until_at: until,
+    entered_at: now,
+  })
+}
+
+/** Somebody is back, a bay is in use again, or the air is dry. False where that was already known. */
+export async function endOutage(db: Knex, id: string, now: Instant): Promise<boolean> {
+  const changed = await db('outages').where({ id }).whereNull('ended_at').update({ ended_at: now })
+  return changed > 0
+}

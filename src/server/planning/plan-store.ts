@@ -1,0 +1,87 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Planning } from '@/core/planning'
+import type { PlacedOperation } from '@/core/schedule'
+
+/** The plan as it was last published, and the log of plannings. */
+
+const peopleSchema = z.array(z.string())
+const segmentsSchema = z.array(z.tuple([z.string(), z.string()]))
+
+type PublishedRow = {
+  job_id: string
+  operation_id: string
+  start_at: string
+  end_at: string
+  place_id: string
+  people: string
+  segments: string
+}
+
+const toPlaced = (row: PublishedRow): PlacedOperation => ({
+  job: row.job_id,
+  operation: row.operation_id,
+  start: row.start_at,
+  end: row.end_at,
+  people: peopleSchema.parse(JSON.parse(row.people)),
+  place: row.place_id,
+  segments: segmentsSchema.parse(JSON.parse(row.segments)),
+})
+
+/** What is published for one job, in the order of time. */
+export async function loadPublishedOf(db: Knex, jobId: string): Promise<PlacedOperation[]> {
+  return (await db('published').where({ job_id: jobId }).orderBy('start_at')).map(toPlaced)
+}
+
+/** What is published for these jobs, by job; for all that ever were where none are named. */
+export async function loadPublished(
+  db: Knex,
+  jobIds?: readonly string[],
+): Promise<Map<string, PlacedOperation[]>> {
+  const byJob = new Map<string, PlacedOperation[]>()
+  const rows = jobIds ? db('published').whereIn('job_id', jobIds) : db('published')
+  for (const row of await rows.orderBy('start_at')) {
+    const placed = toPlaced(row)
+    byJob.set(placed.job, [...(byJob.get(placed.job) ?? []), placed])
+  }
+  return byJob
+}
+
+/** Replaces what is published for the jobs that occur in `placed` and records the planning. */
+export async function publish(
+  db: Knex,
+  placed: readonly PlacedOperation[],
+  planning: Planning,
+): Promise<void> {
+  await db.transaction(async (trx) => {
+    const jobs = [...new Set(placed.map(({ job }) => job))]
+    await trx('published').whereIn('job_id', jobs).delete()
+    const rows = placed.map((operation) => ({
+      job_id: operation.job,
+      operation_id: operation.operation,
+      start_at: operation.start,
+      end_at: operation.end,
+      place_id: operation.place,
+      people: JSON.stringify(operation.people),
+      segments: JSON.stringify(operation.segments),
+    }))
+    if (rows.length > 0) await trx.batchInsert('published', rows, 100)
+    await trx('plannings').insert({
+      computed_at: planning.computedAt,
+      status: planning.status,
+      cause: planning.cause,
+      reasons: JSON.stringify(planning.reasons),
+    })
+  })
+}
+
+export async function lastPlanning(db: Knex): Promise<Planning | undefined> {
+  const row = await db('plannings').orderBy('id', 'desc').first()
+  if (!row) return undefined
+  return {
+    computedAt: row.computed_at,
+    status: row.status,
+    cause: row.cause,
+    reasons: JSON.parse(row.reasons),
+  }
+}

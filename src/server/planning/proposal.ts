@@ -1,0 +1,278 @@
+import { createHash, randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { LiveJob } from '@/core/job'
+import { planSchema } from '@/core/offer'
+import {
+  calendarNow,
+  type Floor,
+  inTitles,
+  isCoat,
+  joinParts,
+  type Outage,
+  openJobs,
+  type PlanChange,
+  type Planning,
+  planningProblem,
+} from '@/core/planning'
+import { unreachable } from '@/core/result'
+import {
+  type Churn,
+  checkSchedule,
+  type JobChange,
+  type PlacedOperation,
+  type Problem,
+  placedOperationSchema,
+  planChanges,
+  type Schedule,
+} from '@/core/schedule'
+import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
+import { loadFloor } from '../floor/floor'
+import { changePlan } from '../quotes/agreement-store'
+import { addOutage, outageSchema } from './outage-store'
+import { loadPublished, publish } from './plan-store'
+import { CHURN_PER_STEP, collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
+
+/**
+ * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
+ * what it was worked out from, so that it cannot be taken once the floor has changed.
+ */
+
+export type Proposal = {
+  id: string
+  planning: Planning
+  /** What it was worked out for; it becomes known with the plan. */
+  outage?: Outage
+  /** What whoever leaves is in the middle of. */
+  underWay: { plate: string; title: string }[]
+  changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
+}
+
+const changedSchema = z.array(z.object({ job: z.string(), plan: planSchema }))
+
+/** Proposals nobody took are forgotten after this many days. */
+const KEPT_DAYS = 2
+
+/** What a plan was worked out from, in one word: once anything of it has changed, the plan is stale. */
+export function fingerprint(floor: Floor): string {
+  const seen = openJobs(floor).map(({ id, plan, progress, published, pinned }) => ({
+    id,
+    plan,
+    progress,
+    published,
+    pinned,
+  }))
+  return createHash('sha256')
+    .update(JSON.stringify([seen, floor.outages]))
+    .digest('hex')
+}
+
+/** Jobs that were to use what is out while it is out, or to be coated in air too damp for it. */
+function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): ReadonlySet<string> {
+  const uses = ({ plan }: LiveJob, { operation, people, place }: PlacedOperation): boolean => {
+    switch (what.kind) {
+      case 'place':
+        return place === what.id
+      case 'person':
+        return people.includes(what.id)
+      case 'air':
+        return plan.operations.some((each) => each.id === operation && isCoat(each))
+      default:
+        return unreachable(what)
+    }
+  }
+  const meets = (job: LiveJob) =>
+    job.published.some((placed) => placed.start < until && from < placed.end && uses(job, placed))
+  return new Set(jobs.filter(meets).map(({ id }) => id))
+}
+
+/**
+ * Works a plan out and keeps it; publishes nothing. For an outage only the jobs it touches move, if that can be;
+ * without one everything may that is not yet begun.
+ */
+export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<Proposal> {
+  const floor = await loadFloor(db, now)
+  const { placed, schedule } = outage
+    ? planFor({ ...floor, outages: [...floor.outages, outage] }, touchedBy(outage, openJobs(floor)))
+    : planEverything(floor)
+  return keepProposal(db, floor, placed, planningOf(now, schedule, outage), outage)
+}
+
+/** The same for work that changes: only the cars it changes move, if that can be. */
+export async function proposeWork(
+  db: Knex,
+  now: Instant,
+  changes: readonly PlanChange[],
+  cause: string,
+): Promise<Proposal> {
+  const floor = await loadFloor(db, now)
+  const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
+  const jobs = floor.jobs.map((entry) => {
+    const plan = entry.live && plans.get(entry.live.id)
+    return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
+  })
+  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()))
+  return keepProposal(db, floor, placed, { ...planningOf(now, schedule), cause }, undefined, changes)
+}
+
+/** From when a problem is, and from what floor: enough to make it again. */
+export type PlannedFrom = { at: Instant; basis: string }
+
+/** What a planner beside the server needs. The same seed and steps give the same plan, however fast the machine is. */
+export type ToPlan = {
+  from: PlannedFrom
+  problem: Problem
+  /** The plan that stands, to begin with. */
+  standing: PlacedOperation[]
+  churn: Churn
+  seed: number
+  steps: number
+}
+
+/** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
+const WORKER_STEPS = 4000
+
+/** The problem in which everything not yet begun may move. */
+export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
+  const floor = await loadFloor(db, now)
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now })
+  const standing = standingPlan(floor)
+  return {
+    from: { at: now, basis: fingerprint(floor) },
+    problem,
+    standing,
+    churn: { against: standing, perStep: CHURN_PER_STEP },
+    seed: PLAN_SEED,
+    steps: WORKER_STEPS,
+  }
+}
+
+/** A schedule worked out elsewhere is believed for so long; then work under way has gone on too far. */
+const BELIEVED_MINUTES = 30
+
+/** The floor a plan was worked out from; nothing where it has changed since, or too long ago. */
+export async function floorOf(
+  db: Knex,
+  now: Instant,
+  { at, basis }: PlannedFrom,
+): Promise<Floor | undefined> {
+  if (at > now || minutesBetween(at, now) > BELIEVED_MINUTES) return undefined
+  const floor = await loadFloor(db, at)
+  return fingerprint(floor) === basis ? floor : undefined
+}
+
+export type Offered =
+  | { kind: 'proposed'; proposal: Proposal }
+  | { kind: 'stale' }
+  | { kind: 'broken'; rule: string }
+
+/**
+ * Takes a schedule that was worked out elsewhere for a problem given out before. The problem is made again and the
+ * independent checker goes over every rule: nothing is believed because it was sent.
+ */
+export async function offerSchedule(
+  db: Knex,
+  now: Instant,
+  from: PlannedFrom,
+  schedule: Schedule,
+): Promise<Offered> {
+  const floor = await floorOf(db, now, from)
+  if (!floor) return { kind: 'stale' }
+  const { at } = from
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now: at })
+  const [broken] = checkSchedule(problem, schedule)
+  if (broken || schedule.status === 'infeasible')
+    return { kind: 'broken', rule: broken?.message ?? 'no place' }
+  const planning = planningOf(at, schedule)
+  return { kind: 'proposed', proposal: await keepProposal(db, floor, joinParts(schedule), planning) }
+}
+
+const CAUSE: Record<Outage['what']['kind'], string> = {
+  person: 'somebody away',
+  place: 'a bay out of use',
+  air: 'air too damp to coat',
+}
+
+const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
+  computedAt: at,
+  status: schedule.status,
+  cause: outage ? CAUSE[outage.what.kind] : 'planned anew',
+  reasons: schedule.reasons,
+})
+
+async function keepProposal(
+  db: Knex,
+  floor: Floor,
+  placed: readonly PlacedOperation[],
+  planning: Planning,
+  outage?: Outage,
+  changed: readonly PlanChange[] = [],
+): Promise<Proposal> {
+  const { setup } = floor.shop
+  const jobs = openJobs(floor)
+  const id = randomUUID()
+  const oldest = plusDays(dayIn(setup.timezone, floor.now), -KEPT_DAYS)
+  await db('proposals').where('made_at', '<', oldest).delete()
+  await db('proposals').insert({
+    id,
+    basis: fingerprint(floor),
+    placed: JSON.stringify(placed),
+    planning: JSON.stringify(planning),
+    outage: outage ? JSON.stringify(outage) : null,
+    plans: changed.length > 0 ? JSON.stringify(changed) : null,
+    made_at: floor.now,
+  })
+  const open = new Set(jobs.map((job) => job.id))
+  const standing = [...(await loadPublished(db, [...open])).values()].flat()
+  const due = Object.fromEntries(jobs.flatMap((job) => (job.due ? [[job.id, job.due]] : [])))
+  const plates = new Map(floor.jobs.map(({ job }) => [job.id, job.vehicle.plate]))
+  const collect = (end: Instant | undefined) => (end ? collectionTime(setup, end) : undefined)
+  const changes = planChanges(standing, placed, due).map((change) => {
+    const [before, after] = [collect(change.endBefore), collect(change.endAfter)]
+    return {
+      ...change,
+      plate: plates.get(change.job) ?? change.job,
+      ...(before ? { collectBefore: before } : {}),
+      ...(after ? { collectAfter: after } : {}),
+    }
+  })
+  const underWay = outage ? workUnderWay(outage, floor) : []
+  const told = planning.reasons.map((reason) => {
+    const job = jobs.find((each) => each.id === reason.job)
+    return job
+      ? { ...reason, message: `${plates.get(job.id) ?? job.id}: ${inTitles(reason.message, job.plan)}` }
+      : reason
+  })
+  return { id, planning: { ...planning, reasons: told }, ...(outage ? { outage } : {}), underWay, changes }
+}
+
+/** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */
+function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['underWay'] {
+  if (what.kind === 'place' || from > now) return []
+  return jobs.flatMap(({ job, live }) =>
+    (live?.plan.operations ?? []).flatMap((operation) => {
+      const { id, title } = operation
+      const progress = live!.progress[id]
+      const stops =
+        what.kind === 'air' ? isCoat(operation) : progress?.kind === 'started' && progress.by === what.id
+      return progress?.kind === 'started' && stops ? [{ plate: job.vehicle.plate, title }] : []
+    }),
+  )
+}
+
+export type Taken = { kind: 'taken' } | { kind: 'stale' } | { kind: 'gone' }
+
+/** Publishes a proposal as it was shown, if nothing on the floor has changed since. */
+export async function takeProposal(db: Knex, id: string, now: Instant): Promise<Taken> {
+  const row = await db('proposals').where({ id }).first()
+  if (!row) return { kind: 'gone' }
+  const floor = await loadFloor(db, now)
+  if (fingerprint(floor) !== row.basis) return { kind: 'stale' }
+  const placed: PlacedOperation[] = z.array(placedOperationSchema).parse(JSON.parse(row.placed))
+  if (row.outage) await addOutage(db, outageSchema.parse(JSON.parse(row.outage)), now)
+  for (const { job, plan } of changedSchema.parse(JSON.parse(row.plans ?? '[]')))
+    await changePlan(db, job, plan)
+  await publish(db, placed, { ...(JSON.parse(row.planning) as Planning), computedAt: now })
+  await db('proposals').where({ id }).delete()
+  return { kind: 'taken' }
+}

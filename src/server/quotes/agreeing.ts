@@ -1,0 +1,107 @@
+import type { Knex } from 'knex'
+import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
+import type { Floor } from '@/core/planning'
+import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
+import { loadFloor } from '../floor/floor'
+import { replan } from '../planning/planning'
+import { writeAgreement } from './agreement-store'
+import { loadWorked, whenFor, whenForPlan } from './offers'
+import { decideQuote, listQuotes, writeQuote } from './quote-store'
+
+/** Why nothing was written, in a sentence to act on. */
+export type Refusal = { message: string }
+
+type Wanted = { shownCents: number; note: string; mustFit: boolean }
+
+function refusalFor(offer: Offer | undefined, shownCents: number): Refusal | undefined {
+  if (!offer)
+    return {
+      message: 'The survey has changed, and a panel can no longer take its process. Reload and choose again.',
+    }
+  const stop = offer.breaches.find(({ weight }) => weight === 'stop')
+  if (stop) return { message: `${stop.reason} ${stop.remedy}` }
+  if (offer.price.totalCents !== shownCents)
+    return { message: 'The survey has changed since this price was worked out. Reload and look again.' }
+  return undefined
+}
+
+/** Works an offer out once more from what stands in the shop now, and keeps it as the next version of the quote. */
+export async function writeOffer(
+  db: Knex,
+  floor: Floor,
+  jobId: string,
+  choices: Choices,
+  { shownCents, note, mustFit }: Wanted,
+): Promise<{ version: number } | Refusal> {
+  const entry = floor.jobs.find(({ job }) => job.id === jobId)
+  if (!entry) return { message: 'This job is no longer there. Go back to the yard.' }
+  if (entry.agreement)
+    return { message: `“${entry.agreement.packageName}” is agreed already. Reload to see it.` }
+  if (!entry.surveyed) return { message: 'Nothing is measured yet. Read the paint first.' }
+  const { setup } = floor.shop
+  if (!setup.packages.some(({ key }) => key === choices.packageKey))
+    return { message: 'This package is no longer sold. Reload to see the others.' }
+  const { input } = await loadWorked(db, floor.shop, entry.job)
+  const offer = chosenOffer(setup.packages, input, choices)
+  const refusal = refusalFor(offer, shownCents)
+  if (refusal || !offer) return refusal!
+  const when = whenFor(floor, entry.job, offer)
+  if (mustFit && when.kind === 'impossible')
+    return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
+  const lastDay = plusDays(dayIn(setup.timezone, floor.now), choices.terms.validDays + 1)
+  const version = await writeQuote(db, {
+    jobId,
+    packageKey: choices.packageKey,
+    packageName: offer.template.name,
+    plan: offer.plan,
+    summary: summaryOf(offer),
+    choices,
+    totalCents: offer.price.totalCents,
+    note,
+    ...(when.kind === 'possible' ? { couldCollectAt: when.collectAt } : {}),
+    writtenAt: floor.now,
+    validUntil: atLocal(setup.timezone, lastDay, '00:00'),
+  })
+  return { version }
+}
+
+const CLOSED = {
+  accepted: 'This quote was accepted already. Reload to see it.',
+  declined: 'This quote was declined. Write a new version.',
+  expired: 'This quote is past its day. Write a new version at today’s price.',
+  superseded: 'A later version has taken its place. Reload to see it.',
+} as const
+
+/** Accepts a version as it was written, and puts the job on the calendar without moving anybody else. */
+export async function agreeQuote(
+  db: Knex,
+  jobId: string,
+  version: number,
+  at: Instant,
+): Promise<Refusal | undefined> {
+  const floor = await loadFloor(db, at)
+  const entry = floor.jobs.find(({ job }) => job.id === jobId)
+  const quotes = await listQuotes(db, jobId)
+  const quote = quotes.find((each) => each.version === version)
+  if (!entry || !quote) return { message: 'This quote is no longer there. Reload the page.' }
+  const state = quoteState(quote, quotes.length, at)
+  if (state.kind !== 'open') return { message: CLOSED[state.kind] }
+  const when = whenForPlan(floor, entry.job, quote.plan)
+  if (when.kind === 'impossible') return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
+  const written = await db.transaction(async (trx) => {
+    const agreed = await writeAgreement(trx, {
+      jobId,
+      packageKey: quote.packageKey,
+      packageName: quote.packageName,
+      plan: quote.plan,
+      summary: quote.summary,
+      totalCents: quote.totalCents,
+      promisedFor: when.collectAt,
+      agreedAt: at,
+    })
+    return agreed && (await decideQuote(trx, jobId, version, { said: 'accepted', at, words: '' }))
+  })
+  if (!written) return { message: 'Someone else has just agreed a package. Reload to see it.' }
+  await replan(db, at, 'package agreed', new Set([jobId]))
+  return undefined
+}

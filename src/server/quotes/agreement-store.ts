@@ -1,0 +1,56 @@
+import type { Knex } from 'knex'
+import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
+import type { Instant } from '@/core/time'
+
+/** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
+export const readPlan = (json: string): JobPlan => planSchema.parse(JSON.parse(json))
+export const readSummary = (json: string): Summary => summarySchema.parse(JSON.parse(json))
+
+function toAgreement(row: Record<string, string> & { total_cents: number }): Agreement {
+  return {
+    jobId: row.job_id!,
+    packageKey: row.package_key!,
+    packageName: row.package_name!,
+    plan: readPlan(row.plan!),
+    summary: readSummary(row.summary!),
+    totalCents: row.total_cents,
+    promisedFor: row.promised_for as Instant,
+    agreedAt: row.agreed_at as Instant,
+  }
+}
+
+export async function agreementsOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, Agreement>> {
+  const rows = await db('agreements').whereIn('job_id', jobIds)
+  return new Map(rows.map(toAgreement).map((agreement) => [agreement.jobId, agreement]))
+}
+
+export async function findAgreement(db: Knex, jobId: string): Promise<Agreement | undefined> {
+  const row = await db('agreements').where({ job_id: jobId }).first()
+  return row ? toAgreement(row) : undefined
+}
+
+/** Keeps what was agreed. A job is agreed once; false when it already was. */
+export async function writeAgreement(db: Knex, agreement: Agreement): Promise<boolean> {
+  const written = await db('agreements')
+    .insert({
+      job_id: agreement.jobId,
+      package_key: agreement.packageKey,
+      package_name: agreement.packageName,
+      plan: JSON.stringify(agreement.plan),
+      summary: JSON.stringify(agreement.summary),
+      total_cents: agreement.totalCents,
+      promised_for: agreement.promisedFor,
+      agreed_at: agreement.agreedAt,
+    })
+    .onConflict('job_id')
+    .ignore()
+    .returning('job_id')
+  return written.length > 0
+}
+
+/** The work as it is now to be done; what was agreed in words and money stays. */
+export async function changePlan(db: Knex, jobId: string, plan: JobPlan): Promise<void> {
+  await db('agreements')
+    .where({ job_id: jobId })
+    .update({ plan: JSON.stringify(plan) })
+}

@@ -1,0 +1,119 @@
+import type { Knex } from 'knex'
+import type { Job, LiveJob } from '@/core/job'
+import {
+  type JobPlan,
+  makeOffer,
+  type Offer,
+  type OfferInput,
+  type PackageTemplate,
+  proposeExtras,
+} from '@/core/offer'
+import { AIR, calendarNow, type Floor, inTitles, openJobs, planningProblem } from '@/core/planning'
+import { type ChainLink, explainEarliest, type PlacedOperation } from '@/core/schedule'
+import type { Shop } from '@/core/shop'
+import { paintKnowledge, type StudyInput } from '@/core/test-spot'
+import { type Instant, laterOf } from '@/core/time'
+import { placesOf } from '@/core/vehicle'
+import { contaminationScore } from '@/core/wash'
+import { collectionTime, planFloor } from '../planning/planning'
+import { loadJudged } from '../survey/judged'
+import { loadPaintStudy } from '../survey/paint-memory'
+import { loadWash } from '../survey/wash-store'
+
+export type PricedOffer = {
+  offer: Offer
+  when:
+    | { kind: 'possible'; collectAt: Instant; placed: PlacedOperation[] }
+    | { kind: 'impossible'; reasons: string[] }
+}
+
+function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt'>, plan: JobPlan): LiveJob {
+  return {
+    id: job.id,
+    arrive: laterOf(job.arriveAt, floor.now),
+    weight: 1,
+    plan,
+    progress: {},
+    published: [],
+  }
+}
+
+/** What an offer for a vehicle is worked out from, and the study of its paint behind it. */
+export type Worked = { input: OfferInput; study: StudyInput; surveyVersion: number }
+
+/** Reads everything an offer rests on: the survey and its judgement, test spots, the shop’s memory, the wash. */
+export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked> {
+  const { survey, judgement } = await loadJudged(db, job, shop.setup)
+  const study = await loadPaintStudy(db, job, shop.setup)
+  const { findings } = await loadWash(db, job.id)
+  const { shape, paintSystem, treatments } = job.vehicle
+  const places = placesOf(shape).map((place) => ({ place, defects: survey.places[place.id] ?? [] }))
+  return {
+    study,
+    surveyVersion: survey.version,
+    input: {
+      shape,
+      paintSystem,
+      knowledge: paintKnowledge(study),
+      treatments,
+      judgement,
+      proposals: proposeExtras({ judgement, places }),
+      catalogue: shop.catalogue,
+      vendors: shop.setup.vendors,
+      rates: shop.setup.rates,
+      pace: shop.setup.pace,
+      ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
+    },
+  }
+}
+
+/** When a vehicle could be fetched with this offer, if nobody else is moved. */
+export function whenFor(floor: Floor, job: Job, offer: Offer): PricedOffer['when'] {
+  return whenForPlan(floor, job, offer.plan)
+}
+
+/** The same for a plan as it was written down. */
+export function whenForPlan(
+  floor: Floor,
+  job: Pick<Job, 'id' | 'arriveAt'>,
+  plan: JobPlan,
+): PricedOffer['when'] {
+  const { setup } = floor.shop
+  const others = openJobs(floor).filter(({ id }) => id !== job.id)
+  const live = candidate(floor, job, plan)
+  const planned = planFloor(calendarNow(floor), [...others, live], {
+    now: floor.now,
+    movable: new Set([job.id]),
+  })
+  const placed = planned.placed.filter((operation) => operation.job === job.id)
+  if (placed.length < plan.operations.length)
+    return {
+      kind: 'impossible',
+      reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, plan)),
+    }
+  const end = placed.map((operation) => operation.end as Instant).reduce(laterOf)
+  return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
+}
+
+/** Packages worked out for one vehicle, with the day it could be fetched if nobody else is moved. */
+export function offersFor(
+  floor: Floor,
+  job: Job,
+  input: OfferInput,
+  templates: readonly PackageTemplate[],
+): PricedOffer[] {
+  return templates.map((template) => {
+    const offer = makeOffer(template, input)
+    return { offer, when: whenFor(floor, job, offer) }
+  })
+}
+
+/** Why a planned job cannot be finished earlier while nobody else is moved. */
+export function whyNotEarlier(floor: Floor, jobId: string): ChainLink[] | undefined {
+  const { problem } = planningProblem(calendarNow(floor), openJobs(floor), {
+    now: floor.now,
+    movable: new Set([jobId]),
+  })
+  // The minute from which damp air is measured is no step of the work.
+  return explainEarliest(problem, jobId)?.filter(({ operation }) => operation !== AIR)
+}

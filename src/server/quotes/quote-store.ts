@@ -1,0 +1,78 @@
+import type { Knex } from 'knex'
+import { choicesSchema, type Quote, type QuoteDecision } from '@/core/offer'
+import type { Instant } from '@/core/time'
+import { readPlan, readSummary } from './agreement-store'
+
+type Row = Record<string, string | null> & { version: number; total_cents: number }
+
+function toQuote(row: Row): Quote {
+  return {
+    jobId: row.job_id!,
+    version: row.version,
+    packageKey: row.package_key!,
+    packageName: row.package_name!,
+    plan: readPlan(row.plan!),
+    summary: readSummary(row.summary!),
+    choices: choicesSchema.parse(JSON.parse(row.choices!)),
+    totalCents: row.total_cents,
+    note: row.note!,
+    ...(row.could_collect_at ? { couldCollectAt: row.could_collect_at as Instant } : {}),
+    writtenAt: row.written_at as Instant,
+    validUntil: row.valid_until as Instant,
+    ...(row.said
+      ? {
+          decision: {
+            said: row.said as QuoteDecision['said'],
+            at: row.said_at as Instant,
+            words: row.said_words ?? '',
+          },
+        }
+      : {}),
+  }
+}
+
+/** All versions, the first first. */
+export async function listQuotes(db: Knex, jobId: string): Promise<Quote[]> {
+  const rows: Row[] = await db('quotes').where({ job_id: jobId }).orderBy('version')
+  return rows.map(toQuote)
+}
+
+/** Writes the next version and gives its number. */
+export async function writeQuote(db: Knex, quote: Omit<Quote, 'version' | 'decision'>): Promise<number> {
+  return db.transaction(async (trx) => {
+    const { newest } = (await trx('quotes')
+      .where({ job_id: quote.jobId })
+      .max({ newest: 'version' })
+      .first()) as { newest: number | null }
+    const version = (newest ?? 0) + 1
+    await trx('quotes').insert({
+      job_id: quote.jobId,
+      version,
+      package_key: quote.packageKey,
+      package_name: quote.packageName,
+      plan: JSON.stringify(quote.plan),
+      summary: JSON.stringify(quote.summary),
+      choices: JSON.stringify(quote.choices),
+      total_cents: quote.totalCents,
+      note: quote.note,
+      could_collect_at: quote.couldCollectAt ?? null,
+      written_at: quote.writtenAt,
+      valid_until: quote.validUntil,
+    })
+    return version
+  })
+}
+
+/** Writes down what the customer said. False where they had said something already. */
+export async function decideQuote(
+  db: Knex,
+  jobId: string,
+  version: number,
+  { said, at, words }: QuoteDecision,
+): Promise<boolean> {
+  const changed = await db('quotes')
+    .where({ job_id: jobId, version })
+    .whereNull('said')
+    .update({ said, said_at: at, said_words: words })
+  return changed > 0
+}

@@ -1,0 +1,161 @@
+import type { Knex } from 'knex'
+import { catalogueSchema } from '@/core/coating'
+import {
+  calendarOfDays,
+  daysOfCalendar,
+  type PackageTemplate,
+  type Vendor,
+  type VendorDays,
+  vendorSkill,
+} from '@/core/offer'
+import { type Crew, storedCrew, typedCrew } from '@/core/planning'
+import type { ProblemCalendar } from '@/core/schedule'
+import { type Costs, type Setup, type Shop, setupSchema, type WashSetup } from '@/core/shop'
+import defaultCatalogue from '@/core/shop/starter/catalogue.json'
+import defaultSetup from '@/core/shop/starter/setup.json'
+import type { LocalDay } from '@/core/time'
+
+/** Gives a new database the set-up that ships with the app; leaves any other as it is. */
+export async function ensureShop(db: Knex): Promise<void> {
+  const setup = setupSchema.parse(defaultSetup)
+  const catalogue = catalogueSchema.parse(defaultCatalogue)
+  await db('shop')
+    .insert({ id: 1, setup: JSON.stringify(setup), catalogue: JSON.stringify(catalogue), version: 1 })
+    .onConflict('id')
+    .ignore()
+}
+
+export async function loadShop(db: Knex): Promise<Shop> {
+  const row = await db('shop').where({ id: 1 }).first()
+  return {
+    setup: setupSchema.parse(JSON.parse(row.setup)),
+    catalogue: catalogueSchema.parse(JSON.parse(row.catalogue)),
+  }
+}
+
+export type SchoolsAndWash = { school: Setup['school']; wash: WashSetup }
+
+/** Keeps how the shop judges and washes. The rest of its set-up stays as it is. */
+export async function saveSchoolsAndWash(db: Knex, changed: SchoolsAndWash): Promise<void> {
+  await db.transaction(async (trx) => {
+    const row = await trx('shop').where({ id: 1 }).first()
+    const setup = { ...JSON.parse(row.setup), ...changed }
+    await trx('shop')
+      .where({ id: 1 })
+      .update({ setup: JSON.stringify(setup) })
+      .increment('version', 1)
+  })
+}
+
+/** Version of the set-up, for whoever is about to change it. */
+export async function shopVersion(db: Knex): Promise<number> {
+  return (await db('shop').where({ id: 1 }).first()).version
+}
+
+/**
+ * Changes part of the set-up; the rest stays. False where the set-up has changed since it was read. What the change would
+ * make unreadable is a fault of the caller and throws before anything is written.
+ */
+async function changeSetup(
+  db: Knex,
+  readAt: number,
+  change: (setup: Record<string, unknown>) => Record<string, unknown>,
+): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    const row = await trx('shop').where({ id: 1 }).first()
+    const setup = { ...JSON.parse(row.setup), ...change(JSON.parse(row.setup)) }
+    setupSchema.parse(setup)
+    const changed = await trx('shop')
+      .where({ id: 1, version: readAt })
+      .update({ setup: JSON.stringify(setup), version: readAt + 1 })
+    return changed > 0
+  })
+}
+
+/** Keeps when nobody is written to, and the air the shop's cars live in. */
+export function saveQuietAndClimate(
+  db: Knex,
+  readAt: number,
+  { quiet, climate }: Pick<Setup, 'quiet' | 'climate'>,
+): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ quiet, climate }))
+}
+
+/** Keeps what the manager has accepted of the shop's own pace. */
+export function savePace(db: Knex, readAt: number, pace: Record<string, number>): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ pace }))
+}
+
+/** Keeps what hours and products cost the shop itself. */
+export function saveCosts(db: Knex, readAt: number, costs: Costs): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ costs }))
+}
+
+/** Keeps the packages the shop sells. */
+export function savePackages(
+  db: Knex,
+  readAt: number,
+  packages: readonly PackageTemplate[],
+): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ packages }))
+}
+
+export type Prices = {
+  rates: Setup['rates']
+  terms: Setup['terms']
+  /** Vendors with the days on which they come. */
+  vendors: readonly (Omit<Vendor, 'calendar'> & { when: VendorDays })[]
+}
+
+const sameDays = (a: VendorDays, b: VendorDays) =>
+  a.from === b.from && a.to === b.to && a.days.toSorted().join() === b.days.toSorted().join()
+
+/** Keeps prices, terms and vendors. A vendor whose days have not changed keeps the calendar with its breaks and exceptions. */
+export function savePrices(db: Knex, readAt: number, { rates, terms, vendors }: Prices): Promise<boolean> {
+  return changeSetup(db, readAt, (stored) => {
+    const setup = setupSchema.parse(stored)
+    const calendars: Record<string, unknown> = { ...(stored.calendars as object) }
+    const kept = vendors.map(({ when, ...vendor }) => {
+      const before = setup.vendors.find(({ id }) => id === vendor.id)?.calendar
+      const calendar = before && setup.calendars[before]
+      if (calendar && sameDays(daysOfCalendar(calendar), when)) return { ...vendor, calendar: before }
+      const name = vendorSkill(vendor.id)
+      calendars[name] = calendarOfDays(when)
+      return { ...vendor, calendar: name }
+    })
+    return { rates, terms, vendors: kept, calendars }
+  })
+}
+
+/** Vendors do not come on days on which nobody is here; days that are no longer closed are theirs again. */
+function vendorCalendar(calendar: ProblemCalendar, before: readonly string[], closed: readonly LocalDay[]) {
+  if ('always' in calendar) return calendar
+  const own = (calendar.exceptions ?? []).filter(({ date }) => !before.includes(date))
+  return { ...calendar, exceptions: [...own, ...closed.map((date) => ({ date, open: [] }))] }
+}
+
+/** Keeps who works here and when, and which bays there are. Calendars nobody uses any more are dropped. */
+export function saveCrew(db: Knex, readAt: number, crew: Crew): Promise<boolean> {
+  return changeSetup(db, readAt, (stored) => {
+    const setup = setupSchema.parse(stored)
+    const { calendars, ...changed } = storedCrew(crew)
+    const before = typedCrew(setup).closed
+    const ofVendors = setup.vendors.map(({ calendar }): [string, unknown] => [
+      calendar,
+      vendorCalendar(setup.calendars[calendar]!, before, crew.closed),
+    ])
+    // Hours of a bay are not typed here; one that has them keeps them.
+    const places = changed.places.map((place) => {
+      const calendar = setup.places.find(({ id }) => id === place.id)?.calendar
+      return calendar ? { ...place, calendar } : place
+    })
+    const ofPlaces = places.flatMap(({ calendar }): [string, unknown][] =>
+      calendar in calendars ? [] : [[calendar, setup.calendars[calendar]]],
+    )
+    return {
+      ...changed,
+      places,
+      calendars: { ...Object.fromEntries([...ofVendors, ...ofPlaces]), ...calendars },
+    }
+  })
+}

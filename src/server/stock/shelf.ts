@@ -1,0 +1,71 @@
+import type { Knex } from 'knex'
+import { progressAt } from '@/core/job'
+import type { Floor } from '@/core/planning'
+import {
+  type BottleState,
+  bottleState,
+  type CoatToCome,
+  goodUntil,
+  needsOf,
+  type ProductNeed,
+  type Supply,
+} from '@/core/stock'
+import { dayIn, type Instant, type LocalDay, plusDays } from '@/core/time'
+import { listBottles, listSupplies, loadReorderPoints, type ShelfBottle } from './stock-store'
+
+/** The shelf against what is to be laid. */
+
+/** How far ahead the shelf is held against the plan, days. */
+const AHEAD_DAYS = 7
+
+export type BottleOnShelf = ShelfBottle & { state: BottleState; goodUntil: LocalDay }
+export type Shelf = {
+  needs: (ProductNeed & { bottles: BottleOnShelf[] })[]
+  supplies: Supply[]
+  until: LocalDay
+}
+
+/** Coats that are planned up to a day and not yet laid. */
+export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatToCome[] {
+  const zone = shop.setup.timezone
+  return jobs.flatMap(({ job, live, agreement, stage }) => {
+    if (!live || !agreement || stage.kind === 'handed-over') return []
+    return live.plan.operations.flatMap((operation): CoatToCome[] => {
+      const { productId, kind, layer, surface, title } = operation
+      const placed = live.published.find((each) => each.operation === operation.id)
+      const isCoat = kind === 'layer' || kind === 'surface'
+      if (!productId || !isCoat || !placed || progressAt(live, operation, now).kind === 'done') return []
+      if (dayIn(zone, placed.start as Instant) > until) return []
+      const product = shop.catalogue.find(({ id }) => id === productId)
+      const told = agreement.summary.coats.find((coat) =>
+        kind === 'layer' ? coat.surface === 'paint' && coat.layer === layer : coat.surface === surface,
+      )
+      if (!product || !told) return []
+      return [
+        { productId, ml: Math.ceil(told.ml), at: placed.start as Instant, plate: job.vehicle.plate, title },
+      ]
+    })
+  })
+}
+
+export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
+  const { catalogue, setup } = floor.shop
+  const today = dayIn(setup.timezone, floor.now)
+  const until = plusDays(today, AHEAD_DAYS)
+  const bottles = await listBottles(db)
+  const needs = needsOf(catalogue, bottles, coatsToCome(floor, until), await loadReorderPoints(db), today)
+  return {
+    needs: needs.map((need) => ({
+      ...need,
+      bottles: bottles
+        .filter(({ productId }) => productId === need.product.id)
+        .map((bottle) => ({
+          ...bottle,
+          state: bottleState(bottle, need.product, today),
+          goodUntil: goodUntil(bottle, need.product),
+        })),
+    })),
+    supplies: await listSupplies(db),
+    until,
+  }
+}

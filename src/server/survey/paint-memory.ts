@@ -1,0 +1,112 @@
+import type { Knex } from 'knex'
+import { type PanelGroup, PROCESSES, panelGroup, removalUm } from '@/core/correction'
+import type { Job } from '@/core/job'
+import type { Agreement } from '@/core/offer'
+import type { Setup } from '@/core/shop'
+import { countedReadings, judgeRecord, removalBetween } from '@/core/survey'
+import {
+  type Attempt,
+  type Estimate,
+  type KnownCar,
+  ofRemoval,
+  type PaintKey,
+  pooled,
+  type StudyInput,
+  witnessesOf,
+} from '@/core/test-spot'
+import type { Vehicle } from '@/core/vehicle'
+import { findJob } from '../floor/job-store'
+import { findAgreement } from '../quotes/agreement-store'
+import { attemptsOfJobs, listAttempts } from './spot-store'
+import { loadSurvey } from './survey-store'
+
+/** What the shop remembers of paint like this, from test spots and from finished jobs that were read before and after. */
+
+/** No more jobs than this are looked back on, the latest first. */
+const MOST_JOBS = 80
+
+export function paintKeyOf({ make, colour, colourCode, year, paintSystem }: Vehicle): PaintKey {
+  return { make, colour, colourCode, paintSystem, ...(year === undefined ? {} : { year }) }
+}
+
+/** µm of medium paint that each agreed process takes by the table. */
+const TABLE_UM = new Map(PROCESSES.map((process) => [process.name, removalUm(process, 1)]))
+
+/** What the gauge witnesses of one finished job, by group. */
+function filmWitnesses(
+  job: Job,
+  agreement: Agreement,
+  survey: Awaited<ReturnType<typeof loadSurvey>>,
+  setup: Setup,
+) {
+  const [before, after] = [countedReadings(survey.before), countedReadings(survey.after)]
+  const byGroup = new Map<PanelGroup, Estimate[]>()
+  for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
+    const { id } = judged.panel
+    const removal = removalBetween(before[id] ?? [], after[id] ?? [])
+    const table = TABLE_UM.get(agreement.summary.processes[id] ?? '') ?? 0
+    const witness = removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, table)
+    if (witness) byGroup.set(panelGroup(judged), [...(byGroup.get(panelGroup(judged)) ?? []), witness])
+  }
+  return byGroup
+}
+
+function knownCars(
+  job: Job,
+  attempts: readonly Attempt[],
+  film: ReadonlyMap<PanelGroup, Estimate[]>,
+): KnownCar[] {
+  const groups = new Set([...attempts.map(({ group }) => group), ...film.keys()])
+  return [...groups].map((group) => {
+    const own = attempts.filter((attempt) => attempt.group === group)
+    const give = pooled([...own.flatMap(witnessesOf), ...(film.get(group) ?? [])])
+    const last = own.at(-1)
+    return {
+      vehicleId: job.vehicle.id,
+      paint: paintKeyOf(job.vehicle),
+      group,
+      ...(give ? { give } : {}),
+      ...(last?.verdict === 'enough' ? { settled: last.process } : {}),
+    }
+  })
+}
+
+/** All cars with the same kind of paint that taught something, this job left out. */
+async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> {
+  const rows: { id: string }[] = await db('jobs')
+    .join('vehicles', 'vehicles.id', 'jobs.vehicle_id')
+    .where('vehicles.paint_system', job.vehicle.paintSystem)
+    .whereNot('jobs.id', job.id)
+    .where((either) =>
+      either
+        .whereNotNull('jobs.handed_over_at')
+        .orWhereIn('jobs.id', db('test_spots').whereNull('withdrawn_at').select('job_id')),
+    )
+    .orderBy('jobs.arrive_at', 'desc')
+    .limit(MOST_JOBS)
+    .select('jobs.id')
+  const attempts = await attemptsOfJobs(
+    db,
+    rows.map(({ id }) => id),
+  )
+  const cars: KnownCar[] = []
+  for (const { id } of rows) {
+    const other = (await findJob(db, id))!
+    const agreement = other.handedOverAt ? await findAgreement(db, id) : undefined
+    const film = agreement
+      ? filmWitnesses(other, agreement, await loadSurvey(db, id), setup)
+      : new Map<PanelGroup, Estimate[]>()
+    cars.push(...knownCars(other, attempts.get(id) ?? [], film))
+  }
+  return cars
+}
+
+/** What the paint of a job is judged from before a pad touches it again. */
+export async function loadPaintStudy(db: Knex, job: Job, setup: Setup): Promise<StudyInput> {
+  return {
+    hardness: job.vehicle.hardness,
+    paint: paintKeyOf(job.vehicle),
+    memory: await memoryFor(db, job, setup),
+    attempts: await listAttempts(db, job.id),
+  }
+}

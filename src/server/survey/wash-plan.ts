@@ -1,0 +1,47 @@
+import type { Knex } from 'knex'
+import type { Job } from '@/core/job'
+import type { WashSetup } from '@/core/shop'
+import { placesOf } from '@/core/vehicle'
+import { type Mix, type PlannedStep, planWash, type WashPlan } from '@/core/wash'
+import { loadSurvey } from './survey-store'
+import { loadWash } from './wash-store'
+
+/** A step of the wash as it travels to the tablet: plain data, with what to pour for the shop’s own vessels. */
+export type WashLine = {
+  title: string
+  how: string
+  cautions: readonly string[]
+  dwell?: PlannedStep['dwell']
+  mix?: Mix
+}
+
+/** What of a car, beside its dirt, decides on the wash. */
+export async function washedCar(db: Knex, job: Job): Promise<{ softTop: boolean; bakedWheels: boolean }> {
+  const { places } = await loadSurvey(db, job.id)
+  return {
+    softTop: placesOf(job.vehicle.shape).some(({ surface }) => surface === 'fabric'),
+    bakedWheels: Object.values(places).some((defects) => defects.some(({ kind }) => kind === 'baked-dust')),
+  }
+}
+
+/** The wash of a job as it was planned; empty until somebody has felt and seen how dirty the car is. */
+export async function washLines(db: Knex, job: Job, { school, gear }: WashSetup): Promise<WashLine[]> {
+  const { findings } = await loadWash(db, job.id)
+  if (!findings) return []
+  const { contamination, place, method } = findings
+  const plan: WashPlan = planWash({
+    contamination,
+    place,
+    school,
+    gear,
+    ...(method ? { method } : {}),
+    ...(await washedCar(db, job)),
+  })
+  return plan.steps.map(({ step, how, dwell, mix }) => ({
+    title: step.title,
+    how,
+    cautions: step.cautions,
+    ...(dwell ? { dwell } : {}),
+    ...(mix ? { mix } : {}),
+  }))
+}

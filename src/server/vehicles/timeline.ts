@@ -1,0 +1,100 @@
+import type { Knex } from 'knex'
+import type { Water } from '@/core/aftercare'
+import type { Job } from '@/core/job'
+import type { Shop } from '@/core/shop'
+import { judgeRecord, type Letter } from '@/core/survey'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { loadCoats } from '../aftercare/coats'
+import { looksOfVehicle } from '../aftercare/look-store'
+import { visitsOf } from '../floor/job-store'
+import { listPayments } from '../handover/handover-store'
+import { type Message, messagesOfVehicle } from '../messages/message-store'
+import { type Photo, photosOfVehicle } from '../photos/photo-store'
+import { findAgreement } from '../quotes/agreement-store'
+import { loadSurvey, type StoredSurvey } from '../survey/survey-store'
+import { type LedgerEntry, loadLedger } from './ledger-store'
+
+/** Everything that ever happened to a vehicle here, on one line. */
+
+export type Stay = {
+  kind: 'stay'
+  at: Instant
+  day: LocalDay
+  job: Job
+  packageName?: string
+  /** Condition as it came in, where it was measured. */
+  letter?: Letter
+  readings: number
+  survey: StoredSurvey
+  coats: { product: string; lot: string; endedAt: Instant; where: string }[]
+  waters: Partial<Record<Water, number>>
+  totalCents?: number
+  paidCents: number
+  photos: Photo[]
+}
+
+export type TimelineEntry =
+  | Stay
+  | { kind: 'message'; at: Instant; day: LocalDay; message: Message }
+  | { kind: 'told'; at: Instant; day: LocalDay; entry: LedgerEntry }
+
+async function stayOf(db: Knex, shop: Shop, job: Job): Promise<Omit<Stay, 'coats' | 'waters' | 'photos'>> {
+  const survey = await loadSurvey(db, job.id)
+  const agreement = await findAgreement(db, job.id)
+  const payments = await listPayments(db, job.id)
+  const readings = Object.values(survey.before.readings).flat().length
+  return {
+    kind: 'stay',
+    at: job.arriveAt,
+    day: dayIn(shop.setup.timezone, job.arriveAt),
+    job,
+    survey,
+    readings,
+    ...(agreement ? { packageName: agreement.packageName, totalCents: agreement.totalCents } : {}),
+    ...(readings > 0 && job.kind === 'work'
+      ? { letter: judgeRecord(job.vehicle, shop.setup.school, survey, {}).letter }
+      : {}),
+    paidCents: payments.filter(({ takenBackAt }) => !takenBackAt).reduce((sum, { cents }) => sum + cents, 0),
+  }
+}
+
+/** The line of a vehicle, the latest first. */
+export async function loadTimeline(db: Knex, shop: Shop, vehicleId: string): Promise<TimelineEntry[]> {
+  const zone = shop.setup.timezone
+  const coats = await loadCoats(db, shop, vehicleId)
+  const looks = await looksOfVehicle(db, vehicleId)
+  const photos = await photosOfVehicle(db, vehicleId)
+  const stays: Stay[] = []
+  for (const job of await visitsOf(db, vehicleId)) {
+    const waters: Stay['waters'] = {}
+    for (const { jobId, water } of looks) if (jobId === job.id) waters[water] = (waters[water] ?? 0) + 1
+    stays.push({
+      ...(await stayOf(db, shop, job)),
+      waters,
+      coats: coats
+        .filter(({ jobId }) => jobId === job.id)
+        .map(({ product, lot, endedAt, part }) => ({
+          product: product.name,
+          lot,
+          endedAt,
+          where: part.kind === 'surface' ? part.surface : (part.panels?.join(', ') ?? 'paint'),
+        })),
+      photos: photos.filter(({ jobId }) => jobId === job.id),
+    })
+  }
+  const messages = (await messagesOfVehicle(db, vehicleId)).map((message): TimelineEntry => {
+    const at = message.sentAt ?? message.madeAt
+    return { kind: 'message', at, day: dayIn(zone, at), message }
+  })
+  const told = (await loadLedger(db, vehicleId))
+    .filter(({ source }) => source === 'told')
+    .map(
+      (entry): TimelineEntry => ({
+        kind: 'told',
+        at: `${entry.day}T12:00:00.000Z` as Instant,
+        day: entry.day,
+        entry,
+      }),
+    )
+  return [...messages, ...told, ...stays.toReversed()].sort((a, b) => b.at.localeCompare(a.at))
+}

@@ -1,0 +1,112 @@
+import type { Knex } from 'knex'
+import { type Trend, trendOf } from '@/core/aftercare'
+import { mean, standardError } from '@/core/survey'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import type { Vehicle } from '@/core/vehicle'
+import { isMetal, panelsOf } from '@/core/vehicle'
+import { type LedgerEntry, loadLedger } from './ledger-store'
+
+/** Film and gloss of a vehicle over the years, panel by panel. */
+
+export type Measure = 'film' | 'gloss'
+
+export type Round = { day: LocalDay; phase: 'before' | 'after'; jobId: string; value: number; sd: number }
+
+export type PanelTrend = {
+  panel: string
+  name: string
+  rounds: Round[]
+  /** Of the film: what is left once all that was polished off is added back. Of gloss: as it was read since it was coated. */
+  trend?: Trend
+}
+
+/** A gauge set on the same panel on another day reads this much otherwise, µm and GU (mem). */
+const ANOTHER_DAY: Record<Measure, number> = { film: 0.8, gloss: 1 }
+const YEAR_MS = 365.25 * 86_400_000
+
+type Reading = { job_id: string; phase: 'before' | 'after'; panel: string; value: number; arrive_at: Instant }
+
+async function readingsOf(db: Knex, vehicleId: string, measure: Measure): Promise<Reading[]> {
+  const film = measure === 'film'
+  const rows = db(film ? 'film_readings as r' : 'gloss_readings as r')
+    .join('jobs', 'jobs.id', 'r.job_id')
+    .where('jobs.vehicle_id', vehicleId)
+    .orderBy('jobs.arrive_at')
+    .select('r.job_id', 'r.phase', 'r.panel', 'jobs.arrive_at')
+  if (!film) return rows.select({ value: db.raw('r.gu_x10 / 10.0') })
+  return rows
+    .where((either) => either.whereNull('r.settled').orWhereNot('r.settled', 'set-aside'))
+    .select({ value: db.raw('r.film_um_x10 / 10.0') })
+}
+
+/** What was polished off a panel by the time of a round, µm: gone from the job on after whose work it was measured. */
+function polishedBy({ jobId, phase, day }: Round, panel: string, ledger: readonly LedgerEntry[]): number {
+  return ledger
+    .filter((entry) => entry.panel === panel)
+    .filter((entry) => (entry.jobId === jobId ? phase === 'after' : entry.day <= day))
+    .reduce((sum, { removedUm }) => sum + Math.max(0, removedUm), 0)
+}
+
+function panelTrend(
+  measure: Measure,
+  { id, name }: { id: string; name: string },
+  readings: readonly Reading[],
+  ledger: readonly LedgerEntry[],
+  zone: string,
+): PanelTrend {
+  const own = readings.filter(({ panel }) => panel === id)
+  const rounds = roundsOf(own, zone, ANOTHER_DAY[measure])
+  // Polishing raises gloss at once: its trend begins with the last round after work.
+  const first =
+    measure === 'gloss'
+      ? Math.max(
+          0,
+          rounds.findLastIndex(({ phase }) => phase === 'after'),
+        )
+      : 0
+  const trend = trendOf(
+    rounds.slice(first).map((round) => ({
+      at: Date.parse(round.day) / YEAR_MS,
+      // What was taken off the film is no wear: it is added back.
+      value: round.value + (measure === 'film' ? polishedBy(round, id, ledger) : 0),
+      sd: round.sd,
+    })),
+  )
+  return { panel: id, name, rounds, ...(trend ? { trend } : {}) }
+}
+
+export async function loadTrends(
+  db: Knex,
+  vehicle: Pick<Vehicle, 'id' | 'shape'>,
+  zone: string,
+): Promise<Record<Measure, PanelTrend[]>> {
+  const ledger = await loadLedger(db, vehicle.id)
+  const of = async (measure: Measure) => {
+    const readings = await readingsOf(db, vehicle.id, measure)
+    return panelsOf(vehicle.shape)
+      .filter(({ substrate }) => measure === 'gloss' || isMetal(substrate))
+      .map((panel) => panelTrend(measure, panel, readings, ledger, zone))
+      .filter(({ rounds }) => rounds.length > 0)
+  }
+  return { film: await of('film'), gloss: await of('gloss') }
+}
+
+function roundsOf(readings: readonly Reading[], zone: string, anotherDay: number): Round[] {
+  const keys = [...new Set(readings.map(({ job_id, phase }) => `${job_id} ${phase}`))]
+  return keys
+    .map((key) => {
+      const own = readings.filter(({ job_id, phase }) => `${job_id} ${phase}` === key)
+      const values = own.map(({ value }) => value)
+      const { job_id: jobId, phase, arrive_at } = own[0]!
+      return {
+        jobId,
+        phase,
+        day: dayIn(zone, arrive_at),
+        value: mean(values),
+        sd: Math.hypot(standardError(values) ?? anotherDay, anotherDay),
+      }
+    })
+    .sort((a, b) =>
+      `${a.day}${a.phase === 'after' ? 1 : 0}`.localeCompare(`${b.day}${b.phase === 'after' ? 1 : 0}`),
+    )
+}

@@ -1,0 +1,130 @@
+import type { Knex } from 'knex'
+import {
+  type CareDate,
+  type CareRule,
+  type CorrectionsLeft,
+  carePlan,
+  careRulesFor,
+  correctionsLeft,
+  type GuaranteeAnswer,
+  guaranteeFor,
+  visitsOwed,
+} from '@/core/aftercare'
+import type { Job } from '@/core/job'
+import type { Shop } from '@/core/shop'
+import { takenByPanel } from '@/core/survey'
+import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import type { Vehicle } from '@/core/vehicle'
+import { panelsOf } from '@/core/vehicle'
+import { type CareDates, careDatesOf, visitDays } from '../aftercare/care-dates'
+import { openWishes, type VisitWish } from '../aftercare/look-store'
+import {
+  loadProtection,
+  type ProtectedUnit,
+  type Protection,
+  type SurfaceProtection,
+} from '../aftercare/protection'
+import { loadLedger } from './ledger-store'
+
+/** Everything the care of one vehicle is told by. */
+export type VehicleCare = {
+  protection: Protection
+  dates?: CareDates
+  plan: CareDate[]
+  rules: CareRule[]
+  wishes: VisitWish[]
+  /** A short or long job of it that has not gone home yet. */
+  openJob?: { id: string; kind: Job['kind']; arriveAt: Instant }
+  /** By panel: how many corrections the paint still has, by the ledger. */
+  corrections: { panel: string; name: string; left: CorrectionsLeft }[]
+}
+
+/** The stay of a vehicle that is booked or under way. */
+export async function findOpenJob(db: Knex, vehicleId: string): Promise<VehicleCare['openJob']> {
+  const row = await db('jobs')
+    .where({ vehicle_id: vehicleId })
+    .whereNull('handed_over_at')
+    .orderBy('arrive_at')
+    .first('id', 'kind', 'arrive_at')
+  return row ? { id: row.id, kind: row.kind, arriveAt: row.arrive_at } : undefined
+}
+
+export async function correctionsOf(db: Knex, vehicle: Vehicle): Promise<VehicleCare['corrections']> {
+  const taken = takenByPanel(await loadLedger(db, vehicle.id))
+  return panelsOf(vehicle.shape).map(({ id, name }) => ({
+    panel: id,
+    name,
+    left: correctionsLeft(taken[id], vehicle.hardness),
+  }))
+}
+
+export async function loadVehicleCare(
+  db: Knex,
+  shop: Shop,
+  vehicle: Vehicle,
+  now: Instant,
+): Promise<VehicleCare> {
+  const { timezone, climate } = shop.setup
+  const protection = await loadProtection(db, shop, vehicle, now)
+  const wishes = await openWishes(db, vehicle.id)
+  const dates = careDatesOf(protection, timezone, wishes[0]?.fromDay)
+  const corrections = await correctionsOf(db, vehicle)
+  const paint = protection.surfaces.find(({ surface }) => surface === 'paint')
+  const openJob = await findOpenJob(db, vehicle.id)
+  const coated = paint?.products.some(({ kind }) => kind !== 'sealant') ?? false
+  const topperMinutes = Math.max(
+    0,
+    ...(paint?.products ?? []).map(({ topperFromMinutes }) => topperFromMinutes),
+  )
+  return {
+    protection,
+    wishes,
+    corrections,
+    ...(dates ? { dates } : {}),
+    ...(openJob ? { openJob } : {}),
+    rules: careRulesFor({
+      ...vehicle,
+      coated,
+      seaAir: climate.seaAir,
+    }),
+    plan:
+      paint && dates
+        ? carePlan({
+            today: dayIn(timezone, now),
+            topperFrom: dayIn(timezone, plusMinutes(paint.laidAt, topperMinutes)),
+            laidOn: paint.laidOn,
+            use: vehicle,
+            exposure: protection.exposure,
+            climate,
+            visit: dates.visit,
+            goodUntil: dates.good,
+            polishesLeft: Math.min(...corrections.map(({ left }) => left.polishes)),
+          })
+        : [],
+  }
+}
+
+/** Whether the shop stands for a part that failed at a visit, by its rules. */
+export function guaranteeOf(
+  protection: Protection,
+  surface: SurfaceProtection,
+  unit: ProtectedUnit,
+  vehicle: Vehicle,
+  zone: string,
+): GuaranteeAnswer | undefined {
+  const { last } = unit
+  if (!last) return undefined
+  const first = Math.min(...surface.products.map(({ firstVisitMonths }) => firstVisitMonths))
+  return guaranteeFor({
+    laidOn: dayIn(zone, unit.laidAt),
+    seenOn: dayIn(zone, last.at),
+    months: Math.max(...unit.layers.map(({ guaranteeMonths }) => guaranteeMonths)),
+    visits: visitsOwed(
+      { laidOn: surface.laidOn, firstVisitMonths: first, exposure: protection.exposure },
+      visitDays(protection, surface.laidAt, zone),
+    ),
+    washing: vehicle.washing,
+    look: last,
+    cause: last.cause ?? 'unknown',
+  })
+}

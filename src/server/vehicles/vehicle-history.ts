@@ -1,0 +1,189 @@
+import type { Knex } from 'knex'
+import {
+  HISTORY_FORMAT,
+  type HistoryStay,
+  historyErrorText,
+  readHistory,
+  type VehicleHistory,
+  writeHistory,
+} from '@/core/history'
+import type { Shop } from '@/core/shop'
+import { countedReadings, type Measured, PHASES } from '@/core/survey'
+import { dayIn, type Instant } from '@/core/time'
+import { refreshCareDates } from '../aftercare/care-dates'
+import { loadCoats } from '../aftercare/coats'
+import { loadLooks } from '../aftercare/look-store'
+import { SHORT_NAME } from '../aftercare/short-jobs'
+import { visitsOf } from '../floor/job-store'
+import { emptyIntake } from '../intake/intake-schema'
+import { readPhoto } from '../photos/photo-files'
+import { photosOfVehicle } from '../photos/photo-store'
+import { findAgreement } from '../quotes/agreement-store'
+import { loadShop } from '../shop/shop-store'
+import { loadSurvey } from '../survey/survey-store'
+import { listBrought } from './brought'
+import { appendRemovals, loadLedger } from './ledger-store'
+import { findKnown, writeCustomer, writeVehicle } from './vehicle-store'
+
+/** The history of a vehicle handed on, and read back. */
+
+const roundsOf = (phased: Record<(typeof PHASES)[number], Readonly<Record<string, readonly number[]>>>) =>
+  PHASES.flatMap((phase) =>
+    Object.entries(phased[phase]).flatMap(([panel, values]) =>
+      values.length > 0 ? [{ panel, phase, values: [...values] }] : [],
+    ),
+  )
+
+const both = <T>(survey: Record<'before' | 'after', Measured>, pick: (measured: Measured) => T) => ({
+  before: pick(survey.before),
+  after: pick(survey.after),
+})
+
+/** Everything that is handed on of a vehicle; undefined where there is none of that id. */
+export async function loadHistory(
+  db: Knex,
+  shop: Shop,
+  vehicleId: string,
+  now: Instant,
+): Promise<VehicleHistory | undefined> {
+  const known = await findKnown(db, vehicleId)
+  if (!known) return undefined
+  const { vehicle } = known
+  const zone = shop.setup.timezone
+  const coats = await loadCoats(db, shop, vehicleId)
+  const photos = await photosOfVehicle(db, vehicleId)
+  const stays: HistoryStay[] = []
+  for (const job of await visitsOf(db, vehicleId)) {
+    if (!job.handedOverAt) continue
+    const survey = await loadSurvey(db, job.id)
+    const agreement = await findAgreement(db, job.id)
+    stays.push({
+      day: dayIn(zone, job.arriveAt),
+      homeOn: dayIn(zone, job.handedOverAt),
+      kind: job.kind,
+      title: agreement?.packageName ?? (job.kind === 'work' ? 'Looked at' : SHORT_NAME[job.kind]),
+      ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
+      film: roundsOf(both(survey, countedReadings)),
+      gloss: roundsOf(both(survey, ({ gloss }) => gloss)),
+      work: (agreement?.summary.panels ?? [])
+        .filter(({ takesUm }) => takesUm > 0)
+        .map(({ id, process, takesUm }) => ({ panel: id, process, takesUm })),
+      layers: coats
+        .filter(({ jobId }) => jobId === job.id)
+        .map(({ product, lot, endedAt, part }) => ({
+          product: product.name,
+          kind: product.kind,
+          lot,
+          surface: part.kind === 'surface' ? part.surface : ('paint' as const),
+          ...(part.kind === 'paint' && part.panels ? { panels: [...part.panels] } : {}),
+          endedAt,
+          lifeMonths: product.lifeMonths,
+          firstVisitMonths: product.firstVisitMonths,
+        })),
+      looks: (await loadLooks(db, job.id)).map(
+        ({ unit, water, angleDegrees, feel, cleaned, cause, note }) => ({
+          part: unit,
+          water,
+          ...(angleDegrees === undefined ? {} : { angleDegrees }),
+          ...(feel ? { feel } : {}),
+          cleaned,
+          ...(cause ? { cause } : {}),
+          note,
+        }),
+      ),
+      photographs: photos
+        .filter(({ jobId }) => jobId === job.id)
+        .map(({ place, phase, takenAt, hash }) => ({ place, phase, takenAt, sha256: hash })),
+    })
+  }
+  const { id: _, storage: _s, washing: _w, yearlyKm: _k, salted: _a, hardWater: _h, ...paint } = vehicle
+  return {
+    format: HISTORY_FORMAT,
+    writtenOn: dayIn(zone, now),
+    shop: shop.setup.name,
+    vehicle: paint,
+    stays: [...(await broughtStays(db, vehicleId)), ...stays],
+    ledger: (await loadLedger(db, vehicleId)).map(({ id: _id, jobId: _job, ...removal }) => removal),
+  }
+}
+
+export async function historyFile(
+  db: Knex,
+  shop: Shop,
+  vehicleId: string,
+  now: Instant,
+): Promise<string | undefined> {
+  const history = await loadHistory(db, shop, vehicleId, now)
+  return history && writeHistory(await withPictures(history))
+}
+
+/** Pictures in one history come to no more than this, so that it can be sent, letters of base64. */
+const PICTURES_MOST = 3_000_000
+
+/** The same history with small pictures in it, of the latest stays first, as far as they fit. */
+export async function withPictures(history: VehicleHistory): Promise<VehicleHistory> {
+  let room = PICTURES_MOST
+  const stays: HistoryStay[] = []
+  for (const stay of history.stays.toReversed()) {
+    const photographs: HistoryStay['photographs'] = []
+    for (const { picture: brought, ...photograph } of stay.photographs) {
+      const picture = brought ?? (await readPhoto(photograph.sha256, 'thumb'))?.toString('base64')
+      const fits = picture !== undefined && picture.length <= room
+      if (fits) room -= picture.length
+      photographs.push({ ...photograph, ...(fits ? { picture } : {}) })
+    }
+    stays.unshift({ ...stay, photographs })
+  }
+  return { ...history, stays }
+}
+
+async function broughtStays(db: Knex, vehicleId: string): Promise<HistoryStay[]> {
+  return (await listBrought(db, vehicleId)).flatMap(({ stays }) => stays)
+}
+
+export type Brought = { kind: 'read'; vehicleId: string } | { kind: 'refused'; message: string }
+
+/**
+ * Reads a history another shop wrote: the vehicle becomes known here under its new owner, with all paint ever removed in the
+ * ledger, and what lies on it reckoned with. A vehicle that is known here already is not read over.
+ */
+export async function bringHistory(
+  db: Knex,
+  file: string,
+  ownerName: string,
+  now: Instant,
+): Promise<Brought> {
+  const read = readHistory(file)
+  if (!read.ok) return { kind: 'refused', message: historyErrorText(read.error) }
+  const { vehicle, ledger, shop } = read.value
+  const same = await db('vehicles')
+    .where((either) => {
+      either.where('plate', vehicle.plate.toUpperCase())
+      if (vehicle.vin) either.orWhere('vin', vehicle.vin)
+    })
+    .first('plate')
+  if (same)
+    return {
+      kind: 'refused',
+      message: `${same.plate} is known here already, with a history of its own. Open it and enter what is missing.`,
+    }
+  if (ownerName.trim() === '') return { kind: 'refused', message: 'Write whose car it is now.' }
+  const intake = {
+    ...emptyIntake(dayIn('UTC', now)),
+    ...vehicle,
+    year: vehicle.year === undefined ? '' : String(vehicle.year),
+    customerName: ownerName.trim(),
+  }
+  const vehicleId = await db.transaction(async (trx) => {
+    const id = await writeVehicle(trx, intake, await writeCustomer(trx, intake, now))
+    await trx('brought_histories').insert({ vehicle_id: id, history: writeHistory(read.value), read_at: now })
+    const noted = ledger.map((removal) => ({
+      ...removal,
+      note: `${shop}: ${removal.note || removal.source}`,
+    }))
+    await appendRemovals(trx, id, undefined, noted, now)
+    return id
+  })
+  await refreshCareDates(db, await loadShop(db), vehicleId, now)
+  return { kind: 'read', vehicleId }
+}

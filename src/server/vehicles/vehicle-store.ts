@@ -1,0 +1,236 @@
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Customer } from '@/core/customer'
+import type { KnownVehicle } from '@/core/job'
+import { CHANNELS, LANGUAGES } from '@/core/messages'
+import type { Instant } from '@/core/time'
+import {
+  HARDNESSES,
+  normaliseVin,
+  PAINT_SYSTEMS,
+  SHAPES,
+  STORAGES,
+  type Vehicle,
+  WASHINGS,
+} from '@/core/vehicle'
+import { oneOf } from '../db/one-of'
+import { plain } from '../db/plain'
+import { type Intake, treatmentSchema } from '../intake/intake-schema'
+
+/** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
+export type VehicleRow = {
+  customer_id: string
+  customer_name: string
+  phone: string
+  email: string
+  may_remind: 0 | 1
+  language: string
+  write_by: string
+  vehicle_id: string
+  plate: string
+  vin: string
+  make: string
+  model: string
+  year: number | null
+  shape: string
+  colour: string
+  colour_code: string
+  paint_system: string
+  hardness: string
+  storage: string
+  washing: string
+  yearly_km: number | null
+  salted: 0 | 1
+  hard_water: 0 | 1
+  treatments: string
+}
+
+export const VEHICLE_COLUMNS = {
+  customer_id: 'customers.id',
+  customer_name: 'customers.name',
+  vehicle_id: 'vehicles.id',
+} as const
+
+const treatmentsSchema = z.array(treatmentSchema)
+
+export function toCustomer(row: VehicleRow): Customer {
+  return {
+    id: row.customer_id,
+    name: row.customer_name,
+    phone: row.phone,
+    email: row.email,
+    mayRemind: row.may_remind === 1,
+    language: oneOf(LANGUAGES, row.language),
+    writeBy: oneOf(CHANNELS, row.write_by),
+  }
+}
+
+export function toVehicle(row: VehicleRow): Vehicle {
+  return {
+    id: row.vehicle_id,
+    plate: row.plate,
+    vin: row.vin,
+    make: row.make,
+    model: row.model,
+    ...(row.year === null ? {} : { year: row.year }),
+    shape: oneOf(SHAPES, row.shape),
+    colour: row.colour,
+    colourCode: row.colour_code,
+    paintSystem: oneOf(PAINT_SYSTEMS, row.paint_system),
+    hardness: oneOf(HARDNESSES, row.hardness),
+    storage: oneOf(STORAGES, row.storage),
+    washing: oneOf(WASHINGS, row.washing),
+    ...(row.yearly_km === null ? {} : { yearlyKm: row.yearly_km }),
+    salted: row.salted === 1,
+    hardWater: row.hard_water === 1,
+    treatments: treatmentsSchema.parse(JSON.parse(row.treatments)),
+  }
+}
+
+function known(db: Knex) {
+  return db('vehicles')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .leftJoin('jobs', 'jobs.vehicle_id', 'vehicles.id')
+    .groupBy('vehicles.id')
+    .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS, db.raw('count(DISTINCT jobs.id) AS visits'))
+}
+
+type KnownRow = VehicleRow & { visits: number }
+
+const toKnown = (row: KnownRow): KnownVehicle => ({
+  customer: toCustomer(row),
+  vehicle: toVehicle(row),
+  visits: row.visits,
+})
+
+/** One page of a list that may be thousands long. */
+export const KNOWN_PAGE = 40
+
+/**
+ * A page of the vehicles the shop knows, by owner and plate: those whose plate, owner, make and model, number or telephone
+ * hold what was typed, whatever its case, accents and spaces; all of them where nothing was.
+ */
+export async function listKnown(
+  db: Knex,
+  typed = '',
+  page = 0,
+  size = KNOWN_PAGE,
+): Promise<{ known: KnownVehicle[]; more: boolean }> {
+  const wanted = plain(typed)
+  // Only those that are shown are joined with their visits: a join of all of them would have to be sorted first.
+  const ids = db('vehicles')
+    .join('customers', 'customers.id', 'vehicles.customer_id')
+    .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
+    .limit(size + 1)
+    .offset(page * size)
+    .select('vehicles.id')
+  if (wanted !== '')
+    ids.whereRaw(
+      `instr(plain(vehicles.plate) || '|' || plain(customers.name) || '|' || plain(vehicles.make || vehicles.model)
+        || '|' || plain(vehicles.vin) || '|' || plain(customers.phone), ?) > 0`,
+      [wanted],
+    )
+  const found = (await ids).map(({ id }) => id as string)
+  const rows: KnownRow[] = await known(db)
+    .whereIn('vehicles.id', found.slice(0, size))
+    .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
+  return { known: rows.map(toKnown), more: found.length > size }
+}
+
+/** As many as stand in two rows on a tablet. */
+const RECENT = 4
+
+/** The vehicles that went home last: the likeliest to come back. */
+export async function recentlyGone(db: Knex): Promise<KnownVehicle[]> {
+  const rows: KnownRow[] = await known(db)
+    .havingRaw('max(jobs.handed_over_at) IS NOT NULL AND count(jobs.id) = count(jobs.handed_over_at)')
+    .orderByRaw('max(jobs.handed_over_at) DESC')
+    .limit(RECENT)
+  return rows.map(toKnown)
+}
+
+export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehicle | undefined> {
+  const row: KnownRow | undefined = await known(db).where('vehicles.id', vehicleId).first()
+  return row ? toKnown(row) : undefined
+}
+
+/** Vehicles with their owners, by id; a long list is read in parts. */
+export async function findAllKnown(
+  db: Knex,
+  vehicleIds: readonly string[],
+): Promise<Map<string, { customer: Customer; vehicle: Vehicle }>> {
+  const found = new Map<string, { customer: Customer; vehicle: Vehicle }>()
+  for (let from = 0; from < vehicleIds.length; from += 500) {
+    const rows: VehicleRow[] = await db('vehicles')
+      .join('customers', 'customers.id', 'vehicles.customer_id')
+      .whereIn('vehicles.id', vehicleIds.slice(from, from + 500))
+      .select('customers.*', 'vehicles.*', VEHICLE_COLUMNS)
+    for (const row of rows) found.set(row.vehicle_id, { customer: toCustomer(row), vehicle: toVehicle(row) })
+  }
+  return found
+}
+
+/** Writes the customer of an intake: a new one, or what was corrected about a known one. Gives the id. */
+export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Promise<string> {
+  const row = {
+    name: intake.customerName,
+    phone: intake.phone,
+    email: intake.email,
+    may_remind: intake.mayRemind ? 1 : 0,
+    language: intake.language,
+    write_by: intake.writeBy,
+  }
+  if (intake.customerId && (await trx('customers').where({ id: intake.customerId }).update(row)) > 0)
+    return intake.customerId
+  const id = randomUUID()
+  await trx('customers').insert({ id, ...row, created_at: now })
+  return id
+}
+
+/** Plates by the ids of vehicles. */
+export async function platesOf(db: Knex, vehicleIds: readonly string[]): Promise<Record<string, string>> {
+  const rows: { id: string; plate: string }[] = await db('vehicles')
+    .whereIn('id', [...new Set(vehicleIds)])
+    .select('id', 'plate')
+  return Object.fromEntries(rows.map(({ id, plate }) => [id, plate]))
+}
+
+/** Keeps how a customer is written to. False where there is none of that id. */
+export async function writeContact(
+  db: Knex,
+  customerId: string,
+  contact: Pick<Customer, 'phone' | 'email' | 'mayRemind' | 'language' | 'writeBy'>,
+): Promise<boolean> {
+  const { phone, email, mayRemind, language, writeBy } = contact
+  const row = { phone, email, may_remind: mayRemind ? 1 : 0, language, write_by: writeBy }
+  return (await db('customers').where({ id: customerId }).update(row)) > 0
+}
+
+/** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */
+export async function writeVehicle(trx: Knex, intake: Intake, customerId: string): Promise<string> {
+  const row = {
+    customer_id: customerId,
+    plate: intake.plate.toUpperCase(),
+    vin: normaliseVin(intake.vin),
+    make: intake.make,
+    model: intake.model,
+    year: intake.year === '' ? null : Number(intake.year),
+    shape: intake.shape,
+    colour: intake.colour,
+    colour_code: intake.colourCode,
+    paint_system: intake.paintSystem,
+    hardness: intake.hardness,
+    storage: intake.storage,
+    washing: intake.washing,
+    yearly_km: intake.yearlyKm === '' ? null : Number(intake.yearlyKm),
+    salted: intake.salted ? 1 : 0,
+    hard_water: intake.hardWater ? 1 : 0,
+    treatments: JSON.stringify(intake.treatments),
+  }
+  if (intake.vehicleId && (await trx('vehicles').where({ id: intake.vehicleId }).update(row)) > 0)
+    return intake.vehicleId
+  const id = randomUUID()
+  await trx('vehicles').insert({ id, ...row })
+  return id
+}

@@ -1,0 +1,242 @@
+import { randomUUID } from 'node:crypto'
+import path from 'node:path'
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import type { Act, Waiting } from '@/core/card'
+import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
+import { connect } from '../db/connection'
+import { demoShop } from '../db/demo-shop.fixture'
+import { MIGRATIONS, migrate } from '../db/migrations'
+import { loadFloor } from '../floor/floor'
+import { addSpell, bayAir, believed } from '../shop/air'
+import { addBottle, listBottles } from '../stock/stock-store'
+import { findWays } from '../survey/ways'
+import { loadEntries, loadRefused } from './acts-store'
+import { takeActs } from './at-the-car'
+import { loadCardView } from './card'
+import { takeBack } from './work-store'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(NOW)
+
+/** A tablet of its own for each test, with a clock that is an hour wrong. */
+function tablet(wrongByMs = 3_600_000) {
+  const device = randomUUID()
+  let number = 0
+  const waiting = (job: string, act: Act, agoMinutes = 0, by = 'brida'): Waiting => {
+    number += 1
+    const deviceAt = Date.parse(NOW) + wrongByMs - agoMinutes * 60_000
+    return { id: randomUUID(), number, job, by, act, deviceAt }
+  }
+  const send = (sent: readonly Waiting[]) =>
+    takeActs(shop.db, { device, deviceNow: Date.parse(NOW) + wrongByMs, waiting: sent }, NOW)
+  return { waiting, send, device }
+}
+const jobWith = async (plate: string) =>
+  (await loadFloor(shop.db, NOW)).jobs.find(({ job }) => job.vehicle.plate === plate)!
+
+test('0009-at-the-car leaves what a database held, and takes its new facts', async () => {
+  const old = connect(path.join(shop.folder, 'old.db'))
+  await migrate(old, MIGRATIONS.slice(0, 8))
+  expect(await migrate(old, MIGRATIONS.slice(0, 9))).toEqual(['0009-at-the-car'])
+  const id = await addBottle(old, {
+    productId: 'p',
+    lot: 'L',
+    fullMl: 50,
+    arrivedOn: '2027-01-01' as never,
+  })
+  expect(await listBottles(old)).toMatchObject([{ id, code: 1, leftMl: 50 }])
+  await expect(
+    old('payments').insert({ id: 'x', job_id: 'none', cents: 5, way: 'card', note: '', at: NOW }),
+  ).rejects.toThrow()
+  await old.destroy()
+})
+
+describe('acts from a tablet', () => {
+  test('are taken once, in order, at the time they happened whatever its clock says', async () => {
+    const { live } = await jobWith('IM 903')
+    const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
+    const { waiting, send } = tablet()
+    const batch = [
+      waiting(live!.id, { kind: 'sections', operation, panel: 'bonnet', done: 1 }, 50),
+      waiting(live!.id, { kind: 'sections', operation, panel: 'bonnet', done: 3 }, 20),
+    ]
+    expect((await send([batch[1]!])).next).toBe(1)
+    const reply = await send(batch)
+    expect(reply).toMatchObject({ next: 3, outcomes: [{ taken: true }, { taken: true }] })
+    expect(await send(batch)).toEqual(reply)
+    const entries = await loadEntries(shop.db, live!.id)
+    expect(entries.map(({ at }) => minutesBetween(at, NOW))).toEqual([50, 20])
+  })
+  test('that another was faster with are kept, refused and told', async () => {
+    const { live } = await jobWith('IM 903')
+    const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
+    const { waiting, send } = tablet()
+    const { outcomes } = await send([waiting(live!.id, { kind: 'begin', operation }, 1, 'senan')])
+    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'begun-already' } }])
+    expect((await loadRefused(shop.db, live!.id)).map(({ entry }) => entry.by)).toEqual(['senan'])
+  })
+  test('that cannot be read do not hold up what comes after', async () => {
+    const { live } = await jobWith('IM 903')
+    const { waiting, send } = tablet()
+    const bad = {
+      ...waiting(live!.id, { kind: 'towel', operation: 'x' }),
+      act: { kind: 'nonsense' } as never,
+    }
+    const { next, outcomes } = await send([bad, waiting(live!.id, { kind: 'towel', operation: 'wash' })])
+    expect(next).toBe(3)
+    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'malformed' } }, { taken: true }])
+  })
+  test('of a job nobody knows are refused and lose nothing', async () => {
+    const { waiting, send } = tablet()
+    const { outcomes } = await send([waiting('no-such-job', { kind: 'begin', operation: 'wash' })])
+    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'step-gone' } }])
+  })
+  test('sent in whatever pieces and repeats leave the same card as sent at once', async () => {
+    const { live } = await jobWith('IM 903')
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.integer({ min: 1, max: 6 }), { minLength: 1, maxLength: 8 }),
+        async (upTo) => {
+          const { waiting, send } = tablet()
+          const all = [1, 2, 3, 4, 5, 6].map((done) =>
+            waiting(live!.id, { kind: 'sections', operation: 'refine', panel: 'roof', done }),
+          )
+          for (const count of upTo) await send(all.slice(0, count))
+          await send(all)
+          const mine = new Set(all.map(({ id }) => id))
+          const taken = (await loadEntries(shop.db, live!.id)).filter(({ id }) => mine.has(id))
+          expect(taken.map(({ id }) => id)).toEqual(all.map(({ id }) => id))
+        },
+      ),
+      { numRuns: 12 },
+    )
+  })
+})
+
+describe('a layer done at the car', () => {
+  const LATER = plusMinutes(NOW, 240)
+  const device = randomUUID()
+  let number = 0
+  const send = (job: string, ...acts: { act: Act; ago: number }[]) =>
+    takeActs(
+      shop.db,
+      {
+        device,
+        deviceNow: Date.parse(LATER),
+        waiting: acts.map(({ act, ago }) => {
+          number += 1
+          return {
+            id: randomUUID(),
+            number,
+            job,
+            by: 'merle',
+            act,
+            deviceAt: Date.parse(LATER) - ago * 60_000,
+          }
+        }),
+      },
+      LATER,
+    )
+  const leftIn = async (id: string) => (await listBottles(shop.db)).find((each) => each.id === id)!.leftMl
+  const laid = async () => {
+    const { job, live } = await jobWith('IM 4471')
+    const layer = live!.plan.operations.find(({ id }) => id === 'layer-3')!
+    const bottle = await addBottle(shop.db, {
+      productId: layer.productId!,
+      lot: 'TT-9',
+      fullMl: 50,
+      arrivedOn: '2027-01-04' as never,
+    })
+    const coat = {
+      productId: layer.productId!,
+      lot: 'TT-9',
+      poured: [{ bottle, ml: 36 }],
+      climate: { airC: 18, rhPercent: 52, panelC: 17.5 },
+    }
+    const reply = await send(
+      job.id,
+      { act: { kind: 'begin', operation: layer.id }, ago: 55 },
+      { act: { kind: 'done', operation: layer.id, coat }, ago: 5 },
+    )
+    expect(reply.outcomes.map(({ taken }) => taken)).toEqual([true, true])
+    return { job: job.id, bottle, layer: layer.id, coat }
+  }
+
+  test('books its bottle, keeps its air, and moves the plan; taken back and logged again it counts once', async () => {
+    const { job, bottle, layer, coat } = await laid()
+    expect(await leftIn(bottle)).toBe(14)
+    expect((await jobWith('IM 4471')).live!.progress[layer]?.kind).toBe('done')
+    const air = () => shop.db('coat_climate').where({ job_id: job, operation_id: layer })
+    expect((await air()).length).toBeGreaterThan(5)
+    for (let again = 0; again < 2; again++) {
+      expect(await takeBack(shop.db, job, layer, LATER)).toEqual({ ok: true, value: true })
+      expect(await leftIn(bottle)).toBe(50)
+      expect(await air()).toEqual([])
+      const reply = await send(
+        job,
+        { act: { kind: 'begin', operation: layer }, ago: 50 },
+        { act: { kind: 'done', operation: layer, coat }, ago: 2 },
+      )
+      expect(reply.outcomes.map(({ taken }) => taken)).toEqual([true, true])
+      expect(await leftIn(bottle)).toBe(14)
+    }
+    expect((await air()).length).toBeGreaterThan(5)
+  })
+})
+
+test('the card of a car carries what a tablet needs to go on alone', async () => {
+  const floor = await loadFloor(shop.db, NOW)
+  const entry = floor.jobs.find(({ job }) => job.vehicle.plate === 'IM 903')!
+  const view = (await loadCardView(shop.db, floor, entry))!
+  const layer = view.live.plan.operations.find(({ kind }) => kind === 'layer')!
+  expect(view.sheets[layer.id]!.coat).toMatchObject({
+    product: { id: layer.productId },
+    shortMl: expect.any(Number),
+  })
+  expect(view.sheets[layer.id]!.tasks.length).toBeGreaterThan(10)
+  expect(view.sheets.cut!.machines.length).toBeGreaterThan(0)
+  expect(JSON.parse(JSON.stringify(view))).toEqual(view)
+})
+
+test('a humid spell reaches the card, and a silent sensor is no go', async () => {
+  await addSpell(shop.db, {
+    bay: 'loft-1',
+    kind: 'humid',
+    from: plusMinutes(NOW, -120),
+    until: plusMinutes(NOW, 200),
+  })
+  await addSpell(shop.db, {
+    bay: 'loft-2',
+    kind: 'silent',
+    from: plusMinutes(NOW, -120),
+    until: plusMinutes(NOW, 200),
+  })
+  const air = await bayAir(shop.db, ['loft-1', 'loft-2', 'loft-3'], NOW)
+  expect(believed(air.get('loft-1'))!.rhPercent).toBeGreaterThan(75)
+  expect(believed(air.get('loft-2'))).toBeUndefined()
+  expect(believed(air.get('loft-3'))!.rhPercent).toBeLessThan(70)
+})
+
+test('another process is offered within what the paint can spare, and the rest with its reason', async () => {
+  const { job } = await jobWith('IM 903')
+  const ways = await findWays(shop.db, job.id, 'bonnet')
+  expect(ways.map(({ takesUm }) => takesUm)).toEqual(
+    ways.map(({ takesUm }) => takesUm).toSorted((a, b) => a - b),
+  )
+  expect(ways.some(({ forbidden }) => forbidden !== undefined)).toBe(true)
+  expect(ways[0]).toEqual({ name: 'Leave', takesUm: 0 })
+  expect(await findWays(shop.db, job.id, 'no-panel')).toEqual([])
+  // What is forbidden is not taken from a tablet either.
+  const { waiting, send } = tablet()
+  const act = (process: string): Act => ({
+    kind: 'process',
+    operation: 'refine',
+    panel: 'bonnet',
+    process,
+    reason: 'softer than thought',
+  })
+  const wrong = ways.find(({ forbidden }) => forbidden)!.name
+  const { outcomes } = await send([waiting(job.id, act(wrong)), waiting(job.id, act('Leave'))])
+  expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'process-forbidden' } }, { taken: true }])
+})

@@ -1,0 +1,139 @@
+import {
+  type CardState,
+  type MachineRecipe,
+  type PanelTask,
+  processesNow,
+  worklist,
+  workOn,
+} from '@/core/card'
+import type { BayClimate, SensorState } from '@/core/climate'
+import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '@/core/coating'
+import type { LiveJob } from '@/core/job'
+import type { Agreement } from '@/core/offer'
+import { cautionFor, type PlannedOperation, recipeFor } from '@/core/offer'
+import { openMinutesBetween } from '@/core/schedule'
+import { everyone, type Shop } from '@/core/shop'
+import { pourPlan } from '@/core/stock'
+import { dayIn, type Instant, minutesBetween } from '@/core/time'
+import type { Panel } from '@/core/vehicle'
+import { type BayAir, believed } from '../shop/air'
+import type { ShelfBottle } from '../stock/stock-store'
+
+/** What a step needs at the car beside its plan: words, panels, and for a coat its product, air and bottles. */
+export type StepSheet = {
+  caution?: string
+  recipe?: string
+  tasks: PanelTask[]
+  /** Minutes worked so far of a step under way: on shift, and not resting. */
+  workedMinutes?: number
+  machines: MachineRecipe[]
+  coat?: CoatSheet
+}
+
+export type CoatSheet = {
+  product: Pick<Product, 'id' | 'name'>
+  /** What this coat was reckoned to take, ml. */
+  ml: number
+  bayName: string
+  sensor: SensorState
+  climate?: BayClimate
+  outlook: CoatingOutlook
+  /** Seconds. */
+  flash: { min: number; max: number }
+  bottles: Pick<ShelfBottle, 'id' | 'code' | 'lot' | 'leftMl' | 'openedOn'>[]
+  /** From which bottles it would be poured, and what the shelf lacks. */
+  poured: { bottle: string; ml: number }[]
+  shortMl: number
+}
+
+/** All that the sheets of one job are made from, at one moment. */
+export type SheetInput = {
+  now: Instant
+  shop: Shop
+  live: LiveJob
+  state: CardState
+  agreement: Agreement
+  panels: readonly Panel[]
+  air: ReadonlyMap<string, BayAir>
+  bottles: readonly ShelfBottle[]
+}
+
+/** The sheet of every step, by its id. */
+export function stepSheets(input: SheetInput): Record<string, StepSheet> {
+  return Object.fromEntries(
+    input.live.plan.operations.map((operation) => [operation.id, stepSheet(input, operation)]),
+  )
+}
+
+function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
+  const { summary } = input.agreement
+  const processes = processesNow(summary.processes, input.state.processes)
+  const { tasks, recipes } = worklist(operation, input.panels, processes, summary.care)
+  const [caution, recipe] = [cautionFor(operation), recipeFor(operation)]
+  const [coat, workedMinutes] = [coatSheet(input, operation), workedSoFar(input, operation)]
+  return {
+    tasks,
+    machines: recipes,
+    ...(workedMinutes === undefined ? {} : { workedMinutes }),
+    ...(caution ? { caution } : {}),
+    ...(recipe ? { recipe } : {}),
+    ...(coat ? { coat } : {}),
+  }
+}
+
+/** Minutes on shift since a step was begun, less those in which it rested; undefined where it is not under way. */
+function workedSoFar({ now, shop, state }: SheetInput, { id }: PlannedOperation): number | undefined {
+  const progress = state.progress[id]
+  if (progress?.kind !== 'started') return undefined
+  const { setup } = shop
+  const shifts = everyone(setup).find((person) => person.id === progress.by)?.calendar
+  const calendar = shifts === undefined ? undefined : setup.calendars[shifts]
+  const open = (from: Instant, until: Instant) =>
+    calendar
+      ? openMinutesBetween(calendar, setup.timezone, from, until)
+      : Math.max(0, minutesBetween(from, until))
+  const rested = workOn(state, id).pauses.reduce((sum, { from, to }) => sum + open(from, to ?? now), 0)
+  return Math.max(0, open(progress.at, now) - rested)
+}
+
+/** What a coat was reckoned to take when it was agreed, ml; by its area where that was not kept. */
+function agreedMl({ agreement, panels }: SheetInput, operation: PlannedOperation, product: Product): number {
+  const told = agreement.summary.coats.find(
+    (coat) =>
+      coat.product === product.name &&
+      (operation.kind === 'layer' ? coat.layer === operation.layer : coat.surface === operation.surface),
+  )
+  return Math.ceil(told?.ml ?? product.mlPerM2 * panels.reduce((sum, { areaM2 }) => sum + areaM2, 0))
+}
+
+/** What the flash is reckoned by where no sensor says anything: the air a data sheet speaks of, °C and %. */
+const SHEET_AIR = { airC: 20, rhPercent: 50 }
+
+function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | undefined {
+  const { live, shop, bottles, now } = input
+  const product = shop.catalogue.find(({ id }) => id === operation.productId)
+  if (!product || (operation.kind !== 'layer' && operation.kind !== 'surface')) return undefined
+  const bay = live.published.find((placed) => placed.operation === operation.id)?.place
+  const air = bay === undefined ? undefined : input.air.get(bay)
+  const climate = believed(air)
+  const { airC, rhPercent } = climate ?? SHEET_AIR
+  const ml = agreedMl(input, operation, product)
+  const own = bottles.filter(({ productId }) => productId === product.id)
+  return {
+    product: { id: product.id, name: product.name },
+    ml,
+    bayName: shop.setup.places.find(({ id }) => id === bay)?.name ?? 'the bay',
+    sensor: air?.state ?? { kind: 'silent' },
+    ...(climate ? { climate } : {}),
+    outlook: coatingOutlook(product, climate ? air!.readings : []),
+    flash: flashBand(product, airC, rhPercent),
+    bottles: own.map(({ id, code, lot, leftMl, openedOn }) => ({
+      id,
+      code,
+      lot,
+      leftMl,
+      ...(openedOn ? { openedOn } : {}),
+    })),
+    ...pourPlan(own, product, ml, dayIn(shop.setup.timezone, now)),
+  }
+}

@@ -1,0 +1,171 @@
+import type { Knex } from 'knex'
+import type { BayClimate } from '@/core/climate'
+import type { Progress } from '@/core/job'
+import { ok, type Result, refused } from '@/core/result'
+import type { Instant } from '@/core/time'
+import { pourBack } from '../stock/stock-store'
+
+/** Progress by job and operation; what is not there is open. */
+export type ProgressByJob = Map<string, Record<string, Progress>>
+
+export type LayerLog = {
+  operationId: string
+  productId: string
+  lot: string
+  climate: BayClimate
+  startedAt: Instant
+  endedAt: Instant
+  by: string
+}
+
+export type WorkError = { code: 'already-recorded'; progress: Progress } | { code: 'not-recorded' }
+
+type ProgressRow = {
+  job_id: string
+  operation_id: string
+  started_at: string
+  ended_at: string | null
+  by_person: string
+}
+
+function toProgress(row: ProgressRow): Progress {
+  return row.ended_at
+    ? { kind: 'done', from: row.started_at as Instant, to: row.ended_at as Instant, by: row.by_person }
+    : { kind: 'started', at: row.started_at as Instant, by: row.by_person }
+}
+
+/** Progress of these jobs; of all that ever were where none are named. */
+export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promise<ProgressByJob> {
+  const byJob: ProgressByJob = new Map()
+  const rows: ProgressRow[] = await (jobIds ? db('progress').whereIn('job_id', jobIds) : db('progress'))
+  for (const row of rows) {
+    const job = byJob.get(row.job_id) ?? {}
+    job[row.operation_id] = toProgress(row)
+    byJob.set(row.job_id, job)
+  }
+  return byJob
+}
+
+/** The layers of these jobs as they were laid, each job's in their order; nothing for a job without any. */
+export async function loadLayersOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, LayerLog[]>> {
+  const rows = await db('layers')
+    .join('progress', function onProgress() {
+      this.on('progress.job_id', 'layers.job_id').andOn('progress.operation_id', 'layers.operation_id')
+    })
+    .whereIn('layers.job_id', [...jobIds])
+    .orderBy('progress.ended_at')
+    .select('layers.*', 'progress.started_at', 'progress.ended_at', 'progress.by_person')
+  const byJob = new Map<string, LayerLog[]>()
+  for (const row of rows) {
+    const layers = byJob.get(row.job_id) ?? []
+    layers.push({
+      operationId: row.operation_id,
+      productId: row.product_id,
+      lot: row.lot,
+      climate: { airC: row.air_c_x10 / 10, rhPercent: row.rh_x10 / 10, panelC: row.panel_c_x10 / 10 },
+      startedAt: row.started_at,
+      endedAt: row.ended_at,
+      by: row.by_person,
+    })
+    byJob.set(row.job_id, layers)
+  }
+  return byJob
+}
+
+export async function loadLayers(db: Knex, jobId: string): Promise<LayerLog[]> {
+  return (await loadLayersOf(db, [jobId])).get(jobId) ?? []
+}
+
+async function progressOf(db: Knex, jobId: string, operationId: string): Promise<Progress | undefined> {
+  const row = await db('progress').where({ job_id: jobId, operation_id: operationId }).first()
+  return row ? toProgress(row) : undefined
+}
+
+/** Records that an operation was begun. Refused when it is recorded already, with what stands there. */
+export async function recordStart(
+  db: Knex,
+  jobId: string,
+  operationId: string,
+  at: Instant,
+  by: string,
+): Promise<Result<true, WorkError>> {
+  const written = await db('progress')
+    .insert({
+      job_id: jobId,
+      operation_id: operationId,
+      started_at: at,
+      ended_at: null,
+      by_person: by,
+      version: 1,
+    })
+    .onConflict(['job_id', 'operation_id'])
+    .ignore()
+    .returning('job_id')
+  if (written.length > 0) return ok(true)
+  return refused({ code: 'already-recorded', progress: (await progressOf(db, jobId, operationId))! })
+}
+
+export type Finish = {
+  jobId: string
+  operationId: string
+  startedAt: Instant
+  endedAt: Instant
+  by: string
+  layer?: { productId: string; lot: string; climate: BayClimate }
+}
+
+/** Records an operation as done, with its layer if it was one, in one transaction. A done one is not overwritten. */
+export async function recordFinish(db: Knex, finish: Finish): Promise<Result<true, WorkError>> {
+  const key = { job_id: finish.jobId, operation_id: finish.operationId }
+  const times = { started_at: finish.startedAt, ended_at: finish.endedAt, by_person: finish.by }
+  const written = await db.transaction(async (trx) => {
+    const updated = await trx('progress')
+      .where(key)
+      .whereNull('ended_at')
+      .update(times)
+      .increment('version', 1)
+    const inserted =
+      updated > 0
+        ? [key]
+        : await trx('progress')
+            .insert({ ...key, ...times, version: 1 })
+            .onConflict(['job_id', 'operation_id'])
+            .ignore()
+            .returning('job_id')
+    if (inserted.length === 0) return false
+    if (finish.layer) await trx('layers').insert({ ...key, ...layerRow(finish.layer) })
+    return true
+  })
+  if (written) return ok(true)
+  return refused({
+    code: 'already-recorded',
+    progress: (await progressOf(db, finish.jobId, finish.operationId))!,
+  })
+}
+
+function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
+  return {
+    product_id: productId,
+    lot,
+    air_c_x10: Math.round(climate.airC * 10),
+    rh_x10: Math.round(climate.rhPercent * 10),
+    panel_c_x10: Math.round(climate.panelC * 10),
+  }
+}
+
+/** Takes a record back: a tick made by mistake. */
+export async function takeBack(
+  db: Knex,
+  jobId: string,
+  operationId: string,
+  at: Instant,
+): Promise<Result<true, WorkError>> {
+  const key = { job_id: jobId, operation_id: operationId }
+  const removed = await db.transaction(async (trx) => {
+    await trx('layers').where(key).delete()
+    await trx('coat_climate').where(key).delete()
+    await pourBack(trx, jobId, operationId, at)
+    return Number(await trx('progress').where(key).delete())
+  })
+  return removed > 0 ? ok(true) : refused({ code: 'not-recorded' })
+}
