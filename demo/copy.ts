@@ -22,6 +22,8 @@ const SOURCES = ['src', 'demo', 'package-lock.json']
 /** Another process may be making the same shop: so long it is waited for, ms. */
 const PATIENCE_MS = 180_000
 const LOOK_AGAIN_MS = 100
+/** Shops made from sources that have changed since are thrown away after a day, ms. */
+const KEPT_MS = 24 * 3600 * 1000
 
 export type ShopKind = 'set-up' | 'demo' | 'years'
 const FLAGS: Record<ShopKind, string[]> = { 'set-up': ['--set-up-only'], demo: ['--without-past'], years: [] }
@@ -46,8 +48,9 @@ const pause = (ms: number) => Atomics.wait(new Int32Array(new SharedArrayBuffer(
 function make(kept: string, clock: string, kind: ShopKind): void {
   const folder = path.dirname(kept)
   mkdirSync(folder, { recursive: true })
-  for (const old of readdirSync(KEPT))
-    if (old !== path.basename(folder)) rmSync(path.join(KEPT, old), { recursive: true, force: true })
+  for (const old of readdirSync(KEPT).map((name) => path.join(KEPT, name)))
+    if (old !== folder && Date.now() - statSync(old).mtimeMs > KEPT_MS)
+      rmSync(old, { recursive: true, force: true })
   const being = mkdtempSync(`${kept}.`)
   const { status, stderr } = spawnSync(
     path.join(ROOT, 'node_modules/.bin/tsx'),

@@ -40,3 +40,6 @@ export function done<Value>(value: Value | null = null): { ok: true; value: Valu
 export function refuse(code: RefusalCode, message: string, field = ''): Refusal {
   return { ok: false, code, field, message }
 }
+
+/** What an action or a question gives when it is done. */
+export type Given<Asked> = Asked extends (asked: never) => Promise<Answer<infer Value>> ? Value : never

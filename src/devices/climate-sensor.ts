@@ -27,7 +27,7 @@ const ABSURD: BayClimate = { airC: 85, rhPercent: 100, panelC: 85 }
 const tenth = (value: number) => Math.round(value * 10) / 10
 
 /**
- * Stands in for the sensors of the bays: a heated loft in a damp January, warmer by day, wet in the wash bay, each
+ * Stands in for the sensors of the bays: a heated hall in a damp January, warmer by day, wet in the wash bay, each
  * bay drifting a little on its own. The same bay at the same minute always reads the same.
  */
 export class SimulatedClimateSensor implements ClimateSensor {
@@ -71,6 +71,13 @@ export class SimulatedClimateSensor implements ClimateSensor {
         return Math.min(1, since / COMES_MINUTES, left / FADES_MINUTES)
       })
     return Math.max(0, ...heights)
+  }
+}
+
+/** A shop without sensors: the bays say nothing, and what is measured is typed. */
+export class SilentSensor implements ClimateSensor {
+  readings(): Sensed[] {
+    return []
   }
 }
 

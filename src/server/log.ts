@@ -11,5 +11,11 @@ export const log = pino({ level: process.env.FERN_YARD_LOG ?? 'info', base: unde
 export function faultFacts(error: unknown): { fault: string; at: string } {
   if (!(error instanceof Error)) return { fault: typeof error, at: '' }
   const frames = (error.stack ?? '').split('\n').filter((line) => /^\s+at /.test(line))
-  return { fault: error.name, at: frames.slice(0, 4).map((line) => line.trim()).join(' < ') }
+  return {
+    fault: error.name,
+    at: frames
+      .slice(0, 4)
+      .map((line) => line.trim())
+      .join(' < '),
+  }
 }

@@ -1,8 +1,11 @@
 import { refreshStalest } from './aftercare/care-dates'
 import { now } from './clock'
-import { database } from './db/connection'
-import { messageGateway } from './messages/gateway'
+import { writer } from './db/connection'
+import { messageGateway } from './devices'
+import { faultFacts, log } from './log'
 import { emptyOutbox } from './messages/outbox'
+import { openRequests } from './planning/plan-requests'
+import { wakePlanner } from './planning/planner'
 import { loadShop } from './shop/shop-store'
 
 /** What the shop does by itself, every few seconds, ms. */
@@ -11,10 +14,12 @@ const ROUND_MS = 5_000
 const shared = globalThis as unknown as { fernYardRounds?: NodeJS.Timeout }
 
 async function round(): Promise<void> {
-  const db = await database()
+  const db = await writer()
   const shop = await loadShop(db)
   const { timezone: zone, quiet } = shop.setup
   await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
+  // What a crash left to be planned, or a plan that was broken off.
+  if ((await openRequests(db)).length > 0) wakePlanner()
   // One car a round: nobody waits for it, and three thousand are through in a few hours.
   await refreshStalest(db, shop, now())
 }
@@ -29,7 +34,7 @@ export function startRounds(): void {
     try {
       await round()
     } catch (error) {
-      console.error('A round of the shop was broken off; it is tried again.', error)
+      log.error({ round: 'broken off', ...faultFacts(error) })
     } finally {
       busy = false
     }

@@ -14,22 +14,28 @@ export const UNREACHED: Refusal = refuse(
 export const reach = <Value>(asked: Promise<Answer<Value>>): Promise<Answer<Value>> =>
   asked.catch((): Answer<Value> => UNREACHED)
 
+/** Does an action once, under a key of its own; for what is sent again as a new version when it did not arrive. */
+export const act = <Input, Value>(action: Action<Input, Value>, input: Input): Promise<Answer<Value>> =>
+  reach(action({ key: freshKey(), input }))
+
 /**
- * Runs one action from a page. Every intention has a key of its own, kept while the same thing is tried again, so that neither a
+ * Runs actions from a page, one at a time. Every intention has a key of its own, kept while the same thing is tried again, so that neither a
  * lost answer nor a double tap does it twice. What was refused stays to be read until the next try.
  */
-export function useAction<Input, Value>(action: Action<Input, Value>) {
+export function useAction() {
   const [pending, startTransition] = useTransition()
   const [refusal, setRefusal] = useState<Refusal>()
-  const unanswered = useRef<{ key: string; input: string } | undefined>(undefined)
+  const [isDone, setIsDone] = useState(false)
+  const unanswered = useRef<{ key: string; action: unknown; input: string } | undefined>(undefined)
   const running = useRef(false)
 
   /** Does it; `then` gets what it gave. A call while one is under way is dropped. */
-  const run = (input: Input, then?: (value: Value) => void) => {
+  const run = <Input, Value>(action: Action<Input, Value>, input: Input, then?: (value: Value) => void) => {
     if (running.current) return
     running.current = true
     const text = JSON.stringify(input)
-    if (unanswered.current?.input !== text) unanswered.current = { key: freshKey(), input: text }
+    if (unanswered.current?.action !== action || unanswered.current.input !== text)
+      unanswered.current = { key: freshKey(), action, input: text }
     const { key } = unanswered.current
     startTransition(async () => {
       const answer = await reach(action({ key, input }))
@@ -37,6 +43,7 @@ export function useAction<Input, Value>(action: Action<Input, Value>) {
       if (answer.ok || answer.code !== 'unreached') unanswered.current = undefined
       startTransition(() => {
         setRefusal(answer.ok ? undefined : answer)
+        setIsDone(answer.ok)
         if (answer.ok) then?.(answer.value)
       })
     })
@@ -44,5 +51,10 @@ export function useAction<Input, Value>(action: Action<Input, Value>) {
 
   /** The error of a field, for `Field`; '' is what belongs to none. */
   const errorAt = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
-  return { run, pending, refusal, errorAt, clear: () => setRefusal(undefined) }
+  /** Something has been typed since: what was said of the last try no longer holds. */
+  const clear = () => {
+    setRefusal(undefined)
+    setIsDone(false)
+  }
+  return { run, pending, refusal, isDone, errorAt, clear }
 }

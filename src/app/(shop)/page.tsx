@@ -15,6 +15,7 @@ export default async function YardPage() {
   const db = await database()
   const air = await bayAir(
     db,
+    setup,
     setup.places.map(({ id }) => id),
     floor.now,
   )

@@ -4,6 +4,8 @@ export {
   climateSetupSchema,
   clockText,
   costsSchema,
+  type Devices,
+  devicesSchema,
   everyone,
   FIRST_CLIMATE,
   FIRST_COSTS,

@@ -71,6 +71,17 @@ export const FIRST_CLIMATE: z.infer<typeof climateSetupSchema> = {
   pollen: { from: 4, to: 6 },
 }
 
+/** Which devices the shop has. Nothing simulated writes where the shop has not chosen it. */
+export const devicesSchema = z.object({
+  filmGauge: z.enum(['none', 'simulated']),
+  glossMeter: z.enum(['none', 'simulated']),
+  baySensors: z.enum(['none', 'simulated']),
+})
+export type Devices = z.infer<typeof devicesSchema>
+
+/** A shop that was set up before it was asked worked with what shipped. */
+const FIRST_DEVICES: Devices = { filmGauge: 'simulated', glossMeter: 'simulated', baySensors: 'simulated' }
+
 export const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type a time such as 20:00.')
 
 /** When no customer is written to. */
@@ -115,6 +126,7 @@ export const setupSchema = z
     quiet: quietSchema.default(FIRST_QUIET),
     pace: paceSchema.default({}),
     costs: costsSchema.default(FIRST_COSTS),
+    devices: devicesSchema.default(FIRST_DEVICES),
     slotMinutes: z.int(),
     horizonDays: z.int(),
     objective: z.object({

@@ -1,15 +1,16 @@
 'use client'
 
 import { useState } from 'react'
+import type { Given } from '@/core/answer'
 import type { DayOffered } from '@/server/aftercare/short-jobs'
-import { bookRepair, daysForRepair, type RepairDays } from '@/server/aftercare/visit-actions'
+import { bookRepair, daysForRepair } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { reach, useAction } from '@/ui/use-action'
 import { duration, money } from '@/ui/when'
 import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
-import { useVisitAction } from './use-visit-action'
 
 type Props = {
   visitId: string
@@ -25,9 +26,9 @@ export function BookRepair({ visitId, panels, standsForAll, currency, today }: P
   const [chosen, setChosen] = useState<readonly string[]>(panels.map(({ id }) => id))
   const [onGuarantee, setOnGuarantee] = useState(standsForAll)
   const [from, setFrom] = useState(today)
-  const [found, setFound] = useState<RepairDays | { message: string }>()
+  const [found, setFound] = useState<Given<typeof daysForRepair> | { message: string }>()
   const [day, setDay] = useState<DayOffered>()
-  const { run, pending, refusal, clear } = useVisitAction()
+  const { run, pending, refusal, clear } = useAction()
   const search = async (wanted: { panels: readonly string[]; onGuarantee: boolean; from: string }) => {
     setChosen(wanted.panels)
     setOnGuarantee(wanted.onGuarantee)
@@ -36,11 +37,9 @@ export function BookRepair({ visitId, panels, standsForAll, currency, today }: P
     setDay(undefined)
     clear()
     const typed = { panels: [...wanted.panels], onGuarantee: wanted.onGuarantee }
-    const answer = await daysForRepair(visitId, typed, wanted.from).catch(() => ({
-      message: 'The server does not answer. Try again.',
-    }))
-    setFound(answer)
-    if (!('message' in answer)) setDay(answer.days[0])
+    const answer = await reach(daysForRepair({ visitId, ...typed, from: wanted.from }))
+    setFound(answer.ok ? answer.value : answer)
+    if (answer.ok) setDay(answer.value.days[0])
   }
   const now = { panels: chosen, onGuarantee, from }
   return (
@@ -56,10 +55,7 @@ export function BookRepair({ visitId, panels, standsForAll, currency, today }: P
       pending={pending}
       ready={day !== undefined}
       onBook={() =>
-        run(
-          () => bookRepair(visitId, { panels: [...chosen], onGuarantee }, day!.day),
-          () => setOpen(false),
-        )
+        run(bookRepair, { visitId, panels: [...chosen], onGuarantee, day: day!.day }, () => setOpen(false))
       }
     >
       <fieldset>

@@ -1,15 +1,16 @@
 'use client'
 
 import { useState } from 'react'
+import type { Given } from '@/core/answer'
 import type { LocalDay } from '@/core/time'
 import type { DayOffered } from '@/server/aftercare/short-jobs'
 import { bookVisit, daysForVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { reach, useAction } from '@/ui/use-action'
 import { money } from '@/ui/when'
 import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
-import { useVisitAction } from './use-visit-action'
 
 type Props = { vehicleId: string; plate: string; from: LocalDay; currency: string }
 
@@ -17,20 +18,18 @@ type Props = { vehicleId: string; plate: string; from: LocalDay; currency: strin
 export function BookVisit({ vehicleId, plate, from, currency }: Props) {
   const [open, setOpen] = useState(false)
   const [start, setStart] = useState<string>(from)
-  const [found, setFound] = useState<Awaited<ReturnType<typeof daysForVisit>>>()
+  const [found, setFound] = useState<Given<typeof daysForVisit> | { message: string }>()
   const [day, setDay] = useState<DayOffered>()
   const [words, setWords] = useState('')
-  const { run, pending, refusal, clear } = useVisitAction()
+  const { run, pending, refusal, clear } = useAction()
   const search = async (wanted: string) => {
     setStart(wanted)
     setFound(undefined)
     setDay(undefined)
     clear()
-    const answer = await daysForVisit(vehicleId, wanted).catch(() => ({
-      message: 'The server does not answer. Try again.',
-    }))
-    setFound(answer)
-    if (!('message' in answer)) setDay(answer.days[0])
+    const answer = await reach(daysForVisit({ vehicleId, from: wanted }))
+    setFound(answer.ok ? answer.value : answer)
+    if (answer.ok) setDay(answer.value.days[0])
   }
   return (
     <BookingDialog
@@ -44,12 +43,7 @@ export function BookVisit({ vehicleId, plate, from, currency }: Props) {
       refusal={refusal}
       pending={pending}
       ready={day !== undefined}
-      onBook={() =>
-        run(
-          () => bookVisit(vehicleId, day!.day, words),
-          () => setOpen(false),
-        )
-      }
+      onBook={() => run(bookVisit, { vehicleId, day: day!.day, words }, () => setOpen(false))}
     >
       <Field label="Look from">
         <input

@@ -2,7 +2,7 @@
 
 import { Dialog } from 'radix-ui'
 import type { ReactNode } from 'react'
-import type { VisitAnswer } from '@/server/aftercare/visit-actions'
+import type { Refusal } from '@/core/answer'
 import { Button } from '@/ui/button'
 
 type Props = {
@@ -10,7 +10,7 @@ type Props = {
   trigger: ReactNode
   open: boolean
   onOpenChange: (open: boolean) => void
-  refusal: Extract<VisitAnswer, { kind: 'refused' }> | undefined
+  refusal: Refusal | undefined
   pending: boolean
   ready: boolean
   onBook: () => void

@@ -1,23 +1,19 @@
 'use client'
 
+import { useRouter } from 'next/navigation'
 import { logVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
-import { useVisitAction } from './use-visit-action'
+import { useAction } from '@/ui/use-action'
 
 /** The car stands in the yard: straight to the look. */
 export function LogVisit({ vehicleId }: { vehicleId: string }) {
-  const { run, pending, refusal } = useVisitAction()
+  const { run, pending, refusal } = useAction()
+  const router = useRouter()
   return (
     <span>
       <Button
         disabled={pending}
-        onClick={() =>
-          run(
-            () => logVisit(vehicleId),
-            undefined,
-            (id) => `/jobs/${id}/visit`,
-          )
-        }
+        onClick={() => run(logVisit, { vehicleId }, ({ jobId }) => router.push(`/jobs/${jobId}/visit`))}
       >
         It is here: log a visit
       </Button>

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { TypedLooks, VisitAnswer } from '@/server/aftercare/visit-actions'
+import { type Answer, done, refuse } from '@/core/answer'
+import type { TypedLooks } from '@/server/aftercare/visit-inputs'
 import { type Around, LookQueue, type Seen } from './look-queue'
 
 /** A tablet at a visit, beside a shop that can be out of reach and keeps the last look at each part. */
@@ -19,23 +20,23 @@ function tablet(kept = new Map<string, string>()) {
       setItem: (key, value) => void kept.set(key, value),
       removeItem: (key) => void kept.delete(key),
     },
-    send: async (typed): Promise<VisitAnswer> => {
+    send: async (typed): Promise<Answer<null>> => {
       await Promise.resolve()
       if (!shop.up) throw new Error('no network')
       shop.calls.push(typed)
       if (typed.looks.some(({ unit }) => shop.refuses.has(unit)))
-        return { kind: 'refused', field: '', message: 'This car has no such part. Reload the page.' }
+        return refuse('gone', 'This car has no such part. Reload the page.')
       const { by, cleaned } = typed
       for (const look of typed.looks) shop.has.set(look.unit, { by, cleaned, look })
       if (shop.losesAnswer) throw new Error('the answer was lost')
-      return { kind: 'done' }
+      return done()
     },
-    takeBack: async (unit): Promise<VisitAnswer> => {
+    takeBack: async (unit): Promise<Answer<null>> => {
       await Promise.resolve()
       if (!shop.up) throw new Error('no network')
       shop.has.delete(unit)
       if (shop.losesAnswer) throw new Error('the answer was lost')
-      return { kind: 'done' }
+      return done()
     },
     later: (run) => void later.push(run),
   }

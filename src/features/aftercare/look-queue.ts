@@ -1,4 +1,5 @@
-import type { TypedLooks, VisitAnswer } from '@/server/aftercare/visit-actions'
+import type { Answer } from '@/core/answer'
+import type { TypedLooks } from '@/server/aftercare/visit-inputs'
 
 /** Keeps what was seen at a car on the tablet until the shop has it. A look that is sent twice is one look: the later stands. */
 
@@ -21,8 +22,8 @@ export type LooksState = {
 export type Around = {
   storage: Pick<Storage, 'getItem' | 'setItem' | 'removeItem'>
   /** Throws where the shop is not reached. */
-  send: (typed: TypedLooks) => Promise<VisitAnswer>
-  takeBack: (unit: string) => Promise<VisitAnswer>
+  send: (typed: TypedLooks) => Promise<Answer<null>>
+  takeBack: (unit: string) => Promise<Answer<null>>
   later: (run: () => void, ms: number) => void
 }
 
@@ -93,7 +94,7 @@ export class LookQueue {
     }
   }
 
-  private tell(batch: readonly Waiting[]): Promise<VisitAnswer> {
+  private tell(batch: readonly Waiting[]): Promise<Answer<null>> {
     const looks = batch.flatMap(([, noted]) => (noted === 'taken-back' ? [] : [noted]))
     const [first] = looks
     return first
@@ -117,12 +118,12 @@ export class LookQueue {
     return this.state.waiting.map((unit) => [unit, this.state.noted[unit]!])
   }
 
-  private answered(batch: readonly Waiting[], answer: VisitAnswer): void {
+  private answered(batch: readonly Waiting[], answer: Answer<null>): void {
     const { noted, waiting } = this.state
     // What was touched again meanwhile is another look, and waits on.
     const told = new Set(batch.filter(([unit, sent]) => noted[unit] === sent).map(([unit]) => unit))
     const rest = waiting.filter((unit) => !told.has(unit))
-    if (answer.kind === 'done') this.set({ waiting: rest, reached: true })
+    if (answer.ok) this.set({ waiting: rest, reached: true })
     else {
       const kept = Object.fromEntries(Object.entries(noted).filter(([unit]) => !told.has(unit)))
       this.set({ noted: kept, waiting: rest, refusal: answer.message, reached: true })

@@ -9,10 +9,10 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 import { Hatches } from '../survey/hatches'
 import { DropAngle } from './drop-angle'
 import { useLooks } from './use-looks'
-import { useVisitAction } from './use-visit-action'
 
 type Unit = { id: string; name: string }
 export type LastLook = { water: Water; feel?: Feel; angleDegrees?: number; on: string }
@@ -46,7 +46,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
     const look = noted?.look ?? kept.find(({ unit }) => unit === id)
     return look ? [typed(id, look)] : []
   })
-  const { run, pending, refusal } = useVisitAction()
+  const { run, pending, refusal } = useAction()
   const known = looks.find(({ unit }) => unit === selected)
   const unit = units.find(({ id }) => id === selected)!
   const open = units.filter(({ id }) => !looks.some((look) => look.unit === id))
@@ -167,7 +167,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                 <Button
                   look="outline"
                   disabled={pending || state.waiting.length > 0}
-                  onClick={() => run(() => endVisit(jobId))}
+                  onClick={() => run(endVisit, { jobId })}
                 >
                   The visit is over, the car goes home
                 </Button>

@@ -14,10 +14,10 @@ import {
 } from '@/server/messages/message-actions'
 import type { Message } from '@/server/messages/message-store'
 import { Button, ButtonLink } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 import { messageStateText } from './message-text'
 import type { ProposalView } from './proposal-view'
-import { useMessageAction } from './use-message-action'
 
 type Props = {
   proposals: { shown: ProposalView[]; more: number }
@@ -33,7 +33,8 @@ type Props = {
 
 /** What is to be said to whom today, what waits to go, and what became of what was said. */
 export function MessagesScreen({ proposals, queue, sent, replies, plates, page, zone, now, quiet }: Props) {
-  const { run, pending, answer, refusal } = useMessageAction()
+  const { run, pending, refusal } = useAction()
+  const [went, setWent] = useState<{ queued: number; notBefore?: Instant }>()
   return (
     <div className="mx-auto max-w-6xl p-5">
       <h1 className="text-3xl">Messages</h1>
@@ -46,11 +47,11 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
           {refusal.message}
         </p>
       )}
-      {answer?.kind === 'done' && answer.queued !== undefined && (
+      {!refusal && went && (
         <p role="status" className="mt-3">
-          {answer.notBefore
-            ? `It is quiet until ${moment(zone, answer.notBefore, now)}: nothing is sent before.`
-            : `${answer.queued} ${answer.queued === 1 ? 'message' : 'messages'}, done.`}
+          {went.notBefore
+            ? `It is quiet until ${moment(zone, went.notBefore, now)}: nothing is sent before.`
+            : `${went.queued} ${went.queued === 1 ? 'message' : 'messages'}, done.`}
         </p>
       )}
       {replies.length > 0 && (
@@ -67,7 +68,11 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
                       to “{message.subject}”, {moment(zone, reply.at, now)}
                     </span>
                   </span>
-                  <Button look="outline" disabled={pending} onClick={() => run(() => readReply(message.id))}>
+                  <Button
+                    look="outline"
+                    disabled={pending}
+                    onClick={() => run(readReply, { id: message.id })}
+                  >
                     Read
                   </Button>
                 </li>
@@ -76,12 +81,12 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
           </ul>
         </section>
       )}
-      <Proposals proposals={proposals} pending={pending} run={run} />
+      <Proposals proposals={proposals} pending={pending} run={run} onQueued={setWent} />
       <section className="mt-8">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <h2 className="text-xl">In the queue</h2>
           {queue.length > 0 && (
-            <Button look="outline" disabled={pending} onClick={() => run(sendNow)}>
+            <Button look="outline" disabled={pending} onClick={() => run(sendNow, null, setWent)}>
               Send what is due now
             </Button>
           )}
@@ -100,7 +105,11 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
                     {message.lastError && `; ${messageStateText(message)}: ${message.lastError}`}
                   </span>
                 </span>
-                <Button look="quiet" disabled={pending} onClick={() => run(() => withdrawQueued(message.id))}>
+                <Button
+                  look="quiet"
+                  disabled={pending}
+                  onClick={() => run(withdrawQueued, { id: message.id })}
+                >
                   Withdraw
                 </Button>
               </li>
@@ -177,9 +186,10 @@ function SentRow({ message, plates, zone, now }: SentProps) {
   )
 }
 
-type ProposalsProps = Pick<Props, 'proposals'> & Pick<ReturnType<typeof useMessageAction>, 'run' | 'pending'>
+type ProposalsProps = Pick<Props, 'proposals'> &
+  Pick<ReturnType<typeof useAction>, 'run' | 'pending'> & { onQueued: (went: { queued: number }) => void }
 
-function Proposals({ proposals: { shown, more }, run, pending }: ProposalsProps) {
+function Proposals({ proposals: { shown, more }, run, pending, onQueued }: ProposalsProps) {
   const [open, setOpen] = useState<string>()
   const occasions = OCCASIONS.filter((occasion) => shown.some((each) => each.occasion === occasion))
   if (shown.length === 0)
@@ -209,7 +219,7 @@ function Proposals({ proposals: { shown, more }, run, pending }: ProposalsProps)
                 <Button
                   look="outline"
                   disabled={pending}
-                  onClick={() => run(() => queueProposed(ready.map(({ key }) => key)))}
+                  onClick={() => run(queueProposed, { keys: ready.map(({ key }) => key) }, onQueued)}
                 >
                   Queue {ready.length === 1 ? 'it' : `all ${ready.length}`}
                 </Button>
@@ -239,12 +249,16 @@ function Proposals({ proposals: { shown, more }, run, pending }: ProposalsProps)
                       <Button
                         look="outline"
                         disabled={pending}
-                        onClick={() => run(() => queueProposed([each.key]))}
+                        onClick={() => run(queueProposed, { keys: [each.key] }, onQueued)}
                       >
                         Queue
                       </Button>
                     )}
-                    <Button look="quiet" disabled={pending} onClick={() => run(() => skipProposed(each.key))}>
+                    <Button
+                      look="quiet"
+                      disabled={pending}
+                      onClick={() => run(skipProposed, { key: each.key })}
+                    >
                       Not this one
                     </Button>
                   </div>

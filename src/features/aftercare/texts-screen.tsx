@@ -16,15 +16,17 @@ import { dropWords, saveWords } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 import { TimesForm } from './times-form'
-import { useMessageAction } from './use-message-action'
 
 export type TextView = Template & { occasion: Occasion; language: Language; own: boolean }
 
-type Props = { texts: readonly TextView[] } & Pick<Setup, 'quiet' | 'climate'>
+type Props = { texts: readonly TextView[] } & Pick<Setup, 'quiet' | 'climate'> & {
+    version: number
+  }
 
 /** The shop's words for each occasion, in each language its customers are written to in; and when they go. */
-export function TextsScreen({ texts, quiet, climate }: Props) {
+export function TextsScreen({ texts, quiet, climate, version }: Props) {
   const [occasion, setOccasion] = useState<Occasion>('visit-due')
   const [language, setLanguage] = useState<Language>('en')
   const text = texts.find((each) => each.occasion === occasion && each.language === language)!
@@ -56,7 +58,7 @@ export function TextsScreen({ texts, quiet, climate }: Props) {
           : 'Goes without consent: it is about their own car in our hands.'}
       </p>
       <TextForm key={`${occasion} ${language} ${text.own}`} text={text} />
-      <TimesForm quiet={quiet} climate={climate} />
+      <TimesForm quiet={quiet} climate={climate} version={version} />
     </div>
   )
 }
@@ -64,8 +66,7 @@ export function TextsScreen({ texts, quiet, climate }: Props) {
 function TextForm({ text }: { text: TextView }) {
   const [subject, setSubject] = useState(text.subject)
   const [words, setWords] = useState(text.text)
-  const { run, pending, answer, refusal } = useMessageAction()
-  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
+  const { run, pending, refusal, isDone, errorAt: error } = useAction()
   const { occasion, language } = text
   return (
     <div className="mt-4 space-y-4">
@@ -82,16 +83,16 @@ function TextForm({ text }: { text: TextView }) {
       <div className="flex flex-wrap items-center gap-3">
         <Button
           disabled={pending}
-          onClick={() => run(() => saveWords({ occasion, language, subject, text: words }))}
+          onClick={() => run(saveWords, { occasion, language, subject, text: words })}
         >
           Keep these words
         </Button>
         {text.own && (
-          <Button look="quiet" disabled={pending} onClick={() => run(() => dropWords(occasion, language))}>
+          <Button look="quiet" disabled={pending} onClick={() => run(dropWords, { occasion, language })}>
             Back to the words that came with the shop
           </Button>
         )}
-        {answer?.kind === 'done' && <p role="status">Kept.</p>}
+        {isDone && <p role="status">Kept.</p>}
         {refusal?.field === '' && (
           <p role="alert" className="text-copper">
             {refusal.message}

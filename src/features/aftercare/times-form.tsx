@@ -2,25 +2,25 @@
 
 import { useState } from 'react'
 import type { Setup } from '@/core/shop'
-import { saveTimes, type TypedTimes } from '@/server/messages/message-actions'
+import { saveTimes } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { useMessageAction } from './use-message-action'
+import { useAction } from '@/ui/use-action'
 
 const MONTHS = Array.from({ length: 12 }, (_, at) =>
   new Date(Date.UTC(2027, at, 15)).toLocaleDateString('en-IE', { month: 'long', timeZone: 'UTC' }),
 )
 
-type Props = Pick<Setup, 'quiet' | 'climate'>
+type Props = Pick<Setup, 'quiet' | 'climate'> & { version: number }
 
 /** When nobody is written to, and the seasons in which everybody is. */
-export function TimesForm({ quiet: keptQuiet, climate: keptClimate }: Props) {
+export function TimesForm({ quiet: keptQuiet, climate: keptClimate, version: readAt }: Props) {
   const [quiet, setQuiet] = useState(keptQuiet)
   const [climate, setClimate] = useState(keptClimate)
-  const { run, pending, answer, refusal } = useMessageAction()
-  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
-  const typed: TypedTimes = { quiet, climate }
+  const [version, setVersion] = useState(readAt)
+  const { run, pending, refusal, isDone, errorAt: error } = useAction()
+  const typed = { quiet, climate }
   const changed = JSON.stringify(typed) !== JSON.stringify({ quiet: keptQuiet, climate: keptClimate })
   return (
     <section className="mt-12 border-t border-line pt-6">
@@ -79,10 +79,13 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate }: Props) {
         />
       </div>
       <div className="mt-4 flex flex-wrap items-center gap-3">
-        <Button disabled={pending} onClick={() => run(() => saveTimes(typed))}>
+        <Button
+          disabled={pending}
+          onClick={() => run(saveTimes, { version, ...typed }, (kept) => setVersion(kept.version))}
+        >
           Keep these times
         </Button>
-        {answer?.kind === 'done' && !changed && <p role="status">Kept.</p>}
+        {isDone && !changed && <p role="status">Kept.</p>}
         {refusal?.field === '' && (
           <p role="alert" className="text-copper">
             {refusal.message}

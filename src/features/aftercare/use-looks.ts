@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useSyncExternalStore } from 'react'
 import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
+import { freshKey } from '@/ui/fresh-key'
 import { LookQueue, type LooksState } from './look-queue'
 
 const queues = new Map<string, LookQueue>()
@@ -12,8 +13,8 @@ function queueOf(jobId: string): LookQueue {
   if (known) return known
   const queue = new LookQueue(jobId, {
     storage: localStorage,
-    send: (typed) => keepLooks(jobId, typed),
-    takeBack: (unit) => takeLookBack(jobId, unit),
+    send: (typed) => keepLooks({ key: freshKey(), input: { jobId, ...typed } }),
+    takeBack: (unit) => takeLookBack({ key: freshKey(), input: { jobId, unit } }),
     later: (run, ms) => void setTimeout(run, ms),
   })
   queues.set(jobId, queue)

@@ -2,22 +2,22 @@
 
 import { useState } from 'react'
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
-import { keepLife, type TypedLife } from '@/server/aftercare/visit-actions'
+import { keepLife } from '@/server/aftercare/visit-actions'
+import type { TypedLife } from '@/server/aftercare/visit-inputs'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { useVisitAction } from './use-visit-action'
+import { useAction } from '@/ui/use-action'
 
 type Props = { jobId: string; life: TypedLife; lastKm?: number }
 
 /** The short intake of a visit: what has changed in how the car lives since it was last here. */
 export function VisitLife({ jobId, life, lastKm }: Props) {
   const [typed, setTyped] = useState(life)
-  const [kept, setKept] = useState(false)
-  const { run, pending, refusal } = useVisitAction()
+  const { run, pending, refusal, isDone, clear } = useAction()
   const change = (changed: Partial<TypedLife>) => {
     setTyped({ ...typed, ...changed })
-    setKept(false)
+    clear()
   }
   return (
     <details className="mb-4">
@@ -50,19 +50,10 @@ export function VisitLife({ jobId, life, lastKm }: Props) {
           onChange={(washing) => change({ washing })}
         />
         <div className="flex items-center gap-3">
-          <Button
-            look="outline"
-            disabled={pending}
-            onClick={() =>
-              run(
-                () => keepLife(jobId, typed),
-                () => setKept(true),
-              )
-            }
-          >
+          <Button look="outline" disabled={pending} onClick={() => run(keepLife, { jobId, ...typed })}>
             Keep it
           </Button>
-          {kept && <p role="status">Kept; the outlook reckons with it.</p>}
+          {isDone && <p role="status">Kept; the outlook reckons with it.</p>}
           {refusal && refusal.field !== 'odometerKm' && (
             <p role="alert" className="font-semibold text-copper">
               {refusal.message}

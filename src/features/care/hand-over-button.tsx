@@ -1,28 +1,19 @@
 'use client'
 
-import { useState, useTransition } from 'react'
-import { handJobOver } from '@/server/work/work-actions'
+import { handJobOver } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 
 export function HandOverButton({ jobId }: { jobId: string }) {
-  const [pending, startTransition] = useTransition()
-  const [message, setMessage] = useState<string>()
+  const { run, pending, refusal } = useAction()
   return (
     <>
-      <Button
-        disabled={pending}
-        onClick={() =>
-          startTransition(async () => {
-            const answer = await handJobOver(jobId)
-            setMessage(answer.kind === 'refused' ? answer.message : undefined)
-          })
-        }
-      >
+      <Button disabled={pending} onClick={() => run(handJobOver, { jobId })}>
         The customer has the car
       </Button>
-      {message && (
+      {refusal && (
         <p role="alert" className="text-copper">
-          {message}
+          {refusal.message}
         </p>
       )}
     </>

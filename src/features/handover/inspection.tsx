@@ -1,14 +1,15 @@
 'use client'
 
 import clsx from 'clsx'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import { panelsOf, type Shape } from '@/core/vehicle'
-import { type HandoverAnswer, judgeItem } from '@/server/handover/handover-actions'
+import { judgeItem } from '@/server/handover/handover-actions'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 
 type Props = {
   jobId: string
@@ -31,22 +32,20 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
   const [selected, setSelected] = useState(items[0]!.id)
   const [fault, setFault] = useState<{ note: string; sentTo: string }>()
   const [cleared, setCleared] = useState<number>()
-  const [answer, setAnswer] = useState<HandoverAnswer>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal, errorAt, clear } = useAction()
   const { open, passed, faults } = inspectionState(items, verdicts)
   const item = items.find(({ id }) => id === selected)!
   const known = verdicts.find((each) => each.item === selected)
-  const errorAt = (field: string) =>
-    answer?.kind === 'refused' && answer.field === field ? { error: answer.message } : {}
   const choose = (id: string) => {
     setSelected(id)
     setFault(undefined)
     setCleared(undefined)
-    setAnswer(undefined)
+    clear()
   }
   const say = (verdict: 'good' | 'fault') =>
-    startTransition(async () => {
-      const told = await judgeItem({
+    run(
+      judgeItem,
+      {
         jobId,
         item: selected,
         verdict,
@@ -54,20 +53,9 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
         ...(item.panel && cleared !== undefined ? { clearedPercent: cleared } : {}),
         ...(verdict === 'fault' && fault?.sentTo ? { sentTo: fault.sentTo } : {}),
         by: by ?? '',
-      }).catch(
-        (): HandoverAnswer => ({
-          kind: 'refused',
-          field: '',
-          message: 'The server does not answer. Nothing was written; try again.',
-        }),
-      )
-      if (told.kind === 'refused') {
-        setAnswer(told)
-        return
-      }
-      const next = open.find(({ id }) => id !== selected)
-      choose(next?.id ?? selected)
-    })
+      },
+      () => choose(open.find(({ id }) => id !== selected)?.id ?? selected),
+    )
   const panels = panelsOf(shape)
   const faces = Object.fromEntries(
     panels.map(({ id, name }): [string, PanelFace] => [
@@ -94,9 +82,9 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
             value={by}
             onChange={setBy}
           />
-          {answer?.kind === 'refused' && answer.field === 'by' && (
+          {refusal?.field === 'by' && (
             <p role="alert" className="mt-1 font-semibold text-copper">
-              {answer.message}
+              {refusal.message}
             </p>
           )}
           {eyes.length === 0 && (
@@ -182,9 +170,9 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
               </Field>
             </div>
           )}
-          {answer?.kind === 'refused' && answer.field === '' && (
+          {refusal?.field === '' && (
             <p role="alert" className="mt-2 font-semibold text-copper">
-              {answer.message}
+              {refusal.message}
             </p>
           )}
           <div className="mt-4 flex flex-wrap gap-3">

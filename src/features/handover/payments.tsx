@@ -1,12 +1,13 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import { type Balance, PAYMENT_WAYS, type Payment, type PaymentWay } from '@/core/handover'
 import type { Instant } from '@/core/time'
-import { crossPaymentOut, type HandoverAnswer, recordPayment } from '@/server/handover/handover-actions'
+import { crossPaymentOut, recordPayment } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { moment, money } from '@/ui/when'
 
 const WAY_WORDS: Record<PaymentWay, string> = { card: 'Card', cash: 'Cash', transfer: 'Transfer' }
@@ -27,26 +28,12 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
     way: 'card',
     note: '',
   })
-  const [answer, setAnswer] = useState<HandoverAnswer>()
-  const [pending, startTransition] = useTransition()
-  const wrong = answer?.kind === 'refused' && answer.field === 'euros' ? { error: answer.message } : {}
+  const { run, pending, refusal } = useAction()
+  const wrong = refusal ? { error: refusal.message } : {}
   const keep = () =>
-    startTransition(async () => {
-      const told = await recordPayment({
-        jobId,
-        euros: typedNumber(typed.amount),
-        way: typed.way,
-        note: typed.note,
-      }).catch(
-        (): HandoverAnswer => ({
-          kind: 'refused',
-          field: 'euros',
-          message: 'The server does not answer. Nothing was written; try again.',
-        }),
-      )
-      setAnswer(told)
-      if (told.kind === 'done') setTyped({ ...typed, amount: '', note: '' })
-    })
+    run(recordPayment, { jobId, euros: typedNumber(typed.amount), way: typed.way, note: typed.note }, () =>
+      setTyped({ ...typed, amount: '', note: '' }),
+    )
   return (
     <section aria-label="The money">
       <h2 className="mb-2 text-xl">The money</h2>
@@ -63,19 +50,15 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
       </p>
       {payments.length > 0 && (
         <ul className="mt-1 text-[15px]">
-          {payments.map((payment) => (
-            <li key={payment.id} className="flex items-center gap-2 border-t border-line">
-              <span className={payment.takenBackAt ? 'grow text-ink-soft line-through' : 'grow'}>
-                {money(currency, payment.cents)}, {WAY_WORDS[payment.way].toLowerCase()},{' '}
-                {moment(zone, payment.at, now)}
-                {payment.note && `, ${payment.note}`}
+          {payments.map((paid) => (
+            <li key={paid.id} className="flex items-center gap-2 border-t border-line">
+              <span className={paid.takenBackAt ? 'grow text-ink-soft line-through' : 'grow'}>
+                {money(currency, paid.cents)}, {WAY_WORDS[paid.way].toLowerCase()},{' '}
+                {moment(zone, paid.at, now)}
+                {paid.note && `, ${paid.note}`}
               </span>
-              {!payment.takenBackAt && (
-                <Button
-                  look="quiet"
-                  disabled={pending}
-                  onClick={() => startTransition(async () => setAnswer(await crossPaymentOut(payment.id)))}
-                >
+              {!paid.takenBackAt && (
+                <Button look="quiet" disabled={pending} onClick={() => run(crossPaymentOut, { id: paid.id })}>
                   Cross out
                 </Button>
               )}

@@ -14,7 +14,8 @@ export function SheetLinks({ jobId, ...shown }: Props) {
       {...shown}
       label="A private link for the customer"
       testId="private-link"
-      make={async () => ({ address: location.origin + (await makePrivateLink(jobId)) })}
+      subject={{ jobId }}
+      make={makePrivateLink}
       takeBack={revokePrivateLink}
     />
   )

@@ -2,6 +2,7 @@
 
 import { zodResolver } from '@hookform/resolvers/zod'
 import clsx from 'clsx'
+import { useRouter } from 'next/navigation'
 import { RadioGroup } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { Controller, type FieldErrors, useForm } from 'react-hook-form'
@@ -10,9 +11,10 @@ import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/message
 import { PURPOSE, PURPOSES } from '@/core/vehicle'
 import { takeVehicleIn } from '@/server/intake/intake-actions'
 import { emptyIntake, type Intake, intakeSchema } from '@/server/intake/intake-schema'
-import type { Past } from '@/server/intake/known-actions'
+import type { Past } from '@/server/intake/past'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 import { clearDraft, readDraft, writeDraft } from './draft'
 import { CARD, type Form, Pick, Text, Tick } from './fields'
 import { intakeOf } from './known'
@@ -32,6 +34,7 @@ type Props = {
 
 /** Taking a vehicle in: five short stretches of a walk, from the handshake to the date. */
 export function IntakeForm({ today, recent, back }: Props) {
+  const router = useRouter()
   const form = useForm<Intake>({ resolver: zodResolver(intakeSchema), defaultValues: emptyIntake(today) })
   const [step, setStep] = useState(0)
   const [kept, setKept] = useState(false)
@@ -67,17 +70,21 @@ export function IntakeForm({ today, recent, back }: Props) {
     if (await form.trigger([...STEPS[step]!.fields])) go(step + 1)
   }
   const missing = (errors: FieldErrors<Intake>) => go(stepOf(Object.keys(errors)[0] as keyof Intake))
-  const submit = form.handleSubmit(async (intake) => {
-    const refusal = await takeVehicleIn(intake).catch((error: unknown) => {
-      // Going on to the next page is thrown; the draft has done its work then.
-      if (String((error as { digest?: string }).digest).startsWith('NEXT_REDIRECT')) clearDraft()
-      throw error
-    })
-    if (!refusal) return clearDraft()
-    for (const [name, message] of Object.entries(refusal.fields))
-      form.setError(name as keyof Intake, { message })
-    go(stepOf(Object.keys(refusal.fields)[0] as keyof Intake))
-  }, missing)
+  const { run, pending, refusal } = useAction()
+  const submit = form.handleSubmit(
+    (intake) =>
+      run(takeVehicleIn, intake, ({ jobId }) => {
+        clearDraft()
+        router.push(`/jobs/${jobId}/walk`)
+      }),
+    missing,
+  )
+  useEffect(() => {
+    const [field] = refusal?.field.split('.') ?? []
+    if (!refusal || !field) return
+    form.setError(field as keyof Intake, { message: refusal.message })
+    setStep(stepOf(field as keyof Intake))
+  }, [refusal, form])
 
   const startOver = () => {
     clearDraft()
@@ -144,12 +151,17 @@ export function IntakeForm({ today, recent, back }: Props) {
               Back
             </Button>
           )}
+          {refusal?.field === '' && (
+            <p role="alert" className="text-[15px] text-copper">
+              {refusal.message}
+            </p>
+          )}
           {Object.keys(form.formState.errors).length > 0 && (
             <p role="status" className="text-[15px] text-copper">
               Something is missing here. Nothing you typed is lost.
             </p>
           )}
-          <Button type="submit" className="ml-auto min-w-44" disabled={form.formState.isSubmitting}>
+          <Button type="submit" className="ml-auto min-w-44" disabled={pending}>
             {last ? 'Take it in' : `Next: ${STEPS[step + 1]!.short.toLowerCase()}`}
           </Button>
         </div>

@@ -2,9 +2,11 @@
 
 import { useRef, useState } from 'react'
 import type { KnownVehicle } from '@/core/job'
-import { type Past, pastOf, searchKnown } from '@/server/intake/known-actions'
+import { pastOf, searchKnown } from '@/server/intake/known-actions'
+import type { Past } from '@/server/intake/past'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
+import { reach } from '@/ui/use-action'
 
 type Props = { recent: readonly KnownVehicle[]; onChoose: (past: Past) => void }
 
@@ -16,14 +18,15 @@ export function KnownSearch({ recent, onChoose }: Props) {
   const search = async (query: string) => {
     const turn = ++asked.current
     if (query.trim().length < 2) return setFound(undefined)
-    const answer = await searchKnown(query).catch(() => undefined)
+    const answer = await reach(searchKnown({ query }))
     // An answer that comes after a later question is no longer wanted.
     if (turn !== asked.current) return
-    setFault(answer === undefined)
-    setFound(answer)
+    setFault(!answer.ok)
+    setFound(answer.ok ? answer.value : undefined)
   }
   const choose = async (vehicleId: string) => {
-    const past = await pastOf(vehicleId).catch(() => undefined)
+    const answer = await reach(pastOf({ vehicleId }))
+    const past = answer.ok ? answer.value : undefined
     if (past) onChoose(past)
     setFault(past === undefined)
   }
@@ -38,6 +41,7 @@ export function KnownSearch({ recent, onChoose }: Props) {
           type="search"
           className="field"
           autoComplete="off"
+          maxLength={100}
           onChange={(event) => void search(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && event.preventDefault()}
         />

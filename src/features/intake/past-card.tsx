@@ -1,6 +1,6 @@
 import { LIFETIME_UM } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import type { Past } from '@/server/intake/known-actions'
+import type { Past } from '@/server/intake/past'
 import { yearDay } from '@/ui/when'
 
 /** What the shop remembers of a vehicle that comes back. */

@@ -1,12 +1,13 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import { SKILLS } from '@/core/offer'
 import type { Costs } from '@/core/shop'
-import { keepCosts, type LearningAnswer } from '@/server/learning/learning-actions'
+import { keepCosts } from '@/server/learning/learning-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 
 const SKILL_NAME = { prep: 'preparation', correct: 'the machine', coat: 'coating' } as const
 
@@ -14,37 +15,35 @@ const euros = (cents: number) => (cents / 100).toFixed(2)
 const cents = (text: string) => Math.round(typedNumber(text) * 100)
 
 /** What an hour and a product cost the shop itself: what earnings are reckoned against. */
-export function CostsForm({ costs, currency }: { costs: Costs; currency: string }) {
+export function CostsForm({
+  costs,
+  currency,
+  version: readAt,
+}: {
+  costs: Costs
+  currency: string
+  version: number
+}) {
   const [wages, setWages] = useState(() =>
     Object.fromEntries(SKILLS.map((skill) => [skill, euros(costs.wageCentsPerHour[skill])])),
   )
   const [bay, setBay] = useState(euros(costs.bayCentsPerHour))
   const [product, setProduct] = useState(String(costs.productPercent))
-  const [answer, setAnswer] = useState<LearningAnswer>()
-  const [pending, startTransition] = useTransition()
-  const error = (field: string) =>
-    answer?.kind === 'refused' && answer.field === field ? { error: answer.message } : {}
-  const keep = () =>
-    startTransition(async () => {
-      const typed: Costs = {
-        wageCentsPerHour: {
-          prep: cents(wages.prep!),
-          correct: cents(wages.correct!),
-          coat: cents(wages.coat!),
-        },
-        bayCentsPerHour: cents(bay),
-        productPercent: typedNumber(product),
-      }
-      setAnswer(
-        await keepCosts(typed).catch(
-          (): LearningAnswer => ({
-            kind: 'refused',
-            field: '',
-            message: 'The server does not answer. What you typed stays; try again.',
-          }),
-        ),
-      )
-    })
+  const [version, setVersion] = useState(readAt)
+  const { run, pending, refusal, isDone, errorAt } = useAction()
+  const error = (field: string) => errorAt(`costs.${field}`)
+  const keep = () => {
+    const typed: Costs = {
+      wageCentsPerHour: {
+        prep: cents(wages.prep!),
+        correct: cents(wages.correct!),
+        coat: cents(wages.coat!),
+      },
+      bayCentsPerHour: cents(bay),
+      productPercent: typedNumber(product),
+    }
+    run(keepCosts, { version, costs: typed }, (kept) => setVersion(kept.version))
+  }
   return (
     <details className="mt-4">
       <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
@@ -89,10 +88,10 @@ export function CostsForm({ costs, currency }: { costs: Costs; currency: string 
           <Button look="outline" disabled={pending} onClick={keep}>
             Reckon with these
           </Button>
-          {answer?.kind === 'done' && <p role="status">Kept.</p>}
-          {answer?.kind === 'refused' && answer.field === '' && (
+          {isDone && <p role="status">Kept.</p>}
+          {refusal?.field === '' && (
             <p role="alert" className="text-copper">
-              {answer.message}
+              {refusal.message}
             </p>
           )}
         </div>

@@ -22,10 +22,11 @@ type Props = {
   costs: Costs
   currency: string
   zone: string
+  version: number
 }
 
 /** What finished jobs teach: what each package earns, where the hours go, how the table of minutes should change. */
-export function LearningScreen({ learned, period, changes, costs, currency, zone }: Props) {
+export function LearningScreen({ learned, period, changes, costs, currency, zone, version }: Props) {
   return (
     <div className="mx-auto max-w-6xl p-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -69,7 +70,7 @@ export function LearningScreen({ learned, period, changes, costs, currency, zone
         <>
           <Part title="What an hour in the bay earns" table="packages" period={period}>
             <EarningsSheet packages={learned.packages} costs={costs} currency={currency} />
-            <CostsForm costs={costs} currency={currency} />
+            <CostsForm costs={costs} currency={currency} version={version} />
           </Part>
           <Part title="Hours, planned and real" table="hours" period={period}>
             <HoursChart work={learned.work} />

@@ -1,14 +1,15 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import { workName } from '@/core/learning'
-import type { Learned } from '@/server/learning/learning'
-import { acceptPace, dropPace, type LearningAnswer } from '@/server/learning/learning-actions'
+import type { Learned, Period } from '@/server/learning/learning'
+import { acceptPace, dropPace } from '@/server/learning/learning-actions'
 import type { PaceChange } from '@/server/learning/lesson-store'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 import { shortDay } from '@/ui/when'
 
-type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: number; zone: string }
+type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Period; zone: string }
 
 const percent = (factor: number) =>
   Math.abs(factor - 1) < 0.005
@@ -19,20 +20,7 @@ const percent = (factor: number) =>
 export function PaceTable({ pace, changes, months, zone }: Props) {
   const worth = pace.filter(({ worthAccepting }) => worthAccepting)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(worth.map(({ key }) => key)))
-  const [answer, setAnswer] = useState<LearningAnswer>()
-  const [pending, startTransition] = useTransition()
-  const run = (action: () => Promise<LearningAnswer>) =>
-    startTransition(async () =>
-      setAnswer(
-        await action().catch(
-          (): LearningAnswer => ({
-            kind: 'refused',
-            field: '',
-            message: 'The server does not answer. Nothing was changed; try again.',
-          }),
-        ),
-      ),
-    )
+  const { run, pending, refusal, isDone } = useAction()
   const toggle = (key: string) => {
     const next = new Set(chosen)
     if (!next.delete(key)) next.add(key)
@@ -64,7 +52,7 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
                 <td className="text-right whitespace-nowrap">
                   {percent(current)}
                   {current !== 1 && (
-                    <Button look="quiet" disabled={pending} onClick={() => run(() => dropPace(key))}>
+                    <Button look="quiet" disabled={pending} onClick={() => run(dropPace, { key })}>
                       Back to the table
                     </Button>
                   )}
@@ -98,25 +86,20 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
           className="mt-3"
           disabled={pending || accepted.length === 0}
           onClick={() =>
-            run(() =>
-              acceptPace(
-                months,
-                accepted.map(({ key, factor }) => ({ key, factor })),
-              ),
-            )
+            run(acceptPace, { months, shown: accepted.map(({ key, factor }) => ({ key, factor })) })
           }
         >
           Take over {accepted.length} {accepted.length === 1 ? 'change' : 'changes'}
         </Button>
       )}
-      {answer?.kind === 'done' && (
+      {isDone && (
         <p role="status" className="mt-2">
           Taken over. New offers reckon with it; what is agreed stays as it is.
         </p>
       )}
-      {answer?.kind === 'refused' && (
+      {refusal && (
         <p role="alert" className="mt-2 font-semibold text-copper">
-          {answer.message}
+          {refusal.message}
         </p>
       )}
       {changes.length > 0 && (

@@ -1,28 +1,39 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
+import type { Action } from '@/core/answer'
 import type { Instant } from '@/core/time'
 import type { PrivateLink } from '@/server/links/private-links'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 
-export type MadeLink = { address: string } | { message: string }
-
-type Props = {
+type Props<Subject> = {
   links: readonly PrivateLink[]
   zone: string
   now: Instant
   /** What stands on the button that makes one. */
   label: string
-  make: () => Promise<MadeLink>
-  takeBack: (hash: string) => Promise<void>
+  /** What the address leads to. */
+  subject: Subject
+  make: Action<Subject, { path: string }>
+  takeBack: Action<{ hash: string }, null>
   testId: string
 }
 
 /** Private addresses for a customer: made, shown once, taken back. */
-export function PrivateLinks({ links, zone, now, label, make, takeBack, testId }: Props) {
-  const [made, setMade] = useState<MadeLink>()
-  const [pending, startTransition] = useTransition()
+export function PrivateLinks<Subject>({
+  links,
+  zone,
+  now,
+  label,
+  subject,
+  make,
+  takeBack,
+  testId,
+}: Props<Subject>) {
+  const [address, setAddress] = useState<string>()
+  const { run, pending, refusal } = useAction()
   const alive = links.filter(({ revokedAt, expiresAt }) => !revokedAt && expiresAt > now)
   return (
     <div className="mt-3">
@@ -30,21 +41,21 @@ export function PrivateLinks({ links, zone, now, label, make, takeBack, testId }
         look="outline"
         className="w-full"
         disabled={pending}
-        onClick={() => startTransition(async () => setMade(await make()))}
+        onClick={() => run(make, subject, ({ path }) => setAddress(location.origin + path))}
       >
         {label}
       </Button>
-      {made && 'address' in made && (
+      {address && (
         <p className="mt-2 break-all" data-testid={testId}>
-          <a href={made.address}>{made.address}</a>
+          <a href={address}>{address}</a>
           <span className="block text-sm text-ink-soft">
             Copy it now: only its print is kept, so it is not shown again.
           </span>
         </p>
       )}
-      {made && 'message' in made && (
+      {refusal && (
         <p role="alert" className="mt-2 text-copper">
-          {made.message}
+          {refusal.message}
         </p>
       )}
       {alive.length > 0 && (
@@ -58,12 +69,7 @@ export function PrivateLinks({ links, zone, now, label, make, takeBack, testId }
                 look="quiet"
                 className="whitespace-nowrap"
                 disabled={pending}
-                onClick={() =>
-                  startTransition(async () => {
-                    await takeBack(hash)
-                    setMade(undefined)
-                  })
-                }
+                onClick={() => run(takeBack, { hash }, () => setAddress(undefined))}
               >
                 Take back
               </Button>

@@ -1,19 +1,22 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState, useTransition } from 'react'
-import type { OwnerAnswer } from '@/server/aftercare/owner-wish'
+import { useState } from 'react'
+import type { Action, Answer } from '@/core/answer'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 
-async function ask(token: string, fromDay: string, words: string): Promise<OwnerAnswer> {
+type Wish = { token: string; fromDay: string; words: string }
+
+/** Asked over a route of its own: from an owner's page no action of the shop can be called. */
+const ask: Action<Wish, null> = async ({ key, input: { token, ...wish } }) => {
   const answer = await fetch(`/o/${token}/ask`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({ fromDay, words }),
-  }).catch(() => undefined)
-  const told = (await answer?.json().catch(() => undefined)) as OwnerAnswer | undefined
-  return told ?? { kind: 'refused', message: 'The shop does not answer. What you wrote stays; try again.' }
+    body: JSON.stringify({ key, ...wish }),
+  })
+  return (await answer.json()) as Answer<null>
 }
 
 /** The one thing an owner can do here: say from when a visit would suit, and why. */
@@ -21,18 +24,13 @@ export function AskForVisit({ token, today }: { token: string; today: string }) 
   const router = useRouter()
   const [from, setFrom] = useState(today)
   const [words, setWords] = useState('')
-  const [answer, setAnswer] = useState<OwnerAnswer>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal } = useAction()
   return (
     <form
       className="mt-2 space-y-3"
       onSubmit={(event) => {
         event.preventDefault()
-        startTransition(async () => {
-          const told = await ask(token, from, words)
-          setAnswer(told)
-          if (told.kind === 'done') router.refresh()
-        })
+        run(ask, { token, fromDay: from, words }, () => router.refresh())
       }}
     >
       <Field label="From this day on it suits me">
@@ -55,9 +53,9 @@ export function AskForVisit({ token, today }: { token: string; today: string }) 
       <Button type="submit" disabled={pending}>
         {pending ? 'Asking …' : 'Ask'}
       </Button>
-      {answer?.kind === 'refused' && (
+      {refusal && (
         <p role="alert" className="font-semibold text-copper">
-          {answer.message}
+          {refusal.message}
         </p>
       )}
     </form>

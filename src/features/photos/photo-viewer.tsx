@@ -6,6 +6,7 @@ import { keepMarks } from '@/server/photos/photo-actions'
 import type { Mark, Photo } from '@/server/photos/photo-store'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { act } from '@/ui/use-action'
 import { Camera } from './camera'
 import { Compare } from './compare'
 import { MarkedPhoto } from './marked-photo'
@@ -26,14 +27,8 @@ export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Prop
   const [comparing, setComparing] = useState(pair !== undefined)
   const change = async (next: readonly Mark[]) => {
     setMarks(next)
-    const answer = await keepMarks(photo.id, photo.version, next).catch(
-      () =>
-        ({
-          kind: 'refused',
-          message: 'It could not be kept. Draw once more when the server answers.',
-        }) as const,
-    )
-    if (answer.kind === 'refused') return setFault(answer.message)
+    const answer = await act(keepMarks, { id: photo.id, version: photo.version, marks: [...next] })
+    if (!answer.ok) return setFault(answer.message)
     setFault(undefined)
     album.replace({ ...photo, marks: [...next], version: photo.version + 1 })
   }

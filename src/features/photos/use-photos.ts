@@ -4,6 +4,7 @@ import { useState } from 'react'
 import type { Phase } from '@/core/survey'
 import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
 import type { Photo } from '@/server/photos/photo-store'
+import { act } from '@/ui/use-action'
 
 export type Target = { place: string; phase: Phase; samePlaceAs?: string }
 /** A photograph on its way, or one that did not arrive: its file stays here until it has. */
@@ -53,13 +54,13 @@ export function usePhotos(jobId: string, stored: readonly Photo[]) {
     replace: (photo: Photo) =>
       setPhotos((before) => before.map((each) => (each.id === photo.id ? photo : each))),
     remove: async (photo: Photo) => {
-      await removePhoto(photo.id)
+      if (!(await act(removePhoto, { id: photo.id })).ok) return
       setPhotos((before) => before.filter(({ id }) => id !== photo.id))
       setRemoved(photo)
     },
     undoRemove: async () => {
       if (!removed) return
-      await restorePhoto(removed.id)
+      if (!(await act(restorePhoto, { id: removed.id })).ok) return
       setPhotos((before) => [...before, removed])
       setRemoved(undefined)
     },

@@ -1,32 +1,30 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useRouter } from 'next/navigation'
 import { agree } from '@/server/quotes/agree-actions'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 
 type Props = { jobId: string; packageKey: string; name: string; shownCents: number }
 
 /** Agrees a package at the price that is on the screen. */
 export function AgreeButton({ jobId, packageKey, name, shownCents }: Props) {
-  const [pending, startTransition] = useTransition()
-  const [message, setMessage] = useState<string>()
+  const { run, pending, refusal } = useAction()
+  const router = useRouter()
   return (
     <>
       <Button
         className="w-full"
         disabled={pending}
         onClick={() =>
-          startTransition(async () => {
-            const refusal = await agree(jobId, packageKey, shownCents)
-            setMessage(refusal?.message)
-          })
+          run(agree, { jobId, packageKey, shownCents }, () => router.push(`/jobs/${jobId}/schedule`))
         }
       >
         {pending ? 'Placing it on the calendar…' : `Agree ${name}`}
       </Button>
-      {message && (
+      {refusal && (
         <p role="alert" className="mt-2 text-copper">
-          {message}
+          {refusal.message}
         </p>
       )}
     </>

@@ -1,14 +1,17 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState, useTransition } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import type { Answer } from '@/core/answer'
 import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
 import { letterOf } from '@/core/survey'
-import { agree, type Collection, collectionFor } from '@/server/quotes/agree-actions'
+import type { Instant } from '@/core/time'
+import { agree, collectionFor } from '@/server/quotes/agree-actions'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { reach, useAction } from '@/ui/use-action'
 import { clock, duration, longDay, money } from '@/ui/when'
 import { withinBudget } from '../quote/begin'
 import { quoteDraftKey } from '../quote/draft-key'
@@ -39,9 +42,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
   const [locks, setLocks] = useState<Locks>({})
   const [minutes, setMinutes] = useState<number>()
   const [selected, setSelected] = useState('bonnet')
-  const [collection, setCollection] = useState<Collection | 'asking'>()
-  const [message, setMessage] = useState<string>()
-  const [pending, startTransition] = useTransition()
+  const [collection, setCollection] = useState<Answer<{ collectAt: Instant }> | 'asking'>()
+  const { run, pending, refusal, clear } = useAction()
   const router = useRouter()
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
   const template = coated.find((each) => each.key === key)!
@@ -81,7 +83,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
   const settle = (change: () => void) => {
     change()
     setCollection(undefined)
-    setMessage(undefined)
+    clear()
     clearTimeout(rest.current)
     // The hand rests: only then is the calendar asked, and with what stands on the screen by then.
     rest.current = setTimeout(() => ask.current(), REST_MS)
@@ -89,12 +91,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
   const ask = useRef(() => {})
   ask.current = () => {
     setCollection('asking')
-    collectionFor(jobId, key, processes()).then(setCollection, () =>
-      setCollection({
-        kind: 'impossible',
-        reasons: ['The calendar does not answer. Move along the curve to ask again.'],
-      }),
-    )
+    void reach(collectionFor({ jobId, packageKey: key, processes: processes() })).then(setCollection)
   }
 
   // What stands there first has a date too.
@@ -162,12 +159,13 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
                 </button>
               ) : collection === 'asking' ? (
                 <span className="text-base font-normal text-ink-soft">asking the calendar…</span>
-              ) : collection.kind === 'possible' ? (
+              ) : collection.ok ? (
                 <span className="text-base">
-                  {longDay(timezone, collection.collectAt)}, {clock(timezone, collection.collectAt)}
+                  {longDay(timezone, collection.value.collectAt)},{' '}
+                  {clock(timezone, collection.value.collectAt)}
                 </span>
               ) : (
-                <span className="text-base text-copper">{collection.reasons[0]}</span>
+                <span className="text-base text-copper">{collection.message}</span>
               )}
             </Figure>
           </dl>
@@ -208,10 +206,11 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
             <Button
               disabled={pending || offer.breaches.some(({ weight }) => weight === 'stop')}
               onClick={() =>
-                startTransition(async () => {
-                  const refusal = await agree(jobId, key, price.totalCents, processes())
-                  setMessage(refusal?.message)
-                })
+                run(
+                  agree,
+                  { jobId, packageKey: key, shownCents: price.totalCents, processes: processes() },
+                  () => router.push(`/jobs/${jobId}/schedule`),
+                )
               }
             >
               {pending ? 'Placing it on the calendar…' : `Agree this, under ${template.name}`}
@@ -229,9 +228,9 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
             >
               Write a quote for it
             </Button>
-            {message && (
+            {refusal && (
               <p role="alert" className="text-copper">
-                {message}
+                {refusal.message}
               </p>
             )}
           </div>

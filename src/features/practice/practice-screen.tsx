@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { Given } from '@/core/answer'
 import {
   PRACTICE_FINDINGS,
   PRACTICE_KINDS,
@@ -18,10 +19,13 @@ import {
   SEVERITY_NAME,
   type Severity,
 } from '@/core/survey'
-import { type GradeAnswer, gradePanel } from '@/server/learning/practice-actions'
+import { gradePanel } from '@/server/learning/practice-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { useAction } from '@/ui/use-action'
 import { LitPanel } from './lit-panel'
+
+type Graded = Given<typeof gradePanel>
 
 type Props = {
   seed: number
@@ -39,7 +43,8 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
   const [person, setPerson] = useState<string>()
   const [finding, setFinding] = useState<PracticeFinding>()
   const [defects, setDefects] = useState<readonly Defect[]>([])
-  const [answer, setAnswer] = useState<GradeAnswer>()
+  const [graded, setGraded] = useState<Graded>()
+  const { run, pending, refusal } = useAction()
   const toggle = (kind: PracticeKind) =>
     setDefects(
       defects.some((defect) => defect.kind === kind)
@@ -48,17 +53,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
     )
   const edit = (kind: Defect['kind'], part: Partial<Defect>) =>
     setDefects(defects.map((defect) => (defect.kind === kind ? { ...defect, ...part } : defect)))
-  const grade = async () =>
-    setAnswer(
-      await gradePanel({ seed, person: person ?? '', grade: { finding, defects } }).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. Your grade is still here; try again.',
-          }) as const,
-      ),
-    )
-  const done = answer?.kind === 'graded'
+  const grade = () => run(gradePanel, { seed, person: person ?? '', grade: { finding, defects } }, setGraded)
   return (
     <div className="grid gap-6 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
       <section>
@@ -80,14 +75,14 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
             label="What does the film say?"
             options={PRACTICE_FINDINGS.map((value) => ({ value, name: FINDING_NAME[value] }))}
             value={finding}
-            onChange={(value) => !done && setFinding(value)}
+            onChange={(value) => !graded && setFinding(value)}
           />
         </div>
       </section>
       <aside className="space-y-4">
-        {done ? (
+        {graded ? (
           <Result
-            answer={answer}
+            graded={graded}
             onNext={() => router.push(`/practice?panel=${(seed % PRACTICE_PANELS) + 1}`)}
           />
         ) : (
@@ -131,12 +126,12 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
                 />
               </div>
             ))}
-            {answer?.kind === 'refused' && (
+            {refusal && (
               <p role="alert" className="text-copper">
-                {answer.message}
+                {refusal.message}
               </p>
             )}
-            <Button className="w-full" onClick={() => void grade()}>
+            <Button className="w-full" disabled={pending} onClick={grade}>
               That is my grade
             </Button>
           </section>
@@ -146,14 +141,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
   )
 }
 
-function Result({
-  answer,
-  onNext,
-}: {
-  answer: Extract<GradeAnswer, { kind: 'graded' }>
-  onNext: () => void
-}) {
-  const { own, truth, colleagues } = answer
+function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded; onNext: () => void }) {
   const marks = [
     { name: 'You', index: own.indexGraded, strong: true },
     ...colleagues.map(({ name, indexGraded }) => ({ name, index: indexGraded, strong: false })),

@@ -1,6 +1,5 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Job } from '@/core/job'
 import type { PromiseLine } from '@/core/survey'
@@ -10,6 +9,7 @@ import type { Signature, SignedPromises } from '@/server/survey/promise-store'
 import { Button, ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PrintButton } from '@/ui/print-button'
+import { useAction } from '@/ui/use-action'
 import { clock, longDay } from '@/ui/when'
 import { SignatureDrawing, SignaturePad } from './signature-pad'
 
@@ -149,25 +149,10 @@ function SignNow({
   again: boolean
   today: string
 }) {
-  const router = useRouter()
   const [signedBy, setSignedBy] = useState(job.customer.name)
   const [signature, setSignature] = useState<Signature>([])
-  const [refusal, setRefusal] = useState<{ field?: string; message: string }>()
-  const [busy, setBusy] = useState(false)
-  const keep = async () => {
-    setBusy(true)
-    const answer = await sign(job.id, readAt, texts(lines), { signedBy, signature }).catch(
-      () =>
-        ({
-          kind: 'refused',
-          message: 'The server does not answer. The signature is still here; try again.',
-        }) as const,
-    )
-    setBusy(false)
-    if (answer.kind === 'refused') return setRefusal(answer)
-    setRefusal(undefined)
-    router.refresh()
-  }
+  const { run, pending: busy, refusal, clear } = useAction()
+  const keep = () => run(sign, { jobId: job.id, version: readAt, shown: texts(lines), signedBy, signature })
   return (
     <div className="mt-4">
       {again && (
@@ -181,7 +166,7 @@ function SignNow({
           error={refusal?.field === 'signature' ? refusal.message : undefined}
           onChange={(strokes) => {
             setSignature(strokes)
-            setRefusal(undefined)
+            clear()
           }}
         />
         <div>

@@ -1,23 +1,24 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
 import { acceptQuote, declineQuote } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 
 /** What the customer says to a version. A yes puts the car on the calendar; a no is asked for its reason once. */
 export function Decide({ jobId, version }: { jobId: string; version: number }) {
-  const [pending, startTransition] = useTransition()
-  const [message, setMessage] = useState<string>()
+  const { run, pending, refusal } = useAction()
+  const router = useRouter()
   const [declining, setDeclining] = useState(false)
   const [words, setWords] = useState('')
-  const silent = () => ({ message: 'The server does not answer. Nothing was written; try again.' })
   return (
     <div className="space-y-2">
       <Button
         className="w-full"
         disabled={pending}
-        onClick={() => startTransition(async () => setMessage((await acceptQuote(jobId, version))?.message))}
+        onClick={() => run(acceptQuote, { jobId, version }, () => router.push(`/jobs/${jobId}/schedule`))}
       >
         {pending ? 'One moment…' : 'The customer accepts'}
       </Button>
@@ -30,12 +31,7 @@ export function Decide({ jobId, version }: { jobId: string; version: number }) {
             look="outline"
             className="w-full"
             disabled={pending}
-            onClick={() =>
-              startTransition(async () => {
-                const refusal = await declineQuote(jobId, version, words).catch(silent)
-                setMessage(refusal?.message)
-              })
-            }
+            onClick={() => run(declineQuote, { jobId, version, words })}
           >
             Write down the no
           </Button>
@@ -45,9 +41,9 @@ export function Decide({ jobId, version }: { jobId: string; version: number }) {
           They decline
         </Button>
       )}
-      {message && (
+      {refusal && (
         <p role="alert" className="text-copper">
-          {message}
+          {refusal.message}
         </p>
       )}
     </div>

@@ -1,11 +1,11 @@
 'use client'
 
-import { useState, useTransition } from 'react'
 import type { OfferInput } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { writeQuoteVersion } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 import { money } from '@/ui/when'
 import { Breaches } from '../plan/breaches'
 import { quoteDraftKey } from './draft-key'
@@ -25,12 +25,11 @@ type Props = {
 
 /** Package, extras and terms of the next version; the paper beside it follows every touch. */
 export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten }: Props) {
-  const [refused, setRefused] = useState<{ message: string; field?: string }>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal: refused, clear } = useAction()
   const { issue, offer, typed } = draft
   const edit = (change: () => void) => {
     change()
-    setRefused(undefined)
+    clear()
     onEdit()
   }
   const text = (field: 'discount' | 'deposit' | 'days', label: string, path: string) => (
@@ -45,24 +44,16 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
     </Field>
   )
   const write = () =>
-    startTransition(async () => {
-      if (!offer) return
-      const answer = await writeQuoteVersion(jobId, {
-        choices: draft.choices,
-        note: typed.note,
-        shownCents: offer.price.totalCents,
-      }).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. What you chose stays; try again.',
-          }) as const,
-      )
-      setRefused(answer.kind === 'refused' ? answer : undefined)
-      if (answer.kind === 'refused') return
-      sessionStorage.removeItem(quoteDraftKey(jobId))
-      onWritten(answer.version)
-    })
+    offer &&
+    draft.choices &&
+    run(
+      writeQuoteVersion,
+      { jobId, choices: draft.choices, note: typed.note, shownCents: offer.price.totalCents },
+      (written) => {
+        sessionStorage.removeItem(quoteDraftKey(jobId))
+        onWritten(written.version)
+      },
+    )
   return (
     <section aria-label="The next version" className="space-y-4 border-t border-line pt-4">
       <h2 className="text-xl">{next > 1 ? 'Change it' : 'Put it together'}</h2>

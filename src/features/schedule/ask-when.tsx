@@ -1,16 +1,17 @@
 'use client'
 
 import { useState, useTransition } from 'react'
+import type { Answer as Told } from '@/core/answer'
 import { TOLD_STATE, TOLD_STATES } from '@/core/planning'
 import type { Instant, LocalDay } from '@/core/time'
 import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
-import type { Collection, WayIn } from '@/server/planning/enquiry'
-import { askWhen, type CallerAnswer, type TypedEnquiry } from '@/server/planning/enquiry-actions'
+import type { Collection, EnquiryAnswer, WayIn } from '@/server/planning/enquiry'
+import { askWhen } from '@/server/planning/enquiry-actions'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { reach } from '@/ui/use-action'
 import { clock, dayText, longDay, moment, money } from '@/ui/when'
-import { SILENT } from './proposed-plan'
 
 type Props = {
   zone: string
@@ -25,31 +26,24 @@ type Props = {
 
 /** Somebody calls: when could the car be fetched? Answered from the calendar as it stands, with nobody moved. */
 export function AskWhen({ zone, currency, now, today, clockNow, packages, names }: Props) {
-  const [typed, setTyped] = useState<TypedEnquiry>({
+  const [typed, setTyped] = useState<Parameters<typeof askWhen>[0]>({
     shape: 'hatchback',
     state: 'usual',
     packageKey: packages[Math.floor(packages.length / 2)]?.key ?? '',
     day: today,
     time: clockNow,
   })
-  const [answer, setAnswer] = useState<CallerAnswer>()
-  const [message, setMessage] = useState('')
+  const [told, setTold] = useState<Told<EnquiryAnswer>>()
+  const answer = told?.ok ? told.value : undefined
+  const refusal = told?.ok === false ? told : undefined
   const [pending, startTransition] = useTransition()
-  const change = (next: Partial<TypedEnquiry>) => {
+  const change = (next: Partial<typeof typed>) => {
     setTyped({ ...typed, ...next })
-    setAnswer(undefined)
+    setTold(undefined)
   }
-  const ask = () =>
-    startTransition(async () => {
-      setMessage('')
-      try {
-        setAnswer(await askWhen(typed))
-      } catch {
-        setMessage(SILENT)
-      }
-    })
-  const wrong = (field: 'day' | 'time') =>
-    answer?.kind === 'refused' && answer.field === field ? { error: answer.message } : {}
+  const ask = () => startTransition(async () => setTold(await reach(askWhen(typed))))
+  const wrong = (field: 'day' | 'time') => (refusal?.field === field ? { error: refusal.message } : {})
+  const message = refusal && refusal.field === '' ? refusal.message : ''
   const chosen = packages.find(({ key }) => key === typed.packageKey)
   return (
     <div className="mx-auto max-w-5xl p-5">
@@ -118,12 +112,10 @@ export function AskWhen({ zone, currency, now, today, clockNow, packages, names 
   )
 }
 
-type AnswerProps = Pick<Props, 'zone' | 'currency' | 'now' | 'names'> & { answer: CallerAnswer }
+type AnswerProps = Pick<Props, 'zone' | 'currency' | 'now' | 'names'> & { answer: EnquiryAnswer }
 
 function Answer({ answer, ...shop }: AnswerProps) {
   switch (answer.kind) {
-    case 'refused':
-      return null
     case 'no-package':
       return <p className="mt-4 text-copper">This package is no longer sold. Load the page again.</p>
     case 'blocked':

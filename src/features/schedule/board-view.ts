@@ -2,7 +2,7 @@ import type { JobPlan } from '@/core/offer'
 import type { Floor, Outage } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
-import { fingerprint } from '@/server/planning/proposal'
+import { fingerprint } from '@/server/planning/fingerprint'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { type Timeline, within } from './timeline'
 

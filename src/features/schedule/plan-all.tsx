@@ -7,9 +7,10 @@ import type { Instant } from '@/core/time'
 import { offerPlan, proposePlan, whatToPlan } from '@/server/planning/plan-actions'
 import type { Proposal, ToPlan } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
+import { act, reach } from '@/ui/use-action'
 import { duration } from '@/ui/when'
 import type { Planner, PlanProgress } from '@/workers/planner'
-import { ProposedPlan, SILENT } from './proposed-plan'
+import { ProposedPlan } from './proposed-plan'
 
 type Props = { zone: string; now: Instant }
 
@@ -28,20 +29,22 @@ export function PlanAll({ zone, now }: Props) {
     setProposal(undefined)
     setProgress({ steps: 0, lateMinutes: 0, bayMinutes: 0 })
     try {
-      const toPlan = await whatToPlan()
+      const told = await reach(whatToPlan(null))
+      if (!told.ok) return setMessage(told.message)
+      const toPlan = told.value
       const schedule = await inWorker(toPlan)
       if (!schedule) return
-      const answer = schedule.status === 'infeasible' ? undefined : await offerPlan(toPlan.from, schedule)
-      if (answer?.kind === 'stale') {
-        setMessage('Something has happened on the floor since. Plan anew and look again.')
-        return
-      }
+      const offered =
+        schedule.status === 'infeasible' ? undefined : await act(offerPlan, { from: toPlan.from, schedule })
       // What finds no room here may find it where bays or windows are given up; the server knows which.
-      const next = answer?.kind === 'proposed' ? answer.proposal : await proposePlan()
+      const answer =
+        !offered || (!offered.ok && offered.code === 'rule') ? await act(proposePlan, null) : offered
+      if (!answer.ok) return setMessage(answer.message)
+      const next = answer.value
       setProposal(next.changes.length > 0 ? next : undefined)
       if (next.changes.length === 0) setMessage('The plan that stands is as good. Nothing would change.')
     } catch {
-      setMessage(SILENT)
+      setMessage('The planner has failed. Nothing was changed; try again.')
     } finally {
       setProgress(undefined)
     }
@@ -97,7 +100,7 @@ export function PlanAll({ zone, now }: Props) {
             now={now}
             onClosed={(answer) => {
               setProposal(undefined)
-              if (answer) setMessage(answer.message)
+              if (answer) setMessage(answer.said)
             }}
           />
         </div>

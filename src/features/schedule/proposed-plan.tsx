@@ -5,10 +5,8 @@ import type { Instant } from '@/core/time'
 import { takePlan } from '@/server/planning/plan-actions'
 import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
+import { act } from '@/ui/use-action'
 import { duration, moment } from '@/ui/when'
-
-/** What is said when an action never comes back. */
-export const SILENT = 'The server does not answer. Nothing was changed; try again.'
 
 type Props = {
   proposal: Proposal
@@ -18,16 +16,17 @@ type Props = {
   zone: string
   now: Instant
   /** The plan was left, or taken, or could not be: with what there is to say. */
-  onClosed: (answer?: { taken: boolean; message: string }) => void
+  onClosed: (answer?: { taken: boolean; said: string }) => void
 }
 
 /** A plan that is not yet taken: what it would change for whom, and the two ways to answer. */
 export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed }: Props) {
   const [pending, startTransition] = useTransition()
   const answer = () =>
-    startTransition(async () =>
-      onClosed(await takePlan(proposal.id).catch(() => ({ taken: false, message: SILENT }))),
-    )
+    startTransition(async () => {
+      const told = await act(takePlan, { id: proposal.id })
+      onClosed(told.ok ? { taken: true, said: told.value.said } : { taken: false, said: told.message })
+    })
   return (
     <section aria-label={title}>
       <h2 className="text-xl">{title}</h2>

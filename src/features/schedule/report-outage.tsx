@@ -1,23 +1,18 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import type { Outage } from '@/core/planning'
 import { dayIn, type Instant, plusDays } from '@/core/time'
-import {
-  foresee,
-  foreseeFrost,
-  foreseeLonger,
-  isBack,
-  type OutageAnswer,
-  type TypedOutage,
-} from '@/server/planning/outage-actions'
+import { foresee, foreseeFrost, foreseeLonger, isBack } from '@/server/planning/outage-actions'
+import type { TypedOutage } from '@/server/planning/outage-inputs'
 import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
-import { ProposedPlan, SILENT } from './proposed-plan'
+import { ProposedPlan } from './proposed-plan'
 
 type Named = { id: string; name: string }
 /** An outage that is known, in words. */
@@ -57,47 +52,33 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
   })
   const [happening, setHappening] = useState<Happening>('person')
   const [longer, setLonger] = useState({ step: '', minutes: '' })
-  const [refused, setRefused] = useState<Extract<OutageAnswer, { kind: 'refused' }>>()
+  const { run, pending, refusal, clear } = useAction()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
-  const [pending, startTransition] = useTransition()
   const change = (next: Partial<TypedOutage>) => {
     setTyped({ ...typed, ...next })
     setProposal(undefined)
-    setRefused(undefined)
+    clear()
   }
-  const ask = (): Promise<OutageAnswer> => {
-    if (happening === 'frost') return foreseeFrost({ from: typed.from, until: typed.until })
-    if (happening !== 'longer') return foresee(typed)
+  const look = () => {
+    setMessage('')
+    setProposal(undefined)
+    if (happening === 'frost') return run(foreseeFrost, { from: typed.from, until: typed.until }, setProposal)
+    if (happening !== 'longer') return run(foresee, typed, setProposal)
     const [job = '', operation = ''] = longer.step.split(' ')
-    return foreseeLonger({ job, operation, minutes: typedNumber(longer.minutes) })
+    return run(foreseeLonger, { job, operation, minutes: typedNumber(longer.minutes) }, setProposal)
   }
-  const look = () =>
-    startTransition(async () => {
-      setMessage('')
-      try {
-        const answer = await ask()
-        setRefused(answer.kind === 'refused' ? answer : undefined)
-        setProposal(answer.kind === 'proposed' ? answer.proposal : undefined)
-      } catch {
-        setMessage(SILENT)
-      }
-    })
   const back = (id: string) =>
-    startTransition(async () => {
-      try {
-        await isBack(id)
-        setMessage('Noted. The plan stays as it is until you plan anew.')
-      } catch {
-        setMessage(SILENT)
-      }
-    })
-  const wrong = (field: 'id' | 'from' | 'until') => (refused?.field === field ? refused.message : undefined)
+    run(isBack, { id }, () => setMessage('Noted. The plan stays as it is until you plan anew.'))
+  const fields = ['from', 'until', 'operation', 'minutes', 'id']
+  const wrong = (...names: string[]) =>
+    refusal?.field.split('.').some((part) => names.includes(part)) ? refusal.message : undefined
+  const unplaced = refusal && !refusal.field.split('.').some((part) => fields.includes(part))
   const { what } = typed
   return (
     <section className="contents" aria-label="Away and out of use">
       <p role="status" className="text-sm text-ink-soft">
-        {message}
+        {unplaced ? refusal.message : message}
       </p>
       <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
         Something is not as planned
@@ -125,7 +106,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
               <Longer
                 steps={steps}
                 longer={longer}
-                wrong={{ step: wrong('id'), minutes: wrong('from') }}
+                wrong={{ step: wrong('operation'), minutes: wrong('minutes') }}
                 onChange={(next) => {
                   setLonger(next)
                   change({})
@@ -195,7 +176,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
               now={now}
               onClosed={(answer) => {
                 setProposal(undefined)
-                if (answer) setMessage(answer.message)
+                if (answer) setMessage(answer.said)
                 if (answer?.taken) setOpen(false)
               }}
             />

@@ -1,11 +1,12 @@
 'use client'
 
-import { type ReactNode, useState, useTransition } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { TypedCrew, TypedWeek } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
-import { type CrewAnswer, keepCrew } from '@/server/shop/crew-actions'
+import { keepCrew } from '@/server/shop/crew-actions'
 import { Button } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
+import { useAction } from '@/ui/use-action'
 import { BayForm } from './bay-form'
 import { ClosedDays } from './closed-days'
 import { PersonForm } from './person-form'
@@ -27,27 +28,13 @@ function freshId(stem: string, list: readonly { id: string }[]): string {
 export function CrewScreen({ crew, version: readAt, today }: Props) {
   const [typed, setTyped] = useState(crew)
   const [version, setVersion] = useState(readAt)
-  const [answer, setAnswer] = useState<CrewAnswer>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal, isDone, clear } = useAction()
   const set = (change: Partial<TypedCrew>) => {
     setTyped({ ...typed, ...change })
-    setAnswer(undefined)
+    clear()
   }
-  const refused = answer?.kind === 'refused' ? answer : undefined
-  const error = (path: string) => (refused?.path === path ? refused.message : undefined)
-  const fields = refused && /\.|^counter|^closed/.test(refused.path)
-  const keep = () =>
-    startTransition(async () => {
-      const next = await keepCrew(version, typed).catch(
-        (): CrewAnswer => ({
-          kind: 'refused',
-          message: 'The server does not answer. What you typed stays; try again.',
-          path: '',
-        }),
-      )
-      setAnswer(next)
-      if (next.kind === 'kept') setVersion(next.version)
-    })
+  const error = (path: string) => (refusal?.field === `crew.${path}` ? refusal.message : undefined)
+  const keep = () => run(keepCrew, { version, crew: typed }, (kept) => setVersion(kept.version))
   const swap = <T,>(list: readonly T[], before: T, next: T) =>
     list.map((each) => (each === before ? next : each))
   return (
@@ -155,13 +142,13 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Keeping it…' : 'Keep'}
         </Button>
-        {refused && (
+        {refusal && (
           <p role="alert" className="max-w-prose text-copper">
-            {fields ? 'Something is not right yet: ' : ''}
-            {refused.message}
+            {refusal.field === '' ? '' : 'Something is not right yet: '}
+            {refusal.message}
           </p>
         )}
-        {answer?.kind === 'kept' && (
+        {isDone && (
           <p role="status" className="text-fern">
             Kept. The plan that stands stays; plan anew to use the new hours.
           </p>

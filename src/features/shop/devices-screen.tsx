@@ -1,14 +1,16 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
+import type { Devices } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import type { Spell } from '@/devices/climate-sensor'
 import type { BayAir } from '@/server/shop/air'
-import { beginSpell, type SpellAnswer, stopSpell } from '@/server/shop/device-actions'
+import { beginSpell, keepDevices, stopSpell } from '@/server/shop/device-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 
 const KIND_WORDS: Record<Spell['kind'], string> = {
@@ -23,15 +25,16 @@ type Props = {
   spells: (Spell & { id: string })[]
   zone: string
   now: Instant
+  devices: Devices
+  version: number
 }
 
 /** The sensors of the bays as they read now; and, since they are simulated, what they are to meet. */
-export function DevicesScreen({ bays, spells, zone, now }: Props) {
+export function DevicesScreen({ bays, spells, zone, now, devices, version }: Props) {
   const [bay, setBay] = useState(bays[0]?.id ?? '')
   const [kind, setKind] = useState<Spell['kind']>('humid')
   const [minutes, setMinutes] = useState('240')
-  const [answer, setAnswer] = useState<SpellAnswer>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal } = useAction()
   const nameOf = (id: string) => bays.find((each) => each.id === id)?.name ?? id
   return (
     <div className="mx-auto max-w-3xl p-5">
@@ -39,6 +42,7 @@ export function DevicesScreen({ bays, spells, zone, now }: Props) {
       <p className="mt-1 text-ink-soft">
         Simulated ones ship with the app. A real sensor takes their place behind the same interface.
       </p>
+      <ChosenDevices devices={devices} version={version} />
       <table className="mt-4 w-full">
         <tbody>
           {bays.map(({ id, name, air }) => (
@@ -70,7 +74,7 @@ export function DevicesScreen({ bays, spells, zone, now }: Props) {
           onChange={setKind}
         />
         <div className="flex items-end gap-3">
-          <Field label="For, minutes" {...(answer?.kind === 'refused' ? { error: answer.message } : {})}>
+          <Field label="For, minutes" {...(refusal ? { error: refusal.message } : {})}>
             <input
               className="field w-32"
               inputMode="numeric"
@@ -81,11 +85,7 @@ export function DevicesScreen({ bays, spells, zone, now }: Props) {
           </Field>
           <Button
             disabled={pending}
-            onClick={() =>
-              startTransition(async () =>
-                setAnswer(await beginSpell({ bay, kind, minutes: typedNumber(minutes) })),
-              )
-            }
+            onClick={() => run(beginSpell, { bay, kind, minutes: typedNumber(minutes) })}
           >
             Let it happen
           </Button>
@@ -99,16 +99,47 @@ export function DevicesScreen({ bays, spells, zone, now }: Props) {
                 {nameOf(spell.bay)}: {KIND_WORDS[spell.kind].toLowerCase()}, until{' '}
                 {moment(zone, spell.until, now)}
               </span>
-              <Button
-                look="quiet"
-                disabled={pending}
-                onClick={() => startTransition(async () => stopSpell(spell.id))}
-              >
+              <Button look="quiet" disabled={pending} onClick={() => run(stopSpell, { id: spell.id })}>
                 End it
               </Button>
             </li>
           ))}
         </ul>
+      )}
+    </div>
+  )
+}
+
+const DEVICE_WORDS: Record<keyof Devices, string> = {
+  filmGauge: 'Film gauge on a line',
+  glossMeter: 'Gloss meter on a line',
+  baySensors: 'Sensors in the bays',
+}
+
+/** Which devices the shop has: what is simulated writes into surveys only where it was chosen. */
+function ChosenDevices({ devices: kept, version }: { devices: Devices; version: number }) {
+  const { run, pending, refusal } = useAction()
+  return (
+    <div className="mt-4 grid gap-3 sm:grid-cols-3">
+      {(Object.keys(DEVICE_WORDS) as (keyof Devices)[]).map((device) => (
+        <Choice
+          key={device}
+          label={DEVICE_WORDS[device]}
+          options={[
+            { value: 'none', name: 'None' },
+            { value: 'simulated', name: 'Simulated' },
+          ]}
+          value={kept[device]}
+          onChange={(chosen) =>
+            !pending &&
+            run(keepDevices, { version, devices: { ...kept, [device]: chosen as Devices[typeof device] } })
+          }
+        />
+      ))}
+      {refusal && (
+        <p role="alert" className="text-copper sm:col-span-3">
+          {refusal.message}
+        </p>
       )}
     </div>
   )

@@ -1,12 +1,14 @@
 'use client'
 
 import clsx from 'clsx'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
+import type { Refusal } from '@/core/answer'
 import type { Product } from '@/core/coating'
 import type { PackageTemplate, Vendor } from '@/core/offer'
-import { keepPackages, type PackagesAnswer } from '@/server/shop/package-actions'
+import { keepPackages } from '@/server/shop/package-actions'
 import { Button } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
+import { useAction } from '@/ui/use-action'
 import { PackageForm } from './package-form'
 
 type Props = {
@@ -24,18 +26,25 @@ const freshKey = (packages: readonly PackageTemplate[]) => {
   return `package-${number}`
 }
 
+/** The package a refusal is about, and its field. */
+function faultIn({ field, message }: Refusal): { at: number; field: string; message: string } | undefined {
+  const [, at, rest] = /^packages\.(\d+)\.?(.*)$/.exec(field) ?? []
+  return at === undefined ? undefined : { at: Number(at), field: rest ?? '', message }
+}
+
 /** What the shop sells: each package as a list of what is done, laid and brought in. Kept all together. */
 export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, currency }: Props) {
   const [packages, setPackages] = useState(stored)
   const [version, setVersion] = useState(readAt)
   const [open, setOpen] = useState(stored[0]!.key)
   const [removed, setRemoved] = useState<{ template: PackageTemplate; at: number }>()
-  const [answer, setAnswer] = useState<PackagesAnswer>()
-  const [pending, startTransition] = useTransition()
-  const current = packages.find(({ key }) => key === open) ?? packages[0]
+  const { run, pending, refusal, isDone, clear } = useAction()
+  const fault = refusal && faultIn(refusal)
+  // What is wrong with one package is shown with that package open.
+  const current = (fault && packages[fault.at]) ?? packages.find(({ key }) => key === open) ?? packages[0]
   const change = (next: readonly PackageTemplate[]) => {
     setPackages(next)
-    setAnswer(undefined)
+    clear()
   }
   const add = () => {
     const key = freshKey(packages)
@@ -51,18 +60,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
     change(packages.filter((each) => each !== template).toSpliced(at + by, 0, template))
   }
   const keep = () =>
-    startTransition(async () => {
-      const next = await keepPackages(version, packages).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. What you typed stays; try again.',
-          }) as const,
-      )
-      setAnswer(next)
-      if (next.kind === 'kept') setVersion(next.version)
-      if (next.kind === 'refused' && 'package' in next && next.package) setOpen(next.package)
-    })
+    run(keepPackages, { version, packages: [...packages] }, (kept) => setVersion(kept.version))
   return (
     <div className="mx-auto max-w-6xl p-5">
       <p>
@@ -73,10 +71,10 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
       <div className="mt-1 flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">Packages</h1>
         <div className="flex flex-wrap items-center gap-4">
-          {answer?.kind === 'kept' && <p role="status">Kept. Every plan from now on offers them.</p>}
-          {answer?.kind === 'refused' && (
+          {isDone && <p role="status">Kept. Every plan from now on offers them.</p>}
+          {refusal && (
             <p role="alert" className="max-w-xl text-copper">
-              {answer.message}
+              {refusal.message}
             </p>
           )}
           <Button disabled={pending} onClick={keep}>
@@ -145,11 +143,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
             catalogue={catalogue}
             vendors={vendors}
             currency={currency}
-            fault={
-              answer?.kind === 'refused' && answer.package === current.key
-                ? { message: answer.message, ...(answer.field ? { field: answer.field } : {}) }
-                : undefined
-            }
+            fault={fault}
             onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}
             {...(packages.length > 1 ? { onRemove: () => remove(current) } : {})}
           />

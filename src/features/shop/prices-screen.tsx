@@ -1,11 +1,12 @@
 'use client'
 
-import { type ReactNode, useState, useTransition } from 'react'
+import { type ReactNode, useState } from 'react'
 import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
-import { keepPrices, type PricesAnswer } from '@/server/shop/price-actions'
+import { keepPrices } from '@/server/shop/price-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PatientLink } from '@/ui/patient-link'
+import { useAction } from '@/ui/use-action'
 import { pricesOf, type TypedPrices, typedPrices, type VendorWhen } from './typed-prices'
 import { VendorForm } from './vendor-form'
 
@@ -23,14 +24,12 @@ const SKILL_LABEL = { prep: 'Preparation', correct: 'At the machine', coat: 'Coa
 export function PricesScreen({ rates, terms, vendors, version: readAt, currency }: Props) {
   const [typed, setTyped] = useState<TypedPrices>(() => typedPrices(rates, terms, vendors))
   const [version, setVersion] = useState(readAt)
-  const [answer, setAnswer] = useState<PricesAnswer>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal, isDone, clear } = useAction()
   const set = (change: Partial<TypedPrices>) => {
     setTyped({ ...typed, ...change })
-    setAnswer(undefined)
+    clear()
   }
-  const error = (path: string) =>
-    answer?.kind === 'refused' && answer.path === path ? answer.message : undefined
+  const error = (path: string) => (refusal?.field === `prices.${path}` ? refusal.message : undefined)
   const text = (label: string, value: string, change: (value: string) => void, path: string) => (
     <Field label={label} error={error(path)}>
       <input
@@ -43,18 +42,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, currency 
     </Field>
   )
   const keep = () =>
-    startTransition(async () => {
-      const next = await keepPrices(version, pricesOf(typed, terms)).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. What you typed stays; try again.',
-            path: '',
-          }) as const,
-      )
-      setAnswer(next)
-      if (next.kind === 'kept') setVersion(next.version)
-    })
+    run(keepPrices, { version, prices: pricesOf(typed, terms) }, (kept) => setVersion(kept.version))
   const add = () => {
     const ids = new Set(typed.vendors.map(({ id }) => id))
     let count = ids.size + 1
@@ -150,12 +138,12 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, currency 
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Keeping it…' : 'Keep this'}
         </Button>
-        {answer?.kind === 'kept' && (
+        {isDone && (
           <p role="status">Kept. What is worked out from now on goes by it; what was quoted stays.</p>
         )}
-        {answer?.kind === 'refused' && (
+        {refusal && (
           <p role="alert" className="text-copper">
-            {answer.message}
+            {refusal.message}
           </p>
         )}
       </div>

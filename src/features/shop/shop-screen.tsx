@@ -9,6 +9,7 @@ import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 
 const SCHOOL_NAME: Record<School, string> = {
   'gauge-guided': 'By the gauge',
@@ -45,12 +46,21 @@ const gearOf = (typed: Typed): WashSetup['gear'] => ({
 })
 
 /** How the shop judges and washes: its schools, its own bottles, buckets and lance. */
-export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }) {
+export function ShopScreen({
+  school,
+  wash,
+  version: readAt,
+}: {
+  school: School
+  wash: WashSetup
+  version: number
+}) {
   const [judging, setJudging] = useState(school)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
   const [typed, setTyped] = useState(typedOf(wash))
-  const [answer, setAnswer] = useState<{ kind: 'kept' } | { kind: 'refused'; message: string }>()
+  const [version, setVersion] = useState(readAt)
+  const { run, pending, refusal, isDone, clear } = useAction()
   const text = (field: keyof Typed, label: string, hint?: string) => (
     <Field label={label} hint={hint}>
       <input
@@ -60,20 +70,16 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
         value={typed[field]}
         onChange={(event) => {
           setTyped({ ...typed, [field]: event.target.value })
-          setAnswer(undefined)
+          clear()
         }}
       />
     </Field>
   )
-  const keep = async () =>
-    setAnswer(
-      await keepShop({ school: judging, wash: { school: washing, ...place, gear: gearOf(typed) } }).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. What you typed stays; try again.',
-          }) as const,
-      ),
+  const keep = () =>
+    run(
+      keepShop,
+      { version, school: judging, wash: { school: washing, ...place, gear: gearOf(typed) } },
+      (kept) => setVersion(kept.version),
     )
   return (
     <div className="mx-auto max-w-4xl p-5">
@@ -147,11 +153,13 @@ export function ShopScreen({ school, wash }: { school: School; wash: WashSetup }
         <LanceReading gear={gearOf(typed)} />
       </Part>
       <div className="mt-6 flex items-center gap-4">
-        <Button onClick={() => void keep()}>Keep this</Button>
-        {answer?.kind === 'kept' && <p role="status">Kept. Every plan from now on follows it.</p>}
-        {answer?.kind === 'refused' && (
+        <Button disabled={pending} onClick={keep}>
+          Keep this
+        </Button>
+        {isDone && <p role="status">Kept. Every plan from now on follows it.</p>}
+        {refusal && (
           <p role="alert" className="text-copper">
-            {answer.message}
+            {refusal.message}
           </p>
         )}
       </div>

@@ -1,6 +1,6 @@
 'use client'
 
-import { useId, useState, useTransition } from 'react'
+import { useId, useState } from 'react'
 import { type PanelGroup, type PanelOption, PROCESSES, type ProcessKey } from '@/core/correction'
 import {
   DEFECT_KINDS,
@@ -15,8 +15,8 @@ import { keepAttempt } from '@/server/survey/spot-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { holdLinks } from '@/ui/patient-link'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
 import { markOn, rungOf } from './ladder'
@@ -60,48 +60,37 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
   const [chosenPhoto, setChosenPhoto] = useState<string>()
   // What is photographed while the form is open is of this spot.
   const photoId = chosenPhoto ?? photos.slice(before).at(-1)?.id ?? ''
-  const [refused, setRefused] = useState<{ message: string; field?: string }>()
-  const [pending, startTransition] = useTransition()
+  const { run, pending, refusal } = useAction()
   const list = useId()
   const error = (...fields: string[]) =>
-    refused?.field && fields.includes(refused.field) ? refused.message : undefined
+    refusal && fields.includes(refusal.field.split('.')[1] ?? '') ? refusal.message : undefined
   const climb = (key: ProcessKey) => {
     setProcess(key)
     setRung(typedRung(key))
   }
   const keep = () =>
-    startTransition(async () => {
-      const sending = keepAttempt(jobId, {
-        attempt: {
-          panel: judged.panel.id,
-          group,
-          process,
-          machine: rung.machine,
-          pad: rung.pad,
-          liquid: rung.liquid,
-          speed: typedNumber(rung.speed),
-          passes: typedNumber(rung.passes),
-          sectionM: typedNumber(rung.sectionM),
-          mark: { kind, severity },
-          cleared: typedNumber(cleared) / 100,
-          haze,
-          heat,
-          beforeUm: readings(film.before),
-          afterUm: readings(film.after),
-          verdict,
-          note,
-        },
-        ...(photoId ? { photoId } : {}),
-      }).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. What you typed stays; try again.',
-          }) as const,
-      )
-      holdLinks(sending)
-      const answer = await sending
-      setRefused(answer.kind === 'refused' ? answer : undefined)
+    run(keepAttempt, {
+      jobId,
+      attempt: {
+        panel: judged.panel.id,
+        group,
+        process,
+        machine: rung.machine,
+        pad: rung.pad,
+        liquid: rung.liquid,
+        speed: typedNumber(rung.speed),
+        passes: typedNumber(rung.passes),
+        sectionM: typedNumber(rung.sectionM),
+        mark: { kind, severity },
+        cleared: typedNumber(cleared) / 100,
+        haze,
+        heat,
+        beforeUm: readings(film.before),
+        afterUm: readings(film.after),
+        verdict,
+        note,
+      },
+      ...(photoId ? { photoId } : {}),
     })
   const text = (
     label: string,
@@ -251,9 +240,9 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Writing it down…' : 'Write it down'}
         </Button>
-        {refused && (
+        {refusal && (
           <p role="alert" className="text-copper">
-            {refused.message}
+            {refusal.message}
           </p>
         )}
       </div>

@@ -1,13 +1,13 @@
 'use client'
 
 import Image from 'next/image'
-import { useState, useTransition } from 'react'
 import { processOf } from '@/core/correction'
 import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
 import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
 import type { KeptAttempt } from '@/server/survey/spot-store'
+import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 
 type Props = {
@@ -20,8 +20,7 @@ type Props = {
 
 /** What was tried on a group so far, as rungs of a ladder from the first upwards. */
 export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props) {
-  const [pending, startTransition] = useTransition()
-  const [message, setMessage] = useState<string>()
+  const { run, pending, refusal } = useAction()
   if (attempts.length === 0) return null
   return (
     <section className="mt-5" aria-label="Tried so far">
@@ -62,12 +61,7 @@ export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props)
                     type="button"
                     className="min-h-11 text-sm underline underline-offset-4"
                     disabled={pending}
-                    onClick={() =>
-                      startTransition(async () => {
-                        const answer = await takeBackAttempt(jobId, attempt.id)
-                        setMessage(answer.kind === 'refused' ? answer.message : undefined)
-                      })
-                    }
+                    onClick={() => run(takeBackAttempt, { jobId, id: attempt.id })}
                   >
                     Take it back
                   </button>
@@ -87,9 +81,9 @@ export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props)
           )
         })}
       </ol>
-      {message && (
+      {refusal && (
         <p role="alert" className="text-copper">
-          {message}
+          {refusal.message}
         </p>
       )}
     </section>

@@ -2,31 +2,32 @@
 
 import { countBottle, throwBottle } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 import { NumberEditor } from './number-editor'
-import { useStockAction } from './use-stock-action'
 
 /** What one does with a bottle: say what is left in it, or that it is gone. */
 export function BottleActions({ id, code }: { id: string; code: number }) {
-  const { run, pending, refused } = useStockAction()
+  const { run, pending, refusal } = useAction()
   return (
     <span className="inline-flex items-end gap-1">
       <NumberEditor
         words="Count"
         label={`Count bottle ${code}`}
         field="ml left"
-        onKeep={(ml) => countBottle(id, ml)}
+        action={countBottle}
+        input={(ml) => ({ id, ml })}
       />
       <Button
         look="quiet"
         disabled={pending}
         aria-label={`Bottle ${code} is gone`}
-        onClick={() => run(() => throwBottle(id))}
+        onClick={() => run(throwBottle, { id })}
       >
         Gone
       </Button>
-      {refused && (
+      {refusal && (
         <span role="alert" className="font-semibold text-copper">
-          {refused.message}
+          {refusal.message}
         </span>
       )}
     </span>

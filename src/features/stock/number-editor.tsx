@@ -1,27 +1,28 @@
 'use client'
 
 import { useState } from 'react'
-import type { StockAnswer } from '@/server/stock/stock-actions'
+import type { Action } from '@/core/answer'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
-import { useStockAction } from './use-stock-action'
+import { useAction } from '@/ui/use-action'
 
-type Props = {
+type Props<Input> = {
   /** What the button says while nothing is typed, and what it is to somebody who only hears it. */
   words: string
   label: string
   /** The field’s own name. */
   field: string
   initial?: string
-  onKeep: (value: number) => Promise<StockAnswer>
+  action: Action<Input, null>
+  input: (value: number) => Input
 }
 
 /** A figure that is changed in its place: a quiet button, then a field, then kept or left. */
-export function NumberEditor({ words, label, field, initial = '', onKeep }: Props) {
+export function NumberEditor<Input>({ words, label, field, initial = '', action, input }: Props<Input>) {
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState(initial)
-  const { run, pending, refused } = useStockAction()
+  const { run, pending, refusal } = useAction()
   if (!open)
     return (
       <Button look="quiet" aria-label={label} onClick={() => setOpen(true)}>
@@ -30,7 +31,7 @@ export function NumberEditor({ words, label, field, initial = '', onKeep }: Prop
     )
   return (
     <span className="inline-flex items-end gap-2 text-left">
-      <Field label={field} {...(refused ? { error: refused.message } : {})}>
+      <Field label={field} {...(refusal ? { error: refusal.message } : {})}>
         <input
           className="field w-28"
           inputMode="decimal"
@@ -39,15 +40,7 @@ export function NumberEditor({ words, label, field, initial = '', onKeep }: Prop
           onChange={({ target }) => setTyped(target.value)}
         />
       </Field>
-      <Button
-        disabled={pending}
-        onClick={() =>
-          run(
-            () => onKeep(typedNumber(typed)),
-            () => setOpen(false),
-          )
-        }
-      >
+      <Button disabled={pending} onClick={() => run(action, input(typedNumber(typed)), () => setOpen(false))}>
         Keep
       </Button>
       <Button look="outline" onClick={() => setOpen(false)}>

@@ -11,7 +11,8 @@ export function OrderPoint({ productId, name, ml }: { productId: string; name: s
       label={`${ml > 0 ? `Order below ${ml} ml` : 'No order point'}, ${name}`}
       field="Order below, ml"
       initial={String(ml)}
-      onKeep={(typed) => setReorder(productId, typed)}
+      action={setReorder}
+      input={(typed) => ({ productId, ml: typed })}
     />
   )
 }

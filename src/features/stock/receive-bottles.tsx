@@ -6,7 +6,7 @@ import { receiveBottles } from '@/server/stock/stock-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
-import { useStockAction } from './use-stock-action'
+import { useAction } from '@/ui/use-action'
 
 /** Bottles that have come in. */
 export function ReceiveBottles({
@@ -16,7 +16,7 @@ export function ReceiveBottles({
 }) {
   const [productId, setProductId] = useState('')
   const [typed, setTyped] = useState({ lot: '', ml: '', count: '1' })
-  const { run, pending, errorAt, refused } = useStockAction()
+  const { run, pending, errorAt, refusal } = useAction()
   const choose = (id: string) => {
     setProductId(id)
     const ml = products.find((product) => product.id === id)?.bottleMl
@@ -24,13 +24,13 @@ export function ReceiveBottles({
   }
   const keep = () =>
     run(
-      () =>
-        receiveBottles({
-          productId,
-          lot: typed.lot,
-          ml: typedNumber(typed.ml),
-          count: typedNumber(typed.count),
-        }),
+      receiveBottles,
+      {
+        productId,
+        lot: typed.lot,
+        ml: typedNumber(typed.ml),
+        count: typedNumber(typed.count),
+      },
       () => setTyped({ ...typed, lot: '', count: '1' }),
     )
   const text = (field: keyof typeof typed, label: string, width: string) => (
@@ -69,9 +69,9 @@ export function ReceiveBottles({
           Put on the shelf
         </Button>
       </div>
-      {refused?.field === '' && (
+      {refusal?.field === '' && (
         <p role="alert" className="mt-2 font-semibold text-copper">
-          {refused.message}
+          {refusal.message}
         </p>
       )}
     </section>

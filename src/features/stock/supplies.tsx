@@ -6,8 +6,8 @@ import { addSet, countSet, renewSet, washSet } from '@/server/stock/stock-action
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { NumberEditor } from './number-editor'
-import { useStockAction } from './use-stock-action'
 
 const KIND_WORDS: Record<SupplyKind, string> = { pad: 'Pads', towel: 'Towels' }
 const STATE_WORDS: Record<SupplyState, string> = {
@@ -19,7 +19,7 @@ const STATE_WORDS: Record<SupplyState, string> = {
 
 /** Pads and towels by set: clean, dirty, and how often they were washed. */
 export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
-  const { run, pending, refused } = useStockAction()
+  const { run, pending, refusal } = useAction()
   return (
     <section className="mt-8" aria-label="Pads and towels">
       <h2 className="mb-2 text-xl">Pads and towels</h2>
@@ -52,18 +52,19 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
                     <Button
                       look="quiet"
                       disabled={pending || supply.dirty === 0}
-                      onClick={() => run(() => washSet(supply.id))}
+                      onClick={() => run(washSet, { id: supply.id })}
                     >
                       Washed
                     </Button>
-                    <Button look="quiet" disabled={pending} onClick={() => run(() => renewSet(supply.id))}>
+                    <Button look="quiet" disabled={pending} onClick={() => run(renewSet, { id: supply.id })}>
                       Replaced
                     </Button>
                     <NumberEditor
                       words="Count"
                       label={`Count ${supply.name}`}
                       field="Pieces"
-                      onKeep={(clean) => countSet(supply.id, clean)}
+                      action={countSet}
+                      input={(clean) => ({ id: supply.id, clean })}
                     />
                   </td>
                 </tr>
@@ -72,9 +73,9 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
           </tbody>
         </table>
       )}
-      {refused && (
+      {refusal && (
         <p role="alert" className="mt-2 font-semibold text-copper">
-          {refused.message}
+          {refusal.message}
         </p>
       )}
       <NewSet />
@@ -85,7 +86,7 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
 function NewSet() {
   const [kind, setKind] = useState<SupplyKind>('towel')
   const [typed, setTyped] = useState({ name: '', count: '', reorderAt: '' })
-  const { run, pending, errorAt } = useStockAction()
+  const { run, pending, errorAt } = useAction()
   const text = (field: keyof typeof typed, label: string) => (
     <Field label={label} {...errorAt(field)}>
       <input
@@ -120,13 +121,13 @@ function NewSet() {
         disabled={pending}
         onClick={() =>
           run(
-            () =>
-              addSet({
-                kind,
-                name: typed.name,
-                count: typedNumber(typed.count),
-                reorderAt: typedNumber(typed.reorderAt),
-              }),
+            addSet,
+            {
+              kind,
+              name: typed.name,
+              count: typedNumber(typed.count),
+              reorderAt: typedNumber(typed.reorderAt),
+            },
             () => setTyped({ name: '', count: '', reorderAt: '' }),
           )
         }

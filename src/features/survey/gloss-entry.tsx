@@ -1,6 +1,7 @@
 'use client'
 
 import { type KeyboardEvent, useState } from 'react'
+import type { Answer } from '@/core/answer'
 import { GLOSS_MAX_GU, glossWord, mean } from '@/core/survey'
 import { Button } from '@/ui/button'
 
@@ -11,7 +12,7 @@ type Props = {
   readOnly: boolean
   onGloss: (values: number[]) => void
   onClarity: (value: number) => void
-  onMeter: () => Promise<number[]>
+  onMeter: () => Promise<Answer<number[]>>
 }
 
 /** Gloss at 60° from the meter or the keyboard, and how sharp a lamp's edge stands in the paint, 0–10. */
@@ -30,10 +31,12 @@ export function GlossEntry({ panelName, gloss, clarity, readOnly, onGloss, onCla
   }
   const ask = async () => {
     setAsking(true)
-    const values = await onMeter().catch(() => undefined)
+    const answer = await onMeter()
     setAsking(false)
-    if (values) onGloss([...gloss, ...values])
-    else setError('The meter does not answer. Set it on the panel and ask again, or type its reading.')
+    if (answer.ok) onGloss([...gloss, ...answer.value])
+    else if (answer.code === 'unreached')
+      setError('The meter does not answer. Set it on the panel and ask again, or type its reading.')
+    else setError(answer.message)
   }
   return (
     <section className="mt-3 border-t border-line pt-3" aria-label={`Gloss of ${panelName.toLowerCase()}`}>

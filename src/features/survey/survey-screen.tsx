@@ -20,6 +20,7 @@ import type { StoredSurvey } from '@/server/survey/survey-store'
 import type { EarlierVisit } from '@/server/vehicles/earlier-visits'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
+import { reach } from '@/ui/use-action'
 import { DefectEditor } from './defect-editor'
 import { Distribution } from './distribution'
 import { GaugeNotes } from './gauge-notes'
@@ -241,7 +242,7 @@ export function SurveyScreen(props: Props) {
                 gloss={measured.gloss[selected] ?? []}
                 clarity={measured.clarity[selected]}
                 readOnly={!open}
-                onMeter={() => readGloss(jobId, selected, phase)}
+                onMeter={() => reach(readGloss({ jobId, panel: selected, phase }))}
                 onGloss={(values) =>
                   change((before) => ({
                     ...before,

@@ -5,6 +5,7 @@ import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
 import type { StoredSurvey } from '@/server/survey/survey-store'
 import { holdLinks } from '@/ui/patient-link'
+import { act } from '@/ui/use-action'
 
 export type SaveState =
   | { kind: 'kept'; merged: string[] }
@@ -47,23 +48,17 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       dirty.current = false
       setState({ kind: 'keeping' })
       const sent = latest.current
-      const answer = await keepSurvey(jobId, version.current, sent).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message:
-              'The server does not answer. What you typed stays here; it is sent with the next change.',
-          }) as const,
-      )
+      const told = await act(keepSurvey, { jobId, version: version.current, record: sent })
+      if (!told.ok) {
+        setState({ kind: 'refused', message: told.message })
+        break
+      }
+      const answer = told.value
       if (answer.kind === 'saved') {
         version.current = answer.version
         base.current = sent
         setState({ kind: 'kept', merged })
         continue
-      }
-      if (answer.kind === 'refused') {
-        setState(answer)
-        break
       }
       const merge = mergeSurveys(base.current, latest.current, recordOf(answer.current))
       if (merge.conflicts.length > 0) {

@@ -1,31 +1,25 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import { readBrought } from '@/server/vehicles/history-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useAction } from '@/ui/use-action'
 
 /** A car that comes with a history another shop has written: the file is read, and the car is known here. */
 export function BringHistory() {
   const router = useRouter()
   const [owner, setOwner] = useState('')
   const [file, setFile] = useState<File>()
-  const [message, setMessage] = useState<string>()
-  const [pending, startTransition] = useTransition()
-  const read = () =>
-    startTransition(async () => {
-      if (!file) return setMessage('Choose the history file that came with the car.')
-      const form = new FormData()
-      form.set('file', file)
-      form.set('owner', owner)
-      const answer = await readBrought(form).catch(() => ({
-        kind: 'refused' as const,
-        message: 'The server does not answer. Nothing was read; try again.',
-      }))
-      if (answer.kind === 'refused') return setMessage(answer.message)
-      router.push(`/vehicles/${answer.vehicleId}/history`)
-    })
+  const [isMissing, setIsMissing] = useState(false)
+  const { run, pending, refusal } = useAction()
+  const message = isMissing ? 'Choose the history file that came with the car.' : refusal?.message
+  const read = () => {
+    setIsMissing(!file)
+    if (file)
+      run(readBrought, { file, owner }, ({ vehicleId }) => router.push(`/vehicles/${vehicleId}/history`))
+  }
   return (
     <details className="mt-8">
       <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">

@@ -3,19 +3,18 @@
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
 import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/messages'
-import { saveContact, type TypedContact } from '@/server/messages/message-actions'
+import { saveContact } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { useMessageAction } from '../aftercare/use-message-action'
+import { useAction } from '@/ui/use-action'
 
 /** How an owner is reached, in which language, and whether they may be reminded. */
 export function ContactForm({ customer }: { customer: Customer }) {
   const { phone, email, mayRemind, language, writeBy } = customer
-  const [typed, setTyped] = useState<TypedContact>({ phone, email, mayRemind, language, writeBy })
-  const { run, pending, answer, refusal } = useMessageAction()
-  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
-  const change = (changed: Partial<TypedContact>) => setTyped({ ...typed, ...changed })
+  const [typed, setTyped] = useState({ phone, email, mayRemind, language, writeBy })
+  const { run, pending, refusal, isDone, errorAt: error } = useAction()
+  const change = (changed: Partial<typeof typed>) => setTyped({ ...typed, ...changed })
   return (
     <div className="mt-2 space-y-3">
       <Field label="Telephone" {...error('phone')}>
@@ -56,10 +55,19 @@ export function ContactForm({ customer }: { customer: Customer }) {
         onChange={(value) => change({ writeBy: value })}
       />
       <div className="flex items-center gap-3">
-        <Button look="outline" disabled={pending} onClick={() => run(() => saveContact(customer.id, typed))}>
+        <Button
+          look="outline"
+          disabled={pending}
+          onClick={() => run(saveContact, { customerId: customer.id, ...typed })}
+        >
           Keep it
         </Button>
-        {answer?.kind === 'done' && <p role="status">Kept.</p>}
+        {isDone && <p role="status">Kept.</p>}
+        {refusal && !['phone', 'email'].includes(refusal.field) && (
+          <p role="alert" className="text-copper">
+            {refusal.message}
+          </p>
+        )}
       </div>
     </div>
   )

@@ -19,7 +19,8 @@ export function OwnerPages({ vehicleId, ...shown }: Props) {
         {...shown}
         label="A new private page"
         testId="owner-page"
-        make={() => makePage(vehicleId)}
+        subject={{ vehicleId }}
+        make={makePage}
         takeBack={closePage}
       />
     </div>

@@ -6,6 +6,7 @@ import { tellRemoval } from '@/server/vehicles/ledger-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 
 const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
 
@@ -13,33 +14,28 @@ const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
 export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: readonly Panel[] }) {
   const [chosen, setChosen] = useState<readonly string[]>([])
   const [typed, setTyped] = useState(BLANK)
-  const [refusal, setRefusal] = useState<{ field?: string; message: string }>()
-  const [written, setWritten] = useState(false)
+  const { run, pending, refusal, isDone, clear } = useAction()
   const error = (field: string) => (refusal?.field === field ? refusal.message : undefined)
   const type = (field: keyof typeof BLANK) => (event: { target: { value: string } }) => {
     setTyped({ ...typed, [field]: event.target.value })
-    setWritten(false)
+    clear()
   }
-  const keep = async () => {
-    const answer = await tellRemoval(vehicleId, {
-      panels: chosen,
-      day: typed.day,
-      removedUm: typedNumber(typed.removedUm),
-      uncertaintyUm: typedNumber(typed.uncertaintyUm),
-      note: typed.note,
-    }).catch(
-      () =>
-        ({
-          kind: 'refused',
-          message: 'The server does not answer. What you typed stays; try again.',
-        }) as const,
+  const keep = () =>
+    run(
+      tellRemoval,
+      {
+        vehicleId,
+        panels: [...chosen],
+        day: typed.day,
+        removedUm: typedNumber(typed.removedUm),
+        uncertaintyUm: typedNumber(typed.uncertaintyUm),
+        note: typed.note,
+      },
+      () => {
+        setChosen([])
+        setTyped(BLANK)
+      },
     )
-    setRefusal(answer.kind === 'refused' ? answer : undefined)
-    if (answer.kind === 'refused') return
-    setWritten(true)
-    setChosen([])
-    setTyped(BLANK)
-  }
   return (
     <details className="mt-4">
       <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
@@ -94,9 +90,11 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: rea
           <input className="field" value={typed.note} onChange={type('note')} />
         </Field>
         <div className="flex items-center gap-3">
-          <Button onClick={() => void keep()}>Write it into the ledger</Button>
-          {written && <p role="status">Written. It counts from now on.</p>}
-          {refusal && !refusal.field && (
+          <Button disabled={pending} onClick={keep}>
+            Write it into the ledger
+          </Button>
+          {isDone && <p role="status">Written. It counts from now on.</p>}
+          {refusal?.field === '' && (
             <p role="alert" className="text-copper">
               {refusal.message}
             </p>

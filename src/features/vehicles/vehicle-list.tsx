@@ -7,6 +7,7 @@ import { findVehicles } from '@/server/intake/known-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
+import { reach } from '@/ui/use-action'
 import { BringHistory } from './bring-history'
 
 type Page = { known: readonly KnownVehicle[]; more: boolean }
@@ -20,16 +21,14 @@ export function VehicleList({ first }: { first: Page }) {
   const asked = useRef(0)
   const ask = async (typed: string, page: number) => {
     const turn = ++asked.current
-    const answer = await findVehicles(typed, page).catch(() => undefined)
+    const answer = await reach(findVehicles({ query: typed, page }))
     // An answer that comes after a later question is no longer wanted.
     if (turn !== asked.current) return
-    setFault(answer === undefined)
-    if (!answer) return
+    setFault(!answer.ok)
+    if (!answer.ok) return
+    const { known, more } = answer.value
     setPages(page + 1)
-    setShown((before) => ({
-      known: page === 0 ? answer.known : [...before.known, ...answer.known],
-      more: answer.more,
-    }))
+    setShown((before) => ({ known: page === 0 ? known : [...before.known, ...known], more }))
   }
   return (
     <div className="mx-auto max-w-5xl p-5">
@@ -44,6 +43,7 @@ export function VehicleList({ first }: { first: Page }) {
               type="search"
               className="field"
               autoComplete="off"
+              maxLength={100}
               value={query}
               onChange={(event) => {
                 setQuery(event.target.value)

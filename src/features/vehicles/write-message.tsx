@@ -16,7 +16,8 @@ import { writeToOwner } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { useMessageAction } from '../aftercare/use-message-action'
+import { freshKey } from '@/ui/fresh-key'
+import { useAction } from '@/ui/use-action'
 
 type Props = {
   customer: Customer
@@ -46,12 +47,11 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
     return { subject: fill(subject), text: fill(text) }
   }
   const first: ByHand = failed.length > 0 ? 'panel-failed' : 'words'
-  const [id, setId] = useState(() => crypto.randomUUID())
+  const [id, setId] = useState(() => freshKey())
   const [occasion, setOccasion] = useState<ByHand>(first)
   const [typed, setTyped] = useState(() => begun(first))
-  const { run, pending, answer, refusal } = useMessageAction()
+  const { run, pending, refusal, isDone, errorAt: error } = useAction()
   const route = routeFor(customer, occasion as Occasion)
-  const error = (field: string) => (refusal?.field === field ? { error: refusal.message } : {})
   const start = (chosen: ByHand) => {
     setOccasion(chosen)
     setTyped(begun(chosen))
@@ -90,13 +90,10 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
         <Button
           disabled={pending}
           onClick={() =>
-            run(
-              () => writeToOwner({ id, vehicleId, occasion, ...typed }),
-              () => {
-                setId(crypto.randomUUID())
-                start('words')
-              },
-            )
+            run(writeToOwner, { id, vehicleId, occasion, ...typed }, () => {
+              setId(freshKey())
+              start('words')
+            })
           }
         >
           {pending ? 'Putting it there …' : 'Into the queue'}
@@ -105,9 +102,7 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
           {CHANNEL_NAME[route.channel]} to {route.address}, {LANGUAGE_NAME[customer.language]}
         </span>
       </div>
-      {answer?.kind === 'done' && (
-        <p role="status">It is in the queue and goes as soon as nobody is disturbed by it.</p>
-      )}
+      {isDone && <p role="status">It is in the queue and goes as soon as nobody is disturbed by it.</p>}
       {refusal && refusal.field === '' && (
         <p role="alert" className="font-semibold text-copper">
           {refusal.message}

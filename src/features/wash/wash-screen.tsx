@@ -23,6 +23,7 @@ import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { holdLinks } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
+import { act } from '@/ui/use-action'
 import { WashSteps } from './wash-steps'
 
 type Props = {
@@ -61,15 +62,9 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
   const change = (next: WashFindings) => {
     setFindings(next)
     queue.current = queue.current.then(async () => {
-      const answer = await keepWash(jobId, version.current, next).catch(
-        () =>
-          ({
-            kind: 'refused',
-            message: 'The server does not answer. It is sent with the next change.',
-          }) as const,
-      )
-      if (answer.kind === 'saved') version.current = answer.version
-      setMessage(answer.kind === 'refused' ? answer.message : undefined)
+      const answer = await act(keepWash, { jobId, version: version.current, findings: next })
+      if (answer.ok) version.current = answer.value.version
+      setMessage(answer.ok ? undefined : answer.message)
     })
     holdLinks(queue.current)
   }

@@ -7,6 +7,7 @@ import { waysOfPanel } from '@/server/survey/way-actions'
 import type { PanelWay } from '@/server/survey/ways'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { reach } from '@/ui/use-action'
 
 /** Another process for one panel, within what its paint can spare, with the reason for the change. */
 export function AnotherProcess({
@@ -27,7 +28,8 @@ export function AnotherProcess({
   const [wrong, setWrong] = useState<{ process?: string; reason?: string }>({})
   const look = async () => {
     setWays(undefined)
-    setWays(await waysOfPanel(job, panel.id).catch(() => []))
+    const answer = await reach(waysOfPanel({ jobId: job, panel: panel.id }))
+    setWays(answer.ok ? answer.value : [])
   }
   const take = () => {
     const faults = {

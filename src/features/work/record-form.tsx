@@ -1,12 +1,13 @@
 'use client'
 
-import { useState, useTransition } from 'react'
+import { useState } from 'react'
 import type { PlannedOperation } from '@/core/offer'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
-import { finishOperation, type WorkAnswer } from '@/server/work/work-actions'
+import { finishOperation } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
+import { useAction } from '@/ui/use-action'
 import { clock } from '@/ui/when'
 import type { Card } from './use-card'
 
@@ -39,26 +40,13 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
     rhPercent: climate?.rhPercent.toFixed(0) ?? '',
     panelC: climate?.panelC.toFixed(1) ?? '',
   })
-  const [answer, setAnswer] = useState<WorkAnswer>()
-  const [pending, startTransition] = useTransition()
-  const errorAt = (field: string) =>
-    answer?.kind === 'refused' && answer.field === field ? answer.message : undefined
+  const { run, pending, refusal } = useAction()
+  const at = refusal?.field.split('.').at(-1) ?? ''
+  const errorAt = (field: string) => (at === field ? refusal?.message : undefined)
   const knownFields = ['by', 'startedAt', 'endedAt', ...Object.keys(layer)]
-  const general =
-    answer?.kind === 'refused' && !knownFields.includes(answer.field ?? '') ? answer.message : undefined
-  const send = (action: () => Promise<WorkAnswer>) =>
-    startTransition(async () =>
-      setAnswer(
-        await action().catch(
-          (): WorkAnswer => ({
-            kind: 'refused',
-            message: 'The server does not answer. Nothing is lost here; try again.',
-          }),
-        ),
-      ),
-    )
+  const general = knownFields.includes(at) ? undefined : refusal?.message
   const finish = () =>
-    finishOperation({
+    run(finishOperation, {
       jobId,
       operationId: operation.id,
       startedAt: fromLocalText(zone, from),
@@ -67,7 +55,7 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
       ...(operation.kind === 'layer'
         ? {
             layer: {
-              productId: operation.productId,
+              productId: operation.productId ?? '',
               lot: layer.lot,
               airC: typedNumber(layer.airC),
               rhPercent: typedNumber(layer.rhPercent),
@@ -129,7 +117,7 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
           {general}
         </p>
       )}
-      <Button className="mt-5 min-h-14 px-8 text-lg" disabled={pending} onClick={() => send(finish)}>
+      <Button className="mt-5 min-h-14 px-8 text-lg" disabled={pending} onClick={finish}>
         Record it
       </Button>
     </div>

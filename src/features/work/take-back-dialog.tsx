@@ -1,9 +1,9 @@
 'use client'
 
 import { AlertDialog } from 'radix-ui'
-import { useState, useTransition } from 'react'
 import { takeOperationBack } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
 
 /** Asks once, and takes a tick back. */
 export function TakeBackDialog({
@@ -17,14 +17,8 @@ export function TakeBackDialog({
   title: string
   onClosed: () => void
 }) {
-  const [message, setMessage] = useState<string>()
-  const [pending, startTransition] = useTransition()
-  const take = () =>
-    startTransition(async () => {
-      const answer = await takeOperationBack(jobId, operationId)
-      if (answer.kind === 'done') onClosed()
-      else setMessage(answer.message)
-    })
+  const { run, pending, refusal } = useAction()
+  const take = () => run(takeOperationBack, { jobId, operationId }, onClosed)
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && onClosed()}>
       <AlertDialog.Portal>
@@ -35,9 +29,9 @@ export function TakeBackDialog({
             Its times{title.startsWith('Layer') ? ', lot and climate' : ''} are removed from the card, and the
             rest is planned again.
           </AlertDialog.Description>
-          {message && (
+          {refusal && (
             <p role="alert" className="mb-3 text-copper">
-              {message}
+              {refusal.message}
             </p>
           )}
           <div className="flex gap-3">

@@ -2,14 +2,19 @@
 export const ROLES = ['manager', 'technician', 'owner'] as const
 export type Role = (typeof ROLES)[number]
 
-/** `desk`: what the manager decides. `floor`: what is done in the shop, by whoever works there. */
-export const AUDIENCES = { desk: ['manager'], floor: ['manager', 'technician'] } as const
+/**
+ * `desk`: what the manager decides. `floor`: what is done in the shop, by whoever works there. `owner`: what the owner of a car
+ * may do from the page they were given.
+ */
+export const AUDIENCES = { desk: ['manager'], floor: ['manager', 'technician'], owner: ['owner'] } as const
 export type Audience = keyof typeof AUDIENCES
 
 export type Caller = { role: string; device?: string }
 
 export const SHOP_FLOOR: Caller = { role: 'manager' }
+export const OWNER: Caller = { role: 'owner' }
 
 export function mayDo(caller: Caller, audience: Audience): boolean {
-  return AUDIENCES[audience].some((role) => role === caller.role)
+  const roles: readonly string[] = AUDIENCES[audience]
+  return roles.includes(caller.role)
 }

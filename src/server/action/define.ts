@@ -1,6 +1,6 @@
 import { revalidatePath } from 'next/cache'
 import { headers } from 'next/headers'
-import { z } from 'zod'
+import type { z } from 'zod'
 import { type Action, type Answer, refuse } from '@/core/answer'
 import type { Instant } from '@/core/time'
 import { now } from '../clock'
@@ -18,8 +18,8 @@ async function callerNow(): Promise<Caller> {
 }
 
 /** An action that writes. In a file of server functions it is exported as it is. */
-export function defineAction<Schema extends z.ZodType, Value>(
-  definition: ActionDefinition<Schema, Value>,
+export function defineAction<Schema extends z.ZodType, Value, Prepared = undefined>(
+  definition: ActionDefinition<Schema, Value, Prepared>,
 ): Action<z.input<Schema>, Value> {
   return async (call) => {
     const answer = await perform(await writer(), definition, call, { caller: await callerNow(), at: now() })
@@ -35,7 +35,10 @@ export type ReadDefinition<Schema extends z.ZodType, Value> = {
   name: string
   who: Audience
   input: Schema
-  read: (asking: { db: Awaited<ReturnType<typeof database>>; at: Instant }, input: z.output<Schema>) => Promise<Answer<Value>>
+  read: (
+    asking: { db: Awaited<ReturnType<typeof database>>; at: Instant },
+    input: z.output<Schema>,
+  ) => Promise<Answer<Value>>
 }
 
 /** A question a page asks without writing anything: it has no key, and is in no journal. */
@@ -46,7 +49,8 @@ export function defineReadAction<Schema extends z.ZodType, Value>({
   read,
 }: ReadDefinition<Schema, Value>): (asked: z.input<Schema>) => Promise<Answer<Value>> {
   return async (asked) => {
-    if (!mayDo(await callerNow(), who)) return refuse('not-for-you', 'This is not for you to see. Ask the manager.')
+    if (!mayDo(await callerNow(), who))
+      return refuse('not-for-you', 'This is not for you to see. Ask the manager.')
     try {
       const checked = input.safeParse(asked)
       if (!checked.success) {

@@ -34,7 +34,10 @@ export async function answeredBefore(
   if (!row) return undefined
   if (row.action !== action || row.input_hash !== hashOf(input)) return keyUsed()
   if (row.secret === 1)
-    return refuse('shown-once', 'This was done, and what it gave is shown only once. Do it again for a new one.')
+    return refuse(
+      'shown-once',
+      'This was done, and what it gave is shown only once. Do it again for a new one.',
+    )
   return JSON.parse(row.answer) as Answer<unknown>
 }
 

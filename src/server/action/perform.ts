@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { type Answer, type Call, type Refusal, refuse } from '@/core/answer'
+import { type Answer, type Refusal, refuse } from '@/core/answer'
 import type { Instant } from '@/core/time'
 import { faultFacts, log } from '../log'
 import { askToPlan } from '../planning/plan-requests'
@@ -16,7 +16,7 @@ export type Doing = {
   replan: (cause: string, jobs?: readonly string[]) => Promise<void>
 }
 
-export type ActionDefinition<Schema extends z.ZodType, Value> = {
+export type ActionDefinition<Schema extends z.ZodType, Value, Prepared = undefined> = {
   /** Subject and deed, as in `handover.record-payment`. It stands in the journal: never reuse one. */
   name: string
   who: Audience
@@ -25,8 +25,15 @@ export type ActionDefinition<Schema extends z.ZodType, Value> = {
   secret?: boolean
   /** Longer inputs are refused unread, characters of JSON. */
   mostInput?: number
-  write: (doing: Doing, input: z.output<Schema>) => Promise<Answer<Value>>
+  /** What takes long and writes nothing is worked out before the transaction; `write` checks that it still holds. */
+  prepare?: (asking: { db: Knex; at: Instant }, input: z.output<Schema>) => Promise<Prepared>
+  write: (doing: Doing, input: z.output<Schema>, prepared: Prepared) => Promise<Answer<Value>>
 }
+
+/** An action that is not called from a page but from a route of its own: it is given to `perform` there. */
+export const defineWrite = <Schema extends z.ZodType, Value, Prepared = undefined>(
+  definition: ActionDefinition<Schema, Value, Prepared>,
+): ActionDefinition<Schema, Value, Prepared> => definition
 
 /** Enough for any form; what needs more says so. */
 const MOST_INPUT = 100_000
@@ -45,11 +52,12 @@ const inputRefusal = ({ issues: [issue] }: z.ZodError): Refusal =>
 
 /** Reads what was sent; keys are checked before what they are keys of. */
 function readCall<Schema extends z.ZodType>(
-  { input, mostInput = MOST_INPUT }: Pick<ActionDefinition<Schema, unknown>, 'input' | 'mostInput'>,
+  { input, mostInput = MOST_INPUT }: { input: Schema; mostInput?: number | undefined },
   call: unknown,
 ): { ok: true; key: string; input: z.output<Schema>; raw: unknown } | Refusal {
   const sent = z.strictObject({ key: keySchema, input: z.unknown() }).safeParse(call)
-  if (!sent.success) return refuse('input', 'What was sent has no mark of its own. Reload the page and do it again.')
+  if (!sent.success)
+    return refuse('input', 'What was sent has no mark of its own. Reload the page and do it again.')
   if ((JSON.stringify(sent.data.input) ?? '').length > mostInput)
     return refuse('input', 'That is far more than this can be. Shorten it and do it again.')
   const read = input.safeParse(sent.data.input)
@@ -62,9 +70,9 @@ function readCall<Schema extends z.ZodType>(
  * Does an action once: whatever its key was answered before is answered again. It writes, enters itself in the journal and asks
  * for a plan in one transaction, or does nothing. Never throws: a fault of the shop's own is an answer too.
  */
-export async function perform<Schema extends z.ZodType, Value>(
+export async function perform<Schema extends z.ZodType, Value, Prepared = undefined>(
   db: Knex,
-  definition: ActionDefinition<Schema, Value>,
+  definition: ActionDefinition<Schema, Value, Prepared>,
   call: unknown,
   { caller, at }: { caller: Caller; at: Instant },
 ): Promise<Answer<Value>> {
@@ -79,14 +87,15 @@ export async function perform<Schema extends z.ZodType, Value>(
   return answer
 }
 
-async function tryToDo<Schema extends z.ZodType, Value>(
+async function tryToDo<Schema extends z.ZodType, Value, Prepared>(
   db: Knex,
-  definition: ActionDefinition<Schema, Value>,
+  definition: ActionDefinition<Schema, Value, Prepared>,
   call: unknown,
   caller: Caller,
   at: Instant,
 ): Promise<Answer<Value>> {
-  if (!mayDo(caller, definition.who)) return refuse('not-for-you', 'This is not for you to do. Ask the manager.')
+  if (!mayDo(caller, definition.who))
+    return refuse('not-for-you', 'This is not for you to do. Ask the manager.')
   try {
     const read = readCall(definition, call)
     if (!read.ok) return read
@@ -97,20 +106,29 @@ async function tryToDo<Schema extends z.ZodType, Value>(
   }
 }
 
-async function doOnce<Schema extends z.ZodType, Value>(
+async function doOnce<Schema extends z.ZodType, Value, Prepared>(
   db: Knex,
-  { name: action, write, secret = false }: ActionDefinition<Schema, Value>,
+  { name: action, prepare, write, secret = false }: ActionDefinition<Schema, Value, Prepared>,
   { key, input, raw }: { key: string; input: z.output<Schema>; raw: unknown },
   caller: Caller,
   at: Instant,
 ): Promise<Answer<Value>> {
   try {
+    const earlier = prepare && (await answeredBefore(db, { key, action, input: raw }))
+    if (earlier) return earlier as Answer<Value>
+    const prepared = (await prepare?.({ db, at }, input)) as Prepared
     return await db.transaction(async (trx) => {
       const before = await answeredBefore(trx, { key, action, input: raw })
       if (before) return before as Answer<Value>
       const answer = await write(
-        { trx, at, caller, replan: (cause, jobs) => askToPlan(trx, { cause, at, ...(jobs ? { jobs } : {}) }) },
+        {
+          trx,
+          at,
+          caller,
+          replan: (cause, jobs) => askToPlan(trx, { cause, at, ...(jobs ? { jobs } : {}) }),
+        },
         input,
+        prepared,
       )
       if (!answer.ok) throw new Undone(answer)
       await writeEntry(trx, { key, action, caller, at, input: raw, answer, secret })
@@ -121,5 +139,3 @@ async function doOnce<Schema extends z.ZodType, Value>(
     throw error
   }
 }
-
-export type { Call }

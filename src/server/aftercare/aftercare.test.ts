@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -13,6 +14,8 @@ import type { Job } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, instantOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf, type Vehicle } from '@/core/vehicle'
+import { OWNER } from '../action/caller'
+import { perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
 import { jobOnFloor, loadFloor } from '../floor/floor'
 import { findJob, handOver } from '../floor/job-store'
@@ -388,15 +391,17 @@ describe('the owner’s page', () => {
     await db('vehicles').where({ id: car.id }).update({ customer_id: owner })
   })
   test('a wish needs a link that is open, a day that is to come, and is taken once', async () => {
-    const wish = async (with_: string, day: string) =>
-      (await askForVisit(db, with_, day, ' Soon, please ', NOW)).kind
+    const wish = async (token: string, fromDay: string) => {
+      const call = { key: randomUUID(), input: { token, fromDay, words: ' Soon, please ' } }
+      return (await perform(db, askForVisit, call, { caller: OWNER, at: NOW })).ok
+    }
     const fresh = (await makeOwnerLink(db, other.id, NOW, plusMinutes(NOW, 1440)))!
-    expect(await wish('x'.repeat(24), '2027-02-01')).toBe('refused')
-    expect(await wish(fresh, '2027-01-12')).toBe('refused')
-    expect(await wish(fresh, '2029-01-12')).toBe('refused')
-    expect(await wish(fresh, 'soon')).toBe('refused')
-    expect(await wish(fresh, '2027-02-01')).toBe('done')
-    expect(await wish(fresh, '2027-02-01')).toBe('refused')
+    expect(await wish('x'.repeat(24), '2027-02-01')).toBe(false)
+    expect(await wish(fresh, '2027-01-12')).toBe(false)
+    expect(await wish(fresh, '2029-01-12')).toBe(false)
+    expect(await wish(fresh, 'soon')).toBe(false)
+    expect(await wish(fresh, '2027-02-01')).toBe(true)
+    expect(await wish(fresh, '2027-02-01')).toBe(false)
     expect(await openWishes(db, other.id)).toMatchObject([{ words: 'Soon, please', fromDay: '2027-02-01' }])
   })
   test('no table holds what a link is made of', async () => {

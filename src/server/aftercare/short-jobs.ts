@@ -4,19 +4,22 @@ import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
 import type { Job, JobKind } from '@/core/job'
 import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/offer'
 import type { Floor } from '@/core/planning'
+import type { PlacedOperation } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
 import { atLocal, dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
 import { paintedAreaM2, panelsOf, type Vehicle } from '@/core/vehicle'
 import { loadFloor } from '../floor/floor'
 import { addShortJob, findJob } from '../floor/job-store'
-import { replan } from '../planning/planning'
+import { publishFor } from '../planning/plan-store'
 import { writeAgreement } from '../quotes/agreement-store'
 import { whenForPlan } from '../quotes/offers'
+import { loadShop } from '../shop/shop-store'
 import { loadSurvey } from '../survey/survey-store'
 import { loadLedger } from '../vehicles/ledger-store'
 import { findKnown } from '../vehicles/vehicle-store'
 import { answerWishes } from './look-store'
+import { failing, loadProtection } from './protection'
 
 /** Visits and repairs: what they are, what they cost, and how they come onto the calendar. */
 
@@ -115,6 +118,23 @@ export async function repairOffer(
   return { kind: 'repair', plan, price, coats, polished }
 }
 
+/** What a repair of these panels of the car of a visit would be. */
+export async function repairFor(
+  db: Knex,
+  at: Instant,
+  visitId: string,
+  { panels, onGuarantee }: { panels: readonly string[]; onGuarantee: boolean },
+): Promise<{ offer: ShortOffer; vehicleId: string } | RepairRefusal> {
+  const shop = await loadShop(db)
+  const visit = await findJob(db, visitId)
+  if (!visit) return { message: 'This visit is no longer there. Reload the page.' }
+  const protection = await loadProtection(db, shop, visit.vehicle, at)
+  const found = failing(protection).filter(({ unit }) => panels.includes(unit.id))
+  const layers = found[0]?.unit.layers ?? protection.surfaces[0]?.products ?? []
+  const offer = await repairOffer(db, shop, visit, panels, layers, onGuarantee)
+  return 'message' in offer ? offer : { offer, vehicleId: visit.vehicle.id }
+}
+
 /** Cars come in when the early shift does; on the day itself, from now on. */
 const ARRIVAL_CLOCK = '08:00'
 
@@ -130,10 +150,16 @@ function arrivalOn(floor: Floor, day: LocalDay): Instant {
 /** Stands for a job that is not there yet, for the scheduler to try. */
 const TRIED = 'tried'
 
-function fits(floor: Floor, plan: JobPlan, day: LocalDay): DayOffered | { reasons: string[] } {
+function fits(
+  floor: Floor,
+  plan: JobPlan,
+  day: LocalDay,
+): (DayOffered & { placed: PlacedOperation[] }) | { reasons: string[] } {
   const arriveAt = arrivalOn(floor, day)
   const when = whenForPlan(floor, { id: TRIED, arriveAt }, plan)
-  return when.kind === 'possible' ? { day, arriveAt, collectAt: when.collectAt } : { reasons: when.reasons }
+  return when.kind === 'possible'
+    ? { day, arriveAt, collectAt: when.collectAt, placed: when.placed }
+    : { reasons: when.reasons }
 }
 
 /** The first working days from `from` on which the car could come, if nobody else is moved. */
@@ -149,7 +175,9 @@ export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered
   for (const day of days) {
     if (found.length >= DAYS_OFFERED) break
     const tried = fits(floor, plan, day)
-    if (!('reasons' in tried)) found.push(tried)
+    if ('reasons' in tried) continue
+    const { placed: _, ...offered } = tried
+    found.push(offered)
   }
   return found
 }
@@ -200,10 +228,13 @@ export async function bookShortJob(
       promisedFor: tried.collectAt,
       agreedAt: now,
     })
+    await publishFor(trx, id, tried.placed, {
+      floor,
+      cause: `${SHORT_NAME[offer.kind].toLowerCase()} booked`,
+    })
     if (offer.kind === 'visit') await answerWishes(trx, booking.vehicleId, now)
     return id
   })
-  await replan(db, now, `${SHORT_NAME[offer.kind].toLowerCase()} booked`, new Set([jobId]))
   return { jobId, collectAt: tried.collectAt }
 }
 

@@ -7,7 +7,8 @@ import { plain } from './plain'
 
 const BUSY_TIMEOUT_MS = 5000
 
-export function connect(file: string): Knex {
+/** Opens a database file; `readOnly` refuses every write. One connection, so what is asked of it happens one after the other. */
+export function connect(file: string, { readOnly = false } = {}): Knex {
   return knex({
     client: 'better-sqlite3',
     connection: { filename: file },
@@ -16,10 +17,11 @@ export function connect(file: string): Knex {
       min: 1,
       max: 1,
       afterCreate: (raw: BetterSqlite3.Database, done: (error: Error | null, raw: unknown) => void) => {
+        raw.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`)
         raw.pragma('journal_mode = WAL')
         raw.pragma('synchronous = FULL')
         raw.pragma('foreign_keys = ON')
-        raw.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`)
+        if (readOnly) raw.pragma('query_only = ON')
         raw.function('plain', { deterministic: true }, (text) => plain(String(text ?? '')))
         done(null, raw)
       },
@@ -35,14 +37,27 @@ export async function openDatabase(file: string): Promise<Knex> {
   return db
 }
 
-// Development reloads modules; one connection to one file must survive that.
-const shared = globalThis as unknown as { fernYardDb?: Promise<Knex> }
+type Shared = { writer: Knex; reader: Knex }
 
-/** The shop's database, opened once per process. */
-export function database(): Promise<Knex> {
-  shared.fernYardDb ??= openDatabase(databaseFile()).catch((error) => {
-    delete shared.fernYardDb
-    throw error
-  })
+// Development reloads modules; the connections to one file must survive that.
+const shared = globalThis as unknown as { fernYardDb?: Promise<Shared> }
+
+function connections(): Promise<Shared> {
+  shared.fernYardDb ??= openDatabase(databaseFile())
+    .then((writer) => ({ writer, reader: connect(databaseFile(), { readOnly: true }) }))
+    .catch((error) => {
+      delete shared.fernYardDb
+      throw error
+    })
   return shared.fernYardDb
+}
+
+/** The shop's database to read from. It never waits for what is being written, and sees it once it is committed. */
+export async function database(): Promise<Knex> {
+  return (await connections()).reader
+}
+
+/** The one connection that writes: what is done is done one after the other. */
+export async function writer(): Promise<Knex> {
+  return (await connections()).writer
 }

@@ -1,110 +1,129 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { blindToIt, inspectionItems, PAYMENT_WAYS, withRework } from '@/core/handover'
 import { everyone } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { defineAction } from '../action/define'
+import { id } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
+import { findJob } from '../floor/job-store'
 import { makeJobLink, revokeJobLink } from '../links/job-links'
-import { replan } from '../planning/planning'
 import { changePlan } from '../quotes/agreement-store'
-import { addPayment, takePaymentBack, writeVerdict } from './handover-store'
-
-export type HandoverAnswer = { kind: 'done' } | { kind: 'refused'; field: string; message: string }
-
-const refused = (field: string, message: string): HandoverAnswer => ({ kind: 'refused', field, message })
-
-function refusal(error: z.ZodError): HandoverAnswer {
-  const [issue] = error.issues
-  return refused(String(issue!.path.at(-1) ?? ''), issue!.message)
-}
-
-function done(): HandoverAnswer {
-  revalidatePath('/', 'layout')
-  return { kind: 'done' }
-}
-
-const verdictSchema = z
-  .strictObject({
-    jobId: z.string(),
-    item: z.string(),
-    verdict: z.enum(['good', 'fault']),
-    note: z.string().trim().max(300, 'Keep it under 300 characters.'),
-    clearedPercent: z.int().min(0).max(100).optional(),
-    sentTo: z.string().optional(),
-    by: z.string().min(1, 'Say who looks.'),
-  })
-  .refine(({ verdict, note }) => verdict === 'good' || note.length > 0, {
-    path: ['note'],
-    message: 'Say in a few words what is wrong.',
-  })
+import { handOverJob } from './hand-over'
+import { addPayment, listVerdicts, takePaymentBack, writeVerdict } from './handover-store'
 
 /** Keeps what a second pair of eyes saw; a fault that is sent back becomes a step of its own on the calendar. */
-export async function judgeItem(typed: z.input<typeof verdictSchema>): Promise<HandoverAnswer> {
-  const read = verdictSchema.safeParse(typed)
-  if (!read.success) return refusal(read.error)
-  const { jobId, by, sentTo, ...rest } = read.data
-  const db = await database()
-  const at = now()
-  const floor = await loadFloor(db, at)
-  const entry = floor.jobs.find(({ job }) => job.id === jobId)
-  if (!entry?.live) return refused('', 'There is no agreed work on this car. Load the page again.')
-  if (entry.job.handedOverAt) return refused('', 'The car has gone home. What was seen is kept as it was.')
-  const item = inspectionItems(entry.job.vehicle.shape).find(({ id }) => id === rest.item)
-  if (!item) return refused('', 'This car has no such place. Load the page again.')
-  const people = everyone(floor.shop.setup)
-  if (!people.some(({ id }) => id === by)) return refused('by', 'Say who looks.')
-  const name = people.find(({ id }) => id === by)!.name
-  if (blindToIt(entry.live.plan, entry.live.progress).has(by))
-    return refused('by', `${name} worked on this paint. Somebody else has to look.`)
-  const changed = sentTo ? withRework(entry.live.plan, sentTo, item.name) : undefined
-  if (sentTo && !changed) return refused('sentTo', 'Choose the step it goes back to.')
-  await writeVerdict(db, jobId, { ...rest, by, at, ...(sentTo ? { sentTo } : {}) })
-  if (changed) {
-    await changePlan(db, jobId, changed)
-    await replan(db, at, 'a fault sent back', new Set([jobId]))
-  }
-  return done()
-}
-
-const paymentSchema = z.strictObject({
-  jobId: z.string(),
-  euros: z
-    .number({ error: 'Type the amount as a number, such as 480.50.' })
-    .positive('Type how much came in.')
-    .max(1_000_000, 'That is more than any job here costs.'),
-  way: z.enum(PAYMENT_WAYS),
-  note: z.string().trim().max(120, 'Keep it under 120 characters.'),
+export const judgeItem = defineAction({
+  name: 'handover.judge-item',
+  who: 'floor',
+  input: z
+    .strictObject({
+      jobId: id,
+      item: id,
+      verdict: z.enum(['good', 'fault']),
+      note: z.string().trim().max(300, 'Keep it under 300 characters.'),
+      clearedPercent: z.int().min(0).max(100).optional(),
+      sentTo: id.optional(),
+      by: z.string().min(1, 'Say who looks.').max(80),
+    })
+    .refine(({ verdict, note }) => verdict === 'good' || note.length > 0, {
+      path: ['note'],
+      message: 'Say in a few words what is wrong.',
+    }),
+  write: async ({ trx, at, replan }, { jobId, by, sentTo, ...seen }) => {
+    const floor = await loadFloor(trx, at)
+    const entry = floor.jobs.find(({ job }) => job.id === jobId)
+    if (!entry?.live) return refuse('gone', 'There is no agreed work on this car. Load the page again.')
+    if (entry.job.handedOverAt)
+      return refuse('stale', 'The car has gone home. What was seen is kept as it was.')
+    const item = inspectionItems(entry.job.vehicle.shape).find((each) => each.id === seen.item)
+    if (!item) return refuse('gone', 'This car has no such place. Load the page again.')
+    const person = everyone(floor.shop.setup).find((each) => each.id === by)
+    if (!person) return refuse('input', 'Say who looks.', 'by')
+    if (blindToIt(entry.live.plan, entry.live.progress).has(by))
+      return refuse('rule', `${person.name} worked on this paint. Somebody else has to look.`, 'by')
+    const changed = sentTo ? withRework(entry.live.plan, sentTo, item.name) : undefined
+    if (sentTo && !changed) return refuse('input', 'Choose the step it goes back to.', 'sentTo')
+    await writeVerdict(trx, jobId, { ...seen, by, at, ...(sentTo ? { sentTo } : {}) })
+    if (changed) {
+      await changePlan(trx, jobId, changed)
+      await replan('a fault sent back', [jobId])
+    }
+    return done()
+  },
 })
 
-export async function recordPayment(typed: z.input<typeof paymentSchema>): Promise<HandoverAnswer> {
-  const read = paymentSchema.safeParse(typed)
-  if (!read.success) return refusal(read.error)
-  const { jobId, euros, way, note } = read.data
-  await addPayment(await database(), jobId, { cents: Math.round(euros * 100), way, note, at: now() })
-  return done()
-}
+export const recordPayment = defineAction({
+  name: 'handover.record-payment',
+  who: 'floor',
+  input: z.strictObject({
+    jobId: id,
+    euros: z
+      .number({ error: 'Type the amount as a number, such as 480.50.' })
+      .positive('Type how much came in.')
+      .max(1_000_000, 'That is more than any job here costs.'),
+    way: z.enum(PAYMENT_WAYS),
+    note: z.string().trim().max(120, 'Keep it under 120 characters.'),
+  }),
+  write: async ({ trx, at }, { jobId, euros, way, note }) => {
+    if (!(await findJob(trx, jobId)))
+      return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    await addPayment(trx, jobId, { cents: Math.round(euros * 100), way, note, at })
+    return done()
+  },
+})
 
-export async function crossPaymentOut(id: string): Promise<HandoverAnswer> {
-  await takePaymentBack(await database(), id, now())
-  return done()
-}
+export const crossPaymentOut = defineAction({
+  name: 'handover.cross-payment-out',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, payment) => {
+    await takePaymentBack(trx, payment.id, at)
+    return done()
+  },
+})
 
 /** A link to the handover sheet works for so long, days (mem). */
 const LINK_DAYS = 90
 
 /** Makes a private link to the sheet of one job; the address is shown once. */
-export async function makePrivateLink(jobId: string): Promise<string> {
-  const at = now()
-  const token = await makeJobLink(await database(), jobId, at, plusMinutes(at, LINK_DAYS * 1440))
-  revalidatePath('/', 'layout')
-  return `/g/${token}`
-}
+export const makePrivateLink = defineAction({
+  name: 'handover.make-link',
+  who: 'floor',
+  secret: true,
+  input: z.strictObject({ jobId: id }),
+  write: async ({ trx, at }, { jobId }) => {
+    if (!(await findJob(trx, jobId)))
+      return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    const token = await makeJobLink(trx, jobId, at, plusMinutes(at, LINK_DAYS * 1440))
+    return done({ path: `/g/${token}` })
+  },
+})
 
-export async function revokePrivateLink(hash: string): Promise<void> {
-  await revokeJobLink(await database(), hash, now())
-  revalidatePath('/', 'layout')
-}
+export const revokePrivateLink = defineAction({
+  name: 'handover.revoke-link',
+  who: 'floor',
+  input: z.strictObject({ hash: z.string().max(128) }),
+  write: async ({ trx, at }, { hash }) => {
+    await revokeJobLink(trx, hash, at)
+    return done()
+  },
+})
+
+/** Hands a car over: its customer has it, and what was taken stands in the ledger. */
+export const handJobOver = defineAction({
+  name: 'handover.hand-over',
+  who: 'floor',
+  input: z.strictObject({ jobId: id }),
+  write: async ({ trx, at }, { jobId }) => {
+    const floor = await loadFloor(trx, at)
+    const entry = floor.jobs.find(({ job }) => job.id === jobId)
+    if (entry?.stage.kind !== 'ready') return refuse('stale', 'Not every step is done yet.')
+    const fault = (await listVerdicts(trx, jobId)).find(({ verdict }) => verdict === 'fault')
+    if (fault) return refuse('rule', `The last look found a fault: ${fault.note}. Mend it, and look again.`)
+    await handOverJob(trx, entry.job, floor.shop.setup.timezone, at)
+    return done()
+  },
+})

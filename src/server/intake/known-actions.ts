@@ -1,66 +1,37 @@
 'use server'
 
-import type { KnownVehicle } from '@/core/job'
-import { takenByPanel } from '@/core/survey'
-import { dayIn, type LocalDay } from '@/core/time'
-import { database } from '../db/connection'
+import { z } from 'zod'
+import { done } from '@/core/answer'
+import { defineReadAction } from '../action/define'
+import { id } from '../action/inputs'
 import { plain } from '../db/plain'
-import { visitsOf } from '../floor/job-store'
-import { findAgreement } from '../quotes/agreement-store'
-import { loadShop } from '../shop/shop-store'
-import { loadLedger } from '../vehicles/ledger-store'
-import { findKnown, listKnown } from '../vehicles/vehicle-store'
+import { listKnown } from '../vehicles/vehicle-store'
+import { loadPast } from './past'
 
 const MOST_FOUND = 6
+const typed = z.string().max(100, 'Type less: a few letters of the plate will do.')
+
 /** Vehicles whose plate, owner, make, model or number holds what was typed; spaces and accents do not matter. */
-export async function searchKnown(query: string): Promise<KnownVehicle[]> {
-  if (plain(query).length < 2) return []
-  return (await listKnown(await database(), query, 0, MOST_FOUND)).known
-}
+export const searchKnown = defineReadAction({
+  name: 'intake.search-known',
+  who: 'floor',
+  input: z.strictObject({ query: typed }),
+  read: async ({ db }, { query }) =>
+    done(plain(query).length < 2 ? [] : (await listKnown(db, query, 0, MOST_FOUND)).known),
+})
 
 /** A page of the vehicles that hold what was typed. */
-export async function findVehicles(
-  query: string,
-  page: number,
-): Promise<{ known: KnownVehicle[]; more: boolean }> {
-  return listKnown(await database(), String(query).slice(0, 100), Math.max(0, Math.floor(page)))
-}
-
-export type Past = {
-  known: KnownVehicle
-  visits: {
-    jobId: string
-    number: number
-    day: LocalDay
-    wishes: string
-    packageName?: string
-    odometerKm?: number
-  }[]
-  /** Panels with paint taken, the most first, µm. */
-  taken: { panel: string; takenUm: number; uncertaintyUm: number }[]
-}
+export const findVehicles = defineReadAction({
+  name: 'vehicles.find',
+  who: 'floor',
+  input: z.strictObject({ query: typed, page: z.int().min(0).max(100_000) }),
+  read: async ({ db }, { query, page }) => done(await listKnown(db, query, page)),
+})
 
 /** What the shop remembers of a vehicle, to show while it is taken in again. */
-export async function pastOf(vehicleId: string): Promise<Past | undefined> {
-  const db = await database()
-  const known = await findKnown(db, vehicleId)
-  if (!known) return undefined
-  const { setup } = await loadShop(db)
-  const visits = await Promise.all(
-    (await visitsOf(db, vehicleId)).map(async (job) => {
-      const agreement = await findAgreement(db, job.id)
-      return {
-        jobId: job.id,
-        number: job.number,
-        day: dayIn(setup.timezone, job.arriveAt),
-        wishes: job.wishes,
-        ...(agreement ? { packageName: agreement.packageName } : {}),
-        ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
-      }
-    }),
-  )
-  const taken = Object.entries(takenByPanel(await loadLedger(db, vehicleId)))
-    .map(([panel, entry]) => ({ panel, ...entry }))
-    .sort((a, b) => b.takenUm - a.takenUm)
-  return { known, visits, taken }
-}
+export const pastOf = defineReadAction({
+  name: 'intake.past-of',
+  who: 'floor',
+  input: z.strictObject({ vehicleId: id }),
+  read: async ({ db }, { vehicleId }) => done(await loadPast(db, vehicleId)),
+})

@@ -1,52 +1,35 @@
 'use server'
 
 import { z } from 'zod'
-import { type Comparison, compareGrade, PRACTICE_PANELS, practicePanel } from '@/core/practice'
-import type { Defect } from '@/core/survey'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { done, refuse } from '@/core/answer'
+import { compareGrade, PRACTICE_PANELS, practicePanel } from '@/core/practice'
+import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
 import { gradeSchema, gradesOf, keepGrade } from './practice-store'
 
-export type Colleague = { name: string; indexGraded: number; nearness: number }
-export type GradeAnswer =
-  | {
-      kind: 'graded'
-      own: Comparison
-      truth: { finding: string; defects: Defect[] }
-      colleagues: Colleague[]
-    }
-  | { kind: 'refused'; message: string }
-
-const schema = z.object({
-  seed: z.int().min(1).max(PRACTICE_PANELS),
-  person: z.string().min(1, 'Say who is looking.'),
-  grade: gradeSchema,
-})
-
 /** Holds a grade against the model and the colleagues, and keeps it. What is on the panel is told only now. */
-export async function gradePanel(input: unknown): Promise<GradeAnswer> {
-  const checked = schema.safeParse(input)
-  if (!checked.success) return { kind: 'refused', message: checked.error.issues[0]!.message }
-  const { seed, person, grade } = checked.data
-  const db = await database()
-  const { setup } = await loadShop(db)
-  if (!setup.people.some(({ id }) => id === person))
-    return { kind: 'refused', message: 'Say who is looking.' }
-  const panel = practicePanel(seed)
-  const others = (await gradesOf(db, seed)).filter((kept) => kept.person !== person)
-  await keepGrade(db, { seed, person, grade, gradedAt: now() })
-  return {
-    kind: 'graded',
-    own: compareGrade(panel, grade),
-    truth: { finding: panel.finding, defects: panel.defects },
-    colleagues: others.map((kept) => {
-      const { indexGraded, nearness } = compareGrade(panel, kept.grade)
-      return {
-        name: setup.people.find(({ id }) => id === kept.person)?.name ?? kept.person,
-        indexGraded,
-        nearness,
-      }
-    }),
-  }
-}
+export const gradePanel = defineAction({
+  name: 'practice.grade-panel',
+  who: 'floor',
+  input: z.strictObject({
+    seed: z.int().min(1).max(PRACTICE_PANELS),
+    person: z.string().min(1, 'Say who is looking.').max(80),
+    grade: gradeSchema,
+  }),
+  write: async ({ trx, at }, { seed, person, grade }) => {
+    const { setup } = await loadShop(trx)
+    if (!setup.people.some(({ id }) => id === person)) return refuse('input', 'Say who is looking.', 'person')
+    const panel = practicePanel(seed)
+    const others = (await gradesOf(trx, seed)).filter((kept) => kept.person !== person)
+    await keepGrade(trx, { seed, person, grade, gradedAt: at })
+    return done({
+      own: compareGrade(panel, grade),
+      truth: { finding: panel.finding, defects: panel.defects },
+      colleagues: others.map((kept) => {
+        const { indexGraded, nearness } = compareGrade(panel, kept.grade)
+        const name = setup.people.find(({ id }) => id === kept.person)?.name ?? kept.person
+        return { name, indexGraded, nearness }
+      }),
+    })
+  },
+})

@@ -1,31 +1,21 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { headers } from 'next/headers'
 import { z } from 'zod'
+import { type Answer, done, refuse } from '@/core/answer'
 import { CHANNELS, fillIn, LANGUAGES, OCCASIONS, TEMPLATE_ERROR_TEXT, unknownFacts } from '@/core/messages'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { defineAction } from '../action/define'
+import { id, nothing, version } from '../action/inputs'
+import type { Doing } from '../action/perform'
+import { messageGateway } from '../devices'
 import { makeOwnerLink, revokeOwnerLink } from '../links/owner-links'
-import { loadShop, saveQuietAndClimate, shopVersion } from '../shop/shop-store'
+import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-store'
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
-import { messageGateway } from './gateway'
 import { markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
 import { emptyOutbox } from './outbox'
 import { type Proposed, proposalsOf, putIntoQueue, writeOut } from './proposed-messages'
-
-export type MessageAnswer =
-  | { kind: 'done'; queued?: number; notBefore?: Instant }
-  | { kind: 'refused'; field: string; message: string }
-
-const refuse = (message: string, field = ''): MessageAnswer => ({ kind: 'refused', field, message })
-
-function settled(more: { queued?: number; notBefore?: Instant } = {}): MessageAnswer {
-  revalidatePath('/', 'layout')
-  return { kind: 'done', ...more }
-}
 
 /** A page that a message leads to is good for so long, days (mem). */
 const PAGE_DAYS = 180
@@ -36,193 +26,229 @@ async function addressOf(path: string): Promise<string> {
   return `${head.get('x-forwarded-proto') ?? 'http'}://${host}${path}`
 }
 
-/** A new private page of a vehicle for its owner, as a whole address. */
-async function pageFor(vehicleId: string): Promise<string | undefined> {
-  const at = now()
-  const token = await makeOwnerLink(await database(), vehicleId, at, plusMinutes(at, PAGE_DAYS * 1440))
-  return token && addressOf(`/o/${token}`)
+const pagePath = async ({ trx, at }: Doing, vehicleId: string): Promise<string | undefined> => {
+  const token = await makeOwnerLink(trx, vehicleId, at, plusMinutes(at, PAGE_DAYS * 1440))
+  return token && `/o/${token}`
 }
 
-async function queueOne(shop: Shop, proposed: Proposed): Promise<MessageAnswer> {
-  const db = await database()
+/** A new private page of a vehicle for its owner, as a whole address. */
+async function pageFor(doing: Doing, vehicleId: string): Promise<string | undefined> {
+  const path = await pagePath(doing, vehicleId)
+  return path && addressOf(path)
+}
+
+async function queueOne(doing: Doing, shop: Shop, proposed: Proposed): Promise<Answer<null>> {
   const { due, customer, vehicle, route } = proposed
-  if (route.kind === 'held') return refuse('Consent or address is missing.')
-  const page = await pageFor(vehicle.id)
-  const text = await writeOut(db, shop, due.occasion, proposed, { ...due.facts, ...(page ? { page } : {}) })
-  if (!text.ok) return refuse(text.error.message)
+  if (route.kind === 'held') return refuse('rule', 'Consent or address is missing.')
+  const page = await pageFor(doing, vehicle.id)
+  const facts = { ...due.facts, ...(page ? { page } : {}) }
+  const text = await writeOut(doing.trx, shop, due.occasion, proposed, facts)
+  if (!text.ok) return refuse('rule', text.error.message)
   const queued = await putIntoQueue(
-    db,
+    doing.trx,
     shop,
     { customer, vehicle, key: due.key, occasion: due.occasion, text: text.value },
-    now(),
+    doing.at,
   )
-  return queued.kind === 'refused' ? refuse(queued.message) : { kind: 'done', queued: 1 }
+  return queued.kind === 'refused' ? refuse('rule', queued.message) : done()
 }
 
 /** Puts proposals into the queue: those of these keys that still stand. */
-export async function queueProposed(keys: readonly string[]): Promise<MessageAnswer> {
-  const db = await database()
-  const shop = await loadShop(db)
-  const wanted = new Set(z.array(z.string()).max(5000).parse(keys))
-  let queued = 0
-  for (const proposed of await proposalsOf(db, shop, now(), wanted)) {
-    if (proposed.route.kind === 'held') continue
-    const answer = await queueOne(shop, proposed)
-    if (answer.kind === 'refused') return answer
-    queued++
-  }
-  return settled({ queued })
-}
+export const queueProposed = defineAction({
+  name: 'messages.queue-proposed',
+  who: 'desk',
+  input: z.strictObject({ keys: z.array(z.string().max(200)).max(5000) }),
+  mostInput: 1_000_000,
+  write: async (doing, { keys }) => {
+    const shop = await loadShop(doing.trx)
+    let queued = 0
+    for (const proposed of await proposalsOf(doing.trx, shop, doing.at, new Set(keys))) {
+      if (proposed.route.kind === 'held') continue
+      const answer = await queueOne(doing, shop, proposed)
+      if (!answer.ok) return answer
+      queued++
+    }
+    return done({ queued })
+  },
+})
 
 /** A proposal that is not to be sent; it does not come again. */
-export async function skipProposed(key: string): Promise<MessageAnswer> {
-  await skipMessage(await database(), z.string().min(1).parse(key), now())
-  return settled()
-}
-
-const byHandSchema = z.strictObject({
-  /** Made where it is typed, so that a second click sends no second message. */
-  id: z.uuid(),
-  vehicleId: z.string(),
-  occasion: z.enum(OCCASIONS),
-  subject: z
-    .string()
-    .trim()
-    .min(1, 'Write what it is about.')
-    .max(120, 'Keep the subject under 120 characters.'),
-  text: z.string().trim().min(1, 'Write what you want to say.').max(1500, 'Keep it under 1,500 characters.'),
+export const skipProposed = defineAction({
+  name: 'messages.skip-proposed',
+  who: 'desk',
+  input: z.strictObject({ key: z.string().min(1).max(200) }),
+  write: async ({ trx, at }, { key }) => {
+    await skipMessage(trx, key, at)
+    return done()
+  },
 })
-export type TypedMessage = z.input<typeof byHandSchema>
 
 /** Puts a message written by hand into the queue, with the address of the owner's page where it stands for it. */
-export async function writeToOwner(typed: TypedMessage): Promise<MessageAnswer> {
-  const read = byHandSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return refuse(issue!.message, String(issue!.path.at(-1) ?? ''))
-  }
-  const { id, vehicleId, occasion, ...template } = read.data
-  const db = await database()
-  const shop = await loadShop(db)
-  const known = await findKnown(db, vehicleId)
-  if (!known) return refuse('This vehicle is no longer there. Go back to the list.')
-  const [unknown] = unknownFacts(template).filter((name) => name !== 'page')
-  if (unknown) return refuse(TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
-  const needsPage = template.text.includes('{page}')
-  const page = needsPage ? await pageFor(vehicleId) : undefined
-  const { customer, vehicle } = known
-  const facts = { name: customer.name, car: vehicle.model, shop: shop.setup.name, ...(page ? { page } : {}) }
-  const text = fillIn(template, facts, customer.language)
-  if (!text.ok) return refuse(TEMPLATE_ERROR_TEXT[text.error.code](text.error.name), 'text')
-  const queued = await putIntoQueue(
-    db,
-    shop,
-    { customer, vehicle, key: `by-hand:${id}`, occasion, text: text.value },
-    now(),
-  )
-  if (queued.kind === 'refused') return refuse(queued.message)
-  return settled(queued.kind === 'queued' ? { notBefore: queued.notBefore } : {})
-}
+export const writeToOwner = defineAction({
+  name: 'messages.write-to-owner',
+  who: 'desk',
+  input: z.strictObject({
+    /** Made where it is typed: what is tried again after a reload is still the same message. */
+    id: z.uuid(),
+    vehicleId: id,
+    occasion: z.enum(OCCASIONS),
+    subject: z
+      .string()
+      .trim()
+      .min(1, 'Write what it is about.')
+      .max(120, 'Keep the subject under 120 characters.'),
+    text: z
+      .string()
+      .trim()
+      .min(1, 'Write what you want to say.')
+      .max(1500, 'Keep it under 1,500 characters.'),
+  }),
+  write: async (doing, { id: message, vehicleId, occasion, ...template }) => {
+    const shop = await loadShop(doing.trx)
+    const known = await findKnown(doing.trx, vehicleId)
+    if (!known) return refuse('gone', 'This vehicle is no longer there. Go back to the list.')
+    const [unknown] = unknownFacts(template).filter((name) => name !== 'page')
+    if (unknown) return refuse('input', TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
+    const page = template.text.includes('{page}') ? await pageFor(doing, vehicleId) : undefined
+    const { customer, vehicle } = known
+    const facts = {
+      name: customer.name,
+      car: vehicle.model,
+      shop: shop.setup.name,
+      ...(page ? { page } : {}),
+    }
+    const text = fillIn(template, facts, customer.language)
+    if (!text.ok) return refuse('input', TEMPLATE_ERROR_TEXT[text.error.code](text.error.name), 'text')
+    const queued = await putIntoQueue(
+      doing.trx,
+      shop,
+      { customer, vehicle, key: `by-hand:${message}`, occasion, text: text.value },
+      doing.at,
+    )
+    return queued.kind === 'refused' ? refuse('rule', queued.message) : done()
+  },
+})
 
-export async function withdrawQueued(id: string): Promise<MessageAnswer> {
-  return (await withdrawMessage(await database(), id))
-    ? settled()
-    : refuse('It is on its way already and cannot be called back.')
-}
+export const withdrawQueued = defineAction({
+  name: 'messages.withdraw',
+  who: 'desk',
+  input: z.strictObject({ id }),
+  write: async ({ trx }, message) =>
+    (await withdrawMessage(trx, message.id))
+      ? done()
+      : refuse('stale', 'It is on its way already and cannot be called back.'),
+})
 
-export async function readReply(id: string): Promise<MessageAnswer> {
-  await markRead(await database(), id, now())
-  return settled()
-}
+export const readReply = defineAction({
+  name: 'messages.read-reply',
+  who: 'desk',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, message) => {
+    await markRead(trx, message.id, at)
+    return done()
+  },
+})
 
 /**
  * Empties the outbox now and asks what became of what was sent; the shop does the same by itself every few seconds. Says how
- * many went, and in quiet hours until when none does.
+ * many went, and in quiet hours until when none does. Each message is claimed and marked by itself, before and after it is
+ * handed over: that is done before the transaction of the action, which only remembers that somebody asked for it.
  */
-export async function sendNow(): Promise<MessageAnswer> {
-  const db = await database()
-  const { timezone: zone, quiet } = (await loadShop(db)).setup
-  const { sent, quietUntil } = await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
-  return settled({ queued: sent, ...(quietUntil ? { notBefore: quietUntil } : {}) })
-}
-
-const wordsSchema = z.strictObject({
-  occasion: z.enum(OCCASIONS),
-  language: z.enum(LANGUAGES),
-  subject: z.string().trim().min(1, 'Write a subject.').max(120, 'Keep the subject under 120 characters.'),
-  text: z.string().trim().min(1, 'Write a text.').max(1500, 'Keep it under 1,500 characters.'),
+export const sendNow = defineAction({
+  name: 'messages.send-now',
+  who: 'desk',
+  input: nothing,
+  prepare: async ({ db, at }) => {
+    const { timezone: zone, quiet } = (await loadShop(db)).setup
+    return emptyOutbox(db, messageGateway(), { zone, quiet }, at)
+  },
+  write: async (_, __, { sent, quietUntil }) =>
+    done<{ queued: number; notBefore?: Instant }>({
+      queued: sent,
+      ...(quietUntil ? { notBefore: quietUntil } : {}),
+    }),
 })
+
+const occasionAndLanguage = { occasion: z.enum(OCCASIONS), language: z.enum(LANGUAGES) }
 
 /** Keeps the shop's own words for an occasion. */
-export async function saveWords(typed: z.input<typeof wordsSchema>): Promise<MessageAnswer> {
-  const read = wordsSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return refuse(issue!.message, String(issue!.path.at(-1) ?? ''))
-  }
-  const { occasion, language, ...template } = read.data
-  const [unknown] = unknownFacts(template)
-  if (unknown) return refuse(TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
-  await saveTemplate(await database(), occasion, language, template)
-  return settled()
-}
-
-const timesSchema = z.strictObject({ quiet: quietSchema, climate: climateSetupSchema })
-export type TypedTimes = z.input<typeof timesSchema>
-
-/** Keeps when nobody is written to, and when frost and pollen come. What is queued already keeps its day. */
-export async function saveTimes(typed: TypedTimes): Promise<MessageAnswer> {
-  const read = timesSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return refuse(issue!.message, issue!.path.join('.'))
-  }
-  const db = await database()
-  return (await saveQuietAndClimate(db, await shopVersion(db), read.data))
-    ? settled()
-    : refuse('Somebody has changed the shop’s set-up meanwhile. Reload the page and look again.')
-}
+export const saveWords = defineAction({
+  name: 'messages.save-words',
+  who: 'desk',
+  input: z.strictObject({
+    ...occasionAndLanguage,
+    subject: z.string().trim().min(1, 'Write a subject.').max(120, 'Keep the subject under 120 characters.'),
+    text: z.string().trim().min(1, 'Write a text.').max(1500, 'Keep it under 1,500 characters.'),
+  }),
+  write: async ({ trx }, { occasion, language, ...template }) => {
+    const [unknown] = unknownFacts(template)
+    if (unknown) return refuse('input', TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
+    await saveTemplate(trx, occasion, language, template)
+    return done()
+  },
+})
 
 /** Goes back to the words that ship with the shop. */
-export async function dropWords(occasion: string, language: string): Promise<MessageAnswer> {
-  await saveTemplate(
-    await database(),
-    z.enum(OCCASIONS).parse(occasion),
-    z.enum(LANGUAGES).parse(language),
-    undefined,
-  )
-  return settled()
-}
-
-const contactSchema = z.strictObject({
-  phone: z.string().trim().max(60, 'Keep the number under 60 characters.'),
-  email: z.union([z.literal(''), z.email('This is no e-mail address. Correct it, or leave it empty.')]),
-  mayRemind: z.boolean(),
-  language: z.enum(LANGUAGES),
-  writeBy: z.enum(CHANNELS),
+export const dropWords = defineAction({
+  name: 'messages.drop-words',
+  who: 'desk',
+  input: z.strictObject(occasionAndLanguage),
+  write: async ({ trx }, { occasion, language }) => {
+    await saveTemplate(trx, occasion, language, undefined)
+    return done()
+  },
 })
-export type TypedContact = z.input<typeof contactSchema>
+
+/** Keeps when nobody is written to, and when frost and pollen come. What is queued already keeps its day. */
+export const saveTimes = defineAction({
+  name: 'messages.save-times',
+  who: 'desk',
+  input: z.strictObject({ version, quiet: quietSchema, climate: climateSetupSchema }),
+  write: async ({ trx }, { version: readAt, ...times }) =>
+    (await saveQuietAndClimate(trx, readAt, times))
+      ? done({ version: readAt + 1 })
+      : refuse('stale', CHANGED_MEANWHILE),
+})
 
 /** Keeps how an owner is written to, and whether they may be. */
-export async function saveContact(customerId: string, typed: TypedContact): Promise<MessageAnswer> {
-  const read = contactSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return refuse(issue!.message, String(issue!.path.at(-1) ?? ''))
-  }
-  return (await writeContact(await database(), customerId, read.data))
-    ? settled()
-    : refuse('This owner is no longer there. Reload the page.')
-}
+export const saveContact = defineAction({
+  name: 'messages.save-contact',
+  who: 'desk',
+  input: z.strictObject({
+    customerId: id,
+    phone: z.string().trim().max(60, 'Keep the number under 60 characters.'),
+    email: z.union([
+      z.literal(''),
+      z.email('This is no e-mail address. Correct it, or leave it empty.').max(200),
+    ]),
+    mayRemind: z.boolean(),
+    language: z.enum(LANGUAGES),
+    writeBy: z.enum(CHANNELS),
+  }),
+  write: async ({ trx }, { customerId, ...contact }) =>
+    (await writeContact(trx, customerId, contact))
+      ? done()
+      : refuse('gone', 'This owner is no longer there. Reload the page.'),
+})
 
 /** A private page for the owner; its address is shown once. */
-export async function makePage(vehicleId: string): Promise<{ address: string } | { message: string }> {
-  const address = await pageFor(vehicleId)
-  revalidatePath('/', 'layout')
-  return address ? { address } : { message: 'This vehicle is no longer there. Go back to the list.' }
-}
+export const makePage = defineAction({
+  name: 'messages.make-page',
+  who: 'desk',
+  secret: true,
+  input: z.strictObject({ vehicleId: id }),
+  write: async (doing, { vehicleId }) => {
+    const path = await pagePath(doing, vehicleId)
+    return path ? done({ path }) : refuse('gone', 'This vehicle is no longer there. Go back to the list.')
+  },
+})
 
-export async function closePage(hash: string): Promise<void> {
-  await revokeOwnerLink(await database(), hash, now())
-  revalidatePath('/', 'layout')
-}
+export const closePage = defineAction({
+  name: 'messages.close-page',
+  who: 'desk',
+  input: z.strictObject({ hash: z.string().max(128) }),
+  write: async ({ trx, at }, { hash }) => {
+    await revokeOwnerLink(trx, hash, at)
+    return done()
+  },
+})

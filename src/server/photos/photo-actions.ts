@@ -1,27 +1,36 @@
 'use server'
 
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { defineAction } from '../action/define'
+import { id, version } from '../action/inputs'
 import { marksSchema, setRemoved, writeMarks } from './photo-store'
 
-export type MarksAnswer = { kind: 'kept' } | { kind: 'refused'; message: string }
+const NO_PHOTO = 'This photograph is no longer there. Reload the page.'
 
 /** Keeps what was drawn on a photograph. */
-export async function keepMarks(id: string, readAt: number, input: unknown): Promise<MarksAnswer> {
-  const checked = marksSchema.safeParse(input)
-  if (!checked.success) return { kind: 'refused', message: checked.error.issues[0]!.message }
-  return (await writeMarks(await database(), id, readAt, checked.data))
-    ? { kind: 'kept' }
-    : {
-        kind: 'refused',
-        message: 'Someone else has drawn on this photograph. Reload to see it, then draw again.',
-      }
-}
+export const keepMarks = defineAction({
+  name: 'photos.keep-marks',
+  who: 'floor',
+  input: z.strictObject({ id, version, marks: marksSchema }),
+  write: async ({ trx }, { id: photo, version: readAt, marks }) =>
+    (await writeMarks(trx, photo, readAt, marks))
+      ? done()
+      : refuse('stale', 'Someone else has drawn on this photograph. Reload to see it, then draw again.'),
+})
 
-export async function removePhoto(id: string): Promise<void> {
-  await setRemoved(await database(), id, now())
-}
+export const removePhoto = defineAction({
+  name: 'photos.remove',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, photo) =>
+    (await setRemoved(trx, photo.id, at)) ? done() : refuse('gone', NO_PHOTO),
+})
 
-export async function restorePhoto(id: string): Promise<void> {
-  await setRemoved(await database(), id, null)
-}
+export const restorePhoto = defineAction({
+  name: 'photos.restore',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx }, photo) =>
+    (await setRemoved(trx, photo.id, null)) ? done() : refuse('gone', NO_PHOTO),
+})

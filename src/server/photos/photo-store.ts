@@ -109,7 +109,7 @@ export async function writeMarks(
   return written > 0
 }
 
-/** Takes a photograph out of sight, or brings it back. The picture itself is kept. */
-export async function setRemoved(db: Knex, id: string, removedAt: Instant | null): Promise<void> {
-  await db('photos').where({ id }).update({ removed_at: removedAt })
+/** Takes a photograph out of sight, or brings it back. The picture itself is kept. False where there is none of that id. */
+export async function setRemoved(db: Knex, id: string, removedAt: Instant | null): Promise<boolean> {
+  return (await db('photos').where({ id }).update({ removed_at: removedAt })) > 0
 }

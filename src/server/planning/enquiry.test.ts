@@ -63,7 +63,7 @@ describe('a caller', () => {
       from: plusMinutes(NOW, 6 * 60),
       until: plusMinutes(NOW, 3 * 1440),
     } as const
-    const { id } = await propose(shop.db, NOW, outage)
+    const { id } = await propose(shop.db, NOW, { kind: 'outage', outage })
     expect(await takeProposal(shop.db, id, NOW)).toEqual({ kind: 'taken' })
     const answer = await ask({ arrive: plusMinutes(NOW, 8 * 60) })
     if (answer.kind !== 'promise') throw new Error(answer.kind)

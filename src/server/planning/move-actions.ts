@@ -1,68 +1,87 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { type Answer, done, refuse } from '@/core/answer'
 import { placedOperationSchema } from '@/core/schedule'
-import { now } from '../clock'
-import { database } from '../db/connection'
-import { calendarToMove, type Moved, redoMove, type ToMove, takeMove, undoMove } from './moving'
+import { defineAction, defineReadAction } from '../action/define'
+import { id, nothing } from '../action/inputs'
+import { loadFloor } from '../floor/floor'
+import { calendarToMove, type Moved, redoMove, takeMove, undoMove } from './moving'
 import { pin, unpin } from './pin-store'
 import { plannedFromSchema } from './planned-from'
 
-export async function whatToMove(): Promise<ToMove> {
-  return calendarToMove(await database(), now())
-}
-
-const STALE = 'Something has happened on the floor since. Look at the calendar as it is now, and try again.'
+/** What a page needs to try moves by itself. */
+export const whatToMove = defineReadAction({
+  name: 'planning.what-to-move',
+  who: 'desk',
+  input: nothing,
+  read: async ({ db, at }) => done(await calendarToMove(db, at)),
+})
 
 /** What became of a move, in words. */
-export type MoveAnswer = { done: boolean; message: string }
-
-function answer(moved: Moved, done: string): MoveAnswer {
-  revalidatePath('/', 'layout')
+function answer(moved: Moved, said: string): Answer<{ said: string }> {
   switch (moved.kind) {
     case 'moved':
-      return { done: true, message: done }
+      return done({ said })
     case 'stale':
-      return { done: false, message: STALE }
+      return refuse(
+        'stale',
+        'Something has happened on the floor since. Look at the calendar as it is now, and try again.',
+      )
     case 'broken':
-      return { done: false, message: `This would break a rule: it ${moved.rule}.` }
+      return refuse('rule', `This would break a rule: it ${moved.rule}.`)
     case 'nothing':
-      return { done: false, message: 'There is nothing more to take back.' }
+      return refuse('gone', 'There is nothing more to take back.')
     case 'overtaken':
-      return {
-        done: false,
-        message: `“${moved.what}” cannot be taken back or done again: the calendar has gone on since.`,
-      }
+      return refuse(
+        'stale',
+        `“${moved.what}” cannot be taken back or done again: the calendar has gone on since.`,
+      )
   }
 }
 
-const takenSchema = z.object({
-  from: plannedFromSchema,
-  operations: z.array(placedOperationSchema).min(1),
-  what: z.string().min(1).max(200),
-})
+/** A car of thirty steps is a tenth of this, operations. */
+const MOST_MOVED = 400
 
 /** Publishes a move that was tried on the page. */
-export async function moveThere(typed: z.input<typeof takenSchema>): Promise<MoveAnswer> {
-  const { from, operations, what } = takenSchema.parse(typed)
-  return answer(await takeMove(await database(), now(), from, operations, what), `Moved: ${what}.`)
-}
+export const moveThere = defineAction({
+  name: 'planning.move',
+  who: 'desk',
+  input: z.strictObject({
+    from: plannedFromSchema,
+    operations: z.array(placedOperationSchema).min(1).max(MOST_MOVED),
+    what: z.string().min(1).max(200),
+  }),
+  mostInput: 500_000,
+  write: async ({ trx, at }, { from, operations, what }) =>
+    answer(await takeMove(trx, at, from, operations, what), `Moved: ${what}.`),
+})
 
-export async function undo(): Promise<MoveAnswer> {
-  return answer(await undoMove(await database(), now()), 'Taken back.')
-}
+export const undo = defineAction({
+  name: 'planning.undo-move',
+  who: 'desk',
+  input: nothing,
+  write: async ({ trx, at }) => answer(await undoMove(trx, at), 'Taken back.'),
+})
 
-export async function redo(): Promise<MoveAnswer> {
-  return answer(await redoMove(await database(), now()), 'Done again.')
-}
-
-const pinSchema = z.object({ job: z.string(), operations: z.array(z.string()), pinned: z.boolean() })
+export const redo = defineAction({
+  name: 'planning.redo-move',
+  who: 'desk',
+  input: nothing,
+  write: async ({ trx, at }) => answer(await redoMove(trx, at), 'Done again.'),
+})
 
 /** Lets steps stay where they are planned whatever else is planned, or lets them go again. */
-export async function setPinned(typed: z.input<typeof pinSchema>): Promise<MoveAnswer> {
-  const { job, operations, pinned } = pinSchema.parse(typed)
-  await (pinned ? pin : unpin)(await database(), job, operations)
-  revalidatePath('/', 'layout')
-  return { done: true, message: pinned ? 'Pinned where it is.' : 'Free to move again.' }
-}
+export const setPinned = defineAction({
+  name: 'planning.pin',
+  who: 'desk',
+  input: z.strictObject({ job: id, operations: z.array(id).min(1).max(MOST_MOVED), pinned: z.boolean() }),
+  write: async ({ trx, at }, { job, operations, pinned }) => {
+    const live = (await loadFloor(trx, at)).jobs.find((entry) => entry.job.id === job)?.live
+    const known = new Set(live?.plan.operations.map((operation) => operation.id))
+    if (!operations.every((operation) => known.has(operation)))
+      return refuse('gone', 'This step is no longer planned. Load the page again.')
+    await (pinned ? pin : unpin)(trx, job, operations)
+    return done({ said: pinned ? 'Pinned where it is.' : 'Free to move again.' })
+  },
+})

@@ -11,9 +11,10 @@ import {
 } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
+import { fingerprint } from './fingerprint'
 import { loadPublished, publish } from './plan-store'
 import { keptPlan } from './planning'
-import { fingerprint, floorOf, type PlannedFrom } from './proposal'
+import { floorOf, type PlannedFrom } from './proposal'
 
 /** Moves by hand on the calendar that stands: what they are tried on, how they are taken, undone and done again. */
 

@@ -1,134 +1,102 @@
 'use server'
 
 import { randomUUID } from 'node:crypto'
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { type Answer, done, type Refusal, refuse } from '@/core/answer'
 import { frozenWashes, openJobs, takesLonger } from '@/core/planning'
 import { everyone } from '@/core/shop'
-import { atLocal, dayIn, daysBetween, isLocalDay, localDayOrThrow } from '@/core/time'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { dayIn, daysBetween } from '@/core/time'
+import { defineAction } from '../action/define'
+import { id } from '../action/inputs'
+import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
 import { loadShop } from '../shop/shop-store'
+import { outageInput, spanOf, timesInput } from './outage-inputs'
 import { endOutage } from './outage-store'
-import { type Proposal, propose, proposeWork } from './proposal'
+import { type Foreseen, keepProposal, type Proposal, type WorkedOut } from './proposal'
 
 /** Who is away for longer does not work here (mem). */
 const LONGEST_DAYS = 366
 
-const moment = (what: string) =>
-  z.strictObject({
-    day: z.string().refine(isLocalDay, `Choose the day ${what}.`),
-    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, `Type the time ${what}, such as 13:30.`),
-  })
+type Foretold = Refusal | { ok: true; worked: WorkedOut }
 
-const typedOutage = z.strictObject({
-  what: z.discriminatedUnion('kind', [
-    z.strictObject({
-      kind: z.enum(['person', 'place']),
-      id: z.string().min(1, 'Choose who or what it is.'),
-    }),
-    z.strictObject({ kind: z.literal('air') }),
-  ]),
-  from: moment('from which it holds'),
-  until: moment('until which it holds'),
+const foretell = async (at: Parameters<typeof dayIn>[1], what: Foreseen): Promise<Foretold> => ({
+  ok: true,
+  worked: await compute('work-out', at, what),
 })
-export type TypedOutage = z.input<typeof typedOutage>
 
-export type OutageAnswer =
-  | { kind: 'proposed'; proposal: Proposal }
-  | { kind: 'refused'; field: 'id' | 'from' | 'until'; message: string }
+const keep = async (trx: Parameters<typeof keepProposal>[0], told: Foretold): Promise<Answer<Proposal>> =>
+  told.ok ? done(await keepProposal(trx, told.worked)) : told
 
-/** Works out what it would change that somebody is away, a bay is out of use or the air is too damp to coat. Nothing is kept until that plan is taken. */
-export async function foresee(typed: TypedOutage): Promise<OutageAnswer> {
-  const read = typedOutage.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    const field = issue!.path[0] === 'from' || issue!.path[0] === 'until' ? issue!.path[0] : 'id'
-    return { kind: 'refused', field, message: issue!.message }
-  }
-  const db = await database()
-  const { setup } = await loadShop(db)
-  const { what } = read.data
-  if (
-    what.kind !== 'air' &&
-    !(what.kind === 'person' ? everyone(setup) : setup.places).some(({ id }) => id === what.id)
-  )
-    return { kind: 'refused', field: 'id', message: 'This is no longer in the shop. Load the page again.' }
-  const instantOf = ({ day, time }: TypedOutage['from']) =>
-    atLocal(setup.timezone, localDayOrThrow(day), time)
-  const [from, until] = [instantOf(read.data.from), instantOf(read.data.until)]
-  const at = now()
-  if (until <= from) return { kind: 'refused', field: 'until', message: 'It must end after it begins.' }
-  if (until <= at)
-    return { kind: 'refused', field: 'until', message: 'This is already over; it changes no plan.' }
-  if (daysBetween(dayIn(setup.timezone, from), dayIn(setup.timezone, until)) > LONGEST_DAYS)
-    return { kind: 'refused', field: 'until', message: 'Longer than a year: change who works here instead.' }
-  const outage = { id: randomUUID(), what, from, until }
-  return { kind: 'proposed', proposal: await propose(db, at, outage) }
-}
-
-const typedTimes = z.strictObject({
-  from: moment('from which it holds'),
-  until: moment('until which it holds'),
+/** Works out what it would change that somebody is away, a bay is out of use or the air is too damp to coat. It holds only when that plan is taken. */
+export const foresee = defineAction({
+  name: 'planning.foresee-outage',
+  who: 'desk',
+  input: outageInput,
+  prepare: async ({ db, at }, { what, ...times }): Promise<Foretold> => {
+    const { setup } = await loadShop(db)
+    if (
+      what.kind !== 'air' &&
+      !(what.kind === 'person' ? everyone(setup) : setup.places).some((each) => each.id === what.id)
+    )
+      return refuse('gone', 'This is no longer in the shop. Load the page again.', 'id')
+    const { from, until } = spanOf(times, setup.timezone)
+    if (until <= from) return refuse('input', 'It must end after it begins.', 'until')
+    if (until <= at) return refuse('input', 'This is already over; it changes no plan.', 'until')
+    if (daysBetween(dayIn(setup.timezone, from), dayIn(setup.timezone, until)) > LONGEST_DAYS)
+      return refuse('input', 'Longer than a year: change who works here instead.', 'until')
+    return foretell(at, { kind: 'outage', outage: { id: randomUUID(), what, from, until } })
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
 })
 
 /** Works out what it would change that it freezes: washes outside become washes without a hose inside. */
-export async function foreseeFrost(typed: Pick<TypedOutage, 'from' | 'until'>): Promise<OutageAnswer> {
-  const read = typedTimes.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    const field = issue!.path[0] === 'until' ? 'until' : 'from'
-    return { kind: 'refused', field, message: issue!.message }
-  }
-  const db = await database()
-  const at = now()
-  const floor = await loadFloor(db, at)
-  const { timezone } = floor.shop.setup
-  const instantOf = ({ day, time }: TypedOutage['from']) => atLocal(timezone, localDayOrThrow(day), time)
-  const [from, until] = [instantOf(read.data.from), instantOf(read.data.until)]
-  if (until <= from) return { kind: 'refused', field: 'until', message: 'It must end after it begins.' }
-  const changes = frozenWashes(openJobs(floor), { from, until }, at)
-  if (changes.length === 0)
-    return { kind: 'refused', field: 'from', message: 'No wash outside is planned for that time.' }
-  return { kind: 'proposed', proposal: await proposeWork(db, at, changes, 'frost') }
-}
-
-const typedLonger = z.strictObject({
-  job: z.string(),
-  operation: z.string().min(1, 'Choose the step.'),
-  minutes: z
-    .number('Type how many minutes, such as 90.')
-    .int('Type whole minutes, such as 90.')
-    .min(-600, 'That is more than the step can take.')
-    .max(2880, 'Longer than two days: agree on something else with the customer first.')
-    .refine((minutes) => minutes !== 0, 'Type how many minutes, such as 90.'),
+export const foreseeFrost = defineAction({
+  name: 'planning.foresee-frost',
+  who: 'desk',
+  input: timesInput,
+  prepare: async ({ db, at }, times): Promise<Foretold> => {
+    const floor = await loadFloor(db, at)
+    const span = spanOf(times, floor.shop.setup.timezone)
+    if (span.until <= span.from) return refuse('input', 'It must end after it begins.', 'until')
+    const changes = frozenWashes(openJobs(floor), span, at)
+    if (changes.length === 0) return refuse('gone', 'No wash outside is planned for that time.', 'from')
+    return foretell(at, { kind: 'work', changes, cause: 'frost' })
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
 })
-export type TypedLonger = z.input<typeof typedLonger>
 
 /** Works out what it would change that a step takes longer than was reckoned, or less long. */
-export async function foreseeLonger(typed: TypedLonger): Promise<OutageAnswer> {
-  const read = typedLonger.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return { kind: 'refused', field: issue!.path[0] === 'minutes' ? 'from' : 'id', message: issue!.message }
-  }
-  const db = await database()
-  const at = now()
-  const { job, operation, minutes } = read.data
-  const live = openJobs(await loadFloor(db, at)).find(({ id }) => id === job)
-  const change = live && takesLonger(live, operation, minutes)
-  if (!change)
-    return {
-      kind: 'refused',
-      field: 'id',
-      message: 'This step is no longer to be done. Load the page again.',
-    }
-  return { kind: 'proposed', proposal: await proposeWork(db, at, [change], 'a step takes longer') }
-}
+export const foreseeLonger = defineAction({
+  name: 'planning.foresee-longer',
+  who: 'desk',
+  input: z.strictObject({
+    job: z.string().max(80),
+    operation: z.string().min(1, 'Choose the step.').max(80),
+    minutes: z
+      .number('Type how many minutes, such as 90.')
+      .int('Type whole minutes, such as 90.')
+      .min(-600, 'That is more than the step can take.')
+      .max(2880, 'Longer than two days: agree on something else with the customer first.')
+      .refine((minutes) => minutes !== 0, 'Type how many minutes, such as 90.'),
+  }),
+  prepare: async ({ db, at }, { job, operation, minutes }): Promise<Foretold> => {
+    const live = openJobs(await loadFloor(db, at)).find((each) => each.id === job)
+    const change = live && takesLonger(live, operation, minutes)
+    return change
+      ? foretell(at, { kind: 'work', changes: [change], cause: 'a step takes longer' })
+      : refuse('gone', 'This step is no longer to be done. Load the page again.', 'operation')
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
+})
 
 /** Somebody is back, a bay is in use again, or the air is dry. The plan that stands stays until it is planned anew. */
-export async function isBack(id: string): Promise<void> {
-  await endOutage(await database(), id, now())
-  revalidatePath('/', 'layout')
-}
+export const isBack = defineAction({
+  name: 'planning.end-outage',
+  who: 'desk',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, outage) => {
+    await endOutage(trx, outage.id, at)
+    return done()
+  },
+})

@@ -64,22 +64,22 @@ describe('somebody falls ill', () => {
   })
   test('what follows is shown first, and nothing is known before the plan is taken', async () => {
     const before = JSON.stringify(await published())
-    const proposal = await propose(shop.db, NOW, oran)
+    const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: oran })
     expect(proposal.outage).toEqual(oran)
     expect(proposal.changes.length).toBeGreaterThan(0)
     expect(JSON.stringify(await published())).toBe(before)
     expect(await listOutages(shop.db, NOW)).toEqual([])
   })
   test('taken, the plan needs him at no time while he is away, and he is known to be', async () => {
-    const proposal = await propose(shop.db, NOW, oran)
+    const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: oran })
     expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
     expect(await hisWork()).toEqual([])
     expect((await loadFloor(shop.db, NOW)).outages).toEqual([oran])
   })
   test('a plan worked out before that is stale', async () => {
-    const proposal = await propose(shop.db, NOW)
+    const proposal = await propose(shop.db, NOW, { kind: 'everything' })
     const later: Outage = { ...oran, id: 'ill-too', what: { kind: 'person', id: 'senan' } }
-    const other = await propose(shop.db, NOW, later)
+    const other = await propose(shop.db, NOW, { kind: 'outage', outage: later })
     expect(await takeProposal(shop.db, other.id, NOW)).toEqual({ kind: 'taken' })
     expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'stale' })
   })
@@ -111,7 +111,7 @@ test('a bay out of use is left to no car that was to come, and the others keep t
       ({ place, start, end }) => place === coming.place && start < closed.until && end > closed.from,
     )
   const touched = new Set((await there()).map(({ job }) => job))
-  const proposal = await propose(shop.db, NOW, closed)
+  const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: closed })
   expect(touched.size).toBeGreaterThan(0)
   // Cars that were not to stand there keep their times.
   expect(proposal.changes.map(({ job }) => job).filter((job) => !touched.has(job))).toEqual([])
@@ -139,7 +139,7 @@ test('in damp air nothing is coated, and every way to plan keeps to it', async (
       (placed) => isLayer(placed) && placed.start < damp.until && placed.end > damp.from,
     )
   const touched = new Set((await coated()).map(({ job }) => job))
-  const proposal = await propose(shop.db, NOW, damp)
+  const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: damp })
   // Its second layer is under way: the third cannot wait so long, and that is said before anybody takes it.
   expect(proposal.planning.reasons.map(({ message }) => message)).toEqual([
     expect.stringMatching(
@@ -150,7 +150,7 @@ test('in damp air nothing is coated, and every way to plan keeps to it', async (
   expect([...touched].every((job) => moved.includes(job))).toBe(true)
   expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
   expect(await coated()).toEqual([])
-  const anew = await propose(shop.db, NOW)
+  const anew = await propose(shop.db, NOW, { kind: 'everything' })
   expect(await takeProposal(shop.db, anew.id, NOW)).toEqual({ kind: 'taken' })
   expect(await coated()).toEqual([])
   const calendar = await calendarToMove(shop.db, NOW)

@@ -1,46 +1,67 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
-import { type Schedule, scheduleSchema } from '@/core/schedule'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { scheduleSchema } from '@/core/schedule'
+import { defineAction, defineReadAction } from '../action/define'
+import { id, nothing } from '../action/inputs'
+import { compute } from '../compute/compute'
 import { plannedFromSchema } from './planned-from'
-import {
-  type Offered,
-  offerSchedule,
-  type Proposal,
-  problemToPlan,
-  propose,
-  type ToPlan,
-  takeProposal,
-} from './proposal'
+import { keepProposal, offerSchedule, problemToPlan, takeProposal } from './proposal'
 
 /** What there is to plan, for the worker beside the page. */
-export async function whatToPlan(): Promise<ToPlan> {
-  return problemToPlan(await database(), now())
-}
+export const whatToPlan = defineReadAction({
+  name: 'planning.what-to-plan',
+  who: 'desk',
+  input: nothing,
+  read: async ({ db, at }) => done(await problemToPlan(db, at)),
+})
 
 /** Works out, on the server, a plan that may give up bays or windows where a day has gone too far to keep them. */
-export async function proposePlan(): Promise<Proposal> {
-  return propose(await database(), now())
-}
+export const proposePlan = defineAction({
+  name: 'planning.propose',
+  who: 'desk',
+  input: nothing,
+  prepare: async ({ at }) => compute('work-out', at, { kind: 'everything' }),
+  write: async ({ trx }, _, worked) => done(await keepProposal(trx, worked)),
+})
+
+/** A schedule of a hundred cars is a fifth of this, characters. */
+const MOST_SCHEDULE = 5_000_000
 
 /** Keeps a plan that the worker found, if it breaks no rule and nothing has happened since. It is shown, not published. */
-export async function offerPlan(from: { at: string; basis: string }, schedule: Schedule): Promise<Offered> {
-  const db = await database()
-  return offerSchedule(db, now(), plannedFromSchema.parse(from), scheduleSchema.parse(schedule))
-}
+export const offerPlan = defineAction({
+  name: 'planning.offer',
+  who: 'desk',
+  input: z.strictObject({ from: plannedFromSchema, schedule: scheduleSchema }),
+  mostInput: MOST_SCHEDULE,
+  write: async ({ trx, at }, { from, schedule }) => {
+    const offered = await offerSchedule(trx, at, from, schedule)
+    switch (offered.kind) {
+      case 'proposed':
+        return done(offered.proposal)
+      case 'stale':
+        return refuse('stale', 'Something has happened on the floor since. Plan anew.')
+      case 'broken':
+        return refuse('rule', offered.rule)
+    }
+  },
+})
 
 /** Takes a plan that was shown. Says in words where it can no longer be taken. */
-export async function takePlan(id: string): Promise<{ taken: boolean; message: string }> {
-  const { kind } = await takeProposal(await database(), id, now())
-  revalidatePath('/', 'layout')
-  switch (kind) {
-    case 'taken':
-      return { taken: true, message: 'Planned. Everybody’s times are the ones you saw.' }
-    case 'stale':
-      return { taken: false, message: 'Something has happened on the floor since. Plan anew and look again.' }
-    case 'gone':
-      return { taken: false, message: 'This plan is no longer kept. Plan anew.' }
-  }
-}
+export const takePlan = defineAction({
+  name: 'planning.take',
+  who: 'desk',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, proposal) => {
+    const { kind } = await takeProposal(trx, proposal.id, at)
+    switch (kind) {
+      case 'taken':
+        return done({ said: 'Planned. Everybody’s times are the ones you saw.' })
+      case 'stale':
+        return refuse('stale', 'Something has happened on the floor since. Plan anew and look again.')
+      case 'gone':
+        return refuse('gone', 'This plan is no longer kept. Plan anew.')
+    }
+  },
+})

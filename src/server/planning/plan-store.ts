@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import type { Planning } from '@/core/planning'
+import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 
 /** The plan as it was last published, and the log of plannings. */
@@ -73,6 +73,23 @@ export async function publish(
       reasons: JSON.stringify(planning.reasons),
     })
   })
+}
+
+/**
+ * Publishes the place of one job as it was worked out on this floor: what is promised is what stands on the calendar. The last
+ * planning's own word, what it could not do, stays as it is.
+ */
+export async function publishFor(
+  trx: Knex,
+  jobId: string,
+  placed: readonly PlacedOperation[],
+  { floor: { now, planning }, cause }: { floor: Pick<Floor, 'now' | 'planning'>; cause: string },
+): Promise<void> {
+  await publish(
+    trx,
+    placed.map((operation) => ({ ...operation, job: jobId })),
+    { computedAt: now, status: planning?.status ?? 'feasible', cause, reasons: planning?.reasons ?? [] },
+  )
 }
 
 export async function lastPlanning(db: Knex): Promise<Planning | undefined> {

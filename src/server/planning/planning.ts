@@ -142,6 +142,11 @@ export function planFor(floor: Floor, movable: ReadonlySet<string>): Planned {
   return planAround(floor, movable, PLAN_ALL_STEPS)
 }
 
+/** A plan for what was asked: with `movable` the other jobs keep their times if they can. Nothing is published. */
+export function planOnFloor(floor: Floor, movable?: ReadonlySet<string>): Planned {
+  return planAround(floor, movable, movable ? 0 : PLAN_ALL_STEPS)
+}
+
 /** Plans and publishes. With `movable` the other jobs keep their times if they can. */
 export async function replan(
   db: Knex,
@@ -150,7 +155,7 @@ export async function replan(
   movable?: ReadonlySet<string>,
 ): Promise<Planned> {
   const floor = await loadFloor(db, now)
-  const planned = planAround(floor, movable, movable ? 0 : PLAN_ALL_STEPS)
+  const planned = planOnFloor(floor, movable)
   await publish(db, planned.placed, {
     computedAt: now,
     status: planned.schedule.status,

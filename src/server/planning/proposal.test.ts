@@ -44,7 +44,7 @@ describe('a new plan', () => {
   })
   test('is shown with what it changes, and publishes nothing by itself', async () => {
     const before = await standing()
-    const { id, changes } = await propose(shop.db, NOW)
+    const { id, changes } = await propose(shop.db, NOW, { kind: 'everything' })
     expect(await standing()).toBe(before)
     expect(id).toBeTruthy()
     for (const change of changes) {
@@ -53,7 +53,7 @@ describe('a new plan', () => {
     }
   })
   test('is refused once the floor has changed, and the plan that stands stays', async () => {
-    const { id } = await propose(shop.db, NOW)
+    const { id } = await propose(shop.db, NOW, { kind: 'everything' })
     const floor = await loadFloor(shop.db, NOW)
     const waiting = floor.jobs.find(({ stage }) => stage.kind === 'between')!
     const { stage } = waiting
@@ -65,7 +65,7 @@ describe('a new plan', () => {
   })
   test('taken, is published as it was shown, once', async () => {
     const at = plusMinutes(NOW, 10)
-    const { id } = await propose(shop.db, at)
+    const { id } = await propose(shop.db, at, { kind: 'everything' })
     const shown = JSON.parse((await shop.db('proposals').where({ id }).first()).placed) as {
       job: string
       operation: string
@@ -82,9 +82,9 @@ describe('a new plan', () => {
     expect(await takeProposal(shop.db, id, plusMinutes(at, 2))).toEqual({ kind: 'gone' })
   })
   test('nobody took is forgotten after some days', async () => {
-    await propose(shop.db, plusMinutes(NOW, 20))
+    await propose(shop.db, plusMinutes(NOW, 20), { kind: 'everything' })
     const later = plusMinutes(NOW, 5 * 1440)
-    await propose(shop.db, later)
+    await propose(shop.db, later, { kind: 'everything' })
     const kept: { made_at: string }[] = await shop.db('proposals')
     expect(kept.map(({ made_at }) => made_at)).toEqual([later])
   })

@@ -1,4 +1,4 @@
-import { createHash, randomUUID } from 'node:crypto'
+import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { LiveJob } from '@/core/job'
@@ -26,9 +26,10 @@ import {
   planChanges,
   type Schedule,
 } from '@/core/schedule'
-import { dayIn, type Instant, minutesBetween, plusDays } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { changePlan } from '../quotes/agreement-store'
+import { fingerprint } from './fingerprint'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, publish } from './plan-store'
 import { CHURN_PER_STEP, collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
@@ -53,20 +54,6 @@ const changedSchema = z.array(z.object({ job: z.string(), plan: planSchema }))
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
 
-/** What a plan was worked out from, in one word: once anything of it has changed, the plan is stale. */
-export function fingerprint(floor: Floor): string {
-  const seen = openJobs(floor).map(({ id, plan, progress, published, pinned }) => ({
-    id,
-    plan,
-    progress,
-    published,
-    pinned,
-  }))
-  return createHash('sha256')
-    .update(JSON.stringify([seen, floor.outages]))
-    .digest('hex')
-}
-
 /** Jobs that were to use what is out while it is out, or to be coated in air too damp for it. */
 function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): ReadonlySet<string> {
   const uses = ({ plan }: LiveJob, { operation, people, place }: PlacedOperation): boolean => {
@@ -86,33 +73,52 @@ function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): Rea
   return new Set(jobs.filter(meets).map(({ id }) => id))
 }
 
-/**
- * Works a plan out and keeps it; publishes nothing. For an outage only the jobs it touches move, if that can be;
- * without one everything may that is not yet begun.
- */
-export async function propose(db: Knex, now: Instant, outage?: Outage): Promise<Proposal> {
+/** What a plan is worked out for. */
+export type Foreseen =
+  /** Everything may move that is not yet begun. */
+  | { kind: 'everything' }
+  /** Only the jobs it touches move, if that can be. */
+  | { kind: 'outage'; outage: Outage }
+  /** Only the cars whose work it changes move, if that can be. */
+  | { kind: 'work'; changes: readonly PlanChange[]; cause: string }
+
+/** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
+export async function workOut(db: Knex, now: Instant, what: Foreseen): Promise<WorkedOut> {
   const floor = await loadFloor(db, now)
-  const { placed, schedule } = outage
-    ? planFor({ ...floor, outages: [...floor.outages, outage] }, touchedBy(outage, openJobs(floor)))
-    : planEverything(floor)
-  return keepProposal(db, floor, placed, planningOf(now, schedule, outage), outage)
+  switch (what.kind) {
+    case 'everything': {
+      const { placed, schedule } = planEverything(floor)
+      return proposalOf(db, floor, placed, planningOf(now, schedule))
+    }
+    case 'outage': {
+      const { outage } = what
+      const without = { ...floor, outages: [...floor.outages, outage] }
+      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)))
+      return proposalOf(db, floor, placed, planningOf(now, schedule, outage), outage)
+    }
+    case 'work':
+      return workOutChanges(db, floor, what)
+    default:
+      return unreachable(what)
+  }
 }
 
-/** The same for work that changes: only the cars it changes move, if that can be. */
-export async function proposeWork(
+/** Works a plan out and keeps it, where nobody waits for a page meanwhile. */
+export const propose = async (db: Knex, now: Instant, what: Foreseen): Promise<Proposal> =>
+  keepProposal(db, await workOut(db, now, what))
+
+async function workOutChanges(
   db: Knex,
-  now: Instant,
-  changes: readonly PlanChange[],
-  cause: string,
-): Promise<Proposal> {
-  const floor = await loadFloor(db, now)
+  floor: Floor,
+  { changes, cause }: Extract<Foreseen, { kind: 'work' }>,
+): Promise<WorkedOut> {
   const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
   const jobs = floor.jobs.map((entry) => {
     const plan = entry.live && plans.get(entry.live.id)
     return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
   })
   const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()))
-  return keepProposal(db, floor, placed, { ...planningOf(now, schedule), cause }, undefined, changes)
+  return proposalOf(db, floor, placed, { ...planningOf(floor.now, schedule), cause }, undefined, changes)
 }
 
 /** From when a problem is, and from what floor: enough to make it again. */
@@ -184,7 +190,8 @@ export async function offerSchedule(
   if (broken || schedule.status === 'infeasible')
     return { kind: 'broken', rule: broken?.message ?? 'no place' }
   const planning = planningOf(at, schedule)
-  return { kind: 'proposed', proposal: await keepProposal(db, floor, joinParts(schedule), planning) }
+  const worked = await proposalOf(db, floor, joinParts(schedule), planning)
+  return { kind: 'proposed', proposal: await keepProposal(db, worked) }
 }
 
 const CAUSE: Record<Outage['what']['kind'], string> = {
@@ -200,28 +207,45 @@ const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning 
   reasons: schedule.reasons,
 })
 
-async function keepProposal(
+/** A plan worked out, to be shown, with what is kept of it. Plain data: it comes from another thread. */
+export type WorkedOut = {
+  proposal: Proposal
+  basis: string
+  placed: readonly PlacedOperation[]
+  planning: Planning
+  changed: readonly PlanChange[]
+  madeAt: Instant
+  /** Proposals made before this day are forgotten. */
+  oldest: LocalDay
+}
+
+/** Keeps a proposal so that it can be taken, and forgets those nobody took. */
+export async function keepProposal(trx: Knex, worked: WorkedOut): Promise<Proposal> {
+  const { proposal, basis, placed, planning, changed, madeAt, oldest } = worked
+  await trx('proposals').where('made_at', '<', oldest).delete()
+  await trx('proposals').insert({
+    id: proposal.id,
+    basis,
+    placed: JSON.stringify(placed),
+    planning: JSON.stringify(planning),
+    outage: proposal.outage ? JSON.stringify(proposal.outage) : null,
+    plans: changed.length > 0 ? JSON.stringify(changed) : null,
+    made_at: madeAt,
+  })
+  return proposal
+}
+
+async function proposalOf(
   db: Knex,
   floor: Floor,
   placed: readonly PlacedOperation[],
   planning: Planning,
   outage?: Outage,
   changed: readonly PlanChange[] = [],
-): Promise<Proposal> {
+): Promise<WorkedOut> {
   const { setup } = floor.shop
   const jobs = openJobs(floor)
   const id = randomUUID()
-  const oldest = plusDays(dayIn(setup.timezone, floor.now), -KEPT_DAYS)
-  await db('proposals').where('made_at', '<', oldest).delete()
-  await db('proposals').insert({
-    id,
-    basis: fingerprint(floor),
-    placed: JSON.stringify(placed),
-    planning: JSON.stringify(planning),
-    outage: outage ? JSON.stringify(outage) : null,
-    plans: changed.length > 0 ? JSON.stringify(changed) : null,
-    made_at: floor.now,
-  })
   const open = new Set(jobs.map((job) => job.id))
   const standing = [...(await loadPublished(db, [...open])).values()].flat()
   const due = Object.fromEntries(jobs.flatMap((job) => (job.due ? [[job.id, job.due]] : [])))
@@ -243,7 +267,21 @@ async function keepProposal(
       ? { ...reason, message: `${plates.get(job.id) ?? job.id}: ${inTitles(reason.message, job.plan)}` }
       : reason
   })
-  return { id, planning: { ...planning, reasons: told }, ...(outage ? { outage } : {}), underWay, changes }
+  return {
+    proposal: {
+      id,
+      planning: { ...planning, reasons: told },
+      ...(outage ? { outage } : {}),
+      underWay,
+      changes,
+    },
+    basis: fingerprint(floor),
+    placed,
+    planning,
+    changed,
+    madeAt: floor.now,
+    oldest: plusDays(dayIn(setup.timezone, floor.now), -KEPT_DAYS),
+  }
 }
 
 /** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */

@@ -3,7 +3,7 @@ import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/
 import type { Floor } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
-import { replan } from '../planning/planning'
+import { publishFor } from '../planning/plan-store'
 import { writeAgreement } from './agreement-store'
 import { loadWorked, whenFor, whenForPlan } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
@@ -99,9 +99,10 @@ export async function agreeQuote(
       promisedFor: when.collectAt,
       agreedAt: at,
     })
-    return agreed && (await decideQuote(trx, jobId, version, { said: 'accepted', at, words: '' }))
+    if (!agreed) return false
+    // What is promised is what stands on the calendar: the very place that was just worked out.
+    await publishFor(trx, jobId, when.placed, { floor, cause: 'package agreed' })
+    return decideQuote(trx, jobId, version, { said: 'accepted', at, words: '' })
   })
-  if (!written) return { message: 'Someone else has just agreed a package. Reload to see it.' }
-  await replan(db, at, 'package agreed', new Set([jobId]))
-  return undefined
+  return written ? undefined : { message: 'Someone else has just agreed a package. Reload to see it.' }
 }

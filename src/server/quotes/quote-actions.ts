@@ -1,67 +1,60 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
-import { redirect } from 'next/navigation'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { choicesSchema, quoteState } from '@/core/offer'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { defineAction } from '../action/define'
+import { id, version } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
-import { agreeQuote, type Refusal, writeOffer } from './agreeing'
+import { agreeQuote, writeOffer } from './agreeing'
 import { decideQuote, listQuotes } from './quote-store'
 
-const wantedSchema = z.object({
-  choices: choicesSchema,
-  note: z.string().trim().max(600, 'Keep the note under 600 characters.'),
-  shownCents: z.int(),
+/** Writes the next version of a quote from what is chosen on the screen. */
+export const writeQuoteVersion = defineAction({
+  name: 'quotes.write-version',
+  who: 'desk',
+  input: z.strictObject({
+    jobId: id,
+    choices: choicesSchema,
+    note: z.string().trim().max(600, 'Keep the note under 600 characters.'),
+    shownCents: z.int(),
+  }),
+  write: async ({ trx, at }, { jobId, choices, note, shownCents }) => {
+    const floor = await loadFloor(trx, at)
+    const written = await writeOffer(trx, floor, jobId, choices, { shownCents, note, mustFit: false })
+    return 'message' in written ? refuse('rule', written.message) : done({ version: written.version })
+  },
 })
 
-export type QuoteAnswer =
-  | { kind: 'written'; version: number }
-  | { kind: 'refused'; message: string; field?: string }
-
-/** Writes the next version of a quote from what is chosen on the screen. */
-export async function writeQuoteVersion(jobId: string, input: unknown): Promise<QuoteAnswer> {
-  const checked = wantedSchema.safeParse(input)
-  if (!checked.success) {
-    const [issue] = checked.error.issues
-    return { kind: 'refused', message: issue!.message, field: String(issue!.path.at(-1)) }
-  }
-  const db = await database()
-  const { choices, note, shownCents } = checked.data
-  const floor = await loadFloor(db, now())
-  const written = await writeOffer(db, floor, jobId, choices, { shownCents, note, mustFit: false })
-  if ('message' in written) return { kind: 'refused', ...written }
-  revalidatePath(`/jobs/${jobId}`, 'layout')
-  return { kind: 'written', version: written.version }
-}
-
 /** The customer says yes to a version: it is agreed as it was written and goes on the calendar. */
-export async function acceptQuote(jobId: string, version: number): Promise<Refusal> {
-  const refusal = await agreeQuote(await database(), jobId, version, now())
-  if (refusal) return refusal
-  redirect(`/jobs/${jobId}/schedule`)
-}
-
-const wordsSchema = z.string().trim().max(300, 'Keep it under 300 characters.')
+export const acceptQuote = defineAction({
+  name: 'quotes.accept',
+  who: 'desk',
+  input: z.strictObject({ jobId: id, version }),
+  write: async ({ trx, at }, { jobId, version: accepted }) => {
+    const refusal = await agreeQuote(trx, jobId, accepted, at)
+    return refusal ? refuse('rule', refusal.message) : done()
+  },
+})
 
 /** The customer says no, and perhaps why. */
-export async function declineQuote(
-  jobId: string,
-  version: number,
-  words: string,
-): Promise<Refusal | undefined> {
-  const checked = wordsSchema.safeParse(words)
-  if (!checked.success) return { message: checked.error.issues[0]!.message }
-  const db = await database()
-  const at = now()
-  const quotes = await listQuotes(db, jobId)
-  const quote = quotes.find((each) => each.version === version)
-  if (!quote) return { message: 'This quote is no longer there. Reload the page.' }
-  const { kind } = quoteState(quote, quotes.length, at)
-  if (kind === 'accepted' || kind === 'declined')
-    return { message: `This version was ${kind} already. Reload to see it.` }
-  const declined = await decideQuote(db, jobId, version, { said: 'declined', at, words: checked.data })
-  revalidatePath(`/jobs/${jobId}`, 'layout')
-  return declined ? undefined : { message: 'Somebody has answered for it already. Reload to see it.' }
-}
+export const declineQuote = defineAction({
+  name: 'quotes.decline',
+  who: 'desk',
+  input: z.strictObject({
+    jobId: id,
+    version,
+    words: z.string().trim().max(300, 'Keep it under 300 characters.'),
+  }),
+  write: async ({ trx, at }, { jobId, version: declined, words }) => {
+    const quotes = await listQuotes(trx, jobId)
+    const quote = quotes.find((each) => each.version === declined)
+    if (!quote) return refuse('gone', 'This quote is no longer there. Reload the page.')
+    const { kind } = quoteState(quote, quotes.length, at)
+    if (kind === 'accepted' || kind === 'declined')
+      return refuse('stale', `This version was ${kind} already. Reload to see it.`)
+    return (await decideQuote(trx, jobId, declined, { said: 'declined', at, words }))
+      ? done()
+      : refuse('stale', 'Somebody has answered for it already. Reload to see it.')
+  },
+})

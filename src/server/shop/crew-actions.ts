@@ -1,54 +1,48 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { progressAt } from '@/core/job'
-import { crewSchema, openJobs, type TypedCrew } from '@/core/planning'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { crewSchema, type Floor, openJobs } from '@/core/planning'
+import { defineAction } from '../action/define'
+import { version } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
-import { saveCrew } from './shop-store'
+import { CHANGED_MEANWHILE, saveCrew } from './shop-store'
 
-export type CrewAnswer =
-  | { kind: 'kept'; version: number }
-  /** `path` leads to the field, as in `people.0.week.mon`. */
-  | { kind: 'refused'; message: string; path: string }
+type Named = { id: string; name: string }
 
-/** Keeps people, bays and hours. Nobody and nothing that still has work planned is taken away. */
-export async function keepCrew(version: number, typed: TypedCrew): Promise<CrewAnswer> {
-  const readAt = z.int().parse(version)
-  const read = crewSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return { kind: 'refused', message: issue!.message, path: issue!.path.join('.') }
-  }
-  const db = await database()
-  const floor = await loadFloor(db, now())
-  const { people, places } = floor.shop.setup
-  const gone = (list: readonly { id: string }[], kept: readonly { id: string }[]) =>
-    list.filter(({ id }) => !kept.some((each) => each.id === id)).map(({ id }) => id)
-  const missing = [...gone(people, read.data.people), ...gone(places, read.data.places)]
+/** The first step that still needs somebody or some bay that is about to go. */
+function neededStill(floor: Floor, missing: readonly string[]) {
   for (const live of openJobs(floor))
     for (const placed of live.published) {
       const operation = live.plan.operations.find(({ id }) => id === placed.operation)
       if (!operation || progressAt(live, operation, floor.now).kind === 'done') continue
       const needed = [placed.place, ...placed.people].find((id) => missing.includes(id))
-      if (needed === undefined) continue
-      const called = [...people, ...places].find(({ id }) => id === needed)!.name
       const plate = floor.jobs.find(({ job }) => job.id === live.id)?.job.vehicle.plate
-      return {
-        kind: 'refused',
-        path: '',
-        message: `${called} still has “${operation.title}” of ${plate} planned. Say that ${called} is out, take the new plan, and then take ${called} away here.`,
-      }
+      if (needed !== undefined) return { needed, title: operation.title, plate }
     }
-  if (!(await saveCrew(db, readAt, read.data)))
-    return {
-      kind: 'refused',
-      path: '',
-      message:
-        'Somebody else has changed the set-up meanwhile. Load the page again; copy what you typed first.',
-    }
-  revalidatePath('/', 'layout')
-  return { kind: 'kept', version: readAt + 1 }
+  return undefined
 }
+
+/** Keeps people, bays and hours. Nobody and nothing that still has work planned is taken away. */
+export const keepCrew = defineAction({
+  name: 'shop.keep-crew',
+  who: 'desk',
+  input: z.strictObject({ version, crew: crewSchema }),
+  write: async ({ trx, at }, { version: readAt, crew }) => {
+    const floor = await loadFloor(trx, at)
+    const { people, places } = floor.shop.setup
+    const gone = (list: readonly Named[], kept: readonly { id: string }[]) =>
+      list.filter(({ id }) => !kept.some((each) => each.id === id)).map(({ id }) => id)
+    const still = neededStill(floor, [...gone(people, crew.people), ...gone(places, crew.places)])
+    if (still) {
+      const called = [...people, ...places].find(({ id }) => id === still.needed)!.name
+      return refuse(
+        'rule',
+        `${called} still has “${still.title}” of ${still.plate} planned. Say that ${called} is out, take the new plan, and then take ${called} away here.`,
+      )
+    }
+    if (!(await saveCrew(trx, readAt, crew))) return refuse('stale', CHANGED_MEANWHILE)
+    return done({ version: readAt + 1 })
+  },
+})

@@ -1,43 +1,54 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { devicesSchema } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
 import { SPELL_KINDS } from '@/devices/climate-sensor'
-import { now } from '../clock'
-import { database } from '../db/connection'
-import { addSpell, endSpell } from './air'
-import { loadShop } from './shop-store'
+import { defineAction } from '../action/define'
+import { id, version } from '../action/inputs'
+import { CHANGED_MEANWHILE, loadShop, saveDevices } from './shop-store'
+import { addSpell, endSpell } from './spell-store'
 
-const spellSchema = z.strictObject({
-  bay: z.string().min(1, 'Choose the bay.'),
-  kind: z.enum(SPELL_KINDS),
-  minutes: z
-    .int('Type how long as whole minutes, such as 240.')
-    .min(10, 'At least ten minutes.')
-    .max(2880, 'At most two days.'),
+/** Keeps which devices the shop has. */
+export const keepDevices = defineAction({
+  name: 'shop.keep-devices',
+  who: 'desk',
+  input: z.strictObject({ version, devices: devicesSchema }),
+  write: async ({ trx }, { version: readAt, devices }) =>
+    (await saveDevices(trx, readAt, devices))
+      ? done({ version: readAt + 1 })
+      : refuse('stale', CHANGED_MEANWHILE),
 })
 
-export type SpellAnswer = { kind: 'done' } | { kind: 'refused'; field: string; message: string }
-
 /** Lets the simulated sensors of a bay meet a spell of weather, or fail, from now on. */
-export async function beginSpell(typed: z.input<typeof spellSchema>): Promise<SpellAnswer> {
-  const read = spellSchema.safeParse(typed)
-  if (!read.success) {
-    const [issue] = read.error.issues
-    return { kind: 'refused', field: String(issue!.path[0] ?? ''), message: issue!.message }
-  }
-  const db = await database()
-  const { bay, kind, minutes } = read.data
-  if (!(await loadShop(db)).setup.places.some(({ id }) => id === bay))
-    return { kind: 'refused', field: 'bay', message: 'Choose the bay.' }
-  const from = now()
-  await addSpell(db, { bay, kind, from, until: plusMinutes(from, minutes) })
-  revalidatePath('/', 'layout')
-  return { kind: 'done' }
-}
+export const beginSpell = defineAction({
+  name: 'shop.begin-spell',
+  who: 'desk',
+  input: z.strictObject({
+    bay: z.string().min(1, 'Choose the bay.').max(80),
+    kind: z.enum(SPELL_KINDS),
+    minutes: z
+      .int('Type how long as whole minutes, such as 240.')
+      .min(10, 'At least ten minutes.')
+      .max(2880, 'At most two days.'),
+  }),
+  write: async ({ trx, at: from }, { bay, kind, minutes }) => {
+    if (!(await loadShop(trx)).setup.places.some((place) => place.id === bay))
+      return refuse('input', 'Choose the bay.', 'bay')
+    if ((await loadShop(trx)).setup.devices.baySensors === 'none')
+      return refuse('rule', 'The shop has no sensors that could meet it. Choose the simulated ones first.')
+    await addSpell(trx, { bay, kind, from, until: plusMinutes(from, minutes) })
+    return done()
+  },
+})
 
-export async function stopSpell(id: string): Promise<void> {
-  await endSpell(await database(), id)
-  revalidatePath('/', 'layout')
-}
+export const stopSpell = defineAction({
+  name: 'shop.stop-spell',
+  who: 'desk',
+  input: z.strictObject({ id }),
+  write: async ({ trx }, spell) => {
+    await endSpell(trx, spell.id)
+    return done()
+  },
+})

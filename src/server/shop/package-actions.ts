@@ -1,50 +1,43 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { packageFaults, packageTemplateSchema } from '@/core/offer'
-import { database } from '../db/connection'
-import { loadShop, savePackages } from './shop-store'
+import { defineAction } from '../action/define'
+import { version } from '../action/inputs'
+import { CHANGED_MEANWHILE, loadShop, savePackages } from './shop-store'
 
-export type PackagesAnswer =
-  | { kind: 'kept'; version: number }
-  | { kind: 'refused'; message: string; package?: string; field?: string }
+/** More than any shop sells. */
+const MOST_PACKAGES = 60
 
-const listSchema = z.array(packageTemplateSchema).min(1, 'A shop sells one package at least.')
-
-/** Keeps the packages as they stand on the screen, all or none. */
-export async function keepPackages(readAt: number, input: unknown): Promise<PackagesAnswer> {
-  const checked = listSchema.safeParse(input)
-  if (!checked.success) {
-    const [issue] = checked.error.issues
-    const [at, field] = issue!.path
-    const key = Array.isArray(input) && typeof at === 'number' ? String(input[at]?.key ?? '') : ''
-    return { kind: 'refused', message: issue!.message, package: key, field: String(field ?? '') }
-  }
-  const db = await database()
-  const { setup, catalogue } = await loadShop(db)
-  const packages = checked.data
-  const twice = packages.find(
-    ({ key, name }, at) =>
-      packages.findIndex((other) => other.key === key || other.name.trim() === name.trim()) !== at,
-  )
-  if (twice)
-    return {
-      kind: 'refused',
-      message: `Two packages are called “${twice.name}”. Give one another name.`,
-      package: twice.key,
-      field: 'name',
+/** Keeps the packages as they stand on the screen, all or none. A fault leads to its package and field: `2.name`. */
+export const keepPackages = defineAction({
+  name: 'shop.keep-packages',
+  who: 'desk',
+  input: z.strictObject({
+    version,
+    packages: z
+      .array(packageTemplateSchema)
+      .min(1, 'A shop sells one package at least.')
+      .max(MOST_PACKAGES, `More than ${MOST_PACKAGES} packages help nobody to choose.`),
+  }),
+  write: async ({ trx }, { version: readAt, packages }) => {
+    const { setup, catalogue } = await loadShop(trx)
+    const twice = packages.findIndex(
+      ({ key, name }, at) =>
+        packages.findIndex((other) => other.key === key || other.name.trim() === name.trim()) !== at,
+    )
+    if (twice >= 0)
+      return refuse(
+        'input',
+        `Two packages are called “${packages[twice]!.name}”. Give one another name.`,
+        `packages.${twice}.name`,
+      )
+    for (const [at, template] of packages.entries()) {
+      const [fault] = packageFaults(template, { catalogue, vendors: setup.vendors })
+      if (fault) return refuse('input', fault.message, `packages.${at}.${fault.path}`)
     }
-  for (const template of packages) {
-    const [fault] = packageFaults(template, { catalogue, vendors: setup.vendors })
-    if (fault) return { kind: 'refused', message: fault.message, package: template.key, field: fault.path }
-  }
-  if (!(await savePackages(db, readAt, packages)))
-    return {
-      kind: 'refused',
-      message:
-        'Somebody has changed the set-up of the shop meanwhile. Open this page in a second window to compare; what you typed stays here.',
-    }
-  revalidatePath('/', 'layout')
-  return { kind: 'kept', version: readAt + 1 }
-}
+    if (!(await savePackages(trx, readAt, packages))) return refuse('stale', CHANGED_MEANWHILE)
+    return done({ version: readAt + 1 })
+  },
+})

@@ -1,46 +1,37 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
-import { database } from '../db/connection'
-import { loadShop, savePrices } from './shop-store'
-
-export type PricesAnswer =
-  | { kind: 'kept'; version: number }
-  /** The path leads to the field: `rates.centsPerHour.prep`, `vendors.0.name`. */
-  | { kind: 'refused'; message: string; path: string }
-
-const pricesSchema = z.object({
-  rates: ratesSchema,
-  terms: termsSchema,
-  vendors: z.array(vendorSchema.omit({ calendar: true }).extend({ when: vendorDaysSchema })),
-})
+import { defineAction } from '../action/define'
+import { version } from '../action/inputs'
+import { CHANGED_MEANWHILE, loadShop, savePrices } from './shop-store'
 
 /** Keeps what the shop charges, on what terms it quotes, and whom it calls in, all or nothing. */
-export async function keepPrices(readAt: number, input: unknown): Promise<PricesAnswer> {
-  const checked = pricesSchema.safeParse(input)
-  if (!checked.success) {
-    const [issue] = checked.error.issues
-    return { kind: 'refused', message: issue!.message, path: issue!.path.join('.') }
-  }
-  const db = await database()
-  const { setup } = await loadShop(db)
-  const kept = new Set(checked.data.vendors.map(({ id }) => id))
-  const needed = setup.packages.find(({ vendors }) => vendors.some((id) => !kept.has(id)))
-  if (needed)
-    return {
-      kind: 'refused',
-      message: `“${needed.name}” calls in somebody who is taken out here. Change that package first.`,
-      path: 'vendors',
-    }
-  if (!(await savePrices(db, readAt, checked.data)))
-    return {
-      kind: 'refused',
-      message:
-        'Somebody has changed the set-up of the shop meanwhile. Open this page in a second window to compare; what you typed stays here.',
-      path: '',
-    }
-  revalidatePath('/', 'layout')
-  return { kind: 'kept', version: readAt + 1 }
-}
+export const keepPrices = defineAction({
+  name: 'shop.keep-prices',
+  who: 'desk',
+  input: z.strictObject({
+    version,
+    prices: z.strictObject({
+      rates: ratesSchema,
+      terms: termsSchema,
+      vendors: z
+        .array(vendorSchema.omit({ calendar: true }).extend({ when: vendorDaysSchema }))
+        .max(100, 'More than a hundred is more than one can call.'),
+    }),
+  }),
+  write: async ({ trx }, { version: readAt, prices }) => {
+    const { setup } = await loadShop(trx)
+    const kept = new Set(prices.vendors.map(({ id }) => id))
+    const needed = setup.packages.find(({ vendors }) => vendors.some((id) => !kept.has(id)))
+    if (needed)
+      return refuse(
+        'rule',
+        `“${needed.name}” calls in somebody who is taken out here. Change that package first.`,
+        'prices.vendors',
+      )
+    if (!(await savePrices(trx, readAt, prices))) return refuse('stale', CHANGED_MEANWHILE)
+    return done({ version: readAt + 1 })
+  },
+})

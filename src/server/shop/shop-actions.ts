@@ -1,21 +1,20 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { washSetupSchema } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
-import { database } from '../db/connection'
-import { saveSchoolsAndWash } from './shop-store'
-
-export type ShopAnswer = { kind: 'kept' } | { kind: 'refused'; message: string }
-
-const schema = z.object({ school: z.enum(SCHOOLS), wash: washSetupSchema })
+import { defineAction } from '../action/define'
+import { version } from '../action/inputs'
+import { CHANGED_MEANWHILE, saveSchoolsAndWash } from './shop-store'
 
 /** Keeps how the shop judges and washes. */
-export async function keepShop(input: unknown): Promise<ShopAnswer> {
-  const checked = schema.safeParse(input)
-  if (!checked.success) return { kind: 'refused', message: checked.error.issues[0]!.message }
-  await saveSchoolsAndWash(await database(), checked.data)
-  revalidatePath('/', 'layout')
-  return { kind: 'kept' }
-}
+export const keepShop = defineAction({
+  name: 'shop.keep-ways',
+  who: 'desk',
+  input: z.strictObject({ version, school: z.enum(SCHOOLS), wash: washSetupSchema }),
+  write: async ({ trx }, { version: readAt, ...changed }) => {
+    if (!(await saveSchoolsAndWash(trx, readAt, changed))) return refuse('stale', CHANGED_MEANWHILE)
+    return done({ version: readAt + 1 })
+  },
+})

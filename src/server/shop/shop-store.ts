@@ -10,7 +10,7 @@ import {
 } from '@/core/offer'
 import { type Crew, storedCrew, typedCrew } from '@/core/planning'
 import type { ProblemCalendar } from '@/core/schedule'
-import { type Costs, type Setup, type Shop, setupSchema, type WashSetup } from '@/core/shop'
+import { type Costs, type Devices, type Setup, type Shop, setupSchema, type WashSetup } from '@/core/shop'
 import defaultCatalogue from '@/core/shop/starter/catalogue.json'
 import defaultSetup from '@/core/shop/starter/setup.json'
 import type { LocalDay } from '@/core/time'
@@ -35,17 +35,14 @@ export async function loadShop(db: Knex): Promise<Shop> {
 
 export type SchoolsAndWash = { school: Setup['school']; wash: WashSetup }
 
-/** Keeps how the shop judges and washes. The rest of its set-up stays as it is. */
-export async function saveSchoolsAndWash(db: Knex, changed: SchoolsAndWash): Promise<void> {
-  await db.transaction(async (trx) => {
-    const row = await trx('shop').where({ id: 1 }).first()
-    const setup = { ...JSON.parse(row.setup), ...changed }
-    await trx('shop')
-      .where({ id: 1 })
-      .update({ setup: JSON.stringify(setup) })
-      .increment('version', 1)
-  })
+/** Keeps how the shop judges and washes. */
+export function saveSchoolsAndWash(db: Knex, readAt: number, changed: SchoolsAndWash): Promise<boolean> {
+  return changeSetup(db, readAt, () => changed)
 }
+
+/** What somebody hears whose set-up is not the one that stands any more. */
+export const CHANGED_MEANWHILE =
+  'Somebody has changed the set-up of the shop meanwhile. Open this page in a second window to compare; what you typed stays here.'
 
 /** Version of the set-up, for whoever is about to change it. */
 export async function shopVersion(db: Knex): Promise<number> {
@@ -89,6 +86,11 @@ export function savePace(db: Knex, readAt: number, pace: Record<string, number>)
 /** Keeps what hours and products cost the shop itself. */
 export function saveCosts(db: Knex, readAt: number, costs: Costs): Promise<boolean> {
   return changeSetup(db, readAt, () => ({ costs }))
+}
+
+/** Keeps which devices the shop has. */
+export function saveDevices(db: Knex, readAt: number, devices: Devices): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ devices }))
 }
 
 /** Keeps the packages the shop sells. */

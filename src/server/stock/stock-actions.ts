@@ -1,11 +1,11 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
 import { SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
 import { dayIn } from '@/core/time'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { defineAction } from '../action/define'
+import { id } from '../action/inputs'
 import { loadShop } from '../shop/shop-store'
 import {
   addBottle,
@@ -22,18 +22,6 @@ import {
 const BOTTLE_MOST_ML = 5000
 const PIECES_MOST = 1000
 
-export type StockAnswer = { kind: 'done' } | { kind: 'refused'; field: string; message: string }
-
-const refusal = (error: z.ZodError): StockAnswer => {
-  const [issue] = error.issues
-  return { kind: 'refused', field: String(issue!.path.at(-1) ?? ''), message: issue!.message }
-}
-
-function done(): StockAnswer {
-  revalidatePath('/', 'layout')
-  return { kind: 'done' }
-}
-
 const amount = (what: string, most: number) =>
   z
     .number({ error: `Type ${what} as a number.` })
@@ -46,85 +34,102 @@ const pieces = (what: string) =>
     .min(0)
     .max(PIECES_MOST)
 
-const bottleSchema = z.strictObject({
-  productId: z.string().min(1, 'Choose the product.'),
-  lot: z
-    .string()
-    .trim()
-    .min(1, 'Write the lot from the bottle.')
-    .max(60, 'Keep the lot under 60 characters.'),
-  ml: amount('The millilitres', BOTTLE_MOST_ML).gt(0, 'Type how many millilitres are in it.'),
-  count: pieces('how many bottles').min(1, 'At least one bottle.').max(50, 'At most fifty at a time.'),
-})
+const NO_SET = 'This set is no longer there. Load the page again.'
 
 /** Bottles that have come in, unopened. */
-export async function receiveBottles(typed: z.input<typeof bottleSchema>): Promise<StockAnswer> {
-  const read = bottleSchema.safeParse(typed)
-  if (!read.success) return refusal(read.error)
-  const db = await database()
-  const { setup, catalogue } = await loadShop(db)
-  const { productId, lot, ml, count } = read.data
-  if (!catalogue.some(({ id }) => id === productId))
-    return { kind: 'refused', field: 'productId', message: 'Choose the product.' }
-  const arrivedOn = dayIn(setup.timezone, now())
-  for (let made = 0; made < count; made++) await addBottle(db, { productId, lot, fullMl: ml, arrivedOn })
-  return done()
-}
-
-/** Somebody looked at a bottle: so much is left in it. */
-export async function countBottle(id: string, ml: number): Promise<StockAnswer> {
-  const read = amount('what is left', BOTTLE_MOST_ML).safeParse(ml)
-  if (!read.success) return refusal(read.error)
-  const counted = await recount(await database(), id, read.data, now())
-  return counted
-    ? done()
-    : { kind: 'refused', field: 'ml', message: 'This bottle is no longer on the shelf. Load the page again.' }
-}
-
-/** A bottle has left the shelf: empty, too old, or used up on wheels and trim. */
-export async function throwBottle(id: string): Promise<StockAnswer> {
-  const db = await database()
-  await markGone(db, id, dayIn((await loadShop(db)).setup.timezone, now()))
-  return done()
-}
-
-/** How much of a product the shop wants to have left. */
-export async function setReorder(productId: string, ml: number): Promise<StockAnswer> {
-  const read = amount('the millilitres', 100_000).safeParse(ml)
-  if (!read.success) return refusal(read.error)
-  await setReorderPoint(await database(), productId, Math.round(read.data))
-  return done()
-}
-
-const supplySchema = z.strictObject({
-  kind: z.enum(SUPPLY_KINDS),
-  name: z.string().trim().min(1, 'Give the set a name.').max(60, 'Keep the name under 60 characters.'),
-  count: pieces('how many there are').min(1, 'A set has at least one piece.'),
-  reorderAt: pieces('from how few on you buy more'),
+export const receiveBottles = defineAction({
+  name: 'stock.receive-bottles',
+  who: 'floor',
+  input: z.strictObject({
+    productId: z.string().min(1, 'Choose the product.').max(80),
+    lot: z
+      .string()
+      .trim()
+      .min(1, 'Write the lot from the bottle.')
+      .max(60, 'Keep the lot under 60 characters.'),
+    ml: amount('The millilitres', BOTTLE_MOST_ML).gt(0, 'Type how many millilitres are in it.'),
+    count: pieces('how many bottles').min(1, 'At least one bottle.').max(50, 'At most fifty at a time.'),
+  }),
+  write: async ({ trx, at }, { productId, lot, ml, count }) => {
+    const { setup, catalogue } = await loadShop(trx)
+    if (!catalogue.some((product) => product.id === productId))
+      return refuse('input', 'Choose the product.', 'productId')
+    const arrivedOn = dayIn(setup.timezone, at)
+    for (let made = 0; made < count; made++) await addBottle(trx, { productId, lot, fullMl: ml, arrivedOn })
+    return done()
+  },
 })
 
-export async function addSet(typed: z.input<typeof supplySchema>): Promise<StockAnswer> {
-  const read = supplySchema.safeParse(typed)
-  if (!read.success) return refusal(read.error)
-  const { kind, name, count, reorderAt } = read.data
-  const washesMost = WASHES_MOST[kind]
-  await addSupply(await database(), { kind, name, clean: count, dirty: 0, washes: 0, washesMost, reorderAt })
-  return done()
-}
+/** Somebody looked at a bottle: so much is left in it. */
+export const countBottle = defineAction({
+  name: 'stock.count-bottle',
+  who: 'floor',
+  input: z.strictObject({ id, ml: amount('what is left', BOTTLE_MOST_ML) }),
+  write: async ({ trx, at }, { id: bottle, ml }) =>
+    (await recount(trx, bottle, ml, at))
+      ? done()
+      : refuse('gone', 'This bottle is no longer on the shelf. Load the page again.', 'ml'),
+})
 
-export async function washSet(id: string): Promise<StockAnswer> {
-  await washSupply(await database(), id)
-  return done()
-}
+/** A bottle has left the shelf: empty, too old, or used up on wheels and trim. */
+export const throwBottle = defineAction({
+  name: 'stock.throw-bottle',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, { id: bottle }) => {
+    await markGone(trx, bottle, dayIn((await loadShop(trx)).setup.timezone, at))
+    return done()
+  },
+})
 
-export async function countSet(id: string, clean: number): Promise<StockAnswer> {
-  const read = pieces('how many there are').safeParse(clean)
-  if (!read.success) return refusal(read.error)
-  await recountSupply(await database(), id, read.data)
-  return done()
-}
+/** How much of a product the shop wants to have left. */
+export const setReorder = defineAction({
+  name: 'stock.set-reorder-point',
+  who: 'floor',
+  input: z.strictObject({ productId: id, ml: amount('the millilitres', 100_000) }),
+  write: async ({ trx }, { productId, ml }) => {
+    const { catalogue } = await loadShop(trx)
+    if (!catalogue.some((product) => product.id === productId))
+      return refuse('gone', 'This product is no longer there. Load the page again.', 'ml')
+    await setReorderPoint(trx, productId, Math.round(ml))
+    return done()
+  },
+})
 
-export async function renewSet(id: string): Promise<StockAnswer> {
-  await renewSupply(await database(), id)
-  return done()
-}
+export const addSet = defineAction({
+  name: 'stock.add-set',
+  who: 'floor',
+  input: z.strictObject({
+    kind: z.enum(SUPPLY_KINDS),
+    name: z.string().trim().min(1, 'Give the set a name.').max(60, 'Keep the name under 60 characters.'),
+    count: pieces('how many there are').min(1, 'A set has at least one piece.'),
+    reorderAt: pieces('from how few on you buy more'),
+  }),
+  write: async ({ trx }, { kind, name, count, reorderAt }) => {
+    const washesMost = WASHES_MOST[kind]
+    await addSupply(trx, { kind, name, clean: count, dirty: 0, washes: 0, washesMost, reorderAt })
+    return done()
+  },
+})
+
+export const washSet = defineAction({
+  name: 'stock.wash-set',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx }, { id: set }) => ((await washSupply(trx, set)) ? done() : refuse('gone', NO_SET)),
+})
+
+export const countSet = defineAction({
+  name: 'stock.count-set',
+  who: 'floor',
+  input: z.strictObject({ id, clean: pieces('how many there are') }),
+  write: async ({ trx }, { id: set, clean }) =>
+    (await recountSupply(trx, set, clean)) ? done() : refuse('gone', NO_SET, 'clean'),
+})
+
+export const renewSet = defineAction({
+  name: 'stock.renew-set',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx }, { id: set }) => ((await renewSupply(trx, set)) ? done() : refuse('gone', NO_SET)),
+})

@@ -165,22 +165,24 @@ export async function soil(db: Knex, kind: SupplyKind, count: number): Promise<v
     .update({ clean: row.clean - used, dirty: row.dirty + used })
 }
 
-/** The dirty ones were washed: all are clean, and the set has one more wash behind it. */
-export async function washSupply(db: Knex, id: string): Promise<void> {
+/** The dirty ones were washed: all are clean, and the set has one more wash behind it. False where there is no such set. */
+export async function washSupply(db: Knex, id: string): Promise<boolean> {
   await db('supplies')
     .where({ id })
     .where('dirty', '>', 0)
     .update({ clean: db.raw('clean + dirty'), dirty: 0, washes: db.raw('washes + 1') })
+  return (await db('supplies').where({ id }).first('id')) !== undefined
 }
 
 /** Counted anew: so many are there, clean and dirty together, the washed-out ones thrown away. */
-export async function recountSupply(db: Knex, id: string, clean: number): Promise<void> {
-  await db('supplies').where({ id }).update({ clean, dirty: 0 })
+export async function recountSupply(db: Knex, id: string, clean: number): Promise<boolean> {
+  return (await db('supplies').where({ id }).update({ clean, dirty: 0 })) > 0
 }
 
 /** A worn set is replaced by a new one. */
-export async function renewSupply(db: Knex, id: string): Promise<void> {
-  await db('supplies')
+export async function renewSupply(db: Knex, id: string): Promise<boolean> {
+  const renewed = await db('supplies')
     .where({ id })
     .update({ washes: 0, clean: db.raw('clean + dirty'), dirty: 0 })
+  return renewed > 0
 }

@@ -1,56 +1,46 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { done, refuse } from '@/core/answer'
+import { defineAction } from '../action/define'
+import { id, version } from '../action/inputs'
 import { findJob } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
 import { signatureSchema, signPromises } from './promise-store'
 import { promisesOf } from './promised'
 
-export type SignAnswer =
-  | { kind: 'signed' }
-  | { kind: 'refused'; field?: 'signedBy' | 'signature'; message: string }
-
-const signSchema = z.object({
-  signedBy: z
-    .string()
-    .trim()
-    .min(1, 'Write the name of whoever signs.')
-    .max(200, 'Keep the name under 200 characters.'),
-  signature: signatureSchema,
-})
+/** A signature is a few hundred strokes of a finger, characters. */
+const MOST_SIGNED = 500_000
 
 /**
  * Keeps what was said as signed. The lines are made anew from what stands in the shop now, and refused where they
  * differ from what the customer had before their eyes.
  */
-export async function sign(
-  jobId: string,
-  readAt: number,
-  shown: string[],
-  input: unknown,
-): Promise<SignAnswer> {
-  const checked = signSchema.safeParse(input)
-  if (!checked.success) {
-    const [issue] = checked.error.issues
-    const field = issue!.path[0] === 'signature' ? 'signature' : 'signedBy'
-    return { kind: 'refused', field, message: issue!.message }
-  }
-  const db = await database()
-  const job = await findJob(db, jobId)
-  if (!job) return { kind: 'refused', message: 'This job is no longer there. Go back to the yard.' }
-  const { setup } = await loadShop(db)
-  const lines = await promisesOf(db, job, setup)
-  if (JSON.stringify(lines.map(({ text }) => text)) !== JSON.stringify(shown))
-    return {
-      kind: 'refused',
-      message: 'The survey has changed since this was read out. Reload, and read it out again.',
-    }
-  const signed = await signPromises(db, jobId, readAt, { lines, ...checked.data, signedAt: now() })
-  if (!signed.ok)
-    return { kind: 'refused', message: 'Another version has been signed in the meantime. Reload to see it.' }
-  revalidatePath(`/jobs/${jobId}`, 'layout')
-  return { kind: 'signed' }
-}
+export const sign = defineAction({
+  name: 'survey.sign-promises',
+  who: 'floor',
+  input: z.strictObject({
+    jobId: id,
+    version,
+    shown: z.array(z.string().max(2000)).max(200),
+    signedBy: z
+      .string()
+      .trim()
+      .min(1, 'Write the name of whoever signs.')
+      .max(200, 'Keep the name under 200 characters.'),
+    signature: signatureSchema,
+  }),
+  mostInput: MOST_SIGNED,
+  write: async ({ trx, at }, { jobId, version: readAt, shown, ...signed }) => {
+    const job = await findJob(trx, jobId)
+    if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    const { setup } = await loadShop(trx)
+    const lines = await promisesOf(trx, job, setup)
+    if (JSON.stringify(lines.map(({ text }) => text)) !== JSON.stringify(shown))
+      return refuse('stale', 'The survey has changed since this was read out. Reload, and read it out again.')
+    const kept = await signPromises(trx, jobId, readAt, { lines, ...signed, signedAt: at })
+    return kept.ok
+      ? done()
+      : refuse('stale', 'Another version has been signed in the meantime. Reload to see it.')
+  },
+})

@@ -1,9 +1,15 @@
 'use server'
 
-import { database } from '../db/connection'
-import { findWays, type PanelWay } from './ways'
+import { z } from 'zod'
+import { done } from '@/core/answer'
+import { defineReadAction } from '../action/define'
+import { id } from '../action/inputs'
+import { findWays } from './ways'
 
 /** How a panel may be worked on this car, and what forbids the rest. */
-export async function waysOfPanel(jobId: string, panel: string): Promise<PanelWay[]> {
-  return findWays(await database(), jobId, panel)
-}
+export const waysOfPanel = defineReadAction({
+  name: 'survey.ways-of-panel',
+  who: 'floor',
+  input: z.strictObject({ jobId: id, panel: id }),
+  read: async ({ db }, { jobId, panel }) => done(await findWays(db, jobId, panel)),
+})

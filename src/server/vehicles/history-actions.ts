@@ -1,27 +1,29 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
-import { now } from '../clock'
-import { database } from '../db/connection'
-import { type Brought, bringHistory } from './vehicle-history'
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { defineAction } from '../action/define'
+import { bringHistory } from './vehicle-history'
 
 /** Larger files are no history of one vehicle, bytes. */
 const MOST_BYTES = 5_000_000
 
 /**
- * Reads the history `file` a new `owner` has brought. It comes as a file of a form: as an argument of its own a text as long as
- * this would be taken for an attack.
+ * Reads the history `file` a new `owner` has brought. It comes as a file: as a text of its own, one as long as this would be
+ * taken for an attack.
  */
-export async function readBrought(form: FormData): Promise<Brought> {
-  const [file, owner] = [form.get('file'), form.get('owner')]
-  if (!(file instanceof File))
-    return { kind: 'refused', message: 'Choose the history file that came with the car.' }
-  if (file.size > MOST_BYTES)
-    return {
-      kind: 'refused',
-      message: 'This file is too large for the history of one car. Choose another one.',
-    }
-  const brought = await bringHistory(await database(), await file.text(), String(owner ?? ''), now())
-  if (brought.kind === 'read') revalidatePath('/', 'layout')
-  return brought
-}
+export const readBrought = defineAction({
+  name: 'vehicles.bring-history',
+  who: 'desk',
+  input: z.strictObject({
+    file: z.instanceof(File, { error: 'Choose the history file that came with the car.' }),
+    owner: z.string().max(200, 'Keep the name under 200 characters.'),
+  }),
+  prepare: async (_, { file }) => (file.size > MOST_BYTES ? undefined : file.text()),
+  write: async ({ trx, at }, { owner }, text) => {
+    if (text === undefined)
+      return refuse('input', 'This file is too large for the history of one car. Choose another one.', 'file')
+    const brought = await bringHistory(trx, text, owner, at)
+    return brought.kind === 'read' ? done({ vehicleId: brought.vehicleId }) : refuse('input', brought.message)
+  },
+})

@@ -1,15 +1,12 @@
 'use server'
 
-import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
-import { isLocalDay, localDayOrThrow } from '@/core/time'
+import { done, refuse } from '@/core/answer'
 import { panelsOf } from '@/core/vehicle'
-import { now } from '../clock'
-import { database } from '../db/connection'
+import { defineAction } from '../action/define'
+import { day, id } from '../action/inputs'
 import { appendRemovals } from './ledger-store'
 import { findKnown } from './vehicle-store'
-
-export type ToldAnswer = { kind: 'written' } | { kind: 'refused'; field?: string; message: string }
 
 const MOST_UM = 100
 const um = (what: string) =>
@@ -18,46 +15,30 @@ const um = (what: string) =>
     .min(0, `Type ${what} as a number of µm, 0 or more.`)
     .max(MOST_UM, `No car has ${MOST_UM} µm to lose. Look at the unit.`)
 
-const toldSchema = z.object({
-  panels: z.array(z.string()).min(1, 'Choose at least one panel.'),
-  day: z.string().refine((text): boolean => isLocalDay(text), 'Choose the day, as near as anybody knows.'),
-  removedUm: um('what was taken'),
-  uncertaintyUm: um('how sure that is'),
-  note: z
-    .string()
-    .trim()
-    .min(1, 'Write who says so, and what was done.')
-    .max(200, 'Keep it under 200 characters.'),
-})
-
 /** Enters into the ledger what somebody tells was taken elsewhere or before our time. */
-export async function tellRemoval(vehicleId: string, input: unknown): Promise<ToldAnswer> {
-  const checked = toldSchema.safeParse(input)
-  if (!checked.success) {
-    const [issue] = checked.error.issues
-    return { kind: 'refused', field: String(issue!.path[0]), message: issue!.message }
-  }
-  const db = await database()
-  const known = await findKnown(db, vehicleId)
-  if (!known) return { kind: 'refused', message: 'This vehicle is no longer there.' }
-  const panels = new Set(panelsOf(known.vehicle.shape).map(({ id }) => id))
-  const { removedUm, uncertaintyUm, note, day } = checked.data
-  const unknown = checked.data.panels.find((panel) => !panels.has(panel))
-  if (unknown) return { kind: 'refused', field: 'panels', message: `“${unknown}” is no panel of this shape.` }
-  await appendRemovals(
-    db,
-    vehicleId,
-    undefined,
-    checked.data.panels.map((panel) => ({
-      panel,
-      day: localDayOrThrow(day),
-      removedUm,
-      uncertaintyUm,
-      source: 'told',
-      note,
-    })),
-    now(),
-  )
-  revalidatePath('/', 'layout')
-  return { kind: 'written' }
-}
+export const tellRemoval = defineAction({
+  name: 'vehicles.tell-removal',
+  who: 'desk',
+  input: z.strictObject({
+    vehicleId: id,
+    panels: z.array(id).min(1, 'Choose at least one panel.').max(100),
+    day: day('Choose the day, as near as anybody knows.'),
+    removedUm: um('what was taken'),
+    uncertaintyUm: um('how sure that is'),
+    note: z
+      .string()
+      .trim()
+      .min(1, 'Write who says so, and what was done.')
+      .max(200, 'Keep it under 200 characters.'),
+  }),
+  write: async ({ trx, at }, { vehicleId, panels, ...told }) => {
+    const known = await findKnown(trx, vehicleId)
+    if (!known) return refuse('gone', 'This vehicle is no longer there.')
+    const own = new Set(panelsOf(known.vehicle.shape).map((panel) => panel.id))
+    const unknown = panels.find((panel) => !own.has(panel))
+    if (unknown) return refuse('input', `“${unknown}” is no panel of this shape.`, 'panels')
+    const removals = panels.map((panel) => ({ panel, source: 'told' as const, ...told }))
+    await appendRemovals(trx, vehicleId, undefined, removals, at)
+    return done()
+  },
+})

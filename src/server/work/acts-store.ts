@@ -64,15 +64,18 @@ export async function receiveBatch(
   batch: ReceivedBatch,
   now: Instant,
   take: (trx: Knex, entry: Entry) => Promise<Conflict | undefined>,
+  /** What follows from the batch as a whole, in the same transaction. */
+  after: (trx: Knex) => Promise<void>,
 ): Promise<Reply<Conflict>> {
   return db.transaction(async (trx) => {
     const next = await nextNumber(trx, batch.device)
     const fresh = newIn(batch, next)
     for (const waiting of fresh) await takeOne(trx, batch, waiting, now, take)
-    const after = next + fresh.length
-    await trx('devices').insert({ id: batch.device, next: after }).onConflict('id').merge()
-    const told = batch.waiting.filter(({ number }) => number < after)
-    return { next: after, outcomes: await outcomesOf(trx, told) }
+    await after(trx)
+    const upTo = next + fresh.length
+    await trx('devices').insert({ id: batch.device, next: upTo }).onConflict('id').merge()
+    const told = batch.waiting.filter(({ number }) => number < upTo)
+    return { next: upTo, outcomes: await outcomesOf(trx, told) }
   })
 }
 

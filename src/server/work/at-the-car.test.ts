@@ -8,7 +8,9 @@ import { connect } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
-import { addSpell, bayAir, believed } from '../shop/air'
+import { bayAir, believed } from '../shop/air'
+import { loadShop } from '../shop/shop-store'
+import { addSpell } from '../shop/spell-store'
 import { addBottle, listBottles } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
 import { loadEntries, loadRefused } from './acts-store'
@@ -212,7 +214,7 @@ test('a humid spell reaches the card, and a silent sensor is no go', async () =>
     from: plusMinutes(NOW, -120),
     until: plusMinutes(NOW, 200),
   })
-  const air = await bayAir(shop.db, ['loft-1', 'loft-2', 'loft-3'], NOW)
+  const air = await bayAir(shop.db, (await loadShop(shop.db)).setup, ['loft-1', 'loft-2', 'loft-3'], NOW)
   expect(believed(air.get('loft-1'))!.rhPercent).toBeGreaterThan(75)
   expect(believed(air.get('loft-2'))).toBeUndefined()
   expect(believed(air.get('loft-3'))!.rhPercent).toBeLessThan(70)

@@ -3,12 +3,12 @@ import { type CardState, type Conflict, cardOf, conflictOf, type Entry, type Rep
 import type { LiveJob } from '@/core/job'
 import { isCoat, liveJob } from '@/core/planning'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import { climateSensor } from '../devices'
 import { findJob } from '../floor/job-store'
 import { listPins } from '../planning/pin-store'
+import { askToPlan } from '../planning/plan-requests'
 import { loadPublishedOf } from '../planning/plan-store'
-import { replan } from '../planning/planning'
 import { findAgreement } from '../quotes/agreement-store'
-import { climateSensor } from '../shop/air'
 import { loadShop } from '../shop/shop-store'
 import { pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
@@ -97,7 +97,11 @@ async function keepAir(
 ): Promise<void> {
   const bay = live.published.find((placed) => placed.operation === operation)?.place
   if (!bay) return
-  const readings = (await climateSensor(trx)).readings(bay, plusMinutes(from, -10), until)
+  const readings = (await climateSensor(trx, (await loadShop(trx)).setup)).readings(
+    bay,
+    plusMinutes(from, -10),
+    until,
+  )
   const rows = readings.map(({ at, climate }) => ({
     job_id: live.id,
     operation_id: operation,
@@ -113,15 +117,21 @@ async function keepAir(
 /** Acts after which the calendar is no longer as it was. */
 const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done'])
 
-/** Takes a batch from a tablet. The plan follows once, after everything has been written. */
+/** Takes a batch from a tablet, and asks in the same transaction for the plan that follows from it. */
 export async function takeActs(db: Knex, batch: ReceivedBatch, now: Instant): Promise<Reply<Conflict>> {
   const { timezone } = (await loadShop(db)).setup
   const touched = new Set<string>()
-  const reply = await receiveBatch(db, batch, now, async (trx, entry) => {
-    const conflict = await takeEntry(trx, entry, timezone)
-    if (!conflict && MOVES_THE_PLAN.has(entry.kind)) touched.add(entry.job)
-    return conflict
-  })
-  if (touched.size > 0) await replan(db, now, 'work at the car', touched)
-  return reply
+  return receiveBatch(
+    db,
+    batch,
+    now,
+    async (trx, entry) => {
+      const conflict = await takeEntry(trx, entry, timezone)
+      if (!conflict && MOVES_THE_PLAN.has(entry.kind)) touched.add(entry.job)
+      return conflict
+    },
+    async (trx) => {
+      if (touched.size > 0) await askToPlan(trx, { cause: 'work at the car', jobs: [...touched], at: now })
+    },
+  )
 }

@@ -45,7 +45,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     state,
     agreement,
     panels: panelsOf(job.vehicle.shape),
-    air: await bayAir(db, bays, now),
+    air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
   })
   return {

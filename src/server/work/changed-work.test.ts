@@ -8,7 +8,7 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { loadPublished } from '../planning/plan-store'
-import { proposeWork, takeProposal } from '../planning/proposal'
+import { propose, takeProposal } from '../planning/proposal'
 import { findAgreement } from '../quotes/agreement-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -46,7 +46,7 @@ describe('it freezes', () => {
     const jobs = openJobs(await loadFloor(shop.db, NOW))
     const changes = frozenWashes(jobs, frost, NOW)
     const before = JSON.stringify(await published())
-    const proposal = await proposeWork(shop.db, NOW, changes, 'frost')
+    const proposal = await propose(shop.db, NOW, { kind: 'work', changes, cause: 'frost' })
     expect(proposal.changes.length).toBeGreaterThan(0)
     expect(JSON.stringify(await published())).toBe(before)
     expect((await findAgreement(shop.db, changes[0]!.job))!.plan.stays.length).toBe(2)
@@ -73,7 +73,11 @@ describe('a step takes longer', () => {
     const change = takesLonger(live, 'cut', 180)!
     const minutes = (plan: LiveJob['plan']) => plan.operations.find(({ id }) => id === 'cut')!.minutes
     expect(minutes(change.plan)).toBe(minutes(live.plan) + 180)
-    const proposal = await proposeWork(shop.db, NOW, [change], 'a step takes longer')
+    const proposal = await propose(shop.db, NOW, {
+      kind: 'work',
+      changes: [change],
+      cause: 'a step takes longer',
+    })
     expect(proposal.changes.map(({ job }) => job)).toContain(live.id)
     expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
     const cut = (await published()).find(({ job, operation }) => job === live.id && operation === 'cut')!

@@ -3,7 +3,7 @@ import { dayIn } from '@/core/time'
 import { IntakeForm } from '@/features/intake/intake-form'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { pastOf } from '@/server/intake/known-actions'
+import { loadPast } from '@/server/intake/past'
 import { loadShop } from '@/server/shop/shop-store'
 import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
@@ -19,7 +19,7 @@ export default async function IntakePage({ searchParams }: Props) {
     <IntakeForm
       today={dayIn(setup.timezone, now())}
       recent={await recentlyGone(db)}
-      back={vehicle ? await pastOf(vehicle) : undefined}
+      back={vehicle ? await loadPast(db, vehicle) : undefined}
     />
   )
 }

@@ -4,7 +4,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadLearned, PERIODS } from '@/server/learning/learning'
 import { listPaceChanges } from '@/server/learning/lesson-store'
-import { loadShop } from '@/server/shop/shop-store'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Learning' }
 
@@ -14,6 +14,7 @@ export default async function LearningPage({ searchParams }: Props) {
   const { months } = await searchParams
   const period = PERIODS.find((each) => String(each) === months) ?? 12
   const db = await database()
+  const version = await shopVersion(db)
   const shop = await loadShop(db)
   return (
     <LearningScreen
@@ -23,6 +24,7 @@ export default async function LearningPage({ searchParams }: Props) {
       costs={shop.setup.costs}
       currency={shop.setup.currency}
       zone={shop.setup.timezone}
+      version={version}
     />
   )
 }

@@ -1,11 +1,13 @@
 import type { Metadata } from 'next'
 import { ShopScreen } from '@/features/shop/shop-screen'
 import { database } from '@/server/db/connection'
-import { loadShop } from '@/server/shop/shop-store'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Shop' }
 
 export default async function ShopPage() {
-  const { setup } = await loadShop(await database())
-  return <ShopScreen school={setup.school} wash={setup.wash} />
+  const db = await database()
+  const version = await shopVersion(db)
+  const { setup } = await loadShop(db)
+  return <ShopScreen school={setup.school} wash={setup.wash} version={version} />
 }

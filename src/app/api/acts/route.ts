@@ -1,7 +1,8 @@
 import { revalidatePath } from 'next/cache'
 import { z } from 'zod'
 import { now } from '@/server/clock'
-import { database } from '@/server/db/connection'
+import { writer } from '@/server/db/connection'
+import { wakePlanner } from '@/server/planning/planner'
 import { takeActs } from '@/server/work/at-the-car'
 
 /** A tablet that was away for a day sends what it has in pieces of this many. */
@@ -35,7 +36,10 @@ export async function POST(request: Request) {
       { status: 400 },
     )
   }
-  const reply = await takeActs(await database(), checked.data, now())
-  if (reply.outcomes.length > 0) revalidatePath('/', 'layout')
+  const reply = await takeActs(await writer(), checked.data, now())
+  if (reply.outcomes.length > 0) {
+    wakePlanner()
+    revalidatePath('/', 'layout')
+  }
   return Response.json({ ...reply, now: now() }, { headers: { 'cache-control': 'no-store' } })
 }

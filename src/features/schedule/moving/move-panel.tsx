@@ -1,12 +1,11 @@
 'use client'
 
-import { useState, useTransition } from 'react'
 import type { Rearranged } from '@/core/schedule'
 import { moveThere, setPinned } from '@/server/planning/move-actions'
 import { Button } from '@/ui/button'
+import { UNREACHED, useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 import type { BoardView } from '../board-view'
-import { SILENT } from '../proposed-plan'
 import { type MoveNames, refusalText, wayText } from './move-text'
 import { blockOf, SLOT_MINUTES, type Subject, stayOf, titleOf } from './subject'
 import type { Moving } from './use-moving'
@@ -34,8 +33,7 @@ function namesOf(view: BoardView): MoveNames {
 /** What is in hand: where it lies, where it is wished, what that costs or which rule forbids it, and the ways to answer. */
 export function MovePanel({ view, moving }: { view: BoardView; moving: Moving }) {
   const { subject, wish, mover } = moving
-  const [pending, startTransition] = useTransition()
-  const [message, setMessage] = useState('')
+  const { run, pending, refusal } = useAction()
   if (!subject) return null
   const names = namesOf(view)
   const stay = stayOf(view, subject)
@@ -45,17 +43,11 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
   const pinnable =
     subject.kind === 'operation' ? [block] : stay.blocks.filter(({ state }) => state === 'open')
   const pinned = pinnable.length > 0 && pinnable.every((each) => each.pinned)
-  const run = (action: () => Promise<{ done: boolean; message: string }>) =>
-    startTransition(async () => {
-      setMessage('')
-      const answer = await action().catch(() => ({ done: false, message: SILENT }))
-      setMessage(answer.done ? '' : answer.message)
-    })
   const takeWay = (way: Rearranged) => {
     const from = mover.trial?.from
     if (!from) return
     const what = `${title}, ${stay.plate}, to ${moment(names.zone, way.start, view.now)}`
-    run(() => moveThere({ from, operations: way.operations, what }))
+    run(moveThere, { from, operations: way.operations, what })
   }
   return (
     <section
@@ -83,13 +75,11 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
               look="outline"
               disabled={pending}
               onClick={() =>
-                run(() =>
-                  setPinned({
-                    job: subject.job,
-                    operations: pinnable.map(({ operation }) => operation.id),
-                    pinned: !pinned,
-                  }),
-                )
+                run(setPinned, {
+                  job: subject.job,
+                  operations: pinnable.map(({ operation }) => operation.id),
+                  pinned: !pinned,
+                })
               }
             >
               {pinned ? 'Unpin' : 'Pin it here'}
@@ -107,9 +97,9 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
             </p>
           )
         )}
-        {message && (
+        {refusal && (
           <p role="alert" className="text-copper">
-            {message}
+            {refusal.message}
           </p>
         )}
       </div>
@@ -228,7 +218,7 @@ function Outcome({
 }) {
   const { trial, blocked, failed } = mover
   const at = (way: Rearranged) => moment(names.zone, way.start, names.now)
-  if (failed) return <p className="text-copper">{SILENT}</p>
+  if (failed) return <p className="text-copper">{UNREACHED.message}</p>
   if (blocked)
     return (
       <p className="text-copper">

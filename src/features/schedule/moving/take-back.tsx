@@ -1,20 +1,17 @@
 'use client'
 
-import { useEffect, useState, useTransition } from 'react'
-import { type MoveAnswer, redo, undo } from '@/server/planning/move-actions'
+import { useEffect, useState } from 'react'
+import { redo, undo } from '@/server/planning/move-actions'
 import type { MoveHistory } from '@/server/planning/moving'
 import { Button } from '@/ui/button'
-import { SILENT } from '../proposed-plan'
+import { useAction } from '@/ui/use-action'
 
 /** Takes the last move by hand back, or makes it again. */
 export function TakeBack({ history }: { history: MoveHistory }) {
-  const [message, setMessage] = useState('')
-  const [pending, startTransition] = useTransition()
-  const run = (action: () => Promise<MoveAnswer>) =>
-    startTransition(async () => {
-      const answer = await action().catch(() => ({ done: false, message: SILENT }))
-      setMessage(answer.message)
-    })
+  const [said, setSaid] = useState('')
+  const { run: act, pending, refusal } = useAction()
+  const message = refusal?.message ?? said
+  const run = (action: typeof undo) => act(action, null, (told) => setSaid(told.said))
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const isTyping = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement

@@ -39,7 +39,9 @@ export function useMover(basis: unknown): MoverState {
 
   const open = useCallback((): Promise<Opened | undefined> => {
     opened.current ??= (async () => {
-      const toMove = await whatToMove()
+      const told = await whatToMove(null)
+      if (!told.ok) throw new Error(told.message)
+      const toMove = told.value
       if (toMove.kind === 'blocked') {
         setBlocked(toMove.reasons)
         return undefined

@@ -3,7 +3,7 @@ import { LANGUAGES, OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
 import { database } from '@/server/db/connection'
 import { templateFor } from '@/server/messages/message-store'
-import { loadShop } from '@/server/shop/shop-store'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Texts and times' }
 
@@ -13,6 +13,7 @@ export default async function TextsPage() {
   for (const occasion of OCCASIONS)
     for (const language of LANGUAGES)
       texts.push({ occasion, language, ...(await templateFor(db, occasion, language)) })
+  const version = await shopVersion(db)
   const { quiet, climate } = (await loadShop(db)).setup
-  return <TextsScreen texts={texts} quiet={quiet} climate={climate} />
+  return <TextsScreen texts={texts} quiet={quiet} climate={climate} version={version} />
 }

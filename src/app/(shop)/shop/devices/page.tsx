@@ -2,17 +2,20 @@ import type { Metadata } from 'next'
 import { DevicesScreen } from '@/features/shop/devices-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { bayAir, listSpells } from '@/server/shop/air'
-import { loadShop } from '@/server/shop/shop-store'
+import { bayAir } from '@/server/shop/air'
+import { loadShop, shopVersion } from '@/server/shop/shop-store'
+import { listSpells } from '@/server/shop/spell-store'
 
 export const metadata: Metadata = { title: 'Sensors' }
 
 export default async function DevicesPage() {
   const db = await database()
+  const version = await shopVersion(db)
   const { setup } = await loadShop(db)
   const at = now()
   const air = await bayAir(
     db,
+    setup,
     setup.places.map(({ id }) => id),
     at,
   )
@@ -22,6 +25,8 @@ export default async function DevicesPage() {
       spells={await listSpells(db, at)}
       zone={setup.timezone}
       now={at}
+      devices={setup.devices}
+      version={version}
     />
   )
 }

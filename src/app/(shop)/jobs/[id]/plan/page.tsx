@@ -21,7 +21,8 @@ export default async function PlanPage({ params, searchParams }: Props) {
   const { setup } = floor.shop
   const { input, study } = await loadWorked(db, floor.shop, entry.job)
   const studio = setup.places.find(({ kinds }) => kinds.includes('studio'))
-  const climate = studio && believed((await bayAir(db, [studio.id], floor.now)).get(studio.id))
+  const climate =
+    studio && believed((await bayAir(db, floor.shop.setup, [studio.id], floor.now)).get(studio.id))
   const here = climate ? { ...input, climate } : input
   const keys = comparedKeys(setup.packages, compare, entry.job, here)
   const templates = setup.packages.filter(({ key }) => keys.includes(key))

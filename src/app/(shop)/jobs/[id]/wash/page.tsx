@@ -16,7 +16,7 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
   const db = await database()
   const { vehicle } = entry.job
   const bay = floor.shop.setup.places.find(({ kinds }) => kinds.includes('wash'))
-  const air = bay && believed((await bayAir(db, [bay.id], floor.now)).get(bay.id))
+  const air = bay && believed((await bayAir(db, floor.shop.setup, [bay.id], floor.now)).get(bay.id))
   return (
     <WashScreen
       jobId={id}

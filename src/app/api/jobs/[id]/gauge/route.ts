@@ -1,12 +1,11 @@
 import { PHASES, type Phase } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import { cutPaint, inventPaint, SimulatedFilmGauge, seedOf, WET_GLOVE } from '@/devices/film-gauge'
 import { database } from '@/server/db/connection'
+import { filmGauge } from '@/server/devices'
 import { findJob } from '@/server/floor/job-store'
 import { agreedCut } from '@/server/handover/hand-over'
 import { findAgreement } from '@/server/quotes/agreement-store'
-
-const PAUSE_MS = 45
+import { loadShop } from '@/server/shop/shop-store'
 
 /**
  * Streams what the shop's gauge delivers, a JSON object a line, from the panel `from` on. Of a car that is done
@@ -23,9 +22,9 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const agreement = phase === 'after' ? await findAgreement(db, id) : undefined
   const removedUm = agreement ? agreedCut(agreement.summary, job.vehicle.hardness) : {}
   const first = panels.findIndex((panel) => panel.id === query.get('from'))
-  // The paint belongs to the car, so it reads the same at every visit; the hand has another day.
-  const paint = cutPaint(inventPaint(panels, seedOf(job.vehicle.plate)), panels, removedUm)
-  const gauge = new SimulatedFilmGauge(paint, seedOf(job.vehicle.plate + phase), PAUSE_MS, WET_GLOVE)
+  const { setup } = await loadShop(db)
+  const gauge = filmGauge(setup, { plate: job.vehicle.plate, panels, phase, removedUm })
+  if (!gauge) return new Response('The shop has no gauge on a line.', { status: 409 })
   const events = gauge.read(panels.slice(Math.max(0, first)), request.signal)[Symbol.asyncIterator]()
   const encoder = new TextEncoder()
   const stream = new ReadableStream({

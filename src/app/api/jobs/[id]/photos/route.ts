@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { PHASES } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { now } from '@/server/clock'
-import { database } from '@/server/db/connection'
+import { writer } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
 import { MOST_BYTES, photoErrorText, storePhoto } from '@/server/photos/photo-files'
 import { addPhoto, listPhotos } from '@/server/photos/photo-store'
@@ -33,7 +33,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const { id } = await params
   const query = querySchema.safeParse(Object.fromEntries(new URL(request.url).searchParams))
   if (!query.success) return refuse('Choose a panel or a place first, then take the photograph.', 400)
-  const db = await database()
+  const db = await writer()
   const job = await findJob(db, id)
   if (!job) return refuse('This job is no longer there. Go back to the yard.', 404)
   const { place, phase, samePlaceAs } = query.data

@@ -1,0 +1,13 @@
+import type { TaskArgs, TaskName, TaskResult } from './tasks'
+import { ComputeThread } from './thread'
+
+const shared = globalThis as unknown as { fernYardDesk?: ComputeThread }
+
+/** Computes what somebody waits for in a thread of its own: pages are answered meanwhile. */
+export function compute<Name extends TaskName>(
+  task: Name,
+  ...args: TaskArgs<Name>
+): Promise<TaskResult<Name>> {
+  shared.fernYardDesk ??= new ComputeThread()
+  return shared.fernYardDesk.ask(task, ...args)
+}

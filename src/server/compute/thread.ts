@@ -1,0 +1,54 @@
+import path from 'node:path'
+import { Worker } from 'node:worker_threads'
+import { faultFacts, log } from '../log'
+import type { TaskArgs, TaskName, TaskResult } from './tasks'
+
+/** A thread that computes beside the one that answers pages; it is begun when it is first needed, and anew when it dies. */
+
+const ENTRY = 'src/workers/compute-thread.ts'
+
+type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void }
+export type Asked = { id: number; task: TaskName; args: unknown[] }
+export type Told = { id: number; value: unknown } | { id: number; error: string }
+
+export class ComputeThread {
+  private worker: Worker | undefined
+  private readonly waiting = new Map<number, Waiting>()
+  private last = 0
+
+  /** Runs a task in the thread. Rejects where the task throws or the thread dies. */
+  ask<Name extends TaskName>(task: Name, ...args: TaskArgs<Name>): Promise<TaskResult<Name>> {
+    const id = ++this.last
+    return new Promise<unknown>((resolve, reject) => {
+      this.waiting.set(id, { resolve, reject })
+      this.worker ??= this.begin()
+      this.worker.ref()
+      this.worker.postMessage({ id, task, args } satisfies Asked)
+    }) as Promise<TaskResult<Name>>
+  }
+
+  private begin(): Worker {
+    const entry = path.join(/* turbopackIgnore: true */ process.cwd(), ENTRY)
+    const worker = new Worker(entry, {
+      execArgv: ['--import', 'tsx'],
+      // The shop's clock counts from the start of the process, which a thread does not know.
+      env: { ...process.env, FERN_YARD_STARTED: String(Math.round(performance.timeOrigin)) },
+    })
+    worker.on('message', (told: Told) => this.told(told))
+    worker.on('error', (error) => log.error({ thread: 'compute', ...faultFacts(error) }))
+    worker.on('exit', () => {
+      if (this.worker === worker) this.worker = undefined
+      for (const { reject } of this.waiting.values()) reject(new Error('the computing thread has ended'))
+      this.waiting.clear()
+    })
+    return worker
+  }
+
+  private told(told: Told): void {
+    const waiting = this.waiting.get(told.id)
+    this.waiting.delete(told.id)
+    if (this.waiting.size === 0) this.worker?.unref()
+    if ('error' in told) waiting?.reject(new Error(told.error))
+    else waiting?.resolve(told.value)
+  }
+}

@@ -1,0 +1,51 @@
+import type { Knex } from 'knex'
+import type { KnownVehicle } from '@/core/job'
+import { takenByPanel } from '@/core/survey'
+import { dayIn, type LocalDay } from '@/core/time'
+import { visitsOf } from '../floor/job-store'
+import { agreementsOf } from '../quotes/agreement-store'
+import { loadShop } from '../shop/shop-store'
+import { loadLedger } from '../vehicles/ledger-store'
+import { findKnown } from '../vehicles/vehicle-store'
+
+/** What the shop remembers of a vehicle that comes back. */
+export type Past = {
+  known: KnownVehicle
+  visits: {
+    jobId: string
+    number: number
+    day: LocalDay
+    wishes: string
+    packageName?: string
+    odometerKm?: number
+  }[]
+  /** Panels with paint taken, the most first, µm. */
+  taken: { panel: string; takenUm: number; uncertaintyUm: number }[]
+}
+
+/** Undefined where there is no such vehicle. */
+export async function loadPast(db: Knex, vehicleId: string): Promise<Past | undefined> {
+  const known = await findKnown(db, vehicleId)
+  if (!known) return undefined
+  const { setup } = await loadShop(db)
+  const jobs = await visitsOf(db, vehicleId)
+  const agreements = await agreementsOf(
+    db,
+    jobs.map(({ id }) => id),
+  )
+  const visits = jobs.map((job) => {
+    const agreement = agreements.get(job.id)
+    return {
+      jobId: job.id,
+      number: job.number,
+      day: dayIn(setup.timezone, job.arriveAt),
+      wishes: job.wishes,
+      ...(agreement ? { packageName: agreement.packageName } : {}),
+      ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
+    }
+  })
+  const taken = Object.entries(takenByPanel(await loadLedger(db, vehicleId)))
+    .map(([panel, entry]) => ({ panel, ...entry }))
+    .sort((a, b) => b.takenUm - a.takenUm)
+  return { known, visits, taken }
+}

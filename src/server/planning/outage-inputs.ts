@@ -1,0 +1,33 @@
+import { z } from 'zod'
+import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '@/core/time'
+
+/** What is told of something that is not as planned. */
+
+const moment = (what: string) =>
+  z.strictObject({
+    day: z.string().max(10).refine(isLocalDay, `Choose the day ${what}.`),
+    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, `Type the time ${what}, such as 13:30.`),
+  })
+
+const times = { from: moment('from which it holds'), until: moment('until which it holds') }
+
+export const timesInput = z.strictObject(times)
+type Times = z.input<typeof timesInput>
+
+export const outageInput = z.strictObject({
+  what: z.discriminatedUnion('kind', [
+    z.strictObject({
+      kind: z.enum(['person', 'place']),
+      id: z.string().min(1, 'Choose who or what it is.').max(80),
+    }),
+    z.strictObject({ kind: z.literal('air') }),
+  ]),
+  ...times,
+})
+export type TypedOutage = z.input<typeof outageInput>
+
+/** The stretch of time that was told, on the shop's clock. */
+export function spanOf({ from, until }: Times, zone: string): { from: Instant; until: Instant } {
+  const at = ({ day, time }: Times['from']) => atLocal(zone, localDayOrThrow(day), time)
+  return { from: at(from), until: at(until) }
+}
