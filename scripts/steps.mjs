@@ -51,10 +51,11 @@ export function build() {
     'package-lock.json',
     'tsconfig.json',
   ]
-  const built = newest(at('.next', 'BUILD_ID'))
+  const built = Math.min(newest(at('.next', 'BUILD_ID')), newest(at('.threads')))
   if (built > 0 && sources.every((source) => newest(at(source)) <= built)) return
   say('building …')
   run(bin('next'), ['build'])
+  run(process.execPath, ['scripts/threads.mjs'])
 }
 
 export function address() {

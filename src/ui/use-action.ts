@@ -29,8 +29,16 @@ export function useAction() {
   const unanswered = useRef<{ key: string; action: unknown; input: string } | undefined>(undefined)
   const running = useRef(false)
 
-  /** Does it; `then` gets what it gave. A call while one is under way is dropped. */
-  const run = <Input, Value>(action: Action<Input, Value>, input: Input, then?: (value: Value) => void) => {
+  /**
+   * Does it; `then` gets what it gave. A call while one is under way is dropped. `keep` may take over what the shop could not be
+   * told, under its key.
+   */
+  const run = <Input, Value>(
+    action: Action<Input, Value>,
+    input: Input,
+    then?: (value: Value) => void,
+    keep?: (key: string) => boolean,
+  ) => {
     if (running.current) return
     running.current = true
     const text = JSON.stringify(input)
@@ -40,8 +48,10 @@ export function useAction() {
     startTransition(async () => {
       const answer = await reach(action({ key, input }))
       running.current = false
-      if (answer.ok || answer.code !== 'unreached') unanswered.current = undefined
+      const isKept = !answer.ok && answer.code === 'unreached' && (keep?.(key) ?? false)
+      if (answer.ok || answer.code !== 'unreached' || isKept) unanswered.current = undefined
       startTransition(() => {
+        if (isKept) return setRefusal(undefined)
         setRefusal(answer.ok ? undefined : answer)
         setIsDone(answer.ok)
         if (answer.ok) then?.(answer.value)

@@ -1,13 +1,16 @@
 import { everyone } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
+import { RefusedEntries } from '@/features/yard/refused-entries'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { countDue } from '@/server/aftercare/due-list'
 import { database } from '@/server/db/connection'
 import { requestFloor } from '@/server/floor/request-floor'
 import { unreadReplies } from '@/server/messages/message-store'
+import { loadRefusedViews } from '@/server/queue/refused-view'
 import { bayAir, believed } from '@/server/shop/air'
+import { moment } from '@/ui/when'
 
 export default async function YardPage() {
   const floor = await requestFloor()
@@ -29,10 +32,14 @@ export default async function YardPage() {
       return catalogue.find(({ id }) => id === next?.productId) ?? catalogue[0]!
     },
   )
+  const refused = await loadRefusedViews(db, floor, (at) => moment(setup.timezone, at, floor.now))
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   return (
     <>
       <Live />
+      <div className="px-5 pt-5 empty:hidden">
+        <RefusedEntries refused={refused} zone={setup.timezone} now={floor.now} />
+      </div>
       <YardScreen
         yard={yard}
         after={{

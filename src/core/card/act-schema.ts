@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 
 /** Acts as they come in from a tablet. Kept apart from the acts themselves, so that the card carries no parser. */
@@ -10,7 +11,7 @@ const words = z.string().trim().max(300, 'Keep it under 300 characters.')
 /** Nobody pours more than a large bottle onto one car (mem). */
 const POUR_MOST_ML = 1000
 export const pouredSchema = z.strictObject({
-  bottle: z.string().min(1),
+  bottle: z.string().min(1).max(80),
   ml: z
     .number({ error: 'Type the millilitres as a number.' })
     .positive('Type how many millilitres were used.')
@@ -23,14 +24,14 @@ const reading = (least: number, most: number, what: string) =>
     .min(least, `The ${what} must lie between ${least} and ${most}.`)
     .max(most, `The ${what} must lie between ${least} and ${most}.`)
 
-export const climateSchema = z.object({
+export const climateSchema = z.strictObject({
   airC: reading(-20, 60, 'temperature'),
   rhPercent: reading(1, 100, 'humidity'),
   panelC: reading(-20, 80, 'panel temperature'),
 })
 
 export const coatLogSchema = z.strictObject({
-  productId: z.string().min(1),
+  productId: z.string().min(1).max(80),
   lot: z
     .string()
     .trim()
@@ -38,16 +39,47 @@ export const coatLogSchema = z.strictObject({
     .max(60, 'Keep the lot under 60 characters.'),
   poured: z.array(pouredSchema).max(6),
   climate: climateSchema,
+  despite: words.optional(),
 })
 
+const moment = z.string().transform((text, context): Instant => {
+  const read = instant(text)
+  if (read.ok) return read.value
+  context.addIssue({ code: 'custom', message: 'Choose a date and a time.' })
+  return z.NEVER
+})
+/** A motorhome's roof is worked in fewer. */
+const SECTIONS_MOST = 99
+
 export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('begin'), operation }),
-  z.object({ kind: z.literal('pause'), operation, reason: z.enum(PAUSE_REASONS) }),
-  z.object({ kind: z.literal('resume'), operation }),
-  z.object({ kind: z.literal('done'), operation, coat: coatLogSchema.optional() }),
-  z.object({ kind: z.literal('sections'), operation, panel, done: z.int().min(0).max(99) }),
-  z.object({ kind: z.literal('coat'), operation, panel, stage: z.enum(COAT_STAGES) }),
-  z.object({
+  z.strictObject({ kind: z.literal('begin'), operation, despite: words.optional() }),
+  z.strictObject({ kind: z.literal('pause'), operation, reason: z.enum(PAUSE_REASONS) }),
+  z.strictObject({ kind: z.literal('resume'), operation }),
+  z.strictObject({
+    kind: z.literal('done'),
+    operation,
+    coat: coatLogSchema.optional(),
+    despite: words.optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('record'),
+    operation,
+    from: moment,
+    to: moment,
+    coat: coatLogSchema.optional(),
+    despite: words.optional(),
+  }),
+  z.strictObject({ kind: z.literal('undo'), operation }),
+  z.strictObject({
+    kind: z.literal('section'),
+    operation,
+    panel,
+    count: z.int().min(-SECTIONS_MOST).max(SECTIONS_MOST),
+    of: z.int().min(1).max(SECTIONS_MOST),
+  }),
+  z.strictObject({ kind: z.literal('sections'), operation, panel, done: z.int().min(0).max(SECTIONS_MOST) }),
+  z.strictObject({ kind: z.literal('coat'), operation, panel, stage: z.enum(COAT_STAGES) }),
+  z.strictObject({
     kind: z.literal('timer'),
     operation,
     label: z.string().min(1).max(60),
@@ -56,23 +88,25 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
       .min(1)
       .max(7 * 86_400),
   }),
-  z.object({ kind: z.literal('timer-off'), operation, timer: z.string() }),
-  z.object({ kind: z.literal('pad'), operation, what: z.enum(['cleaned', 'fresh']) }),
-  z.object({ kind: z.literal('towel'), operation }),
-  z.object({ kind: z.literal('check'), operation, item: z.string().max(60), checked: z.boolean() }),
-  z.object({ kind: z.literal('short'), operation, panel, note: words }),
-  z.object({
+  z.strictObject({ kind: z.literal('timer-off'), operation, timer: z.string().min(1).max(80) }),
+  z.strictObject({ kind: z.literal('pad'), operation, what: z.enum(['cleaned', 'fresh']) }),
+  z.strictObject({ kind: z.literal('towel'), operation }),
+  z.strictObject({ kind: z.literal('check'), operation, item: z.string().max(60), checked: z.boolean() }),
+  z.strictObject({ kind: z.literal('short'), operation, panel, note: words }),
+  z.strictObject({ kind: z.literal('short-off'), operation, panel }),
+  z.strictObject({
     kind: z.literal('process'),
     operation,
     panel,
     process: z.string().max(40),
     reason: words.min(1, 'Say in a few words why.'),
   }),
-  z.object({ kind: z.literal('high-spot'), operation, panel }),
-  z.object({
+  z.strictObject({ kind: z.literal('high-spot'), operation, panel }),
+  z.strictObject({ kind: z.literal('high-spot-off'), operation, spot: z.string().min(1).max(80) }),
+  z.strictObject({
     kind: z.literal('high-spot-gone'),
     operation,
-    spot: z.string(),
+    spot: z.string().min(1).max(80),
     how: z.enum(HIGH_SPOT_REMEDIES),
     poured: z.array(pouredSchema).max(6),
   }),

@@ -19,14 +19,24 @@ export type CoatLog = {
   lot: string
   poured: Poured[]
   climate: { airC: number; rhPercent: number; panelC: number }
+  /** Why it was logged so though something speaks against it, such as a bottle past its day. */
+  despite?: string
 }
 
 export type Act =
-  | { kind: 'begin'; operation: string }
+  /** `despite`: why it was begun though its window had closed or the air was against it. */
+  | { kind: 'begin'; operation: string; despite?: string }
   | { kind: 'pause'; operation: string; reason: PauseReason }
   | { kind: 'resume'; operation: string }
-  | { kind: 'done'; operation: string; coat?: CoatLog }
-  /** So many of a panel's sections are worked. */
+  /** `despite`: what was still open on the card when it was called done. */
+  | { kind: 'done'; operation: string; coat?: CoatLog; despite?: string }
+  /** Done at another time than now: begun and ended then, by whoever says so. */
+  | { kind: 'record'; operation: string; from: Instant; to: Instant; coat?: CoatLog; despite?: string }
+  /** What was last said of how far the step is, begun or done, is taken back. */
+  | { kind: 'undo'; operation: string }
+  /** So many sections of a panel more are worked, of so many it has: two tablets add up. Fewer than none takes them back. */
+  | { kind: 'section'; operation: string; panel: string; count: number; of: number }
+  /** As tablets said it before: so many in all. Only read, from old cards. */
   | { kind: 'sections'; operation: string; panel: string; done: number }
   | { kind: 'coat'; operation: string; panel: string; stage: CoatStage }
   | { kind: 'timer'; operation: string; label: string; seconds: number }
@@ -36,9 +46,13 @@ export type Act =
   | { kind: 'check'; operation: string; item: string; checked: boolean }
   /** Worked as agreed, and it is not enough. */
   | { kind: 'short'; operation: string; panel: string; note: string }
+  /** It is good enough now. */
+  | { kind: 'short-off'; operation: string; panel: string }
   | { kind: 'process'; operation: string; panel: string; process: string; reason: string }
   /** A smear that hardened; `operation` is the coat it lies in. */
   | { kind: 'high-spot'; operation: string; panel: string }
+  /** It was none: seen wrong, or on the wrong panel. */
+  | { kind: 'high-spot-off'; operation: string; spot: string }
   | { kind: 'high-spot-gone'; operation: string; spot: string; how: HighSpotRemedy; poured: Poured[] }
 
 export const HIGH_SPOT_REMEDIES = ['re-wet', 'recoat'] as const

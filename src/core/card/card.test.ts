@@ -4,8 +4,9 @@ import type { LiveJob } from '../job'
 import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
-import type { Act, Entry } from './act'
+import type { Act, CoatLog, Entry } from './act'
 import { conflictOf } from './conflict'
+import { type Facts, factConflict, timeConflict } from './facts'
 import { type CardState, cardOf, pausedMinutes, pausedNow, withEntry, workOn } from './state'
 
 const NINE = instantOrThrow('2027-01-13T09:00:00Z')
@@ -19,9 +20,9 @@ const live = (progress: LiveJob['progress'] = {}): LiveJob => ({
   published: [],
 })
 let count = 0
-const entry = (minutes: number, act: Act, by = 'brida'): Entry => {
+const entry = <A extends Act>(minutes: number, act: A, by = 'brida'): Entry & A => {
   count += 1
-  return { id: `e${count}`, job: 'J', by, at: at(minutes), ...act }
+  return { id: `e${count}`, job: 'J', by, at: at(minutes), ...act } as Entry & A
 }
 /** Takes entries as the shop does: what conflicts is left. */
 function take(job: LiveJob, entries: readonly Entry[], from: CardState = cardOf(job, [])) {
@@ -104,7 +105,190 @@ describe('steps at the car', () => {
   })
 })
 
+describe('what is taken back', () => {
+  const wash = (minutes: number, kind: 'begin' | 'done' | 'undo', by?: string) =>
+    entry(minutes, { kind, operation: 'wash' } as Act, by)
+  test('done and taken back, a step is under way since it was really begun, by whoever began it', () => {
+    const { card, conflicts } = take(live(), [
+      wash(0, 'begin', 'senan'),
+      wash(60, 'done', 'brida'),
+      wash(61, 'undo'),
+    ])
+    expect(conflicts).toEqual([])
+    expect(card.progress.wash).toEqual({ kind: 'started', at: at(0), by: 'senan' })
+    const again = take(live(), [wash(90, 'done')], card).card
+    expect(again.progress.wash).toMatchObject({ kind: 'done', from: at(0), to: at(90) })
+  })
+  test('begun and taken back, it is as if it had never been: ticks and wet panels go with it', () => {
+    const { card } = take(live(), [
+      entry(0, { kind: 'begin', operation: 'wash' }),
+      entry(1, { kind: 'coat', operation: 'wash', panel: 'roof', stage: 'wet' }),
+      wash(2, 'undo'),
+    ])
+    expect(card).toEqual(cardOf(live(), []))
+  })
+  test('what was recorded afterwards goes wholly; a step others stand on stays', () => {
+    const record = entry(100, { kind: 'record', operation: 'wash', from: at(0), to: at(60) })
+    const { card } = take(live(), [record, entry(101, { kind: 'undo', operation: 'wash' })])
+    expect(card.progress.wash).toBeUndefined()
+    const { conflicts } = take(live(), [
+      record,
+      entry(110, { kind: 'begin', operation: 'mask' }),
+      entry(111, { kind: 'undo', operation: 'wash' }),
+      entry(112, { kind: 'undo', operation: 'cut' }),
+    ])
+    expect(conflicts).toEqual(['stood-upon', 'not-begun'])
+  })
+})
+
+describe('a step recorded at its own times', () => {
+  const record = (from: number, to: number, said = 120, operation = 'wash') =>
+    entry(said, { kind: 'record', operation, from: at(from), to: at(to) })
+  const after = (act: Entry) => conflictOf(live(), cardOf(live(), []), act)?.code
+  test('must end after it begins, and not in the future', () => {
+    expect(after(record(60, 30))).toBe('times-crossed')
+    expect(after(record(60, 200))).toBe('ahead')
+    expect(after(record(0, 60))).toBeUndefined()
+  })
+  test('keeps the order, the least wait and the window, as if it had been begun then', () => {
+    const { card } = take(live(), [record(0, 60)])
+    expect(conflictOf(live(), card, record(30, 90, 120, 'mask'))?.code).toBe('too-early')
+    const soft = live({
+      ...doneTo('layer-1'),
+      'layer-1': { kind: 'done', from: at(-60), to: at(0), by: 'x' },
+    })
+    const layer = (from: number, despite?: string) =>
+      conflictOf(
+        soft,
+        cardOf(soft, []),
+        entry(5000, {
+          kind: 'record',
+          operation: 'layer-2',
+          from: at(from),
+          to: at(from + 60),
+          coat,
+          ...(despite ? { despite } : {}),
+        }),
+      )?.code
+    expect(layer(100)).toBe('still-soft')
+    expect(layer(200)).toBeUndefined()
+    expect(layer(2000)).toBe('window-closed')
+    expect(layer(2000, 'the maker said so on the telephone')).toBeUndefined()
+  })
+})
+
+/** All steps before one, done an hour ago. */
+function doneTo(operation: string): LiveJob['progress'] {
+  const { operations } = live().plan
+  return Object.fromEntries(
+    operations
+      .slice(
+        0,
+        operations.findIndex(({ id }) => id === operation),
+      )
+      .map(({ id }) => [id, { kind: 'done' as const, from: at(-120), to: at(-60), by: 'x' }]),
+  )
+}
+
+describe('a window that has closed', () => {
+  test('is passed only with a reason, which stays', () => {
+    const job = live({ ...doneTo('layer-1'), 'layer-1': { kind: 'done', from: at(-60), to: at(0), by: 'x' } })
+    const begin = (despite?: string) =>
+      entry(2000, { kind: 'begin', operation: 'layer-2', ...(despite ? { despite } : {}) })
+    expect(conflictOf(job, cardOf(job, []), begin())).toMatchObject({ code: 'window-closed' })
+    expect(conflictOf(job, cardOf(job, []), begin('scuffed by hand'))).toBeUndefined()
+  })
+})
+
+describe('what is held against people, panels and bottles', () => {
+  const facts: Facts = {
+    people: new Set(['brida']),
+    panels: new Set(['roof']),
+    bottles: new Map([
+      ['b', { productId: 'cladonia-base', leftMl: 50, state: 'open' }],
+      ['old', { productId: 'cladonia-base', leftMl: 50, state: 'past' }],
+      ['other', { productId: 'tern-top', leftMl: 50, state: 'open' }],
+    ]),
+    products: new Map([['cladonia-base', { airC: { min: 10, max: 30 }, rhPercent: { min: 30, max: 70 } }]]),
+    planned: () => 'cladonia-base',
+  }
+  const log = (more: Partial<CoatLog> = {}) =>
+    factConflict(entry(0, { kind: 'done', operation: 'layer-1', coat: { ...coat, ...more } }), facts)
+  test('what is there is taken', () => {
+    expect(log()).toBeUndefined()
+    expect(
+      factConflict(entry(0, { kind: 'section', operation: 'cut', panel: 'roof', count: 1, of: 4 }), facts),
+    ).toBeUndefined()
+  })
+  test('nobody, no panel, no bottle, no product and a bottle of another product are refused', () => {
+    expect(factConflict(entry(0, { kind: 'begin', operation: 'wash' }, 'nobody'), facts)).toEqual({
+      code: 'unknown',
+      what: 'person',
+    })
+    expect(factConflict(entry(0, { kind: 'high-spot', operation: 'layer-1', panel: 'fin' }), facts)).toEqual({
+      code: 'unknown',
+      what: 'panel',
+    })
+    expect(log({ poured: [{ bottle: 'x', ml: 1 }] })).toEqual({ code: 'unknown', what: 'bottle' })
+    expect(log({ productId: 'x' })).toEqual({ code: 'unknown', what: 'product' })
+    expect(log({ poured: [{ bottle: 'other', ml: 1 }], despite: 'so' })).toEqual({ code: 'other-bottle' })
+  })
+  test('too much from a bottle, one past its day and air no data sheet allows want a reason', () => {
+    expect(log({ poured: [{ bottle: 'b', ml: 900 }] })).toEqual({
+      code: 'needs-reason',
+      doubts: ['bottle-short'],
+    })
+    expect(log({ poured: [{ bottle: 'old', ml: 9 }] })).toMatchObject({ doubts: ['bottle-past'] })
+    expect(log({ climate: { airC: 59, rhPercent: 50, panelC: 30 } })).toMatchObject({
+      doubts: ['air-outside'],
+    })
+    expect(log({ climate: { airC: 59, rhPercent: 50, panelC: 30 }, despite: 'a heater' })).toBeUndefined()
+  })
+  test('a drop for a smear does not come from an empty bottle', () => {
+    const drop = (ml: number) =>
+      factConflict(
+        entry(0, {
+          kind: 'high-spot-gone',
+          operation: 'layer-1',
+          spot: 's',
+          how: 're-wet',
+          poured: [{ bottle: 'b', ml }],
+        }),
+        facts,
+      )?.code
+    expect([drop(2), drop(60)]).toEqual([undefined, 'needs-reason'])
+  })
+  test('an act of 1970, or from before the car came, is not believed', () => {
+    const arrive = at(0)
+    expect(timeConflict(instantOrThrow('1970-01-01T00:00:00Z'), at(60), arrive)?.code).toBe('odd-time')
+    expect(timeConflict(at(-2 * 1440), at(60), arrive)?.code).toBe('odd-time')
+    expect(timeConflict(at(-60), at(60), arrive)).toBeUndefined()
+  })
+})
+
 describe('what is noted at a step', () => {
+  test('two tablets that tick two sections each of one panel come to four, and no panel has more than it has', () => {
+    const more = (count: number) =>
+      entry(0, { kind: 'section', operation: 'cut', panel: 'roof', count, of: 6 })
+    const done = (...entries: Entry[]) => workOn(take(live(), entries).card, 'cut').sections.roof?.done
+    expect(done(more(1), more(1), more(1), more(1))).toBe(4)
+    expect(done(more(6), more(6), more(-1))).toBe(5)
+    expect(done(more(1), more(-3))).toBe(0)
+  })
+  test('a high spot that was none is withdrawn, and a panel that is good enough now is no longer marked', () => {
+    const job = live({ 'layer-1': { kind: 'done', from: at(-90), to: at(0), by: 'brida' } })
+    const spot = entry(10, { kind: 'high-spot', operation: 'layer-1', panel: 'bonnet' })
+    const { card, conflicts } = take(job, [
+      spot,
+      entry(11, { kind: 'high-spot-off', operation: 'layer-1', spot: spot.id }),
+      entry(12, { kind: 'high-spot-off', operation: 'layer-1', spot: spot.id }),
+      entry(13, { kind: 'short', operation: 'cut', panel: 'roof', note: '' }),
+      entry(14, { kind: 'short-off', operation: 'cut', panel: 'roof' }),
+    ])
+    expect(conflicts).toEqual(['spot-gone'])
+    expect(workOn(card, 'layer-1').highSpots).toEqual([])
+    expect(workOn(card, 'cut').short).toEqual([])
+  })
   test('sections are what they were last said to be, and wear the pad by what was added', () => {
     const say = (panel: string, done: number) => entry(0, { kind: 'sections', operation: 'cut', panel, done })
     const { card } = take(live(), [
@@ -193,6 +377,14 @@ test('a card read back from its entries is the one that stood there, whatever wa
     }),
     fc.record({ kind: fc.constant('resume' as const), operation: fc.constantFrom(...operations) }),
     fc.record({ kind: fc.constant('done' as const), operation: fc.constantFrom(...operations) }),
+    fc.record({ kind: fc.constant('undo' as const), operation: fc.constantFrom(...operations) }),
+    fc.record({
+      kind: fc.constant('section' as const),
+      operation: fc.constant('cut'),
+      panel: fc.constantFrom('roof', 'bonnet'),
+      count: fc.integer({ min: -3, max: 3 }),
+      of: fc.constant(4),
+    }),
     fc.record({
       kind: fc.constant('sections' as const),
       operation: fc.constant('cut'),

@@ -1,5 +1,5 @@
-import { type LiveJob, progressAt } from '../job'
-import { type Instant, minutesBetween } from '../time'
+import { type LiveJob, type Progress, progressAt } from '../job'
+import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { Entry } from './act'
 import { type CardState, pausedNow, workOn } from './state'
 
@@ -11,17 +11,38 @@ export type Conflict =
   | { code: 'not-begun' }
   | { code: 'open-before'; titles: string[] }
   | { code: 'still-soft'; minutes: number }
+  /** The layer before has set too far; to be begun only with a reason that is kept. */
+  | { code: 'window-closed'; at: Instant }
   | { code: 'paused-already' }
   | { code: 'not-paused' }
   | { code: 'coat-missing' }
   | { code: 'timer-gone' }
   | { code: 'spot-gone' }
+  /** Another step has been begun on what is to be taken back. */
+  | { code: 'stood-upon'; title: string }
+  /** A step recorded afterwards ends before it begins, or has not ended yet. */
+  | { code: 'times-crossed' }
+  | { code: 'ahead' }
+  /** The step before it had not ended by then. */
+  | { code: 'too-early'; title: string; at: Instant }
   | { code: 'process-forbidden'; why: string }
+  /** Nobody of this name works here, no such panel or bottle: what was sent does not fit this car or shop. */
+  | { code: 'unknown'; what: 'person' | 'panel' | 'bottle' | 'product' | 'job' }
+  | { code: 'other-bottle' }
+  /** Something speaks against it: it is taken only with a reason, which is kept. */
+  | { code: 'needs-reason'; doubts: Doubt[] }
+  /** By its time it was before the car came, or longer ago than anybody remembers. */
+  | { code: 'odd-time'; at: Instant }
   /** It came in a shape this version does not know. */
   | { code: 'malformed'; what: string }
 
+/** What speaks against a coat as it was logged. */
+export type Doubt = 'other-product' | 'bottle-short' | 'bottle-past' | 'air-outside'
+
 /** Tablets keep minutes, stores keep milliseconds: a wait that lacks less than this is over, minutes. */
 const WAIT_TOLERANCE_MINUTES = 0.5
+/** Clocks of tablets run a little ahead; more than this is a mistake. */
+const AHEAD_MINUTES = 5
 
 /** What speaks against an entry on the card as it stands; undefined where nothing does. */
 export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Conflict | undefined {
@@ -34,12 +55,17 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
     case 'begin': {
       if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
       if (progress.kind === 'started') return taken('begun-already', progress.at, progress.by)
-      return beforeIt(job, entry.operation, entry.at)
+      return beforeIt(job, entry.operation, entry.at) ?? windowOf(job, entry)
     }
     case 'done':
       if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
       if (progress.kind === 'open') return { code: 'not-begun' }
       return operation.kind === 'layer' && !entry.coat ? { code: 'coat-missing' } : undefined
+    case 'record':
+      if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
+      return operation.kind === 'layer' && !entry.coat ? { code: 'coat-missing' } : recorded(job, entry)
+    case 'undo':
+      return undone(job, card, entry)
     case 'pause':
       if (progress.kind !== 'started') return { code: 'not-begun' }
       return pausedNow(work) ? { code: 'paused-already' } : undefined
@@ -51,6 +77,7 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
         : { code: 'timer-gone' }
     case 'high-spot':
       return progress.kind === 'open' ? { code: 'not-begun' } : undefined
+    case 'high-spot-off':
     case 'high-spot-gone':
       return work.highSpots.some(({ id, gone }) => id === entry.spot && !gone)
         ? undefined
@@ -64,14 +91,19 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
 const taken = (code: 'begun-already' | 'done-already', at: Instant, by: string | undefined): Conflict =>
   by === undefined ? { code, at } : { code, at, by }
 
+/** What comes right before an operation, with how far it was at a moment. */
+function stepsBefore(job: LiveJob, operation: string, at: Instant) {
+  return job.plan.links
+    .filter(({ to }) => to === operation)
+    .map(({ from, min, max }) => {
+      const step = job.plan.operations.find(({ id }) => id === from)!
+      return { step, min, max, progress: progressAt(job, step, at) }
+    })
+}
+
 /** What must be done, or must have set, before an operation may begin. */
 function beforeIt(job: LiveJob, operation: string, at: Instant): Conflict | undefined {
-  const before = job.plan.links
-    .filter(({ to }) => to === operation)
-    .map(({ from, min }) => {
-      const step = job.plan.operations.find(({ id }) => id === from)!
-      return { step, min, progress: progressAt(job, step, at) }
-    })
+  const before = stepsBefore(job, operation, at)
   const open = before.filter(({ progress }) => progress.kind !== 'done')
   if (open.length > 0) return { code: 'open-before', titles: open.map(({ step }) => step.title) }
   const soft = before.map(({ min, progress }) =>
@@ -79,4 +111,41 @@ function beforeIt(job: LiveJob, operation: string, at: Instant): Conflict | unde
   )
   const minutes = Math.max(0, ...soft)
   return minutes > WAIT_TOLERANCE_MINUTES ? { code: 'still-soft', minutes: Math.ceil(minutes) } : undefined
+}
+
+/** Whether the window of a layer has closed by the time it is begun, and nobody has said why it is begun all the same. */
+function windowOf(
+  job: LiveJob,
+  { operation, at, despite }: Pick<Extract<Entry, { kind: 'begin' }>, 'operation' | 'at' | 'despite'>,
+): Conflict | undefined {
+  if (despite) return undefined
+  const closed = stepsBefore(job, operation, at).flatMap(({ min, max, progress }) =>
+    max === undefined || min === 0 || progress.kind !== 'done' ? [] : [plusMinutes(progress.to, max)],
+  )
+  const passed = closed.find((end) => minutesBetween(end, at) > WAIT_TOLERANCE_MINUTES)
+  return passed ? { code: 'window-closed', at: passed } : undefined
+}
+
+/** A step recorded afterwards stands at its own times: the rules hold for those. */
+function recorded(job: LiveJob, entry: Extract<Entry, { kind: 'record' }>): Conflict | undefined {
+  const { operation, from, to, at } = entry
+  if (to < from) return { code: 'times-crossed' }
+  if (minutesBetween(at, to) > AHEAD_MINUTES) return { code: 'ahead' }
+  const early = stepsBefore(job, operation, at).flatMap(({ step, progress }) =>
+    progress.kind === 'done' && from < progress.to ? [{ title: step.title, at: progress.to }] : [],
+  )
+  if (early[0]) return { code: 'too-early', ...early[0] }
+  const { despite } = entry
+  const asBegun = { operation, at: from, ...(despite ? { despite } : {}) }
+  return beforeIt(job, operation, from) ?? windowOf(job, asBegun)
+}
+
+/** Only what nothing stands upon yet can be taken back. */
+function undone(job: LiveJob, card: CardState, { operation }: Entry): Conflict | undefined {
+  const known: Progress | undefined = card.progress[operation]
+  if (!known || known.kind === 'open') return { code: 'not-begun' }
+  const { operations } = job.plan
+  const at = operations.findIndex(({ id }) => id === operation)
+  const later = operations.slice(at + 1).find(({ id }) => (card.progress[id]?.kind ?? 'open') !== 'open')
+  return later ? { code: 'stood-upon', title: later.title } : undefined
 }

@@ -12,22 +12,9 @@ export {
   type Poured,
 } from './act'
 export { CHECKLISTS, type CheckItem, WHEEL_CHECKS } from './checklist'
-export { type Conflict, conflictOf } from './conflict'
+export { type Conflict, conflictOf, type Doubt } from './conflict'
+export { type AirLimits, coatDoubts, type Facts, factConflict, type KnownBottle, timeConflict } from './facts'
 export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot'
-export {
-  acknowledged,
-  type Batch,
-  emptyOutbox,
-  enqueue,
-  isLost,
-  newIn,
-  type Outbox,
-  type Outcome,
-  onShopClock,
-  type Reply,
-  renamed,
-  type Waiting,
-} from './outbox'
 export { type Pace, type PadState, paceOf, padState, SECTIONS_PER_PAD } from './pace'
 export {
   type CardState,
@@ -52,5 +39,5 @@ export {
   timerState,
   timerText,
 } from './timers'
-export { conflictText, PAUSE_WORDS } from './words'
+export { conflictText, DOUBT_WORDS, PAUSE_WORDS } from './words'
 export { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'

@@ -17,6 +17,10 @@ export type ProcessChange = { panel: string; process: string; reason: string; at
 
 /** What has been done within one operation. */
 export type StepWork = {
+  /** When it was really begun, and by whom; taking back that it was done restores just this. */
+  began?: { at: Instant; by: string }
+  /** Written down afterwards, with the times it really had. */
+  recorded?: true
   pauses: Pause[]
   sections: Readonly<Record<string, { done: number; at: Instant }>>
   coats: Readonly<Record<string, { stage: CoatStage; at: Instant }>>
@@ -76,7 +80,7 @@ export function withEntry(card: CardState, entry: Entry): CardState {
   })
   switch (entry.kind) {
     case 'begin':
-      return moved({ kind: 'started', at: entry.at, by: entry.by })
+      return moved({ kind: 'started', at: entry.at, by: entry.by }, { began: { at: entry.at, by: entry.by } })
     case 'done': {
       const was = card.progress[entry.operation]
       const from = was?.kind === 'started' ? was.at : entry.at
@@ -85,6 +89,13 @@ export function withEntry(card: CardState, entry: Entry): CardState {
         endPause(before, entry.at),
       )
     }
+    case 'record':
+      return moved(
+        { kind: 'done', from: entry.from, to: entry.to, by: entry.by },
+        { ...endPause(before, entry.to), recorded: true },
+      )
+    case 'undo':
+      return takenBack(card, entry.operation)
     case 'pause':
       return next({ pauses: [...before.pauses, { from: entry.at, reason: entry.reason, by: entry.by }] })
     case 'resume':
@@ -98,23 +109,39 @@ export function withEntry(card: CardState, entry: Entry): CardState {
   }
 }
 
+/** The card as it stood before the step was last said to be done or begun. What was ticked goes with a beginning taken back. */
+function takenBack(card: CardState, operation: string): CardState {
+  const [was, before] = [card.progress[operation], workOn(card, operation)]
+  const { recorded, ...begun } = before
+  // Where nobody's beginning is on the card, as in a past that was brought along, it began when it is said to have.
+  const began =
+    begun.began ?? (was?.kind === 'done' && !recorded ? { at: was.from, by: was.by ?? '' } : undefined)
+  if (was?.kind === 'done' && began)
+    return {
+      ...card,
+      progress: { ...card.progress, [operation]: { kind: 'started', ...began } },
+      work: { ...card.work, [operation]: begun },
+    }
+  const { [operation]: _, ...progress } = card.progress
+  const { [operation]: __, ...work } = card.work
+  return { ...card, progress, work }
+}
+
 const endPause = (work: StepWork, at: Instant): Partial<StepWork> => ({
   pauses: work.pauses.map((pause) => (pause.to ? pause : { ...pause, to: laterOf(at, pause.from) })),
 })
 
-type Detail = Exclude<Entry, { kind: 'begin' | 'done' | 'pause' | 'resume' | 'process' }>
+type Detail = Exclude<Entry, { kind: 'begin' | 'done' | 'record' | 'undo' | 'pause' | 'resume' | 'process' }>
 
 function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
   const { at } = entry
   switch (entry.kind) {
-    case 'sections': {
-      const more = Math.max(0, entry.done - (work.sections[entry.panel]?.done ?? 0))
-      const { sinceCleaned, sinceFresh, fresh } = work.pad
-      return {
-        sections: { ...work.sections, [entry.panel]: { done: entry.done, at } },
-        pad: { sinceCleaned: sinceCleaned + more, sinceFresh: sinceFresh + more, fresh },
-      }
+    case 'section': {
+      const before = work.sections[entry.panel]?.done ?? 0
+      return worked(work, entry.panel, Math.max(0, Math.min(entry.of, before + entry.count)), at)
     }
+    case 'sections':
+      return worked(work, entry.panel, entry.done, at)
     case 'coat':
       return { coats: { ...work.coats, [entry.panel]: { stage: entry.stage, at } } }
     case 'timer':
@@ -140,8 +167,12 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
       return { checks: { ...work.checks, [entry.item]: entry.checked } }
     case 'short':
       return { short: [...work.short, { panel: entry.panel, note: entry.note, at }] }
+    case 'short-off':
+      return { short: work.short.filter(({ panel }) => panel !== entry.panel) }
     case 'high-spot':
       return { highSpots: [...work.highSpots, { id: entry.id, panel: entry.panel, found: at }] }
+    case 'high-spot-off':
+      return { highSpots: work.highSpots.filter(({ id }) => id !== entry.spot) }
     case 'high-spot-gone':
       return {
         highSpots: work.highSpots.map((spot) =>
@@ -150,6 +181,16 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
       }
     default:
       return unhandled(entry)
+  }
+}
+
+/** A panel now has so many sections worked; the pad has seen what was added. */
+function worked(work: StepWork, panel: string, done: number, at: Instant): Partial<StepWork> {
+  const more = Math.max(0, done - (work.sections[panel]?.done ?? 0))
+  const { sinceCleaned, sinceFresh, fresh } = work.pad
+  return {
+    sections: { ...work.sections, [panel]: { done, at } },
+    pad: { sinceCleaned: sinceCleaned + more, sinceFresh: sinceFresh + more, fresh },
   }
 }
 

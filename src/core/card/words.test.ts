@@ -23,13 +23,22 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'timer-gone': { code: 'timer-gone' },
   'spot-gone': { code: 'spot-gone' },
   'process-forbidden': { code: 'process-forbidden', why: 'it takes more than the budget.' },
+  'window-closed': { code: 'window-closed', at: NOON },
+  'stood-upon': { code: 'stood-upon', title: 'Refine' },
+  'times-crossed': { code: 'times-crossed' },
+  ahead: { code: 'ahead' },
+  'too-early': { code: 'too-early', title: 'Cut', at: NOON },
+  unknown: { code: 'unknown', what: 'person' },
+  'other-bottle': { code: 'other-bottle' },
+  'needs-reason': { code: 'needs-reason', doubts: ['bottle-past', 'air-outside'] },
+  'odd-time': { code: 'odd-time', at: NOON },
   malformed: { code: 'malformed', what: 'no act' },
 }
 
 test('every reason not to take an act is a sentence of its own', () => {
   const sentences = Object.values(EVERY).map(say)
   expect(new Set(sentences).size).toBe(sentences.length)
-  for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z].*\.$/)
+  for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z“].*\.$/)
 })
 
 test('it says who, when, how long and what comes first', () => {

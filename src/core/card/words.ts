@@ -1,7 +1,7 @@
 import { unreachable } from '../result'
 import type { Instant } from '../time'
 import type { PauseReason } from './act'
-import type { Conflict } from './conflict'
+import type { Conflict, Doubt } from './conflict'
 
 export const PAUSE_WORDS: Record<PauseReason, string> = {
   break: 'Break',
@@ -11,6 +11,21 @@ export const PAUSE_WORDS: Record<PauseReason, string> = {
   question: 'A question to the office',
   material: 'Material missing',
   'day-over': 'Day is over',
+}
+
+export const DOUBT_WORDS: Record<Doubt, string> = {
+  'other-product': 'another product was planned',
+  'bottle-short': 'the bottle does not hold that much',
+  'bottle-past': 'the bottle is past its day',
+  'air-outside': 'the air was outside the limits of the product',
+}
+
+const UNKNOWN_WORDS: Record<Extract<Conflict, { code: 'unknown' }>['what'], string> = {
+  person: 'Nobody of that name works here. Choose who did it, and do it once more.',
+  panel: 'This car has no such panel. Load the card again.',
+  bottle: 'This bottle does not stand on the shelf. Choose another, or put it on the shelf first.',
+  product: 'The shop does not have this product. Load the card again.',
+  job: 'This job is no longer there. Go back to the yard.',
 }
 
 /** Why an act was not taken, and what to do, in a sentence. `who` and `when` put ids and instants into words. */
@@ -32,6 +47,8 @@ export function conflictText(
       return `First finish: ${conflict.titles.join(', ')}.`
     case 'still-soft':
       return `The layer before is still soft: wait another ${conflict.minutes} min.`
+    case 'window-closed':
+      return `The window for this layer closed ${when(conflict.at)}. Follow the data sheet; begin it only with a reason, which is kept.`
     case 'paused-already':
       return 'This step rests already.'
     case 'not-paused':
@@ -42,6 +59,22 @@ export function conflictText(
       return 'This timer was ended already.'
     case 'spot-gone':
       return 'This high spot was dealt with already.'
+    case 'stood-upon':
+      return `“${conflict.title}” was recorded after it. Take that back first.`
+    case 'times-crossed':
+      return 'It ends before it begins. Correct one of the times.'
+    case 'ahead':
+      return 'That end lies in the future. Record it when it is done.'
+    case 'too-early':
+      return `“${conflict.title}” ended only ${when(conflict.at)}. Correct the start.`
+    case 'unknown':
+      return UNKNOWN_WORDS[conflict.what]
+    case 'other-bottle':
+      return 'This bottle holds another product. Choose one that holds what was laid.'
+    case 'needs-reason':
+      return `Say why, though ${conflict.doubts.map((doubt) => DOUBT_WORDS[doubt]).join(', and ')}.`
+    case 'odd-time':
+      return `By its time this was ${when(conflict.at)}, which cannot be. Set the tablet’s clock, and do it once more.`
     case 'process-forbidden':
       return `This process is not allowed there: ${conflict.why}`
     case 'malformed':

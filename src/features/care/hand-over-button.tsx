@@ -1,16 +1,19 @@
 'use client'
 
+import { useCarAction } from '@/features/queue/use-car-action'
 import { handJobOver } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
-import { useAction } from '@/ui/use-action'
+
+const HAND_OVER = { action: handJobOver, name: 'handover.hand-over', about: 'the handover' }
 
 export function HandOverButton({ jobId }: { jobId: string }) {
-  const { run, pending, refusal } = useAction()
+  const { run, pending, refusal, notice } = useCarAction()
   return (
     <>
-      <Button disabled={pending} onClick={() => run(handJobOver, { jobId })}>
+      <Button disabled={pending} onClick={() => run(HAND_OVER, { jobId })}>
         The customer has the car
       </Button>
+      {notice && <p role="status">{notice}</p>}
       {refusal && (
         <p role="alert" className="text-copper">
           {refusal.message}

@@ -4,12 +4,14 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import { panelsOf, type Shape } from '@/core/vehicle'
+import { useCarAction } from '@/features/queue/use-car-action'
 import { judgeItem } from '@/server/handover/handover-actions'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { useAction } from '@/ui/use-action'
+
+const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the last look' }
 
 type Props = {
   jobId: string
@@ -32,7 +34,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
   const [selected, setSelected] = useState(items[0]!.id)
   const [fault, setFault] = useState<{ note: string; sentTo: string }>()
   const [cleared, setCleared] = useState<number>()
-  const { run, pending, refusal, errorAt, clear } = useAction()
+  const { run, pending, refusal, errorAt, clear, notice } = useCarAction()
   const { open, passed, faults } = inspectionState(items, verdicts)
   const item = items.find(({ id }) => id === selected)!
   const known = verdicts.find((each) => each.item === selected)
@@ -44,7 +46,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
   }
   const say = (verdict: 'good' | 'fault') =>
     run(
-      judgeItem,
+      JUDGE,
       {
         jobId,
         item: selected,
@@ -169,6 +171,11 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
                 </select>
               </Field>
             </div>
+          )}
+          {notice && (
+            <p role="status" className="mt-2 font-semibold">
+              {notice}
+            </p>
           )}
           {refusal?.field === '' && (
             <p role="alert" className="mt-2 font-semibold text-copper">

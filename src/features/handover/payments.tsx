@@ -3,14 +3,21 @@
 import { useState } from 'react'
 import { type Balance, PAYMENT_WAYS, type Payment, type PaymentWay } from '@/core/handover'
 import type { Instant } from '@/core/time'
+import { useCarAction } from '@/features/queue/use-car-action'
 import { crossPaymentOut, recordPayment } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
-import { useAction } from '@/ui/use-action'
 import { moment, money } from '@/ui/when'
 
 const WAY_WORDS: Record<PaymentWay, string> = { card: 'Card', cash: 'Cash', transfer: 'Transfer' }
+
+const RECORD = { action: recordPayment, name: 'handover.record-payment', about: 'a payment' }
+const CROSS_OUT = {
+  action: crossPaymentOut,
+  name: 'handover.cross-payment-out',
+  about: 'a payment crossed out',
+}
 
 type Props = {
   jobId: string
@@ -28,10 +35,10 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
     way: 'card',
     note: '',
   })
-  const { run, pending, refusal } = useAction()
+  const { run, pending, refusal, notice } = useCarAction()
   const wrong = refusal ? { error: refusal.message } : {}
   const keep = () =>
-    run(recordPayment, { jobId, euros: typedNumber(typed.amount), way: typed.way, note: typed.note }, () =>
+    run(RECORD, { jobId, euros: typedNumber(typed.amount), way: typed.way, note: typed.note }, () =>
       setTyped({ ...typed, amount: '', note: '' }),
     )
   return (
@@ -58,7 +65,7 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
                 {paid.note && `, ${paid.note}`}
               </span>
               {!paid.takenBackAt && (
-                <Button look="quiet" disabled={pending} onClick={() => run(crossPaymentOut, { id: paid.id })}>
+                <Button look="quiet" disabled={pending} onClick={() => run(CROSS_OUT, { id: paid.id })}>
                   Cross out
                 </Button>
               )}
@@ -94,6 +101,11 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
           Write down
         </Button>
       </div>
+      {notice && (
+        <p role="status" className="mt-2 font-semibold">
+          {notice}
+        </p>
+      )}
     </section>
   )
 }

@@ -31,19 +31,18 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
             {upload.fault ? (
               <div role="alert">
                 <p className="text-copper">
-                  <strong>{upload.file.name}</strong>: {upload.fault}
+                  <strong>{upload.name}</strong>: {upload.fault}
                 </p>
-                <span className="mt-1 flex gap-2">
-                  <Button look="outline" onClick={() => album.again(upload)}>
-                    Send again
-                  </Button>
-                  <Button look="quiet" onClick={() => album.drop(upload)}>
-                    Leave it out
-                  </Button>
-                </span>
+                <Button look="quiet" className="mt-1" onClick={() => album.drop(upload)}>
+                  Leave it out
+                </Button>
               </div>
             ) : (
-              <p role="status">Sending {upload.file.name}…</p>
+              <p role="status">
+                {upload.waits
+                  ? `${upload.name} is kept on this tablet and sent when the network is back.`
+                  : `Sending ${upload.name}…`}
+              </p>
             )}
           </div>
         ))}

@@ -1,67 +1,78 @@
 'use client'
 
-import { useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { Phase } from '@/core/survey'
 import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
 import type { Photo } from '@/server/photos/photo-store'
+import { freshKey } from '@/ui/fresh-key'
 import { act } from '@/ui/use-action'
+import { useQueue } from '../queue/this-device'
 
 export type Target = { place: string; phase: Phase; samePlaceAs?: string }
-/** A photograph on its way, or one that did not arrive: its file stays here until it has. */
-export type Upload = { key: number; file: File; target: Target; fault?: string }
+/** A photograph on its way, or one that was not taken; it waits on the device until the shop has answered for it. */
+export type Upload = { key: string; name: string; target: Target; fault?: string; waits: boolean }
 
 export type Photos = ReturnType<typeof usePhotos>
 
-let uploads = 0
-
-/** The photographs of a job. A file that could not be sent is kept and can be sent again. */
+/** The photographs of a job: those the shop has, and those this device has still to send, over a reload too. */
 export function usePhotos(jobId: string, stored: readonly Photo[]) {
-  const [photos, setPhotos] = useState<readonly Photo[]>(stored)
-  const [pending, setPending] = useState<readonly Upload[]>([])
+  const { queue, state } = useQueue()
+  const [changed, setChanged] = useState<ReadonlyMap<string, Photo | 'removed'>>(new Map())
   const [removed, setRemoved] = useState<Photo>()
 
-  const send = async (upload: Upload) => {
-    setPending((before) => [
-      ...before.filter(({ key }) => key !== upload.key),
-      { ...upload, fault: undefined } as Upload,
-    ])
-    const query = new URLSearchParams({ ...upload.target })
-    const answer = await fetch(`/api/jobs/${jobId}/photos?${query}`, { method: 'POST', body: upload.file })
-      .then(async (response) => ({ ok: response.ok, body: await response.json() }))
-      .catch(() => ({
-        ok: false,
-        body: { message: 'It did not arrive. It is kept here; send it again when the network is back.' },
-      }))
-    if (answer.ok) {
-      setPhotos((before) => [...before, answer.body as Photo])
-      setPending((before) => before.filter(({ key }) => key !== upload.key))
-    } else
-      setPending((before) =>
-        before.map((each) =>
-          each.key === upload.key ? { ...each, fault: answer.body.message as string } : each,
-        ),
-      )
-  }
+  const sent = useMemo(
+    () =>
+      state.sent.flatMap((entry) =>
+        entry.kind === 'photo' && entry.job === jobId && entry.value ? [entry.value as Photo] : [],
+      ),
+    [state.sent, jobId],
+  )
+  useEffect(() => {
+    void queue?.shown(new Set(stored.map(({ id }) => id)))
+  }, [queue, stored])
+  const all = [...stored, ...sent.filter(({ id }) => !stored.some((each) => each.id === id))]
+  const photos = all.flatMap((photo) => {
+    const known = changed.get(photo.id)
+    return known === 'removed' ? [] : [known ?? photo]
+  })
+  const change = (id: string, to: Photo | 'removed') => setChanged((before) => new Map(before).set(id, to))
+
+  const pending = [...state.waiting, ...state.refused].flatMap((entry): Upload[] => {
+    if (entry.kind !== 'photo' || entry.job !== jobId) return []
+    const { id, name, place, phase, samePlaceAs } = entry
+    const target = { place, phase, ...(samePlaceAs ? { samePlaceAs } : {}) }
+    const why = 'why' in entry && entry.why.kind === 'words' ? entry.why.message : undefined
+    return [{ key: id, name, target, waits: !state.reached, ...(why ? { fault: why } : {}) }]
+  })
   return {
     photos,
     pending,
     removed,
-    take: (files: Iterable<File>, target: Target) => {
-      for (const file of files) void send({ key: ++uploads, file, target })
+    take: (files: Iterable<File>, { place, phase, samePlaceAs }: Target) => {
+      for (const file of files)
+        void queue?.add(
+          {
+            id: freshKey(),
+            kind: 'photo',
+            job: jobId,
+            place,
+            phase,
+            name: file.name,
+            ...(samePlaceAs ? { samePlaceAs } : {}),
+          },
+          file,
+        )
     },
-    again: (upload: Upload) => void send(upload),
-    drop: (upload: Upload) => setPending((before) => before.filter(({ key }) => key !== upload.key)),
-    replace: (photo: Photo) =>
-      setPhotos((before) => before.map((each) => (each.id === photo.id ? photo : each))),
+    drop: (upload: Upload) => void queue?.dismiss(upload.key),
+    replace: (photo: Photo) => change(photo.id, photo),
     remove: async (photo: Photo) => {
       if (!(await act(removePhoto, { id: photo.id })).ok) return
-      setPhotos((before) => before.filter(({ id }) => id !== photo.id))
+      change(photo.id, 'removed')
       setRemoved(photo)
     },
     undoRemove: async () => {
-      if (!removed) return
-      if (!(await act(restorePhoto, { id: removed.id })).ok) return
-      setPhotos((before) => [...before, removed])
+      if (!removed || !(await act(restorePhoto, { id: removed.id })).ok) return
+      change(removed.id, removed)
       setRemoved(undefined)
     },
   }

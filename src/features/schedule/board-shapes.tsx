@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import { shortPlate } from '@/ui/short-plate'
 import { type Block, partOf, type StayBlock } from './blocks'
 import type { BoardRow, BoardView } from './board-view'
 import { type Subject, sameSubject } from './moving/subject'
@@ -70,7 +71,7 @@ export function Stay({
           y={row.y + 20}
           className="fill-ink font-head text-[13px] font-bold hover:underline"
         >
-          {width > 60 ? stay.plate : steps || width > 34 ? stay.plate.replace('IM ', '') : ''}
+          {width > 60 ? stay.plate : steps || width > 34 ? shortPlate(stay.plate) : ''}
         </text>
       </a>
     </g>
@@ -151,7 +152,7 @@ export function PersonRow({
             y={row.y + 12}
             className="pointer-events-none fill-ink-soft text-[10px]"
           >
-            {block.plate.replace('IM ', '')}
+            {shortPlate(block.plate)}
           </text>
         )}
       </g>

@@ -2,6 +2,7 @@
 
 import { useRef } from 'react'
 import { ScrollStrip } from '@/ui/scroll-strip'
+import { shortPlate } from '@/ui/short-plate'
 import { PersonRow, Stay } from './board-shapes'
 import type { BoardView } from './board-view'
 import { Ghost, Landings } from './moving/ghost'
@@ -108,10 +109,7 @@ function Waiting({ view }: { view: BoardView }) {
       {view.waiting.map(({ day, plates }, index) => {
         if (plates.length === 0) return null
         const room = Math.floor((dayWidth - 12) / 30)
-        const shown =
-          plates.length <= room
-            ? plates.map((plate) => plate.replace('IM ', '')).join(', ')
-            : `${plates.length}`
+        const shown = plates.length <= room ? plates.map(shortPlate).join(', ') : `${plates.length}`
         return (
           <text
             key={day}

@@ -7,6 +7,7 @@ import type { MoveHistory } from '@/server/planning/moving'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
+import { shortPlate } from '@/ui/short-plate'
 import { clock, moment } from '@/ui/when'
 import { Board } from './board'
 import { boardView } from './board-view'
@@ -136,7 +137,7 @@ function LookAt({
           aria-current={id === car ? 'true' : undefined}
           className={`${link} px-2 text-sm tabular-nums ${id === car ? 'border-b-2 border-fern font-semibold' : 'text-ink-soft'}`}
         >
-          {vehicle.plate.replace('IM ', '')}
+          {shortPlate(vehicle.plate)}
         </PatientLink>
       ))}
       <span className="ml-auto">

@@ -9,7 +9,7 @@ import { duration, moment } from '@/ui/when'
 const GRID_MINUTES = 15
 
 export const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
-export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'loft' }
+export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'studio' }
 
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {

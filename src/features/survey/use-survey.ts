@@ -1,11 +1,12 @@
 'use client'
 
-import { useCallback, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
 import type { StoredSurvey } from '@/server/survey/survey-store'
 import { holdLinks } from '@/ui/patient-link'
 import { act } from '@/ui/use-action'
+import { dropDraft, keepDraft, readDraft } from '../queue/drafts'
 
 export type SaveState =
   | { kind: 'kept'; merged: string[] }
@@ -14,6 +15,12 @@ export type SaveState =
   | { kind: 'elsewhere'; theirs: StoredSurvey; conflicts: string[] }
 
 export type Survey = ReturnType<typeof useSurvey>
+
+/** What was typed and is not with the shop yet, with what it was typed on. */
+type Draft = { base: SurveyRecord; latest: SurveyRecord }
+
+/** So long after a vain try it is tried again, ms. */
+const RETRY_MS = 5_000
 
 function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
   return record
@@ -27,6 +34,7 @@ function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
 export function useSurvey(jobId: string, stored: StoredSurvey) {
   const [data, setData] = useState<SurveyRecord>(() => recordOf(stored))
   const [state, setState] = useState<SaveState>({ kind: 'kept', merged: [] })
+  const draftKey = `survey:${jobId}`
   const latest = useRef(data)
   const base = useRef(data)
   const version = useRef(stored.version)
@@ -51,6 +59,8 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       const told = await act(keepSurvey, { jobId, version: version.current, record: sent })
       if (!told.ok) {
         setState({ kind: 'refused', message: told.message })
+        // What the shop does not have yet is kept on the device, and goes by itself when the network is back.
+        if (told.code === 'unreached') later.current = setTimeout(() => again.current(), RETRY_MS)
         break
       }
       const answer = told.value
@@ -58,6 +68,7 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
         version.current = answer.version
         base.current = sent
         setState({ kind: 'kept', merged })
+        if (!dirty.current) void dropDraft(draftKey)
         continue
       }
       const merge = mergeSurveys(base.current, latest.current, recordOf(answer.current))
@@ -70,17 +81,41 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       dirty.current = true
     }
     sending.current = false
-  }, [jobId, adopt])
+  }, [jobId, adopt, draftKey])
+  const later = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const again = useRef(() => {})
+  again.current = () => {
+    dirty.current = true
+    if (!sending.current) void send()
+  }
+
+  // What was typed here and never reached the shop, before this page was loaded anew.
+  useEffect(() => {
+    const retry = () => latest.current !== base.current && again.current()
+    window.addEventListener('online', retry)
+    void readDraft<Draft>(draftKey).then((draft) => {
+      if (!draft || dirty.current || sending.current) return
+      const { merged } = mergeSurveys(draft.base, draft.latest, base.current, 'mine')
+      latest.current = merged
+      setData(merged)
+      again.current()
+    })
+    return () => {
+      window.removeEventListener('online', retry)
+      clearTimeout(later.current)
+    }
+  }, [draftKey])
 
   const change = useCallback(
     (edit: (before: SurveyRecord) => SurveyRecord) => {
       latest.current = edit(latest.current)
       setData(latest.current)
       dirty.current = true
+      void keepDraft(draftKey, { base: base.current, latest: latest.current } satisfies Draft)
       // A round that is already under way takes this change with it.
       if (!sending.current) holdLinks(send())
     },
-    [send],
+    [send, draftKey],
   )
 
   /** Settles a conflict: what stands here or what the other tablet wrote, on the panels both have changed. */

@@ -6,9 +6,21 @@ import type { CoatSheet } from '@/server/work/card-sheets'
 import { moment } from '@/ui/when'
 
 /** Whether the air of the bay allows this coat, why not, and when it should. */
-export function Air({ coat, zone, now }: { coat: CoatSheet; zone: string; now: Instant }) {
+export function Air({
+  coat,
+  zone,
+  now,
+  closed,
+}: {
+  coat: CoatSheet
+  zone: string
+  now: Instant
+  /** When the window for this layer closed, if it has. */
+  closed?: Instant
+}) {
   const { product, climate, outlook, flash, sensor, bayName } = coat
-  const go = outlook.breaches.length === 0
+  const air = outlook.breaches.length === 0
+  const go = air && closed === undefined
   const dew = climate && dewVerdict(climate)
   return (
     <div
@@ -16,7 +28,11 @@ export function Air({ coat, zone, now }: { coat: CoatSheet; zone: string; now: I
       data-testid="conditions"
     >
       <p className={clsx('font-head text-xl font-bold', go ? 'text-fern' : 'text-copper')}>
-        {go ? `Go for ${product.name}` : `Do not lay ${product.name} now`}
+        {go
+          ? `Go for ${product.name}`
+          : closed
+            ? `Do not lay ${product.name}: its window closed ${moment(zone, closed, now)}`
+            : `Do not lay ${product.name} now`}
       </p>
       {climate ? (
         <p className="mt-1">
@@ -39,7 +55,7 @@ export function Air({ coat, zone, now }: { coat: CoatSheet; zone: string; now: I
             {conditionBreachText(breach)}
           </p>
         ))}
-      {!go && climate && (
+      {!air && climate && (
         <p className="mt-1 font-semibold">
           {outlook.improvesAt
             ? `If it goes on like this, it allows it about ${moment(zone, outlook.improvesAt, now)}.`

@@ -73,6 +73,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
       </div>
       <StepList
         card={card}
+        me={me}
         shown={shown?.id}
         next={next?.id}
         onShow={(id) => {

@@ -1,14 +1,21 @@
 'use client'
 
 import { useState } from 'react'
-import type { CoatLog } from '@/core/card'
+import { type CoatLog, coatDoubts, DOUBT_WORDS } from '@/core/card'
 import type { CoatSheet } from '@/server/work/card-sheets'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'
 import { LabelScan } from '../stock/label-scan'
 
-type Typed = { ml: Record<string, string>; lot: string; airC: string; rhPercent: string; panelC: string }
+type Typed = {
+  ml: Record<string, string>
+  lot: string
+  airC: string
+  rhPercent: string
+  panelC: string
+  despite: string
+}
 
 const within = (value: number | undefined, least: number, most: number) =>
   value !== undefined && value >= least && value <= most
@@ -17,10 +24,13 @@ const within = (value: number | undefined, least: number, most: number) =>
 export function CoatLogForm({
   coat,
   isLayer,
+  words,
   onDone,
 }: {
   coat: CoatSheet
   isLayer: boolean
+  /** What the button says, where it is not the usual. */
+  words?: string
   onDone: (log: CoatLog) => void
 }) {
   const { climate, bottles, poured, product, shortMl, ml } = coat
@@ -30,7 +40,9 @@ export function CoatLogForm({
     airC: climate?.airC.toFixed(1) ?? '',
     rhPercent: climate?.rhPercent.toFixed(0) ?? '',
     panelC: climate?.panelC.toFixed(1) ?? '',
+    despite: '',
   })
+  const [doubts, setDoubts] = useState<string[]>([])
   const [wrong, setWrong] = useState<Partial<Record<string, string>>>({})
   const change = (next: Partial<Typed>) => setTyped({ ...typed, ...next })
   const finish = () => {
@@ -53,14 +65,26 @@ export function CoatLogForm({
     if (!within(read.airC, -20, 60)) faults.airC = 'Type the air in °C, such as 18.5.'
     if (!within(read.rhPercent, 1, 100)) faults.rhPercent = 'Type the humidity in %, such as 52.'
     if (!within(read.panelC, -20, 80)) faults.panelC = 'Type the panel in °C, such as 17.5.'
-    setWrong(faults)
-    if (Object.keys(faults).length > 0) return
-    onDone({
+    const log = {
       productId: product.id,
       lot,
       poured: pours as CoatLog['poured'],
       climate: read as CoatLog['climate'],
-    })
+    }
+    const found =
+      Object.keys(faults).length > 0
+        ? []
+        : coatDoubts(log, {
+            bottles: new Map(bottles.map((bottle) => [bottle.id, { ...bottle, productId: product.id }])),
+            products: new Map([[product.id, product]]),
+            planned: product.id,
+          }).map((doubt) => DOUBT_WORDS[doubt])
+    setDoubts(found)
+    const despite = typed.despite.trim()
+    if (found.length > 0 && despite === '') faults.despite = 'Say in a few words why.'
+    setWrong(faults)
+    if (Object.keys(faults).length > 0) return
+    onDone({ ...log, ...(found.length > 0 ? { despite } : {}) })
   }
   const airField = (name: 'airC' | 'rhPercent' | 'panelC', label: string) => (
     <Field label={label} {...(wrong[name] ? { error: wrong[name] } : {})}>
@@ -141,8 +165,26 @@ export function CoatLogForm({
         {airField('rhPercent', 'Humidity, %')}
         {airField('panelC', 'Panel, °C')}
       </div>
+      {doubts.length > 0 && (
+        <div className="mt-3 rounded border-2 border-copper p-3">
+          <p className="font-semibold text-copper">Something speaks against it: {doubts.join('; ')}.</p>
+          <div className="mt-2">
+            <Field
+              label="Why it was done all the same; it stays on the card"
+              {...(wrong.despite ? { error: wrong.despite } : {})}
+            >
+              <input
+                className="field"
+                maxLength={300}
+                value={typed.despite}
+                onChange={({ target }) => change({ despite: target.value })}
+              />
+            </Field>
+          </div>
+        </div>
+      )}
       <Button className="mt-4 min-h-14 px-7 text-lg" onClick={finish}>
-        {isLayer ? 'Log the layer' : 'Log it'}
+        {words ?? (isLayer ? 'Log the layer' : 'Log it')}
       </Button>
     </section>
   )

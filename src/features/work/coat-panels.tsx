@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
-import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
+import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import type { Photos } from '../photos/use-photos'
 import { PanelPhotos } from './panel-photos'
@@ -13,7 +13,7 @@ import type { Card } from './use-card'
 
 const STAGE_WORDS: Record<CoatStage, string> = { bare: 'bare', wet: 'laid, flashing', level: 'levelled' }
 
-/** A coat panel by panel: a tap lays it, the next says it is levelled. What flashes is timed by the air of the bay. */
+/** A coat panel by panel: laid, then levelled, each said by a button of its own. What flashes is timed by the air of the bay. */
 export function CoatPanels({
   card,
   operation,
@@ -35,12 +35,6 @@ export function CoatPanels({
   const say = (panel: string, stage: CoatStage) => {
     if (begun) card.add(me, { kind: 'coat', operation: operation.id, panel, stage })
   }
-  const onSelect = (panel: string, at?: PlanPoint) => {
-    setSelected(panel)
-    if (!at) return
-    const next = COAT_ORDER[COAT_ORDER.indexOf(stageOf(panel)) + 1]
-    if (next) say(panel, next)
-  }
   const wet = panels.flatMap((panel) => {
     const known = work.coats[panel.id]
     return known?.stage === 'wet' && coat ? [{ panel, where: flashState(known.at, coat.flash, now) }] : []
@@ -54,7 +48,9 @@ export function CoatPanels({
           {level} of {panels.length} panels levelled
         </strong>
         , {work.towels} towels changed.{' '}
-        {begun ? 'Tap a panel when it is laid, and again when it is levelled.' : 'Begin the layer first.'}
+        {begun
+          ? 'Tap a panel, then say below that it is laid, and later that it is levelled.'
+          : 'Begin the layer first.'}
       </p>
       {wet.length > 0 && (
         <ul aria-label="Flashing" className="mt-2 flex flex-wrap gap-2">
@@ -92,7 +88,7 @@ export function CoatPanels({
           panels.map(({ id, name }): [string, PanelFace] => [id, coatFace(name, stageOf(id))]),
         )}
         {...(selected ? { selected } : {})}
-        onSelect={onSelect}
+        onSelect={setSelected}
         onType={(key) => {
           const stage = COAT_ORDER[Number(key)]
           if (selected && stage) say(selected, stage)

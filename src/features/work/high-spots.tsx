@@ -82,6 +82,14 @@ export function HighSpots({
                       </p>
                     )}
                     <Mended card={card} me={me} layer={layer} spot={spot.id} remedy={advice.remedy} />
+                    <Button
+                      look="quiet"
+                      onClick={() =>
+                        card.add(me, { kind: 'high-spot-off', operation: layer.id, spot: spot.id })
+                      }
+                    >
+                      It is none after all
+                    </Button>
                   </>
                 )}
               </li>
@@ -108,11 +116,18 @@ function Mended({
 }) {
   const [ml, setMl] = useState('')
   const [wrong, setWrong] = useState('')
-  const bottle = card.view.sheets[layer.id]?.coat?.bottles[0]
+  // From one that still holds something: a drop cannot come from an empty bottle.
+  const bottle = card.view.sheets[layer.id]?.coat?.bottles.find(
+    ({ state, leftMl }) => state !== 'empty' && state !== 'past' && leftMl > 0,
+  )
   const mend = () => {
     const used = ml.trim() === '' ? 0 : typedNumber(ml)
     if (!(used >= 0 && used <= 100)) {
       setWrong('Type the millilitres used, such as 2, or leave it empty.')
+      return
+    }
+    if (bottle && used > bottle.leftMl) {
+      setWrong(`Bottle ${bottle.code} holds ${bottle.leftMl.toFixed(0)} ml.`)
       return
     }
     card.add(me, {

@@ -1,14 +1,19 @@
 import { conflictText } from '@/core/card'
+import type { Why } from '@/core/queue'
 import { Button } from '@/ui/button'
 import { moment } from '@/ui/when'
 import type { Card } from './use-card'
 
 /** Whether the shop hears this tablet, what still waits here, and what the shop did not take. */
 export function NetState({ card }: { card: Card }) {
-  const { net, view, now } = card
-  const waiting = net.outbox.waiting.length
+  const { net, view, now, timeOf } = card
+  const waiting = net.waiting.length
   const nameOf = (id: string) => view.people.find((person) => person.id === id)?.name ?? id
-  const refused = net.refused.filter(({ entry }) => entry.job === view.job.id)
+  const refused = net.refused.filter((entry) => entry.kind === 'call' || entry.job === view.job.id)
+  const words = (why: Why) =>
+    why.kind === 'words'
+      ? why.message
+      : conflictText(why.conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })
   return (
     <>
       <p role="status" data-testid="net" className="pb-2 text-sm text-ink-soft">
@@ -29,14 +34,16 @@ export function NetState({ card }: { card: Card }) {
       {refused.length > 0 && (
         <div role="alert" className="w-full">
           <ul className="space-y-2">
-            {refused.map(({ entry, conflict }) => (
+            {refused.map((entry) => (
               <li
                 key={entry.id}
                 className="flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-copper bg-copper-soft px-4 py-2"
               >
                 <span>
-                  <strong>Not taken</strong>, from {moment(view.zone, entry.at, now)} by {nameOf(entry.by)}:{' '}
-                  {conflictText(conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
+                  <strong>Not taken</strong>, from {moment(view.zone, timeOf(entry), now)}
+                  {entry.kind === 'act' && ` by ${nameOf(entry.by)}`}
+                  {entry.kind === 'call' && `, ${entry.about}`}
+                  {entry.kind === 'photo' && `, ${entry.name}`}: {words(entry.why)}
                 </span>
                 <Button look="outline" onClick={() => card.dismiss(entry.id)}>
                   I have read it

@@ -1,14 +1,14 @@
 'use client'
 
 import { useState } from 'react'
+import { type Act, type CoatLog, type Conflict, conflictOf, conflictText } from '@/core/card'
 import type { PlannedOperation } from '@/core/offer'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
-import { finishOperation } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
-import { useAction } from '@/ui/use-action'
-import { clock } from '@/ui/when'
+import { clock, moment } from '@/ui/when'
+import { AskReason } from './ask-reason'
+import { CoatLogForm } from './coat-log'
 import type { Card } from './use-card'
 
 /** What an `<input type="datetime-local">` holds, on the shop's clock. */
@@ -16,77 +16,64 @@ function toLocalText(zone: string, at: Instant): string {
   return `${dayIn(zone, at)}T${clock(zone, at)}`
 }
 
-function fromLocalText(zone: string, text: string): string {
+function fromLocalText(zone: string, text: string): Instant | undefined {
   const [day, time] = text.split('T')
-  return day && time ? atLocal(zone, localDayOrThrow(day), time.slice(0, 5)) : ''
+  return day && time ? atLocal(zone, localDayOrThrow(day), time.slice(0, 5)) : undefined
 }
 
-/** A step written down afterwards, with the times at which it really was. It needs the shop, which checks it. */
+/** Which field a conflict is about; what is about none stands below. */
+const FIELD: Partial<Record<Conflict['code'], 'from' | 'to'>> = {
+  'times-crossed': 'to',
+  ahead: 'to',
+  'too-early': 'from',
+  'still-soft': 'from',
+}
+
+/**
+ * A step written down afterwards, with the times at which it really was. It is an act like any other: it goes through the card's
+ * own journal, without a network too, and books what was poured.
+ */
 export function RecordForm({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
   const { view, state } = card
   const { zone, people } = view
-  const jobId = view.job.id
   const progress = state.progress[operation.id] ?? { kind: 'open' as const }
-  const climate = view.sheets[operation.id]?.coat?.climate
+  const coat = view.sheets[operation.id]?.coat
   // The moment at which the form was opened; it does not run on while somebody types.
   const [now] = useState(card.now)
   const started = progress.kind === 'started' ? progress.at : now
   const [by, setBy] = useState((progress.kind === 'started' && progress.by) || me)
   const [from, setFrom] = useState(toLocalText(zone, started))
   const [to, setTo] = useState(toLocalText(zone, now))
-  const [layer, setLayer] = useState({
-    lot: '',
-    airC: climate?.airC.toFixed(1) ?? '',
-    rhPercent: climate?.rhPercent.toFixed(0) ?? '',
-    panelC: climate?.panelC.toFixed(1) ?? '',
-  })
-  const { run, pending, refusal } = useAction()
-  const at = refusal?.field.split('.').at(-1) ?? ''
-  const errorAt = (field: string) => (at === field ? refusal?.message : undefined)
-  const knownFields = ['by', 'startedAt', 'endedAt', ...Object.keys(layer)]
-  const general = knownFields.includes(at) ? undefined : refusal?.message
-  const finish = () =>
-    run(finishOperation, {
-      jobId,
-      operationId: operation.id,
-      startedAt: fromLocalText(zone, from),
-      endedAt: fromLocalText(zone, to),
-      by,
-      ...(operation.kind === 'layer'
-        ? {
-            layer: {
-              productId: operation.productId ?? '',
-              lot: layer.lot,
-              airC: typedNumber(layer.airC),
-              rhPercent: typedNumber(layer.rhPercent),
-              panelC: typedNumber(layer.panelC),
-            },
-          }
-        : {}),
-    })
-  const layerField = (name: keyof typeof layer, label: string) => (
-    <Field label={label} error={errorAt(name)}>
-      <input
-        className="field"
-        autoComplete="off"
-        inputMode={name === 'lot' ? 'text' : 'decimal'}
-        value={layer[name]}
-        onChange={(event) => setLayer({ ...layer, [name]: event.target.value })}
-      />
-    </Field>
-  )
+  const [fault, setFault] = useState<{ field: 'from' | 'to' | ''; message: string }>()
+  const [late, setLate] = useState<{ coat?: CoatLog }>()
+  const at = (field: 'from' | 'to' | '') => (fault?.field === field ? fault.message : undefined)
+  const finish = (log?: CoatLog, despite?: string) => {
+    const [began, ended] = [fromLocalText(zone, from), fromLocalText(zone, to)]
+    if (!began) return setFault({ field: 'from', message: 'Choose a date and a time.' })
+    if (!ended) return setFault({ field: 'to', message: 'Choose a date and a time.' })
+    const act: Act = {
+      kind: 'record',
+      operation: operation.id,
+      from: began,
+      to: ended,
+      ...(log ? { coat: log } : {}),
+      ...(despite ? { despite } : {}),
+    }
+    const entry = { ...act, id: 'now', job: view.job.id, by, at: card.now }
+    const against = conflictOf(view.live, state, entry)
+    if (against?.code === 'window-closed') return setLate(log ? { coat: log } : {})
+    if (against) {
+      const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
+      const message = conflictText(against, { who: nameOf, when: (when) => moment(zone, when, card.now) })
+      return setFault({ field: FIELD[against.code] ?? '', message })
+    }
+    setFault(undefined)
+    card.add(by, act)
+  }
   return (
     <div className="pt-2">
-      {operation.kind === 'layer' && (
-        <div className="mb-4 grid gap-3 sm:grid-cols-4">
-          {layerField('lot', 'Lot on the bottle')}
-          {layerField('airC', 'Air, °C')}
-          {layerField('rhPercent', 'Humidity, %')}
-          {layerField('panelC', 'Panel, °C')}
-        </div>
-      )}
       <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Who" error={errorAt('by')}>
+        <Field label="Who">
           <select className="field" value={by} onChange={(event) => setBy(event.target.value)}>
             {people.map(({ id, name }) => (
               <option key={id} value={id}>
@@ -95,7 +82,7 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
             ))}
           </select>
         </Field>
-        <Field label="Really began" error={errorAt('startedAt')}>
+        <Field label="Really began" error={at('from')}>
           <input
             className="field"
             type="datetime-local"
@@ -103,7 +90,7 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
             onChange={(event) => setFrom(event.target.value)}
           />
         </Field>
-        <Field label="Really ended" error={errorAt('endedAt')}>
+        <Field label="Really ended" error={at('to')}>
           <input
             className="field"
             type="datetime-local"
@@ -112,14 +99,36 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
           />
         </Field>
       </div>
-      {general && (
+      {at('') && (
         <p role="alert" className="mt-3 font-semibold text-copper">
-          {general}
+          {at('')}
         </p>
       )}
-      <Button className="mt-5 min-h-14 px-8 text-lg" disabled={pending} onClick={finish}>
-        Record it
-      </Button>
+      {late && (
+        <div className="mt-4">
+          <AskReason
+            words="Record it all the same"
+            onReason={(despite) => finish(late.coat, despite)}
+            onLeave={() => setLate(undefined)}
+          >
+            <p>By these times it was begun after its window had closed.</p>
+          </AskReason>
+        </div>
+      )}
+      <div className="mt-4">
+        {coat ? (
+          <CoatLogForm
+            coat={coat}
+            isLayer={operation.kind === 'layer'}
+            words="Record it"
+            onDone={(log) => finish(log)}
+          />
+        ) : (
+          <Button className="mt-1 min-h-14 px-8 text-lg" onClick={() => finish()}>
+            Record it
+          </Button>
+        )}
+      </div>
     </div>
   )
 }

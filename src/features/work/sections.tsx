@@ -5,7 +5,7 @@ import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
-import { BodyPlan, type PanelFace, type PlanPoint } from '@/ui/body-plan'
+import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { moment } from '@/ui/when'
 import type { Photos } from '../photos/use-photos'
@@ -24,7 +24,7 @@ const PAD_WORDS = {
   'change-it': 'Change the pad: it is hot and loaded',
 } as const
 
-/** The body plan to tick sections on: a tap is a section more. Pace, finish and pad follow. */
+/** The body plan to look at, and to say below how many sections are worked. Pace, finish and pad follow. */
 export function Sections({ card, operation, me, album }: Props) {
   const { view, state, now } = card
   const [selected, setSelected] = useState<string>()
@@ -33,18 +33,13 @@ export function Sections({ card, operation, me, album }: Props) {
   const tasks = new Map(view.sheets[operation.id]!.tasks.map((task) => [task.panel, task]))
   const panels = panelsOf(view.job.shape)
   const doneOf = (panel: string) => Math.min(work.sections[panel]?.done ?? 0, tasks.get(panel)?.sections ?? 0)
-  const say = (panel: string, done: number) =>
-    card.add(me, { kind: 'sections', operation: operation.id, panel, done })
+  /** Says how many more are worked than were: two tablets add up. */
+  const say = (panel: string, done: number) => {
+    const of = tasks.get(panel)?.sections ?? 0
+    const count = Math.max(0, Math.min(of, done)) - doneOf(panel)
+    if (count !== 0) card.add(me, { kind: 'section', operation: operation.id, panel, count, of })
+  }
   const begun = progress !== undefined && progress.kind !== 'open'
-  const more = (panel: string) => {
-    const task = tasks.get(panel)
-    if (begun && task && doneOf(panel) < task.sections) say(panel, doneOf(panel) + 1)
-  }
-  const onSelect = (panel: string, at?: PlanPoint) => {
-    setSelected(panel)
-    // A touch ticks; walking on by the arrow keys does not.
-    if (at) more(panel)
-  }
   const faces = Object.fromEntries(
     panels.map((panel): [string, PanelFace] => [
       panel.id,
@@ -63,6 +58,7 @@ export function Sections({ card, operation, me, album }: Props) {
   const pad = padState(work.pad)
   const panel = panels.find(({ id }) => id === selected)
   const task = selected ? tasks.get(selected) : undefined
+  const isShort = (id: string) => work.short.some((short) => short.panel === id)
   const isMachine = view.sheets[operation.id]!.machines.length > 0
   return (
     <div className="mt-5 border-t border-line pt-4">
@@ -70,7 +66,9 @@ export function Sections({ card, operation, me, album }: Props) {
         <strong>
           {done} of {total} sections
         </strong>
-        {!begun && '. Begin the step, then tap a panel for every section that is worked.'}
+        {begun
+          ? progress?.kind === 'started' && !selected && '. Tap the panel you work on.'
+          : '. Begin the step, then tap a panel and say how much of it is worked.'}
         {progress?.kind === 'started' && pace && pace.minutesLeft > 0 && (
           <>
             , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
@@ -83,9 +81,9 @@ export function Sections({ card, operation, me, album }: Props) {
         panels={panels}
         faces={faces}
         {...(selected ? { selected } : {})}
-        onSelect={onSelect}
+        onSelect={setSelected}
         onType={(key) => {
-          if (task && begun) say(task.panel, Math.min(task.sections, Number(key)))
+          if (task && begun) say(task.panel, Number(key))
         }}
       />
       {panel && (
@@ -96,10 +94,10 @@ export function Sections({ card, operation, me, album }: Props) {
           </strong>
           {task && begun && (
             <>
-              <Button look="outline" onClick={() => say(panel.id, Math.max(0, doneOf(panel.id) - 1))}>
+              <Button look="outline" onClick={() => say(panel.id, doneOf(panel.id) - 1)}>
                 One less
               </Button>
-              <Button look="outline" onClick={() => more(panel.id)}>
+              <Button look="outline" onClick={() => say(panel.id, doneOf(panel.id) + 1)}>
                 One more
               </Button>
               <Button look="outline" onClick={() => say(panel.id, task.sections)}>
@@ -108,10 +106,15 @@ export function Sections({ card, operation, me, album }: Props) {
               <Button
                 look="outline"
                 onClick={() =>
-                  card.add(me, { kind: 'short', operation: operation.id, panel: panel.id, note: '' })
+                  card.add(
+                    me,
+                    isShort(panel.id)
+                      ? { kind: 'short-off', operation: operation.id, panel: panel.id }
+                      : { kind: 'short', operation: operation.id, panel: panel.id, note: '' },
+                  )
                 }
               >
-                Not good enough yet
+                {isShort(panel.id) ? 'Good enough now' : 'Not good enough yet'}
               </Button>
             </>
           )}

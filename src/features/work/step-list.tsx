@@ -12,13 +12,14 @@ import type { Card } from './use-card'
 
 type Props = {
   card: Card
+  me: string
   shown: string | undefined
   next: string | undefined
   onShow: (id: string) => void
 }
 
 /** All steps of the job, to look at and to tick off. */
-export function StepList({ card, shown, next, onShow }: Props) {
+export function StepList({ card, me, shown, next, onShow }: Props) {
   return (
     <section aria-label="Steps of this job">
       <h2 className="mb-1 text-xl">The card</h2>
@@ -31,6 +32,7 @@ export function StepList({ card, shown, next, onShow }: Props) {
             shown={operation.id === shown}
             current={operation.id === next}
             onShow={() => onShow(operation.id)}
+            onTakeBack={(id) => card.add(me, { kind: 'undo', operation: id })}
           />
         ))}
       </ol>
@@ -44,12 +46,14 @@ function StepLine({
   shown,
   current,
   onShow,
+  onTakeBack,
 }: {
   card: Card
   operation: PlannedOperation
   shown: boolean
   current: boolean
   onShow: () => void
+  onTakeBack: (operation: string) => void
 }) {
   const live = { ...view.live, progress: state.progress }
   const progress = progressAt(live, operation, now)
@@ -116,7 +120,11 @@ function StepLine({
           )}
         </div>
         {progress.kind !== 'open' && (progress.by ?? '') !== '' && (
-          <TakeBack jobId={view.job.id} operationId={operation.id} title={operation.title} />
+          <TakeBack
+            title={operation.title}
+            isDone={progress.kind === 'done'}
+            onTake={() => onTakeBack(operation.id)}
+          />
         )}
       </div>
     </li>

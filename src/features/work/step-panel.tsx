@@ -2,7 +2,7 @@
 
 import clsx from 'clsx'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import {
   CHECKLISTS,
   type CheckItem,
@@ -23,6 +23,7 @@ import { duration, moment } from '@/ui/when'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
+import { AskReason } from './ask-reason'
 import { CoatLogForm } from './coat-log'
 import { CoatPanels } from './coat-panels'
 import { later } from './later'
@@ -71,9 +72,28 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           {windowText(window, { zone: view.zone, now })}
         </p>
       )}
-      {sheet?.coat && progress.kind !== 'done' && <Air coat={sheet.coat} zone={view.zone} now={now} />}
+      {sheet?.coat && progress.kind !== 'done' && (
+        <Air
+          coat={sheet.coat}
+          zone={view.zone}
+          now={now}
+          {...(window && progress.kind === 'open' && now > window.closes ? { closed: window.closes } : {})}
+        />
+      )}
       {progress.kind !== 'done' && (
-        <Actions card={card} operation={operation} me={me} blocked={isBlocked(card, operation)} />
+        <Actions
+          card={card}
+          operation={operation}
+          me={me}
+          against={[
+            ...(window && progress.kind === 'open' && now > window.closes
+              ? [
+                  `The window for this layer closed ${at(window.closes)}: read the data sheet before recoating.`,
+                ]
+              : []),
+            ...(isBlocked(card, operation) ? ['The air says no. Wait, dry or warm the bay first.'] : []),
+          ]}
+        />
       )}
       {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
       {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
@@ -141,15 +161,17 @@ function Actions({
   card,
   operation,
   me,
-  blocked,
+  against,
 }: {
   card: Card
   operation: PlannedOperation
   me: string
-  blocked: boolean
+  /** What speaks against beginning it now. */
+  against: readonly string[]
 }) {
   const { view, state, now } = card
-  const [asking, setAsking] = useState<'pause' | 'coat'>()
+  const [asking, setAsking] = useState<'pause' | 'coat' | 'begin' | 'done'>()
+  const ready = useReady()
   const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
   const rests = pausedNow(workOn(state, operation.id))
   const id = operation.id
@@ -157,16 +179,36 @@ function Actions({
   if (progress.kind === 'open')
     return (
       <div className="mt-5 flex flex-wrap items-center gap-3">
-        <Button
-          className={large}
-          look={blocked ? 'outline' : 'solid'}
-          onClick={() => card.add(me, { kind: 'begin', operation: id })}
-        >
-          {blocked ? 'Begin all the same' : 'Begin now'}
-        </Button>
-        {blocked && <p className="text-copper">The air says no. Wait, dry or warm the bay first.</p>}
+        {asking === 'begin' ? (
+          <AskReason
+            words="Begin all the same"
+            onReason={(despite) => card.add(me, { kind: 'begin', operation: id, despite })}
+            onLeave={() => setAsking(undefined)}
+          >
+            {against.map((words) => (
+              <p key={words}>{words}</p>
+            ))}
+          </AskReason>
+        ) : (
+          <Button
+            className={large}
+            look={against.length > 0 ? 'outline' : 'solid'}
+            onClick={() => {
+              // The second of two quick taps on “Done” must not begin what comes next.
+              if (!ready.current) return
+              if (against.length > 0) setAsking('begin')
+              else card.add(me, { kind: 'begin', operation: id })
+            }}
+          >
+            {against.length > 0 ? 'Begin all the same' : 'Begin now'}
+          </Button>
+        )}
+        {asking !== 'begin' && against.length > 0 && <p className="text-copper">{against[0]}</p>}
       </div>
     )
+  const left = leftOpen(card, operation)
+  const finish = (despite?: string) =>
+    coat ? setAsking('coat') : card.add(me, { kind: 'done', operation: id, ...(despite ? { despite } : {}) })
   const coat = view.sheets[id]?.coat
   return (
     <div className="mt-5 space-y-4">
@@ -192,11 +234,12 @@ function Actions({
         <Button
           className={large}
           aria-expanded={coat ? asking === 'coat' : undefined}
-          onClick={() =>
-            coat
-              ? setAsking(asking === 'coat' ? undefined : 'coat')
-              : card.add(me, { kind: 'done', operation: id })
-          }
+          onClick={() => {
+            if (!ready.current) return
+            if (asking === 'coat') setAsking(undefined)
+            else if (left.length > 0 && asking !== 'done') setAsking('done')
+            else finish()
+          }}
         >
           {operation.kind === 'layer' ? 'The layer is on' : 'Done'}
         </Button>
@@ -218,6 +261,19 @@ function Actions({
           ))}
         </ul>
       )}
+      {asking === 'done' && (
+        <div role="alert" className="rounded border-2 border-copper p-4">
+          <p className="text-copper">Still open: {left.join('; ')}.</p>
+          <div className="mt-3 flex flex-wrap gap-3">
+            <Button className={large} look="outline" onClick={() => finish(`open: ${left.join('; ')}`)}>
+              Done all the same
+            </Button>
+            <Button className={large} onClick={() => setAsking(undefined)}>
+              Not yet
+            </Button>
+          </div>
+        </div>
+      )}
       {asking === 'coat' && coat && (
         <CoatLogForm
           coat={coat}
@@ -227,6 +283,43 @@ function Actions({
       )}
     </div>
   )
+}
+
+/** So long after a step has come up its buttons do nothing: a second tap was meant for the one before, ms. */
+const SETTLE_MS = 600
+
+function useReady() {
+  const ready = useRef(false)
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      ready.current = true
+    }, SETTLE_MS)
+    return () => clearTimeout(timer)
+  }, [])
+  return ready
+}
+
+/** What the card still asks for on a step that is about to be called done. */
+function leftOpen({ view, state }: Card, operation: PlannedOperation): string[] {
+  const work = workOn(state, operation.id)
+  const tasks = view.sheets[operation.id]?.tasks ?? []
+  const total = tasks.reduce((sum, { sections }) => sum + sections, 0)
+  const done = tasks.reduce(
+    (sum, { panel, sections }) => sum + Math.min(work.sections[panel]?.done ?? 0, sections),
+    0,
+  )
+  const levelled = tasks.filter(({ panel }) => work.coats[panel]?.stage === 'level').length
+  const isLayer = operation.kind === 'layer'
+  const unchecked = checksOf(view, operation).filter(({ id }) => !work.checks[id])
+  const short = new Set(work.short.map(({ panel }) => panel)).size
+  return [
+    ...(!isLayer && total > done ? [`${total - done} of ${total} sections`] : []),
+    ...(isLayer && tasks.length > levelled ? [`${tasks.length - levelled} panels not levelled`] : []),
+    ...(unchecked.length > 0
+      ? [`${unchecked.length} ${unchecked.length === 1 ? 'thing' : 'things'} not to be forgotten`]
+      : []),
+    ...(short > 0 ? [`${short} ${short === 1 ? 'panel' : 'panels'} not good enough yet`] : []),
+  ]
 }
 
 function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckItem[] {

@@ -1,24 +1,18 @@
 'use client'
 
 import { AlertDialog } from 'radix-ui'
-import { takeOperationBack } from '@/server/work/work-actions'
 import { Button } from '@/ui/button'
-import { useAction } from '@/ui/use-action'
 
-/** Asks once, and takes a tick back. */
-export function TakeBackDialog({
-  jobId,
-  operationId,
-  title,
-  onClosed,
-}: {
-  jobId: string
-  operationId: string
+type Props = {
   title: string
+  /** A step that is done goes back to being under way; one under way to not begun. */
+  isDone: boolean
+  onTake: () => void
   onClosed: () => void
-}) {
-  const { run, pending, refusal } = useAction()
-  const take = () => run(takeOperationBack, { jobId, operationId }, onClosed)
+}
+
+/** Asks once before what was last said of a step is taken back. */
+export function TakeBackDialog({ title, isDone, onTake, onClosed }: Props) {
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && onClosed()}>
       <AlertDialog.Portal>
@@ -26,16 +20,18 @@ export function TakeBackDialog({
         <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
           <AlertDialog.Title className="text-xl">Take “{title}” back?</AlertDialog.Title>
           <AlertDialog.Description className="my-3">
-            Its times{title.startsWith('Layer') ? ', lot and climate' : ''} are removed from the card, and the
-            rest is planned again.
+            {isDone
+              ? `It is under way again, since it was really begun${title.startsWith('Layer') ? '; its lot, bottles and climate are removed' : ''}.`
+              : 'It counts as not begun, and what was ticked on it is removed.'}{' '}
+            The rest is planned again.
           </AlertDialog.Description>
-          {refusal && (
-            <p role="alert" className="mb-3 text-copper">
-              {refusal.message}
-            </p>
-          )}
           <div className="flex gap-3">
-            <Button onClick={take} disabled={pending}>
+            <Button
+              onClick={() => {
+                onTake()
+                onClosed()
+              }}
+            >
               Take it back
             </Button>
             <AlertDialog.Cancel className="min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">

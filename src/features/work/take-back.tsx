@@ -3,11 +3,11 @@
 import { useState } from 'react'
 import { later } from './later'
 
-// Seldom needed, and only with the shop in reach: it comes when it is asked for.
+// Seldom needed: it comes when it is asked for, or is fetched once the card stands.
 const TakeBackDialog = later(() => import('./take-back-dialog').then(({ TakeBackDialog: dialog }) => dialog))
 
 /** Takes a tick back, after asking once. */
-export function TakeBack(step: { jobId: string; operationId: string; title: string }) {
+export function TakeBack(step: { title: string; isDone: boolean; onTake: () => void }) {
   const [asking, setAsking] = useState(false)
   return (
     <>

@@ -13,8 +13,9 @@ export function useOffline(fetchTheRest?: () => void): void {
     return () => clearTimeout(timer)
   }, [fetchTheRest])
   useEffect(() => {
+    // On plain http in a shop's network there is none, though its type says otherwise.
+    if (!('serviceWorker' in navigator)) return
     const worker = navigator.serviceWorker
-    if (!worker) return
     void worker
       .register('/sw.js')
       .then(() => worker.ready)

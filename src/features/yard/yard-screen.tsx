@@ -5,6 +5,7 @@ import type { Instant } from '@/core/time'
 import { CarFromAbove } from '@/ui/car-from-above'
 import { Frond } from '@/ui/frond'
 import { moment } from '@/ui/when'
+import { roomFor } from '../frame/rooms'
 import { leafletsOf } from '../leaflets'
 import { windowText } from '../window-text'
 import { waitsText } from './waits-text'
@@ -33,12 +34,7 @@ export function YardScreen({ yard, after, context }: { yard: Yard; after: After;
           ))}
         </div>
         <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
-          <Apron
-            title="On the slip"
-            empty="Nobody is waiting outside."
-            cars={yard.outside}
-            context={context}
-          />
+          <Apron title="Outside" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
           <div>
             <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
             {yard.inCare.length > 0 && <InCare jobs={yard.inCare} context={context} />}
@@ -126,11 +122,14 @@ function Climate({ place }: { place: YardPlace }) {
 }
 
 function CarInBay({ car, context }: { car: YardCar; context: Context }) {
-  const { job, live } = car.entry
+  const { job, live, stage } = car.entry
   const words = waitsText(car.waits, context)
   const window = car.waits.kind === 'next' ? car.waits.window : undefined
   return (
-    <Link href={`/jobs/${job.id}/work`} className="group mt-2 flex grow flex-col no-underline">
+    <Link
+      href={`/jobs/${job.id}/${roomFor(stage, job.kind)}`}
+      className="group mt-2 flex grow flex-col no-underline"
+    >
       <div className="flex items-center gap-4">
         <CarFromAbove shape={job.vehicle.shape} className="w-36 shrink-0" />
         <div className="min-w-0">
@@ -171,18 +170,10 @@ function Apron({
         {cars.map((car) => {
           const words = waitsText(car.waits, context)
           const { job, stage } = car.entry
-          const room =
-            stage.kind === 'ready'
-              ? 'care'
-              : stage.kind === 'to-choose'
-                ? 'plan'
-                : stage.kind === 'to-measure'
-                  ? 'survey'
-                  : 'work'
           return (
             <li key={job.id}>
               <Link
-                href={`/jobs/${job.id}/${room}`}
+                href={`/jobs/${job.id}/${roomFor(stage, job.kind)}`}
                 className="group flex min-h-14 items-center gap-3 border-t border-line py-1.5 no-underline first:border-0"
               >
                 <CarFromAbove shape={job.vehicle.shape} className="w-16 shrink-0" />
@@ -208,8 +199,12 @@ function InCare({ jobs, context }: { jobs: Yard['inCare']; context: Context }) {
   return (
     <p className="mx-2 mt-2 border-t border-line pt-2 text-[15px] text-ink-soft">
       Gone home:{' '}
-      {jobs.map(({ job }) => (
-        <Link key={job.id} href={`/jobs/${job.id}/care`} className="mr-3 inline-flex min-h-11 items-center">
+      {jobs.map(({ job, stage }) => (
+        <Link
+          key={job.id}
+          href={`/jobs/${job.id}/${roomFor(stage, job.kind)}`}
+          className="mr-3 inline-flex min-h-11 items-center"
+        >
           <span className="mr-1 font-head font-bold text-ink">{job.vehicle.plate}</span>
           {moment(context.zone, job.handedOverAt!, context.now)}
         </Link>
@@ -248,7 +243,7 @@ function NextList({ next, context }: { next: NextThing[]; context: Context }) {
               </p>
               <p className={clsx('leading-snug', held && 'text-copper')}>
                 <Link
-                  href={`/jobs/${thing.jobId}/work`}
+                  href={`/jobs/${thing.jobId}/${thing.room}`}
                   className="font-head font-bold no-underline hover:underline"
                 >
                   {thing.plate}

@@ -6,6 +6,7 @@ import type { PlannedOperation } from '@/core/offer'
 import type { Floor, FloorJob } from '@/core/planning'
 import { openedWindow } from '@/core/planning'
 import { type Instant, plusMinutes } from '@/core/time'
+import { type JobRoom, roomFor } from '../frame/rooms'
 
 /** What the yard shows, worked out from the floor at one moment. No sentences yet: those are made on the screen. */
 
@@ -52,6 +53,8 @@ export type NextThing = {
   at: Instant
   kind: 'begin' | 'window-closes' | 'hold-ends' | 'collect' | 'arrive'
   jobId: string
+  /** Where it is done. */
+  room: JobRoom
   plate: string
   what: string
   by: string[]
@@ -137,7 +140,11 @@ function isHere(stage: Stage, waits: WaitsFor): boolean {
 function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
   return cars
     .flatMap(({ entry, waits }): NextThing[] => {
-      const base = { jobId: entry.job.id, plate: entry.job.vehicle.plate }
+      const base = {
+        jobId: entry.job.id,
+        room: roomFor(entry.stage, entry.job.kind),
+        plate: entry.job.vehicle.plate,
+      }
       switch (waits.kind) {
         case 'next': {
           const begin = waits.from
@@ -192,6 +199,7 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
         at: placed.start as Instant,
         kind: 'begin',
         jobId: job.id,
+        room: roomFor(stage, job.kind),
         plate: job.vehicle.plate,
         what: open.title,
         by: placed.people,

@@ -17,11 +17,19 @@ async function callerNow(): Promise<Caller> {
   return device && device.length <= 64 ? { ...SHOP_FLOOR, device } : SHOP_FLOOR
 }
 
+/** How each action was defined: the tablets' queue does them by name. */
+const definitions = new WeakMap<object, unknown>()
+
+/** The definition behind an action; undefined where it was not made here. */
+export function definitionOf(action: object): ActionDefinition<z.ZodType, unknown, unknown> | undefined {
+  return definitions.get(action) as ActionDefinition<z.ZodType, unknown, unknown> | undefined
+}
+
 /** An action that writes. In a file of server functions it is exported as it is. */
 export function defineAction<Schema extends z.ZodType, Value, Prepared = undefined>(
   definition: ActionDefinition<Schema, Value, Prepared>,
 ): Action<z.input<Schema>, Value> {
-  return async (call) => {
+  const action: Action<z.input<Schema>, Value> = async (call) => {
     const answer = await perform(await writer(), definition, call, { caller: await callerNow(), at: now() })
     if (answer.ok) {
       wakePlanner()
@@ -29,6 +37,8 @@ export function defineAction<Schema extends z.ZodType, Value, Prepared = undefin
     }
     return answer
   }
+  definitions.set(action, definition)
+  return action
 }
 
 export type ReadDefinition<Schema extends z.ZodType, Value> = {

@@ -12,6 +12,8 @@ export type Doing = {
   trx: Knex
   at: Instant
   caller: Caller
+  /** The key it was sent under: what it makes may bear it as its own id. */
+  key: string
   /** Asks for a new plan in the same transaction; the planner takes it up after the commit. All may move without `jobs`. */
   replan: (cause: string, jobs?: readonly string[]) => Promise<void>
 }
@@ -125,6 +127,7 @@ async function doOnce<Schema extends z.ZodType, Value, Prepared>(
           trx,
           at,
           caller,
+          key,
           replan: (cause, jobs) => askToPlan(trx, { cause, at, ...(jobs ? { jobs } : {}) }),
         },
         input,

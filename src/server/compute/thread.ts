@@ -5,7 +5,8 @@ import type { TaskArgs, TaskName, TaskResult } from './tasks'
 
 /** A thread that computes beside the one that answers pages; it is begun when it is first needed, and anew when it dies. */
 
-const ENTRY = 'src/workers/compute-thread.ts'
+/** Bundled by `scripts/threads.mjs` when the app is built. */
+const ENTRY = '.threads/compute-thread.mjs'
 
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void }
 export type Asked = { id: number; task: TaskName; args: unknown[] }
@@ -30,7 +31,6 @@ export class ComputeThread {
   private begin(): Worker {
     const entry = path.join(/* turbopackIgnore: true */ process.cwd(), ENTRY)
     const worker = new Worker(entry, {
-      execArgv: ['--import', 'tsx'],
       // The shop's clock counts from the start of the process, which a thread does not know.
       env: { ...process.env, FERN_YARD_STARTED: String(Math.round(performance.timeOrigin)) },
     })

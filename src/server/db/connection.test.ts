@@ -12,7 +12,7 @@ import { findJob, takeIn } from '../floor/job-store'
 import { emptyIntake, type Intake, intakeSchema } from '../intake/intake-schema'
 import { loadWorked, offersFor } from '../quotes/offers'
 import { loadSurvey, saveSurvey } from '../survey/survey-store'
-import { loadProgress, recordFinish, recordStart, takeBack } from '../work/work-store'
+import { loadProgress, recordFinish, recordStart, restore } from '../work/work-store'
 import { connect, openDatabase } from './connection'
 import { databaseFile } from './data-folder'
 import { MIGRATIONS, migrate } from './migrations'
@@ -205,7 +205,10 @@ describe('work', () => {
     })
     expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: true })
     expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: false })
-    expect(await takeBack(db, job.id, 'wash', NOW)).toMatchObject({ ok: true })
+    const begun = { kind: 'started' as const, at: plusMinutes(NOW, -60), by: 'merle' }
+    await restore(db, job.id, 'wash', begun, NOW)
+    expect((await loadProgress(db)).get(job.id)?.wash).toEqual(begun)
+    await restore(db, job.id, 'wash', undefined, NOW)
     expect((await loadProgress(db)).get(job.id)?.wash).toBeUndefined()
   })
   test('a layer without a lot is not half-written', async () => {

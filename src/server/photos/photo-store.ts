@@ -77,9 +77,13 @@ export async function photosOfVehicle(db: Knex, vehicleId: string): Promise<Phot
   return rows.map(toPhoto)
 }
 
-export async function addPhoto(db: Knex, photo: Omit<Photo, 'id' | 'version' | 'marks'>): Promise<Photo> {
+export async function addPhoto(
+  db: Knex,
+  photo: Omit<Photo, 'id' | 'version' | 'marks'>,
+  id: string = randomUUID(),
+): Promise<Photo> {
   const row: PhotoRow = {
-    id: randomUUID(),
+    id,
     job_id: photo.jobId,
     place: photo.place,
     phase: photo.phase,

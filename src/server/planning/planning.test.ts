@@ -9,7 +9,7 @@ import { loadFloor } from '../floor/floor'
 import { handOver } from '../floor/job-store'
 import { writeAgreement } from '../quotes/agreement-store'
 import { loadWorked, offersFor, whyNotEarlier } from '../quotes/offers'
-import { recordFinish, recordStart, takeBack } from '../work/work-store'
+import { recordFinish, recordStart, restore } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
 import { collectionTime, planFloor, replan } from './planning'
 
@@ -133,11 +133,7 @@ describe('what happens at the car', () => {
 
   test('a record taken back gives the step, its lot and its dates back', async () => {
     const { job } = entryOf(await loadFloor(shop.db, NOW), 'IM 4471')
-    expect(await takeBack(shop.db, job.id, 'layer-3', NOW)).toMatchObject({ ok: true })
-    expect(await takeBack(shop.db, job.id, 'layer-3', NOW)).toMatchObject({
-      ok: false,
-      error: { code: 'not-recorded' },
-    })
+    await restore(shop.db, job.id, 'layer-3', undefined, NOW)
     const floor = await loadFloor(shop.db, NOW)
     expect(entryOf(floor, 'IM 4471').stage).toMatchObject({ kind: 'between' })
     expect((await loadCare(shop.db, floor.shop, job.id)).layers).toHaveLength(2)

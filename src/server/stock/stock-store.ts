@@ -95,7 +95,7 @@ export async function pourBack(db: Knex, job: string, operation: string, at: Ins
   const booked: { bottle_id: string; ml_x10: number }[] = await db('pours')
     .join('acts', 'acts.id', 'pours.act_id')
     .where({ 'pours.job_id': job, 'pours.operation_id': operation })
-    .whereRaw("json_extract(acts.act, '$.kind') = 'done'")
+    .whereRaw("json_extract(acts.act, '$.kind') IN ('done', 'record')")
     .groupBy('bottle_id')
     .select('bottle_id')
     .sum({ ml_x10: 'pours.ml_x10' })

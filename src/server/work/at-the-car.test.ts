@@ -2,38 +2,43 @@ import { randomUUID } from 'node:crypto'
 import path from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Act, Waiting } from '@/core/card'
+import type { Act } from '@/core/card'
+import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
 import { connect } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
+import { receiveBatch } from '../queue/receive'
+import { unreadRefused } from '../queue/refused-store'
 import { bayAir, believed } from '../shop/air'
 import { loadShop } from '../shop/shop-store'
 import { addSpell } from '../shop/spell-store'
 import { addBottle, listBottles } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
-import { loadEntries, loadRefused } from './acts-store'
-import { takeActs } from './at-the-car'
+import { loadEntries } from './acts-store'
 import { loadCardView } from './card'
-import { takeBack } from './work-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
 
-/** A tablet of its own for each test, with a clock that is an hour wrong. */
-function tablet(wrongByMs = 3_600_000) {
+type ActSent = Extract<SentEntry, { kind: 'act' }>
+type Sent = Parameters<typeof receiveBatch>[1]['waiting'][number]
+
+/** A tablet of its own for each test. */
+function tablet() {
   const device = randomUUID()
   let number = 0
-  const waiting = (job: string, act: Act, agoMinutes = 0, by = 'brida'): Waiting => {
+  const waiting = (job: string, act: Act, agoMinutes = 0, by = 'brida'): ActSent => {
     number += 1
-    const deviceAt = Date.parse(NOW) + wrongByMs - agoMinutes * 60_000
-    return { id: randomUUID(), number, job, by, act, deviceAt }
+    return { id: randomUUID(), number, kind: 'act', job, by, act, ago: agoMinutes * 60_000 }
   }
-  const send = (sent: readonly Waiting[]) =>
-    takeActs(shop.db, { device, deviceNow: Date.parse(NOW) + wrongByMs, waiting: sent }, NOW)
+  const send = (sent: readonly ActSent[]) =>
+    receiveBatch(shop.db, { device, waiting: [...sent] as Sent[] }, NOW)
   return { waiting, send, device }
 }
+const refusedOf = async (jobId: string) =>
+  (await unreadRefused(shop.db)).filter((refused) => refused.jobId === jobId)
 const jobWith = async (plate: string) =>
   (await loadFloor(shop.db, NOW)).jobs.find(({ job }) => job.vehicle.plate === plate)!
 
@@ -75,8 +80,8 @@ describe('acts from a tablet', () => {
     const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
     const { waiting, send } = tablet()
     const { outcomes } = await send([waiting(live!.id, { kind: 'begin', operation }, 1, 'senan')])
-    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'begun-already' } }])
-    expect((await loadRefused(shop.db, live!.id)).map(({ entry }) => entry.by)).toEqual(['senan'])
+    expect(outcomes).toMatchObject([{ taken: false, why: { conflict: { code: 'begun-already' } } }])
+    expect((await refusedOf(live!.id)).map(({ entry }) => 'by' in entry && entry.by)).toEqual(['senan'])
   })
   test('that cannot be read do not hold up what comes after', async () => {
     const { live } = await jobWith('IM 903')
@@ -87,12 +92,15 @@ describe('acts from a tablet', () => {
     }
     const { next, outcomes } = await send([bad, waiting(live!.id, { kind: 'towel', operation: 'wash' })])
     expect(next).toBe(3)
-    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'malformed' } }, { taken: true }])
+    expect(outcomes).toMatchObject([
+      { taken: false, why: { conflict: { code: 'malformed' } } },
+      { taken: true },
+    ])
   })
   test('of a job nobody knows are refused and lose nothing', async () => {
     const { waiting, send } = tablet()
     const { outcomes } = await send([waiting('no-such-job', { kind: 'begin', operation: 'wash' })])
-    expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'step-gone' } }])
+    expect(outcomes).toMatchObject([{ taken: false, why: { conflict: { code: 'unknown', what: 'job' } } }])
   })
   test('sent in whatever pieces and repeats leave the same card as sent at once', async () => {
     const { live } = await jobWith('IM 903')
@@ -121,21 +129,13 @@ describe('a layer done at the car', () => {
   const device = randomUUID()
   let number = 0
   const send = (job: string, ...acts: { act: Act; ago: number }[]) =>
-    takeActs(
+    receiveBatch(
       shop.db,
       {
         device,
-        deviceNow: Date.parse(LATER),
         waiting: acts.map(({ act, ago }) => {
           number += 1
-          return {
-            id: randomUUID(),
-            number,
-            job,
-            by: 'merle',
-            act,
-            deviceAt: Date.parse(LATER) - ago * 60_000,
-          }
+          return { id: randomUUID(), number, kind: 'act', job, by: 'merle', act, ago: ago * 60_000 }
         }),
       },
       LATER,
@@ -172,15 +172,18 @@ describe('a layer done at the car', () => {
     const air = () => shop.db('coat_climate').where({ job_id: job, operation_id: layer })
     expect((await air()).length).toBeGreaterThan(5)
     for (let again = 0; again < 2; again++) {
-      expect(await takeBack(shop.db, job, layer, LATER)).toEqual({ ok: true, value: true })
+      const begun = (await jobWith('IM 4471')).live!.progress[layer]
+      const back = await send(job, { act: { kind: 'undo', operation: layer }, ago: 3 })
+      expect(back.outcomes.map(({ taken }) => taken)).toEqual([true])
+      expect((await jobWith('IM 4471')).live!.progress[layer]).toEqual({
+        kind: 'started',
+        at: begun?.kind === 'done' && begun.from,
+        by: 'merle',
+      })
       expect(await leftIn(bottle)).toBe(50)
       expect(await air()).toEqual([])
-      const reply = await send(
-        job,
-        { act: { kind: 'begin', operation: layer }, ago: 50 },
-        { act: { kind: 'done', operation: layer, coat }, ago: 2 },
-      )
-      expect(reply.outcomes.map(({ taken }) => taken)).toEqual([true, true])
+      const reply = await send(job, { act: { kind: 'done', operation: layer, coat }, ago: 2 })
+      expect(reply.outcomes.map(({ taken }) => taken)).toEqual([true])
       expect(await leftIn(bottle)).toBe(14)
     }
     expect((await air()).length).toBeGreaterThan(5)
@@ -240,5 +243,8 @@ test('another process is offered within what the paint can spare, and the rest w
   })
   const wrong = ways.find(({ forbidden }) => forbidden)!.name
   const { outcomes } = await send([waiting(job.id, act(wrong)), waiting(job.id, act('Leave'))])
-  expect(outcomes).toMatchObject([{ taken: false, conflict: { code: 'process-forbidden' } }, { taken: true }])
+  expect(outcomes).toMatchObject([
+    { taken: false, why: { conflict: { code: 'process-forbidden' } } },
+    { taken: true },
+  ])
 })

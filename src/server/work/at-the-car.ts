@@ -1,8 +1,23 @@
 import type { Knex } from 'knex'
-import { type CardState, type Conflict, cardOf, conflictOf, type Entry, type Reply } from '@/core/card'
+import {
+  type CardState,
+  type CoatLog,
+  type Conflict,
+  cardOf,
+  conflictOf,
+  type Entry,
+  type Facts,
+  factConflict,
+  type KnownBottle,
+  timeConflict,
+  withEntry,
+} from '@/core/card'
 import type { LiveJob } from '@/core/job'
 import { isCoat, liveJob } from '@/core/planning'
+import { everyone, type Shop } from '@/core/shop'
+import { bottleState } from '@/core/stock'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import { panelsOf, type Shape } from '@/core/vehicle'
 import { climateSensor } from '../devices'
 import { findJob } from '../floor/job-store'
 import { listPins } from '../planning/pin-store'
@@ -10,29 +25,71 @@ import { askToPlan } from '../planning/plan-requests'
 import { loadPublishedOf } from '../planning/plan-store'
 import { findAgreement } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
-import { pour, soil } from '../stock/stock-store'
+import { listBottles, pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
-import { loadEntries, type ReceivedBatch, receiveBatch } from './acts-store'
-import { loadProgress, recordFinish, recordStart } from './work-store'
+import { loadEntries } from './acts-store'
+import { loadProgress, recordFinish, recordStart, restore } from './work-store'
 
 /** Acts at the car, as they are taken: judged against the card as it stands, and written with what follows from them. */
 
 /** The job of an entry with its card; undefined where nothing is agreed for it. */
-async function loadCard(db: Knex, jobId: string): Promise<{ live: LiveJob; card: CardState } | undefined> {
+type Found = { live: LiveJob; card: CardState; shape: Shape }
+
+async function loadCard(db: Knex, jobId: string): Promise<Found | undefined> {
   const [job, agreement] = [await findJob(db, jobId), await findAgreement(db, jobId)]
   if (!job || !agreement) return undefined
   const progress = (await loadProgress(db, [jobId])).get(jobId) ?? {}
   const pins = (await listPins(db)).get(jobId)
   const live = liveJob(job, agreement, progress, await loadPublishedOf(db, jobId), pins)
-  return { live, card: cardOf(live, await loadEntries(db, jobId)) }
+  return { live, card: cardOf(live, await loadEntries(db, jobId)), shape: job.vehicle.shape }
 }
 
-async function takeEntry(trx: Knex, entry: Entry, zone: string): Promise<Conflict | undefined> {
+/** Acts after which the calendar is no longer as it was. */
+const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done', 'record', 'undo'])
+
+/**
+ * Takes an act: writes what follows from it, and asks in the same transaction for the plan that follows. Gives why it cannot be
+ * taken; then nothing was written.
+ */
+export async function takeEntry(trx: Knex, entry: Entry, now: Instant): Promise<Conflict | undefined> {
+  const shop = await loadShop(trx)
   const found = await loadCard(trx, entry.job)
-  if (!found) return { code: 'step-gone' }
-  const conflict = conflictOf(found.live, found.card, entry) ?? (await forbiddenProcess(trx, entry))
-  if (!conflict) await writeWhatFollows(trx, found, entry, zone)
-  return conflict
+  if (!found) return { code: 'unknown', what: 'job' }
+  const { live, card } = found
+  const conflict =
+    timeConflict(entry.at, now, live.arrive) ??
+    conflictOf(live, card, entry) ??
+    factConflict(entry, await loadFacts(trx, found, shop, entry)) ??
+    (await forbiddenProcess(trx, entry))
+  if (conflict) return conflict
+  await writeWhatFollows(trx, found, entry, shop)
+  if (MOVES_THE_PLAN.has(entry.kind))
+    await askToPlan(trx, { cause: 'work at the car', jobs: [entry.job], at: now })
+  return undefined
+}
+
+/** What there is in the shop and on this car, as far as this entry speaks of it. */
+async function loadFacts(
+  trx: Knex,
+  { live, shape }: { live: LiveJob; shape: Shape },
+  { setup, catalogue }: Shop,
+  entry: Entry,
+): Promise<Facts> {
+  const pours = 'coat' in entry || 'poured' in entry
+  const today = dayIn(setup.timezone, entry.at)
+  const product = (id: string) => catalogue.find((each) => each.id === id)
+  const bottles = (pours ? await listBottles(trx) : []).map((bottle): [string, KnownBottle] => {
+    const known = product(bottle.productId)
+    const state = known ? bottleState(bottle, known, today) : 'past'
+    return [bottle.id, { productId: bottle.productId, leftMl: bottle.leftMl, state }]
+  })
+  return {
+    people: new Set(everyone(setup).map(({ id }) => id)),
+    panels: new Set(panelsOf(shape).map(({ id }) => id)),
+    bottles: new Map(bottles),
+    products: new Map(catalogue.map((each) => [each.id, each])),
+    planned: (operation) => live.plan.operations.find(({ id }) => id === operation)?.productId,
+  }
 }
 
 /** Paint that cannot spare a process does not get it, whoever wishes it at the car. */
@@ -43,14 +100,11 @@ async function forbiddenProcess(trx: Knex, entry: Entry): Promise<Conflict | und
   return way.forbidden ? { code: 'process-forbidden', why: way.forbidden } : undefined
 }
 
-async function writeWhatFollows(
-  trx: Knex,
-  { live, card }: { live: LiveJob; card: CardState },
-  entry: Entry,
-  zone: string,
-): Promise<void> {
+async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, shop: Shop): Promise<void> {
   const { job, operation, at, by, id } = entry
-  const why = { job, operation, act: id, at, day: dayIn(zone, at) }
+  const why = { job, operation, act: id, at, day: dayIn(shop.setup.timezone, at) }
+  const coated = (coat: CoatLog | undefined) =>
+    coat && live.plan.operations.some((each) => each.id === operation && isCoat(each)) ? { layer: coat } : {}
   switch (entry.kind) {
     case 'begin':
       await recordStart(trx, job, operation, at, by)
@@ -59,20 +113,31 @@ async function writeWhatFollows(
       const began = card.progress[operation]
       const startedAt = began?.kind === 'started' ? began.at : at
       const { coat } = entry
-      const isCoated = live.plan.operations.some((each) => each.id === operation && isCoat(each))
       await recordFinish(trx, {
         jobId: job,
         operationId: operation,
         startedAt,
         endedAt: at < startedAt ? startedAt : at,
         by,
-        ...(coat && isCoated ? { layer: coat } : {}),
+        ...coated(coat),
       })
       if (!coat) return
       await pour(trx, coat.poured, why)
-      await keepAir(trx, live, operation, startedAt, at)
+      await keepAir(trx, shop, live, operation, startedAt, at)
       return
     }
+    case 'record': {
+      const { coat, from, to } = entry
+      const times = { startedAt: from, endedAt: to, by }
+      await recordFinish(trx, { jobId: job, operationId: operation, ...times, ...coated(coat) })
+      if (!coat) return
+      await pour(trx, coat.poured, { ...why, at: to })
+      await keepAir(trx, shop, live, operation, from, to)
+      return
+    }
+    case 'undo':
+      await restore(trx, job, operation, withEntry(card, entry).progress[operation], at)
+      return
     case 'high-spot-gone':
       await pour(trx, entry.poured, why)
       return
@@ -90,6 +155,7 @@ async function writeWhatFollows(
 /** Keeps the air a coat was laid in, as the sensor of its bay wrote it down. */
 async function keepAir(
   trx: Knex,
+  { setup }: Shop,
   live: LiveJob,
   operation: string,
   from: Instant,
@@ -97,11 +163,7 @@ async function keepAir(
 ): Promise<void> {
   const bay = live.published.find((placed) => placed.operation === operation)?.place
   if (!bay) return
-  const readings = (await climateSensor(trx, (await loadShop(trx)).setup)).readings(
-    bay,
-    plusMinutes(from, -10),
-    until,
-  )
+  const readings = (await climateSensor(trx, setup)).readings(bay, plusMinutes(from, -10), until)
   const rows = readings.map(({ at, climate }) => ({
     job_id: live.id,
     operation_id: operation,
@@ -112,26 +174,4 @@ async function keepAir(
   }))
   if (rows.length > 0)
     await trx('coat_climate').insert(rows).onConflict(['job_id', 'operation_id', 'at']).ignore()
-}
-
-/** Acts after which the calendar is no longer as it was. */
-const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done'])
-
-/** Takes a batch from a tablet, and asks in the same transaction for the plan that follows from it. */
-export async function takeActs(db: Knex, batch: ReceivedBatch, now: Instant): Promise<Reply<Conflict>> {
-  const { timezone } = (await loadShop(db)).setup
-  const touched = new Set<string>()
-  return receiveBatch(
-    db,
-    batch,
-    now,
-    async (trx, entry) => {
-      const conflict = await takeEntry(trx, entry, timezone)
-      if (!conflict && MOVES_THE_PLAN.has(entry.kind)) touched.add(entry.job)
-      return conflict
-    },
-    async (trx) => {
-      if (touched.size > 0) await askToPlan(trx, { cause: 'work at the car', jobs: [...touched], at: now })
-    },
-  )
 }

@@ -1,4 +1,5 @@
 import {
+  type AirLimits,
   type CardState,
   type MachineRecipe,
   type PanelTask,
@@ -13,7 +14,7 @@ import type { Agreement } from '@/core/offer'
 import { cautionFor, type PlannedOperation, recipeFor } from '@/core/offer'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Shop } from '@/core/shop'
-import { pourPlan } from '@/core/stock'
+import { type BottleState, bottleState, pourPlan } from '@/core/stock'
 import { dayIn, type Instant, minutesBetween } from '@/core/time'
 import type { Panel } from '@/core/vehicle'
 import { type BayAir, believed } from '../shop/air'
@@ -31,7 +32,7 @@ export type StepSheet = {
 }
 
 export type CoatSheet = {
-  product: Pick<Product, 'id' | 'name'>
+  product: Pick<Product, 'id' | 'name'> & AirLimits
   /** What this coat was reckoned to take, ml. */
   ml: number
   bayName: string
@@ -40,7 +41,7 @@ export type CoatSheet = {
   outlook: CoatingOutlook
   /** Seconds. */
   flash: { min: number; max: number }
-  bottles: Pick<ShelfBottle, 'id' | 'code' | 'lot' | 'leftMl' | 'openedOn'>[]
+  bottles: (Pick<ShelfBottle, 'id' | 'code' | 'lot' | 'leftMl' | 'openedOn'> & { state: BottleState })[]
   /** From which bottles it would be poured, and what the shelf lacks. */
   poured: { bottle: string; ml: number }[]
   shortMl: number
@@ -120,20 +121,18 @@ function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | 
   const ml = agreedMl(input, operation, product)
   const own = bottles.filter(({ productId }) => productId === product.id)
   return {
-    product: { id: product.id, name: product.name },
+    product: { id: product.id, name: product.name, airC: product.airC, rhPercent: product.rhPercent },
     ml,
     bayName: shop.setup.places.find(({ id }) => id === bay)?.name ?? 'the bay',
     sensor: air?.state ?? { kind: 'silent' },
     ...(climate ? { climate } : {}),
     outlook: coatingOutlook(product, climate ? air!.readings : []),
     flash: flashBand(product, airC, rhPercent),
-    bottles: own.map(({ id, code, lot, leftMl, openedOn }) => ({
-      id,
-      code,
-      lot,
-      leftMl,
-      ...(openedOn ? { openedOn } : {}),
-    })),
+    bottles: own.map((bottle) => {
+      const { id, code, lot, leftMl, openedOn } = bottle
+      const state = bottleState(bottle, product, dayIn(shop.setup.timezone, now))
+      return { id, code, lot, leftMl, state, ...(openedOn ? { openedOn } : {}) }
+    }),
     ...pourPlan(own, product, ml, dayIn(shop.setup.timezone, now)),
   }
 }

@@ -18,7 +18,7 @@ export type LayerLog = {
   by: string
 }
 
-export type WorkError = { code: 'already-recorded'; progress: Progress } | { code: 'not-recorded' }
+export type WorkError = { code: 'already-recorded'; progress: Progress }
 
 type ProgressRow = {
   job_id: string
@@ -153,19 +153,25 @@ function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
   }
 }
 
-/** Takes a record back: a tick made by mistake. */
-export async function takeBack(
-  db: Knex,
+/**
+ * Puts a step back to where it stood: under way since it was really begun, or not begun at all. A layer logged with it is no more,
+ * and what was poured for it is back in its bottles.
+ */
+export async function restore(
+  trx: Knex,
   jobId: string,
   operationId: string,
+  stood: Progress | undefined,
   at: Instant,
-): Promise<Result<true, WorkError>> {
+): Promise<void> {
   const key = { job_id: jobId, operation_id: operationId }
-  const removed = await db.transaction(async (trx) => {
-    await trx('layers').where(key).delete()
-    await trx('coat_climate').where(key).delete()
-    await pourBack(trx, jobId, operationId, at)
-    return Number(await trx('progress').where(key).delete())
-  })
-  return removed > 0 ? ok(true) : refused({ code: 'not-recorded' })
+  await trx('layers').where(key).delete()
+  await trx('coat_climate').where(key).delete()
+  await pourBack(trx, jobId, operationId, at)
+  if (stood?.kind === 'started')
+    await trx('progress')
+      .where(key)
+      .update({ started_at: stood.at, ended_at: null, by_person: stood.by ?? '' })
+      .increment('version', 1)
+  else await trx('progress').where(key).delete()
 }

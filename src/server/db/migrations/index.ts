@@ -12,6 +12,7 @@ import { messages } from './0011-messages'
 import { lessons } from './0012-lessons'
 import { broughtHistories } from './0013-brought-histories'
 import { actionJournal } from './0014-action-journal'
+import { refusedEntries } from './0015-refused-entries'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -30,5 +31,6 @@ export const MIGRATIONS: readonly Migration[] = [
   lessons,
   broughtHistories,
   actionJournal,
+  refusedEntries,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,0 +1,41 @@
+import { revalidatePath } from 'next/cache'
+import { now } from '@/server/clock'
+import { writer } from '@/server/db/connection'
+import { log } from '@/server/log'
+import { wakePlanner } from '@/server/planning/planner'
+import { bodyOf } from '@/server/queue/body'
+import { batchSchema, receiveBatch } from '@/server/queue/receive'
+
+/** Four hundred entries of the usual length are a tenth of this, bytes. */
+const MOST_BYTES = 2_000_000
+
+/** Takes what was done at the cars, from a tablet’s queue; an empty batch tells the time. */
+export async function POST(request: Request) {
+  const body = await bodyOf(request, MOST_BYTES)
+  if (!body) return Response.json({ message: 'More than a tablet ever has to tell.' }, { status: 413 })
+  const checked = batchSchema.safeParse(parsed(body))
+  if (!checked.success) {
+    const [issue] = checked.error.issues
+    return Response.json(
+      { message: `${issue!.path.join('.')}: ${issue!.message}`, path: issue!.path },
+      { status: 400 },
+    )
+  }
+  const began = performance.now()
+  const taken = await receiveBatch(await writer(), checked.data, now())
+  const { length } = taken.outcomes
+  if (length > 0) {
+    log.info({ queue: length, ms: Math.round(performance.now() - began) })
+    wakePlanner()
+    revalidatePath('/', 'layout')
+  }
+  return Response.json({ ...taken, now: now() }, { headers: { 'cache-control': 'no-store' } })
+}
+
+function parsed(body: Buffer): unknown {
+  try {
+    return JSON.parse(body.toString('utf8'))
+  } catch {
+    return undefined
+  }
+}

@@ -1,0 +1,352 @@
+import {
+  agoMs,
+  type Heard,
+  isLost,
+  type QueueBatch,
+  type QueueEntry,
+  type QueueReply,
+  type Reading,
+  type SentEntry,
+  shopTime,
+} from '@/core/queue'
+import { type Instant, instantOf } from '@/core/time'
+import {
+  append,
+  deviceOf,
+  endLease,
+  type Kept,
+  type QueueDb,
+  type Refused,
+  readAll,
+  rename,
+  type Sent,
+  settle,
+  takeLease,
+  type Waiting,
+} from './queue-db'
+
+/** Keeps what was done at the car on the tablet until the shop has it, whatever the network, the tabs and the clock do. */
+
+export type QueueState = {
+  waiting: readonly Waiting[]
+  sent: readonly Sent[]
+  refused: readonly Refused[]
+  /** The shop's time less the wall clock's, ms; unknown until the shop, or a page of it, has told it. */
+  offsetMs?: number
+  /** Whether the shop was last heard. */
+  reached: boolean
+  /** Whether the shop has told its time since this page was opened; until then the tablet may go by an old one. */
+  heard: boolean
+  /** The tablet cannot store anything: what waits is lost when the page is closed. */
+  forgetful: boolean
+}
+
+export type PhotoCall = { device: string; entry: Extract<Waiting, { kind: 'photo' }>; ago: number }
+
+export type Surroundings = {
+  /** Opens what the device keeps; rejects where the browser keeps nothing. */
+  open: () => Promise<QueueDb>
+  /** Throws where the shop is not reached. */
+  post: (batch: QueueBatch) => Promise<QueueReply>
+  postPhoto: (photo: PhotoCall) => Promise<QueueReply>
+  clocks: () => Reading
+  newId: () => string
+  later: (run: () => void, ms: number) => void
+  /** Runs alone among the tabs of this device; undefined where the browser has no locks. False where another tab is at it. */
+  alone?: (run: () => Promise<void>) => Promise<boolean>
+  /** Tells the other tabs that something has changed; `onOther` hears them. */
+  tellOthers: () => void
+  onOther: (heard: () => void) => void
+}
+
+const RETRY_FIRST_MS = 2_000
+const RETRY_MOST_MS = 20_000
+/** Another tab is sending: it will take what waits here along, and is looked after in a while, ms. */
+const OTHER_TAB_MS = 1_500
+const LEASE_MS = 20_000
+/** The shop takes so many at a time. */
+const BATCH_MOST = 200
+
+export class DeviceQueue {
+  private state: QueueState = {
+    waiting: [],
+    sent: [],
+    refused: [],
+    reached: true,
+    heard: false,
+    forgetful: false,
+  }
+  private lastHeard: Heard | undefined
+  /** The shop was out of reach, or was never asked: its time is asked for before anything is sent. */
+  private mustHear = true
+  private flying = false
+  private again = false
+  private retryMs = RETRY_FIRST_MS
+  private readonly tab: string
+  private readonly listeners = new Set<() => void>()
+  private readonly opened: Promise<QueueDb | undefined>
+  /** What could not be stored is at least kept while the page is open. */
+  private readonly memory: Waiting[] = []
+
+  constructor(private readonly around: Surroundings) {
+    this.tab = around.newId()
+    this.opened = around.open().catch(() => {
+      this.set({ forgetful: true })
+      return undefined
+    })
+    around.onOther(() => void this.reload())
+    void this.reload()
+  }
+
+  subscribe = (listener: () => void) => {
+    this.listeners.add(listener)
+    return () => {
+      this.listeners.delete(listener)
+    }
+  }
+
+  getState = () => this.state
+
+  /** The shop’s time now, as well as the tablet knows it. */
+  shopNow(): Instant {
+    const now = this.around.clocks()
+    const known = this.lastHeard ? shopTime(now, this.lastHeard) : now.wall + (this.state.offsetMs ?? 0)
+    return instantOf(new Date(known))
+  }
+
+  /** When an entry was, on the shop's clock as the tablet knows it. */
+  timeOf({ noted }: { noted: Reading }): Instant {
+    const now = this.around.clocks()
+    const shop = Date.parse(this.shopNow())
+    return instantOf(new Date(shop - agoMs(noted, { ...now, shop }, this.lastHeard)))
+  }
+
+  /** Goes by the time on a page until the shop itself has told it: the page may have been kept for a while. */
+  trustClock(shopNow: Instant): void {
+    if (this.state.offsetMs === undefined)
+      this.set({ offsetMs: Date.parse(shopNow) - this.around.clocks().wall })
+  }
+
+  /** Notes an entry at once, and sends it as soon as that can be. */
+  async add(entry: QueueEntry, picture?: Blob): Promise<void> {
+    const noted = this.around.clocks()
+    const shown: Waiting = {
+      ...entry,
+      number: Number.MAX_SAFE_INTEGER,
+      noted,
+      ...(picture ? { picture } : {}),
+    }
+    this.set({ waiting: [...this.state.waiting, shown] })
+    const db = await this.opened
+    try {
+      if (!db) throw new Error('nothing can be kept')
+      await append(db, entry, noted, this.around.newId, picture)
+      await this.reload()
+      this.around.tellOthers()
+    } catch {
+      this.memory.push({ ...shown, number: this.memory.length + 1 })
+      this.set({ forgetful: true })
+    }
+    await this.flush()
+  }
+
+  /** What is shown now has these: they need not be kept for the eye. */
+  async shown(ids: ReadonlySet<string>): Promise<void> {
+    const gone = this.state.sent.filter(({ id }) => ids.has(id))
+    if (gone.length === 0) return
+    this.set({ sent: this.state.sent.filter(({ id }) => !ids.has(id)) })
+    const db = await this.opened
+    for (const { id } of gone) await db?.delete('sent', id)
+  }
+
+  /** Somebody has read why an entry was not taken. */
+  async dismiss(id: string): Promise<void> {
+    this.set({ refused: this.state.refused.filter((each) => each.id !== id) })
+    await (await this.opened)?.delete('refused', id)
+    this.around.tellOthers()
+  }
+
+  /** Sends what waits; an empty queue asks for the time. One tab at a time: order is kept. */
+  async flush(): Promise<void> {
+    if (this.flying) {
+      this.again = true
+      return
+    }
+    this.flying = true
+    try {
+      do {
+        this.again = false
+        if (!(await this.alone(() => this.drain()))) {
+          this.around.later(() => void this.flush(), OTHER_TAB_MS)
+          break
+        }
+      } while (this.again)
+    } catch {
+      this.mustHear = true
+      this.set({ reached: false })
+      this.around.later(() => void this.flush(), this.retryMs)
+      this.retryMs = Math.min(RETRY_MOST_MS, 2 * this.retryMs)
+    } finally {
+      this.flying = false
+    }
+  }
+
+  private async alone(run: () => Promise<void>): Promise<boolean> {
+    if (this.around.alone) return this.around.alone(run)
+    const db = await this.opened
+    if (!db) {
+      await run()
+      return true
+    }
+    if (!(await takeLease(db, this.tab, this.around.clocks().wall, LEASE_MS))) return false
+    try {
+      await run()
+      return true
+    } finally {
+      await endLease(db, this.tab)
+    }
+  }
+
+  /** Sends piece by piece until nothing waits, whichever tab has noted it. */
+  private async drain(): Promise<void> {
+    const db = await this.opened
+    if (!db) return this.drainMemory()
+    for (;;) {
+      const device = await deviceOf(db, this.around.newId)
+      const waiting = await db.getAll('waiting', null, BATCH_MOST)
+      if (this.mustHear) {
+        const before = this.lastHeard
+        const hello = await this.around.post({ device: device.id, waiting: [] })
+        const now = this.hear(hello)
+        this.mustHear = false
+        if (isLost(hello, waiting[0]?.number ?? device.next)) {
+          await rename(db, this.around.newId)
+          continue
+        }
+        if (waiting.length === 0) {
+          await settle(db, hello.next, [], [], now)
+          break
+        }
+        await this.send(db, device.id, waiting, now, before)
+        continue
+      }
+      if (waiting.length === 0) break
+      await this.send(db, device.id, waiting, this.hearAgain(), this.lastHeard)
+    }
+    await this.reload()
+  }
+
+  /** The clocks now, with the shop's time as it was last heard. */
+  private hearAgain(): Heard {
+    const now = this.around.clocks()
+    return { ...now, shop: Date.parse(this.shopNow()) }
+  }
+
+  private async send(
+    db: QueueDb,
+    device: string,
+    waiting: readonly Waiting[],
+    now: Heard,
+    before: Heard | undefined,
+  ): Promise<void> {
+    await takeLeaseAgain(db, this.tab, now.wall, this.around.alone === undefined)
+    const [first] = waiting
+    const upTo = waiting.findIndex(({ kind }) => kind === 'photo')
+    const batch = upTo < 0 ? waiting : waiting.slice(0, upTo)
+    const ago = (entry: Waiting) => agoMs(entry.noted, now, before)
+    const reply =
+      first?.kind === 'photo'
+        ? await this.around.postPhoto({ device, entry: first, ago: ago(first) })
+        : await this.around.post({ device, waiting: batch.map((entry) => onTheWire(entry, ago(entry))) })
+    const heard = this.hear(reply)
+    if (isLost(reply, first!.number)) return rename(db, this.around.newId)
+    const byId = new Map(waiting.map((entry) => [entry.id, entry]))
+    const sent: Sent[] = []
+    const refused: Refused[] = []
+    for (const outcome of reply.outcomes) {
+      const entry = byId.get(outcome.id)
+      if (!entry) continue
+      const told = asTold(entry)
+      if (outcome.taken)
+        sent.push({ ...told, ...(outcome.value === undefined ? {} : { value: outcome.value }) })
+      else refused.push({ ...told, why: outcome.why })
+    }
+    await settle(db, reply.next, sent, refused, heard)
+    this.around.tellOthers()
+    await this.reload()
+  }
+
+  /** Where nothing can be stored, what waits in this page is sent from it, under a name that lives as long as the page. */
+  private async drainMemory(): Promise<void> {
+    const device = this.tab
+    while (this.memory.length > 0 || this.mustHear) {
+      const now = this.hear(await this.around.post({ device, waiting: [] }))
+      this.mustHear = false
+      const [first] = this.memory
+      if (!first) break
+      const ago = agoMs(first.noted, now, undefined)
+      const reply =
+        first.kind === 'photo'
+          ? await this.around.postPhoto({ device, entry: first, ago })
+          : await this.around.post({ device, waiting: [onTheWire(first, ago)] })
+      this.memory.shift()
+      const [outcome] = reply.outcomes
+      const { waiting, sent, refused } = this.state
+      this.set({
+        waiting: waiting.filter(({ id }) => id !== first.id),
+        sent: outcome?.taken ? [...sent, asTold(first)] : sent,
+        refused: outcome && !outcome.taken ? [...refused, { ...asTold(first), why: outcome.why }] : refused,
+      })
+    }
+  }
+
+  private hear(reply: QueueReply): Heard {
+    const now: Heard = { ...this.around.clocks(), shop: Date.parse(reply.now) }
+    this.lastHeard = now
+    this.retryMs = RETRY_FIRST_MS
+    this.set({ reached: true, heard: true, offsetMs: now.shop - now.wall })
+    return now
+  }
+
+  /** Reads what this device keeps: this tab may not be the only one. */
+  private async reload(): Promise<void> {
+    const db = await this.opened
+    if (!db) return
+    const kept: Kept = await readAll(db)
+    if (!this.lastHeard && kept.heard) this.lastHeard = kept.heard
+    const stored = new Set([...kept.waiting, ...kept.sent, ...kept.refused].map(({ id }) => id))
+    // What was just noted and is still on its way into the store stays in sight.
+    const fresh = this.state.waiting.filter(
+      ({ id, number }) => number === Number.MAX_SAFE_INTEGER && !stored.has(id),
+    )
+    const offset = this.state.offsetMs ?? (kept.heard ? kept.heard.shop - kept.heard.wall : undefined)
+    this.set({
+      waiting: [...kept.waiting, ...fresh],
+      sent: kept.sent,
+      refused: kept.refused,
+      ...(offset === undefined ? {} : { offsetMs: offset }),
+    })
+  }
+
+  private set(change: Partial<QueueState>): void {
+    this.state = { ...this.state, ...change }
+    for (const listener of this.listeners) listener()
+  }
+}
+
+/** An entry as it is sent: without the tablet's clocks and without its picture. */
+function onTheWire(waiting: Waiting, ago: number): SentEntry {
+  const { noted: _, picture: __, ...entry } = waiting
+  return { ...entry, ago }
+}
+
+/** An entry as it is kept once the shop has answered. */
+function asTold(waiting: Waiting): Sent {
+  const { number: _, picture: __, ...told } = waiting
+  return told
+}
+
+/** A long round keeps the right to send; where the browser has locks it has it anyway. */
+async function takeLeaseAgain(db: QueueDb, tab: string, wall: number, byLease: boolean): Promise<void> {
+  if (byLease) await takeLease(db, tab, wall, LEASE_MS)
+}

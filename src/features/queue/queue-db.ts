@@ -1,0 +1,145 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import type { Heard, QueueEntry, Reading, Why } from '@/core/queue'
+
+/** What a tablet keeps until the shop has it, in its own database: it belongs to the device, not to a tab. */
+
+/** An entry as it waits, with the tablet's clocks when it was done. A photograph has its picture with it. */
+export type Waiting = QueueEntry & { number: number; noted: Reading; picture?: Blob }
+/** Taken by the shop, and perhaps not yet on what is shown. */
+export type Sent = QueueEntry & { noted: Reading; value?: unknown }
+/** Not taken, until somebody has read why. */
+export type Refused = QueueEntry & { noted: Reading; why: Why }
+
+export type Meta = {
+  device: { id: string; next: number }
+  heard: Heard
+  /** Which tab sends where the browser has no locks: until when, by the wall clock, ms. */
+  lease: { tab: string; until: number }
+}
+
+interface QueueSchema extends DBSchema {
+  waiting: { key: number; value: Waiting }
+  sent: { key: string; value: Sent }
+  refused: { key: string; value: Refused }
+  meta: { key: keyof Meta; value: Meta[keyof Meta] }
+  /** What is being typed and was not kept by the shop yet, such as a survey. */
+  drafts: { key: string; value: unknown }
+}
+
+export type QueueDb = IDBPDatabase<QueueSchema>
+
+const NAME = 'fern-yard'
+
+/** Opens the database of this device. Rejects where the browser keeps nothing, as in some private windows. */
+export function openQueueDb(name = NAME): Promise<QueueDb> {
+  return openDB<QueueSchema>(name, 1, {
+    upgrade(db) {
+      db.createObjectStore('waiting', { keyPath: 'number' })
+      db.createObjectStore('sent', { keyPath: 'id' })
+      db.createObjectStore('refused', { keyPath: 'id' })
+      db.createObjectStore('meta')
+      db.createObjectStore('drafts')
+    },
+  })
+}
+
+export type Kept = {
+  waiting: Waiting[]
+  sent: Sent[]
+  refused: Refused[]
+  device?: Meta['device']
+  heard?: Heard
+}
+
+export async function readAll(db: QueueDb): Promise<Kept> {
+  const trx = db.transaction(['waiting', 'sent', 'refused', 'meta'])
+  const [waiting, sent, refused, device, heard] = await Promise.all([
+    trx.objectStore('waiting').getAll(),
+    trx.objectStore('sent').getAll(),
+    trx.objectStore('refused').getAll(),
+    trx.objectStore('meta').get('device') as Promise<Meta['device'] | undefined>,
+    trx.objectStore('meta').get('heard') as Promise<Heard | undefined>,
+  ])
+  return { waiting, sent, refused, ...(device ? { device } : {}), ...(heard ? { heard } : {}) }
+}
+
+/** Gives an entry the next number of this device, in one transaction with keeping it: no other tab can have it too. */
+export async function append(
+  db: QueueDb,
+  entry: QueueEntry,
+  noted: Reading,
+  newId: () => string,
+  picture?: Blob,
+): Promise<void> {
+  const trx = db.transaction(['waiting', 'meta'], 'readwrite')
+  const meta = trx.objectStore('meta')
+  const device = ((await meta.get('device')) as Meta['device'] | undefined) ?? { id: newId(), next: 1 }
+  await Promise.all([
+    meta.put({ ...device, next: device.next + 1 }, 'device'),
+    trx.objectStore('waiting').put({ ...entry, number: device.next, noted, ...(picture ? { picture } : {}) }),
+    trx.done,
+  ])
+}
+
+/** The name of this device for the shop; made when it is first asked for. */
+export async function deviceOf(db: QueueDb, newId: () => string): Promise<Meta['device']> {
+  const trx = db.transaction('meta', 'readwrite')
+  const known = (await trx.store.get('device')) as Meta['device'] | undefined
+  const device = known ?? { id: newId(), next: 1 }
+  if (!known) await trx.store.put(device, 'device')
+  await trx.done
+  return device
+}
+
+/** What waits is numbered anew under another name: the shop can no longer follow the old one. */
+export async function rename(db: QueueDb, newId: () => string): Promise<void> {
+  const trx = db.transaction(['waiting', 'meta'], 'readwrite')
+  const waiting = await trx.objectStore('waiting').getAll()
+  await trx.objectStore('waiting').clear()
+  for (const [at, entry] of waiting.entries())
+    await trx.objectStore('waiting').put({ ...entry, number: at + 1 })
+  await trx.objectStore('meta').put({ id: newId(), next: waiting.length + 1 }, 'device')
+  await trx.done
+}
+
+/** Entries the shop has taken are kept for the eye until they are shown, and no longer than this many. */
+const SENT_MOST = 60
+
+/** Writes down what became of entries: those the shop is past no longer wait. */
+export async function settle(
+  db: QueueDb,
+  next: number,
+  sent: readonly Sent[],
+  refused: readonly Refused[],
+  heard: Heard,
+): Promise<void> {
+  const trx = db.transaction(['waiting', 'sent', 'refused', 'meta'], 'readwrite')
+  await trx.objectStore('waiting').delete(IDBKeyRange.upperBound(next, true))
+  for (const entry of sent) await trx.objectStore('sent').put(entry)
+  for (const entry of refused) await trx.objectStore('refused').put(entry)
+  const kept = await trx.objectStore('sent').getAll()
+  const old = kept.toSorted((a, b) => a.noted.wall - b.noted.wall).slice(0, -SENT_MOST)
+  for (const { id } of old) await trx.objectStore('sent').delete(id)
+  await trx.objectStore('meta').put(heard, 'heard')
+  await trx.done
+}
+
+/** A lease that ends further ahead was taken by a clock that has been set back since, ms. */
+const LEASE_MOST_MS = 60_000
+
+/** Takes the right to send for a while; false where another tab has it. */
+export async function takeLease(db: QueueDb, tab: string, now: number, forMs: number): Promise<boolean> {
+  const trx = db.transaction('meta', 'readwrite')
+  const lease = (await trx.store.get('lease')) as Meta['lease'] | undefined
+  const isHeld = lease && lease.tab !== tab && lease.until > now && lease.until - now <= LEASE_MOST_MS
+  if (!isHeld) await trx.store.put({ tab, until: now + forMs }, 'lease')
+  await trx.done
+  return !isHeld
+}
+
+export async function endLease(db: QueueDb, tab: string): Promise<void> {
+  const trx = db.transaction('meta', 'readwrite')
+  const lease = (await trx.store.get('lease')) as Meta['lease'] | undefined
+  if (lease?.tab === tab) await trx.store.delete('lease')
+  await trx.done
+}

@@ -1,0 +1,121 @@
+'use client'
+
+import { useSyncExternalStore } from 'react'
+import type { QueueReply } from '@/core/queue'
+import { freshKey } from '@/ui/fresh-key'
+import { DeviceQueue, type PhotoCall, type QueueState, type Surroundings } from './device-queue'
+import { openQueueDb } from './queue-db'
+
+/** The queue of this device in its browser: one for all pages and tabs. */
+
+const LOCK = 'fern-yard-queue'
+const CHANNEL = 'fern-yard-queue'
+/** A network that does not answer within this time is taken for none, ms. */
+const PATIENCE_MS = 20_000
+
+async function told(answer: Response): Promise<QueueReply> {
+  if (!answer.ok) throw new Error(`the shop answered ${answer.status}`)
+  return (await answer.json()) as QueueReply
+}
+
+const SESSION = typeof window === 'undefined' ? '' : freshKey()
+
+function surroundings(): Surroundings {
+  const channel = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel(CHANNEL)
+  const locks: LockManager | undefined = 'locks' in navigator ? navigator.locks : undefined
+  return {
+    open: () => openQueueDb(),
+    post: async (batch) =>
+      told(
+        await fetch('/api/queue', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(batch),
+          signal: AbortSignal.timeout(PATIENCE_MS),
+        }),
+      ),
+    postPhoto: async ({ device, entry, ago }: PhotoCall) => {
+      const { id, number, job, place, phase, samePlaceAs, name, picture } = entry
+      const query = new URLSearchParams({
+        device,
+        id,
+        number: String(number),
+        ago: String(ago),
+        jobId: job,
+        place,
+        phase,
+        name,
+        ...(samePlaceAs ? { samePlaceAs } : {}),
+      })
+      return told(await fetch(`/api/queue/photo?${query}`, { method: 'POST', body: picture ?? '' }))
+    },
+    clocks: () => ({ wall: Date.now(), mono: performance.now(), session: SESSION }),
+    newId: freshKey,
+    later: (run, ms) => void setTimeout(run, ms),
+    // Browsers have locks on encrypted addresses and on the machine itself only; elsewhere a lease in the database serves.
+    ...(locks
+      ? {
+          alone: (run: () => Promise<void>) =>
+            locks.request(LOCK, { ifAvailable: true }, async (lock) => {
+              if (lock) await run()
+              return lock !== null
+            }),
+        }
+      : {}),
+    tellOthers: () => channel?.postMessage('changed'),
+    onOther: (heard) => channel?.addEventListener('message', heard),
+  }
+}
+
+let shared: DeviceQueue | undefined
+
+/** The queue of this device; undefined on the server. */
+export function thisDevice(): DeviceQueue | undefined {
+  if (typeof window === 'undefined') return undefined
+  if (!shared) {
+    const queue = new DeviceQueue(surroundings())
+    shared = queue
+    importOld(queue)
+    window.addEventListener('online', () => void queue.flush())
+    void queue.flush()
+  }
+  return shared
+}
+
+export const EMPTY_QUEUE: QueueState = {
+  waiting: [],
+  sent: [],
+  refused: [],
+  reached: true,
+  heard: false,
+  forgetful: false,
+}
+const nothing = () => () => {}
+
+/** What this device has still to tell, and what became of what it told. */
+export function useQueue(): { queue: DeviceQueue | undefined; state: QueueState } {
+  const queue = thisDevice()
+  const state = useSyncExternalStore(
+    queue?.subscribe ?? nothing,
+    queue?.getState ?? (() => EMPTY_QUEUE),
+    () => EMPTY_QUEUE,
+  )
+  return { queue, state }
+}
+
+const OLD_KEY = 'fern-yard.outbox'
+
+/** What an older version of the card left waiting in this browser goes out as well, once. */
+function importOld(queue: DeviceQueue): void {
+  try {
+    const text = localStorage.getItem(OLD_KEY)
+    if (!text) return
+    localStorage.removeItem(OLD_KEY)
+    const { outbox } = JSON.parse(text) as {
+      outbox: { waiting: { id: string; job: string; by: string; act: never }[] }
+    }
+    for (const { id, job, by, act } of outbox.waiting) void queue.add({ id, kind: 'act', job, by, act })
+  } catch {
+    // What cannot be read is out of reach in any case.
+  }
+}

@@ -1,0 +1,42 @@
+'use client'
+
+import Link from 'next/link'
+import type { Instant } from '@/core/time'
+import { readRefused } from '@/server/queue/refused-actions'
+import type { RefusedView } from '@/server/queue/refused-view'
+import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
+import { moment } from '@/ui/when'
+
+type Props = { refused: readonly RefusedView[]; zone: string; now: Instant }
+
+/** What tablets sent and the shop did not take: it stays here until somebody has read it. */
+export function RefusedEntries({ refused, zone, now }: Props) {
+  const { run, pending } = useAction()
+  if (refused.length === 0) return null
+  return (
+    <section
+      aria-label="Not taken from the tablets"
+      className="mb-4 rounded border-l-4 border-copper bg-copper-soft p-4"
+    >
+      <h2 className="text-lg text-copper">Not taken from the tablets</h2>
+      <ul className="mt-1">
+        {refused.map(({ id, at, jobId, plate, what, why }) => (
+          <li key={id} className="flex flex-wrap items-center gap-3 border-t border-copper/30 py-1">
+            <span className="grow">
+              {jobId && plate && (
+                <Link href={`/jobs/${jobId}/work`} className="font-head font-semibold">
+                  {plate}
+                </Link>
+              )}{' '}
+              {what}, {moment(zone, at, now)}: {why}
+            </span>
+            <Button look="outline" disabled={pending} onClick={() => run(readRefused, { id })}>
+              I have read it
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { PHASES } from '@/core/survey'
+import { panelsOf, placesOf } from '@/core/vehicle'
+import { id } from '../action/inputs'
+import { defineWrite } from '../action/perform'
+import { findJob } from '../floor/job-store'
+import { addPhoto, listPhotos } from './photo-store'
+
+/** A photograph of a place on a vehicle, as it is told beside the picture itself. */
+export const photoInput = z.strictObject({
+  jobId: id,
+  place: z.string().min(1, 'Choose a panel or a place first, then take the photograph.').max(80),
+  phase: z.enum(PHASES),
+  samePlaceAs: id.optional(),
+})
+
+/** Enters a photograph whose picture is stored already, at the time it was taken. */
+export const takePhoto = defineWrite({
+  name: 'photos.take',
+  who: 'floor',
+  input: photoInput.extend({ hash: z.string().max(128), width: z.int(), height: z.int() }),
+  write: async ({ trx, at, key }, { jobId, samePlaceAs, ...photo }) => {
+    const job = await findJob(trx, jobId)
+    if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    const { shape } = job.vehicle
+    if (![...panelsOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place))
+      return refuse('input', `“${photo.place}” is no part of this body shape.`, 'place')
+    if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))
+      return refuse('gone', 'The photograph this one repeats is no longer there.')
+    const taken = { jobId, ...photo, takenAt: at, ...(samePlaceAs ? { samePlaceAs } : {}) }
+    return done(await addPhoto(trx, taken, key))
+  },
+})

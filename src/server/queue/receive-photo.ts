@@ -1,0 +1,65 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
+import { type Instant, instantOf } from '@/core/time'
+import { SHOP_FLOOR } from '../action/caller'
+import { perform } from '../action/perform'
+import { photoErrorText, storePhoto } from '../photos/photo-files'
+import { photoInput, takePhoto } from '../photos/take-photo'
+import { nextNumber, setNext, type Taken } from './receive'
+import { findRefused, keepRefused } from './refused-store'
+
+/** What is told of a photograph in the address it is sent to; the picture itself is the body. */
+export const photoQuery = photoInput.extend({
+  device: z.string().min(8).max(80),
+  id: z.string().min(8).max(64),
+  number: z.coerce.number().int().min(1),
+  ago: z.coerce.number().min(0),
+  name: z.string().max(200),
+})
+type PhotoQuery = z.infer<typeof photoQuery>
+
+/** Takes a photograph from a tablet, once, and in its place among what else it has to tell. */
+export async function receivePhoto(db: Knex, sent: PhotoQuery, bytes: Buffer, now: Instant): Promise<Taken> {
+  const { device, id, number, ago, name, ...photo } = sent
+  const expected = await nextNumber(db, device)
+  if (number > expected) return { next: expected, outcomes: [] }
+  const told = await alreadyTold(db, sent)
+  if (told) return { next: expected, outcomes: [told] }
+  const at = instantOf(new Date(Date.parse(now) - ago))
+  const stored = await storePhoto(bytes)
+  return db.transaction(async (trx) => {
+    const refusal = async (message: string): Promise<QueueOutcome> => {
+      const why: Why = { kind: 'words', message }
+      const { jobId: job, samePlaceAs, ...rest } = photo
+      const entry: QueueEntry = {
+        id,
+        kind: 'photo',
+        job,
+        name,
+        ...rest,
+        ...(samePlaceAs ? { samePlaceAs } : {}),
+      }
+      await keepRefused(trx, { id, device, at, jobId: job, entry, why })
+      return { id, number, taken: false, why }
+    }
+    const next = Math.max(expected, number + 1)
+    await setNext(trx, device, next)
+    if (!stored.ok) return { next, outcomes: [await refusal(photoErrorText(stored.error))] }
+    const input = { ...photo, ...stored.value }
+    const caller = { ...SHOP_FLOOR, device }
+    const answer = await perform(trx, takePhoto, { key: id, input }, { caller, at })
+    const outcome: QueueOutcome = answer.ok
+      ? { id, number, taken: true, value: answer.value }
+      : await refusal(answer.message)
+    return { next, outcomes: [outcome] }
+  })
+}
+
+/** What was said of this photograph before, whatever number it has now. */
+async function alreadyTold(db: Knex, { id, number }: PhotoQuery): Promise<QueueOutcome | undefined> {
+  const row = await db('action_journal').where({ key: id, action: takePhoto.name }).first('answer')
+  if (row) return { id, number, taken: true, value: JSON.parse(row.answer).value }
+  const refused = (await findRefused(db, [id])).get(id)
+  return refused && { id, number, taken: false, why: refused.why }
+}

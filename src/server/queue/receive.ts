@@ -1,0 +1,161 @@
+import type { Knex } from 'knex'
+import { z } from 'zod'
+import type { Conflict, Entry } from '@/core/card'
+import { actSchema } from '@/core/card/act-schema'
+import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queue'
+import { type Instant, instantOf } from '@/core/time'
+import { SHOP_FLOOR } from '../action/caller'
+import { perform } from '../action/perform'
+import { writeAct } from '../work/acts-store'
+import { takeEntry } from '../work/at-the-car'
+import { queueable } from './queueable'
+import { findRefused, keepRefused } from './refused-store'
+
+/** Takes what tablets send: each entry once and in order, each with all that follows from it or not at all. */
+
+const id = z.string().min(8).max(80)
+/** Nothing that is done at a car is longer, characters. */
+const ENTRY_MOST = 20_000
+
+const common = { id, number: z.int().min(1), ago: z.number().min(0) }
+const short = z.string().min(1).max(80)
+
+const entrySchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...common,
+    kind: z.literal('act'),
+    job: short,
+    by: short,
+    act: z.record(z.string(), z.unknown()),
+  }),
+  z.strictObject({
+    ...common,
+    kind: z.literal('call'),
+    action: short,
+    input: z.unknown(),
+    about: z.string().max(200),
+  }),
+])
+
+/** A tablet that was away for a day sends what it has in pieces of this many. */
+export const BATCH_MOST = 400
+
+export const batchSchema = z.strictObject({
+  device: id,
+  waiting: z
+    .array(entrySchema)
+    .max(BATCH_MOST)
+    .refine((waiting) => waiting.every((entry) => JSON.stringify(entry).length <= ENTRY_MOST), {
+      message: 'An entry is longer than anything that is done at a car.',
+    }),
+})
+type Received = z.infer<typeof batchSchema>
+type ReceivedEntry = Received['waiting'][number]
+
+/** The number the shop waits for next from a tablet. */
+export async function nextNumber(db: Knex, device: string): Promise<number> {
+  return (await db('devices').where({ id: device }).first())?.next ?? 1
+}
+
+export async function setNext(trx: Knex, device: string, next: number): Promise<void> {
+  await trx('devices').insert({ id: device, next }).onConflict('id').merge()
+}
+
+export type Taken = { next: number; outcomes: QueueOutcome[] }
+
+/** Takes a batch, in one transaction. What arrives again is answered as it was the first time. */
+export async function receiveBatch(db: Knex, batch: Received, now: Instant): Promise<Taken> {
+  return db.transaction(async (trx) => {
+    const next = await nextNumber(trx, batch.device)
+    const fresh = newIn(batch, next)
+    for (const entry of fresh) await takeOne(trx, batch.device, entry, now)
+    const upTo = next + fresh.length
+    await setNext(trx, batch.device, upTo)
+    const told = batch.waiting.filter(({ number }) => number < upTo)
+    return { next: upTo, outcomes: await outcomesOf(trx, told) }
+  })
+}
+
+async function takeOne(trx: Knex, device: string, received: ReceivedEntry, now: Instant): Promise<void> {
+  const at = instantOf(new Date(Date.parse(now) - received.ago))
+  const known = (await outcomesOf(trx, [received]))[0]
+  if (known && !isUnknown(known)) return
+  const why = await (received.kind === 'act'
+    ? takeAct(trx, device, received, at, now)
+    : takeCall(trx, device, received, at))
+  if (!why) return
+  const { number: _, ago: __, ...entry } = received
+  const jobId = received.kind === 'act' ? received.job : undefined
+  await keepRefused(trx, {
+    id: received.id,
+    device,
+    at,
+    ...(jobId ? { jobId } : {}),
+    entry: entry as QueueEntry,
+    why,
+  })
+}
+
+async function takeAct(
+  trx: Knex,
+  device: string,
+  { id: own, job, by, act }: Extract<ReceivedEntry, { kind: 'act' }>,
+  at: Instant,
+  now: Instant,
+): Promise<Why | undefined> {
+  const read = actSchema.safeParse(act)
+  // An act that cannot be read must not hold up those behind it; it is kept, and the tablet is told.
+  if (!read.success) return card({ code: 'malformed', what: read.error.issues[0]!.message })
+  const entry: Entry = { ...read.data, id: own, job, by, at }
+  const conflict = await trx
+    .transaction(async (inner) => {
+      const found = await takeEntry(inner, entry, now)
+      if (!found) await writeAct(inner, entry, device, now)
+      return found
+    })
+    .catch(refusedByRule)
+  return conflict && card(conflict)
+}
+
+const card = (conflict: Conflict): Why => ({ kind: 'card', conflict })
+
+async function takeCall(
+  trx: Knex,
+  device: string,
+  { id: key, action, input }: Extract<ReceivedEntry, { kind: 'call' }>,
+  at: Instant,
+): Promise<Why | undefined> {
+  const definition = queueable(action)
+  if (!definition) return { kind: 'words', message: 'This cannot wait on a tablet. Do it at the desk.' }
+  const answer = await perform(trx, definition, { key, input }, { caller: { ...SHOP_FLOOR, device }, at })
+  return answer.ok ? undefined : { kind: 'words', message: answer.message }
+}
+
+/** What a rule of the database refuses is refused for good: sent again it would only hold up what comes behind it. */
+function refusedByRule(error: unknown): Conflict {
+  const code = error instanceof Error && 'code' in error ? String(error.code) : ''
+  if (!code.startsWith('SQLITE_CONSTRAINT')) throw error
+  return { code: 'malformed', what: 'it contradicts what is recorded' }
+}
+
+const UNKNOWN: Why = { kind: 'words', message: 'The shop has no record of it. Do it once more.' }
+const isUnknown = (outcome: QueueOutcome) => !outcome.taken && outcome.why === UNKNOWN
+
+/** What became of entries whose numbers are past: only what is written somewhere was taken. */
+async function outcomesOf(db: Knex, entries: readonly ReceivedEntry[]): Promise<QueueOutcome[]> {
+  const ids = entries.map((entry) => entry.id)
+  const acts = new Set<string>((await db('acts').whereIn('id', ids).select('id')).map((row) => row.id))
+  const calls = new Map<string, string>(
+    (await db('action_journal').whereIn('key', ids).select('key', 'answer')).map((row) => [
+      row.key,
+      row.answer,
+    ]),
+  )
+  const refused = await findRefused(db, ids)
+  return entries.map(({ id: own, number }): QueueOutcome => {
+    if (acts.has(own)) return { id: own, number, taken: true }
+    const answer = calls.get(own)
+    if (answer !== undefined) return { id: own, number, taken: true, value: JSON.parse(answer).value }
+    return { id: own, number, taken: false, why: refused.get(own)?.why ?? UNKNOWN }
+  })
+}

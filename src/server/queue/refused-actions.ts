@@ -1,0 +1,18 @@
+'use server'
+
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { defineAction } from '../action/define'
+import { id } from '../action/inputs'
+import { markRefusedRead } from './refused-store'
+
+/** Somebody in the office has read what a tablet sent and the shop did not take. */
+export const readRefused = defineAction({
+  name: 'work.read-refused',
+  who: 'floor',
+  input: z.strictObject({ id }),
+  write: async ({ trx, at }, entry) =>
+    (await markRefusedRead(trx, entry.id, at))
+      ? done()
+      : refuse('stale', 'Somebody has read this already. Reload the page.'),
+})

@@ -1,0 +1,50 @@
+import type { Knex } from 'knex'
+import { conflictText } from '@/core/card'
+import type { Floor } from '@/core/planning'
+import type { QueueEntry, Why } from '@/core/queue'
+import { everyone } from '@/core/shop'
+import type { Instant } from '@/core/time'
+import { unreadRefused } from './refused-store'
+
+/** What a tablet sent and the shop did not take, in words for the office. */
+export type RefusedView = {
+  id: string
+  at: Instant
+  jobId?: string
+  plate?: string
+  what: string
+  why: string
+}
+
+const WHAT: Record<Exclude<QueueEntry['kind'], 'call'>, string> = {
+  act: 'an entry at the car',
+  photo: 'a photograph',
+}
+
+export async function loadRefusedViews(
+  db: Knex,
+  floor: Floor,
+  when: (at: Instant) => string,
+): Promise<RefusedView[]> {
+  const people = everyone(floor.shop.setup)
+  const who = (id: string) => people.find((person) => person.id === id)?.name ?? id
+  const words = (why: Why) => (why.kind === 'words' ? why.message : conflictText(why.conflict, { who, when }))
+  return (await unreadRefused(db)).map(({ id, at, jobId, entry, why }) => {
+    const plate = floor.jobs.find(({ job }) => job.id === jobId)?.job.vehicle.plate
+    const step =
+      entry.kind === 'act'
+        ? floor.jobs
+            .find(({ job }) => job.id === jobId)
+            ?.live?.plan.operations.find((operation) => operation.id === entry.act.operation)?.title
+        : undefined
+    const what = entry.kind === 'call' ? entry.about : step ? `“${step}”` : WHAT[entry.kind]
+    return {
+      id,
+      at,
+      ...(jobId ? { jobId } : {}),
+      ...(plate ? { plate } : {}),
+      what: entry.kind === 'act' ? `${what}, ${who(entry.by)}` : what,
+      why: words(why),
+    }
+  })
+}
