@@ -144,11 +144,11 @@ describe('what is taken back', () => {
 describe('a step recorded at its own times', () => {
   const record = (from: number, to: number, said = 120, operation = 'wash') =>
     entry(said, { kind: 'record', operation, from: at(from), to: at(to) })
-  const after = (act: Entry) => conflictOf(live(), cardOf(live(), []), act)?.code
+  const judged = (act: Entry) => conflictOf(live(), cardOf(live(), []), act)?.code
   test('must end after it begins, and not in the future', () => {
-    expect(after(record(60, 30))).toBe('times-crossed')
-    expect(after(record(60, 200))).toBe('ahead')
-    expect(after(record(0, 60))).toBeUndefined()
+    expect(judged(record(60, 30))).toBe('times-crossed')
+    expect(judged(record(60, 200))).toBe('ahead')
+    expect(judged(record(0, 60))).toBeUndefined()
   })
   test('keeps the order, the least wait and the window, as if it had been begun then', () => {
     const { card } = take(live(), [record(0, 60)])

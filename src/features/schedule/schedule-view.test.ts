@@ -50,7 +50,7 @@ test('every cause has its sentence, with names instead of ids', () => {
     'but they come on their own days: 15:00.',
   )
   expect(say({ kind: 'place', places: 'studio', from: base.start })).toBe(
-    'Layer 2 waits for a free loft until 15:00.',
+    'Layer 2 waits for a free studio until 15:00.',
   )
   expect(say({ kind: 'window', next: 'one' })).toContain('so that Layer 1 falls into its window')
   expect(say({ kind: 'begun' })).toBe('Layer 2 has begun.')

@@ -56,7 +56,7 @@ describe('why not', () => {
     [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan 20:00.'],
     [
       { code: 'wrong-place', place: 'wash', kind: 'studio' },
-      '“Layer 2” cannot be done in Wash bay: it needs a loft.',
+      '“Layer 2” cannot be done in Wash bay: it needs a studio.',
     ],
     [
       { code: 'stands-elsewhere', place: 'loft' },
