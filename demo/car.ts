@@ -1,6 +1,6 @@
+import type { Intake } from '@/core/intake/intake'
 import type { Defect, NotedDefect, PlaceDefect } from '@/core/survey'
 import type { Attempt } from '@/core/test-spot'
-import type { Intake } from '@/server/intake/intake-schema'
 
 /** What a car of the demo shop is made of, and words for what is usually found on one. */
 

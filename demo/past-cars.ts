@@ -1,6 +1,6 @@
+import { emptyIntake, type Intake } from '@/core/intake/intake'
 import type { Random } from '@/core/schedule'
 import type { Shape, Storage, Washing } from '@/core/vehicle'
-import { emptyIntake, type Intake } from '@/server/intake/intake-schema'
 
 /** Owners and cars of two invented years. Everybody and everything here is made up from lists. */
 

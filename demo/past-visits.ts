@@ -3,6 +3,7 @@ import {
   expectedLife,
   exposureOf,
   type Feel,
+  type KeptLook,
   levelAt,
   WATERS,
   type Water,
@@ -17,7 +18,7 @@ import { atLocal, type Instant, type LocalDay, monthsBetween, plusMinutes } from
 import { panelsOf } from '@/core/vehicle'
 import { type PaintTruth, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
 import { SimulatedGlossMeter } from '@/devices/gloss-meter'
-import { type KeptLook, writeLooks } from '@/server/aftercare/look-store'
+import { writeLooks } from '@/server/aftercare/look-store'
 import { SHORT_NAME, visitOffer } from '@/server/aftercare/short-jobs'
 import { addShortJob, findJob, handOver } from '@/server/floor/job-store'
 import { addPayment } from '@/server/handover/handover-store'

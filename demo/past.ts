@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { emptyIntake } from '@/core/intake/intake'
 import { type Language, nextLoud } from '@/core/messages'
 import { seededRandom } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
@@ -14,7 +15,6 @@ import {
   weekdayOf,
 } from '@/core/time'
 import { refreshCareDates } from '@/server/aftercare/care-dates'
-import { emptyIntake } from '@/server/intake/intake-schema'
 import { BONNET_CAR, pastIntake, pastNames, pick } from './past-cars'
 import { sayThen } from './past-messages'
 import { liveVisit, trueLives } from './past-visits'

@@ -1,3 +1,4 @@
+import { believed } from '@/core/climate'
 import { everyone } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
@@ -9,7 +10,7 @@ import { database } from '@/server/db/connection'
 import { requestFloor } from '@/server/floor/request-floor'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
-import { bayAir, believed } from '@/server/shop/air'
+import { bayAir } from '@/server/shop/air'
 import { moment } from '@/ui/when'
 
 export default async function YardPage() {

@@ -1,3 +1,4 @@
+export type { CareDates } from './care-dates'
 export {
   type CareDate,
   type CareKind,
@@ -6,6 +7,7 @@ export {
   nextMonthStart,
 } from './care-plan'
 export { CARE_RULES, type CareRule, type CareSubject, careRulesFor } from './care-rules'
+export type { Coat, CoatedPart } from './coat'
 export {
   ANGLE_ERROR_TEXT,
   type AngleError,
@@ -24,6 +26,7 @@ export {
   guaranteeFor,
 } from './guarantee'
 export { type CareCalendar, careIcalendar } from './icalendar'
+export type { KeptLook, VisitWish } from './kept-look'
 export {
   CAUSE,
   CAUSES,
@@ -38,6 +41,8 @@ export {
 } from './look'
 export { careMilestones, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
 export { BAND_CHANCE, type Band, type Outlook, outlookOf, type Unit, type UnitOutlook } from './outlook'
+export type { Measure, PanelTrend, Round } from './panel-trend'
+export type { ProtectedUnit, Protection, SurfaceProtection } from './protected'
 export { GONE_LEVEL, levelAt, likelihood, waterChances } from './protection'
 export {
   DUE_STATES,

@@ -1,3 +1,4 @@
+export { type BayAir, believed } from './bay-air'
 export {
   type BayClimate,
   type ClimateError,

@@ -51,3 +51,4 @@ export {
   type VehicleFrontier,
   vehicleFrontier,
 } from './vehicle-frontier'
+export type { PanelWay } from './way'

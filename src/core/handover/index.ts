@@ -9,4 +9,5 @@ export {
   reachedClearing,
   type Verdict,
 } from './inspection'
+export type { PrivateLink } from './private-link'
 export { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'

@@ -7,7 +7,9 @@ export {
   packageEarnings,
   type ShopCosts,
 } from './earnings'
+export { type Learned, learnedFrom, monthsOf, PERIODS, type Period, staffedHours } from './learned'
 export { type BayStay, type Lesson, type LessonInput, type LessonStep, lessonOf, type Tick } from './lesson'
+export type { PaceChange } from './pace-change'
 export {
   type BayTally,
   bayUseByMonth,

@@ -8,6 +8,7 @@ export {
   type Seasons,
   seasonMessage,
 } from './due'
+export { MESSAGE_STATES, type Message, type MessageEvent, type MessageState } from './message'
 export {
   CHANNEL_NAME,
   CHANNELS,
@@ -19,6 +20,7 @@ export {
   OCCASIONS,
   type Occasion,
 } from './occasion'
+export type { Proposed } from './proposed'
 export {
   type Addressee,
   asksToStop,

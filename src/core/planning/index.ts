@@ -9,6 +9,7 @@ export {
   typedCrew,
 } from './crew'
 export { AIR, type DampAir, isCoat } from './damp-air'
+export type { DayOffered } from './day-offered'
 export {
   enquiryOffer,
   inAnyIndoorBay,
@@ -23,8 +24,27 @@ export { type FeedJob, personEvents, placeEvents, shopEvents } from './feeds'
 export { calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
 export { hoursText, readHours } from './hours'
 export { inTitles } from './in-titles'
+export type { MoveHistory } from './moves'
+export { type Moved, standing, type ToMove } from './moves'
 export { type Outage, shopWithout } from './outage'
+export {
+  CHURN_PER_STEP,
+  collectionTime,
+  keptPlan,
+  NOBODY,
+  PLAN_ALL_STEPS,
+  PLAN_SEED,
+  type Planned,
+  planAround,
+  planEverything,
+  planFloor,
+  planFor,
+  planOnFloor,
+  standingPlan,
+} from './plan-floor'
 export type { Planning } from './planning'
+export type { PricedOffer } from './priced-offer'
+export type { Foreseen, PlannedFrom, Proposal, ToPlan } from './proposal'
 export {
   joinParts,
   type MissedWindow,

@@ -9,6 +9,7 @@ export {
   usableBottles,
 } from './bottle'
 export { type CoatToCome, needsOf, type ProductNeed } from './needs'
+export type { BottleOnShelf, Shelf, ShelfBottle } from './shelf'
 export {
   SUPPLY_KINDS,
   type Supply,

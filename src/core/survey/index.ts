@@ -72,6 +72,7 @@ export {
   takenByPanel,
   WORKED_OUT_UNCERTAINTY,
 } from './ledger'
+export type { LedgerEntry } from './ledger-entry'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
 export { differingEntries, type Merge, mergeSurveys } from './merge'
 export {
@@ -94,7 +95,10 @@ export {
   type Phase,
   type SurveyRecord,
 } from './record'
+export type { Signature, SignedPromises } from './signed'
+export { signatureSchema, strokeSchema } from './signed'
 export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
+export type { StoredSurvey } from './stored'
 export { readTable, separatorName, type Table, type TableError, tableErrorText } from './table'
 export { FINDING_NAME, findingReason, limitArithmetic } from './wording'

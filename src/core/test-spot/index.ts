@@ -9,6 +9,7 @@ export {
   type Verdict,
 } from './attempt'
 export { byClearing, byFilm, ofRemoval, pooled, priorOf, tableUm, witnessesOf } from './give'
+export type { KeptAttempt } from './kept'
 export { adviceFor, type GroupStudy, paintKnowledge, type StudyInput, studyGroup } from './knowledge'
 export { type Advice, nextRung } from './ladder'
 export { KINSHIPS, type KnownCar, type PaintKey, type Recall, recall } from './memory'

@@ -29,6 +29,8 @@ export {
   pourFor,
   shareOf,
 } from './dilution'
+export type { StoredWash, WashFindings } from './findings'
+export type { WashLine } from './line'
 export { NEAR_FREEZING_C, RINSELESS_RULES, type WashMethod, type WashPlace, washMethod } from './method'
 export {
   type Mix,

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Given } from '@/core/answer'
-import type { DayOffered } from '@/server/aftercare/short-jobs'
+import type { DayOffered } from '@/core/planning'
 import { bookRepair, daysForRepair } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'

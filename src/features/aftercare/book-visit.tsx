@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { Given } from '@/core/answer'
+import type { DayOffered } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
-import type { DayOffered } from '@/server/aftercare/short-jobs'
 import { bookVisit, daysForVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'

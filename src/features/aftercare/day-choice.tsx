@@ -1,7 +1,7 @@
 'use client'
 
 import { RadioGroup } from 'radix-ui'
-import type { DayOffered } from '@/server/aftercare/short-jobs'
+import type { DayOffered } from '@/core/planning'
 import { clock, dayText, moment } from '@/ui/when'
 
 type Props = {

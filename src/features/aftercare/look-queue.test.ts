@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import type { TypedLooks } from '@/core/aftercare/visit-told'
 import { type Answer, done, refuse } from '@/core/answer'
-import type { TypedLooks } from '@/server/aftercare/visit-inputs'
 import { type Around, LookQueue, type Seen } from './look-queue'
 
 /** A tablet at a visit, beside a shop that can be out of reach and keeps the last look at each part. */

@@ -1,5 +1,5 @@
+import type { TypedLooks } from '@/core/aftercare/visit-told'
 import type { Answer } from '@/core/answer'
-import type { TypedLooks } from '@/server/aftercare/visit-inputs'
 
 /** Keeps what was seen at a car on the tablet until the shop has it. A look that is sent twice is one look: the later stands. */
 

@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
+import type { KeptLook } from '@/core/aftercare'
 import { CAUSE, CAUSES, FEEL, FEELS, type Feel, WATER, WATERS, type Water } from '@/core/aftercare'
 import { panelsOf, type Shape } from '@/core/vehicle'
-import type { KeptLook } from '@/server/aftercare/look-store'
 import { endVisit } from '@/server/aftercare/visit-actions'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'

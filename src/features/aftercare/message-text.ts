@@ -1,4 +1,4 @@
-import type { Message } from '@/server/messages/message-store'
+import type { Message } from '@/core/messages'
 
 /** How a message stands, in a word or two. */
 export function messageStateText({

@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import Link from 'next/link'
 import { useState } from 'react'
+import type { Message } from '@/core/messages'
 import { CHANNEL_NAME, OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
 import type { Instant } from '@/core/time'
 import {
@@ -12,12 +13,11 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
-import type { Message } from '@/server/messages/message-store'
+import type { ProposalView } from '@/server/messages/proposal-view'
 import { Button, ButtonLink } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 import { messageStateText } from './message-text'
-import type { ProposalView } from './proposal-view'
 
 type Props = {
   proposals: { shown: ProposalView[]; more: number }

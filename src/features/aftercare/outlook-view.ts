@@ -1,6 +1,5 @@
-import type { Band, Water } from '@/core/aftercare'
+import type { Band, Protection, SurfaceProtection, Water } from '@/core/aftercare'
 import { dayIn, type Instant, type LocalDay, monthsBetween, plusDays } from '@/core/time'
-import type { Protection, SurfaceProtection } from '@/server/aftercare/protection'
 import type { PanelFace } from '@/ui/body-plan'
 
 /** What the outlook of one surface shows: plain data for the chart and the drawing. */

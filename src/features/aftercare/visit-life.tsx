@@ -1,9 +1,9 @@
 'use client'
 
 import { useState } from 'react'
+import type { TypedLife } from '@/core/aftercare/visit-told'
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
 import { keepLife } from '@/server/aftercare/visit-actions'
-import type { TypedLife } from '@/server/aftercare/visit-inputs'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

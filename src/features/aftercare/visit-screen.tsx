@@ -1,7 +1,7 @@
+import type { VisitView } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
-import type { VisitView } from '@/server/aftercare/visit'
 import { yearDay } from '@/ui/when'
 import { Findings } from './findings'
 import { type LastLook, LookSheet } from './look-sheet'

@@ -1,7 +1,7 @@
+import { type Care, productName } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import { type Care, productName } from '@/server/aftercare/care'
 import { ButtonLink } from '@/ui/button'
 import { moment } from '@/ui/when'
 import { HandOverButton } from './hand-over-button'

@@ -1,7 +1,7 @@
+import type { Handover } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import type { Handover } from '@/server/handover/handover'
 import { moment } from '@/ui/when'
 import { HandOverButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'

@@ -1,9 +1,9 @@
 'use client'
 
+import type { PrivateLink } from '@/core/handover'
 import type { Instant } from '@/core/time'
 import { PrivateLinks } from '@/features/links/private-links'
 import { makePrivateLink, revokePrivateLink } from '@/server/handover/handover-actions'
-import type { PrivateLink } from '@/server/links/private-links'
 
 type Props = { jobId: string; links: readonly PrivateLink[]; zone: string; now: Instant }
 

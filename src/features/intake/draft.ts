@@ -1,4 +1,4 @@
-import type { Intake } from '@/server/intake/intake-schema'
+import type { Intake } from '@/core/intake/intake'
 
 /** What was typed so far, kept in the browser at every keystroke: a reload or a flat battery loses nothing. */
 

@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react'
 import { Controller, type UseFormReturn } from 'react-hook-form'
-import type { Intake } from '@/server/intake/intake-schema'
+import type { Intake } from '@/core/intake/intake'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 

@@ -1,9 +1,8 @@
 'use client'
 
 import { useRef, useState } from 'react'
-import type { KnownVehicle } from '@/core/job'
+import type { KnownVehicle, Past } from '@/core/job'
 import { pastOf, searchKnown } from '@/server/intake/known-actions'
-import type { Past } from '@/server/intake/past'
 import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
 import { reach } from '@/ui/use-action'

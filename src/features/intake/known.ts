@@ -1,5 +1,5 @@
+import type { Intake } from '@/core/intake/intake'
 import type { KnownVehicle } from '@/core/job'
-import type { Intake } from '@/server/intake/intake-schema'
 
 /** What an intake need not ask again of a vehicle the shop knows. */
 export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {

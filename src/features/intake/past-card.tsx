@@ -1,6 +1,6 @@
+import type { Past } from '@/core/job'
 import { LIFETIME_UM } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import type { Past } from '@/server/intake/past'
 import { yearDay } from '@/ui/when'
 
 /** What the shop remembers of a vehicle that comes back. */

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { emptyIntake, intakeSchema } from '@/server/intake/intake-schema'
+import { emptyIntake, intakeSchema } from '@/core/intake/intake'
 import { intakeOf } from './known'
 import { firstOpenStep, STEPS, stepOf } from './steps'
 

@@ -1,4 +1,4 @@
-import type { Intake } from '@/server/intake/intake-schema'
+import type { Intake } from '@/core/intake/intake'
 
 type Step = {
   title: string

@@ -1,4 +1,4 @@
-import type { Learned } from '@/server/learning/learning'
+import type { Learned } from '@/core/learning'
 import { monthName } from './chart-parts'
 
 type Bays = Learned['bays']

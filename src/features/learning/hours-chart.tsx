@@ -2,7 +2,7 @@
 
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo } from 'react'
-import type { Learned } from '@/server/learning/learning'
+import type { Learned } from '@/core/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions, round1 } from './chart-parts'
 

@@ -1,10 +1,9 @@
 'use client'
 
 import { useState } from 'react'
+import type { Learned, PaceChange, Period } from '@/core/learning'
 import { workName } from '@/core/learning'
-import type { Learned, Period } from '@/server/learning/learning'
 import { acceptPace, dropPace } from '@/server/learning/learning-actions'
-import type { PaceChange } from '@/server/learning/lesson-store'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { shortDay } from '@/ui/when'

@@ -2,8 +2,8 @@
 
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo, useState } from 'react'
+import type { Learned } from '@/core/learning'
 import { panelsOf, SHAPES } from '@/core/vehicle'
-import type { Learned } from '@/server/learning/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
 import { barOptions } from './chart-parts'

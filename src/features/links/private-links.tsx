@@ -2,8 +2,8 @@
 
 import { useState } from 'react'
 import type { Action } from '@/core/answer'
+import type { PrivateLink } from '@/core/handover'
 import type { Instant } from '@/core/time'
-import type { PrivateLink } from '@/server/links/private-links'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'

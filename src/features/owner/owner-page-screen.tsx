@@ -1,7 +1,7 @@
+import type { OwnerPage } from '@/core/job'
 import type { Setup } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
-import type { OwnerPage } from '@/server/aftercare/owner-page'
 import { PrintButton } from '@/ui/print-button'
 import { SideView } from '@/ui/side-view'
 import { monthYear, yearDay } from '@/ui/when'

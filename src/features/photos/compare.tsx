@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { Photo } from '@/server/photos/photo-store'
+import type { Photo } from '@/core/photo'
 import { photoUrl } from './marked-photo'
 
 /** Before against after from the same place: a slider draws the edge between them. */

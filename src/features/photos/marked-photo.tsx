@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import type { Mark, Photo } from '@/server/photos/photo-store'
+import type { Mark, Photo } from '@/core/photo'
 
 export const photoUrl = ({ hash }: Photo, size: 'thumb' | 'full') =>
   `/api/photos/${hash}${size === 'thumb' ? '?size=thumb' : ''}`

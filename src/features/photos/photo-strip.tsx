@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
+import type { Photo } from '@/core/photo'
 import type { Phase } from '@/core/survey'
-import type { Photo } from '@/server/photos/photo-store'
 import { Button } from '@/ui/button'
 import { Camera } from './camera'
 import { MarkedPhoto } from './marked-photo'

@@ -2,8 +2,8 @@
 
 import { Dialog } from 'radix-ui'
 import { type KeyboardEvent, type PointerEvent, useState } from 'react'
+import type { Mark, Photo } from '@/core/photo'
 import { keepMarks } from '@/server/photos/photo-actions'
-import type { Mark, Photo } from '@/server/photos/photo-store'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { act } from '@/ui/use-action'

@@ -1,9 +1,9 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
+import type { Photo } from '@/core/photo'
 import type { Phase } from '@/core/survey'
 import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
-import type { Photo } from '@/server/photos/photo-store'
 import { freshKey } from '@/ui/fresh-key'
 import { act } from '@/ui/use-action'
 import { useQueue } from '../queue/this-device'

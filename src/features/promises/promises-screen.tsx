@@ -2,10 +2,9 @@
 
 import { useState } from 'react'
 import type { Job } from '@/core/job'
-import type { PromiseLine } from '@/core/survey'
+import type { PromiseLine, Signature, SignedPromises } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import { sign } from '@/server/survey/promise-actions'
-import type { Signature, SignedPromises } from '@/server/survey/promise-store'
 import { Button, ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PrintButton } from '@/ui/print-button'

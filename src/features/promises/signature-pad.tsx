@@ -1,7 +1,7 @@
 'use client'
 
 import { type PointerEvent, useState } from 'react'
-import type { Signature } from '@/server/survey/promise-store'
+import type { Signature } from '@/core/survey'
 import { Button } from '@/ui/button'
 
 type Props = { value: Signature; error?: string | undefined; onChange: (strokes: Signature) => void }

@@ -2,7 +2,6 @@ import type { JobPlan } from '@/core/offer'
 import type { Floor, Outage } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
-import { fingerprint } from '@/server/planning/fingerprint'
 import { type Block, type StayBlock, staysOf } from './blocks'
 import { type Timeline, within } from './timeline'
 
@@ -38,7 +37,8 @@ export type BoardView = {
   basis: string
 }
 
-export function boardView(floor: Floor, timeline: Timeline): BoardView {
+/** `basis` is another word once anything on the floor has changed. */
+export function boardView(floor: Floor, timeline: Timeline, basis: string): BoardView {
   const { setup } = floor.shop
   const all = staysOf(floor)
   const stays = all.filter(({ start, end }) => within(timeline, start, end))
@@ -85,7 +85,7 @@ export function boardView(floor: Floor, timeline: Timeline): BoardView {
         : [],
     ),
     waiting: timeline.days.map((day) => ({ day, plates: waitingAt(floor, all, noonOf(timeline, day)) })),
-    basis: fingerprint(floor),
+    basis,
   }
 }
 

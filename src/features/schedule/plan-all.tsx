@@ -2,10 +2,10 @@
 
 import { proxy, releaseProxy, wrap } from 'comlink'
 import { useRef, useState } from 'react'
+import type { Proposal, ToPlan } from '@/core/planning'
 import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { offerPlan, proposePlan, whatToPlan } from '@/server/planning/plan-actions'
-import type { Proposal, ToPlan } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { act, reach } from '@/ui/use-action'
 import { duration } from '@/ui/when'

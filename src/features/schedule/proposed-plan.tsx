@@ -1,9 +1,9 @@
 'use client'
 
 import { useTransition } from 'react'
+import type { Proposal } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { takePlan } from '@/server/planning/plan-actions'
-import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { act } from '@/ui/use-action'
 import { duration, moment } from '@/ui/when'

@@ -1,11 +1,10 @@
 'use client'
 
 import { useState } from 'react'
-import type { Outage } from '@/core/planning'
+import type { Outage, Proposal } from '@/core/planning'
+import type { TypedOutage } from '@/core/planning/outage-told'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import { foresee, foreseeFrost, foreseeLonger, isBack } from '@/server/planning/outage-actions'
-import type { TypedOutage } from '@/server/planning/outage-inputs'
-import type { Proposal } from '@/server/planning/proposal'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'

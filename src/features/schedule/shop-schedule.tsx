@@ -1,9 +1,8 @@
 import { progressAt } from '@/core/job'
-import type { Floor } from '@/core/planning'
+import type { Floor, MoveHistory } from '@/core/planning'
 import { inTitles } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
-import type { MoveHistory } from '@/server/planning/moving'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
@@ -16,14 +15,22 @@ import { PlanAll } from './plan-all'
 import { type OpenStep, ReportOutage } from './report-outage'
 import { SPANS, type Span, timelineOn } from './timeline'
 
-type Props = { floor: Floor; history: MoveHistory; span: Span; from: LocalDay; car: string | undefined }
+type Props = {
+  floor: Floor
+  /** Another word once anything on the floor has changed. */
+  basis: string
+  history: MoveHistory
+  span: Span
+  from: LocalDay
+  car: string | undefined
+}
 
 /** Bays and people over the coming days, nights shaded, windows drawn. */
-export function ShopSchedule({ floor, history, span, from, car }: Props) {
+export function ShopSchedule({ floor, basis, history, span, from, car }: Props) {
   const { setup } = floor.shop
   const { now, planning } = floor
   const { days, pxPerHour } = SPANS[span]
-  const view = boardView(floor, timelineOn(setup.timezone, from, days, pxPerHour))
+  const view = boardView(floor, timelineOn(setup.timezone, from, days, pxPerHour), basis)
   const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
   return (
     <div className="wide-on-paper p-5">

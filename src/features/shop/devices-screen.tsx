@@ -1,10 +1,10 @@
 'use client'
 
 import { useState } from 'react'
+import type { BayAir } from '@/core/climate'
 import type { Devices } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import type { Spell } from '@/devices/climate-sensor'
-import type { BayAir } from '@/server/shop/air'
 import { beginSpell, keepDevices, stopSpell } from '@/server/shop/device-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'

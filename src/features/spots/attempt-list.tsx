@@ -3,10 +3,10 @@
 import Image from 'next/image'
 import { processOf } from '@/core/correction'
 import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
+import type { KeptAttempt } from '@/core/test-spot'
 import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
-import type { KeptAttempt } from '@/server/survey/spot-store'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 

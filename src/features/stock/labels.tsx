@@ -1,5 +1,5 @@
 import { renderSVG } from 'uqr'
-import type { Shelf } from '@/server/stock/shelf'
+import type { Shelf } from '@/core/stock'
 import { PrintButton } from '@/ui/print-button'
 import { yearDay } from '@/ui/when'
 import { labelText } from './label-code'

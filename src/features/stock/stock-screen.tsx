@@ -1,7 +1,6 @@
 import clsx from 'clsx'
-import type { BottleState } from '@/core/stock'
+import type { BottleState, Shelf } from '@/core/stock'
 import type { Instant } from '@/core/time'
-import type { Shelf } from '@/server/stock/shelf'
 import { ButtonLink } from '@/ui/button'
 import { dayText, moment, yearDay } from '@/ui/when'
 import { BottleActions } from './bottle-actions'

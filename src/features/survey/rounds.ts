@@ -1,5 +1,5 @@
+import type { EarlierVisit } from '@/core/job'
 import { countedUm, type Measured, mean, type SurveyRecord } from '@/core/survey'
-import type { EarlierVisit } from '@/server/vehicles/earlier-visits'
 import { yearDay } from '@/ui/when'
 
 /** Rounds of readings that can be laid over one another: this visit before and after, and earlier visits. */

@@ -1,6 +1,8 @@
 'use client'
 
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import type { EarlierVisit } from '@/core/job'
+import type { StoredSurvey } from '@/core/survey'
 import {
   countedUm,
   doubtful,
@@ -16,8 +18,6 @@ import type { Vehicle } from '@/core/vehicle'
 import { isMetal, panelsOf } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
 import { readGloss } from '@/server/survey/survey-actions'
-import type { StoredSurvey } from '@/server/survey/survey-store'
-import type { EarlierVisit } from '@/server/vehicles/earlier-visits'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
 import { reach } from '@/ui/use-action'

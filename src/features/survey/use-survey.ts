@@ -1,9 +1,9 @@
 'use client'
 
 import { useCallback, useEffect, useRef, useState } from 'react'
+import type { StoredSurvey } from '@/core/survey'
 import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
-import type { StoredSurvey } from '@/server/survey/survey-store'
 import { holdLinks } from '@/ui/patient-link'
 import { act } from '@/ui/use-action'
 import { dropDraft, keepDraft, readDraft } from '../queue/drafts'

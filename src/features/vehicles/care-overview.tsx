@@ -1,7 +1,6 @@
 import { dueState, VISIT_REASON } from '@/core/aftercare'
-import type { KnownVehicle } from '@/core/job'
+import type { KnownVehicle, VehicleCare } from '@/core/job'
 import { dayIn, type Instant } from '@/core/time'
-import type { VehicleCare } from '@/server/vehicles/vehicle-care'
 import { ButtonLink } from '@/ui/button'
 import { PrintButton } from '@/ui/print-button'
 import { moment, yearDay } from '@/ui/when'

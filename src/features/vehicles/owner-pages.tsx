@@ -1,8 +1,8 @@
 'use client'
 
+import type { PrivateLink } from '@/core/handover'
 import type { Instant } from '@/core/time'
 import { PrivateLinks } from '@/features/links/private-links'
-import type { PrivateLink } from '@/server/links/private-links'
 import { closePage, makePage } from '@/server/messages/message-actions'
 
 type Props = { vehicleId: string; links: readonly PrivateLink[]; zone: string; now: Instant }

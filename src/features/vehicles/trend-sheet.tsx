@@ -2,7 +2,7 @@
 
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useState } from 'react'
-import type { Measure, PanelTrend } from '@/server/vehicles/trends'
+import type { Measure, PanelTrend } from '@/core/aftercare'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Choice } from '@/ui/choice'
 import { yearDay } from '@/ui/when'

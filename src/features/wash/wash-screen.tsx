@@ -4,6 +4,7 @@ import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { useMemo, useRef, useState } from 'react'
 import type { WashSetup } from '@/core/shop'
+import type { StoredWash, WashFindings } from '@/core/wash'
 import {
   CLEAN,
   type Contamination,
@@ -18,7 +19,6 @@ import {
   ZONES,
 } from '@/core/wash'
 import { keepWash } from '@/server/survey/wash-actions'
-import type { StoredWash, WashFindings } from '@/server/survey/wash-store'
 import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { holdLinks } from '@/ui/patient-link'

@@ -1,8 +1,8 @@
 import clsx from 'clsx'
+import type { CoatSheet } from '@/core/card/sheets'
 import { dewVerdict } from '@/core/climate'
 import { conditionBreachText } from '@/core/coating'
 import type { Instant } from '@/core/time'
-import type { CoatSheet } from '@/server/work/card-sheets'
 import { moment } from '@/ui/when'
 
 /** Whether the air of the bay allows this coat, why not, and when it should. */

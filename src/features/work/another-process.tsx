@@ -2,9 +2,9 @@
 
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
+import type { PanelWay } from '@/core/correction'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
-import type { PanelWay } from '@/server/survey/ways'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { reach } from '@/ui/use-action'

@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
+import type { CardView } from '@/core/card/view'
 import { progressAt } from '@/core/job'
-import type { CardView } from '@/server/work/card'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { usePhotos } from '../photos/use-photos'

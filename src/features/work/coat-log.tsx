@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { type CoatLog, coatDoubts, DOUBT_WORDS } from '@/core/card'
-import type { CoatSheet } from '@/server/work/card-sheets'
+import type { CoatSheet } from '@/core/card/sheets'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { typedNumber } from '@/ui/typed-number'

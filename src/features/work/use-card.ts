@@ -10,9 +10,9 @@ import {
   type Entry,
   withEntry,
 } from '@/core/card'
+import type { CardView } from '@/core/card/view'
 import type { Reading } from '@/core/queue'
 import type { Instant } from '@/core/time'
-import type { CardView } from '@/server/work/card'
 import { freshKey } from '@/ui/fresh-key'
 import type { DeviceQueue, QueueState } from '../queue/device-queue'
 import { useQueue } from '../queue/this-device'

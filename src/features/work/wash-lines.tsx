@@ -1,5 +1,5 @@
 import Link from 'next/link'
-import type { WashLine } from '@/server/survey/wash-plan'
+import type { WashLine } from '@/core/wash'
 import { Mixed } from '../wash/wash-steps'
 
 /** The wash of this car in its order, with what to pour; a way to plan it where nobody has yet. */

@@ -1,22 +1,11 @@
 import type { Knex } from 'knex'
-import { nextVisit, type VisitReason, type VisitWindow } from '@/core/aftercare'
+import { type CareDates, nextVisit, type Protection, type VisitReason } from '@/core/aftercare'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusDays, plusMonths } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { findKnown } from '../vehicles/vehicle-store'
 import { openWishes } from './look-store'
-import { failing, loadProtection, type Protection } from './protection'
-
-/** The dates a vehicle is looked after by, worked out from its protection and kept for the lists. */
-export type CareDates = {
-  laidOn: LocalDay
-  productId: string
-  visit: VisitWindow
-  good: { low: LocalDay; mid: LocalDay; high: LocalDay }
-  guaranteeUntil?: LocalDay
-  failing: number
-  lastVisit?: LocalDay
-}
+import { failing, loadProtection } from './protection'
 
 type CareRow = {
   vehicle_id: string

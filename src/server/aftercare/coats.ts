@@ -1,24 +1,7 @@
 import type { Knex } from 'knex'
-import type { LaidProduct, OtherSurface } from '@/core/coating'
+import type { Coat, CoatedPart } from '@/core/aftercare'
 import type { Shop } from '@/core/shop'
-import type { Instant, LocalDay } from '@/core/time'
 import { readPlan } from '../quotes/agreement-store'
-
-/** What a coat lies on: the whole paint, some panels of it, or another surface. */
-export type CoatedPart =
-  | { kind: 'paint'; panels?: readonly string[] }
-  | { kind: 'surface'; surface: OtherSurface }
-
-/** A coat that was really laid on a vehicle. */
-export type Coat = {
-  jobId: string
-  product: LaidProduct
-  lot: string
-  endedAt: Instant
-  part: CoatedPart
-  /** Laid elsewhere: the day on which the car went home from there. */
-  homeOn?: LocalDay
-}
 
 /** Every coat ever laid here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
 export async function loadCoats(db: Knex, shop: Shop, vehicleId: string): Promise<Coat[]> {

@@ -1,12 +1,13 @@
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { dueState, type VisitWindow } from '@/core/aftercare'
+import { emptyIntake } from '@/core/intake/intake'
+import { DUE_FILTERS, type DueFilter } from '@/core/job'
 import { seededRandom } from '@/core/schedule'
 import { dayIn, instantOrThrow, type LocalDay, plusDays } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
-import { emptyIntake } from '../intake/intake-schema'
-import { countDue, DUE_FILTERS, DUE_PAGE, type DueFilter, listDue } from './due-list'
+import { countDue, DUE_PAGE, listDue } from './due-list'
 import { addWish } from './look-store'
 
 /** The lists of visits on cars whose dates are drawn at random, held against what the core says of the same dates. */

@@ -1,30 +1,15 @@
 import type { Knex } from 'knex'
-import { type DueState, dueState, LAPSED_DAYS, SOON_DAYS } from '@/core/aftercare'
-import type { Customer } from '@/core/customer'
-import { JOB_KINDS, type JobKind } from '@/core/job'
-import { type Instant, type LocalDay, plusDays } from '@/core/time'
-import type { Vehicle } from '@/core/vehicle'
+import { dueState, LAPSED_DAYS, SOON_DAYS } from '@/core/aftercare'
+import { DUE_FILTERS, type DueCar, type DueFilter, JOB_KINDS } from '@/core/job'
+import { type LocalDay, plusDays } from '@/core/time'
 import { oneOf } from '../db/one-of'
 import { toCustomer, toVehicle, VEHICLE_COLUMNS } from '../vehicles/vehicle-store'
-import { type CareDates, toCareDates } from './care-dates'
+import { toCareDates } from './care-dates'
 
 /** Who is to be seen, the most pressing first. */
 
-export type DueCar = {
-  vehicle: Vehicle
-  customer: Customer
-  dates: CareDates
-  state: DueState
-  /** A stay that is booked or under way. */
-  booked?: { jobId: string; kind: JobKind; arriveAt: Instant }
-  asked: boolean
-}
-
 /** One page of a list that may be thousands long. */
 export const DUE_PAGE = 40
-
-export const DUE_FILTERS = ['now', 'soon', 'booked', 'gone', 'lapsed', 'all'] as const
-export type DueFilter = (typeof DUE_FILTERS)[number]
 
 function query(db: Knex) {
   return db('care_dates')

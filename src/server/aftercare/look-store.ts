@@ -1,15 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Cause, Feel, Look, Water } from '@/core/aftercare'
-import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
-
-/** A look at one panel as it is kept: what was seen, what did it, by whom. */
-export type KeptLook = Pick<Look, 'unit' | 'water' | 'angleDegrees' | 'feel' | 'cleaned'> & {
-  cause?: Cause
-  note: string
-  by: string
-  at: Instant
-}
+import type { Cause, Feel, KeptLook, VisitWish, Water } from '@/core/aftercare'
+import { type Instant, localDayOrThrow } from '@/core/time'
 
 type LookRow = {
   job_id: string
@@ -74,9 +66,6 @@ export async function writeLooks(trx: Knex, jobId: string, looks: readonly KeptL
 export async function dropLook(db: Knex, jobId: string, unit: string): Promise<void> {
   await db('looks').where({ job_id: jobId, unit }).delete()
 }
-
-/** A visit the owner asked for. */
-export type VisitWish = { id: string; fromDay: LocalDay; words: string; askedAt: Instant }
 
 export async function addWish(
   db: Knex,

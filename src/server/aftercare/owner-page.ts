@@ -1,23 +1,14 @@
 import type { Knex } from 'knex'
 import type { Milestone } from '@/core/aftercare'
-import type { KnownVehicle } from '@/core/job'
+import type { OwnerPage } from '@/core/job'
+import type { Photo } from '@/core/photo'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { type OwnedVehicle, vehicleOfLink } from '../links/owner-links'
-import { type Photo, photosOfVehicle } from '../photos/photo-store'
-import { loadVehicleCare, type VehicleCare } from '../vehicles/vehicle-care'
+import { photosOfVehicle } from '../photos/photo-store'
+import { loadVehicleCare } from '../vehicles/vehicle-care'
 import { findKnown } from '../vehicles/vehicle-store'
 import { loadCare } from './care'
-
-/** What an owner sees of their own car, and nothing beside it: no former owner’s stays, no money, no notes of the shop. */
-export type OwnerPage = {
-  known: KnownVehicle
-  care: VehicleCare
-  /** Dates of a fresh coating that are still to come. */
-  milestones: Milestone[]
-  /** Photographs of a place before and after. */
-  pairs: { before: Photo; after: Photo }[]
-}
 
 /** Stays of this vehicle under this owner. */
 async function ownStays(db: Knex, { vehicleId, customerId }: OwnedVehicle): Promise<string[]> {

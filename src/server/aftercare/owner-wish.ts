@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { day } from '@/core/inputs'
 import { dayIn, plusDays } from '@/core/time'
-import { day } from '../action/inputs'
 import { defineWrite } from '../action/perform'
 import { vehicleOfLink } from '../links/owner-links'
 import { loadShop } from '../shop/shop-store'

@@ -1,54 +1,29 @@
 import type { Knex } from 'knex'
 import {
+  type Coat,
   type Exposure,
   expectedLife,
   exposureOf,
+  type KeptLook,
   type Look,
-  type Outlook,
   outlookOf,
+  type ProtectedUnit,
+  type Protection,
+  type SurfaceProtection,
   type Unit,
 } from '@/core/aftercare'
 import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
 import type { Shop } from '@/core/shop'
-import { mean } from '@/core/survey'
+import { type LedgerEntry, mean } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay, MONTH_DAYS, monthsBetween, plusDays } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
 import { loadBrought } from '../vehicles/brought'
-import { type LedgerEntry, loadLedger } from '../vehicles/ledger-store'
-import { type Coat, loadCoats } from './coats'
-import { type KeptLook, looksOfVehicle } from './look-store'
+import { loadLedger } from '../vehicles/ledger-store'
+import { loadCoats } from './coats'
+import { looksOfVehicle } from './look-store'
 
 /** How the protection of a vehicle stands, from what was laid on it and from every look since. */
-
-export type ProtectedUnit = {
-  id: string
-  name: string
-  laidAt: Instant
-  layers: LaidProduct[]
-  /** The last look since it was laid. */
-  last?: KeptLook & { jobId: string }
-}
-
-export type SurfaceProtection = {
-  surface: 'paint' | OtherSurface
-  name: string
-  products: LaidProduct[]
-  /** When the last layer that lies on most of it had ended. */
-  laidAt: Instant
-  laidOn: LocalDay
-  outlook: Outlook
-  units: ProtectedUnit[]
-  goodUntil: { low: LocalDay; mid: LocalDay; high: LocalDay }
-}
-
-export type Protection = {
-  exposure: Exposure
-  surfaces: SurfaceProtection[]
-  toppedAt?: Instant
-  coats: readonly Coat[]
-  looks: readonly (KeptLook & { jobId: string })[]
-}
 
 const isTopper = ({ product }: Coat) => product.kind === 'topper'
 

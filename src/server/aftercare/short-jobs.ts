@@ -3,7 +3,7 @@ import type { CoatStep, LaidProduct, Product } from '@/core/coating'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
 import type { Job, JobKind } from '@/core/job'
 import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/offer'
-import type { Floor } from '@/core/planning'
+import type { DayOffered, Floor } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
@@ -137,8 +137,6 @@ export async function repairFor(
 
 /** Cars come in when the early shift does; on the day itself, from now on. */
 const ARRIVAL_CLOCK = '08:00'
-
-export type DayOffered = { day: LocalDay; arriveAt: Instant; collectAt: Instant }
 
 const DAYS_OFFERED = 4
 const DAYS_LOOKED_AT = 12

@@ -1,27 +1,12 @@
 import type { Knex } from 'knex'
-import type { GuaranteeAnswer } from '@/core/aftercare'
-import type { Job } from '@/core/job'
+import type { Job, VisitView } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { visitsOf } from '../floor/job-store'
 import { guaranteeOf } from '../vehicles/vehicle-care'
-import { type KeptLook, loadLooks } from './look-store'
-import { failing, loadPaintPast, type Protection, pastWithout, protectionOf, unitsOf } from './protection'
+import { loadLooks } from './look-store'
+import { failing, loadPaintPast, pastWithout, protectionOf, unitsOf } from './protection'
 import { repairFrom } from './short-jobs'
-
-/** A visit as it is looked at: what is seen now against what was seen before, and what follows. */
-export type VisitView = {
-  units: { id: string; name: string }[]
-  looks: KeptLook[]
-  /** The last look at each part before this visit, since it was coated. */
-  earlier: Map<string, KeptLook>
-  protection: Protection
-  before: Protection
-  findings: { unit: string; name: string; holds: number; isPanel: boolean; guarantee?: GuaranteeAnswer }[]
-  repair?: Job
-  /** The odometer as it stood at the last stay that wrote it down, km. */
-  lastKm?: number
-}
 
 export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): Promise<VisitView> {
   const past = await loadPaintPast(db, shop, job.vehicle.id)

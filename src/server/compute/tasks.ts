@@ -1,8 +1,9 @@
+import type { Foreseen } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { now } from '../clock'
 import { database, writer } from '../db/connection'
 import { drainPlanRequests } from '../planning/drain'
-import { type Foreseen, workOut } from '../planning/proposal'
+import { workOut } from '../planning/proposal'
 
 /** What runs beside the thread that answers pages. Each takes and gives plain data. */
 export const TASKS = {

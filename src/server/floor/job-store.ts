@@ -1,11 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import { budgetCents, type Intake } from '@/core/intake/intake'
 import { JOB_KINDS, type Job, type JobKind } from '@/core/job'
 import type { Removal } from '@/core/survey'
 import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
 import { PURPOSES, type Vehicle } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
-import { budgetCents, type Intake } from '../intake/intake-schema'
 import { appendRemovals } from '../vehicles/ledger-store'
 import {
   toCustomer,

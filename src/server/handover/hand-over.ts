@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
-import { HARDNESS_GIVE, PROCESSES, removalUm } from '@/core/correction'
+import { HARDNESS_GIVE, type PanelWay, PROCESSES, removalUm } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Summary } from '@/core/offer'
 import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
@@ -12,7 +12,7 @@ import { keepLesson } from '../learning/lesson-store'
 import { findAgreement } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { loadSurvey } from '../survey/survey-store'
-import { findAllWays, type PanelWay } from '../survey/ways'
+import { findAllWays } from '../survey/ways'
 import { loadEntries } from '../work/acts-store'
 
 /**

@@ -1,51 +1,25 @@
 import type { Knex } from 'knex'
-import { type CardState, cardOf } from '@/core/card'
+import { cardOf } from '@/core/card'
 import {
-  type Balance,
   balanceOf,
   beforeAfter,
   blindToIt,
-  type InspectionItem,
-  type InspectionState,
   inspectionItems,
   inspectionState,
-  type PanelChange,
-  type Payment,
   reachedClearing,
   stepsToSendTo,
-  type Verdict,
 } from '@/core/handover'
-import type { Agreement } from '@/core/offer'
+import type { Handover } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { dayIn } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
-import { type Care, loadCare } from '../aftercare/care'
+import { loadCare } from '../aftercare/care'
 import { listJobLinks } from '../links/job-links'
-import type { PrivateLink } from '../links/private-links'
 import { loadSurvey } from '../survey/survey-store'
 import { loadLedger } from '../vehicles/ledger-store'
 import { loadEntries } from '../work/acts-store'
 import { removalsNow } from './hand-over'
 import { listPayments, listVerdicts } from './handover-store'
-
-/** Everything that goes home with a car, at one moment. */
-export type Handover = {
-  agreement: Agreement
-  items: InspectionItem[]
-  verdicts: Verdict[]
-  inspection: InspectionState
-  /** People who worked on its paint. */
-  blind: string[]
-  /** Steps a fault can be sent back to. */
-  steps: { id: string; title: string }[]
-  changes: PanelChange[]
-  reached?: number
-  care: Care
-  card: CardState
-  payments: Payment[]
-  balance: Balance
-  links: PrivateLink[]
-}
 
 /** Undefined where nothing was agreed. */
 export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Promise<Handover | undefined> {

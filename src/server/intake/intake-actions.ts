@@ -1,12 +1,12 @@
 'use server'
 
 import { done, refuse } from '@/core/answer'
+import { intakeSchema } from '@/core/intake/intake'
 import { atLocal, dayIn, laterOf, localDayOrThrow } from '@/core/time'
 import { defineAction } from '../action/define'
 import { refreshCareDates } from '../aftercare/care-dates'
 import { takeIn } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
-import { intakeSchema } from './intake-schema'
 
 /** Vehicles come in when the early shift does; on the day itself, from now on. */
 const ARRIVAL_CLOCK = '08:00'

@@ -2,8 +2,8 @@
 
 import { z } from 'zod'
 import { done } from '@/core/answer'
+import { id } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
-import { id } from '../action/inputs'
 import { plain } from '../db/plain'
 import { listKnown } from '../vehicles/vehicle-store'
 import { loadPast } from './past'

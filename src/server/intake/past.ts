@@ -1,27 +1,12 @@
 import type { Knex } from 'knex'
-import type { KnownVehicle } from '@/core/job'
+import type { Past } from '@/core/job'
 import { takenByPanel } from '@/core/survey'
-import { dayIn, type LocalDay } from '@/core/time'
+import { dayIn } from '@/core/time'
 import { visitsOf } from '../floor/job-store'
 import { agreementsOf } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { loadLedger } from '../vehicles/ledger-store'
 import { findKnown } from '../vehicles/vehicle-store'
-
-/** What the shop remembers of a vehicle that comes back. */
-export type Past = {
-  known: KnownVehicle
-  visits: {
-    jobId: string
-    number: number
-    day: LocalDay
-    wishes: string
-    packageName?: string
-    odometerKm?: number
-  }[]
-  /** Panels with paint taken, the most first, µm. */
-  taken: { panel: string; takenUm: number; uncertaintyUm: number }[]
-}
 
 /** Undefined where there is no such vehicle. */
 export async function loadPast(db: Knex, vehicleId: string): Promise<Past | undefined> {

@@ -2,11 +2,12 @@
 
 import { z } from 'zod'
 import { done, type Refusal, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
+import { PERIODS } from '@/core/learning'
 import { costsSchema } from '@/core/shop'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { CHANGED_MEANWHILE, loadShop, saveCosts, savePace, shopVersion } from '../shop/shop-store'
-import { loadLearned, PERIODS } from './learning'
+import { loadLearned } from './learning'
 import { addPaceChange } from './lesson-store'
 
 const STALE: Refusal = refuse('stale', CHANGED_MEANWHILE)

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { type CardState, cardOf, workOn } from '@/core/card'
 import type { Job, LiveJob } from '@/core/job'
-import { type Lesson, type LessonInput, lessonOf, type Tick } from '@/core/learning'
+import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
 import type { Agreement, Summary } from '@/core/offer'
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
@@ -159,8 +159,6 @@ export async function loadLessons(db: Knex, from: LocalDay, to: LocalDay): Promi
     .select('lesson')
   return rows.map(({ lesson }) => JSON.parse(lesson) as Lesson)
 }
-
-export type PaceChange = { key: string; before: number; after: number; jobs: number; at: Instant }
 
 export async function listPaceChanges(db: Knex): Promise<PaceChange[]> {
   const rows = await db('pace_changes').orderBy('id', 'desc').limit(20)

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
+import type { PrivateLink } from '@/core/handover'
 import type { Instant } from '@/core/time'
-import { listLinks, makeLink, opened, type PrivateLink, revokeLink } from './private-links'
+import { listLinks, makeLink, opened, revokeLink } from './private-links'
 
 /** Links by which a customer reads the handover sheet of one job. */
 

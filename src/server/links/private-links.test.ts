@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { emptyIntake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
-import { emptyIntake } from '../intake/intake-schema'
 import { jobOfLink, listJobLinks, makeJobLink, revokeJobLink } from './job-links'
 import { listOwnerLinks, makeOwnerLink, revokeOwnerLink, vehicleOfLink } from './owner-links'
 

@@ -1,10 +1,9 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { PrivateLink } from '@/core/handover'
 import type { Instant } from '@/core/time'
 
 /** Private addresses: whoever has one sees one thing. Only its hash is kept, so the database gives none away. */
-
-export type PrivateLink = { hash: string; madeAt: Instant; expiresAt: Instant; revokedAt?: Instant }
 
 /** What a link opens: the sheet of one job, or the page of one vehicle for whoever owns it when the link is made. */
 export type LinkTable = 'private_links' | 'owner_links'

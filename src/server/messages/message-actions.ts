@@ -3,11 +3,19 @@
 import { headers } from 'next/headers'
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
-import { CHANNELS, fillIn, LANGUAGES, OCCASIONS, TEMPLATE_ERROR_TEXT, unknownFacts } from '@/core/messages'
+import { id, nothing, version } from '@/core/inputs'
+import {
+  CHANNELS,
+  fillIn,
+  LANGUAGES,
+  OCCASIONS,
+  type Proposed,
+  TEMPLATE_ERROR_TEXT,
+  unknownFacts,
+} from '@/core/messages'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { defineAction } from '../action/define'
-import { id, nothing, version } from '../action/inputs'
 import type { Doing } from '../action/perform'
 import { messageGateway } from '../devices'
 import { makeOwnerLink, revokeOwnerLink } from '../links/owner-links'
@@ -15,7 +23,7 @@ import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-s
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
 import { markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
 import { emptyOutbox } from './outbox'
-import { type Proposed, proposalsOf, putIntoQueue, writeOut } from './proposed-messages'
+import { proposalsOf, putIntoQueue, writeOut } from './proposed-messages'
 
 /** A page that a message leads to is good for so long, days (mem). */
 const PAGE_DAYS = 180

@@ -2,9 +2,12 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import {
   CHANNELS,
-  type Channel,
   LANGUAGES,
   type Language,
+  MESSAGE_STATES,
+  type Message,
+  type MessageEvent,
+  type MessageState,
   OCCASIONS,
   type Occasion,
   TEMPLATES,
@@ -14,37 +17,6 @@ import type { Instant } from '@/core/time'
 import { oneOf } from '../db/one-of'
 
 /** Messages as they are kept: written once, and what became of them. */
-
-export const MESSAGE_STATES = ['waiting', 'sending', 'sent', 'withdrawn', 'failed'] as const
-export type MessageState = (typeof MESSAGE_STATES)[number]
-
-export type MessageEvent = {
-  kind: 'delivered' | 'bounced' | 'replied'
-  words: string
-  at: Instant
-  readAt?: Instant
-}
-
-export type Message = {
-  id: string
-  key: string
-  customerId: string
-  vehicleId: string
-  occasion: Occasion
-  language: Language
-  channel: Channel
-  address: string
-  subject: string
-  text: string
-  madeAt: Instant
-  notBefore: Instant
-  state: MessageState
-  attempts: number
-  lastError: string
-  sentAt?: Instant
-  gatewayId?: string
-  events: MessageEvent[]
-}
 
 export type MessageRow = {
   id: string

@@ -4,11 +4,11 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { emptyIntake } from '@/core/intake/intake'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { type MessageGateway, SimulatedGateway } from '@/devices/message-gateway'
 import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
-import { emptyIntake } from '../intake/intake-schema'
 import type { DyingPoint } from './kill-outbox.fixture'
 import {
   knownKeys,

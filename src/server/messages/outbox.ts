@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
-import { asksToStop, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
+import { asksToStop, type Message, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageGateway } from '@/devices/message-gateway'
-import { type Message, type MessageRow, toMessage } from './message-store'
+import { type MessageRow, toMessage } from './message-store'
 
 /**
  * The way out. A message is claimed before it is handed over and marked as sent after, and it is handed over with its own id

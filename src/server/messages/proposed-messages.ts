@@ -1,5 +1,4 @@
 import type { Knex } from 'knex'
-import type { Customer } from '@/core/customer'
 import {
   type DueMessage,
   type DueSubject,
@@ -10,7 +9,7 @@ import {
   nextLoud,
   type Occasion,
   openSeasons,
-  type Route,
+  type Proposed,
   routeFor,
   seasonMessage,
   type Template,
@@ -18,20 +17,12 @@ import {
 import { ok, type Result, refused } from '@/core/result'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, plusMinutes } from '@/core/time'
-import type { Vehicle } from '@/core/vehicle'
 import { loadCares } from '../aftercare/care'
 import { toCareDates } from '../aftercare/care-dates'
 import { findAllKnown } from '../vehicles/vehicle-store'
 import { knownKeys, queueMessage, templateFor } from './message-store'
 
 /** Messages that are worth sending today and were neither written nor skipped: what the manager is shown to send. */
-
-export type Proposed = {
-  due: DueMessage
-  customer: Customer
-  vehicle: Vehicle
-  route: Route
-}
 
 /** Cars that went home so lately that their owners are still told how to treat them, days. */
 const FRESH_DAYS = 20

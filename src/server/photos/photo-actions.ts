@@ -2,9 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
+import { marksSchema } from '@/core/photo'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
-import { marksSchema, setRemoved, writeMarks } from './photo-store'
+import { setRemoved, writeMarks } from './photo-store'
 
 const NO_PHOTO = 'This photograph is no longer there. Reload the page.'
 

@@ -1,32 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { z } from 'zod'
+import type { Mark, Photo } from '@/core/photo'
+import { marksSchema } from '@/core/photo'
 import type { Phase } from '@/core/survey'
 import type { Instant } from '@/core/time'
 
 /** What is drawn on a photograph, in shares 0–1 of its width and height. */
-const share = z.number().min(0).max(1)
-const markSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('circle'), x: share, y: share, r: share }),
-  z.object({ kind: z.literal('arrow'), fromX: share, fromY: share, toX: share, toY: share }),
-])
-export const marksSchema = z.array(markSchema).max(40, 'Forty marks on one photograph are enough.')
-export type Mark = z.infer<typeof markSchema>
-
-export type Photo = {
-  id: string
-  jobId: string
-  place: string
-  phase: Phase
-  hash: string
-  width: number
-  height: number
-  marks: Mark[]
-  /** The photograph before the work that this one repeats. */
-  samePlaceAs?: string
-  takenAt: Instant
-  version: number
-}
 
 type PhotoRow = {
   id: string

@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
+import { planOnFloor } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { faultFacts, log } from '../log'
+import { planBudget } from './budget'
 import { calendarMark, fingerprint } from './fingerprint'
 import { closeRequests, openRequests, type PlanRequest } from './plan-requests'
 import { publish } from './plan-store'
-import { planOnFloor } from './planning'
 
 /**
  * After so many tries on a floor where work goes on faster than it can be planned, a step begun or done meanwhile no longer
@@ -50,7 +51,7 @@ async function planAndPublish(
   const floor = await loadFloor(db, at)
   const jobs = open.flatMap((request) => request.jobs ?? [])
   const movable = open.every((request) => request.jobs) ? new Set(jobs) : undefined
-  const planned = planOnFloor(floor, movable)
+  const planned = planOnFloor(floor, movable, planBudget())
   return db.transaction(async (trx) => {
     if (mark(await loadFloor(trx, at)) !== mark(floor)) return false
     await publish(trx, planned.placed, {

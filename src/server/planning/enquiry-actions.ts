@@ -2,13 +2,13 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { day, id } from '@/core/inputs'
 import { TOLD_STATES } from '@/core/planning'
+import { answerCaller } from '@/core/planning/caller'
 import { atLocal, dayIn } from '@/core/time'
 import { SHAPES } from '@/core/vehicle'
 import { defineReadAction } from '../action/define'
-import { day, id } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
-import { answerCaller } from './enquiry'
 
 /** When a caller’s car could be fetched. Nothing is kept. */
 export const askWhen = defineReadAction({

@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
+import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
-import { answerCaller, type Enquiry } from './enquiry'
 import { loadPublished } from './plan-store'
 import { propose, takeProposal } from './proposal'
 

@@ -2,11 +2,12 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { id, nothing } from '@/core/inputs'
+import type { Moved } from '@/core/planning'
 import { placedOperationSchema } from '@/core/schedule'
 import { defineAction, defineReadAction } from '../action/define'
-import { id, nothing } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
-import { calendarToMove, type Moved, redoMove, takeMove, undoMove } from './moving'
+import { calendarToMove, redoMove, takeMove, undoMove } from './moving'
 import { pin, unpin } from './pin-store'
 import { plannedFromSchema } from './planned-from'
 

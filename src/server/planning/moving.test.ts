@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { beforeEach, describe, expect, test } from 'vitest'
+import { planEverything, type ToMove } from '@/core/planning'
 import { checkSchedule, MoveDesk, type PlacedOperation, type Rearranged } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { connect } from '../db/connection'
@@ -7,10 +8,10 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { recordStart } from '../work/work-store'
-import { calendarToMove, moveHistory, redoMove, type ToMove, takeMove, undoMove } from './moving'
+import { calendarToMove, moveHistory, redoMove, takeMove, undoMove } from './moving'
 import { listPins, pin, unpin } from './pin-store'
 import { loadPublished } from './plan-store'
-import { planEverything, replan } from './planning'
+import { replan } from './planning'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)

@@ -1,41 +1,24 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { calendarNow, type Floor, joinParts, openJobs, planningProblem } from '@/core/planning'
 import {
-  checkSchedule,
-  MoveDesk,
-  type PlacedOperation,
-  type Problem,
-  placedOperationSchema,
-  type ScheduleReason,
-} from '@/core/schedule'
+  type Floor,
+  joinParts,
+  keptPlan,
+  type Moved,
+  type MoveHistory,
+  openJobs,
+  type PlannedFrom,
+  standing,
+  type ToMove,
+} from '@/core/planning'
+import { checkSchedule, MoveDesk, type PlacedOperation, placedOperationSchema } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { fingerprint } from './fingerprint'
 import { loadPublished, publish } from './plan-store'
-import { keptPlan } from './planning'
-import { floorOf, type PlannedFrom } from './proposal'
+import { floorOf } from './proposal'
 
 /** Moves by hand on the calendar that stands: what they are tried on, how they are taken, undone and done again. */
-
-/** What a page needs to try moves by itself. */
-export type ToMove =
-  | { kind: 'open'; from: PlannedFrom; problem: Problem; operations: PlacedOperation[] }
-  | { kind: 'blocked'; reasons: ScheduleReason[] }
-
-/** The problem in which what is not begun or pinned may move, and the calendar as it stands in it. */
-export function standing(
-  floor: Floor,
-): Omit<Extract<ToMove, { kind: 'open' }>, 'from'> | Extract<ToMove, { kind: 'blocked' }> {
-  const jobs = openJobs(floor)
-  const {
-    planned: { schedule },
-    options,
-  } = keptPlan(floor, jobs)
-  if (schedule.status === 'infeasible') return { kind: 'blocked', reasons: schedule.reasons }
-  const { problem } = planningProblem(calendarNow(floor), jobs, options)
-  return { kind: 'open', problem, operations: schedule.operations }
-}
 
 export async function calendarToMove(db: Knex, now: Instant): Promise<ToMove> {
   const floor = await loadFloor(db, now)
@@ -44,14 +27,6 @@ export async function calendarToMove(db: Knex, now: Instant): Promise<ToMove> {
     ? calendar
     : { ...calendar, from: { at: now, basis: fingerprint(floor) } }
 }
-
-export type Moved =
-  | { kind: 'moved' }
-  | { kind: 'stale' }
-  | { kind: 'broken'; rule: string }
-  /** Undoing or doing again: there is nothing to, or the calendar has gone on since. */
-  | { kind: 'nothing' }
-  | { kind: 'overtaken'; what: string }
 
 const operationsOf = (text: string) => z.array(placedOperationSchema).parse(JSON.parse(text))
 
@@ -95,9 +70,6 @@ async function publishedOf(db: Knex, jobs: ReadonlySet<string>): Promise<PlacedO
   const published = await loadPublished(db, [...jobs])
   return [...jobs].flatMap((job) => published.get(job) ?? [])
 }
-
-/** What the next undoing, and the next doing again, would be of. */
-export type MoveHistory = { undo?: string; redo?: string }
 
 export async function moveHistory(db: Knex): Promise<MoveHistory> {
   const [undo, redo] = [await lastMove(db), await firstUndone(db)]

@@ -3,17 +3,17 @@
 import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
-import { frozenWashes, openJobs, takesLonger } from '@/core/planning'
+import { id } from '@/core/inputs'
+import { type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
+import { outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
 import { everyone } from '@/core/shop'
 import { dayIn, daysBetween } from '@/core/time'
 import { defineAction } from '../action/define'
-import { id } from '../action/inputs'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
 import { loadShop } from '../shop/shop-store'
-import { outageInput, spanOf, timesInput } from './outage-inputs'
 import { endOutage } from './outage-store'
-import { type Foreseen, keepProposal, type Proposal, type WorkedOut } from './proposal'
+import { keepProposal, type WorkedOut } from './proposal'
 
 /** Who is away for longer does not work here (mem). */
 const LONGEST_DAYS = 366

@@ -2,9 +2,9 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, nothing } from '@/core/inputs'
 import { scheduleSchema } from '@/core/schedule'
 import { defineAction, defineReadAction } from '../action/define'
-import { id, nothing } from '../action/inputs'
 import { compute } from '../compute/compute'
 import { plannedFromSchema } from './planned-from'
 import { keepProposal, offerSchedule, problemToPlan, takeProposal } from './proposal'

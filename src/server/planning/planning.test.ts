@@ -1,9 +1,10 @@
 import { describe, expect, test } from 'vitest'
+import { productName } from '@/core/job'
 import { summaryOf } from '@/core/offer'
-import { calendarNow, type Floor, openJobs } from '@/core/planning'
+import { calendarNow, collectionTime, type Floor, openJobs, planFloor } from '@/core/planning'
 import { checkSchedule, type PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
-import { loadCare, productName } from '../aftercare/care'
+import { loadCare } from '../aftercare/care'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { handOver } from '../floor/job-store'
@@ -11,7 +12,7 @@ import { writeAgreement } from '../quotes/agreement-store'
 import { loadWorked, offersFor, whyNotEarlier } from '../quotes/offers'
 import { recordFinish, recordStart, restore } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
-import { collectionTime, planFloor, replan } from './planning'
+import { replan } from './planning'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 

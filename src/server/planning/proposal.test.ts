@@ -1,6 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { openJobs } from '@/core/planning'
+import { openJobs, planEverything } from '@/core/planning'
 import { checkSchedule, solve } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { connect } from '../db/connection'
@@ -9,7 +9,6 @@ import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { recordStart } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
-import { planEverything } from './planning'
 import { offerSchedule, problemToPlan, propose, takeProposal } from './proposal'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')

@@ -4,24 +4,31 @@ import { z } from 'zod'
 import type { LiveJob } from '@/core/job'
 import { planSchema } from '@/core/offer'
 import {
+  CHURN_PER_STEP,
   calendarNow,
+  collectionTime,
   type Floor,
+  type Foreseen,
   inTitles,
   isCoat,
   joinParts,
   type Outage,
   openJobs,
+  PLAN_SEED,
   type PlanChange,
+  type PlannedFrom,
   type Planning,
+  type Proposal,
+  planEverything,
+  planFor,
   planningProblem,
+  standingPlan,
+  type ToPlan,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import {
-  type Churn,
   checkSchedule,
-  type JobChange,
   type PlacedOperation,
-  type Problem,
   placedOperationSchema,
   planChanges,
   type Schedule,
@@ -29,25 +36,15 @@ import {
 import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { changePlan } from '../quotes/agreement-store'
+import { planBudget } from './budget'
 import { fingerprint } from './fingerprint'
 import { addOutage, outageSchema } from './outage-store'
 import { loadPublished, publish } from './plan-store'
-import { CHURN_PER_STEP, collectionTime, PLAN_SEED, planEverything, planFor, standingPlan } from './planning'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
  * what it was worked out from, so that it cannot be taken once the floor has changed.
  */
-
-export type Proposal = {
-  id: string
-  planning: Planning
-  /** What it was worked out for; it becomes known with the plan. */
-  outage?: Outage
-  /** What whoever leaves is in the middle of. */
-  underWay: { plate: string; title: string }[]
-  changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
-}
 
 const changedSchema = z.array(z.object({ job: z.string(), plan: planSchema }))
 
@@ -73,27 +70,18 @@ function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): Rea
   return new Set(jobs.filter(meets).map(({ id }) => id))
 }
 
-/** What a plan is worked out for. */
-export type Foreseen =
-  /** Everything may move that is not yet begun. */
-  | { kind: 'everything' }
-  /** Only the jobs it touches move, if that can be. */
-  | { kind: 'outage'; outage: Outage }
-  /** Only the cars whose work it changes move, if that can be. */
-  | { kind: 'work'; changes: readonly PlanChange[]; cause: string }
-
 /** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
 export async function workOut(db: Knex, now: Instant, what: Foreseen): Promise<WorkedOut> {
   const floor = await loadFloor(db, now)
   switch (what.kind) {
     case 'everything': {
-      const { placed, schedule } = planEverything(floor)
+      const { placed, schedule } = planEverything(floor, planBudget())
       return proposalOf(db, floor, placed, planningOf(now, schedule))
     }
     case 'outage': {
       const { outage } = what
       const without = { ...floor, outages: [...floor.outages, outage] }
-      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)))
+      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)), planBudget())
       return proposalOf(db, floor, placed, planningOf(now, schedule, outage), outage)
     }
     case 'work':
@@ -117,22 +105,8 @@ async function workOutChanges(
     const plan = entry.live && plans.get(entry.live.id)
     return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
   })
-  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()))
+  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()), planBudget())
   return proposalOf(db, floor, placed, { ...planningOf(floor.now, schedule), cause }, undefined, changes)
-}
-
-/** From when a problem is, and from what floor: enough to make it again. */
-export type PlannedFrom = { at: Instant; basis: string }
-
-/** What a planner beside the server needs. The same seed and steps give the same plan, however fast the machine is. */
-export type ToPlan = {
-  from: PlannedFrom
-  problem: Problem
-  /** The plan that stands, to begin with. */
-  standing: PlacedOperation[]
-  churn: Churn
-  seed: number
-  steps: number
 }
 
 /** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */

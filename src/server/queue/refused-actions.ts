@@ -2,8 +2,8 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id } from '@/core/inputs'
 import { defineAction } from '../action/define'
-import { id } from '../action/inputs'
 import { markRefusedRead } from './refused-store'
 
 /** Somebody in the office has read what a tablet sent and the shop did not take. */

@@ -8,24 +8,26 @@ import {
   type PackageTemplate,
   proposeExtras,
 } from '@/core/offer'
-import { AIR, calendarNow, type Floor, inTitles, openJobs, planningProblem } from '@/core/planning'
-import { type ChainLink, explainEarliest, type PlacedOperation } from '@/core/schedule'
+import {
+  AIR,
+  calendarNow,
+  collectionTime,
+  type Floor,
+  inTitles,
+  openJobs,
+  type PricedOffer,
+  planFloor,
+  planningProblem,
+} from '@/core/planning'
+import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { type Instant, laterOf } from '@/core/time'
 import { placesOf } from '@/core/vehicle'
 import { contaminationScore } from '@/core/wash'
-import { collectionTime, planFloor } from '../planning/planning'
 import { loadJudged } from '../survey/judged'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { loadWash } from '../survey/wash-store'
-
-export type PricedOffer = {
-  offer: Offer
-  when:
-    | { kind: 'possible'; collectAt: Instant; placed: PlacedOperation[] }
-    | { kind: 'impossible'; reasons: string[] }
-}
 
 function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt'>, plan: JobPlan): LiveJob {
   return {

@@ -2,9 +2,9 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
 import { choicesSchema, quoteState } from '@/core/offer'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
 import { agreeQuote, writeOffer } from './agreeing'
 import { decideQuote, listQuotes } from './quote-store'

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type BayClimate, type Sensed, type SensorState, sensorState } from '@/core/climate'
+import { type BayAir, sensorState } from '@/core/climate'
 import type { Setup } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { climateSensor } from '../devices'
@@ -8,8 +8,6 @@ import { climateSensor } from '../devices'
 
 /** How far back a trend is looked for, minutes. */
 const LOOKED_BACK_MINUTES = 90
-
-export type BayAir = { bay: string; readings: Sensed[]; state: SensorState }
 
 export async function bayAir(
   db: Knex,
@@ -24,9 +22,4 @@ export async function bayAir(
       return [bay, { bay, readings, state: sensorState(readings, now) }]
     }),
   )
-}
-
-/** The air of a bay where its sensor can be believed. */
-export function believed(air: BayAir | undefined): BayClimate | undefined {
-  return air?.state.kind === 'believed' ? air.state.sensed.climate : undefined
 }

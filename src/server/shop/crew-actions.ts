@@ -2,10 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { version } from '@/core/inputs'
 import { progressAt } from '@/core/job'
 import { crewSchema, type Floor, openJobs } from '@/core/planning'
 import { defineAction } from '../action/define'
-import { version } from '../action/inputs'
 import { loadFloor } from '../floor/floor'
 import { CHANGED_MEANWHILE, saveCrew } from './shop-store'
 

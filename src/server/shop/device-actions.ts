@@ -2,11 +2,11 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
 import { devicesSchema } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
 import { SPELL_KINDS } from '@/devices/climate-sensor'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { CHANGED_MEANWHILE, loadShop, saveDevices } from './shop-store'
 import { addSpell, endSpell } from './spell-store'
 

@@ -2,9 +2,9 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { version } from '@/core/inputs'
 import { packageFaults, packageTemplateSchema } from '@/core/offer'
 import { defineAction } from '../action/define'
-import { version } from '../action/inputs'
 import { CHANGED_MEANWHILE, loadShop, savePackages } from './shop-store'
 
 /** More than any shop sells. */

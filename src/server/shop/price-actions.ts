@@ -2,9 +2,9 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { version } from '@/core/inputs'
 import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
 import { defineAction } from '../action/define'
-import { version } from '../action/inputs'
 import { CHANGED_MEANWHILE, loadShop, savePrices } from './shop-store'
 
 /** Keeps what the shop charges, on what terms it quotes, and whom it calls in, all or nothing. */

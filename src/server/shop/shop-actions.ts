@@ -2,10 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { version } from '@/core/inputs'
 import { washSetupSchema } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { defineAction } from '../action/define'
-import { version } from '../action/inputs'
 import { CHANGED_MEANWHILE, saveSchoolsAndWash } from './shop-store'
 
 /** Keeps how the shop judges and washes. */

@@ -1,29 +1,14 @@
 import type { Knex } from 'knex'
 import { progressAt } from '@/core/job'
 import type { Floor } from '@/core/planning'
-import {
-  type BottleState,
-  bottleState,
-  type CoatToCome,
-  goodUntil,
-  needsOf,
-  type ProductNeed,
-  type Supply,
-} from '@/core/stock'
+import { bottleState, type CoatToCome, goodUntil, needsOf, type Shelf } from '@/core/stock'
 import { dayIn, type Instant, type LocalDay, plusDays } from '@/core/time'
-import { listBottles, listSupplies, loadReorderPoints, type ShelfBottle } from './stock-store'
+import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 
 /** The shelf against what is to be laid. */
 
 /** How far ahead the shelf is held against the plan, days. */
 const AHEAD_DAYS = 7
-
-export type BottleOnShelf = ShelfBottle & { state: BottleState; goodUntil: LocalDay }
-export type Shelf = {
-  needs: (ProductNeed & { bottles: BottleOnShelf[] })[]
-  supplies: Supply[]
-  until: LocalDay
-}
 
 /** Coats that are planned up to a day and not yet laid. */
 export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatToCome[] {

@@ -2,10 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id } from '@/core/inputs'
 import { SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
 import { dayIn } from '@/core/time'
 import { defineAction } from '../action/define'
-import { id } from '../action/inputs'
 import { loadShop } from '../shop/shop-store'
 import {
   addBottle,

@@ -1,13 +1,10 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
-import type { Bottle, Supply, SupplyKind } from '@/core/stock'
+import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import type { Instant, LocalDay } from '@/core/time'
 
 /** The shelf: bottles with what was poured from them, and sets of pads and towels. */
-
-/** A bottle with the number on its label. */
-export type ShelfBottle = Bottle & { code: number }
 
 type BottleRow = {
   id: string

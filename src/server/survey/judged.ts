@@ -1,9 +1,15 @@
 import type { Knex } from 'knex'
 import type { Job } from '@/core/job'
 import type { Setup } from '@/core/shop'
-import { judgeRecord, takenByPanel, type VehicleJudgement } from '@/core/survey'
-import { type LedgerEntry, ledgerBefore } from '../vehicles/ledger-store'
-import { loadSurvey, type StoredSurvey } from './survey-store'
+import {
+  judgeRecord,
+  type LedgerEntry,
+  type StoredSurvey,
+  takenByPanel,
+  type VehicleJudgement,
+} from '@/core/survey'
+import { ledgerBefore } from '../vehicles/ledger-store'
+import { loadSurvey } from './survey-store'
 
 /** What is judged before the work: the survey, the ledger it rests on, and what follows from both. */
 export type Judged = { survey: StoredSurvey; ledger: LedgerEntry[]; judgement: VehicleJudgement }

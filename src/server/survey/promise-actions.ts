@@ -2,11 +2,12 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
+import { signatureSchema } from '@/core/survey'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { findJob } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
-import { signatureSchema, signPromises } from './promise-store'
+import { signPromises } from './promise-store'
 import { promisesOf } from './promised'
 
 /** A signature is a few hundred strokes of a finger, characters. */

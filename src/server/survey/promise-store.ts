@@ -1,33 +1,12 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { ok, type Result, refused } from '@/core/result'
-import { PROMISE_RULES, type PromiseLine } from '@/core/survey'
+import { PROMISE_RULES, type SignedPromises, signatureSchema } from '@/core/survey'
 import type { Instant } from '@/core/time'
-
-/** Strokes of a drawn signature: points in shares 0–1 of the field’s width, y downward. */
-const strokeSchema = z.array(z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)])).min(2)
-export const signatureSchema = z
-  .array(strokeSchema)
-  .min(1, 'Have the customer sign in the field.')
-  .max(200)
-  .refine(
-    (strokes) => strokes.reduce((sum, stroke) => sum + stroke.length, 0) <= 8000,
-    'The signature is too long.',
-  )
-export type Signature = z.infer<typeof signatureSchema>
 
 const linesSchema = z.array(
   z.object({ rule: z.enum(PROMISE_RULES), where: z.array(z.string()), text: z.string() }),
 )
-
-/** A version of what was said and signed. A signed version is never changed; a later one stands beside it. */
-export type SignedPromises = {
-  version: number
-  lines: PromiseLine[]
-  signedBy: string
-  signature: Signature
-  signedAt: Instant
-}
 
 export async function listPromises(db: Knex, jobId: string): Promise<SignedPromises[]> {
   const rows = await db('promises').where({ job_id: jobId }).orderBy('version')

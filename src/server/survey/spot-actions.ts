@@ -2,10 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id } from '@/core/inputs'
 import { attemptSchema } from '@/core/test-spot'
 import { panelsOf } from '@/core/vehicle'
 import { defineAction } from '../action/define'
-import { id } from '../action/inputs'
 import { findJob } from '../floor/job-store'
 import { listPhotos } from '../photos/photo-store'
 import { addAttempt, withdrawAttempt } from './spot-store'

@@ -1,11 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { type Attempt, attemptSchema } from '@/core/test-spot'
+import { type Attempt, attemptSchema, type KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 
 /** What was tried at the test spots of a job. A slip is withdrawn, not deleted. */
-
-export type KeptAttempt = Attempt & { id: string; madeAt: Instant; photoHash?: string }
 
 function toAttempt(row: Record<string, string | null>): KeptAttempt {
   return {

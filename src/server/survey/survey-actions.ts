@@ -2,16 +2,16 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
-import { differingEntries, judgeRecord, type SurveyRecord } from '@/core/survey'
+import { id, version } from '@/core/inputs'
+import { differingEntries, judgeRecord, type StoredSurvey, type SurveyRecord } from '@/core/survey'
 import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
 import { defineAction, defineReadAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { glossMeter } from '../devices'
 import { findJob } from '../floor/job-store'
 import { findAgreement } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { surveySchema } from './survey-schema'
-import { loadSurvey, type StoredSurvey, saveSurvey } from './survey-store'
+import { loadSurvey, saveSurvey } from './survey-store'
 
 /** What a record says about parts this body does not have, or could never be read. */
 function misplaced(record: SurveyRecord, shape: Shape): string | undefined {

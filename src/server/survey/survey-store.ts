@@ -9,11 +9,10 @@ import {
   type PlaceDefectKind,
   type Reading,
   type Severity,
+  type StoredSurvey,
   type SurveyRecord,
 } from '@/core/survey'
 import type { Instant } from '@/core/time'
-
-export type StoredSurvey = SurveyRecord & { version: number }
 
 /** Someone else wrote in between; what stands there now comes with the refusal. */
 export type StaleSurvey = { code: 'survey-stale'; current: StoredSurvey }

@@ -2,8 +2,8 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { id, version } from '@/core/inputs'
 import { defineAction } from '../action/define'
-import { id, version } from '../action/inputs'
 import { findJob } from '../floor/job-store'
 import { saveWash, washFindingsSchema } from './wash-store'
 

@@ -2,18 +2,9 @@ import type { Knex } from 'knex'
 import type { Job } from '@/core/job'
 import type { WashSetup } from '@/core/shop'
 import { placesOf } from '@/core/vehicle'
-import { type Mix, type PlannedStep, planWash, type WashPlan } from '@/core/wash'
+import { planWash, type WashLine, type WashPlan } from '@/core/wash'
 import { loadSurvey } from './survey-store'
 import { loadWash } from './wash-store'
-
-/** A step of the wash as it travels to the tablet: plain data, with what to pour for the shop’s own vessels. */
-export type WashLine = {
-  title: string
-  how: string
-  cautions: readonly string[]
-  dwell?: PlannedStep['dwell']
-  mix?: Mix
-}
 
 /** What of a car, beside its dirt, decides on the wash. */
 export async function washedCar(db: Knex, job: Job): Promise<{ softTop: boolean; bakedWheels: boolean }> {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { type Contamination, type Level, SIGHTS, type WashMethod, type WashPlace, ZONES } from '@/core/wash'
+import { type Level, SIGHTS, type StoredWash, type WashFindings, ZONES } from '@/core/wash'
 
 const level = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]) satisfies z.ZodType<Level>
 const levels = <K extends string>(keys: readonly K[]) =>
@@ -20,9 +20,6 @@ export const washFindingsSchema = z.object({
   }),
   method: z.enum(['wet', 'rinseless']).optional(),
 })
-export type WashFindings = { contamination: Contamination; place: WashPlace; method?: WashMethod | undefined }
-
-export type StoredWash = { findings?: WashFindings; version: number }
 
 export async function loadWash(db: Knex, jobId: string): Promise<StoredWash> {
   const row = await db('washes').where({ job_id: jobId }).first()

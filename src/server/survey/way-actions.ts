@@ -2,8 +2,8 @@
 
 import { z } from 'zod'
 import { done } from '@/core/answer'
+import { id } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
-import { id } from '../action/inputs'
 import { findWays } from './ways'
 
 /** How a panel may be worked on this car, and what forbids the rest. */

@@ -1,13 +1,10 @@
 import type { Knex } from 'knex'
-import { PROCESSES, panelOption } from '@/core/correction'
+import { type PanelWay, PROCESSES, panelOption } from '@/core/correction'
 import { freeSettings } from '@/core/offer'
 import { findJob } from '../floor/job-store'
 import { findAgreement } from '../quotes/agreement-store'
 import { loadWorked } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
-
-/** A process for one panel: what it takes, µm, and why it is not allowed, where it is not. */
-export type PanelWay = { name: string; takesUm: number; forbidden?: string }
 
 /** Every process for every panel of a job that is agreed; empty where none is. */
 export async function findAllWays(db: Knex, jobId: string): Promise<Map<string, PanelWay[]>> {

@@ -1,10 +1,9 @@
 import type { Knex } from 'knex'
+import type { Coat, KeptLook } from '@/core/aftercare'
 import { type HistoryStay, readHistory, type VehicleHistory } from '@/core/history'
 import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
 import { type Instant, instantOrThrow } from '@/core/time'
-import type { Coat } from '../aftercare/coats'
-import type { KeptLook } from '../aftercare/look-store'
 
 /** What other shops have written of a vehicle: shown as they wrote it, and reckoned with like our own. */
 

@@ -2,9 +2,9 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { day, id } from '@/core/inputs'
 import { panelsOf } from '@/core/vehicle'
 import { defineAction } from '../action/define'
-import { day, id } from '../action/inputs'
 import { appendRemovals } from './ledger-store'
 import { findKnown } from './vehicle-store'
 

@@ -1,9 +1,6 @@
 import type { Knex } from 'knex'
-import type { Removal, RemovalSource } from '@/core/survey'
+import type { LedgerEntry, Removal, RemovalSource } from '@/core/survey'
 import { type Instant, localDayOrThrow } from '@/core/time'
-
-/** An entry of the ledger as it is kept; the job it came from, where it came from one of ours. */
-export type LedgerEntry = Removal & { id: number; jobId?: string }
 
 type RemovalRow = {
   id: number

@@ -1,42 +1,19 @@
 import type { Knex } from 'knex'
-import type { Water } from '@/core/aftercare'
-import type { Job } from '@/core/job'
+import type { Job, Stay, TimelineEntry } from '@/core/job'
 import type { Shop } from '@/core/shop'
-import { judgeRecord, type Letter } from '@/core/survey'
-import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { judgeRecord } from '@/core/survey'
+import { dayIn, type Instant } from '@/core/time'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
 import { visitsOf } from '../floor/job-store'
 import { listPayments } from '../handover/handover-store'
-import { type Message, messagesOfVehicle } from '../messages/message-store'
-import { type Photo, photosOfVehicle } from '../photos/photo-store'
+import { messagesOfVehicle } from '../messages/message-store'
+import { photosOfVehicle } from '../photos/photo-store'
 import { findAgreement } from '../quotes/agreement-store'
-import { loadSurvey, type StoredSurvey } from '../survey/survey-store'
-import { type LedgerEntry, loadLedger } from './ledger-store'
+import { loadSurvey } from '../survey/survey-store'
+import { loadLedger } from './ledger-store'
 
 /** Everything that ever happened to a vehicle here, on one line. */
-
-export type Stay = {
-  kind: 'stay'
-  at: Instant
-  day: LocalDay
-  job: Job
-  packageName?: string
-  /** Condition as it came in, where it was measured. */
-  letter?: Letter
-  readings: number
-  survey: StoredSurvey
-  coats: { product: string; lot: string; endedAt: Instant; where: string }[]
-  waters: Partial<Record<Water, number>>
-  totalCents?: number
-  paidCents: number
-  photos: Photo[]
-}
-
-export type TimelineEntry =
-  | Stay
-  | { kind: 'message'; at: Instant; day: LocalDay; message: Message }
-  | { kind: 'told'; at: Instant; day: LocalDay; entry: LedgerEntry }
 
 async function stayOf(db: Knex, shop: Shop, job: Job): Promise<Omit<Stay, 'coats' | 'waters' | 'photos'>> {
   const survey = await loadSurvey(db, job.id)

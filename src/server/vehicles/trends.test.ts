@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import type { PanelTrend } from '@/core/aftercare'
+import { emptyIntake } from '@/core/intake/intake'
 import { type Instant, instantOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
-import { emptyIntake } from '../intake/intake-schema'
-import { loadTrends, type PanelTrend } from './trends'
+import { loadTrends } from './trends'
 
 /** A car measured year after year, with figures chosen so that every trend can be told by hand. */
 

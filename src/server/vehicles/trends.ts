@@ -1,24 +1,12 @@
 import type { Knex } from 'knex'
-import { type Trend, trendOf } from '@/core/aftercare'
-import { mean, standardError } from '@/core/survey'
-import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { type Measure, type PanelTrend, type Round, trendOf } from '@/core/aftercare'
+import { type LedgerEntry, mean, standardError } from '@/core/survey'
+import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { isMetal, panelsOf } from '@/core/vehicle'
-import { type LedgerEntry, loadLedger } from './ledger-store'
+import { loadLedger } from './ledger-store'
 
 /** Film and gloss of a vehicle over the years, panel by panel. */
-
-export type Measure = 'film' | 'gloss'
-
-export type Round = { day: LocalDay; phase: 'before' | 'after'; jobId: string; value: number; sd: number }
-
-export type PanelTrend = {
-  panel: string
-  name: string
-  rounds: Round[]
-  /** Of the film: what is left once all that was polished off is added back. Of gloss: as it was read since it was coated. */
-  trend?: Trend
-}
 
 /** A gauge set on the same panel on another day reads this much otherwise, µm and GU (mem). */
 const ANOTHER_DAY: Record<Measure, number> = { film: 0.8, gloss: 1 }

@@ -1,43 +1,25 @@
 import type { Knex } from 'knex'
 import {
-  type CareDate,
-  type CareRule,
-  type CorrectionsLeft,
   carePlan,
   careRulesFor,
   correctionsLeft,
   type GuaranteeAnswer,
   guaranteeFor,
+  type ProtectedUnit,
+  type Protection,
+  type SurfaceProtection,
   visitsOwed,
 } from '@/core/aftercare'
-import type { Job } from '@/core/job'
+import type { VehicleCare } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { takenByPanel } from '@/core/survey'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
-import { type CareDates, careDatesOf, visitDays } from '../aftercare/care-dates'
-import { openWishes, type VisitWish } from '../aftercare/look-store'
-import {
-  loadProtection,
-  type ProtectedUnit,
-  type Protection,
-  type SurfaceProtection,
-} from '../aftercare/protection'
+import { careDatesOf, visitDays } from '../aftercare/care-dates'
+import { openWishes } from '../aftercare/look-store'
+import { loadProtection } from '../aftercare/protection'
 import { loadLedger } from './ledger-store'
-
-/** Everything the care of one vehicle is told by. */
-export type VehicleCare = {
-  protection: Protection
-  dates?: CareDates
-  plan: CareDate[]
-  rules: CareRule[]
-  wishes: VisitWish[]
-  /** A short or long job of it that has not gone home yet. */
-  openJob?: { id: string; kind: Job['kind']; arriveAt: Instant }
-  /** By panel: how many corrections the paint still has, by the ledger. */
-  corrections: { panel: string; name: string; left: CorrectionsLeft }[]
-}
 
 /** The stay of a vehicle that is booked or under way. */
 export async function findOpenJob(db: Knex, vehicleId: string): Promise<VehicleCare['openJob']> {

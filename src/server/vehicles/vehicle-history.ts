@@ -7,6 +7,7 @@ import {
   type VehicleHistory,
   writeHistory,
 } from '@/core/history'
+import { emptyIntake } from '@/core/intake/intake'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
@@ -15,7 +16,6 @@ import { loadCoats } from '../aftercare/coats'
 import { loadLooks } from '../aftercare/look-store'
 import { SHORT_NAME } from '../aftercare/short-jobs'
 import { visitsOf } from '../floor/job-store'
-import { emptyIntake } from '../intake/intake-schema'
 import { readPhoto } from '../photos/photo-files'
 import { photosOfVehicle } from '../photos/photo-store'
 import { findAgreement } from '../quotes/agreement-store'

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Customer } from '@/core/customer'
+import { type Intake, treatmentSchema } from '@/core/intake/intake'
 import type { KnownVehicle } from '@/core/job'
 import { CHANNELS, LANGUAGES } from '@/core/messages'
 import type { Instant } from '@/core/time'
@@ -16,7 +17,6 @@ import {
 } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
 import { plain } from '../db/plain'
-import { type Intake, treatmentSchema } from '../intake/intake-schema'
 
 /** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
 export type VehicleRow = {

@@ -1,34 +1,16 @@
 import type { Knex } from 'knex'
-import { cardOf, type Entry, processesNow } from '@/core/card'
-import type { JobKind, LiveJob } from '@/core/job'
+import { cardOf, processesNow } from '@/core/card'
+import { stepSheets } from '@/core/card/sheets'
+import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
 import { everyone } from '@/core/shop'
-import type { Instant } from '@/core/time'
-import { panelsOf, type Shape } from '@/core/vehicle'
-import { listPhotos, type Photo } from '../photos/photo-store'
+import { panelsOf } from '@/core/vehicle'
+import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
 import { listBottles } from '../stock/stock-store'
-import { type WashLine, washLines } from '../survey/wash-plan'
+import { washLines } from '../survey/wash-plan'
 import { loadEntries } from './acts-store'
-import { type StepSheet, stepSheets } from './card-sheets'
-import { type LayerLog, loadLayers } from './work-store'
-
-/** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
-export type CardView = {
-  now: Instant
-  zone: string
-  job: { id: string; plate: string; shape: Shape; kind: JobKind }
-  live: LiveJob
-  entries: Entry[]
-  sheets: Record<string, StepSheet>
-  /** The process of each panel, as agreed or as changed at the car. */
-  processes: Record<string, string>
-  people: { id: string; name: string }[]
-  layers: LayerLog[]
-  /** The wash as it was planned, with what to pour; empty until that was done. */
-  wash: WashLine[]
-  photos: Photo[]
-}
+import { loadLayers } from './work-store'
 
 /** Undefined where nothing is agreed yet. */
 export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Promise<CardView | undefined> {

@@ -1,22 +1,12 @@
 import type { Knex } from 'knex'
 import type { BayClimate } from '@/core/climate'
-import type { Progress } from '@/core/job'
+import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { pourBack } from '../stock/stock-store'
 
 /** Progress by job and operation; what is not there is open. */
 export type ProgressByJob = Map<string, Record<string, Progress>>
-
-export type LayerLog = {
-  operationId: string
-  productId: string
-  lot: string
-  climate: BayClimate
-  startedAt: Instant
-  endedAt: Instant
-  by: string
-}
 
 export type WorkError = { code: 'already-recorded'; progress: Progress }
 

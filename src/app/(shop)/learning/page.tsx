@@ -1,8 +1,9 @@
 import type { Metadata } from 'next'
+import { PERIODS } from '@/core/learning'
 import { LearningScreen } from '@/features/learning/learning-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { loadLearned, PERIODS } from '@/server/learning/learning'
+import { loadLearned } from '@/server/learning/learning'
 import { listPaceChanges } from '@/server/learning/lesson-store'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
 

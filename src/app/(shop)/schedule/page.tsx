@@ -5,6 +5,7 @@ import { ShopSchedule } from '@/features/schedule/shop-schedule'
 import { isSpan } from '@/features/schedule/timeline'
 import { database } from '@/server/db/connection'
 import { requestFloor } from '@/server/floor/request-floor'
+import { fingerprint } from '@/server/planning/fingerprint'
 import { moveHistory } from '@/server/planning/moving'
 
 export const metadata: Metadata = { title: 'Schedule' }
@@ -20,6 +21,7 @@ export default async function SchedulePage({ searchParams }: Props) {
       <Live />
       <ShopSchedule
         floor={floor}
+        basis={fingerprint(floor)}
         history={history}
         span={isSpan(span) ? span : 'fortnight'}
         from={typeof from === 'string' && isLocalDay(from) ? from : today}

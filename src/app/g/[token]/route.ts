@@ -1,4 +1,4 @@
-import { handoverResponse } from '@/features/handover/handover-response'
+import { handoverResponse } from '@/app/handover-response'
 import { database } from '@/server/db/connection'
 import { requestFloor } from '@/server/floor/request-floor'
 import { jobOfLink } from '@/server/links/job-links'

@@ -1,8 +1,8 @@
 'use client'
 
 import { useEffect, useState } from 'react'
+import type { MoveHistory } from '@/core/planning'
 import { redo, undo } from '@/server/planning/move-actions'
-import type { MoveHistory } from '@/server/planning/moving'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 

@@ -2,10 +2,10 @@
 
 import { type Remote, releaseProxy, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
+import type { PlannedFrom } from '@/core/planning'
 import type { ScheduleReason, Tried } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { whatToMove } from '@/server/planning/move-actions'
-import type { PlannedFrom } from '@/server/planning/proposal'
 import type { Move, Mover } from '@/workers/mover'
 
 type Opened = { worker: Worker; mover: Remote<Mover>; from: PlannedFrom }

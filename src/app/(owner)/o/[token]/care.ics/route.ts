@@ -1,4 +1,4 @@
-import { careCalendarResponse } from '@/features/vehicles/care-calendar'
+import { careCalendarResponse } from '@/app/care-calendar-response'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { vehicleOfLink } from '@/server/links/owner-links'

@@ -1,11 +1,12 @@
 import { notFound } from 'next/navigation'
+import { believed } from '@/core/climate'
 import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
 import { database } from '@/server/db/connection'
 import { requestJob } from '@/server/floor/request-floor'
 import { loadWorked, offersFor } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
-import { bayAir, believed } from '@/server/shop/air'
+import { bayAir } from '@/server/shop/air'
 
 type Props = {
   params: Promise<{ id: string }>

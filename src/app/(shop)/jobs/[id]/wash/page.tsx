@@ -1,8 +1,9 @@
 import { notFound } from 'next/navigation'
+import { believed } from '@/core/climate'
 import { WashScreen } from '@/features/wash/wash-screen'
 import { database } from '@/server/db/connection'
 import { requestJob } from '@/server/floor/request-floor'
-import { bayAir, believed } from '@/server/shop/air'
+import { bayAir } from '@/server/shop/air'
 import { washedCar } from '@/server/survey/wash-plan'
 import { loadWash } from '@/server/survey/wash-store'
 

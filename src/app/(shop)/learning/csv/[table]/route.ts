@@ -1,7 +1,7 @@
-import { writeCsv } from '@/core/learning'
+import { PERIODS, writeCsv } from '@/core/learning'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { CSV_TABLES, loadLearned, PERIODS } from '@/server/learning/learning'
+import { CSV_TABLES, loadLearned } from '@/server/learning/learning'
 import { loadShop } from '@/server/shop/shop-store'
 
 /** One table of what was learned, as CSV (RFC 4180). */

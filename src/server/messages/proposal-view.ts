@@ -5,11 +5,12 @@ import {
   LANGUAGE_NAME,
   type Language,
   type Occasion,
+  type Proposed,
   type Template,
 } from '@/core/messages'
 import type { Shop } from '@/core/shop'
 import { templateFor } from '@/server/messages/message-store'
-import { type Proposed, writeOut } from '@/server/messages/proposed-messages'
+import { writeOut } from '@/server/messages/proposed-messages'
 
 /** A proposal as it is shown: to whom, by which way, and what it would say. */
 export type ProposalView = {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '@/core/time'
+import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '../time'
 
 /** What is told of something that is not as planned. */
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { CAUSES, FEELS, WATERS } from '@/core/aftercare'
-import { STORAGES, WASHINGS } from '@/core/vehicle'
-import { day, id } from '../action/inputs'
+import { day, id } from '../inputs'
+import { STORAGES, WASHINGS } from '../vehicle'
+import { CAUSES, FEELS, WATERS } from './look'
 
 /** What the actions of a visit take. */
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { CHANNELS, LANGUAGES } from '@/core/messages'
-import { isLocalDay } from '@/core/time'
-import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '@/core/vehicle'
+import { CHANNELS, LANGUAGES } from '../messages'
+import { isLocalDay } from '../time'
+import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '../vehicle'
 
 /** What is written down when a vehicle is taken in: the form on the screen and the check on the server. */
 

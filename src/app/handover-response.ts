@@ -1,9 +1,9 @@
 import type { Knex } from 'knex'
 import type { Floor } from '@/core/planning'
+import { handoverPdf } from '@/features/handover/handover-pdf'
+import { handoverPaper } from '@/features/handover/paper'
 import { jobOnFloor } from '@/server/floor/floor'
 import { loadHandover } from '@/server/handover/handover'
-import { handoverPdf } from './handover-pdf'
-import { handoverPaper } from './paper'
 
 /** The handover sheet of a job as a PDF to be read in the browser; nothing where there is none. */
 export async function handoverResponse(db: Knex, floor: Floor, jobId: string): Promise<Response | undefined> {

@@ -1,20 +1,13 @@
-import type { JobPlan } from '@/core/offer'
-import {
-  calendarNow,
-  enquiryOffer,
-  type Floor,
-  inAnyIndoorBay,
-  inTitles,
-  planningProblem,
-  type ToldState,
-  washedInside,
-  withExtraDay,
-} from '@/core/planning'
-import { type PlacedOperation, type Problem, type ProblemJob, soonestFor } from '@/core/schedule'
-import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
-import type { Shape } from '@/core/vehicle'
-import { standing } from './moving'
-import { collectionTime } from './planning'
+import type { JobPlan } from '../offer'
+import { type PlacedOperation, type Problem, type ProblemJob, soonestFor } from '../schedule'
+import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
+import type { Shape } from '../vehicle'
+import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
+import { calendarNow, type Floor } from './floor'
+import { inTitles } from './in-titles'
+import { standing } from './moves'
+import { collectionTime } from './plan-floor'
+import { planningProblem } from './shop-problem'
 
 /** What a caller is told: when a car nobody has seen yet could be fetched, with nobody moved who was promised. */
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { isLocalDay, type LocalDay, localDayOrThrow } from '@/core/time'
+import { isLocalDay, type LocalDay, localDayOrThrow } from './time'
 
 /** Pieces of what actions take. */
 

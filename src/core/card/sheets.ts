@@ -1,24 +1,17 @@
-import {
-  type AirLimits,
-  type CardState,
-  type MachineRecipe,
-  type PanelTask,
-  processesNow,
-  worklist,
-  workOn,
-} from '@/core/card'
-import type { BayClimate, SensorState } from '@/core/climate'
-import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '@/core/coating'
-import type { LiveJob } from '@/core/job'
-import type { Agreement } from '@/core/offer'
-import { cautionFor, type PlannedOperation, recipeFor } from '@/core/offer'
-import { openMinutesBetween } from '@/core/schedule'
-import { everyone, type Shop } from '@/core/shop'
-import { type BottleState, bottleState, pourPlan } from '@/core/stock'
-import { dayIn, type Instant, minutesBetween } from '@/core/time'
-import type { Panel } from '@/core/vehicle'
-import { type BayAir, believed } from '../shop/air'
-import type { ShelfBottle } from '../stock/stock-store'
+import type { BayAir, BayClimate, SensorState } from '../climate'
+import { believed } from '../climate'
+import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '../coating'
+import type { LiveJob } from '../job'
+import type { Agreement, PlannedOperation } from '../offer'
+import { cautionFor, recipeFor } from '../offer'
+import { openMinutesBetween } from '../schedule'
+import { everyone, type Shop } from '../shop'
+import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
+import { dayIn, type Instant, minutesBetween } from '../time'
+import type { Panel } from '../vehicle'
+import type { AirLimits } from './facts'
+import { type CardState, workOn } from './state'
+import { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'
 
 /** What a step needs at the car beside its plan: words, panels, and for a coat its product, air and bottles. */
 export type StepSheet = {

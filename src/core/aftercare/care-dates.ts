@@ -1,0 +1,13 @@
+import type { LocalDay } from '../time'
+import type { VisitWindow } from './'
+
+/** The dates a vehicle is looked after by, worked out from its protection and kept for the lists. */
+export type CareDates = {
+  laidOn: LocalDay
+  productId: string
+  visit: VisitWindow
+  good: { low: LocalDay; mid: LocalDay; high: LocalDay }
+  guaranteeUntil?: LocalDay
+  failing: number
+  lastVisit?: LocalDay
+}

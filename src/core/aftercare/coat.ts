@@ -1,0 +1,18 @@
+import type { LaidProduct, OtherSurface } from '../coating'
+import type { Instant, LocalDay } from '../time'
+
+/** What a coat lies on: the whole paint, some panels of it, or another surface. */
+export type CoatedPart =
+  | { kind: 'paint'; panels?: readonly string[] }
+  | { kind: 'surface'; surface: OtherSurface }
+
+/** A coat that was really laid on a vehicle. */
+export type Coat = {
+  jobId: string
+  product: LaidProduct
+  lot: string
+  endedAt: Instant
+  part: CoatedPart
+  /** Laid elsewhere: the day on which the car went home from there. */
+  homeOn?: LocalDay
+}

@@ -1,0 +1,33 @@
+import type { LaidProduct, OtherSurface } from '../coating'
+import type { Instant, LocalDay } from '../time'
+import type { Exposure, KeptLook, Outlook } from './'
+import type { Coat } from './coat'
+
+export type ProtectedUnit = {
+  id: string
+  name: string
+  laidAt: Instant
+  layers: LaidProduct[]
+  /** The last look since it was laid. */
+  last?: KeptLook & { jobId: string }
+}
+
+export type SurfaceProtection = {
+  surface: 'paint' | OtherSurface
+  name: string
+  products: LaidProduct[]
+  /** When the last layer that lies on most of it had ended. */
+  laidAt: Instant
+  laidOn: LocalDay
+  outlook: Outlook
+  units: ProtectedUnit[]
+  goodUntil: { low: LocalDay; mid: LocalDay; high: LocalDay }
+}
+
+export type Protection = {
+  exposure: Exposure
+  surfaces: SurfaceProtection[]
+  toppedAt?: Instant
+  coats: readonly Coat[]
+  looks: readonly (KeptLook & { jobId: string })[]
+}

@@ -1,0 +1,24 @@
+import type { JobKind, LayerLog, LiveJob } from '../job'
+import type { Photo } from '../photo'
+import type { Instant } from '../time'
+import type { Shape } from '../vehicle'
+import type { WashLine } from '../wash'
+import type { Entry } from './act'
+import type { StepSheet } from './sheets'
+
+/** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
+export type CardView = {
+  now: Instant
+  zone: string
+  job: { id: string; plate: string; shape: Shape; kind: JobKind }
+  live: LiveJob
+  entries: Entry[]
+  sheets: Record<string, StepSheet>
+  /** The process of each panel, as agreed or as changed at the car. */
+  processes: Record<string, string>
+  people: { id: string; name: string }[]
+  layers: LayerLog[]
+  /** The wash as it was planned, with what to pour; empty until that was done. */
+  wash: WashLine[]
+  photos: Photo[]
+}

@@ -1,0 +1,8 @@
+import type { BayClimate, Sensed, SensorState } from './'
+
+export type BayAir = { bay: string; readings: Sensed[]; state: SensorState }
+
+/** The air of a bay where its sensor can be believed. */
+export function believed(air: BayAir | undefined): BayClimate | undefined {
+  return air?.state.kind === 'believed' ? air.state.sensed.climate : undefined
+}

@@ -1,0 +1,18 @@
+import { careMilestones, type Milestone } from '../aftercare'
+import type { Shop } from '../shop'
+import type { LayerLog } from './'
+
+export type Care = { layers: LayerLog[]; milestones: Milestone[] }
+
+export function careOf(shop: Shop, layers: LayerLog[]): Care {
+  const laid = layers.flatMap(({ productId, endedAt }) => {
+    const product = shop.catalogue.find(({ id }) => id === productId)
+    return product ? [{ product, ended: endedAt }] : []
+  })
+  return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.timezone) : [] }
+}
+
+/** What a customer calls a product; its id where the catalogue no longer has it. */
+export function productName(shop: Shop, productId: string): string {
+  return shop.catalogue.find(({ id }) => id === productId)?.name ?? productId
+}

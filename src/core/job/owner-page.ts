@@ -1,0 +1,13 @@
+import type { Milestone } from '../aftercare'
+import type { Photo } from '../photo'
+import type { KnownVehicle, VehicleCare } from './'
+
+/** What an owner sees of their own car, and nothing beside it: no former owner’s stays, no money, no notes of the shop. */
+export type OwnerPage = {
+  known: KnownVehicle
+  care: VehicleCare
+  /** Dates of a fresh coating that are still to come. */
+  milestones: Milestone[]
+  /** Photographs of a place before and after. */
+  pairs: { before: Photo; after: Photo }[]
+}

@@ -1,0 +1,17 @@
+import type { LocalDay } from '../time'
+import type { KnownVehicle } from './'
+
+/** What the shop remembers of a vehicle that comes back. */
+export type Past = {
+  known: KnownVehicle
+  visits: {
+    jobId: string
+    number: number
+    day: LocalDay
+    wishes: string
+    packageName?: string
+    odometerKm?: number
+  }[]
+  /** Panels with paint taken, the most first, µm. */
+  taken: { panel: string; takenUm: number; uncertaintyUm: number }[]
+}

@@ -1,0 +1,16 @@
+import type { GuaranteeAnswer, KeptLook, Protection } from '../aftercare'
+import type { Job } from './'
+
+/** A visit as it is looked at: what is seen now against what was seen before, and what follows. */
+export type VisitView = {
+  units: { id: string; name: string }[]
+  looks: KeptLook[]
+  /** The last look at each part before this visit, since it was coated. */
+  earlier: Map<string, KeptLook>
+  protection: Protection
+  before: Protection
+  findings: { unit: string; name: string; holds: number; isPanel: boolean; guarantee?: GuaranteeAnswer }[]
+  repair?: Job
+  /** The odometer as it stood at the last stay that wrote it down, km. */
+  lastKm?: number
+}

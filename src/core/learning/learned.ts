@@ -1,0 +1,72 @@
+import { openSpans } from '../schedule'
+import type { Setup, Shop } from '../shop'
+import { atLocal, dayIn, type LocalDay, mergedSpans, plusMonths, type Span } from '../time'
+import {
+  bayUseByMonth,
+  clearingByProcess,
+  hoursByPanel,
+  hoursByWork,
+  type Lesson,
+  type MonthSpan,
+  onTimeByMonth,
+  paceLessons,
+  packageEarnings,
+  productPerCar,
+  workName,
+} from './'
+
+export const PERIODS = [3, 12, 24] as const
+
+export type Period = (typeof PERIODS)[number]
+
+/** The months of the wall calendar that lie in a stretch, the first and the last as far as they do. */
+export function monthsOf({ from, to }: Span, zone: string): MonthSpan[] {
+  const months: MonthSpan[] = []
+  for (let start = from; start < to; ) {
+    const month = dayIn(zone, start).slice(0, 7)
+    const next = atLocal(zone, plusMonths(`${month}-01` as LocalDay, 1), '00:00')
+    const end = next < to ? next : to
+    months.push({ month, from: start, to: end })
+    start = end
+  }
+  return months
+}
+
+/** When somebody is here by the shifts as they are now: a bay that stands empty then could have been sold. */
+export function staffedHours({ from, to }: Span, { calendars, people, timezone }: Setup): Span[] {
+  const shifts = new Set(people.map(({ calendar }) => calendar))
+  return mergedSpans(
+    [...shifts].flatMap((name) => {
+      const calendar = calendars[name]
+      return calendar ? openSpans(calendar, timezone, from, to) : []
+    }),
+  )
+}
+
+export function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Shop, span: Span) {
+  // A repair is the shop's own debt: it teaches hours, and sells nothing.
+  const sold = lessons.filter(({ packageKey }) => packageKey !== 'repair')
+  const names = new Map(catalogue.map(({ id, name }) => [id, name]))
+  const places = new Map(setup.places.map(({ id, name }) => [id, name]))
+  return {
+    jobs: lessons.length,
+    packages: packageEarnings(sold, setup.costs),
+    pace: paceLessons(lessons, setup.pace).map((lesson) => ({ ...lesson, name: workName(lesson.key) })),
+    work: hoursByWork(lessons).map((hours) => ({ ...hours, name: workName(hours.key) })),
+    panels: hoursByPanel(lessons).map((hours) => ({ ...hours, name: workName(hours.key) })),
+    clearing: clearingByProcess(lessons),
+    products: productPerCar(lessons).map((tally) => ({
+      ...tally,
+      name: names.get(tally.productId) ?? tally.productId,
+    })),
+    onTime: onTimeByMonth(sold),
+    bays: bayUseByMonth(
+      lessons,
+      [...places.keys()],
+      monthsOf(span, setup.timezone),
+      staffedHours(span, setup),
+    ).map((tally) => ({ ...tally, name: places.get(tally.place)! })),
+  }
+}
+
+export type Learned = ReturnType<typeof learnedFrom>

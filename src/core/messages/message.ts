@@ -1,0 +1,34 @@
+import type { Instant } from '../time'
+import type { Channel, Language, Occasion } from './'
+
+export const MESSAGE_STATES = ['waiting', 'sending', 'sent', 'withdrawn', 'failed'] as const
+
+export type MessageState = (typeof MESSAGE_STATES)[number]
+
+export type MessageEvent = {
+  kind: 'delivered' | 'bounced' | 'replied'
+  words: string
+  at: Instant
+  readAt?: Instant
+}
+
+export type Message = {
+  id: string
+  key: string
+  customerId: string
+  vehicleId: string
+  occasion: Occasion
+  language: Language
+  channel: Channel
+  address: string
+  subject: string
+  text: string
+  madeAt: Instant
+  notBefore: Instant
+  state: MessageState
+  attempts: number
+  lastError: string
+  sentAt?: Instant
+  gatewayId?: string
+  events: MessageEvent[]
+}

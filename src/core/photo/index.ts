@@ -1,0 +1,2 @@
+export type { Mark, Photo } from './photo'
+export { markSchema, marksSchema } from './photo'

@@ -1,0 +1,31 @@
+import type { PlacedOperation, Problem, ScheduleReason } from '../schedule'
+import { calendarNow, type Floor, keptPlan, openJobs, type PlannedFrom, planningProblem } from './'
+/** What the next undoing, and the next doing again, would be of. */
+export type MoveHistory = { undo?: string; redo?: string }
+
+/** What a page needs to try moves by itself. */
+export type ToMove =
+  | { kind: 'open'; from: PlannedFrom; problem: Problem; operations: PlacedOperation[] }
+  | { kind: 'blocked'; reasons: ScheduleReason[] }
+
+/** The problem in which what is not begun or pinned may move, and the calendar as it stands in it. */
+export function standing(
+  floor: Floor,
+): Omit<Extract<ToMove, { kind: 'open' }>, 'from'> | Extract<ToMove, { kind: 'blocked' }> {
+  const jobs = openJobs(floor)
+  const {
+    planned: { schedule },
+    options,
+  } = keptPlan(floor, jobs)
+  if (schedule.status === 'infeasible') return { kind: 'blocked', reasons: schedule.reasons }
+  const { problem } = planningProblem(calendarNow(floor), jobs, options)
+  return { kind: 'open', problem, operations: schedule.operations }
+}
+
+export type Moved =
+  | { kind: 'moved' }
+  | { kind: 'stale' }
+  | { kind: 'broken'; rule: string }
+  /** Undoing or doing again: there is nothing to, or the calendar has gone on since. */
+  | { kind: 'nothing' }
+  | { kind: 'overtaken'; what: string }

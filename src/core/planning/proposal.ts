@@ -1,0 +1,36 @@
+import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
+import type { Instant } from '../time'
+import type { Outage, PlanChange, Planning } from './'
+
+export type Proposal = {
+  id: string
+  planning: Planning
+  /** What it was worked out for; it becomes known with the plan. */
+  outage?: Outage
+  /** What whoever leaves is in the middle of. */
+  underWay: { plate: string; title: string }[]
+  changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
+}
+
+/** From when a problem is, and from what floor: enough to make it again. */
+export type PlannedFrom = { at: Instant; basis: string }
+
+/** What a planner beside the server needs. The same seed and steps give the same plan, however fast the machine is. */
+export type ToPlan = {
+  from: PlannedFrom
+  problem: Problem
+  /** The plan that stands, to begin with. */
+  standing: PlacedOperation[]
+  churn: Churn
+  seed: number
+  steps: number
+}
+
+/** What a plan is worked out for. */
+export type Foreseen =
+  /** Everything may move that is not yet begun. */
+  | { kind: 'everything' }
+  /** Only the jobs it touches move, if that can be. */
+  | { kind: 'outage'; outage: Outage }
+  /** Only the cars whose work it changes move, if that can be. */
+  | { kind: 'work'; changes: readonly PlanChange[]; cause: string }

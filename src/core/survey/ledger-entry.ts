@@ -1,0 +1,4 @@
+import type { Removal } from './'
+
+/** An entry of the ledger as it is kept; the job it came from, where it came from one of ours. */
+export type LedgerEntry = Removal & { id: number; jobId?: string }

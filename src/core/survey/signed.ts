@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import type { Instant } from '../time'
+import type { PromiseLine } from './'
+
+export type Signature = z.infer<typeof signatureSchema>
+
+/** A version of what was said and signed. A signed version is never changed; a later one stands beside it. */
+export type SignedPromises = {
+  version: number
+  lines: PromiseLine[]
+  signedBy: string
+  signature: Signature
+  signedAt: Instant
+}
+
+/** Strokes of a drawn signature: points in shares 0–1 of the field’s width, y downward. */
+export const strokeSchema = z.array(z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)])).min(2)
+
+export const signatureSchema = z
+  .array(strokeSchema)
+  .min(1, 'Have the customer sign in the field.')
+  .max(200)
+  .refine(
+    (strokes) => strokes.reduce((sum, stroke) => sum + stroke.length, 0) <= 8000,
+    'The signature is too long.',
+  )

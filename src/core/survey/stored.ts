@@ -1,0 +1,3 @@
+import type { SurveyRecord } from './'
+
+export type StoredSurvey = SurveyRecord & { version: number }

@@ -1,0 +1,4 @@
+import type { Instant } from '../time'
+import type { Attempt } from './'
+
+export type KeptAttempt = Attempt & { id: string; madeAt: Instant; photoHash?: string }
