@@ -99,7 +99,7 @@ function lived(live: LiveJob, now: Instant): Record<string, Progress> {
   const progress: Record<string, Progress> = {}
   for (const operation of live.plan.operations) {
     const placed = live.published.find((each) => each.operation === operation.id)!
-    const [from, to, by] = [placed.start as Instant, placed.end as Instant, placed.people[0] ?? '']
+    const [from, to, by] = [placed.start, placed.end, placed.people[0] ?? '']
     if (operation.mode === 'unattended' && waitBegan({ ...live, progress }, operation)) continue
     if (to <= now) progress[operation.id] = { kind: 'done', from, to, by }
     else if (from <= now) progress[operation.id] = { kind: 'started', at: from, by }
@@ -148,7 +148,7 @@ async function writeHistory(
   now: Instant,
 ): Promise<void> {
   const sensor = new SimulatedClimateSensor()
-  const end = live.published.map(({ end }) => end as Instant).reduce(laterOf)
+  const end = live.published.map(({ end }) => end).reduce(laterOf)
   await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
   const { setup } = shop
   const agreedAt = live.arrive < now ? live.arrive : now

@@ -17,11 +17,11 @@ const bumper = (panel: string) => (panel.includes('bumper') || panel.includes('m
 function atWorkMinute(placed: PlacedOperation, minute: number): Instant {
   let left = minute
   for (const [from, to] of placed.segments) {
-    const length = minutesBetween(from as Instant, to as Instant)
-    if (left <= length) return plusMinutes(from as Instant, left)
+    const length = minutesBetween(from, to)
+    if (left <= length) return plusMinutes(from, left)
     left -= length
   }
-  return placed.end as Instant
+  return placed.end
 }
 
 export async function tickSections(
@@ -53,7 +53,7 @@ export async function tickSections(
     })
     const [all, whole] = [
       weights.reduce((a, b) => a + b, 0),
-      placed.segments.reduce((sum, [from, to]) => sum + minutesBetween(from as Instant, to as Instant), 0),
+      placed.segments.reduce((sum, [from, to]) => sum + minutesBetween(from, to), 0),
     ]
     let done = 0
     const rows = tasks.map(({ panel, sections }, at) => {

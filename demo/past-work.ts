@@ -194,8 +194,7 @@ export async function liveWork(
   )
   record.after.gloss = glossRound(judgement, seed + 1, (id) => better.get(id) ?? index.get(id)!)
   await saveSurvey(db, jobId, (await loadSurvey(db, jobId)).version, record, arrive)
-  const lastOf = (placed: readonly PlacedOperation[]) =>
-    placed.map(({ end }) => end as Instant).reduce(laterOf)
+  const lastOf = (placed: readonly PlacedOperation[]) => placed.map(({ end }) => end).reduce(laterOf)
   const endedAt = lastOf(lived)
   const promisedFor = collectionTime(shop.setup, plusMinutes(lastOf(planned), PROMISE_SLACK_MINUTES))
   await writeAgreement(db, {
@@ -302,7 +301,7 @@ export async function writeDone(
   )
   for (const { operation, placed } of done) {
     if (!operation.productId || (operation.kind !== 'layer' && operation.kind !== 'surface')) continue
-    const air = sensor.air(placed.place, placed.start as Instant)
+    const air = sensor.air(placed.place, placed.start)
     await db('layers').insert({
       job_id: job.id,
       operation_id: operation.id,

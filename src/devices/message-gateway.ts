@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import Database from 'better-sqlite3'
-import { type Instant, plusMinutes } from '@/core/time'
+import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 
 /** What carries messages to customers, as the app sees it. */
 
@@ -119,7 +119,7 @@ export class SimulatedGateway implements MessageGateway {
 }
 
 function fateOf({ id, key, address, taken_at }: Row): GatewayNews[] {
-  const after = (minutes: number) => plusMinutes(taken_at as Instant, minutes)
+  const after = (minutes: number) => plusMinutes(instantOrThrow(taken_at), minutes)
   if (chanceOf(address) < BOUNCE_SHARE)
     return [{ id, kind: 'bounced', words: 'No such address.', at: after(DELIVERED_AFTER_MINUTES) }]
   const delivered: GatewayNews = { id, kind: 'delivered', words: '', at: after(DELIVERED_AFTER_MINUTES) }

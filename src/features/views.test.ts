@@ -63,7 +63,7 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
     end: at(index * 400 + (operation === 'dry' ? 720 : 180)),
     people: operation === 'dry' ? [] : ['oran'],
     place: 'loft-1',
-    segments: [[at(index * 400), at(index * 400 + 180)]] as [string, string][],
+    segments: [[at(index * 400), at(index * 400 + 180)]] as [Instant, Instant][],
   })),
 })
 
@@ -97,7 +97,7 @@ describe('the drawn schedule', () => {
     const live = job({ one: { kind: 'started', at: at(-300), by: 'merle' } })
     const [first, second] = live.published
     const cut = { ...first!, start: at(-300), end: at(400), people: ['senan'] }
-    const segments: [string, string][] = [
+    const segments: [Instant, Instant][] = [
       [at(-300), at(0)],
       [at(200), at(400)],
     ]

@@ -1,4 +1,4 @@
-import { dayIn, daysBetween, type Instant, type LocalDay } from '@/core/time'
+import { dayIn, daysBetween, type Instant, instantOrThrow, type LocalDay } from '@/core/time'
 
 /** Moments in words, on the shop's clock. */
 
@@ -38,12 +38,16 @@ export function moment(zone: string, at: Instant, now: Instant): string {
 }
 
 export function dayText(day: LocalDay): string {
-  return longDay('UTC', `${day}T12:00:00.000Z` as Instant)
+  return longDay('UTC', instantOrThrow(`${day}T12:00:00.000Z`))
 }
 
 /** `12 Apr 2025`: a day that may lie years back. */
 export function yearDay(day: LocalDay): string {
-  return format('UTC', { day: 'numeric', month: 'short', year: 'numeric' }, `${day}T12:00:00.000Z` as Instant)
+  return format(
+    'UTC',
+    { day: 'numeric', month: 'short', year: 'numeric' },
+    instantOrThrow(`${day}T12:00:00.000Z`),
+  )
 }
 
 /** `45 min`, `3 h`, `3 h 20`, `2 days`. */
@@ -61,5 +65,5 @@ export function money(currency: string, cents: number): string {
 
 /** `Apr 2027`: for what is only known to the month. */
 export function monthYear(day: LocalDay): string {
-  return format('UTC', { month: 'short', year: 'numeric' }, `${day}T12:00:00.000Z` as Instant)
+  return format('UTC', { month: 'short', year: 'numeric' }, instantOrThrow(`${day}T12:00:00.000Z`))
 }

@@ -1,4 +1,4 @@
-import { type LocalDay, plusDays, plusMonths } from '../time'
+import { type LocalDay, localDayOrThrow, plusDays, plusMonths } from '../time'
 import type { Exposure, Use } from './exposure'
 import { VISIT_REASON, VISIT_WINDOW_DAYS, type VisitWindow } from './rhythm'
 
@@ -53,7 +53,7 @@ const later = (a: LocalDay, b: LocalDay) => (a >= b ? a : b)
 /** The first day of a month (1 to 12) that is not before `day`. */
 export function nextMonthStart(day: LocalDay, month: number): LocalDay {
   const year = Number(day.slice(0, 4))
-  const of = (y: number) => `${y}-${String(month).padStart(2, '0')}-01` as LocalDay
+  const of = (y: number) => localDayOrThrow(`${y}-${String(month).padStart(2, '0')}-01`)
   return of(year) >= day ? of(year) : of(year + 1)
 }
 

@@ -1,6 +1,6 @@
 import { openSpans } from '../schedule'
 import type { Setup, Shop } from '../shop'
-import { atLocal, dayIn, type LocalDay, mergedSpans, plusMonths, type Span } from '../time'
+import { atLocal, dayIn, localDayOrThrow, mergedSpans, plusMonths, type Span } from '../time'
 import {
   bayUseByMonth,
   clearingByProcess,
@@ -24,7 +24,7 @@ export function monthsOf({ from, to }: Span, zone: string): MonthSpan[] {
   const months: MonthSpan[] = []
   for (let start = from; start < to; ) {
     const month = dayIn(zone, start).slice(0, 7)
-    const next = atLocal(zone, plusMonths(`${month}-01` as LocalDay, 1), '00:00')
+    const next = atLocal(zone, plusMonths(localDayOrThrow(`${month}-01`), 1), '00:00')
     const end = next < to ? next : to
     months.push({ month, from: start, to: end })
     start = end

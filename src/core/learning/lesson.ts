@@ -155,8 +155,8 @@ function baysOf({ plan, progress, published }: LessonInput): Lesson['bays'] {
     })
     const placed = published.filter(({ operation }) => operations.includes(operation))
     if (done.length === 0 || placed.length === 0) return []
-    const first = (all: readonly string[]) => all.toSorted()[0] as Instant
-    const last = (all: readonly string[]) => all.toSorted().at(-1) as Instant
+    const first = (all: readonly Instant[]) => all.toSorted()[0]!
+    const last = (all: readonly Instant[]) => all.toSorted().at(-1)!
     return [
       {
         place: placed[0]!.place,

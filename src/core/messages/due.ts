@@ -1,4 +1,4 @@
-import { type LocalDay, plusDays } from '../time'
+import { type LocalDay, localDayOrThrow, plusDays } from '../time'
 import type { Occasion } from './occasion'
 
 /** What is known of a car when one asks whom to write to today. */
@@ -45,7 +45,7 @@ type Found = Omit<DueMessage, 'occasion' | 'vehicleId'>
 
 /** The day a season begins this year. */
 const opening = (today: LocalDay, { from }: Season) =>
-  `${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01` as LocalDay
+  localDayOrThrow(`${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01`)
 
 const RULES: readonly Rule[] = [
   {

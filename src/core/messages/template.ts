@@ -1,5 +1,6 @@
 import { ok, type Result, refused } from '../result'
 import type { LocalDay } from '../time'
+import { localDayOrThrow } from '../time'
 import type { Language, Occasion } from './occasion'
 
 /** What a message can speak of. Days are given as days and written as the language writes them. */
@@ -64,7 +65,7 @@ export function fillIn(
         error ??= { code: 'fact-missing', name }
         return ''
       }
-      return name === 'from' || name === 'until' ? dayWords(language, value as LocalDay) : value
+      return name === 'from' || name === 'until' ? dayWords(language, localDayOrThrow(value)) : value
     })
   const lines = template.text.split('\n').filter((line) => facts.page || !line.includes('{page}'))
   const done = { subject: filled(template.subject), text: filled(lines.join('\n')) }

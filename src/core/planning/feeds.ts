@@ -26,7 +26,7 @@ export function personEvents(
         text: vehicle,
         where: placeName(placed.place),
         busy: true,
-        when: { kind: 'instants', from: from as Instant, to: to as Instant },
+        when: { kind: 'instants', from: from, to: to },
       }))
     }),
   )
@@ -38,8 +38,8 @@ export function placeEvents(jobs: readonly FeedJob[], place: string): CalendarEv
     live.plan.stays.flatMap((stay): CalendarEvent[] => {
       const own = live.published.filter(({ operation }) => stay.operations.includes(operation))
       if (own.length === 0 || own[0]!.place !== place) return []
-      const from = own.map(({ start }) => start as Instant).reduce((a, b) => (a < b ? a : b))
-      const to = own.map(({ end }) => end as Instant).reduce((a, b) => (a > b ? a : b))
+      const from = own.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+      const to = own.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
       return [
         {
           uid: `${live.id}-${stay.id}`,

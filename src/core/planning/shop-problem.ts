@@ -93,7 +93,7 @@ class ProblemBuilder {
       job.plan.operations.map((operation) => [operation.id, this.entry(job, operation, keepPublished)]),
     )
     const all = [...entries.values()]
-    const starts = all.flatMap(({ pins }) => pins.map(({ start }) => start as Instant))
+    const starts = all.flatMap(({ pins }) => pins.map(({ start }) => start))
     const arrive = [onMinute(job.arrive), ...starts].reduce((a, b) => (a < b ? a : b))
     const byAir = this.linksByAir(job, arrive)
     const waits = byAir.length > 0
@@ -167,7 +167,7 @@ class ProblemBuilder {
         : undefined
     const operations = [fileOperation(operation)]
     return planned && planned.start >= this.origin
-      ? { operations, pins: [pin(operation.id, planned.start as Instant, { people: planned.people })] }
+      ? { operations, pins: [pin(operation.id, planned.start, { people: planned.people })] }
       : { operations, pins: [] }
   }
 
@@ -328,8 +328,8 @@ export function joinParts(schedule: Schedule): PlacedOperation[] {
 }
 
 /** Work that went on without a pause is one stretch, though the plan was cut at now. */
-function mergeTouching(segments: readonly [string, string][]): [string, string][] {
-  const merged: [string, string][] = []
+function mergeTouching(segments: readonly [Instant, Instant][]): [Instant, Instant][] {
+  const merged: [Instant, Instant][] = []
   for (const [from, to] of segments) {
     const last = merged.at(-1)
     if (last && last[1] === from) last[1] = to

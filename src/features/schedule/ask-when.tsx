@@ -162,7 +162,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
 
 /** A car that waits for its bay may as well wait at home. */
 function needNotBe({ operations }: Collection, { zone, now }: Pick<Props, 'zone' | 'now'>): string {
-  const first = operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b)) as Instant
+  const first = operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
   return `It need not be here before ${moment(zone, first, now)}.`
 }
 
@@ -220,8 +220,8 @@ function Course({ collection, zone, now, names }: { collection: Collection } & O
         const own = stay.operations.flatMap((id) => of(id) ?? [])
         const [first] = own
         if (!first) return null
-        const from = own.map(({ start }) => start).reduce((a, b) => (a < b ? a : b)) as Instant
-        const to = own.map(({ end }) => end).reduce((a, b) => (a > b ? a : b)) as Instant
+        const from = own.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+        const to = own.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
         return (
           <li key={stay.id}>
             {names[first.place] ?? first.place}: {moment(zone, from, now)} to {moment(zone, to, now)}

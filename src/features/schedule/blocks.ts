@@ -41,8 +41,8 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
   if (!placed) return undefined
   const progress = progressAt(live, operation, now)
   const done = progress.kind === 'done'
-  const start = done ? progress.from : progress.kind === 'started' ? progress.at : (placed.start as Instant)
-  const end = done ? progress.to : (placed.end as Instant)
+  const start = done ? progress.from : progress.kind === 'started' ? progress.at : placed.start
+  const end = done ? progress.to : placed.end
   const by = progress.kind === 'open' ? undefined : progress.by
   // Work that pauses overnight may be gone on with by somebody else.
   const goesOn = progress.kind === 'started' && placed.people.length > 0

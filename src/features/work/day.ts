@@ -24,7 +24,7 @@ export function dayCars({ jobs, now, shop }: Floor): DayCar[] {
       const placed = live.published.find((each) => each.operation === operation.id)
       if (!placed || operation.mode === 'unattended') return []
       const progress = progressAt(live, operation, now)
-      const start = progress.kind === 'open' ? (placed.start as Instant) : startOf(progress)
+      const start = progress.kind === 'open' ? placed.start : startOf(progress)
       const isToday =
         progress.kind === 'started' ||
         (progress.kind === 'open' && dayIn(timezone, start) <= today) ||
@@ -32,7 +32,7 @@ export function dayCars({ jobs, now, shop }: Floor): DayCar[] {
       if (!isToday) return []
       const people = progress.kind !== 'open' && progress.by ? [progress.by] : placed.people
       const { id, title, minutes } = operation
-      const end = progress.kind === 'done' ? progress.to : (placed.end as Instant)
+      const end = progress.kind === 'done' ? progress.to : placed.end
       return [{ operation: { id, title, minutes }, state: progress.kind, start, end, people }]
     })
     if (steps.length === 0) return []

@@ -1,6 +1,5 @@
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
-import type { Instant } from '@/core/time'
 import { plusMinutes } from '@/core/time'
 import { moment } from '@/ui/when'
 import type { Card } from './use-card'
@@ -10,10 +9,7 @@ export function HoldPanel({ card, operation }: { card: Card; operation: PlannedO
   const { view, state, now } = card
   const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
-  const until =
-    progress.kind === 'started'
-      ? plusMinutes(progress.at, operation.minutes)
-      : (planned?.end as Instant | undefined)
+  const until = progress.kind === 'started' ? plusMinutes(progress.at, operation.minutes) : planned?.end
   return (
     <section className="rounded-md border-2 border-copper bg-sheet p-6" aria-label={operation.title}>
       <p className="eyebrow text-copper">{progress.kind === 'done' ? 'Over' : 'Waiting'}</p>

@@ -95,7 +95,7 @@ function StepLine({
               : progress.kind === 'started'
                 ? `since ${at(progress.at)}${progress.by ? `, ${nameOf(progress.by)}` : ''}${rests ? ', rests' : ''}`
                 : planned
-                  ? `${at(planned.start as Instant)}, ${duration(operation.minutes)}${planned.people.length > 0 ? `, ${planned.people.map(nameOf).join(', ')}` : ''}`
+                  ? `${at(planned.start)}, ${duration(operation.minutes)}${planned.people.length > 0 ? `, ${planned.people.map(nameOf).join(', ')}` : ''}`
                   : duration(operation.minutes)}
           </p>
           {window && progress.kind === 'open' && (

@@ -45,7 +45,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const sheet = view.sheets[operation.id]
   const window = openedWindow(live, operation, now)
   const work = workOn(state, operation.id)
-  const at = (instant: string) => moment(view.zone, instant as Instant, now)
+  const at = (instant: Instant) => moment(view.zone, instant, now)
   const rests = pausedNow(work)
   return (
     <section className="sheet p-5" aria-label={operation.title}>

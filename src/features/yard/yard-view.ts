@@ -73,7 +73,7 @@ function nextOf(live: LiveJob, operation: PlannedOperation, now: Instant): Waits
     kind: 'next',
     operation,
     by: placed?.people ?? [],
-    ...(placed ? { from: placed.start as Instant } : {}),
+    ...(placed ? { from: placed.start } : {}),
     overdue: placed !== undefined && placed.start < now,
     ...(window ? { window } : {}),
   }
@@ -96,7 +96,7 @@ export function waitsFor(entry: FloorJob, now: Instant): WaitsFor {
     }
     case 'working': {
       const placed = placedOf(live!, stage.operation.id)
-      const until = (placed?.end as Instant) ?? plusMinutes(stage.since, stage.operation.minutes)
+      const until = placed?.end ?? plusMinutes(stage.since, stage.operation.minutes)
       const progress = live!.progress[stage.operation.id]
       const by = progress?.kind === 'started' && progress.by ? [progress.by] : (placed?.people ?? [])
       return { kind: 'work', operation: stage.operation, by, until, overdue: until < now }
@@ -196,7 +196,7 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
     if (!open || !placed || placed.start < now) return []
     return [
       {
-        at: placed.start as Instant,
+        at: placed.start,
         kind: 'begin',
         jobId: job.id,
         room: roomFor(stage, job.kind),

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Cause, Feel, KeptLook, VisitWish, Water } from '@/core/aftercare'
-import { type Instant, localDayOrThrow } from '@/core/time'
+import { type Instant, instantOrThrow, localDayOrThrow } from '@/core/time'
 
 type LookRow = {
   job_id: string
@@ -25,7 +25,7 @@ const toLook = (row: LookRow): KeptLook => ({
   ...(row.cause === null ? {} : { cause: row.cause }),
   note: row.note,
   by: row.by_person,
-  at: row.at as Instant,
+  at: instantOrThrow(row.at),
 })
 
 export async function loadLooks(db: Knex, jobId: string): Promise<KeptLook[]> {

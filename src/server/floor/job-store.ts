@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { budgetCents, type Intake } from '@/core/intake/intake'
 import { JOB_KINDS, type Job, type JobKind } from '@/core/job'
 import type { Removal } from '@/core/survey'
-import { type Instant, type LocalDay, localDayOrThrow } from '@/core/time'
+import { type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
 import { PURPOSES, type Vehicle } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
 import { appendRemovals } from '../vehicles/ledger-store'
@@ -55,9 +55,9 @@ function toJob(row: JobRow): Job {
     keys: row.keys,
     belongings: row.belongings,
     warnings: row.warnings,
-    arriveAt: row.arrive_at as Instant,
+    arriveAt: instantOrThrow(row.arrive_at),
     ...(row.wanted_by ? { wantedBy: localDayOrThrow(row.wanted_by) } : {}),
-    ...(row.handed_over_at ? { handedOverAt: row.handed_over_at as Instant } : {}),
+    ...(row.handed_over_at ? { handedOverAt: instantOrThrow(row.handed_over_at) } : {}),
   }
 }
 

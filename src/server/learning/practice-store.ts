@@ -3,6 +3,7 @@ import { z } from 'zod'
 import type { Grade } from '@/core/practice'
 import { PRACTICE_FINDINGS, PRACTICE_KINDS } from '@/core/practice'
 import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 export const gradeSchema: z.ZodType<Grade> = z.object({
   finding: z.enum(PRACTICE_FINDINGS, 'Say what the film tells.'),
@@ -31,7 +32,7 @@ export async function gradesOf(db: Knex, seed: number): Promise<KeptGrade[]> {
       seed: row.seed,
       person: row.person,
       grade: gradeSchema.parse(JSON.parse(row.grade)),
-      gradedAt: row.graded_at as Instant,
+      gradedAt: instantOrThrow(row.graded_at),
     }),
   )
   return kept.filter(({ person }, at) => kept.findIndex((each) => each.person === person) === at)

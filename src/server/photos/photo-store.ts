@@ -4,6 +4,7 @@ import type { Mark, Photo } from '@/core/photo'
 import { marksSchema } from '@/core/photo'
 import type { Phase } from '@/core/survey'
 import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 /** What is drawn on a photograph, in shares 0–1 of its width and height. */
 
@@ -32,7 +33,7 @@ function toPhoto(row: PhotoRow): Photo {
     height: row.height,
     marks: marksSchema.parse(JSON.parse(row.marks)),
     ...(row.same_place_as ? { samePlaceAs: row.same_place_as } : {}),
-    takenAt: row.taken_at as Instant,
+    takenAt: instantOrThrow(row.taken_at),
     version: row.version,
   }
 }

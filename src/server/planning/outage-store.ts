@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Outage } from '@/core/planning'
-import type { Instant } from '@/core/time'
+import { type Instant, instantOrThrow } from '@/core/time'
 
 /** Who is away, what is out of use, and when the air is too damp to coat. What has ended stays in the table: it says why a plan was as it was. */
 
@@ -11,8 +11,8 @@ export const outageSchema = z.object({
     z.object({ kind: z.enum(['person', 'place']), id: z.string() }),
     z.object({ kind: z.literal('air') }),
   ]),
-  from: z.string().transform((at) => at as Instant),
-  until: z.string().transform((at) => at as Instant),
+  from: z.string().transform((at): Instant => instantOrThrow(at)),
+  until: z.string().transform((at): Instant => instantOrThrow(at)),
 })
 
 /** Outages that are not over at `now`, the one that began first first. */

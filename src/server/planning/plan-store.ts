@@ -2,11 +2,13 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
+import { type Instant, instantOrThrow } from '@/core/time'
 
 /** The plan as it was last published, and the log of plannings. */
 
 const peopleSchema = z.array(z.string())
-const segmentsSchema = z.array(z.tuple([z.string(), z.string()]))
+const moment = z.string().transform((at): Instant => instantOrThrow(at))
+const segmentsSchema = z.array(z.tuple([moment, moment]))
 
 type PublishedRow = {
   job_id: string
@@ -21,8 +23,8 @@ type PublishedRow = {
 const toPlaced = (row: PublishedRow): PlacedOperation => ({
   job: row.job_id,
   operation: row.operation_id,
-  start: row.start_at,
-  end: row.end_at,
+  start: instantOrThrow(row.start_at),
+  end: instantOrThrow(row.end_at),
   people: peopleSchema.parse(JSON.parse(row.people)),
   place: row.place_id,
   segments: segmentsSchema.parse(JSON.parse(row.segments)),
@@ -96,7 +98,7 @@ export async function lastPlanning(db: Knex): Promise<Planning | undefined> {
   const row = await db('plannings').orderBy('id', 'desc').first()
   if (!row) return undefined
   return {
-    computedAt: row.computed_at,
+    computedAt: instantOrThrow(row.computed_at),
     status: row.status,
     cause: row.cause,
     reasons: JSON.parse(row.reasons),

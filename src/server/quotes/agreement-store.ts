@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
-import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 /** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
 export const readPlan = (json: string): JobPlan => planSchema.parse(JSON.parse(json))
@@ -14,8 +14,8 @@ function toAgreement(row: Record<string, string> & { total_cents: number }): Agr
     plan: readPlan(row.plan!),
     summary: readSummary(row.summary!),
     totalCents: row.total_cents,
-    promisedFor: row.promised_for as Instant,
-    agreedAt: row.agreed_at as Instant,
+    promisedFor: instantOrThrow(row.promised_for!),
+    agreedAt: instantOrThrow(row.agreed_at!),
   }
 }
 

@@ -22,7 +22,7 @@ import {
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
-import { type Instant, laterOf } from '@/core/time'
+import { laterOf } from '@/core/time'
 import { placesOf } from '@/core/vehicle'
 import { contaminationScore } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
@@ -93,7 +93,7 @@ export function whenForPlan(
       kind: 'impossible',
       reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, plan)),
     }
-  const end = placed.map((operation) => operation.end as Instant).reduce(laterOf)
+  const end = placed.map((operation) => operation.end).reduce(laterOf)
   return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
 }
 

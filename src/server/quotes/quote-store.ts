@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { choicesSchema, type Quote, type QuoteDecision } from '@/core/offer'
-import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 import { readPlan, readSummary } from './agreement-store'
 
 type Row = Record<string, string | null> & { version: number; total_cents: number }
@@ -16,14 +16,14 @@ function toQuote(row: Row): Quote {
     choices: choicesSchema.parse(JSON.parse(row.choices!)),
     totalCents: row.total_cents,
     note: row.note!,
-    ...(row.could_collect_at ? { couldCollectAt: row.could_collect_at as Instant } : {}),
-    writtenAt: row.written_at as Instant,
-    validUntil: row.valid_until as Instant,
+    ...(row.could_collect_at ? { couldCollectAt: instantOrThrow(row.could_collect_at!) } : {}),
+    writtenAt: instantOrThrow(row.written_at!),
+    validUntil: instantOrThrow(row.valid_until!),
     ...(row.said
       ? {
           decision: {
             said: row.said as QuoteDecision['said'],
-            at: row.said_at as Instant,
+            at: instantOrThrow(row.said_at!),
             words: row.said_words ?? '',
           },
         }

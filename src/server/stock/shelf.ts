@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { progressAt } from '@/core/job'
 import type { Floor } from '@/core/planning'
 import { bottleState, type CoatToCome, goodUntil, needsOf, type Shelf } from '@/core/stock'
-import { dayIn, type Instant, type LocalDay, plusDays } from '@/core/time'
+import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 
 /** The shelf against what is to be laid. */
@@ -20,15 +20,13 @@ export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatTo
       const placed = live.published.find((each) => each.operation === operation.id)
       const isCoat = kind === 'layer' || kind === 'surface'
       if (!productId || !isCoat || !placed || progressAt(live, operation, now).kind === 'done') return []
-      if (dayIn(zone, placed.start as Instant) > until) return []
+      if (dayIn(zone, placed.start) > until) return []
       const product = shop.catalogue.find(({ id }) => id === productId)
       const told = agreement.summary.coats.find((coat) =>
         kind === 'layer' ? coat.surface === 'paint' && coat.layer === layer : coat.surface === surface,
       )
       if (!product || !told) return []
-      return [
-        { productId, ml: Math.ceil(told.ml), at: placed.start as Instant, plate: job.vehicle.plate, title },
-      ]
+      return [{ productId, ml: Math.ceil(told.ml), at: placed.start, plate: job.vehicle.plate, title }]
     })
   })
 }

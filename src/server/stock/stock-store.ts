@@ -3,6 +3,7 @@ import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
 import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import type { Instant, LocalDay } from '@/core/time'
+import { localDayOrThrow } from '@/core/time'
 
 /** The shelf: bottles with what was poured from them, and sets of pads and towels. */
 
@@ -26,9 +27,9 @@ function toBottle(row: BottleRow): ShelfBottle {
     lot: row.lot,
     fullMl: row.full_ml_x10 / 10,
     leftMl: Math.max(0, row.full_ml_x10 - (row.poured_x10 ?? 0)) / 10,
-    arrivedOn: row.arrived_on as LocalDay,
-    ...(row.opened_on ? { openedOn: row.opened_on as LocalDay } : {}),
-    ...(row.gone_on ? { goneOn: row.gone_on as LocalDay } : {}),
+    arrivedOn: localDayOrThrow(row.arrived_on),
+    ...(row.opened_on ? { openedOn: localDayOrThrow(row.opened_on) } : {}),
+    ...(row.gone_on ? { goneOn: localDayOrThrow(row.gone_on) } : {}),
   }
 }
 

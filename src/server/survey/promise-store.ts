@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import { ok, type Result, refused } from '@/core/result'
 import { PROMISE_RULES, type SignedPromises, signatureSchema } from '@/core/survey'
-import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 const linesSchema = z.array(
   z.object({ rule: z.enum(PROMISE_RULES), where: z.array(z.string()), text: z.string() }),
@@ -15,7 +15,7 @@ export async function listPromises(db: Knex, jobId: string): Promise<SignedPromi
     lines: linesSchema.parse(JSON.parse(row.lines)),
     signedBy: row.signed_by,
     signature: signatureSchema.parse(JSON.parse(row.signature)),
-    signedAt: row.signed_at as Instant,
+    signedAt: instantOrThrow(row.signed_at),
   }))
 }
 

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Attempt, attemptSchema, type KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 /** What was tried at the test spots of a job. A slip is withdrawn, not deleted. */
 
@@ -9,7 +10,7 @@ function toAttempt(row: Record<string, string | null>): KeptAttempt {
   return {
     ...attemptSchema.parse(JSON.parse(row.attempt!)),
     id: row.id!,
-    madeAt: row.made_at as Instant,
+    madeAt: instantOrThrow(row.made_at!),
     ...(row.hash ? { photoHash: row.hash } : {}),
   }
 }

@@ -3,7 +3,7 @@ import type { Coat, KeptLook } from '@/core/aftercare'
 import { type HistoryStay, readHistory, type VehicleHistory } from '@/core/history'
 import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
-import { type Instant, instantOrThrow } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 
 /** What other shops have written of a vehicle: shown as they wrote it, and reckoned with like our own. */
 
@@ -76,7 +76,7 @@ const looksOf = ({ key, shop, stay }: Elsewhere) =>
     ...look,
     unit: part,
     by: shop,
-    at: `${stay.day}T12:00:00.000Z` as Instant,
+    at: instantOrThrow(`${stay.day}T12:00:00.000Z`),
     jobId: key,
   }))
 

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { Job, Stay, TimelineEntry } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { judgeRecord } from '@/core/survey'
-import { dayIn, type Instant } from '@/core/time'
+import { dayIn, instantOrThrow } from '@/core/time'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
 import { visitsOf } from '../floor/job-store'
@@ -68,7 +68,7 @@ export async function loadTimeline(db: Knex, shop: Shop, vehicleId: string): Pro
     .map(
       (entry): TimelineEntry => ({
         kind: 'told',
-        at: `${entry.day}T12:00:00.000Z` as Instant,
+        at: instantOrThrow(`${entry.day}T12:00:00.000Z`),
         day: entry.day,
         entry,
       }),

@@ -3,6 +3,7 @@ import type { BayClimate } from '@/core/climate'
 import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
+import { instantOrThrow } from '@/core/time'
 import { pourBack } from '../stock/stock-store'
 
 /** Progress by job and operation; what is not there is open. */
@@ -20,8 +21,13 @@ type ProgressRow = {
 
 function toProgress(row: ProgressRow): Progress {
   return row.ended_at
-    ? { kind: 'done', from: row.started_at as Instant, to: row.ended_at as Instant, by: row.by_person }
-    : { kind: 'started', at: row.started_at as Instant, by: row.by_person }
+    ? {
+        kind: 'done',
+        from: instantOrThrow(row.started_at),
+        to: instantOrThrow(row.ended_at),
+        by: row.by_person,
+      }
+    : { kind: 'started', at: instantOrThrow(row.started_at), by: row.by_person }
 }
 
 /** Progress of these jobs; of all that ever were where none are named. */

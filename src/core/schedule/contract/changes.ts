@@ -20,7 +20,7 @@ const same = (a: PlacedOperation, b: PlacedOperation) =>
 
 const endOf = (operations: readonly PlacedOperation[]): Instant | undefined =>
   operations
-    .map(({ end }) => end as Instant)
+    .map(({ end }) => end)
     .reduce<Instant | undefined>(
       (latest, end) => (latest === undefined || end > latest ? end : latest),
       undefined,

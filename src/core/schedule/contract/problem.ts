@@ -1,14 +1,18 @@
 import { z } from 'zod'
-import { instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
+import { type Instant, instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
 
 /** The problem file `fern-yard/schedule-problem@1`: what is to be placed on the shop's calendar. */
 
 export const PROBLEM_FORMAT = 'fern-yard/schedule-problem@1'
 
-const wholeMinute = z.string().refine((text) => {
+const wholeMinute = z.string().transform((text, context): Instant => {
   const read = instant(text)
-  return read.ok && Date.parse(read.value) % 60_000 === 0
-}, 'must be an ISO 8601 instant on a whole minute with an offset, such as 2027-01-11T08:00:00+00:00')
+  if (read.ok && Date.parse(read.value) % 60_000 === 0) return read.value
+  const message =
+    'must be an ISO 8601 instant on a whole minute with an offset, such as 2027-01-11T08:00:00+00:00'
+  context.addIssue({ code: 'custom', message })
+  return z.NEVER
+})
 
 const clock = z
   .string()

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { type Instant, instant } from '../../time'
 
 /** The schedule file `fern-yard/schedule@1`: when, where and by whom everything is done, and what it costs. */
 
@@ -11,14 +12,21 @@ const termsSchema = z.object({
   makespan: z.number(),
 })
 
+const moment = z.string().transform((text, context): Instant => {
+  const read = instant(text)
+  if (read.ok) return read.value
+  context.addIssue({ code: 'custom', message: 'must be an ISO 8601 instant with an offset' })
+  return z.NEVER
+})
+
 export const placedOperationSchema = z.object({
   job: z.string(),
   operation: z.string(),
-  start: z.string(),
-  end: z.string(),
+  start: moment,
+  end: moment,
   people: z.array(z.string()),
   place: z.string(),
-  segments: z.array(z.tuple([z.string(), z.string()])),
+  segments: z.array(z.tuple([moment, moment])),
 })
 
 export const scheduleSchema = z.object({

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { type Instant, plusMinutes } from '../../time'
 import { checkSchedule, type Problem, problemSchema, type Schedule, scheduleSchema, solve } from '..'
 import { coatingJob, shopProblem, week } from '../solver/problems.fixture'
 
@@ -41,7 +42,7 @@ describe('a layer window of 3 to 12 h across a night', () => {
 describe('the checker catches', () => {
   const problem = shopProblem([coatingJob('A', 2), coatingJob('B', 1)])
   const good = solved(problem)
-  const shift = (text: string, minutes: number) => new Date(Date.parse(text) + minutes * 60_000).toISOString()
+  const shift = (at: Instant, minutes: number) => plusMinutes(at, minutes)
   const mutate = (
     job: string,
     operation: string,

@@ -286,7 +286,7 @@ export class MoveDesk {
     const jobs = new Set(operations.map(({ job }) => job))
     const before = this.placed.filter(({ job }) => jobs.has(job))
     const due = Object.fromEntries(
-      this.problem.jobs.flatMap(({ id, due: promised }) => (promised ? [[id, promised as Instant]] : [])),
+      this.problem.jobs.flatMap(({ id, due: promised }) => (promised ? [[id, promised]] : [])),
     )
     const changes = planChanges(before, operations, due)
     const differ = (term: 'tardiness' | 'hold') =>

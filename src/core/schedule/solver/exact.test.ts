@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { type Instant, instantOf } from '../../time'
 import {
   checkSchedule,
   type Problem,
@@ -16,7 +17,7 @@ import {
 
 const HOUR = 60
 const ORIGIN = Date.parse('2027-01-11T08:00:00Z')
-const at = (minute: number) => new Date(ORIGIN + minute * 60_000).toISOString()
+const at = (minute: number): Instant => instantOf(new Date(ORIGIN + minute * 60_000))
 
 function tinyProblem(seed: number): Problem {
   const random = seededRandom(seed)
@@ -86,7 +87,7 @@ function exactCost(problem: Problem): number | undefined {
           end: to,
           people: [id],
           place: 'loft',
-          segments: [[from, to] as [string, string]],
+          segments: [[from, to] as [Instant, Instant]],
         }
         place(index + 1, [...laid, next])
       }

@@ -1,5 +1,4 @@
 import type { PlacedOperation } from '@/core/schedule'
-import type { Instant } from '@/core/time'
 import { clock } from '@/ui/when'
 import type { BoardView } from '../board-view'
 import { leafPath } from '../operation-shape'
@@ -87,7 +86,7 @@ function GhostPlan({
           if (!row) return []
           const y = row.kind === 'place' ? row.y + row.height / 2 + 6 : row.y + 26
           return segments.map(([from, to]) => {
-            const [x, end] = [xOf(timeline, from as Instant), xOf(timeline, to as Instant)]
+            const [x, end] = [xOf(timeline, from), xOf(timeline, to)]
             return (
               <path
                 key={`${id}-${operation}-${where}-${from}`}
@@ -102,11 +101,11 @@ function GhostPlan({
       )}
       {first && rowOf(first.place) && (
         <text
-          x={xOf(timeline, first.start as Instant) + 2}
+          x={xOf(timeline, first.start) + 2}
           y={rowOf(first.place)!.y + 5}
           className="fill-fern text-[12px] font-semibold"
         >
-          {clock(timeline.zone, first.start as Instant)}
+          {clock(timeline.zone, first.start)}
         </text>
       )}
     </g>
