@@ -170,7 +170,7 @@ test('times that cannot be are refused at their field, and stay to be corrected'
   await page.getByLabel('Really began').fill('2027-01-01T10:00')
   await page.getByLabel('Really ended').fill('2027-01-01T11:00')
   await page.getByRole('button', { name: 'Record it' }).click()
-  await expect(page.getByText('That is before the step before it had ended.')).toBeVisible()
+  await expect(page.getByText(/ended only .* Correct the start\./)).toBeVisible()
 })
 
 test('a server that stops loses nothing: the reading waits on the screen and is sent with the next', async ({
@@ -182,7 +182,7 @@ test('a server that stops loses nothing: the reading waits on the screen and is 
   await shop.close()
   await reading.fill('133')
   await reading.press('Enter')
-  await expect(page.getByText('The server does not answer. What you typed stays here')).toBeVisible()
+  await expect(page.getByText('The shop does not answer. What you typed is still here')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Set reading 133 µm aside' })).toBeVisible()
   await shop.open(NOW)
   await reading.fill('134')

@@ -172,7 +172,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.getByLabel('Lot on the bottle').fill('CB-7')
     await page.getByLabel('Humidity, %').fill('140')
     await page.getByRole('button', { name: 'Record it' }).click()
-    await expect(page.getByText('The humidity must lie between 1 and 100.')).toBeVisible()
+    await expect(page.getByText('Type the humidity in %, such as 52.')).toBeVisible()
     await expect(page.getByLabel('Lot on the bottle')).toHaveValue('CB-7')
     await page.getByLabel('Humidity, %').fill('52')
     await logStep(page, 'layer-1', '2027-01-14T16:00', '2027-01-14T19:40')

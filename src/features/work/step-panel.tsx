@@ -2,7 +2,7 @@
 
 import clsx from 'clsx'
 import Link from 'next/link'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import {
   CHECKLISTS,
   type CheckItem,
@@ -29,7 +29,7 @@ import { CoatPanels } from './coat-panels'
 import { later } from './later'
 import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
-import type { Card } from './use-card'
+import { type Card, sinceLastAct } from './use-card'
 import { WashLines } from './wash-lines'
 
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
@@ -193,9 +193,9 @@ function Actions({
           <Button
             className={large}
             look={against.length > 0 ? 'outline' : 'solid'}
+            // The second of two quick taps on “Done” must not begin what comes next.
+            disabled={!ready}
             onClick={() => {
-              // The second of two quick taps on “Done” must not begin what comes next.
-              if (!ready.current) return
               if (against.length > 0) setAsking('begin')
               else card.add(me, { kind: 'begin', operation: id })
             }}
@@ -235,7 +235,6 @@ function Actions({
           className={large}
           aria-expanded={coat ? asking === 'coat' : undefined}
           onClick={() => {
-            if (!ready.current) return
             if (asking === 'coat') setAsking(undefined)
             else if (left.length > 0 && asking !== 'done') setAsking('done')
             else finish()
@@ -285,17 +284,16 @@ function Actions({
   )
 }
 
-/** So long after a step has come up its buttons do nothing: a second tap was meant for the one before, ms. */
+/** So long after an act the buttons of the step that comes up do nothing: a second tap was meant for the one before, ms. */
 const SETTLE_MS = 600
 
-function useReady() {
-  const ready = useRef(false)
+function useReady(): boolean {
+  const [ready, setReady] = useState(() => sinceLastAct() > SETTLE_MS)
   useEffect(() => {
-    const timer = setTimeout(() => {
-      ready.current = true
-    }, SETTLE_MS)
+    if (ready) return undefined
+    const timer = setTimeout(() => setReady(true), SETTLE_MS)
     return () => clearTimeout(timer)
-  }, [])
+  }, [ready])
   return ready
 }
 

@@ -22,6 +22,11 @@ import { useQueue } from '../queue/this-device'
 const LOOK_AGAIN_MS = 5_000
 const TICK_MS = 1_000
 
+let lastActAt = Number.NEGATIVE_INFINITY
+
+/** How long ago something was last noted on this page, ms. */
+export const sinceLastAct = () => performance.now() - lastActAt
+
 export type Card = {
   view: CardView
   state: CardState
@@ -66,6 +71,7 @@ export function useCard(fromShop: CardView): Card {
       // A double tap: what stands there already is not said again.
       setAgainst(conflict && !isRepeated(conflict.code) ? conflict : undefined)
       if (conflict) return
+      lastActAt = performance.now()
       void queue?.add({ id: freshKey(), kind: 'act', job: view.job.id, by, act })
     },
     [queue, net, view],

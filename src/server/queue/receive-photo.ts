@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
+import { refused } from '@/core/result'
 import { type Instant, instantOf } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
-import { photoErrorText, storePhoto } from '../photos/photo-files'
+import { MOST_BYTES, type PhotoError, photoErrorText, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
 import { nextNumber, setNext, type Taken } from './receive'
 import { findRefused, keepRefused } from './refused-store'
@@ -20,14 +21,22 @@ export const photoQuery = photoInput.extend({
 type PhotoQuery = z.infer<typeof photoQuery>
 
 /** Takes a photograph from a tablet, once, and in its place among what else it has to tell. */
-export async function receivePhoto(db: Knex, sent: PhotoQuery, bytes: Buffer, now: Instant): Promise<Taken> {
+/** `bytes` is undefined where the picture was larger than any may be. */
+export async function receivePhoto(
+  db: Knex,
+  sent: PhotoQuery,
+  bytes: Buffer | undefined,
+  now: Instant,
+): Promise<Taken> {
   const { device, id, number, ago, name, ...photo } = sent
   const expected = await nextNumber(db, device)
   if (number > expected) return { next: expected, outcomes: [] }
   const told = await alreadyTold(db, sent)
   if (told) return { next: expected, outcomes: [told] }
   const at = instantOf(new Date(Date.parse(now) - ago))
-  const stored = await storePhoto(bytes)
+  const stored = bytes
+    ? await storePhoto(bytes)
+    : refused<PhotoError>({ code: 'photo-too-large', mostBytes: MOST_BYTES })
   return db.transaction(async (trx) => {
     const refusal = async (message: string): Promise<QueueOutcome> => {
       const why: Why = { kind: 'words', message }

@@ -9,8 +9,8 @@ import { photoQuery, receivePhoto } from '@/server/queue/receive-photo'
 export async function POST(request: Request) {
   const query = photoQuery.safeParse(Object.fromEntries(new URL(request.url).searchParams))
   if (!query.success) return Response.json({ message: query.error.issues[0]!.message }, { status: 400 })
-  // A picture that is too large is no picture: it is refused as such, in its turn, so that nothing waits behind it.
-  const bytes = (await bodyOf(request, MOST_BYTES)) ?? Buffer.alloc(0)
+  // A picture that is too large is refused in its turn, so that nothing waits behind it.
+  const bytes = await bodyOf(request, MOST_BYTES)
   const taken = await receivePhoto(await writer(), query.data, bytes, now())
   revalidatePath('/', 'layout')
   return Response.json({ ...taken, now: now() }, { headers: { 'cache-control': 'no-store' } })
