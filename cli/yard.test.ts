@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { coatingJob, shopProblem } from '@/core/schedule/solver/problems.fixture'
+import { runYard } from './run'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
 let folder: string
@@ -18,16 +19,22 @@ const file = (name: string, content: string) => {
   return place
 }
 function yard(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(
-    path.join(ROOT, 'node_modules/.bin/tsx'),
-    ['cli/yard.ts', ...args],
-    {
-      cwd: ROOT,
-      encoding: 'utf8',
-    },
-  )
+  const { status, stdout, stderr } = runYard(args)
   return { status, stderr, json: stdout === '' ? undefined : JSON.parse(stdout) }
 }
+
+test('from a shell it prints JSON, complains on the other stream, and leaves with its code', () => {
+  const shell = (...args: string[]) =>
+    spawnSync(path.join(ROOT, 'node_modules/.bin/tsx'), ['cli/yard.ts', ...args], {
+      cwd: ROOT,
+      encoding: 'utf8',
+    })
+  const good = shell('vin', '1M8GDM9AXKP042788')
+  expect([good.status, JSON.parse(good.stdout).valid, good.stderr]).toEqual([0, true, ''])
+  const bad = shell('paint')
+  expect([bad.status, bad.stdout]).toEqual([2, ''])
+  expect(bad.stderr).toContain('there is no command')
+})
 
 describe('schedule', () => {
   test('solves a layer window across a night, and --check agrees', () => {

@@ -20,11 +20,14 @@ export const schedule: Command = {
     const problem = readJson(positionals[0]!, problemSchema)
     if (values.check !== undefined) {
       const broken = checkSchedule(problem, readJson(values.check, scheduleSchema))
-      for (const { job, operation, rule, message } of broken)
-        console.error(
-          `yard: ${[job, operation].filter(Boolean).join(' / ') || 'schedule'}: ${rule}: ${message}`,
-        )
-      return { json: { valid: broken.length === 0, broken }, exitCode: broken.length === 0 ? 0 : EXIT_BROKEN }
+      const stderr = broken
+        .map(({ job, operation, rule, message }) => {
+          const where = [job, operation].filter(Boolean).join(' / ') || 'schedule'
+          return `yard: ${where}: ${rule}: ${message}\n`
+        })
+        .join('')
+      const exitCode = broken.length === 0 ? 0 : EXIT_BROKEN
+      return { json: { valid: broken.length === 0, broken }, exitCode, stderr }
     }
     const seconds = numberOption(values, 'seconds', DEFAULT_SECONDS)
     const seed = numberOption(values, 'seed', 1)

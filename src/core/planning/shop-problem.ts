@@ -9,7 +9,7 @@ import {
   problemSchema,
   type Schedule,
 } from '../schedule'
-import { epochMinutes, fromEpochMinutes, type Instant, minutesBetween, plusMinutes } from '../time'
+import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
 import { AIR, AIR_PLACE, type DampAir, isCoat, linksByAir } from './damp-air'
 
 /** A bay in which no car may stand for a while. */
@@ -22,6 +22,9 @@ export type ShopCalendar = Pick<
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
+
+/** So far back a calendar still looks, minutes: longer than any car has stood here (mem). */
+const PAST_MINUTES = 60 * 1440
 
 const REST = ':rest'
 const MIN_REST_MINUTES = 5
@@ -149,16 +152,15 @@ class ProblemBuilder {
       ...more,
     })
     if (progress.kind === 'done') {
-      const minutes = epochMinutes(progress.to) - epochMinutes(progress.from)
-      return { operations: [unattended(operation.id, minutes)], pins: [pin(operation.id, progress.from)] }
+      const from = this.notTooOld(progress.from)
+      const minutes = Math.max(0, epochMinutes(progress.to) - epochMinutes(from))
+      return { operations: [unattended(operation.id, minutes)], pins: [pin(operation.id, from)] }
     }
     if (progress.kind === 'started') {
+      const at = this.notTooOld(progress.at)
       if (operation.mode === 'unattended')
-        return {
-          operations: [unattended(operation.id, operation.minutes)],
-          pins: [pin(operation.id, progress.at)],
-        }
-      return this.begun(operation, progress, pin)
+        return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, at)] }
+      return this.begun(operation, { ...progress, at }, pin)
     }
     const isPinned = !this.options.letPinsGo && job.pinned?.includes(operation.id)
     const planned =
@@ -169,6 +171,11 @@ class ProblemBuilder {
     return planned && planned.start >= this.origin
       ? { operations, pins: [pin(operation.id, planned.start, { people: planned.people })] }
       : { operations, pins: [] }
+  }
+
+  /** A past that is further back than any stay is of no account to a calendar, and would only make it long. */
+  private notTooOld(at: Instant): Instant {
+    return laterOf(at, plusMinutes(this.origin, -PAST_MINUTES))
   }
 
   /** Work under way: what has been done is past, what is left goes on at once with the same person. */

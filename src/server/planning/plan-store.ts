@@ -3,6 +3,7 @@ import { z } from 'zod'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { readable } from '../db/readable'
 
 /** The plan as it was last published, and the log of plannings. */
 
@@ -42,8 +43,9 @@ export async function loadPublished(
 ): Promise<Map<string, PlacedOperation[]>> {
   const byJob = new Map<string, PlacedOperation[]>()
   const rows = jobIds ? db('published').whereIn('job_id', jobIds) : db('published')
-  for (const row of await rows.orderBy('start_at')) {
-    const placed = toPlaced(row)
+  const found = await rows.orderBy('start_at')
+  const what = (row: PublishedRow) => ({ published: row.job_id, operation: row.operation_id })
+  for (const placed of readable(found, toPlaced, what)) {
     byJob.set(placed.job, [...(byJob.get(placed.job) ?? []), placed])
   }
   return byJob

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
+import { readable } from '../db/readable'
 
 /** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
 export const readPlan = (json: string): JobPlan => planSchema.parse(JSON.parse(json))
@@ -21,7 +22,8 @@ function toAgreement(row: Record<string, string> & { total_cents: number }): Agr
 
 export async function agreementsOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, Agreement>> {
   const rows = await db('agreements').whereIn('job_id', jobIds)
-  return new Map(rows.map(toAgreement).map((agreement) => [agreement.jobId, agreement]))
+  const agreements = readable(rows, toAgreement, (row) => ({ agreement: row.job_id }))
+  return new Map(agreements.map((agreement) => [agreement.jobId, agreement]))
 }
 
 export async function findAgreement(db: Knex, jobId: string): Promise<Agreement | undefined> {

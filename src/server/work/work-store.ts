@@ -4,6 +4,7 @@ import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { instantOrThrow } from '@/core/time'
+import { readable } from '../db/readable'
 import { pourBack } from '../stock/stock-store'
 
 /** Progress by job and operation; what is not there is open. */
@@ -34,10 +35,12 @@ function toProgress(row: ProgressRow): Progress {
 export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promise<ProgressByJob> {
   const byJob: ProgressByJob = new Map()
   const rows: ProgressRow[] = await (jobIds ? db('progress').whereIn('job_id', jobIds) : db('progress'))
-  for (const row of rows) {
-    const job = byJob.get(row.job_id) ?? {}
-    job[row.operation_id] = toProgress(row)
-    byJob.set(row.job_id, job)
+  const read = (row: ProgressRow) => ({ ...row, progress: toProgress(row) })
+  const what = (row: ProgressRow) => ({ progress: row.job_id, operation: row.operation_id })
+  for (const { job_id, operation_id, progress } of readable(rows, read, what)) {
+    const job = byJob.get(job_id) ?? {}
+    job[operation_id] = progress
+    byJob.set(job_id, job)
   }
   return byJob
 }

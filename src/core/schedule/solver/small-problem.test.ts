@@ -1,11 +1,12 @@
 import loadHighs from 'highs'
 import { expect, test } from 'vitest'
+import { tries } from '../../long.fixture'
 import { checkSchedule, solve } from '..'
 import { exactAnswer } from './programme.fixture'
 import { smallProblem } from './small-problem.fixture'
 
 /** A few of the hundred problems of the benchmark, which compares them all. */
-const SEEDS = Array.from({ length: 8 }, (_, index) => 1 + 12 * index)
+const SEEDS = Array.from({ length: tries(3, 8) }, (_, index) => 1 + 12 * index)
 
 test('small problems cost what an exact solver says, one in a hundred more at most', async () => {
   const highs = await loadHighs()
@@ -27,6 +28,7 @@ test('small problems cost what an exact solver says, one in a hundred more at mo
     excess += schedule.cost! / least - 1
     compared++
   }
-  expect(compared).toBeGreaterThan(4)
-  expect(excess / compared).toBeLessThan(0.01)
+  expect(compared).toBeGreaterThan(tries(1, 4))
+  // One of a few may be some hundredths above; over many they are next to nothing.
+  expect(excess / compared).toBeLessThan(tries(0.03, 0.01))
 }, 240_000)

@@ -1,0 +1,37 @@
+import type { Command } from './command'
+import { angle } from './commands/angle'
+import { care } from './commands/care'
+import { dew } from './commands/dew'
+import { dilute, lance } from './commands/dilute'
+import { history } from './commands/history'
+import { schedule } from './commands/schedule'
+import { survey } from './commands/survey'
+import { vin } from './commands/vin'
+import { BadInput } from './input'
+
+const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, dilute, lance, care, angle, history }
+
+const usage = () =>
+  [
+    'Usage: npm run --silent yard -- COMMAND …',
+    ...Object.values(COMMANDS).map((command) => `  ${command.usage}`),
+  ].join('\n')
+
+/** What a command of the command line says, and the code it leaves with. */
+export type Said = { status: number; stdout: string; stderr: string }
+
+/** Runs a command: JSON on standard output, messages on standard error, 2 for bad input. */
+export function runYard(args: readonly string[]): Said {
+  const [name, ...rest] = args
+  if (name === undefined || name === 'help' || name === '--help')
+    return { status: name === undefined ? 2 : 0, stdout: '', stderr: `${usage()}\n` }
+  const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
+  try {
+    if (!command) throw new BadInput([`there is no command “${name}”.`, usage()])
+    const { json, exitCode, stderr = '' } = command.run(rest)
+    return { status: exitCode, stdout: `${JSON.stringify(json, null, 2)}\n`, stderr }
+  } catch (error) {
+    if (!(error instanceof BadInput)) throw error
+    return { status: 2, stdout: '', stderr: error.faults.map((fault) => `yard: ${fault}\n`).join('') }
+  }
+}
