@@ -1,6 +1,6 @@
 import type { JobPlan } from '../offer/operations'
 import { AIR } from './damp-air'
-import { plannedId } from './shop-problem'
+import { plannedId } from './parts'
 
 /** A reason of the scheduler with the titles of the operations in place of their ids. */
 export function inTitles(message: string, plan: Pick<JobPlan, 'operations'>): string {

@@ -27,6 +27,7 @@ export { inTitles } from './in-titles'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
 export { type Outage, shopWithout } from './outage'
+export { joinParts, plannedId } from './parts'
 export {
   CHURN_PER_STEP,
   collectionTime,
@@ -46,11 +47,9 @@ export type { Planning } from './planning'
 export type { PricedOffer } from './priced-offer'
 export type { Foreseen, PlannedFrom, Proposal, ToPlan } from './proposal'
 export {
-  joinParts,
   type MissedWindow,
   nextSlot,
   type PlanningOptions,
-  plannedId,
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'

@@ -8,7 +8,8 @@ import { checkSchedule, openMinutesBetween, type PlacedOperation, solve } from '
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isCoat } from './damp-air'
 import { type Outage, shopWithout } from './outage'
-import { joinParts, planningProblem, type ShopCalendar } from './shop-problem'
+import { joinParts } from './parts'
+import { planningProblem, type ShopCalendar } from './shop-problem'
 
 const shop = setup as unknown as ShopCalendar
 const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')

@@ -10,7 +10,8 @@ import catalogueFile from '../shop/starter/catalogue.json'
 import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, type Shape } from '../vehicle'
-import { joinParts, planningProblem, type ShopCalendar } from './shop-problem'
+import { joinParts } from './parts'
+import { planningProblem, type ShopCalendar } from './shop-problem'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const templates = setup.packages.map((template) => packageTemplateSchema.parse(template))

@@ -1,16 +1,10 @@
 import { type LiveJob, type Progress, progressAt } from '../job'
 import type { JobLink, PlannedOperation } from '../offer/operations'
-import {
-  nextOpen,
-  openMinutesBetween,
-  type PlacedOperation,
-  PROBLEM_FORMAT,
-  type Problem,
-  problemSchema,
-  type Schedule,
-} from '../schedule'
+import { nextOpen, openMinutesBetween, PROBLEM_FORMAT, type Problem, problemSchema } from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
 import { AIR, AIR_PLACE, type DampAir, isCoat, linksByAir } from './damp-air'
+import { type FileOperation, fileOperation, unattended } from './file-operations'
+import { CLOSED, REST } from './parts'
 
 /** A bay in which no car may stand for a while. */
 export type Closure = { id: string; place: string; from: Instant; until: Instant }
@@ -26,34 +20,17 @@ export type MissedWindow = { job: string; operation: string; after: string; clos
 /** So far back a calendar still looks, minutes: longer than any car has stood here (mem). */
 const PAST_MINUTES = 60 * 1440
 
-const REST = ':rest'
 const MIN_REST_MINUTES = 5
 
 type Pin = Problem['fixed'][number]
-type FileOperation = Record<string, unknown> & { id: string }
 type Entry = { operations: FileOperation[]; pins: Pin[] }
 
-const fileOperation = ({ id, minutes, mode, people, skill }: PlannedOperation): FileOperation => ({
-  id,
-  minutes,
-  mode,
-  people,
-  ...(skill ? { skill } : {}),
-})
-const unattended = (id: string, minutes: number): FileOperation => ({
-  id,
-  minutes: Math.max(1, Math.round(minutes)),
-  mode: 'unattended',
-  people: 0,
-})
 const onMinute = (at: Instant) => fromEpochMinutes(epochMinutes(at))
 
 /** The next start on the shop's grid, counted from the hour. */
 export function nextSlot(now: Instant, slotMinutes: number): Instant {
   return fromEpochMinutes(Math.ceil(Date.parse(now) / 60_000 / slotMinutes) * slotMinutes)
 }
-
-const CLOSED = 'closed:'
 
 /** A bay out of use, as the scheduler knows it: nobody’s job, pinned, that waits in the bay till it is open again. */
 function closureJob(
@@ -311,41 +288,4 @@ export function planningProblem(
     fixed: built.flatMap(({ pins }) => pins),
   })
   return { problem, missed: builder.missed }
-}
-
-/** The placed operations of the cars, with the two parts of work under way joined again. */
-export function joinParts(schedule: Schedule): PlacedOperation[] {
-  const rests = schedule.operations.filter(({ operation }) => operation.endsWith(REST))
-  return schedule.operations
-    .filter(({ job, operation }) => !job.startsWith(CLOSED) && operation !== AIR)
-    .filter(({ operation }) => !operation.endsWith(REST))
-    .map((placed) => {
-      const rest = rests.find(
-        ({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`,
-      )
-      return rest
-        ? {
-            ...placed,
-            end: rest.end,
-            people: rest.people,
-            segments: mergeTouching([...placed.segments, ...rest.segments]),
-          }
-        : placed
-    })
-}
-
-/** Work that went on without a pause is one stretch, though the plan was cut at now. */
-function mergeTouching(segments: readonly [Instant, Instant][]): [Instant, Instant][] {
-  const merged: [Instant, Instant][] = []
-  for (const [from, to] of segments) {
-    const last = merged.at(-1)
-    if (last && last[1] === from) last[1] = to
-    else merged.push([from, to])
-  }
-  return merged
-}
-
-/** The id of the planned operation that a part of it in a problem stands for. */
-export function plannedId(operation: string): string {
-  return operation.endsWith(REST) ? operation.slice(0, -REST.length) : operation
 }

@@ -18,13 +18,8 @@ export {
   scheduleSchema,
 } from './contract/schedule-file'
 export { type ChainLink, explainEarliest } from './explain/explain'
-export {
-  MoveDesk,
-  type OperationMove,
-  type Rearranged,
-  type StayMove,
-  type Tried,
-} from './rearrange/move-desk'
+export { MoveDesk } from './rearrange/move-desk'
+export type { OperationMove, Rearranged, StayMove, Tried } from './rearrange/moves'
 export type { Refusal } from './rearrange/refusal'
 export type { Churn } from './solver/draft'
 export { type Random, seededRandom } from './solver/random'

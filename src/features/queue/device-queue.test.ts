@@ -2,8 +2,9 @@ import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { newIn, type QueueBatch, type QueueEntry, type QueueOutcome, type QueueReply } from '@/core/queue'
-import { DeviceQueue, type PhotoCall, type Surroundings } from './device-queue'
+import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
+import type { PhotoCall, Surroundings } from './told'
 
 const HOUR = 3_600_000
 

@@ -2,14 +2,13 @@ import {
   agoMs,
   type Heard,
   isLost,
-  type QueueBatch,
   type QueueEntry,
   type QueueReply,
   type Reading,
-  type SentEntry,
   shopTime,
 } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
+import { LEASE_MS, takeLeaseAgain } from './lease'
 import {
   append,
   deviceOf,
@@ -24,46 +23,14 @@ import {
   takeLease,
   type Waiting,
 } from './queue-db'
+import { asTold, onTheWire, type QueueState, type Surroundings } from './told'
 
 /** Keeps what was done at the car on the tablet until the shop has it, whatever the network, the tabs and the clock do. */
-
-export type QueueState = {
-  waiting: readonly Waiting[]
-  sent: readonly Sent[]
-  refused: readonly Refused[]
-  /** The shop's time less the wall clock's, ms; unknown until the shop, or a page of it, has told it. */
-  offsetMs?: number
-  /** Whether the shop was last heard. */
-  reached: boolean
-  /** Whether the shop has told its time since this page was opened; until then the tablet may go by an old one. */
-  heard: boolean
-  /** The tablet cannot store anything: what waits is lost when the page is closed. */
-  forgetful: boolean
-}
-
-export type PhotoCall = { device: string; entry: Extract<Waiting, { kind: 'photo' }>; ago: number }
-
-export type Surroundings = {
-  /** Opens what the device keeps; rejects where the browser keeps nothing. */
-  open: () => Promise<QueueDb>
-  /** Throws where the shop is not reached. */
-  post: (batch: QueueBatch) => Promise<QueueReply>
-  postPhoto: (photo: PhotoCall) => Promise<QueueReply>
-  clocks: () => Reading
-  newId: () => string
-  later: (run: () => void, ms: number) => void
-  /** Runs alone among the tabs of this device; undefined where the browser has no locks. False where another tab is at it. */
-  alone?: (run: () => Promise<void>) => Promise<boolean>
-  /** Tells the other tabs that something has changed; `onOther` hears them. */
-  tellOthers: () => void
-  onOther: (heard: () => void) => void
-}
 
 const RETRY_FIRST_MS = 2_000
 const RETRY_MOST_MS = 20_000
 /** Another tab is sending: it will take what waits here along, and is looked after in a while, ms. */
 const OTHER_TAB_MS = 1_500
-const LEASE_MS = 20_000
 /** The shop takes so many at a time. */
 const BATCH_MOST = 200
 
@@ -332,21 +299,4 @@ export class DeviceQueue {
     this.state = { ...this.state, ...change }
     for (const listener of this.listeners) listener()
   }
-}
-
-/** An entry as it is sent: without the tablet's clocks and without its picture. */
-function onTheWire(waiting: Waiting, ago: number): SentEntry {
-  const { noted: _, picture: __, ...entry } = waiting
-  return { ...entry, ago }
-}
-
-/** An entry as it is kept once the shop has answered. */
-function asTold(waiting: Waiting): Sent {
-  const { number: _, picture: __, ...told } = waiting
-  return told
-}
-
-/** A long round keeps the right to send; where the browser has locks it has it anyway. */
-async function takeLeaseAgain(db: QueueDb, tab: string, wall: number, byLease: boolean): Promise<void> {
-  if (byLease) await takeLease(db, tab, wall, LEASE_MS)
 }

@@ -3,8 +3,9 @@
 import { useSyncExternalStore } from 'react'
 import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
-import { DeviceQueue, type PhotoCall, type QueueState, type Surroundings } from './device-queue'
+import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
+import type { PhotoCall, QueueState, Surroundings } from './told'
 
 /** The queue of this device in its browser: one for all pages and tabs. */
 

@@ -1,35 +1,24 @@
-'use client'
+import { Actions } from './step-actions'
+import { Checklist, Presets } from './step-checklist'
 
-import clsx from 'clsx'
+;('use client')
+
 import Link from 'next/link'
-import { useEffect, useState } from 'react'
-import {
-  CHECKLISTS,
-  type CheckItem,
-  PAUSE_REASONS,
-  PAUSE_WORDS,
-  pausedNow,
-  TIMER_PRESETS,
-  timerText,
-  WHEEL_CHECKS,
-  workOn,
-} from '@/core/card'
+import { useState } from 'react'
+import { PAUSE_WORDS, pausedNow, workOn } from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import { Button } from '@/ui/button'
 import { duration, moment } from '@/ui/when'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
-import { AskReason } from './ask-reason'
-import { CoatLogForm } from './coat-log'
 import { CoatPanels } from './coat-panels'
 import { later } from './later'
 import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
-import { type Card, sinceLastAct } from './use-card'
+import type { Card } from './use-card'
 import { WashLines } from './wash-lines'
 
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
@@ -155,224 +144,4 @@ function Afterwards({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
 /** The air of the bay forbids this coat. */
 function isBlocked({ view }: Card, operation: PlannedOperation): boolean {
   return (view.sheets[operation.id]?.coat?.outlook.breaches.length ?? 0) > 0
-}
-
-function Actions({
-  card,
-  operation,
-  me,
-  against,
-}: {
-  card: Card
-  operation: PlannedOperation
-  me: string
-  /** What speaks against beginning it now. */
-  against: readonly string[]
-}) {
-  const { view, state, now } = card
-  const [asking, setAsking] = useState<'pause' | 'coat' | 'begin' | 'done'>()
-  const ready = useReady()
-  const progress = progressAt({ ...view.live, progress: state.progress }, operation, now)
-  const rests = pausedNow(workOn(state, operation.id))
-  const id = operation.id
-  const large = 'min-h-14 px-7 text-lg'
-  if (progress.kind === 'open')
-    return (
-      <div className="mt-5 flex flex-wrap items-center gap-3">
-        {asking === 'begin' ? (
-          <AskReason
-            words="Begin all the same"
-            onReason={(despite) => card.add(me, { kind: 'begin', operation: id, despite })}
-            onLeave={() => setAsking(undefined)}
-          >
-            {against.map((words) => (
-              <p key={words}>{words}</p>
-            ))}
-          </AskReason>
-        ) : (
-          <Button
-            className={large}
-            look={against.length > 0 ? 'outline' : 'solid'}
-            // The second of two quick taps on “Done” must not begin what comes next.
-            disabled={!ready}
-            onClick={() => {
-              if (against.length > 0) setAsking('begin')
-              else card.add(me, { kind: 'begin', operation: id })
-            }}
-          >
-            {against.length > 0 ? 'Begin all the same' : 'Begin now'}
-          </Button>
-        )}
-        {asking !== 'begin' && against.length > 0 && <p className="text-copper">{against[0]}</p>}
-      </div>
-    )
-  const left = leftOpen(card, operation)
-  const finish = (despite?: string) =>
-    coat ? setAsking('coat') : card.add(me, { kind: 'done', operation: id, ...(despite ? { despite } : {}) })
-  const coat = view.sheets[id]?.coat
-  return (
-    <div className="mt-5 space-y-4">
-      <div className="flex flex-wrap gap-3">
-        {rests ? (
-          <Button
-            look="outline"
-            className={large}
-            onClick={() => card.add(me, { kind: 'resume', operation: id })}
-          >
-            Go on
-          </Button>
-        ) : (
-          <Button
-            look="outline"
-            className={large}
-            aria-expanded={asking === 'pause'}
-            onClick={() => setAsking(asking === 'pause' ? undefined : 'pause')}
-          >
-            Pause
-          </Button>
-        )}
-        <Button
-          className={large}
-          aria-expanded={coat ? asking === 'coat' : undefined}
-          onClick={() => {
-            if (asking === 'coat') setAsking(undefined)
-            else if (left.length > 0 && asking !== 'done') setAsking('done')
-            else finish()
-          }}
-        >
-          {operation.kind === 'layer' ? 'The layer is on' : 'Done'}
-        </Button>
-      </div>
-      {asking === 'pause' && (
-        <ul aria-label="Why it rests" className="flex flex-wrap gap-2">
-          {PAUSE_REASONS.map((reason) => (
-            <li key={reason}>
-              <Button
-                look="outline"
-                onClick={() => {
-                  card.add(me, { kind: 'pause', operation: id, reason })
-                  setAsking(undefined)
-                }}
-              >
-                {PAUSE_WORDS[reason]}
-              </Button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {asking === 'done' && (
-        <div role="alert" className="rounded border-2 border-copper p-4">
-          <p className="text-copper">Still open: {left.join('; ')}.</p>
-          <div className="mt-3 flex flex-wrap gap-3">
-            <Button className={large} look="outline" onClick={() => finish(`open: ${left.join('; ')}`)}>
-              Done all the same
-            </Button>
-            <Button className={large} onClick={() => setAsking(undefined)}>
-              Not yet
-            </Button>
-          </div>
-        </div>
-      )}
-      {asking === 'coat' && coat && (
-        <CoatLogForm
-          coat={coat}
-          isLayer={operation.kind === 'layer'}
-          onDone={(log) => card.add(me, { kind: 'done', operation: id, coat: log })}
-        />
-      )}
-    </div>
-  )
-}
-
-/** So long after an act the buttons of the step that comes up do nothing: a second tap was meant for the one before, ms. */
-const SETTLE_MS = 600
-
-function useReady(): boolean {
-  const [ready, setReady] = useState(() => sinceLastAct() > SETTLE_MS)
-  useEffect(() => {
-    if (ready) return undefined
-    const timer = setTimeout(() => setReady(true), SETTLE_MS)
-    return () => clearTimeout(timer)
-  }, [ready])
-  return ready
-}
-
-/** What the card still asks for on a step that is about to be called done. */
-function leftOpen({ view, state }: Card, operation: PlannedOperation): string[] {
-  const work = workOn(state, operation.id)
-  const tasks = view.sheets[operation.id]?.tasks ?? []
-  const total = tasks.reduce((sum, { sections }) => sum + sections, 0)
-  const done = tasks.reduce(
-    (sum, { panel, sections }) => sum + Math.min(work.sections[panel]?.done ?? 0, sections),
-    0,
-  )
-  const levelled = tasks.filter(({ panel }) => work.coats[panel]?.stage === 'level').length
-  const isLayer = operation.kind === 'layer'
-  const unchecked = checksOf(view, operation).filter(({ id }) => !work.checks[id])
-  const short = new Set(work.short.map(({ panel }) => panel)).size
-  return [
-    ...(!isLayer && total > done ? [`${total - done} of ${total} sections`] : []),
-    ...(isLayer && tasks.length > levelled ? [`${tasks.length - levelled} panels not levelled`] : []),
-    ...(unchecked.length > 0
-      ? [`${unchecked.length} ${unchecked.length === 1 ? 'thing' : 'things'} not to be forgotten`]
-      : []),
-    ...(short > 0 ? [`${short} ${short === 1 ? 'panel' : 'panels'} not good enough yet`] : []),
-  ]
-}
-
-function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckItem[] {
-  const wheelsOff = view.live.plan.operations.some(({ extra }) => extra === 'wheels-off')
-  return operation.kind === 'finish' && wheelsOff
-    ? [...CHECKLISTS.finish, ...WHEEL_CHECKS]
-    : CHECKLISTS[operation.kind]
-}
-
-function Checklist({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
-  const items = checksOf(card.view, operation)
-  const { checks } = workOn(card.state, operation.id)
-  if (items.length === 0) return null
-  return (
-    <ul aria-label="Not to be forgotten" className="mt-4">
-      {items.map(({ id, text }) => (
-        <li key={id}>
-          <label className="flex min-h-11 items-center gap-3 border-t border-line py-1.5 text-lg">
-            <input
-              type="checkbox"
-              className="size-6 shrink-0 accent-fern"
-              checked={checks[id] ?? false}
-              onChange={({ target }) =>
-                card.add(me, { kind: 'check', operation: operation.id, item: id, checked: target.checked })
-              }
-            />
-            <span className={clsx(checks[id] && 'text-ink-soft')}>{text}</span>
-          </label>
-        </li>
-      ))}
-    </ul>
-  )
-}
-
-/** Waits of this step that one may start by touch. */
-function Presets({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
-  const presets = TIMER_PRESETS[operation.kind]
-  const begun = card.state.progress[operation.id]?.kind === 'started'
-  if (presets.length === 0 || !begun) return null
-  return (
-    <ul aria-label="Timers of this step" className="mt-4 flex flex-wrap gap-2">
-      {presets.map(({ label, seconds, note }) => (
-        <li key={label}>
-          <Button
-            look="outline"
-            className="flex-col items-start !gap-0 text-left"
-            onClick={() => card.add(me, { kind: 'timer', operation: operation.id, label, seconds })}
-          >
-            <span>
-              {label} {timerText(seconds)}
-            </span>
-            <span className="text-xs font-normal text-ink-soft">{note}</span>
-          </Button>
-        </li>
-      ))}
-    </ul>
-  )
 }

@@ -14,8 +14,9 @@ import type { CardView } from '@/core/card/view'
 import type { Reading } from '@/core/queue'
 import type { Instant } from '@/core/time'
 import { freshKey } from '@/ui/fresh-key'
-import type { DeviceQueue, QueueState } from '../queue/device-queue'
+import type { DeviceQueue } from '../queue/device-queue'
 import { useQueue } from '../queue/this-device'
+import type { QueueState } from '../queue/told'
 
 /** A job card that goes on by itself: what the shop knows, and on top of it what this device has still to tell. */
 

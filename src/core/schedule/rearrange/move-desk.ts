@@ -1,5 +1,5 @@
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
-import { type JobChange, planChanges } from '../contract/changes'
+import { planChanges } from '../contract/changes'
 import { type Interval, mergeIntervals } from '../contract/intervals'
 import type { Problem } from '../contract/problem'
 import type { PlacedOperation, Schedule } from '../contract/schedule-file'
@@ -14,7 +14,8 @@ import {
 } from '../solver/model'
 import { readPlacements, scheduleOf, writeOperations } from '../solver/placements'
 import type { JobPlacement } from '../solver/shop-state'
-import { type Refusal, refusalAt, refusalByPlace, startLimits, type Wish } from './refusal'
+import type { OperationMove, Rearranged, StayMove, Tried } from './moves'
+import { refusalAt, refusalByPlace, startLimits, type Wish } from './refusal'
 import {
   type Attempt,
   cheapest,
@@ -30,36 +31,6 @@ import {
  * One move at a time on a calendar that stands. What comes before the moved operation stays where it is, what follows
  * moves no more than it must, and other cars only where they are in the way. What has begun or is fixed never moves.
  */
-
-/** An operation to begin at a moment; with another person, or its car in another place, where that is asked for. */
-export type OperationMove = {
-  job: string
-  operation: string
-  start: Instant
-  place?: string
-  person?: string
-}
-/** A stay of a job, with all that follows it, to begin no earlier than a moment; in this place where one is named. */
-export type StayMove = { job: string; stay: string; from: Instant; place?: string }
-
-/** A calendar after a move, as what differs from the one that stands. */
-export type Rearranged = {
-  /** When the moved operation, or what is left of the job, begins. */
-  start: Instant
-  /** All operations of the jobs that change. */
-  operations: PlacedOperation[]
-  changes: JobChange[]
-  /** Ids of other jobs that make way. */
-  pushed: string[]
-  /** Minutes by which promises are missed more, and bays held longer; less where negative. */
-  lateMinutes: number
-  bayMinutes: number
-}
-
-/** What may come of a move: one way or two, the wished one first; or the rule that forbids it and the nearest that is allowed. */
-export type Tried =
-  | { kind: 'allowed'; ways: [Rearranged, ...Rearranged[]] }
-  | { kind: 'refused'; refusal: Refusal; nearest?: Rearranged }
 
 /** Starts tried whole when the nearest allowed one is looked for; those a rule forbids by itself do not count. */
 const NEAREST_TRIES = 12

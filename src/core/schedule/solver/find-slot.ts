@@ -1,7 +1,8 @@
 import { firstEndingAfter, type Interval, lastBeginningBefore } from '../contract/intervals'
-import type { Crew, Model, ModelOperation } from './model'
+import type { Model, ModelOperation } from './model'
 import type { Random } from './random'
 import type { OperationPlacement, ShopState } from './shop-state'
+import type { Crew } from './teams'
 
 /** What the search for a slot needs to know besides the operation itself. */
 export type SlotContext = {

@@ -2,16 +2,11 @@ import { epochMinutes, instantOrThrow } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
 import type { Problem, ProblemOperation } from '../contract/problem'
+import { type Crew, choices, crewCache } from './teams'
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
-/** More teams than this are not tried for one operation; the first are those with the fewest other skills. */
-const TEAMS_MAX = 64
-
 export type Pin = { start: number; people?: number[]; place?: number }
-
-/** People who may do an operation together, and when all of them and the place are there. */
-export type Crew = { people: readonly number[]; open: readonly Interval[] }
 
 export type ModelOperation = {
   index: number
@@ -132,61 +127,6 @@ function placeGroups(problem: Problem, { places, operations }: ModelStay, job: M
     byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
   }
   return [...byCalendar.values()]
-}
-
-/** Every way to choose one of each. */
-function choices<T>(lists: readonly (readonly T[])[]): T[][] {
-  return lists.reduce<T[][]>(
-    (chosen, list) => chosen.flatMap((each) => list.map((one) => [...each, one])),
-    [[]],
-  )
-}
-
-function teamsOf(people: readonly number[], size: number): number[][] {
-  if (size === 0) return [[]]
-  const teams: number[][] = []
-  const extend = (team: number[], from: number): void => {
-    if (teams.length >= TEAMS_MAX) return
-    if (team.length === size) {
-      teams.push(team)
-      return
-    }
-    for (let at = from; at < people.length; at++) extend([...team, people[at]!], at + 1)
-  }
-  extend([], 0)
-  return teams
-}
-
-/** Teams are the same for all operations that ask for as many of one skill, open time for all places of one calendar. */
-function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor'] {
-  const cache = new Map<string, readonly Crew[]>()
-  const calendars = Object.keys(problem.calendars)
-  const calendarOf = problem.places.map(({ calendar }) => calendars.indexOf(calendar))
-  const own = new WeakMap<ModelOperation, (readonly Crew[] | undefined)[]>()
-  return (operation, place) => {
-    let byCalendar = own.get(operation)
-    if (!byCalendar) {
-      byCalendar = []
-      own.set(operation, byCalendar)
-    }
-    const calendar = calendarOf[place]!
-    const known = byCalendar[calendar]
-    if (known) return known
-    const pinned = operation.pin?.people ?? operation.crew
-    const key = `${calendar} ${pinned ? pinned.join() : ''} ${operation.people} ${operation.skill}`
-    let crews = cache.get(key)
-    if (!crews) {
-      const teams = pinned
-        ? pinned.every((person) => operation.skilled.includes(person))
-          ? [pinned]
-          : []
-        : teamsOf(operation.skilled, operation.people)
-      crews = teams.map((people) => ({ people, open: openFor(people, place) }))
-      cache.set(key, crews)
-    }
-    byCalendar[calendar] = crews
-    return crews
-  }
 }
 
 /** What a change leaves as it is, or asks for, of one operation. */

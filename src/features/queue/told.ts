@@ -1,0 +1,46 @@
+import type { QueueBatch, QueueReply, Reading, SentEntry } from '@/core/queue'
+import type { QueueDb, Refused, Sent, Waiting } from './queue-db'
+
+export type QueueState = {
+  waiting: readonly Waiting[]
+  sent: readonly Sent[]
+  refused: readonly Refused[]
+  /** The shop's time less the wall clock's, ms; unknown until the shop, or a page of it, has told it. */
+  offsetMs?: number
+  /** Whether the shop was last heard. */
+  reached: boolean
+  /** Whether the shop has told its time since this page was opened; until then the tablet may go by an old one. */
+  heard: boolean
+  /** The tablet cannot store anything: what waits is lost when the page is closed. */
+  forgetful: boolean
+}
+
+export type PhotoCall = { device: string; entry: Extract<Waiting, { kind: 'photo' }>; ago: number }
+
+export type Surroundings = {
+  /** Opens what the device keeps; rejects where the browser keeps nothing. */
+  open: () => Promise<QueueDb>
+  /** Throws where the shop is not reached. */
+  post: (batch: QueueBatch) => Promise<QueueReply>
+  postPhoto: (photo: PhotoCall) => Promise<QueueReply>
+  clocks: () => Reading
+  newId: () => string
+  later: (run: () => void, ms: number) => void
+  /** Runs alone among the tabs of this device; undefined where the browser has no locks. False where another tab is at it. */
+  alone?: (run: () => Promise<void>) => Promise<boolean>
+  /** Tells the other tabs that something has changed; `onOther` hears them. */
+  tellOthers: () => void
+  onOther: (heard: () => void) => void
+}
+
+/** An entry as it is sent: without the tablet's clocks and without its picture. */
+export function onTheWire(waiting: Waiting, ago: number): SentEntry {
+  const { noted: _, picture: __, ...entry } = waiting
+  return { ...entry, ago }
+}
+
+/** An entry as it is kept once the shop has answered. */
+export function asTold(waiting: Waiting): Sent {
+  const { number: _, picture: __, ...told } = waiting
+  return told
+}

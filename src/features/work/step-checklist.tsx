@@ -1,0 +1,56 @@
+import clsx from 'clsx'
+import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
+import type { PlannedOperation } from '@/core/offer'
+import { Button } from '@/ui/button'
+import { checksOf } from './step-actions'
+import type { Card } from './use-card'
+
+export function Checklist({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+  const items = checksOf(card.view, operation)
+  const { checks } = workOn(card.state, operation.id)
+  if (items.length === 0) return null
+  return (
+    <ul aria-label="Not to be forgotten" className="mt-4">
+      {items.map(({ id, text }) => (
+        <li key={id}>
+          <label className="flex min-h-11 items-center gap-3 border-t border-line py-1.5 text-lg">
+            <input
+              type="checkbox"
+              className="size-6 shrink-0 accent-fern"
+              checked={checks[id] ?? false}
+              onChange={({ target }) =>
+                card.add(me, { kind: 'check', operation: operation.id, item: id, checked: target.checked })
+              }
+            />
+            <span className={clsx(checks[id] && 'text-ink-soft')}>{text}</span>
+          </label>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** Waits of this step that one may start by touch. */
+export function Presets({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+  const presets = TIMER_PRESETS[operation.kind]
+  const begun = card.state.progress[operation.id]?.kind === 'started'
+  if (presets.length === 0 || !begun) return null
+  return (
+    <ul aria-label="Timers of this step" className="mt-4 flex flex-wrap gap-2">
+      {presets.map(({ label, seconds, note }) => (
+        <li key={label}>
+          <Button
+            look="outline"
+            className="flex-col items-start !gap-0 text-left"
+            onClick={() => card.add(me, { kind: 'timer', operation: operation.id, label, seconds })}
+          >
+            <span>
+              {label} {timerText(seconds)}
+            </span>
+            <span className="text-xs font-normal text-ink-soft">{note}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  )
+}
