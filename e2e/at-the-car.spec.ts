@@ -334,6 +334,13 @@ test('one car from tape-up to handover, with all that can come in between', asyn
   })
 })
 
+/** Begins the layer that comes next though its window has closed, and says why. */
+async function beginAllTheSame(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Begin all the same' }).click()
+  await page.getByLabel('Why all the same?').fill('the maker allows it after a light scuff')
+  await page.getByRole('button', { name: 'Begin all the same' }).click()
+}
+
 test('two tablets on one step: the slower is told who was first, and its entry is kept', async ({
   browser,
 }) => {
@@ -345,10 +352,10 @@ test('two tablets on one step: the slower is told who was first, and its entry i
   const work = shop.url + href!.replace(/\/[a-z]+$/, '/work')
   for (const page of [first!, second!]) await page.goto(work)
   await contexts[1]!.setOffline(true)
-  await first!.getByRole('button', { name: /^Begin/ }).click()
+  await beginAllTheSame(first!)
   await expect(first!.locator('[data-state="started"]')).toHaveCount(1)
   await expect(net(first!)).toHaveText('All is with the shop')
-  await second!.getByRole('button', { name: /^Begin/ }).click()
+  await beginAllTheSame(second!)
   await contexts[1]!.setOffline(false)
   await expect(second!.getByText(/began this step already/)).toBeVisible()
   await second!.getByRole('button', { name: 'I have read it' }).click()

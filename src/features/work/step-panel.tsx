@@ -1,7 +1,4 @@
-import { Actions } from './step-actions'
-import { Checklist, Presets } from './step-checklist'
-
-;('use client')
+'use client'
 
 import Link from 'next/link'
 import { useState } from 'react'
@@ -18,6 +15,8 @@ import { CoatPanels } from './coat-panels'
 import { later } from './later'
 import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
+import { Actions } from './step-actions'
+import { Checklist, Presets } from './step-checklist'
 import type { Card } from './use-card'
 import { WashLines } from './wash-lines'
 
