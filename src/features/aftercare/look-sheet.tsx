@@ -39,9 +39,9 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
   const [by, setBy] = useState<string | undefined>(kept[0]?.by)
   const [cleaned, setCleaned] = useState(kept[0]?.cleaned ?? false)
   // What was just touched, before the shop has answered: the next touch must build on it.
-  const { queue, state } = useLooks(jobId)
+  const noting = useLooks(jobId, kept)
   const looks = units.flatMap(({ id }): Touched[] => {
-    const noted = state.noted[id]
+    const noted = noting.noted[id]
     if (noted === 'taken-back') return []
     const look = noted?.look ?? kept.find(({ unit }) => unit === id)
     return look ? [typed(id, look)] : []
@@ -55,7 +55,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
     const next = by && goOn && open.find(({ id }) => id !== selected)
     if (next) setSelected(next.id)
   }
-  const note = (seen: readonly Touched[]) => queue?.add(seen.map((look) => ({ by: by ?? '', cleaned, look })))
+  const note = (seen: readonly Touched[]) => noting.add(seen, { by: by ?? '', cleaned })
   const allOthers = () => note(open.map(({ id }) => typed(id, { water: 'tight', feel: 'slick' })))
   const faces = Object.fromEntries(units.map((each) => [each.id, faceOf(each, looks)]))
   return (
@@ -143,17 +143,17 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                 look={known}
                 pending={pending}
                 onKeep={(changed) => keep({ ...known, ...changed }, false)}
-                onBack={() => queue?.takeBack(selected)}
+                onBack={() => noting.takeBack(selected)}
               />
             )}
-            {(refusal || state.refusal) && (
+            {(refusal || noting.refusal) && (
               <p role="alert" className="mt-3 font-semibold text-copper">
-                {refusal?.message ?? state.refusal}
+                {refusal?.message ?? noting.refusal}
               </p>
             )}
-            {!state.reached && state.waiting.length > 0 && (
+            {!noting.reached && noting.waiting.length > 0 && (
               <p role="status" className="mt-3 font-semibold">
-                {state.waiting.length} {state.waiting.length === 1 ? 'look waits' : 'looks wait'} on this
+                {noting.waiting.length} {noting.waiting.length === 1 ? 'look waits' : 'looks wait'} on this
                 tablet until the shop is reached again. Go on; nothing is lost.
               </p>
             )}
@@ -166,7 +166,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
               {unplanned && looks.length > 0 && (
                 <Button
                   look="outline"
-                  disabled={pending || state.waiting.length > 0}
+                  disabled={pending || noting.waiting.length > 0}
                   onClick={() => run(endVisit, { jobId })}
                 >
                   The visit is over, the car goes home

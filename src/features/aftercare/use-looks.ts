@@ -1,43 +1,43 @@
 'use client'
 
-import { useEffect, useMemo, useSyncExternalStore } from 'react'
-import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
+import { useEffect, useMemo, useState } from 'react'
+import type { KeptLook } from '@/core/aftercare'
 import { freshKey } from '@/ui/fresh-key'
-import { LookQueue, type LooksState } from './look-queue'
+import { useQueue } from '../queue/this-device'
+import { KEEP_LOOKS, looksOf, type Seen, TAKE_LOOK_BACK } from './looks-on-device'
 
-const queues = new Map<string, LookQueue>()
-
-/** One queue for each visit, for as long as the tab is open. */
-function queueOf(jobId: string): LookQueue {
-  const known = queues.get(jobId)
-  if (known) return known
-  const queue = new LookQueue(jobId, {
-    storage: localStorage,
-    send: (typed) => keepLooks({ key: freshKey(), input: { jobId, ...typed } }),
-    takeBack: (unit) => takeLookBack({ key: freshKey(), input: { jobId, unit } }),
-    later: (run, ms) => void setTimeout(run, ms),
-  })
-  queues.set(jobId, queue)
-  return queue
-}
-
-const EMPTY: LooksState = { noted: {}, waiting: [], reached: true }
-const nothing = () => () => {}
-
-/** What was seen at this visit and is on its way to the shop. */
-export function useLooks(jobId: string): { queue: LookQueue | undefined; state: LooksState } {
-  const queue = useMemo(() => (typeof window === 'undefined' ? undefined : queueOf(jobId)), [jobId])
-  const state = useSyncExternalStore(
-    queue?.subscribe ?? nothing,
-    queue?.getState ?? (() => EMPTY),
-    () => EMPTY,
-  )
+/** What was seen at this visit and is on its way to the shop. `kept` are the looks the page came with. */
+export function useLooks(jobId: string, kept: readonly KeptLook[]) {
+  const { queue, state } = useQueue()
+  const [missing, setMissing] = useState<string>()
+  const { noted, waiting, refused } = useMemo(() => looksOf(jobId, state), [jobId, state])
+  // A page that was just made shows what the shop had by then.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: looks that arrive are the sign that the page was made anew
   useEffect(() => {
-    if (!queue) return undefined
-    const again = () => void queue.flush()
-    again()
-    window.addEventListener('online', again)
-    return () => window.removeEventListener('online', again)
-  }, [queue])
-  return { queue, state }
+    void queue?.ready.then(() => queue.shown(looksOf(jobId, queue.getState()).sent))
+  }, [queue, jobId, kept])
+  const note = (action: string, input: object) => {
+    setMissing(undefined)
+    for (const { id } of refused) void queue?.dismiss(id)
+    void queue?.add({
+      id: freshKey(),
+      kind: 'call',
+      action,
+      input: { jobId, ...input },
+      about: 'What the water does',
+    })
+  }
+  return {
+    noted,
+    waiting,
+    refusal: missing ?? refused.at(-1)?.message,
+    reached: state.reached,
+    /** Notes looks of one pair of eyes at once. Without a name nothing is noted. */
+    add(seen: readonly Seen['look'][], { by, cleaned }: Pick<Seen, 'by' | 'cleaned'>): void {
+      if (by) note(KEEP_LOOKS, { by, cleaned, looks: seen })
+      else setMissing('Say who looks.')
+    },
+    /** Takes the look at a part back, whether the shop has it already or not. */
+    takeBack: (unit: string) => note(TAKE_LOOK_BACK, { unit }),
+  }
 }

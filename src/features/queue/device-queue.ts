@@ -55,6 +55,9 @@ export class DeviceQueue {
   /** What could not be stored is at least kept while the page is open. */
   private readonly memory: Waiting[] = []
 
+  /** When what this device keeps has been read. */
+  readonly ready: Promise<void>
+
   constructor(private readonly around: Surroundings) {
     this.tab = around.newId()
     this.opened = around.open().catch(() => {
@@ -62,7 +65,7 @@ export class DeviceQueue {
       return undefined
     })
     around.onOther(() => void this.reload())
-    void this.reload()
+    this.ready = this.reload()
   }
 
   subscribe = (listener: () => void) => {
