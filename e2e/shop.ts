@@ -85,7 +85,7 @@ export class Shop {
 
   async close(): Promise<void> {
     const server = this.server
-    if (!server || server.exitCode !== null) return
+    if (!server || server.exitCode !== null || server.signalCode !== null) return
     const ended = new Promise((resolve) => server.once('exit', resolve))
     server.kill('SIGTERM')
     // A tablet that goes on asking keeps a server that closes politely alive: then it is cut off, as by a power cut.
