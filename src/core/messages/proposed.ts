@@ -1,10 +1,23 @@
 import type { Customer } from '../customer'
 import type { Vehicle } from '../vehicle'
-import type { DueMessage, Route } from './'
+import type { DueMessage, Occasion, Route } from './'
 
 export type Proposed = {
   due: DueMessage
   customer: Customer
   vehicle: Vehicle
   route: Route
+}
+
+/** A proposal as it is shown: to whom, by which way, and what it would say. */
+export type ProposalView = {
+  key: string
+  occasion: Occasion
+  vehicleId: string
+  plate: string
+  name: string
+  way: string
+  held?: string
+  subject: string
+  text: string
 }

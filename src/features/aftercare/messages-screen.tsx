@@ -5,6 +5,7 @@ import Link from 'next/link'
 import { useState } from 'react'
 import type { Message } from '@/core/messages'
 import { CHANNEL_NAME, OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
+import type { ProposalView } from '@/core/messages/proposed'
 import type { Instant } from '@/core/time'
 import {
   queueProposed,
@@ -13,7 +14,6 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
-import type { ProposalView } from '@/server/messages/proposal-view'
 import { Button, ButtonLink } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'

@@ -1,9 +1,9 @@
 'use client'
 
 import Link from 'next/link'
+import type { RefusedView } from '@/core/queue/refused-view'
 import type { Instant } from '@/core/time'
 import { readRefused } from '@/server/queue/refused-actions'
-import type { RefusedView } from '@/server/queue/refused-view'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'

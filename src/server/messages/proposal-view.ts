@@ -8,22 +8,10 @@ import {
   type Proposed,
   type Template,
 } from '@/core/messages'
+import type { ProposalView } from '@/core/messages/proposed'
 import type { Shop } from '@/core/shop'
 import { templateFor } from '@/server/messages/message-store'
 import { writeOut } from '@/server/messages/proposed-messages'
-
-/** A proposal as it is shown: to whom, by which way, and what it would say. */
-export type ProposalView = {
-  key: string
-  occasion: Occasion
-  vehicleId: string
-  plate: string
-  name: string
-  way: string
-  held?: string
-  subject: string
-  text: string
-}
 
 /** Stands in a preview for the address that is made when the message goes. */
 const PAGE_SHOWN = '(their private page)'

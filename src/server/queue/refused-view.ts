@@ -2,19 +2,10 @@ import type { Knex } from 'knex'
 import { conflictText } from '@/core/card'
 import type { Floor } from '@/core/planning'
 import type { QueueEntry, Why } from '@/core/queue'
+import type { RefusedView } from '@/core/queue/refused-view'
 import { everyone } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { unreadRefused } from './refused-store'
-
-/** What a tablet sent and the shop did not take, in words for the office. */
-export type RefusedView = {
-  id: string
-  at: Instant
-  jobId?: string
-  plate?: string
-  what: string
-  why: string
-}
 
 const WHAT: Record<Exclude<QueueEntry['kind'], 'call'>, string> = {
   act: 'an entry at the car',

@@ -1,10 +1,10 @@
 import type { Metadata } from 'next'
+import { requestFloor } from '@/app/request-floor'
 import { dayIn, isLocalDay } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
 import { isSpan } from '@/features/schedule/timeline'
 import { database } from '@/server/db/connection'
-import { requestFloor } from '@/server/floor/request-floor'
 import { fingerprint } from '@/server/planning/fingerprint'
 import { moveHistory } from '@/server/planning/moving'
 

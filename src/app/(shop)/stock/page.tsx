@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
+import { requestFloor } from '@/app/request-floor'
 import { StockScreen } from '@/features/stock/stock-screen'
 import { database } from '@/server/db/connection'
-import { requestFloor } from '@/server/floor/request-floor'
 import { loadShelf } from '@/server/stock/shelf'
 
 export const metadata: Metadata = { title: 'Stock' }

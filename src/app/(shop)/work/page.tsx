@@ -1,9 +1,9 @@
 import type { Metadata } from 'next'
+import { requestFloor } from '@/app/request-floor'
 import { everyone } from '@/core/shop'
 import { Live } from '@/features/frame/live'
 import { dayCars } from '@/features/work/day'
 import { DayScreen } from '@/features/work/day-screen'
-import { requestFloor } from '@/server/floor/request-floor'
 
 export const metadata: Metadata = { title: 'Today at the cars' }
 

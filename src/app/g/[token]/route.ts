@@ -1,6 +1,6 @@
 import { handoverResponse } from '@/app/handover-response'
+import { requestFloor } from '@/app/request-floor'
 import { database } from '@/server/db/connection'
-import { requestFloor } from '@/server/floor/request-floor'
 import { jobOfLink } from '@/server/links/job-links'
 
 /** The private link of a customer: the sheet of their car and nothing else. */

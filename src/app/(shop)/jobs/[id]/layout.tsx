@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { requestJob } from '@/app/request-floor'
 import { JobHeader } from '@/features/frame/job-header'
-import { requestJob } from '@/server/floor/request-floor'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 

@@ -1,6 +1,6 @@
 import { redirect } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { roomFor } from '@/features/frame/rooms'
-import { requestJob } from '@/server/floor/request-floor'
 
 /** Opens a job where its work is. */
 export default async function JobPage({ params }: { params: Promise<{ id: string }> }) {

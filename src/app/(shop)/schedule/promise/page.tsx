@@ -1,7 +1,7 @@
 import type { Metadata } from 'next'
+import { requestFloor } from '@/app/request-floor'
 import { dayIn } from '@/core/time'
 import { AskWhen } from '@/features/schedule/ask-when'
-import { requestFloor } from '@/server/floor/request-floor'
 import { clock } from '@/ui/when'
 
 export const metadata: Metadata = { title: 'When could it be fetched?' }

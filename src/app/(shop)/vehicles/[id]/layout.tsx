@@ -1,8 +1,8 @@
 import type { Metadata } from 'next'
 import { notFound } from 'next/navigation'
 import type { ReactNode } from 'react'
+import { requestVehicle } from '@/app/request-floor'
 import { VehicleHeader } from '@/features/vehicles/vehicle-frame'
-import { requestVehicle } from '@/server/floor/request-floor'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 

@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation'
+import { requestVehicle } from '@/app/request-floor'
 import { Live } from '@/features/frame/live'
 import { CareOverview } from '@/features/vehicles/care-overview'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
-import { requestVehicle } from '@/server/floor/request-floor'
 import { loadShop } from '@/server/shop/shop-store'
 import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 

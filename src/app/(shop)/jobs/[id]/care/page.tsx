@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { CareScreen } from '@/features/care/care-screen'
 import { loadCare } from '@/server/aftercare/care'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 
 export default async function CarePage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

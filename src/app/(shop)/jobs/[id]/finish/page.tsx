@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { FinishScreen } from '@/features/handover/finish-screen'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { loadHandover } from '@/server/handover/handover'
 import { ButtonLink } from '@/ui/button'
 

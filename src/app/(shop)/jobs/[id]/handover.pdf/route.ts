@@ -1,6 +1,6 @@
 import { handoverResponse } from '@/app/handover-response'
+import { requestFloor } from '@/app/request-floor'
 import { database } from '@/server/db/connection'
-import { requestFloor } from '@/server/floor/request-floor'
 
 /** The handover sheet as PDF. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {

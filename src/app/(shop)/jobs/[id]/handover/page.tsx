@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { HandoverSheet } from '@/features/handover/handover-sheet'
 import { handoverPaper } from '@/features/handover/paper'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { loadHandover } from '@/server/handover/handover'
 
 export default async function HandoverSheetPage({ params }: { params: Promise<{ id: string }> }) {

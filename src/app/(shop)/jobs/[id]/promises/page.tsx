@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { PromisesScreen } from '@/features/promises/promises-screen'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { listPromises } from '@/server/survey/promise-store'
 import { promisesOf } from '@/server/survey/promised'
 

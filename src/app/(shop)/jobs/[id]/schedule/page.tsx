@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { JobSchedule } from '@/features/schedule/job-schedule'
-import { requestJob } from '@/server/floor/request-floor'
 import { whyNotEarlier } from '@/server/quotes/offers'
 
 export default async function JobSchedulePage({ params }: { params: Promise<{ id: string }> }) {

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { SpotsScreen } from '@/features/spots/spots-screen'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { listPhotos } from '@/server/photos/photo-store'
 import { loadJudged } from '@/server/survey/judged'
 import { loadPaintStudy } from '@/server/survey/paint-memory'

@@ -1,8 +1,8 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { VisitScreen } from '@/features/aftercare/visit-screen'
 import { loadVisit } from '@/server/aftercare/visit'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 
 export default async function VisitPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestJob } from '@/app/request-floor'
 import { CardScreen } from '@/features/work/card-screen'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { loadCardView } from '@/server/work/card'
 import { ButtonLink } from '@/ui/button'
 

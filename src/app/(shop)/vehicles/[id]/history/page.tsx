@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestVehicle } from '@/app/request-floor'
 import { HistoryScreen } from '@/features/vehicles/history-screen'
 import { database } from '@/server/db/connection'
-import { requestVehicle } from '@/server/floor/request-floor'
 import { loadShop } from '@/server/shop/shop-store'
 import { listBrought } from '@/server/vehicles/brought'
 import { loadTimeline } from '@/server/vehicles/timeline'

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation'
+import { requestVehicle } from '@/app/request-floor'
 import { PaintScreen } from '@/features/vehicles/paint-screen'
 import { database } from '@/server/db/connection'
-import { requestVehicle } from '@/server/floor/request-floor'
 import { loadShop } from '@/server/shop/shop-store'
 import { loadLedger } from '@/server/vehicles/ledger-store'
 import { loadTrends } from '@/server/vehicles/trends'

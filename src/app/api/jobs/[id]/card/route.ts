@@ -1,5 +1,5 @@
+import { requestJob } from '@/app/request-floor'
 import { database } from '@/server/db/connection'
-import { requestJob } from '@/server/floor/request-floor'
 import { loadCardView } from '@/server/work/card'
 
 /** The card of a job as it stands now, for a tablet that looks again. */

@@ -1,9 +1,9 @@
 import { cache } from 'react'
 import type { Floor, FloorJob } from '@/core/planning'
-import { now } from '../clock'
-import { database } from '../db/connection'
-import { findKnown } from '../vehicles/vehicle-store'
-import { jobOnFloor, loadFloor } from './floor'
+import { now } from '@/server/clock'
+import { database } from '@/server/db/connection'
+import { jobOnFloor, loadFloor } from '@/server/floor/floor'
+import { findKnown } from '@/server/vehicles/vehicle-store'
 
 /** The floor at the moment of a request, read once however many parts of the page ask for it. */
 export const requestFloor = cache(async (): Promise<Floor> => loadFloor(await database(), now()))
