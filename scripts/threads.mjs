@@ -14,5 +14,6 @@ await build({
   format: 'esm',
   target: 'node20',
   packages: 'external',
+  jsx: 'automatic',
   logLevel: 'warning',
 })

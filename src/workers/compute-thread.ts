@@ -1,14 +1,16 @@
 import { parentPort } from 'node:worker_threads'
+import { PAPERS } from '@/features/papers'
 import { TASKS } from '@/server/compute/tasks'
 import type { Asked, Told } from '@/server/compute/thread'
 
 /** Runs tasks for the server, one after the other. */
+const KNOWN = { ...TASKS, ...PAPERS } as unknown as Record<string, (...given: unknown[]) => Promise<unknown>>
+
 let before: Promise<void> = Promise.resolve()
 
 async function run({ id, task, args }: Asked): Promise<Told> {
   try {
-    const perform = TASKS[task] as (...given: unknown[]) => Promise<unknown>
-    return { id, value: await perform(...args) }
+    return { id, value: await KNOWN[task]!(...args) }
   } catch (error) {
     return { id, error: error instanceof Error ? (error.stack ?? error.message) : String(error) }
   }

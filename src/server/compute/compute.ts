@@ -9,5 +9,5 @@ export function compute<Name extends TaskName>(
   ...args: TaskArgs<Name>
 ): Promise<TaskResult<Name>> {
   shared.fernYardDesk ??= new ComputeThread()
-  return shared.fernYardDesk.ask(task, ...args)
+  return shared.fernYardDesk.ask(task, ...args) as Promise<TaskResult<Name>>
 }

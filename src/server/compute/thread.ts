@@ -1,7 +1,6 @@
 import path from 'node:path'
 import { Worker } from 'node:worker_threads'
 import { faultFacts, log } from '../log'
-import type { TaskArgs, TaskName, TaskResult } from './tasks'
 
 /** A thread that computes beside the one that answers pages; it is begun when it is first needed, and anew when it dies. */
 
@@ -9,7 +8,8 @@ import type { TaskArgs, TaskName, TaskResult } from './tasks'
 const ENTRY = '.threads/compute-thread.mjs'
 
 type Waiting = { resolve: (value: unknown) => void; reject: (error: Error) => void }
-export type Asked = { id: number; task: TaskName; args: unknown[] }
+/** A task by its name among those of the thread’s entry, with plain data. */
+export type Asked = { id: number; task: string; args: readonly unknown[] }
 export type Told = { id: number; value: unknown } | { id: number; error: string }
 
 export class ComputeThread {
@@ -18,14 +18,14 @@ export class ComputeThread {
   private last = 0
 
   /** Runs a task in the thread. Rejects where the task throws or the thread dies. */
-  ask<Name extends TaskName>(task: Name, ...args: TaskArgs<Name>): Promise<TaskResult<Name>> {
+  ask(task: string, ...args: readonly unknown[]): Promise<unknown> {
     const id = ++this.last
-    return new Promise<unknown>((resolve, reject) => {
+    return new Promise((resolve, reject) => {
       this.waiting.set(id, { resolve, reject })
       this.worker ??= this.begin()
       this.worker.ref()
       this.worker.postMessage({ id, task, args } satisfies Asked)
-    }) as Promise<TaskResult<Name>>
+    })
   }
 
   private begin(): Worker {

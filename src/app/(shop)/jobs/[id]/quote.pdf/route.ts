@@ -1,5 +1,5 @@
+import { pdf, pdfHeaders } from '@/app/pdf'
 import { paperOf } from '@/features/quote/paper'
-import { quotePdf } from '@/features/quote/quote-pdf'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
 import { listQuotes } from '@/server/quotes/quote-store'
@@ -16,13 +16,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   if (!job || !quote)
     return new Response('There is no such quote. Go back to the job and write one first.', { status: 404 })
   const { setup } = await loadShop(db)
-  const pdf = await quotePdf(paperOf(quote, { job, setup }))
-  const name = `quote-${job.vehicle.plate.replace(/\W+/g, '-').toLowerCase()}-${quote.version}.pdf`
-  return new Response(new Uint8Array(pdf), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': `inline; filename="${name}"`,
-      'cache-control': 'no-store',
-    },
-  })
+  const name = `quote-${job.vehicle.plate.replace(/\W+/g, '-').toLowerCase()}-${quote.version}`
+  return new Response(await pdf('quote-pdf', paperOf(quote, { job, setup })), { headers: pdfHeaders(name) })
 }

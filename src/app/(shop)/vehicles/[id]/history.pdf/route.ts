@@ -1,4 +1,4 @@
-import { historyPdf } from '@/features/vehicles/history-pdf'
+import { pdf, pdfHeaders } from '@/app/pdf'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
@@ -9,11 +9,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   const db = await database()
   const history = await loadHistory(db, await loadShop(db), (await params).id, now())
   if (!history) return new Response('There is no such vehicle.', { status: 404 })
-  return new Response(new Uint8Array(await historyPdf(await withPictures(history))), {
-    headers: {
-      'content-type': 'application/pdf',
-      'content-disposition': 'inline; filename="vehicle-history.pdf"',
-      'cache-control': 'no-store',
-    },
+  return new Response(await pdf('history-pdf', await withPictures(history)), {
+    headers: pdfHeaders('vehicle-history'),
   })
 }
