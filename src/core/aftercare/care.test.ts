@@ -13,7 +13,7 @@ import { correctionsLeft } from './corrections-left'
 import { EXPOSURE_RULES, exposureOf, type Use } from './exposure'
 import { GUARANTEE_RULES, type GuaranteeCase, guaranteeFor } from './guarantee'
 import { careIcalendar } from './icalendar'
-import { careMilestones, lifeMonthsOf } from './milestones'
+import { careMilestones, isAhead, lifeMonthsOf } from './milestones'
 import { dueState, nextVisit, type Rhythm } from './rhythm'
 import { trendOf } from './trend'
 
@@ -233,6 +233,16 @@ const input = (change: Partial<Parameters<typeof carePlan>[0]> = {}) => ({
   ...change,
 })
 const kinds = (plan: readonly CareDate[]) => plan.map(({ key }) => key)
+
+test('a day of the care plan has come when it begins where the shop stands, not in Greenwich', () => {
+  const first = { when: { kind: 'day', day: '2027-07-02' as LocalDay } } as const
+  // Half past midnight in a Dublin summer.
+  expect(isAhead(first, instantOrThrow('2027-07-01T23:30:00Z'), 'Europe/Dublin')).toBe(false)
+  expect(isAhead(first, instantOrThrow('2027-07-01T22:30:00Z'), 'Europe/Dublin')).toBe(true)
+  const dry = { when: { kind: 'instant', at: instantOrThrow('2027-07-01T23:30:00Z') } } as const
+  expect(isAhead(dry, instantOrThrow('2027-07-01T23:00:00Z'), 'Europe/Dublin')).toBe(true)
+  expect(isAhead(dry, instantOrThrow('2027-07-01T23:30:00Z'), 'Europe/Dublin')).toBe(false)
+})
 
 describe('the care plan', () => {
   test('holds toppers, decontamination, the visit and the yearly look at the polish, in order', () => {

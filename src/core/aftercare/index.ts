@@ -39,8 +39,16 @@ export {
   WATERS,
   type Water,
 } from './look'
-export { careMilestones, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
-export { BAND_CHANCE, type Band, type Outlook, outlookOf, type Unit, type UnitOutlook } from './outlook'
+export { careMilestones, isAhead, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
+export {
+  BAND_CHANCE,
+  type Band,
+  hasGone,
+  type Outlook,
+  outlookOf,
+  type Unit,
+  type UnitOutlook,
+} from './outlook'
 export type { Measure, PanelTrend, Round } from './panel-trend'
 export type { ProtectedUnit, Protection, SurfaceProtection } from './protected'
 export { GONE_LEVEL, levelAt, likelihood, waterChances } from './protection'

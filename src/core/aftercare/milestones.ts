@@ -12,6 +12,11 @@ export type Milestone = {
   hold: boolean
 }
 
+/** Whether a date is still to come where the shop stands; a day that has begun there is no longer ahead. */
+export function isAhead({ when }: Pick<Milestone, 'when'>, now: Instant, zone: string): boolean {
+  return when.kind === 'instant' ? when.at > now : when.day > dayIn(zone, now)
+}
+
 /** A layer that was really laid: what, and when its last section was levelled. */
 export type LaidLayer = { product: Product; ended: Instant }
 

@@ -264,17 +264,21 @@ function judgeUnit({ unit, witnessed, car: own }: Seen, joint: readonly number[]
   }
 }
 
+/** A part whose coating has more likely gone than not. */
+export function hasGone({ holds }: Pick<UnitOutlook, 'holds'>): boolean {
+  return holds < 0.5
+}
+
 /** No more than this share of the parts may have gone for one of them to have failed alone, and the rest must hold so surely. */
 const ALONE_SHARE = 1 / 3
 const REST_HOLDS = 0.75
 
 /** A panel is out of step where it has most likely gone while the others quite surely have not. */
 function withLoners(units: readonly UnitOutlook[]): UnitOutlook[] {
-  const gone = (unit: UnitOutlook) => unit.holds < 0.5
-  const rest = units.filter((unit) => !gone(unit)).map(({ holds }) => holds)
+  const rest = units.filter((unit) => !hasGone(unit)).map(({ holds }) => holds)
   const usual = rest.toSorted((a, b) => a - b)[rest.length >> 1] ?? 0
   const few = units.length - rest.length <= ALONE_SHARE * units.length
-  return units.map((unit) => ({ ...unit, failsAlone: few && usual >= REST_HOLDS && gone(unit) }))
+  return units.map((unit) => ({ ...unit, failsAlone: few && usual >= REST_HOLDS && hasGone(unit) }))
 }
 
 function curveOf(lives: Spread, usualLife: number): Outlook['curve'] {

@@ -15,10 +15,15 @@ export function instant(text: string): Result<Instant, InstantError> {
   return ok(new Date(millis).toISOString() as Instant)
 }
 
+/** Days of a month, 1 for January; a month past the year counts on into the next. */
+export function daysInMonth(year: number, month: number): number {
+  return new Date(Date.UTC(year, month, 0)).getUTCDate()
+}
+
 /** 30 February parses as 2 March in JavaScript; a calendar of cures must not accept it. */
 function dayExists(text: string): boolean {
   const [year, month, day] = text.slice(0, 10).split('-').map(Number) as [number, number, number]
-  return day <= new Date(Date.UTC(year, month, 0)).getUTCDate()
+  return day <= daysInMonth(year, month)
 }
 
 /** As `instant`, for text the program itself wrote. Throws on anything else. */

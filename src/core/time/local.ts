@@ -1,6 +1,6 @@
 import { TZDate } from '@date-fns/tz'
 import type { Brand } from '../brand'
-import { type Instant, instantOf } from './instant'
+import { daysInMonth, type Instant, instantOf } from './instant'
 
 /** A day on the shop's wall calendar, `YYYY-MM-DD`, without a time or a zone. */
 export type LocalDay = Brand<string, 'LocalDay'>
@@ -11,8 +11,8 @@ export type Weekday = (typeof WEEKDAYS)[number]
 export function isLocalDay(text: string): text is LocalDay {
   if (!/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text)) return false
   // Lists read thousands of days: only the last days of a month need a calendar.
-  const day = Number(text.slice(8))
-  return day <= 28 || new Date(`${text}T00:00:00Z`).getUTCDate() === day
+  const [year, month, day] = text.split('-').map(Number) as [number, number, number]
+  return day <= 28 || day <= daysInMonth(year, month)
 }
 
 /** Throws on text that is not an existing day. */
@@ -47,8 +47,7 @@ export function weekdayOf(day: LocalDay): Weekday {
 /** Months later; a day that the month lacks becomes its last. */
 export function plusMonths(day: LocalDay, months: number): LocalDay {
   const [year, month, date] = day.split('-').map(Number) as [number, number, number]
-  const last = new Date(Date.UTC(year, month + months, 0)).getUTCDate()
-  return new Date(Date.UTC(year, month - 1 + months, Math.min(date, last)))
+  return new Date(Date.UTC(year, month - 1 + months, Math.min(date, daysInMonth(year, month + months))))
     .toISOString()
     .slice(0, 10) as LocalDay
 }

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Milestone } from '@/core/aftercare'
+import { isAhead, type Milestone } from '@/core/aftercare'
 import type { OwnerPage } from '@/core/job'
 import type { Photo } from '@/core/photo'
 import type { Shop } from '@/core/shop'
@@ -41,9 +41,9 @@ async function comingMilestones(
     .first('id')
   if (!last) return []
   const { milestones } = await loadCare(db, shop, last.id)
+  const { timezone } = shop.setup
   return milestones.filter(
-    ({ key, when }) =>
-      key !== 'first-visit' && (when.kind === 'instant' ? when.at > now : when.day > now.slice(0, 10)),
+    (milestone) => milestone.key !== 'first-visit' && isAhead(milestone, now, timezone),
   )
 }
 

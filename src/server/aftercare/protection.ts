@@ -4,6 +4,7 @@ import {
   type Exposure,
   expectedLife,
   exposureOf,
+  hasGone,
   type KeptLook,
   type Look,
   outlookOf,
@@ -224,12 +225,10 @@ export type Failing = { surface: SurfaceProtection; unit: ProtectedUnit; alone: 
 
 export function failing({ surfaces }: Pick<Protection, 'surfaces'>): Failing[] {
   return surfaces.flatMap((surface) =>
-    surface.outlook.units
-      .filter(({ holds }) => holds < 0.5)
-      .map(({ id, failsAlone }) => ({
-        surface,
-        unit: surface.units.find((unit) => unit.id === id)!,
-        alone: failsAlone || surface.units.length === 1,
-      })),
+    surface.outlook.units.filter(hasGone).map(({ id, failsAlone }) => ({
+      surface,
+      unit: surface.units.find((unit) => unit.id === id)!,
+      alone: failsAlone || surface.units.length === 1,
+    })),
   )
 }
