@@ -362,3 +362,29 @@ test('two tablets on one step: the slower is told who was first, and its entry i
   await expect(second!.getByText(/began this step already/)).toHaveCount(0)
   await Promise.all(contexts.map((each) => each.close()))
 })
+
+test('today’s cards open without a network, though nobody has opened them on this tablet', async ({
+  page,
+}) => {
+  await shop.open(at(WEDNESDAY, '10:20'))
+  await page.goto(`${shop.url}/work`)
+  const paths = await page
+    .getByRole('main')
+    .locator('a[href$="/work"]')
+    .evaluateAll((links) => links.map((link) => link.getAttribute('href')!))
+  expect(paths.length).toBeGreaterThan(1)
+  const kept = () =>
+    page.evaluate(
+      async (all) => (await Promise.all(all.map((path) => caches.match(path)))).every(Boolean),
+      paths,
+    )
+  await expect.poll(kept, { timeout: 60_000 }).toBe(true)
+  // What the last of them is made of is on its way still.
+  await page.waitForTimeout(3_000)
+  await shop.close()
+  for (const path of paths) {
+    await page.goto(shop.url + path)
+    await expect(page.getByRole('heading', { name: 'The card' })).toBeVisible()
+    await expect(page.getByText(/^No network/).first()).toBeVisible()
+  }
+})

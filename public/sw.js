@@ -4,6 +4,8 @@ const CACHE = 'fern-yard-1'
 const AT_THE_CAR = /^\/(work|jobs\/[^/]+\/work)$/
 /** Built files are named by their content: what is in the cache is what would come. */
 const BUILT = /^\/_next\/static\//
+/** How a page and a script name what they are made of. */
+const PART = /static\/(?:chunks|media|css)\/[\w.~-]+\.(?:js|css|woff2)/g
 /** A network that does not answer within this time is taken for none, ms. */
 const PATIENCE_MS = 4000
 
@@ -52,9 +54,29 @@ async function shopFirst(request) {
 // A page that came before this worker was there tells what it is made of.
 self.addEventListener('message', (event) => event.waitUntil(keep(event.data)))
 
-async function keep({ page, parts }) {
+async function keep({ page, parts, ahead = [] }) {
   const cache = await caches.open(CACHE)
   const urls = parts.filter((part) => BUILT.test(new URL(part).pathname))
   for (const url of [page, ...urls])
     if (url === page || !(await cache.match(url))) await cache.add(url).catch(() => undefined)
+  for (const path of ahead) await keepAhead(cache, path).catch(() => undefined)
+}
+
+/** A page nobody has opened here yet, with all it is made of: what its text names, and what that names in turn. */
+async function keepAhead(cache, path) {
+  const answer = await fetch(path)
+  if (!answer.ok) return
+  await cache.put(path, answer.clone())
+  const open = [await answer.text()]
+  const seen = new Set()
+  for (const text of open)
+    for (const [name] of text.matchAll(PART)) {
+      const url = `/_next/${name}`
+      if (seen.has(url)) continue
+      seen.add(url)
+      const kept = (await cache.match(url)) ?? (await fetch(url).catch(() => undefined))
+      if (!kept?.ok) continue
+      await cache.put(url, kept.clone())
+      if (/\.(js|css)$/.test(url)) open.push(await kept.text())
+    }
 }

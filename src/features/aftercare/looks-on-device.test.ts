@@ -6,7 +6,7 @@ import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
 import { queueable } from '@/server/queue/queueable'
 import { EMPTY_QUEUE } from '../queue/this-device'
 import type { QueueState } from '../queue/told'
-import { KEEP_LOOKS, looksOf, TAKE_LOOK_BACK } from './looks-on-device'
+import { KEEP_LOOKS, looksOf, shownWith, TAKE_LOOK_BACK } from './looks-on-device'
 
 const look = (unit: string, water: 'tight' | 'wets' = 'tight') => ({ unit, water, note: '' })
 const keep = (id: string, units: readonly string[], jobId = 'j1'): QueueEntry => ({
@@ -70,6 +70,15 @@ test('what was refused is not shown as seen, and says why', () => {
     noted: {},
     refused: [{ id: '1', message: 'This car has no such part.' }],
   })
+})
+
+test('what a page shows already is let go, what it does not show yet is not', () => {
+  const entries = [keep('1', ['roof']), keep('2', ['bonnet', 'boot']), back('3', 'roof')]
+  const state = device(entries, 3)
+  expect(shownWith([], 'j1', state)).toEqual(new Set(['1', '3']))
+  expect(shownWith([look('roof'), look('bonnet')], 'j1', state)).toEqual(new Set())
+  expect(shownWith([look('bonnet'), look('boot')], 'j1', state)).toEqual(new Set(['1', '2', '3']))
+  expect(shownWith([look('bonnet', 'wets'), look('boot')], 'j1', state)).toEqual(new Set(['1', '3']))
 })
 
 test('however much has been sent, each part shows what was done to it last', () => {

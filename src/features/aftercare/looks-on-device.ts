@@ -1,3 +1,4 @@
+import type { KeptLook } from '@/core/aftercare'
 import type { TypedLooks } from '@/core/aftercare/visit-told'
 import type { QueueEntry } from '@/core/queue'
 import type { QueueState } from '../queue/told'
@@ -54,4 +55,27 @@ export function looksOf(jobId: string, { sent, waiting, refused }: QueueState): 
       })),
     sent: new Set(told.map(({ id }) => id)),
   }
+}
+
+/** Entries the shop has and a page with these looks shows: they need not be kept for the eye. */
+export function shownWith(
+  kept: readonly Pick<KeptLook, 'unit' | 'water' | 'feel'>[],
+  jobId: string,
+  state: QueueState,
+): Set<string> {
+  const { noted } = looksOf(jobId, state)
+  const shows = (unit: string) => {
+    const look = kept.find((each) => each.unit === unit)
+    const last = noted[unit]!
+    if (last === 'taken-back') return look === undefined
+    return look?.water === last.look.water && look.feel === last.look.feel
+  }
+  return new Set(
+    state.sent
+      .filter((entry) => {
+        const said = saidBy(entry, jobId)
+        return said.length > 0 && said.every(([unit]) => shows(unit))
+      })
+      .map(({ id }) => id),
+  )
 }

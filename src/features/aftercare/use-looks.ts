@@ -1,21 +1,29 @@
 'use client'
 
+import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { KeptLook } from '@/core/aftercare'
 import { freshKey } from '@/ui/fresh-key'
 import { useQueue } from '../queue/this-device'
-import { KEEP_LOOKS, looksOf, type Seen, TAKE_LOOK_BACK } from './looks-on-device'
+import { KEEP_LOOKS, looksOf, type Seen, shownWith, TAKE_LOOK_BACK } from './looks-on-device'
 
 /** What was seen at this visit and is on its way to the shop. `kept` are the looks the page came with. */
 export function useLooks(jobId: string, kept: readonly KeptLook[]) {
   const { queue, state } = useQueue()
   const [missing, setMissing] = useState<string>()
-  const { noted, waiting, refused } = useMemo(() => looksOf(jobId, state), [jobId, state])
-  // A page that was just made shows what the shop had by then.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: looks that arrive are the sign that the page was made anew
+  const router = useRouter()
+  const { noted, waiting, refused, sent } = useMemo(() => looksOf(jobId, state), [jobId, state])
+  // A page that was just opened shows what the shop had by then, from whichever tablet.
   useEffect(() => {
     void queue?.ready.then(() => queue.shown(looksOf(jobId, queue.getState()).sent))
+  }, [queue, jobId])
+  useEffect(() => {
+    if (queue) void queue.shown(shownWith(kept, jobId, queue.getState()))
   }, [queue, jobId, kept])
+  // What the shop has since changes the outlook beside it.
+  useEffect(() => {
+    if (sent.size > 0) router.refresh()
+  }, [sent.size, router])
   const note = (action: string, input: object) => {
     setMissing(undefined)
     for (const { id } of refused) void queue?.dismiss(id)

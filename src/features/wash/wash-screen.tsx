@@ -2,9 +2,9 @@
 
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { WashSetup } from '@/core/shop'
-import type { StoredWash, WashFindings } from '@/core/wash'
+import type { StoredWash } from '@/core/wash'
 import {
   CLEAN,
   type Contamination,
@@ -18,12 +18,10 @@ import {
   ZONE_NAME,
   ZONES,
 } from '@/core/wash'
-import { keepWash } from '@/server/survey/wash-actions'
 import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { holdLinks } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
-import { act } from '@/ui/use-action'
+import { useFindings } from './use-findings'
 import { WashSteps } from './wash-steps'
 
 type Props = {
@@ -41,16 +39,11 @@ const LEVELS: readonly Level[] = [0, 1, 2, 3]
 
 /** How dirty it is, by touch and by sight, and the wash that follows from it. */
 export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, airC }: Props) {
-  const [findings, setFindings] = useState<WashFindings>(
-    stored.findings ?? {
-      contamination: CLEAN,
-      place: { airC, drain: wash.drain, hose: wash.hose, indoors: true },
-    },
-  )
-  const [air, setAir] = useState(String(findings.place.airC))
-  const [message, setMessage] = useState<string>()
-  const version = useRef(stored.version)
-  const queue = useRef(Promise.resolve())
+  const { findings, change, message, setMessage } = useFindings(jobId, stored, {
+    contamination: CLEAN,
+    place: { airC, drain: wash.drain, hose: wash.hose, indoors: true },
+  })
+  const [typed, setTyped] = useState<string>()
   const plan = useMemo(
     () =>
       planWash({ ...findings, school: wash.school, gear: wash.gear, softTop, bakedWheels } as Parameters<
@@ -58,19 +51,9 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
       >[0]),
     [findings, wash, softTop, bakedWheels],
   )
-  // One after the other, so that no tap overtakes the one before it.
-  const change = (next: WashFindings) => {
-    setFindings(next)
-    queue.current = queue.current.then(async () => {
-      const answer = await act(keepWash, { jobId, version: version.current, findings: next })
-      if (answer.ok) version.current = answer.value.version
-      setMessage(answer.ok ? undefined : answer.message)
-    })
-    holdLinks(queue.current)
-  }
   const { contamination, place } = findings
   const typeAir = (text: string) => {
-    setAir(text)
+    setTyped(text)
     const value = Number(text.trim().replace(',', '.'))
     if (text.trim() === '' || Number.isNaN(value) || value < -30 || value > 50)
       return setMessage('Type the air temperature in °C, such as 4.')
@@ -120,7 +103,7 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
                 className="field"
                 inputMode="decimal"
                 autoComplete="off"
-                value={air}
+                value={typed ?? String(place.airC)}
                 onChange={(event) => typeAir(event.target.value)}
               />
             </Field>

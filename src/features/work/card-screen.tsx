@@ -20,7 +20,7 @@ import { useOffline } from './use-offline'
 /** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
 export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const shopCard = useCard(fromShop)
-  useOffline(fetchTheRest)
+  useOffline({ fetchTheRest })
   const album = usePhotos(fromShop.job.id, fromShop.photos)
   const { view, state, now } = shopCard
   const live = { ...view.live, progress: state.progress }

@@ -16,7 +16,7 @@ type Props = { cars: DayCar[]; people: { id: string; name: string }[]; zone: str
 
 /** Today’s work for whoever holds the tablet, by car. */
 export function DayScreen({ cars, people, zone, now }: Props) {
-  useOffline()
+  useOffline({ ahead: cars.map(({ job }) => `/jobs/${job}/work`) })
   const [me, setMe] = useMe(EVERYBODY)
   const isMine = (step: DayCar['steps'][number]) => me === EVERYBODY || step.people.includes(me)
   const mine = cars

@@ -1,6 +1,6 @@
 'use client'
 
-import { useCallback, useEffect, useMemo, useState } from 'react'
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import {
   type Act,
   type CardState,
@@ -122,30 +122,37 @@ function kept(job: string): CardView | undefined {
 /** The newest card there is: from the page, from the shop since, or, with no network, the last this tablet saw. */
 function useFreshView(fromShop: CardView, queue: DeviceQueue | undefined, net: QueueState): CardView {
   const [view, setView] = useState(fromShop)
-  const take = useCallback(
-    (next: CardView) => {
-      setView((current) => (next.now >= current.now ? next : current))
-      void queue?.shown(new Set(next.entries.map(({ id }) => id)))
-      try {
-        localStorage.setItem(keptKey(next.job.id), JSON.stringify(next))
-      } catch {
-        // Full: the page itself still holds the card.
-      }
-    },
-    [queue],
-  )
+  const take = useCallback((next: CardView) => {
+    setView((current) => (next.now >= current.now ? next : current))
+    try {
+      localStorage.setItem(keptKey(next.job.id), JSON.stringify(next))
+    } catch {
+      // Full: the page itself still holds the card.
+    }
+  }, [])
+  // Only once the card shows them: let go before, a step would stand open again for a blink.
+  useEffect(() => {
+    void queue?.shown(new Set(view.entries.map(({ id }) => id)))
+  }, [queue, view])
   useEffect(() => {
     const old = kept(fromShop.job.id)
     take(old && old.now > fromShop.now ? old : fromShop)
   }, [fromShop, take])
   const job = fromShop.job.id
   const waiting = net.waiting.length
+  const revision = useRef<string>(undefined)
   useEffect(() => {
     let gone = false
     const look = async () => {
       if (document.visibilityState !== 'visible') return
-      const answer = await fetch(`/api/jobs/${job}/card`).catch(() => undefined)
-      if (answer?.ok && !gone) take((await answer.json()) as CardView)
+      const had = revision.current
+      const answer = await fetch(`/api/jobs/${job}/card`, {
+        headers: had ? { 'if-none-match': had } : {},
+      }).catch(() => undefined)
+      // Not changed: the shop sent nothing.
+      if (!answer?.ok || gone) return
+      take((await answer.json()) as CardView)
+      revision.current = answer.headers.get('etag') ?? undefined
     }
     const timer = setInterval(look, LOOK_AGAIN_MS)
     if (waiting === 0 && net.sent.length > 0) void look()

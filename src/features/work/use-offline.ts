@@ -5,8 +5,14 @@ import { useEffect } from 'react'
 /** Long enough for the card itself to stand first, ms. */
 const REST_AFTER_MS = 2_500
 
-/** Has the browser keep this page, so that it opens without a network; where it cannot, the open page still works on. */
-export function useOffline(fetchTheRest?: () => void): void {
+type Offline = { fetchTheRest?: () => void; ahead?: readonly string[] }
+
+/**
+ * Has the browser keep this page, and pages `ahead` by their paths, so that they open without a network; where it cannot, the open
+ * page still works on.
+ */
+export function useOffline({ fetchTheRest, ahead = [] }: Offline): void {
+  const paths = ahead.join(' ')
   useEffect(() => {
     if (!fetchTheRest) return undefined
     const timer = setTimeout(fetchTheRest, REST_AFTER_MS)
@@ -21,8 +27,8 @@ export function useOffline(fetchTheRest?: () => void): void {
       .then(() => worker.ready)
       .then(({ active }) => {
         const parts = performance.getEntriesByType('resource').map(({ name }) => name)
-        active?.postMessage({ page: location.href, parts })
+        active?.postMessage({ page: location.href, parts, ahead: paths.split(' ').filter(Boolean) })
       })
       .catch(() => undefined)
-  }, [])
+  }, [paths])
 }

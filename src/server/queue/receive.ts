@@ -6,7 +6,7 @@ import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queu
 import { type Instant, instantOf } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
-import { writeAct } from '../work/acts-store'
+import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
 import { queueable } from './queueable'
 import { findRefused, keepRefused } from './refused-store'
@@ -68,7 +68,8 @@ export async function receiveBatch(db: Knex, batch: Received, now: Instant): Pro
   return db.transaction(async (trx) => {
     const next = await nextNumber(trx, batch.device)
     const fresh = newIn(batch, next)
-    for (const entry of fresh) await takeOne(trx, batch.device, entry, now)
+    let last = next > 1 ? await lastActAt(trx, batch.device) : undefined
+    for (const entry of fresh) last = await takeOne(trx, batch.device, entry, now, last)
     const upTo = next + fresh.length
     await setNext(trx, batch.device, upTo)
     const told = batch.waiting.filter(({ number }) => number < upTo)
@@ -76,14 +77,31 @@ export async function receiveBatch(db: Knex, batch: Received, now: Instant): Pro
   })
 }
 
-async function takeOne(trx: Knex, device: string, received: ReceivedEntry, now: Instant): Promise<void> {
-  const at = instantOf(new Date(Date.parse(now) - received.ago))
+/** How much two sendings may disagree about the time, ms: one was longer on its way than the other. */
+const SLIP_MS = 5_000
+
+/** When an entry was. One that comes behind another of its tablet was not before it. */
+function timeOf(ago: number, now: Instant, last: Instant | undefined): Instant {
+  const at = instantOf(new Date(Date.parse(now) - ago))
+  const slip = last ? Date.parse(last) - Date.parse(at) : 0
+  return last && slip > 0 && slip <= SLIP_MS ? last : at
+}
+
+/** Takes one entry, or keeps why not; gives when it was. */
+async function takeOne(
+  trx: Knex,
+  device: string,
+  received: ReceivedEntry,
+  now: Instant,
+  last: Instant | undefined,
+): Promise<Instant> {
+  const at = timeOf(received.ago, now, last)
   const known = (await outcomesOf(trx, [received]))[0]
-  if (known && !isUnknown(known)) return
+  if (known && !isUnknown(known)) return last ?? at
   const why = await (received.kind === 'act'
     ? takeAct(trx, device, received, at, now)
     : takeCall(trx, device, received, at))
-  if (!why) return
+  if (!why) return at
   const { number: _, ago: __, ...entry } = received
   const jobId = received.kind === 'act' ? received.job : undefined
   await keepRefused(trx, {
@@ -94,6 +112,7 @@ async function takeOne(trx: Knex, device: string, received: ReceivedEntry, now: 
     entry: entry as QueueEntry,
     why,
   })
+  return last ?? at
 }
 
 async function takeAct(

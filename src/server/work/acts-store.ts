@@ -20,6 +20,12 @@ export async function loadEntries(db: Knex, jobId: string): Promise<Entry[]> {
   return rows.map(toEntry)
 }
 
+/** When the last act of a tablet was; undefined where it has not told of any. */
+export async function lastActAt(db: Knex, device: string): Promise<Instant | undefined> {
+  const row = await db('acts').where({ device }).orderBy('position', 'desc').first('at')
+  return row && instantOrThrow(row.at)
+}
+
 export async function writeAct(trx: Knex, entry: Entry, device: string, receivedAt: Instant): Promise<void> {
   const { id, job, by, at, ...act } = entry
   await trx('acts').insert({

@@ -1,0 +1,68 @@
+'use client'
+
+import { useCallback, useEffect, useRef, useState } from 'react'
+import type { StoredWash, WashFindings } from '@/core/wash'
+import { keepWash } from '@/server/survey/wash-actions'
+import { freshKey } from '@/ui/fresh-key'
+import { holdLinks } from '@/ui/patient-link'
+import { reach } from '@/ui/use-action'
+import { dropDraft, keepDraft, readDraft } from '../queue/drafts'
+
+/** What is on its way: the newest findings, what was last sent of them and under which key, and the version that was based on. */
+type Draft = { version: number; latest: WashFindings; sent?: { key: string; findings: WashFindings } }
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
+
+/** Findings that are kept at every touch: one save at a time, the newest last, and over a reload what was not with the shop yet. */
+export function useFindings(jobId: string, stored: StoredWash, first: WashFindings) {
+  const [findings, setFindings] = useState<WashFindings>(stored.findings ?? first)
+  const [message, setMessage] = useState<string>()
+  const draft = useRef<Draft | undefined>(undefined)
+  const version = useRef(stored.version)
+  const flight = useRef<Promise<void> | undefined>(undefined)
+  const key = `wash:${jobId}`
+
+  const send = useCallback(async () => {
+    while (draft.current) {
+      const { latest } = draft.current
+      const before = draft.current.sent
+      // What was not answered goes again under its key: it may have arrived.
+      const sent = before && same(before.findings, latest) ? before : { key: freshKey(), findings: latest }
+      draft.current = { ...draft.current, version: version.current, sent }
+      await keepDraft(key, draft.current)
+      const input = { jobId, version: version.current, findings: sent.findings }
+      const answer = await reach(keepWash({ key: sent.key, input }))
+      setMessage(answer.ok ? undefined : answer.message)
+      if (!answer.ok) return
+      version.current = answer.value.version
+      if (draft.current.latest === latest) {
+        draft.current = undefined
+        await dropDraft(key)
+      } else draft.current = { version: version.current, latest: draft.current.latest }
+    }
+  }, [jobId, key])
+
+  const change = useCallback(
+    (next: WashFindings) => {
+      setFindings(next)
+      draft.current = { ...draft.current, version: version.current, latest: next }
+      void keepDraft(key, draft.current)
+      flight.current ??= send().finally(() => {
+        flight.current = undefined
+      })
+      holdLinks(flight.current)
+    },
+    [key, send],
+  )
+
+  useEffect(() => {
+    void readDraft<Draft>(key).then((left) => {
+      if (!left || draft.current) return
+      const isMine = left.version === version.current || same(left.sent?.findings, stored.findings)
+      if (isMine && !same(left.latest, stored.findings)) change(left.latest)
+      else void dropDraft(key)
+    })
+  }, [key, stored.findings, change])
+
+  return { findings, change, message, setMessage }
+}
