@@ -61,26 +61,6 @@ test('0009-at-the-car leaves what a database held, and takes its new facts', asy
 })
 
 describe('acts from a tablet', () => {
-  test('keep their order though one sending was longer on its way than the next', async () => {
-    const { live } = await jobWith('IM 903')
-    const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
-    const { waiting, send } = tablet()
-    const check = (on: boolean) => waiting(live!.id, { kind: 'check', operation, item: 'edges', checked: on })
-    const [first, second, third] = [check(true), check(false), check(true)]
-    await send([{ ...first, ago: 1_000 }])
-    // Sent at once again, and quicker: by the clock it would come before the first.
-    await send([
-      { ...second, ago: 1_078 },
-      { ...third, ago: 1_020 },
-    ])
-    const mine = (await loadEntries(shop.db, live!.id)).filter(({ id }) =>
-      [first.id, second.id, third.id].includes(id),
-    )
-    expect(mine.map(({ id }) => id)).toEqual([first.id, second.id, third.id])
-    const times = mine.map(({ at }) => at)
-    expect(times).toEqual(times.toSorted())
-  })
-
   test('are taken once, in order, at the time they happened whatever its clock says', async () => {
     const { live } = await jobWith('IM 903')
     const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
@@ -268,4 +248,24 @@ test('another process is offered within what the paint can spare, and the rest w
     { taken: false, why: { conflict: { code: 'process-forbidden' } } },
     { taken: true },
   ])
+})
+
+test('acts keep their order though one sending was longer on its way than the next', async () => {
+  const { live } = await jobWith('IM 903')
+  const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
+  const { waiting, send } = tablet()
+  const check = (on: boolean) => waiting(live!.id, { kind: 'check', operation, item: 'edges', checked: on })
+  const [first, second, third] = [check(true), check(false), check(true)]
+  await send([{ ...first, ago: 1_000 }])
+  // Sent at once again, and quicker: by the clock it would come before the first.
+  await send([
+    { ...second, ago: 1_078 },
+    { ...third, ago: 1_020 },
+  ])
+  const mine = (await loadEntries(shop.db, live!.id)).filter(({ id }) =>
+    [first.id, second.id, third.id].includes(id),
+  )
+  expect(mine.map(({ id }) => id)).toEqual([first.id, second.id, third.id])
+  const times = mine.map(({ at }) => at)
+  expect(times).toEqual(times.toSorted())
 })
