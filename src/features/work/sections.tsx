@@ -66,15 +66,16 @@ export function Sections({ card, operation, me, album }: Props) {
         <strong>
           {done} of {total} sections
         </strong>
-        {begun
-          ? progress?.kind === 'started' && !selected && '. Tap the panel you work on.'
-          : '. Begin the step, then tap a panel and say how much of it is worked.'}
-        {progress?.kind === 'started' && pace && pace.minutesLeft > 0 && (
+        {progress?.kind === 'started' && done > 0 && pace && pace.minutesLeft > 0 && (
           <>
             , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
-            this pace done about {moment(view.zone, plusMinutes(now, pace.minutesLeft), now)}.
+            this pace done about {moment(view.zone, plusMinutes(now, pace.minutesLeft), now)}
           </>
         )}
+        .
+        {begun
+          ? progress?.kind === 'started' && !selected && ' Tap the panel you work on.'
+          : ' Begin the step, then tap a panel and say how much of it is worked.'}
       </p>
       <BodyPlan
         shape={view.job.shape}
