@@ -1,4 +1,8 @@
+import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
@@ -16,6 +20,12 @@ beforeEach(async () => {
   db = await openDatabase(':memory:')
 })
 afterEach(() => db.destroy())
+
+/** A process that writes without waiting. */
+const WRITE_ONCE = `
+  const db = new (require('better-sqlite3'))(process.argv[1], { timeout: 0 })
+  db.exec("INSERT INTO reorder_points (product_id, ml) VALUES ('other', 1)")
+`
 
 /** Writes a reorder point, and says how often it was done. */
 const count = defineWrite({
@@ -37,6 +47,33 @@ const doIt = <S extends z.ZodType, V>(
   caller = SHOP_FLOOR,
 ) => perform(db, definition, sent, { caller, at: AT })
 const points = async () => (await db('reorder_points')).length
+
+test('an action that has read is not refused because another connection wrote meanwhile', async () => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-two-'))
+  const file = path.join(folder, 'shop.db')
+  const [one, other] = [await openDatabase(file), await openDatabase(file)]
+  const slow = defineWrite({
+    name: 'test.slow',
+    who: 'floor',
+    input: z.strictObject({ ml: z.int() }),
+    write: async ({ trx }, { ml }) => {
+      const before = await trx('reorder_points')
+      // Somebody plans meanwhile, over a connection of their own; the right to write is ours, so they are at it once we are done.
+      const planning = spawnSync(process.execPath, ['-e', WRITE_ONCE, file], {
+        cwd: process.cwd(),
+        encoding: 'utf8',
+      })
+      expect(planning.stderr).toContain('locked')
+      await trx('reorder_points').insert({ product_id: `p${before.length}`, ml })
+      return done()
+    },
+  })
+  const answer = await perform(one, slow, call({ ml: 5 }), { caller: SHOP_FLOOR, at: AT })
+  expect(answer).toEqual({ ok: true, value: null })
+  expect(await other('reorder_points').select('ml')).toEqual([{ ml: 5 }])
+  await Promise.all([one.destroy(), other.destroy()])
+  rmSync(folder, { recursive: true })
+})
 
 describe('an action', () => {
   test('is done once under its key, and answers the same however often it is sent', async () => {

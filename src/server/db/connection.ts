@@ -9,7 +9,7 @@ const BUSY_TIMEOUT_MS = 5000
 
 /** Opens a database file; `readOnly` refuses every write. One connection, so what is asked of it happens one after the other. */
 export function connect(file: string, { readOnly = false } = {}): Knex {
-  return knex({
+  const db = knex({
     client: 'better-sqlite3',
     connection: { filename: file },
     useNullAsDefault: true,
@@ -27,6 +27,27 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
       },
     },
   })
+  if (!readOnly) writeFromTheStart(db)
+  return db
+}
+
+type Begun = {
+  begin: (raw: unknown) => Promise<unknown>
+  query: (raw: unknown, sql: string) => Promise<unknown>
+}
+
+/**
+ * Transactions take the right to write as they begin, and wait for it. One that first reads, and only then asks for it, is refused at
+ * once where another connection, such as the planner’s, has written in between.
+ */
+function writeFromTheStart(db: Knex): void {
+  const client = db.client as { transaction: (...given: unknown[]) => Begun }
+  const transaction = client.transaction.bind(client)
+  client.transaction = (...given) => {
+    const begun = transaction(...given)
+    begun.begin = (raw) => begun.query(raw, 'BEGIN IMMEDIATE;')
+    return begun
+  }
 }
 
 /** Opens a database, brings it up to date and gives an empty one the shop's set-up. */
