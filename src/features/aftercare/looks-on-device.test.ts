@@ -4,8 +4,7 @@ import type { QueueEntry } from '@/core/queue'
 import { definitionOf } from '@/server/action/define'
 import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
 import { queueable } from '@/server/queue/queueable'
-import { EMPTY_QUEUE } from '../queue/this-device'
-import type { QueueState } from '../queue/told'
+import { EMPTY_QUEUE, type QueueState } from '../queue/told'
 import { KEEP_LOOKS, looksOf, shownWith, TAKE_LOOK_BACK } from './looks-on-device'
 
 const look = (unit: string, water: 'tight' | 'wets' = 'tight') => ({ unit, water, note: '' })

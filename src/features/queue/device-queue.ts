@@ -23,7 +23,7 @@ import {
   takeLease,
   type Waiting,
 } from './queue-db'
-import { asTold, onTheWire, type QueueState, type Surroundings } from './told'
+import { asTold, EMPTY_QUEUE, onTheWire, type QueueState, type Surroundings } from './told'
 
 /** Keeps what was done at the car on the tablet until the shop has it, whatever the network, the tabs and the clock do. */
 
@@ -35,14 +35,7 @@ const OTHER_TAB_MS = 1_500
 const BATCH_MOST = 200
 
 export class DeviceQueue {
-  private state: QueueState = {
-    waiting: [],
-    sent: [],
-    refused: [],
-    reached: true,
-    heard: false,
-    forgetful: false,
-  }
+  private state = EMPTY_QUEUE
   private lastHeard: Heard | undefined
   /** The shop was out of reach, or was never asked: its time is asked for before anything is sent. */
   private mustHear = true

@@ -5,7 +5,7 @@ import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
 import { openQueueDb } from './queue-db'
-import type { PhotoCall, QueueState, Surroundings } from './told'
+import { EMPTY_QUEUE, type PhotoCall, type QueueState, type Surroundings } from './told'
 
 /** The queue of this device in its browser: one for all pages and tabs. */
 
@@ -83,14 +83,6 @@ export function thisDevice(): DeviceQueue | undefined {
   return shared
 }
 
-export const EMPTY_QUEUE: QueueState = {
-  waiting: [],
-  sent: [],
-  refused: [],
-  reached: true,
-  heard: false,
-  forgetful: false,
-}
 const nothing = () => () => {}
 
 /** What this device has still to tell, and what became of what it told. */

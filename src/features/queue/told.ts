@@ -15,6 +15,16 @@ export type QueueState = {
   forgetful: boolean
 }
 
+/** Before anything was read or heard. */
+export const EMPTY_QUEUE: QueueState = {
+  waiting: [],
+  sent: [],
+  refused: [],
+  reached: true,
+  heard: false,
+  forgetful: false,
+}
+
 export type PhotoCall = { device: string; entry: Extract<Waiting, { kind: 'photo' }>; ago: number }
 
 export type Surroundings = {

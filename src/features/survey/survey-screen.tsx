@@ -15,7 +15,7 @@ import {
   takenByPanel,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
-import { isMetal, panelsOf } from '@/core/vehicle'
+import { panelsOf } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
 import { readGloss } from '@/server/survey/survey-actions'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
@@ -23,7 +23,7 @@ import { Button, ButtonLink } from '@/ui/button'
 import { reach } from '@/ui/use-action'
 import { DefectEditor } from './defect-editor'
 import { Distribution } from './distribution'
-import { GaugeNotes } from './gauge-notes'
+import { GaugeNotes, mishapOf } from './gauge-notes'
 import { GlossEntry } from './gloss-entry'
 import { Hatches } from './hatches'
 import { ImportReadings } from './import-readings'
@@ -105,13 +105,9 @@ export function SurveyScreen(props: Props) {
   const onGauge = (event: GaugeEvent) => {
     const panel = panels.find(({ id }) => id === event.panel)
     if (!panel) return
-    if (event.kind === 'dropout')
-      return setMishaps((before) => [`${panel.name}: the probe lost contact. It is read again.`, ...before])
-    if (!isMetal(panel.substrate))
-      return setMishaps((before) => [
-        `${panel.name}: ${event.filmUm.toFixed(0)} µm not kept, it is not metal. The probe slid onto it.`,
-        ...before,
-      ])
+    const mishap = mishapOf(event, panel)
+    if (mishap !== undefined) return setMishaps((before) => [mishap, ...before])
+    if (event.kind !== 'reading') return
     setSelected(event.panel)
     setReadings(event.panel, (values) => [...values, { um: event.filmUm }])
   }
