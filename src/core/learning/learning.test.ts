@@ -177,6 +177,8 @@ describe('the pace of the shop', () => {
     expect(of(lessons, 'wash', { wash: factor }).worthAccepting).toBe(false)
   })
   test('lies between the table and what was seen', () => {
+    // Instants are kept to the millisecond: of a step of minutes that is so large a share.
+    const MILLISECOND = 1e-5
     fc.assert(
       fc.property(
         fc.double({ min: 0.4, max: 2.5, noNaN: true }),
@@ -184,12 +186,12 @@ describe('the pace of the shop', () => {
         (ratio, count) => {
           const lessons = Array.from({ length: count }, () => lessonOf(input('slipway', () => ratio)))
           for (const { factor } of paceLessons(lessons, {})) {
-            expect(factor).toBeGreaterThanOrEqual(Math.min(1, ratio) - 1e-9)
-            expect(factor).toBeLessThanOrEqual(Math.max(1, ratio) + 1e-9)
+            expect(factor).toBeGreaterThanOrEqual(Math.min(1, ratio) - MILLISECOND)
+            expect(factor).toBeLessThanOrEqual(Math.max(1, ratio) + MILLISECOND)
           }
         },
       ),
-      { numRuns: 20 },
+      { numRuns: 20, examples: [[0.9953948356750202, 1]] },
     )
   })
   test('an accepted pace lengthens what it is about, and nothing else', () => {
