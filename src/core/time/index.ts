@@ -1,5 +1,4 @@
 export {
-  earlierOf,
   epochMinutes,
   fromEpochMinutes,
   type Instant,

@@ -63,10 +63,6 @@ export function monthsBetween(from: Instant, to: Instant): number {
   return minutesBetween(from, to) / (MONTH_DAYS * 1440)
 }
 
-export function earlierOf(a: Instant, b: Instant): Instant {
-  return a <= b ? a : b
-}
-
 export function laterOf(a: Instant, b: Instant): Instant {
   return a >= b ? a : b
 }
