@@ -202,3 +202,24 @@ test('the light of the booth stays chosen over pages and reloads', async ({ page
   await page.getByRole('button', { name: 'Paper light' }).click()
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'paper')
 })
+
+test('a wash whose answer is lost is kept once, and so is the touch after it', async ({ page }) => {
+  await openJob(page, 'IM 5012', 'wash')
+  let lost = false
+  await page.route('**/wash', async (route) => {
+    if (route.request().method() !== 'POST' || lost) return route.continue()
+    lost = true
+    // It arrives, and is done; only the answer gets lost.
+    await route.fetch()
+    return route.abort()
+  })
+  await page.getByRole('radio', { name: 'Tar spots: many' }).click()
+  await expect(page.getByText('The shop does not answer')).toBeVisible()
+  await page.getByRole('radio', { name: 'Overspray: many' }).click()
+  await expect(page.getByText('The shop does not answer')).toHaveCount(0)
+  await expect(page.getByText('Someone else has changed this wash')).toHaveCount(0)
+  await page.waitForLoadState('networkidle')
+  await page.reload()
+  for (const name of ['Tar spots: many', 'Overspray: many'])
+    await expect(page.getByRole('radio', { name })).toBeChecked()
+})

@@ -8,7 +8,7 @@ import { holdLinks } from '@/ui/patient-link'
 import { reach } from '@/ui/use-action'
 import { dropDraft, keepDraft, readDraft } from '../queue/drafts'
 
-/** What is on its way: the newest findings, what was last sent of them and under which key, and the version that was based on. */
+/** The newest findings, what was sent of them and not answered yet with its key, and the version that is based on. */
 type Draft = { version: number; latest: WashFindings; sent?: { key: string; findings: WashFindings } }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
@@ -25,20 +25,20 @@ export function useFindings(jobId: string, stored: StoredWash, first: WashFindin
   const send = useCallback(async () => {
     while (draft.current) {
       const { latest } = draft.current
-      const before = draft.current.sent
-      // What was not answered goes again under its key: it may have arrived.
-      const sent = before && same(before.findings, latest) ? before : { key: freshKey(), findings: latest }
+      // What was not answered goes again under its key before anything newer: it may have arrived.
+      const sent = draft.current.sent ?? { key: freshKey(), findings: latest }
       draft.current = { ...draft.current, version: version.current, sent }
       await keepDraft(key, draft.current)
       const input = { jobId, version: version.current, findings: sent.findings }
       const answer = await reach(keepWash({ key: sent.key, input }))
       setMessage(answer.ok ? undefined : answer.message)
-      if (!answer.ok) return
-      version.current = answer.value.version
-      if (draft.current.latest === latest) {
+      if (!answer.ok && answer.code === 'unreached') return
+      if (answer.ok) version.current = answer.value.version
+      const newest = draft.current.latest
+      if (!answer.ok || same(newest, sent.findings)) {
         draft.current = undefined
         await dropDraft(key)
-      } else draft.current = { version: version.current, latest: draft.current.latest }
+      } else draft.current = { version: version.current, latest: newest }
     }
   }, [jobId, key])
 
@@ -58,11 +58,11 @@ export function useFindings(jobId: string, stored: StoredWash, first: WashFindin
   useEffect(() => {
     void readDraft<Draft>(key).then((left) => {
       if (!left || draft.current) return
-      const isMine = left.version === version.current || same(left.sent?.findings, stored.findings)
-      if (isMine && !same(left.latest, stored.findings)) change(left.latest)
-      else void dropDraft(key)
+      draft.current = left
+      version.current = left.version
+      change(left.latest)
     })
-  }, [key, stored.findings, change])
+  }, [key, change])
 
   return { findings, change, message, setMessage }
 }

@@ -20,8 +20,10 @@ export const photoQuery = photoInput.extend({
 })
 type PhotoQuery = z.infer<typeof photoQuery>
 
-/** Takes a photograph from a tablet, once, and in its place among what else it has to tell. */
-/** `bytes` is undefined where the picture was larger than any may be. */
+/**
+ * Takes a photograph from a tablet, once, and in its place among what else it has to tell. `bytes` is undefined where the picture was
+ * larger than any may be.
+ */
 export async function receivePhoto(
   db: Knex,
   sent: PhotoQuery,
