@@ -1,17 +1,31 @@
 import { cache } from 'react'
+import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
 import { now } from '@/server/clock'
-import { database } from '@/server/db/connection'
+import { atOneMoment, database } from '@/server/db/connection'
 import { jobOnFloor, loadFloor } from '@/server/floor/floor'
 import { findKnown } from '@/server/vehicles/vehicle-store'
+import { loadCardView } from '@/server/work/card'
 
 /** The floor at the moment of a request, read once however many parts of the page ask for it. */
-export const requestFloor = cache(async (): Promise<Floor> => loadFloor(await database(), now()))
+export const requestFloor = cache(async (): Promise<Floor> => atOneMoment((db) => loadFloor(db, now())))
 
 /** The floor and one job, of today or of long ago; the job is undefined where there is none of that id. */
 export async function requestJob(id: string): Promise<{ floor: Floor; entry: FloorJob | undefined }> {
   const floor = await requestFloor()
   return { floor, entry: await jobOnFloor(await database(), floor, id) }
+}
+
+/**
+ * The card of a job, all of it as it stood at one moment: a beginning of which the journal knows and the step does not would let the
+ * step stand open for a blink. Undefined where there is no such job; without a view where nothing is agreed.
+ */
+export async function requestCard(id: string): Promise<{ view: CardView | undefined } | undefined> {
+  return atOneMoment(async (db) => {
+    const floor = await loadFloor(db, now())
+    const entry = await jobOnFloor(db, floor, id)
+    return entry && { view: await loadCardView(db, floor, entry) }
+  })
 }
 
 /** A vehicle the shop knows, looked up once in a request. */

@@ -15,13 +15,15 @@ export type Heard = Reading & { shop: number }
 /** Clocks that differ by less are one: a network takes its time, and wall clocks drift, ms. */
 const SAME_MS = 60_000
 
-/** How long before `now` a reading was taken, ms; never less than nothing. `last` is what was heard before it, if anything was. */
+/**
+ * How long before `now` a reading was taken, ms; never less than nothing. `last` is when the shop was heard before the reading: it is
+ * for whoever asks to know that nothing read earlier is among what is asked about.
+ */
 export function agoMs(read: Reading, now: Heard, last?: Heard): number {
   const byWall = now.wall - read.wall
   const byMono = read.session === now.session ? now.mono - read.mono : undefined
   const ago = choose(byWall, byMono, now, last)
-  // Nothing that was noted after the shop was last heard happened before that.
-  const most = last && isAfter(read, last) ? now.shop - last.shop : Number.POSITIVE_INFINITY
+  const most = last ? now.shop - last.shop : Number.POSITIVE_INFINITY
   return Math.max(0, Math.min(ago, most))
 }
 
@@ -31,10 +33,6 @@ function choose(byWall: number, byMono: number | undefined, now: Heard, last: He
   const really = now.shop - last.shop
   if (Math.abs(now.wall - last.wall - really) <= SAME_MS) return byWall
   return byMono
-}
-
-function isAfter(read: Reading, last: Heard): boolean {
-  return read.session === last.session ? read.mono >= last.mono : true
 }
 
 /** The shop's time now, as well as the tablet knows it. */

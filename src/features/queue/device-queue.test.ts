@@ -167,6 +167,17 @@ describe.each([
     expect(shop.taken.map(({ id }) => id).toSorted()).toEqual(ids.toSorted())
     for (const tab of tabs) expect(tab.getState().waiting).toEqual([])
   })
+  test('what the shop has taken, and the card does not show yet, stays in the order in which it was done', async () => {
+    const shop = new Shop()
+    const tablet = new Tablet(shop, fresh(), hasLocks)
+    const tabs = [tablet.tab(), tablet.tab()]
+    for (const id of ['z', 'm', 'a', 'k']) await tabs[id === 'm' ? 1 : 0]!.add(towel(id))
+    await rest(tablet, tabs)
+    for (const tab of [...tabs, tablet.tab()]) {
+      await tab.ready
+      expect(tab.getState().sent.map(({ id }) => id)).toEqual(['z', 'm', 'a', 'k'])
+    }
+  })
   test('what the shop refuses stays to be read, in every tab, until somebody has', async () => {
     const shop = new Shop()
     shop.refuses.add('bad')
@@ -209,6 +220,23 @@ describe.each([
     shop.up = true
     await rest(tablet, [tab])
     expect(shop.taken).toMatchObject([{ id: 'a', at }])
+  })
+  test('keeps the time of what was noted before a reload, though a photograph before it is sent by itself', async () => {
+    const shop = new Shop()
+    const tablet = new Tablet(shop, fresh(), hasLocks)
+    const before = tablet.tab()
+    await rest(tablet, [before])
+    shop.up = false
+    const at = shop.now
+    await before.add(photo('a'), new Blob(['picture']))
+    await before.add(towel('b'))
+    shop.now += HOUR
+    shop.up = true
+    await rest(tablet, [tablet.tab()])
+    expect(shop.taken).toMatchObject([
+      { id: 'a', at },
+      { id: 'b', at },
+    ])
   })
   test('whatever the network, the tabs and the clock do: all is taken once, each tab’s in order, at its time', async () => {
     const step = fc.oneof(

@@ -1,12 +1,4 @@
-import {
-  agoMs,
-  type Heard,
-  isLost,
-  type QueueEntry,
-  type QueueReply,
-  type Reading,
-  shopTime,
-} from '@/core/queue'
+import { agoMs, type Heard, isLost, type QueueEntry, type QueueReply, shopTime } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
 import { LEASE_MS, takeLeaseAgain } from './lease'
 import {
@@ -14,6 +6,7 @@ import {
   deviceOf,
   endLease,
   type Kept,
+  type Noted,
   type QueueDb,
   type Refused,
   readAll,
@@ -37,6 +30,8 @@ const BATCH_MOST = 200
 export class DeviceQueue {
   private state = EMPTY_QUEUE
   private lastHeard: Heard | undefined
+  /** When the shop was last heard and nothing was left waiting. */
+  private emptied: Heard | undefined
   /** The shop was out of reach, or was never asked: its time is asked for before anything is sent. */
   private mustHear = true
   private flying = false
@@ -78,10 +73,10 @@ export class DeviceQueue {
   }
 
   /** When an entry was, on the shop's clock as the tablet knows it. */
-  timeOf({ noted }: { noted: Reading }): Instant {
-    const now = this.around.clocks()
-    const shop = Date.parse(this.shopNow())
-    return instantOf(new Date(shop - agoMs(noted, { ...now, shop }, this.lastHeard)))
+  timeOf(entry: Noted): Instant {
+    const now = this.hearAgain()
+    const ago = agoMs(entry.noted, now, 'number' in entry ? this.emptied : undefined)
+    return instantOf(new Date(now.shop - ago))
   }
 
   /** Goes by the time on a page until the shop itself has told it: the page may have been kept for a while. */
@@ -178,7 +173,6 @@ export class DeviceQueue {
       const device = await deviceOf(db, this.around.newId)
       const waiting = await db.getAll('waiting', null, BATCH_MOST)
       if (this.mustHear) {
-        const before = this.lastHeard
         const hello = await this.around.post({ device: device.id, waiting: [] })
         const now = this.hear(hello)
         this.mustHear = false
@@ -190,12 +184,14 @@ export class DeviceQueue {
           await settle(db, hello.next, [], [], now)
           break
         }
-        await this.send(db, device.id, waiting, now, before)
+        await this.send(db, device.id, waiting, now)
         continue
       }
       if (waiting.length === 0) break
-      await this.send(db, device.id, waiting, this.hearAgain(), this.lastHeard)
+      await this.send(db, device.id, waiting, this.hearAgain())
     }
+    this.emptied = this.lastHeard
+    if (this.emptied) await db.put('meta', this.emptied, 'emptied')
     await this.reload()
   }
 
@@ -205,18 +201,12 @@ export class DeviceQueue {
     return { ...now, shop: Date.parse(this.shopNow()) }
   }
 
-  private async send(
-    db: QueueDb,
-    device: string,
-    waiting: readonly Waiting[],
-    now: Heard,
-    before: Heard | undefined,
-  ): Promise<void> {
+  private async send(db: QueueDb, device: string, waiting: readonly Waiting[], now: Heard): Promise<void> {
     await takeLeaseAgain(db, this.tab, now.wall, this.around.alone === undefined)
     const [first] = waiting
     const upTo = waiting.findIndex(({ kind }) => kind === 'photo')
     const batch = upTo < 0 ? waiting : waiting.slice(0, upTo)
-    const ago = (entry: Waiting) => agoMs(entry.noted, now, before)
+    const ago = (entry: Waiting) => agoMs(entry.noted, now, this.emptied)
     const reply =
       first?.kind === 'photo'
         ? await this.around.postPhoto({ device, entry: first, ago: ago(first) })
@@ -276,7 +266,8 @@ export class DeviceQueue {
     const db = await this.opened
     if (!db) return
     const kept: Kept = await readAll(db)
-    if (!this.lastHeard && kept.heard) this.lastHeard = kept.heard
+    this.lastHeard ??= kept.heard
+    this.emptied ??= kept.emptied
     const stored = new Set([...kept.waiting, ...kept.sent, ...kept.refused].map(({ id }) => id))
     // What was just noted and is still on its way into the store stays in sight.
     const fresh = this.state.waiting.filter(

@@ -7,19 +7,24 @@ import type { Heard, QueueEntry, Reading, Why } from '@/core/queue'
 export type Waiting = QueueEntry & { number: number; noted: Reading; picture?: Blob }
 /** Taken by the shop, and perhaps not yet on what is shown. */
 export type Sent = QueueEntry & { noted: Reading; value?: unknown }
+/** What was taken is kept under its id; in which order it was done is not to be told from that. */
+type KeptSent = Sent & { order?: number }
 /** Not taken, until somebody has read why. */
 export type Refused = QueueEntry & { noted: Reading; why: Why }
+export type Noted = Waiting | Sent | Refused
 
 export type Meta = {
   device: { id: string; next: number }
   heard: Heard
+  /** When the shop was last heard and nothing was left waiting: whatever waits now was noted after that. */
+  emptied: Heard
   /** Which tab sends where the browser has no locks: until when, by the wall clock, ms. */
   lease: { tab: string; until: number }
 }
 
 interface QueueSchema extends DBSchema {
   waiting: { key: number; value: Waiting }
-  sent: { key: string; value: Sent }
+  sent: { key: string; value: KeptSent }
   refused: { key: string; value: Refused }
   meta: { key: keyof Meta; value: Meta[keyof Meta] }
   /** What is being typed and was not kept by the shop yet, such as a survey. */
@@ -49,19 +54,30 @@ export type Kept = {
   refused: Refused[]
   device?: Meta['device']
   heard?: Heard
+  emptied?: Heard
 }
 
 export async function readAll(db: QueueDb): Promise<Kept> {
   const trx = db.transaction(['waiting', 'sent', 'refused', 'meta'])
-  const [waiting, sent, refused, device, heard] = await Promise.all([
+  const [waiting, sent, refused, device, heard, emptied] = await Promise.all([
     trx.objectStore('waiting').getAll(),
     trx.objectStore('sent').getAll(),
     trx.objectStore('refused').getAll(),
     trx.objectStore('meta').get('device') as Promise<Meta['device'] | undefined>,
     trx.objectStore('meta').get('heard') as Promise<Heard | undefined>,
+    trx.objectStore('meta').get('emptied') as Promise<Heard | undefined>,
   ])
-  return { waiting, sent, refused, ...(device ? { device } : {}), ...(heard ? { heard } : {}) }
+  return {
+    waiting,
+    sent: inOrder(sent),
+    refused,
+    ...(device ? { device } : {}),
+    ...(heard ? { heard } : {}),
+    ...(emptied ? { emptied } : {}),
+  }
 }
+
+const inOrder = (sent: readonly KeptSent[]) => sent.toSorted((a, b) => (a.order ?? 0) - (b.order ?? 0))
 
 /** Gives an entry the next number of this device, in one transaction with keeping it: no other tab can have it too. */
 export async function append(
@@ -115,11 +131,13 @@ export async function settle(
 ): Promise<void> {
   const trx = db.transaction(['waiting', 'sent', 'refused', 'meta'], 'readwrite')
   await trx.objectStore('waiting').delete(IDBKeyRange.upperBound(next, true))
-  for (const entry of sent) await trx.objectStore('sent').put(entry)
   for (const entry of refused) await trx.objectStore('refused').put(entry)
-  const kept = await trx.objectStore('sent').getAll()
-  const old = kept.toSorted((a, b) => a.noted.wall - b.noted.wall).slice(0, -SENT_MOST)
-  for (const { id } of old) await trx.objectStore('sent').delete(id)
+  const before = inOrder(await trx.objectStore('sent').getAll())
+  const last = before.at(-1)?.order ?? 0
+  for (const [at, entry] of sent.entries())
+    await trx.objectStore('sent').put({ ...entry, order: last + 1 + at })
+  for (const { id } of before.slice(0, Math.max(0, before.length + sent.length - SENT_MOST)))
+    await trx.objectStore('sent').delete(id)
   await trx.objectStore('meta').put(heard, 'heard')
   await trx.done
 }

@@ -93,8 +93,9 @@ export function Actions({
           className={large}
           aria-expanded={coat ? asking === 'coat' : undefined}
           onClick={() => {
+            // A second tap on it is no answer to what is asked.
             if (asking === 'coat') setAsking(undefined)
-            else if (left.length > 0 && asking !== 'done') setAsking('done')
+            else if (left.length > 0) setAsking('done')
             else finish()
           }}
         >
@@ -118,7 +119,7 @@ export function Actions({
           ))}
         </ul>
       )}
-      {asking === 'done' && (
+      {asking === 'done' && left.length > 0 && (
         <div role="alert" className="rounded border-2 border-copper p-4">
           <p className="text-copper">Still open: {left.join('; ')}.</p>
           <div className="mt-3 flex flex-wrap gap-3">

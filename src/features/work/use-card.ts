@@ -11,10 +11,10 @@ import {
   withEntry,
 } from '@/core/card'
 import type { CardView } from '@/core/card/view'
-import type { Reading } from '@/core/queue'
 import type { Instant } from '@/core/time'
 import { freshKey } from '@/ui/fresh-key'
 import type { DeviceQueue } from '../queue/device-queue'
+import type { Noted } from '../queue/queue-db'
 import { useQueue } from '../queue/this-device'
 import type { QueueState } from '../queue/told'
 
@@ -39,7 +39,7 @@ export type Card = {
   against: Conflict | undefined
   dismiss: (id: string) => void
   /** When something this device noted was, on the shop's clock. */
-  timeOf: (noted: { noted: Reading }) => Instant
+  timeOf: (entry: Noted) => Instant
 }
 
 export function useCard(fromShop: CardView): Card {
@@ -78,10 +78,7 @@ export function useCard(fromShop: CardView): Card {
     [queue, net, view],
   )
   const dismiss = useCallback((id: string) => void queue?.dismiss(id), [queue])
-  const timeOf = useCallback(
-    (noted: { noted: Reading }) => queue?.timeOf(noted) ?? view.now,
-    [queue, view.now],
-  )
+  const timeOf = useCallback((entry: Noted) => queue?.timeOf(entry) ?? view.now, [queue, view.now])
   return { view, state, now, net, add, against, dismiss, timeOf }
 }
 

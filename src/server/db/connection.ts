@@ -82,3 +82,15 @@ export async function database(): Promise<Knex> {
 export async function writer(): Promise<Knex> {
   return (await connections()).writer
 }
+
+/**
+ * Reads several things as they stood at one moment, whatever is written meanwhile. Only what it is given may be asked within: the
+ * connection is its own until it has read.
+ */
+export async function atOneMoment<Read>(read: (db: Knex) => Promise<Read>): Promise<Read> {
+  return snapshot(await database(), read)
+}
+
+export async function snapshot<Read>(db: Knex, read: (db: Knex) => Promise<Read>): Promise<Read> {
+  return db.transaction(read)
+}

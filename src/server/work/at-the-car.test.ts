@@ -2,14 +2,15 @@ import { randomUUID } from 'node:crypto'
 import path from 'node:path'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Act } from '@/core/card'
+import { type Act, type CardState, withEntry } from '@/core/card'
 import { believed } from '@/core/climate'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
-import { connect } from '../db/connection'
+import { connect, snapshot } from '../db/connection'
+import { databaseFile } from '../db/data-folder'
 import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
-import { loadFloor } from '../floor/floor'
+import { jobOnFloor, loadFloor } from '../floor/floor'
 import { receiveBatch } from '../queue/receive'
 import { unreadRefused } from '../queue/refused-store'
 import { bayAir } from '../shop/air'
@@ -203,6 +204,34 @@ test('the card of a car carries what a tablet needs to go on alone', async () =>
   expect(view.sheets[layer.id]!.tasks.length).toBeGreaterThan(10)
   expect(view.sheets.cut!.machines.length).toBeGreaterThan(0)
   expect(JSON.parse(JSON.stringify(view))).toEqual(view)
+})
+
+test('a card read while somebody writes is whole: what its journal says is what its steps show', async () => {
+  const { live } = await jobWith('IM 903')
+  const operation = live!.plan.operations.find(({ id }) => live!.progress[id]?.kind === 'started')!.id
+  const { waiting, send } = tablet()
+  const reader = connect(databaseFile(), { readOnly: true })
+  // What the first acts undo was brought along with the demo and is in no journal.
+  await send([
+    waiting(live!.id, { kind: 'undo', operation }),
+    waiting(live!.id, { kind: 'begin', operation }),
+  ])
+  const read = () =>
+    snapshot(reader, async (db) => {
+      const floor = await loadFloor(db, NOW)
+      return (await loadCardView(db, floor, (await jobOnFloor(db, floor, live!.id))!))!
+    })
+  const none: CardState = { progress: {}, work: {}, processes: [] }
+  for (let round = 0; round < 12; round++) {
+    const writing = send([waiting(live!.id, { kind: round % 2 ? 'begin' : 'undo', operation })])
+    const views = await Promise.all([read(), read(), read()])
+    await writing
+    for (const { entries, live: seen } of views) {
+      const said = entries.reduce(withEntry, none).progress[operation]
+      expect(seen.progress[operation]?.kind ?? 'open').toBe(said?.kind ?? 'open')
+    }
+  }
+  await reader.destroy()
 })
 
 test('a humid spell reaches the card, and a silent sensor is no go', async () => {

@@ -1,8 +1,7 @@
-import { requestJob } from '@/app/request-floor'
+import { requestCard } from '@/app/request-floor'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { revision } from '@/server/db/revision'
-import { loadCardView } from '@/server/work/card'
 
 /** The card of a job as it stands now, for a tablet that looks again; nothing is read where it has that already. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
@@ -10,8 +9,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const etag = `"${await revision(db, now())}"`
   const headers = { 'cache-control': 'no-store', etag }
   if (request.headers.get('if-none-match') === etag) return new Response(null, { status: 304, headers })
-  const { floor, entry } = await requestJob((await params).id)
-  const view = entry && (await loadCardView(db, floor, entry))
+  const view = (await requestCard((await params).id))?.view
   if (!view) return Response.json({ message: 'There is no card for this job.' }, { status: 404 })
   return Response.json(view, { headers })
 }
