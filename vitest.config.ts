@@ -6,6 +6,7 @@ export default defineConfig({
     alias: { '@demo': path.join(import.meta.dirname, 'demo'), '@': path.join(import.meta.dirname, 'src') },
   },
   test: {
+    setupFiles: ['src/draws.setup.ts'],
     include: ['{src,cli,demo}/**/*.test.ts'],
     testTimeout: 120_000,
     hookTimeout: 120_000,

@@ -2,5 +2,6 @@
  * How much a test tries: little in every run, all of it under `npm run test:long`. What is found there is fixed with a case that
  * runs every time.
  */
-export const tries = (short: number, long: number): number =>
-  process.env.FERN_YARD_LONG === '1' ? long : short
+export const tries = (short: number, long: number): number => (isLong() ? long : short)
+
+export const isLong = () => process.env.FERN_YARD_LONG === '1'
