@@ -11,7 +11,7 @@ const ROOT = path.resolve(import.meta.dirname, '..')
 /** Nothing in a shop without cars hangs on the hour. */
 const SET_UP_AT = '2027-01-01T12:00:00Z'
 const START_TIMEOUT_MS = 60_000
-const CLOSE_PATIENCE_MS = 2_000
+const CLOSE_PATIENCE_MS = 300
 
 function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {

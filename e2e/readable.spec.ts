@@ -1,0 +1,72 @@
+import { expect, test } from '@playwright/test'
+import { barriers, barriersOfColour } from './barriers'
+import { Shop } from './shop'
+
+/** Everyone can read the demo shop, on paper and in the booth. */
+
+const NOW = '2027-01-13T10:20:00Z'
+
+let shop: Shop
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const jobLink = (plate: string) => `a:has-text("${plate}")`
+
+test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth', async ({ page }) => {
+  await page.goto(shop.url)
+  const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
+  const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
+  await page.goto(`${shop.url}/vehicles`)
+  const vehicle = await page.locator(jobLink('IM 7341')).first().getAttribute('href')
+  await page.goto(shop.url)
+  const ready = await page.locator(jobLink('IM 1154')).first().getAttribute('href')
+  const paths = [
+    '/',
+    '/intake',
+    '/schedule',
+    '/vehicles',
+    vehicle!,
+    `${vehicle}/history`,
+    `${vehicle}/paint`,
+    `${vehicle}/owner`,
+    '/aftercare',
+    '/aftercare/messages',
+    '/aftercare/texts',
+    '/learning',
+    '/practice',
+    '/shop',
+    '/shop/packages',
+    '/shop/prices',
+    choosing!.replace('/plan', '/walk'),
+    choosing!.replace('/plan', '/wash'),
+    choosing!.replace('/plan', '/survey'),
+    choosing!.replace('/plan', '/promises'),
+    choosing!.replace('/plan', '/spots'),
+    choosing!,
+    choosing!.replace('/plan', '/quote'),
+    between!.replace('/work', '/spots'),
+    between!.replace('/work', '/plan'),
+    between!.replace('/work', '/schedule'),
+    between!,
+    ready!,
+    ready!.replace(/\/[a-z]+$/, '/care'),
+    ready!.replace(/\/[a-z]+$/, '/handover'),
+    '/work',
+    '/stock',
+    '/stock/labels',
+    '/shop/devices',
+    '/nowhere',
+  ]
+  for (const path of paths) {
+    await page.goto(shop.url + path)
+    const told = (light: string) => (barrier: string) => `${light} ${path}: ${barrier}`
+    expect.soft((await barriers(page)).map(told('paper'))).toEqual([])
+    await page.evaluate(() => {
+      document.documentElement.dataset.theme = 'booth'
+    })
+    expect.soft((await barriersOfColour(page)).map(told('booth'))).toEqual([])
+  }
+})
