@@ -1,9 +1,14 @@
 import { describe, expect, test } from 'vitest'
+import { cardOf, pausedNow, workOn } from '@/core/card'
 import { catalogueSchema } from '@/core/coating'
 import { emptyIntake, intakeSchema } from '@/core/intake/intake'
 import { setupSchema } from '@/core/shop'
 import { DEFECT_KINDS } from '@/core/survey'
+import { instantOrThrow, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf, placesOf, readVin } from '@/core/vehicle'
+import { demoShop } from '@/server/db/demo-shop.fixture'
+import { loadFloor } from '@/server/floor/floor'
+import { loadEntries } from '@/server/work/acts-store'
 import catalogueFile from '../src/core/shop/starter/catalogue.json'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
@@ -82,4 +87,35 @@ test('nobody in the demo comes twice', () => {
     const values = [...[...DEMO_CARS, ...COMING_CARS].map(({ intake }) => intake[pick]), RETURNING[pick]]
     expect(new Set(values).size).toBe(values.length)
   }
+})
+
+describe('the demo shop opened on a Saturday before dawn', () => {
+  const DAWN = instantOrThrow('2027-01-16T05:00:00Z')
+  const shop = demoShop(DAWN)
+  // Making it takes some seconds, which the shop's clock goes on by.
+  const soon = plusMinutes(DAWN, 10)
+
+  test('holds nothing that was signed, tried or photographed in days to come', async () => {
+    for (const [table, column] of [
+      ['promises', 'signed_at'],
+      ['test_spots', 'made_at'],
+      ['photos', 'taken_at'],
+      ['agreements', 'agreed_at'],
+      ['acts', 'at'],
+    ] as const)
+      expect(await shop.db(table).where(column, '>', soon).select(column), table).toEqual([])
+  })
+  test('has nobody at a car: what was begun rests until somebody is back', async () => {
+    const { jobs } = await loadFloor(shop.db, DAWN)
+    const begun = jobs.flatMap(({ live }) =>
+      (live?.plan.operations ?? [])
+        .filter(({ id, mode }) => mode !== 'unattended' && live!.progress[id]?.kind === 'started')
+        .map(({ id }) => ({ live: live!, id })),
+    )
+    expect(begun.length).toBeGreaterThan(0)
+    for (const { live, id } of begun) {
+      const state = cardOf(live, await loadEntries(shop.db, live.id))
+      expect(pausedNow(workOn(state, id))?.reason).toBe('day-over')
+    }
+  })
 })

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { emptyIntake } from '@/core/intake/intake'
 import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
@@ -6,7 +7,16 @@ import { collectionTime, nextSlot, planFloor, planningProblem, shopCalendar } fr
 import { solve } from '@/core/schedule'
 import type { Setup, Shop } from '@/core/shop'
 import { emptyRecord } from '@/core/survey'
-import { atLocal, dayIn, type Instant, laterOf, plusDays, plusMinutes, weekdayOf } from '@/core/time'
+import {
+  atLocal,
+  dayIn,
+  earlierOf,
+  type Instant,
+  laterOf,
+  plusDays,
+  plusMinutes,
+  weekdayOf,
+} from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cutPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
@@ -20,6 +30,7 @@ import { decideQuote, writeQuote } from '@/server/quotes/quote-store'
 import { loadShop } from '@/server/shop/shop-store'
 import { addAttempt } from '@/server/survey/spot-store'
 import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
+import { writeAct } from '@/server/work/acts-store'
 import { recordFinish, recordStart } from '@/server/work/work-store'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
@@ -151,7 +162,7 @@ async function writeHistory(
   const end = live.published.map(({ end }) => end).reduce(laterOf)
   await db('jobs').where({ id: job.id }).update({ arrive_at: live.arrive })
   const { setup } = shop
-  const agreedAt = live.arrive < now ? live.arrive : now
+  const agreedAt = earlierOf(live.arrive, now)
   const told = {
     jobId: job.id,
     packageKey: offer.template.key,
@@ -175,8 +186,12 @@ async function writeHistory(
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
   for (const operation of live.plan.operations) {
     const progress = live.progress[operation.id]
-    if (progress?.kind === 'started')
-      await recordStart(db, job.id, operation.id, progress.at, progress.by ?? '')
+    if (progress?.kind === 'started') {
+      const by = progress.by ?? ''
+      await recordStart(db, job.id, operation.id, progress.at, by)
+      const left = leftOff(live, operation.id, now)
+      if (left) await pauseAt(db, job.id, operation.id, by, left)
+    }
     if (progress?.kind !== 'done') continue
     const place = live.published.find((placed) => placed.operation === operation.id)!.place
     await recordFinish(db, {
@@ -197,6 +212,16 @@ async function writeHistory(
     })
   }
 }
+
+/** When work that goes on another day was left, where nobody is at it now. */
+function leftOff({ published }: LiveJob, operation: string, now: Instant): Instant | undefined {
+  const { segments } = published.find((placed) => placed.operation === operation)!
+  if (segments.some(([from, to]) => from <= now && now < to)) return undefined
+  return segments.findLast(([, to]) => to <= now)?.[1]
+}
+
+const pauseAt = (db: Knex, job: string, operation: string, by: string, at: Instant): Promise<void> =>
+  writeAct(db, { kind: 'pause', operation, reason: 'day-over', id: randomUUID(), job, by, at }, 'demo', at)
 
 async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {
   const today = dayIn(setup.timezone, now)
@@ -225,10 +250,12 @@ export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): P
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)
     await photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now)
+    // One after the other, the last of them before now, whatever the hour the car is said to come.
+    const tried = earlierOf(plusMinutes(job.arriveAt, 150), plusMinutes(now, -25 * (car.spots ?? []).length))
     for (const [at, attempt] of (car.spots ?? []).entries())
-      await addAttempt(db, job.id, attempt, undefined, plusMinutes(job.arriveAt, 150 + 25 * at))
+      await addAttempt(db, job.id, attempt, undefined, plusMinutes(tried, 25 * at))
     if (car.wanted.kind === 'to-choose') continue
-    await addPromises(db, job, shop.setup, job.arriveAt)
+    await addPromises(db, job, shop.setup, earlierOf(job.arriveAt, now))
     await addWash(db, job.id, shop.setup)
     const offer = await offerFor(db, shop, car, job)
     const live =

@@ -5,7 +5,7 @@ import type { Job } from '@/core/job'
 import { marksOf, type PracticePanel, practicePanel, renderPanel } from '@/core/practice'
 import type { Setup } from '@/core/shop'
 import { countedReadings, type Defect, emptyRecord, type Phase, removalsOfVisit } from '@/core/survey'
-import { atLocal, dayIn, type Instant, plusDays, plusMinutes } from '@/core/time'
+import { atLocal, dayIn, earlierOf, type Instant, plusDays, plusMinutes } from '@/core/time'
 import { type Panel, panelsOf } from '@/core/vehicle'
 import { CLEAN, type Contamination } from '@/core/wash'
 import { cutPaint, inventPaint, type PaintTruth, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
@@ -153,7 +153,7 @@ export async function photographPanels(
         catchesNail,
       }),
     )
-    const before = await photograph(db, job, panel, 'before', found, job.arriveAt)
+    const before = await photograph(db, job, panel, 'before', found, earlierOf(job.arriveAt, now))
     if (before && panel === panels[0])
       await writeMarks(db, before, 1, [
         { kind: 'circle', x: 0.44, y: 0.4, r: 0.16 },

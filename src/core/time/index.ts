@@ -1,4 +1,5 @@
 export {
+  earlierOf,
   epochMinutes,
   fromEpochMinutes,
   type Instant,

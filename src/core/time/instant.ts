@@ -63,6 +63,10 @@ export function monthsBetween(from: Instant, to: Instant): number {
   return minutesBetween(from, to) / (MONTH_DAYS * 1440)
 }
 
+export function earlierOf(a: Instant, b: Instant): Instant {
+  return a <= b ? a : b
+}
+
 export function laterOf(a: Instant, b: Instant): Instant {
   return a >= b ? a : b
 }

@@ -80,7 +80,8 @@ export async function listFloorJobs(db: Knex, goneShown: number): Promise<Job[]>
   return jobsByIds(db, ids)
 }
 
-async function jobsByIds(db: Knex, ids: readonly string[]): Promise<Job[]> {
+/** Jobs of these ids, by their numbers. */
+export async function jobsByIds(db: Knex, ids: readonly string[]): Promise<Job[]> {
   const rows: JobRow[] = await select(db).whereIn('jobs.id', ids).orderBy('jobs.number')
   return rows.map(toJob)
 }

@@ -36,14 +36,25 @@ export async function writeVerdict(db: Knex, jobId: string, verdict: Verdict): P
 }
 
 export async function listPayments(db: Knex, jobId: string): Promise<Payment[]> {
-  const rows = await db('payments').where({ job_id: jobId }).orderBy('at')
+  return (await paymentsOf(db, [jobId])).map(({ payment }) => payment)
+}
+
+/** What was paid for jobs, the first payment first. */
+export async function paymentsOf(
+  db: Knex,
+  jobIds: readonly string[],
+): Promise<{ jobId: string; payment: Payment }[]> {
+  const rows = await db('payments').whereIn('job_id', jobIds).orderBy('at')
   return rows.map((row) => ({
-    id: row.id,
-    cents: row.cents,
-    way: row.way as PaymentWay,
-    note: row.note,
-    at: row.at,
-    ...(row.taken_back_at ? { takenBackAt: row.taken_back_at } : {}),
+    jobId: row.job_id,
+    payment: {
+      id: row.id,
+      cents: row.cents,
+      way: row.way as PaymentWay,
+      note: row.note,
+      at: row.at,
+      ...(row.taken_back_at ? { takenBackAt: row.taken_back_at } : {}),
+    },
   }))
 }
 

@@ -173,10 +173,20 @@ export async function templateFor(
   occasion: Occasion,
   language: Language,
 ): Promise<Template & { own: boolean }> {
-  const row = await db('templates').where({ occasion, language }).first()
-  return row
-    ? { subject: row.subject, text: row.text, own: true }
-    : { ...TEMPLATES[occasion][language], own: false }
+  return (await loadTemplates(db))(occasion, language)
+}
+
+/** The words of every occasion in every language, looked up once. */
+export async function loadTemplates(
+  db: Knex,
+): Promise<(occasion: Occasion, language: Language) => Template & { own: boolean }> {
+  const rows: { occasion: string; language: string; subject: string; text: string }[] = await db('templates')
+  return (occasion, language) => {
+    const row = rows.find((each) => each.occasion === occasion && each.language === language)
+    return row
+      ? { subject: row.subject, text: row.text, own: true }
+      : { ...TEMPLATES[occasion][language], own: false }
+  }
 }
 
 /** Keeps the shop's own words, or goes back to those that ship with it. */

@@ -170,11 +170,18 @@ export async function writeOut(
   db: Knex,
   shop: Shop,
   occasion: Occasion,
+  to: Pick<Proposed, 'customer' | 'vehicle'>,
+  facts: Partial<Facts>,
+): Promise<Result<Template, { message: string }>> {
+  return writtenOut(await templateFor(db, occasion, to.customer.language), shop, to, facts)
+}
+
+export function writtenOut(
+  words: Template,
+  shop: Shop,
   { customer, vehicle }: Pick<Proposed, 'customer' | 'vehicle'>,
   facts: Partial<Facts>,
-  template?: Template,
-): Promise<Result<Template, { message: string }>> {
-  const words = template ?? (await templateFor(db, occasion, customer.language))
+): Result<Template, { message: string }> {
   const filled = fillIn(
     words,
     {

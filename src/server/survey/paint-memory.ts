@@ -3,7 +3,7 @@ import { type PanelGroup, PROCESSES, panelGroup, removalUm } from '@/core/correc
 import type { Job } from '@/core/job'
 import type { Agreement } from '@/core/offer'
 import type { Setup } from '@/core/shop'
-import { countedReadings, judgeRecord, removalBetween } from '@/core/survey'
+import { countedReadings, judgeRecord, removalBetween, type StoredSurvey } from '@/core/survey'
 import {
   type Attempt,
   type Estimate,
@@ -15,10 +15,10 @@ import {
   witnessesOf,
 } from '@/core/test-spot'
 import type { Vehicle } from '@/core/vehicle'
-import { findJob } from '../floor/job-store'
-import { findAgreement } from '../quotes/agreement-store'
+import { jobsByIds } from '../floor/job-store'
+import { agreementsOf } from '../quotes/agreement-store'
 import { attemptsOfJobs, listAttempts } from './spot-store'
-import { loadSurvey } from './survey-store'
+import { loadSurveys } from './survey-store'
 
 /** What the shop remembers of paint like this, from test spots and from finished jobs that were read before and after. */
 
@@ -33,12 +33,7 @@ export function paintKeyOf({ make, colour, colourCode, year, paintSystem }: Vehi
 const TABLE_UM = new Map(PROCESSES.map((process) => [process.name, removalUm(process, 1)]))
 
 /** What the gauge witnesses of one finished job, by group. */
-function filmWitnesses(
-  job: Job,
-  agreement: Agreement,
-  survey: Awaited<ReturnType<typeof loadSurvey>>,
-  setup: Setup,
-) {
+function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, setup: Setup) {
   const [before, after] = [countedReadings(survey.before), countedReadings(survey.after)]
   const byGroup = new Map<PanelGroup, Estimate[]>()
   for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
@@ -85,20 +80,19 @@ async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> 
     .orderBy('jobs.arrive_at', 'desc')
     .limit(MOST_JOBS)
     .select('jobs.id')
-  const attempts = await attemptsOfJobs(
-    db,
-    rows.map(({ id }) => id),
-  )
-  const cars: KnownCar[] = []
-  for (const { id } of rows) {
-    const other = (await findJob(db, id))!
-    const agreement = other.handedOverAt ? await findAgreement(db, id) : undefined
+  const ids = rows.map(({ id }) => id)
+  const attempts = await attemptsOfJobs(db, ids)
+  const agreements = await agreementsOf(db, ids)
+  const surveys = await loadSurveys(db, [...agreements.keys()])
+  const jobs = new Map((await jobsByIds(db, ids)).map((other) => [other.id, other]))
+  return ids.flatMap((id) => {
+    const other = jobs.get(id)!
+    const agreement = other.handedOverAt ? agreements.get(id) : undefined
     const film = agreement
-      ? filmWitnesses(other, agreement, await loadSurvey(db, id), setup)
+      ? filmWitnesses(other, agreement, surveys.get(id)!, setup)
       : new Map<PanelGroup, Estimate[]>()
-    cars.push(...knownCars(other, attempts.get(id) ?? [], film))
-  }
-  return cars
+    return knownCars(other, attempts.get(id) ?? [], film)
+  })
 }
 
 /** What the paint of a job is judged from before a pad touches it again. */

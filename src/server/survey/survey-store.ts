@@ -53,28 +53,47 @@ function toDefect(row: DefectRow): NotedDefect {
 }
 
 export async function loadSurvey(db: Knex, jobId: string): Promise<StoredSurvey> {
-  const own = { job_id: jobId }
-  const survey = await db('surveys').where(own).first()
-  const record = emptyRecord()
-  for (const row of (await db('film_readings').where(own).orderBy(['panel', 'position'])) as FilmRow[])
-    append(record[row.phase].readings, row.panel, toReading(row))
-  for (const row of (await db('gloss_readings').where(own).orderBy(['panel', 'position'])) as GlossRow[])
-    append(record[row.phase].gloss, row.panel, row.gu_x10 / 10)
-  for (const row of (await db('clarity').where(own)) as ClarityRow[])
-    record[row.phase].clarity[row.panel] = row.clarity
-  for (const row of (await db('defects').where(own).orderBy(['panel', 'position'])) as DefectRow[])
-    append(record.defects, row.panel, toDefect(row))
-  for (const row of (await db('place_defects').where(own).orderBy(['place', 'position'])) as PlaceRow[])
-    append(record.places, row.place, {
+  return (await loadSurveys(db, [jobId])).get(jobId)!
+}
+
+/** The surveys of jobs, by their ids; one nobody has begun is empty. So many queries whatever number of jobs is asked for. */
+export async function loadSurveys(db: Knex, jobIds: readonly string[]): Promise<Map<string, StoredSurvey>> {
+  const surveys = new Map<string, StoredSurvey>(jobIds.map((id) => [id, { version: 0, ...emptyRecord() }]))
+  const each = async <Row>(
+    table: (typeof TABLES)[number] | 'surveys',
+    order: readonly string[],
+    take: (survey: StoredSurvey, row: Row) => void,
+  ) => {
+    const rows = await db(table)
+      .whereIn('job_id', jobIds)
+      .orderBy([...order])
+    for (const row of rows) take(surveys.get(row.job_id)!, row)
+  }
+  await each<{ version: number }>('surveys', [], (survey, { version }) => {
+    survey.version = version
+  })
+  await each<FilmRow>('film_readings', ['panel', 'position'], (survey, row) =>
+    append(survey[row.phase].readings, row.panel, toReading(row)),
+  )
+  await each<GlossRow>('gloss_readings', ['panel', 'position'], (survey, row) =>
+    append(survey[row.phase].gloss, row.panel, row.gu_x10 / 10),
+  )
+  await each<ClarityRow>('clarity', [], (survey, row) => {
+    survey[row.phase].clarity[row.panel] = row.clarity
+  })
+  await each<DefectRow>('defects', ['panel', 'position'], (survey, row) =>
+    append(survey.defects, row.panel, toDefect(row)),
+  )
+  await each<PlaceRow>('place_defects', ['place', 'position'], (survey, row) =>
+    append(survey.places, row.place, {
       kind: row.kind as PlaceDefectKind,
       severity: row.severity as Severity,
       note: row.note,
-    })
-  const films: { panel: string }[] = await db('films').where(own).orderBy('panel')
-  record.films = films.map(({ panel }) => panel)
-  const looked: { item: string }[] = await db('looked').where(own).orderBy('item')
-  record.looked = looked.map(({ item }) => item)
-  return { version: survey?.version ?? 0, ...record }
+    }),
+  )
+  await each<{ panel: string }>('films', ['panel'], (survey, { panel }) => survey.films.push(panel))
+  await each<{ item: string }>('looked', ['item'], (survey, { item }) => survey.looked.push(item))
+  return surveys
 }
 
 const TABLES = [

@@ -1,24 +1,29 @@
 import type { Knex } from 'knex'
+import type { Payment } from '@/core/handover'
 import type { Job, Stay, TimelineEntry } from '@/core/job'
+import type { Agreement } from '@/core/offer'
 import type { Shop } from '@/core/shop'
-import { judgeRecord } from '@/core/survey'
+import { judgeRecord, type StoredSurvey } from '@/core/survey'
 import { dayIn, instantOrThrow } from '@/core/time'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
 import { visitsOf } from '../floor/job-store'
-import { listPayments } from '../handover/handover-store'
+import { paymentsOf } from '../handover/handover-store'
 import { messagesOfVehicle } from '../messages/message-store'
 import { photosOfVehicle } from '../photos/photo-store'
-import { findAgreement } from '../quotes/agreement-store'
-import { loadSurvey } from '../survey/survey-store'
+import { agreementsOf } from '../quotes/agreement-store'
+import { loadSurveys } from '../survey/survey-store'
 import { loadLedger } from './ledger-store'
 
 /** Everything that ever happened to a vehicle here, on one line. */
 
-async function stayOf(db: Knex, shop: Shop, job: Job): Promise<Omit<Stay, 'coats' | 'waters' | 'photos'>> {
-  const survey = await loadSurvey(db, job.id)
-  const agreement = await findAgreement(db, job.id)
-  const payments = await listPayments(db, job.id)
+type Facts = { survey: StoredSurvey; agreement: Agreement | undefined; payments: readonly Payment[] }
+
+function stayOf(
+  shop: Shop,
+  job: Job,
+  { survey, agreement, payments }: Facts,
+): Omit<Stay, 'coats' | 'waters' | 'photos'> {
   const readings = Object.values(survey.before.readings).flat().length
   return {
     kind: 'stay',
@@ -41,12 +46,18 @@ export async function loadTimeline(db: Knex, shop: Shop, vehicleId: string): Pro
   const coats = await loadCoats(db, shop, vehicleId)
   const looks = await looksOfVehicle(db, vehicleId)
   const photos = await photosOfVehicle(db, vehicleId)
-  const stays: Stay[] = []
-  for (const job of await visitsOf(db, vehicleId)) {
+  const visits = await visitsOf(db, vehicleId)
+  const ids = visits.map(({ id }) => id)
+  const surveys = await loadSurveys(db, ids)
+  const agreements = await agreementsOf(db, ids)
+  const payments = await paymentsOf(db, ids)
+  const stays = visits.map((job): Stay => {
     const waters: Stay['waters'] = {}
     for (const { jobId, water } of looks) if (jobId === job.id) waters[water] = (waters[water] ?? 0) + 1
-    stays.push({
-      ...(await stayOf(db, shop, job)),
+    const paid = payments.filter(({ jobId }) => jobId === job.id).map(({ payment }) => payment)
+    const facts = { survey: surveys.get(job.id)!, agreement: agreements.get(job.id), payments: paid }
+    return {
+      ...stayOf(shop, job, facts),
       waters,
       coats: coats
         .filter(({ jobId }) => jobId === job.id)
@@ -57,8 +68,8 @@ export async function loadTimeline(db: Knex, shop: Shop, vehicleId: string): Pro
           where: part.kind === 'surface' ? part.surface : (part.panels?.join(', ') ?? 'paint'),
         })),
       photos: photos.filter(({ jobId }) => jobId === job.id),
-    })
-  }
+    }
+  })
   const messages = (await messagesOfVehicle(db, vehicleId)).map((message): TimelineEntry => {
     const at = message.sentAt ?? message.madeAt
     return { kind: 'message', at, day: dayIn(zone, at), message }

@@ -13,14 +13,14 @@ import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { refreshCareDates } from '../aftercare/care-dates'
 import { loadCoats } from '../aftercare/coats'
-import { loadLooks } from '../aftercare/look-store'
+import { looksOfVehicle } from '../aftercare/look-store'
 import { SHORT_NAME } from '../aftercare/short-jobs'
 import { visitsOf } from '../floor/job-store'
 import { readPhoto } from '../photos/photo-files'
 import { photosOfVehicle } from '../photos/photo-store'
-import { findAgreement } from '../quotes/agreement-store'
+import { agreementsOf } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
-import { loadSurvey } from '../survey/survey-store'
+import { loadSurveys } from '../survey/survey-store'
 import { listBrought } from './brought'
 import { appendRemovals, loadLedger } from './ledger-store'
 import { findKnown, writeCustomer, writeVehicle } from './vehicle-store'
@@ -52,12 +52,16 @@ export async function loadHistory(
   const zone = shop.setup.timezone
   const coats = await loadCoats(db, shop, vehicleId)
   const photos = await photosOfVehicle(db, vehicleId)
-  const stays: HistoryStay[] = []
-  for (const job of await visitsOf(db, vehicleId)) {
-    if (!job.handedOverAt) continue
-    const survey = await loadSurvey(db, job.id)
-    const agreement = await findAgreement(db, job.id)
-    stays.push({
+  const looks = await looksOfVehicle(db, vehicleId)
+  const visits = await visitsOf(db, vehicleId)
+  const ids = visits.map(({ id }) => id)
+  const surveys = await loadSurveys(db, ids)
+  const agreements = await agreementsOf(db, ids)
+  const stays = visits.flatMap((job): HistoryStay[] => {
+    if (!job.handedOverAt) return []
+    const survey = surveys.get(job.id)!
+    const agreement = agreements.get(job.id)
+    const stay = {
       day: dayIn(zone, job.arriveAt),
       homeOn: dayIn(zone, job.handedOverAt),
       kind: job.kind,
@@ -80,8 +84,9 @@ export async function loadHistory(
           lifeMonths: product.lifeMonths,
           firstVisitMonths: product.firstVisitMonths,
         })),
-      looks: (await loadLooks(db, job.id)).map(
-        ({ unit, water, angleDegrees, feel, cleaned, cause, note }) => ({
+      looks: looks
+        .filter(({ jobId }) => jobId === job.id)
+        .map(({ unit, water, angleDegrees, feel, cleaned, cause, note }) => ({
           part: unit,
           water,
           ...(angleDegrees === undefined ? {} : { angleDegrees }),
@@ -89,13 +94,13 @@ export async function loadHistory(
           cleaned,
           ...(cause ? { cause } : {}),
           note,
-        }),
-      ),
+        })),
       photographs: photos
         .filter(({ jobId }) => jobId === job.id)
         .map(({ place, phase, takenAt, hash }) => ({ place, phase, takenAt, sha256: hash })),
-    })
-  }
+    }
+    return [stay]
+  })
   const { id: _, storage: _s, washing: _w, yearlyKm: _k, salted: _a, hardWater: _h, ...paint } = vehicle
   return {
     format: HISTORY_FORMAT,

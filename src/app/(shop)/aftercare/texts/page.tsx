@@ -2,17 +2,17 @@ import type { Metadata } from 'next'
 import { LANGUAGES, OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
 import { database } from '@/server/db/connection'
-import { templateFor } from '@/server/messages/message-store'
+import { loadTemplates } from '@/server/messages/message-store'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Texts and times' }
 
 export default async function TextsPage() {
   const db = await database()
-  const texts: TextView[] = []
-  for (const occasion of OCCASIONS)
-    for (const language of LANGUAGES)
-      texts.push({ occasion, language, ...(await templateFor(db, occasion, language)) })
+  const templateOf = await loadTemplates(db)
+  const texts = OCCASIONS.flatMap((occasion) =>
+    LANGUAGES.map((language): TextView => ({ occasion, language, ...templateOf(occasion, language) })),
+  )
   const version = await shopVersion(db)
   const { quiet, climate } = (await loadShop(db)).setup
   return <TextsScreen texts={texts} quiet={quiet} climate={climate} version={version} />
