@@ -18,7 +18,8 @@ import path from 'node:path'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
 const KEPT = path.join(ROOT, 'node_modules', '.cache', 'fern-yard-shops')
-const SOURCES = ['src', 'demo', 'package-lock.json']
+const SOURCES = ['src/core', 'src/server', 'src/devices', 'src/ui', 'demo', 'package-lock.json']
+const NO_SOURCE = /\.test\.ts$/
 /** Another process may be making the same shop: so long it is waited for, ms. */
 const PATIENCE_MS = 180_000
 const LOOK_AGAIN_MS = 100
@@ -32,6 +33,7 @@ function newest(place: string): { at: number; files: number } {
   const stat = statSync(place)
   if (!stat.isDirectory()) return { at: stat.mtimeMs, files: 1 }
   return readdirSync(place)
+    .filter((name) => !NO_SOURCE.test(name))
     .map((name) => newest(path.join(place, name)))
     .reduce((a, b) => ({ at: Math.max(a.at, b.at), files: a.files + b.files }), { at: 0, files: 0 })
 }
@@ -63,7 +65,8 @@ function make(kept: string, clock: string, kind: ShopKind): void {
 
 /** Copies a shop as it stands at `clock` into `folder`, which becomes its data folder. Throws where it cannot be made. */
 export function copyShop(folder: string, clock: string, kind: ShopKind): void {
-  const kept = path.join(KEPT, stateOfSources(), `${kind}-${clock.replaceAll(/[^\dTZ]/g, '')}`)
+  const at = new Date(clock).toISOString()
+  const kept = path.join(KEPT, stateOfSources(), `${kind}-${at.replaceAll(/[^\dTZ]/g, '')}`)
   const busy = `${kept}.busy`
   const deadline = Date.now() + PATIENCE_MS
   while (!existsSync(kept)) {
@@ -72,7 +75,7 @@ export function copyShop(folder: string, clock: string, kind: ShopKind): void {
     try {
       mkdirSync(busy)
       mine = true
-      if (!existsSync(kept)) make(kept, clock, kind)
+      if (!existsSync(kept)) make(kept, at, kind)
     } catch (error) {
       if (mine || Date.now() > deadline) throw error
       pause(LOOK_AGAIN_MS)
