@@ -13,5 +13,6 @@ export default defineConfig({
     // One module graph for the files of a thread: loading it anew for each takes longer than the tests do.
     pool: 'threads',
     isolate: false,
+    maxWorkers: 2,
   },
 })

@@ -18,7 +18,7 @@ import path from 'node:path'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
 const KEPT = path.join(ROOT, 'node_modules', '.cache', 'fern-yard-shops')
-const SOURCES = ['src/core', 'src/server', 'src/devices', 'src/ui', 'demo', 'package-lock.json']
+const SOURCES = ['src/core', 'src/server', 'src/devices', 'demo', 'package-lock.json']
 const NO_SOURCE = /\.test\.ts$/
 /** Another process may be making the same shop: so long it is waited for, ms. */
 const PATIENCE_MS = 180_000

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
 import type { LiveJob } from '../job'
+import { tries } from '../long.fixture'
 import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
 import { checkSchedule, openMinutesBetween, type PlacedOperation, solve } from '../schedule'
@@ -69,7 +70,7 @@ describe('somebody who is away', () => {
               for (const [start, end] of segments) expect(start < away.until && end > away.from).toBe(false)
         },
       ),
-      { numRuns: 20 },
+      { numRuns: tries(10, 20) },
     )
   })
   test('twice, is away both times', () => {
@@ -152,7 +153,7 @@ describe('air too damp to coat', () => {
         if (dampCoats(dry, wet).length > 0) waited += 1
         else if (dry.some(({ end }) => end > wet.until)) before += 1
       }),
-      { numRuns: 25 },
+      { numRuns: tries(8, 25) },
     )
     // Both kinds were really tried.
     expect(waited).toBeGreaterThan(0)

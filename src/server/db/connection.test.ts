@@ -171,9 +171,12 @@ describe('the demo shop', () => {
     'is alive at %s: jobs in many stages, all placed, and it loads only once',
     async (text) => {
       const at = instantOrThrow(text)
-      expect(await loadDemo(db, at)).toBe(true)
-      expect(await loadDemo(db, at)).toBe(false)
-      const floor = await loadFloor(db, at)
+      const own = mkdtempSync(path.join(folder, 'shop-'))
+      copyShop(own, at, 'demo')
+      const demo = await openDatabase(path.join(own, path.basename(databaseFile())))
+      expect(await loadDemo(demo, at)).toBe(false)
+      const floor = await loadFloor(demo, at)
+      await demo.destroy()
       expect(floor.jobs.length).toBeGreaterThanOrEqual(8)
       expect(new Set(floor.jobs.map(({ stage }) => stage.kind)).size).toBeGreaterThanOrEqual(5)
       expect(floor.planning?.status).not.toBe('infeasible')

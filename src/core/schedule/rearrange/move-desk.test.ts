@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { tries } from '../../long.fixture'
 import { instantOrThrow, plusMinutes } from '../../time'
 import { checkSchedule, MoveDesk, type PlacedOperation, type Problem, solve, type Tried } from '..'
 import { coatingJob, shopProblem } from '../solver/problems.fixture'
@@ -78,7 +79,7 @@ describe('whatever is moved', () => {
         if (hurried.kind === 'allowed') expect(hurried.ways).toEqual(ways(tried).slice(0, 1))
         expect(desk.scheduleWith({ operations: [] })).toEqual(standing)
       }),
-      { numRuns: 300 },
+      { numRuns: tries(120, 300) },
     )
   })
   test('a whole car begins no earlier than it is put, in the place it is put', () => {
@@ -96,7 +97,7 @@ describe('whatever is moved', () => {
           for (const way of ways(inPlace)) expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
         expect(desk.scheduleWith({ operations: [] })).toEqual(standing)
       }),
-      { numRuns: 60 },
+      { numRuns: tries(30, 60) },
     )
   })
   test('a move that is taken can be moved back, and any chain of moves stays valid', () => {
@@ -116,7 +117,7 @@ describe('whatever is moved', () => {
           expect(checkSchedule(begun, now)).toEqual([])
         }
       }),
-      { numRuns: 40 },
+      { numRuns: tries(20, 40) },
     )
   })
 })
