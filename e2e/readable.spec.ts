@@ -1,3 +1,4 @@
+import { gzipSync } from 'node:zlib'
 import { expect, test } from '@playwright/test'
 import { barriers, barriersOfColour } from './barriers'
 import { Shop } from './shop'
@@ -69,4 +70,16 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
     })
     expect.soft((await barriersOfColour(page)).map(told('booth'))).toEqual([])
   }
+})
+
+test('the card comes with less script than a tablet on a slow network needs', async ({ page }) => {
+  await page.goto(shop.url)
+  const card = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
+  const html = await (await fetch(shop.url + card)).text()
+  const scripts = new Set([...html.matchAll(/<script[^>]* src="([^"]+)"/g)].map(([, src]) => src!))
+  let bytes = 0
+  for (const src of scripts)
+    bytes += gzipSync(Buffer.from(await (await fetch(new URL(src, shop.url))).arrayBuffer())).length
+  expect(scripts.size).toBeGreaterThan(3)
+  expect(bytes / 1000).toBeLessThan(190)
 })

@@ -16,6 +16,7 @@ function NotHere() {
 /** Fetches those parts once the card stands, so that a tablet that goes away has them. */
 export function fetchTheRest(): void {
   const parts = [
+    () => import('./coat-log'),
     () => import('./record-form'),
     () => import('./another-process'),
     () => import('./take-back-dialog'),

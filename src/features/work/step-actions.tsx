@@ -12,8 +12,11 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
 import { AskReason } from './ask-reason'
-import { CoatLogForm } from './coat-log'
+import { later } from './later'
 import { type Card, sinceLastAct } from './use-card'
+
+// Only a layer asks for it.
+const CoatLogForm = later(() => import('./coat-log').then(({ CoatLogForm: form }) => form))
 
 export function Actions({
   card,
