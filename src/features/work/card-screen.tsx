@@ -6,9 +6,8 @@ import { progressAt } from '@/core/job'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { usePhotos } from '../photos/use-photos'
-import { HighSpots } from './high-spots'
 import { HoldPanel } from './hold-panel'
-import { fetchTheRest } from './later'
+import { fetchTheRest, later } from './later'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
@@ -16,6 +15,9 @@ import { TimerStrip } from './timer-strip'
 import { type Card, useCard } from './use-card'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
+
+// Only a car with a layer on it asks for it.
+const HighSpots = later(() => import('./high-spots').then(({ HighSpots: part }) => part))
 
 /** The job card at the car: one step large, its timers on top, all steps to choose from. It works on without a network. */
 export function CardScreen({ fromShop }: { fromShop: CardView }) {

@@ -17,6 +17,7 @@ function NotHere() {
 export function fetchTheRest(): void {
   const parts = [
     () => import('./coat-log'),
+    () => import('./high-spots'),
     () => import('./record-form'),
     () => import('./another-process'),
     () => import('./take-back-dialog'),
