@@ -10,7 +10,9 @@ let before: Promise<void> = Promise.resolve()
 
 async function run({ id, task, args }: Asked): Promise<Told> {
   try {
-    return { id, value: await KNOWN[task]!(...args) }
+    const known = KNOWN[task]
+    if (!known) throw new Error(`the computing thread knows no task “${task}”: build the threads anew`)
+    return { id, value: await known(...args) }
   } catch (error) {
     return { id, error: error instanceof Error ? (error.stack ?? error.message) : String(error) }
   }

@@ -6,6 +6,7 @@ import { done, refuse } from '@/core/answer'
 import { id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { defineAction, defineReadAction } from '../action/define'
+import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
 import { findJob, handOver, writeLife } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
@@ -14,7 +15,7 @@ import { findKnown } from '../vehicles/vehicle-store'
 import { refreshCareDates } from './care-dates'
 import { dropLook, writeLooks } from './look-store'
 import { loadProtection, unitsOf } from './protection'
-import { bookShortJob, daysFor, openVisit, repairFor, repairFrom, visitOffer } from './short-jobs'
+import { bookShortJob, openVisit, repairFor, repairFrom, visitOffer } from './short-jobs'
 
 const GONE = 'This vehicle is no longer there. Go back to the list.'
 const VISIT_GONE = 'This visit is no longer there. Reload the page.'
@@ -26,14 +27,14 @@ export const daysForVisit = defineReadAction({
   who: 'desk',
   input: z.strictObject({ vehicleId: id, from: lookFrom }),
   read: async ({ db, at }, { vehicleId, from }) => {
-    const floor = await loadFloor(db, at)
+    const shop = await loadShop(db)
     const known = await findKnown(db, vehicleId)
     if (!known) return refuse('gone', GONE)
-    const offer = visitOffer(floor.shop, known.vehicle)
+    const offer = visitOffer(shop, known.vehicle)
     return done({
-      days: daysFor(floor, offer.plan, from),
+      days: await compute('days', at, offer.plan, from),
       totalCents: offer.price.totalCents,
-      zone: floor.shop.setup.timezone,
+      zone: shop.setup.timezone,
     })
   },
 })
@@ -149,17 +150,17 @@ export const daysForRepair = defineReadAction({
   read: async ({ db, at }, { visitId, from, ...typed }) => {
     const found = await repairFor(db, at, visitId, typed)
     if ('message' in found) return refuse('rule', found.message)
-    const floor = await loadFloor(db, at)
+    const { setup } = await loadShop(db)
     const { plan, price } = found.offer
     return done({
-      days: daysFor(floor, plan, from),
+      days: await compute('days', at, plan, from),
       totalCents: price.totalCents,
       minutes: plan.operations.reduce(
         (sum, { mode, minutes, people }) => sum + (mode === 'unattended' ? 0 : minutes * people),
         0,
       ),
       steps: plan.operations.map(({ title }) => title),
-      zone: floor.shop.setup.timezone,
+      zone: setup.timezone,
     })
   },
 })

@@ -1,14 +1,30 @@
+import type { Job } from '@/core/job'
+import type { JobPlan } from '@/core/offer'
 import type { Foreseen } from '@/core/planning'
-import type { Instant } from '@/core/time'
+import { answerCaller, type Enquiry } from '@/core/planning/caller'
+import type { Instant, LocalDay } from '@/core/time'
+import { daysFor } from '../aftercare/short-jobs'
 import { now } from '../clock'
-import { database, writer } from '../db/connection'
+import { atOneMoment, database, writer } from '../db/connection'
+import { loadFloor } from '../floor/floor'
 import { drainPlanRequests } from '../planning/drain'
 import { workOut } from '../planning/proposal'
+import { whenForPlan, whyNotEarlier } from '../quotes/offers'
+
+const floorAt = (at: Instant) => atOneMoment((db) => loadFloor(db, at))
 
 /** What runs beside the thread that answers pages. Each takes and gives plain data. */
 export const TASKS = {
   'plan-requests': async () => drainPlanRequests(await writer(), now),
   'work-out': async (at: Instant, what: Foreseen) => workOut(await database(), at, what),
+  /** When a job could be fetched with each of these plans, nobody else moved. */
+  fits: async (at: Instant, job: Pick<Job, 'id' | 'arriveAt'>, plans: readonly JobPlan[]) => {
+    const floor = await floorAt(at)
+    return plans.map((plan) => whenForPlan(floor, job, plan))
+  },
+  days: async (at: Instant, plan: JobPlan, from: LocalDay) => daysFor(await floorAt(at), plan, from),
+  caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
+  'why-not-earlier': async (at: Instant, jobId: string) => whyNotEarlier(await floorAt(at), jobId),
 }
 
 export type TaskName = keyof typeof TASKS

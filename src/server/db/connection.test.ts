@@ -11,7 +11,7 @@ import { emptyRecord, type SurveyRecord } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { findJob, takeIn } from '../floor/job-store'
-import { loadWorked, offersFor } from '../quotes/offers'
+import { loadWorked, offersFor, whenForPlan } from '../quotes/offers'
 import { loadSurvey, saveSurvey } from '../survey/survey-store'
 import { loadProgress, recordFinish, recordStart, restore } from '../work/work-store'
 import { connect, openDatabase } from './connection'
@@ -187,7 +187,9 @@ describe('the demo shop', () => {
     const floor = await loadFloor(db, NOW)
     const entry = floor.jobs.find(({ stage }) => stage.kind === 'to-choose')!
     const { input } = await loadWorked(db, floor.shop, entry.job)
-    const offers = offersFor(floor, entry.job, input, floor.shop.setup.packages)
+    const offers = await offersFor(input, floor.shop.setup.packages, (plans) =>
+      plans.map((plan) => whenForPlan(floor, entry.job, plan)),
+    )
     expect(offers.map(({ when }) => when.kind)).toEqual(floor.shop.setup.packages.map(() => 'possible'))
   })
 })

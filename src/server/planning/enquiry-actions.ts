@@ -4,11 +4,11 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { day, id } from '@/core/inputs'
 import { TOLD_STATES } from '@/core/planning'
-import { answerCaller } from '@/core/planning/caller'
 import { atLocal, dayIn } from '@/core/time'
 import { SHAPES } from '@/core/vehicle'
 import { defineReadAction } from '../action/define'
-import { loadFloor } from '../floor/floor'
+import { compute } from '../compute/compute'
+import { loadShop } from '../shop/shop-store'
 
 /** When a caller’s car could be fetched. Nothing is kept. */
 export const askWhen = defineReadAction({
@@ -22,10 +22,9 @@ export const askWhen = defineReadAction({
     time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type the time at which it can come, such as 08:30.'),
   }),
   read: async ({ db, at }, { day: arriveDay, time, ...told }) => {
-    const floor = await loadFloor(db, at)
-    const { timezone } = floor.shop.setup
+    const { timezone } = (await loadShop(db)).setup
     if (arriveDay < dayIn(timezone, at))
       return refuse('input', 'This day is past. Choose today or a later one.', 'day')
-    return done(answerCaller(floor, { ...told, arrive: atLocal(timezone, arriveDay, time) }))
+    return done(await compute('caller', at, { ...told, arrive: atLocal(timezone, arriveDay, time) }))
   },
 })

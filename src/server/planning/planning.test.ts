@@ -9,7 +9,7 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { handOver } from '../floor/job-store'
 import { writeAgreement } from '../quotes/agreement-store'
-import { loadWorked, offersFor, whyNotEarlier } from '../quotes/offers'
+import { loadWorked, offersFor, whenForPlan, whyNotEarlier } from '../quotes/offers'
 import { recordFinish, recordStart, restore } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
 import { replan } from './planning'
@@ -46,7 +46,9 @@ describe('an offer', () => {
     const { job } = entryOf(floor, 'IM 5012')
     const before = open(await loadPublished(shop.db), job.id)
     const { input } = await loadWorked(shop.db, floor.shop, job)
-    const offers = offersFor(floor, job, input, floor.shop.setup.packages)
+    const offers = await offersFor(input, floor.shop.setup.packages, (plans) =>
+      plans.map((plan) => whenForPlan(floor, job, plan)),
+    )
     for (const { when } of offers) {
       if (when.kind !== 'possible') throw new Error('the demo shop has room for every package')
       const end = when.placed
@@ -62,7 +64,9 @@ describe('an offer', () => {
     const floor = await loadFloor(shop.db, NOW)
     const { job } = entryOf(floor, 'IM 5012')
     const { input } = await loadWorked(shop.db, floor.shop, job)
-    const [first] = offersFor(floor, job, input, floor.shop.setup.packages)
+    const [first] = await offersFor(input, floor.shop.setup.packages, (plans) =>
+      plans.map((plan) => whenForPlan(floor, job, plan)),
+    )
     if (first?.when.kind !== 'possible') throw new Error('no offer')
     const agreement = {
       jobId: job.id,

@@ -6,9 +6,10 @@ import { PROCESS_KEYS } from '@/core/correction'
 import { id } from '@/core/inputs'
 import { chosenOffer } from '@/core/offer'
 import { defineAction, defineReadAction } from '../action/define'
+import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
 import { agreeQuote, writeOffer } from './agreeing'
-import { loadWorked, whenFor } from './offers'
+import { loadWorked } from './offers'
 
 /** Processes chosen panel by panel, where they are not the package’s own. */
 const processesSchema = z.record(
@@ -57,9 +58,9 @@ export const collectionFor = defineReadAction({
     const { packages, terms } = floor.shop.setup
     const offer = chosenOffer(packages, input, { packageKey, processes, extras: [], terms })
     if (!offer) return refuse('stale', 'The survey has changed. Reload and choose again.')
-    const when = whenFor(floor, entry.job, offer)
-    return when.kind === 'possible'
-      ? done({ collectAt: when.collectAt })
-      : refuse('rule', when.reasons.join(' '))
+    const [when] = await compute('fits', at, entry.job, [offer.plan])
+    return when!.kind === 'possible'
+      ? done({ collectAt: when!.collectAt })
+      : refuse('rule', when!.reasons.join(' '))
   },
 })

@@ -98,16 +98,14 @@ export function whenForPlan(
 }
 
 /** Packages worked out for one vehicle, with the day it could be fetched if nobody else is moved. */
-export function offersFor(
-  floor: Floor,
-  job: Job,
+export async function offersFor(
   input: OfferInput,
   templates: readonly PackageTemplate[],
-): PricedOffer[] {
-  return templates.map((template) => {
-    const offer = makeOffer(template, input)
-    return { offer, when: whenFor(floor, job, offer) }
-  })
+  fits: (plans: readonly JobPlan[]) => Promise<PricedOffer['when'][]> | PricedOffer['when'][],
+): Promise<PricedOffer[]> {
+  const offers = templates.map((template) => makeOffer(template, input))
+  const whens = await fits(offers.map(({ plan }) => plan))
+  return offers.map((offer, at) => ({ offer, when: whens[at]! }))
 }
 
 /** Why a planned job cannot be finished earlier while nobody else is moved. */

@@ -15,7 +15,7 @@ import { loadPaintStudy } from '../survey/paint-memory'
 import { addAttempt, attemptsOfJobs, listAttempts, withdrawAttempt } from '../survey/spot-store'
 import { agreeQuote, writeOffer } from './agreeing'
 import { findAgreement } from './agreement-store'
-import { loadWorked, offersFor, whenFor } from './offers'
+import { loadWorked, offersFor, whenFor, whenForPlan } from './offers'
 import { decideQuote, listQuotes } from './quote-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -217,7 +217,9 @@ describe('vendors on their own days', () => {
     const job = jobOf(floor, 'IM 19')
     const { input } = await loadWorked(shop.db, floor.shop, job)
     const boathouse = floor.shop.setup.packages.filter(({ key }) => key === 'boathouse')
-    const [priced] = offersFor(floor, job, input, boathouse)
+    const [priced] = await offersFor(input, boathouse, (plans) =>
+      plans.map((plan) => whenForPlan(floor, job, plan)),
+    )
     if (priced?.when.kind !== 'possible') throw new Error('the restoration finds no room')
     const dents = priced.when.placed.find(({ operation }) => operation === 'vendor-oona-dents')!
     const wheels = priced.when.placed.find(({ operation }) => operation === 'vendor-tam-wheels')!
@@ -232,7 +234,9 @@ describe('vendors on their own days', () => {
     const job = jobOf(floor, 'IM 19')
     const { input } = await loadWorked(shop.db, floor.shop, job)
     const boathouse = floor.shop.setup.packages.filter(({ key }) => key === 'boathouse')
-    const [priced] = offersFor(floor, job, input, boathouse)
+    const [priced] = await offersFor(input, boathouse, (plans) =>
+      plans.map((plan) => whenForPlan(floor, job, plan)),
+    )
     const endless = {
       ...priced!.offer,
       plan: {

@@ -3,6 +3,7 @@ import { requestJob } from '@/app/request-floor'
 import { believed } from '@/core/climate'
 import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
+import { compute } from '@/server/compute/compute'
 import { database } from '@/server/db/connection'
 import { loadWorked, offersFor } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
@@ -27,7 +28,10 @@ export default async function PlanPage({ params, searchParams }: Props) {
   const here = climate ? { ...input, climate } : input
   const keys = comparedKeys(setup.packages, compare, entry.job, here)
   const templates = setup.packages.filter(({ key }) => keys.includes(key))
-  const offers = entry.agreement || !entry.surveyed ? [] : offersFor(floor, entry.job, here, templates)
+  const offers =
+    entry.agreement || !entry.surveyed
+      ? []
+      : await offersFor(here, templates, (plans) => compute('fits', floor.now, entry.job, plans))
   return (
     <PlanScreen
       entry={entry}
