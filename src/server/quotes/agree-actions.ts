@@ -40,7 +40,7 @@ export const agree = defineAction({
     }
     const written = await writeOffer(trx, floor, jobId, choices, { shownCents, note: '', mustFit: true })
     if ('message' in written) return refuse('rule', written.message)
-    const refusal = await agreeQuote(trx, jobId, written.version, at)
+    const refusal = await agreeQuote(trx, jobId, written.version, at, written.when)
     return refusal ? refuse('rule', refusal.message) : done()
   },
 })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
-import type { Floor } from '@/core/planning'
+import type { Floor, PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
@@ -32,7 +32,7 @@ export async function writeOffer(
   jobId: string,
   choices: Choices,
   { shownCents, note, mustFit }: Wanted,
-): Promise<{ version: number } | Refusal> {
+): Promise<{ version: number; when: PricedOffer['when'] } | Refusal> {
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
   if (!entry) return { message: 'This job is no longer there. Go back to the yard.' }
   if (entry.agreement)
@@ -62,7 +62,7 @@ export async function writeOffer(
     writtenAt: floor.now,
     validUntil: atLocal(setup.timezone, lastDay, '00:00'),
   })
-  return { version }
+  return { version, when }
 }
 
 const CLOSED = {
@@ -72,12 +72,16 @@ const CLOSED = {
   superseded: 'A later version has taken its place. Reload to see it.',
 } as const
 
-/** Accepts a version as it was written, and puts the job on the calendar without moving anybody else. */
+/**
+ * Accepts a version as it was written, and puts the job on the calendar without moving anybody else. `worked` says when it could be
+ * fetched, where that was worked out in the same transaction.
+ */
 export async function agreeQuote(
   db: Knex,
   jobId: string,
   version: number,
   at: Instant,
+  worked?: PricedOffer['when'],
 ): Promise<Refusal | undefined> {
   const floor = await loadFloor(db, at)
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
@@ -86,7 +90,7 @@ export async function agreeQuote(
   if (!entry || !quote) return { message: 'This quote is no longer there. Reload the page.' }
   const state = quoteState(quote, quotes.length, at)
   if (state.kind !== 'open') return { message: CLOSED[state.kind] }
-  const when = whenForPlan(floor, entry.job, quote.plan)
+  const when = worked ?? whenForPlan(floor, entry.job, quote.plan)
   if (when.kind === 'impossible') return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
   const written = await db.transaction(async (trx) => {
     const agreed = await writeAgreement(trx, {
