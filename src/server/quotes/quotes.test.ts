@@ -111,10 +111,10 @@ describe('test spots', () => {
 describe('a quote', () => {
   test('is written as it stands on the screen, version after version, and the older are replaced', async () => {
     const first = await write('IM 8803', choices('tideline'))
-    expect(first.written).toEqual({ version: 1 })
+    expect(first.written).toMatchObject({ version: 1 })
     const discounted = choices('headland', { terms: { ...terms, discountPercent: 10 } })
     const second = await write('IM 8803', discounted)
-    expect(second.written).toEqual({ version: 2 })
+    expect(second.written).toMatchObject({ version: 2 })
     const quotes = await listQuotes(shop.db, first.job.id)
     expect(quotes.map((quote) => quoteState(quote, quotes.length, NOW).kind)).toEqual(['superseded', 'open'])
     expect(quotes[1]).toMatchObject({
