@@ -3,6 +3,7 @@ import { z } from 'zod'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
 
 /** The plan as it was last published, and the log of plannings. */
@@ -10,6 +11,8 @@ import { readable } from '../db/readable'
 const peopleSchema = z.array(z.string())
 const moment = z.string().transform((at): Instant => instantOrThrow(at))
 const segmentsSchema = z.array(z.tuple([moment, moment]))
+const readPeople = parsedOnce((json) => peopleSchema.parse(JSON.parse(json)))
+const readSegments = parsedOnce((json) => segmentsSchema.parse(JSON.parse(json)))
 
 type PublishedRow = {
   job_id: string
@@ -26,9 +29,9 @@ const toPlaced = (row: PublishedRow): PlacedOperation => ({
   operation: row.operation_id,
   start: instantOrThrow(row.start_at),
   end: instantOrThrow(row.end_at),
-  people: peopleSchema.parse(JSON.parse(row.people)),
+  people: readPeople(row.people),
   place: row.place_id,
-  segments: segmentsSchema.parse(JSON.parse(row.segments)),
+  segments: readSegments(row.segments),
 })
 
 /** What is published for one job, in the order of time. */

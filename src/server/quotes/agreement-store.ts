@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
+import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
 
 /** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
-export const readPlan = (json: string): JobPlan => planSchema.parse(JSON.parse(json))
-export const readSummary = (json: string): Summary => summarySchema.parse(JSON.parse(json))
+export const readPlan = parsedOnce((json): JobPlan => planSchema.parse(JSON.parse(json)))
+export const readSummary = parsedOnce((json): Summary => summarySchema.parse(JSON.parse(json)))
 
 function toAgreement(row: Record<string, string> & { total_cents: number }): Agreement {
   return {

@@ -14,6 +14,7 @@ import { type Costs, type Devices, type Setup, type Shop, setupSchema, type Wash
 import defaultCatalogue from '@/core/shop/starter/catalogue.json'
 import defaultSetup from '@/core/shop/starter/setup.json'
 import type { LocalDay } from '@/core/time'
+import { parsedOnce } from '../db/parsed-once'
 
 /** Gives a new database the set-up that ships with the app; leaves any other as it is. */
 export async function ensureShop(db: Knex): Promise<void> {
@@ -28,10 +29,13 @@ export async function ensureShop(db: Knex): Promise<void> {
 export async function loadShop(db: Knex): Promise<Shop> {
   const row = await db('shop').where({ id: 1 }).first()
   return {
-    setup: setupSchema.parse(JSON.parse(row.setup)),
-    catalogue: catalogueSchema.parse(JSON.parse(row.catalogue)),
+    setup: readSetup(row.setup),
+    catalogue: readCatalogue(row.catalogue),
   }
 }
+
+const readSetup = parsedOnce((json) => setupSchema.parse(JSON.parse(json)))
+const readCatalogue = parsedOnce((json) => catalogueSchema.parse(JSON.parse(json)))
 
 export type SchoolsAndWash = { school: Setup['school']; wash: WashSetup }
 
