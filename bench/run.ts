@@ -1,4 +1,5 @@
 import { frontierBench } from './frontier'
+import { loadBench } from './load'
 import { practiceBench } from './practice'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
@@ -14,6 +15,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   vehicle: vehicleBench,
   years: yearsBench,
   schedule: scheduleBench,
+  load: loadBench,
 }
 
 const wanted = process.argv.slice(2)

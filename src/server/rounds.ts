@@ -1,5 +1,5 @@
-import { refreshStalest } from './aftercare/care-dates'
 import { now } from './clock'
+import { compute } from './compute/compute'
 import { writer } from './db/connection'
 import { messageGateway } from './devices'
 import { faultFacts, log } from './log'
@@ -15,13 +15,12 @@ const shared = globalThis as unknown as { fernYardRounds?: NodeJS.Timeout }
 
 async function round(): Promise<void> {
   const db = await writer()
-  const shop = await loadShop(db)
-  const { timezone: zone, quiet } = shop.setup
+  const { timezone: zone, quiet } = (await loadShop(db)).setup
   await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
   // What a crash left to be planned, or a plan that was broken off.
   if ((await openRequests(db)).length > 0) wakePlanner()
   // One car a round: nobody waits for it, and three thousand are through in a few hours.
-  await refreshStalest(db, shop, now())
+  await compute('stalest-care-dates')
 }
 
 /** Starts the rounds; one ends before the next begins. */

@@ -3,6 +3,7 @@ import type { JobPlan } from '@/core/offer'
 import type { Foreseen } from '@/core/planning'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import type { Instant, LocalDay } from '@/core/time'
+import { refreshStalest } from '../aftercare/care-dates'
 import { daysFor } from '../aftercare/short-jobs'
 import { now } from '../clock'
 import { atOneMoment, database, writer } from '../db/connection'
@@ -10,12 +11,18 @@ import { loadFloor } from '../floor/floor'
 import { drainPlanRequests } from '../planning/drain'
 import { workOut } from '../planning/proposal'
 import { whenForPlan, whyNotEarlier } from '../quotes/offers'
+import { loadShop } from '../shop/shop-store'
 
 const floorAt = (at: Instant) => atOneMoment((db) => loadFloor(db, at))
 
 /** What runs beside the thread that answers pages. Each takes and gives plain data. */
 export const TASKS = {
   'plan-requests': async () => drainPlanRequests(await writer(), now),
+  /** One car's dates of care, looked ahead anew. Gives whether there was one. */
+  'stalest-care-dates': async () => {
+    const db = await writer()
+    return refreshStalest(db, await loadShop(db), now())
+  },
   'work-out': async (at: Instant, what: Foreseen) => workOut(await database(), at, what),
   /** When a job could be fetched with each of these plans, nobody else moved. */
   fits: async (at: Instant, job: Pick<Job, 'id' | 'arriveAt'>, plans: readonly JobPlan[]) => {
