@@ -13,6 +13,8 @@ const LASTS_MS = 60_000
 /** So long a page is looked at, and so long a panel is worked between two taps, ms. */
 const LOOKS_MS = 8_000
 const TAPS_MS = 4_000
+/** And so often the desk works packages out and prints, ms. */
+const DESK_MS = 10_000
 
 const wait = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
@@ -42,6 +44,7 @@ export async function loadBench(): Promise<void> {
   const page = (what: string, at: string) => times.of(what, () => fetch(shop.url + at))
   const yard = await (await fetch(shop.url)).text()
   const jobs = [...new Set([...yard.matchAll(/\/jobs\/([0-9a-f-]{36})\//g)].map(([, id]) => id!))]
+  const vehicle = (await (await fetch(`${shop.url}/vehicles`)).text()).match(/\/vehicles\/[0-9a-f-]{36}/)![0]
   // What is looked at most is asked for most.
   const pages = [
     ...jobs.flatMap((id) => [
@@ -53,7 +56,6 @@ export async function loadBench(): Promise<void> {
       ['schedule', '/schedule'],
       ['vehicles', '/vehicles'],
     ]),
-    ...jobs.map((id) => ['packages', `/jobs/${id}/plan`]),
   ] as [string, string][]
   for (const [, at] of pages) await fetch(shop.url + at)
   const until = Date.now() + LASTS_MS
@@ -67,34 +69,38 @@ export async function loadBench(): Promise<void> {
       await wait(Math.max(0, LOOKS_MS - (Date.now() - from)))
     }
   }
+  const tap = async (device: string, number: number, job: string) => {
+    const act = { kind: 'towel', operation: 'wash' }
+    const entry = { id: randomUUID(), number, kind: 'act', job, by: 'brida', act, ago: 0 }
+    const answer = await times.of('act', () =>
+      fetch(`${shop.url}/api/queue`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ device, waiting: [entry] }),
+      }),
+    )
+    const { next } = (await answer.json()) as { next: number }
+    if (next !== number + 1) throw new Error(`an act was lost: ${next} after ${number}`)
+  }
   const writer = async (seat: number) => {
     const device = randomUUID()
     await wait((seat * TAPS_MS) / WRITERS)
     for (let number = 1; Date.now() < until; number++) {
-      const act = { kind: 'towel', operation: 'wash' }
-      const entry = {
-        id: randomUUID(),
-        number,
-        kind: 'act',
-        job: jobs[seat % jobs.length],
-        by: 'brida',
-        act,
-        ago: 0,
-      }
-      const answer = await times.of('act', () =>
-        fetch(`${shop.url}/api/queue`, {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify({ device, waiting: [entry] }),
-        }),
-      )
-      const { next } = (await answer.json()) as { next: number }
-      if (next !== number + 1) throw new Error(`an act was lost: ${next} after ${number}`)
+      await tap(device, number, jobs[seat % jobs.length]!)
       await wait(TAPS_MS)
+    }
+  }
+  // Its packages are planned one by one, and its paper is drawn: neither may hold up the others.
+  const desk = async () => {
+    while (Date.now() < until - DESK_MS) {
+      await wait(DESK_MS)
+      await page('packages', `/jobs/${jobs[0]}/plan`)
+      await page('a paper', `${vehicle}/history.pdf`)
     }
   }
   try {
     await Promise.all([
+      desk(),
       ...Array.from({ length: READERS }, (_, seat) => reader(seat)),
       ...Array.from({ length: WRITERS }, (_, seat) => writer(seat)),
     ])

@@ -1,18 +1,25 @@
 import { parentPort } from 'node:worker_threads'
-import { PAPERS } from '@/features/papers'
 import { TASKS } from '@/server/compute/tasks'
 import type { Asked, Told } from '@/server/compute/thread'
 
 /** Runs tasks for the server, one after the other. */
-const KNOWN = { ...TASKS, ...PAPERS } as unknown as Record<string, (...given: unknown[]) => Promise<unknown>>
+type Task = (...given: never[]) => Promise<unknown>
+
+// What draws papers is heavy, and a thread that plans never draws one.
+const papers = async (): Promise<Record<string, Task>> => (await import('@/features/papers')).PAPERS
+
+async function known(task: string): Promise<(...given: readonly unknown[]) => Promise<unknown>> {
+  const tasks: Record<string, Task> = TASKS
+  const found = tasks[task] ?? (await papers())[task]
+  if (!found) throw new Error(`the computing thread knows no task “${task}”: build the threads anew`)
+  return found as (...given: readonly unknown[]) => Promise<unknown>
+}
 
 let before: Promise<void> = Promise.resolve()
 
 async function run({ id, task, args }: Asked): Promise<Told> {
   try {
-    const known = KNOWN[task]
-    if (!known) throw new Error(`the computing thread knows no task “${task}”: build the threads anew`)
-    return { id, value: await known(...args) }
+    return { id, value: await (await known(task))(...args) }
   } catch (error) {
     return { id, error: error instanceof Error ? (error.stack ?? error.message) : String(error) }
   }
