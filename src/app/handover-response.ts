@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { plateInFileName } from '@/app/file-name'
 import type { Floor } from '@/core/planning'
 import { handoverPaper } from '@/features/handover/paper'
 import { jobOnFloor } from '@/server/floor/floor'
@@ -10,7 +11,7 @@ export async function handoverResponse(db: Knex, floor: Floor, jobId: string): P
   const entry = await jobOnFloor(db, floor, jobId)
   const handover = entry && (await loadHandover(db, floor, entry))
   if (!entry || !handover) return undefined
-  const name = `handover-${entry.job.vehicle.plate.replace(/\W+/g, '-').toLowerCase()}`
+  const name = `handover-${plateInFileName(entry.job.vehicle.plate)}`
   const paper = handoverPaper(entry, handover, floor.shop, floor.now)
   return new Response(await pdf('handover-pdf', paper), {
     headers: {

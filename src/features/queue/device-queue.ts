@@ -1,10 +1,9 @@
 import { agoMs, type Heard, isLost, type QueueEntry, type QueueReply, shopTime } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
-import { LEASE_MS, takeLeaseAgain } from './lease'
+import { endLease, LEASE_MS, takeLease, takeLeaseAgain } from './lease'
 import {
   append,
   deviceOf,
-  endLease,
   type Kept,
   type Noted,
   type QueueDb,
@@ -13,7 +12,6 @@ import {
   rename,
   type Sent,
   settle,
-  takeLease,
   type Waiting,
 } from './queue-db'
 import { asTold, EMPTY_QUEUE, onTheWire, type QueueState, type Surroundings } from './told'

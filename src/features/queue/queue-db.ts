@@ -141,23 +141,3 @@ export async function settle(
   await trx.objectStore('meta').put(heard, 'heard')
   await trx.done
 }
-
-/** A lease that ends further ahead was taken by a clock that has been set back since, ms. */
-const LEASE_MOST_MS = 60_000
-
-/** Takes the right to send for a while; false where another tab has it. */
-export async function takeLease(db: QueueDb, tab: string, now: number, forMs: number): Promise<boolean> {
-  const trx = db.transaction('meta', 'readwrite')
-  const lease = (await trx.store.get('lease')) as Meta['lease'] | undefined
-  const isHeld = lease && lease.tab !== tab && lease.until > now && lease.until - now <= LEASE_MOST_MS
-  if (!isHeld) await trx.store.put({ tab, until: now + forMs }, 'lease')
-  await trx.done
-  return !isHeld
-}
-
-export async function endLease(db: QueueDb, tab: string): Promise<void> {
-  const trx = db.transaction('meta', 'readwrite')
-  const lease = (await trx.store.get('lease')) as Meta['lease'] | undefined
-  if (lease?.tab === tab) await trx.store.delete('lease')
-  await trx.done
-}

@@ -178,70 +178,74 @@ async function deeds(db: Knex): Promise<Deed[]> {
   ]
 }
 
-test('killed before any statement, a deed is done wholly or not at all, and done again it is done once', async () => {
-  await shop.db.raw('PRAGMA wal_checkpoint(TRUNCATE)')
-  const all = await deeds(shop.db)
-  const script = path.join(folder, 'deeds.json')
-  writeFileSync(script, JSON.stringify(all))
-  const fresh = (name: string) => {
-    const file = path.join(folder, name)
-    for (const tail of ['-wal', '-shm']) rmSync(file + tail, { force: true })
-    copyFileSync(path.join(shop.folder, 'fern-yard.db'), file)
-    return file
-  }
-  type Said = { key: string; answer: { ok?: boolean; outcomes?: { taken: boolean }[] }; state?: object }
-  const run = (file: string, nth: number) => {
-    const child = spawnSync(
-      process.execPath,
-      [path.join(folder, 'kill-actions.mjs'), file, AT, script, String(nth)],
-      { cwd: ROOT, encoding: 'utf8', env: { ...process.env, FERN_YARD_LOG: 'silent' } },
-    )
-    if (child.status !== 0 && child.signal !== 'SIGKILL') throw new Error(child.stderr)
-    const told = child.stdout.split('\n').filter(Boolean)
-    return { killed: child.signal === 'SIGKILL', told: told.map((line) => JSON.parse(line) as Said) }
-  }
-  const look = async (file: string) => {
-    const db = connect(file)
-    const [integrity, broken] = [
-      await db.raw('PRAGMA integrity_check'),
-      await db.raw('PRAGMA foreign_key_check'),
-    ]
-    expect([integrity, broken]).toEqual([[{ integrity_check: 'ok' }], []])
-    const state = await stateOfShop(db)
-    await db.destroy()
-    return state
-  }
-
-  // As if nothing had happened: how the shop stands before, and after each deed.
-  const calm = fresh('calm.db')
-  const stands = [await look(calm)]
-  for (const { key: name, answer, state } of run(calm, 0).told) {
-    expect(
-      answer.ok ?? answer.outcomes?.every(({ taken }) => taken),
-      `${name}: ${JSON.stringify(answer)}`,
-    ).toBe(true)
-    stands.push(state as (typeof stands)[number])
-  }
-  expect(stands).toHaveLength(all.length + 1)
-  for (const [at, deed] of all.entries()) expect(stands[at + 1], deed.key).not.toEqual(stands[at])
-
-  let kills = 0
-  let nth = 1
-  const most = tries(20, 300)
-  while (kills < most) {
-    const file = fresh('killed.db')
-    // Killed again and again, each time further on, until all is done.
-    for (let from = nth; ; from += STRIDE) {
-      const { killed, told } = run(file, from)
-      const state = await look(file)
-      // What was answered stands; the deed it died in stands wholly or not at all.
-      const stood = stands.findIndex((each) => isDeepStrictEqual(each, state))
-      expect([told.length, told.length + 1], `killed before statement ${from}`).toContain(stood)
-      if (!killed) break
-      kills += 1
+test(
+  'killed before any statement, a deed is done wholly or not at all, and done again it is done once',
+  async () => {
+    await shop.db.raw('PRAGMA wal_checkpoint(TRUNCATE)')
+    const all = await deeds(shop.db)
+    const script = path.join(folder, 'deeds.json')
+    writeFileSync(script, JSON.stringify(all))
+    const fresh = (name: string) => {
+      const file = path.join(folder, name)
+      for (const tail of ['-wal', '-shm']) rmSync(file + tail, { force: true })
+      copyFileSync(path.join(shop.folder, 'fern-yard.db'), file)
+      return file
     }
-    expect(await look(file)).toEqual(stands.at(-1))
-    nth += 3
-  }
-  expect(kills).toBeGreaterThanOrEqual(most)
-}, tries(120_000, 1_200_000))
+    type Said = { key: string; answer: { ok?: boolean; outcomes?: { taken: boolean }[] }; state?: object }
+    const run = (file: string, nth: number) => {
+      const child = spawnSync(
+        process.execPath,
+        [path.join(folder, 'kill-actions.mjs'), file, AT, script, String(nth)],
+        { cwd: ROOT, encoding: 'utf8', env: { ...process.env, FERN_YARD_LOG: 'silent' } },
+      )
+      if (child.status !== 0 && child.signal !== 'SIGKILL') throw new Error(child.stderr)
+      const told = child.stdout.split('\n').filter(Boolean)
+      return { killed: child.signal === 'SIGKILL', told: told.map((line) => JSON.parse(line) as Said) }
+    }
+    const look = async (file: string) => {
+      const db = connect(file)
+      const [integrity, broken] = [
+        await db.raw('PRAGMA integrity_check'),
+        await db.raw('PRAGMA foreign_key_check'),
+      ]
+      expect([integrity, broken]).toEqual([[{ integrity_check: 'ok' }], []])
+      const state = await stateOfShop(db)
+      await db.destroy()
+      return state
+    }
+
+    // As if nothing had happened: how the shop stands before, and after each deed.
+    const calm = fresh('calm.db')
+    const stands = [await look(calm)]
+    for (const { key: name, answer, state } of run(calm, 0).told) {
+      expect(
+        answer.ok ?? answer.outcomes?.every(({ taken }) => taken),
+        `${name}: ${JSON.stringify(answer)}`,
+      ).toBe(true)
+      stands.push(state as (typeof stands)[number])
+    }
+    expect(stands).toHaveLength(all.length + 1)
+    for (const [at, deed] of all.entries()) expect(stands[at + 1], deed.key).not.toEqual(stands[at])
+
+    let kills = 0
+    let nth = 1
+    const most = tries(20, 300)
+    while (kills < most) {
+      const file = fresh('killed.db')
+      // Killed again and again, each time further on, until all is done.
+      for (let from = nth; ; from += STRIDE) {
+        const { killed, told } = run(file, from)
+        const state = await look(file)
+        // What was answered stands; the deed it died in stands wholly or not at all.
+        const stood = stands.findIndex((each) => isDeepStrictEqual(each, state))
+        expect([told.length, told.length + 1], `killed before statement ${from}`).toContain(stood)
+        if (!killed) break
+        kills += 1
+      }
+      expect(await look(file)).toEqual(stands.at(-1))
+      nth += 3
+    }
+    expect(kills).toBeGreaterThanOrEqual(most)
+  },
+  tries(120_000, 1_200_000),
+)

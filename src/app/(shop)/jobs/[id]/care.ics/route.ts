@@ -1,3 +1,4 @@
+import { plateInFileName } from '@/app/file-name'
 import { careIcalendar } from '@/core/aftercare'
 import { loadCare } from '@/server/aftercare/care'
 import { now } from '@/server/clock'
@@ -17,7 +18,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
     return new Response('No layer is logged yet, so there are no dates.', { status: 409 })
   const vehicle = `${job.vehicle.make} ${job.vehicle.model}, ${job.vehicle.plate}`
   const text = careIcalendar({ uid: id, vehicle, shop: shop.setup.name, issued: now(), milestones })
-  const file = `care-${job.vehicle.plate.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.ics`
+  const file = `care-${plateInFileName(job.vehicle.plate)}.ics`
   return new Response(text, {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',

@@ -1,3 +1,4 @@
+import { plateInFileName } from '@/app/file-name'
 import { pdf, pdfHeaders } from '@/app/pdf'
 import { paperOf } from '@/features/quote/paper'
 import { database } from '@/server/db/connection'
@@ -16,6 +17,6 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   if (!job || !quote)
     return new Response('There is no such quote. Go back to the job and write one first.', { status: 404 })
   const { setup } = await loadShop(db)
-  const name = `quote-${job.vehicle.plate.replace(/\W+/g, '-').toLowerCase()}-${quote.version}`
+  const name = `quote-${plateInFileName(job.vehicle.plate)}-${quote.version}`
   return new Response(await pdf('quote-pdf', paperOf(quote, { job, setup })), { headers: pdfHeaders(name) })
 }
