@@ -2,12 +2,13 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
 import { refused } from '@/core/result'
-import { type Instant, instantOf } from '@/core/time'
+import type { Instant } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
 import { MOST_BYTES, type PhotoError, photoErrorText, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
-import { nextNumber, setNext, type Taken } from './receive'
+import { lastActAt } from '../work/acts-store'
+import { nextNumber, setNext, type Taken, timeOf } from './receive'
 import { findRefused, keepRefused } from './refused-store'
 
 /** What is told of a photograph in the address it is sent to; the picture itself is the body. */
@@ -35,7 +36,7 @@ export async function receivePhoto(
   if (number > expected) return { next: expected, outcomes: [] }
   const told = await alreadyTold(db, sent)
   if (told) return { next: expected, outcomes: [told] }
-  const at = instantOf(new Date(Date.parse(now) - ago))
+  const at = timeOf(ago, now, await lastActAt(db, device))
   const stored = bytes
     ? await storePhoto(bytes)
     : refused<PhotoError>({ code: 'photo-too-large', mostBytes: MOST_BYTES })

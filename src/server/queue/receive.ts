@@ -81,7 +81,7 @@ export async function receiveBatch(db: Knex, batch: Received, now: Instant): Pro
 const SLIP_MS = 5_000
 
 /** When an entry was. One that comes behind another of its tablet was not before it. */
-function timeOf(ago: number, now: Instant, last: Instant | undefined): Instant {
+export function timeOf(ago: number, now: Instant, last: Instant | undefined): Instant {
   const at = instantOf(new Date(Date.parse(now) - ago))
   const slip = last ? Date.parse(last) - Date.parse(at) : 0
   return last && slip > 0 && slip <= SLIP_MS ? last : at

@@ -13,6 +13,7 @@ import { lessons } from './0012-lessons'
 import { broughtHistories } from './0013-brought-histories'
 import { actionJournal } from './0014-action-journal'
 import { refusedEntries } from './0015-refused-entries'
+import { actsOfATablet } from './0016-acts-of-a-tablet'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -32,5 +33,6 @@ export const MIGRATIONS: readonly Migration[] = [
   broughtHistories,
   actionJournal,
   refusedEntries,
+  actsOfATablet,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
