@@ -223,3 +223,17 @@ test('a wash whose answer is lost is kept once, and so is the touch after it', a
   for (const name of ['Tar spots: many', 'Overspray: many'])
     await expect(page.getByRole('radio', { name })).toBeChecked()
 })
+
+test('a wash that found no network goes by itself once there is one', async ({ page }) => {
+  await openJob(page, 'IM 5012', 'wash')
+  let away = true
+  await page.route('**/wash', (route) =>
+    away && route.request().method() === 'POST' ? route.abort() : route.continue(),
+  )
+  await page.getByRole('radio', { name: 'Tree sap: a few' }).click()
+  await expect(page.getByText('The shop does not answer')).toBeVisible()
+  away = false
+  await expect(page.getByText('The shop does not answer')).toHaveCount(0)
+  await page.reload()
+  await expect(page.getByRole('radio', { name: 'Tree sap: a few' })).toBeChecked()
+})

@@ -6,6 +6,7 @@ import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
 import { holdLinks } from '@/ui/patient-link'
 import { act } from '@/ui/use-action'
+import { useAgain } from '@/ui/use-again'
 import { dropDraft, keepDraft, readDraft } from '../queue/drafts'
 
 export type SaveState =
@@ -18,9 +19,6 @@ export type Survey = ReturnType<typeof useSurvey>
 
 /** What was typed and is not with the shop yet, with what it was typed on. */
 type Draft = { base: SurveyRecord; latest: SurveyRecord }
-
-/** So long after a vain try it is tried again, ms. */
-const RETRY_MS = 5_000
 
 function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
   return record
@@ -48,6 +46,10 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
     setData(merged)
   }, [])
 
+  const anew = useRef(() => {})
+  const again = useAgain(() => {
+    if (latest.current !== base.current) anew.current()
+  })
   const send = useCallback(async () => {
     if (sending.current) return
     sending.current = true
@@ -60,7 +62,7 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       if (!told.ok) {
         setState({ kind: 'refused', message: told.message })
         // What the shop does not have yet is kept on the device, and goes by itself when the network is back.
-        if (told.code === 'unreached') later.current = setTimeout(() => again.current(), RETRY_MS)
+        if (told.code === 'unreached') again.soon()
         break
       }
       const answer = told.value
@@ -81,29 +83,21 @@ export function useSurvey(jobId: string, stored: StoredSurvey) {
       dirty.current = true
     }
     sending.current = false
-  }, [jobId, adopt, draftKey])
-  const later = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const again = useRef(() => {})
-  again.current = () => {
+  }, [jobId, adopt, draftKey, again])
+  anew.current = () => {
     dirty.current = true
     if (!sending.current) void send()
   }
 
   // What was typed here and never reached the shop, before this page was loaded anew.
   useEffect(() => {
-    const retry = () => latest.current !== base.current && again.current()
-    window.addEventListener('online', retry)
     void readDraft<Draft>(draftKey).then((draft) => {
       if (!draft || dirty.current || sending.current) return
       const { merged } = mergeSurveys(draft.base, draft.latest, base.current, 'mine')
       latest.current = merged
       setData(merged)
-      again.current()
+      anew.current()
     })
-    return () => {
-      window.removeEventListener('online', retry)
-      clearTimeout(later.current)
-    }
   }, [draftKey])
 
   const change = useCallback(

@@ -6,6 +6,7 @@ import { keepWash } from '@/server/survey/wash-actions'
 import { freshKey } from '@/ui/fresh-key'
 import { holdLinks } from '@/ui/patient-link'
 import { reach } from '@/ui/use-action'
+import { useAgain } from '@/ui/use-again'
 import { dropDraft, keepDraft, readDraft } from '../queue/drafts'
 
 /** The newest findings, what was sent of them and not answered yet with its key, and the version that is based on. */
@@ -22,6 +23,10 @@ export function useFindings(jobId: string, stored: StoredWash, first: WashFindin
   const flight = useRef<Promise<void> | undefined>(undefined)
   const key = `wash:${jobId}`
 
+  const anew = useRef(() => {})
+  const again = useAgain(() => {
+    if (draft.current) anew.current()
+  })
   const send = useCallback(async () => {
     while (draft.current) {
       const { latest } = draft.current
@@ -32,7 +37,10 @@ export function useFindings(jobId: string, stored: StoredWash, first: WashFindin
       const input = { jobId, version: version.current, findings: sent.findings }
       const answer = await reach(keepWash({ key: sent.key, input }))
       setMessage(answer.ok ? undefined : answer.message)
-      if (!answer.ok && answer.code === 'unreached') return
+      if (!answer.ok && answer.code === 'unreached') {
+        again.soon()
+        return
+      }
       if (answer.ok) version.current = answer.value.version
       const newest = draft.current.latest
       if (!answer.ok || same(newest, sent.findings)) {
@@ -40,19 +48,22 @@ export function useFindings(jobId: string, stored: StoredWash, first: WashFindin
         await dropDraft(key)
       } else draft.current = { version: version.current, latest: newest }
     }
-  }, [jobId, key])
+  }, [jobId, key, again])
+  anew.current = () => {
+    flight.current ??= send().finally(() => {
+      flight.current = undefined
+    })
+  }
 
   const change = useCallback(
     (next: WashFindings) => {
       setFindings(next)
       draft.current = { ...draft.current, version: version.current, latest: next }
       void keepDraft(key, draft.current)
-      flight.current ??= send().finally(() => {
-        flight.current = undefined
-      })
-      holdLinks(flight.current)
+      anew.current()
+      if (flight.current) holdLinks(flight.current)
     },
-    [key, send],
+    [key],
   )
 
   useEffect(() => {
