@@ -3,8 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { newIn, type QueueBatch, type QueueEntry, type QueueOutcome, type QueueReply } from '@/core/queue'
 import { DeviceQueue } from './device-queue'
-import { openQueueDb } from './queue-db'
-import type { PhotoCall, Surroundings } from './told'
+import { rest, Tablet } from './tablet.fixture'
 
 const HOUR = 3_600_000
 
@@ -49,66 +48,6 @@ class Shop {
   }
 }
 
-/** A tablet with its own clocks, its own store, and as many tabs as are opened. */
-class Tablet {
-  wallOff = 0
-  asleep = 0
-  private pages = 0
-  private readonly pageFrom = new Map<number, number>()
-  readonly later: (() => void)[] = []
-  private readonly others: (() => void)[] = []
-  private ids = 0
-  private locked = false
-  constructor(
-    readonly shop: Shop,
-    readonly name: string,
-    private readonly hasLocks: boolean,
-  ) {}
-
-  tab(): DeviceQueue {
-    this.pages += 1
-    const page = this.pages
-    this.pageFrom.set(page, this.shop.now)
-    const around: Surroundings = {
-      open: () => openQueueDb(this.name),
-      post: async (batch) => this.shop.receive(batch),
-      postPhoto: async ({ device, entry, ago }: PhotoCall) => {
-        const { noted: _, picture: __, ...sent } = entry
-        return this.shop.receive({ device, waiting: [{ ...sent, ago }] })
-      },
-      clocks: () => ({
-        wall: this.shop.now + this.wallOff,
-        mono: this.shop.now - this.pageFrom.get(page)!,
-        session: `page-${page}`,
-      }),
-      newId: () => {
-        this.ids += 1
-        return `${this.name}-${this.ids}`
-      },
-      later: (run) => void this.later.push(run),
-      tellOthers: () => {
-        for (const hear of this.others) hear()
-      },
-      onOther: (hear) => void this.others.push(hear),
-      ...(this.hasLocks
-        ? {
-            alone: async (run: () => Promise<void>) => {
-              if (this.locked) return false
-              this.locked = true
-              try {
-                await run()
-                return true
-              } finally {
-                this.locked = false
-              }
-            },
-          }
-        : {}),
-    }
-    return new DeviceQueue(around)
-  }
-}
-
 let made = 0
 const fresh = () => {
   made += 1
@@ -129,15 +68,6 @@ const photo = (id: string): QueueEntry => ({
   phase: 'after',
   name: 'roof.jpg',
 })
-/** Lets all that is under way come to rest, and runs what was put off, as often as it takes. */
-async function rest(tablet: Tablet, tabs: readonly DeviceQueue[]) {
-  for (let round = 0; round < 6; round++) {
-    for (const tab of tabs) await tab.flush()
-    for (const run of tablet.later.splice(0)) run()
-    await new Promise((resolve) => setTimeout(resolve, 0))
-  }
-}
-
 describe.each([
   ['with locks', true],
   ['by a lease, as on plain http', false],
