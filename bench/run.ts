@@ -3,6 +3,7 @@ import { loadBench } from './load'
 import { practiceBench } from './practice'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
+import { tapBench } from './tap'
 import { vehicleBench } from './vehicle'
 import { yearsBench } from './years'
 
@@ -16,6 +17,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   years: yearsBench,
   schedule: scheduleBench,
   load: loadBench,
+  tap: tapBench,
 }
 
 const wanted = process.argv.slice(2)
