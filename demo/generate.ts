@@ -213,6 +213,10 @@ async function writeHistory(
   }
 }
 
+/** A car is washed and measured before its first test spot; then they follow one another, minutes. */
+const FIRST_SPOT_MINUTES = 150
+const SPOT_MINUTES = 25
+
 /** When work that goes on another day was left, where nobody is at it now. */
 function leftOff({ published }: LiveJob, operation: string, now: Instant): Instant | undefined {
   const { segments } = published.find((placed) => placed.operation === operation)!
@@ -251,9 +255,13 @@ export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): P
     await measure(db, car, job, now)
     await photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now)
     // One after the other, the last of them before now, whatever the hour the car is said to come.
-    const tried = earlierOf(plusMinutes(job.arriveAt, 150), plusMinutes(now, -25 * (car.spots ?? []).length))
-    for (const [at, attempt] of (car.spots ?? []).entries())
-      await addAttempt(db, job.id, attempt, undefined, plusMinutes(tried, 25 * at))
+    const spots = car.spots ?? []
+    const tried = earlierOf(
+      plusMinutes(job.arriveAt, FIRST_SPOT_MINUTES),
+      plusMinutes(now, -SPOT_MINUTES * spots.length),
+    )
+    for (const [at, attempt] of spots.entries())
+      await addAttempt(db, job.id, attempt, undefined, plusMinutes(tried, SPOT_MINUTES * at))
     if (car.wanted.kind === 'to-choose') continue
     await addPromises(db, job, shop.setup, earlierOf(job.arriveAt, now))
     await addWash(db, job.id, shop.setup)

@@ -4,7 +4,7 @@ import path from 'node:path'
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { expect, test } from 'vitest'
-import { type Act, type CardState, cardOf } from '@/core/card'
+import { type Act, cardOf } from '@/core/card'
 import { tries } from '@/core/long.fixture'
 import type { QueueBatch, QueueEntry, QueueReply } from '@/core/queue'
 import { instantOf, instantOrThrow } from '@/core/time'
@@ -106,7 +106,7 @@ test(
           }
         : { kind: 'act', id, job: live!.id, by: 'merle', act: { kind, operation, ...what } as unknown as Act }
     const left = async ({ db }: RealShop) => {
-      const { work } = cardOf(live!, await loadEntries(db, live!.id)) as CardState
+      const { work } = cardOf(live!, await loadEntries(db, live!.id))
       const { sections, towels, timers, short, checks, pad } = work[operation]!
       return {
         sections: Object.fromEntries(Object.entries(sections).map(([panel, { done }]) => [panel, done])),

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 
 /** Drawn by chance, and so another in each run. */
 const DRAWN = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g
-/** Written by the planner's own hand, or by the clock of the machine. */
+/** Kept by the database itself, or the same in every copy. */
 const BESIDE = new Set(['sqlite_sequence', 'migrations'])
 
 /** All there is in a shop's database, row by row, without what is drawn by chance: two that were written alike come out alike. */

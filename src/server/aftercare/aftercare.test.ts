@@ -25,8 +25,8 @@ import { addPayment } from '../handover/handover-store'
 import { loadLearned } from '../learning/learning'
 import { loadLessons } from '../learning/lesson-store'
 import { listOwnerLinks, makeOwnerLink, revokeOwnerLink, vehicleOfLink } from '../links/owner-links'
-import { queueMessage, skipMessage } from '../messages/message-store'
-import { proposeMessages, putIntoQueue, writeOut } from '../messages/proposed-messages'
+import { loadTemplates, queueMessage, skipMessage } from '../messages/message-store'
+import { proposeMessages, putIntoQueue, writtenOut } from '../messages/proposed-messages'
 import { storePhoto } from '../photos/photo-files'
 import { addPhoto } from '../photos/photo-store'
 import { findAgreement } from '../quotes/agreement-store'
@@ -416,7 +416,8 @@ describe('what is to be said today', () => {
     const { proposed } = await proposeMessages(db, shop, NOW)
     expect(new Set(proposed.map(({ due }) => due.key)).size).toBe(proposed.length)
     const first = proposed.find(({ route }) => route.kind === 'send')!
-    const text = await writeOut(db, shop, first.due.occasion, first, first.due.facts)
+    const words = (await loadTemplates(db))(first.due.occasion, first.customer.language)
+    const text = writtenOut(words, shop, first, first.due.facts)
     if (!text.ok) throw new Error(text.error.message)
     const { customer, vehicle, due } = first
     const message = { customer, vehicle, key: due.key, occasion: due.occasion, text: text.value }

@@ -1,20 +1,23 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
-import { copyShop } from '@demo/copy'
+import { copyShop, type ShopKind } from '@demo/copy'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll } from 'vitest'
 import type { Instant } from '@/core/time'
 import { openDatabase } from './connection'
 import { databaseFile } from './data-folder'
 
-/** The demo shop as it stands at `now`, on a database file of its own, for all tests of a file. */
-export function demoShop(now: Instant): { readonly db: Knex; readonly folder: string } {
+/** The demo shop as it stands at `now`, or one of another kind, on a database file of its own, for all tests of a file. */
+export function demoShop(
+  now: Instant,
+  kind: ShopKind = 'demo',
+): { readonly db: Knex; readonly folder: string } {
   const shop = {} as { db: Knex; folder: string }
   beforeAll(async () => {
     shop.folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-test-'))
     process.env.FERN_YARD_DATA = shop.folder
-    copyShop(shop.folder, now, 'demo')
+    copyShop(shop.folder, now, kind)
     shop.db = await openDatabase(databaseFile())
   })
   afterAll(async () => {

@@ -11,6 +11,7 @@ import {
   OCCASIONS,
   type Proposed,
   TEMPLATE_ERROR_TEXT,
+  type Template,
   unknownFacts,
 } from '@/core/messages'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
@@ -21,9 +22,9 @@ import { messageGateway } from '../devices'
 import { makeOwnerLink, revokeOwnerLink } from '../links/owner-links'
 import { CHANGED_MEANWHILE, loadShop, saveQuietAndClimate } from '../shop/shop-store'
 import { findKnown, writeContact } from '../vehicles/vehicle-store'
-import { markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
+import { loadTemplates, markRead, saveTemplate, skipMessage, withdrawMessage } from './message-store'
 import { emptyOutbox } from './outbox'
-import { proposalsOf, putIntoQueue, writeOut } from './proposed-messages'
+import { proposalsOf, putIntoQueue, writtenOut } from './proposed-messages'
 
 /** A page that a message leads to is good for so long, days (mem). */
 const PAGE_DAYS = 180
@@ -45,12 +46,17 @@ async function pageFor(doing: Doing, vehicleId: string): Promise<string | undefi
   return path && addressOf(path)
 }
 
-async function queueOne(doing: Doing, shop: Shop, proposed: Proposed): Promise<Answer<null>> {
+async function queueOne(
+  doing: Doing,
+  shop: Shop,
+  proposed: Proposed,
+  words: Template,
+): Promise<Answer<null>> {
   const { due, customer, vehicle, route } = proposed
   if (route.kind === 'held') return refuse('rule', 'Consent or address is missing.')
   const page = await pageFor(doing, vehicle.id)
   const facts = { ...due.facts, ...(page ? { page } : {}) }
-  const text = await writeOut(doing.trx, shop, due.occasion, proposed, facts)
+  const text = writtenOut(words, shop, proposed, facts)
   if (!text.ok) return refuse('rule', text.error.message)
   const queued = await putIntoQueue(
     doing.trx,
@@ -69,10 +75,12 @@ export const queueProposed = defineAction({
   mostInput: 1_000_000,
   write: async (doing, { keys }) => {
     const shop = await loadShop(doing.trx)
+    const templateOf = await loadTemplates(doing.trx)
     let queued = 0
     for (const proposed of await proposalsOf(doing.trx, shop, doing.at, new Set(keys))) {
       if (proposed.route.kind === 'held') continue
-      const answer = await queueOne(doing, shop, proposed)
+      const words = templateOf(proposed.due.occasion, proposed.customer.language)
+      const answer = await queueOne(doing, shop, proposed, words)
       if (!answer.ok) return answer
       queued++
     }

@@ -167,16 +167,7 @@ export async function knownKeys(db: Knex, keys: readonly string[]): Promise<Set<
   return known
 }
 
-/** The words of an occasion in a language: the shop's own, or those that ship with it. */
-export async function templateFor(
-  db: Knex,
-  occasion: Occasion,
-  language: Language,
-): Promise<Template & { own: boolean }> {
-  return (await loadTemplates(db))(occasion, language)
-}
-
-/** The words of every occasion in every language, looked up once. */
+/** The words of every occasion in every language: the shop's own, or those that ship with it. Read once, however many are written out. */
 export async function loadTemplates(
   db: Knex,
 ): Promise<(occasion: Occasion, language: Language) => Template & { own: boolean }> {

@@ -20,7 +20,7 @@ import { dayIn, type Instant, type LocalDay, plusMinutes } from '@/core/time'
 import { loadCares } from '../aftercare/care'
 import { toCareDates } from '../aftercare/care-dates'
 import { findAllKnown } from '../vehicles/vehicle-store'
-import { knownKeys, queueMessage, templateFor } from './message-store'
+import { knownKeys, queueMessage } from './message-store'
 
 /** Messages that are worth sending today and were neither written nor skipped: what the manager is shown to send. */
 
@@ -166,16 +166,6 @@ export async function proposalsOf(
 }
 
 /** What a message would say: the shop's words filled in with what is known of this car. */
-export async function writeOut(
-  db: Knex,
-  shop: Shop,
-  occasion: Occasion,
-  to: Pick<Proposed, 'customer' | 'vehicle'>,
-  facts: Partial<Facts>,
-): Promise<Result<Template, { message: string }>> {
-  return writtenOut(await templateFor(db, occasion, to.customer.language), shop, to, facts)
-}
-
 export function writtenOut(
   words: Template,
   shop: Shop,

@@ -5,7 +5,7 @@ import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
 import { writeAgreement } from './agreement-store'
-import { loadWorked, whenFor, whenForPlan } from './offers'
+import { loadWorked, whenForPlan } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
 
 /** Why nothing was written, in a sentence to act on. */
@@ -45,7 +45,7 @@ export async function writeOffer(
   const offer = chosenOffer(setup.packages, input, choices)
   const refusal = refusalFor(offer, shownCents)
   if (refusal || !offer) return refusal!
-  const when = whenFor(floor, entry.job, offer)
+  const when = whenForPlan(floor, entry.job, offer.plan)
   if (mustFit && when.kind === 'impossible')
     return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
   const lastDay = plusDays(dayIn(setup.timezone, floor.now), choices.terms.validDays + 1)

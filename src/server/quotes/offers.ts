@@ -1,13 +1,6 @@
 import type { Knex } from 'knex'
 import type { Job, LiveJob } from '@/core/job'
-import {
-  type JobPlan,
-  makeOffer,
-  type Offer,
-  type OfferInput,
-  type PackageTemplate,
-  proposeExtras,
-} from '@/core/offer'
+import { type JobPlan, makeOffer, type OfferInput, type PackageTemplate, proposeExtras } from '@/core/offer'
 import {
   AIR,
   calendarNow,
@@ -69,12 +62,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
   }
 }
 
-/** When a vehicle could be fetched with this offer, if nobody else is moved. */
-export function whenFor(floor: Floor, job: Job, offer: Offer): PricedOffer['when'] {
-  return whenForPlan(floor, job, offer.plan)
-}
-
-/** The same for a plan as it was written down. */
+/** When a vehicle could be fetched with this plan, if nobody else is moved. */
 export function whenForPlan(
   floor: Floor,
   job: Pick<Job, 'id' | 'arriveAt'>,

@@ -15,7 +15,7 @@ import { loadPaintStudy } from '../survey/paint-memory'
 import { addAttempt, attemptsOfJobs, listAttempts, withdrawAttempt } from '../survey/spot-store'
 import { agreeQuote, writeOffer } from './agreeing'
 import { findAgreement } from './agreement-store'
-import { loadWorked, offersFor, whenFor, whenForPlan } from './offers'
+import { loadWorked, offersFor, whenForPlan } from './offers'
 import { decideQuote, listQuotes } from './quote-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
@@ -246,7 +246,7 @@ describe('vendors on their own days', () => {
         ),
       },
     }
-    const when = whenFor(floor, job, endless)
+    const when = whenForPlan(floor, job, endless.plan)
     expect(when.kind).toBe('impossible')
     if (when.kind === 'impossible') expect(when.reasons[0]).toContain('“Panel wipe”')
   })

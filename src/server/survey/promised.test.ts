@@ -8,7 +8,7 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { gradesOf } from '../learning/practice-store'
 import { listPhotos } from '../photos/photo-store'
-import { loadWorked, whenFor } from '../quotes/offers'
+import { loadWorked, whenForPlan } from '../quotes/offers'
 import { earlierVisits } from '../vehicles/earlier-visits'
 import { loadTimeline } from '../vehicles/timeline'
 import { recentlyGone } from '../vehicles/vehicle-store'
@@ -43,7 +43,7 @@ describe('processes chosen panel by panel', () => {
   test('a plan that leaves everything is an offer with a date and no machine', async () => {
     const { job, offer } = await everywhere('leave')
     expect(offer?.machineMinutes).toBe(0)
-    expect(whenFor(floor, job, offer!).kind).toBe('possible')
+    expect(whenForPlan(floor, job, offer!.plan).kind).toBe('possible')
   })
   test('one that is forbidden on a single panel is no offer at all', async () => {
     expect((await everywhere(PROCESS_KEYS.at(-1)!)).offer).toBeUndefined()

@@ -8,7 +8,7 @@ import { bookedRepair } from '@/server/aftercare/short-jobs'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { listOwnerLinks } from '@/server/links/owner-links'
-import { messagesOfVehicle, templateFor } from '@/server/messages/message-store'
+import { loadTemplates, messagesOfVehicle } from '@/server/messages/message-store'
 import { loadShop } from '@/server/shop/shop-store'
 
 export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
@@ -19,6 +19,7 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
   const at = now()
   const { customer, vehicle } = known
   const protection = await loadProtection(db, shop, vehicle, at)
+  const templateOf = await loadTemplates(db)
   const repair = await bookedRepair(db, vehicle.id)
   return (
     <>
@@ -29,8 +30,8 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
         car={`${vehicle.make} ${vehicle.model}`}
         failed={failing(protection).flatMap(({ unit, alone }) => (alone ? [unit.name.toLowerCase()] : []))}
         templates={{
-          words: await templateFor(db, 'words', customer.language),
-          'panel-failed': await templateFor(db, 'panel-failed', customer.language),
+          words: templateOf('words', customer.language),
+          'panel-failed': templateOf('panel-failed', customer.language),
         }}
         messages={await messagesOfVehicle(db, vehicle.id)}
         {...(repair
