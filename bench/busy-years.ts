@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
+import { type JobId, toJobId } from '@/core/ids'
 import { lessonOf } from '@/core/learning'
 import { makeOffer, summaryOf } from '@/core/offer'
 import { seededRandom } from '@/core/schedule'
@@ -94,7 +95,7 @@ export async function writeBusyYears(db: Knex): Promise<{ stays: number; reading
     const start = plusMinutes(NOW, -Math.round(YEARS_MINUTES * (0.02 + 0.98 * random())))
     for (let stay = 0; stay < STAYS_EACH; stay++) {
       const arrive = plusMinutes(start, Math.round((stay * minutesBetween(start, NOW)) / STAYS_EACH))
-      const job = `j${at}-${stay}`
+      const job = toJobId(`j${at}-${stay}`)
       const [isWork, home] = [stay === 0, plusMinutes(arrive, 2880)]
       add('jobs', {
         id: job,
@@ -142,7 +143,7 @@ type Agreed = Awaited<ReturnType<typeof agreedJobs>> extends Map<unknown, infer 
 
 function addWork(
   add: (table: string, row: object) => void,
-  job: string,
+  job: JobId,
   arrive: Instant,
   home: Instant,
   { offer, plan, summary }: Agreed,

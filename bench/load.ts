@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import { type JobId, toJobId } from '@/core/ids'
 import { Shop } from '../e2e/shop'
 
 /**
@@ -43,7 +44,7 @@ export async function loadBench(): Promise<void> {
   const times = new Times()
   const page = (what: string, at: string) => times.of(what, () => fetch(shop.url + at))
   const yard = await (await fetch(shop.url)).text()
-  const jobs = [...new Set([...yard.matchAll(/\/jobs\/([0-9a-f-]{36})\//g)].map(([, id]) => id!))]
+  const jobs = [...new Set([...yard.matchAll(/\/jobs\/([0-9a-f-]{36})\//g)].map(([, id]) => toJobId(id!)))]
   const vehicle = (await (await fetch(`${shop.url}/vehicles`)).text()).match(/\/vehicles\/[0-9a-f-]{36}/)![0]
   // What is looked at most is asked for most.
   const pages = [
@@ -69,7 +70,7 @@ export async function loadBench(): Promise<void> {
       await wait(Math.max(0, LOOKS_MS - (Date.now() - from)))
     }
   }
-  const tap = async (device: string, number: number, job: string) => {
+  const tap = async (device: string, number: number, job: JobId) => {
     const act = { kind: 'towel', operation: 'wash' }
     const entry = { id: randomUUID(), number, kind: 'act', job, by: 'brida', act, ago: 0 }
     const answer = await times.of('act', () =>

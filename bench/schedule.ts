@@ -1,4 +1,5 @@
 import loadHighs from 'highs'
+import { toJobId } from '@/core/ids'
 import { checkSchedule, MoveDesk, type Problem, seededRandom, solve, soonestFor } from '@/core/schedule'
 import { ft06 } from '@/core/schedule/solver/problems.fixture'
 import { exactAnswer } from '@/core/schedule/solver/programme.fixture'
@@ -125,7 +126,7 @@ function movesAndCallers(): void {
   })
   report('a caller answered', () => {
     const job = pick(problem.jobs)
-    soonestFor(problem, operations, { ...job, id: 'caller', arrive: start(job.arrive) })
+    soonestFor(problem, operations, { ...job, id: toJobId('caller'), arrive: start(job.arrive) })
   })
 }
 

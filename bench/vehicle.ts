@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
+import { toVehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { emptyRecord } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
@@ -30,7 +31,7 @@ export async function vehicleBench(): Promise<void> {
     colour: 'A',
     wishes: 'A',
   }
-  let vehicleId = ''
+  let vehicleId = toVehicleId('')
   for (let visit = 0; visit < VISITS; visit++) {
     const at = plusMinutes(START, visit * 200 * 1440)
     const jobId = await takeIn(db, { ...intake, vehicleId }, at, at)

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { coatingJob, shopProblem } from '@/core/schedule/solver/problems.fixture'
+import { coatingJob, fileOf, shopProblem } from '@/core/schedule/solver/problems.fixture'
 import { runYard } from './run'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
@@ -38,7 +38,7 @@ test('from a shell it prints JSON, complains on the other stream, and leaves wit
 
 describe('schedule', () => {
   test('solves a layer window across a night, and --check agrees', () => {
-    const problem = file('problem.json', JSON.stringify(shopProblem([coatingJob('A', 3)])))
+    const problem = file('problem.json', fileOf(shopProblem([coatingJob('A', 3)])))
     const solved = yard('schedule', problem, '--seconds', '1')
     expect(solved).toMatchObject({ status: 0, json: { format: 'fern-yard/schedule@1' } })
     const schedule = file('schedule.json', JSON.stringify(solved.json))
@@ -49,7 +49,7 @@ describe('schedule', () => {
     expect(faulty.stderr).toContain('cost')
   })
   test('leaves with 3 and a reason where nothing can be placed', () => {
-    const problem = file('impossible.json', JSON.stringify(shopProblem([coatingJob('A', 1)], { people: [] })))
+    const problem = file('impossible.json', fileOf(shopProblem([coatingJob('A', 1)], { people: [] })))
     expect(yard('schedule', problem)).toMatchObject({
       status: 3,
       json: { status: 'infeasible', reasons: [{ job: 'A' }, {}, {}] },

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
 import { makeOffer, type Offer, summaryOf } from '@/core/offer'
@@ -224,7 +225,7 @@ function leftOff({ published }: LiveJob, operation: string, now: Instant): Insta
   return segments.findLast(([, to]) => to <= now)?.[1]
 }
 
-const pauseAt = (db: Knex, job: string, operation: string, by: string, at: Instant): Promise<void> =>
+const pauseAt = (db: Knex, job: JobId, operation: string, by: string, at: Instant): Promise<void> =>
   writeAct(db, { kind: 'pause', operation, reason: 'day-over', id: randomUUID(), job, by, at }, 'demo', at)
 
 async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {

@@ -4,6 +4,7 @@ import type { Job } from '@/core/job'
 import { type Facts, fillIn, type Language, type Occasion, TEMPLATES } from '@/core/messages'
 import type { Random } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
+import type { MessageEventsRow } from '@/server/db/tables'
 import { pick } from './past-cars'
 
 /** Messages of the past with what became of them: most arrived, a few found nobody, some were answered and read. */
@@ -46,7 +47,7 @@ export async function sayThen(
     sent_at: at,
     gateway_id: `past-${id}`,
   })
-  const event = (kind: string, words: string, minutes: number) => ({
+  const event = (kind: MessageEventsRow['kind'], words: string, minutes: number) => ({
     message_id: id,
     kind,
     words,

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { type JobPlan, makeOffer, type Offer, type PlannedOperation, summaryOf } from '@/core/offer'
@@ -67,12 +68,12 @@ function reallyTakes(offer: Offer, operation: PlannedOperation, random: Random):
     : minutes
 }
 
-function place(shop: Shop, jobId: string, plan: JobPlan, arrive: Instant, loft: string): PlacedOperation[] {
+function place(shop: Shop, jobId: JobId, plan: JobPlan, arrive: Instant, loft: string): PlacedOperation[] {
   const calendar = shopCalendar(shop.setup)
   const places = calendar.places.filter(({ id, kinds }) => id === loft || kinds.includes('wash'))
   const live = { id: jobId, arrive, weight: 1, plan, progress: {}, published: [] }
   const { problem } = planningProblem({ ...calendar, places }, [live], { now: arrive })
-  return joinParts(solve(problem, { seed: 1, steps: 0 }).schedule)
+  return joinParts(problem, solve(problem, { seed: 1, steps: 0 }).schedule)
 }
 
 const DEFECTED = [

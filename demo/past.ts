@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { type Language, nextLoud } from '@/core/messages'
 import { seededRandom } from '@/core/schedule'
@@ -131,7 +132,7 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
   const free: Record<string, LocalDay> = {}
   const bonnetDay = workingDay(plusMonths(today, -BONNET_COATED_MONTHS))
   let bonnetDone = false
-  const vehicles = new Set<string>()
+  const vehicles = new Set<VehicleId>()
   await db.transaction(async (trx) => {
     const era: Era = { trx, shop, random, today, last }
     for (const [at, name] of names.entries()) {

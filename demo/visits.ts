@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import sharp from 'sharp'
+import type { JobId } from '@/core/ids'
 import { emptyIntake, type Intake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { marksOf, type PracticePanel, practicePanel, renderPanel } from '@/core/practice'
@@ -177,7 +178,7 @@ const SALTED: Contamination = {
   sight: { ...CLEAN.sight, iron: 2, tar: 1, mineral: 1 },
 }
 
-export async function addWash(db: Knex, jobId: string, setup: Setup): Promise<void> {
+export async function addWash(db: Knex, jobId: JobId, setup: Setup): Promise<void> {
   const { drain, hose } = setup.wash
   await saveWash(db, jobId, 0, { contamination: SALTED, place: { airC: 4, drain, hose, indoors: true } })
 }

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { plateInFileName } from '@/app/file-name'
+import type { JobId } from '@/core/ids'
 import type { Floor } from '@/core/planning'
 import { handoverPaper } from '@/features/handover/paper'
 import { jobOnFloor } from '@/server/floor/floor'
@@ -7,7 +8,7 @@ import { loadHandover } from '@/server/handover/handover'
 import { pdf, pdfHeaders } from './pdf'
 
 /** The handover sheet of a job as a PDF to be read in the browser; nothing where there is none. */
-export async function handoverResponse(db: Knex, floor: Floor, jobId: string): Promise<Response | undefined> {
+export async function handoverResponse(db: Knex, floor: Floor, jobId: JobId): Promise<Response | undefined> {
   const entry = await jobOnFloor(db, floor, jobId)
   const handover = entry && (await loadHandover(db, floor, entry))
   if (!entry || !handover) return undefined

@@ -1,5 +1,6 @@
 import { cache } from 'react'
 import type { CardView } from '@/core/card/view'
+import type { JobId, VehicleId } from '@/core/ids'
 import type { Floor, FloorJob } from '@/core/planning'
 import { now } from '@/server/clock'
 import { atOneMoment, database } from '@/server/db/connection'
@@ -11,7 +12,7 @@ import { loadCardView } from '@/server/work/card'
 export const requestFloor = cache(async (): Promise<Floor> => atOneMoment((db) => loadFloor(db, now())))
 
 /** The floor and one job, of today or of long ago; the job is undefined where there is none of that id. */
-export async function requestJob(id: string): Promise<{ floor: Floor; entry: FloorJob | undefined }> {
+export async function requestJob(id: JobId): Promise<{ floor: Floor; entry: FloorJob | undefined }> {
   const floor = await requestFloor()
   return { floor, entry: await jobOnFloor(await database(), floor, id) }
 }
@@ -20,7 +21,7 @@ export async function requestJob(id: string): Promise<{ floor: Floor; entry: Flo
  * The card of a job, all of it as it stood at one moment: a beginning of which the journal knows and the step does not would let the
  * step stand open for a blink. Undefined where there is no such job; without a view where nothing is agreed.
  */
-export async function requestCard(id: string): Promise<{ view: CardView | undefined } | undefined> {
+export async function requestCard(id: JobId): Promise<{ view: CardView | undefined } | undefined> {
   return atOneMoment(async (db) => {
     const floor = await loadFloor(db, now())
     const entry = await jobOnFloor(db, floor, id)
@@ -29,4 +30,4 @@ export async function requestCard(id: string): Promise<{ view: CardView | undefi
 }
 
 /** A vehicle the shop knows, looked up once in a request. */
-export const requestVehicle = cache(async (id: string) => findKnown(await database(), id))
+export const requestVehicle = cache(async (id: VehicleId) => findKnown(await database(), id))

@@ -1,10 +1,14 @@
 import { z } from 'zod'
+import { toCustomerId, toJobId, toVehicleId } from './ids'
 import { isLocalDay, type LocalDay, localDayOrThrow } from './time'
 
 /** Pieces of what actions take. */
 
 /** Ids are made by the shop; longer ones are nobody’s. */
 export const id = z.string().min(1).max(80)
+export const aJob = id.transform(toJobId)
+export const aVehicle = id.transform(toVehicleId)
+export const aCustomer = id.transform(toCustomerId)
 
 /** A position in a list of versions. */
 export const version = z.int().min(0).max(1_000_000_000)

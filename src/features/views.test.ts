@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import type { Floor } from '@/core/planning'
 import { judge } from '@/core/survey'
@@ -22,7 +23,7 @@ const done = (from: number, to: number): Progress => ({
 })
 
 const job = (progress: Record<string, Progress>): LiveJob => ({
-  id: 'j',
+  id: toJobId('j'),
   arrive: at(-3000),
   weight: 1,
   plan: {
@@ -57,7 +58,7 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
   },
   progress,
   published: ['one', 'two', 'dry'].map((operation, index) => ({
-    job: 'j',
+    job: toJobId('j'),
     operation,
     start: at(index * 400),
     end: at(index * 400 + (operation === 'dry' ? 720 : 180)),

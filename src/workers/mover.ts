@@ -1,4 +1,5 @@
 import { expose } from 'comlink'
+import type { JobId } from '@/core/ids'
 import {
   MoveDesk,
   type OperationMove,
@@ -29,7 +30,7 @@ const mover = {
   tryMove(move: Move, hurried: boolean): Tried {
     return move.kind === 'operation' ? opened().tryOperation(move, hurried) : opened().tryStay(move)
   },
-  landings(job: string, operation: string, until: Instant): { from: Instant; to: Instant }[] {
+  landings(job: JobId, operation: string, until: Instant): { from: Instant; to: Instant }[] {
     return opened().landings(job, operation, until)
   },
 }

@@ -1,4 +1,5 @@
 import type { LaidProduct, OtherSurface } from '../coating'
+import type { JobId } from '../ids'
 import type { Instant, LocalDay } from '../time'
 
 /** What a coat lies on: the whole paint, some panels of it, or another surface. */
@@ -8,7 +9,7 @@ export type CoatedPart =
 
 /** A coat that was really laid on a vehicle. */
 export type Coat = {
-  jobId: string
+  jobId: JobId
   product: LaidProduct
   lot: string
   endedAt: Instant

@@ -1,9 +1,10 @@
+import type { JobId } from '../ids'
 import type { LocalDay } from '../time'
 import type { Trend } from './'
 
 export type Measure = 'film' | 'gloss'
 
-export type Round = { day: LocalDay; phase: 'before' | 'after'; jobId: string; value: number; sd: number }
+export type Round = { day: LocalDay; phase: 'before' | 'after'; jobId: JobId; value: number; sd: number }
 
 export type PanelTrend = {
   panel: string

@@ -1,4 +1,5 @@
 import type { LaidProduct, OtherSurface } from '../coating'
+import type { JobId } from '../ids'
 import type { Instant, LocalDay } from '../time'
 import type { Exposure, KeptLook, Outlook } from './'
 import type { Coat } from './coat'
@@ -9,7 +10,7 @@ export type ProtectedUnit = {
   laidAt: Instant
   layers: LaidProduct[]
   /** The last look since it was laid. */
-  last?: KeptLook & { jobId: string }
+  last?: KeptLook & { jobId: JobId }
 }
 
 export type SurfaceProtection = {
@@ -29,5 +30,5 @@ export type Protection = {
   surfaces: SurfaceProtection[]
   toppedAt?: Instant
   coats: readonly Coat[]
-  looks: readonly (KeptLook & { jobId: string })[]
+  looks: readonly (KeptLook & { jobId: JobId })[]
 }

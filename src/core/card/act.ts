@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { Instant } from '../time'
 
 /** What somebody does at the car, one fact each. A job card is the sum of its acts. */
@@ -62,4 +63,4 @@ export type HighSpotRemedy = (typeof HIGH_SPOT_REMEDIES)[number]
 export type ActKind = Act['kind']
 
 /** An act with who did it and when, on the shop's clock. Its id is made where it happened, so that it counts once. */
-export type Entry = { id: string; job: string; by: string; at: Instant } & Act
+export type Entry = { id: string; job: JobId; by: string; at: Instant } & Act

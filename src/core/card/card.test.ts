@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '../ids'
 import type { LiveJob } from '../job'
 import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -12,7 +13,7 @@ import { type CardState, cardOf, pausedMinutes, pausedNow, withEntry, workOn } f
 const NINE = instantOrThrow('2027-01-13T09:00:00Z')
 const at = (minutes: number): Instant => plusMinutes(NINE, minutes)
 const live = (progress: LiveJob['progress'] = {}): LiveJob => ({
-  id: 'J',
+  id: toJobId('J'),
   arrive: NINE,
   weight: 1,
   plan: makeOffer(template('lantern'), offerInput()).plan,

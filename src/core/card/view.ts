@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
 import type { Instant } from '../time'
@@ -10,7 +11,7 @@ import type { StepSheet } from './sheets'
 export type CardView = {
   now: Instant
   zone: string
-  job: { id: string; plate: string; shape: Shape; kind: JobKind }
+  job: { id: JobId; plate: string; shape: Shape; kind: JobKind }
   live: LiveJob
   entries: Entry[]
   sheets: Record<string, StepSheet>

@@ -1,7 +1,8 @@
+import type { CustomerId } from '../ids'
 import type { Channel, Language } from '../messages'
 
 export type Customer = {
-  id: string
+  id: CustomerId
   name: string
   phone: string
   email: string

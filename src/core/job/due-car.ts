@@ -1,5 +1,6 @@
 import type { CareDates, DueState } from '../aftercare'
 import type { Customer } from '../customer'
+import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { Vehicle } from '../vehicle'
 import type { JobKind } from './'
@@ -10,7 +11,7 @@ export type DueCar = {
   dates: CareDates
   state: DueState
   /** A stay that is booked or under way. */
-  booked?: { jobId: string; kind: JobKind; arriveAt: Instant }
+  booked?: { jobId: JobId; kind: JobKind; arriveAt: Instant }
   asked: boolean
 }
 

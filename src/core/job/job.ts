@@ -1,4 +1,5 @@
 import type { Customer } from '../customer'
+import type { JobId } from '../ids'
 import type { Instant, LocalDay } from '../time'
 import type { Purpose, Vehicle } from '../vehicle'
 
@@ -9,11 +10,11 @@ export type JobKind = (typeof JOB_KINDS)[number]
 
 /** One stay of one vehicle. */
 export type Job = {
-  id: string
+  id: JobId
   number: number
   kind: JobKind
   /** The visit at which a repair was found to be needed. */
-  fromJobId?: string
+  fromJobId?: JobId
   onGuarantee: boolean
   customer: Customer
   vehicle: Vehicle

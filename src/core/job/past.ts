@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { LocalDay } from '../time'
 import type { KnownVehicle } from './'
 
@@ -5,7 +6,7 @@ import type { KnownVehicle } from './'
 export type Past = {
   known: KnownVehicle
   visits: {
-    jobId: string
+    jobId: JobId
     number: number
     day: LocalDay
     wishes: string

@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer/operations'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, plusMinutes } from '../time'
@@ -10,7 +11,7 @@ export type Progress =
 
 /** A job as the shop floor has it: its plan and what has really happened. */
 export type LiveJob = {
-  id: string
+  id: JobId
   arrive: Instant
   due?: Instant
   weight: number

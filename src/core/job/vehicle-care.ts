@@ -1,4 +1,5 @@
 import type { CareDate, CareDates, CareRule, CorrectionsLeft, Protection, VisitWish } from '../aftercare'
+import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { Job } from './'
 
@@ -10,7 +11,7 @@ export type VehicleCare = {
   rules: CareRule[]
   wishes: VisitWish[]
   /** A short or long job of it that has not gone home yet. */
-  openJob?: { id: string; kind: Job['kind']; arriveAt: Instant }
+  openJob?: { id: JobId; kind: Job['kind']; arriveAt: Instant }
   /** By panel: how many corrections the paint still has, by the ledger. */
   corrections: { panel: string; name: string; left: CorrectionsLeft }[]
 }

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { processOf, stepMinutes } from '../correction'
+import { toJobId } from '../ids'
 import type { Progress } from '../job'
 import { makeOffer, summaryOf } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -36,7 +37,7 @@ function input(
     const start = at
     at = plusMinutes(at, operation.minutes)
     return {
-      job: 'j',
+      job: toJobId('j'),
       operation: operation.id,
       start,
       end: at,
@@ -52,12 +53,12 @@ function input(
     really = to
   }
   return {
-    job: { id: 'j', number: 101, packageKey: key, packageName: offer.template.name },
+    job: { id: toJobId('j'), number: 101, packageKey: key, packageName: offer.template.name },
     day: localDayOrThrow('2027-01-15'),
     promisedFor: published.at(-1)!.end as Instant,
     plan: offer.plan,
     progress,
-    published,
+    published: published,
     panels: panelsOf('saloon'),
     processes: summary.processes,
     care: summary.care,

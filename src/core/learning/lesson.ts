@@ -1,4 +1,5 @@
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
+import type { JobId } from '../ids'
 import type { Progress } from '../job'
 import type { JobPlan, PlannedOperation, Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
@@ -22,7 +23,7 @@ export type LessonStep = {
 export type BayStay = { place: string; plannedMinutes: number; from: Instant; to: Instant }
 
 export type Lesson = {
-  jobId: string
+  jobId: JobId
   number: number
   packageKey: string
   packageName: string
@@ -45,7 +46,7 @@ export type Lesson = {
 export type Tick = { operation: string; panel: string; at: Instant }
 
 export type LessonInput = {
-  job: { id: string; number: number; packageKey: string; packageName: string }
+  job: { id: JobId; number: number; packageKey: string; packageName: string }
   day: LocalDay
   promisedFor: Instant
   plan: JobPlan

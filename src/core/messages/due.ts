@@ -1,11 +1,12 @@
+import type { JobId, VehicleId } from '../ids'
 import { type LocalDay, localDayOrThrow, plusDays } from '../time'
 import type { Occasion } from './occasion'
 
 /** What is known of a car when one asks whom to write to today. */
 export type DueSubject = {
-  vehicleId: string
+  vehicleId: VehicleId
   /** A coating that went home lately. */
-  fresh?: { jobId: string; homeOn: LocalDay; dryOn: LocalDay; firstWash: LocalDay }
+  fresh?: { jobId: JobId; homeOn: LocalDay; dryOn: LocalDay; firstWash: LocalDay }
   visit?: { from: LocalDay; until: LocalDay }
   /** It is on the calendar, or here: nobody is asked to come. */
   booked: boolean
@@ -25,7 +26,7 @@ export type Seasons = { frost: Season; pollen: Season }
 export type DueMessage = {
   key: string
   occasion: Occasion
-  vehicleId: string
+  vehicleId: VehicleId
   from: LocalDay
   until: LocalDay
   /** What it speaks of. */
@@ -151,6 +152,6 @@ export function openSeasons(today: LocalDay, { frost, pollen }: Seasons): Season
 }
 
 /** Word of a season about one car: once a year. */
-export function seasonMessage(vehicleId: string, { occasion, from, until }: SeasonOpening): DueMessage {
+export function seasonMessage(vehicleId: VehicleId, { occasion, from, until }: SeasonOpening): DueMessage {
   return { key: `${occasion}:${vehicleId}:${from}`, occasion, vehicleId, from, until, facts: {} }
 }

@@ -1,3 +1,4 @@
+import type { CustomerId, VehicleId } from '../ids'
 import type { Instant } from '../time'
 import type { Channel, Language, Occasion } from './'
 
@@ -15,8 +16,8 @@ export type MessageEvent = {
 export type Message = {
   id: string
   key: string
-  customerId: string
-  vehicleId: string
+  customerId: CustomerId
+  vehicleId: VehicleId
   occasion: Occasion
   language: Language
   channel: Channel

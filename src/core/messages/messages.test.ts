@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toJobId, toVehicleId } from '../ids'
 import {
   dayIn,
   instantOrThrow,
@@ -73,8 +74,13 @@ describe('the templates', () => {
 
 const SEASONS = { frost: { from: 11, to: 3 }, pollen: { from: 4, to: 6 } }
 const CAR: DueSubject = {
-  vehicleId: 'v1',
-  fresh: { jobId: 'j1', homeOn: day('2027-01-13'), dryOn: day('2027-01-14'), firstWash: day('2027-01-20') },
+  vehicleId: toVehicleId('v1'),
+  fresh: {
+    jobId: toJobId('j1'),
+    homeOn: day('2027-01-13'),
+    dryOn: day('2027-01-14'),
+    firstWash: day('2027-01-20'),
+  },
   visit: { from: day('2027-07-12'), until: day('2027-08-09') },
   booked: false,
   guaranteeUntil: day('2028-07-12'),
@@ -149,7 +155,7 @@ describe('whom to write to', () => {
     const keys = new Set<string>()
     for (let ahead = 0; ahead < 700; ahead++)
       for (const season of openSeasons(plusDays(day('2027-01-10'), ahead), SEASONS))
-        keys.add(seasonMessage('v1', season).key)
+        keys.add(seasonMessage(toVehicleId('v1'), season).key)
     // Two autumns, two springs.
     expect([...keys]).toEqual([
       'pollen:v1:2027-04-01',
@@ -159,7 +165,7 @@ describe('whom to write to', () => {
     ])
   })
   test('of a car about which nothing is known there is nothing to say', () => {
-    expect(dueMessages({ vehicleId: 'v2', booked: false }, day('2027-11-02'))).toEqual([])
+    expect(dueMessages({ vehicleId: toVehicleId('v2'), booked: false }, day('2027-11-02'))).toEqual([])
   })
 })
 

@@ -1,4 +1,5 @@
 import type { Customer } from '../customer'
+import type { VehicleId } from '../ids'
 import type { Vehicle } from '../vehicle'
 import type { DueMessage, Occasion, Route } from './'
 
@@ -13,7 +14,7 @@ export type Proposed = {
 export type ProposalView = {
   key: string
   occasion: Occasion
-  vehicleId: string
+  vehicleId: VehicleId
   plate: string
   name: string
   way: string

@@ -1,9 +1,10 @@
+import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { JobPlan } from './operations'
 import type { Summary } from './told'
 
 export type Agreement = {
-  jobId: string
+  jobId: JobId
   packageKey: string
   packageName: string
   plan: JobPlan

@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { Choices } from './choices'
 import type { JobPlan } from './operations'
@@ -6,7 +7,7 @@ import type { Summary } from './told'
 
 /** One version of a quote, kept as the customer was shown it. Nothing in it is ever changed but what they said. */
 export type Quote = {
-  jobId: string
+  jobId: JobId
   version: number
   packageKey: string
   packageName: string

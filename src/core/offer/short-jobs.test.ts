@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
+import { toJobId } from '../ids'
 import { planningProblem, type ShopCalendar } from '../planning/shop-problem'
 import { checkSchedule, solve } from '../schedule'
 import catalogue from '../shop/starter/catalogue.json'
@@ -38,7 +39,7 @@ test('two layers keep their window, and the schedule keeps all of it', () => {
   const plan = repairPlan('hatchback', ['bonnet'], [product('cladonia-base'), product('tern-top')])
   expect(plan.links.find(({ to }) => to === 'layer-2')).toMatchObject({ min: 180, max: 720 })
   const now = instantOrThrow('2027-01-13T08:00:00Z')
-  const live = { id: 'repair', arrive: now, weight: 1, plan, progress: {}, published: [] }
+  const live = { id: toJobId('repair'), arrive: now, weight: 1, plan, progress: {}, published: [] }
   const { problem } = planningProblem(setup as unknown as ShopCalendar, [live], { now })
   const { schedule } = solve(problem, { seed: 1, steps: 0 })
   expect(schedule.status).not.toBe('infeasible')

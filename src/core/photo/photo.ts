@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import type { JobId } from '../ids'
 import type { Phase } from '../survey'
 import type { Instant } from '../time'
 
@@ -6,7 +7,7 @@ export type Mark = z.infer<typeof markSchema>
 
 export type Photo = {
   id: string
-  jobId: string
+  jobId: JobId
   place: string
   phase: Phase
   hash: string

@@ -6,6 +6,7 @@ import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDa
 import { calendarNow, type Floor } from './floor'
 import { inTitles } from './in-titles'
 import { standing } from './moves'
+import { newJob } from './new-job'
 import { collectionTime } from './plan-floor'
 import { planningProblem } from './shop-problem'
 
@@ -47,12 +48,12 @@ const SOONER_MOST = 2
 const SATURDAYS = 2
 
 type Calendar = { problem: Problem; operations: readonly PlacedOperation[] }
-const ENQUIRY = 'enquiry'
 
 /** The operations, links and stays of a plan as the scheduler takes them, beside an empty shop. */
 function problemJob(floor: Floor, plan: JobPlan, arrive: Instant): ProblemJob {
-  const job = { id: ENQUIRY, arrive, weight: 1, plan, progress: {}, published: [] }
-  const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [job], { now: floor.now })
+  const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [newJob(plan, arrive)], {
+    now: floor.now,
+  })
   return problem.jobs[0]!
 }
 

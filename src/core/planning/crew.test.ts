@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setupFile from '../../../demo/setup.json'
-import { nextOpen, openMinutesBetween, problemSchema } from '../schedule'
+import { calendarsSchema, nextOpen, openMinutesBetween, problemSchema } from '../schedule'
 import { atLocal, instantOrThrow, localDayOrThrow, plusMinutes } from '../time'
 import { crewSchema, storedCrew, type TypedCrew, typedCrew } from './crew'
 import { hoursText, readHours } from './hours'
@@ -92,7 +92,7 @@ describe('the crew as it is typed', () => {
     const { people, calendars: kept } = storedCrew(changed)
     const openFrom = (person: number, at: string) =>
       nextOpen(
-        problemSchema.shape.calendars.parse(kept)[people[person]!.calendar]!,
+        calendarsSchema.parse(kept)[people[person]!.calendar]!,
         ZONE,
         atLocal(ZONE, localDayOrThrow(at), '00:00'),
       )

@@ -1,10 +1,11 @@
+import type { JobId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
 import type { JobPlan } from '../offer/operations'
 import type { Instant } from '../time'
 import { washedInside } from './enquiry'
 
 /** What happens to the work itself rather than to who is there: plans that change, by job. */
-export type PlanChange = { job: string; plan: JobPlan }
+export type PlanChange = { job: JobId; plan: JobPlan }
 
 /** It freezes: whatever was to be washed outside in that time is washed without a hose where the car then stays. */
 export function frozenWashes(

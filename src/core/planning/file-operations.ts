@@ -1,8 +1,8 @@
 import type { PlannedOperation } from '../offer/operations'
+import type { ProblemOperation } from '../schedule'
 
-export type FileOperation = Record<string, unknown> & { id: string }
-
-export const fileOperation = ({ id, minutes, mode, people, skill }: PlannedOperation): FileOperation => ({
+/** An operation of a plan as the scheduler takes it. */
+export const toSchedule = ({ id, minutes, mode, people, skill }: PlannedOperation): ProblemOperation => ({
   id,
   minutes,
   mode,
@@ -10,7 +10,8 @@ export const fileOperation = ({ id, minutes, mode, people, skill }: PlannedOpera
   ...(skill ? { skill } : {}),
 })
 
-export const unattended = (id: string, minutes: number): FileOperation => ({
+/** Minutes that pass by themselves. */
+export const unattended = (id: string, minutes: number): ProblemOperation => ({
   id,
   minutes: Math.max(1, Math.round(minutes)),
   mode: 'unattended',

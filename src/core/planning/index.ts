@@ -8,7 +8,7 @@ export {
   type TypedWeek,
   typedCrew,
 } from './crew'
-export { AIR, type DampAir, isCoat } from './damp-air'
+export { type DampAir, isCoat } from './damp-air'
 export type { DayOffered } from './day-offered'
 export {
   enquiryOffer,
@@ -26,8 +26,9 @@ export { hoursText, readHours } from './hours'
 export { inTitles } from './in-titles'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
+export { newJob } from './new-job'
 export { type Outage, shopWithout } from './outage'
-export { joinParts, plannedId } from './parts'
+export { joinParts } from './parts'
 export {
   CHURN_PER_STEP,
   collectionTime,

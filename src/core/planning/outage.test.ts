@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
+import { toJobId } from '../ids'
 import type { LiveJob } from '../job'
 import { tries } from '../long.fixture'
 import { makeOffer } from '../offer'
@@ -22,7 +23,7 @@ const out = (kind: 'person' | 'place', id: string, from: number, until: number):
   until: hoursLater(until),
 })
 const live = (id: string, progress: LiveJob['progress'] = {}): LiveJob => ({
-  id,
+  id: toJobId(id),
   arrive: MONDAY,
   weight: 1,
   plan: makeOffer(template('headland'), offerInput()).plan,
@@ -33,7 +34,7 @@ const live = (id: string, progress: LiveJob['progress'] = {}): LiveJob => ({
 function planned(jobs: readonly LiveJob[], outages: readonly Outage[], now = MONDAY) {
   const { problem } = planningProblem(shopWithout(shop, outages), jobs, { now })
   const { schedule } = solve(problem, { seed: 1, steps: 10 })
-  return { problem, schedule, placed: joinParts(schedule) }
+  return { problem, schedule, placed: joinParts(problem, schedule) }
 }
 
 describe('somebody who is away', () => {

@@ -1,22 +1,21 @@
-import type { PlacedOperation, Schedule } from '../schedule'
+import type { PlacedOperation, Problem, Schedule } from '../schedule'
 import type { Instant } from '../time'
-import { AIR } from './damp-air'
-
-/** Ends the id of what is left of work under way; see `shop-problem.ts`. */
-export const REST = ':rest'
-/** Begins the id of a job that stands for a place that is shut. */
-export const CLOSED = 'closed:'
 
 /** The placed operations of the cars, with the two parts of work under way joined again. */
-export function joinParts(schedule: Schedule): PlacedOperation[] {
-  const rests = schedule.operations.filter(({ operation }) => operation.endsWith(REST))
+export function joinParts(problem: Problem, schedule: Schedule): PlacedOperation[] {
+  const restOf = new Map(
+    problem.jobs.flatMap((job) =>
+      job.operations.flatMap(({ id, restOf: whole }) =>
+        whole === undefined ? [] : [[`${job.id}\n${id}`, whole] as const],
+      ),
+    ),
+  )
+  const wholeOf = ({ job, operation }: PlacedOperation) => restOf.get(`${job}\n${operation}`)
+  const rests = schedule.operations.filter((placed) => wholeOf(placed) !== undefined)
   return schedule.operations
-    .filter(({ job, operation }) => !job.startsWith(CLOSED) && operation !== AIR)
-    .filter(({ operation }) => !operation.endsWith(REST))
+    .filter((placed) => wholeOf(placed) === undefined)
     .map((placed) => {
-      const rest = rests.find(
-        ({ job, operation }) => job === placed.job && operation === `${placed.operation}${REST}`,
-      )
+      const rest = rests.find((each) => each.job === placed.job && wholeOf(each) === placed.operation)
       return rest
         ? {
             ...placed,
@@ -37,9 +36,4 @@ function mergeTouching(segments: readonly [Instant, Instant][]): [Instant, Insta
     else merged.push([from, to])
   }
   return merged
-}
-
-/** The id of the planned operation that a part of it in a problem stands for. */
-export function plannedId(operation: string): string {
-  return operation.endsWith(REST) ? operation.slice(0, -REST.length) : operation
 }

@@ -62,7 +62,7 @@ export function planFloor(
     if (broken.length > 0)
       throw new Error(`the plan breaks a rule: ${broken[0]!.rule}, ${broken[0]!.message}`)
   }
-  return { problem, schedule, missed, placed: joinParts(schedule) }
+  return { problem, schedule, missed, placed: joinParts(problem, schedule) }
 }
 
 /**

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
+import { toJobId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
 import { cautionFor, makeOffer, OPERATION_KINDS, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
@@ -94,7 +95,7 @@ describe('an offer', () => {
 const shop = setup as unknown as ShopCalendar
 const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
 const live = (id: string, key: string, progress: LiveJob['progress'] = {}): LiveJob => ({
-  id,
+  id: toJobId(id),
   arrive: MONDAY,
   weight: 1,
   plan: offer(key).plan,
@@ -106,7 +107,7 @@ describe('the shop as a scheduling problem', () => {
   const planned = (jobs: LiveJob[], now: Instant, movable?: ReadonlySet<string>) => {
     const { problem, missed } = planningProblem(shop, jobs, { now, ...(movable ? { movable } : {}) })
     const { schedule } = solve(problem, { seed: 1, steps: 0 })
-    return { problem, schedule, missed, placed: joinParts(schedule) }
+    return { problem, schedule, missed, placed: joinParts(problem, schedule) }
   }
 
   test('lived through step by step by its own plan, it stays plannable and valid at any minute', () => {

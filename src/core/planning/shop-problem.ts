@@ -1,10 +1,17 @@
+import type { JobId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
-import type { JobLink, PlannedOperation } from '../offer/operations'
-import { nextOpen, openMinutesBetween, PROBLEM_FORMAT, type Problem, problemSchema } from '../schedule'
+import type { PlannedOperation } from '../offer/operations'
+import {
+  type Closed,
+  nextOpen,
+  openMinutesBetween,
+  type Problem,
+  type ProblemJob,
+  type ProblemOperation,
+} from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
-import { AIR, AIR_PLACE, type DampAir, isCoat, linksByAir } from './damp-air'
-import { type FileOperation, fileOperation, unattended } from './file-operations'
-import { CLOSED, REST } from './parts'
+import { type DampAir, dryAirFor, isCoat } from './damp-air'
+import { toSchedule, unattended } from './file-operations'
 
 /** A bay in which no car may stand for a while. */
 export type Closure = { id: string; place: string; from: Instant; until: Instant }
@@ -15,7 +22,7 @@ export type ShopCalendar = Pick<
 > & { closures?: readonly Closure[]; damp?: readonly DampAir[] }
 
 /** A layer whose window has really closed before the next one was begun. */
-export type MissedWindow = { job: string; operation: string; after: string; closed: Instant }
+export type MissedWindow = { job: JobId; operation: string; after: string; closed: Instant }
 
 /** So far back a calendar still looks, minutes: longer than any car has stood here (mem). */
 const PAST_MINUTES = 60 * 1440
@@ -23,7 +30,7 @@ const PAST_MINUTES = 60 * 1440
 const MIN_REST_MINUTES = 5
 
 type Pin = Problem['fixed'][number]
-type Entry = { operations: FileOperation[]; pins: Pin[] }
+type Entry = { operations: ProblemOperation[]; pins: Pin[] }
 
 const onMinute = (at: Instant) => fromEpochMinutes(epochMinutes(at))
 
@@ -32,29 +39,14 @@ export function nextSlot(now: Instant, slotMinutes: number): Instant {
   return fromEpochMinutes(Math.ceil(Date.parse(now) / 60_000 / slotMinutes) * slotMinutes)
 }
 
-/** A bay out of use, as the scheduler knows it: nobody’s job, pinned, that waits in the bay till it is open again. */
-function closureJob(
-  { places, horizonDays }: ShopCalendar,
-  { id, place, from, until }: Closure,
-  origin: Instant,
-): { file: Record<string, unknown>; pins: Pin[] }[] {
-  const kind = places.find((each) => each.id === place)?.kinds[0]
+/** Bays out of use, from now on and as far as anything is planned. */
+function closedFrom({ places, horizonDays, closures }: ShopCalendar, origin: Instant): Closed[] {
   const horizon = plusMinutes(origin, horizonDays * 1440)
-  const [start, end] = [from < origin ? origin : onMinute(from), until < horizon ? onMinute(until) : horizon]
-  if (!kind || end <= start) return []
-  const operation = unattended('out', minutesBetween(start, end))
-  const job = `${CLOSED}${id}`
-  return [
-    {
-      file: {
-        id: job,
-        arrive: start,
-        operations: [operation],
-        stays: [{ id: 'out', kind, operations: ['out'] }],
-      },
-      pins: [{ job, operation: 'out', start, place }],
-    },
-  ]
+  return (closures ?? []).flatMap(({ place, from, until }) => {
+    const start = laterOf(onMinute(from), origin)
+    const end = until < horizon ? onMinute(until) : horizon
+    return end > start && places.some(({ id }) => id === place) ? [{ place, from: start, until: end }] : []
+  })
 }
 
 class ProblemBuilder {
@@ -68,49 +60,39 @@ class ProblemBuilder {
     private readonly options: PlanningOptions,
   ) {}
 
-  job(job: LiveJob, keepPublished: boolean): { file: Record<string, unknown>; pins: Pin[] } {
+  job(job: LiveJob, keepPublished: boolean): { problem: ProblemJob; pins: Pin[] } {
     const entries = new Map(
       job.plan.operations.map((operation) => [operation.id, this.entry(job, operation, keepPublished)]),
     )
     const all = [...entries.values()]
-    const starts = all.flatMap(({ pins }) => pins.map(({ start }) => start))
-    const arrive = [onMinute(job.arrive), ...starts].reduce((a, b) => (a < b ? a : b))
-    const byAir = this.linksByAir(job, arrive)
-    const waits = byAir.length > 0
+    const pins = all.flatMap((entry) => entry.pins)
+    const arrive = [onMinute(job.arrive), ...pins.map(({ start }) => start)].reduce((a, b) => (a < b ? a : b))
     return {
-      file: {
+      problem: {
         id: job.id,
         arrive,
         ...(job.due ? { due: onMinute(job.due) } : {}),
         weight: job.weight,
-        operations: [...all.flatMap(({ operations }) => operations), ...(waits ? [unattended(AIR, 1)] : [])],
-        links: [...this.links(job, entries), ...byAir],
-        stays: [
-          ...job.plan.stays.map((stay) => ({
-            ...stay,
-            operations: stay.operations.flatMap((id) =>
-              entries.get(id)!.operations.map((operation) => operation.id),
-            ),
-          })),
-          ...(waits ? [{ id: AIR, kind: AIR, operations: [AIR] }] : []),
-        ],
+        operations: all.flatMap(({ operations }) => operations),
+        links: this.links(job, entries),
+        stays: job.plan.stays.map((stay) => ({
+          ...stay,
+          operations: stay.operations.flatMap((id) =>
+            entries.get(id)!.operations.map((operation) => operation.id),
+          ),
+        })),
       },
-      pins: [
-        ...all.flatMap(({ pins }) => pins),
-        ...(waits ? [{ job: job.id, operation: AIR, start: arrive, place: AIR }] : []),
-      ],
+      pins,
     }
   }
 
-  private linksByAir(job: LiveJob, arrive: Instant): JobLink[] {
-    const coats = job.plan.operations
-      .filter((operation) => isCoat(operation) && !this.hasBegun(job, operation.id))
-      .map((operation) => ({
-        operation,
-        planned: job.published.find((placed) => placed.operation === operation.id),
-      }))
+  /** An operation not yet begun, kept out of damp air where that matters to it. */
+  private ahead(job: LiveJob, operation: PlannedOperation): ProblemOperation {
+    const planned = job.published.find((placed) => placed.operation === operation.id)
     const allAfter = this.options.coatAfterDamp ?? false
-    return linksByAir(this.shop.damp ?? [], arrive, coats, { earliest: this.origin, allAfter })
+    const limits = { earliest: this.origin, allAfter }
+    const dryAir = isCoat(operation) ? dryAirFor(this.shop.damp ?? [], operation, planned, limits) : undefined
+    return { ...toSchedule(operation), ...(dryAir ? { dryAir } : {}) }
   }
 
   private placeOf(job: LiveJob, operation: string): { place?: string } {
@@ -144,7 +126,7 @@ class ProblemBuilder {
       keepPublished || isPinned
         ? job.published.find((placed) => placed.operation === operation.id)
         : undefined
-    const operations = [fileOperation(operation)]
+    const operations = [this.ahead(job, operation)]
     return planned && planned.start >= this.origin
       ? { operations, pins: [pin(operation.id, planned.start, { people: planned.people })] }
       : { operations, pins: [] }
@@ -182,9 +164,11 @@ class ProblemBuilder {
       elapsed > 0
         ? { operations: [unattended(operation.id, elapsed)], pins: [pin(operation.id, progress.at)] }
         : { operations: [], pins: [] }
-    const rest = elapsed > 0 ? `${operation.id}${REST}` : operation.id
-    const going = { ...fileOperation({ ...operation, minutes: left }), id: rest }
-    const followedBy = (what: FileOperation, pins: Pin[]): Entry => ({
+    // Nobody reads anything into this id: what it is the rest of stands in its own field.
+    const rest = elapsed > 0 ? `${operation.id} (rest)` : operation.id
+    const part = elapsed > 0 ? { restOf: operation.id } : {}
+    const going = { ...toSchedule({ ...operation, minutes: left }), id: rest, ...part }
+    const followedBy = (what: ProblemOperation, pins: Pin[]): Entry => ({
       operations: [...past.operations, what],
       pins: [...past.pins, ...pins],
     })
@@ -204,15 +188,15 @@ class ProblemBuilder {
     // Off shift and still at it, or paused until someone is back.
     return operation.mode === 'pausable'
       ? followedBy(going, [])
-      : followedBy(unattended(rest, left), [pin(rest, this.origin)])
+      : followedBy({ ...unattended(rest, left), ...part }, [pin(rest, this.origin)])
   }
 
-  private links(job: LiveJob, entries: ReadonlyMap<string, Entry>): JobLink[] {
+  private links(job: LiveJob, entries: ReadonlyMap<string, Entry>): ProblemJob['links'] {
     const lastId = (id: string) => entries.get(id)!.operations.at(-1)!.id
     const inner = [...entries.values()].flatMap(({ operations }) =>
       operations.length > 1 ? [{ from: operations[0]!.id, to: operations[1]!.id, min: 0 }] : [],
     )
-    const outer = job.plan.links.flatMap((link): JobLink[] => {
+    const outer = job.plan.links.flatMap((link): ProblemJob['links'] => {
       if (this.hasBegun(job, link.to)) return []
       const from = job.plan.operations.find(({ id }) => id === link.from)!
       const progress = progressAt(job, from, this.now)
@@ -269,23 +253,16 @@ export function planningProblem(
 ): { problem: Problem; missed: MissedWindow[] } {
   const origin = nextSlot(options.now, shop.slotMinutes)
   const builder = new ProblemBuilder(shop, options.now, origin, options)
-  const built = [
-    ...jobs.map((job) => builder.job(job, options.movable !== undefined && !options.movable.has(job.id))),
-    ...(shop.closures ?? []).flatMap((closure) => closureJob(shop, closure, origin)),
-  ]
-  const isDamp = (shop.damp ?? []).length > 0
-  const problem = problemSchema.parse({
-    format: PROBLEM_FORMAT,
-    ...shop,
-    ...(isDamp
-      ? {
-          places: [...shop.places, AIR_PLACE],
-          calendars: { ...shop.calendars, [AIR_PLACE.calendar]: { always: true } },
-        }
-      : {}),
+  const built = jobs.map((job) =>
+    builder.job(job, options.movable !== undefined && !options.movable.has(job.id)),
+  )
+  const { closures: _, damp: __, ...calendar } = shop
+  const problem: Problem = {
+    ...calendar,
     origin,
-    jobs: built.map(({ file }) => file),
+    jobs: built.map((job) => job.problem),
     fixed: built.flatMap(({ pins }) => pins),
-  })
+    closed: closedFrom(shop, origin),
+  }
   return { problem, missed: builder.missed }
 }

@@ -1,4 +1,5 @@
 import type { Act, Conflict } from '../card'
+import type { JobId } from '../ids'
 
 /**
  * What a tablet has to tell the shop, in the order in which it was done. The tablet numbers its entries from 1; the shop takes the
@@ -7,13 +8,13 @@ import type { Act, Conflict } from '../card'
  */
 
 /** Something done at a car; a step of its card. */
-export type ActEntry = { kind: 'act'; job: string; by: string; act: Act }
+export type ActEntry = { kind: 'act'; job: JobId; by: string; act: Act }
 /** An action of the shop by its name, such as a payment. */
 export type CallEntry = { kind: 'call'; action: string; input: unknown; about: string }
 /** A photograph; the picture itself travels apart. */
 export type PhotoEntry = {
   kind: 'photo'
-  job: string
+  job: JobId
   place: string
   phase: 'before' | 'after'
   samePlaceAs?: string

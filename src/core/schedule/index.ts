@@ -3,10 +3,14 @@ export { type BrokenRule, checkSchedule } from './contract/check'
 export { closedBetween, openedOn } from './contract/closure'
 export { nextOpen, openMinutesBetween, openSpans } from './contract/open-minutes'
 export {
+  type Closed,
+  calendarsSchema,
+  type DryAir,
   PROBLEM_FORMAT,
   type Problem,
   type ProblemCalendar,
   type ProblemJob,
+  type ProblemOperation,
   problemSchema,
 } from './contract/problem'
 export {

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toVehicleId, type VehicleId } from '../ids'
 import { priorOf } from './give'
 import { adviceFor, paintKnowledge, studyGroup } from './knowledge'
 import { KINSHIPS, type KnownCar, type PaintKey, recall } from './memory'
@@ -13,7 +14,11 @@ const PAINT: PaintKey = {
   paintSystem: 'clear-over-base',
 }
 const soft = { log: Math.log(1.6), variance: 0.03 }
-const car = (vehicleId: string, paint: Partial<PaintKey> = {}, more: Partial<KnownCar> = {}): KnownCar => ({
+const car = (
+  vehicleId: VehicleId,
+  paint: Partial<PaintKey> = {},
+  more: Partial<KnownCar> = {},
+): KnownCar => ({
   vehicleId,
   paint: { ...PAINT, ...paint },
   group: 'metal-original',
@@ -33,17 +38,17 @@ describe('the shop’s memory', () => {
     ['same-maker', { colourCode: '', colour: 'Sand' }],
     ['same-time', { make: 'Tarrow', colourCode: '', colour: 'Sand', year: 2016 }],
   ] as const)('knows a car as %s, and says so', (id, paint) => {
-    expect(remember(car('a', paint)).closest).toMatchObject({ kinship: { id }, cars: 1 })
+    expect(remember(car(toVehicleId('a'), paint)).closest).toMatchObject({ kinship: { id }, cars: 1 })
   })
   test.each([
     ['another kind of paint', { paintSystem: 'single-stage' as const }],
     ['another time', { make: 'Tarrow', colourCode: '', year: 1998 }],
   ])('does not take a car with %s for kin', (_, paint) => {
-    expect(remember(car('a', paint)).cars).toBe(0)
+    expect(remember(car(toVehicleId('a'), paint)).cars).toBe(0)
   })
   test('two empty colour codes are not the same code', () => {
     const closest = recall(
-      [car('a', { colourCode: '' })],
+      [car(toVehicleId('a'), { colourCode: '' })],
       { ...PAINT, colourCode: '' },
       'metal-original',
       prior,
@@ -51,11 +56,11 @@ describe('the shop’s memory', () => {
     expect(closest!.kinship.id).toBe('same-colour')
   })
   test('what one group of panels taught is not told of another', () => {
-    expect(recall([car('a')], PAINT, 'plastic', prior).cars).toBe(0)
+    expect(recall([car(toVehicleId('a'))], PAINT, 'plastic', prior).cars).toBe(0)
   })
   test('the closer the kin, the more it counts', () => {
     const moved = [{}, { colourCode: '' }, { colourCode: '', colour: 'Sand' }].map(
-      (paint) => remember(car('a', paint)).give.log,
+      (paint) => remember(car(toVehicleId('a'), paint)).give.log,
     )
     expect(moved).toEqual(moved.toSorted((a, b) => b - a))
     expect(KINSHIPS.map(({ spread }) => spread)).toEqual(
@@ -63,23 +68,23 @@ describe('the shop’s memory', () => {
     )
   })
   test('ten cars move it farther than one, and two visits of one car are one car', () => {
-    const ten = remember(...Array.from({ length: 10 }, (_, at) => car(`v${at}`)))
+    const ten = remember(...Array.from({ length: 10 }, (_, at) => car(toVehicleId(`v${at}`))))
     expect(ten.cars).toBe(10)
-    expect(ten.give.log).toBeGreaterThan(remember(car('a')).give.log)
-    expect(remember(car('a'), car('a')).cars).toBe(1)
+    expect(ten.give.log).toBeGreaterThan(remember(car(toVehicleId('a'))).give.log)
+    expect(remember(car(toVehicleId('a')), car(toVehicleId('a'))).cars).toBe(1)
   })
   test('proposes as a start the mildest that was enough on the closest kin', () => {
     const { start } = remember(
-      car('a', {}, { settled: 'two-step' }),
-      car('b', {}, { settled: 'one-step-cut' }),
-      car('c', { colourCode: '' }, { settled: 'one-step-polish' }),
+      car(toVehicleId('a'), {}, { settled: 'two-step' }),
+      car(toVehicleId('b'), {}, { settled: 'one-step-cut' }),
+      car(toVehicleId('c'), { colourCode: '' }, { settled: 'one-step-polish' }),
     )
     expect(start).toEqual({ process: 'one-step-cut', cars: 2, words: 'with this make and colour code' })
   })
 })
 
 describe('the study of a group', () => {
-  const input = { hardness: 'medium' as const, paint: PAINT, memory: [car('a')], attempts: [] }
+  const input = { hardness: 'medium' as const, paint: PAINT, memory: [car(toVehicleId('a'))], attempts: [] }
   test('goes from declared over remembered to seen, each surer than the one before', () => {
     const seen = studyGroup('metal-original', { ...input, attempts: [attempt({ cleared: 0.9 })] })
     expect(seen.give.variance).toBeLessThan(seen.recall.give.variance)
@@ -110,7 +115,10 @@ describe('the study of a group', () => {
   test('the advice names the cars behind the start', () => {
     const study = studyGroup('metal-original', {
       ...input,
-      memory: [car('a', {}, { settled: 'two-step' }), car('b', {}, { settled: 'two-step' })],
+      memory: [
+        car(toVehicleId('a'), {}, { settled: 'two-step' }),
+        car(toVehicleId('b'), {}, { settled: 'two-step' }),
+      ],
     })
     expect(adviceFor(study, ['one-step-polish', 'two-step']).why).toBe(
       'It was enough on 2 cars with this make and colour code.',

@@ -1,4 +1,5 @@
 import { type PanelGroup, PROCESS_KEYS, type ProcessKey } from '../correction'
+import type { VehicleId } from '../ids'
 import type { PaintSystem } from '../vehicle'
 import { type Estimate, shrink } from './shrink'
 
@@ -14,7 +15,7 @@ export type PaintKey = {
 
 /** What one earlier car taught about one group of its panels. */
 export type KnownCar = {
-  vehicleId: string
+  vehicleId: VehicleId
   paint: PaintKey
   group: PanelGroup
   /** All its witnesses taken together; absent where only a verdict was written down. */

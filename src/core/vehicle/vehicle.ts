@@ -1,9 +1,10 @@
+import type { VehicleId } from '../ids'
 import type { Shape } from './bodies'
 import type { EarlierTreatment, Storage, Washing } from './life'
 import type { Hardness, PaintSystem } from './paint-system'
 
 export type Vehicle = {
-  id: string
+  id: VehicleId
   plate: string
   vin: string
   make: string

@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import type { Given } from '@/core/answer'
+import type { JobId } from '@/core/ids'
 import type { DayOffered } from '@/core/planning'
 import { bookRepair, daysForRepair } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
@@ -13,7 +14,7 @@ import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
 
 type Props = {
-  visitId: string
+  visitId: JobId
   panels: readonly { id: string; name: string }[]
   standsForAll: boolean
   currency: string

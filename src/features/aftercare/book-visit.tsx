@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import type { Given } from '@/core/answer'
+import type { VehicleId } from '@/core/ids'
 import type { DayOffered } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
 import { bookVisit, daysForVisit } from '@/server/aftercare/visit-actions'
@@ -12,7 +13,7 @@ import { money } from '@/ui/when'
 import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
 
-type Props = { vehicleId: string; plate: string; from: LocalDay; currency: string }
+type Props = { vehicleId: VehicleId; plate: string; from: LocalDay; currency: string }
 
 /** Takes a visit into the schedule: the days on which it fits, and one of them chosen. */
 export function BookVisit({ vehicleId, plate, from, currency }: Props) {

@@ -1,4 +1,5 @@
 import type { GuaranteeAnswer } from '@/core/aftercare'
+import type { JobId, VehicleId } from '@/core/ids'
 import { ButtonLink } from '@/ui/button'
 import { BookRepair } from './book-repair'
 
@@ -12,8 +13,8 @@ export type FindingView = {
 }
 
 type Props = {
-  visitId: string
-  vehicleId: string
+  visitId: JobId
+  vehicleId: VehicleId
   findings: readonly FindingView[]
   /** How many parts there are on that car. */
   of: number

@@ -1,12 +1,13 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
+import type { VehicleId } from '@/core/ids'
 import { logVisit } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 
 /** The car stands in the yard: straight to the look. */
-export function LogVisit({ vehicleId }: { vehicleId: string }) {
+export function LogVisit({ vehicleId }: { vehicleId: VehicleId }) {
   const { run, pending, refusal } = useAction()
   const router = useRouter()
   return (

@@ -3,6 +3,7 @@
 import { useState } from 'react'
 import type { KeptLook } from '@/core/aftercare'
 import { CAUSE, CAUSES, FEEL, FEELS, type Feel, WATER, WATERS, type Water } from '@/core/aftercare'
+import type { JobId } from '@/core/ids'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { endVisit } from '@/server/aftercare/visit-actions'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
@@ -18,7 +19,7 @@ type Unit = { id: string; name: string }
 export type LastLook = { water: Water; feel?: Feel; angleDegrees?: number; on: string }
 
 type Props = {
-  jobId: string
+  jobId: JobId
   shape: Shape
   /** Panels in walking order, then the other coated surfaces. */
   units: readonly Unit[]

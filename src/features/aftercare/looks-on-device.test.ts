@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import type { QueueEntry } from '@/core/queue'
 import { definitionOf } from '@/server/action/define'
 import { keepLooks, takeLookBack } from '@/server/aftercare/visit-actions'
@@ -46,12 +47,12 @@ test('the names are those of actions that may wait on a tablet', () => {
 
 test('a look shows at once and waits until the shop has it; another car’s does not show here', () => {
   const entries = [keep('1', ['roof', 'bonnet']), keep('2', ['roof'], 'j2')]
-  expect(looksOf('j1', device(entries, 0))).toMatchObject({
+  expect(looksOf(toJobId('j1'), device(entries, 0))).toMatchObject({
     noted: { roof: { by: 'brida', look: look('roof') } },
     waiting: ['roof', 'bonnet'],
   })
-  expect(looksOf('j1', device(entries, 2))).toMatchObject({ waiting: [], sent: new Set(['1']) })
-  expect(Object.keys(looksOf('j1', device(entries, 2)).noted)).toEqual(['roof', 'bonnet'])
+  expect(looksOf(toJobId('j1'), device(entries, 2))).toMatchObject({ waiting: [], sent: new Set(['1']) })
+  expect(Object.keys(looksOf(toJobId('j1'), device(entries, 2)).noted)).toEqual(['roof', 'bonnet'])
 })
 
 test('what was refused is not shown as seen, and says why', () => {
@@ -65,7 +66,7 @@ test('what was refused is not shown as seen, and says why', () => {
       },
     ],
   }
-  expect(looksOf('j1', state)).toMatchObject({
+  expect(looksOf(toJobId('j1'), state)).toMatchObject({
     noted: {},
     refused: [{ id: '1', message: 'This car has no such part.' }],
   })
@@ -74,10 +75,10 @@ test('what was refused is not shown as seen, and says why', () => {
 test('what a page shows already is let go, what it does not show yet is not', () => {
   const entries = [keep('1', ['roof']), keep('2', ['bonnet', 'boot']), back('3', 'roof')]
   const state = device(entries, 3)
-  expect(shownWith([], 'j1', state)).toEqual(new Set(['1', '3']))
-  expect(shownWith([look('roof'), look('bonnet')], 'j1', state)).toEqual(new Set())
-  expect(shownWith([look('bonnet'), look('boot')], 'j1', state)).toEqual(new Set(['1', '2', '3']))
-  expect(shownWith([look('bonnet', 'wets'), look('boot')], 'j1', state)).toEqual(new Set(['1', '3']))
+  expect(shownWith([], toJobId('j1'), state)).toEqual(new Set(['1', '3']))
+  expect(shownWith([look('roof'), look('bonnet')], toJobId('j1'), state)).toEqual(new Set())
+  expect(shownWith([look('bonnet'), look('boot')], toJobId('j1'), state)).toEqual(new Set(['1', '2', '3']))
+  expect(shownWith([look('bonnet', 'wets'), look('boot')], toJobId('j1'), state)).toEqual(new Set(['1', '3']))
 })
 
 test('however much has been sent, each part shows what was done to it last', () => {
@@ -87,7 +88,7 @@ test('however much has been sent, each part shows what was done to it last', () 
       const entries = touches.map(([isLook, unit], at) =>
         isLook ? keep(String(at), [unit]) : back(String(at), unit),
       )
-      const state = looksOf('j1', device(entries, told))
+      const state = looksOf(toJobId('j1'), device(entries, told))
       for (const unit of ['roof', 'bonnet', 'boot']) {
         const last = touches.findLast(([, part]) => part === unit)
         expect(state.noted[unit] === undefined).toBe(last === undefined)

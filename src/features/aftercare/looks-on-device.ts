@@ -1,5 +1,6 @@
 import type { KeptLook } from '@/core/aftercare'
 import type { TypedLooks } from '@/core/aftercare/visit-told'
+import type { JobId } from '@/core/ids'
 import type { QueueEntry } from '@/core/queue'
 import type { QueueState } from '../queue/told'
 
@@ -25,21 +26,21 @@ export type LooksState = {
 }
 
 /** What an entry says of the parts of this visit; nothing where it is about something else. */
-function saidBy(entry: QueueEntry, jobId: string): [unit: string, noted: Noted][] {
+function saidBy(entry: QueueEntry, jobId: JobId): [unit: string, noted: Noted][] {
   if (entry.kind !== 'call') return []
   if (entry.action === KEEP_LOOKS) {
-    const { jobId: job, by, cleaned, looks } = entry.input as TypedLooks & { jobId: string }
+    const { jobId: job, by, cleaned, looks } = entry.input as TypedLooks & { jobId: JobId }
     return job === jobId ? looks.map((look) => [look.unit, { by, cleaned, look }]) : []
   }
   if (entry.action === TAKE_LOOK_BACK) {
-    const { jobId: job, unit } = entry.input as { jobId: string; unit: string }
+    const { jobId: job, unit } = entry.input as { jobId: JobId; unit: string }
     return job === jobId ? [[unit, 'taken-back']] : []
   }
   return []
 }
 
 /** The looks of one visit in what the device keeps. */
-export function looksOf(jobId: string, { sent, waiting, refused }: QueueState): LooksState {
+export function looksOf(jobId: JobId, { sent, waiting, refused }: QueueState): LooksState {
   const told = sent
     .filter((entry) => saidBy(entry, jobId).length > 0)
     .toSorted((a, b) => a.noted.wall - b.noted.wall)
@@ -60,7 +61,7 @@ export function looksOf(jobId: string, { sent, waiting, refused }: QueueState): 
 /** Entries the shop has and a page with these looks shows: they need not be kept for the eye. */
 export function shownWith(
   kept: readonly Pick<KeptLook, 'unit' | 'water' | 'feel'>[],
-  jobId: string,
+  jobId: JobId,
   state: QueueState,
 ): Set<string> {
   const { noted } = looksOf(jobId, state)

@@ -3,12 +3,13 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import type { KeptLook } from '@/core/aftercare'
+import type { JobId } from '@/core/ids'
 import { freshKey } from '@/ui/fresh-key'
 import { useQueue } from '../queue/this-device'
 import { KEEP_LOOKS, looksOf, type Seen, shownWith, TAKE_LOOK_BACK } from './looks-on-device'
 
 /** What was seen at this visit and is on its way to the shop. `kept` are the looks the page came with. */
-export function useLooks(jobId: string, kept: readonly KeptLook[]) {
+export function useLooks(jobId: JobId, kept: readonly KeptLook[]) {
   const { queue, state } = useQueue()
   const [missing, setMissing] = useState<string>()
   const router = useRouter()

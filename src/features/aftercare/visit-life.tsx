@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import type { TypedLife } from '@/core/aftercare/visit-told'
+import type { JobId } from '@/core/ids'
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
 import { keepLife } from '@/server/aftercare/visit-actions'
 import { Button } from '@/ui/button'
@@ -9,7 +10,7 @@ import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
 
-type Props = { jobId: string; life: TypedLife; lastKm?: number }
+type Props = { jobId: JobId; life: TypedLife; lastKm?: number }
 
 /** The short intake of a visit: what has changed in how the car lives since it was last here. */
 export function VisitLife({ jobId, life, lastKm }: Props) {

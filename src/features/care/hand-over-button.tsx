@@ -1,12 +1,13 @@
 'use client'
 
+import type { JobId } from '@/core/ids'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { handJobOver } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
 
 const HAND_OVER = { action: handJobOver, name: 'handover.hand-over', about: 'the handover' }
 
-export function HandOverButton({ jobId }: { jobId: string }) {
+export function HandOverButton({ jobId }: { jobId: JobId }) {
   const { run, pending, refusal, notice } = useCarAction()
   return (
     <>

@@ -2,12 +2,13 @@
 
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
+import type { JobId } from '@/core/ids'
 import type { JobKind } from '@/core/job'
 import { PatientLink } from '@/ui/patient-link'
 import { roomsOf } from './rooms'
 
 /** The way through a job, from measuring to care. */
-export function JobRooms({ jobId, kind }: { jobId: string; kind: JobKind }) {
+export function JobRooms({ jobId, kind }: { jobId: JobId; kind: JobKind }) {
   const path = usePathname()
   return (
     <nav aria-label="This job" className="flex flex-wrap">

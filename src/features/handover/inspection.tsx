@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
+import type { JobId } from '@/core/ids'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { judgeItem } from '@/server/handover/handover-actions'
@@ -14,7 +15,7 @@ import { Field } from '@/ui/field'
 const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the last look' }
 
 type Props = {
-  jobId: string
+  jobId: JobId
   shape: Shape
   items: readonly InspectionItem[]
   verdicts: readonly Verdict[]

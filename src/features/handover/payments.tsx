@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { type Balance, PAYMENT_WAYS, type Payment, type PaymentWay } from '@/core/handover'
+import type { JobId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { crossPaymentOut, recordPayment } from '@/server/handover/handover-actions'
@@ -20,7 +21,7 @@ const CROSS_OUT = {
 }
 
 type Props = {
-  jobId: string
+  jobId: JobId
   payments: readonly Payment[]
   balance: Balance
   currency: string

@@ -1,6 +1,7 @@
 'use client'
 
 import { useRef, useState } from 'react'
+import type { VehicleId } from '@/core/ids'
 import type { KnownVehicle, Past } from '@/core/job'
 import { pastOf, searchKnown } from '@/server/intake/known-actions'
 import { Field } from '@/ui/field'
@@ -23,7 +24,7 @@ export function KnownSearch({ recent, onChoose }: Props) {
     setFault(!answer.ok)
     setFound(answer.ok ? answer.value : undefined)
   }
-  const choose = async (vehicleId: string) => {
+  const choose = async (vehicleId: VehicleId) => {
     const answer = await reach(pastOf({ vehicleId }))
     const past = answer.ok ? answer.value : undefined
     if (past) onChoose(past)

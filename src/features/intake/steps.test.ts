@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { toCustomerId, toVehicleId } from '@/core/ids'
 import { emptyIntake, intakeSchema } from '@/core/intake/intake'
 import { intakeOf } from './known'
 import { firstOpenStep, STEPS, stepOf } from './steps'
@@ -28,7 +29,7 @@ test('a draft is taken up where the first thing is missing', () => {
 test('a vehicle that comes back only needs today’s wish to be taken in', () => {
   const known = intakeOf({
     customer: {
-      id: 'c',
+      id: toCustomerId('c'),
       name: 'Ita',
       phone: '',
       email: '',
@@ -37,7 +38,7 @@ test('a vehicle that comes back only needs today’s wish to be taken in', () =>
       writeBy: 'email',
     },
     vehicle: {
-      id: 'v',
+      id: toVehicleId('v'),
       plate: 'IM 1',
       vin: '',
       make: 'Marl',

@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { Photo } from '@/core/photo'
 import type { Phase } from '@/core/survey'
 import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
@@ -15,7 +16,7 @@ export type Upload = { key: string; name: string; target: Target; fault?: string
 export type Photos = ReturnType<typeof usePhotos>
 
 /** The photographs of a job: those the shop has, and those this device has still to send, over a reload too. */
-export function usePhotos(jobId: string, stored: readonly Photo[]) {
+export function usePhotos(jobId: JobId, stored: readonly Photo[]) {
   const { queue, state } = useQueue()
   const [changed, setChanged] = useState<ReadonlyMap<string, Photo | 'removed'>>(new Map())
   const [removed, setRemoved] = useState<Photo>()

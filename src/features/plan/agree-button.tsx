@@ -1,11 +1,12 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
+import type { JobId } from '@/core/ids'
 import { agree } from '@/server/quotes/agree-actions'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 
-type Props = { jobId: string; packageKey: string; name: string; shownCents: number }
+type Props = { jobId: JobId; packageKey: string; name: string; shownCents: number }
 
 /** Agrees a package at the price that is on the screen. */
 export function AgreeButton({ jobId, packageKey, name, shownCents }: Props) {

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
 import { letterOf } from '@/core/survey'
 import type { Instant } from '@/core/time'
@@ -22,7 +23,7 @@ import { PanelWays } from './panel-ways'
 import { processColour } from './process-scale'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   templates: readonly PackageTemplate[]
   input: OfferInput
   budgetCents: number | undefined

@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import type { PanelChoice } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import { expectationOf, type Offer } from '@/core/offer'
 import type { PricedOffer } from '@/core/planning'
 import type { Setup } from '@/core/shop'
@@ -15,7 +16,7 @@ import { CoatTable } from './coat-table'
 import { PriceLines } from './price-lines'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   priced: PricedOffer
   budgetCents?: number
   wantedBy?: LocalDay

@@ -1,3 +1,4 @@
+import type { JobId } from '@/core/ids'
 import type { OfferInput, Quote } from '@/core/offer'
 import type { FloorJob, PricedOffer } from '@/core/planning'
 import type { Setup } from '@/core/shop'
@@ -102,7 +103,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
 }
 
 /** Which of the shop’s packages stand side by side. */
-function Compared({ jobId, setup, keys }: { jobId: string; setup: Setup; keys: readonly string[] }) {
+function Compared({ jobId, setup, keys }: { jobId: JobId; setup: Setup; keys: readonly string[] }) {
   return (
     <nav aria-label="Packages to compare" className="flex flex-wrap gap-1.5">
       {setup.packages.map(({ key, name }) => {

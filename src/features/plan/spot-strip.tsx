@@ -1,9 +1,10 @@
 import { PANEL_GROUP, PANEL_GROUPS, panelGroup, processOf } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { VehicleJudgement } from '@/core/survey'
 import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
 import { PatientLink } from '@/ui/patient-link'
 
-type Props = { jobId: string; study: StudyInput; judgement: VehicleJudgement }
+type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement }
 
 /** What is known of how this paint answers the pad, group by group; the way to the test spot. */
 export function SpotStrip({ jobId, study, judgement }: Props) {

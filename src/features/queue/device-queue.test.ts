@@ -1,3 +1,4 @@
+import { toJobId } from '@/core/ids'
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -56,14 +57,14 @@ const fresh = () => {
 const towel = (id: string): QueueEntry => ({
   id,
   kind: 'act',
-  job: 'J',
+  job: toJobId('J'),
   by: 'brida',
   act: { kind: 'towel', operation: 'layer-1' },
 })
 const photo = (id: string): QueueEntry => ({
   id,
   kind: 'photo',
-  job: 'J',
+  job: toJobId('J'),
   place: 'roof',
   phase: 'after',
   name: 'roof.jpg',

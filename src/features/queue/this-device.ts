@@ -1,6 +1,7 @@
 'use client'
 
 import { useSyncExternalStore } from 'react'
+import type { JobId } from '@/core/ids'
 import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
@@ -105,7 +106,7 @@ function importOld(queue: DeviceQueue): void {
     if (!text) return
     localStorage.removeItem(OLD_KEY)
     const { outbox } = JSON.parse(text) as {
-      outbox: { waiting: { id: string; job: string; by: string; act: never }[] }
+      outbox: { waiting: { id: string; job: JobId; by: string; act: never }[] }
     }
     for (const { id, job, by, act } of outbox.waiting) void queue.add({ id, kind: 'act', job, by, act })
   } catch {

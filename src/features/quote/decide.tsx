@@ -2,13 +2,14 @@
 
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import type { JobId } from '@/core/ids'
 import { acceptQuote, declineQuote } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
 
 /** What the customer says to a version. A yes puts the car on the calendar; a no is asked for its reason once. */
-export function Decide({ jobId, version }: { jobId: string; version: number }) {
+export function Decide({ jobId, version }: { jobId: JobId; version: number }) {
   const { run, pending, refusal } = useAction()
   const router = useRouter()
   const [declining, setDeclining] = useState(false)

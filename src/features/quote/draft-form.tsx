@@ -1,5 +1,6 @@
 'use client'
 
+import type { JobId } from '@/core/ids'
 import type { OfferInput } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { writeQuoteVersion } from '@/server/quotes/quote-actions'
@@ -13,7 +14,7 @@ import { ExtraCounts } from './extra-counts'
 import type { Draft } from './use-draft'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   draft: Draft
   setup: Setup
   input: OfferInput

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Quote } from '@/core/offer'
 import { makeOffer, summaryOf, termsSchema } from '@/core/offer'
@@ -24,7 +25,7 @@ const job = {
 const terms = termsSchema.parse({ depositPercent: 20, discountPercent: 5, validDays: 14 })
 const offer = makeOffer(template('headland'), offerInput(), { terms })
 const quote: Quote = {
-  jobId: 'j',
+  jobId: toJobId('j'),
   version: 3,
   packageKey: 'headland',
   packageName: 'Headland as it was called then',

@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import {
   type Choices,
   choicesSchema,
@@ -18,7 +19,7 @@ import { quoteDraftKey } from './draft-key'
 
 export type TypedTerms = { discount: string; deposit: string; days: string; note: string }
 
-type Begin = { jobId: string; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
+type Begin = { jobId: JobId; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
 
 export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
   const { jobId, fromCurve, onFromCurve } = begin

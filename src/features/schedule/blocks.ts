@@ -1,4 +1,5 @@
 import { type LayerWindow, windowAfter } from '@/core/coating'
+import type { JobId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
@@ -7,7 +8,7 @@ import type { Instant } from '@/core/time'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
 export type Block = {
-  jobId: string
+  jobId: JobId
   plate: string
   operation: PlannedOperation
   start: Instant
@@ -27,7 +28,7 @@ export type Block = {
 
 /** A vehicle's stay in one place, nights included. */
 export type StayBlock = {
-  jobId: string
+  jobId: JobId
   stayId: string
   plate: string
   place: string

@@ -37,7 +37,7 @@ test('every cause has its sentence, with names instead of ids', () => {
   const now = at('2027-01-13T10:00:00Z')
   const base = { operation: 'two', start: at('2027-01-13T15:00:00Z'), end: at('2027-01-13T18:00:00Z') }
   const say = (link: object) => whyText({ ...base, ...link } as ChainLink, operations, DUBLIN, now)
-  expect(say({ kind: 'after', other: 'one:rest', waitMinutes: 180 })).toBe(
+  expect(say({ kind: 'after', other: 'one', waitMinutes: 180 })).toBe(
     'Layer 2 waits 3 h after Layer 1: begins 15:00.',
   )
   expect(say({ kind: 'people', skill: 'coat', from: at('2027-01-13T12:00:00Z') })).toBe(

@@ -1,5 +1,4 @@
 import type { PlannedOperation } from '@/core/offer'
-import { AIR, plannedId } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
@@ -14,8 +13,7 @@ export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: '
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {
   if (link.kind === 'people') return minutesBetween(link.from, link.start) >= GRID_MINUTES
-  if (link.kind === 'after') return link.other === AIR
-  return link.kind === 'place' || link.kind === 'window'
+  return link.kind === 'place' || link.kind === 'window' || link.kind === 'dry-air'
 }
 
 /** Why one operation of the chain begins no earlier, in a sentence. */
@@ -25,7 +23,7 @@ export function whyText(
   zone: string,
   now: Instant,
 ): string {
-  const titleOf = (id: string) => operations.find((operation) => operation.id === plannedId(id))?.title ?? id
+  const titleOf = (id: string) => operations.find((operation) => operation.id === id)?.title ?? id
   const at = (instant: Instant) => moment(zone, instant, now)
   const title = titleOf(link.operation)
   switch (link.kind) {
@@ -34,10 +32,11 @@ export function whyText(
     case 'arrival':
       return `${title} begins ${at(link.start)}, when the car is here.`
     case 'after':
-      if (link.other === AIR) return `${title} waits for dry air: begins ${at(link.start)}.`
       return link.waitMinutes > 0
         ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
+    case 'dry-air':
+      return `${title} waits for dry air: begins ${at(link.start)}.`
     case 'people':
       if (!isDelay(link)) return `${title} follows on the next quarter of an hour, ${at(link.start)}.`
       if (link.skill.startsWith('vendor-'))

@@ -2,6 +2,7 @@
 
 import { useId, useState } from 'react'
 import { type PanelGroup, type PanelOption, PROCESSES, type ProcessKey } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import {
   DEFECT_KINDS,
   DEFECT_MODEL,
@@ -22,7 +23,7 @@ import type { Photos } from '../photos/use-photos'
 import { markOn, rungOf } from './ladder'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   judged: PanelJudgement
   group: PanelGroup
   open: readonly PanelOption[]

@@ -2,6 +2,7 @@
 
 import Image from 'next/image'
 import { processOf } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import { VERDICT_WORDS } from '@/core/test-spot'
@@ -11,7 +12,7 @@ import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   attempts: readonly KeptAttempt[]
   timezone: string
   now: Instant

@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { PANEL_GROUP, PANEL_GROUPS, type PanelGroup, panelGroup, processOf } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { Photo } from '@/core/photo'
 import type { VehicleJudgement } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
@@ -16,7 +17,7 @@ import { GiveScale } from './give-scale'
 import { ladderFor, panelToTry } from './ladder'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   vehicle: Vehicle
   judgement: VehicleJudgement
   study: Omit<StudyInput, 'attempts'> & { attempts: readonly KeptAttempt[] }

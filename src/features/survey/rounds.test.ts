@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import { emptyMeasured, emptyRecord, type Measured, removalBetween } from '@/core/survey'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
@@ -11,7 +12,7 @@ const read = (...values: number[]): Measured => ({
 })
 const earlier = (before: Measured, after: Measured) => [
   {
-    jobId: 'old',
+    jobId: toJobId('old'),
     day: localDayOrThrow('2025-04-12'),
     at: instantOrThrow('2025-04-12T08:00:00Z'),
     before,

@@ -1,6 +1,7 @@
 'use client'
 
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { EarlierVisit } from '@/core/job'
 import type { StoredSurvey } from '@/core/survey'
 import {
@@ -41,7 +42,7 @@ import { useSurvey } from './use-survey'
 import { WholeCar } from './whole-car'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   vehicle: Vehicle
   school: School
   stored: StoredSurvey

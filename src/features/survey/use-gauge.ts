@@ -1,11 +1,12 @@
 'use client'
 
 import { useEffect, useRef, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { Phase } from '@/core/survey'
 import type { GaugeEvent } from '@/devices/film-gauge'
 
 /** Listens to the gauge on its cable: one JSON event a line, handed on as it comes. */
-export function useGauge(jobId: string, onEvent: (event: GaugeEvent) => void) {
+export function useGauge(jobId: JobId, onEvent: (event: GaugeEvent) => void) {
   const [running, setRunning] = useState(false)
   const [fault, setFault] = useState<string>()
   const abort = useRef<AbortController | null>(null)

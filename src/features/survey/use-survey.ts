@@ -1,6 +1,7 @@
 'use client'
 
 import { useCallback, useEffect, useRef, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { StoredSurvey } from '@/core/survey'
 import { mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
@@ -29,7 +30,7 @@ function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
  * server refuses stays on the screen with the reason. What another tablet wrote is merged in panel by panel; only
  * where both changed the same panel does somebody have to choose.
  */
-export function useSurvey(jobId: string, stored: StoredSurvey) {
+export function useSurvey(jobId: JobId, stored: StoredSurvey) {
   const [data, setData] = useState<SurveyRecord>(() => recordOf(stored))
   const [state, setState] = useState<SaveState>({ kind: 'kept', merged: [] })
   const draftKey = `survey:${jobId}`

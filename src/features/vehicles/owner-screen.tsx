@@ -1,5 +1,6 @@
 import type { Customer } from '@/core/customer'
 import type { PrivateLink } from '@/core/handover'
+import type { VehicleId } from '@/core/ids'
 import type { Message } from '@/core/messages'
 import { OCCASION, type Template } from '@/core/messages'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
@@ -11,7 +12,7 @@ import { WriteMessage } from './write-message'
 
 type Props = {
   customer: Customer
-  vehicleId: string
+  vehicleId: VehicleId
   car: string
   failed: readonly string[]
   templates: { words: Template; 'panel-failed': Template }

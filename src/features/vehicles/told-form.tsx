@@ -1,6 +1,7 @@
 'use client'
 
 import { useState } from 'react'
+import type { VehicleId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { tellRemoval } from '@/server/vehicles/ledger-actions'
 import { Button } from '@/ui/button'
@@ -11,7 +12,7 @@ import { useAction } from '@/ui/use-action'
 const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
 
 /** Enters what an owner or another shop tells: a correction nobody here has measured. */
-export function ToldForm({ vehicleId, panels }: { vehicleId: string; panels: readonly Panel[] }) {
+export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: readonly Panel[] }) {
   const [chosen, setChosen] = useState<readonly string[]>([])
   const [typed, setTyped] = useState(BLANK)
   const { run, pending, refusal, isDone, clear } = useAction()

@@ -2,6 +2,7 @@
 
 import clsx from 'clsx'
 import { usePathname } from 'next/navigation'
+import type { VehicleId } from '@/core/ids'
 import { PatientLink } from '@/ui/patient-link'
 
 const ROOMS = [
@@ -12,7 +13,7 @@ const ROOMS = [
 ] as const
 
 /** The rooms of a vehicle: how it is looked after, what happened, its paint, whose it is. */
-export function VehicleRooms({ vehicleId }: { vehicleId: string }) {
+export function VehicleRooms({ vehicleId }: { vehicleId: VehicleId }) {
   const path = usePathname()
   return (
     <nav aria-label="This vehicle" className="mt-1 flex flex-wrap">

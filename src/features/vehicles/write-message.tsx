@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
+import type { VehicleId } from '@/core/ids'
 import {
   CHANNEL_NAME,
   HELD_TEXT,
@@ -21,7 +22,7 @@ import { useAction } from '@/ui/use-action'
 
 type Props = {
   customer: Customer
-  vehicleId: string
+  vehicleId: VehicleId
   car: string
   failed: readonly string[]
   templates: { words: Template; 'panel-failed': Template }

@@ -1,6 +1,7 @@
 'use client'
 
 import { useCallback, useEffect, useRef, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { StoredWash, WashFindings } from '@/core/wash'
 import { keepWash } from '@/server/survey/wash-actions'
 import { freshKey } from '@/ui/fresh-key'
@@ -15,7 +16,7 @@ type Draft = { version: number; latest: WashFindings; sent?: { key: string; find
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 /** Findings that are kept at every touch: one save at a time, the newest last, and over a reload what was not with the shop yet. */
-export function useFindings(jobId: string, stored: StoredWash, first: WashFindings) {
+export function useFindings(jobId: JobId, stored: StoredWash, first: WashFindings) {
   const [findings, setFindings] = useState<WashFindings>(stored.findings ?? first)
   const [message, setMessage] = useState<string>()
   const draft = useRef<Draft | undefined>(undefined)

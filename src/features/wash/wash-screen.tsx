@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
+import type { JobId } from '@/core/ids'
 import type { WashSetup } from '@/core/shop'
 import type { StoredWash } from '@/core/wash'
 import {
@@ -25,7 +26,7 @@ import { useFindings } from './use-findings'
 import { WashSteps } from './wash-steps'
 
 type Props = {
-  jobId: string
+  jobId: JobId
   title: string
   wash: WashSetup
   stored: StoredWash

@@ -3,6 +3,7 @@
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
 import type { PanelWay } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
 import { Button } from '@/ui/button'
@@ -16,7 +17,7 @@ export function AnotherProcess({
   current,
   onChange,
 }: {
-  job: string
+  job: JobId
   panel: Panel
   current: string
   onChange: (process: string, reason: string) => void

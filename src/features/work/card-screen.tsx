@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import type { CardView } from '@/core/card/view'
+import type { JobId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -88,7 +89,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   )
 }
 
-function AllDone({ job }: { job: string }) {
+function AllDone({ job }: { job: JobId }) {
   return (
     <section className="sheet p-8">
       <h1 className="text-3xl">All steps are done</h1>

@@ -1,3 +1,4 @@
+import type { JobId } from '@/core/ids'
 import { type Progress, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
@@ -12,7 +13,7 @@ export type DayStep = {
   end: Instant
   people: string[]
 }
-export type DayCar = { job: string; plate: string; car: string; place: string; steps: DayStep[] }
+export type DayCar = { job: JobId; plate: string; car: string; place: string; steps: DayStep[] }
 
 /** Attended steps that are under way, or planned for today, or overdue; by car, the first to begin first. */
 export function dayCars({ jobs, now, shop }: Floor): DayCar[] {

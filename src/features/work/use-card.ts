@@ -11,6 +11,7 @@ import {
   withEntry,
 } from '@/core/card'
 import type { CardView } from '@/core/card/view'
+import type { JobId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { freshKey } from '@/ui/fresh-key'
 import type { DeviceQueue } from '../queue/device-queue'
@@ -105,9 +106,9 @@ function stateOf(view: CardView, pending: readonly Entry[]): CardState {
   )
 }
 
-const keptKey = (job: string) => `fern-yard.card.${job}`
+const keptKey = (job: JobId) => `fern-yard.card.${job}`
 
-function kept(job: string): CardView | undefined {
+function kept(job: JobId): CardView | undefined {
   try {
     const text = localStorage.getItem(keptKey(job))
     return text ? (JSON.parse(text) as CardView) : undefined

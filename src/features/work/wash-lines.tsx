@@ -1,9 +1,10 @@
 import Link from 'next/link'
+import type { JobId } from '@/core/ids'
 import type { WashLine } from '@/core/wash'
 import { Mixed } from '../wash/wash-steps'
 
 /** The wash of this car in its order, with what to pour; a way to plan it where nobody has yet. */
-export function WashLines({ job, lines }: { job: string; lines: readonly WashLine[] }) {
+export function WashLines({ job, lines }: { job: JobId; lines: readonly WashLine[] }) {
   return (
     <div className="mt-4">
       {lines.length > 0 && (

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import { stageOf } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
@@ -14,7 +15,7 @@ const at = (minutes: number) => plusMinutes(NOW, minutes)
 const words = { zone: 'Europe/Dublin', now: NOW, nameOf: (id: string) => id }
 
 const live = (progress: Record<string, Progress>): LiveJob => ({
-  id: 'j',
+  id: toJobId('j'),
   arrive: at(-3000),
   weight: 1,
   plan: {
@@ -54,7 +55,7 @@ const live = (progress: Record<string, Progress>): LiveJob => ({
   },
   progress,
   published: (['wash', 'one', 'two', 'dry'] as const).map((operation) => ({
-    job: 'j',
+    job: toJobId('j'),
     operation,
     start: at(120),
     end: at(300),
@@ -73,12 +74,12 @@ const done = (from: number, to: number): Progress => ({
 function entry(job: LiveJob, now: Instant = NOW): FloorJob {
   return {
     job: {
-      id: 'j',
+      id: toJobId('j'),
       number: 101,
       kind: 'work',
       onGuarantee: false,
       customer: {
-        id: 'c',
+        id: toCustomerId('c'),
         name: 'Ita',
         phone: '',
         email: '',
@@ -87,7 +88,7 @@ function entry(job: LiveJob, now: Instant = NOW): FloorJob {
         writeBy: 'email',
       },
       vehicle: {
-        id: 'v',
+        id: toVehicleId('v'),
         plate: 'IM 1',
         vin: '',
         make: 'Marl',

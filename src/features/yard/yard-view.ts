@@ -1,5 +1,6 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
 import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product } from '@/core/coating'
+import type { JobId } from '@/core/ids'
 import type { Stage } from '@/core/job'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
@@ -52,7 +53,7 @@ export type Yard = {
 export type NextThing = {
   at: Instant
   kind: 'begin' | 'window-closes' | 'hold-ends' | 'collect' | 'arrive'
-  jobId: string
+  jobId: JobId
   /** Where it is done. */
   room: JobRoom
   plate: string

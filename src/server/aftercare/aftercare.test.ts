@@ -10,10 +10,11 @@ import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { KeptLook, Water } from '@/core/aftercare'
 import { readHistory, writeHistory } from '@/core/history'
+import { toJobId, toVehicleId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { DUE_FILTERS } from '@/core/job'
 import type { Shop } from '@/core/shop'
-import { dayIn, type Instant, instantOrThrow, plusDays, plusMinutes } from '@/core/time'
+import { dayIn, type Instant, instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf, type Vehicle } from '@/core/vehicle'
 import { OWNER } from '../action/caller'
 import { perform } from '../action/perform'
@@ -84,7 +85,7 @@ const look = (unit: string, water: Water, at: Instant): KeptLook => ({
 })
 const paintOf = async (without?: string) => {
   const past = await loadPaintPast(db, shop, car.id)
-  const { surfaces } = protectionOf(shop, car, without ? pastWithout(past, without) : past, NOW)
+  const { surfaces } = protectionOf(shop, car, without ? pastWithout(past, toJobId(without)) : past, NOW)
   return surfaces.find(({ surface }) => surface === 'paint')!
 }
 const holds = async (unit: string) => (await paintOf()).outlook.units.find(({ id }) => id === unit)!.holds
@@ -224,12 +225,12 @@ describe('the repair', () => {
     expect((await listDue(db, 'booked', TODAY)).cars.map(({ vehicle }) => vehicle.plate)).toEqual([car.plate])
   })
   test('once it is laid the bonnet is young again, and the paint it took stands in the ledger', async () => {
-    const { plan } = (await findAgreement(db, repairId))!
+    const { plan } = (await findAgreement(db, toJobId(repairId)))!
     let at = plusMinutes(NOW, 60)
     for (const operation of plan.operations) {
       const end = plusMinutes(at, operation.minutes)
       await recordFinish(db, {
-        jobId: repairId,
+        jobId: toJobId(repairId),
         operationId: operation.id,
         startedAt: at,
         endedAt: end,
@@ -247,7 +248,7 @@ describe('the repair', () => {
       at = end
     }
     const before = (await loadLedger(db, car.id)).length
-    await handOverJob(db, (await findJob(db, repairId))!, 'Europe/Dublin', at)
+    await handOverJob(db, (await findJob(db, toJobId(repairId)))!, 'Europe/Dublin', at)
     const ledger = await loadLedger(db, car.id)
     expect(ledger.slice(before).map(({ panel }) => panel)).toEqual(['bonnet'])
     expect(ledger.at(-1)!.removedUm).toBeGreaterThan(0.3)
@@ -325,7 +326,7 @@ describe('the owner’s page', () => {
       [car, 'b'.repeat(64)],
       [other, 'c'.repeat(64)],
     ] as const) {
-      const { id: jobId } = await db('jobs').where({ vehicle_id: vehicle.id }).first('id')
+      const { id: jobId } = (await db('jobs').where({ vehicle_id: vehicle.id }).first('id'))!
       const before = await addPhoto(db, { ...pixel, jobId, place: 'bonnet', phase: 'before', hash })
       const after = `${hash.slice(1)}d`
       await addPhoto(db, {
@@ -507,7 +508,7 @@ describe('the history that is handed on', () => {
     const brought = await bringHistory(there, file, 'Conn Saltmarsh', NOW)
     if (brought.kind === 'refused') throw new Error(brought.message)
     const sum = async (base: Knex, id: string) =>
-      (await loadLedger(base, id)).reduce((all, { removedUm }) => all + removedUm, 0)
+      (await loadLedger(base, toVehicleId(id))).reduce((all, { removedUm }) => all + removedUm, 0)
     expect(await sum(there, brought.vehicleId)).toBeCloseTo(await sum(db, car.id), 6)
     expect((await findKnown(there, brought.vehicleId))!.customer.name).toBe('Conn Saltmarsh')
     expect(await listBrought(there, brought.vehicleId)).toHaveLength(1)
@@ -585,7 +586,7 @@ describe('what the shop has learned in two years', () => {
 })
 
 test('money that was paid is on the line, a payment taken back is not', async () => {
-  await addPayment(db, repairId, { cents: 500, way: 'cash', note: '', at: NOW })
+  await addPayment(db, toJobId(repairId), { cents: 500, way: 'cash', note: '', at: NOW })
   const stay = (await loadTimeline(db, shop, car.id)).find(
     (entry) => entry.kind === 'stay' && entry.job.id === repairId,
   )
@@ -601,7 +602,7 @@ describe('the lists keep up with the calendar', () => {
   test('nobody’s dates are worked out again within a week', async () => {
     while (await refreshStalest(db, shop, NOW));
     // A car that was handed over in one of these tests has a later day.
-    expect((await handedOver()).every(({ care_reckoned_on }) => care_reckoned_on >= TODAY)).toBe(true)
+    expect((await handedOver()).every(({ care_reckoned_on }) => care_reckoned_on! >= TODAY)).toBe(true)
     expect(await refreshStalest(db, shop, plusMinutes(NOW, 6 * 1440))).toBe(false)
   })
   test('half a year on every car has been through once, and the list says what each car’s own page says', async () => {
@@ -630,10 +631,10 @@ describe('the lists keep up with the calendar', () => {
       .orderBy(['care_reckoned_on', 'id'])
       .select('id', 'shape')
     await db.raw('PRAGMA ignore_check_constraints = ON')
-    await db('vehicles').where({ id: first.id }).update({ shape: 'zeppelin' })
+    await db('vehicles').where({ id: first!.id }).update({ shape: 'zeppelin' })
     await expect(refreshStalest(db, shop, later)).rejects.toThrow()
     expect(await refreshStalest(db, shop, later)).toBe(true)
-    await db('vehicles').where({ id: first.id }).update({ shape: first.shape })
+    await db('vehicles').where({ id: first!.id }).update({ shape: first!.shape })
     await db.raw('PRAGMA ignore_check_constraints = OFF')
   })
 })
@@ -669,7 +670,9 @@ describe('the week in which a season begins', () => {
     const keys = (await proposedOn(plusMinutes(FROST, 1440))).map(({ key }) => key)
     expect(keys).not.toContain(told!.key)
     expect(keys).not.toContain(left!.key)
-    await db('care_dates').where({ vehicle_id: left!.vehicleId }).update({ good_mid: '2029-01-01' })
+    await db('care_dates')
+      .where({ vehicle_id: left!.vehicleId })
+      .update({ good_mid: localDayOrThrow('2029-01-01') })
     const next = (await proposedOn(instantOrThrow('2027-11-03T10:00:00Z'))).map(({ key }) => key)
     expect(next).toContain(`frost-and-salt:${left!.vehicleId}:2027-11-01`)
   })

@@ -1,26 +1,15 @@
 import type { Knex } from 'knex'
 import { type CareDates, nextVisit, type Protection, type VisitReason } from '@/core/aftercare'
+import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusDays, plusMonths } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
+import type { CareDatesRow } from '../db/tables'
 import { findKnown } from '../vehicles/vehicle-store'
 import { openWishes } from './look-store'
 import { failing, loadProtection } from './protection'
 
-type CareRow = {
-  vehicle_id: string
-  laid_on: string
-  product_id: string
-  visit_from: string
-  visit_until: string
-  why: VisitReason
-  good_low: string
-  good_mid: string
-  good_high: string
-  guarantee_until: string | null
-  failing: number
-  last_visit: string | null
-}
+type CareRow = Omit<CareDatesRow, 'why'> & { why: VisitReason }
 
 export function toCareDates(row: CareRow): CareDates {
   const day = localDayOrThrow
@@ -74,7 +63,7 @@ export function careDatesOf(
 export async function refreshCareDates(
   db: Knex,
   shop: Shop,
-  vehicleId: string,
+  vehicleId: VehicleId,
   now: Instant,
 ): Promise<CareDates | undefined> {
   // First, so that a car whose dates cannot be worked out is not the stalest again at once.
@@ -95,7 +84,7 @@ const RECKONED_DAYS = 7
  */
 export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promise<boolean> {
   const today = dayIn(shop.setup.timezone, now)
-  const stalest: { id: string } | undefined = await db('vehicles')
+  const stalest: { id: VehicleId } | undefined = await db('vehicles')
     .where((either) =>
       either.whereNull('care_reckoned_on').orWhere('care_reckoned_on', '<=', plusDays(today, -RECKONED_DAYS)),
     )

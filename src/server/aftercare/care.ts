@@ -1,15 +1,16 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { type Care, careOf } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { loadLayers, loadLayersOf } from '../work/work-store'
 
 /** The cure calendar of a job from the layers that were really laid; empty until there is one. */
-export async function loadCare(db: Knex, shop: Shop, jobId: string): Promise<Care> {
+export async function loadCare(db: Knex, shop: Shop, jobId: JobId): Promise<Care> {
   return careOf(shop, await loadLayers(db, jobId))
 }
 
 /** The cure calendars of these jobs; nothing for a job without layers. */
-export async function loadCares(db: Knex, shop: Shop, jobIds: readonly string[]): Promise<Map<string, Care>> {
+export async function loadCares(db: Knex, shop: Shop, jobIds: readonly JobId[]): Promise<Map<JobId, Care>> {
   const layers = await loadLayersOf(db, jobIds)
   return new Map([...layers].map(([jobId, own]) => [jobId, careOf(shop, own)]))
 }

@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
 import type { Coat, CoatedPart } from '@/core/aftercare'
+import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { readPlan } from '../quotes/agreement-store'
 
 /** Every coat ever laid here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
-export async function loadCoats(db: Knex, shop: Shop, vehicleId: string): Promise<Coat[]> {
+export async function loadCoats(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<Coat[]> {
   const rows = await db('layers')
     .join('progress', (on) =>
       on.on('progress.job_id', 'layers.job_id').andOn('progress.operation_id', 'layers.operation_id'),

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { dueState, type VisitWindow } from '@/core/aftercare'
+import { toVehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { DUE_FILTERS, type DueFilter } from '@/core/job'
 import { seededRandom } from '@/core/schedule'
@@ -121,7 +122,8 @@ describe('the lists of visits', () => {
   })
   test('a car that is here and has asked twice still stands there once', async () => {
     const { id } = cars.find(({ booked }) => booked)!
-    for (const words of ['Once', 'and again']) await addWish(db, id, { fromDay: TODAY, words }, NOW)
+    for (const words of ['Once', 'and again'])
+      await addWish(db, toVehicleId(id), { fromDay: TODAY, words }, NOW)
     const listed = (await everyPage('booked')).filter(({ vehicle }) => vehicle.id === id)
     expect(listed).toHaveLength(1)
   })

@@ -1,22 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Cause, Feel, KeptLook, VisitWish, Water } from '@/core/aftercare'
+import type { KeptLook, VisitWish } from '@/core/aftercare'
+import type { JobId, VehicleId } from '@/core/ids'
 import { type Instant, instantOrThrow, localDayOrThrow } from '@/core/time'
+import type { LooksRow } from '../db/tables'
 
-type LookRow = {
-  job_id: string
-  unit: string
-  water: Water
-  angle_x10: number | null
-  feel: Feel | null
-  cleaned: 0 | 1
-  cause: Cause | null
-  note: string
-  by_person: string
-  at: string
-}
-
-const toLook = (row: LookRow): KeptLook => ({
+const toLook = (row: LooksRow): KeptLook => ({
   unit: row.unit,
   water: row.water,
   ...(row.angle_x10 === null ? {} : { angleDegrees: row.angle_x10 / 10 }),
@@ -28,13 +17,16 @@ const toLook = (row: LookRow): KeptLook => ({
   at: instantOrThrow(row.at),
 })
 
-export async function loadLooks(db: Knex, jobId: string): Promise<KeptLook[]> {
+export async function loadLooks(db: Knex, jobId: JobId): Promise<KeptLook[]> {
   return (await db('looks').where({ job_id: jobId })).map(toLook)
 }
 
 /** Everything ever seen on a vehicle, by visit, the oldest first. */
-export async function looksOfVehicle(db: Knex, vehicleId: string): Promise<(KeptLook & { jobId: string })[]> {
-  const rows: LookRow[] = await db('looks')
+export async function looksOfVehicle(
+  db: Knex,
+  vehicleId: VehicleId,
+): Promise<(KeptLook & { jobId: JobId })[]> {
+  const rows: LooksRow[] = await db('looks')
     .join('jobs', 'jobs.id', 'looks.job_id')
     .where('jobs.vehicle_id', vehicleId)
     .orderBy('looks.at')
@@ -43,7 +35,7 @@ export async function looksOfVehicle(db: Knex, vehicleId: string): Promise<(Kept
 }
 
 /** Keeps looks; one taken again replaces the earlier one of the same visit. */
-export async function writeLooks(trx: Knex, jobId: string, looks: readonly KeptLook[]): Promise<void> {
+export async function writeLooks(trx: Knex, jobId: JobId, looks: readonly KeptLook[]): Promise<void> {
   for (const look of looks)
     await trx('looks')
       .insert({
@@ -63,13 +55,13 @@ export async function writeLooks(trx: Knex, jobId: string, looks: readonly KeptL
 }
 
 /** Takes a look back that was entered by mistake. */
-export async function dropLook(db: Knex, jobId: string, unit: string): Promise<void> {
+export async function dropLook(db: Knex, jobId: JobId, unit: string): Promise<void> {
   await db('looks').where({ job_id: jobId, unit }).delete()
 }
 
 export async function addWish(
   db: Knex,
-  vehicleId: string,
+  vehicleId: VehicleId,
   wish: Pick<VisitWish, 'fromDay' | 'words'>,
   at: Instant,
 ): Promise<void> {
@@ -82,7 +74,7 @@ export async function addWish(
   })
 }
 
-export async function openWishes(db: Knex, vehicleId: string): Promise<VisitWish[]> {
+export async function openWishes(db: Knex, vehicleId: VehicleId): Promise<VisitWish[]> {
   const rows = await db('visit_wishes')
     .where({ vehicle_id: vehicleId })
     .whereNull('answered_at')
@@ -91,11 +83,11 @@ export async function openWishes(db: Knex, vehicleId: string): Promise<VisitWish
     id: row.id,
     fromDay: localDayOrThrow(row.from_day),
     words: row.words,
-    askedAt: row.asked_at,
+    askedAt: instantOrThrow(row.asked_at),
   }))
 }
 
-export async function answerWishes(trx: Knex, vehicleId: string, at: Instant): Promise<void> {
+export async function answerWishes(trx: Knex, vehicleId: VehicleId, at: Instant): Promise<void> {
   await trx('visit_wishes')
     .where({ vehicle_id: vehicleId })
     .whereNull('answered_at')

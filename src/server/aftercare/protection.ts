@@ -14,6 +14,7 @@ import {
   type Unit,
 } from '@/core/aftercare'
 import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
+import type { JobId, VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { type LedgerEntry, mean } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay, MONTH_DAYS, monthsBetween, plusDays } from '@/core/time'
@@ -28,7 +29,7 @@ import { looksOfVehicle } from './look-store'
 
 const isTopper = ({ product }: Coat) => product.kind === 'topper'
 
-type Laid = { jobId: string; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
+type Laid = { jobId: JobId; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
 
 /** The coats that lie on one part now: those of the last job that coated it. Earlier ones were polished off. */
 function lyingOn(coats: readonly Coat[]): Laid | undefined {
@@ -59,8 +60,8 @@ const dayAfterMonths = (zone: string, from: Instant, months: number) =>
   plusDays(dayIn(zone, from), Math.round(months * MONTH_DAYS))
 
 /** Mean gloss of a panel at a job, before or after the work. */
-async function glossOf(db: Knex, vehicleId: string): Promise<Map<string, Record<string, number>>> {
-  const rows: { job_id: string; phase: string; panel: string; gu_x10: number }[] = await db('gloss_readings')
+async function glossOf(db: Knex, vehicleId: VehicleId): Promise<Map<string, Record<string, number>>> {
+  const rows: { job_id: JobId; phase: string; panel: string; gu_x10: number }[] = await db('gloss_readings')
     .join('jobs', 'jobs.id', 'gloss_readings.job_id')
     .where('jobs.vehicle_id', vehicleId)
     .select('gloss_readings.*')
@@ -82,7 +83,7 @@ async function glossOf(db: Knex, vehicleId: string): Promise<Map<string, Record<
 export type PaintPast = {
   coats: readonly Coat[]
   ledger: readonly LedgerEntry[]
-  looks: readonly (KeptLook & { jobId: string })[]
+  looks: readonly (KeptLook & { jobId: JobId })[]
   gloss: ReadonlyMap<string, Record<string, number>>
 }
 
@@ -102,7 +103,7 @@ function polishedOff(
 
 /** A kept look as the outlook reads it: with the gloss lost since the coating, and with the topper it may have seen. */
 function asSeen(
-  look: KeptLook & { jobId: string },
+  look: KeptLook & { jobId: JobId },
   laid: Laid,
   { toppers, gloss }: Found,
 ): Unit['looks'][number] {
@@ -177,7 +178,7 @@ function surfaceProtection(
 const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
   part.kind === 'paint' ? surface === 'paint' : part.surface === surface
 
-export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: string): Promise<PaintPast> {
+export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<PaintPast> {
   const brought = await loadBrought(db, shop, vehicleId)
   const coats = [...brought.coats, ...(await loadCoats(db, shop, vehicleId))]
   const looks = [...brought.looks, ...(await looksOfVehicle(db, vehicleId))]
@@ -206,7 +207,7 @@ export function protectionOf(shop: Shop, vehicle: Vehicle, past: PaintPast, now:
 }
 
 /** The same past without what was seen at one visit. */
-export const pastWithout = (past: PaintPast, jobId: string): PaintPast => ({
+export const pastWithout = (past: PaintPast, jobId: JobId): PaintPast => ({
   ...past,
   looks: past.looks.filter((look) => look.jobId !== jobId),
 })

@@ -1,9 +1,10 @@
 import type { Knex } from 'knex'
 import type { CoatStep, LaidProduct, Product } from '@/core/coating'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
+import type { JobId, VehicleId } from '@/core/ids'
 import type { Job, JobKind } from '@/core/job'
 import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/offer'
-import type { DayOffered, Floor } from '@/core/planning'
+import { type DayOffered, type Floor, newJob } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
@@ -13,7 +14,7 @@ import { loadFloor } from '../floor/floor'
 import { addShortJob, findJob } from '../floor/job-store'
 import { publishFor } from '../planning/plan-store'
 import { writeAgreement } from '../quotes/agreement-store'
-import { whenForPlan } from '../quotes/offers'
+import { whenForJob } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
 import { loadSurvey } from '../survey/survey-store'
 import { loadLedger } from '../vehicles/ledger-store'
@@ -122,9 +123,9 @@ export async function repairOffer(
 export async function repairFor(
   db: Knex,
   at: Instant,
-  visitId: string,
+  visitId: JobId,
   { panels, onGuarantee }: { panels: readonly string[]; onGuarantee: boolean },
-): Promise<{ offer: ShortOffer; vehicleId: string } | RepairRefusal> {
+): Promise<{ offer: ShortOffer; vehicleId: VehicleId } | RepairRefusal> {
   const shop = await loadShop(db)
   const visit = await findJob(db, visitId)
   if (!visit) return { message: 'This visit is no longer there. Reload the page.' }
@@ -145,16 +146,13 @@ function arrivalOn(floor: Floor, day: LocalDay): Instant {
   return laterOf(atLocal(floor.shop.setup.timezone, day, ARRIVAL_CLOCK), floor.now)
 }
 
-/** Stands for a job that is not there yet, for the scheduler to try. */
-const TRIED = 'tried'
-
 function fits(
   floor: Floor,
   plan: JobPlan,
   day: LocalDay,
 ): (DayOffered & { placed: PlacedOperation[] }) | { reasons: string[] } {
   const arriveAt = arrivalOn(floor, day)
-  const when = whenForPlan(floor, { id: TRIED, arriveAt }, plan)
+  const when = whenForJob(floor, newJob(plan, arriveAt))
   return when.kind === 'possible'
     ? { day, arriveAt, collectAt: when.collectAt, placed: when.placed }
     : { reasons: when.reasons }
@@ -181,14 +179,14 @@ export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered
 }
 
 export type Booking = {
-  vehicleId: string
+  vehicleId: VehicleId
   day: LocalDay
   wishes: string
-  fromJobId?: string
+  fromJobId?: JobId
   onGuarantee?: boolean
 }
 
-export type Booked = { jobId: string; collectAt: Instant } | { message: string }
+export type Booked = { jobId: JobId; collectAt: Instant } | { message: string }
 
 /** Books a short job: the job, what was agreed, and its place on the calendar, with nobody else moved. */
 export async function bookShortJob(
@@ -237,14 +235,14 @@ export async function bookShortJob(
 }
 
 /** A visit of a car that stands in the yard unannounced: nothing on the calendar, the look is all there is to it. */
-export async function openVisit(db: Knex, vehicleId: string, now: Instant): Promise<string> {
+export async function openVisit(db: Knex, vehicleId: VehicleId, now: Instant): Promise<JobId> {
   return db.transaction((trx) =>
     addShortJob(trx, { vehicleId, kind: 'visit', wishes: 'Came in for a look.', arriveAt: now }, now),
   )
 }
 
 /** The repair that was booked from a visit, if one was. */
-export async function repairFrom(db: Knex, visitId: string): Promise<Job | undefined> {
+export async function repairFrom(db: Knex, visitId: JobId): Promise<Job | undefined> {
   const row = await db('jobs')
     .where({ from_job_id: visitId, kind: 'repair' })
     .orderBy('number', 'desc')
@@ -253,7 +251,7 @@ export async function repairFrom(db: Knex, visitId: string): Promise<Job | undef
 }
 
 /** A repair of this vehicle that is booked or under way. */
-export async function bookedRepair(db: Knex, vehicleId: string): Promise<Job | undefined> {
+export async function bookedRepair(db: Knex, vehicleId: VehicleId): Promise<Job | undefined> {
   const row = await db('jobs')
     .where({ vehicle_id: vehicleId, kind: 'repair' })
     .whereNull('handed_over_at')

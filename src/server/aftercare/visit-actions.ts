@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { comesOn, lifeSchema, lookFrom, looksSchema, repairSchema } from '@/core/aftercare/visit-told'
 import { done, refuse } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { aJob, aVehicle, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
@@ -25,7 +25,7 @@ const WENT_HOME = 'The car has gone home. What was seen is kept as it was.'
 export const daysForVisit = defineReadAction({
   name: 'aftercare.days-for-visit',
   who: 'desk',
-  input: z.strictObject({ vehicleId: id, from: lookFrom }),
+  input: z.strictObject({ vehicleId: aVehicle, from: lookFrom }),
   read: async ({ db, at }, { vehicleId, from }) => {
     const shop = await loadShop(db)
     const known = await findKnown(db, vehicleId)
@@ -43,7 +43,7 @@ export const bookVisit = defineAction({
   name: 'aftercare.book-visit',
   who: 'desk',
   input: z.strictObject({
-    vehicleId: id,
+    vehicleId: aVehicle,
     day: comesOn,
     words: z.string().trim().max(300, 'Keep it under 300 characters.'),
   }),
@@ -65,7 +65,7 @@ export const bookVisit = defineAction({
 export const logVisit = defineAction({
   name: 'aftercare.log-visit',
   who: 'floor',
-  input: z.strictObject({ vehicleId: id }),
+  input: z.strictObject({ vehicleId: aVehicle }),
   write: async ({ trx, at }, { vehicleId }) => {
     if (!(await findKnown(trx, vehicleId))) return refuse('gone', GONE)
     const openJob = await findOpenJob(trx, vehicleId)
@@ -79,7 +79,7 @@ export const logVisit = defineAction({
 export const keepLooks = defineAction({
   name: 'aftercare.keep-looks',
   who: 'floor',
-  input: looksSchema.extend({ jobId: id }),
+  input: looksSchema.extend({ jobId: aJob }),
   write: async ({ trx, at }, { jobId, by, cleaned, looks }) => {
     const shop = await loadShop(trx)
     const job = await findJob(trx, jobId)
@@ -115,7 +115,7 @@ export const keepLooks = defineAction({
 export const takeLookBack = defineAction({
   name: 'aftercare.take-look-back',
   who: 'floor',
-  input: z.strictObject({ jobId: id, unit: id }),
+  input: z.strictObject({ jobId: aJob, unit: id }),
   write: async ({ trx, at }, { jobId, unit }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', VISIT_GONE)
@@ -130,7 +130,7 @@ export const takeLookBack = defineAction({
 export const endVisit = defineAction({
   name: 'aftercare.end-visit',
   who: 'floor',
-  input: z.strictObject({ jobId: id }),
+  input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
     const floor = await loadFloor(trx, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
@@ -146,7 +146,7 @@ export const endVisit = defineAction({
 export const daysForRepair = defineReadAction({
   name: 'aftercare.days-for-repair',
   who: 'desk',
-  input: repairSchema.extend({ visitId: id, from: lookFrom }),
+  input: repairSchema.extend({ visitId: aJob, from: lookFrom }),
   read: async ({ db, at }, { visitId, from, ...typed }) => {
     const found = await repairFor(db, at, visitId, typed)
     if ('message' in found) return refuse('rule', found.message)
@@ -168,7 +168,7 @@ export const daysForRepair = defineReadAction({
 export const bookRepair = defineAction({
   name: 'aftercare.book-repair',
   who: 'desk',
-  input: repairSchema.extend({ visitId: id, day: comesOn }),
+  input: repairSchema.extend({ visitId: aJob, day: comesOn }),
   write: async ({ trx, at }, { visitId, day, ...typed }) => {
     const found = await repairFor(trx, at, visitId, typed)
     if ('message' in found) return refuse('rule', found.message, 'panels')
@@ -190,7 +190,7 @@ export const bookRepair = defineAction({
 export const keepLife = defineAction({
   name: 'aftercare.keep-life',
   who: 'floor',
-  input: lifeSchema.extend({ jobId: id }),
+  input: lifeSchema.extend({ jobId: aJob }),
   write: async ({ trx, at }, { jobId, odometerKm, storage, washing }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', VISIT_GONE)

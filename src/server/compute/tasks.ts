@@ -1,3 +1,4 @@
+import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { JobPlan } from '@/core/offer'
 import type { Foreseen } from '@/core/planning'
@@ -31,7 +32,7 @@ export const TASKS = {
   },
   days: async (at: Instant, plan: JobPlan, from: LocalDay) => daysFor(await floorAt(at), plan, from),
   caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
-  'why-not-earlier': async (at: Instant, jobId: string) => whyNotEarlier(await floorAt(at), jobId),
+  'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),
 }
 
 export type TaskName = keyof typeof TASKS

@@ -5,6 +5,7 @@ import { copyShop } from '@demo/copy'
 import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import type { JobId } from '@/core/ids'
 import { emptyIntake, type Intake, intakeSchema } from '@/core/intake/intake'
 import { tries } from '@/core/long.fixture'
 import { emptyRecord, type SurveyRecord } from '@/core/survey'
@@ -195,7 +196,7 @@ describe('the demo shop', () => {
 })
 
 describe('work', () => {
-  const finish = (jobId: string, operationId: string) => ({
+  const finish = (jobId: JobId, operationId: string) => ({
     jobId,
     operationId,
     startedAt: plusMinutes(NOW, -60),

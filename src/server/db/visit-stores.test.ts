@@ -4,6 +4,7 @@ import path from 'node:path'
 import type { Knex } from 'knex'
 import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
 import { emptyIntake, type Intake } from '@/core/intake/intake'
 import { countedReadings } from '@/core/survey'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
@@ -53,7 +54,7 @@ describe('0002-visits, on a database from before', () => {
     const old = connect(file)
     await migrate(old, MIGRATIONS.slice(0, 1))
     await old('customers').insert({
-      id: 'c',
+      id: toCustomerId('c'),
       name: 'Ita',
       phone: '',
       email: '',
@@ -61,8 +62,8 @@ describe('0002-visits, on a database from before', () => {
       created_at: NOW,
     })
     await old('vehicles').insert({
-      id: 'v',
-      customer_id: 'c',
+      id: toVehicleId('v'),
+      customer_id: toCustomerId('c'),
       plate: 'IM 1',
       vin: '',
       make: 'M',
@@ -74,20 +75,20 @@ describe('0002-visits, on a database from before', () => {
       hardness: 'soft',
     })
     await old('jobs').insert({
-      id: 'j',
+      id: toJobId('j'),
       number: 101,
-      vehicle_id: 'v',
+      vehicle_id: toVehicleId('v'),
       wishes: '',
       arrive_at: NOW,
       created_at: NOW,
     })
-    await old('surveys').insert({ job_id: 'j', updated_at: NOW, version: 3 })
+    await old('surveys').insert({ job_id: toJobId('j'), updated_at: NOW, version: 3 })
     await old('readings').insert([
       { job_id: 'j', panel: 'bonnet', position: 0, film_um_x10: 1043 },
       { job_id: 'j', panel: 'bonnet', position: 1, film_um_x10: 990 },
     ])
     await old('defects').insert({
-      job_id: 'j',
+      job_id: toJobId('j'),
       panel: 'roof',
       position: 0,
       kind: 'swirls',
@@ -97,13 +98,13 @@ describe('0002-visits, on a database from before', () => {
     })
     await old.destroy()
     const opened = await openDatabase(file)
-    expect(await loadSurvey(opened, 'j')).toMatchObject({
+    expect(await loadSurvey(opened, toJobId('j'))).toMatchObject({
       version: 3,
       before: { readings: { bonnet: [{ um: 104.3 }, { um: 99 }] } },
       after: { readings: {} },
       defects: { roof: [{ kind: 'swirls', extentPercent: 40 }] },
     })
-    expect(await findJob(opened, 'j')).toMatchObject({
+    expect(await findJob(opened, toJobId('j'))).toMatchObject({
       purpose: 'daily',
       vehicle: { storage: 'unknown', treatments: [], hardness: 'soft' },
     })

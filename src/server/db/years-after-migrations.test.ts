@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
+import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { connect } from './connection'
 import { MIGRATIONS, migrate } from './migrations'
 
@@ -19,16 +21,16 @@ beforeAll(async () => {
     ['c2', 'v2', 'j2'],
   ] as const) {
     await old('customers').insert({
-      id: customer,
+      id: toCustomerId(customer),
       name: `Owner ${customer}`,
       phone: '',
       email: '',
       may_remind: 1,
-      created_at: '2026-01-01T00:00:00.000Z',
+      created_at: instantOrThrow('2026-01-01T00:00:00.000Z'),
     })
     await old('vehicles').insert({
-      id: vehicle,
-      customer_id: customer,
+      id: toVehicleId(vehicle),
+      customer_id: toCustomerId(customer),
       plate: vehicle,
       vin: '',
       make: 'Marl',
@@ -39,12 +41,12 @@ beforeAll(async () => {
       hardness: 'medium',
     })
     await old('jobs').insert({
-      id: job,
+      id: toJobId(job),
       number: job === 'j1' ? 101 : 102,
-      vehicle_id: vehicle,
+      vehicle_id: toVehicleId(vehicle),
       wishes: 'Clean.',
-      arrive_at: '2026-01-02T08:00:00.000Z',
-      created_at: '2026-01-01T00:00:00.000Z',
+      arrive_at: instantOrThrow('2026-01-02T08:00:00.000Z'),
+      created_at: instantOrThrow('2026-01-01T00:00:00.000Z'),
     })
   }
 })
@@ -59,10 +61,23 @@ test('0010-years-after knows of each job whose it was, and that it was work', as
     { id: 'j1', customer_id: 'c1', kind: 'work', on_guarantee: 0 },
     { id: 'j2', customer_id: 'c2', kind: 'work', on_guarantee: 0 },
   ])
-  const look = { job_id: 'j1', unit: 'bonnet', cleaned: 1, by_person: 'ann', at: '2026-06-01T08:00:00.000Z' }
+  const look = {
+    job_id: toJobId('j1'),
+    unit: 'bonnet',
+    cleaned: 1 as const,
+    by_person: 'ann',
+    at: instantOrThrow('2026-06-01T08:00:00.000Z'),
+  }
+  // What no caller of ours can say, and a hand in the database could.
+  const bubbly = 'bubbly' as 'tight'
+  const party = 'party' as 'work'
   await old('looks').insert({ ...look, water: 'tight' })
-  await expect(old('looks').insert({ ...look, unit: 'roof', water: 'bubbly' })).rejects.toThrow(/CHECK/)
-  await expect(old('jobs').where({ id: 'j1' }).update({ kind: 'party' })).rejects.toThrow(/CHECK/)
+  await expect(old('looks').insert({ ...look, unit: 'roof', water: bubbly })).rejects.toThrow(/CHECK/)
+  await expect(
+    old('jobs')
+      .where({ id: toJobId('j1') })
+      .update({ kind: party }),
+  ).rejects.toThrow(/CHECK/)
 })
 
 test('0011-messages writes to everybody in English by e-mail until somebody says otherwise, and once of each key', async () => {
@@ -71,17 +86,17 @@ test('0011-messages writes to everybody in English by e-mail until somebody says
     { language: 'en', write_by: 'email', may_remind: 1 },
   ])
   const message = {
-    customer_id: 'c1',
-    vehicle_id: 'v1',
+    customer_id: toCustomerId('c1'),
+    vehicle_id: toVehicleId('v1'),
     occasion: 'curing',
     language: 'en',
-    channel: 'email',
+    channel: 'email' as const,
     address: 'a@b.example',
     subject: 's',
     text: 't',
-    made_at: '2026-01-02T08:00:00.000Z',
-    not_before: '2026-01-02T08:00:00.000Z',
-    state: 'waiting',
+    made_at: instantOrThrow('2026-01-02T08:00:00.000Z'),
+    not_before: instantOrThrow('2026-01-02T08:00:00.000Z'),
+    state: 'waiting' as const,
   }
   await old('messages').insert({ ...message, id: 'm1', key: 'k' })
   await expect(old('messages').insert({ ...message, id: 'm2', key: 'k' })).rejects.toThrow(/UNIQUE/)
@@ -93,16 +108,32 @@ test('0012-lessons and 0013-brought-histories leave what was there, and take the
   const before = await old('jobs').orderBy('id')
   expect(await migrate(old, MIGRATIONS.slice(0, 13))).toEqual(['0012-lessons', '0013-brought-histories'])
   expect(await old('jobs').orderBy('id')).toEqual(before)
-  await old('lessons').insert({ job_id: 'j1', day: '2026-01-03', package_key: 'slipway', lesson: '{}' })
-  await expect(
-    old('lessons').insert({ job_id: 'nobody', day: '2026-01-03', package_key: 'slipway', lesson: '{}' }),
-  ).rejects.toThrow(/FOREIGN KEY/)
-  await old('brought_histories').insert({
-    vehicle_id: 'v1',
-    history: '{}',
-    read_at: '2026-01-03T08:00:00.000Z',
+  await old('lessons').insert({
+    job_id: toJobId('j1'),
+    day: localDayOrThrow('2026-01-03'),
+    package_key: 'slipway',
+    lesson: '{}',
   })
   await expect(
-    old('pace_changes').insert({ key: 'wash', factor_before: 1, factor_after: 0, jobs: 3, accepted_at: 'x' }),
+    old('lessons').insert({
+      job_id: toJobId('nobody'),
+      day: localDayOrThrow('2026-01-03'),
+      package_key: 'slipway',
+      lesson: '{}',
+    }),
+  ).rejects.toThrow(/FOREIGN KEY/)
+  await old('brought_histories').insert({
+    vehicle_id: toVehicleId('v1'),
+    history: '{}',
+    read_at: instantOrThrow('2026-01-03T08:00:00.000Z'),
+  })
+  await expect(
+    old('pace_changes').insert({
+      key: 'wash',
+      factor_before: 1,
+      factor_after: 0,
+      jobs: 3,
+      accepted_at: instantOrThrow('2026-01-03T08:00:00.000Z'),
+    }),
   ).rejects.toThrow(/CHECK/)
 })

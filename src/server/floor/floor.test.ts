@@ -15,7 +15,7 @@ test('one plan that cannot be read takes no other car with it', async () => {
   await shop.db('published').where({ job_id: before[1]!.id }).limit(1).update({ segments: '[["never"]]' })
   const floor = await loadFloor(shop.db, NOW)
   expect(openJobs(floor).map(({ id }) => id)).toEqual(before.slice(1).map(({ id }) => id))
-  await shop.db('agreements').where({ job_id: first!.id }).update(kept)
+  await shop.db('agreements').where({ job_id: first!.id }).update(kept!)
 })
 
 test('a step that is said to have begun in 1970 does not make the calendar long', async () => {

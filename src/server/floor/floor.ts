@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { type Job, stageOf } from '@/core/job'
 import { type Floor, type FloorJob, liveJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
@@ -52,7 +53,7 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
 }
 
 /** One job: from the floor, or from long ago. Undefined where there never was one of that id. */
-export async function jobOnFloor(db: Knex, floor: Floor, id: string): Promise<FloorJob | undefined> {
+export async function jobOnFloor(db: Knex, floor: Floor, id: JobId): Promise<FloorJob | undefined> {
   const here = floor.jobs.find(({ job }) => job.id === id)
   if (here) return here
   const job = await findJob(db, id)

@@ -1,11 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import { type JobId, toJobId, type VehicleId } from '@/core/ids'
 import { budgetCents, type Intake } from '@/core/intake/intake'
-import { JOB_KINDS, type Job, type JobKind } from '@/core/job'
+import type { Job, JobKind } from '@/core/job'
 import type { Removal } from '@/core/survey'
 import { type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
 import { PURPOSES, type Vehicle } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
+import type { JobsRow } from '../db/tables'
 import { appendRemovals } from '../vehicles/ledger-store'
 import {
   toCustomer,
@@ -19,30 +21,13 @@ import {
 const FIRST_JOB_NUMBER = 101
 
 /** A row of `select`: the job, its vehicle and its customer side by side. */
-type JobRow = VehicleRow & {
-  id: string
-  number: number
-  kind: string
-  from_job_id: string | null
-  on_guarantee: 0 | 1
-  purpose: string
-  wishes: string
-  budget_cents: number | null
-  odometer_km: number | null
-  fuel_percent: number | null
-  keys: string
-  belongings: string
-  warnings: string
-  arrive_at: string
-  wanted_by: string | null
-  handed_over_at: string | null
-}
+type JobRow = VehicleRow & Omit<JobsRow, 'customer_id'>
 
 function toJob(row: JobRow): Job {
   return {
     id: row.id,
     number: row.number,
-    kind: oneOf(JOB_KINDS, row.kind),
+    kind: row.kind,
     ...(row.from_job_id ? { fromJobId: row.from_job_id } : {}),
     onGuarantee: row.on_guarantee === 1,
     customer: toCustomer(row),
@@ -76,23 +61,23 @@ export async function listFloorJobs(db: Knex, goneShown: number): Promise<Job[]>
     .orderBy('handed_over_at', 'desc')
     .limit(goneShown)
     .select('id')
-  const ids = [...(await here), ...(await gone)].map(({ id }) => id as string)
+  const ids = [...(await here), ...(await gone)].map(({ id }) => id)
   return jobsByIds(db, ids)
 }
 
 /** Jobs of these ids, by their numbers. */
-export async function jobsByIds(db: Knex, ids: readonly string[]): Promise<Job[]> {
+export async function jobsByIds(db: Knex, ids: readonly JobId[]): Promise<Job[]> {
   const rows: JobRow[] = await select(db).whereIn('jobs.id', ids).orderBy('jobs.number')
   return rows.map(toJob)
 }
 
-export async function findJob(db: Knex, id: string): Promise<Job | undefined> {
+export async function findJob(db: Knex, id: JobId): Promise<Job | undefined> {
   const row: JobRow | undefined = await select(db).where('jobs.id', id).first()
   return row ? toJob(row) : undefined
 }
 
 /** All visits of one vehicle, the oldest first. */
-export async function visitsOf(db: Knex, vehicleId: string): Promise<Job[]> {
+export async function visitsOf(db: Knex, vehicleId: VehicleId): Promise<Job[]> {
   const rows: JobRow[] = await select(db)
     .where('vehicles.id', vehicleId)
     .orderBy(['jobs.arrive_at', 'jobs.number'])
@@ -105,24 +90,24 @@ async function nextNumber(trx: Knex): Promise<number> {
 }
 
 export type ShortJob = {
-  vehicleId: string
+  vehicleId: VehicleId
   kind: Exclude<JobKind, 'work'>
   wishes: string
   arriveAt: Instant
   wantedBy?: LocalDay
-  fromJobId?: string
+  fromJobId?: JobId
   onGuarantee?: boolean
 }
 
 /** Books a visit or a repair of a vehicle the shop knows, with an empty survey. Gives the job’s id. */
-export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promise<string> {
-  const id = randomUUID()
-  const { customer_id } = await trx('vehicles').where({ id: job.vehicleId }).first('customer_id')
+export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promise<JobId> {
+  const id = toJobId(randomUUID())
+  const owner = await trx('vehicles').where({ id: job.vehicleId }).first('customer_id')
   await trx('jobs').insert({
     id,
     number: await nextNumber(trx),
     vehicle_id: job.vehicleId,
-    customer_id,
+    customer_id: owner?.customer_id ?? null,
     kind: job.kind,
     wishes: job.wishes,
     arrive_at: job.arriveAt,
@@ -138,8 +123,8 @@ export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promi
 const count = (text: string) => (text === '' ? null : Number(text))
 
 /** Takes a vehicle in: customer, vehicle, job and an empty survey in one transaction. Gives the job's id. */
-export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: Instant): Promise<string> {
-  const jobId = randomUUID()
+export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: Instant): Promise<JobId> {
+  const jobId = toJobId(randomUUID())
   await db.transaction(async (trx) => {
     const customerId = await writeCustomer(trx, intake, now)
     const vehicleId = await writeVehicle(trx, intake, customerId)
@@ -157,7 +142,7 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
       belongings: intake.belongings,
       warnings: intake.warnings,
       arrive_at: arriveAt,
-      wanted_by: intake.wantedBy || null,
+      wanted_by: intake.wantedBy === '' ? null : localDayOrThrow(intake.wantedBy),
       created_at: now,
     })
     await trx('surveys').insert({ job_id: jobId, updated_at: now, version: 1 })

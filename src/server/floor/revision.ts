@@ -5,14 +5,14 @@ import type { Knex } from 'knex'
  */
 export async function floorRevision(db: Knex): Promise<string> {
   const lasts = await Promise.all([
-    db('acts').max('position as last').first(),
-    db('action_journal').max('position as last').first(),
-    db('plannings').max('id as last').first(),
-    db('refused_entries').count('* as last').first(),
-    db('outages').count('* as last').first(),
-    db('spells').count('* as last').first(),
-    db('messages').max('sent_at as last').first(),
-    db('message_events').count('* as last').first(),
+    db('acts').max({ last: 'position' }).first(),
+    db('action_journal').max({ last: 'position' }).first(),
+    db('plannings').max({ last: 'id' }).first(),
+    db('refused_entries').count({ last: '*' }).first(),
+    db('outages').count({ last: '*' }).first(),
+    db('spells').count({ last: '*' }).first(),
+    db('messages').max({ last: 'sent_at' }).first(),
+    db('message_events').count({ last: '*' }).first(),
   ])
   return lasts.map((row) => row?.last ?? 0).join('-')
 }

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
 import { HARDNESS_GIVE, type PanelWay, PROCESSES, removalUm } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Summary } from '@/core/offer'
 import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
@@ -49,7 +50,7 @@ export function removalsOf(
 }
 
 /** What was agreed for each panel, with the processes that were changed at the car in their place. */
-async function workedProcesses(db: Knex, jobId: string, told: Summary): Promise<Summary> {
+async function workedProcesses(db: Knex, jobId: JobId, told: Summary): Promise<Summary> {
   const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
   const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
   const ways = changed.size > 0 ? await findAllWays(db, jobId) : new Map<string, PanelWay[]>()

@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { blindToIt, inspectionItems, PAYMENT_WAYS, withRework } from '@/core/handover'
-import { id } from '@/core/inputs'
+import { aJob, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
 import { defineAction } from '../action/define'
@@ -20,7 +20,7 @@ export const judgeItem = defineAction({
   who: 'floor',
   input: z
     .strictObject({
-      jobId: id,
+      jobId: aJob,
       item: id,
       verdict: z.enum(['good', 'fault']),
       note: z.string().trim().max(300, 'Keep it under 300 characters.'),
@@ -59,7 +59,7 @@ export const recordPayment = defineAction({
   name: 'handover.record-payment',
   who: 'floor',
   input: z.strictObject({
-    jobId: id,
+    jobId: aJob,
     euros: z
       .number({ error: 'Type the amount as a number, such as 480.50.' })
       .positive('Type how much came in.')
@@ -93,7 +93,7 @@ export const makePrivateLink = defineAction({
   name: 'handover.make-link',
   who: 'floor',
   secret: true,
-  input: z.strictObject({ jobId: id }),
+  input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
     if (!(await findJob(trx, jobId)))
       return refuse('gone', 'This job is no longer there. Go back to the yard.')
@@ -116,7 +116,7 @@ export const revokePrivateLink = defineAction({
 export const handJobOver = defineAction({
   name: 'handover.hand-over',
   who: 'floor',
-  input: z.strictObject({ jobId: id }),
+  input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
     const floor = await loadFloor(trx, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)

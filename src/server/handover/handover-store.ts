@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Payment, PaymentWay, Verdict } from '@/core/handover'
-import type { Instant } from '@/core/time'
+import type { Payment, Verdict } from '@/core/handover'
+import type { JobId } from '@/core/ids'
+import { type Instant, instantOrThrow } from '@/core/time'
 
 /** What is written down as a car goes home: the last look and the money. */
 
-export async function listVerdicts(db: Knex, jobId: string): Promise<Verdict[]> {
+export async function listVerdicts(db: Knex, jobId: JobId): Promise<Verdict[]> {
   const rows = await db('inspections').where({ job_id: jobId })
   return rows.map((row) => ({
     item: row.item,
@@ -14,12 +15,12 @@ export async function listVerdicts(db: Knex, jobId: string): Promise<Verdict[]> 
     ...(row.cleared_percent === null ? {} : { clearedPercent: row.cleared_percent }),
     ...(row.sent_to === null ? {} : { sentTo: row.sent_to }),
     by: row.by_person,
-    at: row.at,
+    at: instantOrThrow(row.at),
   }))
 }
 
 /** Keeps what somebody saw; looked at again, the later look stands. */
-export async function writeVerdict(db: Knex, jobId: string, verdict: Verdict): Promise<void> {
+export async function writeVerdict(db: Knex, jobId: JobId, verdict: Verdict): Promise<void> {
   await db('inspections')
     .insert({
       job_id: jobId,
@@ -35,32 +36,32 @@ export async function writeVerdict(db: Knex, jobId: string, verdict: Verdict): P
     .merge()
 }
 
-export async function listPayments(db: Knex, jobId: string): Promise<Payment[]> {
+export async function listPayments(db: Knex, jobId: JobId): Promise<Payment[]> {
   return (await paymentsOf(db, [jobId])).map(({ payment }) => payment)
 }
 
 /** What was paid for jobs, the first payment first. */
 export async function paymentsOf(
   db: Knex,
-  jobIds: readonly string[],
-): Promise<{ jobId: string; payment: Payment }[]> {
+  jobIds: readonly JobId[],
+): Promise<{ jobId: JobId; payment: Payment }[]> {
   const rows = await db('payments').whereIn('job_id', jobIds).orderBy('at')
   return rows.map((row) => ({
     jobId: row.job_id,
     payment: {
       id: row.id,
       cents: row.cents,
-      way: row.way as PaymentWay,
+      way: row.way,
       note: row.note,
-      at: row.at,
-      ...(row.taken_back_at ? { takenBackAt: row.taken_back_at } : {}),
+      at: instantOrThrow(row.at),
+      ...(row.taken_back_at ? { takenBackAt: instantOrThrow(row.taken_back_at) } : {}),
     },
   }))
 }
 
 export async function addPayment(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   payment: Pick<Payment, 'cents' | 'way' | 'note' | 'at'>,
 ): Promise<void> {
   await db('payments').insert({ id: randomUUID(), job_id: jobId, ...payment })

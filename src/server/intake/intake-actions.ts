@@ -1,6 +1,7 @@
 'use server'
 
 import { done, refuse } from '@/core/answer'
+import { toVehicleId } from '@/core/ids'
 import { intakeSchema } from '@/core/intake/intake'
 import { atLocal, dayIn, laterOf, localDayOrThrow } from '@/core/time'
 import { defineAction } from '../action/define'
@@ -26,7 +27,7 @@ export const takeVehicleIn = defineAction({
     const arrive = laterOf(atLocal(timezone, localDayOrThrow(intake.arriveDay), ARRIVAL_CLOCK), at)
     const jobId = await takeIn(trx, intake, arrive, at)
     // How it lives may have been told anew.
-    if (intake.vehicleId) await refreshCareDates(trx, shop, intake.vehicleId, at)
+    if (intake.vehicleId) await refreshCareDates(trx, shop, toVehicleId(intake.vehicleId), at)
     return done({ jobId })
   },
 })

@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { aVehicle } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
 import { plain } from '../db/plain'
 import { listKnown } from '../vehicles/vehicle-store'
@@ -32,6 +32,6 @@ export const findVehicles = defineReadAction({
 export const pastOf = defineReadAction({
   name: 'intake.past-of',
   who: 'floor',
-  input: z.strictObject({ vehicleId: id }),
+  input: z.strictObject({ vehicleId: aVehicle }),
   read: async ({ db }, { vehicleId }) => done(await loadPast(db, vehicleId)),
 })

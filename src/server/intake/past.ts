@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { VehicleId } from '@/core/ids'
 import type { Past } from '@/core/job'
 import { takenByPanel } from '@/core/survey'
 import { dayIn } from '@/core/time'
@@ -9,7 +10,7 @@ import { loadLedger } from '../vehicles/ledger-store'
 import { findKnown } from '../vehicles/vehicle-store'
 
 /** Undefined where there is no such vehicle. */
-export async function loadPast(db: Knex, vehicleId: string): Promise<Past | undefined> {
+export async function loadPast(db: Knex, vehicleId: VehicleId): Promise<Past | undefined> {
   const known = await findKnown(db, vehicleId)
   if (!known) return undefined
   const { setup } = await loadShop(db)

@@ -1,12 +1,13 @@
 import type { Knex } from 'knex'
 import { type CardState, cardOf, workOn } from '@/core/card'
+import type { JobId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
 import type { Agreement, Summary } from '@/core/offer'
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
-import { dayIn, type Instant, type LocalDay, laterOf, minutesBetween } from '@/core/time'
+import { dayIn, type Instant, instantOrThrow, type LocalDay, laterOf, minutesBetween } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { findJob } from '../floor/job-store'
 import { listVerdicts } from '../handover/handover-store'
@@ -132,7 +133,7 @@ async function lessonInput(
 }
 
 /** Keeps what a job that has just gone home has to teach. A visit, or one with nothing recorded, teaches nothing. */
-export async function keepLesson(db: Knex, shop: Shop, jobId: string): Promise<void> {
+export async function keepLesson(db: Knex, shop: Shop, jobId: JobId): Promise<void> {
   const job = await findJob(db, jobId)
   const agreement = await findAgreement(db, jobId)
   if (!job?.handedOverAt || !agreement || job.kind === 'visit') return
@@ -167,7 +168,7 @@ export async function listPaceChanges(db: Knex): Promise<PaceChange[]> {
     before: row.factor_before,
     after: row.factor_after,
     jobs: row.jobs,
-    at: row.accepted_at,
+    at: instantOrThrow(row.accepted_at),
   }))
 }
 

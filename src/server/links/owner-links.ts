@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { PrivateLink } from '@/core/handover'
+import type { CustomerId, VehicleId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { listLinks, makeLink, opened, revokeLink } from './private-links'
 
@@ -8,7 +9,7 @@ import { listLinks, makeLink, opened, revokeLink } from './private-links'
 /** Makes a link for whoever owns the vehicle now. Returns what goes into the address; undefined without such a vehicle. */
 export async function makeOwnerLink(
   db: Knex,
-  vehicleId: string,
+  vehicleId: VehicleId,
   madeAt: Instant,
   expiresAt: Instant,
 ): Promise<string | undefined> {
@@ -18,13 +19,13 @@ export async function makeOwnerLink(
   return makeLink(db, 'owner_links', opens, { madeAt, expiresAt })
 }
 
-export const listOwnerLinks = (db: Knex, vehicleId: string): Promise<PrivateLink[]> =>
+export const listOwnerLinks = (db: Knex, vehicleId: VehicleId): Promise<PrivateLink[]> =>
   listLinks(db, 'owner_links', { vehicle_id: vehicleId })
 
 export const revokeOwnerLink = (db: Knex, hash: string, at: Instant): Promise<void> =>
   revokeLink(db, 'owner_links', hash, at)
 
-export type OwnedVehicle = { vehicleId: string; customerId: string }
+export type OwnedVehicle = { vehicleId: VehicleId; customerId: CustomerId }
 
 /** What a link opens now: nothing once it has run out or was taken back, and nothing after the car was sold. */
 export async function vehicleOfLink(

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
+import { toVehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { instantOrThrow, plusMinutes } from '@/core/time'
@@ -115,5 +116,5 @@ test('the page of a car that was sold opens for nobody who had it before', async
 })
 
 test('of a vehicle that is not there no page is made', async () => {
-  expect(await makeOwnerLink(db, 'no-such-car', NOW, LATER)).toBeUndefined()
+  expect(await makeOwnerLink(db, toVehicleId('no-such-car'), NOW, LATER)).toBeUndefined()
 })

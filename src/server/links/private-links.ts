@@ -1,12 +1,18 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { PrivateLink } from '@/core/handover'
-import type { Instant } from '@/core/time'
+import { type Instant, instantOrThrow } from '@/core/time'
+import type { OwnerLinksRow, PrivateLinksRow } from '../db/tables'
 
 /** Private addresses: whoever has one sees one thing. Only its hash is kept, so the database gives none away. */
 
 /** What a link opens: the sheet of one job, or the page of one vehicle for whoever owns it when the link is made. */
 export type LinkTable = 'private_links' | 'owner_links'
+
+/** What both tables hold; what a link opens is added by its own. */
+type LinkRow = Pick<PrivateLinksRow, keyof PrivateLinksRow & keyof OwnerLinksRow>
+
+const links = (db: Knex, table: LinkTable) => db<LinkRow>(table)
 
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
 
@@ -18,7 +24,12 @@ export async function makeLink(
   { madeAt, expiresAt }: Pick<PrivateLink, 'madeAt' | 'expiresAt'>,
 ): Promise<string> {
   const token = randomBytes(18).toString('base64url')
-  await db(table).insert({ token_hash: hashOf(token), ...opens, made_at: madeAt, expires_at: expiresAt })
+  await links(db, table).insert({
+    token_hash: hashOf(token),
+    ...opens,
+    made_at: madeAt,
+    expires_at: expiresAt,
+  })
   return token
 }
 
@@ -28,22 +39,22 @@ export async function listLinks(
   table: LinkTable,
   opens: Readonly<Record<string, string>>,
 ): Promise<PrivateLink[]> {
-  const rows = await db(table).where(opens).orderBy('made_at', 'desc')
+  const rows = await links(db, table).where(opens).orderBy('made_at', 'desc')
   return rows.map((row) => ({
     hash: row.token_hash,
-    madeAt: row.made_at,
-    expiresAt: row.expires_at,
-    ...(row.revoked_at ? { revokedAt: row.revoked_at } : {}),
+    madeAt: instantOrThrow(row.made_at),
+    expiresAt: instantOrThrow(row.expires_at),
+    ...(row.revoked_at ? { revokedAt: instantOrThrow(row.revoked_at) } : {}),
   }))
 }
 
 export async function revokeLink(db: Knex, table: LinkTable, hash: string, at: Instant): Promise<void> {
-  await db(table).where({ token_hash: hash }).whereNull('revoked_at').update({ revoked_at: at })
+  await links(db, table).where({ token_hash: hash }).whereNull('revoked_at').update({ revoked_at: at })
 }
 
 /** The row a token opens at `now`, as a query to go on with: none where it is unknown, has run out or was taken back. */
 export function opened(db: Knex, table: LinkTable, token: string, now: Instant): Knex.QueryBuilder {
-  return db(table)
+  return links(db, table)
     .where({ token_hash: hashOf(token) })
     .whereNull('revoked_at')
     .where('expires_at', '>', now)

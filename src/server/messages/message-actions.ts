@@ -3,7 +3,8 @@
 import { headers } from 'next/headers'
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
-import { id, nothing, version } from '@/core/inputs'
+import type { VehicleId } from '@/core/ids'
+import { aCustomer, aVehicle, id, nothing, version } from '@/core/inputs'
 import {
   CHANNELS,
   fillIn,
@@ -35,13 +36,13 @@ async function addressOf(path: string): Promise<string> {
   return `${head.get('x-forwarded-proto') ?? 'http'}://${host}${path}`
 }
 
-const pagePath = async ({ trx, at }: Doing, vehicleId: string): Promise<string | undefined> => {
+const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<string | undefined> => {
   const token = await makeOwnerLink(trx, vehicleId, at, plusMinutes(at, PAGE_DAYS * 1440))
   return token && `/o/${token}`
 }
 
 /** A new private page of a vehicle for its owner, as a whole address. */
-async function pageFor(doing: Doing, vehicleId: string): Promise<string | undefined> {
+async function pageFor(doing: Doing, vehicleId: VehicleId): Promise<string | undefined> {
   const path = await pagePath(doing, vehicleId)
   return path && addressOf(path)
 }
@@ -106,7 +107,7 @@ export const writeToOwner = defineAction({
   input: z.strictObject({
     /** Made where it is typed: what is tried again after a reload is still the same message. */
     id: z.uuid(),
-    vehicleId: id,
+    vehicleId: aVehicle,
     occasion: z.enum(OCCASIONS),
     subject: z
       .string()
@@ -231,7 +232,7 @@ export const saveContact = defineAction({
   name: 'messages.save-contact',
   who: 'desk',
   input: z.strictObject({
-    customerId: id,
+    customerId: aCustomer,
     phone: z.string().trim().max(60, 'Keep the number under 60 characters.'),
     email: z.union([
       z.literal(''),
@@ -252,7 +253,7 @@ export const makePage = defineAction({
   name: 'messages.make-page',
   who: 'desk',
   secret: true,
-  input: z.strictObject({ vehicleId: id }),
+  input: z.strictObject({ vehicleId: aVehicle }),
   write: async (doing, { vehicleId }) => {
     const path = await pagePath(doing, vehicleId)
     return path ? done({ path }) : refuse('gone', 'This vehicle is no longer there. Go back to the list.')

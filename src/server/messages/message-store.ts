@@ -1,10 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { VehicleId } from '@/core/ids'
 import {
-  CHANNELS,
   LANGUAGES,
   type Language,
-  MESSAGE_STATES,
   type Message,
   type MessageEvent,
   type MessageState,
@@ -13,48 +12,29 @@ import {
   TEMPLATES,
   type Template,
 } from '@/core/messages'
-import type { Instant } from '@/core/time'
+import { type Instant, instantOrThrow } from '@/core/time'
 import { oneOf } from '../db/one-of'
+import type { MessagesRow } from '../db/tables'
 
 /** Messages as they are kept: written once, and what became of them. */
 
-export type MessageRow = {
-  id: string
-  key: string
-  customer_id: string
-  vehicle_id: string
-  occasion: string
-  language: string
-  channel: string
-  address: string
-  subject: string
-  text: string
-  made_at: Instant
-  not_before: Instant
-  state: string
-  attempts: number
-  last_error: string
-  sent_at: Instant | null
-  gateway_id: string | null
-}
-
-export const toMessage = (row: MessageRow, events: MessageEvent[] = []): Message => ({
+export const toMessage = (row: MessagesRow, events: MessageEvent[] = []): Message => ({
   id: row.id,
   key: row.key,
   customerId: row.customer_id,
   vehicleId: row.vehicle_id,
   occasion: oneOf(OCCASIONS, row.occasion),
   language: oneOf(LANGUAGES, row.language),
-  channel: oneOf(CHANNELS, row.channel),
+  channel: row.channel,
   address: row.address,
   subject: row.subject,
   text: row.text,
-  madeAt: row.made_at,
-  notBefore: row.not_before,
-  state: oneOf(MESSAGE_STATES, row.state),
+  madeAt: instantOrThrow(row.made_at),
+  notBefore: instantOrThrow(row.not_before),
+  state: row.state,
   attempts: row.attempts,
   lastError: row.last_error,
-  ...(row.sent_at ? { sentAt: row.sent_at } : {}),
+  ...(row.sent_at ? { sentAt: instantOrThrow(row.sent_at) } : {}),
   ...(row.gateway_id ? { gatewayId: row.gateway_id } : {}),
   events,
 })
@@ -88,7 +68,7 @@ export async function queueMessage(db: Knex, message: NewMessage, now: Instant):
   return written.length > 0
 }
 
-async function withEvents(db: Knex, rows: readonly MessageRow[]): Promise<Message[]> {
+async function withEvents(db: Knex, rows: readonly MessagesRow[]): Promise<Message[]> {
   const events = await db('message_events')
     .whereIn(
       'message_id',
@@ -103,8 +83,8 @@ async function withEvents(db: Knex, rows: readonly MessageRow[]): Promise<Messag
         .map(({ kind, words, at, read_at }) => ({
           kind,
           words,
-          at,
-          ...(read_at ? { readAt: read_at } : {}),
+          at: instantOrThrow(at),
+          ...(read_at ? { readAt: instantOrThrow(read_at) } : {}),
         })),
     ),
   )
@@ -118,7 +98,7 @@ export async function listMessages(
   states: readonly MessageState[],
   page = 0,
 ): Promise<{ messages: Message[]; more: boolean }> {
-  const rows: MessageRow[] = await db('messages')
+  const rows: MessagesRow[] = await db('messages')
     .whereIn('state', states)
     .orderByRaw('coalesce(sent_at, not_before) DESC, id')
     .limit(MESSAGE_PAGE + 1)
@@ -126,13 +106,13 @@ export async function listMessages(
   return { messages: await withEvents(db, rows.slice(0, MESSAGE_PAGE)), more: rows.length > MESSAGE_PAGE }
 }
 
-export async function messagesOfVehicle(db: Knex, vehicleId: string): Promise<Message[]> {
+export async function messagesOfVehicle(db: Knex, vehicleId: VehicleId): Promise<Message[]> {
   return withEvents(db, await db('messages').where({ vehicle_id: vehicleId }).orderBy('made_at'))
 }
 
 /** Messages whose answer nobody has read yet. */
 export async function unreadReplies(db: Knex): Promise<Message[]> {
-  const rows: MessageRow[] = await db('messages')
+  const rows: MessagesRow[] = await db('messages')
     .join('message_events', 'message_events.message_id', 'messages.id')
     .where('message_events.kind', 'replied')
     .whereNull('message_events.read_at')
@@ -161,7 +141,7 @@ export async function knownKeys(db: Knex, keys: readonly string[]): Promise<Set<
   const known = new Set<string>()
   for (let from = 0; from < keys.length; from += 500) {
     const some = keys.slice(from, from + 500)
-    for (const table of ['messages', 'skipped_messages'])
+    for (const table of ['messages', 'skipped_messages'] as const)
       for (const { key } of await db(table).whereIn('key', some).select('key')) known.add(key)
   }
   return known

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
+import type { CustomerId, VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { tries } from '@/core/long.fixture'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -27,7 +28,7 @@ const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 const ROOT = path.resolve(import.meta.dirname, '../../..')
 let folder: string
 let db: Knex
-let owner: { customerId: string; vehicleId: string }
+let owner: { customerId: CustomerId; vehicleId: VehicleId }
 const file = (name: string) => path.join(folder, name)
 
 beforeEach(async () => {
@@ -135,7 +136,7 @@ describe('the queue', () => {
     await sendDue(db, gateway, NOW)
     expect(await takeNews(db, gateway, plusMinutes(NOW, 5))).toBe(2)
     expect(await takeNews(db, gateway, plusMinutes(NOW, 6))).toBe(0)
-    expect((await db('customers').first()).may_remind).toBe(0)
+    expect((await db('customers').first())!.may_remind).toBe(0)
     const [unread] = await unreadReplies(db)
     expect(unread!.events.map(({ kind }) => kind)).toEqual(['delivered', 'replied'])
     await markRead(db, unread!.id, NOW)

@@ -2,7 +2,8 @@ import type { Knex } from 'knex'
 import { asksToStop, type Message, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageGateway } from '@/devices/message-gateway'
-import { type MessageRow, toMessage } from './message-store'
+import type { MessagesRow } from '../db/tables'
+import { toMessage } from './message-store'
 
 /**
  * The way out. A message is claimed before it is handed over and marked as sent after, and it is handed over with its own id
@@ -16,7 +17,7 @@ const TRIES_MOST = 8
 const backOffMinutes = (attempts: number) => Math.min(240, 2 ** attempts)
 
 async function claim(db: Knex, now: Instant): Promise<Message | undefined> {
-  const rows: MessageRow[] = await db('messages')
+  const rows: MessagesRow[] = await db('messages')
     .whereIn('id', (next) =>
       next
         .select('id')
@@ -102,7 +103,7 @@ const NEWS_DAYS = 14
 
 /** Asks what became of messages that were sent lately. An answer that asks to be left alone ends the consent. */
 export async function takeNews(db: Knex, gateway: MessageGateway, now: Instant): Promise<number> {
-  const rows: MessageRow[] = await db('messages')
+  const rows: MessagesRow[] = await db('messages')
     .where({ state: 'sent' })
     .where('sent_at', '>', plusMinutes(now, -NEWS_DAYS * 1440))
   const byGateway = new Map(rows.map((row) => [row.gateway_id!, toMessage(row)]))

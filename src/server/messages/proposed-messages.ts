@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { type JobId, toVehicleId, type VehicleId } from '@/core/ids'
 import {
   type DueMessage,
   type DueSubject,
@@ -27,7 +28,7 @@ import { knownKeys, queueMessage } from './message-store'
 /** Cars that went home so lately that their owners are still told how to treat them, days. */
 const FRESH_DAYS = 20
 
-type CareSubjectRow = Parameters<typeof toCareDates>[0] & { open_id: string | null }
+type CareSubjectRow = Parameters<typeof toCareDates>[0] & { open_id: JobId | null }
 
 async function freshJobs(
   db: Knex,
@@ -35,7 +36,7 @@ async function freshJobs(
   now: Instant,
 ): Promise<Map<string, NonNullable<DueSubject['fresh']>>> {
   const zone = shop.setup.timezone
-  const rows: { id: string; vehicle_id: string; handed_over_at: Instant }[] = await db('jobs')
+  const rows: { id: JobId; vehicle_id: VehicleId; handed_over_at: Instant }[] = await db('jobs')
     .where('handed_over_at', '>', plusMinutes(now, -FRESH_DAYS * 1440))
     .whereNot('kind', 'visit')
     .select('id', 'vehicle_id', 'handed_over_at')
@@ -103,12 +104,12 @@ async function dueBySeason(db: Knex, shop: Shop, today: LocalDay): Promise<DueMe
   const due: DueMessage[] = []
   for (const season of openSeasons(today, { frost, pollen })) {
     // Thousands of cars, one question: the key of each is put together where the cars are.
-    const [before, after] = seasonMessage(CAR, season).key.split(CAR)
+    const [before, after] = seasonMessage(toVehicleId(CAR), season).key.split(CAR)
     const known = (table: string) =>
       db(table)
         .whereRaw(`${table}.key = ? || care_dates.vehicle_id || ?`, [before!, after!])
         .select(db.raw('1'))
-    const ids: string[] = await db('care_dates')
+    const ids: VehicleId[] = await db('care_dates')
       .where('good_mid', '>=', today)
       .whereNotExists(known('messages'))
       .whereNotExists(known('skipped_messages'))

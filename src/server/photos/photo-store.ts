@@ -1,28 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { JobId, VehicleId } from '@/core/ids'
 import type { Mark, Photo } from '@/core/photo'
 import { marksSchema } from '@/core/photo'
-import type { Phase } from '@/core/survey'
 import type { Instant } from '@/core/time'
 import { instantOrThrow } from '@/core/time'
+import type { PhotosRow } from '../db/tables'
 
 /** What is drawn on a photograph, in shares 0–1 of its width and height. */
 
-type PhotoRow = {
-  id: string
-  job_id: string
-  place: string
-  phase: Phase
-  hash: string
-  width: number
-  height: number
-  marks: string
-  same_place_as: string | null
-  taken_at: string
-  version: number
-}
-
-function toPhoto(row: PhotoRow): Photo {
+function toPhoto(row: PhotosRow): Photo {
   return {
     id: row.id,
     jobId: row.job_id,
@@ -38,8 +25,8 @@ function toPhoto(row: PhotoRow): Photo {
   }
 }
 
-export async function listPhotos(db: Knex, jobId: string): Promise<Photo[]> {
-  const rows: PhotoRow[] = await db('photos')
+export async function listPhotos(db: Knex, jobId: JobId): Promise<Photo[]> {
+  const rows: PhotosRow[] = await db('photos')
     .where({ job_id: jobId })
     .whereNull('removed_at')
     .orderBy('taken_at')
@@ -47,8 +34,8 @@ export async function listPhotos(db: Knex, jobId: string): Promise<Photo[]> {
 }
 
 /** Photographs of every visit of a vehicle, the oldest first. */
-export async function photosOfVehicle(db: Knex, vehicleId: string): Promise<Photo[]> {
-  const rows: PhotoRow[] = await db('photos')
+export async function photosOfVehicle(db: Knex, vehicleId: VehicleId): Promise<Photo[]> {
+  const rows: PhotosRow[] = await db('photos')
     .join('jobs', 'jobs.id', 'photos.job_id')
     .where('jobs.vehicle_id', vehicleId)
     .whereNull('photos.removed_at')
@@ -62,7 +49,7 @@ export async function addPhoto(
   photo: Omit<Photo, 'id' | 'version' | 'marks'>,
   id: string = randomUUID(),
 ): Promise<Photo> {
-  const row: PhotoRow = {
+  const row = {
     id,
     job_id: photo.jobId,
     place: photo.place,
@@ -76,7 +63,7 @@ export async function addPhoto(
     version: 1,
   }
   await db('photos').insert(row)
-  return toPhoto(row)
+  return toPhoto({ ...row, removed_at: null })
 }
 
 /** Keeps what was drawn on a photograph; false where someone else drew on it since it was read. */

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { aJob, id } from '@/core/inputs'
 import { PHASES } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { defineWrite } from '../action/perform'
@@ -9,7 +9,7 @@ import { addPhoto, listPhotos } from './photo-store'
 
 /** A photograph of a place on a vehicle, as it is told beside the picture itself. */
 export const photoInput = z.strictObject({
-  jobId: id,
+  jobId: aJob,
   place: z.string().min(1, 'Choose a panel or a place first, then take the photograph.').max(80),
   phase: z.enum(PHASES),
   samePlaceAs: id.optional(),

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import type { JobId } from '@/core/ids'
 import {
   type Floor,
   joinParts,
@@ -46,7 +47,7 @@ export async function takeMove(
   const [broken] = checkSchedule(calendar.problem, schedule)
   if (broken) return { kind: 'broken', rule: broken.message }
   const changed = new Set(operations.map(({ job }) => job))
-  const after = joinParts(schedule).filter(({ job }) => changed.has(job))
+  const after = joinParts(calendar.problem, schedule).filter(({ job }) => changed.has(job))
   const before = await publishedOf(db, changed)
   await db.transaction(async (trx) => {
     await publish(trx, after, { ...planningOf(floor), computedAt: now, cause: 'moved by hand' })
@@ -66,7 +67,7 @@ function planningOf({ planning }: Floor) {
   return { status: planning?.status ?? 'feasible', reasons: planning?.reasons ?? [] }
 }
 
-async function publishedOf(db: Knex, jobs: ReadonlySet<string>): Promise<PlacedOperation[]> {
+async function publishedOf(db: Knex, jobs: ReadonlySet<JobId>): Promise<PlacedOperation[]> {
   const published = await loadPublished(db, [...jobs])
   return [...jobs].flatMap((job) => published.get(job) ?? [])
 }

@@ -20,9 +20,9 @@ export async function listOutages(db: Knex, now: Instant): Promise<Outage[]> {
   const rows = await db('outages').whereNull('ended_at').andWhere('until_at', '>', now).orderBy('from_at')
   return rows.map((row) => ({
     id: row.id,
-    what: row.kind === 'air' ? { kind: 'air' } : { kind: row.kind, id: row.what_id },
-    from: row.from_at,
-    until: row.until_at,
+    what: row.kind === 'air' || row.what_id === null ? { kind: 'air' } : { kind: row.kind, id: row.what_id },
+    from: instantOrThrow(row.from_at),
+    until: instantOrThrow(row.until_at),
   }))
 }
 

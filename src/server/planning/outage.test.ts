@@ -32,7 +32,7 @@ test('0005-outages adds its table to a database from before, and keeps the propo
 test('0008-damp-air keeps who was away and which bay was out, and lets the air be told of', async () => {
   const old = connect(path.join(shop.folder, 'older.db'))
   await migrate(old, MIGRATIONS.slice(0, 7))
-  const row = (id: string, kind: string, until: Instant) => ({
+  const row = (id: string, kind: 'person' | 'place', until: Instant) => ({
     id,
     kind,
     what_id: 'x',
@@ -143,7 +143,7 @@ test('in damp air nothing is coated, and every way to plan keeps to it', async (
   // Its second layer is under way: the third cannot wait so long, and that is said before anybody takes it.
   expect(proposal.planning.reasons.map(({ message }) => message)).toEqual([
     expect.stringMatching(
-      /must begin .* after “Layer 2.*”, and no earlier than .* because of “air too damp to coat”/,
+      /must begin .* after “Layer 2.*”, and no earlier than .*, when the air is dry enough to coat/,
     ),
   ])
   const moved = proposal.changes.map(({ job }) => job)

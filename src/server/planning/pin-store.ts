@@ -1,14 +1,15 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 
 /** What the manager wants to stay where it is planned: ids of operations, by job. */
-export async function listPins(db: Knex): Promise<Map<string, string[]>> {
-  const pins = new Map<string, string[]>()
+export async function listPins(db: Knex): Promise<Map<JobId, string[]>> {
+  const pins = new Map<JobId, string[]>()
   for (const { job_id: job, operation_id: operation } of await db('pins').orderBy(['job_id', 'operation_id']))
     pins.set(job, [...(pins.get(job) ?? []), operation])
   return pins
 }
 
-export async function pin(db: Knex, job: string, operations: readonly string[]): Promise<void> {
+export async function pin(db: Knex, job: JobId, operations: readonly string[]): Promise<void> {
   if (operations.length === 0) return
   await db('pins')
     .insert(operations.map((operation) => ({ job_id: job, operation_id: operation })))
@@ -16,6 +17,6 @@ export async function pin(db: Knex, job: string, operations: readonly string[]):
     .ignore()
 }
 
-export async function unpin(db: Knex, job: string, operations: readonly string[]): Promise<void> {
+export async function unpin(db: Knex, job: JobId, operations: readonly string[]): Promise<void> {
   await db('pins').where({ job_id: job }).whereIn('operation_id', operations).delete()
 }

@@ -1,10 +1,13 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import type { JobId } from '@/core/ids'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { oneOf } from '../db/one-of'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
+import type { PublishedRow } from '../db/tables'
 
 /** The plan as it was last published, and the log of plannings. */
 
@@ -13,16 +16,6 @@ const moment = z.string().transform((at): Instant => instantOrThrow(at))
 const segmentsSchema = z.array(z.tuple([moment, moment]))
 const readPeople = parsedOnce((json) => peopleSchema.parse(JSON.parse(json)))
 const readSegments = parsedOnce((json) => segmentsSchema.parse(JSON.parse(json)))
-
-type PublishedRow = {
-  job_id: string
-  operation_id: string
-  start_at: string
-  end_at: string
-  place_id: string
-  people: string
-  segments: string
-}
 
 const toPlaced = (row: PublishedRow): PlacedOperation => ({
   job: row.job_id,
@@ -35,16 +28,16 @@ const toPlaced = (row: PublishedRow): PlacedOperation => ({
 })
 
 /** What is published for one job, in the order of time. */
-export async function loadPublishedOf(db: Knex, jobId: string): Promise<PlacedOperation[]> {
+export async function loadPublishedOf(db: Knex, jobId: JobId): Promise<PlacedOperation[]> {
   return (await db('published').where({ job_id: jobId }).orderBy('start_at')).map(toPlaced)
 }
 
 /** What is published for these jobs, by job; for all that ever were where none are named. */
 export async function loadPublished(
   db: Knex,
-  jobIds?: readonly string[],
-): Promise<Map<string, PlacedOperation[]>> {
-  const byJob = new Map<string, PlacedOperation[]>()
+  jobIds?: readonly JobId[],
+): Promise<Map<JobId, PlacedOperation[]>> {
+  const byJob = new Map<JobId, PlacedOperation[]>()
   const rows = jobIds ? db('published').whereIn('job_id', jobIds) : db('published')
   const found = await rows.orderBy('start_at')
   const what = (row: PublishedRow) => ({ published: row.job_id, operation: row.operation_id })
@@ -88,7 +81,7 @@ export async function publish(
  */
 export async function publishFor(
   trx: Knex,
-  jobId: string,
+  jobId: JobId,
   placed: readonly PlacedOperation[],
   { floor: { now, planning }, cause }: { floor: Pick<Floor, 'now' | 'planning'>; cause: string },
 ): Promise<void> {
@@ -99,12 +92,14 @@ export async function publishFor(
   )
 }
 
+const STATUSES = ['optimal', 'feasible', 'infeasible'] as const
+
 export async function lastPlanning(db: Knex): Promise<Planning | undefined> {
   const row = await db('plannings').orderBy('id', 'desc').first()
   if (!row) return undefined
   return {
     computedAt: instantOrThrow(row.computed_at),
-    status: row.status,
+    status: oneOf(STATUSES, row.status),
     cause: row.cause,
     reasons: JSON.parse(row.reasons),
   }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import type { JobId } from '@/core/ids'
 import { productName } from '@/core/job'
 import { summaryOf } from '@/core/offer'
 import { calendarNow, collectionTime, type Floor, openJobs, planFloor } from '@/core/planning'
@@ -99,7 +100,7 @@ describe('an offer', () => {
 })
 
 describe('what happens at the car', () => {
-  const finish = async (jobId: string, operationId: string, from: Instant, to: Instant, layer?: string) => {
+  const finish = async (jobId: JobId, operationId: string, from: Instant, to: Instant, layer?: string) => {
     const climate = { airC: 19, rhPercent: 50, panelC: 18 }
     const done = await recordFinish(shop.db, {
       jobId,

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import { openJobs, planEverything } from '@/core/planning'
 import { checkSchedule, solve } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -65,7 +66,7 @@ describe('a new plan', () => {
   test('taken, is published as it was shown, once', async () => {
     const at = plusMinutes(NOW, 10)
     const { id } = await propose(shop.db, at, { kind: 'everything' })
-    const shown = JSON.parse((await shop.db('proposals').where({ id }).first()).placed) as {
+    const shown = JSON.parse((await shop.db('proposals').where({ id }).first())!.placed) as {
       job: string
       operation: string
       start: string
@@ -73,7 +74,7 @@ describe('a new plan', () => {
     expect(await takeProposal(shop.db, id, plusMinutes(at, 1))).toEqual({ kind: 'taken' })
     const published = await loadPublished(shop.db)
     for (const { job, operation, start } of shown)
-      expect(published.get(job)!.find((placed) => placed.operation === operation)!.start).toBe(start)
+      expect(published.get(toJobId(job))!.find((placed) => placed.operation === operation)!.start).toBe(start)
     expect(await lastPlanning(shop.db)).toMatchObject({
       cause: 'planned anew',
       computedAt: plusMinutes(at, 1),
@@ -95,15 +96,17 @@ describe('a plan worked out beside the page', () => {
     return { from, problem, schedule: solve(problem, { seed: 5, steps: 60 }).schedule }
   }
   test('is believed only after every rule was checked, and then shown like any other', async () => {
-    const { from, schedule } = await found()
+    const { from, problem, schedule } = await found()
     const answer = await offerSchedule(shop.db, plusMinutes(NOW, 3), from, schedule)
     expect(answer.kind).toBe('proposed')
     if (answer.kind !== 'proposed') return
     expect(await takeProposal(shop.db, answer.proposal.id, plusMinutes(NOW, 4))).toEqual({ kind: 'taken' })
     const planned = [...(await loadPublished(shop.db)).values()].flat()
-    for (const { job, operation, start } of schedule.operations.filter(
-      ({ operation }) => !operation.includes(':'),
-    ))
+    const rests = new Set(
+      problem.jobs.flatMap(({ operations }) => operations.flatMap((each) => (each.restOf ? [each.id] : []))),
+    )
+    expect(rests.size).toBeGreaterThan(0)
+    for (const { job, operation, start } of schedule.operations.filter((each) => !rests.has(each.operation)))
       expect(planned.find((each) => each.job === job && each.operation === operation)?.start).toBe(start)
   })
   test('is refused where it breaks a rule, however it came', async () => {

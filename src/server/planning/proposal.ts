@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { aJob } from '@/core/inputs'
 import type { LiveJob } from '@/core/job'
 import { planSchema } from '@/core/offer'
 import {
@@ -46,7 +47,7 @@ import { loadPublished, publish } from './plan-store'
  * what it was worked out from, so that it cannot be taken once the floor has changed.
  */
 
-const changedSchema = z.array(z.object({ job: z.string(), plan: planSchema }))
+const changedSchema = z.array(z.object({ job: aJob, plan: planSchema }))
 
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
@@ -164,7 +165,7 @@ export async function offerSchedule(
   if (broken || schedule.status === 'infeasible')
     return { kind: 'broken', rule: broken?.message ?? 'no place' }
   const planning = planningOf(at, schedule)
-  const worked = await proposalOf(db, floor, joinParts(schedule), planning)
+  const worked = await proposalOf(db, floor, joinParts(problem, schedule), planning)
   return { kind: 'proposed', proposal: await keepProposal(db, worked) }
 }
 

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Conflict, Entry } from '@/core/card'
 import { actSchema } from '@/core/card/act-schema'
+import { toJobId } from '@/core/ids'
 import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
@@ -24,7 +25,7 @@ const entrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...common,
     kind: z.literal('act'),
-    job: short,
+    job: short.transform(toJobId),
     by: short,
     act: z.record(z.string(), z.unknown()),
   }),

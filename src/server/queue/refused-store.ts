@@ -1,27 +1,20 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import type { QueueEntry, Why } from '@/core/queue'
 import { type Instant, instantOrThrow } from '@/core/time'
+import type { RefusedEntriesRow } from '../db/tables'
 
 /** What tablets sent and the shop did not take: nothing that was done at a car is thrown away. */
 export type RefusedEntry = {
   id: string
   device: string
   at: Instant
-  jobId?: string
+  jobId?: JobId
   entry: QueueEntry
   why: Why
 }
 
-type Row = {
-  id: string
-  device: string
-  at: string
-  job_id: string | null
-  entry: string
-  why: string
-}
-
-const toRefused = (row: Row): RefusedEntry => ({
+const toRefused = (row: RefusedEntriesRow): RefusedEntry => ({
   id: row.id,
   device: row.device,
   at: instantOrThrow(row.at),
@@ -47,13 +40,16 @@ export async function keepRefused(trx: Knex, refused: RefusedEntry): Promise<voi
 }
 
 export async function findRefused(db: Knex, ids: readonly string[]): Promise<Map<string, RefusedEntry>> {
-  const rows: Row[] = await db('refused_entries').whereIn('id', [...ids])
+  const rows: RefusedEntriesRow[] = await db('refused_entries').whereIn('id', [...ids])
   return new Map(rows.map((row) => [row.id, toRefused(row)]))
 }
 
 /** A page of what nobody has read yet, the newest first. */
 export async function unreadRefused(db: Knex, most = 20): Promise<RefusedEntry[]> {
-  const rows: Row[] = await db('refused_entries').whereNull('read_at').orderBy('at', 'desc').limit(most)
+  const rows: RefusedEntriesRow[] = await db('refused_entries')
+    .whereNull('read_at')
+    .orderBy('at', 'desc')
+    .limit(most)
   return rows.map(toRefused)
 }
 

@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { PROCESS_KEYS } from '@/core/correction'
-import { id } from '@/core/inputs'
+import { aJob, id } from '@/core/inputs'
 import { chosenOffer } from '@/core/offer'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
@@ -25,7 +25,7 @@ export const agree = defineAction({
   name: 'quotes.agree',
   who: 'desk',
   input: z.strictObject({
-    jobId: id,
+    jobId: aJob,
     packageKey: id,
     shownCents: z.int(),
     processes: processesSchema.optional(),
@@ -49,7 +49,7 @@ export const agree = defineAction({
 export const collectionFor = defineReadAction({
   name: 'quotes.collection-for',
   who: 'desk',
-  input: z.strictObject({ jobId: id, packageKey: id, processes: processesSchema }),
+  input: z.strictObject({ jobId: aJob, packageKey: id, processes: processesSchema }),
   read: async ({ db, at }, { jobId, packageKey, processes }) => {
     const floor = await loadFloor(db, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)

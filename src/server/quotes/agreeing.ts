@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
 import type { Floor, PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
@@ -29,7 +30,7 @@ function refusalFor(offer: Offer | undefined, shownCents: number): Refusal | und
 export async function writeOffer(
   db: Knex,
   floor: Floor,
-  jobId: string,
+  jobId: JobId,
   choices: Choices,
   { shownCents, note, mustFit }: Wanted,
 ): Promise<{ version: number; when: PricedOffer['when'] } | Refusal> {
@@ -78,7 +79,7 @@ const CLOSED = {
  */
 export async function agreeQuote(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   version: number,
   at: Instant,
   worked?: PricedOffer['when'],

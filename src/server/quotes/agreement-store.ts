@@ -1,33 +1,35 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
+import type { AgreementsRow } from '../db/tables'
 
 /** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
 export const readPlan = parsedOnce((json): JobPlan => planSchema.parse(JSON.parse(json)))
 export const readSummary = parsedOnce((json): Summary => summarySchema.parse(JSON.parse(json)))
 
-function toAgreement(row: Record<string, string> & { total_cents: number }): Agreement {
+function toAgreement(row: AgreementsRow): Agreement {
   return {
-    jobId: row.job_id!,
-    packageKey: row.package_key!,
-    packageName: row.package_name!,
-    plan: readPlan(row.plan!),
-    summary: readSummary(row.summary!),
+    jobId: row.job_id,
+    packageKey: row.package_key,
+    packageName: row.package_name,
+    plan: readPlan(row.plan),
+    summary: readSummary(row.summary),
     totalCents: row.total_cents,
-    promisedFor: instantOrThrow(row.promised_for!),
-    agreedAt: instantOrThrow(row.agreed_at!),
+    promisedFor: instantOrThrow(row.promised_for),
+    agreedAt: instantOrThrow(row.agreed_at),
   }
 }
 
-export async function agreementsOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, Agreement>> {
+export async function agreementsOf(db: Knex, jobIds: readonly JobId[]): Promise<Map<JobId, Agreement>> {
   const rows = await db('agreements').whereIn('job_id', jobIds)
   const agreements = readable(rows, toAgreement, (row) => ({ agreement: row.job_id }))
   return new Map(agreements.map((agreement) => [agreement.jobId, agreement]))
 }
 
-export async function findAgreement(db: Knex, jobId: string): Promise<Agreement | undefined> {
+export async function findAgreement(db: Knex, jobId: JobId): Promise<Agreement | undefined> {
   const row = await db('agreements').where({ job_id: jobId }).first()
   return row ? toAgreement(row) : undefined
 }
@@ -52,7 +54,7 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
 }
 
 /** The work as it is now to be done; what was agreed in words and money stays. */
-export async function changePlan(db: Knex, jobId: string, plan: JobPlan): Promise<void> {
+export async function changePlan(db: Knex, jobId: JobId, plan: JobPlan): Promise<void> {
   await db('agreements')
     .where({ job_id: jobId })
     .update({ plan: JSON.stringify(plan) })

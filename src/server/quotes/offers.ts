@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type JobPlan, makeOffer, type OfferInput, type PackageTemplate, proposeExtras } from '@/core/offer'
 import {
-  AIR,
   calendarNow,
   collectionTime,
   type Floor,
@@ -63,23 +63,25 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
 }
 
 /** When a vehicle could be fetched with this plan, if nobody else is moved. */
-export function whenForPlan(
+export const whenForPlan = (
   floor: Floor,
   job: Pick<Job, 'id' | 'arriveAt'>,
   plan: JobPlan,
-): PricedOffer['when'] {
+): PricedOffer['when'] => whenForJob(floor, candidate(floor, job, plan))
+
+/** When the work of a job that is not on the calendar could be done, beside all others as they stand. */
+export function whenForJob(floor: Floor, live: LiveJob): PricedOffer['when'] {
   const { setup } = floor.shop
-  const others = openJobs(floor).filter(({ id }) => id !== job.id)
-  const live = candidate(floor, job, plan)
+  const others = openJobs(floor).filter(({ id }) => id !== live.id)
   const planned = planFloor(calendarNow(floor), [...others, live], {
     now: floor.now,
-    movable: new Set([job.id]),
+    movable: new Set([live.id]),
   })
-  const placed = planned.placed.filter((operation) => operation.job === job.id)
-  if (placed.length < plan.operations.length)
+  const placed = planned.placed.filter((operation) => operation.job === live.id)
+  if (placed.length < live.plan.operations.length)
     return {
       kind: 'impossible',
-      reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, plan)),
+      reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, live.plan)),
     }
   const end = placed.map((operation) => operation.end).reduce(laterOf)
   return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
@@ -97,11 +99,10 @@ export async function offersFor(
 }
 
 /** Why a planned job cannot be finished earlier while nobody else is moved. */
-export function whyNotEarlier(floor: Floor, jobId: string): ChainLink[] | undefined {
+export function whyNotEarlier(floor: Floor, jobId: JobId): ChainLink[] | undefined {
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), {
     now: floor.now,
     movable: new Set([jobId]),
   })
-  // The minute from which damp air is measured is no step of the work.
-  return explainEarliest(problem, jobId)?.filter(({ operation }) => operation !== AIR)
+  return explainEarliest(problem, jobId)
 }

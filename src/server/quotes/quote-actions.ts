@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id, version } from '@/core/inputs'
+import { aJob, version } from '@/core/inputs'
 import { choicesSchema, quoteState } from '@/core/offer'
 import { defineAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
@@ -14,7 +14,7 @@ export const writeQuoteVersion = defineAction({
   name: 'quotes.write-version',
   who: 'desk',
   input: z.strictObject({
-    jobId: id,
+    jobId: aJob,
     choices: choicesSchema,
     note: z.string().trim().max(600, 'Keep the note under 600 characters.'),
     shownCents: z.int(),
@@ -30,7 +30,7 @@ export const writeQuoteVersion = defineAction({
 export const acceptQuote = defineAction({
   name: 'quotes.accept',
   who: 'desk',
-  input: z.strictObject({ jobId: id, version }),
+  input: z.strictObject({ jobId: aJob, version }),
   write: async ({ trx, at }, { jobId, version: accepted }) => {
     const refusal = await agreeQuote(trx, jobId, accepted, at)
     return refusal ? refuse('rule', refusal.message) : done()
@@ -42,7 +42,7 @@ export const declineQuote = defineAction({
   name: 'quotes.decline',
   who: 'desk',
   input: z.strictObject({
-    jobId: id,
+    jobId: aJob,
     version,
     words: z.string().trim().max(300, 'Keep it under 300 characters.'),
   }),

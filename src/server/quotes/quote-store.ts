@@ -1,30 +1,30 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { choicesSchema, type Quote, type QuoteDecision } from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
+import type { QuotesRow } from '../db/tables'
 import { readPlan, readSummary } from './agreement-store'
 
-type Row = Record<string, string | null> & { version: number; total_cents: number }
-
-function toQuote(row: Row): Quote {
+function toQuote(row: QuotesRow): Quote {
   return {
-    jobId: row.job_id!,
+    jobId: row.job_id,
     version: row.version,
-    packageKey: row.package_key!,
-    packageName: row.package_name!,
-    plan: readPlan(row.plan!),
-    summary: readSummary(row.summary!),
-    choices: choicesSchema.parse(JSON.parse(row.choices!)),
+    packageKey: row.package_key,
+    packageName: row.package_name,
+    plan: readPlan(row.plan),
+    summary: readSummary(row.summary),
+    choices: choicesSchema.parse(JSON.parse(row.choices)),
     totalCents: row.total_cents,
-    note: row.note!,
-    ...(row.could_collect_at ? { couldCollectAt: instantOrThrow(row.could_collect_at!) } : {}),
-    writtenAt: instantOrThrow(row.written_at!),
-    validUntil: instantOrThrow(row.valid_until!),
-    ...(row.said
+    note: row.note,
+    ...(row.could_collect_at ? { couldCollectAt: instantOrThrow(row.could_collect_at) } : {}),
+    writtenAt: instantOrThrow(row.written_at),
+    validUntil: instantOrThrow(row.valid_until),
+    ...(row.said && row.said_at
       ? {
           decision: {
-            said: row.said as QuoteDecision['said'],
-            at: instantOrThrow(row.said_at!),
-            words: row.said_words ?? '',
+            said: row.said,
+            at: instantOrThrow(row.said_at),
+            words: row.said_words,
           },
         }
       : {}),
@@ -32,8 +32,8 @@ function toQuote(row: Row): Quote {
 }
 
 /** All versions, the first first. */
-export async function listQuotes(db: Knex, jobId: string): Promise<Quote[]> {
-  const rows: Row[] = await db('quotes').where({ job_id: jobId }).orderBy('version')
+export async function listQuotes(db: Knex, jobId: JobId): Promise<Quote[]> {
+  const rows: QuotesRow[] = await db('quotes').where({ job_id: jobId }).orderBy('version')
   return rows.map(toQuote)
 }
 
@@ -66,7 +66,7 @@ export async function writeQuote(db: Knex, quote: Omit<Quote, 'version' | 'decis
 /** Writes down what the customer said. False where they had said something already. */
 export async function decideQuote(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   version: number,
   { said, at, words }: QuoteDecision,
 ): Promise<boolean> {

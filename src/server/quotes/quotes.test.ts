@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
+import { toCustomerId, toJobId } from '@/core/ids'
 import { type Choices, chosenOffer, daysOfCalendar, quoteState, termsSchema } from '@/core/offer'
 import type { Floor } from '@/core/planning'
 import { everyone } from '@/core/shop'
@@ -52,12 +53,19 @@ describe('0003-quotes, on a database from before', () => {
     const file = path.join(shop.folder, 'old.db')
     const old = connect(file)
     await migrate(old, MIGRATIONS.slice(0, 2))
-    const customer = { id: 'c', name: 'Ita', phone: '', email: '', may_remind: 0, created_at: NOW }
+    const customer = {
+      id: toCustomerId('c'),
+      name: 'Ita',
+      phone: '',
+      email: '',
+      may_remind: 0 as const,
+      created_at: NOW,
+    }
     await old('customers').insert(customer)
     expect(await migrate(old, MIGRATIONS.slice(0, 3))).toEqual(['0003-quotes'])
     expect(await old('customers')).toMatchObject([{ id: 'c', name: 'Ita' }])
-    expect(await listQuotes(old, 'j')).toEqual([])
-    expect(await listAttempts(old, 'j')).toEqual([])
+    expect(await listQuotes(old, toJobId('j'))).toEqual([])
+    expect(await listAttempts(old, toJobId('j'))).toEqual([])
     await old.destroy()
   })
 })

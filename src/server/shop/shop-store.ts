@@ -15,6 +15,7 @@ import defaultCatalogue from '@/core/shop/starter/catalogue.json'
 import defaultSetup from '@/core/shop/starter/setup.json'
 import type { LocalDay } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
+import type { ShopRow } from '../db/tables'
 
 /** Gives a new database the set-up that ships with the app; leaves any other as it is. */
 export async function ensureShop(db: Knex): Promise<void> {
@@ -26,8 +27,15 @@ export async function ensureShop(db: Knex): Promise<void> {
     .ignore()
 }
 
-export async function loadShop(db: Knex): Promise<Shop> {
+/** The one row of the shop. There is none only in a database that was never opened by this program. */
+async function shopRow(db: Knex): Promise<ShopRow> {
   const row = await db('shop').where({ id: 1 }).first()
+  if (!row) throw new Error('the database holds no shop')
+  return row
+}
+
+export async function loadShop(db: Knex): Promise<Shop> {
+  const row = await shopRow(db)
   return {
     setup: readSetup(row.setup),
     catalogue: readCatalogue(row.catalogue),
@@ -50,7 +58,7 @@ export const CHANGED_MEANWHILE =
 
 /** Version of the set-up, for whoever is about to change it. */
 export async function shopVersion(db: Knex): Promise<number> {
-  return (await db('shop').where({ id: 1 }).first()).version
+  return (await shopRow(db)).version
 }
 
 /**
@@ -63,7 +71,7 @@ async function changeSetup(
   change: (setup: Record<string, unknown>) => Record<string, unknown>,
 ): Promise<boolean> {
   return db.transaction(async (trx) => {
-    const row = await trx('shop').where({ id: 1 }).first()
+    const row = await shopRow(trx)
     const setup = { ...JSON.parse(row.setup), ...change(JSON.parse(row.setup)) }
     setupSchema.parse(setup)
     const changed = await trx('shop')

@@ -1,23 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
+import type { JobId } from '@/core/ids'
 import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import type { Instant, LocalDay } from '@/core/time'
 import { localDayOrThrow } from '@/core/time'
+import type { BottlesRow } from '../db/tables'
 
 /** The shelf: bottles with what was poured from them, and sets of pads and towels. */
 
-type BottleRow = {
-  id: string
-  code: number
-  product_id: string
-  lot: string
-  full_ml_x10: number
-  arrived_on: string
-  opened_on: string | null
-  gone_on: string | null
-  poured_x10: number | null
-}
+type BottleRow = BottlesRow & { poured_x10: number | null }
 
 function toBottle(row: BottleRow): ShelfBottle {
   return {
@@ -48,10 +40,10 @@ export async function addBottle(
   bottle: Pick<Bottle, 'productId' | 'lot' | 'fullMl' | 'arrivedOn'>,
 ): Promise<string> {
   const id = randomUUID()
-  const last = await db('bottles').max('code as code').first()
+  const last = await db('bottles').orderBy('code', 'desc').first('code')
   await db('bottles').insert({
     id,
-    code: Number(last?.code ?? 0) + 1,
+    code: (last?.code ?? 0) + 1,
     product_id: bottle.productId,
     lot: bottle.lot,
     full_ml_x10: Math.round(bottle.fullMl * 10),
@@ -70,7 +62,7 @@ export async function markGone(db: Knex, id: string, day: LocalDay): Promise<voi
 
 const POURED_BACK = 'taken back'
 
-export type PouredFor = { job: string; operation: string; act: string; at: Instant; day: LocalDay }
+export type PouredFor = { job: JobId; operation: string; act: string; at: Instant; day: LocalDay }
 
 /** Books what was poured. A bottle poured from is open from that day on. */
 export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor): Promise<void> {
@@ -89,10 +81,11 @@ export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor):
 }
 
 /** A layer was logged by mistake: what was booked for it goes back into its bottles, and both entries stay. */
-export async function pourBack(db: Knex, job: string, operation: string, at: Instant): Promise<void> {
+export async function pourBack(db: Knex, job: JobId, operation: string, at: Instant): Promise<void> {
   const booked: { bottle_id: string; ml_x10: number }[] = await db('pours')
     .join('acts', 'acts.id', 'pours.act_id')
-    .where({ 'pours.job_id': job, 'pours.operation_id': operation })
+    .where('pours.job_id', job)
+    .where('pours.operation_id', operation)
     .whereRaw("json_extract(acts.act, '$.kind') IN ('done', 'record')")
     .groupBy('bottle_id')
     .select('bottle_id')
@@ -137,7 +130,7 @@ export async function setReorderPoint(db: Knex, productId: string, ml: number): 
 export async function listSupplies(db: Knex): Promise<Supply[]> {
   return (await db('supplies').orderBy(['kind', 'name'])).map((row) => ({
     id: row.id,
-    kind: row.kind as SupplyKind,
+    kind: row.kind,
     name: row.name,
     clean: row.clean,
     dirty: row.dirty,

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type PanelGroup, PROCESSES, panelGroup, removalUm } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Agreement } from '@/core/offer'
 import type { Setup } from '@/core/shop'
@@ -68,7 +69,7 @@ function knownCars(
 
 /** All cars with the same kind of paint that taught something, this job left out. */
 async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> {
-  const rows: { id: string }[] = await db('jobs')
+  const rows: { id: JobId }[] = await db('jobs')
     .join('vehicles', 'vehicles.id', 'jobs.vehicle_id')
     .where('vehicles.paint_system', job.vehicle.paintSystem)
     .whereNot('jobs.id', job.id)

@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id, version } from '@/core/inputs'
+import { aJob, version } from '@/core/inputs'
 import { signatureSchema } from '@/core/survey'
 import { defineAction } from '../action/define'
 import { findJob } from '../floor/job-store'
@@ -21,7 +21,7 @@ export const sign = defineAction({
   name: 'survey.sign-promises',
   who: 'floor',
   input: z.strictObject({
-    jobId: id,
+    jobId: aJob,
     version,
     shown: z.array(z.string().max(2000)).max(200),
     signedBy: z

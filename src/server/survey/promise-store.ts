@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import type { JobId } from '@/core/ids'
 import { ok, type Result, refused } from '@/core/result'
 import { PROMISE_RULES, type SignedPromises, signatureSchema } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
@@ -8,7 +9,7 @@ const linesSchema = z.array(
   z.object({ rule: z.enum(PROMISE_RULES), where: z.array(z.string()), text: z.string() }),
 )
 
-export async function listPromises(db: Knex, jobId: string): Promise<SignedPromises[]> {
+export async function listPromises(db: Knex, jobId: JobId): Promise<SignedPromises[]> {
   const rows = await db('promises').where({ job_id: jobId }).orderBy('version')
   return rows.map((row) => ({
     version: row.version,
@@ -22,7 +23,7 @@ export async function listPromises(db: Knex, jobId: string): Promise<SignedPromi
 /** Adds the version after `readAt`; refused where that version has been signed in the meantime. */
 export async function signPromises(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   readAt: number,
   signed: Omit<SignedPromises, 'version'>,
 ): Promise<Result<{ version: number }, { code: 'promises-stale' }>> {

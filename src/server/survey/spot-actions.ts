@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { aJob, id } from '@/core/inputs'
 import { attemptSchema } from '@/core/test-spot'
 import { panelsOf } from '@/core/vehicle'
 import { defineAction } from '../action/define'
@@ -14,7 +14,7 @@ import { addAttempt, withdrawAttempt } from './spot-store'
 export const keepAttempt = defineAction({
   name: 'survey.keep-attempt',
   who: 'floor',
-  input: z.strictObject({ jobId: id, attempt: attemptSchema, photoId: id.optional() }),
+  input: z.strictObject({ jobId: aJob, attempt: attemptSchema, photoId: id.optional() }),
   write: async ({ trx, at }, { jobId, attempt, photoId }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
@@ -30,7 +30,7 @@ export const keepAttempt = defineAction({
 export const takeBackAttempt = defineAction({
   name: 'survey.take-attempt-back',
   who: 'floor',
-  input: z.strictObject({ jobId: id, id }),
+  input: z.strictObject({ jobId: aJob, id }),
   write: async ({ trx, at }, { jobId, id: attempt }) =>
     (await withdrawAttempt(trx, jobId, attempt, at))
       ? done()

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { type Attempt, attemptSchema, type KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { instantOrThrow } from '@/core/time'
@@ -23,16 +24,13 @@ const select = (db: Knex) =>
     .orderBy(['test_spots.made_at', 'test_spots.id'])
 
 /** In the order in which they were made. */
-export async function listAttempts(db: Knex, jobId: string): Promise<KeptAttempt[]> {
+export async function listAttempts(db: Knex, jobId: JobId): Promise<KeptAttempt[]> {
   return (await select(db).where('test_spots.job_id', jobId)).map(toAttempt)
 }
 
 /** The attempts of several jobs, by job. */
-export async function attemptsOfJobs(
-  db: Knex,
-  jobIds: readonly string[],
-): Promise<Map<string, KeptAttempt[]>> {
-  const byJob = new Map<string, KeptAttempt[]>()
+export async function attemptsOfJobs(db: Knex, jobIds: readonly JobId[]): Promise<Map<JobId, KeptAttempt[]>> {
+  const byJob = new Map<JobId, KeptAttempt[]>()
   for (const row of await select(db).whereIn('test_spots.job_id', jobIds))
     byJob.set(row.job_id, [...(byJob.get(row.job_id) ?? []), toAttempt(row)])
   return byJob
@@ -40,7 +38,7 @@ export async function attemptsOfJobs(
 
 export async function addAttempt(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   attempt: Attempt,
   photoId: string | undefined,
   at: Instant,
@@ -57,7 +55,7 @@ export async function addAttempt(
 }
 
 /** False where it is not there, or withdrawn already. */
-export async function withdrawAttempt(db: Knex, jobId: string, id: string, at: Instant): Promise<boolean> {
+export async function withdrawAttempt(db: Knex, jobId: JobId, id: string, at: Instant): Promise<boolean> {
   const changed = await db('test_spots')
     .where({ id, job_id: jobId })
     .whereNull('withdrawn_at')

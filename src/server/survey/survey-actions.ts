@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
-import { id, version } from '@/core/inputs'
+import { aJob, id, version } from '@/core/inputs'
 import { differingEntries, judgeRecord, type StoredSurvey, type SurveyRecord } from '@/core/survey'
 import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
 import { defineAction, defineReadAction } from '../action/define'
@@ -48,7 +48,7 @@ const MOST_SURVEY = 1_000_000
 export const keepSurvey = defineAction({
   name: 'survey.keep',
   who: 'floor',
-  input: z.strictObject({ jobId: id, version, record: surveySchema }),
+  input: z.strictObject({ jobId: aJob, version, record: surveySchema }),
   mostInput: MOST_SURVEY,
   write: async ({ trx, at }, { jobId, version: readAt, record }): Promise<Answer<SavedSurvey>> => {
     const job = await findJob(trx, jobId)
@@ -72,7 +72,7 @@ export const keepSurvey = defineAction({
 export const readGloss = defineReadAction({
   name: 'survey.read-gloss',
   who: 'floor',
-  input: z.strictObject({ jobId: id, panel: id, phase: z.enum(['before', 'after']) }),
+  input: z.strictObject({ jobId: aJob, panel: id, phase: z.enum(['before', 'after']) }),
   read: async ({ db }, { jobId, panel, phase }) => {
     const job = await findJob(db, jobId)
     if (!job) return refuse('gone', 'This job is no longer there.')

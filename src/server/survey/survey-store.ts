@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import { ok, type Result, refused } from '@/core/result'
 import {
   type DefectKind,
@@ -13,35 +14,30 @@ import {
   type SurveyRecord,
 } from '@/core/survey'
 import type { Instant } from '@/core/time'
+import type {
+  ClarityRow,
+  DefectsRow,
+  FilmReadingsRow,
+  FilmsRow,
+  GlossReadingsRow,
+  LookedRow,
+  PlaceDefectsRow,
+  SurveysRow,
+} from '../db/tables'
 
 /** Someone else wrote in between; what stands there now comes with the refusal. */
 export type StaleSurvey = { code: 'survey-stale'; current: StoredSurvey }
-
-type FilmRow = { phase: Phase; panel: string; film_um_x10: number; settled: 'kept' | 'set-aside' | null }
-type GlossRow = { phase: Phase; panel: string; gu_x10: number }
-type ClarityRow = { phase: Phase; panel: string; clarity: number }
-type DefectRow = {
-  panel: string
-  kind: string
-  severity: number
-  extent_percent: number
-  catches_nail: 0 | 1
-  note: string
-  at_x: number | null
-  at_y: number | null
-}
-type PlaceRow = { place: string; kind: string; severity: number; note: string }
 
 function append<T>(rows: Record<string, T[]>, id: string, value: T): void {
   rows[id] ??= []
   rows[id].push(value)
 }
 
-function toReading({ film_um_x10, settled }: FilmRow): Reading {
+function toReading({ film_um_x10, settled }: FilmReadingsRow): Reading {
   return { um: film_um_x10 / 10, ...(settled ? { settled } : {}) }
 }
 
-function toDefect(row: DefectRow): NotedDefect {
+function toDefect(row: DefectsRow): NotedDefect {
   return {
     kind: row.kind as DefectKind,
     severity: row.severity as Severity,
@@ -52,48 +48,59 @@ function toDefect(row: DefectRow): NotedDefect {
   }
 }
 
-export async function loadSurvey(db: Knex, jobId: string): Promise<StoredSurvey> {
+export async function loadSurvey(db: Knex, jobId: JobId): Promise<StoredSurvey> {
   return (await loadSurveys(db, [jobId])).get(jobId)!
 }
 
 /** The surveys of jobs, by their ids; one nobody has begun is empty. So many queries whatever number of jobs is asked for. */
-export async function loadSurveys(db: Knex, jobIds: readonly string[]): Promise<Map<string, StoredSurvey>> {
-  const surveys = new Map<string, StoredSurvey>(jobIds.map((id) => [id, { version: 0, ...emptyRecord() }]))
-  const each = async <Row>(
-    table: (typeof TABLES)[number] | 'surveys',
+export async function loadSurveys(db: Knex, jobIds: readonly JobId[]): Promise<Map<JobId, StoredSurvey>> {
+  const surveys = new Map<JobId, StoredSurvey>(jobIds.map((id) => [id, { version: 0, ...emptyRecord() }]))
+  const each = async <Name extends keyof Rows>(
+    table: Name,
     order: readonly string[],
-    take: (survey: StoredSurvey, row: Row) => void,
+    take: (survey: StoredSurvey, row: Rows[Name]) => void,
   ) => {
-    const rows = await db(table)
+    const rows: Rows[Name][] = await db(table as string)
       .whereIn('job_id', jobIds)
       .orderBy([...order])
     for (const row of rows) take(surveys.get(row.job_id)!, row)
   }
-  await each<{ version: number }>('surveys', [], (survey, { version }) => {
+  await each('surveys', [], (survey, { version }) => {
     survey.version = version
   })
-  await each<FilmRow>('film_readings', ['panel', 'position'], (survey, row) =>
+  await each('film_readings', ['panel', 'position'], (survey, row) =>
     append(survey[row.phase].readings, row.panel, toReading(row)),
   )
-  await each<GlossRow>('gloss_readings', ['panel', 'position'], (survey, row) =>
+  await each('gloss_readings', ['panel', 'position'], (survey, row) =>
     append(survey[row.phase].gloss, row.panel, row.gu_x10 / 10),
   )
-  await each<ClarityRow>('clarity', [], (survey, row) => {
+  await each('clarity', [], (survey, row) => {
     survey[row.phase].clarity[row.panel] = row.clarity
   })
-  await each<DefectRow>('defects', ['panel', 'position'], (survey, row) =>
+  await each('defects', ['panel', 'position'], (survey, row) =>
     append(survey.defects, row.panel, toDefect(row)),
   )
-  await each<PlaceRow>('place_defects', ['place', 'position'], (survey, row) =>
+  await each('place_defects', ['place', 'position'], (survey, row) =>
     append(survey.places, row.place, {
       kind: row.kind as PlaceDefectKind,
       severity: row.severity as Severity,
       note: row.note,
     }),
   )
-  await each<{ panel: string }>('films', ['panel'], (survey, { panel }) => survey.films.push(panel))
-  await each<{ item: string }>('looked', ['item'], (survey, { item }) => survey.looked.push(item))
+  await each('films', ['panel'], (survey, { panel }) => survey.films.push(panel))
+  await each('looked', ['item'], (survey, { item }) => survey.looked.push(item))
   return surveys
+}
+
+type Rows = {
+  surveys: SurveysRow
+  film_readings: FilmReadingsRow
+  gloss_readings: GlossReadingsRow
+  clarity: ClarityRow
+  defects: DefectsRow
+  place_defects: PlaceDefectsRow
+  films: FilmsRow
+  looked: LookedRow
 }
 
 const TABLES = [
@@ -109,7 +116,7 @@ const TABLES = [
 /** Writes a whole survey over the version it was read at; refuses when another has been written since. */
 export async function saveSurvey(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   readAt: number,
   record: SurveyRecord,
   now: Instant,
@@ -130,7 +137,7 @@ export async function saveSurvey(
   return ok({ version: readAt + 1 })
 }
 
-function surveyRows(jobId: string, record: SurveyRecord): Record<(typeof TABLES)[number], object[]> {
+function surveyRows(jobId: JobId, record: SurveyRecord): Record<(typeof TABLES)[number], object[]> {
   const own = { job_id: jobId }
   const listed = <T, R extends object>(
     rows: Record<string, readonly T[]>,

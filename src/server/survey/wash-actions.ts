@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id, version } from '@/core/inputs'
+import { aJob, version } from '@/core/inputs'
 import { defineAction } from '../action/define'
 import { findJob } from '../floor/job-store'
 import { saveWash, washFindingsSchema } from './wash-store'
@@ -11,7 +11,7 @@ import { saveWash, washFindingsSchema } from './wash-store'
 export const keepWash = defineAction({
   name: 'survey.keep-wash',
   who: 'floor',
-  input: z.strictObject({ jobId: id, version, findings: washFindingsSchema }),
+  input: z.strictObject({ jobId: aJob, version, findings: washFindingsSchema }),
   write: async ({ trx }, { jobId, version: readAt, findings }) => {
     if (!(await findJob(trx, jobId))) return refuse('gone', 'This job is no longer there.')
     return (await saveWash(trx, jobId, readAt, findings))

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import type { JobId } from '@/core/ids'
 import { type Level, SIGHTS, type StoredWash, type WashFindings, ZONES } from '@/core/wash'
 
 const level = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)]) satisfies z.ZodType<Level>
@@ -21,7 +22,7 @@ export const washFindingsSchema = z.object({
   method: z.enum(['wet', 'rinseless']).optional(),
 })
 
-export async function loadWash(db: Knex, jobId: string): Promise<StoredWash> {
+export async function loadWash(db: Knex, jobId: JobId): Promise<StoredWash> {
   const row = await db('washes').where({ job_id: jobId }).first()
   return row
     ? { findings: washFindingsSchema.parse(JSON.parse(row.findings)), version: row.version }
@@ -31,7 +32,7 @@ export async function loadWash(db: Knex, jobId: string): Promise<StoredWash> {
 /** Writes over the version that was read; false where another has been written since. */
 export async function saveWash(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   readAt: number,
   findings: WashFindings,
 ): Promise<boolean> {

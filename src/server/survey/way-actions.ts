@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { aJob, id } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
 import { findWays } from './ways'
 
@@ -10,6 +10,6 @@ import { findWays } from './ways'
 export const waysOfPanel = defineReadAction({
   name: 'survey.ways-of-panel',
   who: 'floor',
-  input: z.strictObject({ jobId: id, panel: id }),
+  input: z.strictObject({ jobId: aJob, panel: id }),
   read: async ({ db }, { jobId, panel }) => done(await findWays(db, jobId, panel)),
 })

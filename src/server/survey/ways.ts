@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type PanelWay, PROCESSES, panelOption } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import { freeSettings } from '@/core/offer'
 import { findJob } from '../floor/job-store'
 import { findAgreement } from '../quotes/agreement-store'
@@ -7,7 +8,7 @@ import { loadWorked } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
 
 /** Every process for every panel of a job that is agreed; empty where none is. */
-export async function findAllWays(db: Knex, jobId: string): Promise<Map<string, PanelWay[]>> {
+export async function findAllWays(db: Knex, jobId: JobId): Promise<Map<string, PanelWay[]>> {
   const [job, agreement, shop] = [
     await findJob(db, jobId),
     await findAgreement(db, jobId),
@@ -30,6 +31,6 @@ export async function findAllWays(db: Knex, jobId: string): Promise<Map<string, 
 }
 
 /** Every process for a panel of a job that is agreed; empty where there is no such panel. */
-export async function findWays(db: Knex, jobId: string, panel: string): Promise<PanelWay[]> {
+export async function findWays(db: Knex, jobId: JobId, panel: string): Promise<PanelWay[]> {
   return (await findAllWays(db, jobId)).get(panel) ?? []
 }

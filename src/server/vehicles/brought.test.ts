@@ -125,7 +125,7 @@ describe('what another shop has laid', () => {
     const [coat, topper] = (await loadBrought(db, shop, car.id)).coats
     expect(coat!.product).toMatchObject({ id: ours.id, guaranteeMonths: 0, lifeMonths: 24 })
     expect(topper!.product.id).toBe('Heron Glaze')
-    const dates = await db('care_dates').where({ vehicle_id: car.id }).first()
+    const dates = (await db('care_dates').where({ vehicle_id: car.id }).first())!
     expect(dates).toMatchObject({ laid_on: '2026-01-13', product_id: ours.id, guarantee_until: null })
   })
 })
@@ -144,11 +144,11 @@ describe('what another shop has seen', () => {
     expect((await paintOf(good))!.goodUntil.mid > (await paintOf(unseen))!.goodUntil.mid).toBe(true)
     const found = failing(await loadProtection(db, shop, bad, NOW))
     expect(found.map(({ unit, alone }) => [unit.id, alone])).toEqual([['bonnet', true]])
-    expect((await db('care_dates').where({ vehicle_id: bad.id }).first()).failing).toBe(1)
+    expect((await db('care_dates').where({ vehicle_id: bad.id }).first())!.failing).toBe(1)
   })
   test('counts as a visit, so that the next window follows it', async () => {
     const car = await bring([coated, seen([look('bonnet', 'tight')])])
-    const dates = await db('care_dates').where({ vehicle_id: car.id }).first()
+    const dates = (await db('care_dates').where({ vehicle_id: car.id }).first())!
     expect(dates.last_visit).toBe('2026-07-13')
     expect(dates.visit_from > '2026-07-13').toBe(true)
   })

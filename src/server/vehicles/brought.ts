@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Coat, KeptLook } from '@/core/aftercare'
 import { type HistoryStay, readHistory, type VehicleHistory } from '@/core/history'
+import { type JobId, toJobId, type VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
@@ -8,7 +9,7 @@ import { instantOrThrow } from '@/core/time'
 /** What other shops have written of a vehicle: shown as they wrote it, and reckoned with like our own. */
 
 /** Histories other shops wrote of a vehicle, the oldest first. */
-export async function listBrought(db: Knex, vehicleId: string): Promise<VehicleHistory[]> {
+export async function listBrought(db: Knex, vehicleId: VehicleId): Promise<VehicleHistory[]> {
   const rows: { history: string }[] = await db('brought_histories')
     .where({ vehicle_id: vehicleId })
     .orderBy('id')
@@ -24,7 +25,7 @@ type Elsewhere = { key: string; shop: string; stay: HistoryStay }
 
 export type BroughtPast = {
   coats: Coat[]
-  looks: (KeptLook & { jobId: string })[]
+  looks: (KeptLook & { jobId: JobId })[]
   /** Mean gloss by panel, GU, under `STAY before` and `STAY after`. */
   gloss: Map<string, Record<string, number>>
 }
@@ -36,7 +37,7 @@ export type BroughtPast = {
 export async function loadBrought(
   db: Knex,
   { catalogue }: Pick<Shop, 'catalogue'>,
-  vehicleId: string,
+  vehicleId: VehicleId,
 ): Promise<BroughtPast> {
   const stays = (await listBrought(db, vehicleId)).flatMap(({ shop, stays: own }, file) =>
     own.map((stay, at): Elsewhere => ({ key: `brought-${file}-${at}`, shop, stay })),
@@ -51,7 +52,7 @@ export async function loadBrought(
 function coatsOf({ key, stay }: Elsewhere, catalogue: Shop['catalogue']): Coat[] {
   return stay.layers.map(
     ({ product, kind, lot, surface, panels, endedAt, lifeMonths, firstVisitMonths }) => ({
-      jobId: key,
+      jobId: toJobId(key),
       product: {
         id: catalogue.find(({ name }) => name === product)?.id ?? product,
         name: product,
@@ -77,7 +78,7 @@ const looksOf = ({ key, shop, stay }: Elsewhere) =>
     unit: part,
     by: shop,
     at: instantOrThrow(`${stay.day}T12:00:00.000Z`),
-    jobId: key,
+    jobId: toJobId(key),
   }))
 
 function glossOf({ key, stay }: Elsewhere): [string, Record<string, number>][] {

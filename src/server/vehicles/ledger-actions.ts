@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { day, id } from '@/core/inputs'
+import { aVehicle, day, id } from '@/core/inputs'
 import { panelsOf } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { appendRemovals } from './ledger-store'
@@ -20,7 +20,7 @@ export const tellRemoval = defineAction({
   name: 'vehicles.tell-removal',
   who: 'desk',
   input: z.strictObject({
-    vehicleId: id,
+    vehicleId: aVehicle,
     panels: z.array(id).min(1, 'Choose at least one panel.').max(100),
     day: day('Choose the day, as near as anybody knows.'),
     removedUm: um('what was taken'),

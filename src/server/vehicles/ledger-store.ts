@@ -1,19 +1,10 @@
 import type { Knex } from 'knex'
-import type { LedgerEntry, Removal, RemovalSource } from '@/core/survey'
+import type { JobId, VehicleId } from '@/core/ids'
+import type { LedgerEntry, Removal } from '@/core/survey'
 import { type Instant, localDayOrThrow } from '@/core/time'
+import type { RemovalsRow } from '../db/tables'
 
-type RemovalRow = {
-  id: number
-  job_id: string | null
-  panel: string
-  day: string
-  removed_um_x10: number
-  uncertainty_um_x10: number
-  source: RemovalSource
-  note: string
-}
-
-function toEntry(row: RemovalRow): LedgerEntry {
+function toEntry(row: RemovalsRow): LedgerEntry {
   return {
     id: row.id,
     ...(row.job_id ? { jobId: row.job_id } : {}),
@@ -27,21 +18,21 @@ function toEntry(row: RemovalRow): LedgerEntry {
 }
 
 /** All that was ever removed from a vehicle, the oldest first. */
-export async function loadLedger(db: Knex, vehicleId: string): Promise<LedgerEntry[]> {
-  const rows: RemovalRow[] = await db('removals').where({ vehicle_id: vehicleId }).orderBy(['day', 'id'])
+export async function loadLedger(db: Knex, vehicleId: VehicleId): Promise<LedgerEntry[]> {
+  const rows: RemovalsRow[] = await db('removals').where({ vehicle_id: vehicleId }).orderBy(['day', 'id'])
   return rows.map(toEntry)
 }
 
 /** What stood in the ledger before this job wrote into it: what the job's own budget rests on. */
-export async function ledgerBefore(db: Knex, vehicleId: string, jobId: string): Promise<LedgerEntry[]> {
+export async function ledgerBefore(db: Knex, vehicleId: VehicleId, jobId: JobId): Promise<LedgerEntry[]> {
   return (await loadLedger(db, vehicleId)).filter((entry) => entry.jobId !== jobId)
 }
 
 /** Adds entries. Nothing in the ledger is ever changed or deleted; a mistake is set right by a further entry. */
 export async function appendRemovals(
   db: Knex,
-  vehicleId: string,
-  jobId: string | undefined,
+  vehicleId: VehicleId,
+  jobId: JobId | undefined,
   removals: readonly Removal[],
   now: Instant,
 ): Promise<void> {

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Payment } from '@/core/handover'
+import type { VehicleId } from '@/core/ids'
 import type { Job, Stay, TimelineEntry } from '@/core/job'
 import type { Agreement } from '@/core/offer'
 import type { Shop } from '@/core/shop'
@@ -41,7 +42,7 @@ function stayOf(
 }
 
 /** The line of a vehicle, the latest first. */
-export async function loadTimeline(db: Knex, shop: Shop, vehicleId: string): Promise<TimelineEntry[]> {
+export async function loadTimeline(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<TimelineEntry[]> {
   const zone = shop.setup.timezone
   const coats = await loadCoats(db, shop, vehicleId)
   const looks = await looksOfVehicle(db, vehicleId)

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { PanelTrend } from '@/core/aftercare'
+import { type JobId, toJobId, type VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
-import { type Instant, instantOrThrow } from '@/core/time'
+import { type Instant, instantOrThrow, localDayOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { findJob, takeIn } from '../floor/job-store'
 import { loadTrends } from './trends'
@@ -11,12 +12,12 @@ import { loadTrends } from './trends'
 
 const ZONE = 'Europe/Dublin'
 let db: Knex
-let vehicle: { id: string; shape: 'hatchback' }
-const jobs: string[] = []
+let vehicle: { id: VehicleId; shape: 'hatchback' }
+const jobs: JobId[] = []
 
 const ARRIVALS = ['2024-01-10', '2025-01-10', '2026-01-10'].map((day) => instantOrThrow(`${day}T08:00:00Z`))
 
-async function stay(arriveAt: Instant, vehicleId?: string): Promise<string> {
+async function stay(arriveAt: Instant, vehicleId?: VehicleId): Promise<JobId> {
   const intake = {
     ...emptyIntake(arriveAt.slice(0, 10)),
     ...(vehicleId ? { vehicleId } : {}),
@@ -33,7 +34,7 @@ async function stay(arriveAt: Instant, vehicleId?: string): Promise<string> {
 
 /** Adds readings of one panel after those it has. */
 async function film(
-  job: string,
+  job: JobId,
   phase: 'before' | 'after',
   panel: string,
   values: number[],
@@ -62,7 +63,7 @@ beforeAll(async () => {
   jobs.push(first)
   for (const at of ARRIVALS.slice(1)) {
     await db('jobs')
-      .where({ id: jobs.at(-1) })
+      .where({ id: jobs.at(-1)! })
       .update({ handed_over_at: at })
     jobs.push(await stay(at, car.id))
   }
@@ -71,19 +72,19 @@ afterAll(() => db.destroy())
 
 describe('film', () => {
   test('what was polished off at a job is no wear: the trend stays level over it', async () => {
-    const [first, second, third] = jobs as [string, string, string]
+    const [first, second, third] = jobs as [JobId, JobId, JobId]
     await film(first, 'before', 'bonnet', [120, 121, 119, 120])
     await film(first, 'after', 'bonnet', [116, 117, 115, 116])
     await db('removals').insert({
       vehicle_id: vehicle.id,
       job_id: first,
       panel: 'bonnet',
-      day: '2024-01-12',
+      day: localDayOrThrow('2024-01-12'),
       removed_um_x10: 40,
       uncertainty_um_x10: 5,
       source: 'measured',
       note: '',
-      written_at: ARRIVALS[0],
+      written_at: ARRIVALS[0]!,
     })
     await film(second, 'before', 'bonnet', [116, 117, 115, 116])
     await film(third, 'before', 'bonnet', [116, 117, 115, 116])
@@ -99,7 +100,7 @@ describe('film', () => {
     expect(trend!.isReal).toBe(false)
   })
   test('what is gone and in no ledger shows as a real change', async () => {
-    const [first, second, third] = jobs as [string, string, string]
+    const [first, second, third] = jobs as [JobId, JobId, JobId]
     await film(first, 'before', 'roof', [110, 110, 110])
     await film(second, 'before', 'roof', [105, 105, 105])
     await film(third, 'before', 'roof', [100, 100, 100])
@@ -108,7 +109,7 @@ describe('film', () => {
     expect(trend!.isReal).toBe(true)
   })
   test('readings that were set aside, and panels a gauge cannot read, have no part in it', async () => {
-    const [first, second] = jobs as [string, string]
+    const [first, second] = jobs as [JobId, JobId]
     await film(first, 'before', 'tailgate', [100, 100])
     await film(first, 'before', 'tailgate', [300], 'set-aside')
     await film(second, 'before', 'tailgate', [100, 100])
@@ -128,13 +129,13 @@ describe('film', () => {
 test('gloss is followed from the last time it was polished, on plastic, too', async () => {
   const gloss = (job: string, phase: 'before' | 'after', gu: number) =>
     db('gloss_readings').insert({
-      job_id: job,
+      job_id: toJobId(job),
       phase,
       panel: 'front-bumper',
       position: 0,
       gu_x10: gu * 10,
     })
-  const [first, second, third] = jobs as [string, string, string]
+  const [first, second, third] = jobs as [JobId, JobId, JobId]
   await gloss(first, 'before', 70)
   await gloss(first, 'after', 95)
   await gloss(second, 'before', 90)

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type Measure, type PanelTrend, type Round, trendOf } from '@/core/aftercare'
+import type { JobId, VehicleId } from '@/core/ids'
 import { type LedgerEntry, mean, standardError } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
@@ -12,9 +13,9 @@ import { loadLedger } from './ledger-store'
 const ANOTHER_DAY: Record<Measure, number> = { film: 0.8, gloss: 1 }
 const YEAR_MS = 365.25 * 86_400_000
 
-type Reading = { job_id: string; phase: 'before' | 'after'; panel: string; value: number; arrive_at: Instant }
+type Reading = { job_id: JobId; phase: 'before' | 'after'; panel: string; value: number; arrive_at: Instant }
 
-async function readingsOf(db: Knex, vehicleId: string, measure: Measure): Promise<Reading[]> {
+async function readingsOf(db: Knex, vehicleId: VehicleId, measure: Measure): Promise<Reading[]> {
   const film = measure === 'film'
   const rows = db(film ? 'film_readings as r' : 'gloss_readings as r')
     .join('jobs', 'jobs.id', 'r.job_id')

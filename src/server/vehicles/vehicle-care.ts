@@ -10,10 +10,11 @@ import {
   type SurfaceProtection,
   visitsOwed,
 } from '@/core/aftercare'
+import type { VehicleId } from '@/core/ids'
 import type { VehicleCare } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { takenByPanel } from '@/core/survey'
-import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import { dayIn, type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
 import { careDatesOf, visitDays } from '../aftercare/care-dates'
@@ -22,13 +23,13 @@ import { loadProtection } from '../aftercare/protection'
 import { loadLedger } from './ledger-store'
 
 /** The stay of a vehicle that is booked or under way. */
-export async function findOpenJob(db: Knex, vehicleId: string): Promise<VehicleCare['openJob']> {
+export async function findOpenJob(db: Knex, vehicleId: VehicleId): Promise<VehicleCare['openJob']> {
   const row = await db('jobs')
     .where({ vehicle_id: vehicleId })
     .whereNull('handed_over_at')
     .orderBy('arrive_at')
     .first('id', 'kind', 'arrive_at')
-  return row ? { id: row.id, kind: row.kind, arriveAt: row.arrive_at } : undefined
+  return row ? { id: row.id, kind: row.kind, arriveAt: instantOrThrow(row.arrive_at) } : undefined
 }
 
 export async function correctionsOf(db: Knex, vehicle: Vehicle): Promise<VehicleCare['corrections']> {

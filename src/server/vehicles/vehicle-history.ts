@@ -7,6 +7,7 @@ import {
   type VehicleHistory,
   writeHistory,
 } from '@/core/history'
+import type { VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
@@ -43,7 +44,7 @@ const both = <T>(survey: Record<'before' | 'after', Measured>, pick: (measured: 
 export async function loadHistory(
   db: Knex,
   shop: Shop,
-  vehicleId: string,
+  vehicleId: VehicleId,
   now: Instant,
 ): Promise<VehicleHistory | undefined> {
   const known = await findKnown(db, vehicleId)
@@ -115,7 +116,7 @@ export async function loadHistory(
 export async function historyFile(
   db: Knex,
   shop: Shop,
-  vehicleId: string,
+  vehicleId: VehicleId,
   now: Instant,
 ): Promise<string | undefined> {
   const history = await loadHistory(db, shop, vehicleId, now)
@@ -142,11 +143,11 @@ export async function withPictures(history: VehicleHistory): Promise<VehicleHist
   return { ...history, stays }
 }
 
-async function broughtStays(db: Knex, vehicleId: string): Promise<HistoryStay[]> {
+async function broughtStays(db: Knex, vehicleId: VehicleId): Promise<HistoryStay[]> {
   return (await listBrought(db, vehicleId)).flatMap(({ stays }) => stays)
 }
 
-export type Brought = { kind: 'read'; vehicleId: string } | { kind: 'refused'; message: string }
+export type Brought = { kind: 'read'; vehicleId: VehicleId } | { kind: 'refused'; message: string }
 
 /**
  * Reads a history another shop wrote: the vehicle becomes known here under its new owner, with all paint ever removed in the

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Customer } from '@/core/customer'
+import { type CustomerId, toCustomerId, toVehicleId, type VehicleId } from '@/core/ids'
 import { type Intake, treatmentSchema } from '@/core/intake/intake'
 import type { KnownVehicle } from '@/core/job'
-import { CHANNELS, LANGUAGES } from '@/core/messages'
 import type { Instant } from '@/core/time'
 import {
   HARDNESSES,
@@ -17,40 +17,20 @@ import {
 } from '@/core/vehicle'
 import { oneOf } from '../db/one-of'
 import { plain } from '../db/plain'
+import type { CustomersRow, VehiclesRow } from '../db/tables'
 
 /** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
-export type VehicleRow = {
-  customer_id: string
-  customer_name: string
-  phone: string
-  email: string
-  may_remind: 0 | 1
-  language: string
-  write_by: string
-  vehicle_id: string
-  plate: string
-  vin: string
-  make: string
-  model: string
-  year: number | null
-  shape: string
-  colour: string
-  colour_code: string
-  paint_system: string
-  hardness: string
-  storage: string
-  washing: string
-  yearly_km: number | null
-  salted: 0 | 1
-  hard_water: 0 | 1
-  treatments: string
-}
+export type VehicleRow = Omit<CustomersRow, 'id' | 'name' | 'created_at'> &
+  Omit<VehiclesRow, 'id' | 'care_reckoned_on'> & { customer_name: string; vehicle_id: VehicleId }
 
 export const VEHICLE_COLUMNS = {
   customer_id: 'customers.id',
   customer_name: 'customers.name',
   vehicle_id: 'vehicles.id',
 } as const
+
+/** How the database keeps yes and no. */
+const bit = (yes: boolean): 0 | 1 => (yes ? 1 : 0)
 
 const treatmentsSchema = z.array(treatmentSchema)
 
@@ -61,8 +41,8 @@ export function toCustomer(row: VehicleRow): Customer {
     phone: row.phone,
     email: row.email,
     mayRemind: row.may_remind === 1,
-    language: oneOf(LANGUAGES, row.language),
-    writeBy: oneOf(CHANNELS, row.write_by),
+    language: row.language,
+    writeBy: row.write_by,
   }
 }
 
@@ -131,7 +111,7 @@ export async function listKnown(
         || '|' || plain(vehicles.vin) || '|' || plain(customers.phone), ?) > 0`,
       [wanted],
     )
-  const found = (await ids).map(({ id }) => id as string)
+  const found = (await ids).map(({ id }) => id)
   const rows: KnownRow[] = await known(db)
     .whereIn('vehicles.id', found.slice(0, size))
     .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
@@ -150,7 +130,7 @@ export async function recentlyGone(db: Knex): Promise<KnownVehicle[]> {
   return rows.map(toKnown)
 }
 
-export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehicle | undefined> {
+export async function findKnown(db: Knex, vehicleId: VehicleId): Promise<KnownVehicle | undefined> {
   const row: KnownRow | undefined = await known(db).where('vehicles.id', vehicleId).first()
   return row ? toKnown(row) : undefined
 }
@@ -158,9 +138,9 @@ export async function findKnown(db: Knex, vehicleId: string): Promise<KnownVehic
 /** Vehicles with their owners, by id; a long list is read in parts. */
 export async function findAllKnown(
   db: Knex,
-  vehicleIds: readonly string[],
-): Promise<Map<string, { customer: Customer; vehicle: Vehicle }>> {
-  const found = new Map<string, { customer: Customer; vehicle: Vehicle }>()
+  vehicleIds: readonly VehicleId[],
+): Promise<Map<VehicleId, { customer: Customer; vehicle: Vehicle }>> {
+  const found = new Map<VehicleId, { customer: Customer; vehicle: Vehicle }>()
   for (let from = 0; from < vehicleIds.length; from += 500) {
     const rows: VehicleRow[] = await db('vehicles')
       .join('customers', 'customers.id', 'vehicles.customer_id')
@@ -172,25 +152,25 @@ export async function findAllKnown(
 }
 
 /** Writes the customer of an intake: a new one, or what was corrected about a known one. Gives the id. */
-export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Promise<string> {
+export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Promise<CustomerId> {
   const row = {
     name: intake.customerName,
     phone: intake.phone,
     email: intake.email,
-    may_remind: intake.mayRemind ? 1 : 0,
+    may_remind: bit(intake.mayRemind),
     language: intake.language,
     write_by: intake.writeBy,
   }
-  if (intake.customerId && (await trx('customers').where({ id: intake.customerId }).update(row)) > 0)
-    return intake.customerId
-  const id = randomUUID()
+  const known = intake.customerId === '' ? undefined : toCustomerId(intake.customerId)
+  if (known && (await trx('customers').where({ id: known }).update(row)) > 0) return known
+  const id = toCustomerId(randomUUID())
   await trx('customers').insert({ id, ...row, created_at: now })
   return id
 }
 
 /** Plates by the ids of vehicles. */
-export async function platesOf(db: Knex, vehicleIds: readonly string[]): Promise<Record<string, string>> {
-  const rows: { id: string; plate: string }[] = await db('vehicles')
+export async function platesOf(db: Knex, vehicleIds: readonly VehicleId[]): Promise<Record<string, string>> {
+  const rows: { id: VehicleId; plate: string }[] = await db('vehicles')
     .whereIn('id', [...new Set(vehicleIds)])
     .select('id', 'plate')
   return Object.fromEntries(rows.map(({ id, plate }) => [id, plate]))
@@ -199,16 +179,16 @@ export async function platesOf(db: Knex, vehicleIds: readonly string[]): Promise
 /** Keeps how a customer is written to. False where there is none of that id. */
 export async function writeContact(
   db: Knex,
-  customerId: string,
+  customerId: CustomerId,
   contact: Pick<Customer, 'phone' | 'email' | 'mayRemind' | 'language' | 'writeBy'>,
 ): Promise<boolean> {
   const { phone, email, mayRemind, language, writeBy } = contact
-  const row = { phone, email, may_remind: mayRemind ? 1 : 0, language, write_by: writeBy }
+  const row = { phone, email, may_remind: bit(mayRemind), language, write_by: writeBy }
   return (await db('customers').where({ id: customerId }).update(row)) > 0
 }
 
 /** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */
-export async function writeVehicle(trx: Knex, intake: Intake, customerId: string): Promise<string> {
+export async function writeVehicle(trx: Knex, intake: Intake, customerId: CustomerId): Promise<VehicleId> {
   const row = {
     customer_id: customerId,
     plate: intake.plate.toUpperCase(),
@@ -224,13 +204,13 @@ export async function writeVehicle(trx: Knex, intake: Intake, customerId: string
     storage: intake.storage,
     washing: intake.washing,
     yearly_km: intake.yearlyKm === '' ? null : Number(intake.yearlyKm),
-    salted: intake.salted ? 1 : 0,
-    hard_water: intake.hardWater ? 1 : 0,
+    salted: bit(intake.salted),
+    hard_water: bit(intake.hardWater),
     treatments: JSON.stringify(intake.treatments),
   }
-  if (intake.vehicleId && (await trx('vehicles').where({ id: intake.vehicleId }).update(row)) > 0)
-    return intake.vehicleId
-  const id = randomUUID()
+  const known = intake.vehicleId === '' ? undefined : toVehicleId(intake.vehicleId)
+  if (known && (await trx('vehicles').where({ id: known }).update(row)) > 0) return known
+  const id = toVehicleId(randomUUID())
   await trx('vehicles').insert({ id, ...row })
   return id
 }

@@ -1,13 +1,13 @@
 import type { Knex } from 'knex'
 import type { Entry } from '@/core/card'
+import type { JobId } from '@/core/ids'
 import { type Instant, instantOrThrow } from '@/core/time'
+import type { ActsRow } from '../db/tables'
 
 /** The journal of what was done at the cars: every act that was taken, once, in the order in which they were. */
 
-type ActRow = { id: string; job_id: string; by_person: string; at: string; act: string }
-
 // What was checked when it came in is not checked again when it is read.
-const toEntry = (row: ActRow): Entry => ({
+const toEntry = (row: ActsRow): Entry => ({
   ...JSON.parse(row.act),
   id: row.id,
   job: row.job_id,
@@ -15,8 +15,8 @@ const toEntry = (row: ActRow): Entry => ({
   at: instantOrThrow(row.at),
 })
 
-export async function loadEntries(db: Knex, jobId: string): Promise<Entry[]> {
-  const rows: ActRow[] = await db('acts').where({ job_id: jobId }).orderBy('position')
+export async function loadEntries(db: Knex, jobId: JobId): Promise<Entry[]> {
+  const rows: ActsRow[] = await db('acts').where({ job_id: jobId }).orderBy('position')
   return rows.map(toEntry)
 }
 

@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Act, type CardState, withEntry } from '@/core/card'
 import { believed } from '@/core/climate'
+import { type JobId, toJobId } from '@/core/ids'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
 import { connect, snapshot } from '../db/connection'
@@ -33,13 +34,13 @@ function tablet() {
   let number = 0
   const waiting = (job: string, act: Act, agoMinutes = 0, by = 'brida'): ActSent => {
     number += 1
-    return { id: randomUUID(), number, kind: 'act', job, by, act, ago: agoMinutes * 60_000 }
+    return { id: randomUUID(), number, kind: 'act', job: toJobId(job), by, act, ago: agoMinutes * 60_000 }
   }
   const send = (sent: readonly ActSent[]) =>
     receiveBatch(shop.db, { device, waiting: [...sent] as Sent[] }, NOW)
   return { waiting, send, device }
 }
-const refusedOf = async (jobId: string) =>
+const refusedOf = async (jobId: JobId) =>
   (await unreadRefused(shop.db)).filter((refused) => refused.jobId === jobId)
 const jobWith = async (plate: string) =>
   (await loadFloor(shop.db, NOW)).jobs.find(({ job }) => job.vehicle.plate === plate)!
@@ -56,7 +57,7 @@ test('0009-at-the-car leaves what a database held, and takes its new facts', asy
   })
   expect(await listBottles(old)).toMatchObject([{ id, code: 1, leftMl: 50 }])
   await expect(
-    old('payments').insert({ id: 'x', job_id: 'none', cents: 5, way: 'card', note: '', at: NOW }),
+    old('payments').insert({ id: 'x', job_id: toJobId('none'), cents: 5, way: 'card', note: '', at: NOW }),
   ).rejects.toThrow()
   await old.destroy()
 })
@@ -130,7 +131,7 @@ describe('a layer done at the car', () => {
   const LATER = plusMinutes(NOW, 240)
   const device = randomUUID()
   let number = 0
-  const send = (job: string, ...acts: { act: Act; ago: number }[]) =>
+  const send = (job: JobId, ...acts: { act: Act; ago: number }[]) =>
     receiveBatch(
       shop.db,
       {

@@ -12,6 +12,7 @@ import {
   timeConflict,
   withEntry,
 } from '@/core/card'
+import type { JobId } from '@/core/ids'
 import type { LiveJob } from '@/core/job'
 import { isCoat, liveJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
@@ -35,7 +36,7 @@ import { loadProgress, recordFinish, recordStart, restore } from './work-store'
 /** The job of an entry with its card; undefined where nothing is agreed for it. */
 type Found = { live: LiveJob; card: CardState; shape: Shape }
 
-async function loadCard(db: Knex, jobId: string): Promise<Found | undefined> {
+async function loadCard(db: Knex, jobId: JobId): Promise<Found | undefined> {
   const [job, agreement] = [await findJob(db, jobId), await findAgreement(db, jobId)]
   if (!job || !agreement) return undefined
   const progress = (await loadProgress(db, [jobId])).get(jobId) ?? {}

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { BayClimate } from '@/core/climate'
+import type { JobId } from '@/core/ids'
 import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
@@ -8,12 +9,12 @@ import { readable } from '../db/readable'
 import { pourBack } from '../stock/stock-store'
 
 /** Progress by job and operation; what is not there is open. */
-export type ProgressByJob = Map<string, Record<string, Progress>>
+export type ProgressByJob = Map<JobId, Record<string, Progress>>
 
 export type WorkError = { code: 'already-recorded'; progress: Progress }
 
 type ProgressRow = {
-  job_id: string
+  job_id: JobId
   operation_id: string
   started_at: string
   ended_at: string | null
@@ -32,7 +33,7 @@ function toProgress(row: ProgressRow): Progress {
 }
 
 /** Progress of these jobs; of all that ever were where none are named. */
-export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promise<ProgressByJob> {
+export async function loadProgress(db: Knex, jobIds?: readonly JobId[]): Promise<ProgressByJob> {
   const byJob: ProgressByJob = new Map()
   const rows: ProgressRow[] = await (jobIds ? db('progress').whereIn('job_id', jobIds) : db('progress'))
   const read = (row: ProgressRow) => ({ ...row, progress: toProgress(row) })
@@ -46,7 +47,7 @@ export async function loadProgress(db: Knex, jobIds?: readonly string[]): Promis
 }
 
 /** The layers of these jobs as they were laid, each job's in their order; nothing for a job without any. */
-export async function loadLayersOf(db: Knex, jobIds: readonly string[]): Promise<Map<string, LayerLog[]>> {
+export async function loadLayersOf(db: Knex, jobIds: readonly JobId[]): Promise<Map<JobId, LayerLog[]>> {
   const rows = await db('layers')
     .join('progress', function onProgress() {
       this.on('progress.job_id', 'layers.job_id').andOn('progress.operation_id', 'layers.operation_id')
@@ -54,7 +55,7 @@ export async function loadLayersOf(db: Knex, jobIds: readonly string[]): Promise
     .whereIn('layers.job_id', [...jobIds])
     .orderBy('progress.ended_at')
     .select('layers.*', 'progress.started_at', 'progress.ended_at', 'progress.by_person')
-  const byJob = new Map<string, LayerLog[]>()
+  const byJob = new Map<JobId, LayerLog[]>()
   for (const row of rows) {
     const layers = byJob.get(row.job_id) ?? []
     layers.push({
@@ -71,11 +72,11 @@ export async function loadLayersOf(db: Knex, jobIds: readonly string[]): Promise
   return byJob
 }
 
-export async function loadLayers(db: Knex, jobId: string): Promise<LayerLog[]> {
+export async function loadLayers(db: Knex, jobId: JobId): Promise<LayerLog[]> {
   return (await loadLayersOf(db, [jobId])).get(jobId) ?? []
 }
 
-async function progressOf(db: Knex, jobId: string, operationId: string): Promise<Progress | undefined> {
+async function progressOf(db: Knex, jobId: JobId, operationId: string): Promise<Progress | undefined> {
   const row = await db('progress').where({ job_id: jobId, operation_id: operationId }).first()
   return row ? toProgress(row) : undefined
 }
@@ -83,7 +84,7 @@ async function progressOf(db: Knex, jobId: string, operationId: string): Promise
 /** Records that an operation was begun. Refused when it is recorded already, with what stands there. */
 export async function recordStart(
   db: Knex,
-  jobId: string,
+  jobId: JobId,
   operationId: string,
   at: Instant,
   by: string,
@@ -105,7 +106,7 @@ export async function recordStart(
 }
 
 export type Finish = {
-  jobId: string
+  jobId: JobId
   operationId: string
   startedAt: Instant
   endedAt: Instant
@@ -158,7 +159,7 @@ function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
  */
 export async function restore(
   trx: Knex,
-  jobId: string,
+  jobId: JobId,
   operationId: string,
   stood: Progress | undefined,
   at: Instant,

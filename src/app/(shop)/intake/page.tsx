@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { toVehicleId } from '@/core/ids'
 import { dayIn } from '@/core/time'
 import { IntakeForm } from '@/features/intake/intake-form'
 import { now } from '@/server/clock'
@@ -19,7 +20,7 @@ export default async function IntakePage({ searchParams }: Props) {
     <IntakeForm
       today={dayIn(setup.timezone, now())}
       recent={await recentlyGone(db)}
-      back={vehicle ? await loadPast(db, vehicle) : undefined}
+      back={vehicle ? await loadPast(db, toVehicleId(vehicle)) : undefined}
     />
   )
 }

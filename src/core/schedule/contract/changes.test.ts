@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '../../ids'
 import { instantOrThrow, plusMinutes } from '../../time'
 import { type PlacedOperation, planChanges } from '..'
 
@@ -13,7 +14,7 @@ const placed = (
 ) => {
   const [start, end] = [plusMinutes(T0, from), plusMinutes(T0, from + minutes)]
   return {
-    job,
+    job: toJobId(job),
     operation,
     start,
     end,

@@ -1,10 +1,11 @@
+import type { JobId } from '../../ids'
 import type { Instant } from '../../time'
 import { minutesBetween } from '../../time'
 import type { PlacedOperation } from './schedule-file'
 
 /** What a new plan changes for one job against the one that stands. */
 export type JobChange = {
-  job: string
+  job: JobId
   /** End of its last operation, before and after; absent where it had or has no place. */
   endBefore?: Instant
   endAfter?: Instant

@@ -1,3 +1,4 @@
+import type { JobId } from '../../ids'
 import type { Problem } from './problem'
 import type { PlacedOperation, Schedule } from './schedule-file'
 
@@ -131,7 +132,7 @@ class Checker {
     this.broken.push({ rule, message, ...(job ? { job } : {}), ...(operation ? { operation } : {}) })
   }
 
-  private at(job: string, operation: string): PlacedOperation {
+  private at(job: JobId, operation: string): PlacedOperation {
     return this.placed.get(`${job}\n${operation}`)!
   }
 
@@ -201,6 +202,9 @@ class Checker {
     if (!pin && operation.mode !== 'unattended' && (start - origin) % this.problem.slotMinutes !== 0)
       fail('grid', `starts off the grid of ${this.problem.slotMinutes} minutes`)
     if (pin) this.checkPin(pin, placed, fail)
+    const { dryAir } = operation
+    if (dryAir?.from && start < minute(dryAir.from)) fail('damp-air', 'starts before the air is dry again')
+    if (dryAir?.by && start > minute(dryAir.by)) fail('damp-air', 'starts too late to be done in dry air')
     if (operation.mode === 'unattended') {
       if (placed.people.length > 0) fail('people', 'is unattended but has people')
       if (end - start !== operation.minutes)
@@ -299,7 +303,7 @@ class Checker {
     }
   }
 
-  private stays(): { job: string; place: string; from: number; to: number }[] {
+  private stays(): { job: JobId; place: string; from: number; to: number }[] {
     return this.problem.jobs.flatMap((job) =>
       job.stays.flatMap((stay) => {
         const placed = stay.operations.flatMap((id) => this.placed.get(`${job.id}\n${id}`) ?? [])
@@ -315,7 +319,13 @@ class Checker {
   }
 
   private checkPlaces(): void {
-    const stays = this.stays()
+    const closed = (this.problem.closed ?? []).map(({ place, from, until }) => ({
+      job: undefined,
+      place,
+      from: minute(from),
+      to: minute(until),
+    }))
+    const stays = [...this.stays(), ...closed]
     for (const place of this.problem.places) {
       const here = stays.filter((stay) => stay.place === place.id)
       for (const stay of here) {
@@ -323,8 +333,8 @@ class Checker {
         if (together.length > place.capacity)
           this.fail(
             'place-full',
-            `${place.id} holds ${together.length} vehicles, ${place.capacity} fit`,
-            stay.job,
+            `${place.id} is held ${together.length} times at once, ${place.capacity} fit`,
+            stay.job ?? together.find(({ job }) => job)?.job,
           )
       }
     }

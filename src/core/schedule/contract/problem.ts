@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { toJobId } from '../../ids'
 import { type Instant, instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
 
 /** The problem file `fern-yard/schedule-problem@1`: what is to be placed on the shop's calendar. */
@@ -37,6 +38,7 @@ const calendarSchema = z.union(
 )
 
 const id = z.string().min(1)
+const job = id.transform(toJobId)
 
 const operationSchema = z
   .object({
@@ -63,7 +65,7 @@ const operationSchema = z
 const lag = z.int().nonnegative('must not be negative')
 
 const jobSchema = z.object({
-  id,
+  id: job,
   arrive: wholeMinute,
   due: wholeMinute.optional(),
   weight: z.number().nonnegative().default(1),
@@ -90,7 +92,7 @@ const problemShape = z.object({
   fixed: z
     .array(
       z.object({
-        job: id,
+        job,
         operation: id,
         start: wholeMinute,
         people: z.array(id).optional(),
@@ -100,9 +102,29 @@ const problemShape = z.object({
     .default([]),
 })
 
-export type Problem = z.infer<typeof problemShape>
-export type ProblemJob = Problem['jobs'][number]
-export type ProblemOperation = ProblemJob['operations'][number]
+type ProblemFile = z.infer<typeof problemShape>
+type FileJob = ProblemFile['jobs'][number]
+
+/** A place one unit of which is out of use for a while: no car may even stand in it. */
+export type Closed = { place: string; from: Instant; until: Instant }
+
+/** When an operation may begin, besides what its links say, because of the air of the whole shop. */
+export type DryAir = { from?: Instant; by?: Instant }
+
+/**
+ * The problem as it is solved. A file says all that has a place in the file; what only the shop itself knows of its own work
+ * stands in fields of its own.
+ */
+export type ProblemOperation = FileJob['operations'][number] & {
+  /** The operation of which this is what is left: work under way is cut at the origin. */
+  restOf?: string
+  dryAir?: DryAir
+}
+export type ProblemJob = Omit<FileJob, 'operations'> & { operations: ProblemOperation[] }
+export type Problem = Omit<ProblemFile, 'format' | 'jobs'> & {
+  jobs: ProblemJob[]
+  closed?: readonly Closed[]
+}
 export type ProblemCalendar = Problem['calendars'][string]
 
 type Report = (path: (string | number)[], message: string) => void
@@ -115,14 +137,14 @@ function reportDuplicates(ids: readonly string[], path: (string | number)[], rep
   }
 }
 
-function reportCalendars(problem: Problem, report: Report): void {
+function reportCalendars(problem: ProblemFile, report: Report): void {
   const known = (name: string) => Object.hasOwn(problem.calendars, name)
   for (const list of ['places', 'people'] as const)
     for (const [index, { calendar }] of problem[list].entries())
       if (!known(calendar)) report([list, index, 'calendar'], `no calendar “${calendar}”`)
 }
 
-function reportJob(job: ProblemJob, path: (string | number)[], report: Report): void {
+function reportJob(job: FileJob, path: (string | number)[], report: Report): void {
   const ids = new Set(job.operations.map((operation) => operation.id))
   reportDuplicates([...job.operations.map((operation) => operation.id)], [...path, 'operations'], report)
   reportDuplicates([...job.stays.map((stay) => stay.id)], [...path, 'stays'], report)
@@ -143,7 +165,7 @@ function reportJob(job: ProblemJob, path: (string | number)[], report: Report): 
     if (!stayOf.has(operation.id)) report([...path, 'operations', index], `“${operation.id}” is in no stay`)
 }
 
-function reportFixed(problem: Problem, report: Report): void {
+function reportFixed(problem: ProblemFile, report: Report): void {
   const places = new Set(problem.places.map((place) => place.id))
   const people = new Set(problem.people.map((person) => person.id))
   reportDuplicates(
@@ -170,15 +192,21 @@ function reportFixed(problem: Problem, report: Report): void {
   }
 }
 
-export const problemSchema = problemShape.superRefine((problem, context) => {
-  const report: Report = (path, message) => context.addIssue({ code: 'custom', path, message })
-  for (const list of ['places', 'people', 'jobs'] as const)
-    reportDuplicates(
-      problem[list].map((entry) => entry.id),
-      [list],
-      report,
-    )
-  reportCalendars(problem, report)
-  for (const [index, job] of problem.jobs.entries()) reportJob(job, ['jobs', index], report)
-  reportFixed(problem, report)
-})
+/** Hours of people and places by name, as they stand in a problem file. */
+export const calendarsSchema = problemShape.shape.calendars
+
+/** Reads a problem file; what does not fit together is reported where it stands. */
+export const problemSchema = problemShape
+  .superRefine((problem, context) => {
+    const report: Report = (path, message) => context.addIssue({ code: 'custom', path, message })
+    for (const list of ['places', 'people', 'jobs'] as const)
+      reportDuplicates(
+        problem[list].map((entry) => entry.id),
+        [list],
+        report,
+      )
+    reportCalendars(problem, report)
+    for (const [index, job] of problem.jobs.entries()) reportJob(job, ['jobs', index], report)
+    reportFixed(problem, report)
+  })
+  .transform(({ format: _, ...problem }): Problem => problem)

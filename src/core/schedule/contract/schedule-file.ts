@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { toJobId } from '../../ids'
 import { type Instant, instant } from '../../time'
 
 /** The schedule file `fern-yard/schedule@1`: when, where and by whom everything is done, and what it costs. */
@@ -20,7 +21,7 @@ const moment = z.string().transform((text, context): Instant => {
 })
 
 export const placedOperationSchema = z.object({
-  job: z.string(),
+  job: z.string().transform(toJobId),
   operation: z.string(),
   start: moment,
   end: moment,
@@ -37,7 +38,14 @@ export const scheduleSchema = z.object({
   terms: termsSchema.nullable().optional(),
   operations: z.array(placedOperationSchema).default([]),
   reasons: z
-    .array(z.object({ job: z.string(), operation: z.string(), code: z.string(), message: z.string() }))
+    .array(
+      z.object({
+        job: z.string().transform(toJobId),
+        operation: z.string(),
+        code: z.string(),
+        message: z.string(),
+      }),
+    )
     .default([]),
 })
 

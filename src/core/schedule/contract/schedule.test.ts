@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '../../ids'
 import { type Instant, plusMinutes } from '../../time'
 import { checkSchedule, type Problem, problemSchema, type Schedule, scheduleSchema, solve } from '..'
-import { coatingJob, shopProblem, week } from '../solver/problems.fixture'
+import { coatingJob, fileOf, shopProblem, week } from '../solver/problems.fixture'
 
 const solved = (problem: Problem, steps = 0) => solve(problem, { seed: 7, steps }).schedule
 const broken = (problem: Problem, schedule: Schedule) =>
@@ -109,7 +110,7 @@ describe('the checker catches', () => {
     ).toContain('segments'))
   test('a pin that was not kept', () => {
     const start = shift(placed(good, 'wash', 'A').start, 24 * 60)
-    const pinned = { ...problem, fixed: [{ job: 'A', operation: 'wash', start }] }
+    const pinned = { ...problem, fixed: [{ job: toJobId('A'), operation: 'wash', start }] }
     expect(broken(pinned, good)).toContain('fixed')
   })
   test('an infeasible schedule that gives no reason', () =>
@@ -282,7 +283,7 @@ describe('what cannot be is named', () => {
 })
 
 describe('a malformed problem is refused with the path of each fault', () => {
-  const file = () => JSON.parse(JSON.stringify(shopProblem([coatingJob('A', 1)])))
+  const file = () => JSON.parse(fileOf(shopProblem([coatingJob('A', 1)])))
   const paths = (edit: (problem: ReturnType<typeof file>) => void) => {
     const problem = file()
     edit(problem)

@@ -1,3 +1,4 @@
+import type { JobId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import type { Problem } from '../contract/problem'
 import { impossibilitiesOf } from '../solver/impossible'
@@ -13,6 +14,7 @@ type ChainCause =
   | { kind: 'begun' }
   | { kind: 'arrival' }
   | { kind: 'after'; other: string; waitMinutes: number }
+  | { kind: 'dry-air' }
   | { kind: 'people'; skill: string; from: Instant }
   | { kind: 'place'; places: string; from: Instant }
   | { kind: 'window'; next: string }
@@ -21,7 +23,7 @@ type ChainCause =
  * Why a job cannot end earlier while all other jobs of the problem stay where they are: the operations whose
  * delay is the job's delay, in the order of the work. Undefined where the job cannot be placed at all.
  */
-export function explainEarliest(problem: Problem, jobId: string): ChainLink[] | undefined {
+export function explainEarliest(problem: Problem, jobId: JobId): ChainLink[] | undefined {
   const model = compileModel(problem)
   const job = model.jobs.find(({ id }) => id === jobId)
   if (!job || model.jobs.some((each) => impossibilitiesOf(model, each).length > 0)) return undefined
@@ -46,7 +48,7 @@ function chainOf(model: Model, job: ModelJob, placed: Placed): ChainLink[] {
   while (current !== undefined) {
     const index: number = current
     const laid = operations[index]!
-    const base = { operation: job.operations[index]!.id, start: at(laid.start), end: at(laid.end) }
+    const base = { operation: job.operations[index]!.known, start: at(laid.start), end: at(laid.end) }
     const { link, before } = causeOf(job, index, placed.causes[index]!, at)
     chain.unshift({ ...base, ...link })
     current = before
@@ -69,9 +71,15 @@ function causeOf(
   switch (cause.kind) {
     case 'after':
       return {
-        link: { kind: 'after', other: job.operations[cause.operation]!.id, waitMinutes: cause.waitMinutes },
+        link: {
+          kind: 'after',
+          other: job.operations[cause.operation]!.known,
+          waitMinutes: cause.waitMinutes,
+        },
         ...rest,
       }
+    case 'dry-air':
+      return { link: { kind: 'dry-air' } }
     case 'people':
       return { link: { kind: 'people', skill: operation.skill, from: at(cause.from) }, ...rest }
     case 'place':
@@ -80,7 +88,7 @@ function causeOf(
         ...rest,
       }
     case 'window':
-      return { link: { kind: 'window', next: job.operations[cause.next]!.id }, ...rest }
+      return { link: { kind: 'window', next: job.operations[cause.next]!.known }, ...rest }
     case 'pinned':
       return { link: { kind: 'begun' } }
     default:

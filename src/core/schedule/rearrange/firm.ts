@@ -1,11 +1,14 @@
+import type { JobId } from '../../ids'
 import type { Interval } from '../contract/intervals'
 import type { Model, ModelJob } from '../solver/model'
 import { type JobPlacement, stayExtent } from '../solver/shop-state'
 
 /** What no move can push away: begun work, what the manager has fixed, and the cars that stand in a bay because of it. */
 
-export type FirmUse = Interval & { job: string; operation: string }
-export type FirmUses = { people: readonly FirmUse[][]; places: readonly FirmUse[][] }
+export type FirmUse = Interval & { job: JobId; operation: string }
+/** Of a place: by a job, or by nobody where it is out of use. */
+export type FirmHold = Interval & { job?: JobId }
+export type FirmUses = { people: readonly FirmUse[][]; places: readonly FirmHold[][] }
 
 /** The stays in which the car already stands, or is fixed to stand: their places are held till they are over. */
 export function standingStays(job: ModelJob, placement: JobPlacement): [stay: number, { place: number }][] {
@@ -18,19 +21,18 @@ export function standingStays(job: ModelJob, placement: JobPlacement): [stay: nu
 /** Whom and what no move can take away, and from which job. */
 export function firmUses(model: Model, placements: readonly (JobPlacement | undefined)[]): FirmUses {
   const people: FirmUse[][] = model.personIds.map(() => [])
-  const places: FirmUse[][] = model.placeIds.map(() => [])
+  const places: FirmHold[][] = model.placeIds.map(() => [])
+  for (const { place, ...time } of model.closed) places[place]!.push(time)
   for (const job of model.jobs) {
     const placement = placements[job.index]
     if (!placement) continue
-    for (const { index, id, pin } of job.operations) {
+    for (const { index, known, pin } of job.operations) {
       if (!pin) continue
       const { start, end, people: team } = placement.operations[index]!
-      for (const person of team) people[person]!.push({ from: start, to: end, job: job.id, operation: id })
+      for (const person of team) people[person]!.push({ from: start, to: end, job: job.id, operation: known })
     }
-    for (const [stay, { place }] of standingStays(job, placement)) {
-      const operation = job.operations[job.stays[stay]!.operations[0]!]!.id
-      places[place]!.push({ ...stayExtent(job, placement, stay), job: job.id, operation })
-    }
+    for (const [stay, { place }] of standingStays(job, placement))
+      places[place]!.push({ ...stayExtent(job, placement, stay), job: job.id })
   }
   for (const uses of [...people, ...places]) uses.sort((a, b) => a.from - b.from)
   return { people, places }

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '../../ids'
 import { tries } from '../../long.fixture'
-import { instantOrThrow, plusMinutes } from '../../time'
+import { type Instant, instantOrThrow, plusMinutes } from '../../time'
 import { checkSchedule, MoveDesk, type PlacedOperation, type Problem, solve, type Tried } from '..'
 import { coatingJob, shopProblem } from '../solver/problems.fixture'
 
@@ -33,7 +34,7 @@ describe('whatever is moved', () => {
     ...problem,
     fixed: ['wash', 'cut'].map((operation) => {
       const { start, people, place } = one(operations, 'J0', operation)
-      return { job: 'J0', operation, start, people, place }
+      return { job: toJobId('J0'), operation, start, people, place }
     }),
   }
   const desk = new MoveDesk(begun, operations)
@@ -54,7 +55,12 @@ describe('whatever is moved', () => {
         const moved = own[operation % own.length]!
         const start = plusMinutes(at(begun.origin), 15 * slots)
         const wish = { ...(place ? { place } : {}), ...(person ? { person } : {}) }
-        const tried = desk.tryOperation({ job: `J${job}`, operation: moved.operation, start, ...wish })
+        const tried = desk.tryOperation({
+          job: toJobId(`J${job}`),
+          operation: moved.operation,
+          start,
+          ...wish,
+        })
         for (const way of ways(tried)) {
           expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
           const there = one(way.operations, `J${job}`, moved.operation)
@@ -72,7 +78,7 @@ describe('whatever is moved', () => {
         }
         // While it is dragged, the same is said without the starts beside it.
         const hurried = desk.tryOperation(
-          { job: `J${job}`, operation: moved.operation, start, ...wish },
+          { job: toJobId(`J${job}`), operation: moved.operation, start, ...wish },
           true,
         )
         expect(hurried.kind).toBe(tried.kind)
@@ -86,13 +92,13 @@ describe('whatever is moved', () => {
     fc.assert(
       fc.property(moves, ({ job, slots, place }) => {
         const from = plusMinutes(at(begun.origin), 15 * slots)
-        const tried = desk.tryStay({ job: `J${job}`, stay: 'dry', from })
+        const tried = desk.tryStay({ job: toJobId(`J${job}`), stay: 'dry', from })
         expect(tried.kind).toBe('allowed')
         for (const way of ways(tried)) {
           expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
           expect(way.start >= from).toBe(true)
         }
-        const inPlace = place && desk.tryStay({ job: `J${job}`, stay: 'dry', from, place })
+        const inPlace = place && desk.tryStay({ job: toJobId(`J${job}`), stay: 'dry', from, place })
         if (inPlace && inPlace.kind === 'allowed')
           for (const way of ways(inPlace)) expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
         expect(desk.scheduleWith({ operations: [] })).toEqual(standing)
@@ -109,7 +115,7 @@ describe('whatever is moved', () => {
           const own = now.operations.filter((each) => each.job === `J${job}`)
           const start = plusMinutes(at(begun.origin), 15 * slots)
           const tried = desk.tryOperation({
-            job: `J${job}`,
+            job: toJobId(`J${job}`),
             operation: own[operation % own.length]!.operation,
             start,
           })
@@ -126,7 +132,11 @@ describe('the rule that forbids a move', () => {
   test('a layer past its window: the window and the latest start in it', () => {
     const { operations, desk } = alone()
     const closes = plusMinutes(at(one(operations, 'J0', 'coat1').end), 720)
-    const tried = desk.tryOperation({ job: 'J0', operation: 'coat2', start: plusMinutes(closes, 600) })
+    const tried = desk.tryOperation({
+      job: toJobId('J0'),
+      operation: 'coat2',
+      start: plusMinutes(closes, 600),
+    })
     expect(tried).toMatchObject({
       kind: 'refused',
       refusal: { code: 'window-closed', after: 'coat1', waitMinutes: 720, closes },
@@ -141,7 +151,10 @@ describe('the rule that forbids a move', () => {
     const { operations, desk } = alone()
     const start = plusMinutes(at(one(operations, 'J0', after).end), minutes)
     const refusal = { ...rule, after }
-    expect(desk.tryOperation({ job: 'J0', operation, start })).toMatchObject({ kind: 'refused', refusal })
+    expect(desk.tryOperation({ job: toJobId('J0'), operation, start })).toMatchObject({
+      kind: 'refused',
+      refusal,
+    })
   })
   test.each([
     ['before the present', 'wash', '2027-01-11T06:00:00Z', {}, { code: 'past' }],
@@ -169,29 +182,61 @@ describe('the rule that forbids a move', () => {
     ],
     ['past the horizon', 'wash', '2027-02-08T06:30:00Z', {}, { code: 'horizon' }],
   ])('%s', (_, operation, start, wish, refusal) => {
-    const tried = alone().desk.tryOperation({ job: 'J0', operation, start: at(start), ...wish })
+    const tried = alone().desk.tryOperation({ job: toJobId('J0'), operation, start: at(start), ...wish })
     expect(tried).toMatchObject({ kind: 'refused', refusal })
   })
   test('before the car is there', () => {
     const problem = shopProblem([coatingJob('J0', 1, { arrive: '2027-01-13T09:00:00Z' })])
     const desk = new MoveDesk(problem, planned(problem))
     const start = at('2027-01-13T08:00:00Z')
-    expect(desk.tryOperation({ job: 'J0', operation: 'wash', start })).toMatchObject({
+    expect(desk.tryOperation({ job: toJobId('J0'), operation: 'wash', start })).toMatchObject({
       kind: 'refused',
       refusal: { code: 'before-arrival', arrives: '2027-01-13T09:00:00.000Z' },
       nearest: { start: '2027-01-13T09:00:00.000Z' },
+    })
+  })
+  test('into a bay out of use, and in damp air', () => {
+    const problem = shopProblem([coatingJob('J0', 1)])
+    const operations = planned(problem)
+    const [from, until] = [at('2027-01-13T07:00:00Z'), at('2027-01-13T17:00:00Z')]
+    const closed = new MoveDesk({ ...problem, closed: [{ place: 'wash-1', from, until }] }, operations)
+    expect(
+      closed.tryOperation({ job: toJobId('J0'), operation: 'wash', start: at('2027-01-13T08:00:00Z') }),
+    ).toMatchObject({ kind: 'refused', refusal: { code: 'place-closed', place: 'wash-1', until } })
+    const coat = one(operations, 'J0', 'coat1')
+    const desk = (dryAir: { from?: Instant; by?: Instant }) =>
+      new MoveDesk(
+        {
+          ...problem,
+          jobs: problem.jobs.map((job) => ({
+            ...job,
+            operations: job.operations.map((each) => (each.id === 'coat1' ? { ...each, dryAir } : each)),
+          })),
+        },
+        operations,
+      )
+    const move = (dryAir: { from?: Instant; by?: Instant }, minutes: number) =>
+      desk(dryAir).tryOperation({
+        job: toJobId('J0'),
+        operation: 'coat1',
+        start: plusMinutes(coat.start, minutes),
+      })
+    const dry = plusMinutes(coat.start, 1440)
+    expect(move({ from: dry }, 30)).toMatchObject({ refusal: { code: 'air-too-damp', opens: dry } })
+    expect(move({ by: coat.start }, 15)).toMatchObject({
+      refusal: { code: 'air-gets-damp', closes: coat.start },
     })
   })
   test('what has begun stays, where it stands, with whom', () => {
     const problem = shopProblem([coatingJob('J0', 1), coatingJob('J1', 1)])
     const operations = planned(problem)
     const { start, people, place } = one(operations, 'J0', 'wash')
-    const fixed = [{ job: 'J0', operation: 'wash', start, people, place }]
+    const fixed = [{ job: toJobId('J0'), operation: 'wash', start, people, place }]
     const desk = new MoveDesk({ ...problem, fixed }, operations)
     expect(
-      desk.tryOperation({ job: 'J0', operation: 'wash', start: plusMinutes(at(start), 60) }),
+      desk.tryOperation({ job: toJobId('J0'), operation: 'wash', start: plusMinutes(at(start), 60) }),
     ).toMatchObject({ refusal: { code: 'begun' } })
-    expect(desk.tryOperation({ job: 'J1', operation: 'wash', start: at(start) })).toMatchObject({
+    expect(desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start: at(start) })).toMatchObject({
       kind: 'refused',
       refusal: { code: 'place-taken', place: 'wash-1', job: 'J0' },
     })
@@ -208,7 +253,7 @@ describe('where a car is in the way', () => {
   const wash = one(operations, 'J0', 'wash')
 
   test('it makes way, later and no more than it must; the nearest start that moves nobody is offered too', () => {
-    const tried = desk.tryOperation({ job: 'J1', operation: 'wash', start: at(wash.start) })
+    const tried = desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start: at(wash.start) })
     expect(tried.kind).toBe('allowed')
     const [wished, calm] = ways(tried)
     expect(wished!.start).toBe(wash.start)
@@ -219,7 +264,7 @@ describe('where a car is in the way', () => {
     expect(calm!.start).not.toBe(wash.start)
   })
   test('a whole car goes where there is room, or before the others', () => {
-    const [beside, before] = ways(desk.tryStay({ job: 'J1', stay: 'wet', from: at(problem.origin) }))
+    const [beside, before] = ways(desk.tryStay({ job: toJobId('J1'), stay: 'wet', from: at(problem.origin) }))
     expect(beside!.pushed).toEqual([])
     expect(before!.pushed).toEqual(['J0'])
     expect(before!.start < beside!.start).toBe(true)
@@ -227,7 +272,7 @@ describe('where a car is in the way', () => {
   test('somebody else takes it over where they are asked for', () => {
     const other = wash.people[0] === 'early' ? 'day' : 'early'
     const start = at('2027-01-18T09:00:00Z')
-    const tried = desk.tryOperation({ job: 'J1', operation: 'wash', start, person: other })
+    const tried = desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start, person: other })
     expect(one(ways(tried)[0]!.operations, 'J1', 'wash')).toMatchObject({ start, people: [other] })
   })
 })
@@ -235,14 +280,14 @@ describe('where a car is in the way', () => {
 test('where an operation may land is where it is allowed by itself', () => {
   const { operations, desk } = alone()
   const before = at(one(operations, 'J0', 'coat1').end)
-  const landings = desk.landings('J0', 'coat2', at('2027-01-20T00:00:00Z'))
+  const landings = desk.landings(toJobId('J0'), 'coat2', at('2027-01-20T00:00:00Z'))
   expect(landings.length).toBeGreaterThan(0)
   for (const { from, to } of landings) {
     expect(from >= plusMinutes(before, 180)).toBe(true)
     expect(to <= plusMinutes(before, 720 + 15)).toBe(true)
-    expect(desk.tryOperation({ job: 'J0', operation: 'coat2', start: from }).kind).toBe('allowed')
+    expect(desk.tryOperation({ job: toJobId('J0'), operation: 'coat2', start: from }).kind).toBe('allowed')
   }
-  expect(desk.landings('J0', 'cure', at('2027-01-20T00:00:00Z'))).toHaveLength(1)
+  expect(desk.landings(toJobId('J0'), 'cure', at('2027-01-20T00:00:00Z'))).toHaveLength(1)
 })
 
 test('the calendar of a day on which the clocks change is moved about like any other', () => {
@@ -253,7 +298,7 @@ test('the calendar of a day on which the clocks change is moved about like any o
   const desk = new MoveDesk(problem, operations)
   for (const hours of [24, 48, 72, 96]) {
     const start = plusMinutes(at(problem.origin), 60 * hours)
-    for (const way of ways(desk.tryOperation({ job: 'J0', operation: 'cut', start })))
+    for (const way of ways(desk.tryOperation({ job: toJobId('J0'), operation: 'cut', start })))
       expect(checkSchedule(problem, desk.scheduleWith(way))).toEqual([])
   }
 })

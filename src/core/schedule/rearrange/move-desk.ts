@@ -1,3 +1,4 @@
+import type { JobId } from '../../ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
 import { planChanges } from '../contract/changes'
 import { type Interval, mergeIntervals } from '../contract/intervals'
@@ -118,7 +119,7 @@ export class MoveDesk {
   }
 
   /** The stretches in which an operation may begin without a rule by itself forbidding it; whole slots, to be shown. */
-  landings(jobId: string, operationId: string, until: Instant): { from: Instant; to: Instant }[] {
+  landings(jobId: JobId, operationId: string, until: Instant): { from: Instant; to: Instant }[] {
     const { job, placement } = this.find(jobId)
     const operation = job.operations.find(({ id }) => id === operationId)
     if (!operation || operation.pin) return []

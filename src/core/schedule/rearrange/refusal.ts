@@ -1,3 +1,4 @@
+import type { JobId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
 import { workEnd } from '../solver/find-slot'
@@ -13,15 +14,18 @@ export type Refusal =
   | { code: 'before-arrival'; arrives: Instant }
   | { code: 'too-soon'; after: string; waitMinutes: number; opens: Instant }
   | { code: 'window-closed'; after: string; waitMinutes: number; opens: Instant; closes: Instant }
+  | { code: 'air-too-damp'; opens: Instant }
+  | { code: 'air-gets-damp'; closes: Instant }
   | { code: 'wrong-place'; place: string; kind: string }
   | { code: 'stands-elsewhere'; place: string }
   | { code: 'lacks-skill'; person: string; skill: string }
   | { code: 'nobody-on-shift'; skill: string; person?: string }
   | { code: 'shift-ends'; closes: Instant; minutes: number; person?: string }
-  | { code: 'person-taken'; person: string; job: string; operation: string; until: Instant }
-  | { code: 'place-taken'; place: string; job: string; until: Instant }
+  | { code: 'person-taken'; person: string; job: JobId; operation: string; until: Instant }
+  | { code: 'place-taken'; place: string; job: JobId; until: Instant }
+  | { code: 'place-closed'; place: string; until: Instant }
   | { code: 'no-follower'; operation: string; message: string }
-  | { code: 'no-room-for-other'; job: string; operation: string; message: string }
+  | { code: 'no-room-for-other'; job: JobId; operation: string; message: string }
   | { code: 'horizon' }
 
 /** What is wished for an operation besides its start: another place, another person. */
@@ -33,8 +37,8 @@ export function startLimits(
   operation: ModelOperation,
   { operations }: JobPlacement,
 ): Interval {
-  let from = Math.max(0, job.arrive)
-  let to = Number.POSITIVE_INFINITY
+  let from = Math.max(0, job.arrive, operation.dryFrom ?? 0)
+  let to = operation.dryUntil ?? Number.POSITIVE_INFINITY
   for (const link of job.links) {
     if (link.to !== operation.index) continue
     const { end } = operations[link.from]!
@@ -74,13 +78,16 @@ function refusalByOrder(
   for (const { from, to, min, max } of job.links) {
     if (to !== operation.index) continue
     const { end } = placement.operations[from]!
-    const after = job.operations[from]!.id
+    const after = job.operations[from]!.known
     if (min === max && start !== end + min) return { code: 'glued', after }
     const opens = at(end + min)
     if (start < end + min) return { code: 'too-soon', after, waitMinutes: min, opens }
     if (start > end + max)
       return { code: 'window-closed', after, waitMinutes: max, opens, closes: at(end + max) }
   }
+  const { dryFrom, dryUntil } = operation
+  if (dryFrom !== undefined && start < dryFrom) return { code: 'air-too-damp', opens: at(dryFrom) }
+  if (dryUntil !== undefined && start > dryUntil) return { code: 'air-gets-damp', closes: at(dryUntil) }
   if (start < 0) return { code: 'past', opens: at(0) }
   if (start < job.arrive) return { code: 'before-arrival', arrives: at(job.arrive) }
   if (start + operation.minutes > model.horizon) return { code: 'horizon' }
@@ -131,12 +138,14 @@ function refusalByRoom(
     const uses = firm.places[candidate]!.filter((use) => use.job !== job.id)
     const use = firstOverlap(uses, start, start + operation.minutes)
     if (!use) return undefined
-    taken ??= {
-      code: 'place-taken',
+    const held = {
       place: model.placeIds[candidate]!,
-      job: use.job,
       until: fromEpochMinutes(model.originMinute + use.to),
     }
+    taken ??=
+      use.job === undefined
+        ? { code: 'place-closed', ...held }
+        : { code: 'place-taken', job: use.job, ...held }
   }
   return taken
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { checkSchedule, problemSchema, seededRandom, solve } from '..'
+import { instantOrThrow, plusMinutes } from '../../time'
+import { checkSchedule, type Problem, problemSchema, seededRandom, solve } from '..'
 
 /** Problems of every allowed make: odd shifts, shared places, teams, crossing links, pins, several time zones. */
 
@@ -105,6 +106,76 @@ function anyProblem(seed: number) {
     fixed,
   })
 }
+
+/** The same in a shop where places are out of use for a while and the air is damp. */
+function inDampAir(problem: Problem, seed: number): Problem {
+  const random = seededRandom(seed + 1)
+  const later = (hours: number) => plusMinutes(problem.origin, Math.floor(random() * hours * 60))
+  const closed = problem.places
+    .filter(() => random() < 0.5)
+    .map(({ id }) => {
+      const from = later(96)
+      return { place: id, from, until: plusMinutes(from, 1 + Math.floor(random() * 48 * 60)) }
+    })
+  const jobs = problem.jobs.map((job) => ({
+    ...job,
+    operations: job.operations.map((operation) =>
+      random() < 0.4
+        ? { ...operation, dryAir: random() < 0.7 ? { from: later(120) } : { by: later(240) } }
+        : operation,
+    ),
+  }))
+  return { ...problem, jobs, closed, fixed: [] }
+}
+
+test('where bays are out of use and the air is damp, nobody stands in them and nothing is coated in it', () => {
+  let solved = 0
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1_000_000 }), (seed) => {
+      const problem = inDampAir(anyProblem(seed), seed)
+      const { schedule } = solve(problem, { seed: 1, steps: 3 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      if (schedule.status !== 'infeasible') solved++
+    }),
+    { numRuns: 100, seed: 20270328 },
+  )
+  expect(solved).toBeGreaterThan(20)
+})
+
+test('the checker finds a car in a bay out of use, and a coat in damp air', () => {
+  const at = (text: string) => instantOrThrow(text)
+  let found = 0
+  for (let seed = 0; seed < 40; seed++) {
+    const problem = anyProblem(seed)
+    const { schedule } = solve(problem, { seed: 1, steps: 0 })
+    const [first] = schedule.operations
+    if (schedule.status === 'infeasible' || !first) continue
+    found++
+    const place = problem.places.find(({ id }) => id === first.place)!
+    const closed = Array.from({ length: place.capacity }, () => ({
+      place: place.id,
+      from: first.start,
+      until: plusMinutes(first.start, 1),
+    }))
+    expect(checkSchedule({ ...problem, closed }, schedule)).toContainEqual(
+      expect.objectContaining({ rule: 'place-full' }),
+    )
+    const air = (dryAir: Problem['jobs'][number]['operations'][number]['dryAir']): Problem => ({
+      ...problem,
+      jobs: problem.jobs.map((job) => ({
+        ...job,
+        operations: job.operations.map((each) =>
+          job.id === first.job && each.id === first.operation ? { ...each, dryAir: dryAir! } : each,
+        ),
+      })),
+    })
+    const damp = expect.objectContaining({ rule: 'damp-air', operation: first.operation })
+    expect(checkSchedule(air({ from: plusMinutes(at(first.start), 1) }), schedule)).toContainEqual(damp)
+    expect(checkSchedule(air({ by: plusMinutes(at(first.start), -1) }), schedule)).toContainEqual(damp)
+    expect(checkSchedule(air({ from: first.start, by: first.start }), schedule)).toEqual([])
+  }
+  expect(found).toBeGreaterThan(10)
+})
 
 test('whatever the problem, a schedule breaks no rule and an infeasible one says why', () => {
   let solved = 0

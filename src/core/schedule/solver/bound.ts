@@ -64,7 +64,7 @@ function soonestOf(
   const soonest: (Soonest | undefined)[] = job.operations.map(() => undefined)
   for (const index of job.order!) {
     if (only && !only.has(index)) continue
-    let start = since
+    let start = Math.max(since, job.operations[index]!.dryFrom ?? since)
     for (const { from, to, min } of job.links) {
       const before = to === index ? soonest[from] : undefined
       if (before) start = Math.max(start, before.end + min)

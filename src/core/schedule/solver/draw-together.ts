@@ -21,7 +21,7 @@ export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed
   const order = job.order!
   const laid: OperationPlacement[] = [...placed.placement.operations]
   const last = latestEnds(job, placed)
-  const startBy: number[] = job.operations.map(() => Number.POSITIVE_INFINITY)
+  const startBy: number[] = job.operations.map(({ dryUntil }) => dryUntil ?? Number.POSITIVE_INFINITY)
   let position = order.length - 1
   for (let round = 0; round < ROUNDS_MAX; round++) {
     for (let at = position; at >= 0; at--) {
@@ -36,7 +36,7 @@ export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed
     }
     const wide = job.links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
     if (!wide) return { ...placed, placement: { job: job.index, operations: laid } }
-    startBy[wide.to] = laid[wide.from]!.end + wide.max
+    startBy[wide.to] = Math.min(startBy[wide.to]!, laid[wide.from]!.end + wide.max)
     position = order.indexOf(wide.to)
   }
   return undefined

@@ -1,4 +1,5 @@
-import { epochMinutes, instantOrThrow } from '../../time'
+import type { JobId } from '../../ids'
+import { epochMinutes, type Instant } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
 import type { Problem, ProblemOperation } from '../contract/problem'
@@ -11,6 +12,8 @@ export type Pin = { start: number; people?: number[]; place?: number }
 export type ModelOperation = {
   index: number
   id: string
+  /** The operation it is spoken of as: itself, or what it is the rest of. */
+  known: string
   minutes: number
   mode: ProblemOperation['mode']
   people: number
@@ -21,6 +24,9 @@ export type ModelOperation = {
   /** Operations of the same job that no chain of links puts before or after this one: they may overlap it. */
   beside: number[]
   pin?: Pin
+  /** Because of the air: no start before this minute, none after that one. */
+  dryFrom?: number
+  dryUntil?: number
   /** The only people who may do it, where a change is to leave it with them. */
   crew?: readonly number[]
   /** No start before this minute, where a change is to leave it no earlier than it was. */
@@ -43,7 +49,7 @@ export type ModelStay = {
 
 export type ModelJob = {
   index: number
-  id: string
+  id: JobId
   arrive: number
   due?: number
   weight: number
@@ -74,6 +80,8 @@ export type Model = {
   /** The teams that may do an operation in a place: the pinned one, or any of the right size with the skill. */
   crewsFor: (operation: ModelOperation, place: number) => readonly Crew[]
   jobs: ModelJob[]
+  /** Stretches in which a unit of a place is out of use. */
+  closed: readonly (Interval & { place: number })[]
 }
 
 function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {
@@ -151,7 +159,7 @@ function rangeOf(problem: Problem, originMinute: number): Interval {
   const minutes = [
     ...problem.fixed.map(({ start }) => start),
     ...problem.jobs.map(({ arrive }) => arrive),
-  ].map((text) => epochMinutes(instantOrThrow(text)) - originMinute)
+  ].map((at) => epochMinutes(at) - originMinute)
   return { from: Math.min(0, ...minutes), to: problem.horizonDays * 1440 }
 }
 
@@ -184,8 +192,8 @@ function openTimeCache(
 
 /** Turns a checked problem into the solver's model. */
 export function compileModel(problem: Problem): Model {
-  const originMinute = epochMinutes(instantOrThrow(problem.origin))
-  const minuteOf = (text: string) => epochMinutes(instantOrThrow(text)) - originMinute
+  const originMinute = epochMinutes(problem.origin)
+  const minuteOf = (at: Instant) => epochMinutes(at) - originMinute
   const range = rangeOf(problem, originMinute)
   const personIndex = new Map(problem.people.map((person, index) => [person.id, index]))
   const placeIndex = new Map(problem.places.map((place, index) => [place.id, index]))
@@ -218,6 +226,7 @@ export function compileModel(problem: Problem): Model {
       return {
         index: at,
         id: operation.id,
+        known: operation.restOf ?? operation.id,
         minutes: operation.minutes,
         mode: operation.mode,
         people: operation.people,
@@ -226,6 +235,8 @@ export function compileModel(problem: Problem): Model {
         stay: job.stays.findIndex((stay) => stay.operations.includes(operation.id)),
         beside: [],
         ...(pin ? { pin } : {}),
+        ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
+        ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
       }
     })
     const order = topologicalOrder(operations.length, links)
@@ -272,5 +283,10 @@ export function compileModel(problem: Problem): Model {
     openFor,
     crewsFor: crewCache(problem, openFor),
     jobs,
+    closed: (problem.closed ?? []).map(({ place, from, until }) => ({
+      place: placeIndex.get(place)!,
+      from: minuteOf(from),
+      to: minuteOf(until),
+    })),
   }
 }

@@ -11,13 +11,14 @@ export type StartCause =
   | { kind: 'pinned' }
   | { kind: 'arrival' }
   | { kind: 'after'; operation: number; waitMinutes: number }
+  | { kind: 'dry-air' }
   | { kind: 'people'; from: number; behind: StartCause }
   | { kind: 'place'; from: number; behind: StartCause }
   | { kind: 'window'; next: number; behind: StartCause }
 
 export type PlaceFailure = {
   operation: number
-  code: 'window-closed' | 'no-slot' | 'place-taken' | 'pin-broken' | 'no-place'
+  code: 'window-closed' | 'air-too-damp' | 'no-slot' | 'place-taken' | 'pin-broken' | 'no-place'
   /** For a closed window: the operation before it, and when the follower would have had to start. */
   window?: { after: number; opens: number; closes: number }
 }
@@ -91,6 +92,11 @@ class Laying {
     for (;;) {
       const failure = this.layFrom(position)
       if (failure) return failure
+      const damp = this.job.operations.find(
+        ({ index, dryUntil }) => dryUntil !== undefined && this.laid[index]!.start > dryUntil,
+      )
+      // Starts only ever move later: what comes too late for the air now comes too late for it at last.
+      if (damp) return this.missed ?? { operation: damp.index, code: 'air-too-damp' }
       const late = this.windows.find(
         (link) => this.laid[link.to]!.start - this.laid[link.from]!.end > link.max,
       )
@@ -141,6 +147,10 @@ class Laying {
       if (opens <= at) continue
       at = opens
       cause = { kind: 'after', operation: link.from, waitMinutes: link.min }
+    }
+    if (operation.dryFrom !== undefined && operation.dryFrom > at) {
+      at = operation.dryFrom
+      cause = { kind: 'dry-air' }
     }
     const free = this.placeFrom[stay]
     if (free !== undefined && free > at) {

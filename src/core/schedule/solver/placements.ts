@@ -1,4 +1,5 @@
-import { epochMinutes, fromEpochMinutes, instantOrThrow } from '../../time'
+import type { JobId } from '../../ids'
+import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
 import { costOf, totalTerms } from './cost'
 import { workSegments } from './find-slot'
@@ -33,8 +34,8 @@ export function readPlacements(
   model: Model,
   placed: readonly PlacedOperation[],
 ): (JobPlacement | undefined)[] {
-  const minuteOf = (text: string) => epochMinutes(instantOrThrow(text)) - model.originMinute
-  const key = (job: string, operation: string) => `${job}\u0000${operation}`
+  const minuteOf = (at: Instant) => epochMinutes(at) - model.originMinute
+  const key = (job: JobId, operation: string) => `${job}\u0000${operation}`
   const known = new Map(placed.map((each) => [key(each.job, each.operation), each]))
   return model.jobs.map((job): JobPlacement | undefined => {
     const operations: OperationPlacement[] = []

@@ -1,4 +1,4 @@
-import { type Problem, problemSchema } from '../contract/problem'
+import { PROBLEM_FORMAT, type Problem, problemSchema } from '../contract/problem'
 
 /** Problems for tests and benchmarks, written as the file is. */
 
@@ -8,6 +8,9 @@ const DAY = [
   ['08:00', '12:00'],
   ['12:30', '17:30'],
 ]
+
+/** A problem of a file as the file of it. */
+export const fileOf = (problem: Problem) => JSON.stringify({ format: PROBLEM_FORMAT, ...problem })
 
 export const week = (open: string[][]) => ({ mon: open, tue: open, wed: open, thu: open, fri: open })
 

@@ -21,12 +21,12 @@ function moment(model: Model, minute: number): string {
 }
 
 function impossibilityText(job: ModelJob, found: Impossibility): string {
-  const name = job.operations[found.operation]!.id
+  const name = job.operations[found.operation]!.known
   switch (found.code) {
     case 'link-circle':
       return 'The links of this job run in a circle, so no operation can come first.'
     case 'link-contradicts':
-      return `“${job.operations[found.to]!.id}” must follow “${name}” after at least ${found.min} and at most ${found.max} minutes, which contradict each other.`
+      return `“${job.operations[found.to]!.known}” must follow “${name}” after at least ${found.min} and at most ${found.max} minutes, which contradict each other.`
     case 'skill-missing':
       return `“${name}” needs ${found.wanted} with the skill “${found.skill}”; ${found.found === 0 ? 'nobody has it' : `only ${found.found} there`}.`
     case 'place-missing':
@@ -48,23 +48,28 @@ export function impossibilityReason(model: Model, found: Impossibility): Schedul
   const job = model.jobs[found.job]!
   return {
     job: job.id,
-    operation: job.operations[found.operation]!.id,
+    operation: job.operations[found.operation]!.known,
     code: found.code,
     message: impossibilityText(job, found),
   }
 }
 
-/** The link from work that lies fixed which lets an operation begin only after `opens`, if there is one. Minutes. */
-function heldByFixedWork(
+/** What lets an operation begin only after `opens`: the air, or a link from work that lies fixed. Minutes. */
+function heldBeyond(
   job: ModelJob,
   operation: number,
   opens: number,
-): { from: string; opens: number } | undefined {
+): { because: string; opens: number } | undefined {
+  const { dryFrom } = job.operations[operation]!
+  if (dryFrom !== undefined && dryFrom > opens)
+    return { because: ', when the air is dry enough to coat', opens: dryFrom }
   return job.links
     .filter(({ to }) => to === operation)
     .flatMap(({ from, min }) => {
-      const { id, pin, mode, minutes } = job.operations[from]!
-      return pin && mode !== 'pausable' ? [{ from: id, opens: pin.start + minutes + min }] : []
+      const { known, pin, mode, minutes } = job.operations[from]!
+      return pin && mode !== 'pausable'
+        ? [{ because: ` because of “${known}”`, opens: pin.start + minutes + min }]
+        : []
     })
     .find((held) => held.opens > opens)
 }
@@ -73,28 +78,30 @@ function failureText(model: Model, job: ModelJob, failure: PlaceFailure): string
   const operation = job.operations[failure.operation]!
   const { window } = failure
   if (window) {
-    const after = job.operations[window.after]!.id
-    const held = heldByFixedWork(job, failure.operation, window.opens)
+    const after = job.operations[window.after]!.known
+    const held = heldBeyond(job, failure.operation, window.opens)
     const span = `${moment(model, window.opens)} to ${moment(model, window.closes)}`
-    const since = held ? `, and no earlier than ${moment(model, held.opens)} because of “${held.from}”` : ''
+    const since = held ? `, and no earlier than ${moment(model, held.opens)}${held.because}` : ''
     const rest =
       held && held.opens > window.closes
         ? ''
         : `; nobody who can do it is free then, and no other time for “${after}” opens a better window before the horizon`
-    return `“${operation.id}” must begin ${span}, after “${after}”${since}${rest}.`
+    return `“${operation.known}” must begin ${span}, after “${after}”${since}${rest}.`
   }
   switch (failure.code) {
+    case 'air-too-damp':
+      return `“${operation.known}” must begin by ${moment(model, operation.dryUntil!)}, before the air gets too damp to coat; nobody who can do it is free before that.`
     case 'pin-broken':
-      return `“${operation.id}” is fixed to a start at which its people, its place or its links do not allow it.`
+      return `“${operation.known}” is fixed to a start at which its people, its place or its links do not allow it.`
     case 'place-taken':
-      return `“${operation.id}” does not fit into any free time of a place of the kind “${job.stays[operation.stay]!.kind}”.`
+      return `“${operation.known}” does not fit into any free time of a place of the kind “${job.stays[operation.stay]!.kind}”.`
     case 'no-slot':
     case 'window-closed':
       return operation.mode === 'unattended'
-        ? `“${operation.id}” does not end before the horizon.`
-        : `Nobody with the skill “${operation.skill}” has room for “${operation.id}” before the horizon.`
+        ? `“${operation.known}” does not end before the horizon.`
+        : `Nobody with the skill “${operation.skill}” has room for “${operation.known}” before the horizon.`
     case 'no-place':
-      return `No place of the kind “${job.stays[operation.stay]!.kind}” is free for “${operation.id}”.`
+      return `No place of the kind “${job.stays[operation.stay]!.kind}” is free for “${operation.known}”.`
     default:
       return unreachable(failure.code)
   }
@@ -104,7 +111,7 @@ export function failureReason(model: Model, jobIndex: number, failure: PlaceFail
   const job = model.jobs[jobIndex]!
   return {
     job: job.id,
-    operation: job.operations[failure.operation]!.id,
+    operation: job.operations[failure.operation]!.known,
     code: failure.code,
     message: failureText(model, job, failure),
   }

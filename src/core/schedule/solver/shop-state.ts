@@ -54,6 +54,7 @@ export class ShopState {
     this.people = model.personIds.map(() => [])
     this.places = model.placeIds.map(() => [])
     this.gaps = model.placeIds.map(() => undefined)
+    for (const { place, ...time } of model.closed) this.takePlace(place, time)
     for (const job of model.jobs) this.reserve(job)
   }
 

@@ -1,7 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { localDayOrThrow } from '../../time'
-import { checkSchedule, openedOn, type Problem, type ProblemJob, problemSchema, solve, soonestFor } from '..'
+import {
+  checkSchedule,
+  openedOn,
+  PROBLEM_FORMAT,
+  type Problem,
+  type ProblemJob,
+  problemSchema,
+  solve,
+  soonestFor,
+} from '..'
 import { compileModel } from './model'
 import { readPlacements, scheduleOf } from './placements'
 import { coatingJob, shopProblem } from './problems.fixture'
@@ -111,6 +120,6 @@ describe('a day somebody comes in as well', () => {
   })
   test('gives a problem that is still well formed', () => {
     const calendars = { ...crowded.calendars, day: openedOn(weekly, saturday, [['08:00', '12:00']]) }
-    expect(problemSchema.safeParse({ ...crowded, calendars }).success).toBe(true)
+    expect(problemSchema.safeParse({ format: PROBLEM_FORMAT, ...crowded, calendars }).success).toBe(true)
   })
 })

@@ -1,3 +1,4 @@
+import type { JobId } from '@/core/ids'
 import type { PlacedOperation } from '@/core/schedule'
 import { clock } from '@/ui/when'
 import type { BoardView } from '../board-view'
@@ -66,7 +67,7 @@ function GhostPlan({
 }: {
   view: BoardView
   operations: PlacedOperation[]
-  job: string
+  job: JobId
 }) {
   const { timeline } = view
   const rowOf = (id: string) => view.rows.find((row) => row.id === id)

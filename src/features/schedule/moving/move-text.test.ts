@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
@@ -15,13 +16,17 @@ const operations = [
 const names: MoveNames = {
   zone: 'Europe/Dublin',
   now: at('2027-01-13T10:00:00Z'),
-  plate: (job) => ({ a: 'IM 1', b: 'IM 2' })[job],
+  plate: (job) =>
+    new Map([
+      ['a', 'IM 1'],
+      ['b', 'IM 2'],
+    ]).get(job),
   operations: () => operations,
   place: (id) => ({ wash: 'Wash bay', loft: 'Loft 1' })[id] ?? id,
   person: (id) => ({ oran: 'Oran' })[id] ?? id,
 }
 const later = at('2027-01-15T20:00:00Z')
-const say = (refusal: Refusal, operation = 'two') => refusalText(refusal, 'a', operation, names)
+const say = (refusal: Refusal, operation = 'two') => refusalText(refusal, toJobId('a'), operation, names)
 
 describe('why not', () => {
   test.each<[Refusal, string, string?]>([
@@ -40,7 +45,7 @@ describe('why not', () => {
       'one',
     ],
     [
-      { code: 'too-soon', after: 'one:rest', waitMinutes: 180, opens: later },
+      { code: 'too-soon', after: 'one', waitMinutes: 180, opens: later },
       '“Layer 2” must wait 3 h after “Layer 1”: not before Fri 15 Jan 20:00.',
     ],
     [
@@ -74,23 +79,25 @@ describe('why not', () => {
       'It takes 1 h without a break, but Oran stops Fri 15 Jan 20:00.',
     ],
     [
-      { code: 'person-taken', person: 'oran', job: 'b', operation: 'one', until: later },
+      { code: 'person-taken', person: 'oran', job: toJobId('b'), operation: 'one', until: later },
       'Oran cannot leave IM 2 until Fri 15 Jan 20:00.',
     ],
     [
-      { code: 'place-taken', place: 'loft', job: 'b', until: later },
+      { code: 'place-taken', place: 'loft', job: toJobId('b'), until: later },
       'Loft 1 is held by IM 2 until Fri 15 Jan 20:00, and that car cannot be moved away.',
     ],
-    [
-      { code: 'place-taken', place: 'loft', job: 'closed:x', until: later },
-      'Loft 1 is out of use until Fri 15 Jan 20:00.',
-    ],
+    [{ code: 'place-closed', place: 'loft', until: later }, 'Loft 1 is out of use until Fri 15 Jan 20:00.'],
     [
       { code: 'no-follower', operation: 'dry', message: '“dry” does not end before the horizon.' },
       'What follows would find no room. “Dry hold” does not end before the horizon.',
     ],
     [
-      { code: 'no-room-for-other', job: 'b', operation: 'one', message: 'Nobody has room for “one”.' },
+      {
+        code: 'no-room-for-other',
+        job: toJobId('b'),
+        operation: 'one',
+        message: 'Nobody has room for “one”.',
+      },
       'IM 2 would have to make way and finds no other room. Nobody has room for “Layer 1”.',
     ],
     [{ code: 'horizon' }, 'That is farther ahead than anything is planned.'],
@@ -113,7 +120,7 @@ describe('what it comes to', () => {
     ...more,
   })
   const change = (job: string, more: object) => ({
-    job,
+    job: toJobId(job),
     moved: ['two'],
     lateBefore: 0,
     lateAfter: 0,
@@ -127,7 +134,7 @@ describe('what it comes to', () => {
       pushed: ['b'],
       bayMinutes: 90,
     })
-    expect(wayText(both, 'a', names)).toEqual([
+    expect(wayText(both, toJobId('a'), names)).toEqual([
       'IM 1 is done Fri 15 Jan 20:00 instead of tomorrow 12:00.',
       'IM 2 makes way, and is done tomorrow 12:00 as before.',
       'Bays are held 1 h 30 longer.',
@@ -135,15 +142,15 @@ describe('what it comes to', () => {
   })
   test('in lateness, where a promise is missed or mended', () => {
     const late = way({ changes: [change('a', { lateAfter: 60 })], lateMinutes: 60, bayMinutes: -30 })
-    expect(wayText(late, 'a', names)).toEqual([
+    expect(wayText(late, toJobId('a'), names)).toEqual([
       'IM 1 is done tomorrow 12:00, as before.',
       'IM 1 would be 1 h later than promised.',
       'Bays are held 30 min less.',
     ])
     const mended = way({ changes: [change('a', { lateBefore: 60 })], lateMinutes: -60 })
-    expect(wayText(mended, 'a', names)).toContain('Less late in all than now.')
+    expect(wayText(mended, toJobId('a'), names)).toContain('Less late in all than now.')
   })
   test('where nothing changes, that is said', () => {
-    expect(wayText(way({}), 'a', names)).toEqual(['Nothing would change.'])
+    expect(wayText(way({}), toJobId('a'), names)).toEqual(['Nothing would change.'])
   })
 })

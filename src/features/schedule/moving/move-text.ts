@@ -1,5 +1,6 @@
+import type { JobId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
-import { AIR, inTitles, plannedId } from '@/core/planning'
+import { inTitles } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
@@ -10,9 +11,8 @@ import { PLACE_WORDS, SKILL_WORDS } from '../why-text'
 export type MoveNames = {
   zone: string
   now: Instant
-  /** Undefined for what is no car: a bay that is out of use. */
-  plate: (job: string) => string | undefined
-  operations: (job: string) => readonly PlannedOperation[]
+  plate: (job: JobId) => string | undefined
+  operations: (job: JobId) => readonly PlannedOperation[]
   place: (id: string) => string
   person: (id: string) => string
 }
@@ -25,12 +25,12 @@ const MISSED: Partial<Record<PlannedOperation['kind'], string>> = {
 }
 
 /** Why a move is not allowed, in a sentence or two: the rule, and where there is one, the way round it. */
-export function refusalText(refusal: Refusal, job: string, operation: string, names: MoveNames): string {
+export function refusalText(refusal: Refusal, job: JobId, operation: string, names: MoveNames): string {
   const at = (instant: Instant) => moment(names.zone, instant, names.now)
-  const step = (id: string) => names.operations(job).find((each) => each.id === plannedId(id))
+  const step = (id: string) => names.operations(job).find((each) => each.id === id)
   const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
   const it = titleOf(operation)
-  const car = (id: string) => names.plate(id) ?? 'another car'
+  const car = (id: JobId) => names.plate(id) ?? 'another car'
   switch (refusal.code) {
     case 'begun':
       return `${it} has begun, or is pinned: it stays where it is. What is pinned can be unpinned.`
@@ -41,16 +41,17 @@ export function refusalText(refusal: Refusal, job: string, operation: string, na
     case 'before-arrival':
       return `The car only comes in ${at(refusal.arrives)}.`
     case 'too-soon':
-      if (refusal.after === AIR) return `The air is too damp to coat until ${at(refusal.opens)}.`
       return refusal.waitMinutes > 0
         ? `${it} must wait ${duration(refusal.waitMinutes)} after ${titleOf(refusal.after)}: not before ${at(refusal.opens)}.`
         : `${it} comes after ${titleOf(refusal.after)}, which is done ${at(refusal.opens)}.`
     case 'window-closed': {
-      if (refusal.after === AIR)
-        return `${it} must begin by ${at(refusal.closes)}: after that the air gets too damp to coat.`
       const missed = MISSED[step(refusal.after)?.kind ?? 'layer'] ?? 'later is too late'
       return `${it} must begin within ${duration(refusal.waitMinutes)} of the end of ${titleOf(refusal.after)}, by ${at(refusal.closes)}: ${missed}.`
     }
+    case 'air-too-damp':
+      return `The air is too damp to coat until ${at(refusal.opens)}.`
+    case 'air-gets-damp':
+      return `${it} must begin by ${at(refusal.closes)}: after that the air gets too damp to coat.`
     case 'wrong-place':
       return `${it} cannot be done in ${names.place(refusal.place)}: it needs a ${PLACE_WORDS[refusal.kind] ?? refusal.kind}.`
     case 'stands-elsewhere':
@@ -66,9 +67,9 @@ export function refusalText(refusal: Refusal, job: string, operation: string, na
     case 'person-taken':
       return `${names.person(refusal.person)} cannot leave ${car(refusal.job)} until ${at(refusal.until)}.`
     case 'place-taken':
-      return names.plate(refusal.job) === undefined
-        ? `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
-        : `${names.place(refusal.place)} is held by ${car(refusal.job)} until ${at(refusal.until)}, and that car cannot be moved away.`
+      return `${names.place(refusal.place)} is held by ${car(refusal.job)} until ${at(refusal.until)}, and that car cannot be moved away.`
+    case 'place-closed':
+      return `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
     case 'no-follower':
       return `What follows would find no room. ${inTitles(refusal.message, { operations: [...names.operations(job)] })}`
     case 'no-room-for-other':
@@ -81,7 +82,7 @@ export function refusalText(refusal: Refusal, job: string, operation: string, na
 }
 
 /** What a move comes to, one sentence each: the car itself, those that make way, lateness, bays. */
-export function wayText(way: Rearranged, job: string, names: MoveNames): string[] {
+export function wayText(way: Rearranged, job: JobId, names: MoveNames): string[] {
   const at = (instant: Instant) => moment(names.zone, instant, names.now)
   const own = way.changes.find((change) => change.job === job)
   const text: string[] = []

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toJobId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
 import type { Block, StayBlock } from '../blocks'
 import type { BoardRow, BoardView } from '../board-view'
@@ -33,8 +34,8 @@ const blocks = [
 ]
 const stay = { jobId: 'a', stayId: 'dry', plate: 'IM 1', place: 'loft-1', blocks } as unknown as StayBlock
 const view = { stays: [stay] } as unknown as BoardView
-const whole: Subject = { kind: 'stay', job: 'a', stay: 'dry' }
-const one = (operation: string): Subject => ({ kind: 'operation', job: 'a', operation })
+const whole: Subject = { kind: 'stay', job: toJobId('a'), stay: 'dry' }
+const one = (operation: string): Subject => ({ kind: 'operation', job: toJobId('a'), operation })
 const row = (kind: BoardRow['kind'], id: string): BoardRow => ({
   kind,
   id,

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestVehicle } from '@/app/request-floor'
+import { toVehicleId } from '@/core/ids'
 import { Live } from '@/features/frame/live'
 import { CareOverview } from '@/features/vehicles/care-overview'
 import { now } from '@/server/clock'
@@ -8,7 +9,7 @@ import { loadShop } from '@/server/shop/shop-store'
 import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 
 export default async function VehiclePage({ params }: { params: Promise<{ id: string }> }) {
-  const known = await requestVehicle((await params).id)
+  const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
   const shop = await loadShop(db)

@@ -1,5 +1,6 @@
 import { plateInFileName } from '@/app/file-name'
 import { careIcalendar } from '@/core/aftercare'
+import { toJobId } from '@/core/ids'
 import { loadCare } from '@/server/aftercare/care'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
@@ -8,7 +9,7 @@ import { loadShop } from '@/server/shop/shop-store'
 
 /** The cure calendar as a file for any calendar program. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const db = await database()
   const job = await findJob(db, id)
   if (!job) return new Response('There is no such job.', { status: 404 })

@@ -1,12 +1,13 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { FinishScreen } from '@/features/handover/finish-screen'
 import { database } from '@/server/db/connection'
 import { loadHandover } from '@/server/handover/handover'
 import { ButtonLink } from '@/ui/button'
 
 export default async function FinishPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const handover = await loadHandover(await database(), floor, entry)

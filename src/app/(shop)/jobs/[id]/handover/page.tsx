@@ -1,12 +1,13 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { HandoverSheet } from '@/features/handover/handover-sheet'
 import { handoverPaper } from '@/features/handover/paper'
 import { database } from '@/server/db/connection'
 import { loadHandover } from '@/server/handover/handover'
 
 export default async function HandoverSheetPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   const handover = entry && (await loadHandover(await database(), floor, entry))
   if (!entry || !handover) notFound()

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { believed } from '@/core/climate'
+import { toJobId } from '@/core/ids'
 import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
 import { compute } from '@/server/compute/compute'
@@ -15,7 +16,7 @@ type Props = {
 }
 
 export default async function PlanPage({ params, searchParams }: Props) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { compare } = await searchParams
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()

@@ -1,5 +1,6 @@
 import { plateInFileName } from '@/app/file-name'
 import { pdf, pdfHeaders } from '@/app/pdf'
+import { toJobId } from '@/core/ids'
 import { paperOf } from '@/features/quote/paper'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
@@ -8,7 +9,7 @@ import { loadShop } from '@/server/shop/shop-store'
 
 /** One version of a quote as PDF; the newest where none is named. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const db = await database()
   const job = await findJob(db, id)
   const quotes = job ? await listQuotes(db, id) : []

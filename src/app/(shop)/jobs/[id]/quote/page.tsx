@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { beginChoices } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
 import { database } from '@/server/db/connection'
@@ -13,7 +14,7 @@ type Props = {
 }
 
 export default async function QuotePage({ params, searchParams }: Props) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const asked = await searchParams
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()

@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { JobSchedule } from '@/features/schedule/job-schedule'
 import { compute } from '@/server/compute/compute'
 
 export default async function JobSchedulePage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const chain = entry.live ? await compute('why-not-earlier', floor.now, id) : undefined

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { SpotsScreen } from '@/features/spots/spots-screen'
 import { database } from '@/server/db/connection'
 import { listPhotos } from '@/server/photos/photo-store'
@@ -8,7 +9,7 @@ import { loadPaintStudy } from '@/server/survey/paint-memory'
 import { listAttempts } from '@/server/survey/spot-store'
 
 export default async function SpotsPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const db = await database()

@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { toJobId } from '@/core/ids'
 import { SurveyScreen } from '@/features/survey/survey-screen'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
@@ -9,7 +10,7 @@ import { earlierVisits } from '@/server/vehicles/earlier-visits'
 import { ledgerBefore } from '@/server/vehicles/ledger-store'
 
 export default async function SurveyPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const db = await database()
   const job = await findJob(db, id)
   if (!job) notFound()

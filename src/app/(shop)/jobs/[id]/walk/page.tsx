@@ -1,4 +1,5 @@
 import { notFound } from 'next/navigation'
+import { toJobId } from '@/core/ids'
 import { WalkScreen } from '@/features/walk/walk-screen'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
@@ -9,7 +10,7 @@ import { loadSurvey } from '@/server/survey/survey-store'
 import { ledgerBefore } from '@/server/vehicles/ledger-store'
 
 export default async function WalkPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const db = await database()
   const job = await findJob(db, id)
   if (!job) notFound()

@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { believed } from '@/core/climate'
+import { toJobId } from '@/core/ids'
 import { WashScreen } from '@/features/wash/wash-screen'
 import { database } from '@/server/db/connection'
 import { bayAir } from '@/server/shop/air'
@@ -11,7 +12,7 @@ import { loadWash } from '@/server/survey/wash-store'
 const MILD_C = 12
 
 export default async function WashPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const db = await database()

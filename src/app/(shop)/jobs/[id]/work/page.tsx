@@ -1,10 +1,11 @@
 import { notFound } from 'next/navigation'
 import { requestCard } from '@/app/request-floor'
+import { toJobId } from '@/core/ids'
 import { CardScreen } from '@/features/work/card-screen'
 import { ButtonLink } from '@/ui/button'
 
 export default async function WorkPage({ params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const card = await requestCard(id)
   if (!card) notFound()
   if (card.view) return <CardScreen fromShop={card.view} />

@@ -1,3 +1,4 @@
+import { toVehicleId } from '@/core/ids'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
@@ -6,7 +7,7 @@ import { historyFile } from '@/server/vehicles/vehicle-history'
 /** The history of a vehicle as the file that is handed on. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   const db = await database()
-  const file = await historyFile(db, await loadShop(db), (await params).id, now())
+  const file = await historyFile(db, await loadShop(db), toVehicleId((await params).id), now())
   if (!file) return new Response('There is no such vehicle.', { status: 404 })
   return new Response(file, {
     headers: {

@@ -1,4 +1,5 @@
 import { pdf, pdfHeaders } from '@/app/pdf'
+import { toVehicleId } from '@/core/ids'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
@@ -7,7 +8,7 @@ import { loadHistory, withPictures } from '@/server/vehicles/vehicle-history'
 /** The history of a vehicle to be read. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
   const db = await database()
-  const history = await loadHistory(db, await loadShop(db), (await params).id, now())
+  const history = await loadHistory(db, await loadShop(db), toVehicleId((await params).id), now())
   if (!history) return new Response('There is no such vehicle.', { status: 404 })
   return new Response(await pdf('history-pdf', await withPictures(history)), {
     headers: pdfHeaders('vehicle-history'),

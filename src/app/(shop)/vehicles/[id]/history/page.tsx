@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestVehicle } from '@/app/request-floor'
+import { toVehicleId } from '@/core/ids'
 import { HistoryScreen } from '@/features/vehicles/history-screen'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
@@ -7,7 +8,7 @@ import { listBrought } from '@/server/vehicles/brought'
 import { loadTimeline } from '@/server/vehicles/timeline'
 
 export default async function HistoryPage({ params }: { params: Promise<{ id: string }> }) {
-  const known = await requestVehicle((await params).id)
+  const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
   const shop = await loadShop(db)

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestVehicle } from '@/app/request-floor'
+import { toVehicleId } from '@/core/ids'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { OwnerScreen } from '@/features/vehicles/owner-screen'
@@ -12,7 +13,7 @@ import { loadTemplates, messagesOfVehicle } from '@/server/messages/message-stor
 import { loadShop } from '@/server/shop/shop-store'
 
 export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
-  const known = await requestVehicle((await params).id)
+  const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
   const shop = await loadShop(db)

@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { requestVehicle } from '@/app/request-floor'
+import { toVehicleId } from '@/core/ids'
 import { PaintScreen } from '@/features/vehicles/paint-screen'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
@@ -8,7 +9,7 @@ import { loadTrends } from '@/server/vehicles/trends'
 import { correctionsOf } from '@/server/vehicles/vehicle-care'
 
 export default async function PaintPage({ params }: { params: Promise<{ id: string }> }) {
-  const known = await requestVehicle((await params).id)
+  const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
   const { setup } = await loadShop(db)

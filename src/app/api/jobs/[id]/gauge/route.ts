@@ -1,3 +1,4 @@
+import { toJobId } from '@/core/ids'
 import { PHASES, type Phase } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
 import { database } from '@/server/db/connection'
@@ -12,7 +13,7 @@ import { loadShop } from '@/server/shop/shop-store'
  * (`phase=after`) it reads what the agreed processes have left.
  */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
-  const { id } = await params
+  const id = toJobId((await params).id)
   const db = await database()
   const job = await findJob(db, id)
   if (!job) return new Response('There is no such job.', { status: 404 })

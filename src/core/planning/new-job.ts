@@ -1,0 +1,16 @@
+import { toJobId } from '../ids'
+import type { LiveJob } from '../job'
+import type { JobPlan } from '../offer'
+import type { Instant } from '../time'
+
+const NEW = toJobId('new')
+
+/** A job the shop does not have yet, as the scheduler tries it. Its id is nobody's, and goes no further. */
+export const newJob = (plan: JobPlan, arrive: Instant): LiveJob => ({
+  id: NEW,
+  arrive,
+  weight: 1,
+  plan,
+  progress: {},
+  published: [],
+})
