@@ -14,5 +14,6 @@ export default defineConfig({
     pool: 'threads',
     isolate: false,
     maxWorkers: 2,
+    env: { FERN_YARD_LOG: 'silent' },
   },
 })

@@ -234,19 +234,65 @@ describe.each([
   })
 })
 
-test('a browser that keeps nothing still sends from the open page, and says that it is forgetful', async () => {
-  const shop = new Shop()
-  const queue = new DeviceQueue({
-    open: () => Promise.reject(new Error('private')),
-    post: async (batch) => shop.receive(batch),
-    postPhoto: async () => Promise.reject(new Error('none')),
-    clocks: () => ({ wall: shop.now, mono: shop.now, session: 'p' }),
-    newId: () => `memory-${Math.round(shop.now)}`,
-    later: () => {},
-    tellOthers: () => {},
-    onOther: () => {},
+describe('a browser that keeps nothing', () => {
+  const forgetful = (shop: Shop) => {
+    const later: (() => void)[] = []
+    const queue = new DeviceQueue({
+      open: () => Promise.reject(new Error('private')),
+      post: async (batch) => shop.receive(batch),
+      postPhoto: async ({ device, entry: { noted: _, picture: __, ...sent }, ago }) =>
+        shop.receive({ device, waiting: [{ ...sent, ago }] }),
+      clocks: () => ({ wall: shop.now, mono: shop.now, session: 'p' }),
+      newId: () => `memory-${Math.round(shop.now)}`,
+      later: (run) => void later.push(run),
+      tellOthers: () => {},
+      onOther: () => {},
+    })
+    const settle = async () => {
+      for (let round = 0; round < 5; round++) {
+        await queue.flush()
+        for (const run of later.splice(0)) run()
+        await new Promise((resolve) => setTimeout(resolve, 0))
+      }
+    }
+    return { queue, settle }
+  }
+  test('still sends from the open page, one after the other, and says that it is forgetful', async () => {
+    const shop = new Shop()
+    const { queue } = forgetful(shop)
+    for (const id of ['a', 'b', 'c']) await queue.add(towel(id))
+    expect(queue.getState()).toMatchObject({ forgetful: true, waiting: [] })
+    expect(shop.taken.map(({ id }) => id)).toEqual(['a', 'b', 'c'])
+    expect(queue.getState().sent.map(({ id }) => id)).toEqual(['a', 'b', 'c'])
   })
-  await queue.add(towel('a'))
-  expect(queue.getState()).toMatchObject({ forgetful: true, waiting: [] })
-  expect(shop.taken.map(({ id }) => id)).toEqual(['a'])
+  test('keeps them in the page while there is no network, photographs too, and tells when they were', async () => {
+    const shop = new Shop()
+    const { queue, settle } = forgetful(shop)
+    await queue.add(towel('a'))
+    shop.up = false
+    const began = shop.now
+    for (const entry of [towel('b'), photo('c'), towel('d')]) {
+      shop.now += 60_000
+      await queue.add(entry, entry.kind === 'photo' ? new Blob(['picture']) : undefined)
+    }
+    shop.now += 3_600_000
+    shop.up = true
+    shop.loseReplies = 2
+    await settle()
+    expect(shop.taken.map(({ id, at }) => [id, Math.round((at - began) / 60_000)])).toEqual([
+      ['a', 0],
+      ['b', 1],
+      ['c', 2],
+      ['d', 3],
+    ])
+    expect(queue.getState().waiting).toEqual([])
+  })
+  test('shows what was refused', async () => {
+    const shop = new Shop()
+    shop.refuses.add('b')
+    const { queue } = forgetful(shop)
+    for (const id of ['a', 'b', 'c']) await queue.add(towel(id))
+    expect(queue.getState().refused.map(({ id }) => id)).toEqual(['b'])
+    expect(shop.taken.map(({ id }) => id)).toEqual(['a', 'c'])
+  })
 })

@@ -40,6 +40,8 @@ export class DeviceQueue {
   private readonly opened: Promise<QueueDb | undefined>
   /** What could not be stored is at least kept while the page is open. */
   private readonly memory: Waiting[] = []
+  /** How many entries were kept so; the shop counts them from this page as it counts those of a device. */
+  private remembered = 0
 
   /** When what this device keeps has been read. */
   readonly ready: Promise<void>
@@ -100,7 +102,8 @@ export class DeviceQueue {
       await this.reload()
       this.around.tellOthers()
     } catch {
-      this.memory.push({ ...shown, number: this.memory.length + 1 })
+      this.remembered += 1
+      this.memory.push({ ...shown, number: this.remembered })
       this.set({ forgetful: true })
     }
     await this.flush()
@@ -201,16 +204,24 @@ export class DeviceQueue {
 
   private async send(db: QueueDb, device: string, waiting: readonly Waiting[], now: Heard): Promise<void> {
     await takeLeaseAgain(db, this.tab, now.wall, this.around.alone === undefined)
+    const ago = ({ noted }: Waiting) => agoMs(noted, now, this.emptied)
+    const { reply, heard, sent, refused } = await this.tell(device, waiting, ago)
+    if (isLost(reply, waiting[0]!.number)) return rename(db, this.around.newId)
+    await settle(db, reply.next, sent, refused, heard)
+    this.around.tellOthers()
+    await this.reload()
+  }
+
+  /** Tells the shop what waits first: a photograph by itself, or all there is before the next one. */
+  private async tell(device: string, waiting: readonly Waiting[], ago: (entry: Waiting) => number) {
     const [first] = waiting
     const upTo = waiting.findIndex(({ kind }) => kind === 'photo')
     const batch = upTo < 0 ? waiting : waiting.slice(0, upTo)
-    const ago = (entry: Waiting) => agoMs(entry.noted, now, this.emptied)
     const reply =
       first?.kind === 'photo'
         ? await this.around.postPhoto({ device, entry: first, ago: ago(first) })
         : await this.around.post({ device, waiting: batch.map((entry) => onTheWire(entry, ago(entry))) })
     const heard = this.hear(reply)
-    if (isLost(reply, first!.number)) return rename(db, this.around.newId)
     const byId = new Map(waiting.map((entry) => [entry.id, entry]))
     const sent: Sent[] = []
     const refused: Refused[] = []
@@ -222,9 +233,7 @@ export class DeviceQueue {
         sent.push({ ...told, ...(outcome.value === undefined ? {} : { value: outcome.value }) })
       else refused.push({ ...told, why: outcome.why })
     }
-    await settle(db, reply.next, sent, refused, heard)
-    this.around.tellOthers()
-    await this.reload()
+    return { reply, heard, sent, refused }
   }
 
   /** Where nothing can be stored, what waits in this page is sent from it, under a name that lives as long as the page. */
@@ -233,21 +242,19 @@ export class DeviceQueue {
     while (this.memory.length > 0 || this.mustHear) {
       const now = this.hear(await this.around.post({ device, waiting: [] }))
       this.mustHear = false
-      const [first] = this.memory
-      if (!first) break
-      const ago = agoMs(first.noted, now, undefined)
-      const reply =
-        first.kind === 'photo'
-          ? await this.around.postPhoto({ device, entry: first, ago })
-          : await this.around.post({ device, waiting: [onTheWire(first, ago)] })
-      this.memory.shift()
-      const [outcome] = reply.outcomes
-      const { waiting, sent, refused } = this.state
+      if (this.memory.length === 0) break
+      const { sent, refused } = await this.tell(device, this.memory.slice(0, BATCH_MOST), ({ noted }) =>
+        agoMs(noted, now, undefined),
+      )
+      const told = new Set([...sent, ...refused].map(({ id }) => id))
+      this.memory.splice(0, this.memory.length, ...this.memory.filter(({ id }) => !told.has(id)))
       this.set({
-        waiting: waiting.filter(({ id }) => id !== first.id),
-        sent: outcome?.taken ? [...sent, asTold(first)] : sent,
-        refused: outcome && !outcome.taken ? [...refused, { ...asTold(first), why: outcome.why }] : refused,
+        waiting: this.state.waiting.filter(({ id }) => !told.has(id)),
+        sent: [...this.state.sent, ...sent],
+        refused: [...this.state.refused, ...refused],
       })
+      // An answer that says nothing of what was sent would be asked for without an end.
+      if (told.size === 0) throw new Error('the shop did not say what became of it')
     }
   }
 

@@ -4,7 +4,12 @@ import { openQueueDb } from './queue-db'
 import type { PhotoCall, Surroundings } from './told'
 
 /** A shop as a tablet knows it: what it answers, or throws where it is out of reach; `now` is its time, ms. */
-export type Reached = { now: number; receive: (batch: QueueBatch) => QueueReply | Promise<QueueReply> }
+export type Reached = {
+  now: number
+  receive: (batch: QueueBatch) => QueueReply | Promise<QueueReply>
+  /** Where it is not told apart, a photograph comes as an entry like any other. */
+  receivePhoto?: (photo: PhotoCall) => Promise<QueueReply>
+}
 
 /** A tablet with its own clocks, its own store, and as many tabs as are opened. */
 export class Tablet {
@@ -29,7 +34,9 @@ export class Tablet {
     const around: Surroundings = {
       open: () => openQueueDb(this.name),
       post: async (batch) => this.shop.receive(batch),
-      postPhoto: async ({ device, entry, ago }: PhotoCall) => {
+      postPhoto: async (photo: PhotoCall) => {
+        if (this.shop.receivePhoto) return this.shop.receivePhoto(photo)
+        const { device, entry, ago } = photo
         const { noted: _, picture: __, ...sent } = entry
         return this.shop.receive({ device, waiting: [{ ...sent, ago }] })
       },

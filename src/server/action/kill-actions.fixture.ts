@@ -1,22 +1,11 @@
 import { readFileSync } from 'node:fs'
 import { instantOrThrow } from '@/core/time'
-import { bookVisit } from '../aftercare/visit-actions'
+import { TASKS } from '../compute/tasks'
 import { connect } from '../db/connection'
-import { makePrivateLink, recordPayment } from '../handover/handover-actions'
-import { takeVehicleIn } from '../intake/intake-actions'
-import { keepCosts } from '../learning/learning-actions'
-import { saveContact, saveWords } from '../messages/message-actions'
-import { setPinned } from '../planning/move-actions'
+import { workOut } from '../planning/proposal'
 import { receiveBatch } from '../queue/receive'
-import { agree } from '../quotes/agree-actions'
-import { acceptQuote, declineQuote, writeQuoteVersion } from '../quotes/quote-actions'
-import { beginSpell } from '../shop/device-actions'
-import { addSet, countBottle, receiveBottles, setReorder, throwBottle } from '../stock/stock-actions'
-import { keepSurvey } from '../survey/survey-actions'
-import { keepWash } from '../survey/wash-actions'
-import { tellRemoval } from '../vehicles/ledger-actions'
-import { SHOP_FLOOR } from './caller'
-import { definitionOf } from './define'
+import { OWNER, SHOP_FLOOR } from './caller'
+import { type Definition, EVERY_ACTION } from './every-action.fixture'
 import { perform } from './perform'
 import { stateOfShop } from './shop-state.fixture'
 
@@ -24,40 +13,33 @@ import { stateOfShop } from './shop-state.fixture'
  * A process that does one deed after the other and is killed, as by a power cut, right before its n-th statement on the database; before
  * the commits among them, too; before none where it is 0. What it has been answered it says, a line each.
  *
- * `node kill-actions.mjs shop.db 2027-01-13T10:20:00Z deeds.json 25`
+ * `node kill-actions.mjs fern-yard.db 2027-01-13T10:20:00Z deeds.json 25`
  */
 
-const ACTIONS = {
-  acceptQuote,
-  addSet,
-  agree,
-  beginSpell,
-  bookVisit,
-  countBottle,
-  declineQuote,
-  keepCosts,
-  keepSurvey,
-  keepWash,
-  makePrivateLink,
-  receiveBottles,
-  recordPayment,
-  saveContact,
-  saveWords,
-  setPinned,
-  setReorder,
-  takeVehicleIn,
-  tellRemoval,
-  throwBottle,
-  writeQuoteVersion,
-}
+/** An input may ask for what an earlier deed was answered, and for a file with some text. */
+export type Asked = { $answer: readonly string[] } | { $file: string }
 
 export type Deed =
-  | { kind: 'action'; action: keyof typeof ACTIONS; key: string; input: unknown }
+  | { kind: 'action'; action: string; key: string; input: unknown }
   | { kind: 'batch'; key: string; batch: Parameters<typeof receiveBatch>[1] }
 
+type Said = { key: string; answer: unknown }
+
+function filledIn(input: unknown, said: readonly Said[]): unknown {
+  if (typeof input !== 'object' || input === null) return input
+  if ('$file' in input) return new File([String(input.$file)], 'history.json')
+  if ('$answer' in input) {
+    const [key, ...path] = input.$answer as string[]
+    const found = said.find((each) => each.key === key)?.answer
+    return path.reduce((value, name) => (value as Record<string, unknown>)[name], found)
+  }
+  if (Array.isArray(input)) return input.map((each) => filledIn(each, said))
+  return Object.fromEntries(Object.entries(input).map(([name, value]) => [name, filledIn(value, said)]))
+}
+
 const [file, at, deeds, nth] = process.argv.slice(2) as [string, string, string, string]
-/** Looks at the shop after each deed, over a connection of its own. */
-const looker = Number(nth) === 0 ? connect(file, { readOnly: true }) : undefined
+/** Looks at the shop after each deed, and works plans out, over a connection of its own. */
+const looker = connect(file, { readOnly: true })
 const now = instantOrThrow(at)
 const db = connect(file)
 let statements = 0
@@ -65,19 +47,36 @@ db.on('query', () => {
   statements += 1
   if (statements === Number(nth)) process.kill(process.pid, 'SIGKILL')
 })
+// What is worked out beside the pages is worked out here, to its end however long it takes: twice the same.
+const desk: Partial<Record<keyof typeof TASKS, unknown>> = {
+  ...TASKS,
+  'work-out': (moment: typeof now, what: Parameters<typeof workOut>[2]) =>
+    workOut(looker, moment, what, () => false),
+}
+Object.assign(globalThis, {
+  fernYardDesk: {
+    ask: async (task: keyof typeof TASKS, ...args: unknown[]) =>
+      (desk[task] as (...given: unknown[]) => unknown)(...args),
+  },
+})
 
+const doIt = (definition: Definition, key: string, input: unknown) =>
+  perform(
+    db,
+    definition,
+    { key, input },
+    { caller: definition.who === 'owner' ? OWNER : SHOP_FLOOR, at: now },
+  )
+
+const said: Said[] = []
 for (const deed of JSON.parse(readFileSync(deeds, 'utf8')) as Deed[]) {
   const answer =
     deed.kind === 'batch'
       ? await receiveBatch(db, deed.batch, now)
-      : await perform(
-          db,
-          definitionOf(ACTIONS[deed.action])!,
-          { key: deed.key, input: deed.input },
-          { caller: SHOP_FLOOR, at: now },
-        )
-  const state = looker ? { state: await stateOfShop(looker) } : {}
+      : await doIt(EVERY_ACTION.get(deed.action)!, deed.key, filledIn(deed.input, said))
+  said.push({ key: deed.key, answer })
+  const state = Number(nth) === 0 ? { state: await stateOfShop(looker), statements } : {}
   console.log(JSON.stringify({ key: deed.key, answer, ...state }))
 }
 await db.destroy()
-await looker?.destroy()
+await looker.destroy()

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 
 /** Drawn by chance, and so another in each run. */
-const DRAWN = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}/g
+const DRAWN = /[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}|[0-9a-f]{64}|(?<=\/o\/)[\w-]{24}/g
 /** Kept by the database itself, or the same in every copy. */
 const BESIDE = new Set(['sqlite_sequence', 'migrations'])
 

@@ -72,21 +72,26 @@ function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): Rea
 }
 
 /** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
-export async function workOut(db: Knex, now: Instant, what: Foreseen): Promise<WorkedOut> {
+export async function workOut(
+  db: Knex,
+  now: Instant,
+  what: Foreseen,
+  shouldStop = planBudget(),
+): Promise<WorkedOut> {
   const floor = await loadFloor(db, now)
   switch (what.kind) {
     case 'everything': {
-      const { placed, schedule } = planEverything(floor, planBudget())
+      const { placed, schedule } = planEverything(floor, shouldStop)
       return proposalOf(db, floor, placed, planningOf(now, schedule))
     }
     case 'outage': {
       const { outage } = what
       const without = { ...floor, outages: [...floor.outages, outage] }
-      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)), planBudget())
+      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)), shouldStop)
       return proposalOf(db, floor, placed, planningOf(now, schedule, outage), outage)
     }
     case 'work':
-      return workOutChanges(db, floor, what)
+      return workOutChanges(db, floor, what, shouldStop)
     default:
       return unreachable(what)
   }
@@ -100,13 +105,14 @@ async function workOutChanges(
   db: Knex,
   floor: Floor,
   { changes, cause }: Extract<Foreseen, { kind: 'work' }>,
+  shouldStop: () => boolean,
 ): Promise<WorkedOut> {
   const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
   const jobs = floor.jobs.map((entry) => {
     const plan = entry.live && plans.get(entry.live.id)
     return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
   })
-  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()), planBudget())
+  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()), shouldStop)
   return proposalOf(db, floor, placed, { ...planningOf(floor.now, schedule), cause }, undefined, changes)
 }
 

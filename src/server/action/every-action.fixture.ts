@@ -1,0 +1,78 @@
+import type { z } from 'zod'
+import { askForVisit } from '../aftercare/owner-wish'
+import * as visits from '../aftercare/visit-actions'
+import * as handover from '../handover/handover-actions'
+import * as intake from '../intake/intake-actions'
+import * as known from '../intake/known-actions'
+import * as learning from '../learning/learning-actions'
+import * as practice from '../learning/practice-actions'
+import * as messages from '../messages/message-actions'
+import * as photos from '../photos/photo-actions'
+import { takePhoto } from '../photos/take-photo'
+import * as enquiries from '../planning/enquiry-actions'
+import * as moves from '../planning/move-actions'
+import * as outages from '../planning/outage-actions'
+import * as plans from '../planning/plan-actions'
+import * as refused from '../queue/refused-actions'
+import * as agreeing from '../quotes/agree-actions'
+import * as quotes from '../quotes/quote-actions'
+import * as crew from '../shop/crew-actions'
+import * as devices from '../shop/device-actions'
+import * as packages from '../shop/package-actions'
+import * as prices from '../shop/price-actions'
+import * as ways from '../shop/shop-actions'
+import * as theme from '../shop/theme-actions'
+import * as stock from '../stock/stock-actions'
+import * as promises from '../survey/promise-actions'
+import * as spots from '../survey/spot-actions'
+import * as surveys from '../survey/survey-actions'
+import * as washes from '../survey/wash-actions'
+import * as panelWays from '../survey/way-actions'
+import * as histories from '../vehicles/history-actions'
+import * as ledger from '../vehicles/ledger-actions'
+import { definitionOf } from './define'
+import type { ActionDefinition } from './perform'
+
+export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
+
+const MODULES = [
+  visits,
+  handover,
+  intake,
+  known,
+  learning,
+  practice,
+  messages,
+  photos,
+  enquiries,
+  moves,
+  outages,
+  plans,
+  refused,
+  agreeing,
+  quotes,
+  crew,
+  devices,
+  packages,
+  prices,
+  ways,
+  theme,
+  stock,
+  promises,
+  spots,
+  surveys,
+  washes,
+  panelWays,
+  histories,
+  ledger,
+]
+
+/** Every action that writes, by its name. */
+export const EVERY_ACTION: ReadonlyMap<string, Definition> = new Map(
+  [
+    ...MODULES.flatMap((module) => Object.values(module)).flatMap((action) => definitionOf(action) ?? []),
+    // These two are called from routes of their own.
+    takePhoto as unknown as Definition,
+    askForVisit as unknown as Definition,
+  ].map((definition) => [definition.name, definition]),
+)
