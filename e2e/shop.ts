@@ -12,6 +12,7 @@ const ROOT = path.resolve(import.meta.dirname, '..')
 const SET_UP_AT = '2027-01-01T12:00:00Z'
 const START_TIMEOUT_MS = 60_000
 const CLOSE_PATIENCE_MS = 300
+const KNOCK_MS = 40
 
 function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {
@@ -78,7 +79,7 @@ export class Shop {
     while (Date.now() < deadline) {
       const answer = await fetch(this.url).catch(() => undefined)
       if (answer?.ok) return
-      await new Promise((resolve) => setTimeout(resolve, 200))
+      await new Promise((resolve) => setTimeout(resolve, KNOCK_MS))
     }
     throw new Error('the shop did not open')
   }

@@ -98,8 +98,12 @@ export async function workOut(
 }
 
 /** Works a plan out and keeps it, where nobody waits for a page meanwhile. */
-export const propose = async (db: Knex, now: Instant, what: Foreseen): Promise<Proposal> =>
-  keepProposal(db, await workOut(db, now, what))
+export const propose = async (
+  db: Knex,
+  now: Instant,
+  what: Foreseen,
+  shouldStop = planBudget(),
+): Promise<Proposal> => keepProposal(db, await workOut(db, now, what, shouldStop))
 
 async function workOutChanges(
   db: Knex,
