@@ -1,5 +1,5 @@
 // The steps that demo, start and test share. Plain Node: they run before anything is installed.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, readdirSync, statSync } from 'node:fs'
 import path from 'node:path'
 
@@ -22,6 +22,22 @@ export function run(command, args, options = {}) {
   })
   if (error) throw error
   if (status !== 0) process.exit(status ?? 1)
+}
+
+/** Runs commands side by side and ends the script with the first exit code that is not 0. */
+export async function allOf(commands) {
+  const codes = await Promise.all(
+    commands.map(
+      ([command, args]) =>
+        new Promise((resolve, reject) => {
+          const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: environment })
+          child.once('error', reject)
+          child.once('exit', (code) => resolve(code ?? 1))
+        }),
+    ),
+  )
+  const failed = codes.find((code) => code !== 0)
+  if (failed !== undefined) process.exit(failed)
 }
 
 export const bin = (name) => at('node_modules', '.bin', name)

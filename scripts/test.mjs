@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBrowser } from './browser.mjs'
-import { bin, build, environment, install, ROOT, run, say } from './steps.mjs'
+import { allOf, bin, build, environment, install, ROOT, run, say } from './steps.mjs'
 
 const RESULTS = path.join(ROOT, 'test-results')
 
@@ -12,11 +12,12 @@ ensureBrowser()
 rmSync(RESULTS, { recursive: true, force: true })
 mkdirSync(RESULTS, { recursive: true })
 
-say('route types and types …')
+say('route types, types and lint …')
 run(bin('next'), ['typegen'])
-run(bin('tsc'), ['--noEmit'])
-say('lint …')
-run(bin('biome'), ['check', '.'])
+await allOf([
+  [bin('tsc'), ['--noEmit']],
+  [bin('biome'), ['check', '.']],
+])
 
 /** Runs a test runner that writes a JSON report; it may fail, the counts decide. */
 function counted(name, command, args, report, count) {
