@@ -25,8 +25,8 @@ export const treatmentSchema = z.object({
 
 export const intakeSchema = z.object({
   /** Empty for a customer or a vehicle that has not been here before. */
-  customerId: z.string(),
-  vehicleId: z.string(),
+  customerId: z.string().max(80),
+  vehicleId: z.string().max(80),
   customerName: line('Write the customer’s name.'),
   phone: optionalLine,
   email: z.union([z.literal(''), z.email('This is no e-mail address. Correct it, or leave it empty.')]),

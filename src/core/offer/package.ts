@@ -8,7 +8,7 @@ import { EXTRA_KEYS } from './extras'
  * layer first, what goes on the other surfaces, which extras it brings and which vendors it calls in.
  */
 export const packageTemplateSchema = z.strictObject({
-  key: z.string().min(1),
+  key: z.string().min(1).max(80),
   name: z.string().trim().min(1, 'A package needs a name the customer can ask for.').max(40),
   pitch: z.string().trim().min(1, 'Say in a sentence what it is for.').max(240),
   strongest: z.enum(PROCESS_KEYS),

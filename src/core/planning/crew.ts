@@ -18,13 +18,14 @@ const week = z.strictObject(
   Object.fromEntries(WEEKDAYS.map((day) => [day, hours])) as Record<Weekday, typeof hours>,
 )
 const day = z.string().refine(isLocalDay, 'Choose a day.')
-const name = (what: string) => z.string().trim().min(1, `Type a name for ${what}.`)
+const name = (what: string) =>
+  z.string().trim().min(1, `Type a name for ${what}.`).max(60, 'Keep the name under 60 characters.')
 
 export const crewSchema = z
   .strictObject({
     people: z.array(
       z.strictObject({
-        id: z.string().min(1),
+        id: z.string().min(1).max(80),
         name: name('whoever works here'),
         skills: z.array(z.enum(SKILLS)).min(1, 'Choose what they do.'),
         week,
@@ -34,7 +35,7 @@ export const crewSchema = z
     ),
     places: z.array(
       z.strictObject({
-        id: z.string().min(1),
+        id: z.string().min(1).max(80),
         name: name('the bay'),
         kinds: z.array(z.enum(BAY_KINDS)).min(1, 'Choose what may be done in it.'),
         capacity: z.int().min(1, 'At least one car fits.').max(20, 'At most twenty cars fit.'),

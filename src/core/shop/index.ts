@@ -21,5 +21,6 @@ export {
   type Shop,
   setupSchema,
   type WashSetup,
+  washSetupInput,
   washSetupSchema,
 } from './setup'

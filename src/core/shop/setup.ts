@@ -42,6 +42,26 @@ export const washSetupSchema = z.object({
 
 export type WashSetup = z.infer<typeof washSetupSchema>
 
+const upTo = (what: string, most: number, unit: string) =>
+  positive(`${what}, ${unit},`).max(
+    most,
+    `${what} holds no more than ${most.toLocaleString('en-IE')} ${unit}.`,
+  )
+
+/** The same as it is typed: no vessel is larger than these (mem). What is stored already is read whatever it holds. */
+export const washSetupInput = washSetupSchema.extend({
+  gear: z.strictObject({
+    bucketMl: upTo('The bucket', 200_000, 'ml'),
+    sprayMl: upTo('The spray bottle', 20_000, 'ml'),
+    capMl: upTo('The cap', 1000, 'ml'),
+    lance: z.strictObject({
+      bottleMl: upTo('The lance bottle', 10_000, 'ml'),
+      emptySeconds: positive('The time to empty it, s,').max(3600, 'No bottle takes longer than an hour.'),
+      flowLPerMin: positive('The flow, l/min,').max(100, 'No lance gives more than 100 l/min.'),
+    }),
+  }),
+})
+
 /** What a shop starts with until it has measured its own (mem). */
 export const FIRST_WASH_SETUP: WashSetup = {
   school: 'iron-first',

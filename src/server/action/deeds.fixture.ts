@@ -29,7 +29,7 @@ import { promisesOf } from '../survey/promised'
 import { loadSurvey } from '../survey/survey-store'
 import { historyFile } from '../vehicles/vehicle-history'
 import { listKnown } from '../vehicles/vehicle-store'
-import type { Deed } from './kill-actions.fixture'
+import type { Asked, Deed } from './filled-in.fixture'
 
 /** One deed of every action that writes, in an order in which a demo shop at `now` takes all of them. */
 
@@ -48,7 +48,7 @@ const TAKEN_IN: Intake = {
 }
 
 /** What an earlier deed was answered, told to the one who does it. */
-const answered = (deed: string, ...path: string[]) => ({ $answer: [key(deed), 'value', ...path] })
+const answered = (deed: string, ...path: string[]): Asked => ({ $answer: [key(deed), 'value', ...path] })
 
 const action = (name: string, of: string, input: unknown): Deed => ({
   kind: 'action',

@@ -6,6 +6,7 @@ import { workOut } from '../planning/proposal'
 import { receiveBatch } from '../queue/receive'
 import { OWNER, SHOP_FLOOR } from './caller'
 import { type Definition, EVERY_ACTION } from './every-action.fixture'
+import { type Deed, filledIn, type Said } from './filled-in.fixture'
 import { perform } from './perform'
 import { stateOfShop } from './shop-state.fixture'
 
@@ -17,28 +18,8 @@ import { stateOfShop } from './shop-state.fixture'
  * `node kill-actions.mjs fern-yard.db 2027-01-13T10:20:00Z deeds.json 25`
  */
 
-/** An input may ask for what an earlier deed was answered, and for a file with some text. */
-export type Asked = { $answer: readonly string[] } | { $file: string }
-
-export type Deed =
-  | { kind: 'action'; action: string; key: string; input: unknown }
-  | { kind: 'batch'; key: string; batch: Parameters<typeof receiveBatch>[1] }
-
-export type Said = { key: string; answer: unknown }
 /** The file that a process reads. */
 export type Task = { deeds: readonly Deed[]; said: readonly Said[]; looks: boolean }
-
-function filledIn(input: unknown, said: readonly Said[]): unknown {
-  if (typeof input !== 'object' || input === null) return input
-  if ('$file' in input) return new File([String(input.$file)], 'history.json')
-  if ('$answer' in input) {
-    const [key, ...path] = input.$answer as string[]
-    const found = said.find((each) => each.key === key)?.answer
-    return path.reduce((value, name) => (value as Record<string, unknown>)[name], found)
-  }
-  if (Array.isArray(input)) return input.map((each) => filledIn(each, said))
-  return Object.fromEntries(Object.entries(input).map(([name, value]) => [name, filledIn(value, said)]))
-}
 
 const [file, at, taskFile, nth] = process.argv.slice(2) as [string, string, string, string]
 /** Looks at the shop, and works plans out, over a connection of its own. */

@@ -16,7 +16,7 @@ const ARRIVAL_CLOCK = '08:00'
 export const takeVehicleIn = defineAction({
   name: 'intake.take-in',
   who: 'floor',
-  input: intakeSchema,
+  input: intakeSchema.strict(),
   write: async ({ trx, at }, intake) => {
     const shop = await loadShop(trx)
     const { timezone } = shop.setup

@@ -12,7 +12,13 @@ import {
   standing,
   type ToMove,
 } from '@/core/planning'
-import { checkSchedule, MoveDesk, type PlacedOperation, placedOperationSchema } from '@/core/schedule'
+import {
+  checkSchedule,
+  MoveDesk,
+  type PlacedOperation,
+  type Problem,
+  placedOperationSchema,
+} from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { fingerprint } from './fingerprint'
@@ -42,6 +48,7 @@ export async function takeMove(
   const floor = await floorOf(db, now, from)
   const calendar = floor && standing(floor)
   if (!floor || !calendar || calendar.kind === 'blocked') return { kind: 'stale' }
+  if (!operations.every((each) => isThere(calendar.problem, each))) return { kind: 'stale' }
   const desk = new MoveDesk(calendar.problem, calendar.operations)
   const schedule = desk.scheduleWith({ operations: [...operations] })
   const [broken] = checkSchedule(calendar.problem, schedule)
@@ -61,6 +68,11 @@ export async function takeMove(
   })
   return { kind: 'moved' }
 }
+
+/** Whether what was moved is still to be done, and there is such a place. */
+const isThere = ({ jobs, places }: Problem, { job, operation, place }: PlacedOperation) =>
+  places.some(({ id }) => id === place) &&
+  jobs.some(({ id, operations }) => id === job && operations.some((each) => each.id === operation))
 
 /** A move changes times, not what the last planning could not do. */
 function planningOf({ planning }: Floor) {

@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { version } from '@/core/inputs'
-import { washSetupSchema } from '@/core/shop'
+import { washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { defineAction } from '../action/define'
 import { CHANGED_MEANWHILE, saveSchoolsAndWash } from './shop-store'
@@ -12,7 +12,7 @@ import { CHANGED_MEANWHILE, saveSchoolsAndWash } from './shop-store'
 export const keepShop = defineAction({
   name: 'shop.keep-ways',
   who: 'desk',
-  input: z.strictObject({ version, school: z.enum(SCHOOLS), wash: washSetupSchema }),
+  input: z.strictObject({ version, school: z.enum(SCHOOLS), wash: washSetupInput }),
   write: async ({ trx }, { version: readAt, ...changed }) => {
     if (!(await saveSchoolsAndWash(trx, readAt, changed))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })

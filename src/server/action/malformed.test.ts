@@ -1,0 +1,95 @@
+import { expect, test, vi } from 'vitest'
+import { instantOrThrow } from '@/core/time'
+import { demoShop } from '../db/demo-shop.fixture'
+import { workOut } from '../planning/proposal'
+import { OWNER, SHOP_FLOOR } from './caller'
+import { deeds } from './deeds.fixture'
+import { EVERY_ACTION } from './every-action.fixture'
+import { type Deed, filledIn, type Said } from './filled-in.fixture'
+import { perform } from './perform'
+
+vi.mock('next/headers', async () => import('./outside-next.fixture'))
+
+const AT = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(AT)
+
+/** Far more than anybody types, and less than an input may be as a whole: each field knows how long it may be. */
+const LONG = 'x'.repeat(60_000)
+const HUGE = 2 ** 53
+
+type Path = readonly (string | number)[]
+type Broken = { what: string; input: unknown }
+
+/** Every value in an input with the way to it; of a list the first entry stands for all. */
+function leavesOf(input: unknown, path: Path = []): { path: Path; value: unknown }[] {
+  if (Array.isArray(input)) return input.length === 0 ? [] : leavesOf(input[0], [...path, 0])
+  if (typeof input === 'object' && input !== null && !(input instanceof File))
+    return Object.entries(input).flatMap(([name, value]) => leavesOf(value, [...path, name]))
+  return [{ path, value: input }]
+}
+
+function withValue(input: unknown, [first, ...rest]: Path, value: unknown): unknown {
+  if (first === undefined) return value
+  if (Array.isArray(input))
+    return input.map((each, at) => (at === first ? withValue(each, rest, value) : each))
+  const named = input as Record<string, unknown>
+  return { ...named, [first]: withValue(named[first], rest, value) }
+}
+
+/** One input in every way in which it can be wrong. */
+function broken(input: unknown): Broken[] {
+  const asAWhole = [null, [], 'nonsense', { nobody: 'knows this' }].filter(
+    (each) => JSON.stringify(each) !== JSON.stringify(input),
+  )
+  const isRecord = typeof input === 'object' && input !== null && !Array.isArray(input)
+  return [
+    ...asAWhole.map((each) => ({ what: `all of it ${JSON.stringify(each)}`, input: each })),
+    ...(isRecord ? [{ what: 'one name too many', input: { ...input, nobody: 'knows this' } }] : []),
+    ...leavesOf(input).flatMap(({ path, value }): Broken[] => {
+      const wrong =
+        typeof value === 'string' ? [LONG, 7] : typeof value === 'number' ? [HUGE, 'seven'] : [LONG]
+      return wrong.map((each) => ({
+        what: `${path.join('.')}: ${String(each).slice(0, 20)}`,
+        input: withValue(input, path, each),
+      }))
+    }),
+  ]
+}
+
+class TakenBack extends Error {}
+
+test('whatever is sent to an action, it is answered with what is wrong and where, and nothing is done', async () => {
+  const desk = {
+    ask: async (_: string, at: typeof AT, what: never) => workOut(shop.db, at, what, () => true),
+  }
+  Object.assign(globalThis, { fernYardDesk: desk })
+  const said: Said[] = []
+  const wrong: string[] = []
+  let tried = 0
+  const ask = (deed: Deed & { kind: 'action' }, key: string, input: unknown, db = shop.db) => {
+    const definition = EVERY_ACTION.get(deed.action)!
+    const caller = definition.who === 'owner' ? OWNER : SHOP_FLOOR
+    return perform(db, definition, { key, input }, { caller, at: AT })
+  }
+  for (const deed of await deeds(shop.db, AT)) {
+    if (deed.kind !== 'action') continue
+    const input = filledIn(deed.input, said)
+    for (const { what, input: sent } of broken(input)) {
+      tried += 1
+      await shop.db
+        .transaction(async (trx) => {
+          const answer = await ask(deed, `broken-input-${tried}`, sent, trx)
+          if (answer.ok || answer.code === 'fault')
+            wrong.push(`${deed.action}, ${what}: ${answer.ok ? 'done' : answer.code}`)
+          throw new TakenBack()
+        })
+        .catch((error) => {
+          if (!(error instanceof TakenBack)) throw error
+        })
+    }
+    said.push({ key: deed.key, answer: await ask(deed, deed.key, input) })
+  }
+  expect(wrong).toEqual([])
+  expect(said.filter(({ answer }) => !(answer as { ok: boolean }).ok)).toEqual([])
+  expect(tried).toBeGreaterThan(500)
+})
