@@ -7,8 +7,8 @@ import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
 import { Button } from '@/ui/button'
-import { Field } from '@/ui/field'
 import { reach } from '@/ui/use-action'
+import { ReasonField } from './reason-field'
 
 /** Another process for one panel, within what its paint can spare, with the reason for the change. */
 export function AnotherProcess({
@@ -26,7 +26,7 @@ export function AnotherProcess({
   const [ways, setWays] = useState<PanelWay[]>()
   const [process, setProcess] = useState('')
   const [reason, setReason] = useState('')
-  const [wrong, setWrong] = useState<{ process?: string; reason?: string }>({})
+  const [wrong, setWrong] = useState<{ process?: string; reason?: true }>({})
   const look = async () => {
     setWays(undefined)
     const answer = await reach(waysOfPanel({ jobId: job, panel: panel.id }))
@@ -35,7 +35,7 @@ export function AnotherProcess({
   const take = () => {
     const faults = {
       ...(process === '' ? { process: 'Choose how it is to be worked.' } : {}),
-      ...(reason.trim() === '' ? { reason: 'Say in a few words why.' } : {}),
+      ...(reason.trim() === '' ? { reason: true as const } : {}),
     }
     setWrong(faults)
     if (Object.keys(faults).length > 0) return
@@ -98,14 +98,7 @@ export function AnotherProcess({
             </p>
           )}
           <div className="mt-3">
-            <Field label="Why" {...(wrong.reason ? { error: wrong.reason } : {})}>
-              <input
-                className="field"
-                maxLength={300}
-                value={reason}
-                onChange={({ target }) => setReason(target.value)}
-              />
-            </Field>
+            <ReasonField label="Why" reason={reason} isMissing={wrong.reason ?? false} onChange={setReason} />
           </div>
           <div className="mt-4 flex gap-3">
             <Button onClick={take}>Work it so</Button>

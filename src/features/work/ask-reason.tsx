@@ -2,7 +2,7 @@
 
 import { type ReactNode, useState } from 'react'
 import { Button } from '@/ui/button'
-import { Field } from '@/ui/field'
+import { ReasonField } from './reason-field'
 
 type Props = {
   /** What speaks against it. */
@@ -25,17 +25,12 @@ export function AskReason({ children, words, onReason, onLeave }: Props) {
     <div className="w-full rounded border-2 border-copper p-4">
       <div className="text-copper">{children}</div>
       <div className="mt-3">
-        <Field
+        <ReasonField
           label="Why all the same? It stays on the card"
-          {...(isMissing ? { error: 'Say in a few words why.' } : {})}
-        >
-          <input
-            className="field"
-            maxLength={300}
-            value={reason}
-            onChange={({ target }) => setReason(target.value)}
-          />
-        </Field>
+          reason={reason}
+          isMissing={isMissing}
+          onChange={setReason}
+        />
       </div>
       <div className="mt-3 flex flex-wrap gap-3">
         <Button className="min-h-14 px-7 text-lg" look="outline" onClick={go}>
