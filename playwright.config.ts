@@ -1,7 +1,14 @@
 import { defineConfig } from '@playwright/test'
 
+/** Files that take a minute and more: they begin first, so that at the end nobody waits for one of them alone. */
+const LONG = /(at-the-car|faults|readable|aftercare|one-car|moving|quote|schedule|visit)\.spec\.ts$/
+
 /** The stories start their own servers on databases of their own, see e2e/shop.ts. */
 export default defineConfig({
+  projects: [
+    { name: 'long', testMatch: LONG },
+    { name: 'short', testIgnore: LONG },
+  ],
   testDir: 'e2e',
   outputDir: 'test-results/stories',
   timeout: 400_000,
