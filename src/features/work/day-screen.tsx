@@ -6,6 +6,7 @@ import type { Instant } from '@/core/time'
 import { Choice } from '@/ui/choice'
 import { clock, duration, moment } from '@/ui/when'
 import type { DayCar } from './day'
+import { PlainHttpNote } from './plain-http-note'
 import { Tick } from './tick'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
@@ -25,6 +26,7 @@ export function DayScreen({ cars, people, zone, now }: Props) {
   const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
   return (
     <div className="mx-auto max-w-3xl p-5">
+      <PlainHttpNote />
       <h1 className="mb-3 text-2xl">Today at the cars</h1>
       <Choice
         label="Whose work"

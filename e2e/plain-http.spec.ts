@@ -1,0 +1,76 @@
+import { expect, type Page, test } from '@playwright/test'
+import { Shop } from './shop'
+
+/** A tablet that reaches the shop over plain http under a name of the shop's network: no locks, no kept pages. */
+
+const NOW = '2027-01-13T10:20:00Z'
+const NAME = 'shop.test'
+
+test.use({
+  viewport: { width: 820, height: 1180 },
+  hasTouch: true,
+  launchOptions: {
+    executablePath: '/usr/bin/chromium',
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      `--host-resolver-rules=MAP ${NAME} 127.0.0.1`,
+    ],
+  },
+})
+
+let shop: Shop
+let url: string
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+  url = shop.url.replace('127.0.0.1', NAME)
+})
+test.afterAll(() => shop.remove())
+
+const cardPaths = (page: Page) =>
+  page
+    .getByRole('main')
+    .locator('a[href$="/work"]')
+    .evaluateAll((links) => links.map((link) => link.getAttribute('href')!))
+
+test('today and every card work, and what is missing is said once', async ({ page }) => {
+  const faults: Error[] = []
+  page.on('pageerror', (fault) => faults.push(fault))
+  await page.goto(`${url}/work`)
+  expect(await page.evaluate(() => 'serviceWorker' in navigator || 'locks' in navigator)).toBe(false)
+  const note = page.getByRole('complementary', { name: 'Without a network' })
+  await expect(note).toContainText('no card can be opened without one')
+  const paths = await cardPaths(page)
+  expect(paths.length).toBeGreaterThan(2)
+  for (const path of paths) {
+    await page.goto(url + path)
+    await expect(page.getByRole('heading', { name: 'The card' })).toBeVisible()
+    await expect(note).toBeVisible()
+  }
+  await note.getByRole('button', { name: 'I have read it' }).click()
+  await expect(note).toHaveCount(0)
+  await page.goto(`${url}/work`)
+  await expect(page.getByRole('heading', { name: 'Today at the cars' })).toBeVisible()
+  await expect(note).toHaveCount(0)
+  expect(faults).toEqual([])
+})
+
+test('two tabs of one tablet: nineteen taps are nineteen with the shop, in either tab', async ({
+  page,
+  context,
+}) => {
+  await page.goto(`${url}/work`)
+  const href = await page.getByRole('link', { name: /IM 903/ }).getAttribute('href')
+  const entries = async () =>
+    (await (await context.request.get(`${shop.url}/api${href!.replace(/work$/, 'card')}`)).json()).entries
+      .length
+  const before = await entries()
+  const tabs = [page, await context.newPage()]
+  for (const tab of tabs) await tab.goto(url + href)
+  for (let tap = 0; tap < 19; tap++)
+    await tabs[tap % 2]!.getByRole('button', { name: 'Pad cleaned', exact: true }).click()
+  for (const tab of tabs) await expect(tab.getByTestId('net')).toHaveText('All is with the shop')
+  await expect.poll(entries).toBe(before + 19)
+})
