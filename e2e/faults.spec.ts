@@ -237,3 +237,36 @@ test('a wash that found no network goes by itself once there is one', async ({ p
   await page.reload()
   await expect(page.getByRole('radio', { name: 'Tree sap: a few' })).toBeChecked()
 })
+
+test('a payment whose answer is lost stands on the page once, by itself, and can be crossed out without a network', async ({
+  page,
+}) => {
+  await openJob(page, 'IM 2206', 'finish')
+  const balance = page.getByTestId('balance')
+  let lost = 0
+  await page.route(
+    ({ pathname }) => /\/(finish|queue)$/.test(pathname),
+    async (route) => {
+      if (route.request().method() !== 'POST' || lost >= 3) return route.continue()
+      lost += 1
+      // It arrives, and is done; only the answer gets lost.
+      await route.fetch()
+      return route.abort()
+    },
+  )
+  await page.getByLabel('Came in').fill('250')
+  await page.getByRole('button', { name: 'Write down' }).click()
+  await expect(page.getByText('This is kept on this tablet')).toBeVisible()
+  await expect(balance).toContainText('paid €250.00')
+  expect(lost).toBe(3)
+  await expect(page.getByText('This is kept on this tablet')).toHaveCount(0)
+  await page.reload()
+  await expect(balance).toContainText('paid €250.00')
+  await page.unrouteAll()
+  await shop.close()
+  await page.getByRole('button', { name: 'Cross out' }).click()
+  await expect(page.getByText('This is kept on this tablet')).toBeVisible()
+  await expect(balance).toBeVisible()
+  await shop.open(NOW)
+  await expect(balance).toContainText('paid €0.00')
+})

@@ -41,7 +41,7 @@ test('today and every card work, and what is missing is said once', async ({ pag
   await page.goto(`${url}/work`)
   expect(await page.evaluate(() => 'serviceWorker' in navigator || 'locks' in navigator)).toBe(false)
   const note = page.getByRole('complementary', { name: 'Without a network' })
-  await expect(note).toContainText('no card can be opened without one')
+  await expect(note).toContainText('no other card can be opened until the network is back')
   const paths = await cardPaths(page)
   expect(paths.length).toBeGreaterThan(2)
   for (const path of paths) {

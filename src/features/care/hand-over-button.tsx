@@ -6,9 +6,10 @@ import { handJobOver } from '@/server/handover/handover-actions'
 import { Button } from '@/ui/button'
 
 const HAND_OVER = { action: handJobOver, name: 'handover.hand-over', about: 'the handover' }
+const OWN = [HAND_OVER]
 
 export function HandOverButton({ jobId }: { jobId: JobId }) {
-  const { run, pending, refusal, notice } = useCarAction()
+  const { run, pending, refusal, notice } = useCarAction(OWN)
   return (
     <>
       <Button disabled={pending} onClick={() => run(HAND_OVER, { jobId })}>

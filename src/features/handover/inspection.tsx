@@ -13,6 +13,7 @@ import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 
 const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the last look' }
+const OWN = [JUDGE]
 
 type Props = {
   jobId: JobId
@@ -35,7 +36,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
   const [selected, setSelected] = useState(items[0]!.id)
   const [fault, setFault] = useState<{ note: string; sentTo: string }>()
   const [cleared, setCleared] = useState<number>()
-  const { run, pending, refusal, errorAt, clear, notice } = useCarAction()
+  const { run, pending, refusal, errorAt, clear, notice } = useCarAction(OWN)
   const { open, passed, faults } = inspectionState(items, verdicts)
   const item = items.find(({ id }) => id === selected)!
   const known = verdicts.find((each) => each.item === selected)

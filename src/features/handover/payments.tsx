@@ -20,6 +20,8 @@ const CROSS_OUT = {
   about: 'a payment crossed out',
 }
 
+const OWN = [RECORD, CROSS_OUT]
+
 type Props = {
   jobId: JobId
   payments: readonly Payment[]
@@ -36,7 +38,7 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
     way: 'card',
     note: '',
   })
-  const { run, pending, refusal, notice } = useCarAction()
+  const { run, pending, refusal, notice } = useCarAction(OWN)
   const wrong = refusal ? { error: refusal.message } : {}
   const keep = () =>
     run(RECORD, { jobId, euros: typedNumber(typed.amount), way: typed.way, note: typed.note }, () =>

@@ -1,6 +1,7 @@
 'use client'
 
-import { useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { useEffect, useRef, useState } from 'react'
 import type { Action } from '@/core/answer'
 import { useAction } from '@/ui/use-action'
 import { useQueue } from './this-device'
@@ -9,13 +10,15 @@ import { useQueue } from './this-device'
 export type CarAction<Input, Value> = { action: Action<Input, Value>; name: string; about: string }
 
 /**
- * Runs an action at the car. Where the shop is out of reach it waits in the queue of the device, under the key it was tried with: so
- * it is done once, whether or not the first try arrived.
+ * Runs actions of a page at the car. Where the shop is out of reach one waits in the queue of the device, under the key it was tried with:
+ * so it is done once, whether or not the first try arrived. `own` are the actions this page has; what waits of them is told, also
+ * after a reload, and once it is with the shop the page is read anew.
  */
-export function useCarAction() {
+export function useCarAction(own: readonly { name: string }[]) {
   const { queue, state } = useQueue()
   const { run: tryTo, ...rest } = useAction()
   const [kept, setKept] = useState<readonly string[]>([])
+  const router = useRouter()
   const run = <Input, Value>(
     { action, name, about }: CarAction<Input, Value>,
     input: Input,
@@ -28,7 +31,14 @@ export function useCarAction() {
       then?.(undefined)
       return true
     })
-  const waiting = state.waiting.filter(({ id }) => kept.includes(id)).length
+  const waiting = state.waiting.filter(
+    (entry) => entry.kind === 'call' && own.some(({ name }) => name === entry.action),
+  ).length
+  const before = useRef(0)
+  useEffect(() => {
+    if (waiting < before.current) router.refresh()
+    before.current = waiting
+  }, [waiting, router])
   const refused = state.refused.find(({ id }) => kept.includes(id))
   return {
     ...rest,

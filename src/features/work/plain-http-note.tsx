@@ -40,9 +40,9 @@ export function PlainHttpNote() {
       className="mb-4 flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-fern bg-lichen px-4 py-3"
     >
       <p className="max-w-prose">
-        This address begins with http, and over http a browser keeps no pages. A card that is open works on
-        without a network, and sends later what you did; but no card can be opened without one. Over https it
-        can.
+        This tablet reaches the shop over http, where a browser keeps no pages. An open card works on without
+        a network and sends everything later; but no other card can be opened until the network is back. Over
+        https it can.
       </p>
       <Button look="outline" onClick={read}>
         I have read it
