@@ -1,7 +1,8 @@
 import type { Knex } from 'knex'
+import type { Language } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
-import { type Language, nextLoud } from '@/core/messages'
+import { nextLoud } from '@/core/messages'
 import { seededRandom } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import {

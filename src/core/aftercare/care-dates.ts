@@ -1,5 +1,5 @@
 import type { LocalDay } from '../time'
-import type { VisitWindow } from './'
+import type { VisitWindow } from './rhythm'
 
 /** The dates a vehicle is looked after by, worked out from its protection and kept for the lists. */
 export type CareDates = {

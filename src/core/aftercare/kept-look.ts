@@ -1,5 +1,5 @@
 import type { Instant, LocalDay } from '../time'
-import type { Cause, Look } from './'
+import type { Cause, Look } from './look'
 
 /** A look at one panel as it is kept: what was seen, what did it, by whom. */
 export type KeptLook = Pick<Look, 'unit' | 'water' | 'angleDegrees' | 'feel' | 'cleaned'> & {

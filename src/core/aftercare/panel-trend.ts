@@ -1,6 +1,6 @@
 import type { JobId } from '../ids'
 import type { LocalDay } from '../time'
-import type { Trend } from './'
+import type { Trend } from './trend'
 
 export type Measure = 'film' | 'gloss'
 

@@ -1,8 +1,10 @@
 import type { LaidProduct, OtherSurface } from '../coating'
 import type { JobId } from '../ids'
 import type { Instant, LocalDay } from '../time'
-import type { Exposure, KeptLook, Outlook } from './'
 import type { Coat } from './coat'
+import type { Exposure } from './exposure'
+import type { KeptLook } from './kept-look'
+import type { Outlook } from './outlook'
 
 export type ProtectedUnit = {
   id: string

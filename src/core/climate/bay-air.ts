@@ -1,4 +1,5 @@
-import type { BayClimate, Sensed, SensorState } from './'
+import type { BayClimate } from './dew-point'
+import type { Sensed, SensorState } from './sensor'
 
 export type BayAir = { bay: string; readings: Sensed[]; state: SensorState }
 

@@ -1,5 +1,5 @@
 import type { CustomerId } from '../ids'
-import type { Channel, Language } from '../messages'
+import type { Channel, Language } from './contact'
 
 export type Customer = {
   id: CustomerId

@@ -1,1 +1,2 @@
+export { CHANNEL_NAME, CHANNELS, type Channel, LANGUAGE_NAME, LANGUAGES, type Language } from './contact'
 export type { Customer } from './customer'

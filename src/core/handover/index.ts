@@ -1,5 +1,6 @@
 export { type Balance, balanceOf, PAYMENT_WAYS, type Payment, type PaymentWay } from './balance'
 export { beforeAfter, type PanelChange } from './before-after'
+export type { Handover } from './going-home'
 export {
   blindToIt,
   type InspectionItem,

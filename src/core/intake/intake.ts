@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CHANNELS, LANGUAGES } from '../messages'
+import { CHANNELS, LANGUAGES } from '../customer'
 import { isLocalDay } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '../vehicle'
 

@@ -1,6 +1,6 @@
 import { careMilestones, type Milestone } from '../aftercare'
 import type { Shop } from '../shop'
-import type { LayerLog } from './'
+import type { LayerLog } from './layer-log'
 
 export type Care = { layers: LayerLog[]; milestones: Milestone[] }
 

@@ -3,7 +3,7 @@ import type { Customer } from '../customer'
 import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { Vehicle } from '../vehicle'
-import type { JobKind } from './'
+import type { JobKind } from './job'
 
 export type DueCar = {
   vehicle: Vehicle

@@ -1,7 +1,6 @@
 export { type Care, careOf, productName } from './cure'
 export { DUE_FILTERS, type DueCar, type DueFilter } from './due-car'
 export type { EarlierVisit } from './earlier-visit'
-export type { Handover } from './handover'
 export { JOB_KINDS, type Job, type JobKind } from './job'
 export type { KnownVehicle } from './known-vehicle'
 export type { LayerLog } from './layer-log'

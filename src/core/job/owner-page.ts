@@ -1,6 +1,7 @@
 import type { Milestone } from '../aftercare'
 import type { Photo } from '../photo'
-import type { KnownVehicle, VehicleCare } from './'
+import type { KnownVehicle } from './known-vehicle'
+import type { VehicleCare } from './vehicle-care'
 
 /** What an owner sees of their own car, and nothing beside it: no former owner’s stays, no money, no notes of the shop. */
 export type OwnerPage = {

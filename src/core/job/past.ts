@@ -1,6 +1,6 @@
 import type { JobId } from '../ids'
 import type { LocalDay } from '../time'
-import type { KnownVehicle } from './'
+import type { KnownVehicle } from './known-vehicle'
 
 /** What the shop remembers of a vehicle that comes back. */
 export type Past = {

@@ -3,7 +3,7 @@ import type { Message } from '../messages'
 import type { Photo } from '../photo'
 import type { LedgerEntry, Letter, StoredSurvey } from '../survey'
 import type { Instant, LocalDay } from '../time'
-import type { Job } from './'
+import type { Job } from './job'
 
 export type Stay = {
   kind: 'stay'

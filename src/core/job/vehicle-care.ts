@@ -1,7 +1,7 @@
 import type { CareDate, CareDates, CareRule, CorrectionsLeft, Protection, VisitWish } from '../aftercare'
 import type { JobId } from '../ids'
 import type { Instant } from '../time'
-import type { Job } from './'
+import type { Job } from './job'
 
 /** Everything the care of one vehicle is told by. */
 export type VehicleCare = {

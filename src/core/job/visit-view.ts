@@ -1,5 +1,5 @@
 import type { GuaranteeAnswer, KeptLook, Protection } from '../aftercare'
-import type { Job } from './'
+import type { Job } from './job'
 
 /** A visit as it is looked at: what is seen now against what was seen before, and what follows. */
 export type VisitView = {

@@ -1,19 +1,19 @@
 import { openSpans } from '../schedule'
 import type { Setup, Shop } from '../shop'
 import { atLocal, dayIn, localDayOrThrow, mergedSpans, plusMonths, type Span } from '../time'
+import { paceLessons } from './calibration'
+import { packageEarnings } from './earnings'
+import type { Lesson } from './lesson'
 import {
   bayUseByMonth,
   clearingByProcess,
   hoursByPanel,
   hoursByWork,
-  type Lesson,
   type MonthSpan,
   onTimeByMonth,
-  paceLessons,
-  packageEarnings,
   productPerCar,
-  workName,
-} from './'
+} from './tallies'
+import { workName } from './work-name'
 
 export const PERIODS = [3, 12, 24] as const
 

@@ -9,17 +9,7 @@ export {
   seasonMessage,
 } from './due'
 export { MESSAGE_STATES, type Message, type MessageEvent, type MessageState } from './message'
-export {
-  CHANNEL_NAME,
-  CHANNELS,
-  type Channel,
-  LANGUAGE_NAME,
-  LANGUAGES,
-  type Language,
-  OCCASION,
-  OCCASIONS,
-  type Occasion,
-} from './occasion'
+export { OCCASION, OCCASIONS, type Occasion } from './occasion'
 export type { Proposed } from './proposed'
 export {
   type Addressee,

@@ -1,6 +1,7 @@
+import type { Channel, Language } from '../customer'
 import type { CustomerId, VehicleId } from '../ids'
 import type { Instant } from '../time'
-import type { Channel, Language, Occasion } from './'
+import type { Occasion } from './occasion'
 
 export const MESSAGE_STATES = ['waiting', 'sending', 'sent', 'withdrawn', 'failed'] as const
 

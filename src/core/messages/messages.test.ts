@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { LANGUAGES } from '../customer'
 import { toJobId, toVehicleId } from '../ids'
 import {
   dayIn,
@@ -11,7 +12,7 @@ import {
   weekdayOf,
 } from '../time'
 import { type DueSubject, dueMessages, dueReach, openSeasons, seasonMessage } from './due'
-import { LANGUAGES, OCCASION, OCCASIONS } from './occasion'
+import { OCCASION, OCCASIONS } from './occasion'
 import { type Addressee, asksToStop, nextLoud, routeFor } from './sending'
 import { FACT_NAMES, type Facts, fillIn, TEMPLATE_ERROR_TEXT, unknownFacts } from './template'
 import { TEMPLATES } from './templates'

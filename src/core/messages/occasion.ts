@@ -33,11 +33,3 @@ export const OCCASION: Record<Occasion, OccasionModel> = {
   renewal: { name: 'Time for a new coat', when: 'When the old one has most likely gone', needsConsent: true },
   words: { name: 'In your own words', when: 'By hand', needsConsent: false },
 }
-
-export const LANGUAGES = ['en', 'fr', 'de'] as const
-export type Language = (typeof LANGUAGES)[number]
-export const LANGUAGE_NAME: Record<Language, string> = { en: 'English', fr: 'Français', de: 'Deutsch' }
-
-export const CHANNELS = ['email', 'text'] as const
-export type Channel = (typeof CHANNELS)[number]
-export const CHANNEL_NAME: Record<Channel, string> = { email: 'E-mail', text: 'Text message' }

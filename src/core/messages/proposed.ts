@@ -1,7 +1,9 @@
 import type { Customer } from '../customer'
 import type { VehicleId } from '../ids'
 import type { Vehicle } from '../vehicle'
-import type { DueMessage, Occasion, Route } from './'
+import type { DueMessage } from './due'
+import type { Occasion } from './occasion'
+import type { Route } from './sending'
 
 export type Proposed = {
   due: DueMessage

@@ -1,3 +1,4 @@
+import type { Channel, Language } from '../customer'
 import {
   atLocal,
   clockMinutes,
@@ -8,7 +9,7 @@ import {
   plusDays,
   weekdayOf,
 } from '../time'
-import type { Channel, Language, Occasion } from './occasion'
+import type { Occasion } from './occasion'
 import { OCCASION } from './occasion'
 
 /** Hours in which nobody is written to, on the shop’s clock; they may run over midnight. */

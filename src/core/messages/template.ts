@@ -1,7 +1,8 @@
+import type { Language } from '../customer'
 import { ok, type Result, refused } from '../result'
 import type { LocalDay } from '../time'
 import { localDayOrThrow } from '../time'
-import type { Language, Occasion } from './occasion'
+import type { Occasion } from './occasion'
 
 /** What a message can speak of. Days are given as days and written as the language writes them. */
 export type Facts = {

@@ -1,5 +1,8 @@
 import type { PlacedOperation, Problem, ScheduleReason } from '../schedule'
-import { calendarNow, type Floor, keptPlan, openJobs, type PlannedFrom, planningProblem } from './'
+import { calendarNow, type Floor, openJobs } from './floor'
+import { keptPlan } from './plan-floor'
+import type { PlannedFrom } from './proposal'
+import { planningProblem } from './shop-problem'
 /** What the next undoing, and the next doing again, would be of. */
 export type MoveHistory = { undo?: string; redo?: string }
 

@@ -10,17 +10,15 @@ import {
 } from '../schedule'
 import type { Setup } from '../shop'
 import type { Instant } from '../time'
+import { calendarNow, type Floor, openJobs } from './floor'
+import { joinParts } from './parts'
 import {
-  calendarNow,
-  type Floor,
-  joinParts,
   type MissedWindow,
   nextSlot,
-  openJobs,
   type PlanningOptions,
   planningProblem,
   type ShopCalendar,
-} from './'
+} from './shop-problem'
 
 /** Improvement attempts when everything is planned anew by hand. */
 export const PLAN_ALL_STEPS = 120

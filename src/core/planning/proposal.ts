@@ -1,6 +1,8 @@
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
-import type { Outage, PlanChange, Planning } from './'
+import type { PlanChange } from './events'
+import type { Outage } from './outage'
+import type { Planning } from './planning'
 
 export type Proposal = {
   id: string

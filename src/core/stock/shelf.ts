@@ -1,5 +1,7 @@
 import type { LocalDay } from '../time'
-import type { Bottle, BottleState, ProductNeed, Supply } from './'
+import type { Bottle, BottleState } from './bottle'
+import type { ProductNeed } from './needs'
+import type { Supply } from './supply'
 
 /** A bottle with the number on its label. */
 export type ShelfBottle = Bottle & { code: number }

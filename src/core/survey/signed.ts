@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Instant } from '../time'
-import type { PromiseLine } from './'
+import type { PromiseLine } from './promises'
 
 export type Signature = z.infer<typeof signatureSchema>
 

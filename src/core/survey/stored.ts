@@ -1,3 +1,3 @@
-import type { SurveyRecord } from './'
+import type { SurveyRecord } from './record'
 
 export type StoredSurvey = SurveyRecord & { version: number }

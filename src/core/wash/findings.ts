@@ -1,4 +1,5 @@
-import type { Contamination, WashMethod, WashPlace } from './'
+import type { Contamination } from './contamination'
+import type { WashMethod, WashPlace } from './method'
 
 export type WashFindings = { contamination: Contamination; place: WashPlace; method?: WashMethod | undefined }
 

@@ -3,8 +3,9 @@
 import clsx from 'clsx'
 import Link from 'next/link'
 import { useState } from 'react'
+import { CHANNEL_NAME } from '@/core/customer'
 import type { Message } from '@/core/messages'
-import { CHANNEL_NAME, OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
+import { OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
 import type { Instant } from '@/core/time'
 import {

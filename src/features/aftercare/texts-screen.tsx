@@ -1,16 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import {
-  FACT_NAMES,
-  LANGUAGE_NAME,
-  LANGUAGES,
-  type Language,
-  OCCASION,
-  OCCASIONS,
-  type Occasion,
-  type Template,
-} from '@/core/messages'
+import { LANGUAGE_NAME, LANGUAGES, type Language } from '@/core/customer'
+import { FACT_NAMES, OCCASION, OCCASIONS, type Occasion, type Template } from '@/core/messages'
 import type { Setup } from '@/core/shop'
 import { dropWords, saveWords } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'

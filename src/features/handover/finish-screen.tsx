@@ -1,4 +1,4 @@
-import type { Handover } from '@/core/job'
+import type { Handover } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'

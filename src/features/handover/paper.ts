@@ -1,6 +1,6 @@
 import { careRulesFor } from '@/core/aftercare'
+import type { Handover } from '@/core/handover'
 import { isRework } from '@/core/handover'
-import type { Handover } from '@/core/job'
 import { productName } from '@/core/job'
 import type { Summary } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
-import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/messages'
+import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import { saveContact } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'

@@ -2,16 +2,9 @@
 
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
+import { CHANNEL_NAME, LANGUAGE_NAME } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
-import {
-  CHANNEL_NAME,
-  HELD_TEXT,
-  LANGUAGE_NAME,
-  type Occasion,
-  repairWords,
-  routeFor,
-  type Template,
-} from '@/core/messages'
+import { HELD_TEXT, type Occasion, repairWords, routeFor, type Template } from '@/core/messages'
 import type { LocalDay } from '@/core/time'
 import { writeToOwner } from '@/server/messages/message-actions'
 import { Button } from '@/ui/button'

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
+import type { Handover } from '@/core/handover'
 import {
   balanceOf,
   beforeAfter,
@@ -9,7 +10,6 @@ import {
   reachedClearing,
   stepsToSendTo,
 } from '@/core/handover'
-import type { Handover } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { dayIn } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'

@@ -3,12 +3,11 @@
 import { headers } from 'next/headers'
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import { aCustomer, aVehicle, id, nothing, version } from '@/core/inputs'
 import {
-  CHANNELS,
   fillIn,
-  LANGUAGES,
   OCCASIONS,
   type Proposed,
   TEMPLATE_ERROR_TEXT,

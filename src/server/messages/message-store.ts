@@ -1,9 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import { LANGUAGES, type Language } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import {
-  LANGUAGES,
-  type Language,
   type Message,
   type MessageEvent,
   type MessageState,

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import { CHANNEL_NAME, HELD_TEXT, LANGUAGE_NAME, type Proposed } from '@/core/messages'
+import { CHANNEL_NAME, LANGUAGE_NAME } from '@/core/customer'
+import { HELD_TEXT, type Proposed } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
 import type { Shop } from '@/core/shop'
 import { loadTemplates } from '@/server/messages/message-store'

@@ -1,12 +1,20 @@
 import type { Interval } from '../contract/intervals'
 import type { Problem } from '../contract/problem'
-import type { Model, ModelOperation } from './model'
 
 /** More teams than this are not tried for one operation; the first are those with the fewest other skills. */
 export const TEAMS_MAX = 64
 
 /** People who may do an operation together, and when all of them and the place are there. */
 export type Crew = { people: readonly number[]; open: readonly Interval[] }
+
+/** As much of an operation as says who may do it: the pinned team, one it is bound to, or so many of those with the skill. */
+export type ByTeam = {
+  skill: string
+  people: number
+  skilled: readonly number[]
+  pin?: { people?: readonly number[] }
+  crew?: readonly number[]
+}
 
 /** Every way to choose one of each. */
 export function choices<T>(lists: readonly (readonly T[])[]): T[][] {
@@ -32,11 +40,14 @@ export function teamsOf(people: readonly number[], size: number): number[][] {
 }
 
 /** Teams are the same for all operations that ask for as many of one skill, open time for all places of one calendar. */
-export function crewCache(problem: Problem, openFor: Model['openFor']): Model['crewsFor'] {
+export function crewCache(
+  problem: Problem,
+  openFor: (people: readonly number[], place: number) => readonly Interval[],
+): (operation: ByTeam, place: number) => readonly Crew[] {
   const cache = new Map<string, readonly Crew[]>()
   const calendars = Object.keys(problem.calendars)
   const calendarOf = problem.places.map(({ calendar }) => calendars.indexOf(calendar))
-  const own = new WeakMap<ModelOperation, (readonly Crew[] | undefined)[]>()
+  const own = new WeakMap<ByTeam, (readonly Crew[] | undefined)[]>()
   return (operation, place) => {
     let byCalendar = own.get(operation)
     if (!byCalendar) {

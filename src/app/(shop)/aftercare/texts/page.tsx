@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
-import { LANGUAGES, OCCASIONS } from '@/core/messages'
+import { LANGUAGES } from '@/core/customer'
+import { OCCASIONS } from '@/core/messages'
 import { TextsScreen, type TextView } from '@/features/aftercare/texts-screen'
 import { database } from '@/server/db/connection'
 import { loadTemplates } from '@/server/messages/message-store'

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs'
 import { instantOrThrow } from '@/core/time'
+import { OWNER, SHOP_FLOOR } from '../action/caller'
+import { perform } from '../action/perform'
 import { TASKS } from '../compute/tasks'
 import { connect } from '../db/connection'
 import { workOut } from '../planning/proposal'
 import { receiveBatch } from '../queue/receive'
-import { OWNER, SHOP_FLOOR } from './caller'
 import { type Definition, EVERY_ACTION } from './every-action.fixture'
 import { type Deed, filledIn, type Said } from './filled-in.fixture'
-import { perform } from './perform'
 import { stateOfShop } from './shop-state.fixture'
 
 /**

@@ -1,4 +1,6 @@
 import type { z } from 'zod'
+import { definitionOf } from '../action/define'
+import type { ActionDefinition } from '../action/perform'
 import { askForVisit } from '../aftercare/owner-wish'
 import * as visits from '../aftercare/visit-actions'
 import * as handover from '../handover/handover-actions'
@@ -30,8 +32,6 @@ import * as washes from '../survey/wash-actions'
 import * as panelWays from '../survey/way-actions'
 import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
-import { definitionOf } from './define'
-import type { ActionDefinition } from './perform'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 

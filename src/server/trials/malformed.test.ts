@@ -1,12 +1,12 @@
 import { expect, test, vi } from 'vitest'
 import { instantOrThrow } from '@/core/time'
+import { OWNER, SHOP_FLOOR } from '../action/caller'
+import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
 import { workOut } from '../planning/proposal'
-import { OWNER, SHOP_FLOOR } from './caller'
 import { deeds } from './deeds.fixture'
 import { EVERY_ACTION } from './every-action.fixture'
 import { type Deed, filledIn, type Said } from './filled-in.fixture'
-import { perform } from './perform'
 
 vi.mock('next/headers', async () => import('./outside-next.fixture'))
 

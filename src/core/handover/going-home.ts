@@ -1,15 +1,10 @@
 import type { CardState } from '../card'
-import type {
-  Balance,
-  InspectionItem,
-  InspectionState,
-  PanelChange,
-  Payment,
-  PrivateLink,
-  Verdict,
-} from '../handover'
+import type { Care } from '../job'
 import type { Agreement } from '../offer'
-import type { Care } from './'
+import type { Balance, Payment } from './balance'
+import type { PanelChange } from './before-after'
+import type { InspectionItem, InspectionState, Verdict } from './inspection'
+import type { PrivateLink } from './private-link'
 
 /** Everything that goes home with a car, at one moment. */
 export type Handover = {

@@ -38,7 +38,7 @@ beforeAll(async () => {
   const outside = path.join(import.meta.dirname, 'outside-next.fixture.ts')
   await build({
     absWorkingDir: ROOT,
-    entryPoints: ['src/server/action/kill-actions.fixture.ts'],
+    entryPoints: ['src/server/trials/kill-actions.fixture.ts'],
     outfile: path.join(folder, 'kill-actions.mjs'),
     bundle: true,
     platform: 'node',

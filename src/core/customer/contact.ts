@@ -1,0 +1,9 @@
+/** In which language and on which way a customer is written to. */
+
+export const LANGUAGES = ['en', 'fr', 'de'] as const
+export type Language = (typeof LANGUAGES)[number]
+export const LANGUAGE_NAME: Record<Language, string> = { en: 'English', fr: 'Français', de: 'Deutsch' }
+
+export const CHANNELS = ['email', 'text'] as const
+export type Channel = (typeof CHANNELS)[number]
+export const CHANNEL_NAME: Record<Channel, string> = { email: 'E-mail', text: 'Text message' }
