@@ -27,7 +27,7 @@ export { inTitles } from './in-titles'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
 export { newJob } from './new-job'
-export { type Outage, shopWithout } from './outage'
+export { type Outage, shopWithout, touchedBy } from './outage'
 export { joinParts } from './parts'
 export {
   CHURN_PER_STEP,

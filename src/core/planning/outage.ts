@@ -1,5 +1,8 @@
-import { closedBetween } from '../schedule'
+import type { LiveJob } from '../job'
+import { unreachable } from '../result'
+import { closedBetween, type PlacedOperation } from '../schedule'
 import { type Instant, laterOf } from '../time'
+import { isCoat } from './damp-air'
 import type { Closure, ShopCalendar } from './shop-problem'
 
 /** Somebody who is away, a bay that cannot be used, or air too damp to coat, from one instant to another. */
@@ -41,4 +44,23 @@ function closuresOf(place: string, outages: readonly Outage[]): Closure[] {
     else closures.push({ id, place, from, until })
   }
   return closures
+}
+
+/** Jobs that were to use what is out while it is out, or to be coated in air too damp for it. */
+export function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): ReadonlySet<string> {
+  const uses = ({ plan }: LiveJob, { operation, people, place }: PlacedOperation): boolean => {
+    switch (what.kind) {
+      case 'place':
+        return place === what.id
+      case 'person':
+        return people.includes(what.id)
+      case 'air':
+        return plan.operations.some((each) => each.id === operation && isCoat(each))
+      default:
+        return unreachable(what)
+    }
+  }
+  const meets = (job: LiveJob) =>
+    job.published.some((placed) => placed.start < until && from < placed.end && uses(job, placed))
+  return new Set(jobs.filter(meets).map(({ id }) => id))
 }

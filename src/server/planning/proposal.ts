@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { aJob } from '@/core/inputs'
-import type { LiveJob } from '@/core/job'
 import { planSchema } from '@/core/offer'
 import {
   CHURN_PER_STEP,
@@ -25,6 +24,7 @@ import {
   planningProblem,
   standingPlan,
   type ToPlan,
+  touchedBy,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
 import {
@@ -51,25 +51,6 @@ const changedSchema = z.array(z.object({ job: aJob, plan: planSchema }))
 
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
-
-/** Jobs that were to use what is out while it is out, or to be coated in air too damp for it. */
-function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[]): ReadonlySet<string> {
-  const uses = ({ plan }: LiveJob, { operation, people, place }: PlacedOperation): boolean => {
-    switch (what.kind) {
-      case 'place':
-        return place === what.id
-      case 'person':
-        return people.includes(what.id)
-      case 'air':
-        return plan.operations.some((each) => each.id === operation && isCoat(each))
-      default:
-        return unreachable(what)
-    }
-  }
-  const meets = (job: LiveJob) =>
-    job.published.some((placed) => placed.start < until && from < placed.end && uses(job, placed))
-  return new Set(jobs.filter(meets).map(({ id }) => id))
-}
 
 /** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
 export async function workOut(
