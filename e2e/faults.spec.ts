@@ -217,11 +217,26 @@ test('a wash whose answer is lost is kept once, and so is the touch after it', a
   await expect(page.getByText('The shop does not answer')).toBeVisible()
   await page.getByRole('radio', { name: 'Overspray: many' }).click()
   await expect(page.getByText('The shop does not answer')).toHaveCount(0)
-  await expect(page.getByText('Someone else has changed this wash')).toHaveCount(0)
   await page.waitForLoadState('networkidle')
   await page.reload()
   for (const name of ['Tar spots: many', 'Overspray: many'])
     await expect(page.getByRole('radio', { name })).toBeChecked()
+})
+
+test('two tablets before one wash: what each found stands on both', async ({ browser }) => {
+  const contexts = await Promise.all([browser.newContext(), browser.newContext()])
+  const [first, second] = await Promise.all(contexts.map((context) => context.newPage()))
+  for (const page of [first!, second!]) await openJob(page, 'IM 19', 'wash')
+  await first!.getByRole('radio', { name: 'Tar spots: many' }).click()
+  await first!.waitForLoadState('networkidle')
+  await second!.getByRole('radio', { name: 'Tree sap: a few' }).click()
+  await expect(second!.getByRole('radio', { name: 'Tar spots: many' })).toBeChecked()
+  await expect(second!.getByRole('radio', { name: 'Tree sap: a few' })).toBeChecked()
+  await second!.waitForLoadState('networkidle')
+  await first!.reload()
+  for (const name of ['Tar spots: many', 'Tree sap: a few'])
+    await expect(first!.getByRole('radio', { name })).toBeChecked()
+  await Promise.all(contexts.map((context) => context.close()))
 })
 
 test('a wash that found no network goes by itself once there is one', async ({ page }) => {

@@ -31,6 +31,7 @@ export {
 } from './dilution'
 export type { StoredWash, WashFindings } from './findings'
 export type { WashLine } from './line'
+export { mergeFindings } from './merge'
 export { NEAR_FREEZING_C, RINSELESS_RULES, type WashMethod, type WashPlace, washMethod } from './method'
 export {
   type Mix,
