@@ -212,6 +212,8 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await card(THURSDAY, '21:00')
     await press(page, 'Begin now')
     await expect(page.getByText(/The layer before is still soft: wait another \d+ min/)).toBeVisible()
+    await press(page, 'I have read it')
+    await expect(page.getByText(/The layer before is still soft/)).toHaveCount(0)
     await card(FRIDAY, '07:30')
     await page.getByRole('radio', { name: 'Brída' }).click()
     await press(page, 'Begin now')
