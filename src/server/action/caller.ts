@@ -9,7 +9,8 @@ export type Role = (typeof ROLES)[number]
 export const AUDIENCES = { desk: ['manager'], floor: ['manager', 'technician'], owner: ['owner'] } as const
 export type Audience = keyof typeof AUDIENCES
 
-export type Caller = { role: string; device?: string }
+/** `address`: under which the shop was reached, such as `https://shop.example`; unknown to what comes from a tablet's queue. */
+export type Caller = { role: string; device?: string; address?: string }
 
 export const SHOP_FLOOR: Caller = { role: 'manager' }
 export const OWNER: Caller = { role: 'owner' }

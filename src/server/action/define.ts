@@ -13,8 +13,11 @@ import { type ActionDefinition, perform } from './perform'
 /** Every way in from a page goes through one of these: who may, what is taken, and that it is done once. */
 
 async function callerNow(): Promise<Caller> {
-  const device = (await headers()).get('x-fern-device')
-  return device && device.length <= 64 ? { ...SHOP_FLOOR, device } : SHOP_FLOOR
+  const head = await headers()
+  const device = head.get('x-fern-device')
+  const host = head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'
+  const address = `${head.get('x-forwarded-proto') ?? 'http'}://${host}`
+  return { ...SHOP_FLOOR, address, ...(device && device.length <= 64 ? { device } : {}) }
 }
 
 /** How each action was defined: the tablets' queue does them by name. */

@@ -1,6 +1,5 @@
 'use server'
 
-import { headers } from 'next/headers'
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
 import { CHANNELS, LANGUAGES } from '@/core/customer'
@@ -29,12 +28,6 @@ import { proposalsOf, putIntoQueue, writtenOut } from './proposed-messages'
 /** A page that a message leads to is good for so long, days (mem). */
 const PAGE_DAYS = 180
 
-async function addressOf(path: string): Promise<string> {
-  const head = await headers()
-  const host = head.get('x-forwarded-host') ?? head.get('host') ?? 'localhost'
-  return `${head.get('x-forwarded-proto') ?? 'http'}://${host}${path}`
-}
-
 const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<string | undefined> => {
   const token = await makeOwnerLink(trx, vehicleId, at, plusMinutes(at, PAGE_DAYS * 1440))
   return token && `/o/${token}`
@@ -43,7 +36,7 @@ const pagePath = async ({ trx, at }: Doing, vehicleId: VehicleId): Promise<strin
 /** A new private page of a vehicle for its owner, as a whole address. */
 async function pageFor(doing: Doing, vehicleId: VehicleId): Promise<string | undefined> {
   const path = await pagePath(doing, vehicleId)
-  return path && addressOf(path)
+  return path && `${doing.caller.address ?? 'http://localhost'}${path}`
 }
 
 async function queueOne(

@@ -49,7 +49,10 @@ const doIt = (definition: Definition, key: string, input: unknown) =>
     db,
     definition,
     { key, input },
-    { caller: definition.who === 'owner' ? OWNER : SHOP_FLOOR, at: now },
+    {
+      caller: definition.who === 'owner' ? OWNER : { ...SHOP_FLOOR, address: 'https://shop.example' },
+      at: now,
+    },
   )
 
 const task = JSON.parse(readFileSync(taskFile, 'utf8')) as Task

@@ -1,4 +1,4 @@
-import { expect, test, vi } from 'vitest'
+import { expect, test } from 'vitest'
 import { instantOrThrow } from '@/core/time'
 import { OWNER, SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
@@ -7,8 +7,6 @@ import { workOut } from '../planning/proposal'
 import { deeds } from './deeds.fixture'
 import { EVERY_ACTION } from './every-action.fixture'
 import { type Deed, filledIn, type Said } from './filled-in.fixture'
-
-vi.mock('next/headers', async () => import('./outside-next.fixture'))
 
 const AT = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(AT)
@@ -68,7 +66,7 @@ test('whatever is sent to an action, it is answered with what is wrong and where
   let tried = 0
   const ask = (deed: Deed & { kind: 'action' }, key: string, input: unknown, db = shop.db) => {
     const definition = EVERY_ACTION.get(deed.action)!
-    const caller = definition.who === 'owner' ? OWNER : SHOP_FLOOR
+    const caller = definition.who === 'owner' ? OWNER : { ...SHOP_FLOOR, address: 'https://shop.example' }
     return perform(db, definition, { key, input }, { caller, at: AT })
   }
   for (const deed of await deeds(shop.db, AT)) {
