@@ -10,7 +10,6 @@ import { usePhotos } from '../photos/use-photos'
 import { HoldPanel } from './hold-panel'
 import { fetchTheRest, later } from './later'
 import { NetState } from './net-state'
-import { PlainHttpNote } from './plain-http-note'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
 import { TimerStrip } from './timer-strip'
@@ -47,7 +46,6 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   return (
     <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
       <div className="min-w-0 space-y-4">
-        <PlainHttpNote />
         <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
           <Choice
             label="At the car"
