@@ -97,7 +97,7 @@ export class DeviceQueue {
     this.set({ waiting: [...this.state.waiting, shown] })
     const db = await this.opened
     try {
-      if (!db) throw new Error('nothing can be kept')
+      if (!db) throw new Error('no store')
       await append(db, entry, noted, this.around.newId, picture)
       await this.reload()
       this.around.tellOthers()
@@ -254,7 +254,7 @@ export class DeviceQueue {
         refused: [...this.state.refused, ...refused],
       })
       // An answer that says nothing of what was sent would be asked for without an end.
-      if (told.size === 0) throw new Error('the shop did not say what became of it')
+      if (told.size === 0) throw new Error('unsaid')
     }
   }
 

@@ -1,7 +1,6 @@
 'use client'
 
 import { useSyncExternalStore } from 'react'
-import type { JobId } from '@/core/ids'
 import type { QueueReply } from '@/core/queue'
 import { freshKey } from '@/ui/fresh-key'
 import { DeviceQueue } from './device-queue'
@@ -16,7 +15,7 @@ const CHANNEL = 'fern-yard-queue'
 const PATIENCE_MS = 20_000
 
 async function told(answer: Response): Promise<QueueReply> {
-  if (!answer.ok) throw new Error(`the shop answered ${answer.status}`)
+  if (!answer.ok) throw new Error(String(answer.status))
   return (await answer.json()) as QueueReply
 }
 
@@ -77,7 +76,7 @@ export function thisDevice(): DeviceQueue | undefined {
   if (!shared) {
     const queue = new DeviceQueue(surroundings())
     shared = queue
-    importOld(queue)
+    void import('./import-old').then(({ importOld }) => importOld(queue)).catch(() => undefined)
     window.addEventListener('online', () => void queue.flush())
     void queue.flush()
   }
@@ -95,21 +94,4 @@ export function useQueue(): { queue: DeviceQueue | undefined; state: QueueState 
     () => EMPTY_QUEUE,
   )
   return { queue, state }
-}
-
-const OLD_KEY = 'fern-yard.outbox'
-
-/** What an older version of the card left waiting in this browser goes out as well, once. */
-function importOld(queue: DeviceQueue): void {
-  try {
-    const text = localStorage.getItem(OLD_KEY)
-    if (!text) return
-    localStorage.removeItem(OLD_KEY)
-    const { outbox } = JSON.parse(text) as {
-      outbox: { waiting: { id: string; job: JobId; by: string; act: never }[] }
-    }
-    for (const { id, job, by, act } of outbox.waiting) void queue.add({ id, kind: 'act', job, by, act })
-  } catch {
-    // What cannot be read is out of reach in any case.
-  }
 }

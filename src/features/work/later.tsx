@@ -16,7 +16,6 @@ function NotHere() {
 /** Fetches those parts once the card stands, so that a tablet that goes away has them. */
 export function fetchTheRest(): void {
   const parts = [
-    () => import('./ask-reason'),
     () => import('./coat-log'),
     () => import('./high-spots'),
     () => import('./record-form'),

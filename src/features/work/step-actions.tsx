@@ -11,11 +11,10 @@ import {
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
+import { AskReason } from './ask-reason'
 import { later } from './later'
 import { type Card, sinceLastAct } from './use-card'
 
-// Only what speaks against a step asks for it.
-const AskReason = later(() => import('./ask-reason').then(({ AskReason: form }) => form))
 // Only a layer asks for it.
 const CoatLogForm = later(() => import('./coat-log').then(({ CoatLogForm: form }) => form))
 
