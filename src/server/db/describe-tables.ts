@@ -15,6 +15,15 @@ import type { Instant, LocalDay } from '@/core/time'
  * are; ids of nouns and choices from a few are what the database lets nothing else be.
  */
 
+/** A row as it is written: moments and days as what they are. */
+type In<Row, Moments extends keyof Row, Days extends keyof Row> = {
+  [Column in keyof Row]: Column extends Moments
+    ? Instant | Extract<Row[Column], null>
+    : Column extends Days
+      ? LocalDay | Extract<Row[Column], null>
+      : Row[Column]
+}
+
 /** What an insert may leave to the database: what may be empty, or has a value of its own. */
 type Written<Row, Left extends keyof Row> = Omit<Row, Left> & Partial<Pick<Row, Left>>
 
@@ -95,15 +104,21 @@ class Table {
     return `export type ${this.typeName}Row = {\n${lines.join('\n')}\n}`
   }
 
+  /** The row as it is written, where that is another type than as it is read. */
+  written(): string[] {
+    const named = (type: string) =>
+      this.columns.filter((column) => this.typeOf(column, true).startsWith(type)).map(({ name }) => name)
+    const [moments, days] = [named('Instant'), named('LocalDay')]
+    const either = (names: readonly string[]) =>
+      names.length === 0 ? 'never' : names.map((name) => `'${name}'`).join(' | ')
+    return moments.length + days.length === 0
+      ? []
+      : [`type ${this.typeName}In = In<${this.typeName}Row, ${either(moments)}, ${either(days)}>\n`]
+  }
+
   entry(): string {
     const row = `${this.typeName}Row`
-    const moved = this.columns.filter((column) => this.typeOf(column, true) !== this.typeOf(column, false))
-    const written =
-      moved.length === 0
-        ? row
-        : `Omit<${row}, ${moved.map(({ name }) => `'${name}'`).join(' | ')}> & { ${moved
-            .map((column) => `${column.name}: ${this.typeOf(column, true)}`)
-            .join('; ')} }`
+    const written = this.written().length === 0 ? row : `${this.typeName}In`
     const left = this.columns.filter((column) => this.isLeft(column)).map(({ name }) => `'${name}'`)
     const insert = left.length === 0 ? written : `Written<${written}, ${left.join(' | ')}>`
     return `    ${this.name}: Knex.CompositeTableType<${row}, ${insert}, Changed<${written}>>`
@@ -129,7 +144,7 @@ export async function describeTables(db: Knex): Promise<string> {
   const tables = await tablesOf(db)
   return [
     HEAD,
-    ...tables.map((table) => `${table.types()}\n`),
+    ...tables.flatMap((table) => [`${table.types()}\n`, ...table.written()]),
     `declare module 'knex/types/tables' {\n  interface Tables {\n${tables.map((table) => table.entry()).join('\n')}\n  }\n}\n`,
   ].join('\n')
 }

@@ -8,6 +8,15 @@ import type { Instant, LocalDay } from '@/core/time'
  * are; ids of nouns and choices from a few are what the database lets nothing else be.
  */
 
+/** A row as it is written: moments and days as what they are. */
+type In<Row, Moments extends keyof Row, Days extends keyof Row> = {
+  [Column in keyof Row]: Column extends Moments
+    ? Instant | Extract<Row[Column], null>
+    : Column extends Days
+      ? LocalDay | Extract<Row[Column], null>
+      : Row[Column]
+}
+
 /** What an insert may leave to the database: what may be empty, or has a value of its own. */
 type Written<Row, Left extends keyof Row> = Omit<Row, Left> & Partial<Pick<Row, Left>>
 
@@ -27,6 +36,8 @@ export type ActionJournalRow = {
   secret: 0 | 1
 }
 
+type ActionJournalIn = In<ActionJournalRow, 'at', never>
+
 export type ActsRow = {
   position: number
   id: string
@@ -39,6 +50,8 @@ export type ActsRow = {
   conflict: string | null
 }
 
+type ActsIn = In<ActsRow, 'at' | 'received_at', never>
+
 export type AgreementsRow = {
   job_id: JobId
   package_key: string
@@ -49,6 +62,8 @@ export type AgreementsRow = {
   promised_for: string
   agreed_at: string
 }
+
+type AgreementsIn = In<AgreementsRow, 'promised_for' | 'agreed_at', never>
 
 export type BottlesRow = {
   id: string
@@ -61,12 +76,16 @@ export type BottlesRow = {
   gone_on: string | null
 }
 
+type BottlesIn = In<BottlesRow, never, 'arrived_on' | 'opened_on' | 'gone_on'>
+
 export type BroughtHistoriesRow = {
   id: number
   vehicle_id: VehicleId
   history: string
   read_at: string
 }
+
+type BroughtHistoriesIn = In<BroughtHistoriesRow, 'read_at', never>
 
 export type CareDatesRow = {
   vehicle_id: VehicleId
@@ -82,6 +101,19 @@ export type CareDatesRow = {
   failing: number
   last_visit: string | null
 }
+
+type CareDatesIn = In<
+  CareDatesRow,
+  never,
+  | 'laid_on'
+  | 'visit_from'
+  | 'visit_until'
+  | 'good_low'
+  | 'good_mid'
+  | 'good_high'
+  | 'guarantee_until'
+  | 'last_visit'
+>
 
 export type ClarityRow = {
   job_id: JobId
@@ -99,6 +131,8 @@ export type CoatClimateRow = {
   panel_c_x10: number
 }
 
+type CoatClimateIn = In<CoatClimateRow, 'at', never>
+
 export type CustomersRow = {
   id: CustomerId
   name: string
@@ -109,6 +143,8 @@ export type CustomersRow = {
   language: 'en' | 'fr' | 'de'
   write_by: 'email' | 'text'
 }
+
+type CustomersIn = In<CustomersRow, 'created_at', never>
 
 export type DefectsRow = {
   job_id: JobId
@@ -161,6 +197,8 @@ export type InspectionsRow = {
   at: string
 }
 
+type InspectionsIn = In<InspectionsRow, 'at', never>
+
 export type JobsRow = {
   id: JobId
   number: number
@@ -183,6 +221,8 @@ export type JobsRow = {
   on_guarantee: 0 | 1
 }
 
+type JobsIn = In<JobsRow, 'arrive_at' | 'created_at' | 'handed_over_at', 'wanted_by'>
+
 export type LayersRow = {
   job_id: JobId
   operation_id: string
@@ -199,6 +239,8 @@ export type LessonsRow = {
   package_key: string
   lesson: string
 }
+
+type LessonsIn = In<LessonsRow, never, 'day'>
 
 export type LookedRow = {
   job_id: JobId
@@ -218,6 +260,8 @@ export type LooksRow = {
   at: string
 }
 
+type LooksIn = In<LooksRow, 'at', never>
+
 export type MessageEventsRow = {
   message_id: string
   kind: 'delivered' | 'bounced' | 'replied'
@@ -225,6 +269,8 @@ export type MessageEventsRow = {
   at: string
   read_at: string | null
 }
+
+type MessageEventsIn = In<MessageEventsRow, 'at' | 'read_at', never>
 
 export type MessagesRow = {
   id: string
@@ -247,6 +293,8 @@ export type MessagesRow = {
   gateway_id: string | null
 }
 
+type MessagesIn = In<MessagesRow, 'made_at' | 'not_before' | 'claimed_at' | 'sent_at', never>
+
 export type MigrationsRow = {
   position: number
   name: string
@@ -261,6 +309,8 @@ export type MovesRow = {
   undone_at: string | null
 }
 
+type MovesIn = In<MovesRow, 'made_at' | 'undone_at', never>
+
 export type OutagesRow = {
   id: string
   kind: 'person' | 'place' | 'air'
@@ -271,6 +321,8 @@ export type OutagesRow = {
   ended_at: string | null
 }
 
+type OutagesIn = In<OutagesRow, 'from_at' | 'until_at' | 'entered_at' | 'ended_at', never>
+
 export type OwnerLinksRow = {
   token_hash: string
   vehicle_id: VehicleId
@@ -279,6 +331,8 @@ export type OwnerLinksRow = {
   expires_at: string
   revoked_at: string | null
 }
+
+type OwnerLinksIn = In<OwnerLinksRow, 'made_at' | 'expires_at' | 'revoked_at', never>
 
 export type PaceChangesRow = {
   id: number
@@ -289,6 +343,8 @@ export type PaceChangesRow = {
   accepted_at: string
 }
 
+type PaceChangesIn = In<PaceChangesRow, 'accepted_at', never>
+
 export type PaymentsRow = {
   id: string
   job_id: JobId
@@ -298,6 +354,8 @@ export type PaymentsRow = {
   at: string
   taken_back_at: string | null
 }
+
+type PaymentsIn = In<PaymentsRow, 'at' | 'taken_back_at', never>
 
 export type PhotosRow = {
   id: string
@@ -313,6 +371,8 @@ export type PhotosRow = {
   removed_at: string | null
   version: number
 }
+
+type PhotosIn = In<PhotosRow, 'taken_at' | 'removed_at', never>
 
 export type PinsRow = {
   job_id: JobId
@@ -337,6 +397,8 @@ export type PlanRequestsRow = {
   fault: string | null
 }
 
+type PlanRequestsIn = In<PlanRequestsRow, 'asked_at' | 'planned_at', never>
+
 export type PlanningsRow = {
   id: number
   computed_at: string
@@ -344,6 +406,8 @@ export type PlanningsRow = {
   cause: string
   reasons: string
 }
+
+type PlanningsIn = In<PlanningsRow, 'computed_at', never>
 
 export type PoursRow = {
   id: number
@@ -356,6 +420,8 @@ export type PoursRow = {
   at: string
 }
 
+type PoursIn = In<PoursRow, 'at', never>
+
 export type PracticeGradesRow = {
   id: number
   seed: number
@@ -364,6 +430,8 @@ export type PracticeGradesRow = {
   graded_at: string
 }
 
+type PracticeGradesIn = In<PracticeGradesRow, 'graded_at', never>
+
 export type PrivateLinksRow = {
   token_hash: string
   job_id: JobId
@@ -371,6 +439,8 @@ export type PrivateLinksRow = {
   expires_at: string
   revoked_at: string | null
 }
+
+type PrivateLinksIn = In<PrivateLinksRow, 'made_at' | 'expires_at' | 'revoked_at', never>
 
 export type ProgressRow = {
   job_id: JobId
@@ -381,6 +451,8 @@ export type ProgressRow = {
   version: number
 }
 
+type ProgressIn = In<ProgressRow, 'started_at' | 'ended_at', never>
+
 export type PromisesRow = {
   job_id: JobId
   version: number
@@ -389,6 +461,8 @@ export type PromisesRow = {
   signature: string
   signed_at: string
 }
+
+type PromisesIn = In<PromisesRow, 'signed_at', never>
 
 export type ProposalsRow = {
   id: string
@@ -400,6 +474,8 @@ export type ProposalsRow = {
   plans: string | null
 }
 
+type ProposalsIn = In<ProposalsRow, 'made_at', never>
+
 export type PublishedRow = {
   job_id: JobId
   operation_id: string
@@ -409,6 +485,8 @@ export type PublishedRow = {
   people: string
   segments: string
 }
+
+type PublishedIn = In<PublishedRow, 'start_at' | 'end_at', never>
 
 export type QuotesRow = {
   job_id: JobId
@@ -428,6 +506,8 @@ export type QuotesRow = {
   said_words: string
 }
 
+type QuotesIn = In<QuotesRow, 'could_collect_at' | 'written_at' | 'valid_until' | 'said_at', never>
+
 export type RefusedEntriesRow = {
   id: string
   device: string
@@ -437,6 +517,8 @@ export type RefusedEntriesRow = {
   why: string
   read_at: string | null
 }
+
+type RefusedEntriesIn = In<RefusedEntriesRow, 'at' | 'read_at', never>
 
 export type RemovalsRow = {
   id: number
@@ -450,6 +532,8 @@ export type RemovalsRow = {
   note: string
   written_at: string
 }
+
+type RemovalsIn = In<RemovalsRow, 'written_at', 'day'>
 
 export type ReorderPointsRow = {
   product_id: string
@@ -468,6 +552,8 @@ export type SkippedMessagesRow = {
   at: string
 }
 
+type SkippedMessagesIn = In<SkippedMessagesRow, 'at', never>
+
 export type SpellsRow = {
   id: string
   bay: string
@@ -475,6 +561,8 @@ export type SpellsRow = {
   from_at: string
   until_at: string
 }
+
+type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
 
 export type SuppliesRow = {
   id: string
@@ -493,6 +581,8 @@ export type SurveysRow = {
   version: number
 }
 
+type SurveysIn = In<SurveysRow, 'updated_at', never>
+
 export type TemplatesRow = {
   occasion: string
   language: string
@@ -508,6 +598,8 @@ export type TestSpotsRow = {
   made_at: string
   withdrawn_at: string | null
 }
+
+type TestSpotsIn = In<TestSpotsRow, 'made_at' | 'withdrawn_at', never>
 
 export type VehiclesRow = {
   id: VehicleId
@@ -531,6 +623,8 @@ export type VehiclesRow = {
   care_reckoned_on: string | null
 }
 
+type VehiclesIn = In<VehiclesRow, never, 'care_reckoned_on'>
+
 export type VisitWishesRow = {
   id: string
   vehicle_id: VehicleId
@@ -539,6 +633,8 @@ export type VisitWishesRow = {
   asked_at: string
   answered_at: string | null
 }
+
+type VisitWishesIn = In<VisitWishesRow, 'asked_at' | 'answered_at', 'from_day'>
 
 export type WashesRow = {
   job_id: JobId
@@ -550,105 +646,32 @@ declare module 'knex/types/tables' {
   interface Tables {
     action_journal: Knex.CompositeTableType<
       ActionJournalRow,
-      Written<Omit<ActionJournalRow, 'at'> & { at: Instant }, 'position' | 'device' | 'input' | 'secret'>,
-      Changed<Omit<ActionJournalRow, 'at'> & { at: Instant }>
+      Written<ActionJournalIn, 'position' | 'device' | 'input' | 'secret'>,
+      Changed<ActionJournalIn>
     >
-    acts: Knex.CompositeTableType<
-      ActsRow,
-      Written<
-        Omit<ActsRow, 'at' | 'received_at'> & { at: Instant; received_at: Instant },
-        'position' | 'conflict'
-      >,
-      Changed<Omit<ActsRow, 'at' | 'received_at'> & { at: Instant; received_at: Instant }>
-    >
-    agreements: Knex.CompositeTableType<
-      AgreementsRow,
-      Omit<AgreementsRow, 'promised_for' | 'agreed_at'> & { promised_for: Instant; agreed_at: Instant },
-      Changed<
-        Omit<AgreementsRow, 'promised_for' | 'agreed_at'> & { promised_for: Instant; agreed_at: Instant }
-      >
-    >
+    acts: Knex.CompositeTableType<ActsRow, Written<ActsIn, 'position' | 'conflict'>, Changed<ActsIn>>
+    agreements: Knex.CompositeTableType<AgreementsRow, AgreementsIn, Changed<AgreementsIn>>
     bottles: Knex.CompositeTableType<
       BottlesRow,
-      Written<
-        Omit<BottlesRow, 'arrived_on' | 'opened_on' | 'gone_on'> & {
-          arrived_on: LocalDay
-          opened_on: LocalDay | null
-          gone_on: LocalDay | null
-        },
-        'opened_on' | 'gone_on'
-      >,
-      Changed<
-        Omit<BottlesRow, 'arrived_on' | 'opened_on' | 'gone_on'> & {
-          arrived_on: LocalDay
-          opened_on: LocalDay | null
-          gone_on: LocalDay | null
-        }
-      >
+      Written<BottlesIn, 'opened_on' | 'gone_on'>,
+      Changed<BottlesIn>
     >
     brought_histories: Knex.CompositeTableType<
       BroughtHistoriesRow,
-      Written<Omit<BroughtHistoriesRow, 'read_at'> & { read_at: Instant }, 'id'>,
-      Changed<Omit<BroughtHistoriesRow, 'read_at'> & { read_at: Instant }>
+      Written<BroughtHistoriesIn, 'id'>,
+      Changed<BroughtHistoriesIn>
     >
     care_dates: Knex.CompositeTableType<
       CareDatesRow,
-      Written<
-        Omit<
-          CareDatesRow,
-          | 'laid_on'
-          | 'visit_from'
-          | 'visit_until'
-          | 'good_low'
-          | 'good_mid'
-          | 'good_high'
-          | 'guarantee_until'
-          | 'last_visit'
-        > & {
-          laid_on: LocalDay
-          visit_from: LocalDay
-          visit_until: LocalDay
-          good_low: LocalDay
-          good_mid: LocalDay
-          good_high: LocalDay
-          guarantee_until: LocalDay | null
-          last_visit: LocalDay | null
-        },
-        'guarantee_until' | 'last_visit'
-      >,
-      Changed<
-        Omit<
-          CareDatesRow,
-          | 'laid_on'
-          | 'visit_from'
-          | 'visit_until'
-          | 'good_low'
-          | 'good_mid'
-          | 'good_high'
-          | 'guarantee_until'
-          | 'last_visit'
-        > & {
-          laid_on: LocalDay
-          visit_from: LocalDay
-          visit_until: LocalDay
-          good_low: LocalDay
-          good_mid: LocalDay
-          good_high: LocalDay
-          guarantee_until: LocalDay | null
-          last_visit: LocalDay | null
-        }
-      >
+      Written<CareDatesIn, 'guarantee_until' | 'last_visit'>,
+      Changed<CareDatesIn>
     >
     clarity: Knex.CompositeTableType<ClarityRow, ClarityRow, Changed<ClarityRow>>
-    coat_climate: Knex.CompositeTableType<
-      CoatClimateRow,
-      Omit<CoatClimateRow, 'at'> & { at: Instant },
-      Changed<Omit<CoatClimateRow, 'at'> & { at: Instant }>
-    >
+    coat_climate: Knex.CompositeTableType<CoatClimateRow, CoatClimateIn, Changed<CoatClimateIn>>
     customers: Knex.CompositeTableType<
       CustomersRow,
-      Written<Omit<CustomersRow, 'created_at'> & { created_at: Instant }, 'language' | 'write_by'>,
-      Changed<Omit<CustomersRow, 'created_at'> & { created_at: Instant }>
+      Written<CustomersIn, 'language' | 'write_by'>,
+      Changed<CustomersIn>
     >
     defects: Knex.CompositeTableType<
       DefectsRow,
@@ -665,18 +688,13 @@ declare module 'knex/types/tables' {
     gloss_readings: Knex.CompositeTableType<GlossReadingsRow, GlossReadingsRow, Changed<GlossReadingsRow>>
     inspections: Knex.CompositeTableType<
       InspectionsRow,
-      Written<Omit<InspectionsRow, 'at'> & { at: Instant }, 'cleared_percent' | 'sent_to'>,
-      Changed<Omit<InspectionsRow, 'at'> & { at: Instant }>
+      Written<InspectionsIn, 'cleared_percent' | 'sent_to'>,
+      Changed<InspectionsIn>
     >
     jobs: Knex.CompositeTableType<
       JobsRow,
       Written<
-        Omit<JobsRow, 'arrive_at' | 'wanted_by' | 'created_at' | 'handed_over_at'> & {
-          arrive_at: Instant
-          wanted_by: LocalDay | null
-          created_at: Instant
-          handed_over_at: Instant | null
-        },
+        JobsIn,
         | 'budget_cents'
         | 'wanted_by'
         | 'handed_over_at'
@@ -691,266 +709,115 @@ declare module 'knex/types/tables' {
         | 'from_job_id'
         | 'on_guarantee'
       >,
-      Changed<
-        Omit<JobsRow, 'arrive_at' | 'wanted_by' | 'created_at' | 'handed_over_at'> & {
-          arrive_at: Instant
-          wanted_by: LocalDay | null
-          created_at: Instant
-          handed_over_at: Instant | null
-        }
-      >
+      Changed<JobsIn>
     >
     layers: Knex.CompositeTableType<LayersRow, LayersRow, Changed<LayersRow>>
-    lessons: Knex.CompositeTableType<
-      LessonsRow,
-      Omit<LessonsRow, 'day'> & { day: LocalDay },
-      Changed<Omit<LessonsRow, 'day'> & { day: LocalDay }>
-    >
+    lessons: Knex.CompositeTableType<LessonsRow, LessonsIn, Changed<LessonsIn>>
     looked: Knex.CompositeTableType<LookedRow, LookedRow, Changed<LookedRow>>
     looks: Knex.CompositeTableType<
       LooksRow,
-      Written<Omit<LooksRow, 'at'> & { at: Instant }, 'angle_x10' | 'feel' | 'cause' | 'note'>,
-      Changed<Omit<LooksRow, 'at'> & { at: Instant }>
+      Written<LooksIn, 'angle_x10' | 'feel' | 'cause' | 'note'>,
+      Changed<LooksIn>
     >
     message_events: Knex.CompositeTableType<
       MessageEventsRow,
-      Written<
-        Omit<MessageEventsRow, 'at' | 'read_at'> & { at: Instant; read_at: Instant | null },
-        'words' | 'read_at'
-      >,
-      Changed<Omit<MessageEventsRow, 'at' | 'read_at'> & { at: Instant; read_at: Instant | null }>
+      Written<MessageEventsIn, 'words' | 'read_at'>,
+      Changed<MessageEventsIn>
     >
     messages: Knex.CompositeTableType<
       MessagesRow,
-      Written<
-        Omit<MessagesRow, 'made_at' | 'not_before' | 'claimed_at' | 'sent_at'> & {
-          made_at: Instant
-          not_before: Instant
-          claimed_at: Instant | null
-          sent_at: Instant | null
-        },
-        'claimed_at' | 'attempts' | 'last_error' | 'sent_at' | 'gateway_id'
-      >,
-      Changed<
-        Omit<MessagesRow, 'made_at' | 'not_before' | 'claimed_at' | 'sent_at'> & {
-          made_at: Instant
-          not_before: Instant
-          claimed_at: Instant | null
-          sent_at: Instant | null
-        }
-      >
+      Written<MessagesIn, 'claimed_at' | 'attempts' | 'last_error' | 'sent_at' | 'gateway_id'>,
+      Changed<MessagesIn>
     >
     migrations: Knex.CompositeTableType<
       MigrationsRow,
       Written<MigrationsRow, 'position'>,
       Changed<MigrationsRow>
     >
-    moves: Knex.CompositeTableType<
-      MovesRow,
-      Written<
-        Omit<MovesRow, 'made_at' | 'undone_at'> & { made_at: Instant; undone_at: Instant | null },
-        'id' | 'undone_at'
-      >,
-      Changed<Omit<MovesRow, 'made_at' | 'undone_at'> & { made_at: Instant; undone_at: Instant | null }>
-    >
+    moves: Knex.CompositeTableType<MovesRow, Written<MovesIn, 'id' | 'undone_at'>, Changed<MovesIn>>
     outages: Knex.CompositeTableType<
       OutagesRow,
-      Written<
-        Omit<OutagesRow, 'from_at' | 'until_at' | 'entered_at' | 'ended_at'> & {
-          from_at: Instant
-          until_at: Instant
-          entered_at: Instant
-          ended_at: Instant | null
-        },
-        'what_id' | 'ended_at'
-      >,
-      Changed<
-        Omit<OutagesRow, 'from_at' | 'until_at' | 'entered_at' | 'ended_at'> & {
-          from_at: Instant
-          until_at: Instant
-          entered_at: Instant
-          ended_at: Instant | null
-        }
-      >
+      Written<OutagesIn, 'what_id' | 'ended_at'>,
+      Changed<OutagesIn>
     >
     owner_links: Knex.CompositeTableType<
       OwnerLinksRow,
-      Written<
-        Omit<OwnerLinksRow, 'made_at' | 'expires_at' | 'revoked_at'> & {
-          made_at: Instant
-          expires_at: Instant
-          revoked_at: Instant | null
-        },
-        'revoked_at'
-      >,
-      Changed<
-        Omit<OwnerLinksRow, 'made_at' | 'expires_at' | 'revoked_at'> & {
-          made_at: Instant
-          expires_at: Instant
-          revoked_at: Instant | null
-        }
-      >
+      Written<OwnerLinksIn, 'revoked_at'>,
+      Changed<OwnerLinksIn>
     >
     pace_changes: Knex.CompositeTableType<
       PaceChangesRow,
-      Written<Omit<PaceChangesRow, 'accepted_at'> & { accepted_at: Instant }, 'id'>,
-      Changed<Omit<PaceChangesRow, 'accepted_at'> & { accepted_at: Instant }>
+      Written<PaceChangesIn, 'id'>,
+      Changed<PaceChangesIn>
     >
-    payments: Knex.CompositeTableType<
-      PaymentsRow,
-      Written<
-        Omit<PaymentsRow, 'at' | 'taken_back_at'> & { at: Instant; taken_back_at: Instant | null },
-        'taken_back_at'
-      >,
-      Changed<Omit<PaymentsRow, 'at' | 'taken_back_at'> & { at: Instant; taken_back_at: Instant | null }>
-    >
+    payments: Knex.CompositeTableType<PaymentsRow, Written<PaymentsIn, 'taken_back_at'>, Changed<PaymentsIn>>
     photos: Knex.CompositeTableType<
       PhotosRow,
-      Written<
-        Omit<PhotosRow, 'taken_at' | 'removed_at'> & { taken_at: Instant; removed_at: Instant | null },
-        'marks' | 'same_place_as' | 'removed_at' | 'version'
-      >,
-      Changed<Omit<PhotosRow, 'taken_at' | 'removed_at'> & { taken_at: Instant; removed_at: Instant | null }>
+      Written<PhotosIn, 'marks' | 'same_place_as' | 'removed_at' | 'version'>,
+      Changed<PhotosIn>
     >
     pins: Knex.CompositeTableType<PinsRow, PinsRow, Changed<PinsRow>>
     place_defects: Knex.CompositeTableType<PlaceDefectsRow, PlaceDefectsRow, Changed<PlaceDefectsRow>>
     plan_requests: Knex.CompositeTableType<
       PlanRequestsRow,
-      Written<
-        Omit<PlanRequestsRow, 'asked_at' | 'planned_at'> & { asked_at: Instant; planned_at: Instant | null },
-        'id' | 'job_ids' | 'planned_at' | 'fault'
-      >,
-      Changed<
-        Omit<PlanRequestsRow, 'asked_at' | 'planned_at'> & { asked_at: Instant; planned_at: Instant | null }
-      >
+      Written<PlanRequestsIn, 'id' | 'job_ids' | 'planned_at' | 'fault'>,
+      Changed<PlanRequestsIn>
     >
-    plannings: Knex.CompositeTableType<
-      PlanningsRow,
-      Written<Omit<PlanningsRow, 'computed_at'> & { computed_at: Instant }, 'id'>,
-      Changed<Omit<PlanningsRow, 'computed_at'> & { computed_at: Instant }>
-    >
+    plannings: Knex.CompositeTableType<PlanningsRow, Written<PlanningsIn, 'id'>, Changed<PlanningsIn>>
     pours: Knex.CompositeTableType<
       PoursRow,
-      Written<Omit<PoursRow, 'at'> & { at: Instant }, 'id' | 'job_id' | 'operation_id' | 'act_id' | 'note'>,
-      Changed<Omit<PoursRow, 'at'> & { at: Instant }>
+      Written<PoursIn, 'id' | 'job_id' | 'operation_id' | 'act_id' | 'note'>,
+      Changed<PoursIn>
     >
     practice_grades: Knex.CompositeTableType<
       PracticeGradesRow,
-      Written<Omit<PracticeGradesRow, 'graded_at'> & { graded_at: Instant }, 'id'>,
-      Changed<Omit<PracticeGradesRow, 'graded_at'> & { graded_at: Instant }>
+      Written<PracticeGradesIn, 'id'>,
+      Changed<PracticeGradesIn>
     >
     private_links: Knex.CompositeTableType<
       PrivateLinksRow,
-      Written<
-        Omit<PrivateLinksRow, 'made_at' | 'expires_at' | 'revoked_at'> & {
-          made_at: Instant
-          expires_at: Instant
-          revoked_at: Instant | null
-        },
-        'revoked_at'
-      >,
-      Changed<
-        Omit<PrivateLinksRow, 'made_at' | 'expires_at' | 'revoked_at'> & {
-          made_at: Instant
-          expires_at: Instant
-          revoked_at: Instant | null
-        }
-      >
+      Written<PrivateLinksIn, 'revoked_at'>,
+      Changed<PrivateLinksIn>
     >
-    progress: Knex.CompositeTableType<
-      ProgressRow,
-      Written<
-        Omit<ProgressRow, 'started_at' | 'ended_at'> & { started_at: Instant; ended_at: Instant | null },
-        'ended_at'
-      >,
-      Changed<
-        Omit<ProgressRow, 'started_at' | 'ended_at'> & { started_at: Instant; ended_at: Instant | null }
-      >
-    >
-    promises: Knex.CompositeTableType<
-      PromisesRow,
-      Omit<PromisesRow, 'signed_at'> & { signed_at: Instant },
-      Changed<Omit<PromisesRow, 'signed_at'> & { signed_at: Instant }>
-    >
+    progress: Knex.CompositeTableType<ProgressRow, Written<ProgressIn, 'ended_at'>, Changed<ProgressIn>>
+    promises: Knex.CompositeTableType<PromisesRow, PromisesIn, Changed<PromisesIn>>
     proposals: Knex.CompositeTableType<
       ProposalsRow,
-      Written<Omit<ProposalsRow, 'made_at'> & { made_at: Instant }, 'outage' | 'plans'>,
-      Changed<Omit<ProposalsRow, 'made_at'> & { made_at: Instant }>
+      Written<ProposalsIn, 'outage' | 'plans'>,
+      Changed<ProposalsIn>
     >
-    published: Knex.CompositeTableType<
-      PublishedRow,
-      Omit<PublishedRow, 'start_at' | 'end_at'> & { start_at: Instant; end_at: Instant },
-      Changed<Omit<PublishedRow, 'start_at' | 'end_at'> & { start_at: Instant; end_at: Instant }>
-    >
+    published: Knex.CompositeTableType<PublishedRow, PublishedIn, Changed<PublishedIn>>
     quotes: Knex.CompositeTableType<
       QuotesRow,
-      Written<
-        Omit<QuotesRow, 'could_collect_at' | 'written_at' | 'valid_until' | 'said_at'> & {
-          could_collect_at: Instant | null
-          written_at: Instant
-          valid_until: Instant
-          said_at: Instant | null
-        },
-        'note' | 'could_collect_at' | 'said' | 'said_at' | 'said_words'
-      >,
-      Changed<
-        Omit<QuotesRow, 'could_collect_at' | 'written_at' | 'valid_until' | 'said_at'> & {
-          could_collect_at: Instant | null
-          written_at: Instant
-          valid_until: Instant
-          said_at: Instant | null
-        }
-      >
+      Written<QuotesIn, 'note' | 'could_collect_at' | 'said' | 'said_at' | 'said_words'>,
+      Changed<QuotesIn>
     >
     refused_entries: Knex.CompositeTableType<
       RefusedEntriesRow,
-      Written<
-        Omit<RefusedEntriesRow, 'at' | 'read_at'> & { at: Instant; read_at: Instant | null },
-        'job_id' | 'read_at'
-      >,
-      Changed<Omit<RefusedEntriesRow, 'at' | 'read_at'> & { at: Instant; read_at: Instant | null }>
+      Written<RefusedEntriesIn, 'job_id' | 'read_at'>,
+      Changed<RefusedEntriesIn>
     >
-    removals: Knex.CompositeTableType<
-      RemovalsRow,
-      Written<
-        Omit<RemovalsRow, 'day' | 'written_at'> & { day: LocalDay; written_at: Instant },
-        'id' | 'job_id'
-      >,
-      Changed<Omit<RemovalsRow, 'day' | 'written_at'> & { day: LocalDay; written_at: Instant }>
-    >
+    removals: Knex.CompositeTableType<RemovalsRow, Written<RemovalsIn, 'id' | 'job_id'>, Changed<RemovalsIn>>
     reorder_points: Knex.CompositeTableType<ReorderPointsRow, ReorderPointsRow, Changed<ReorderPointsRow>>
     shop: Knex.CompositeTableType<ShopRow, Written<ShopRow, 'id' | 'version'>, Changed<ShopRow>>
     skipped_messages: Knex.CompositeTableType<
       SkippedMessagesRow,
-      Omit<SkippedMessagesRow, 'at'> & { at: Instant },
-      Changed<Omit<SkippedMessagesRow, 'at'> & { at: Instant }>
+      SkippedMessagesIn,
+      Changed<SkippedMessagesIn>
     >
-    spells: Knex.CompositeTableType<
-      SpellsRow,
-      Omit<SpellsRow, 'from_at' | 'until_at'> & { from_at: Instant; until_at: Instant },
-      Changed<Omit<SpellsRow, 'from_at' | 'until_at'> & { from_at: Instant; until_at: Instant }>
-    >
+    spells: Knex.CompositeTableType<SpellsRow, SpellsIn, Changed<SpellsIn>>
     supplies: Knex.CompositeTableType<SuppliesRow, SuppliesRow, Changed<SuppliesRow>>
-    surveys: Knex.CompositeTableType<
-      SurveysRow,
-      Omit<SurveysRow, 'updated_at'> & { updated_at: Instant },
-      Changed<Omit<SurveysRow, 'updated_at'> & { updated_at: Instant }>
-    >
+    surveys: Knex.CompositeTableType<SurveysRow, SurveysIn, Changed<SurveysIn>>
     templates: Knex.CompositeTableType<TemplatesRow, TemplatesRow, Changed<TemplatesRow>>
     test_spots: Knex.CompositeTableType<
       TestSpotsRow,
-      Written<
-        Omit<TestSpotsRow, 'made_at' | 'withdrawn_at'> & { made_at: Instant; withdrawn_at: Instant | null },
-        'photo_id' | 'withdrawn_at'
-      >,
-      Changed<
-        Omit<TestSpotsRow, 'made_at' | 'withdrawn_at'> & { made_at: Instant; withdrawn_at: Instant | null }
-      >
+      Written<TestSpotsIn, 'photo_id' | 'withdrawn_at'>,
+      Changed<TestSpotsIn>
     >
     vehicles: Knex.CompositeTableType<
       VehiclesRow,
       Written<
-        Omit<VehiclesRow, 'care_reckoned_on'> & { care_reckoned_on: LocalDay | null },
+        VehiclesIn,
         | 'year'
         | 'colour_code'
         | 'storage'
@@ -961,25 +828,12 @@ declare module 'knex/types/tables' {
         | 'treatments'
         | 'care_reckoned_on'
       >,
-      Changed<Omit<VehiclesRow, 'care_reckoned_on'> & { care_reckoned_on: LocalDay | null }>
+      Changed<VehiclesIn>
     >
     visit_wishes: Knex.CompositeTableType<
       VisitWishesRow,
-      Written<
-        Omit<VisitWishesRow, 'from_day' | 'asked_at' | 'answered_at'> & {
-          from_day: LocalDay
-          asked_at: Instant
-          answered_at: Instant | null
-        },
-        'answered_at'
-      >,
-      Changed<
-        Omit<VisitWishesRow, 'from_day' | 'asked_at' | 'answered_at'> & {
-          from_day: LocalDay
-          asked_at: Instant
-          answered_at: Instant | null
-        }
-      >
+      Written<VisitWishesIn, 'answered_at'>,
+      Changed<VisitWishesIn>
     >
     washes: Knex.CompositeTableType<WashesRow, WashesRow, Changed<WashesRow>>
   }
