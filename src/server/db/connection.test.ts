@@ -6,7 +6,8 @@ import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
 import type { JobId } from '@/core/ids'
-import { emptyIntake, type Intake, intakeSchema } from '@/core/intake/intake'
+import { type Intake, intakeSchema } from '@/core/intake/intake'
+import { nimble } from '@/core/intake/intake.fixture'
 import { tries } from '@/core/long.fixture'
 import { emptyRecord, type SurveyRecord } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
@@ -20,18 +21,7 @@ import { databaseFile } from './data-folder'
 import { MIGRATIONS, migrate } from './migrations'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
-const INTAKE: Intake = {
-  ...emptyIntake('2027-01-13'),
-  customerName: 'Ita Corrigan',
-  plate: 'im 1',
-  vin: '1m8gdm9a xkp042788',
-  make: 'Corvane',
-  model: 'Nimble',
-  year: '2019',
-  colour: 'Oyster white',
-  wishes: 'Shiny',
-  budget: '599,50',
-}
+const INTAKE: Intake = { ...nimble, vin: '1m8gdm9a xkp042788' }
 
 let folder: string
 let db: Knex

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { blindToIt, inspectionItems, stepsToSendTo } from '@/core/handover'
-import { emptyIntake, type Intake } from '@/core/intake/intake'
+import type { Intake } from '@/core/intake/intake'
+import { nimble } from '@/core/intake/intake.fixture'
 import type { Job } from '@/core/job'
 import { type Choices, chosenOffer, daysOfCalendar } from '@/core/offer'
 import { typedCrew } from '@/core/planning'
@@ -35,17 +36,7 @@ import type { Asked, Deed } from './filled-in.fixture'
 
 const key = (name: string) => `kill-campaign-${name}`
 
-const TAKEN_IN: Intake = {
-  ...emptyIntake('2027-01-13'),
-  customerName: 'Killed Twice',
-  plate: 'IM 13',
-  make: 'Corvane',
-  model: 'Nimble',
-  year: '2019',
-  colour: 'Oyster white',
-  wishes: 'Shiny',
-  budget: '599,50',
-}
+const TAKEN_IN: Intake = { ...nimble, customerName: 'Killed Twice', plate: 'IM 13' }
 
 /** What an earlier deed was answered, told to the one who does it. */
 const answered = (deed: string, ...path: string[]): Asked => ({ $answer: [key(deed), 'value', ...path] })
