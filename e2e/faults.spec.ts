@@ -155,9 +155,28 @@ test('two people at one step: the second is told, and nothing is recorded twice'
   await openJob(second!, 'IM 2206', 'work')
   await first!.getByRole('button', { name: 'Begin now' }).click()
   await expect(first!.locator('[data-step="finish"]')).toHaveAttribute('data-state', 'started')
+  await expect(first!.getByTestId('net')).toHaveText('All is with the shop')
   await second!.getByRole('button', { name: 'Begin now' }).click()
   await expect(second!.getByText(/began this step already/)).toBeVisible()
   await Promise.all(contexts.map((context) => context.close()))
+})
+
+test('a tap that could not be sent before the card was left is sent from the next page, and seen there', async ({
+  page,
+}) => {
+  const own = Shop.demo(NOW)
+  await own.open(NOW)
+  await page.goto(own.url)
+  const loft = page.getByRole('article', { name: 'Loft 2' })
+  await expect(loft).toContainText('Next: Refit and final inspection')
+  await loft.getByRole('link').first().click()
+  await page.route('**/api/queue', (route) => route.abort())
+  await page.getByRole('button', { name: 'Begin now' }).click()
+  await expect(page.locator('[data-step="finish"]')).toHaveAttribute('data-state', 'started')
+  await page.unroute('**/api/queue')
+  await page.goto(own.url)
+  await expect(loft).toContainText('until about')
+  await own.remove()
 })
 
 test('times that cannot be are refused at their field, and stay to be corrected', async ({ page }) => {

@@ -5,8 +5,12 @@ import type { Floor, FloorJob } from '@/core/planning'
 import { now } from '@/server/clock'
 import { atOneMoment, database } from '@/server/db/connection'
 import { jobOnFloor, loadFloor } from '@/server/floor/floor'
+import { floorRevision } from '@/server/floor/revision'
 import { findKnown } from '@/server/vehicles/vehicle-store'
 import { loadCardView } from '@/server/work/card'
+
+/** What has happened on the floor so far: asked before a page that is kept up to date reads anything. */
+export const requestRevision = async () => floorRevision(await database())
 
 /** The floor at the moment of a request, read once however many parts of the page ask for it. */
 export const requestFloor = cache(async (): Promise<Floor> => atOneMoment((db) => loadFloor(db, now())))

@@ -1,6 +1,5 @@
 'use client'
 
-import { RadioGroup } from 'radix-ui'
 import { useId } from 'react'
 
 type Props<T extends string | number> = {
@@ -10,33 +9,34 @@ type Props<T extends string | number> = {
   onChange: (value: T) => void
 }
 
-/** One of a few, as buttons a wet glove can hit. */
+/**
+ * One of a few, as buttons a wet glove can hit. The browser's own radio buttons lie over them: arrows, groups and forms come with
+ * them, and they bring no script to the car.
+ */
 export function Choice<T extends string | number>({ label, options, value, onChange }: Props<T>) {
   const id = useId()
   return (
-    <div>
+    <div role="radiogroup" aria-labelledby={id}>
       <p id={id} className="mb-1 font-head text-sm font-semibold">
         {label}
       </p>
-      <RadioGroup.Root
-        aria-labelledby={id}
-        className="flex flex-wrap gap-1.5"
-        value={value === undefined ? '' : String(value)}
-        onValueChange={(chosen) => {
-          const option = options.find((each) => String(each.value) === chosen)
-          if (option) onChange(option.value)
-        }}
-      >
+      <div className="flex flex-wrap gap-1.5">
         {options.map((option) => (
-          <RadioGroup.Item
+          <label
             key={option.value}
-            value={String(option.value)}
-            className="min-h-11 min-w-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen data-[state=checked]:border-fern data-[state=checked]:bg-fern data-[state=checked]:text-on-fern"
+            className="relative flex min-h-11 min-w-11 items-center justify-center rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen has-checked:border-fern has-checked:bg-fern has-checked:text-on-fern has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-fern"
           >
+            <input
+              type="radio"
+              name={id}
+              className="absolute inset-0 size-full cursor-pointer appearance-none opacity-0"
+              checked={option.value === value}
+              onChange={() => onChange(option.value)}
+            />
             {option.name}
-          </RadioGroup.Item>
+          </label>
         ))}
-      </RadioGroup.Root>
+      </div>
     </div>
   )
 }

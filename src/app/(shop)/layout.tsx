@@ -2,6 +2,7 @@ import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import Link from 'next/link'
 import type { ReactNode } from 'react'
+import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
 import { ThemeSwitch } from '@/features/frame/theme-switch'
 import { now } from '@/server/clock'
@@ -57,6 +58,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
             {longDay(setup.timezone, at)}, {clock(setup.timezone, at)}
           </p>
+          <SendOn />
           <Shortcuts />
           <div className="max-lg:ml-auto">
             <ThemeSwitch theme={theme} />

@@ -1,4 +1,4 @@
-import { requestFloor } from '@/app/request-floor'
+import { requestFloor, requestRevision } from '@/app/request-floor'
 import { believed } from '@/core/climate'
 import { everyone } from '@/core/shop'
 import { dayIn } from '@/core/time'
@@ -14,6 +14,7 @@ import { bayAir } from '@/server/shop/air'
 import { moment } from '@/ui/when'
 
 export default async function YardPage() {
+  const since = await requestRevision()
   const floor = await requestFloor()
   const { setup, catalogue } = floor.shop
   const db = await database()
@@ -37,7 +38,7 @@ export default async function YardPage() {
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   return (
     <>
-      <Live />
+      <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
         <RefusedEntries refused={refused} zone={setup.timezone} now={floor.now} />
       </div>

@@ -5,22 +5,25 @@ import { useEffect } from 'react'
 
 const ASK_MS = 4_000
 
-/** Loads the page again when something has happened on the floor; only while somebody looks at it and types nothing. */
-export function Live() {
+/**
+ * Loads the page again when something has happened on the floor `since` it was read; only while somebody looks at it. `since` is
+ * what the page asked for before it read anything: what happens between the reading and the first look is not missed.
+ */
+export function Live({ since }: { since: string }) {
   const router = useRouter()
   useEffect(() => {
-    let known: string | undefined
+    let known = since
     const ask = async () => {
       if (document.visibilityState !== 'visible') return
       const answer = await fetch('/api/revision').catch(() => undefined)
       if (!answer?.ok) return
       const { revision } = (await answer.json()) as { revision: string }
-      if (known !== undefined && revision !== known) router.refresh()
+      if (revision !== known) router.refresh()
       known = revision
     }
     void ask()
     const timer = setInterval(ask, ASK_MS)
     return () => clearInterval(timer)
-  }, [router])
+  }, [router, since])
   return null
 }

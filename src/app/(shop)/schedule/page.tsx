@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { requestFloor } from '@/app/request-floor'
+import { requestFloor, requestRevision } from '@/app/request-floor'
 import { dayIn, isLocalDay } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { ShopSchedule } from '@/features/schedule/shop-schedule'
@@ -13,12 +13,13 @@ export const metadata: Metadata = { title: 'Schedule' }
 type Props = { searchParams: Promise<Record<string, string | string[] | undefined>> }
 
 export default async function SchedulePage({ searchParams }: Props) {
+  const since = await requestRevision()
   const [floor, { span, from, car }] = [await requestFloor(), await searchParams]
   const history = await moveHistory(await database())
   const today = dayIn(floor.shop.setup.timezone, floor.now)
   return (
     <>
-      <Live />
+      <Live since={since} />
       <ShopSchedule
         floor={floor}
         basis={fingerprint(floor)}

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next'
-import { requestFloor } from '@/app/request-floor'
+import { requestFloor, requestRevision } from '@/app/request-floor'
 import { everyone } from '@/core/shop'
 import { Live } from '@/features/frame/live'
 import { dayCars } from '@/features/work/day'
@@ -8,11 +8,12 @@ import { DayScreen } from '@/features/work/day-screen'
 export const metadata: Metadata = { title: 'Today at the cars' }
 
 export default async function WorkDayPage() {
+  const since = await requestRevision()
   const floor = await requestFloor()
   const { setup } = floor.shop
   return (
     <>
-      <Live />
+      <Live since={since} />
       <DayScreen
         cars={dayCars(floor)}
         people={everyone(setup).map(({ id, name }) => ({ id, name }))}

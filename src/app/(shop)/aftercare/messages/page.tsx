@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { requestRevision } from '@/app/request-floor'
 import { MessagesScreen } from '@/features/aftercare/messages-screen'
 import { Live } from '@/features/frame/live'
 import { now } from '@/server/clock'
@@ -17,6 +18,7 @@ const PROPOSALS_SHOWN = 60
 type Props = { searchParams: Promise<{ page?: string }> }
 
 export default async function MessagesPage({ searchParams }: Props) {
+  const since = await requestRevision()
   const page = Math.max(0, Math.floor(Number((await searchParams).page ?? 0)) || 0)
   const db = await database()
   const shop = await loadShop(db)
@@ -28,7 +30,7 @@ export default async function MessagesPage({ searchParams }: Props) {
   const vehicles = [...queue.messages, ...sent.messages, ...replies].map(({ vehicleId }) => vehicleId)
   return (
     <>
-      <Live />
+      <Live since={since} />
       <MessagesScreen
         proposals={{ shown: await proposalViews(db, shop, proposed), more }}
         queue={queue.messages}

@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation'
-import { requestVehicle } from '@/app/request-floor'
+import { requestRevision, requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
 import { Live } from '@/features/frame/live'
 import { CareOverview } from '@/features/vehicles/care-overview'
@@ -9,6 +9,7 @@ import { loadShop } from '@/server/shop/shop-store'
 import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 
 export default async function VehiclePage({ params }: { params: Promise<{ id: string }> }) {
+  const since = await requestRevision()
   const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
@@ -16,7 +17,7 @@ export default async function VehiclePage({ params }: { params: Promise<{ id: st
   const at = now()
   return (
     <>
-      <Live />
+      <Live since={since} />
       <CareOverview
         known={known}
         care={await loadVehicleCare(db, shop, known.vehicle, at)}

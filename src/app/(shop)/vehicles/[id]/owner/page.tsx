@@ -1,5 +1,5 @@
 import { notFound } from 'next/navigation'
-import { requestVehicle } from '@/app/request-floor'
+import { requestRevision, requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
@@ -13,6 +13,7 @@ import { loadTemplates, messagesOfVehicle } from '@/server/messages/message-stor
 import { loadShop } from '@/server/shop/shop-store'
 
 export default async function OwnerRoom({ params }: { params: Promise<{ id: string }> }) {
+  const since = await requestRevision()
   const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
   const db = await database()
@@ -24,7 +25,7 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
   const repair = await bookedRepair(db, vehicle.id)
   return (
     <>
-      <Live />
+      <Live since={since} />
       <OwnerScreen
         customer={customer}
         vehicleId={vehicle.id}
