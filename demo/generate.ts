@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { JobId } from '@/core/ids'
+import { type JobId, type OperationId, type PersonId, toOperationId, UNKNOWN_PERSON } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
 import { makeOffer, type Offer, summaryOf } from '@/core/offer'
@@ -111,7 +111,7 @@ function lived(live: LiveJob, now: Instant): Record<string, Progress> {
   const progress: Record<string, Progress> = {}
   for (const operation of live.plan.operations) {
     const placed = live.published.find((each) => each.operation === operation.id)!
-    const [from, to, by] = [placed.start, placed.end, placed.people[0] ?? '']
+    const [from, to, by] = [placed.start, placed.end, placed.people[0] ?? UNKNOWN_PERSON]
     if (operation.mode === 'unattended' && waitBegan({ ...live, progress }, operation)) continue
     if (to <= now) progress[operation.id] = { kind: 'done', from, to, by }
     else if (from <= now) progress[operation.id] = { kind: 'started', at: from, by }
@@ -134,7 +134,7 @@ function backdate(
   now: Instant,
 ): LiveJob | undefined {
   if (car.wanted.kind !== 'at') return undefined
-  const operation = car.wanted.operation
+  const operation = toOperationId(car.wanted.operation)
   const asPlanned = others.map((other) => ({ ...other, progress: {} }))
   for (const start of startsFor(car, offer, setup, now))
     for (const arrive of arrivalsBefore(setup, start)) {
@@ -188,7 +188,7 @@ async function writeHistory(
   for (const operation of live.plan.operations) {
     const progress = live.progress[operation.id]
     if (progress?.kind === 'started') {
-      const by = progress.by ?? ''
+      const by = progress.by ?? UNKNOWN_PERSON
       await recordStart(db, job.id, operation.id, progress.at, by)
       const left = leftOff(live, operation.id, now)
       if (left) await pauseAt(db, job.id, operation.id, by, left)
@@ -200,7 +200,7 @@ async function writeHistory(
       operationId: operation.id,
       startedAt: progress.from,
       endedAt: progress.to,
-      by: progress.by ?? '',
+      by: progress.by ?? UNKNOWN_PERSON,
       ...(operation.kind === 'layer'
         ? {
             layer: {
@@ -219,13 +219,13 @@ const FIRST_SPOT_MINUTES = 150
 const SPOT_MINUTES = 25
 
 /** When work that goes on another day was left, where nobody is at it now. */
-function leftOff({ published }: LiveJob, operation: string, now: Instant): Instant | undefined {
+function leftOff({ published }: LiveJob, operation: OperationId, now: Instant): Instant | undefined {
   const { segments } = published.find((placed) => placed.operation === operation)!
   if (segments.some(([from, to]) => from <= now && now < to)) return undefined
   return segments.findLast(([, to]) => to <= now)?.[1]
 }
 
-const pauseAt = (db: Knex, job: JobId, operation: string, by: string, at: Instant): Promise<void> =>
+const pauseAt = (db: Knex, job: JobId, operation: OperationId, by: PersonId, at: Instant): Promise<void> =>
   writeAct(db, { kind: 'pause', operation, reason: 'day-over', id: randomUUID(), job, by, at }, 'demo', at)
 
 async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {

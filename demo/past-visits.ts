@@ -24,6 +24,7 @@ import { addShortJob, findJob, handOver } from '@/server/floor/job-store'
 import { addPayment } from '@/server/handover/handover-store'
 import { writeAgreement } from '@/server/quotes/agreement-store'
 import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
+import { type PersonId, toBayId, toPersonId } from '../src/core/ids'
 import { writeDone } from './past-work'
 import { roundOf } from './round'
 
@@ -82,7 +83,7 @@ export async function liveVisit(
   const offer = visitOffer(shop, vehicle)
   const age = monthsBetween(laidAt, arriveAt)
   const lookedAt = plusMinutes(arriveAt, 150)
-  const looks = panels.map((panel): KeptLook => {
+  const looks = panels.map((panel): KeptLook & { by: PersonId } => {
     const level = levelAt(age, lives[panel.id]!)
     const water = waterAt(level, random)
     return {
@@ -92,7 +93,7 @@ export async function liveVisit(
       cleaned: true,
       ...(water === 'sheets' || water === 'wets' ? { cause: 'wear' as const } : {}),
       note: '',
-      by: 'brida',
+      by: toPersonId('brida'),
       at: lookedAt,
     }
   })
@@ -122,8 +123,8 @@ export async function liveVisit(
       operation: operation.id,
       start,
       end: plusMinutes(start, minutes),
-      people: ['brida'],
-      place: operation.kind === 'wash' ? 'wash' : 'loft-3',
+      people: [toPersonId('brida')],
+      place: toBayId(operation.kind === 'wash' ? 'wash' : 'loft-3'),
       segments: [],
     }
   })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
-import type { JobId } from '@/core/ids'
+import { type JobId, toPersonId, UNKNOWN_PERSON } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { type JobPlan, makeOffer, type Offer, type PlannedOperation, summaryOf } from '@/core/offer'
@@ -223,7 +223,7 @@ export async function liveWork(
         0,
         Math.min(100, Math.round(expected * REACHED[packageKey]! + 6 * (random() - 0.5))),
       ),
-      by: 'merle',
+      by: toPersonId('merle'),
       at: inspectedAt,
     })
   }
@@ -296,7 +296,7 @@ export async function writeDone(
       operation_id: operation.id,
       started_at: placed.start,
       ended_at: placed.end,
-      by_person: placed.people[0] ?? '',
+      by_person: placed.people[0] ?? UNKNOWN_PERSON,
       version: 1,
     })),
   )

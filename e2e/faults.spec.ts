@@ -23,12 +23,12 @@ async function openJob(page: Page, plate: string, room: string): Promise<string>
 
 test('every field of the intake says what is wrong with it, and keeps what was typed', async ({ page }) => {
   await openIntake(page, shop.url)
-  await page.getByLabel('E-mail').fill('ita at the harbour')
+  await page.getByRole('textbox', { name: 'E-mail' }).fill('ita at the harbour')
   await next(page).click()
   await expect(page.getByText('Write the customer’s name.')).toBeVisible()
   await expect(page.getByText('This is no e-mail address.')).toBeVisible()
   await expect(page.getByText('Nothing you typed is lost.')).toBeVisible()
-  await expect(page.getByLabel('E-mail')).toHaveValue('ita at the harbour')
+  await expect(page.getByRole('textbox', { name: 'E-mail' })).toHaveValue('ita at the harbour')
   // Whoever jumps ahead is brought back to what is missing when it is taken in.
   await page.getByRole('button', { name: '2 Vehicle' }).click()
   await page.getByLabel('Year').fill('22')

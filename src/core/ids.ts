@@ -5,8 +5,19 @@ import type { Brand } from './brand'
 export type JobId = Brand<string, 'JobId'>
 export type VehicleId = Brand<string, 'VehicleId'>
 export type CustomerId = Brand<string, 'CustomerId'>
+/** A step of a job, `wash` or `layer-2`: of its own job only. */
+export type OperationId = Brand<string, 'OperationId'>
+export type PersonId = Brand<string, 'PersonId'>
+/** Where a car stands: a bay of the shop, or the yard outside. */
+export type BayId = Brand<string, 'BayId'>
 
 /** What a route, a form or a row gives as the id of a job. Whether there is such a job, only the shop knows. */
 export const toJobId = (text: string) => text as JobId
 export const toVehicleId = (text: string) => text as VehicleId
 export const toCustomerId = (text: string) => text as CustomerId
+export const toOperationId = (text: string) => text as OperationId
+export const toPersonId = (text: string) => text as PersonId
+export const toBayId = (text: string) => text as BayId
+
+/** Written where nobody knows who it was. */
+export const UNKNOWN_PERSON = toPersonId('')

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { toCustomerId, toJobId, toVehicleId } from './ids'
+import { toBayId, toCustomerId, toJobId, toOperationId, toPersonId, toVehicleId } from './ids'
 import { isLocalDay, type LocalDay, localDayOrThrow } from './time'
 
 /** Pieces of what actions take. */
@@ -9,6 +9,9 @@ export const id = z.string().min(1).max(80)
 export const aJob = id.transform(toJobId)
 export const aVehicle = id.transform(toVehicleId)
 export const aCustomer = id.transform(toCustomerId)
+export const anOperation = id.transform(toOperationId)
+export const aPerson = id.transform(toPersonId)
+export const aBay = id.transform(toBayId)
 
 /** A position in a list of versions. */
 export const version = z.int().min(0).max(1_000_000_000)

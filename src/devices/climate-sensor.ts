@@ -1,4 +1,5 @@
 import type { BayClimate, Sensed } from '@/core/climate'
+import type { BayId } from '@/core/ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '@/core/time'
 import { seedOf } from './film-gauge'
 
@@ -10,7 +11,7 @@ export interface ClimateSensor {
 
 export const SPELL_KINDS = ['humid', 'cold', 'silent', 'absurd'] as const
 /** Weather that gets into a bay, or a sensor that fails, for a while: so that both can be tried. */
-export type Spell = { bay: string; kind: (typeof SPELL_KINDS)[number]; from: Instant; until: Instant }
+export type Spell = { bay: BayId; kind: (typeof SPELL_KINDS)[number]; from: Instant; until: Instant }
 
 /** Minutes between two readings. */
 export const READING_MINUTES = 5

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toBayId } from '@/core/ids'
 import { mean } from '@/core/survey'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf } from '@/core/vehicle'
@@ -120,7 +121,12 @@ function sensorContract(name: string, sensor: ClimateSensor) {
 sensorContract('simulated', new SimulatedClimateSensor())
 
 describe('spells of the simulated sensor', () => {
-  const spell = (kind: Spell['kind']): Spell => ({ bay: 'loft-1', kind, from: hour(12), until: hour(17) })
+  const spell = (kind: Spell['kind']): Spell => ({
+    bay: toBayId('loft-1'),
+    kind,
+    from: hour(12),
+    until: hour(17),
+  })
   const at = (kinds: Spell['kind'][], bay: string, count: number) =>
     new SimulatedClimateSensor(kinds.map(spell)).readings(bay, hour(count), hour(count))
   test('a humid one comes, holds and fades, in its own bay only', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '@/core/ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import type { Floor } from '@/core/planning'
 import { judge } from '@/core/survey'
@@ -19,7 +19,7 @@ const done = (from: number, to: number): Progress => ({
   kind: 'done',
   from: at(from),
   to: at(to),
-  by: 'oran',
+  by: toPersonId('oran'),
 })
 
 const job = (progress: Record<string, Progress>): LiveJob => ({
@@ -29,7 +29,7 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
   plan: {
     operations: [
       {
-        id: 'one',
+        id: toOperationId('one'),
         kind: 'layer',
         title: 'Layer 1',
         minutes: 180,
@@ -39,7 +39,7 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
         layer: 1,
       },
       {
-        id: 'two',
+        id: toOperationId('two'),
         kind: 'layer',
         title: 'Layer 2',
         minutes: 180,
@@ -48,22 +48,35 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
         skill: 'coat',
         layer: 2,
       },
-      { id: 'dry', kind: 'hold', title: 'Dry hold', minutes: 720, mode: 'unattended', people: 0 },
+      {
+        id: toOperationId('dry'),
+        kind: 'hold',
+        title: 'Dry hold',
+        minutes: 720,
+        mode: 'unattended',
+        people: 0,
+      },
     ],
     links: [
-      { from: 'one', to: 'two', min: 180, max: 720 },
-      { from: 'two', to: 'dry', min: 0, max: 0 },
+      { from: toOperationId('one'), to: toOperationId('two'), min: 180, max: 720 },
+      { from: toOperationId('two'), to: toOperationId('dry'), min: 0, max: 0 },
     ],
-    stays: [{ id: 'dry', kind: 'studio', operations: ['one', 'two', 'dry'] }],
+    stays: [
+      {
+        id: 'dry',
+        kind: 'studio',
+        operations: [toOperationId('one'), toOperationId('two'), toOperationId('dry')],
+      },
+    ],
   },
   progress,
   published: ['one', 'two', 'dry'].map((operation, index) => ({
     job: toJobId('j'),
-    operation,
+    operation: toOperationId(operation),
     start: at(index * 400),
     end: at(index * 400 + (operation === 'dry' ? 720 : 180)),
-    people: operation === 'dry' ? [] : ['oran'],
-    place: 'loft-1',
+    people: operation === 'dry' ? [] : [toPersonId('oran')],
+    place: toBayId('loft-1'),
     segments: [[at(index * 400), at(index * 400 + 180)]] as [Instant, Instant][],
   })),
 })
@@ -71,7 +84,7 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
 describe('a job as a frond', () => {
   test('fills as work is done: done leaves are full, the one under way partly, the others empty', () => {
     const leaflets = leafletsOf(
-      job({ one: done(-400, -220), two: { kind: 'started', at: at(-90), by: 'oran' } }),
+      job({ one: done(-400, -220), two: { kind: 'started', at: at(-90), by: toPersonId('oran') } }),
       NOW,
     )
     expect(leaflets.map(({ share }) => share)).toEqual([1, 0.5, 0])
@@ -95,37 +108,41 @@ describe('the drawn schedule', () => {
     expect(two).toMatchObject({ state: 'open', start: at(400), window: { opens: at(220), closes: at(760) } })
   })
   test('work that somebody else goes on with is on both rows, each with their own part', () => {
-    const live = job({ one: { kind: 'started', at: at(-300), by: 'merle' } })
+    const live = job({ one: { kind: 'started', at: at(-300), by: toPersonId('merle') } })
     const [first, second] = live.published
-    const cut = { ...first!, start: at(-300), end: at(400), people: ['senan'] }
+    const cut = { ...first!, start: at(-300), end: at(400), people: [toPersonId('senan')] }
     const segments: [Instant, Instant][] = [
       [at(-300), at(0)],
       [at(200), at(400)],
     ]
     const [one] = blocksOf('IM 1', { ...live, published: [{ ...cut, segments }, second!] }, at(10))
     expect(one).toMatchObject({ begunBy: 'merle', people: ['senan'] })
-    expect(partOf(one!, 'merle', at(10))).toMatchObject({
+    expect(partOf(one!, toPersonId('merle'), at(10))).toMatchObject({
       start: at(-300),
       end: at(0),
       segments: [segments[0]],
     })
-    expect(partOf(one!, 'senan', at(10))).toMatchObject({
+    expect(partOf(one!, toPersonId('senan'), at(10))).toMatchObject({
       start: at(200),
       end: at(400),
       segments: [segments[1]],
     })
-    expect(partOf(one!, 'oran', at(10))).toBeUndefined()
+    expect(partOf(one!, toPersonId('oran'), at(10))).toBeUndefined()
   })
   test('what one person does alone is whole on their row, and who did it stays with it', () => {
     const [one, two] = blocksOf(
       'IM 1',
-      job({ one: { kind: 'done', from: at(-90), to: at(40), by: 'brida' } }),
+      job({ one: { kind: 'done', from: at(-90), to: at(40), by: toPersonId('brida') } }),
       at(60),
     )
-    expect(partOf(one!, 'brida', at(60))).toBe(one)
-    expect(partOf(one!, 'oran', at(60))).toBeUndefined()
-    expect(partOf(two!, 'oran', at(60))).toBe(two)
-    const [begun] = blocksOf('IM 1', job({ one: { kind: 'started', at: at(0), by: 'oran' } }), at(60))
+    expect(partOf(one!, toPersonId('brida'), at(60))).toBe(one)
+    expect(partOf(one!, toPersonId('oran'), at(60))).toBeUndefined()
+    expect(partOf(two!, toPersonId('oran'), at(60))).toBe(two)
+    const [begun] = blocksOf(
+      'IM 1',
+      job({ one: { kind: 'started', at: at(0), by: toPersonId('oran') } }),
+      at(60),
+    )
     expect(begun!.begunBy).toBeUndefined()
   })
   test('a stay reaches from its first work to the end of its hold', () => {

@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import {
   MoveDesk,
   type OperationMove,
@@ -30,7 +30,7 @@ const mover = {
   tryMove(move: Move, hurried: boolean): Tried {
     return move.kind === 'operation' ? opened().tryOperation(move, hurried) : opened().tryStay(move)
   },
-  landings(job: JobId, operation: string, until: Instant): { from: Instant; to: Instant }[] {
+  landings(job: JobId, operation: OperationId, until: Instant): { from: Instant; to: Instant }[] {
     return opened().landings(job, operation, until)
   },
 }

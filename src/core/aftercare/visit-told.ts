@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { toPersonId } from '../ids'
 import { day, id } from '../inputs'
 import { STORAGES, WASHINGS } from '../vehicle'
 import { CAUSES, FEELS, WATERS } from './look'
@@ -19,7 +20,7 @@ const lookSchema = z.strictObject({
 })
 
 export const looksSchema = z.strictObject({
-  by: z.string().min(1, 'Say who looks.').max(80),
+  by: z.string().min(1, 'Say who looks.').max(80).transform(toPersonId),
   cleaned: z.boolean(),
   looks: z.array(lookSchema).min(1, 'Nothing was looked at yet.').max(100),
 })

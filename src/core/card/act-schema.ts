@@ -1,10 +1,11 @@
 import { z } from 'zod'
+import { anOperation } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 
 /** Acts as they come in from a tablet. Kept apart from the acts themselves, so that the card carries no parser. */
 
-const operation = z.string().min(1).max(80)
+const operation = anOperation
 const panel = z.string().min(1).max(80)
 const words = z.string().trim().max(300, 'Keep it under 300 characters.')
 

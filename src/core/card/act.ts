@@ -1,4 +1,4 @@
-import type { JobId } from '../ids'
+import type { JobId, OperationId, PersonId } from '../ids'
 import type { Instant } from '../time'
 
 /** What somebody does at the car, one fact each. A job card is the sum of its acts. */
@@ -26,35 +26,35 @@ export type CoatLog = {
 
 export type Act =
   /** `despite`: why it was begun though its window had closed or the air was against it. */
-  | { kind: 'begin'; operation: string; despite?: string }
-  | { kind: 'pause'; operation: string; reason: PauseReason }
-  | { kind: 'resume'; operation: string }
+  | { kind: 'begin'; operation: OperationId; despite?: string }
+  | { kind: 'pause'; operation: OperationId; reason: PauseReason }
+  | { kind: 'resume'; operation: OperationId }
   /** `despite`: what was still open on the card when it was called done. */
-  | { kind: 'done'; operation: string; coat?: CoatLog; despite?: string }
+  | { kind: 'done'; operation: OperationId; coat?: CoatLog; despite?: string }
   /** Done at another time than now: begun and ended then, by whoever says so. */
-  | { kind: 'record'; operation: string; from: Instant; to: Instant; coat?: CoatLog; despite?: string }
+  | { kind: 'record'; operation: OperationId; from: Instant; to: Instant; coat?: CoatLog; despite?: string }
   /** What was last said of how far the step is, begun or done, is taken back. */
-  | { kind: 'undo'; operation: string }
+  | { kind: 'undo'; operation: OperationId }
   /** So many sections of a panel more are worked, of so many it has: two tablets add up. Fewer than none takes them back. */
-  | { kind: 'section'; operation: string; panel: string; count: number; of: number }
+  | { kind: 'section'; operation: OperationId; panel: string; count: number; of: number }
   /** As tablets said it before: so many in all. Only read, from old cards. */
-  | { kind: 'sections'; operation: string; panel: string; done: number }
-  | { kind: 'coat'; operation: string; panel: string; stage: CoatStage }
-  | { kind: 'timer'; operation: string; label: string; seconds: number }
-  | { kind: 'timer-off'; operation: string; timer: string }
-  | { kind: 'pad'; operation: string; what: 'cleaned' | 'fresh' }
-  | { kind: 'towel'; operation: string }
-  | { kind: 'check'; operation: string; item: string; checked: boolean }
+  | { kind: 'sections'; operation: OperationId; panel: string; done: number }
+  | { kind: 'coat'; operation: OperationId; panel: string; stage: CoatStage }
+  | { kind: 'timer'; operation: OperationId; label: string; seconds: number }
+  | { kind: 'timer-off'; operation: OperationId; timer: string }
+  | { kind: 'pad'; operation: OperationId; what: 'cleaned' | 'fresh' }
+  | { kind: 'towel'; operation: OperationId }
+  | { kind: 'check'; operation: OperationId; item: string; checked: boolean }
   /** Worked as agreed, and it is not enough. */
-  | { kind: 'short'; operation: string; panel: string; note: string }
+  | { kind: 'short'; operation: OperationId; panel: string; note: string }
   /** It is good enough now. */
-  | { kind: 'short-off'; operation: string; panel: string }
-  | { kind: 'process'; operation: string; panel: string; process: string; reason: string }
+  | { kind: 'short-off'; operation: OperationId; panel: string }
+  | { kind: 'process'; operation: OperationId; panel: string; process: string; reason: string }
   /** A smear that hardened; `operation` is the coat it lies in. */
-  | { kind: 'high-spot'; operation: string; panel: string }
+  | { kind: 'high-spot'; operation: OperationId; panel: string }
   /** It was none: seen wrong, or on the wrong panel. */
-  | { kind: 'high-spot-off'; operation: string; spot: string }
-  | { kind: 'high-spot-gone'; operation: string; spot: string; how: HighSpotRemedy; poured: Poured[] }
+  | { kind: 'high-spot-off'; operation: OperationId; spot: string }
+  | { kind: 'high-spot-gone'; operation: OperationId; spot: string; how: HighSpotRemedy; poured: Poured[] }
 
 export const HIGH_SPOT_REMEDIES = ['re-wet', 'recoat'] as const
 /** Re-wet with the same coating and levelled; or polished off, and that panel coated again. */
@@ -63,4 +63,4 @@ export type HighSpotRemedy = (typeof HIGH_SPOT_REMEDIES)[number]
 export type ActKind = Act['kind']
 
 /** An act with who did it and when, on the shop's clock. Its id is made where it happened, so that it counts once. */
-export type Entry = { id: string; job: JobId; by: string; at: Instant } & Act
+export type Entry = { id: string; job: JobId; by: PersonId; at: Instant } & Act

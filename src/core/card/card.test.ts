@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '../ids'
+import { type OperationId, toJobId, toOperationId, toPersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -11,6 +11,7 @@ import { type Facts, factConflict, timeConflict } from './facts'
 import { type CardState, cardOf, pausedMinutes, pausedNow, withEntry, workOn } from './state'
 
 const NINE = instantOrThrow('2027-01-13T09:00:00Z')
+const [WASH, CUT] = [toOperationId('wash'), toOperationId('cut')]
 const at = (minutes: number): Instant => plusMinutes(NINE, minutes)
 const live = (progress: LiveJob['progress'] = {}): LiveJob => ({
   id: toJobId('J'),
@@ -21,9 +22,11 @@ const live = (progress: LiveJob['progress'] = {}): LiveJob => ({
   published: [],
 })
 let count = 0
-const entry = <A extends Act>(minutes: number, act: A, by = 'brida'): Entry & A => {
+/** An act as it is written here, its step in plain text. */
+type Written<A> = A extends { operation: OperationId } ? Omit<A, 'operation'> & { operation: string } : A
+const entry = (minutes: number, act: Written<Act>, by = 'brida'): Entry => {
   count += 1
-  return { id: `e${count}`, job: 'J', by, at: at(minutes), ...act } as Entry & A
+  return { id: `e${count}`, job: 'J', by, at: at(minutes), ...act } as Entry
 }
 /** Takes entries as the shop does: what conflicts is left. */
 function take(job: LiveJob, entries: readonly Entry[], from: CardState = cardOf(job, [])) {
@@ -49,9 +52,9 @@ describe('steps at the car', () => {
     ])
     expect(conflicts).toEqual([])
     expect(card.progress.wash).toEqual({ kind: 'done', from: at(0), to: at(100), by: 'brida' })
-    expect(pausedNow(workOn(card, 'wash'))).toBeUndefined()
-    expect(pausedMinutes(workOn(card, 'wash'), at(0), at(100))).toBe(40)
-    expect(pausedMinutes(workOn(card, 'wash'), at(30), at(95))).toBe(25)
+    expect(pausedNow(workOn(card, WASH))).toBeUndefined()
+    expect(pausedMinutes(workOn(card, WASH), at(0), at(100))).toBe(40)
+    expect(pausedMinutes(workOn(card, WASH), at(30), at(95))).toBe(25)
   })
   test('are begun once: a double tap, or a second person, is told who and when', () => {
     const first = entry(0, { kind: 'begin', operation: 'wash' })
@@ -85,7 +88,10 @@ describe('steps at the car', () => {
       live().plan.operations.findIndex(({ id }) => id === 'layer-2'),
     )
     const progress = Object.fromEntries(
-      before.map(({ id }) => [id, { kind: 'done' as const, from: at(-60), to: at(0), by: 'brida' }]),
+      before.map(({ id }) => [
+        id,
+        { kind: 'done' as const, from: at(-60), to: at(0), by: toPersonId('brida') },
+      ]),
     )
     const job = live(progress)
     const card = cardOf(job, [])
@@ -156,7 +162,7 @@ describe('a step recorded at its own times', () => {
     expect(conflictOf(live(), card, record(30, 90, 120, 'mask'))?.code).toBe('too-early')
     const soft = live({
       ...doneTo('layer-1'),
-      'layer-1': { kind: 'done', from: at(-60), to: at(0), by: 'x' },
+      'layer-1': { kind: 'done', from: at(-60), to: at(0), by: toPersonId('x') },
     })
     const layer = (from: number, despite?: string) =>
       conflictOf(
@@ -164,7 +170,7 @@ describe('a step recorded at its own times', () => {
         cardOf(soft, []),
         entry(5000, {
           kind: 'record',
-          operation: 'layer-2',
+          operation: toOperationId('layer-2'),
           from: at(from),
           to: at(from + 60),
           coat,
@@ -187,13 +193,16 @@ function doneTo(operation: string): LiveJob['progress'] {
         0,
         operations.findIndex(({ id }) => id === operation),
       )
-      .map(({ id }) => [id, { kind: 'done' as const, from: at(-120), to: at(-60), by: 'x' }]),
+      .map(({ id }) => [id, { kind: 'done' as const, from: at(-120), to: at(-60), by: toPersonId('x') }]),
   )
 }
 
 describe('a window that has closed', () => {
   test('is passed only with a reason, which stays', () => {
-    const job = live({ ...doneTo('layer-1'), 'layer-1': { kind: 'done', from: at(-60), to: at(0), by: 'x' } })
+    const job = live({
+      ...doneTo('layer-1'),
+      'layer-1': { kind: 'done', from: at(-60), to: at(0), by: toPersonId('x') },
+    })
     const begin = (despite?: string) =>
       entry(2000, { kind: 'begin', operation: 'layer-2', ...(despite ? { despite } : {}) })
     expect(conflictOf(job, cardOf(job, []), begin())).toMatchObject({ code: 'window-closed' })
@@ -271,13 +280,13 @@ describe('what is noted at a step', () => {
   test('two tablets that tick two sections each of one panel come to four, and no panel has more than it has', () => {
     const more = (count: number) =>
       entry(0, { kind: 'section', operation: 'cut', panel: 'roof', count, of: 6 })
-    const done = (...entries: Entry[]) => workOn(take(live(), entries).card, 'cut').sections.roof?.done
+    const done = (...entries: Entry[]) => workOn(take(live(), entries).card, CUT).sections.roof?.done
     expect(done(more(1), more(1), more(1), more(1))).toBe(4)
     expect(done(more(6), more(6), more(-1))).toBe(5)
     expect(done(more(1), more(-3))).toBe(0)
   })
   test('a high spot that was none is withdrawn, and a panel that is good enough now is no longer marked', () => {
-    const job = live({ 'layer-1': { kind: 'done', from: at(-90), to: at(0), by: 'brida' } })
+    const job = live({ 'layer-1': { kind: 'done', from: at(-90), to: at(0), by: toPersonId('brida') } })
     const spot = entry(10, { kind: 'high-spot', operation: 'layer-1', panel: 'bonnet' })
     const { card, conflicts } = take(job, [
       spot,
@@ -287,8 +296,8 @@ describe('what is noted at a step', () => {
       entry(14, { kind: 'short-off', operation: 'cut', panel: 'roof' }),
     ])
     expect(conflicts).toEqual(['spot-gone'])
-    expect(workOn(card, 'layer-1').highSpots).toEqual([])
-    expect(workOn(card, 'cut').short).toEqual([])
+    expect(workOn(card, toOperationId('layer-1')).highSpots).toEqual([])
+    expect(workOn(card, CUT).short).toEqual([])
   })
   test('sections are what they were last said to be, and wear the pad by what was added', () => {
     const say = (panel: string, done: number) => entry(0, { kind: 'sections', operation: 'cut', panel, done })
@@ -301,7 +310,7 @@ describe('what is noted at a step', () => {
       entry(2, { kind: 'pad', operation: 'cut', what: 'fresh' }),
       say('roof', 3),
     ])
-    const { sections, pad } = workOn(card, 'cut')
+    const { sections, pad } = workOn(card, CUT)
     expect([sections.bonnet?.done, sections.roof?.done]).toEqual([2, 3])
     expect(pad).toEqual({ sinceCleaned: 1, sinceFresh: 1, fresh: 1 })
   })
@@ -316,15 +325,15 @@ describe('what is noted at a step', () => {
       entry(4, { kind: 'timer-off', operation: 'wash', timer: foam!.id }),
     ])
     expect(conflicts).toEqual(['timer-gone'])
-    expect(workOn(card, 'wash').timers.map(({ off }) => off)).toEqual([at(3), undefined])
+    expect(workOn(card, WASH).timers.map(({ off }) => off)).toEqual([at(3), undefined])
   })
   test('a high spot is found in a layer that was begun, and dealt with once', () => {
-    const job = live({ 'layer-1': { kind: 'done', from: at(-90), to: at(0), by: 'brida' } })
+    const job = live({ 'layer-1': { kind: 'done', from: at(-90), to: at(0), by: toPersonId('brida') } })
     const spot = entry(10, { kind: 'high-spot', operation: 'layer-1', panel: 'bonnet' })
     const gone = (minutes: number) =>
       entry(minutes, {
         kind: 'high-spot-gone',
-        operation: 'layer-1',
+        operation: toOperationId('layer-1'),
         spot: spot.id,
         how: 're-wet',
         poured: [],
@@ -336,7 +345,7 @@ describe('what is noted at a step', () => {
       entry(30, { kind: 'high-spot', operation: 'layer-2', panel: 'bonnet' }),
     ])
     expect(conflicts).toEqual(['spot-gone', 'not-begun'])
-    expect(workOn(card, 'layer-1').highSpots).toEqual([
+    expect(workOn(card, toOperationId('layer-1')).highSpots).toEqual([
       { id: spot.id, panel: 'bonnet', found: at(10), gone: { at: at(20), how: 're-wet' } },
     ])
   })
@@ -358,17 +367,17 @@ describe('what is noted at a step', () => {
     expect(card.processes).toEqual([
       { panel: 'roof', process: 'one-step-polish', reason: 'softer than thought', at: at(0), by: 'brida' },
     ])
-    expect(workOn(card, 'cut')).toMatchObject({
+    expect(workOn(card, CUT)).toMatchObject({
       short: [{ panel: 'roof', note: 'two deep ones' }],
       checks: { edges: false },
       towels: 1,
     })
-    expect(workOn(card, 'layer-1').coats.roof).toEqual({ stage: 'wet', at: at(5) })
+    expect(workOn(card, toOperationId('layer-1')).coats.roof).toEqual({ stage: 'wet', at: at(5) })
   })
 })
 
 test('a card read back from its entries is the one that stood there, whatever was done', () => {
-  const operations = ['wash', 'mask', 'cut', 'layer-1']
+  const operations = [WASH, toOperationId('mask'), CUT, toOperationId('layer-1')]
   const acts: fc.Arbitrary<Act> = fc.oneof(
     fc.record({ kind: fc.constant('begin' as const), operation: fc.constantFrom(...operations) }),
     fc.record({
@@ -381,18 +390,18 @@ test('a card read back from its entries is the one that stood there, whatever wa
     fc.record({ kind: fc.constant('undo' as const), operation: fc.constantFrom(...operations) }),
     fc.record({
       kind: fc.constant('section' as const),
-      operation: fc.constant('cut'),
+      operation: fc.constant(CUT),
       panel: fc.constantFrom('roof', 'bonnet'),
       count: fc.integer({ min: -3, max: 3 }),
       of: fc.constant(4),
     }),
     fc.record({
       kind: fc.constant('sections' as const),
-      operation: fc.constant('cut'),
+      operation: fc.constant(CUT),
       panel: fc.constantFrom('roof', 'bonnet'),
       done: fc.nat(5),
     }),
-    fc.record({ kind: fc.constant('towel' as const), operation: fc.constant('layer-1') }),
+    fc.record({ kind: fc.constant('towel' as const), operation: fc.constant(toOperationId('layer-1')) }),
   )
   fc.assert(
     fc.property(fc.array(acts, { maxLength: 40 }), (said) => {

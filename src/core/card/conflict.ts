@@ -1,3 +1,4 @@
+import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { Entry } from './act'
@@ -6,8 +7,8 @@ import { type CardState, pausedNow, workOn } from './state'
 /** Why an act cannot be taken: somebody else was first, or the work is not that far. */
 export type Conflict =
   | { code: 'step-gone' }
-  | { code: 'begun-already'; by?: string; at: Instant }
-  | { code: 'done-already'; by?: string; at: Instant }
+  | { code: 'begun-already'; by?: PersonId; at: Instant }
+  | { code: 'done-already'; by?: PersonId; at: Instant }
   | { code: 'not-begun' }
   | { code: 'open-before'; titles: string[] }
   | { code: 'still-soft'; minutes: number }
@@ -88,11 +89,11 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
   }
 }
 
-const taken = (code: 'begun-already' | 'done-already', at: Instant, by: string | undefined): Conflict =>
+const taken = (code: 'begun-already' | 'done-already', at: Instant, by: PersonId | undefined): Conflict =>
   by === undefined ? { code, at } : { code, at, by }
 
 /** What comes right before an operation, with how far it was at a moment. */
-function stepsBefore(job: LiveJob, operation: string, at: Instant) {
+function stepsBefore(job: LiveJob, operation: OperationId, at: Instant) {
   return job.plan.links
     .filter(({ to }) => to === operation)
     .map(({ from, min, max }) => {
@@ -102,7 +103,7 @@ function stepsBefore(job: LiveJob, operation: string, at: Instant) {
 }
 
 /** What must be done, or must have set, before an operation may begin. */
-function beforeIt(job: LiveJob, operation: string, at: Instant): Conflict | undefined {
+function beforeIt(job: LiveJob, operation: OperationId, at: Instant): Conflict | undefined {
   const before = stepsBefore(job, operation, at)
   const open = before.filter(({ progress }) => progress.kind !== 'done')
   if (open.length > 0) return { code: 'open-before', titles: open.map(({ step }) => step.title) }

@@ -1,3 +1,4 @@
+import type { OperationId } from '../ids'
 import type { BottleState } from '../stock'
 import { type Instant, minutesBetween } from '../time'
 import type { CoatLog, Entry } from './act'
@@ -16,7 +17,7 @@ export type Facts = {
   bottles: ReadonlyMap<string, KnownBottle>
   products: ReadonlyMap<string, AirLimits>
   /** The product each coat was planned with. */
-  planned: (operation: string) => string | undefined
+  planned: (operation: OperationId) => string | undefined
 }
 
 /** A gauge on a bottle is an eye: so much more than is left is believed, ml (mem). */

@@ -1,10 +1,11 @@
+import type { OperationId, PersonId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
 import type { CoatStage, Entry, HighSpotRemedy, PauseReason } from './act'
 
 /** What the acts at a car add up to. */
 
-export type Pause = { from: Instant; to?: Instant; reason: PauseReason; by: string }
+export type Pause = { from: Instant; to?: Instant; reason: PauseReason; by: PersonId }
 export type Timer = { id: string; label: string; began: Instant; seconds: number; off?: Instant }
 export type HighSpot = {
   id: string
@@ -13,12 +14,12 @@ export type HighSpot = {
   gone?: { at: Instant; how: HighSpotRemedy }
 }
 export type Short = { panel: string; note: string; at: Instant }
-export type ProcessChange = { panel: string; process: string; reason: string; at: Instant; by: string }
+export type ProcessChange = { panel: string; process: string; reason: string; at: Instant; by: PersonId }
 
 /** What has been done within one operation. */
 export type StepWork = {
   /** When it was really begun, and by whom; taking back that it was done restores just this. */
-  began?: { at: Instant; by: string }
+  began?: { at: Instant; by?: PersonId }
   /** Written down afterwards, with the times it really had. */
   recorded?: true
   pauses: Pause[]
@@ -51,7 +52,7 @@ const UNTOUCHED: StepWork = {
   highSpots: [],
 }
 
-export function workOn(card: Pick<CardState, 'work'>, operation: string): StepWork {
+export function workOn(card: Pick<CardState, 'work'>, operation: OperationId): StepWork {
   return card.work[operation] ?? UNTOUCHED
 }
 
@@ -110,12 +111,13 @@ export function withEntry(card: CardState, entry: Entry): CardState {
 }
 
 /** The card as it stood before the step was last said to be done or begun. What was ticked goes with a beginning taken back. */
-function takenBack(card: CardState, operation: string): CardState {
+function takenBack(card: CardState, operation: OperationId): CardState {
   const [was, before] = [card.progress[operation], workOn(card, operation)]
   const { recorded, ...begun } = before
   // Where nobody's beginning is on the card, as in a past that was brought along, it began when it is said to have.
   const began =
-    begun.began ?? (was?.kind === 'done' && !recorded ? { at: was.from, by: was.by ?? '' } : undefined)
+    begun.began ??
+    (was?.kind === 'done' && !recorded ? { at: was.from, ...(was.by ? { by: was.by } : {}) } : undefined)
   if (was?.kind === 'done' && began)
     return {
       ...card,

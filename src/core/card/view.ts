@@ -1,4 +1,4 @@
-import type { JobId } from '../ids'
+import type { JobId, PersonId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
 import type { Instant } from '../time'
@@ -17,7 +17,7 @@ export type CardView = {
   sheets: Record<string, StepSheet>
   /** The process of each panel, as agreed or as changed at the car. */
   processes: Record<string, string>
-  people: { id: string; name: string }[]
+  people: { id: PersonId; name: string }[]
   layers: LayerLog[]
   /** The wash as it was planned, with what to pour; empty until that was done. */
   wash: WashLine[]

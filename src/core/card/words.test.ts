@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { toPersonId } from '../ids'
 import { instantOrThrow } from '../time'
 import { PAUSE_REASONS } from './act'
 import { actSchema } from './act-schema'
@@ -12,7 +13,7 @@ const say = (conflict: Conflict) =>
 /** One of each, so that a new code without words does not compile, and one without sense is seen. */
 const EVERY: Record<Conflict['code'], Conflict> = {
   'step-gone': { code: 'step-gone' },
-  'begun-already': { code: 'begun-already', by: 'brida', at: NOON },
+  'begun-already': { code: 'begun-already', by: toPersonId('brida'), at: NOON },
   'done-already': { code: 'done-already', at: NOON },
   'not-begun': { code: 'not-begun' },
   'open-before': { code: 'open-before', titles: ['Cut', 'Refine'] },

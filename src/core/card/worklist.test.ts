@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { PROCESSES, processOf } from '../correction'
+import { toPersonId } from '../ids'
 import { panelsOf } from '../vehicle'
 import { processesNow, worklist } from './worklist'
 
@@ -30,7 +31,13 @@ test('a panel that is left is not on the list; one changed at the car is, by its
   expect(worklist({ kind: 'cut' }, panels, agreed, 'usual').tasks.map(({ panel }) => panel)).toEqual([
     'bonnet',
   ])
-  const change = { panel: 'roof', process: processOf('two-step').name, reason: 'r', by: 'b', at: '' as never }
+  const change = {
+    panel: 'roof',
+    process: processOf('two-step').name,
+    reason: 'r',
+    by: toPersonId('b'),
+    at: '' as never,
+  }
   const changed = worklist({ kind: 'cut' }, panels, processesNow(agreed, [change]), 'usual')
   expect(changed.tasks.map(({ panel }) => panel)).toEqual(['bonnet', 'roof'])
 })

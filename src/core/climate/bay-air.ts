@@ -1,7 +1,8 @@
+import type { BayId } from '../ids'
 import type { BayClimate } from './dew-point'
 import type { Sensed, SensorState } from './sensor'
 
-export type BayAir = { bay: string; readings: Sensed[]; state: SensorState }
+export type BayAir = { bay: BayId; readings: Sensed[]; state: SensorState }
 
 /** The air of a bay where its sensor can be believed. */
 export function believed(air: BayAir | undefined): BayClimate | undefined {

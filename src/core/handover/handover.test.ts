@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toOperationId, toPersonId } from '../ids'
 import { makeOffer, planSchema } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
 import { emptyMeasured } from '../survey'
@@ -17,7 +18,7 @@ const verdict = (item: string, more: Partial<Verdict> = {}): Verdict => ({
   item,
   verdict: 'good',
   note: '',
-  by: 'senan',
+  by: toPersonId('senan'),
   at: NOW,
   ...more,
 })
@@ -38,7 +39,7 @@ describe('the last look', () => {
     expect(inspectionState(items, fault)).toMatchObject({ passed: false, open: [], faults: [fault[0]] })
   })
   test('is not for whoever cut, polished or coated it', () => {
-    const done = (by: string) => ({ kind: 'done', by })
+    const done = (by: string) => ({ kind: 'done', by: toPersonId(by) })
     expect(
       blindToIt(plan, {
         wash: done('brida'),
@@ -67,7 +68,7 @@ describe('the last look', () => {
 
 describe('a fault that is sent back', () => {
   test('is a step of its own before the last, in its stay, by somebody with the skill; a plan that can be stored', () => {
-    const again = withRework(plan, 'refine', 'Bonnet')!
+    const again = withRework(plan, toOperationId('refine'), 'Bonnet')!
     const [step, last] = again.operations.slice(-2)
     expect(step).toMatchObject({ title: 'Again: Bonnet (Refine)', minutes: REWORK_MINUTES, skill: 'correct' })
     expect(isRework(step!.id)).toBe(true)
@@ -77,14 +78,18 @@ describe('a fault that is sent back', () => {
     expect(planSchema.safeParse(again).success).toBe(true)
   })
   test('twice is two steps, and neither can be sent back itself', () => {
-    const twice = withRework(withRework(plan, 'cut', 'Roof')!, 'layer-1', 'Bonnet')!
+    const twice = withRework(
+      withRework(plan, toOperationId('cut'), 'Roof')!,
+      toOperationId('layer-1'),
+      'Bonnet',
+    )!
     expect(twice.operations.filter(({ id }) => isRework(id)).map(({ id }) => id)).toEqual([
       'again-1',
       'again-2',
     ])
     expect(stepsToSendTo(twice)).toEqual(stepsToSendTo(plan))
-    expect(withRework(plan, 'dry', 'Roof')).toBeUndefined()
-    expect(withRework(plan, 'nothing', 'Roof')).toBeUndefined()
+    expect(withRework(plan, toOperationId('dry'), 'Roof')).toBeUndefined()
+    expect(withRework(plan, toOperationId('nothing'), 'Roof')).toBeUndefined()
   })
 })
 

@@ -1,3 +1,4 @@
+import type { PersonId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer'
 import { panelWeight } from '../survey'
 import { EASILY_MISSED } from '../survey/looked'
@@ -16,7 +17,7 @@ export type Verdict = {
   clearedPercent?: number
   /** The step a fault was sent back to. */
   sentTo?: string
-  by: string
+  by: PersonId
   at: Instant
 }
 
@@ -51,7 +52,7 @@ const BLINDS: ReadonlySet<PlannedOperation['kind']> = new Set(['cut', 'refine', 
 /** Who worked on the paint and so should not be the one to judge it. */
 export function blindToIt(
   plan: JobPlan,
-  progress: Readonly<Record<string, { kind: string; by?: string }>>,
+  progress: Readonly<Record<string, { kind: string; by?: PersonId }>>,
 ): Set<string> {
   return new Set(
     plan.operations.flatMap(({ id, kind }) => {

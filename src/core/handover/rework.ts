@@ -1,3 +1,4 @@
+import { type OperationId, toOperationId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer'
 
 /** How long a single place takes to be done again, minutes (mem). */
@@ -12,19 +13,19 @@ export function stepsToSendTo(plan: JobPlan): PlannedOperation[] {
 }
 
 const PREFIX = 'again-'
-export const isRework = (operation: string) => operation.startsWith(PREFIX)
+export const isRework = (operation: OperationId) => operation.startsWith(PREFIX)
 
 /**
  * The plan with one place done again: half an hour by somebody who can do that step, before the last step is over. It
  * stands in the stay of the last step, so the car is not moved for it. Undefined where there is no such step.
  */
-export function withRework(plan: JobPlan, step: string, place: string): JobPlan | undefined {
+export function withRework(plan: JobPlan, step: OperationId, place: string): JobPlan | undefined {
   const source = plan.operations.find(({ id }) => id === step)
   const last = plan.operations.at(-1)
   if (!source?.skill || !last) return undefined
   const count = plan.operations.filter(({ id }) => isRework(id)).length
   const again: PlannedOperation = {
-    id: `${PREFIX}${count + 1}`,
+    id: toOperationId(`${PREFIX}${count + 1}`),
     // It is done by hand and eye; what it is done with says the step it comes from.
     kind: source.kind === 'layer' || source.kind === 'surface' ? 'wipe' : source.kind,
     title: `Again: ${place} (${source.title})`,

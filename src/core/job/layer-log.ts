@@ -1,12 +1,13 @@
 import type { BayClimate } from '../climate'
+import type { OperationId, PersonId } from '../ids'
 import type { Instant } from '../time'
 
 export type LayerLog = {
-  operationId: string
+  operationId: OperationId
   productId: string
   lot: string
   climate: BayClimate
   startedAt: Instant
   endedAt: Instant
-  by: string
+  by: PersonId
 }

@@ -1,4 +1,4 @@
-import type { JobId } from '../ids'
+import type { JobId, PersonId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer/operations'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, plusMinutes } from '../time'
@@ -6,8 +6,8 @@ import { type Instant, plusMinutes } from '../time'
 /** How far an operation has come. */
 export type Progress =
   | { kind: 'open' }
-  | { kind: 'started'; at: Instant; by?: string }
-  | { kind: 'done'; from: Instant; to: Instant; by?: string }
+  | { kind: 'started'; at: Instant; by?: PersonId }
+  | { kind: 'done'; from: Instant; to: Instant; by?: PersonId }
 
 /** A job as the shop floor has it: its plan and what has really happened. */
 export type LiveJob = {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { processOf, stepMinutes } from '../correction'
-import { toJobId } from '../ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '../ids'
 import type { Progress } from '../job'
 import { makeOffer, summaryOf } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -41,15 +41,15 @@ function input(
       operation: operation.id,
       start,
       end: at,
-      people: ['ann'],
-      place: operation.kind === 'wash' ? 'wash' : 'loft',
+      people: [toPersonId('ann')],
+      place: toBayId(operation.kind === 'wash' ? 'wash' : 'loft'),
       segments: [],
     }
   })
   let really = START
   for (const operation of offer.plan.operations) {
     const to = plusMinutes(really, operation.minutes * takes(operation.kind))
-    progress[operation.id] = { kind: 'done', from: really, to, by: 'ann' }
+    progress[operation.id] = { kind: 'done', from: really, to, by: toPersonId('ann') }
     really = to
   }
   return {
@@ -58,7 +58,7 @@ function input(
     promisedFor: published.at(-1)!.end as Instant,
     plan: offer.plan,
     progress,
-    published: published,
+    published,
     panels: panelsOf('saloon'),
     processes: summary.processes,
     care: summary.care,
@@ -91,7 +91,7 @@ describe('what a job has to teach', () => {
     const began = cut.progress.cut as Extract<Progress, { kind: 'done' }>
     const ids = Object.keys(cut.processes).filter((id) => cut.processes[id] !== 'Leave')
     const ticks = ids.map((panel, at) => ({
-      operation: 'cut',
+      operation: toOperationId('cut'),
       panel,
       at: plusMinutes(began.from, ((at + 1) * minutesBetween(began.from, began.to)) / (ids.length + 1)),
     }))
@@ -270,7 +270,12 @@ describe('tallies', () => {
     const at = (text: string) => instantOrThrow(`2027-01-${text}:00Z`)
     const lesson = (...bays: [string, string, string][]): Lesson => ({
       ...lessonOf(input()),
-      bays: bays.map(([place, from, to]) => ({ place, plannedMinutes: 0, from: at(from), to: at(to) })),
+      bays: bays.map(([place, from, to]) => ({
+        place: toBayId(place),
+        plannedMinutes: 0,
+        from: at(from),
+        to: at(to),
+      })),
     })
     const days = ['11', '12', '13'].map((day) => ({ from: at(`${day}T08:00`), to: at(`${day}T17:00`) }))
     const months = [{ month: '2027-01', from: at('11T00:00'), to: at('14T00:00') }]
@@ -281,11 +286,13 @@ describe('tallies', () => {
       // Partly before what is looked at.
       lesson(['loft', '10T12:00', '11T09:00']),
     ]
-    expect(bayUseByMonth(lessons, ['wash', 'loft', 'yard'], months, days)).toEqual([
-      { place: 'wash', month: '2027-01', openHours: 27, usedHours: 1, stoodHours: 1 },
-      { place: 'loft', month: '2027-01', openHours: 27, usedHours: 1 + 2 + 1, stoodHours: 18 + 9 },
-      { place: 'yard', month: '2027-01', openHours: 27, usedHours: 0, stoodHours: 0 },
-    ])
+    expect(bayUseByMonth(lessons, [toBayId('wash'), toBayId('loft'), toBayId('yard')], months, days)).toEqual(
+      [
+        { place: 'wash', month: '2027-01', openHours: 27, usedHours: 1, stoodHours: 1 },
+        { place: 'loft', month: '2027-01', openHours: 27, usedHours: 1 + 2 + 1, stoodHours: 18 + 9 },
+        { place: 'yard', month: '2027-01', openHours: 27, usedHours: 0, stoodHours: 0 },
+      ],
+    )
   })
   test('however stays lie, no bay is used more than it is open or stood in', () => {
     const origin = instantOrThrow('2027-01-01T00:00:00Z')
@@ -306,9 +313,9 @@ describe('tallies', () => {
         }))
         const lessons = spans.map((each) => ({
           ...base,
-          bays: [{ place: 'loft', plannedMinutes: 0, ...each }],
+          bays: [{ place: toBayId('loft'), plannedMinutes: 0, ...each }],
         }))
-        const tallies = bayUseByMonth(lessons, ['loft'], months, open)
+        const tallies = bayUseByMonth(lessons, [toBayId('loft')], months, open)
         // Minute by minute.
         let used = 0
         for (let minute = 0; minute < 4 * 1440; minute++) {

@@ -1,5 +1,5 @@
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
-import type { JobId } from '../ids'
+import type { BayId, JobId, OperationId, PersonId } from '../ids'
 import type { Progress } from '../job'
 import type { JobPlan, PlannedOperation, Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
@@ -20,7 +20,7 @@ export type LessonStep = {
   actualMinutes: number
 }
 
-export type BayStay = { place: string; plannedMinutes: number; from: Instant; to: Instant }
+export type BayStay = { place: BayId; plannedMinutes: number; from: Instant; to: Instant }
 
 export type Lesson = {
   jobId: JobId
@@ -43,7 +43,7 @@ export type Lesson = {
   clearing: { panel: string; process: string; expected: number; reached: number }[]
 }
 
-export type Tick = { operation: string; panel: string; at: Instant }
+export type Tick = { operation: OperationId; panel: string; at: Instant }
 
 export type LessonInput = {
   job: { id: JobId; number: number; packageKey: string; packageName: string }
@@ -60,7 +60,7 @@ export type LessonInput = {
   pace: Readonly<Record<string, number>>
   ticks: readonly Tick[]
   /** Minutes somebody was on shift and at it between two moments. */
-  worked: (operation: string, person: string, from: Instant, to: Instant) => number
+  worked: (operation: OperationId, person: PersonId | undefined, from: Instant, to: Instant) => number
   money: Pick<Lesson, 'netCents' | 'discountCents' | 'vendorCents' | 'consumablesCents'>
   products: Lesson['products']
   clearing: Lesson['clearing']
@@ -105,7 +105,7 @@ function minutesByTick(
   const minutes = [...last]
     .toSorted(([, a], [, b]) => a.localeCompare(b))
     .map(([panel, at]): [string, number] => {
-      const spent = worked(operation.id, done.by ?? '', from, at)
+      const spent = worked(operation.id, done.by, from, at)
       from = at
       return [panel, spent]
     })
@@ -120,7 +120,7 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
   if (progress?.kind !== 'done' || !skill || skill.startsWith('vendor-')) return []
   const own = skill as Skill
   const actualMinutes =
-    input.worked(operation.id, progress.by ?? '', progress.from, progress.to) * Math.max(1, operation.people)
+    input.worked(operation.id, progress.by, progress.from, progress.to) * Math.max(1, operation.people)
   const plannedMinutes = operation.minutes * Math.max(1, operation.people)
   const shares = sharesOf(operation, input)
   if (shares.length === 0)

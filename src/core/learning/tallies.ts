@@ -1,3 +1,4 @@
+import type { BayId } from '../ids'
 import { commonSpans, mergedSpans, minutesBetween, type Span } from '../time'
 import type { Lesson } from './lesson'
 
@@ -106,7 +107,7 @@ export function onTimeByMonth(lessons: readonly Lesson[]): MonthTally[] {
 export type MonthSpan = Span & { month: string }
 
 export type BayTally = {
-  place: string
+  place: BayId
   month: string
   /** In which somebody was here, and in which a car stood in the bay meanwhile. */
   openHours: number
@@ -122,7 +123,7 @@ export type BayTally = {
  */
 export function bayUseByMonth(
   lessons: readonly Lesson[],
-  places: readonly string[],
+  places: readonly BayId[],
   months: readonly MonthSpan[],
   open: readonly Span[],
 ): BayTally[] {

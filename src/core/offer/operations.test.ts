@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { catalogueSchema } from '../coating'
 import { type ProcessKey, planCorrection, unprobed } from '../correction'
+import { toOperationId } from '../ids'
 import catalogueFile from '../shop/starter/catalogue.json'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
@@ -54,7 +55,7 @@ describe('what is done', () => {
   })
   test('a two-step is cut all round, then refined all round', () => {
     const operations = ids(plan('two-step', ['cladonia-base', 'tern-top']))
-    expect(operations.indexOf('cut')).toBeLessThan(operations.indexOf('refine'))
+    expect(operations.indexOf(toOperationId('cut'))).toBeLessThan(operations.indexOf(toOperationId('refine')))
     expect(operations.slice(-4)).toEqual(['layer-1', 'layer-2', 'dry', 'finish'])
   })
   test('matte and wrapped cars are never put under a machine', () => {

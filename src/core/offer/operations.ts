@@ -1,5 +1,6 @@
 import { type OtherSurface, type Product, SURFACE, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
+import { type OperationId, toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
 import { type Skill, type VendorSkill, vendorSkill } from './skill'
@@ -24,7 +25,7 @@ export type OperationKind = (typeof OPERATION_KINDS)[number]
 
 /** One thing that is done to a vehicle, or waited for. Minutes are estimates until it is done. */
 export type PlannedOperation = {
-  id: string
+  id: OperationId
   kind: OperationKind
   title: string
   minutes: number
@@ -41,8 +42,8 @@ export type PlannedOperation = {
   panels?: string[]
 }
 
-export type JobLink = { from: string; to: string; min: number; max?: number }
-export type JobStay = { id: string; kind: string; operations: string[] }
+export type JobLink = { from: OperationId; to: OperationId; min: number; max?: number }
+export type JobStay = { id: string; kind: string; operations: OperationId[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
 /** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
@@ -98,7 +99,7 @@ export const attended = (
 ): PlannedOperation => {
   // What must not be interrupted and outlasts half a shift is done by two.
   const people = mode === 'solid' && minutes > ALONE_MOST_MINUTES ? 2 : 1
-  return { id, kind, title, minutes: planned(minutes / people), mode, people, skill }
+  return { id: toOperationId(id), kind, title, minutes: planned(minutes / people), mode, people, skill }
 }
 
 function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
@@ -118,7 +119,10 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
 function allInOneOperations(areaM2: number): PlannedOperation[] {
   const buff = attended('buff', 'wipe', 'Buff off', MINUTES.buff(areaM2), 'prep')
   const minutes = planned(SET_MINUTES - buff.minutes)
-  return [{ id: 'set', kind: 'hold', title: 'Set', minutes, mode: 'unattended', people: 0 }, buff]
+  return [
+    { id: toOperationId('set'), kind: 'hold', title: 'Set', minutes, mode: 'unattended', people: 0 },
+    buff,
+  ]
 }
 
 const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
@@ -134,7 +138,7 @@ const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
 })
 
 const vendorOperation = (vendor: Vendor): PlannedOperation => ({
-  id: `vendor-${vendor.id}`,
+  id: toOperationId(`vendor-${vendor.id}`),
   kind: 'vendor',
   title: `${TRADE_NAME[vendor.trade]}: ${vendor.name}`,
   minutes: planned(vendor.minutes),
@@ -184,7 +188,7 @@ export function dryHold(products: readonly Product[]): PlannedOperation[] {
   return last
     ? [
         {
-          id: 'dry',
+          id: toOperationId('dry'),
           kind: 'hold',
           title: 'Dry hold',
           minutes: Math.max(1, last.indoorHoldMinutes),
@@ -285,7 +289,7 @@ export function inOrder(operations: PlannedOperation[], layers: readonly Product
     operations,
     links,
     stays: [
-      { id: 'wet', kind: 'wash', operations: ['wash'] },
+      { id: 'wet', kind: 'wash', operations: [toOperationId('wash')] },
       { id: 'dry', kind: 'studio', operations: operations.slice(1).map(({ id }) => id) },
     ],
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { OTHER_SURFACES, SURFACES } from '../coating'
 import { CARES } from '../correction'
+import { toOperationId } from '../ids'
 import { expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
 import type { Offer } from './offer'
@@ -10,10 +11,12 @@ import { SKILLS } from './skill'
 
 /** What a customer was told of an offer, as plain data that outlives the offer it was worked out from. */
 
+const operation = z.string().transform(toOperationId)
+
 export const planSchema = z.object({
   operations: z.array(
     z.object({
-      id: z.string(),
+      id: operation,
       kind: z.enum(OPERATION_KINDS),
       title: z.string(),
       minutes: z.int(),
@@ -28,8 +31,8 @@ export const planSchema = z.object({
       panels: z.array(z.string()).optional(),
     }),
   ),
-  links: z.array(z.object({ from: z.string(), to: z.string(), min: z.int(), max: z.int().optional() })),
-  stays: z.array(z.object({ id: z.string(), kind: z.string(), operations: z.array(z.string()) })),
+  links: z.array(z.object({ from: operation, to: operation, min: z.int(), max: z.int().optional() })),
+  stays: z.array(z.object({ id: z.string(), kind: z.string(), operations: z.array(operation) })),
 })
 
 /** What a panel gets, as the customer was told. */

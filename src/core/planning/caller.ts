@@ -1,3 +1,4 @@
+import type { PersonId } from '../ids'
 import type { JobPlan } from '../offer'
 import { type PlacedOperation, type Problem, type ProblemJob, soonestFor } from '../schedule'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
@@ -18,7 +19,7 @@ export type Enquiry = { shape: Shape; state: ToldState; packageKey: string; arri
 export type WayIn =
   | { kind: 'usual' }
   | { kind: 'washed-inside' }
-  | { kind: 'extra-day'; day: LocalDay; person: string }
+  | { kind: 'extra-day'; day: LocalDay; person: PersonId }
   | { kind: 'any-bay' }
 
 export type Collection = {
@@ -71,7 +72,7 @@ function collectionOf(
 }
 
 /** Days on which one person more might come in: the next Saturdays, for those of the house who are not there then. */
-function extraDays(floor: Floor, arrive: Instant): { day: LocalDay; person: string }[] {
+function extraDays(floor: Floor, arrive: Instant): { day: LocalDay; person: PersonId }[] {
   const { setup } = floor.shop
   const first = dayIn(setup.timezone, arrive)
   const saturdays = Array.from({ length: 7 * SATURDAYS }, (_, ahead) => plusDays(first, ahead)).filter(

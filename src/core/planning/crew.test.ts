@@ -2,17 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setupFile from '../../../demo/setup.json'
 import { calendarsSchema, nextOpen, openMinutesBetween, problemSchema } from '../schedule'
+import { setupSchema } from '../shop'
 import { atLocal, instantOrThrow, localDayOrThrow, plusMinutes } from '../time'
 import { crewSchema, storedCrew, type TypedCrew, typedCrew } from './crew'
 import { hoursText, readHours } from './hours'
 
-const { calendars } = problemSchema.parse({
-  ...setupFile,
-  format: 'fern-yard/schedule-problem@1',
-  origin: '2027-01-01T00:00:00Z',
-  jobs: [],
-})
-const setup = { ...setupFile, calendars }
+const setup = setupSchema.parse(setupFile)
 const ZONE = 'Europe/Dublin'
 
 describe('hours as they are typed', () => {

@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import type { BayId, PersonId } from '../ids'
+import { aBay, aPerson } from '../inputs'
 import { SKILLS } from '../offer/skill'
 import type { ProblemCalendar } from '../schedule'
 import { isLocalDay, type LocalDay, WEEKDAYS, type Weekday } from '../time'
@@ -25,7 +27,7 @@ export const crewSchema = z
   .strictObject({
     people: z.array(
       z.strictObject({
-        id: z.string().min(1).max(80),
+        id: aPerson,
         name: name('whoever works here'),
         skills: z.array(z.enum(SKILLS)).min(1, 'Choose what they do.'),
         week,
@@ -35,7 +37,7 @@ export const crewSchema = z
     ),
     places: z.array(
       z.strictObject({
-        id: z.string().min(1).max(80),
+        id: aBay,
         name: name('the bay'),
         kinds: z.array(z.enum(BAY_KINDS)).min(1, 'Choose what may be done in it.'),
         capacity: z.int().min(1, 'At least one car fits.').max(20, 'At most twenty cars fit.'),
@@ -78,8 +80,8 @@ function weekOf(calendar: ProblemCalendar): TypedWeek {
 
 const exceptionsOf = (calendar: ProblemCalendar) => ('always' in calendar ? [] : (calendar.exceptions ?? []))
 
-type StoredPerson = { id: string; name: string; skills: string[]; calendar: string }
-type StoredPlace = { id: string; name: string; kinds: string[]; capacity: number; calendar: string }
+type StoredPerson = { id: PersonId; name: string; skills: string[]; calendar: string }
+type StoredPlace = { id: BayId; name: string; kinds: string[]; capacity: number; calendar: string }
 type Stored = {
   people: readonly StoredPerson[]
   places: readonly StoredPlace[]

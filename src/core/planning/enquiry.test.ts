@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toPersonId } from '../ids'
 import { catalogue, offerInput, template, templates, vendors } from '../offer/offer.fixture'
 import { shopProblem } from '../schedule/solver/problems.fixture'
 import { localDayOrThrow } from '../time'
@@ -47,11 +48,11 @@ describe('other ways to take it in', () => {
   })
   test('with somebody in on one more day, only that person’s calendar has it', () => {
     const problem = shopProblem([])
-    const more = withExtraDay(problem, 'day', localDayOrThrow('2027-01-16'))
+    const more = withExtraDay(problem, toPersonId('day'), localDayOrThrow('2027-01-16'))
     const calendarOf = (id: string) => more.people.find((person) => person.id === id)!.calendar
     expect(calendarOf('early')).toBe('early')
     expect(more.calendars[calendarOf('day')]).toMatchObject({ exceptions: [{ date: '2027-01-16' }] })
     expect(more.calendars.day).toEqual(problem.calendars.day)
-    expect(withExtraDay(problem, 'nobody', localDayOrThrow('2027-01-16'))).toBe(problem)
+    expect(withExtraDay(problem, toPersonId('nobody'), localDayOrThrow('2027-01-16'))).toBe(problem)
   })
 })

@@ -1,4 +1,5 @@
 import { unprobed } from '../correction'
+import type { PersonId } from '../ids'
 import { makeOffer, type Offer, type OfferInput } from '../offer/offer'
 import type { JobPlan } from '../offer/operations'
 import type { PackageTemplate } from '../offer/package'
@@ -110,7 +111,7 @@ const EXTRA_DAY = [
 ] as const
 
 /** The shop with one person there on one more day. */
-export function withExtraDay(problem: Problem, personId: string, day: LocalDay): Problem {
+export function withExtraDay(problem: Problem, personId: PersonId, day: LocalDay): Problem {
   const person = problem.people.find(({ id }) => id === personId)
   if (!person) return problem
   const name = `${person.calendar}, ${personId} and ${day}`

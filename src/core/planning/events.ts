@@ -1,4 +1,4 @@
-import type { JobId } from '../ids'
+import type { JobId, OperationId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
 import type { JobPlan } from '../offer/operations'
 import type { Instant } from '../time'
@@ -24,7 +24,7 @@ export function frozenWashes(
 }
 
 /** A step takes longer than was reckoned, or less long where `minutes` is negative; five minutes at least. */
-export function takesLonger(live: LiveJob, operation: string, minutes: number): PlanChange | undefined {
+export function takesLonger(live: LiveJob, operation: OperationId, minutes: number): PlanChange | undefined {
   const known = live.plan.operations.find(({ id }) => id === operation)
   if (!known) return undefined
   const changed = { ...known, minutes: Math.max(5, known.minutes + minutes) }

@@ -1,4 +1,5 @@
 import type { CalendarEvent } from '../icalendar'
+import type { BayId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { progressAt } from '../job'
 import type { Instant } from '../time'
@@ -6,12 +7,12 @@ import type { Instant } from '../time'
 /** The calendar of the shop as events for other programs: of one person, one bay, or who comes and goes. */
 
 export type FeedJob = { live: LiveJob; plate: string; vehicle: string }
-type Names = (id: string) => string
+type Names = (id: BayId) => string
 
 /** What one person has before them: each stretch of work an event, as nights lie between. What is done is left out. */
 export function personEvents(
   jobs: readonly FeedJob[],
-  person: string,
+  person: PersonId,
   placeName: Names,
   now: Instant,
 ): CalendarEvent[] {
@@ -33,7 +34,7 @@ export function personEvents(
 }
 
 /** Which car stands in a bay from when to when. */
-export function placeEvents(jobs: readonly FeedJob[], place: string): CalendarEvent[] {
+export function placeEvents(jobs: readonly FeedJob[], place: BayId): CalendarEvent[] {
   return jobs.flatMap(({ live, plate, vehicle }) =>
     live.plan.stays.flatMap((stay): CalendarEvent[] => {
       const own = live.published.filter(({ operation }) => stay.operations.includes(operation))

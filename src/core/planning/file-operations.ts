@@ -1,3 +1,4 @@
+import type { OperationId } from '../ids'
 import type { PlannedOperation } from '../offer/operations'
 import type { ProblemOperation } from '../schedule'
 
@@ -11,7 +12,7 @@ export const toSchedule = ({ id, minutes, mode, people, skill }: PlannedOperatio
 })
 
 /** Minutes that pass by themselves. */
-export const unattended = (id: string, minutes: number): ProblemOperation => ({
+export const unattended = (id: OperationId, minutes: number): ProblemOperation => ({
   id,
   minutes: Math.max(1, Math.round(minutes)),
   mode: 'unattended',

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { toBayId, toPersonId } from '../ids'
 import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '../time'
 
 /** What is told of something that is not as planned. */
@@ -14,12 +15,12 @@ const times = { from: moment('from which it holds'), until: moment('until which 
 export const timesInput = z.strictObject(times)
 type Times = z.input<typeof timesInput>
 
+const out = z.string().min(1, 'Choose who or what it is.').max(80)
+
 export const outageInput = z.strictObject({
   what: z.discriminatedUnion('kind', [
-    z.strictObject({
-      kind: z.enum(['person', 'place']),
-      id: z.string().min(1, 'Choose who or what it is.').max(80),
-    }),
+    z.strictObject({ kind: z.literal('person'), id: out.transform(toPersonId) }),
+    z.strictObject({ kind: z.literal('place'), id: out.transform(toBayId) }),
     z.strictObject({ kind: z.literal('air') }),
   ]),
   ...times,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
-import { toJobId } from '../ids'
+import { toBayId, toJobId, toPersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { tries } from '../long.fixture'
 import { makeOffer } from '../offer'
@@ -18,7 +18,7 @@ const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
 const hoursLater = (hours: number) => plusMinutes(MONDAY, Math.round(60 * hours))
 const out = (kind: 'person' | 'place', id: string, from: number, until: number): Outage => ({
   id: `${id} ${from}`,
-  what: { kind, id },
+  what: kind === 'person' ? { kind, id: toPersonId(id) } : { kind, id: toBayId(id) },
   from: hoursLater(from),
   until: hoursLater(until),
 })
@@ -67,7 +67,7 @@ describe('somebody who is away', () => {
           const { problem, schedule, placed } = planned([live('A'), live('B')], [away])
           expect(checkSchedule(problem, schedule)).toEqual([])
           for (const { people, segments } of placed)
-            if (people.includes(id))
+            if (people.includes(toPersonId(id)))
               for (const [start, end] of segments) expect(start < away.until && end > away.from).toBe(false)
         },
       ),
@@ -183,7 +183,7 @@ describe('work that began at the very slot at which the shop is planned', () => 
   const wash = live('A').plan.operations[0]!
   test('is all still to do, by whoever began it', () => {
     const { schedule, placed } = planned(
-      [live('A', { wash: { kind: 'started', at: MONDAY, by: 'brida' } })],
+      [live('A', { wash: { kind: 'started', at: MONDAY, by: toPersonId('brida') } })],
       [],
     )
     expect(schedule.reasons).toEqual([])
@@ -193,14 +193,14 @@ describe('work that began at the very slot at which the shop is planned', () => 
   })
   test('by somebody off shift goes on all the same', () => {
     const { schedule, placed } = planned(
-      [live('A', { wash: { kind: 'started', at: MONDAY, by: 'oran' } })],
+      [live('A', { wash: { kind: 'started', at: MONDAY, by: toPersonId('oran') } })],
       [],
     )
     expect(schedule.reasons).toEqual([])
     expect(placed.find(({ operation }) => operation === 'wash')!.end).toBe(plusMinutes(MONDAY, wash.minutes))
   })
   test('has no past a slot later either, but what is past then counts', () => {
-    const job = live('A', { wash: { kind: 'started', at: MONDAY, by: 'brida' } })
+    const job = live('A', { wash: { kind: 'started', at: MONDAY, by: toPersonId('brida') } })
     const { schedule, placed } = planned([job], [], hoursLater(0.5))
     expect(schedule.reasons).toEqual([])
     const began = placed.find(({ operation }) => operation === 'wash')!

@@ -1,3 +1,4 @@
+import type { BayId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { unreachable } from '../result'
 import { closedBetween, type PlacedOperation } from '../schedule'
@@ -8,7 +9,7 @@ import type { Closure, ShopCalendar } from './shop-problem'
 /** Somebody who is away, a bay that cannot be used, or air too damp to coat, from one instant to another. */
 export type Outage = {
   id: string
-  what: { kind: 'person' | 'place'; id: string } | { kind: 'air' }
+  what: { kind: 'person'; id: PersonId } | { kind: 'place'; id: BayId } | { kind: 'air' }
   from: Instant
   until: Instant
 }
@@ -35,7 +36,7 @@ export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): Sho
 }
 
 /** When a bay is out of use; stretches that overlap or touch are one. */
-function closuresOf(place: string, outages: readonly Outage[]): Closure[] {
+function closuresOf(place: BayId, outages: readonly Outage[]): Closure[] {
   const own = outages.filter(({ what }) => what.kind === 'place' && what.id === place)
   const closures: Closure[] = []
   for (const { id, from, until } of own.toSorted((a, b) => (a.from < b.from ? -1 : 1))) {

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
-import { toJobId } from '../ids'
+import { toJobId, toPersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
 import { cautionFor, makeOffer, OPERATION_KINDS, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
@@ -140,7 +140,7 @@ describe('the shop as a scheduling problem', () => {
       kind: 'done',
       from: instantOrThrow(from),
       to: instantOrThrow(to),
-      by: 'brida',
+      by: toPersonId('brida'),
     })
     const upTo: Record<string, Progress> = {
       wash: done('2027-01-11T07:00:00Z', '2027-01-11T09:00:00Z'),
@@ -164,7 +164,7 @@ describe('the shop as a scheduling problem', () => {
     const before = Object.fromEntries(
       ['wash', 'mask', 'cut', 'refine', 'wipe', 'layer-1'].map((id): [string, Progress] => [
         id,
-        { kind: 'done', from: plusMinutes(ended, -180), to: ended, by: 'brida' },
+        { kind: 'done', from: plusMinutes(ended, -180), to: ended, by: toPersonId('brida') },
       ]),
     )
     const job = { ...live('A', 'lantern'), progress: before }
@@ -182,7 +182,7 @@ describe('the shop as a scheduling problem', () => {
     const progress = Object.fromEntries(
       ['wash', 'mask', 'cut', 'refine', 'wipe', 'layer-1'].map((id): [string, Progress] => [
         id,
-        { kind: 'done', from: plusMinutes(ended, -60), to: ended, by: 'brida' },
+        { kind: 'done', from: plusMinutes(ended, -60), to: ended, by: toPersonId('brida') },
       ]),
     )
     const { missed, schedule } = planned([{ ...job, progress }], plusMinutes(ended, 1000))
@@ -195,7 +195,7 @@ describe('the shop as a scheduling problem', () => {
   test('clocks that show seconds do not break the plan', () => {
     const now = instantOrThrow('2027-01-11T08:05:37.412Z')
     const job = { ...live('A', 'headland'), arrive: now, due: plusMinutes(now, 9000) }
-    const progress: Record<string, Progress> = { wash: { kind: 'started', at: now, by: 'senan' } }
+    const progress: Record<string, Progress> = { wash: { kind: 'started', at: now, by: toPersonId('senan') } }
     expect(planned([job], now).schedule.reasons).toEqual([])
     expect(planned([{ ...job, progress }], plusMinutes(now, 20)).schedule.reasons).toEqual([])
   })
@@ -219,7 +219,7 @@ describe('the shop as a scheduling problem', () => {
   test('a wait begins by itself with the end of what it follows, and is over by the clock', () => {
     const ended = instantOrThrow('2027-01-12T16:00:00Z')
     const job = live('A', 'headland', {
-      'layer-1': { kind: 'done', from: plusMinutes(ended, -170), to: ended, by: 'brida' },
+      'layer-1': { kind: 'done', from: plusMinutes(ended, -170), to: ended, by: toPersonId('brida') },
     })
     const dry = job.plan.operations.find(({ id }) => id === 'dry')!
     expect(progressAt(job, dry, plusMinutes(ended, 10))).toEqual({ kind: 'started', at: ended })

@@ -1,4 +1,4 @@
-import type { JobId } from '../ids'
+import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import type { PlannedOperation } from '../offer/operations'
 import {
@@ -14,7 +14,7 @@ import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { toSchedule, unattended } from './file-operations'
 
 /** A bay in which no car may stand for a while. */
-export type Closure = { id: string; place: string; from: Instant; until: Instant }
+export type Closure = { id: string; place: BayId; from: Instant; until: Instant }
 
 export type ShopCalendar = Pick<
   Problem,
@@ -22,7 +22,7 @@ export type ShopCalendar = Pick<
 > & { closures?: readonly Closure[]; damp?: readonly DampAir[] }
 
 /** A layer whose window has really closed before the next one was begun. */
-export type MissedWindow = { job: JobId; operation: string; after: string; closed: Instant }
+export type MissedWindow = { job: JobId; operation: OperationId; after: string; closed: Instant }
 
 /** So far back a calendar still looks, minutes: longer than any car has stood here (mem). */
 const PAST_MINUTES = 60 * 1440
@@ -95,7 +95,7 @@ class ProblemBuilder {
     return { ...toSchedule(operation), ...(dryAir ? { dryAir } : {}) }
   }
 
-  private placeOf(job: LiveJob, operation: string): { place?: string } {
+  private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
     if (this.options.forgetPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
     return place === undefined ? {} : { place }
@@ -103,7 +103,7 @@ class ProblemBuilder {
 
   private entry(job: LiveJob, operation: PlannedOperation, keepPublished: boolean): Entry {
     const progress = progressAt(job, operation, this.now)
-    const pin = (id: string, start: Instant, more: Partial<Pin> = {}): Pin => ({
+    const pin = (id: OperationId, start: Instant, more: Partial<Pin> = {}): Pin => ({
       job: job.id,
       operation: id,
       start: onMinute(start),
@@ -141,7 +141,7 @@ class ProblemBuilder {
   private begun(
     operation: PlannedOperation,
     progress: Extract<Progress, { kind: 'started' }>,
-    pin: (id: string, start: Instant, more?: Partial<Pin>) => Pin,
+    pin: (id: OperationId, start: Instant, more?: Partial<Pin>) => Pin,
   ): Entry {
     const { timezone, calendars, people } = this.shop
     const person = people.find(({ id }) => id === progress.by)
@@ -165,7 +165,7 @@ class ProblemBuilder {
         ? { operations: [unattended(operation.id, elapsed)], pins: [pin(operation.id, progress.at)] }
         : { operations: [], pins: [] }
     // Nobody reads anything into this id: what it is the rest of stands in its own field.
-    const rest = elapsed > 0 ? `${operation.id} (rest)` : operation.id
+    const rest = elapsed > 0 ? toOperationId(`${operation.id} (rest)`) : operation.id
     const part = elapsed > 0 ? { restOf: operation.id } : {}
     const going = { ...toSchedule({ ...operation, minutes: left }), id: rest, ...part }
     const followedBy = (what: ProblemOperation, pins: Pin[]): Entry => ({
@@ -214,13 +214,13 @@ class ProblemBuilder {
   }
 
   /** Whether a window that is still open is not insisted on. */
-  private letsGo(job: LiveJob, operation: string, closed: Instant): boolean {
+  private letsGo(job: LiveJob, operation: OperationId, closed: Instant): boolean {
     const planned = job.published.find((placed) => placed.operation === operation)
     const isMissed = planned !== undefined && planned.start > closed
     return (this.options.letWindowsGo || (this.options.letMissedWindowsGo && isMissed)) ?? false
   }
 
-  private hasBegun(job: LiveJob, id: string): boolean {
+  private hasBegun(job: LiveJob, id: OperationId): boolean {
     const operation = job.plan.operations.find((candidate) => candidate.id === id)!
     return progressAt(job, operation, this.now).kind !== 'open'
   }

@@ -1,4 +1,5 @@
 import { type LayerWindow, windowAfter } from '../coating'
+import type { OperationId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
 import type { JobLink, PlannedOperation } from '../offer/operations'
 import type { Instant } from '../time'
@@ -6,7 +7,7 @@ import type { Instant } from '../time'
 /** The link that gives an operation its window: a wait after a layer that must be neither cut short nor drawn out. */
 export function windowLink(
   job: Pick<LiveJob, 'plan'>,
-  operation: string,
+  operation: OperationId,
 ): (JobLink & { max: number }) | undefined {
   return job.plan.links.find(
     (link): link is JobLink & { max: number } =>

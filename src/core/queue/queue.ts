@@ -1,5 +1,5 @@
 import type { Act, Conflict } from '../card'
-import type { JobId } from '../ids'
+import type { JobId, PersonId } from '../ids'
 
 /**
  * What a tablet has to tell the shop, in the order in which it was done. The tablet numbers its entries from 1; the shop takes the
@@ -8,7 +8,7 @@ import type { JobId } from '../ids'
  */
 
 /** Something done at a car; a step of its card. */
-export type ActEntry = { kind: 'act'; job: JobId; by: string; act: Act }
+export type ActEntry = { kind: 'act'; job: JobId; by: PersonId; act: Act }
 /** An action of the shop by its name, such as a payment. */
 export type CallEntry = { kind: 'call'; action: string; input: unknown; about: string }
 /** A photograph; the picture itself travels apart. */

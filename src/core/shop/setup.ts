@@ -1,12 +1,13 @@
 import { z } from 'zod'
 import type { Product } from '../coating'
+import { toBayId, toPersonId } from '../ids'
 import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { SCHOOLS } from '../survey'
 import { WASH_SCHOOLS } from '../wash'
 
 export const namedPlace = z.object({
-  id: z.string(),
+  id: z.string().transform(toBayId),
   name: z.string(),
   kinds: z.array(z.string()),
   capacity: z.int(),
@@ -14,7 +15,7 @@ export const namedPlace = z.object({
 })
 
 export const namedPerson = z.object({
-  id: z.string(),
+  id: z.string().transform(toPersonId),
   name: z.string(),
   skills: z.array(z.string()),
   calendar: z.string(),
@@ -193,7 +194,7 @@ export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>)
   return [
     ...people,
     ...vendors.map(({ id, name, calendar }) => ({
-      id: vendorSkill(id),
+      id: toPersonId(vendorSkill(id)),
       name,
       skills: [vendorSkill(id)],
       calendar,

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '@/server/db/demo-shop.fixture'
 import { loadFloor } from '@/server/floor/floor'
@@ -57,7 +58,7 @@ test('the sheet says what was done, by whom it was looked at, what lies on it an
       verdict: 'good',
       note: '',
       ...(panel ? { clearedPercent: 80 } : {}),
-      by: eyes,
+      by: toPersonId(eyes),
       at: NOW,
     })
   const seen = (await loadHandover(shop.db, floor, entry))!

@@ -1,4 +1,4 @@
-import { toJobId } from '@/core/ids'
+import { toJobId, toOperationId, toPersonId } from '@/core/ids'
 import 'fake-indexeddb/auto'
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
@@ -58,8 +58,8 @@ const towel = (id: string): QueueEntry => ({
   id,
   kind: 'act',
   job: toJobId('J'),
-  by: 'brida',
-  act: { kind: 'towel', operation: 'layer-1' },
+  by: toPersonId('brida'),
+  act: { kind: 'towel', operation: toOperationId('layer-1') },
 })
 const photo = (id: string): QueueEntry => ({
   id,

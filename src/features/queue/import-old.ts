@@ -1,4 +1,4 @@
-import type { JobId } from '@/core/ids'
+import type { JobId, PersonId } from '@/core/ids'
 import type { DeviceQueue } from './device-queue'
 
 const OLD_KEY = 'fern-yard.outbox'
@@ -10,7 +10,7 @@ export function importOld(queue: DeviceQueue): void {
     if (!text) return
     localStorage.removeItem(OLD_KEY)
     const { outbox } = JSON.parse(text) as {
-      outbox: { waiting: { id: string; job: JobId; by: string; act: never }[] }
+      outbox: { waiting: { id: string; job: JobId; by: PersonId; act: never }[] }
     }
     for (const { id, job, by, act } of outbox.waiting) void queue.add({ id, kind: 'act', job, by, act })
   } catch {

@@ -1,3 +1,4 @@
+import { type JobId, toPersonId } from '@/core/ids'
 import 'fake-indexeddb/auto'
 import { copyFileSync } from 'node:fs'
 import path from 'node:path'
@@ -7,7 +8,6 @@ import sharp from 'sharp'
 import { expect, test } from 'vitest'
 import { type Act, cardOf, workOn } from '@/core/card'
 import { blindToIt } from '@/core/handover'
-import type { JobId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { tries } from '@/core/long.fixture'
 import type { PlannedOperation } from '@/core/offer'
@@ -186,7 +186,7 @@ function entryOf({ worked, next, ready, visit, by }: Cars, id: string, said: Sai
     kind: 'act',
     id,
     job: job.id,
-    by: 'merle',
+    by: toPersonId('merle'),
     act: { operation, ...what } as unknown as Act,
   })
   const call = (action: string, input: object): QueueEntry => ({ kind: 'call', id, action, input, about: id })

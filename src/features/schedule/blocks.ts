@@ -1,5 +1,5 @@
 import { type LayerWindow, windowAfter } from '@/core/coating'
-import type { JobId } from '@/core/ids'
+import type { JobId, PersonId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
@@ -16,7 +16,7 @@ export type Block = {
   segments: [Instant, Instant][]
   place: string
   /** Who did it, or is to do it. */
-  people: string[]
+  people: PersonId[]
   /** Who began it, where somebody else is to go on with it. */
   begunBy?: string
   state: 'open' | 'started' | 'done'
@@ -64,7 +64,7 @@ function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now:
 }
 
 /** The part of an operation that is one person’s; nothing where they have no part in it. */
-export function partOf(block: Block, person: string, now: Instant): Block | undefined {
+export function partOf(block: Block, person: PersonId, now: Instant): Block | undefined {
   const { begunBy, people, segments } = block
   if (begunBy === undefined) return people.includes(person) ? block : undefined
   const own = segments.filter(([from]) => (from < now ? person === begunBy : people.includes(person)))

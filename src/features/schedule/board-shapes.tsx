@@ -129,7 +129,7 @@ export function PersonRow({
   moving,
   nameOf,
   car,
-}: ShapeProps & { row: BoardRow; car: string | undefined }) {
+}: ShapeProps & { row: Extract<BoardRow, { kind: 'person' }>; car: string | undefined }) {
   const { timeline, now } = view
   const blocks = view.blocks.flatMap((block) => partOf(block, row.id, now) ?? [])
   return blocks.map((block) => {

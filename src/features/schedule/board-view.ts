@@ -1,3 +1,4 @@
+import type { BayId, PersonId } from '@/core/ids'
 import type { JobPlan } from '@/core/offer'
 import type { Floor, Outage } from '@/core/planning'
 import { everyone } from '@/core/shop'
@@ -10,9 +11,7 @@ import { type Timeline, within } from './timeline'
 const PLACE_ROW = 74
 const PERSON_ROW = 44
 
-export type BoardRow = {
-  kind: 'place' | 'person'
-  id: string
+export type BoardRow = ({ kind: 'place'; id: BayId } | { kind: 'person'; id: PersonId }) & {
   name: string
   /** A bay in which cars are coated. */
   coats: boolean

@@ -59,7 +59,7 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
                 />
               ))}
               {view.rows
-                .filter(({ kind }) => kind === 'person')
+                .filter((row) => row.kind === 'person')
                 .map((row) => (
                   <PersonRow key={row.id} row={row} view={view} moving={moving} nameOf={nameOf} car={car} />
                 ))}

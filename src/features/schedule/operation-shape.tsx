@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import type { PersonId } from '@/core/ids'
 import { clock, duration } from '@/ui/when'
 import type { Block } from './blocks'
 import { type Timeline, xOf } from './timeline'
@@ -18,9 +19,9 @@ const LOOK = {
 export function blockTitle(
   { operation, start, end, people, plate }: Block,
   zone: string,
-  nameOf: (person: string) => string,
+  nameOf: (person: PersonId) => string,
 ): string {
-  const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
+  const by = people.length > 0 ? `, ${people.map((person) => nameOf(person)).join(' and ')}` : ''
   return `${plate}, ${operation.title}: ${clock(zone, start)} to ${clock(zone, end)}, ${duration(operation.minutes)}${by}`
 }
 

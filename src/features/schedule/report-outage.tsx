@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import type { Outage, Proposal } from '@/core/planning'
 import type { TypedOutage } from '@/core/planning/outage-told'
 import { dayIn, type Instant, plusDays } from '@/core/time'
@@ -19,7 +19,7 @@ type Named = { id: string; name: string }
 export type KnownOutage = { id: string; name: string; kind: Outage['what']['kind']; until: Instant }
 
 /** A step that is still to be done, or under way. */
-export type OpenStep = { job: JobId; operation: string; plate: string; title: string }
+export type OpenStep = { job: JobId; operation: OperationId; plate: string; title: string }
 
 /** What has happened: somebody or something is out, or the work itself changes. */
 type Happening = TypedOutage['what']['kind'] | 'frost' | 'longer'

@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
@@ -22,7 +23,7 @@ export function CoatPanels({
 }: {
   card: Card
   operation: PlannedOperation
-  me: string
+  me: PersonId
   album: Photos
 }) {
   const { view, state, now } = card

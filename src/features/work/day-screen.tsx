@@ -2,6 +2,7 @@
 
 import clsx from 'clsx'
 import Link from 'next/link'
+import { type PersonId, toPersonId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { Choice } from '@/ui/choice'
 import { clock, duration, moment } from '@/ui/when'
@@ -11,9 +12,10 @@ import { Tick } from './tick'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
 
-const EVERYBODY = 'everybody'
+/** Of the choice, not of the shop: whoever holds the tablet looks at all of them. */
+const EVERYBODY = toPersonId('everybody')
 
-type Props = { cars: DayCar[]; people: { id: string; name: string }[]; zone: string; now: Instant }
+type Props = { cars: DayCar[]; people: { id: PersonId; name: string }[]; zone: string; now: Instant }
 
 /** Today’s work for whoever holds the tablet, by car. */
 export function DayScreen({ cars, people, zone, now }: Props) {

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -59,9 +60,9 @@ describe('the work of a day', () => {
     step('tomorrow', 22, 24, 'merle'),
   ]
   const progress: Record<string, Progress> = {
-    yesterday: { kind: 'done', from: at(-24), to: at(-22), by: 'brida' },
-    morning: { kind: 'done', from: at(-4), to: at(-2), by: 'oran' },
-    now: { kind: 'started', at: at(-1), by: 'oran' },
+    yesterday: { kind: 'done', from: at(-24), to: at(-22), by: toPersonId('brida') },
+    morning: { kind: 'done', from: at(-4), to: at(-2), by: toPersonId('oran') },
+    now: { kind: 'started', at: at(-1), by: toPersonId('oran') },
   }
 
   test('is what is done today, under way, planned for today, or overdue; no wait, nothing of tomorrow', () => {

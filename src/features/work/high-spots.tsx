@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { highSpotAdvice, workOn } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
@@ -18,7 +19,7 @@ export function HighSpots({
   layers,
 }: {
   card: Card
-  me: string
+  me: PersonId
   layers: readonly PlannedOperation[]
 }) {
   const { view, state, now } = card
@@ -109,7 +110,7 @@ function Mended({
   remedy,
 }: {
   card: Card
-  me: string
+  me: PersonId
   layer: PlannedOperation
   spot: string
   remedy: 're-wet' | 'recoat'

@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { type Act, type CoatLog, type Conflict, conflictOf, conflictText } from '@/core/card'
+import { type PersonId, toPersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
 import { Button } from '@/ui/button'
@@ -33,7 +34,15 @@ const FIELD: Partial<Record<Conflict['code'], 'from' | 'to'>> = {
  * A step written down afterwards, with the times at which it really was. It is an act like any other: it goes through the card's
  * own journal, without a network too, and books what was poured.
  */
-export function RecordForm({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+export function RecordForm({
+  card,
+  operation,
+  me,
+}: {
+  card: Card
+  operation: PlannedOperation
+  me: PersonId
+}) {
   const { view, state } = card
   const { zone, people } = view
   const progress = state.progress[operation.id] ?? { kind: 'open' as const }
@@ -74,7 +83,7 @@ export function RecordForm({ card, operation, me }: { card: Card; operation: Pla
     <div className="pt-2">
       <div className="grid gap-3 sm:grid-cols-3">
         <Field label="Who">
-          <select className="field" value={by} onChange={(event) => setBy(event.target.value)}>
+          <select className="field" value={by} onChange={(event) => setBy(toPersonId(event.target.value))}>
             {people.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}

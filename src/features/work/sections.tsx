@@ -2,6 +2,7 @@
 
 import { useState } from 'react'
 import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
@@ -16,7 +17,7 @@ import type { Card } from './use-card'
 // It needs the shop in any case, so it may come from there when a panel is in hand.
 const AnotherProcess = later(() => import('./another-process').then(({ AnotherProcess: dialog }) => dialog))
 
-type Props = { card: Card; operation: PlannedOperation; me: string; album: Photos }
+type Props = { card: Card; operation: PlannedOperation; me: PersonId; album: Photos }
 
 const PAD_WORDS = {
   good: 'Pad is good',

@@ -8,6 +8,7 @@ import {
   WHEEL_CHECKS,
   workOn,
 } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
@@ -26,7 +27,7 @@ export function Actions({
 }: {
   card: Card
   operation: PlannedOperation
-  me: string
+  me: PersonId
   /** What speaks against beginning it now. */
   against: readonly string[]
 }) {

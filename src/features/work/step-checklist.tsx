@@ -1,11 +1,20 @@
 import clsx from 'clsx'
 import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
 import { checksOf } from './step-actions'
 import type { Card } from './use-card'
 
-export function Checklist({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+export function Checklist({
+  card,
+  operation,
+  me,
+}: {
+  card: Card
+  operation: PlannedOperation
+  me: PersonId
+}) {
   const items = checksOf(card.view, operation)
   const { checks } = workOn(card.state, operation.id)
   if (items.length === 0) return null
@@ -31,7 +40,7 @@ export function Checklist({ card, operation, me }: { card: Card; operation: Plan
 }
 
 /** Waits of this step that one may start by touch. */
-export function Presets({ card, operation, me }: { card: Card; operation: PlannedOperation; me: string }) {
+export function Presets({ card, operation, me }: { card: Card; operation: PlannedOperation; me: PersonId }) {
   const presets = TIMER_PRESETS[operation.kind]
   const begun = card.state.progress[operation.id]?.kind === 'started'
   if (presets.length === 0 || !begun) return null

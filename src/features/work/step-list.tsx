@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { pausedNow, workOn } from '@/core/card'
+import type { OperationId, PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
@@ -12,7 +13,7 @@ import type { Card } from './use-card'
 
 type Props = {
   card: Card
-  me: string
+  me: PersonId
   shown: string | undefined
   next: string | undefined
   onShow: (id: string) => void
@@ -53,7 +54,7 @@ function StepLine({
   shown: boolean
   current: boolean
   onShow: () => void
-  onTakeBack: (operation: string) => void
+  onTakeBack: (operation: OperationId) => void
 }) {
   const live = { ...view.live, progress: state.progress }
   const progress = progressAt(live, operation, now)

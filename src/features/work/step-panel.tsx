@@ -3,6 +3,7 @@
 import Link from 'next/link'
 import { useState } from 'react'
 import { PAUSE_WORDS, pausedNow, workOn } from '@/core/card'
+import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
@@ -22,7 +23,7 @@ import { WashLines } from './wash-lines'
 
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
-type Props = { card: Card; operation: PlannedOperation; me: string; isNext: boolean; album: Photos }
+type Props = { card: Card; operation: PlannedOperation; me: PersonId; isNext: boolean; album: Photos }
 
 /** The step at hand, large: how, with what care, how far it is, and what happens now. */
 export function StepPanel({ card, operation, me, isNext, album }: Props) {

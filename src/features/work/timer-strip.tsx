@@ -2,8 +2,9 @@
 
 import clsx from 'clsx'
 import { useEffect, useRef } from 'react'
-import { secondsLeft, timerText } from '@/core/card'
+import { secondsLeft, timerText, workOn } from '@/core/card'
 import { windowState } from '@/core/coating'
+import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import { openedWindow } from '@/core/planning'
 import { plusMinutes } from '@/core/time'
@@ -14,10 +15,12 @@ import type { Card } from './use-card'
 const WARN_MINUTES = 60
 
 /** Everything that runs: timers set by hand, the window of the next layer, the cure. Large, and heard when over. */
-export function TimerStrip({ card, me }: { card: Card; me: string }) {
+export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
   const { state, view, now } = card
-  const running = Object.entries(state.work).flatMap(([operation, work]) =>
-    work.timers.filter(({ off }) => !off).map((timer) => ({ operation, timer })),
+  const running = view.live.plan.operations.flatMap(({ id: operation }) =>
+    workOn(state, operation)
+      .timers.filter(({ off }) => !off)
+      .map((timer) => ({ operation, timer })),
   )
   const over = running.filter(({ timer }) => secondsLeft(timer, now) <= 0).map(({ timer }) => timer.id)
   useAlarm(over)

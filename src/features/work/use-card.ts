@@ -11,7 +11,7 @@ import {
   withEntry,
 } from '@/core/card'
 import type { CardView } from '@/core/card/view'
-import type { JobId } from '@/core/ids'
+import type { JobId, PersonId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { freshKey } from '@/ui/fresh-key'
 import type { DeviceQueue } from '../queue/device-queue'
@@ -35,7 +35,7 @@ export type Card = {
   /** The shop’s time, moving. */
   now: Instant
   net: QueueState
-  add: (by: string, act: Act) => void
+  add: (by: PersonId, act: Act) => void
   /** Why the last act was not even noted: this tablet knows already that it cannot be. */
   against: Conflict | undefined
   dismiss: (id: string) => void
@@ -57,7 +57,7 @@ export function useCard(fromShop: CardView): Card {
   const state = useMemo(() => stateOf(view, pendingOf(queue, net, view)), [view, net, queue])
   const [against, setAgainst] = useState<Conflict>()
   const add = useCallback(
-    (by: string, act: Act) => {
+    (by: PersonId, act: Act) => {
       const current = stateOf(view, pendingOf(queue, queue?.getState() ?? net, view))
       const entry: Entry = {
         ...act,

@@ -1,11 +1,12 @@
 import { windowState } from '@/core/coating'
+import type { PersonId } from '@/core/ids'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { moment } from '@/ui/when'
 import { windowText } from '../window-text'
 import type { WaitsFor } from './yard-view'
 
-type Words = { zone: string; now: Instant; nameOf: (person: string) => string }
+type Words = { zone: string; now: Instant; nameOf: (person: PersonId) => string }
 
 const list = (names: readonly string[]) => names.join(' and ')
 
@@ -15,7 +16,7 @@ export function waitsText(
   { zone, now, nameOf }: Words,
 ): { what: string; until: string; hold: boolean } {
   const at = (instant: Instant) => moment(zone, instant, now)
-  const by = (people: readonly string[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
+  const by = (people: readonly PersonId[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
   switch (waits.kind) {
     case 'reading':
       return { what: 'Waits to be measured', until: 'Take the gauge round', hold: false }

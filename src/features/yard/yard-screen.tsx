@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import Link from 'next/link'
 import { conditionBreachText } from '@/core/coating'
+import type { PersonId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { CarFromAbove } from '@/ui/car-from-above'
 import { Frond } from '@/ui/frond'
@@ -11,7 +12,7 @@ import { windowText } from '../window-text'
 import { waitsText } from './waits-text'
 import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
 
-type Context = { zone: string; now: Instant; nameOf: (person: string) => string }
+type Context = { zone: string; now: Instant; nameOf: (person: PersonId) => string }
 
 /** The shop as a floor plan, and beside it what comes next. */
 export function YardScreen({ yard, after, context }: { yard: Yard; after: After; context: Context }) {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
+import { toBayId, toCustomerId, toJobId, toOperationId, toPersonId, toVehicleId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import { stageOf } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
@@ -20,9 +20,17 @@ const live = (progress: Record<string, Progress>): LiveJob => ({
   weight: 1,
   plan: {
     operations: [
-      { id: 'wash', kind: 'wash', title: 'Wash', minutes: 60, mode: 'solid', people: 1, skill: 'prep' },
       {
-        id: 'one',
+        id: toOperationId('wash'),
+        kind: 'wash',
+        title: 'Wash',
+        minutes: 60,
+        mode: 'solid',
+        people: 1,
+        skill: 'prep',
+      },
+      {
+        id: toOperationId('one'),
         kind: 'layer',
         title: 'Layer 1',
         minutes: 180,
@@ -32,7 +40,7 @@ const live = (progress: Record<string, Progress>): LiveJob => ({
         layer: 1,
       },
       {
-        id: 'two',
+        id: toOperationId('two'),
         kind: 'layer',
         title: 'Layer 2',
         minutes: 180,
@@ -41,26 +49,37 @@ const live = (progress: Record<string, Progress>): LiveJob => ({
         skill: 'coat',
         layer: 2,
       },
-      { id: 'dry', kind: 'hold', title: 'Dry hold', minutes: 720, mode: 'unattended', people: 0 },
+      {
+        id: toOperationId('dry'),
+        kind: 'hold',
+        title: 'Dry hold',
+        minutes: 720,
+        mode: 'unattended',
+        people: 0,
+      },
     ],
     links: [
-      { from: 'wash', to: 'one', min: 0 },
-      { from: 'one', to: 'two', min: 180, max: 720 },
-      { from: 'two', to: 'dry', min: 0, max: 0 },
+      { from: toOperationId('wash'), to: toOperationId('one'), min: 0 },
+      { from: toOperationId('one'), to: toOperationId('two'), min: 180, max: 720 },
+      { from: toOperationId('two'), to: toOperationId('dry'), min: 0, max: 0 },
     ],
     stays: [
-      { id: 'wet', kind: 'wash', operations: ['wash'] },
-      { id: 'dry', kind: 'studio', operations: ['one', 'two', 'dry'] },
+      { id: 'wet', kind: 'wash', operations: [toOperationId('wash')] },
+      {
+        id: 'dry',
+        kind: 'studio',
+        operations: [toOperationId('one'), toOperationId('two'), toOperationId('dry')],
+      },
     ],
   },
   progress,
   published: (['wash', 'one', 'two', 'dry'] as const).map((operation) => ({
     job: toJobId('j'),
-    operation,
+    operation: toOperationId(operation),
     start: at(120),
     end: at(300),
-    people: operation === 'dry' ? [] : ['oran'],
-    place: operation === 'wash' ? 'wash' : 'loft-1',
+    people: operation === 'dry' ? [] : [toPersonId('oran')],
+    place: toBayId(operation === 'wash' ? 'wash' : 'loft-1'),
     segments: [],
   })),
 })
@@ -68,7 +87,7 @@ const done = (from: number, to: number): Progress => ({
   kind: 'done',
   from: at(from),
   to: at(to),
-  by: 'oran',
+  by: toPersonId('oran'),
 })
 
 function entry(job: LiveJob, now: Instant = NOW): FloorJob {
@@ -150,7 +169,7 @@ test('a cure says until when it must not be touched, and is counted from the rea
 })
 
 test('work that runs over says when it was due', () => {
-  const job = live({ wash: { kind: 'started', at: at(-90), by: 'oran' } })
+  const job = live({ wash: { kind: 'started', at: at(-90), by: toPersonId('oran') } })
   const overdue = { ...job, published: job.published.map((placed) => ({ ...placed, end: at(-30) })) }
   expect(waitsText(waitsFor(entry(overdue), NOW), words).until).toBe('oran, was due by 09:30')
 })

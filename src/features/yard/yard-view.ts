@@ -1,6 +1,6 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
 import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product } from '@/core/coating'
-import type { JobId } from '@/core/ids'
+import type { BayId, JobId, OperationId, PersonId } from '@/core/ids'
 import type { Stage } from '@/core/job'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
@@ -17,12 +17,12 @@ export type WaitsFor =
   | { kind: 'choice' }
   | { kind: 'look' }
   | { kind: 'arrival'; at: Instant }
-  | { kind: 'work'; operation: PlannedOperation; by: string[]; until: Instant; overdue: boolean }
+  | { kind: 'work'; operation: PlannedOperation; by: PersonId[]; until: Instant; overdue: boolean }
   | { kind: 'hold'; operation: PlannedOperation; until: Instant }
   | {
       kind: 'next'
       operation: PlannedOperation
-      by: string[]
+      by: PersonId[]
       from?: Instant
       overdue: boolean
       window?: LayerWindow
@@ -58,13 +58,13 @@ export type NextThing = {
   room: JobRoom
   plate: string
   what: string
-  by: string[]
+  by: PersonId[]
   late: boolean
 }
 
 const IN_CARE_SHOWN = 5
 
-const placedOf = (live: LiveJob, operation: string) =>
+const placedOf = (live: LiveJob, operation: OperationId) =>
   live.published.find((placed) => placed.operation === operation)
 
 function nextOf(live: LiveJob, operation: PlannedOperation, now: Instant): WaitsFor {
@@ -213,7 +213,7 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
 /** The whole yard. `climateOf` is the sensor of each place; `product` is what coating is judged for. */
 export function yardView(
   floor: Floor,
-  climateOf: (place: string) => BayClimate | undefined,
+  climateOf: (place: BayId) => BayClimate | undefined,
   productFor: (car: YardCar | undefined) => Product,
 ): Yard {
   const { now } = floor

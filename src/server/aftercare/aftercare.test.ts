@@ -10,7 +10,7 @@ import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { KeptLook, Water } from '@/core/aftercare'
 import { readHistory, writeHistory } from '@/core/history'
-import { toJobId, toVehicleId } from '@/core/ids'
+import { type PersonId, toJobId, toPersonId, toVehicleId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { DUE_FILTERS } from '@/core/job'
 import type { Shop } from '@/core/shop'
@@ -73,14 +73,14 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true })
 })
 
-const look = (unit: string, water: Water, at: Instant): KeptLook => ({
+const look = (unit: string, water: Water, at: Instant): KeptLook & { by: PersonId } => ({
   unit,
   water,
   feel: water === 'tight' ? 'slick' : 'grips',
   cleaned: true,
   ...(water === 'tight' ? {} : { cause: 'wear' as const }),
   note: '',
-  by: 'brida',
+  by: toPersonId('brida'),
   at,
 })
 const paintOf = async (without?: string) => {
@@ -234,7 +234,7 @@ describe('the repair', () => {
         operationId: operation.id,
         startedAt: at,
         endedAt: end,
-        by: 'merle',
+        by: toPersonId('merle'),
         ...(operation.kind === 'layer'
           ? {
               layer: {

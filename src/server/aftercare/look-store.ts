@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { KeptLook, VisitWish } from '@/core/aftercare'
-import type { JobId, VehicleId } from '@/core/ids'
+import type { JobId, PersonId, VehicleId } from '@/core/ids'
 import { type Instant, instantOrThrow, localDayOrThrow } from '@/core/time'
 import type { LooksRow } from '../db/tables'
 
@@ -35,7 +35,11 @@ export async function looksOfVehicle(
 }
 
 /** Keeps looks; one taken again replaces the earlier one of the same visit. */
-export async function writeLooks(trx: Knex, jobId: JobId, looks: readonly KeptLook[]): Promise<void> {
+export async function writeLooks(
+  trx: Knex,
+  jobId: JobId,
+  looks: readonly (KeptLook & { by: PersonId })[],
+): Promise<void> {
   for (const look of looks)
     await trx('looks')
       .insert({

@@ -5,7 +5,7 @@ import { copyShop } from '@demo/copy'
 import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
-import type { JobId } from '@/core/ids'
+import { type JobId, type OperationId, toOperationId, toPersonId } from '@/core/ids'
 import { type Intake, intakeSchema } from '@/core/intake/intake'
 import { nimble } from '@/core/intake/intake.fixture'
 import { tries } from '@/core/long.fixture'
@@ -186,28 +186,30 @@ describe('the demo shop', () => {
 })
 
 describe('work', () => {
-  const finish = (jobId: JobId, operationId: string) => ({
+  const finish = (jobId: JobId, operationId: OperationId) => ({
     jobId,
     operationId,
     startedAt: plusMinutes(NOW, -60),
     endedAt: NOW,
-    by: 'senan',
+    by: toPersonId('senan'),
   })
   test('a step is recorded once, whoever is second hears what stands there, and can be taken back', async () => {
     await openDemo()
     const floor = await loadFloor(db, NOW)
     const { job } = floor.jobs.find(({ stage }) => stage.kind === 'planned')!
-    expect(await recordStart(db, job.id, 'wash', NOW, 'senan')).toMatchObject({ ok: true })
-    expect(await recordStart(db, job.id, 'wash', NOW, 'merle')).toMatchObject({
+    expect(await recordStart(db, job.id, toOperationId('wash'), NOW, toPersonId('senan'))).toMatchObject({
+      ok: true,
+    })
+    expect(await recordStart(db, job.id, toOperationId('wash'), NOW, toPersonId('merle'))).toMatchObject({
       ok: false,
       error: { code: 'already-recorded', progress: { by: 'senan' } },
     })
-    expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: true })
-    expect(await recordFinish(db, finish(job.id, 'wash'))).toMatchObject({ ok: false })
-    const begun = { kind: 'started' as const, at: plusMinutes(NOW, -60), by: 'merle' }
-    await restore(db, job.id, 'wash', begun, NOW)
+    expect(await recordFinish(db, finish(job.id, toOperationId('wash')))).toMatchObject({ ok: true })
+    expect(await recordFinish(db, finish(job.id, toOperationId('wash')))).toMatchObject({ ok: false })
+    const begun = { kind: 'started' as const, at: plusMinutes(NOW, -60), by: toPersonId('merle') }
+    await restore(db, job.id, toOperationId('wash'), begun, NOW)
     expect((await loadProgress(db)).get(job.id)?.wash).toEqual(begun)
-    await restore(db, job.id, 'wash', undefined, NOW)
+    await restore(db, job.id, toOperationId('wash'), undefined, NOW)
     expect((await loadProgress(db)).get(job.id)?.wash).toBeUndefined()
   })
   test('a layer without a lot is not half-written', async () => {
@@ -215,7 +217,10 @@ describe('work', () => {
     const floor = await loadFloor(db, NOW)
     const { job } = floor.jobs.find(({ stage }) => stage.kind === 'planned')!
     const climate = { airC: 19, rhPercent: 50, panelC: 18 }
-    const layer = { ...finish(job.id, 'layer-1'), layer: { productId: 'ebb-single', lot: '', climate } }
+    const layer = {
+      ...finish(job.id, toOperationId('layer-1')),
+      layer: { productId: 'ebb-single', lot: '', climate },
+    }
     await expect(recordFinish(db, layer)).rejects.toThrow()
     expect((await loadProgress(db)).get(job.id)).toBeUndefined()
   })

@@ -5,6 +5,7 @@ import { gunzipSync } from 'node:zlib'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { cardOf, workOn } from '@/core/card'
+import { toOperationId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
 import { jobOnFloor, loadFloor } from '../floor/floor'
 import { unreadRefused } from '../queue/refused-store'
@@ -80,7 +81,7 @@ test('the card of a car goes on from what was ticked; what nobody took has been 
   const { id } = floor.jobs.find(({ job }) => job.vehicle.plate === 'IM 903')!.job
   const view = (await loadCardView(db, floor, (await jobOnFloor(db, floor, id))!))!
   const card = cardOf(view.live, view.entries)
-  expect(workOn(card, 'cut')).toMatchObject({ sections: { bonnet: { done: 2 } }, towels: 1 })
+  expect(workOn(card, toOperationId('cut'))).toMatchObject({ sections: { bonnet: { done: 2 } }, towels: 1 })
   expect(card.progress.cut).toMatchObject({ kind: 'started' })
   expect(view.entries.map((entry) => entry.id)).toEqual(['act-of-before-1', 'act-of-before-2'])
   expect(await unreadRefused(db)).toEqual([])

@@ -7,7 +7,7 @@ type Reference = { from: string; table: string; to: string }
 
 const HEAD = `// Written by \`npm run tables\` from the database that the migrations make; a test holds it to that.
 import type { Knex } from 'knex'
-import type { CustomerId, JobId, VehicleId } from '@/core/ids'
+import type { BayId, CustomerId, JobId, OperationId, PersonId, VehicleId } from '@/core/ids'
 import type { Instant, LocalDay } from '@/core/time'
 
 /**
@@ -41,6 +41,11 @@ const NAMED: Readonly<Record<string, string>> = {
   job_id: 'JobId',
   vehicle_id: 'VehicleId',
   customer_id: 'CustomerId',
+  operation_id: 'OperationId',
+  by_person: 'PersonId',
+  person: 'PersonId',
+  place_id: 'BayId',
+  bay: 'BayId',
 }
 const MOMENTS = /^(at|promised_for|not_before|valid_until|.*_at)$/
 const DAYS =

@@ -1,6 +1,6 @@
 // Written by `npm run tables` from the database that the migrations make; a test holds it to that.
 import type { Knex } from 'knex'
-import type { CustomerId, JobId, VehicleId } from '@/core/ids'
+import type { BayId, CustomerId, JobId, OperationId, PersonId, VehicleId } from '@/core/ids'
 import type { Instant, LocalDay } from '@/core/time'
 
 /**
@@ -42,7 +42,7 @@ export type ActsRow = {
   position: number
   id: string
   job_id: JobId
-  by_person: string
+  by_person: PersonId
   at: string
   act: string
   device: string
@@ -124,7 +124,7 @@ export type ClarityRow = {
 
 export type CoatClimateRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
   at: string
   air_c_x10: number
   rh_x10: number
@@ -193,7 +193,7 @@ export type InspectionsRow = {
   note: string
   cleared_percent: number | null
   sent_to: string | null
-  by_person: string
+  by_person: PersonId
   at: string
 }
 
@@ -225,7 +225,7 @@ type JobsIn = In<JobsRow, 'arrive_at' | 'created_at' | 'handed_over_at', 'wanted
 
 export type LayersRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
   product_id: string
   lot: string
   air_c_x10: number
@@ -256,7 +256,7 @@ export type LooksRow = {
   cleaned: 0 | 1
   cause: 'wear' | 'etched' | 'impact' | 'repainted' | 'unknown' | null
   note: string
-  by_person: string
+  by_person: PersonId
   at: string
 }
 
@@ -376,7 +376,7 @@ type PhotosIn = In<PhotosRow, 'taken_at' | 'removed_at', never>
 
 export type PinsRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
 }
 
 export type PlaceDefectsRow = {
@@ -414,7 +414,7 @@ export type PoursRow = {
   bottle_id: string
   ml_x10: number
   job_id: JobId | null
-  operation_id: string | null
+  operation_id: OperationId | null
   act_id: string | null
   note: string
   at: string
@@ -425,7 +425,7 @@ type PoursIn = In<PoursRow, 'at', never>
 export type PracticeGradesRow = {
   id: number
   seed: number
-  person: string
+  person: PersonId
   grade: string
   graded_at: string
 }
@@ -444,10 +444,10 @@ type PrivateLinksIn = In<PrivateLinksRow, 'made_at' | 'expires_at' | 'revoked_at
 
 export type ProgressRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
   started_at: string
   ended_at: string | null
-  by_person: string
+  by_person: PersonId
   version: number
 }
 
@@ -478,10 +478,10 @@ type ProposalsIn = In<ProposalsRow, 'made_at', never>
 
 export type PublishedRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
   start_at: string
   end_at: string
-  place_id: string
+  place_id: BayId
   people: string
   segments: string
 }
@@ -556,7 +556,7 @@ type SkippedMessagesIn = In<SkippedMessagesRow, 'at', never>
 
 export type SpellsRow = {
   id: string
-  bay: string
+  bay: BayId
   kind: 'humid' | 'cold' | 'silent' | 'absurd'
   from_at: string
   until_at: string

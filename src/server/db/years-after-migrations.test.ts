@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
+import { toCustomerId, toJobId, toPersonId, toVehicleId } from '@/core/ids'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { connect } from './connection'
 import { MIGRATIONS, migrate } from './migrations'
@@ -65,7 +65,7 @@ test('0010-years-after knows of each job whose it was, and that it was work', as
     job_id: toJobId('j1'),
     unit: 'bonnet',
     cleaned: 1 as const,
-    by_person: 'ann',
+    by_person: toPersonId('ann'),
     at: instantOrThrow('2026-06-01T08:00:00.000Z'),
   }
   // What no caller of ours can say, and a hand in the database could.

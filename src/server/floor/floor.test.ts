@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import { openJobs, planFloor, shopCalendar } from '@/core/planning'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -23,7 +24,7 @@ test('a step that is said to have begun in 1970 does not make the calendar long'
   const jobs = openJobs(floor).map((job, at) => {
     const first = job.plan.operations[0]!.id
     const from = instantOrThrow('1970-01-01T00:00:00Z')
-    const done = { kind: 'done' as const, from, to: plusMinutes(from, 60), by: 'senan' }
+    const done = { kind: 'done' as const, from, to: plusMinutes(from, 60), by: toPersonId('senan') }
     return at === 0 ? { ...job, progress: { ...job.progress, [first]: done } } : job
   })
   const { problem } = planFloor(shopCalendar(floor.shop.setup), jobs, { now: NOW })

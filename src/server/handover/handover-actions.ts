@@ -3,7 +3,8 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { blindToIt, inspectionItems, PAYMENT_WAYS, withRework } from '@/core/handover'
-import { aJob, id } from '@/core/inputs'
+import { toPersonId } from '@/core/ids'
+import { aJob, anOperation, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
 import { defineAction } from '../action/define'
@@ -25,8 +26,8 @@ export const judgeItem = defineAction({
       verdict: z.enum(['good', 'fault']),
       note: z.string().trim().max(300, 'Keep it under 300 characters.'),
       clearedPercent: z.int().min(0).max(100).optional(),
-      sentTo: id.optional(),
-      by: z.string().min(1, 'Say who looks.').max(80),
+      sentTo: anOperation.optional(),
+      by: z.string().min(1, 'Say who looks.').max(80).transform(toPersonId),
     })
     .refine(({ verdict, note }) => verdict === 'good' || note.length > 0, {
       path: ['note'],

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { toPersonId } from '@/core/ids'
 import { compareGrade, PRACTICE_PANELS, practicePanel } from '@/core/practice'
 import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
@@ -13,7 +14,7 @@ export const gradePanel = defineAction({
   who: 'floor',
   input: z.strictObject({
     seed: z.int().min(1).max(PRACTICE_PANELS),
-    person: z.string().min(1, 'Say who is looking.').max(80),
+    person: z.string().min(1, 'Say who is looking.').max(80).transform(toPersonId),
     grade: gradeSchema,
   }),
   write: async ({ trx, at }, { seed, person, grade }) => {

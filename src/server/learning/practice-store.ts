@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import type { PersonId } from '@/core/ids'
 import type { Grade } from '@/core/practice'
 import { PRACTICE_FINDINGS, PRACTICE_KINDS } from '@/core/practice'
 import type { Instant } from '@/core/time'
@@ -17,7 +18,7 @@ export const gradeSchema: z.ZodType<Grade> = z.object({
   ),
 })
 
-export type KeptGrade = { seed: number; person: string; grade: Grade; gradedAt: Instant }
+export type KeptGrade = { seed: number; person: PersonId; grade: Grade; gradedAt: Instant }
 
 /** Keeps a grade. Everyone’s first look at a panel is the one that counts; later ones are for the exercise. */
 export async function keepGrade(db: Knex, { seed, person, grade, gradedAt }: KeptGrade): Promise<void> {

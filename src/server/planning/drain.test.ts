@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import { openJobs } from '@/core/planning'
 import { instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -31,7 +32,7 @@ test('a floor that changes while it is planned is planned again from how it stan
   // Between the reading of the clock and the publishing somebody begins the car.
   const meanwhile = () => {
     asked += 1
-    if (asked === 1) void recordStart(shop.db, job.id, job.plan.operations[0]!.id, NOW, 'senan')
+    if (asked === 1) void recordStart(shop.db, job.id, job.plan.operations[0]!.id, NOW, toPersonId('senan'))
     return plusMinutes(NOW, asked)
   }
   expect(await drainPlanRequests(shop.db, meanwhile)).toBe(1)

@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { toBayId } from '@/core/ids'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -59,7 +60,7 @@ describe('a caller', () => {
   test('with the wash bay out of use, a wash without a hose is sooner', async () => {
     const outage = {
       id: 'frozen',
-      what: { kind: 'place', id: 'wash' },
+      what: { kind: 'place', id: toBayId('wash') },
       from: plusMinutes(NOW, 6 * 60),
       until: plusMinutes(NOW, 3 * 1440),
     } as const

@@ -1,5 +1,6 @@
 import ical from 'node-ical'
 import { describe, expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import { typedCrew } from '@/core/planning'
 import { instantOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -24,7 +25,7 @@ describe('calendars for other programs', () => {
     expect(new Set(read.map(({ uid }) => uid)).size).toBe(read.length)
     const planned = [...(await loadPublished(shop.db)).values()]
       .flat()
-      .filter(({ people, start }) => people.includes('oran') && start > NOW)
+      .filter(({ people, start }) => people.includes(toPersonId('oran')) && start > NOW)
       .flatMap(({ segments }) => segments)
     expect(planned.length).toBeGreaterThan(0)
     for (const [from, to] of planned)

@@ -1,4 +1,5 @@
 import { type CalendarEvent, writeCalendar } from '@/core/icalendar'
+import type { BayId } from '@/core/ids'
 import type { Floor } from '@/core/planning'
 import { personEvents, placeEvents, shopEvents } from '@/core/planning'
 import { everyone } from '@/core/shop'
@@ -13,12 +14,12 @@ export function feed(floor: Floor, kind: string, id: string): string | undefined
   )
   const write = (whose: string, events: CalendarEvent[]) =>
     writeCalendar({ kind: 'Schedule', name: `${setup.name}: ${whose}`, issued: floor.now, events })
-  const placeName = (place: string) => setup.places.find((each) => each.id === place)?.name ?? place
+  const placeName = (place: BayId) => setup.places.find((each) => each.id === place)?.name ?? place
   if (kind === 'shop') return id === 'all' ? write('who comes and goes', shopEvents(jobs)) : undefined
   if (kind === 'bays') {
     const place = setup.places.find((each) => each.id === id)
-    return place && write(place.name, placeEvents(jobs, id))
+    return place && write(place.name, placeEvents(jobs, place.id))
   }
   const person = kind === 'people' ? everyone(setup).find((each) => each.id === id) : undefined
-  return person && write(person.name, personEvents(jobs, id, placeName, floor.now))
+  return person && write(person.name, personEvents(jobs, person.id, placeName, floor.now))
 }

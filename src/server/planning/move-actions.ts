@@ -2,7 +2,7 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
-import { aJob, id, nothing } from '@/core/inputs'
+import { aJob, anOperation, nothing } from '@/core/inputs'
 import type { Moved } from '@/core/planning'
 import { placedOperationSchema } from '@/core/schedule'
 import { defineAction, defineReadAction } from '../action/define'
@@ -76,7 +76,11 @@ export const redo = defineAction({
 export const setPinned = defineAction({
   name: 'planning.pin',
   who: 'desk',
-  input: z.strictObject({ job: aJob, operations: z.array(id).min(1).max(MOST_MOVED), pinned: z.boolean() }),
+  input: z.strictObject({
+    job: aJob,
+    operations: z.array(anOperation).min(1).max(MOST_MOVED),
+    pinned: z.boolean(),
+  }),
   write: async ({ trx, at }, { job, operations, pinned }) => {
     const live = (await loadFloor(trx, at)).jobs.find((entry) => entry.job.id === job)?.live
     const known = new Set(live?.plan.operations.map((operation) => operation.id))

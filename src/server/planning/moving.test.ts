@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { beforeEach, describe, expect, test } from 'vitest'
+import { toBayId, toOperationId, toPersonId } from '@/core/ids'
 import { planEverything, type ToMove } from '@/core/planning'
 import { checkSchedule, MoveDesk, type PlacedOperation, type Rearranged } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -33,7 +34,7 @@ function someMove({ problem, operations }: Open): { placed: PlacedOperation; way
   for (const placed of operations.filter(({ operation }) => operation === 'finish'))
     for (let hours = 1; hours < 30; hours++) {
       const start = plusMinutes(placed.start as Instant, 60 * hours)
-      const tried = desk.tryOperation({ job: placed.job, operation: 'finish', start })
+      const tried = desk.tryOperation({ job: placed.job, operation: toOperationId('finish'), start })
       if (tried.kind === 'allowed') return { placed, way: tried.ways[0] }
     }
   throw new Error('nothing of the demo can be moved')
@@ -87,9 +88,15 @@ describe('a move by hand', () => {
   test('of times that break a rule is not believed', async () => {
     const before = await standing()
     const { way } = someMove(calendar)
-    const wrong = way.operations.map((each) => ({ ...each, place: 'loft-1', people: [...each.people] }))
+    const wrong = way.operations.map((each) => ({
+      ...each,
+      place: toBayId('loft-1'),
+      people: [...each.people],
+    }))
     wrong[0] = { ...wrong[0]!, start: plusMinutes(wrong[0]!.start as Instant, -60 * 24 * 9) }
-    expect(await takeMove(shop.db, NOW, calendar.from, wrong, 'nonsense')).toMatchObject({ kind: 'broken' })
+    expect(await takeMove(shop.db, NOW, calendar.from, wrong, 'nonsense')).toMatchObject({
+      kind: 'broken',
+    })
     expect(await standing()).toBe(before)
   })
   test('on a floor that has changed since is stale, and a move that was overtaken is not undone', async () => {
@@ -99,7 +106,7 @@ describe('a move by hand', () => {
     // Published by something else than a move by hand.
     await shop
       .db('published')
-      .where({ job_id: placed.job, operation_id: 'finish' })
+      .where({ job_id: placed.job, operation_id: toOperationId('finish') })
       .update({ start_at: placed.start, end_at: placed.end })
     const now = await standing()
     expect(await undoMove(shop.db, NOW)).toEqual({ kind: 'overtaken', what: 'first' })
@@ -137,7 +144,9 @@ describe('what is pinned', () => {
       waiting.live!.plan.operations.map(({ id }) => id),
     )
     const late = plusMinutes(NOW, 60 * 30)
-    expect((await recordStart(shop.db, waiting.job.id, stage.next.id, late, 'merle')).ok).toBe(true)
+    expect((await recordStart(shop.db, waiting.job.id, stage.next.id, late, toPersonId('merle'))).ok).toBe(
+      true,
+    )
     const { schedule } = await replan(shop.db, late, 'late', new Set())
     expect(schedule.status).not.toBe('infeasible')
   })

@@ -3,6 +3,7 @@
 import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
+import { toOperationId } from '@/core/ids'
 import { id } from '@/core/inputs'
 import { type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
 import { outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
@@ -72,7 +73,7 @@ export const foreseeLonger = defineAction({
   who: 'desk',
   input: z.strictObject({
     job: z.string().max(80),
-    operation: z.string().min(1, 'Choose the step.').max(80),
+    operation: z.string().min(1, 'Choose the step.').max(80).transform(toOperationId),
     minutes: z
       .number('Type how many minutes, such as 90.')
       .int('Type whole minutes, such as 90.')

@@ -1,26 +1,34 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { toBayId, toPersonId } from '@/core/ids'
 import type { Outage } from '@/core/planning'
 import { type Instant, instantOrThrow } from '@/core/time'
+import type { OutagesRow } from '../db/tables'
 
 /** Who is away, what is out of use, and when the air is too damp to coat. What has ended stays in the table: it says why a plan was as it was. */
 
 export const outageSchema = z.object({
   id: z.string(),
   what: z.discriminatedUnion('kind', [
-    z.object({ kind: z.enum(['person', 'place']), id: z.string() }),
+    z.object({ kind: z.literal('person'), id: z.string().transform(toPersonId) }),
+    z.object({ kind: z.literal('place'), id: z.string().transform(toBayId) }),
     z.object({ kind: z.literal('air') }),
   ]),
   from: z.string().transform((at): Instant => instantOrThrow(at)),
   until: z.string().transform((at): Instant => instantOrThrow(at)),
 })
 
+function whatOf({ kind, what_id }: OutagesRow): Outage['what'] {
+  if (kind === 'air' || what_id === null) return { kind: 'air' }
+  return kind === 'person' ? { kind, id: toPersonId(what_id) } : { kind, id: toBayId(what_id) }
+}
+
 /** Outages that are not over at `now`, the one that began first first. */
 export async function listOutages(db: Knex, now: Instant): Promise<Outage[]> {
   const rows = await db('outages').whereNull('ended_at').andWhere('until_at', '>', now).orderBy('from_at')
   return rows.map((row) => ({
     id: row.id,
-    what: row.kind === 'air' || row.what_id === null ? { kind: 'air' } : { kind: row.kind, id: row.what_id },
+    what: whatOf(row),
     from: instantOrThrow(row.from_at),
     until: instantOrThrow(row.until_at),
   }))

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
+import { toPersonId } from '@/core/ids'
 import { isCoat, type Outage } from '@/core/planning'
 import { MoveDesk } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -53,10 +54,16 @@ test('0008-damp-air keeps who was away and which bay was out, and lets the air b
 })
 
 describe('somebody falls ill', () => {
-  const oran: Outage = { id: 'ill', what: { kind: 'person', id: 'oran' }, from: hours(26), until: hours(60) }
+  const oran: Outage = {
+    id: 'ill',
+    what: { kind: 'person', id: toPersonId('oran') },
+    from: hours(26),
+    until: hours(60),
+  }
   const hisWork = async () =>
     (await published()).filter(
-      ({ people, start, end }) => people.includes('oran') && start < oran.until && end > oran.from,
+      ({ people, start, end }) =>
+        people.includes(toPersonId('oran')) && start < oran.until && end > oran.from,
     )
 
   test('there is work of his in the demo that has to be moved', async () => {
@@ -78,7 +85,7 @@ describe('somebody falls ill', () => {
   })
   test('a plan worked out before that is stale', async () => {
     const proposal = await propose(shop.db, NOW, { kind: 'everything' })
-    const later: Outage = { ...oran, id: 'ill-too', what: { kind: 'person', id: 'senan' } }
+    const later: Outage = { ...oran, id: 'ill-too', what: { kind: 'person', id: toPersonId('senan') } }
     const other = await propose(shop.db, NOW, { kind: 'outage', outage: later })
     expect(await takeProposal(shop.db, other.id, NOW)).toEqual({ kind: 'taken' })
     expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'stale' })

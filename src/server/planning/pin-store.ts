@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 
 /** What the manager wants to stay where it is planned: ids of operations, by job. */
 export async function listPins(db: Knex): Promise<Map<JobId, string[]>> {
@@ -9,7 +9,7 @@ export async function listPins(db: Knex): Promise<Map<JobId, string[]>> {
   return pins
 }
 
-export async function pin(db: Knex, job: JobId, operations: readonly string[]): Promise<void> {
+export async function pin(db: Knex, job: JobId, operations: readonly OperationId[]): Promise<void> {
   if (operations.length === 0) return
   await db('pins')
     .insert(operations.map((operation) => ({ job_id: job, operation_id: operation })))
@@ -17,6 +17,6 @@ export async function pin(db: Knex, job: JobId, operations: readonly string[]): 
     .ignore()
 }
 
-export async function unpin(db: Knex, job: JobId, operations: readonly string[]): Promise<void> {
+export async function unpin(db: Knex, job: JobId, operations: readonly OperationId[]): Promise<void> {
   await db('pins').where({ job_id: job }).whereIn('operation_id', operations).delete()
 }

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import type { JobId } from '@/core/ids'
+import { type JobId, toPersonId } from '@/core/ids'
 import type { Floor, Planning } from '@/core/planning'
 import type { PlacedOperation } from '@/core/schedule'
 import { type Instant, instantOrThrow } from '@/core/time'
@@ -11,7 +11,7 @@ import type { PublishedRow } from '../db/tables'
 
 /** The plan as it was last published, and the log of plannings. */
 
-const peopleSchema = z.array(z.string())
+const peopleSchema = z.array(z.string().transform(toPersonId))
 const moment = z.string().transform((at): Instant => instantOrThrow(at))
 const segmentsSchema = z.array(z.tuple([moment, moment]))
 const readPeople = parsedOnce((json) => peopleSchema.parse(JSON.parse(json)))

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import type { JobId } from '@/core/ids'
+import { type JobId, toOperationId, toPersonId } from '@/core/ids'
 import { productName } from '@/core/job'
 import { summaryOf } from '@/core/offer'
 import { calendarNow, collectionTime, type Floor, openJobs, planFloor } from '@/core/planning'
@@ -104,10 +104,10 @@ describe('what happens at the car', () => {
     const climate = { airC: 19, rhPercent: 50, panelC: 18 }
     const done = await recordFinish(shop.db, {
       jobId,
-      operationId,
+      operationId: toOperationId(operationId),
       startedAt: from,
       endedAt: to,
-      by: 'merle',
+      by: toPersonId('merle'),
       ...(layer ? { layer: { productId: layer, lot: 'T-1', climate } } : {}),
     })
     expect(done.ok).toBe(true)
@@ -139,7 +139,7 @@ describe('what happens at the car', () => {
 
   test('a record taken back gives the step, its lot and its dates back', async () => {
     const { job } = entryOf(await loadFloor(shop.db, NOW), 'IM 4471')
-    await restore(shop.db, job.id, 'layer-3', undefined, NOW)
+    await restore(shop.db, job.id, toOperationId('layer-3'), undefined, NOW)
     const floor = await loadFloor(shop.db, NOW)
     expect(entryOf(floor, 'IM 4471').stage).toMatchObject({ kind: 'between' })
     expect((await loadCare(shop.db, floor.shop, job.id)).layers).toHaveLength(2)
@@ -163,7 +163,9 @@ describe('what happens at the car', () => {
     // The one wash bay is free by then.
     const inBay = entryOf(floor, 'IM 3380').job.id
     await finish(inBay, 'wash', NOW, plusMinutes(NOW, 30))
-    expect((await recordStart(shop.db, job.id, 'wash', begun, 'brida')).ok).toBe(true)
+    expect((await recordStart(shop.db, job.id, toOperationId('wash'), begun, toPersonId('brida'))).ok).toBe(
+      true,
+    )
     const later = plusMinutes(begun, 300)
     const planned = await replan(shop.db, later, 'overrun', new Set([job.id]))
     expect(planned.schedule.status).not.toBe('infeasible')

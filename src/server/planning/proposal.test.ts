@@ -1,6 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '@/core/ids'
+import { toJobId, toPersonId } from '@/core/ids'
 import { openJobs, planEverything } from '@/core/planning'
 import { checkSchedule, solve } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -58,7 +58,9 @@ describe('a new plan', () => {
     const waiting = floor.jobs.find(({ stage }) => stage.kind === 'between')!
     const { stage } = waiting
     if (stage.kind !== 'between') throw new Error('nobody waits between two steps')
-    expect((await recordStart(shop.db, waiting.job.id, stage.next.id, NOW, 'merle')).ok).toBe(true)
+    expect((await recordStart(shop.db, waiting.job.id, stage.next.id, NOW, toPersonId('merle'))).ok).toBe(
+      true,
+    )
     const before = await standing()
     expect(await takeProposal(shop.db, id, plusMinutes(NOW, 5))).toEqual({ kind: 'stale' })
     expect(await standing()).toBe(before)

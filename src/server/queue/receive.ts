@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { Conflict, Entry } from '@/core/card'
 import { actSchema } from '@/core/card/act-schema'
-import { toJobId } from '@/core/ids'
+import { toJobId, toPersonId } from '@/core/ids'
 import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
@@ -26,7 +26,7 @@ const entrySchema = z.discriminatedUnion('kind', [
     ...common,
     kind: z.literal('act'),
     job: short.transform(toJobId),
-    by: short,
+    by: short.transform(toPersonId),
     act: z.record(z.string(), z.unknown()),
   }),
   z.strictObject({

@@ -1,6 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
-import { toCustomerId, toJobId } from '@/core/ids'
+import { toCustomerId, toJobId, toPersonId } from '@/core/ids'
 import { type Choices, chosenOffer, daysOfCalendar, quoteState, termsSchema } from '@/core/offer'
 import type { Floor } from '@/core/planning'
 import { everyone } from '@/core/shop'
@@ -235,7 +235,7 @@ describe('vendors on their own days', () => {
     expect([2, 4]).toContain(new Date(dents.start).getUTCDay())
     expect(new Date(wheels.start).getUTCDay()).toBe(3)
     const names = new Map(everyone(floor.shop.setup).map(({ id, name }) => [id, name]))
-    expect(names.get('vendor-oona-dents')).toBe('Oona Marsh')
+    expect(names.get(toPersonId('vendor-oona-dents'))).toBe('Oona Marsh')
   })
   test('a reason of the calendar speaks of steps by their titles', async () => {
     const floor = await loadFloor(shop.db, NOW)

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type BayAir, sensorState } from '@/core/climate'
+import type { BayId } from '@/core/ids'
 import type { Setup } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { climateSensor } from '../devices'
@@ -12,9 +13,9 @@ const LOOKED_BACK_MINUTES = 90
 export async function bayAir(
   db: Knex,
   setup: Pick<Setup, 'devices'>,
-  bays: readonly string[],
+  bays: readonly BayId[],
   now: Instant,
-): Promise<Map<string, BayAir>> {
+): Promise<Map<BayId, BayAir>> {
   const sensor = await climateSensor(db, setup)
   return new Map(
     bays.map((bay) => {

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { toBayId } from '@/core/ids'
 import { id, version } from '@/core/inputs'
 import { devicesSchema } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
@@ -26,7 +27,7 @@ export const beginSpell = defineAction({
   name: 'shop.begin-spell',
   who: 'desk',
   input: z.strictObject({
-    bay: z.string().min(1, 'Choose the bay.').max(80),
+    bay: z.string().min(1, 'Choose the bay.').max(80).transform(toBayId),
     kind: z.enum(SPELL_KINDS),
     minutes: z
       .int('Type how long as whole minutes, such as 240.')

@@ -3,13 +3,12 @@ import type { Knex } from 'knex'
 import { type Instant, instantOrThrow } from '@/core/time'
 import { SPELL_KINDS, type Spell } from '@/devices/climate-sensor'
 import { oneOf } from '../db/one-of'
+import type { SpellsRow } from '../db/tables'
 
 /** What the simulated sensors are to meet: spells of weather, and of failing. */
 export type StoredSpell = Spell & { id: string }
 
-type SpellRow = { id: string; bay: string; kind: string; from_at: string; until_at: string }
-
-const toSpell = (row: SpellRow): StoredSpell => ({
+const toSpell = (row: SpellsRow): StoredSpell => ({
   id: row.id,
   bay: row.bay,
   kind: oneOf(SPELL_KINDS, row.kind),

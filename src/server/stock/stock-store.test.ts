@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
+import { toOperationId } from '@/core/ids'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import {
@@ -72,7 +73,7 @@ describe('bottles', () => {
   test('from which more was poured than the book knew are empty, not less than empty', async () => {
     await bottle('A')
     const { id } = await only()
-    const why = { job: null as never, operation: 'layer-1', act: 'a', at: NOW, day: TODAY }
+    const why = { job: null as never, operation: toOperationId('layer-1'), act: 'a', at: NOW, day: TODAY }
     await pour(
       db,
       [

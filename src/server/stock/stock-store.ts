@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import type { Instant, LocalDay } from '@/core/time'
 import { localDayOrThrow } from '@/core/time'
@@ -62,7 +62,7 @@ export async function markGone(db: Knex, id: string, day: LocalDay): Promise<voi
 
 const POURED_BACK = 'taken back'
 
-export type PouredFor = { job: JobId; operation: string; act: string; at: Instant; day: LocalDay }
+export type PouredFor = { job: JobId; operation: OperationId; act: string; at: Instant; day: LocalDay }
 
 /** Books what was poured. A bottle poured from is open from that day on. */
 export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor): Promise<void> {
@@ -81,7 +81,7 @@ export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor):
 }
 
 /** A layer was logged by mistake: what was booked for it goes back into its bottles, and both entries stay. */
-export async function pourBack(db: Knex, job: JobId, operation: string, at: Instant): Promise<void> {
+export async function pourBack(db: Knex, job: JobId, operation: OperationId, at: Instant): Promise<void> {
   const booked: { bottle_id: string; ml_x10: number }[] = await db('pours')
     .join('acts', 'acts.id', 'pours.act_id')
     .where('pours.job_id', job)

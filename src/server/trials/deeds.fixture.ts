@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { blindToIt, inspectionItems, stepsToSendTo } from '@/core/handover'
+import { toBayId, toPersonId } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import { nimble } from '@/core/intake/intake.fixture'
 import type { Job } from '@/core/job'
@@ -65,8 +66,8 @@ async function made(db: Knex, now: Instant, car: Job, gone: Job) {
   const [withdrawn, replied] = [await messageOf('withdrawn'), await messageOf('answered')]
   await db('message_events').insert({ message_id: replied, kind: 'replied', words: 'Thank you', at: now })
   const spell = { kind: 'cold', from: now, until: plusMinutes(now, 60) } as const
-  await addSpell(db, { bay: 'wash', ...spell })
-  const outage = { id: key('outage'), what: { kind: 'person', id: 'senan' } } as const
+  await addSpell(db, { bay: toBayId('wash'), ...spell })
+  const outage = { id: key('outage'), what: { kind: 'person' as const, id: toPersonId('senan') } }
   await addOutage(db, { ...outage, from: plusMinutes(now, 40_000), until: plusMinutes(now, 40_060) }, now)
   const entry = {
     id: key('refused'),
@@ -250,7 +251,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     number,
     ago: 10_000 - number * 1000,
     job: car.job.id,
-    by: 'merle',
+    by: toPersonId('merle'),
     act: { operation, ...kind },
   })
   const blind = blindToIt(car.live!.plan, car.live!.progress)

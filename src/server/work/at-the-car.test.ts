@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Act, type CardState, withEntry } from '@/core/card'
 import { believed } from '@/core/climate'
-import { type JobId, toJobId } from '@/core/ids'
+import { type JobId, toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
 import { connect, snapshot } from '../db/connection'
@@ -34,7 +34,15 @@ function tablet() {
   let number = 0
   const waiting = (job: string, act: Act, agoMinutes = 0, by = 'brida'): ActSent => {
     number += 1
-    return { id: randomUUID(), number, kind: 'act', job: toJobId(job), by, act, ago: agoMinutes * 60_000 }
+    return {
+      id: randomUUID(),
+      number,
+      kind: 'act',
+      job: toJobId(job),
+      by: toPersonId(by),
+      act,
+      ago: agoMinutes * 60_000,
+    }
   }
   const send = (sent: readonly ActSent[]) =>
     receiveBatch(shop.db, { device, waiting: [...sent] as Sent[] }, NOW)
@@ -90,10 +98,13 @@ describe('acts from a tablet', () => {
     const { live } = await jobWith('IM 903')
     const { waiting, send } = tablet()
     const bad = {
-      ...waiting(live!.id, { kind: 'towel', operation: 'x' }),
+      ...waiting(live!.id, { kind: 'towel', operation: toOperationId('x') }),
       act: { kind: 'nonsense' } as never,
     }
-    const { next, outcomes } = await send([bad, waiting(live!.id, { kind: 'towel', operation: 'wash' })])
+    const { next, outcomes } = await send([
+      bad,
+      waiting(live!.id, { kind: 'towel', operation: toOperationId('wash') }),
+    ])
     expect(next).toBe(3)
     expect(outcomes).toMatchObject([
       { taken: false, why: { conflict: { code: 'malformed' } } },
@@ -102,7 +113,9 @@ describe('acts from a tablet', () => {
   })
   test('of a job nobody knows are refused and lose nothing', async () => {
     const { waiting, send } = tablet()
-    const { outcomes } = await send([waiting('no-such-job', { kind: 'begin', operation: 'wash' })])
+    const { outcomes } = await send([
+      waiting('no-such-job', { kind: 'begin', operation: toOperationId('wash') }),
+    ])
     expect(outcomes).toMatchObject([{ taken: false, why: { conflict: { code: 'unknown', what: 'job' } } }])
   })
   test('sent in whatever pieces and repeats leave the same card as sent at once', async () => {
@@ -113,7 +126,7 @@ describe('acts from a tablet', () => {
         async (upTo) => {
           const { waiting, send } = tablet()
           const all = [1, 2, 3, 4, 5, 6].map((done) =>
-            waiting(live!.id, { kind: 'sections', operation: 'refine', panel: 'roof', done }),
+            waiting(live!.id, { kind: 'sections', operation: toOperationId('refine'), panel: 'roof', done }),
           )
           for (const count of upTo) await send(all.slice(0, count))
           await send(all)
@@ -138,7 +151,15 @@ describe('a layer done at the car', () => {
         device,
         waiting: acts.map(({ act, ago }) => {
           number += 1
-          return { id: randomUUID(), number, kind: 'act', job, by: 'merle', act, ago: ago * 60_000 }
+          return {
+            id: randomUUID(),
+            number,
+            kind: 'act',
+            job,
+            by: toPersonId('merle'),
+            act,
+            ago: ago * 60_000,
+          }
         }),
       },
       LATER,
@@ -237,21 +258,26 @@ test('a card read while somebody writes is whole: what its journal says is what 
 
 test('a humid spell reaches the card, and a silent sensor is no go', async () => {
   await addSpell(shop.db, {
-    bay: 'loft-1',
+    bay: toBayId('loft-1'),
     kind: 'humid',
     from: plusMinutes(NOW, -120),
     until: plusMinutes(NOW, 200),
   })
   await addSpell(shop.db, {
-    bay: 'loft-2',
+    bay: toBayId('loft-2'),
     kind: 'silent',
     from: plusMinutes(NOW, -120),
     until: plusMinutes(NOW, 200),
   })
-  const air = await bayAir(shop.db, (await loadShop(shop.db)).setup, ['loft-1', 'loft-2', 'loft-3'], NOW)
-  expect(believed(air.get('loft-1'))!.rhPercent).toBeGreaterThan(75)
-  expect(believed(air.get('loft-2'))).toBeUndefined()
-  expect(believed(air.get('loft-3'))!.rhPercent).toBeLessThan(70)
+  const air = await bayAir(
+    shop.db,
+    (await loadShop(shop.db)).setup,
+    [toBayId('loft-1'), toBayId('loft-2'), toBayId('loft-3')],
+    NOW,
+  )
+  expect(believed(air.get(toBayId('loft-1')))!.rhPercent).toBeGreaterThan(75)
+  expect(believed(air.get(toBayId('loft-2')))).toBeUndefined()
+  expect(believed(air.get(toBayId('loft-3')))!.rhPercent).toBeLessThan(70)
 })
 
 test('another process is offered within what the paint can spare, and the rest with its reason', async () => {
@@ -267,7 +293,7 @@ test('another process is offered within what the paint can spare, and the rest w
   const { waiting, send } = tablet()
   const act = (process: string): Act => ({
     kind: 'process',
-    operation: 'refine',
+    operation: toOperationId('refine'),
     panel: 'bonnet',
     process,
     reason: 'softer than thought',

@@ -12,7 +12,7 @@ import {
   timeConflict,
   withEntry,
 } from '@/core/card'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import type { LiveJob } from '@/core/job'
 import { isCoat, liveJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
@@ -158,7 +158,7 @@ async function keepAir(
   trx: Knex,
   { setup }: Shop,
   live: LiveJob,
-  operation: string,
+  operation: OperationId,
   from: Instant,
   until: Instant,
 ): Promise<void> {

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
+import { toOperationId } from '@/core/ids'
 import type { LiveJob } from '@/core/job'
 import { frozenWashes, openJobs, takesLonger } from '@/core/planning'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
@@ -70,7 +71,7 @@ describe('a step takes longer', () => {
       ({ plan, progress }) =>
         plan.operations.some(({ id }) => id === 'cut') && !progress.cut && !progress.wash,
     )!
-    const change = takesLonger(live, 'cut', 180)!
+    const change = takesLonger(live, toOperationId('cut'), 180)!
     const minutes = (plan: LiveJob['plan']) => plan.operations.find(({ id }) => id === 'cut')!.minutes
     expect(minutes(change.plan)).toBe(minutes(live.plan) + 180)
     const proposal = await propose(shop.db, NOW, {
@@ -91,6 +92,6 @@ describe('a step takes longer', () => {
     const [live] = openJobs(await loadFloor(shop.db, NOW))
     const { id } = live!.plan.operations[0]!
     expect(takesLonger(live!, id, -100_000)!.plan.operations[0]!.minutes).toBe(5)
-    expect(takesLonger(live!, 'nothing', 10)).toBeUndefined()
+    expect(takesLonger(live!, toOperationId('nothing'), 10)).toBeUndefined()
   })
 })

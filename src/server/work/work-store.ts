@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { BayClimate } from '@/core/climate'
-import type { JobId } from '@/core/ids'
+import { type JobId, type OperationId, type PersonId, UNKNOWN_PERSON } from '@/core/ids'
 import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
@@ -15,10 +15,10 @@ export type WorkError = { code: 'already-recorded'; progress: Progress }
 
 type ProgressRow = {
   job_id: JobId
-  operation_id: string
+  operation_id: OperationId
   started_at: string
   ended_at: string | null
-  by_person: string
+  by_person: PersonId
 }
 
 function toProgress(row: ProgressRow): Progress {
@@ -76,7 +76,7 @@ export async function loadLayers(db: Knex, jobId: JobId): Promise<LayerLog[]> {
   return (await loadLayersOf(db, [jobId])).get(jobId) ?? []
 }
 
-async function progressOf(db: Knex, jobId: JobId, operationId: string): Promise<Progress | undefined> {
+async function progressOf(db: Knex, jobId: JobId, operationId: OperationId): Promise<Progress | undefined> {
   const row = await db('progress').where({ job_id: jobId, operation_id: operationId }).first()
   return row ? toProgress(row) : undefined
 }
@@ -85,9 +85,9 @@ async function progressOf(db: Knex, jobId: JobId, operationId: string): Promise<
 export async function recordStart(
   db: Knex,
   jobId: JobId,
-  operationId: string,
+  operationId: OperationId,
   at: Instant,
-  by: string,
+  by: PersonId,
 ): Promise<Result<true, WorkError>> {
   const written = await db('progress')
     .insert({
@@ -107,10 +107,10 @@ export async function recordStart(
 
 export type Finish = {
   jobId: JobId
-  operationId: string
+  operationId: OperationId
   startedAt: Instant
   endedAt: Instant
-  by: string
+  by: PersonId
   layer?: { productId: string; lot: string; climate: BayClimate }
 }
 
@@ -160,7 +160,7 @@ function layerRow({ productId, lot, climate }: NonNullable<Finish['layer']>) {
 export async function restore(
   trx: Knex,
   jobId: JobId,
-  operationId: string,
+  operationId: OperationId,
   stood: Progress | undefined,
   at: Instant,
 ): Promise<void> {
@@ -171,7 +171,7 @@ export async function restore(
   if (stood?.kind === 'started')
     await trx('progress')
       .where(key)
-      .update({ started_at: stood.at, ended_at: null, by_person: stood.by ?? '' })
+      .update({ started_at: stood.at, ended_at: null, by_person: stood.by ?? UNKNOWN_PERSON })
       .increment('version', 1)
   else await trx('progress').where(key).delete()
 }

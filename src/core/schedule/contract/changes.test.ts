@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '../../ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
 import { instantOrThrow, plusMinutes } from '../../time'
 import { type PlacedOperation, planChanges } from '..'
 
@@ -15,11 +15,11 @@ const placed = (
   const [start, end] = [plusMinutes(T0, from), plusMinutes(T0, from + minutes)]
   return {
     job: toJobId(job),
-    operation,
+    operation: toOperationId(operation),
     start,
     end,
-    people: ['brida'],
-    place: 'loft-1',
+    people: [toPersonId('brida')],
+    place: toBayId('loft-1'),
     segments: [[start, end]],
     ...more,
   } satisfies PlacedOperation as PlacedOperation
@@ -60,13 +60,17 @@ describe('what a new plan changes', () => {
     )
   })
   test('another hour, bay or person is a change; the order of people is not', () => {
-    const before = [placed('A', 'layer-1', 0, 160, { people: ['brida', 'merle'] })]
+    const before = [placed('A', 'layer-1', 0, 160, { people: [toPersonId('brida'), toPersonId('merle')] })]
     const moved = (more: Partial<PlacedOperation>, from = 0) =>
-      planChanges(before, [placed('A', 'layer-1', from, 160, { people: ['brida', 'merle'], ...more })], {})
-    expect(moved({ people: ['merle', 'brida'] })).toEqual([])
+      planChanges(
+        before,
+        [placed('A', 'layer-1', from, 160, { people: [toPersonId('brida'), toPersonId('merle')], ...more })],
+        {},
+      )
+    expect(moved({ people: [toPersonId('merle'), toPersonId('brida')] })).toEqual([])
     expect(moved({}, 15)[0]!.moved).toEqual(['layer-1'])
-    expect(moved({ place: 'loft-2' })[0]!.moved).toEqual(['layer-1'])
-    expect(moved({ people: ['oran', 'merle'] })[0]!.moved).toEqual(['layer-1'])
+    expect(moved({ place: toBayId('loft-2') })[0]!.moved).toEqual(['layer-1'])
+    expect(moved({ people: [toPersonId('oran'), toPersonId('merle')] })[0]!.moved).toEqual(['layer-1'])
   })
   test('lateness is counted against what was promised, and only past it', () => {
     const due = { A: plusMinutes(T0, 100) }

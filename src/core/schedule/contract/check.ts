@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { BayId, JobId, OperationId } from '../../ids'
 import type { Problem } from './problem'
 import type { PlacedOperation, Schedule } from './schedule-file'
 
@@ -7,7 +7,7 @@ import type { PlacedOperation, Schedule } from './schedule-file'
  * minute by minute where the solver computes with intervals, so that an error in one is not an error in both.
  */
 
-export type BrokenRule = { rule: string; job?: string; operation?: string; message: string }
+export type BrokenRule = { rule: string; job?: string; operation?: OperationId; message: string }
 
 type Job = Problem['jobs'][number]
 
@@ -128,11 +128,11 @@ class Checker {
     return this.broken
   }
 
-  private fail(rule: string, message: string, job?: string, operation?: string): void {
+  private fail(rule: string, message: string, job?: string, operation?: OperationId): void {
     this.broken.push({ rule, message, ...(job ? { job } : {}), ...(operation ? { operation } : {}) })
   }
 
-  private at(job: JobId, operation: string): PlacedOperation {
+  private at(job: JobId, operation: OperationId): PlacedOperation {
     return this.placed.get(`${job}\n${operation}`)!
   }
 
@@ -303,7 +303,7 @@ class Checker {
     }
   }
 
-  private stays(): { job: JobId; place: string; from: number; to: number }[] {
+  private stays(): { job: JobId; place: BayId; from: number; to: number }[] {
     return this.problem.jobs.flatMap((job) =>
       job.stays.flatMap((stay) => {
         const placed = stay.operations.flatMap((id) => this.placed.get(`${job.id}\n${id}`) ?? [])

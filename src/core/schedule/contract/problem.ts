@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { toJobId } from '../../ids'
+import { type BayId, type OperationId, toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
 import { type Instant, instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
 
 /** The problem file `fern-yard/schedule-problem@1`: what is to be placed on the shop's calendar. */
@@ -39,10 +39,13 @@ const calendarSchema = z.union(
 
 const id = z.string().min(1)
 const job = id.transform(toJobId)
+const operation = id.transform(toOperationId)
+const person = id.transform(toPersonId)
+const bay = id.transform(toBayId)
 
 const operationSchema = z
   .object({
-    id,
+    id: operation,
     minutes: z.int().min(1, 'must be at least 1 minute'),
     mode: z.enum(['solid', 'pausable', 'unattended']),
     people: z.int().nonnegative().default(0),
@@ -70,8 +73,10 @@ const jobSchema = z.object({
   due: wholeMinute.optional(),
   weight: z.number().nonnegative().default(1),
   operations: z.array(operationSchema).min(1),
-  links: z.array(z.object({ from: id, to: id, min: lag.default(0), max: lag.optional() })).default([]),
-  stays: z.array(z.object({ id, kind: id, operations: z.array(id).min(1) })).min(1),
+  links: z
+    .array(z.object({ from: operation, to: operation, min: lag.default(0), max: lag.optional() }))
+    .default([]),
+  stays: z.array(z.object({ id, kind: id, operations: z.array(operation).min(1) })).min(1),
 })
 
 const weightTerm = z.number().nonnegative().default(0)
@@ -85,18 +90,18 @@ const problemShape = z.object({
   objective: z.object({ tardiness: weightTerm, hold: weightTerm, finish: weightTerm, makespan: weightTerm }),
   calendars: z.record(z.string(), calendarSchema),
   places: z.array(
-    z.object({ id, kinds: z.array(id).min(1), capacity: z.int().min(1).default(1), calendar: id }),
+    z.object({ id: bay, kinds: z.array(id).min(1), capacity: z.int().min(1).default(1), calendar: id }),
   ),
-  people: z.array(z.object({ id, skills: z.array(id), calendar: id })),
+  people: z.array(z.object({ id: person, skills: z.array(id), calendar: id })),
   jobs: z.array(jobSchema),
   fixed: z
     .array(
       z.object({
         job,
-        operation: id,
+        operation,
         start: wholeMinute,
-        people: z.array(id).optional(),
-        place: id.optional(),
+        people: z.array(person).optional(),
+        place: bay.optional(),
       }),
     )
     .default([]),
@@ -106,7 +111,7 @@ type ProblemFile = z.infer<typeof problemShape>
 type FileJob = ProblemFile['jobs'][number]
 
 /** A place one unit of which is out of use for a while: no car may even stand in it. */
-export type Closed = { place: string; from: Instant; until: Instant }
+export type Closed = { place: BayId; from: Instant; until: Instant }
 
 /** When an operation may begin, besides what its links say, because of the air of the whole shop. */
 export type DryAir = { from?: Instant; by?: Instant }
@@ -117,7 +122,7 @@ export type DryAir = { from?: Instant; by?: Instant }
  */
 export type ProblemOperation = FileJob['operations'][number] & {
   /** The operation of which this is what is left: work under way is cut at the origin. */
-  restOf?: string
+  restOf?: OperationId
   dryAir?: DryAir
 }
 export type ProblemJob = Omit<FileJob, 'operations'> & { operations: ProblemOperation[] }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { toJobId } from '../../ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
 import { type Instant, instant } from '../../time'
 
 /** The schedule file `fern-yard/schedule@1`: when, where and by whom everything is done, and what it costs. */
@@ -22,11 +22,11 @@ const moment = z.string().transform((text, context): Instant => {
 
 export const placedOperationSchema = z.object({
   job: z.string().transform(toJobId),
-  operation: z.string(),
+  operation: z.string().transform(toOperationId),
   start: moment,
   end: moment,
-  people: z.array(z.string()),
-  place: z.string(),
+  people: z.array(z.string().transform(toPersonId)),
+  place: z.string().transform(toBayId),
   segments: z.array(z.tuple([moment, moment])),
 })
 
@@ -41,7 +41,7 @@ export const scheduleSchema = z.object({
     .array(
       z.object({
         job: z.string().transform(toJobId),
-        operation: z.string(),
+        operation: z.string().transform(toOperationId),
         code: z.string(),
         message: z.string(),
       }),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '../../ids'
+import { toJobId, toOperationId } from '../../ids'
 import { type Instant, plusMinutes } from '../../time'
 import { checkSchedule, type Problem, problemSchema, type Schedule, scheduleSchema, solve } from '..'
 import { coatingJob, fileOf, shopProblem, week } from '../solver/problems.fixture'
@@ -110,7 +110,7 @@ describe('the checker catches', () => {
     ).toContain('segments'))
   test('a pin that was not kept', () => {
     const start = shift(placed(good, 'wash', 'A').start, 24 * 60)
-    const pinned = { ...problem, fixed: [{ job: toJobId('A'), operation: 'wash', start }] }
+    const pinned = { ...problem, fixed: [{ job: toJobId('A'), operation: toOperationId('wash'), start }] }
     expect(broken(pinned, good)).toContain('fixed')
   })
   test('an infeasible schedule that gives no reason', () =>

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { toJobId } from '../../ids'
+import { toJobId, toOperationId } from '../../ids'
 import { instantOrThrow } from '../../time'
 import { explainEarliest, type ProblemOperation } from '..'
 import { coatingJob, shopProblem } from '../solver/problems.fixture'
@@ -24,18 +24,19 @@ test('a busy bay is given as the reason', () => {
 })
 
 test('a coat that waits for dry air says so, and what is left of work under way goes by the name of the work', () => {
+  const [CUT, LEFT, COAT] = [toOperationId('cut'), toOperationId('left'), toOperationId('coat1')]
   const problem = shopProblem([coatingJob('A', 1)])
   const [job] = problem.jobs
   const operations = job!.operations.flatMap((operation): ProblemOperation[] => {
     if (operation.id === 'coat1')
       return [{ ...operation, dryAir: { from: instantOrThrow('2027-01-15T07:30:00Z') } }]
     if (operation.id !== 'cut') return [operation]
-    const past = { id: 'cut', minutes: 60, mode: 'unattended' as const, people: 0 }
-    return [past, { ...operation, id: 'left', restOf: 'cut' }]
+    const past = { id: CUT, minutes: 60, mode: 'unattended' as const, people: 0 }
+    return [past, { ...operation, id: LEFT, restOf: CUT }]
   })
-  const links = [...job!.links, { from: 'cut', to: 'left', min: 0 }, { from: 'left', to: 'coat1', min: 0 }]
+  const links = [...job!.links, { from: CUT, to: LEFT, min: 0 }, { from: LEFT, to: COAT, min: 0 }]
   const [wet, dry] = job!.stays
-  const stays = [wet!, { ...dry!, operations: ['cut', 'left', 'coat1', 'cure'] }]
+  const stays = [wet!, { ...dry!, operations: [CUT, LEFT, COAT, toOperationId('cure')] }]
   const damp = { ...problem, jobs: [{ ...job!, operations, links, stays }] }
   const chain = explainEarliest(damp, toJobId('A'))!
   expect(chain.map(({ operation, kind }) => [operation, kind])).toEqual([

@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { JobId, OperationId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import type { Problem } from '../contract/problem'
 import { impossibilitiesOf } from '../solver/impossible'
@@ -8,7 +8,7 @@ import { Search } from '../solver/search'
 import { ShopState } from '../solver/shop-state'
 
 /** One link of the chain that decides when a job ends: an operation, and why it begins no earlier. */
-export type ChainLink = { operation: string; start: Instant; end: Instant } & ChainCause
+export type ChainLink = { operation: OperationId; start: Instant; end: Instant } & ChainCause
 
 type ChainCause =
   | { kind: 'begun' }

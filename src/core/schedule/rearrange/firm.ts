@@ -1,11 +1,11 @@
-import type { JobId } from '../../ids'
+import type { JobId, OperationId } from '../../ids'
 import type { Interval } from '../contract/intervals'
 import type { Model, ModelJob } from '../solver/model'
 import { type JobPlacement, stayExtent } from '../solver/shop-state'
 
 /** What no move can push away: begun work, what the manager has fixed, and the cars that stand in a bay because of it. */
 
-export type FirmUse = Interval & { job: JobId; operation: string }
+export type FirmUse = Interval & { job: JobId; operation: OperationId }
 /** Of a place: by a job, or by nobody where it is out of use. */
 export type FirmHold = Interval & { job?: JobId }
 export type FirmUses = { people: readonly FirmUse[][]; places: readonly FirmHold[][] }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '../../ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
 import { tries } from '../../long.fixture'
 import { type Instant, instantOrThrow, plusMinutes } from '../../time'
 import { checkSchedule, MoveDesk, type PlacedOperation, type Problem, solve, type Tried } from '..'
@@ -34,7 +34,7 @@ describe('whatever is moved', () => {
     ...problem,
     fixed: ['wash', 'cut'].map((operation) => {
       const { start, people, place } = one(operations, 'J0', operation)
-      return { job: toJobId('J0'), operation, start, people, place }
+      return { job: toJobId('J0'), operation: toOperationId(operation), start, people, place }
     }),
   }
   const desk = new MoveDesk(begun, operations)
@@ -54,7 +54,10 @@ describe('whatever is moved', () => {
         const own = operations.filter((each) => each.job === `J${job}`)
         const moved = own[operation % own.length]!
         const start = plusMinutes(at(begun.origin), 15 * slots)
-        const wish = { ...(place ? { place } : {}), ...(person ? { person } : {}) }
+        const wish = {
+          ...(place ? { place: toBayId(place) } : {}),
+          ...(person ? { person: toPersonId(person) } : {}),
+        }
         const tried = desk.tryOperation({
           job: toJobId(`J${job}`),
           operation: moved.operation,
@@ -98,7 +101,8 @@ describe('whatever is moved', () => {
           expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
           expect(way.start >= from).toBe(true)
         }
-        const inPlace = place && desk.tryStay({ job: toJobId(`J${job}`), stay: 'dry', from, place })
+        const inPlace =
+          place && desk.tryStay({ job: toJobId(`J${job}`), stay: 'dry', from, place: toBayId(place) })
         if (inPlace && inPlace.kind === 'allowed')
           for (const way of ways(inPlace)) expect(checkSchedule(begun, desk.scheduleWith(way))).toEqual([])
         expect(desk.scheduleWith({ operations: [] })).toEqual(standing)
@@ -134,7 +138,7 @@ describe('the rule that forbids a move', () => {
     const closes = plusMinutes(at(one(operations, 'J0', 'coat1').end), 720)
     const tried = desk.tryOperation({
       job: toJobId('J0'),
-      operation: 'coat2',
+      operation: toOperationId('coat2'),
       start: plusMinutes(closes, 600),
     })
     expect(tried).toMatchObject({
@@ -151,7 +155,9 @@ describe('the rule that forbids a move', () => {
     const { operations, desk } = alone()
     const start = plusMinutes(at(one(operations, 'J0', after).end), minutes)
     const refusal = { ...rule, after }
-    expect(desk.tryOperation({ job: toJobId('J0'), operation, start })).toMatchObject({
+    expect(
+      desk.tryOperation({ job: toJobId('J0'), operation: toOperationId(operation), start }),
+    ).toMatchObject({
       kind: 'refused',
       refusal,
     })
@@ -170,26 +176,31 @@ describe('the rule that forbids a move', () => {
       'by somebody who cannot',
       'wash',
       '2027-01-12T12:00:00Z',
-      { person: 'late' },
+      { person: toPersonId('late') },
       { code: 'lacks-skill', person: 'late', skill: 'prep' },
     ],
     [
       'into a place of another kind',
       'wash',
       '2027-01-12T08:00:00Z',
-      { place: 'studio-1' },
+      { place: toBayId('studio-1') },
       { code: 'wrong-place', place: 'studio-1', kind: 'wash' },
     ],
     ['past the horizon', 'wash', '2027-02-08T06:30:00Z', {}, { code: 'horizon' }],
   ])('%s', (_, operation, start, wish, refusal) => {
-    const tried = alone().desk.tryOperation({ job: toJobId('J0'), operation, start: at(start), ...wish })
+    const tried = alone().desk.tryOperation({
+      job: toJobId('J0'),
+      operation: toOperationId(operation),
+      start: at(start),
+      ...wish,
+    })
     expect(tried).toMatchObject({ kind: 'refused', refusal })
   })
   test('before the car is there', () => {
     const problem = shopProblem([coatingJob('J0', 1, { arrive: '2027-01-13T09:00:00Z' })])
     const desk = new MoveDesk(problem, planned(problem))
     const start = at('2027-01-13T08:00:00Z')
-    expect(desk.tryOperation({ job: toJobId('J0'), operation: 'wash', start })).toMatchObject({
+    expect(desk.tryOperation({ job: toJobId('J0'), operation: toOperationId('wash'), start })).toMatchObject({
       kind: 'refused',
       refusal: { code: 'before-arrival', arrives: '2027-01-13T09:00:00.000Z' },
       nearest: { start: '2027-01-13T09:00:00.000Z' },
@@ -199,9 +210,16 @@ describe('the rule that forbids a move', () => {
     const problem = shopProblem([coatingJob('J0', 1)])
     const operations = planned(problem)
     const [from, until] = [at('2027-01-13T07:00:00Z'), at('2027-01-13T17:00:00Z')]
-    const closed = new MoveDesk({ ...problem, closed: [{ place: 'wash-1', from, until }] }, operations)
+    const closed = new MoveDesk(
+      { ...problem, closed: [{ place: toBayId('wash-1'), from, until }] },
+      operations,
+    )
     expect(
-      closed.tryOperation({ job: toJobId('J0'), operation: 'wash', start: at('2027-01-13T08:00:00Z') }),
+      closed.tryOperation({
+        job: toJobId('J0'),
+        operation: toOperationId('wash'),
+        start: at('2027-01-13T08:00:00Z'),
+      }),
     ).toMatchObject({ kind: 'refused', refusal: { code: 'place-closed', place: 'wash-1', until } })
     const coat = one(operations, 'J0', 'coat1')
     const desk = (dryAir: { from?: Instant; by?: Instant }) =>
@@ -218,7 +236,7 @@ describe('the rule that forbids a move', () => {
     const move = (dryAir: { from?: Instant; by?: Instant }, minutes: number) =>
       desk(dryAir).tryOperation({
         job: toJobId('J0'),
-        operation: 'coat1',
+        operation: toOperationId('coat1'),
         start: plusMinutes(coat.start, minutes),
       })
     const dry = plusMinutes(coat.start, 1440)
@@ -231,12 +249,18 @@ describe('the rule that forbids a move', () => {
     const problem = shopProblem([coatingJob('J0', 1), coatingJob('J1', 1)])
     const operations = planned(problem)
     const { start, people, place } = one(operations, 'J0', 'wash')
-    const fixed = [{ job: toJobId('J0'), operation: 'wash', start, people, place }]
+    const fixed = [{ job: toJobId('J0'), operation: toOperationId('wash'), start, people, place }]
     const desk = new MoveDesk({ ...problem, fixed }, operations)
     expect(
-      desk.tryOperation({ job: toJobId('J0'), operation: 'wash', start: plusMinutes(at(start), 60) }),
+      desk.tryOperation({
+        job: toJobId('J0'),
+        operation: toOperationId('wash'),
+        start: plusMinutes(at(start), 60),
+      }),
     ).toMatchObject({ refusal: { code: 'begun' } })
-    expect(desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start: at(start) })).toMatchObject({
+    expect(
+      desk.tryOperation({ job: toJobId('J1'), operation: toOperationId('wash'), start: at(start) }),
+    ).toMatchObject({
       kind: 'refused',
       refusal: { code: 'place-taken', place: 'wash-1', job: 'J0' },
     })
@@ -253,7 +277,11 @@ describe('where a car is in the way', () => {
   const wash = one(operations, 'J0', 'wash')
 
   test('it makes way, later and no more than it must; the nearest start that moves nobody is offered too', () => {
-    const tried = desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start: at(wash.start) })
+    const tried = desk.tryOperation({
+      job: toJobId('J1'),
+      operation: toOperationId('wash'),
+      start: at(wash.start),
+    })
     expect(tried.kind).toBe('allowed')
     const [wished, calm] = ways(tried)
     expect(wished!.start).toBe(wash.start)
@@ -272,7 +300,12 @@ describe('where a car is in the way', () => {
   test('somebody else takes it over where they are asked for', () => {
     const other = wash.people[0] === 'early' ? 'day' : 'early'
     const start = at('2027-01-18T09:00:00Z')
-    const tried = desk.tryOperation({ job: toJobId('J1'), operation: 'wash', start, person: other })
+    const tried = desk.tryOperation({
+      job: toJobId('J1'),
+      operation: toOperationId('wash'),
+      start,
+      person: toPersonId(other),
+    })
     expect(one(ways(tried)[0]!.operations, 'J1', 'wash')).toMatchObject({ start, people: [other] })
   })
 })
@@ -280,14 +313,16 @@ describe('where a car is in the way', () => {
 test('where an operation may land is where it is allowed by itself', () => {
   const { operations, desk } = alone()
   const before = at(one(operations, 'J0', 'coat1').end)
-  const landings = desk.landings(toJobId('J0'), 'coat2', at('2027-01-20T00:00:00Z'))
+  const landings = desk.landings(toJobId('J0'), toOperationId('coat2'), at('2027-01-20T00:00:00Z'))
   expect(landings.length).toBeGreaterThan(0)
   for (const { from, to } of landings) {
     expect(from >= plusMinutes(before, 180)).toBe(true)
     expect(to <= plusMinutes(before, 720 + 15)).toBe(true)
-    expect(desk.tryOperation({ job: toJobId('J0'), operation: 'coat2', start: from }).kind).toBe('allowed')
+    expect(
+      desk.tryOperation({ job: toJobId('J0'), operation: toOperationId('coat2'), start: from }).kind,
+    ).toBe('allowed')
   }
-  expect(desk.landings(toJobId('J0'), 'cure', at('2027-01-20T00:00:00Z'))).toHaveLength(1)
+  expect(desk.landings(toJobId('J0'), toOperationId('cure'), at('2027-01-20T00:00:00Z'))).toHaveLength(1)
 })
 
 test('the calendar of a day on which the clocks change is moved about like any other', () => {
@@ -298,7 +333,7 @@ test('the calendar of a day on which the clocks change is moved about like any o
   const desk = new MoveDesk(problem, operations)
   for (const hours of [24, 48, 72, 96]) {
     const start = plusMinutes(at(problem.origin), 60 * hours)
-    for (const way of ways(desk.tryOperation({ job: toJobId('J0'), operation: 'cut', start })))
+    for (const way of ways(desk.tryOperation({ job: toJobId('J0'), operation: toOperationId('cut'), start })))
       expect(checkSchedule(problem, desk.scheduleWith(way))).toEqual([])
   }
 })

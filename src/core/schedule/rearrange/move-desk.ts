@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
 import { planChanges } from '../contract/changes'
 import { type Interval, mergeIntervals } from '../contract/intervals'
@@ -119,7 +119,7 @@ export class MoveDesk {
   }
 
   /** The stretches in which an operation may begin without a rule by itself forbidding it; whole slots, to be shown. */
-  landings(jobId: JobId, operationId: string, until: Instant): { from: Instant; to: Instant }[] {
+  landings(jobId: JobId, operationId: OperationId, until: Instant): { from: Instant; to: Instant }[] {
     const { job, placement } = this.find(jobId)
     const operation = job.operations.find(({ id }) => id === operationId)
     if (!operation || operation.pin) return []
@@ -154,7 +154,7 @@ export class MoveDesk {
     return { job, placement }
   }
 
-  private wishOf({ place, person }: { place?: string; person?: string | undefined }): Wish {
+  private wishOf({ place, person }: { place?: BayId; person?: PersonId | undefined }): Wish {
     const indexOf = (ids: readonly string[], id: string) => {
       const index = ids.indexOf(id)
       if (index < 0) throw new Error(`“${id}” is not in this shop`)

@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import type { Instant } from '../../time'
 import type { JobChange } from '../contract/changes'
 import type { PlacedOperation } from '../contract/schedule-file'
@@ -7,14 +7,14 @@ import type { Refusal } from './refusal'
 /** An operation to begin at a moment; with another person, or its car in another place, where that is asked for. */
 export type OperationMove = {
   job: JobId
-  operation: string
+  operation: OperationId
   start: Instant
-  place?: string
-  person?: string
+  place?: BayId
+  person?: PersonId
 }
 
 /** A stay of a job, with all that follows it, to begin no earlier than a moment; in this place where one is named. */
-export type StayMove = { job: JobId; stay: string; from: Instant; place?: string }
+export type StayMove = { job: JobId; stay: string; from: Instant; place?: BayId }
 
 /** A calendar after a move, as what differs from the one that stands. */
 export type Rearranged = {

@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
 import { workEnd } from '../solver/find-slot'
@@ -16,16 +16,16 @@ export type Refusal =
   | { code: 'window-closed'; after: string; waitMinutes: number; opens: Instant; closes: Instant }
   | { code: 'air-too-damp'; opens: Instant }
   | { code: 'air-gets-damp'; closes: Instant }
-  | { code: 'wrong-place'; place: string; kind: string }
-  | { code: 'stands-elsewhere'; place: string }
-  | { code: 'lacks-skill'; person: string; skill: string }
-  | { code: 'nobody-on-shift'; skill: string; person?: string }
-  | { code: 'shift-ends'; closes: Instant; minutes: number; person?: string }
-  | { code: 'person-taken'; person: string; job: JobId; operation: string; until: Instant }
-  | { code: 'place-taken'; place: string; job: JobId; until: Instant }
-  | { code: 'place-closed'; place: string; until: Instant }
-  | { code: 'no-follower'; operation: string; message: string }
-  | { code: 'no-room-for-other'; job: JobId; operation: string; message: string }
+  | { code: 'wrong-place'; place: BayId; kind: string }
+  | { code: 'stands-elsewhere'; place: BayId }
+  | { code: 'lacks-skill'; person: PersonId; skill: string }
+  | { code: 'nobody-on-shift'; skill: string; person?: PersonId }
+  | { code: 'shift-ends'; closes: Instant; minutes: number; person?: PersonId }
+  | { code: 'person-taken'; person: PersonId; job: JobId; operation: OperationId; until: Instant }
+  | { code: 'place-taken'; place: BayId; job: JobId; until: Instant }
+  | { code: 'place-closed'; place: BayId; until: Instant }
+  | { code: 'no-follower'; operation: OperationId; message: string }
+  | { code: 'no-room-for-other'; job: JobId; operation: OperationId; message: string }
   | { code: 'horizon' }
 
 /** What is wished for an operation besides its start: another place, another person. */

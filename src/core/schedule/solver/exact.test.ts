@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { toBayId } from '../../ids'
 import { type Instant, instantOf } from '../../time'
 import {
   checkSchedule,
@@ -86,7 +87,7 @@ function exactCost(problem: Problem): number | undefined {
           start: from,
           end: to,
           people: [id],
-          place: 'loft',
+          place: toBayId('loft'),
           segments: [[from, to] as [Instant, Instant]],
         }
         place(index + 1, [...laid, next])

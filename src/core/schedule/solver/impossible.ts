@@ -1,3 +1,4 @@
+import type { BayId, PersonId } from '../../ids'
 import type { Interval } from '../contract/intervals'
 import type { Model, ModelJob, ModelOperation } from './model'
 
@@ -8,9 +9,9 @@ export type Impossibility = { job: number; operation: number } & (
   | { code: 'skill-missing'; skill: string; wanted: number; found: number }
   | { code: 'place-missing'; kind: string }
   | { code: 'no-shift-long-enough'; minutes: number; longest: number; skill: string }
-  | { code: 'pin-skill'; person: string; skill: string }
+  | { code: 'pin-skill'; person: PersonId; skill: string }
   | { code: 'pin-before-arrival' }
-  | { code: 'pin-place'; place: string; kind: string }
+  | { code: 'pin-place'; place: BayId; kind: string }
 )
 
 const longestOf = (open: readonly Interval[]) => Math.max(0, ...open.map(({ from, to }) => to - from))

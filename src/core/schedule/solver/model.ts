@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { epochMinutes, type Instant } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
@@ -11,9 +11,9 @@ export type Pin = { start: number; people?: number[]; place?: number }
 
 export type ModelOperation = {
   index: number
-  id: string
+  id: OperationId
   /** The operation it is spoken of as: itself, or what it is the rest of. */
-  known: string
+  known: OperationId
   minutes: number
   mode: ProblemOperation['mode']
   people: number
@@ -70,8 +70,8 @@ export type Model = {
   horizon: number
   slot: number
   earliest: number
-  personIds: string[]
-  placeIds: string[]
+  personIds: PersonId[]
+  placeIds: BayId[]
   capacity: number[]
   /** Open time common to some people and a place, cached by who and where. */
   openFor: (people: readonly number[], place: number) => readonly Interval[]

@@ -1,4 +1,4 @@
-import type { JobId } from '../../ids'
+import type { JobId, OperationId } from '../../ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
 import { costOf, totalTerms } from './cost'
@@ -35,7 +35,7 @@ export function readPlacements(
   placed: readonly PlacedOperation[],
 ): (JobPlacement | undefined)[] {
   const minuteOf = (at: Instant) => epochMinutes(at) - model.originMinute
-  const key = (job: JobId, operation: string) => `${job}\u0000${operation}`
+  const key = (job: JobId, operation: OperationId) => `${job}\u0000${operation}`
   const known = new Map(placed.map((each) => [key(each.job, each.operation), each]))
   return model.jobs.map((job): JobPlacement | undefined => {
     const operations: OperationPlacement[] = []

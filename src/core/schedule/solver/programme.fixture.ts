@@ -1,4 +1,5 @@
 import type loadHighs from 'highs'
+import { toOperationId } from '../../ids'
 import type { Problem } from '../contract/problem'
 import { ORIGIN } from './small-problem.fixture'
 
@@ -72,9 +73,9 @@ function asProgramme(problem: Problem): string {
       ]),
     )
     const starts = (id: string, sign = 1) =>
-      choices.get(id)!.map(({ name, start }) => [sign * start, name] as const)
+      choices.get(toOperationId(id))!.map(({ name, start }) => [sign * start, name] as const)
     const ends = (id: string, sign = 1) =>
-      choices.get(id)!.map(({ name, end }) => [sign * end, name] as const)
+      choices.get(toOperationId(id))!.map(({ name, end }) => [sign * end, name] as const)
     for (const list of choices.values()) {
       rows.push(`${sumOf(list.map(({ name }) => [1, name]))} = 1`)
       for (const { name, start, end, person } of list) {
@@ -85,9 +86,11 @@ function asProgramme(problem: Problem): string {
     }
     // What has ended in time allows what has begun, hour by hour: tighter than one row of sums.
     const begun = (id: string, by: number, sign: 1 | -1) =>
-      choices.get(id)!.flatMap(({ name, start }) => (start <= by ? [[sign, name] as const] : []))
+      choices
+        .get(toOperationId(id))!
+        .flatMap(({ name, start }) => (start <= by ? [[sign, name] as const] : []))
     const ended = (id: string, by: number, sign: 1 | -1) =>
-      choices.get(id)!.flatMap(({ name, end }) => (end <= by ? [[sign, name] as const] : []))
+      choices.get(toOperationId(id))!.flatMap(({ name, end }) => (end <= by ? [[sign, name] as const] : []))
     const atMostNothing = (terms: (readonly [number, string])[]) => {
       if (terms.some(([factor]) => factor > 0)) rows.push(`${sumOf(terms)} <= 0`)
     }

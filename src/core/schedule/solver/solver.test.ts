@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toBayId, toPersonId } from '../../ids'
 import { type Instant, plusMinutes } from '../../time'
 import { checkSchedule, type SearchProgress, Solver, seededRandom, solve } from '..'
 import { leastAssignment } from './assignment'
@@ -116,10 +117,16 @@ describe('solving in turns', () => {
       if (before.status !== 'optimal') continue
       proved++
       const more = [
-        { ...problem, people: [...problem.people, { id: 'new', skills: ['prep', 'coat'], calendar: 'day' }] },
         {
           ...problem,
-          places: [...problem.places, { id: 'new', kinds: ['studio'], capacity: 1, calendar: 'always' }],
+          people: [...problem.people, { id: toPersonId('new'), skills: ['prep', 'coat'], calendar: 'day' }],
+        },
+        {
+          ...problem,
+          places: [
+            ...problem.places,
+            { id: toBayId('new'), kinds: ['studio'], capacity: 1, calendar: 'always' },
+          ],
         },
       ]
       for (const larger of more)

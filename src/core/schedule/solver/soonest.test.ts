@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toOperationId } from '../../ids'
 import { localDayOrThrow } from '../../time'
 import {
   checkSchedule,
@@ -73,7 +74,7 @@ describe('one more job', () => {
     const loose = { ...job, links: job.links.filter(({ from }) => from !== 'wash') }
     const soonest = soonestFor(full, solve(full, { seed: 1, steps: 5 }).schedule.operations, {
       ...loose,
-      links: [...loose.links, { from: 'wash', to: 'cut', min: 0 }],
+      links: [...loose.links, { from: toOperationId('wash'), to: toOperationId('cut'), min: 0 }],
     })
     if (soonest.kind === 'impossible') throw new Error(soonest.reason.message)
     const startOf = (id: string) => soonest.operations.find(({ operation }) => operation === id)!.start

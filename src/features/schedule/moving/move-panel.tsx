@@ -1,5 +1,6 @@
 'use client'
 
+import { toBayId, toOperationId, toPersonId } from '@/core/ids'
 import type { Rearranged } from '@/core/schedule'
 import { moveThere, setPinned } from '@/server/planning/move-actions'
 import { Button } from '@/ui/button'
@@ -143,7 +144,7 @@ function Controls({
             moving.take(
               target.value === ''
                 ? { kind: 'stay', job: subject.job, stay: stay.stayId }
-                : { kind: 'operation', job: subject.job, operation: target.value },
+                : { kind: 'operation', job: subject.job, operation: toOperationId(target.value) },
             )
           }
         >
@@ -169,7 +170,7 @@ function Controls({
           aria-label="Where"
           className="field w-auto"
           value={moving.wish?.place ?? block.place}
-          onChange={({ target }) => moving.ask({ place: target.value })}
+          onChange={({ target }) => moving.ask({ place: toBayId(target.value) })}
         >
           {places.map(({ id, name }) => (
             <option key={id} value={id}>
@@ -187,7 +188,7 @@ function Controls({
             aria-label="By whom"
             className="field w-auto"
             value={moving.wish?.person ?? block.people[0]}
-            onChange={({ target }) => moving.ask({ person: target.value })}
+            onChange={({ target }) => moving.ask({ person: toPersonId(target.value) })}
           >
             {people.map(({ id }) => (
               <option key={id} value={id}>
@@ -230,7 +231,7 @@ function Outcome({
   const { tried } = trial
   if (tried.kind === 'refused') {
     const { nearest } = tried
-    const operation = subject.kind === 'operation' ? subject.operation : ''
+    const operation = subject.kind === 'operation' ? subject.operation : undefined
     return (
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <p className="max-w-prose font-semibold text-copper">

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '@/core/ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
@@ -26,7 +26,8 @@ const names: MoveNames = {
   person: (id) => ({ oran: 'Oran' })[id] ?? id,
 }
 const later = at('2027-01-15T20:00:00Z')
-const say = (refusal: Refusal, operation = 'two') => refusalText(refusal, toJobId('a'), operation, names)
+const say = (refusal: Refusal, operation = 'two') =>
+  refusalText(refusal, toJobId('a'), toOperationId(operation), names)
 
 describe('why not', () => {
   test.each<[Refusal, string, string?]>([
@@ -60,42 +61,55 @@ describe('why not', () => {
     [{ code: 'past', opens: at('2027-01-13T10:15:00Z') }, 'That is past. The next free start is 10:15.'],
     [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan 20:00.'],
     [
-      { code: 'wrong-place', place: 'wash', kind: 'studio' },
+      { code: 'wrong-place', place: toBayId('wash'), kind: 'studio' },
       '“Layer 2” cannot be done in Wash bay: it needs a studio.',
     ],
     [
-      { code: 'stands-elsewhere', place: 'loft' },
+      { code: 'stands-elsewhere', place: toBayId('loft') },
       'The car stands in Loft 1 already and stays there until this part of the work is done.',
     ],
-    [{ code: 'lacks-skill', person: 'oran', skill: 'prep' }, 'Oran does not prepare here.'],
+    [{ code: 'lacks-skill', person: toPersonId('oran'), skill: 'prep' }, 'Oran does not prepare here.'],
     [{ code: 'nobody-on-shift', skill: 'coat' }, 'Nobody who can coat is at work then.'],
-    [{ code: 'nobody-on-shift', skill: 'coat', person: 'oran' }, 'Oran is not at work then.'],
+    [{ code: 'nobody-on-shift', skill: 'coat', person: toPersonId('oran') }, 'Oran is not at work then.'],
     [
       { code: 'shift-ends', closes: later, minutes: 190 },
       'It takes 3 h 10 without a break, but the last who could do it stops Fri 15 Jan 20:00.',
     ],
     [
-      { code: 'shift-ends', closes: later, minutes: 60, person: 'oran' },
+      { code: 'shift-ends', closes: later, minutes: 60, person: toPersonId('oran') },
       'It takes 1 h without a break, but Oran stops Fri 15 Jan 20:00.',
     ],
     [
-      { code: 'person-taken', person: 'oran', job: toJobId('b'), operation: 'one', until: later },
+      {
+        code: 'person-taken',
+        person: toPersonId('oran'),
+        job: toJobId('b'),
+        operation: toOperationId('one'),
+        until: later,
+      },
       'Oran cannot leave IM 2 until Fri 15 Jan 20:00.',
     ],
     [
-      { code: 'place-taken', place: 'loft', job: toJobId('b'), until: later },
+      { code: 'place-taken', place: toBayId('loft'), job: toJobId('b'), until: later },
       'Loft 1 is held by IM 2 until Fri 15 Jan 20:00, and that car cannot be moved away.',
     ],
-    [{ code: 'place-closed', place: 'loft', until: later }, 'Loft 1 is out of use until Fri 15 Jan 20:00.'],
     [
-      { code: 'no-follower', operation: 'dry', message: '“dry” does not end before the horizon.' },
+      { code: 'place-closed', place: toBayId('loft'), until: later },
+      'Loft 1 is out of use until Fri 15 Jan 20:00.',
+    ],
+    [
+      {
+        code: 'no-follower',
+        operation: toOperationId('dry'),
+        message: '“dry” does not end before the horizon.',
+      },
       'What follows would find no room. “Dry hold” does not end before the horizon.',
     ],
     [
       {
         code: 'no-room-for-other',
         job: toJobId('b'),
-        operation: 'one',
+        operation: toOperationId('one'),
         message: 'Nobody has room for “one”.',
       },
       'IM 2 would have to make way and finds no other room. Nobody has room for “Layer 1”.',

@@ -1,4 +1,4 @@
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { inTitles } from '@/core/planning'
 import { unreachable } from '@/core/result'
@@ -25,11 +25,16 @@ const MISSED: Partial<Record<PlannedOperation['kind'], string>> = {
 }
 
 /** Why a move is not allowed, in a sentence or two: the rule, and where there is one, the way round it. */
-export function refusalText(refusal: Refusal, job: JobId, operation: string, names: MoveNames): string {
+export function refusalText(
+  refusal: Refusal,
+  job: JobId,
+  operation: OperationId | undefined,
+  names: MoveNames,
+): string {
   const at = (instant: Instant) => moment(names.zone, instant, names.now)
   const step = (id: string) => names.operations(job).find((each) => each.id === id)
   const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
-  const it = titleOf(operation)
+  const it = titleOf(operation ?? '')
   const car = (id: JobId) => names.plate(id) ?? 'another car'
   switch (refusal.code) {
     case 'begun':

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toJobId } from '@/core/ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
 import type { Block, StayBlock } from '../blocks'
 import type { BoardRow, BoardView } from '../board-view'
@@ -35,10 +35,13 @@ const blocks = [
 const stay = { jobId: 'a', stayId: 'dry', plate: 'IM 1', place: 'loft-1', blocks } as unknown as StayBlock
 const view = { stays: [stay] } as unknown as BoardView
 const whole: Subject = { kind: 'stay', job: toJobId('a'), stay: 'dry' }
-const one = (operation: string): Subject => ({ kind: 'operation', job: toJobId('a'), operation })
+const one = (operation: string): Subject => ({
+  kind: 'operation',
+  job: toJobId('a'),
+  operation: toOperationId(operation),
+})
 const row = (kind: BoardRow['kind'], id: string): BoardRow => ({
-  kind,
-  id,
+  ...(kind === 'person' ? { kind, id: toPersonId(id) } : { kind, id: toBayId(id) }),
   name: id,
   coats: false,
   y: 0,
@@ -85,14 +88,14 @@ describe('where it is held over', () => {
   })
   test('is asked of the worker as a step, or as a stay with all that follows', () => {
     const start = at('2027-01-14T09:00:00Z')
-    expect(moveOf(one('wipe'), { start, person: 'merle' })).toEqual({
+    expect(moveOf(one('wipe'), { start, person: toPersonId('merle') })).toEqual({
       kind: 'operation',
       job: 'a',
       operation: 'wipe',
       start,
       person: 'merle',
     })
-    expect(moveOf(whole, { start, place: 'loft-2', person: 'merle' })).toEqual({
+    expect(moveOf(whole, { start, place: toBayId('loft-2'), person: toPersonId('merle') })).toEqual({
       kind: 'stay',
       job: 'a',
       stay: 'dry',

@@ -1,4 +1,4 @@
-import type { JobId } from '@/core/ids'
+import type { BayId, JobId, OperationId, PersonId } from '@/core/ids'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { Move } from '@/workers/mover'
 import type { Block, StayBlock } from '../blocks'
@@ -9,11 +9,11 @@ import type { Timeline } from '../timeline'
 
 /** One step, or a stay with all that follows it. */
 export type Subject =
-  | { kind: 'operation'; job: JobId; operation: string }
+  | { kind: 'operation'; job: JobId; operation: OperationId }
   | { kind: 'stay'; job: JobId; stay: string }
 
 /** Where it is wished: from when, and where or by whom if that is to change. */
-export type Wish = { start: Instant; place?: string; person?: string }
+export type Wish = { start: Instant; place?: BayId; person?: PersonId }
 
 export const SLOT_MINUTES = 15
 

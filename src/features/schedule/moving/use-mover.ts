@@ -2,7 +2,7 @@
 
 import { type Remote, releaseProxy, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import type { JobId } from '@/core/ids'
+import type { JobId, OperationId } from '@/core/ids'
 import type { PlannedFrom } from '@/core/planning'
 import type { ScheduleReason, Tried } from '@/core/schedule'
 import type { Instant } from '@/core/time'
@@ -23,7 +23,7 @@ export type MoverState = {
   failed: boolean
   /** Tries a move; of several asked for while one is tried, only the last counts. */
   tryMove: (move: Move, hurried?: boolean) => void
-  landings: (job: JobId, operation: string, until: Instant) => Promise<Landing[]>
+  landings: (job: JobId, operation: OperationId, until: Instant) => Promise<Landing[]>
   /** Forgets what was tried. */
   clear: () => void
 }
@@ -98,7 +98,7 @@ export function useMover(basis: unknown): MoverState {
   )
 
   const landings = useCallback(
-    async (job: JobId, operation: string, until: Instant) => {
+    async (job: JobId, operation: OperationId, until: Instant) => {
       const desk = await open()
       return (await desk?.mover.landings(job, operation, until).catch(() => undefined)) ?? []
     },
