@@ -30,6 +30,7 @@ function freePort(): Promise<number> {
 export class Shop {
   private server: ChildProcess | undefined
   private port: number | undefined
+  private openedAt: string | undefined
   url = ''
 
   private constructor(readonly data: string) {}
@@ -59,9 +60,11 @@ export class Shop {
     }
   }
 
-  /** Opens the shop at a moment; closes it first where it was open. */
+  /** Opens the shop at a moment; closes it first where it was open at another one. Its clock then runs on. */
   async open(clock: string): Promise<void> {
+    if (this.isOpen() && this.openedAt === clock) return
     await this.close()
+    this.openedAt = clock
     // The same door after a restart: a tablet that was left open must find it again.
     this.port ??= await freePort()
     const { port } = this
@@ -84,9 +87,13 @@ export class Shop {
     throw new Error('the shop did not open')
   }
 
+  private isOpen(): boolean {
+    return this.server?.exitCode === null && this.server.signalCode === null
+  }
+
   async close(): Promise<void> {
-    const server = this.server
-    if (!server || server.exitCode !== null || server.signalCode !== null) return
+    const { server } = this
+    if (!server || !this.isOpen()) return
     const ended = new Promise((resolve) => server.once('exit', resolve))
     server.kill('SIGTERM')
     // A tablet that goes on asking keeps a server that closes politely alive: then it is cut off, as by a power cut.

@@ -24,17 +24,23 @@ export function run(command, args, options = {}) {
   if (status !== 0) process.exit(status ?? 1)
 }
 
-/** Runs commands side by side and ends the script with the first exit code that is not 0. */
-export async function allOf(commands) {
+const exitOf = ([command, args]) =>
+  new Promise((resolve, reject) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: environment })
+    child.once('error', reject)
+    child.once('exit', (code) => resolve(code ?? 1))
+  })
+
+/** Runs lanes of commands side by side, those of a lane one after another; ends the script with the first exit code that is not 0. */
+export async function sideBySide(...lanes) {
   const codes = await Promise.all(
-    commands.map(
-      ([command, args]) =>
-        new Promise((resolve, reject) => {
-          const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: environment })
-          child.once('error', reject)
-          child.once('exit', (code) => resolve(code ?? 1))
-        }),
-    ),
+    lanes.map(async (lane) => {
+      for (const command of lane) {
+        const code = await exitOf(command)
+        if (code !== 0) return code
+      }
+      return 0
+    }),
   )
   const failed = codes.find((code) => code !== 0)
   if (failed !== undefined) process.exit(failed)
@@ -49,16 +55,35 @@ function newest(place) {
   return Math.max(0, ...readdirSync(place).map((name) => newest(path.join(place, name))))
 }
 
+const SQLITE = at('node_modules', 'better-sqlite3', 'build', 'Release', 'better_sqlite3.node')
+
+/** Whether the locked dependencies are there, and what compiles itself has. */
+function isInstalled() {
+  const marker = at('node_modules', '.package-lock.json')
+  return (
+    existsSync(SQLITE) &&
+    existsSync(marker) &&
+    statSync(marker).mtimeMs >= statSync(at('package-lock.json')).mtimeMs
+  )
+}
+
 /** Installs the locked dependencies where they are missing or older than the lock. */
 export function install() {
-  const marker = at('node_modules', '.package-lock.json')
-  if (existsSync(marker) && statSync(marker).mtimeMs >= statSync(at('package-lock.json')).mtimeMs) return
+  if (isInstalled()) return
   say('installing the locked dependencies (SQLite compiles itself, about two minutes) …')
   run('npm', ['ci', '--no-audit', '--no-fund'])
 }
 
-/** Builds the app where sources have changed since the last build. */
-export function build() {
+/** The same, but leaves what is to be compiled to the commands it answers: they may run while something else does. */
+export function unpack() {
+  if (isInstalled()) return []
+  say('installing the locked dependencies …')
+  run('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts'])
+  return [['npm', ['rebuild', '--no-audit', '--no-fund']]]
+}
+
+/** What builds the app; nothing where no source has changed since the last build. */
+export function buildSteps() {
   const sources = [
     'src',
     'demo',
@@ -68,10 +93,17 @@ export function build() {
     'tsconfig.json',
   ]
   const built = Math.min(newest(at('.next', 'BUILD_ID')), newest(at('.threads')))
-  if (built > 0 && sources.every((source) => newest(at(source)) <= built)) return
-  say('building …')
-  run(bin('next'), ['build'])
-  run(process.execPath, ['scripts/threads.mjs'])
+  if (built > 0 && sources.every((source) => newest(at(source)) <= built)) return []
+  return [
+    [bin('next'), ['build']],
+    [process.execPath, ['scripts/threads.mjs']],
+  ]
+}
+
+export function build() {
+  const steps = buildSteps()
+  if (steps.length > 0) say('building …')
+  for (const [command, args] of steps) run(command, args)
 }
 
 export function address() {

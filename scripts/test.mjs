@@ -1,22 +1,27 @@
-// Everything that must hold: types, lint, unit tests, the build, the browser stories. Ends with one line of counts.
+// Everything that must hold: types, lint, the build, unit tests, the browser stories. Ends with one line of counts.
 import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBrowser } from './browser.mjs'
-import { allOf, bin, build, environment, install, ROOT, run, say } from './steps.mjs'
+import { bin, buildSteps, environment, ROOT, say, sideBySide, unpack } from './steps.mjs'
 
 const RESULTS = path.join(ROOT, 'test-results')
 
-install()
+const compiling = unpack()
 ensureBrowser()
 rmSync(RESULTS, { recursive: true, force: true })
 mkdirSync(RESULTS, { recursive: true })
 
-say('route types, types and lint …')
-run(bin('next'), ['typegen'])
-await allOf([
+say(
+  compiling.length > 0
+    ? 'types, lint and the build, while SQLite compiles itself …'
+    : 'types, lint and the build …',
+)
+await sideBySide(compiling, [
+  [bin('next'), ['typegen']],
   [bin('tsc'), ['--noEmit']],
   [bin('biome'), ['check', '.']],
+  ...buildSteps(),
 ])
 
 /** Runs a test runner that writes a JSON report; it may fail, the counts decide. */
@@ -44,7 +49,6 @@ const unit = counted(
     failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
   }),
 )
-build()
 const storyFile = path.join(RESULTS, 'stories.json')
 const stories = counted(
   'browser stories',

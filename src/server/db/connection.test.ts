@@ -207,9 +207,9 @@ describe('work', () => {
     expect(await recordFinish(db, finish(job.id, toOperationId('wash')))).toMatchObject({ ok: true })
     expect(await recordFinish(db, finish(job.id, toOperationId('wash')))).toMatchObject({ ok: false })
     const begun = { kind: 'started' as const, at: plusMinutes(NOW, -60), by: toPersonId('merle') }
-    await restore(db, job.id, toOperationId('wash'), begun, NOW)
+    await restore(db, job.id, toOperationId('wash'), begun, { at: NOW, zone: 'Europe/Dublin' })
     expect((await loadProgress(db)).get(job.id)?.wash).toEqual(begun)
-    await restore(db, job.id, toOperationId('wash'), undefined, NOW)
+    await restore(db, job.id, toOperationId('wash'), undefined, { at: NOW, zone: 'Europe/Dublin' })
     expect((await loadProgress(db)).get(job.id)?.wash).toBeUndefined()
   })
   test('a layer without a lot is not half-written', async () => {

@@ -139,7 +139,10 @@ describe('what happens at the car', () => {
 
   test('a record taken back gives the step, its lot and its dates back', async () => {
     const { job } = entryOf(await loadFloor(shop.db, NOW), 'IM 4471')
-    await restore(shop.db, job.id, toOperationId('layer-3'), undefined, NOW)
+    await restore(shop.db, job.id, toOperationId('layer-3'), undefined, {
+      at: NOW,
+      zone: 'Europe/Dublin',
+    })
     const floor = await loadFloor(shop.db, NOW)
     expect(entryOf(floor, 'IM 4471').stage).toMatchObject({ kind: 'between' })
     expect((await loadCare(shop.db, floor.shop, job.id)).layers).toHaveLength(2)

@@ -3,8 +3,7 @@ import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
 import type { JobId, OperationId } from '@/core/ids'
 import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
-import type { Instant, LocalDay } from '@/core/time'
-import { localDayOrThrow } from '@/core/time'
+import { dayIn, type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
 import type { BottlesRow } from '../db/tables'
 
 /** The shelf: bottles with what was poured from them, and sets of pads and towels. */
@@ -80,34 +79,55 @@ export async function pour(db: Knex, poured: readonly Poured[], why: PouredFor):
   }
 }
 
-/** A layer was logged by mistake: what was booked for it goes back into its bottles, and both entries stay. */
-export async function pourBack(db: Knex, job: JobId, operation: OperationId, at: Instant): Promise<void> {
-  const booked: { bottle_id: string; ml_x10: number }[] = await db('pours')
+/**
+ * A layer was logged by mistake: what was booked for it goes back into its bottles, and both entries stay. A bottle that was opened
+ * for it is closed again.
+ */
+export async function pourBack(
+  db: Knex,
+  job: JobId,
+  operation: OperationId,
+  { at, zone }: { at: Instant; zone: string },
+): Promise<void> {
+  const booked: { bottle_id: string; ml_x10: number; first: string }[] = await db('pours')
     .join('acts', 'acts.id', 'pours.act_id')
     .where('pours.job_id', job)
     .where('pours.operation_id', operation)
-    .whereRaw("json_extract(acts.act, '$.kind') IN ('done', 'record')")
+    .whereRaw("json_extract(acts.act, '$.kind') IN ('done', 'record', 'high-spot-gone')")
     .groupBy('bottle_id')
     .select('bottle_id')
     .sum({ ml_x10: 'pours.ml_x10' })
+    .min({ first: 'pours.at' })
   const back: { bottle_id: string; ml_x10: number }[] = await db('pours')
     .where({ job_id: job, operation_id: operation, note: POURED_BACK })
     .groupBy('bottle_id')
     .select('bottle_id')
     .sum({ ml_x10: 'ml_x10' })
   const returned = new Map(back.map((row) => [row.bottle_id, Number(row.ml_x10)]))
-  for (const { bottle_id, ml_x10 } of booked) {
+  for (const { bottle_id, ml_x10, first } of booked) {
     const still = ml_x10 + (returned.get(bottle_id) ?? 0)
-    if (still > 0)
-      await db('pours').insert({
-        bottle_id,
-        ml_x10: -still,
-        job_id: job,
-        operation_id: operation,
-        note: POURED_BACK,
-        at,
-      })
+    if (still <= 0) continue
+    await db('pours').insert({
+      bottle_id,
+      ml_x10: -still,
+      job_id: job,
+      operation_id: operation,
+      note: POURED_BACK,
+      at,
+    })
+    await closeAgain(db, bottle_id, dayIn(zone, instantOrThrow(first)))
   }
+}
+
+/** A bottle that was opened on that day or later, and from which nothing that is poured stands any more. */
+async function closeAgain(db: Knex, id: string, day: LocalDay): Promise<void> {
+  const stands = await db('pours')
+    .where({ bottle_id: id })
+    .andWhere((each) => each.whereNotNull('act_id').orWhere({ note: POURED_BACK }))
+    .sum({ ml_x10: 'ml_x10' })
+    .first()
+  if (Number(stands?.ml_x10 ?? 0) === 0)
+    await db('bottles').where({ id }).andWhere('opened_on', '>=', day).update({ opened_on: null })
 }
 
 /** Somebody looked: so much is really left. The difference is booked, so that the history stays. */

@@ -164,7 +164,8 @@ describe('a layer done at the car', () => {
       },
       LATER,
     )
-  const leftIn = async (id: string) => (await listBottles(shop.db)).find((each) => each.id === id)!.leftMl
+  const standing = async (id: string) => (await listBottles(shop.db)).find((each) => each.id === id)!
+  const leftIn = async (id: string) => (await standing(id)).leftMl
   const laid = async () => {
     const { job, live } = await jobWith('IM 4471')
     const layer = live!.plan.operations.find(({ id }) => id === 'layer-3')!
@@ -196,6 +197,14 @@ describe('a layer done at the car', () => {
     const air = () => shop.db('coat_climate').where({ job_id: job, operation_id: layer })
     expect((await air()).length).toBeGreaterThan(5)
     for (let again = 0; again < 2; again++) {
+      // What a high spot took belongs to the layer it was in, and goes back with it.
+      const spot = { kind: 'high-spot', operation: layer, panel: 'roof' } as const
+      await send(job, { act: spot, ago: 4 })
+      const card = (await loadCardView(shop.db, await loadFloor(shop.db, NOW), await jobWith('IM 4471')))!
+      const found = card.entries.findLast(({ kind }) => kind === 'high-spot')!
+      const mended = { kind: 'high-spot-gone', operation: layer, spot: found.id, how: 're-wet' } as const
+      await send(job, { act: { ...mended, poured: [{ bottle, ml: 2 }] }, ago: 4 })
+      expect(await leftIn(bottle)).toBe(12)
       const begun = (await jobWith('IM 4471')).live!.progress[layer]
       const back = await send(job, { act: { kind: 'undo', operation: layer }, ago: 3 })
       expect(back.outcomes.map(({ taken }) => taken)).toEqual([true])
@@ -204,7 +213,9 @@ describe('a layer done at the car', () => {
         at: begun?.kind === 'done' && begun.from,
         by: 'merle',
       })
-      expect(await leftIn(bottle)).toBe(50)
+      // As it stood: full, and not opened, so that its time after opening has not begun.
+      expect(await standing(bottle)).toMatchObject({ leftMl: 50 })
+      expect((await standing(bottle)).openedOn).toBeUndefined()
       expect(await air()).toEqual([])
       const reply = await send(job, { act: { kind: 'done', operation: layer, coat }, ago: 2 })
       expect(reply.outcomes.map(({ taken }) => taken)).toEqual([true])

@@ -132,12 +132,15 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       const times = { startedAt: from, endedAt: to, by }
       await recordFinish(trx, { jobId: job, operationId: operation, ...times, ...coated(coat) })
       if (!coat) return
-      await pour(trx, coat.poured, { ...why, at: to })
+      await pour(trx, coat.poured, { ...why, at: to, day: dayIn(shop.setup.timezone, to) })
       await keepAir(trx, shop, live, operation, from, to)
       return
     }
     case 'undo':
-      await restore(trx, job, operation, withEntry(card, entry).progress[operation], at)
+      await restore(trx, job, operation, withEntry(card, entry).progress[operation], {
+        at,
+        zone: shop.setup.timezone,
+      })
       return
     case 'high-spot-gone':
       await pour(trx, entry.poured, why)

@@ -162,12 +162,12 @@ export async function restore(
   jobId: JobId,
   operationId: OperationId,
   stood: Progress | undefined,
-  at: Instant,
+  now: { at: Instant; zone: string },
 ): Promise<void> {
   const key = { job_id: jobId, operation_id: operationId }
   await trx('layers').where(key).delete()
   await trx('coat_climate').where(key).delete()
-  await pourBack(trx, jobId, operationId, at)
+  await pourBack(trx, jobId, operationId, now)
   if (stood?.kind === 'started')
     await trx('progress')
       .where(key)
