@@ -1,8 +1,8 @@
 'use client'
 
-import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import type { ComponentProps, MouseEvent } from 'react'
+import { Link } from './link'
 
 /** What is being sent just now; the next page is to be read only after it has arrived. */
 let underWay: Promise<unknown> | undefined

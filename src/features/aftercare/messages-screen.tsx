@@ -1,7 +1,6 @@
 'use client'
 
 import clsx from 'clsx'
-import Link from 'next/link'
 import { useState } from 'react'
 import { CHANNEL_NAME } from '@/core/customer'
 import type { Message } from '@/core/messages'
@@ -16,6 +15,7 @@ import {
   withdrawQueued,
 } from '@/server/messages/message-actions'
 import { Button, ButtonLink } from '@/ui/button'
+import { Link } from '@/ui/link'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 import { messageStateText } from './message-text'

@@ -1,11 +1,11 @@
 'use client'
 
-import Link from 'next/link'
 import { useRef, useState } from 'react'
 import type { KnownVehicle } from '@/core/job'
 import { findVehicles } from '@/server/intake/known-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
 import { reach } from '@/ui/use-action'
 import { BringHistory } from './bring-history'

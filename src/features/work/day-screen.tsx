@@ -1,10 +1,10 @@
 'use client'
 
 import clsx from 'clsx'
-import Link from 'next/link'
 import { type PersonId, toPersonId } from '@/core/ids'
 import type { Instant } from '@/core/time'
 import { Choice } from '@/ui/choice'
+import { Link } from '@/ui/link'
 import { clock, duration, moment } from '@/ui/when'
 import type { DayCar } from './day'
 import { PlainHttpNote } from './plain-http-note'

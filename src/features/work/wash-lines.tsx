@@ -1,6 +1,6 @@
-import Link from 'next/link'
 import type { JobId } from '@/core/ids'
 import type { WashLine } from '@/core/wash'
+import { Link } from '@/ui/link'
 import { Mixed } from '../wash/wash-steps'
 
 /** The wash of this car in its order, with what to pour; a way to plan it where nobody has yet. */

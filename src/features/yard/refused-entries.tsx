@@ -1,10 +1,10 @@
 'use client'
 
-import Link from 'next/link'
 import type { RefusedView } from '@/core/queue/refused-view'
 import type { Instant } from '@/core/time'
 import { readRefused } from '@/server/queue/refused-actions'
 import { Button } from '@/ui/button'
+import { Link } from '@/ui/link'
 import { useAction } from '@/ui/use-action'
 import { moment } from '@/ui/when'
 
