@@ -234,6 +234,28 @@ describe.each([
   })
 })
 
+test('a page left in the midst of sending holds up the next page of its tab not at all, another tab for a while', async () => {
+  const shop = new Shop()
+  const tablet = new Tablet(shop, fresh(), false)
+  // It is left while the shop has not answered, and never hears of it.
+  const { receive } = shop
+  shop.receive = (() => new Promise(() => {})) as never
+  const left = tablet.tab('one')
+  await left.ready
+  void left.add(towel('a'))
+  await new Promise((resolve) => setTimeout(resolve, 20))
+  shop.receive = receive.bind(shop)
+  const other = tablet.tab('two')
+  await other.flush()
+  expect(shop.taken).toEqual([])
+  const next = tablet.tab('one')
+  await next.flush()
+  expect(shop.taken.map(({ id }) => id)).toEqual(['a'])
+  shop.now += 30_000
+  await other.add(towel('b'))
+  expect(shop.taken.map(({ id }) => id)).toEqual(['a', 'b'])
+})
+
 describe('a browser that keeps nothing', () => {
   const forgetful = (shop: Shop) => {
     const later: (() => void)[] = []
@@ -244,6 +266,7 @@ describe('a browser that keeps nothing', () => {
         shop.receive({ device, waiting: [{ ...sent, ago }] }),
       clocks: () => ({ wall: shop.now, mono: shop.now, session: 'p' }),
       newId: () => `memory-${Math.round(shop.now)}`,
+      tab: 'tab',
       later: (run) => void later.push(run),
       tellOthers: () => {},
       onOther: () => {},

@@ -35,7 +35,8 @@ export class DeviceQueue {
   private flying = false
   private again = false
   private retryMs = RETRY_FIRST_MS
-  private readonly tab: string
+  /** What this page is called where the browser keeps nothing. */
+  private readonly page: string
   private readonly listeners = new Set<() => void>()
   private readonly opened: Promise<QueueDb | undefined>
   /** What could not be stored is at least kept while the page is open. */
@@ -47,7 +48,7 @@ export class DeviceQueue {
   readonly ready: Promise<void>
 
   constructor(private readonly around: Surroundings) {
-    this.tab = around.newId()
+    this.page = around.newId()
     this.opened = around.open().catch(() => {
       this.set({ forgetful: true })
       return undefined
@@ -157,12 +158,12 @@ export class DeviceQueue {
       await run()
       return true
     }
-    if (!(await takeLease(db, this.tab, this.around.clocks().wall, LEASE_MS))) return false
+    if (!(await takeLease(db, this.around.tab, this.around.clocks().wall, LEASE_MS))) return false
     try {
       await run()
       return true
     } finally {
-      await endLease(db, this.tab)
+      await endLease(db, this.around.tab)
     }
   }
 
@@ -203,7 +204,7 @@ export class DeviceQueue {
   }
 
   private async send(db: QueueDb, device: string, waiting: readonly Waiting[], now: Heard): Promise<void> {
-    await takeLeaseAgain(db, this.tab, now.wall, this.around.alone === undefined)
+    await takeLeaseAgain(db, this.around.tab, now.wall, this.around.alone === undefined)
     const ago = ({ noted }: Waiting) => agoMs(noted, now, this.emptied)
     const { reply, heard, sent, refused } = await this.tell(device, waiting, ago)
     if (isLost(reply, waiting[0]!.number)) return rename(db, this.around.newId)
@@ -238,7 +239,7 @@ export class DeviceQueue {
 
   /** Where nothing can be stored, what waits in this page is sent from it, under a name that lives as long as the page. */
   private async drainMemory(): Promise<void> {
-    const device = this.tab
+    const device = this.page
     while (this.memory.length > 0 || this.mustHear) {
       const now = this.hear(await this.around.post({ device, waiting: [] }))
       this.mustHear = false

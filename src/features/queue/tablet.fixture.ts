@@ -27,7 +27,8 @@ export class Tablet {
     private readonly hasLocks: boolean,
   ) {}
 
-  tab(): DeviceQueue {
+  /** A page in a tab: in a new one, or, by its name, the next page in one that was open before. */
+  tab(name?: string): DeviceQueue {
     this.pages += 1
     const page = this.pages
     this.pageFrom.set(page, this.shop.now)
@@ -45,6 +46,7 @@ export class Tablet {
         mono: this.shop.now - this.pageFrom.get(page)!,
         session: `page-${page}`,
       }),
+      tab: name ?? `tab-${page}`,
       newId: () => {
         this.ids += 1
         return `${this.name}-${this.ids}`

@@ -19,6 +19,17 @@ async function told(answer: Response): Promise<QueueReply> {
   return (await answer.json()) as QueueReply
 }
 
+/** A page that is left in the midst of sending leaves its right to send behind; the next page of its tab takes it up. */
+function tabOf(): string {
+  try {
+    const known = sessionStorage.getItem(LOCK) ?? freshKey()
+    sessionStorage.setItem(LOCK, known)
+    return known
+  } catch {
+    return freshKey()
+  }
+}
+
 const SESSION = typeof window === 'undefined' ? '' : freshKey()
 
 function surroundings(): Surroundings {
@@ -52,6 +63,7 @@ function surroundings(): Surroundings {
     },
     clocks: () => ({ wall: Date.now(), mono: performance.now(), session: SESSION }),
     newId: freshKey,
+    tab: tabOf(),
     later: (run, ms) => void setTimeout(run, ms),
     // Browsers have locks on encrypted addresses and on the machine itself only; elsewhere a lease in the database serves.
     ...(locks

@@ -35,6 +35,8 @@ export type Surroundings = {
   postPhoto: (photo: PhotoCall) => Promise<QueueReply>
   clocks: () => Reading
   newId: () => string
+  /** The tab this page is in; the same for each page that is opened in it. */
+  tab: string
   later: (run: () => void, ms: number) => void
   /** Runs alone among the tabs of this device; undefined where the browser has no locks. False where another tab is at it. */
   alone?: (run: () => Promise<void>) => Promise<boolean>

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { type Act, type CoatLog, type Conflict, conflictOf, conflictText } from '@/core/card'
+import { type Act, type CoatLog, type Conflict, conflictText } from '@/core/card'
 import { type PersonId, toPersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
@@ -68,8 +68,7 @@ export function RecordForm({
       ...(log ? { coat: log } : {}),
       ...(despite ? { despite } : {}),
     }
-    const entry = { ...act, id: 'now', job: view.job.id, by, at: card.now }
-    const against = conflictOf(view.live, state, entry)
+    const against = card.conflictWith(by, act)
     if (against?.code === 'window-closed') return setLate(log ? { coat: log } : {})
     if (against) {
       const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id

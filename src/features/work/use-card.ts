@@ -36,6 +36,8 @@ export type Card = {
   now: Instant
   net: QueueState
   add: (by: PersonId, act: Act) => void
+  /** What speaks against an act, as far as this tablet can know. */
+  conflictWith: (by: PersonId, act: Act) => Conflict | undefined
   /** Why the last act was not even noted: this tablet knows already that it cannot be. */
   against: Conflict | undefined
   dismiss: (id: string) => void
@@ -54,11 +56,12 @@ export function useCard(fromShop: CardView): Card {
     const tick = setInterval(() => setNow(queue.shopNow()), TICK_MS)
     return () => clearInterval(tick)
   }, [queue, fromShop.now])
-  const state = useMemo(() => stateOf(view, pendingOf(queue, net, view)), [view, net, queue])
+  const state = useMemo(() => stateOf(view, pendingOf(queue, net, view), net.heard), [view, net, queue])
   const [against, setAgainst] = useState<Conflict>()
-  const add = useCallback(
+  const conflictWith = useCallback(
     (by: PersonId, act: Act) => {
-      const current = stateOf(view, pendingOf(queue, queue?.getState() ?? net, view))
+      const known = queue?.getState() ?? net
+      const current = stateOf(view, pendingOf(queue, known, view), known.heard)
       const entry: Entry = {
         ...act,
         id: 'now',
@@ -66,24 +69,31 @@ export function useCard(fromShop: CardView): Card {
         by,
         at: queue?.shopNow() ?? view.now,
       }
-      const found = conflictOf(view.live, current, entry)
-      // Whether something has set is for the shop to say as long as it has not told its time.
-      const isGuess = found !== undefined && hangsOnTime(found.code) && !queue?.getState().heard
-      const conflict = isGuess ? undefined : found
+      return surely(conflictOf(view.live, current, entry), known.heard)
+    },
+    [queue, net, view],
+  )
+  const add = useCallback(
+    (by: PersonId, act: Act) => {
+      const conflict = conflictWith(by, act)
       // A double tap: what stands there already is not said again.
       setAgainst(conflict && !isRepeated(conflict.code) ? conflict : undefined)
       if (conflict) return
       lastActAt = performance.now()
       void queue?.add({ id: freshKey(), kind: 'act', job: view.job.id, by, act })
     },
-    [queue, net, view],
+    [queue, view, conflictWith],
   )
   const dismiss = useCallback((id: string) => void queue?.dismiss(id), [queue])
   const timeOf = useCallback((entry: Noted) => queue?.timeOf(entry) ?? view.now, [queue, view.now])
-  return { view, state, now, net, add, against, dismiss, timeOf }
+  return { view, state, now, net, add, conflictWith, against, dismiss, timeOf }
 }
 
-const hangsOnTime = (code: Conflict['code']) => code === 'still-soft' || code === 'open-before'
+/** A conflict that is one whatever time it is: what hangs on the time is for the shop to say, until it has told it. */
+const surely = (found: Conflict | undefined, heard: boolean) =>
+  found && !heard && HANGS_ON_TIME.has(found.code) ? undefined : found
+
+const HANGS_ON_TIME: ReadonlySet<Conflict['code']> = new Set(['still-soft', 'open-before', 'ahead'])
 
 const isRepeated = (code: Conflict['code']) =>
   code === 'begun-already' || code === 'done-already' || code === 'paused-already' || code === 'not-paused'
@@ -99,9 +109,9 @@ function pendingOf(queue: DeviceQueue | undefined, net: QueueState, view: CardVi
 }
 
 /** The card with what this tablet has still to tell; what would clash is left for the shop to say. */
-function stateOf(view: CardView, pending: readonly Entry[]): CardState {
+function stateOf(view: CardView, pending: readonly Entry[], heard: boolean): CardState {
   return pending.reduce(
-    (card, entry) => (conflictOf(view.live, card, entry) ? card : withEntry(card, entry)),
+    (card, entry) => (surely(conflictOf(view.live, card, entry), heard) ? card : withEntry(card, entry)),
     cardOf(view.live, view.entries),
   )
 }
