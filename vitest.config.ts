@@ -1,5 +1,17 @@
 import path from 'node:path'
 import { defineConfig } from 'vitest/config'
+import { BaseSequencer, type TestSpecification } from 'vitest/node'
+
+/** Files that take long: they begin first, so that at the end nobody waits for one of them alone. */
+const LONG = /(kill|connection|outbox|small-problem|exact|aftercare)\.test\.ts$/
+
+class LongFirst extends BaseSequencer {
+  override async sort(files: TestSpecification[]) {
+    const sorted = await super.sort(files)
+    const isLong = ({ moduleId }: TestSpecification) => LONG.test(moduleId)
+    return [...sorted.filter(isLong), ...sorted.filter((file) => !isLong(file))]
+  }
+}
 
 export default defineConfig({
   resolve: {
@@ -14,6 +26,7 @@ export default defineConfig({
     pool: 'threads',
     isolate: false,
     maxWorkers: 2,
+    sequence: { sequencer: LongFirst },
     env: { FERN_YARD_LOG: 'silent' },
   },
 })

@@ -24,19 +24,23 @@ export function run(command, args, options = {}) {
   if (status !== 0) process.exit(status ?? 1)
 }
 
-const exitOf = ([command, args]) =>
+/** Runs a command beside whatever else runs, and answers its exit code. */
+export const exitOf = ([command, args, env = {}]) =>
   new Promise((resolve, reject) => {
-    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: environment })
+    const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...environment, ...env } })
     child.once('error', reject)
     child.once('exit', (code) => resolve(code ?? 1))
   })
 
-/** Runs lanes of commands side by side, those of a lane one after another; ends the script with the first exit code that is not 0. */
+/**
+ * Runs lanes of commands side by side, those of a lane one after another; ends the script with the first exit code that is not 0.
+ * A command may be a function that runs something by itself and answers such a code.
+ */
 export async function sideBySide(...lanes) {
   const codes = await Promise.all(
     lanes.map(async (lane) => {
       for (const command of lane) {
-        const code = await exitOf(command)
+        const code = await (typeof command === 'function' ? command() : exitOf(command))
         if (code !== 0) return code
       }
       return 0

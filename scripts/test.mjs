@@ -1,64 +1,64 @@
 // Everything that must hold: types, lint, the build, unit tests, the browser stories. Ends with one line of counts.
-import { spawnSync } from 'node:child_process'
 import { mkdirSync, readFileSync, rmSync } from 'node:fs'
 import path from 'node:path'
 import { ensureBrowser } from './browser.mjs'
-import { bin, buildSteps, environment, ROOT, say, sideBySide, unpack } from './steps.mjs'
+import { bin, buildSteps, exitOf, ROOT, say, sideBySide, unpack } from './steps.mjs'
 
 const RESULTS = path.join(ROOT, 'test-results')
+/** What needs no database, and can be tried while SQLite compiles itself. */
+const WITHOUT_DATABASE = 'src/core/'
 
 const compiling = unpack()
 ensureBrowser()
 rmSync(RESULTS, { recursive: true, force: true })
 mkdirSync(RESULTS, { recursive: true })
 
+const counts = { passed: 0, failed: 0 }
+
+/** Runs a test runner that writes a JSON report; it may fail, the counts decide. */
+async function counted(command, report, count) {
+  const code = await exitOf(command)
+  const { passed, failed } = count(JSON.parse(readFileSync(report, 'utf8')))
+  counts.passed += passed
+  // A runner that fails without a failing test has broken down; that must not pass for green.
+  counts.failed += code !== 0 && failed === 0 ? 1 : failed
+}
+
+function units(name, args) {
+  const report = path.join(RESULTS, `${name}.json`)
+  const reporters = ['--reporter=default', '--reporter=json', `--outputFile.json=${report}`]
+  return counted([bin('vitest'), ['run', ...reporters, ...args]], report, (found) => ({
+    passed: found.numPassedTests,
+    failed: found.numFailedTests + found.numFailedTestSuites * (found.numFailedTests === 0 ? 1 : 0),
+  }))
+}
+
 say(
   compiling.length > 0
-    ? 'types, lint and the build, while SQLite compiles itself …'
-    : 'types, lint and the build …',
+    ? 'types, lint, the build and the core, while SQLite compiles itself …'
+    : 'types, lint, the build and the core …',
 )
 await sideBySide(compiling, [
   [bin('next'), ['typegen']],
   [bin('tsc'), ['--noEmit']],
   [bin('biome'), ['check', '.']],
   ...buildSteps(),
+  async () => {
+    await units('core', [WITHOUT_DATABASE, `--maxWorkers=${compiling.length > 0 ? 1 : 2}`])
+    return 0
+  },
 ])
 
-/** Runs a test runner that writes a JSON report; it may fail, the counts decide. */
-function counted(name, command, args, report, count) {
-  say(`${name} …`)
-  const { status } = spawnSync(command, args, {
-    cwd: ROOT,
-    stdio: 'inherit',
-    env: { ...environment, ...report.env },
-  })
-  const counts = count(JSON.parse(readFileSync(report.file, 'utf8')))
-  // A runner that fails without a failing test has broken down; that must not pass for green.
-  if (status !== 0 && counts.failed === 0) counts.failed = 1
-  return counts
-}
+say('all other units …')
+await units('unit', [`--exclude=${WITHOUT_DATABASE}**`])
 
-const unitFile = path.join(RESULTS, 'unit.json')
-const unit = counted(
-  'unit tests',
-  bin('vitest'),
-  ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${unitFile}`],
-  { file: unitFile, env: {} },
-  (report) => ({
-    passed: report.numPassedTests,
-    failed: report.numFailedTests + report.numFailedTestSuites * (report.numFailedTests === 0 ? 1 : 0),
-  }),
-)
-const storyFile = path.join(RESULTS, 'stories.json')
-const stories = counted(
-  'browser stories',
-  bin('playwright'),
-  ['test', '--reporter=list,json'],
-  { file: storyFile, env: { PLAYWRIGHT_JSON_OUTPUT_NAME: storyFile } },
+say('browser stories …')
+const stories = path.join(RESULTS, 'stories.json')
+await counted(
+  [bin('playwright'), ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: stories }],
+  stories,
   ({ stats }) => ({ passed: stats.expected + stats.flaky, failed: stats.unexpected }),
 )
 
-const passed = unit.passed + stories.passed
-const failed = unit.failed + stories.failed
-console.log(`${passed} passed, ${failed} failed`)
-process.exit(failed > 0 ? 1 : 0)
+console.log(`${counts.passed} passed, ${counts.failed} failed`)
+process.exit(counts.failed > 0 ? 1 : 0)
