@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
+import { toBayId, toJobId, toPersonId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import type { Floor } from '@/core/planning'
 import { judge } from '@/core/survey'
@@ -11,6 +11,7 @@ import { roomFor } from './frame/rooms'
 import { leafletsOf } from './leaflets'
 import { blocksOf, partOf, staysOf } from './schedule/blocks'
 import { panelFace } from './survey/panel-face'
+import { DRY, ONE, TWO, TWO_LAYERS } from './two-layers.fixture'
 import { windowText } from './window-text'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
@@ -26,56 +27,14 @@ const job = (progress: Record<string, Progress>): LiveJob => ({
   id: toJobId('j'),
   arrive: at(-3000),
   weight: 1,
-  plan: {
-    operations: [
-      {
-        id: toOperationId('one'),
-        kind: 'layer',
-        title: 'Layer 1',
-        minutes: 180,
-        mode: 'solid',
-        people: 1,
-        skill: 'coat',
-        layer: 1,
-      },
-      {
-        id: toOperationId('two'),
-        kind: 'layer',
-        title: 'Layer 2',
-        minutes: 180,
-        mode: 'solid',
-        people: 1,
-        skill: 'coat',
-        layer: 2,
-      },
-      {
-        id: toOperationId('dry'),
-        kind: 'hold',
-        title: 'Dry hold',
-        minutes: 720,
-        mode: 'unattended',
-        people: 0,
-      },
-    ],
-    links: [
-      { from: toOperationId('one'), to: toOperationId('two'), min: 180, max: 720 },
-      { from: toOperationId('two'), to: toOperationId('dry'), min: 0, max: 0 },
-    ],
-    stays: [
-      {
-        id: 'dry',
-        kind: 'studio',
-        operations: [toOperationId('one'), toOperationId('two'), toOperationId('dry')],
-      },
-    ],
-  },
+  plan: TWO_LAYERS,
   progress,
-  published: ['one', 'two', 'dry'].map((operation, index) => ({
+  published: [ONE, TWO, DRY].map((operation, index) => ({
     job: toJobId('j'),
-    operation: toOperationId(operation),
+    operation,
     start: at(index * 400),
-    end: at(index * 400 + (operation === 'dry' ? 720 : 180)),
-    people: operation === 'dry' ? [] : [toPersonId('oran')],
+    end: at(index * 400 + (operation === DRY ? 720 : 180)),
+    people: operation === DRY ? [] : [toPersonId('oran')],
     place: toBayId('loft-1'),
     segments: [[at(index * 400), at(index * 400 + 180)]] as [Instant, Instant][],
   })),

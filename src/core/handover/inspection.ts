@@ -1,4 +1,4 @@
-import type { PersonId } from '../ids'
+import type { OperationId, PersonId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer'
 import { panelWeight } from '../survey'
 import { EASILY_MISSED } from '../survey/looked'
@@ -16,7 +16,7 @@ export type Verdict = {
   /** Share of the marks that are gone, %, as the inspector sees it; panels only. */
   clearedPercent?: number
   /** The step a fault was sent back to. */
-  sentTo?: string
+  sentTo?: OperationId
   by: PersonId
   at: Instant
 }

@@ -19,7 +19,10 @@ async function told(answer: Response): Promise<QueueReply> {
   return (await answer.json()) as QueueReply
 }
 
-/** A page that is left in the midst of sending leaves its right to send behind; the next page of its tab takes it up. */
+/**
+ * A page that is left in the midst of sending leaves its right to send behind; the next page of its tab takes it up. A copy of a tab
+ * has its name: then both may send, and the shop takes each number once.
+ */
 function tabOf(): string {
   try {
     const known = sessionStorage.getItem(LOCK) ?? freshKey()

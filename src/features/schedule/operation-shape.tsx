@@ -21,7 +21,7 @@ export function blockTitle(
   zone: string,
   nameOf: (person: PersonId) => string,
 ): string {
-  const by = people.length > 0 ? `, ${people.map((person) => nameOf(person)).join(' and ')}` : ''
+  const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
   return `${plate}, ${operation.title}: ${clock(zone, start)} to ${clock(zone, end)}, ${duration(operation.minutes)}${by}`
 }
 

@@ -3,14 +3,12 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
-import type { PersonId } from '@/core/ids'
-import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import type { Photos } from '../photos/use-photos'
 import { PanelPhotos } from './panel-photos'
-import type { Card } from './use-card'
+import type { StepProps } from './use-card'
 
 const STAGE_WORDS: Record<CoatStage, string> = { bare: 'bare', wet: 'laid, flashing', level: 'levelled' }
 
@@ -20,10 +18,7 @@ export function CoatPanels({
   operation,
   me,
   album,
-}: {
-  card: Card
-  operation: PlannedOperation
-  me: PersonId
+}: StepProps & {
   album: Photos
 }) {
   const { view, state, now } = card

@@ -2,15 +2,14 @@
 
 import { useState } from 'react'
 import { type Act, type CoatLog, type Conflict, conflictText } from '@/core/card'
-import { type PersonId, toPersonId } from '@/core/ids'
-import type { PlannedOperation } from '@/core/offer'
+import { toPersonId } from '@/core/ids'
 import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { clock, moment } from '@/ui/when'
 import { AskReason } from './ask-reason'
 import { CoatLogForm } from './coat-log'
-import type { Card } from './use-card'
+import type { StepProps } from './use-card'
 
 /** What an `<input type="datetime-local">` holds, on the shop's clock. */
 function toLocalText(zone: string, at: Instant): string {
@@ -34,15 +33,7 @@ const FIELD: Partial<Record<Conflict['code'], 'from' | 'to'>> = {
  * A step written down afterwards, with the times at which it really was. It is an act like any other: it goes through the card's
  * own journal, without a network too, and books what was poured.
  */
-export function RecordForm({
-  card,
-  operation,
-  me,
-}: {
-  card: Card
-  operation: PlannedOperation
-  me: PersonId
-}) {
+export function RecordForm({ card, operation, me }: StepProps) {
   const { view, state } = card
   const { zone, people } = view
   const progress = state.progress[operation.id] ?? { kind: 'open' as const }

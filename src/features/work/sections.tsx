@@ -2,7 +2,6 @@
 
 import { useState } from 'react'
 import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
-import type { PersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
@@ -12,12 +11,12 @@ import { moment } from '@/ui/when'
 import type { Photos } from '../photos/use-photos'
 import { later } from './later'
 import { PanelPhotos } from './panel-photos'
-import type { Card } from './use-card'
+import type { Card, StepProps } from './use-card'
 
 // It needs the shop in any case, so it may come from there when a panel is in hand.
 const AnotherProcess = later(() => import('./another-process').then(({ AnotherProcess: dialog }) => dialog))
 
-type Props = { card: Card; operation: PlannedOperation; me: PersonId; album: Photos }
+type Props = StepProps & { album: Photos }
 
 const PAD_WORDS = {
   good: 'Pad is good',

@@ -8,13 +8,12 @@ import {
   WHEEL_CHECKS,
   workOn,
 } from '@/core/card'
-import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
 import { AskReason } from './ask-reason'
 import { later } from './later'
-import { type Card, sinceLastAct } from './use-card'
+import { type Card, type StepProps, sinceLastAct } from './use-card'
 
 // Only a layer asks for it.
 const CoatLogForm = later(() => import('./coat-log').then(({ CoatLogForm: form }) => form))
@@ -24,10 +23,7 @@ export function Actions({
   operation,
   me,
   against,
-}: {
-  card: Card
-  operation: PlannedOperation
-  me: PersonId
+}: StepProps & {
   /** What speaks against beginning it now. */
   against: readonly string[]
 }) {

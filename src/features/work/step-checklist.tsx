@@ -1,20 +1,10 @@
 import clsx from 'clsx'
 import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
-import type { PersonId } from '@/core/ids'
-import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
 import { checksOf } from './step-actions'
-import type { Card } from './use-card'
+import type { StepProps } from './use-card'
 
-export function Checklist({
-  card,
-  operation,
-  me,
-}: {
-  card: Card
-  operation: PlannedOperation
-  me: PersonId
-}) {
+export function Checklist({ card, operation, me }: StepProps) {
   const items = checksOf(card.view, operation)
   const { checks } = workOn(card.state, operation.id)
   if (items.length === 0) return null
@@ -40,7 +30,7 @@ export function Checklist({
 }
 
 /** Waits of this step that one may start by touch. */
-export function Presets({ card, operation, me }: { card: Card; operation: PlannedOperation; me: PersonId }) {
+export function Presets({ card, operation, me }: StepProps) {
   const presets = TIMER_PRESETS[operation.kind]
   const begun = card.state.progress[operation.id]?.kind === 'started'
   if (presets.length === 0 || !begun) return null

@@ -2,7 +2,6 @@
 
 import { useState } from 'react'
 import { PAUSE_WORDS, pausedNow, workOn } from '@/core/card'
-import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
@@ -18,12 +17,12 @@ import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
-import type { Card } from './use-card'
+import type { Card, StepProps } from './use-card'
 import { WashLines } from './wash-lines'
 
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
-type Props = { card: Card; operation: PlannedOperation; me: PersonId; isNext: boolean; album: Photos }
+type Props = StepProps & { isNext: boolean; album: Photos }
 
 /** The step at hand, large: how, with what care, how far it is, and what happens now. */
 export function StepPanel({ card, operation, me, isNext, album }: Props) {

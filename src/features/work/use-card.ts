@@ -12,6 +12,7 @@ import {
 } from '@/core/card'
 import type { CardView } from '@/core/card/view'
 import type { JobId, PersonId } from '@/core/ids'
+import type { PlannedOperation } from '@/core/offer'
 import type { Instant } from '@/core/time'
 import { freshKey } from '@/ui/fresh-key'
 import type { DeviceQueue } from '../queue/device-queue'
@@ -44,6 +45,9 @@ export type Card = {
   /** When something this device noted was, on the shop's clock. */
   timeOf: (entry: Noted) => Instant
 }
+
+/** What a part of one step is given: the card, its step, and who holds the tablet. */
+export type StepProps = { card: Card; operation: PlannedOperation; me: PersonId }
 
 export function useCard(fromShop: CardView): Card {
   const { queue, state: net } = useQueue()

@@ -7,10 +7,12 @@ import catalogue from '@/core/shop/starter/catalogue.json'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import setup from '../../../demo/setup.json'
+import { DRY, ONE, TWO, TWO_LAYERS } from '../two-layers.fixture'
 import { waitsText } from './waits-text'
 import { standsIn, waitsFor, yardView } from './yard-view'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
+const WASH = toOperationId('wash')
 const at = (minutes: number) => plusMinutes(NOW, minutes)
 const words = { zone: 'Europe/Dublin', now: NOW, nameOf: (id: string) => id }
 
@@ -20,66 +22,20 @@ const live = (progress: Record<string, Progress>): LiveJob => ({
   weight: 1,
   plan: {
     operations: [
-      {
-        id: toOperationId('wash'),
-        kind: 'wash',
-        title: 'Wash',
-        minutes: 60,
-        mode: 'solid',
-        people: 1,
-        skill: 'prep',
-      },
-      {
-        id: toOperationId('one'),
-        kind: 'layer',
-        title: 'Layer 1',
-        minutes: 180,
-        mode: 'solid',
-        people: 1,
-        skill: 'coat',
-        layer: 1,
-      },
-      {
-        id: toOperationId('two'),
-        kind: 'layer',
-        title: 'Layer 2',
-        minutes: 180,
-        mode: 'solid',
-        people: 1,
-        skill: 'coat',
-        layer: 2,
-      },
-      {
-        id: toOperationId('dry'),
-        kind: 'hold',
-        title: 'Dry hold',
-        minutes: 720,
-        mode: 'unattended',
-        people: 0,
-      },
+      { id: WASH, kind: 'wash', title: 'Wash', minutes: 60, mode: 'solid', people: 1, skill: 'prep' },
+      ...TWO_LAYERS.operations,
     ],
-    links: [
-      { from: toOperationId('wash'), to: toOperationId('one'), min: 0 },
-      { from: toOperationId('one'), to: toOperationId('two'), min: 180, max: 720 },
-      { from: toOperationId('two'), to: toOperationId('dry'), min: 0, max: 0 },
-    ],
-    stays: [
-      { id: 'wet', kind: 'wash', operations: [toOperationId('wash')] },
-      {
-        id: 'dry',
-        kind: 'studio',
-        operations: [toOperationId('one'), toOperationId('two'), toOperationId('dry')],
-      },
-    ],
+    links: [{ from: WASH, to: ONE, min: 0 }, ...TWO_LAYERS.links],
+    stays: [{ id: 'wet', kind: 'wash', operations: [WASH] }, ...TWO_LAYERS.stays],
   },
   progress,
-  published: (['wash', 'one', 'two', 'dry'] as const).map((operation) => ({
+  published: [WASH, ONE, TWO, DRY].map((operation) => ({
     job: toJobId('j'),
-    operation: toOperationId(operation),
+    operation,
     start: at(120),
     end: at(300),
-    people: operation === 'dry' ? [] : [toPersonId('oran')],
-    place: toBayId(operation === 'wash' ? 'wash' : 'loft-1'),
+    people: operation === DRY ? [] : [toPersonId('oran')],
+    place: toBayId(operation === WASH ? 'wash' : 'loft-1'),
     segments: [],
   })),
 })

@@ -42,6 +42,7 @@ const NAMED: Readonly<Record<string, string>> = {
   vehicle_id: 'VehicleId',
   customer_id: 'CustomerId',
   operation_id: 'OperationId',
+  sent_to: 'OperationId',
   by_person: 'PersonId',
   person: 'PersonId',
   place_id: 'BayId',

@@ -192,7 +192,7 @@ export type InspectionsRow = {
   verdict: 'good' | 'fault'
   note: string
   cleared_percent: number | null
-  sent_to: string | null
+  sent_to: OperationId | null
   by_person: PersonId
   at: string
 }

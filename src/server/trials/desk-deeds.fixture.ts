@@ -1,0 +1,128 @@
+import type { Knex } from 'knex'
+import type { Job } from '@/core/job'
+import { daysOfCalendar } from '@/core/offer'
+import { typedCrew } from '@/core/planning'
+import { MoveDesk, solve } from '@/core/schedule'
+import { everyone } from '@/core/shop'
+import { type Instant, plusMinutes } from '@/core/time'
+import { loadProtection } from '../aftercare/protection'
+import { loadFloor } from '../floor/floor'
+import { calendarToMove } from '../planning/moving'
+import { problemToPlan } from '../planning/proposal'
+import { shopVersion } from '../shop/shop-store'
+import { listSupplies } from '../stock/stock-store'
+import { listKnown } from '../vehicles/vehicle-store'
+import { action, answered, key } from './deed.fixture'
+import type { Deed } from './filled-in.fixture'
+
+/** What is done at the desk: planning, visits and vehicles, the shop itself. */
+
+export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
+  const { from, problem } = await problemToPlan(db, now)
+  const { schedule } = solve(problem, { seed: 5, steps: 20 })
+  const calendar = await calendarToMove(db, now)
+  if (calendar.kind === 'blocked') throw new Error('the demo cannot be moved')
+  const desk = new MoveDesk(calendar.problem, calendar.operations)
+  const fixed = new Set(calendar.problem.fixed.map(({ job, operation }) => `${job} ${operation}`))
+  const moved = calendar.operations
+    .filter(({ job, operation }) => !fixed.has(`${job} ${operation}`))
+    .map(({ job, operation, start }) =>
+      desk.tryOperation({ job, operation, start: plusMinutes(start, 30) }, true),
+    )
+    .find((tried) => tried.kind === 'allowed')
+  if (moved?.kind !== 'allowed') throw new Error('nothing in the demo can be moved')
+  const { live } = (await loadFloor(db, now)).jobs.find(({ stage }) => stage.kind === 'between')!
+  const step = live!.plan.operations.find(({ id, mode }) => !live!.progress[id] && mode !== 'unattended')!
+  const day = { day: '2027-01-18', time: '08:00' }
+  const week = { from: day, until: { day: '2027-01-22', time: '18:00' } }
+  return [
+    action('offer', 'planning.offer', { from, schedule }),
+    action('move', 'planning.move', {
+      from: calendar.from,
+      operations: moved.ways[0]!.operations,
+      what: 'a step',
+    }),
+    action('undo', 'planning.undo-move', null),
+    action('redo', 'planning.redo-move', null),
+    action('propose', 'planning.propose', null),
+    action('take-plan', 'planning.take', { id: answered('propose', 'id') }),
+    action('away', 'planning.foresee-outage', { what: { kind: 'person', id: 'oran' }, ...week }),
+    action('take-away', 'planning.take', { id: answered('away', 'id') }),
+    action('longer', 'planning.foresee-longer', { job: live!.id, operation: step.id, minutes: 45 }),
+    action('frost', 'planning.foresee-frost', {
+      from: { day: '2027-01-13', time: '11:00' },
+      until: week.until,
+    }),
+    action('back', 'planning.end-outage', { id: key('outage') }),
+  ]
+}
+
+/** A visit from a car in the yard to a repair of what was seen. */
+export async function visitDeeds(db: Knex, now: Instant, cars: readonly Job[]): Promise<Deed[]> {
+  const { shop, jobs } = await loadFloor(db, now)
+  const open = new Set(jobs.filter(({ job }) => !job.handedOverAt).map(({ job }) => job.vehicle.id))
+  const found: { id: string; panel: string }[] = []
+  for (const { vehicle } of (await listKnown(db)).known) {
+    if (open.has(vehicle.id) || cars.some((job) => job.vehicle.id === vehicle.id)) continue
+    const { surfaces } = await loadProtection(db, shop, vehicle, now)
+    const panel = surfaces.find(({ surface }) => surface === 'paint')?.units[0]?.id
+    if (panel) found.push({ id: vehicle.id, panel })
+  }
+  const [car] = found
+  if (!car) throw new Error('no coated car is at home')
+  const visit = answered('visit-now', 'jobId')
+  const look = { unit: car.panel, water: 'wets', feel: 'grips', cause: 'impact', note: 'a branch' }
+  const by = everyone(shop.setup)[0]!.id
+  return [
+    action('visit-now', 'aftercare.log-visit', { vehicleId: car.id }),
+    action('looks', 'aftercare.keep-looks', { jobId: visit, by, cleaned: true, looks: [look] }),
+    action('life', 'aftercare.keep-life', {
+      jobId: visit,
+      odometerKm: '48000',
+      storage: 'garage',
+      washing: 'hand',
+    }),
+    action('repair', 'aftercare.book-repair', {
+      visitId: visit,
+      panels: [car.panel],
+      onGuarantee: false,
+      day: '2027-01-27',
+    }),
+    action('look-back', 'aftercare.take-look-back', { jobId: visit, unit: car.panel }),
+    action('visit-over', 'aftercare.end-visit', { jobId: visit }),
+  ]
+}
+
+export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
+  const { setup } = (await loadFloor(db, now)).shop
+  const version = await shopVersion(db)
+  const sets = await listSupplies(db)
+  const vendors = setup.vendors.map(({ calendar, ...vendor }) => ({
+    ...vendor,
+    when: daysOfCalendar(setup.calendars[calendar]!),
+  }))
+  const after = (deed: string) => answered(deed, 'version')
+  return [
+    action('costs', 'learning.keep-costs', { version, costs: setup.costs }),
+    action('crew', 'shop.keep-crew', { version: after('costs'), crew: typedCrew(setup) }),
+    action('devices', 'shop.keep-devices', { version: after('crew'), devices: setup.devices }),
+    action('packages', 'shop.keep-packages', { version: after('devices'), packages: setup.packages }),
+    action('prices', 'shop.keep-prices', {
+      version: after('packages'),
+      prices: { rates: setup.rates, terms: setup.terms, vendors },
+    }),
+    action('ways', 'shop.keep-ways', { version: after('prices'), school: setup.school, wash: setup.wash }),
+    action('times', 'messages.save-times', {
+      version: after('ways'),
+      quiet: setup.quiet,
+      climate: setup.climate,
+    }),
+    action('pace', 'learning.accept-pace', { months: 12, shown: [] }),
+    action('pace-off', 'learning.drop-pace', { key: 'cut' }),
+    action('spell', 'shop.begin-spell', { bay: 'loft-1', kind: 'humid', minutes: 60 }),
+    action('set', 'stock.add-set', { kind: 'towel', name: 'Killed towels', count: 30, reorderAt: 5 }),
+    action('set-washed', 'stock.wash-set', { id: sets.find(({ dirty }) => dirty > 0)!.id }),
+    action('set-counted', 'stock.count-set', { id: sets[0]!.id, clean: 3 }),
+    action('set-new', 'stock.renew-set', { id: sets[1]!.id }),
+  ]
+}
