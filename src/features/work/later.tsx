@@ -1,16 +1,43 @@
-import dynamic from 'next/dynamic'
-import type { ComponentType } from 'react'
+import { type ComponentType, useEffect, useState } from 'react'
 
-/**
- * A part of the card that comes when it is asked for. Where the network is away and the browser has not kept it, that is
- * said in its place: the rest of the card must go on.
- */
-export function later<P>(load: () => Promise<ComponentType<P>>): ComponentType<P> {
-  return dynamic(() => load().catch((): ComponentType<P> => NotHere), { ssr: false })
+type Part<P> = { load: () => Promise<ComponentType<P>>; kept?: ComponentType<P> }
+
+/** A part of the card that comes when it is asked for. */
+export function later<P extends object>(load: Part<P>['load']): ComponentType<P> {
+  const part: Part<P> = { load }
+  return (props) => <Later part={part} props={props} />
 }
 
-function NotHere() {
-  return <p className="py-2 text-copper">This part needs the network. Load the card again when it is back.</p>
+/**
+ * Where the network is away and the browser has not kept a part, that is said in its place, and it can be tried again:
+ * the rest of the card must go on.
+ */
+function Later<P extends object>({ part, props }: { part: Part<P>; props: P }) {
+  const [Kept, setKept] = useState(() => part.kept)
+  const [tries, setTries] = useState(1)
+  const [failed, setFailed] = useState(0)
+  useEffect(() => {
+    part
+      .load()
+      .then((loaded) => {
+        part.kept = loaded
+        setKept(() => loaded)
+      })
+      .catch(() => setFailed(tries))
+  }, [part, tries])
+  if (Kept) return <Kept {...props} />
+  return failed === tries ? <NotHere onAgain={() => setTries(tries + 1)} /> : null
+}
+
+function NotHere({ onAgain }: { onAgain: () => void }) {
+  return (
+    <p className="py-2 text-copper">
+      This part needs the network.{' '}
+      <button type="button" className="min-h-11 px-2 underline underline-offset-4" onClick={onAgain}>
+        Try again
+      </button>
+    </p>
+  )
 }
 
 /** Fetches those parts once the card stands, so that a tablet that goes away has them. */
