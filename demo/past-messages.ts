@@ -6,6 +6,7 @@ import { type Facts, fillIn, type Occasion, TEMPLATES } from '@/core/messages'
 import type { Random } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageEventsRow } from '@/server/db/tables'
+import { toMessageId } from '../src/core/ids'
 import { pick } from './past-cars'
 
 /** Messages of the past with what became of them: most arrived, a few found nobody, some were answered and read. */
@@ -30,7 +31,7 @@ export async function sayThen(
     customer.language,
   )
   if (!text.ok) throw new Error(`a text of the past lacks {${text.error.name}}`)
-  const id = randomUUID()
+  const id = toMessageId(randomUUID())
   await db('messages').insert({
     id,
     key,

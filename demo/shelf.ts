@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import { addBottle, addSupply, markOpened, recount, setReorderPoint } from '@/server/stock/stock-store'
+import { toProductId } from '../src/core/ids'
 
 /** What stands on the demo shelf: most of what the week needs, one bottle too old, and one product that does not reach. */
 
@@ -45,11 +46,17 @@ const SETS = [
 export async function addShelf(db: Knex, zone: string, now: Instant): Promise<void> {
   const today = dayIn(zone, now)
   for (const { productId, lot, ml, cameDaysAgo, openedDaysAgo, left } of BOTTLES) {
-    const id = await addBottle(db, { productId, lot, fullMl: ml, arrivedOn: plusDays(today, -cameDaysAgo) })
+    const id = await addBottle(db, {
+      productId: toProductId(productId),
+      lot,
+      fullMl: ml,
+      arrivedOn: plusDays(today, -cameDaysAgo),
+    })
     if (openedDaysAgo === undefined) continue
     await markOpened(db, id, plusDays(today, -openedDaysAgo))
     await recount(db, id, left, now)
   }
-  for (const [productId, ml] of Object.entries(ORDER_BELOW)) await setReorderPoint(db, productId, ml)
+  for (const [productId, ml] of Object.entries(ORDER_BELOW))
+    await setReorderPoint(db, toProductId(productId), ml)
   for (const set of SETS) await addSupply(db, set)
 }

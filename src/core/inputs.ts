@@ -1,5 +1,15 @@
 import { z } from 'zod'
-import { toBayId, toCustomerId, toJobId, toOperationId, toPersonId, toVehicleId } from './ids'
+import {
+  toBayId,
+  toBottleId,
+  toCustomerId,
+  toJobId,
+  toMessageId,
+  toOperationId,
+  toPersonId,
+  toProductId,
+  toVehicleId,
+} from './ids'
 import { isLocalDay, type LocalDay, localDayOrThrow } from './time'
 
 /** Pieces of what actions take. */
@@ -12,6 +22,9 @@ export const aCustomer = id.transform(toCustomerId)
 export const anOperation = id.transform(toOperationId)
 export const aPerson = id.transform(toPersonId)
 export const aBay = id.transform(toBayId)
+export const aProduct = id.transform(toProductId)
+export const aBottle = id.transform(toBottleId)
+export const aMessage = id.transform(toMessageId)
 
 /** A position in a list of versions. */
 export const version = z.int().min(0).max(1_000_000_000)

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { anOperation } from '../inputs'
+import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 
@@ -12,7 +12,7 @@ const words = z.string().trim().max(300, 'Keep it under 300 characters.')
 /** Nobody pours more than a large bottle onto one car (mem). */
 const POUR_MOST_ML = 1000
 export const pouredSchema = z.strictObject({
-  bottle: z.string().min(1).max(80),
+  bottle: aBottle,
   ml: z
     .number({ error: 'Type the millilitres as a number.' })
     .positive('Type how many millilitres were used.')
@@ -32,7 +32,7 @@ export const climateSchema = z.strictObject({
 })
 
 export const coatLogSchema = z.strictObject({
-  productId: z.string().min(1).max(80),
+  productId: aProduct,
   lot: z
     .string()
     .trim()

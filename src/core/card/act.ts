@@ -1,4 +1,4 @@
-import type { JobId, OperationId, PersonId } from '../ids'
+import type { BottleId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Instant } from '../time'
 
 /** What somebody does at the car, one fact each. A job card is the sum of its acts. */
@@ -12,11 +12,11 @@ export const COAT_STAGES = ['bare', 'wet', 'level'] as const
 export type CoatStage = (typeof COAT_STAGES)[number]
 
 /** What was used from one bottle, ml. */
-export type Poured = { bottle: string; ml: number }
+export type Poured = { bottle: BottleId; ml: number }
 
 /** What a coat was laid with. Temperatures °C, humidity %. */
 export type CoatLog = {
-  productId: string
+  productId: ProductId
   lot: string
   poured: Poured[]
   climate: { airC: number; rhPercent: number; panelC: number }

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { type OperationId, toJobId, toOperationId, toPersonId } from '../ids'
+import { type OperationId, toBottleId, toJobId, toOperationId, toPersonId, toProductId } from '../ids'
 import type { LiveJob } from '../job'
 import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -39,7 +39,12 @@ function take(job: LiveJob, entries: readonly Entry[], from: CardState = cardOf(
   return { card, conflicts }
 }
 const CLIMATE = { airC: 18, rhPercent: 50, panelC: 18 }
-const coat = { productId: 'cladonia-base', lot: 'CB-7', poured: [{ bottle: 'b', ml: 30 }], climate: CLIMATE }
+const coat = {
+  productId: toProductId('cladonia-base'),
+  lot: 'CB-7',
+  poured: [{ bottle: toBottleId('b'), ml: 30 }],
+  climate: CLIMATE,
+}
 
 describe('steps at the car', () => {
   test('begin, rest, go on and end, and the rest is known to the minute', () => {
@@ -212,15 +217,17 @@ describe('a window that has closed', () => {
 
 describe('what is held against people, panels and bottles', () => {
   const facts: Facts = {
-    people: new Set(['brida']),
+    people: new Set([toPersonId('brida')]),
     panels: new Set(['roof']),
     bottles: new Map([
-      ['b', { productId: 'cladonia-base', leftMl: 50, state: 'open' }],
-      ['old', { productId: 'cladonia-base', leftMl: 50, state: 'past' }],
-      ['other', { productId: 'tern-top', leftMl: 50, state: 'open' }],
+      [toBottleId('b'), { productId: toProductId('cladonia-base'), leftMl: 50, state: 'open' }],
+      [toBottleId('old'), { productId: toProductId('cladonia-base'), leftMl: 50, state: 'past' }],
+      [toBottleId('other'), { productId: toProductId('tern-top'), leftMl: 50, state: 'open' }],
     ]),
-    products: new Map([['cladonia-base', { airC: { min: 10, max: 30 }, rhPercent: { min: 30, max: 70 } }]]),
-    planned: () => 'cladonia-base',
+    products: new Map([
+      [toProductId('cladonia-base'), { airC: { min: 10, max: 30 }, rhPercent: { min: 30, max: 70 } }],
+    ]),
+    planned: () => toProductId('cladonia-base'),
   }
   const log = (more: Partial<CoatLog> = {}) =>
     factConflict(entry(0, { kind: 'done', operation: 'layer-1', coat: { ...coat, ...more } }), facts)
@@ -239,16 +246,18 @@ describe('what is held against people, panels and bottles', () => {
       code: 'unknown',
       what: 'panel',
     })
-    expect(log({ poured: [{ bottle: 'x', ml: 1 }] })).toEqual({ code: 'unknown', what: 'bottle' })
-    expect(log({ productId: 'x' })).toEqual({ code: 'unknown', what: 'product' })
-    expect(log({ poured: [{ bottle: 'other', ml: 1 }], despite: 'so' })).toEqual({ code: 'other-bottle' })
+    expect(log({ poured: [{ bottle: toBottleId('x'), ml: 1 }] })).toEqual({ code: 'unknown', what: 'bottle' })
+    expect(log({ productId: toProductId('x') })).toEqual({ code: 'unknown', what: 'product' })
+    expect(log({ poured: [{ bottle: toBottleId('other'), ml: 1 }], despite: 'so' })).toEqual({
+      code: 'other-bottle',
+    })
   })
   test('too much from a bottle, one past its day and air no data sheet allows want a reason', () => {
-    expect(log({ poured: [{ bottle: 'b', ml: 900 }] })).toEqual({
+    expect(log({ poured: [{ bottle: toBottleId('b'), ml: 900 }] })).toEqual({
       code: 'needs-reason',
       doubts: ['bottle-short'],
     })
-    expect(log({ poured: [{ bottle: 'old', ml: 9 }] })).toMatchObject({ doubts: ['bottle-past'] })
+    expect(log({ poured: [{ bottle: toBottleId('old'), ml: 9 }] })).toMatchObject({ doubts: ['bottle-past'] })
     expect(log({ climate: { airC: 59, rhPercent: 50, panelC: 30 } })).toMatchObject({
       doubts: ['air-outside'],
     })
@@ -262,7 +271,7 @@ describe('what is held against people, panels and bottles', () => {
           operation: 'layer-1',
           spot: 's',
           how: 're-wet',
-          poured: [{ bottle: 'b', ml }],
+          poured: [{ bottle: toBottleId('b'), ml }],
         }),
         facts,
       )?.code

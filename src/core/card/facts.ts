@@ -1,4 +1,4 @@
-import type { OperationId } from '../ids'
+import type { BottleId, OperationId, PersonId, ProductId } from '../ids'
 import type { BottleState } from '../stock'
 import { type Instant, minutesBetween } from '../time'
 import type { CoatLog, Entry } from './act'
@@ -6,18 +6,18 @@ import type { Conflict, Doubt } from './conflict'
 
 /** What an act says of people, panels and bottles, held against what there is. */
 
-export type KnownBottle = { productId: string; leftMl: number; state: BottleState }
+export type KnownBottle = { productId: ProductId; leftMl: number; state: BottleState }
 
 /** Limits of a product's air: °C, %. */
 export type AirLimits = { airC: { min: number; max: number }; rhPercent: { min: number; max: number } }
 
 export type Facts = {
-  people: ReadonlySet<string>
+  people: ReadonlySet<PersonId>
   panels: ReadonlySet<string>
-  bottles: ReadonlyMap<string, KnownBottle>
-  products: ReadonlyMap<string, AirLimits>
+  bottles: ReadonlyMap<BottleId, KnownBottle>
+  products: ReadonlyMap<ProductId, AirLimits>
   /** The product each coat was planned with. */
-  planned: (operation: OperationId) => string | undefined
+  planned: (operation: OperationId) => ProductId | undefined
 }
 
 /** A gauge on a bottle is an eye: so much more than is left is believed, ml (mem). */
@@ -26,7 +26,7 @@ const POUR_TOLERANCE_ML = 2
 /** What speaks against a coat as it is logged. Empty where nothing does; `despite` answers all of it. */
 export function coatDoubts(
   coat: Pick<CoatLog, 'productId' | 'poured' | 'climate'>,
-  { bottles, products, planned }: Pick<Facts, 'bottles' | 'products'> & { planned: string | undefined },
+  { bottles, products, planned }: Pick<Facts, 'bottles' | 'products'> & { planned: ProductId | undefined },
 ): Doubt[] {
   const doubts = new Set<Doubt>()
   if (planned !== undefined && planned !== coat.productId) doubts.add('other-product')

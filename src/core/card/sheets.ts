@@ -1,6 +1,7 @@
 import type { BayAir, BayClimate, SensorState } from '../climate'
 import { believed } from '../climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '../coating'
+import type { BottleId } from '../ids'
 import type { LiveJob } from '../job'
 import type { Agreement, PlannedOperation } from '../offer'
 import { cautionFor, recipeFor } from '../offer'
@@ -36,7 +37,7 @@ export type CoatSheet = {
   flash: { min: number; max: number }
   bottles: (Pick<ShelfBottle, 'id' | 'code' | 'lot' | 'leftMl' | 'openedOn'> & { state: BottleState })[]
   /** From which bottles it would be poured, and what the shelf lacks. */
-  poured: { bottle: string; ml: number }[]
+  poured: { bottle: BottleId; ml: number }[]
   shortMl: number
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { toProductId } from '../ids'
 
 /** What a product is made for. Each surface has its own (common practice). */
 export const SURFACES = ['paint', 'glass', 'trim', 'wheels', 'fabric', 'leather', 'chrome'] as const
@@ -11,7 +12,7 @@ export const PRODUCT_KINDS = ['base', 'top', 'single', 'sealant', 'topper'] as c
 
 /** A coating or sealant as its data sheet describes it. Minutes and hours are elapsed time, days are calendar days. */
 export const productSchema = z.strictObject({
-  id: z.string().min(1),
+  id: z.string().min(1).transform(toProductId),
   name: z.string().min(1),
   kind: z.enum(PRODUCT_KINDS),
   surfaces: z.array(z.enum(SURFACES)).min(1),

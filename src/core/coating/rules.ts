@@ -1,4 +1,5 @@
 import type { BayClimate } from '../climate'
+import type { ProductId } from '../ids'
 import type { EarlierTreatment, PaintSystem } from '../vehicle'
 import { conditionBreaches } from './conditions'
 import type { Product } from './product'
@@ -8,7 +9,7 @@ import { type SurfaceCoat, surfaceAreaM2 } from './surface'
 
 /** Millilitres of a product that stand in the shop, by bottle. */
 export type BottleInShop = {
-  productId: string
+  productId: ProductId
   millilitres: number
   openMonths?: number
   closedMonths?: number

@@ -1,4 +1,5 @@
 import { careMilestones, type Milestone } from '../aftercare'
+import type { ProductId } from '../ids'
 import type { Shop } from '../shop'
 import type { LayerLog } from './layer-log'
 
@@ -13,6 +14,6 @@ export function careOf(shop: Shop, layers: LayerLog[]): Care {
 }
 
 /** What a customer calls a product; its id where the catalogue no longer has it. */
-export function productName(shop: Shop, productId: string): string {
+export function productName(shop: Shop, productId: ProductId): string {
   return shop.catalogue.find(({ id }) => id === productId)?.name ?? productId
 }

@@ -1,10 +1,10 @@
 import type { BayClimate } from '../climate'
-import type { OperationId, PersonId } from '../ids'
+import type { OperationId, PersonId, ProductId } from '../ids'
 import type { Instant } from '../time'
 
 export type LayerLog = {
   operationId: OperationId
-  productId: string
+  productId: ProductId
   lot: string
   climate: BayClimate
   startedAt: Instant

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
 import { processOf, stepMinutes } from '../correction'
-import { toBayId, toJobId, toOperationId, toPersonId } from '../ids'
+import { toBayId, toJobId, toOperationId, toPersonId, toProductId } from '../ids'
 import type { Progress } from '../job'
 import { makeOffer, summaryOf } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
@@ -217,7 +217,7 @@ describe('the pace of the shop', () => {
 })
 
 describe('what a package earns', () => {
-  const product = { productId: 'tern-top', plannedMl: 60, ml: 80, poured: true, centsPerMl: 100 }
+  const product = { productId: toProductId('tern-top'), plannedMl: 60, ml: 80, poured: true, centsPerMl: 100 }
   const lesson = (more: Partial<Lesson> = {}, takes = 1.3): Lesson => ({
     ...lessonOf(input('lantern', (kind) => (kind === 'cut' ? takes : 1), { products: [product] })),
     ...more,

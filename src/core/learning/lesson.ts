@@ -1,5 +1,5 @@
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
-import type { BayId, JobId, OperationId, PersonId } from '../ids'
+import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
 import type { JobPlan, PlannedOperation, Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
@@ -39,7 +39,7 @@ export type Lesson = {
   /** Each time it stood in a bay: from the first recorded step there to the end of the last. */
   bays: BayStay[]
   /** Where nothing was poured from a bottle by name, what was reckoned stands for it. */
-  products: { productId: string; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
+  products: { productId: ProductId; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
   clearing: { panel: string; process: string; expected: number; reached: number }[]
 }
 

@@ -1,4 +1,4 @@
-import type { BayId } from '../ids'
+import type { BayId, ProductId } from '../ids'
 import { commonSpans, mergedSpans, minutesBetween, type Span } from '../time'
 import type { Lesson } from './lesson'
 
@@ -7,8 +7,8 @@ import type { Lesson } from './lesson'
 const sum = <T>(all: readonly T[], of: (each: T) => number) =>
   all.reduce((total, each) => total + of(each), 0)
 
-function grouped<T>(all: readonly T[], keyOf: (each: T) => string): [string, T[]][] {
-  const groups = new Map<string, T[]>()
+function grouped<T, K extends string>(all: readonly T[], keyOf: (each: T) => K): [K, T[]][] {
+  const groups = new Map<K, T[]>()
   for (const each of all) {
     const key = keyOf(each)
     const group = groups.get(key)
@@ -68,7 +68,7 @@ export function clearingByProcess(lessons: readonly Lesson[]): ClearingTally[] {
   }))
 }
 
-export type ProductTally = { productId: string; cars: number; plannedMl: number; ml: number }
+export type ProductTally = { productId: ProductId; cars: number; plannedMl: number; ml: number }
 
 /** Millilitres a car, planned and poured. */
 export function productPerCar(lessons: readonly Lesson[]): ProductTally[] {

@@ -1,5 +1,5 @@
 import type { Channel, Language } from '../customer'
-import type { CustomerId, VehicleId } from '../ids'
+import type { CustomerId, MessageId, VehicleId } from '../ids'
 import type { Instant } from '../time'
 import type { Occasion } from './occasion'
 
@@ -15,7 +15,7 @@ export type MessageEvent = {
 }
 
 export type Message = {
-  id: string
+  id: MessageId
   key: string
   customerId: CustomerId
   vehicleId: VehicleId

@@ -1,6 +1,6 @@
 import { type OtherSurface, type Product, SURFACE, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
-import { type OperationId, toOperationId } from '../ids'
+import { type OperationId, type ProductId, toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
 import { type Skill, type VendorSkill, vendorSkill } from './skill'
@@ -34,7 +34,7 @@ export type PlannedOperation = {
   skill?: Skill | VendorSkill
   /** For a layer: its number from 1, and the product. For a hold: the product it waits for. */
   layer?: number
-  productId?: string
+  productId?: ProductId
   surface?: OtherSurface
   extra?: ExtraKey
   vendorId?: string

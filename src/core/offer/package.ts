@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { OTHER_SURFACES } from '../coating'
 import { CARES, PROCESS_KEYS } from '../correction'
+import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 
 /**
@@ -13,9 +14,16 @@ export const packageTemplateSchema = z.strictObject({
   pitch: z.string().trim().min(1, 'Say in a sentence what it is for.').max(240),
   strongest: z.enum(PROCESS_KEYS),
   care: z.enum(CARES).default('usual'),
-  layers: z.array(z.string().min(1)).max(4, 'More than four layers on paint is not laid.'),
+  layers: z
+    .array(z.string().min(1).transform(toProductId))
+    .max(4, 'More than four layers on paint is not laid.'),
   surfaces: z
-    .array(z.strictObject({ surface: z.enum(OTHER_SURFACES), productId: z.string().min(1) }))
+    .array(
+      z.strictObject({
+        surface: z.enum(OTHER_SURFACES),
+        productId: z.string().min(1).transform(toProductId),
+      }),
+    )
     .default([]),
   extras: z.array(z.enum(EXTRA_KEYS)).default([]),
   vendors: z.array(z.string().min(1)).default([]),

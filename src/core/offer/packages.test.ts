@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { PROCESS_KEYS, type ProcessKey } from '../correction'
+import { toProductId } from '../ids'
 import { paintedAreaM2 } from '../vehicle'
 import { cautionFor } from './cautions'
 import { chosenOffer } from './choices'
@@ -199,13 +200,13 @@ describe('a package as it is written down', () => {
     })
   })
   test.each([
-    ['layers', { layers: ['nothing'] }],
-    ['layers', { layers: ['tern-top'] }],
-    ['layers', { layers: ['rill-glass'] }],
-    ['surfaces.glass', { surfaces: [{ surface: 'glass' as const, productId: 'nothing' }] }],
-    ['layers', { surfaces: [{ surface: 'leather' as const, productId: 'rill-glass' }] }],
+    ['layers', { layers: [toProductId('nothing')] }],
+    ['layers', { layers: [toProductId('tern-top')] }],
+    ['layers', { layers: [toProductId('rill-glass')] }],
+    ['surfaces.glass', { surfaces: [{ surface: 'glass' as const, productId: toProductId('nothing') }] }],
+    ['layers', { surfaces: [{ surface: 'leather' as const, productId: toProductId('rill-glass') }] }],
     ['vendors', { vendors: ['nobody'] }],
-    ['layers', { strongest: 'all-in-one' as const, layers: ['ebb-single'] }],
+    ['layers', { strongest: 'all-in-one' as const, layers: [toProductId('ebb-single')] }],
   ])('a fault at %s is named with what to do', (path, change) => {
     const [fault] = packageFaults({ ...template('headland'), ...change }, shelf)
     expect(fault?.path).toBe(path)
@@ -260,7 +261,7 @@ describe('what was told', () => {
 
 test('a sealant is sprayed on and takes a fraction of the time of a coating', () => {
   const layer = (id: string) =>
-    makeOffer({ ...template('headland'), layers: [id] }, offerInput()).plan.operations.find(
+    makeOffer({ ...template('headland'), layers: [toProductId(id)] }, offerInput()).plan.operations.find(
       ({ kind }) => kind === 'layer',
     )!.minutes
   expect(product('drizzle-sealant').kind).toBe('sealant')

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 import { closePrice, type PriceLine } from './quote'
 import { SKILLS } from './skill'
@@ -16,7 +17,7 @@ const line: fc.Arbitrary<PriceLine> = fc.oneof(
   }),
   fc.record({
     kind: fc.constant('product' as const),
-    productId: fc.string(),
+    productId: fc.string().map(toProductId),
     name: fc.string(),
     ml: fc.integer({ min: 1, max: 500 }),
     cents,
@@ -119,7 +120,7 @@ test('a price one can reckon after by hand', () => {
   const price = closePrice(
     [
       { kind: 'consumables', cents: 3333 },
-      { kind: 'product', productId: 'p', name: 'P', ml: 10, cents: 1005 },
+      { kind: 'product', productId: toProductId('p'), name: 'P', ml: 10, cents: 1005 },
     ],
     { discountPercent: 10, depositPercent: 20 },
     23,

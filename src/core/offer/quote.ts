@@ -1,4 +1,5 @@
 import type { CoatStep } from '../coating'
+import type { ProductId } from '../ids'
 import type { ChosenExtra, ExtraKey } from './extras'
 import { EXTRA } from './extras'
 import type { JobPlan, PlannedOperation } from './operations'
@@ -9,7 +10,7 @@ import type { Trade, Vendor } from './vendor'
 /** One line of a price, traceable to the operations or the product it comes from. Integer cents, net. */
 export type PriceLine =
   | { kind: 'labour'; skill: Skill; minutes: number; operations: string[]; cents: number }
-  | { kind: 'product'; productId: string; name: string; ml: number; cents: number }
+  | { kind: 'product'; productId: ProductId; name: string; ml: number; cents: number }
   | { kind: 'extra'; extra: ExtraKey; name: string; count: number; minutes: number; cents: number }
   | { kind: 'vendor'; vendorId: string; name: string; trade: Trade; cents: number }
   | { kind: 'consumables'; cents: number }

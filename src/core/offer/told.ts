@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { OTHER_SURFACES, SURFACES } from '../coating'
 import { CARES } from '../correction'
-import { toOperationId } from '../ids'
+import { toOperationId, toProductId } from '../ids'
 import { expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
 import type { Offer } from './offer'
@@ -24,7 +24,7 @@ export const planSchema = z.object({
       people: z.int(),
       skill: z.union([z.enum(SKILLS), z.templateLiteral(['vendor-', z.string()])]).optional(),
       layer: z.int().optional(),
-      productId: z.string().optional(),
+      productId: z.string().transform(toProductId).optional(),
       surface: z.enum(OTHER_SURFACES).optional(),
       extra: z.enum(EXTRA_KEYS).optional(),
       vendorId: z.string().optional(),

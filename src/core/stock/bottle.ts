@@ -1,10 +1,11 @@
 import type { BottleInShop, Product } from '../coating'
+import type { BottleId, ProductId } from '../ids'
 import { daysBetween, type LocalDay, plusMonths } from '../time'
 
 /** One bottle on the shelf. Millilitres; days are local. */
 export type Bottle = {
-  id: string
-  productId: string
+  id: BottleId
+  productId: ProductId
   lot: string
   fullMl: number
   leftMl: number
@@ -60,9 +61,9 @@ export function pourPlan(
   product: Product,
   ml: number,
   today: LocalDay,
-): { poured: { bottle: string; ml: number }[]; shortMl: number } {
+): { poured: { bottle: BottleId; ml: number }[]; shortMl: number } {
   let still = ml
-  const poured: { bottle: string; ml: number }[] = []
+  const poured: { bottle: BottleId; ml: number }[] = []
   for (const { id, leftMl } of usableBottles(bottles, product, today)) {
     if (still <= 0) break
     const taken = Math.min(leftMl, still)

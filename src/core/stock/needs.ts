@@ -1,9 +1,10 @@
 import type { Product } from '../coating'
+import type { ProductId } from '../ids'
 import type { Instant, LocalDay } from '../time'
 import { type Bottle, usableBottles } from './bottle'
 
 /** A coat that is still to be laid. */
-export type CoatToCome = { productId: string; ml: number; at: Instant; plate: string; title: string }
+export type CoatToCome = { productId: ProductId; ml: number; at: Instant; plate: string; title: string }
 
 export type ProductNeed = {
   product: Product

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { catalogueSchema, coatingBreaches } from '../coating'
+import { toBottleId, toProductId } from '../ids'
 import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow, localDayOrThrow } from '../time'
 import { type Bottle, bottleState, goodUntil, pourPlan, shelfForRules, usableBottles } from './bottle'
@@ -12,7 +13,7 @@ const base = products.find(({ id }) => id === 'cladonia-base')!
 const TODAY = localDayOrThrow('2027-01-13')
 const day = (text: string) => localDayOrThrow(text)
 const bottle = (id: string, more: Partial<Bottle> = {}): Bottle => ({
-  id,
+  id: toBottleId(id),
   productId: base.id,
   lot: 'CB-7',
   fullMl: 50,
@@ -42,7 +43,7 @@ describe('a bottle', () => {
       bottle('old', { arrivedOn: day('2026-06-01') }),
       bottle('open', { arrivedOn: day('2026-12-01'), openedOn: day('2027-01-05') }),
       bottle('past', { arrivedOn: day('2025-01-01') }),
-      bottle('other', { productId: 'tern-top' }),
+      bottle('other', { productId: toProductId('tern-top') }),
     ]
     expect(usableBottles(shelf, base, TODAY).map(({ id }) => id)).toEqual(['open', 'old', 'new'])
   })

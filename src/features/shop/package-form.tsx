@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react'
 import { OTHER_SURFACES, type Product, SURFACE } from '@/core/coating'
 import { CARE, CARES, PROCESSES, type ProcessKey } from '@/core/correction'
+import { toProductId } from '@/core/ids'
 import {
   EXTRA,
   EXTRA_KEYS,
@@ -30,12 +31,14 @@ type Props = {
 
 const MOST_LAYERS = 4
 
+const NOT_CHOSEN = toProductId('')
+
 /** One package, field by field. What speaks against it on any car stands under the layers while it is put together. */
 export function PackageForm({ template, catalogue, vendors, currency, fault, onChange, onRemove }: Props) {
   const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
   const error = (field: string) => (fault?.field === field ? fault.message : undefined)
   const forPaint = catalogue.filter(({ surfaces }) => surfaces.includes('paint'))
-  const layers = [...template.layers, ...(template.layers.length < MOST_LAYERS ? [''] : [])]
+  const layers = [...template.layers, ...(template.layers.length < MOST_LAYERS ? [NOT_CHOSEN] : [])]
   return (
     <section className="sheet space-y-5 p-5" aria-label={template.name || 'A new package'}>
       <div className="grid gap-4 sm:grid-cols-[14rem_1fr]">
@@ -89,7 +92,7 @@ export function PackageForm({ template, catalogue, vendors, currency, fault, onC
                   onChange={(event) =>
                     set({
                       layers: layers
-                        .map((each, index) => (index === at ? event.target.value : each))
+                        .map((each, index) => (index === at ? toProductId(event.target.value) : each))
                         .filter(Boolean),
                     })
                   }
@@ -123,7 +126,7 @@ export function PackageForm({ template, catalogue, vendors, currency, fault, onC
                   value={template.surfaces.find((coat) => coat.surface === surface)?.productId ?? ''}
                   onChange={(event) => {
                     const others = template.surfaces.filter((coat) => coat.surface !== surface)
-                    const productId = event.target.value
+                    const productId = toProductId(event.target.value)
                     set({ surfaces: productId ? [...others, { surface, productId }] : others })
                   }}
                 >

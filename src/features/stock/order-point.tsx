@@ -1,10 +1,11 @@
 'use client'
 
+import type { ProductId } from '@/core/ids'
 import { setReorder } from '@/server/stock/stock-actions'
 import { NumberEditor } from './number-editor'
 
 /** What the shop wants to have left of a product. */
-export function OrderPoint({ productId, name, ml }: { productId: string; name: string; ml: number }) {
+export function OrderPoint({ productId, name, ml }: { productId: ProductId; name: string; ml: number }) {
   return (
     <NumberEditor
       words={ml > 0 ? `Order below ${ml} ml` : 'No order point'}

@@ -8,6 +8,7 @@ import type { Knex } from 'knex'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { toProductId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import { openRequests } from '../planning/plan-requests'
@@ -33,7 +34,10 @@ const count = defineWrite({
   who: 'floor',
   input: z.strictObject({ product: z.string().min(1, 'Name it.').max(20), ml: z.int() }),
   write: async ({ trx, replan }, { product, ml }) => {
-    await trx('reorder_points').insert({ product_id: product, ml }).onConflict('product_id').merge()
+    await trx('reorder_points')
+      .insert({ product_id: toProductId(product), ml })
+      .onConflict('product_id')
+      .merge()
     await replan('counted', ['j1'])
     if (ml === 13) return refuse('rule', 'Not thirteen.', 'ml')
     if (ml === 666) throw new Error('broken: 0871234567')
@@ -64,7 +68,7 @@ test('an action that has read is not refused because another connection wrote me
         encoding: 'utf8',
       })
       expect(planning.stderr).toContain('locked')
-      await trx('reorder_points').insert({ product_id: `p${before.length}`, ml })
+      await trx('reorder_points').insert({ product_id: toProductId(`p${before.length}`), ml })
       return done()
     },
   })

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import { dueState, type VisitWindow } from '@/core/aftercare'
-import { toVehicleId } from '@/core/ids'
+import { toProductId, toVehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import { DUE_FILTERS, type DueFilter } from '@/core/job'
 import { seededRandom } from '@/core/schedule'
@@ -63,7 +63,7 @@ beforeAll(async () => {
     await db('care_dates').insert({
       vehicle_id: job.vehicle.id,
       laid_on: plusDays(TODAY, -400),
-      product_id: 'ebb-single',
+      product_id: toProductId('ebb-single'),
       visit_from: visit.from,
       visit_until: visit.until,
       why: 'rhythm',

@@ -5,7 +5,7 @@ import { copyShop } from '@demo/copy'
 import { loadDemo } from '@demo/generate'
 import type { Knex } from 'knex'
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, test } from 'vitest'
-import { type JobId, type OperationId, toOperationId, toPersonId } from '@/core/ids'
+import { type JobId, type OperationId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import { type Intake, intakeSchema } from '@/core/intake/intake'
 import { nimble } from '@/core/intake/intake.fixture'
 import { tries } from '@/core/long.fixture'
@@ -219,7 +219,7 @@ describe('work', () => {
     const climate = { airC: 19, rhPercent: 50, panelC: 18 }
     const layer = {
       ...finish(job.id, toOperationId('layer-1')),
-      layer: { productId: 'ebb-single', lot: '', climate },
+      layer: { productId: toProductId('ebb-single'), lot: '', climate },
     }
     await expect(recordFinish(db, layer)).rejects.toThrow()
     expect((await loadProgress(db)).get(job.id)).toBeUndefined()

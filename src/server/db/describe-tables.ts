@@ -7,7 +7,7 @@ type Reference = { from: string; table: string; to: string }
 
 const HEAD = `// Written by \`npm run tables\` from the database that the migrations make; a test holds it to that.
 import type { Knex } from 'knex'
-import type { BayId, CustomerId, JobId, OperationId, PersonId, VehicleId } from '@/core/ids'
+import type { BayId, BottleId, CustomerId, JobId, MessageId, OperationId, PersonId, ProductId, VehicleId } from '@/core/ids'
 import type { Instant, LocalDay } from '@/core/time'
 
 /**
@@ -35,6 +35,8 @@ const NOUNS: Readonly<Record<string, string>> = {
   'jobs.id': 'JobId',
   'vehicles.id': 'VehicleId',
   'customers.id': 'CustomerId',
+  'bottles.id': 'BottleId',
+  'messages.id': 'MessageId',
 }
 /** Columns that are not tied by a foreign key, and mean the same. */
 const NAMED: Readonly<Record<string, string>> = {
@@ -47,6 +49,9 @@ const NAMED: Readonly<Record<string, string>> = {
   person: 'PersonId',
   place_id: 'BayId',
   bay: 'BayId',
+  product_id: 'ProductId',
+  bottle_id: 'BottleId',
+  message_id: 'MessageId',
 }
 const MOMENTS = /^(at|promised_for|not_before|valid_until|.*_at)$/
 const DAYS =

@@ -1,6 +1,16 @@
 // Written by `npm run tables` from the database that the migrations make; a test holds it to that.
 import type { Knex } from 'knex'
-import type { BayId, CustomerId, JobId, OperationId, PersonId, VehicleId } from '@/core/ids'
+import type {
+  BayId,
+  BottleId,
+  CustomerId,
+  JobId,
+  MessageId,
+  OperationId,
+  PersonId,
+  ProductId,
+  VehicleId,
+} from '@/core/ids'
 import type { Instant, LocalDay } from '@/core/time'
 
 /**
@@ -66,9 +76,9 @@ export type AgreementsRow = {
 type AgreementsIn = In<AgreementsRow, 'promised_for' | 'agreed_at', never>
 
 export type BottlesRow = {
-  id: string
+  id: BottleId
   code: number
-  product_id: string
+  product_id: ProductId
   lot: string
   full_ml_x10: number
   arrived_on: string
@@ -90,7 +100,7 @@ type BroughtHistoriesIn = In<BroughtHistoriesRow, 'read_at', never>
 export type CareDatesRow = {
   vehicle_id: VehicleId
   laid_on: string
-  product_id: string
+  product_id: ProductId
   visit_from: string
   visit_until: string
   why: string
@@ -226,7 +236,7 @@ type JobsIn = In<JobsRow, 'arrive_at' | 'created_at' | 'handed_over_at', 'wanted
 export type LayersRow = {
   job_id: JobId
   operation_id: OperationId
-  product_id: string
+  product_id: ProductId
   lot: string
   air_c_x10: number
   rh_x10: number
@@ -263,7 +273,7 @@ export type LooksRow = {
 type LooksIn = In<LooksRow, 'at', never>
 
 export type MessageEventsRow = {
-  message_id: string
+  message_id: MessageId
   kind: 'delivered' | 'bounced' | 'replied'
   words: string
   at: string
@@ -273,7 +283,7 @@ export type MessageEventsRow = {
 type MessageEventsIn = In<MessageEventsRow, 'at' | 'read_at', never>
 
 export type MessagesRow = {
-  id: string
+  id: MessageId
   key: string
   customer_id: CustomerId
   vehicle_id: VehicleId
@@ -411,7 +421,7 @@ type PlanningsIn = In<PlanningsRow, 'computed_at', never>
 
 export type PoursRow = {
   id: number
-  bottle_id: string
+  bottle_id: BottleId
   ml_x10: number
   job_id: JobId | null
   operation_id: OperationId | null
@@ -536,7 +546,7 @@ export type RemovalsRow = {
 type RemovalsIn = In<RemovalsRow, 'written_at', 'day'>
 
 export type ReorderPointsRow = {
-  product_id: string
+  product_id: ProductId
   ml: number
 }
 

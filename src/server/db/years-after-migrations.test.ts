@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { toCustomerId, toJobId, toPersonId, toVehicleId } from '@/core/ids'
+import { toCustomerId, toJobId, toMessageId, toPersonId, toVehicleId } from '@/core/ids'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { connect } from './connection'
 import { MIGRATIONS, migrate } from './migrations'
@@ -98,10 +98,16 @@ test('0011-messages writes to everybody in English by e-mail until somebody says
     not_before: instantOrThrow('2026-01-02T08:00:00.000Z'),
     state: 'waiting' as const,
   }
-  await old('messages').insert({ ...message, id: 'm1', key: 'k' })
-  await expect(old('messages').insert({ ...message, id: 'm2', key: 'k' })).rejects.toThrow(/UNIQUE/)
+  await old('messages').insert({ ...message, id: toMessageId('m1'), key: 'k' })
+  await expect(old('messages').insert({ ...message, id: toMessageId('m2'), key: 'k' })).rejects.toThrow(
+    /UNIQUE/,
+  )
   // Sent is only what the carrier has given an id.
-  await expect(old('messages').where({ id: 'm1' }).update({ state: 'sent' })).rejects.toThrow(/CHECK/)
+  await expect(
+    old('messages')
+      .where({ id: toMessageId('m1') })
+      .update({ state: 'sent' }),
+  ).rejects.toThrow(/CHECK/)
 })
 
 test('0012-lessons and 0013-brought-histories leave what was there, and take their new facts', async () => {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { type CardState, cardOf, workOn } from '@/core/card'
-import type { JobId } from '@/core/ids'
+import type { JobId, ProductId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
 import type { Agreement, Summary } from '@/core/offer'
@@ -41,13 +41,13 @@ async function productsOf(
   { catalogue }: Shop,
   { jobId, summary }: Agreement,
 ): Promise<Lesson['products']> {
-  const rows: { product_id: string; ml: number }[] = await db('pours')
+  const rows: { product_id: ProductId; ml: number }[] = await db('pours')
     .join('bottles', 'bottles.id', 'pours.bottle_id')
     .where('pours.job_id', jobId)
     .groupBy('bottles.product_id')
     .select('bottles.product_id', db.raw('sum(pours.ml_x10) / 10.0 AS ml'))
   const poured = new Map(rows.map(({ product_id, ml }) => [product_id, ml]))
-  const planned = new Map<string, number>()
+  const planned = new Map<ProductId, number>()
   for (const { product, ml } of summary.coats) {
     const id = catalogue.find(({ name }) => name === product)?.id
     if (id) planned.set(id, (planned.get(id) ?? 0) + ml)

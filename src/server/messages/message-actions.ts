@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
 import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
-import { aCustomer, aVehicle, id, nothing, version } from '@/core/inputs'
+import { aCustomer, aMessage, aVehicle, nothing, version } from '@/core/inputs'
 import {
   fillIn,
   OCCASIONS,
@@ -141,7 +141,7 @@ export const writeToOwner = defineAction({
 export const withdrawQueued = defineAction({
   name: 'messages.withdraw',
   who: 'desk',
-  input: z.strictObject({ id }),
+  input: z.strictObject({ id: aMessage }),
   write: async ({ trx }, message) =>
     (await withdrawMessage(trx, message.id))
       ? done()
@@ -151,7 +151,7 @@ export const withdrawQueued = defineAction({
 export const readReply = defineAction({
   name: 'messages.read-reply',
   who: 'desk',
-  input: z.strictObject({ id }),
+  input: z.strictObject({ id: aMessage }),
   write: async ({ trx, at }, message) => {
     await markRead(trx, message.id, at)
     return done()

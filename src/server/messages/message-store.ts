@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { LANGUAGES, type Language } from '@/core/customer'
-import type { VehicleId } from '@/core/ids'
+import { type MessageId, toMessageId, type VehicleId } from '@/core/ids'
 import {
   type Message,
   type MessageEvent,
@@ -47,7 +47,7 @@ export type NewMessage = Pick<
 export async function queueMessage(db: Knex, message: NewMessage, now: Instant): Promise<boolean> {
   const written = await db('messages')
     .insert({
-      id: randomUUID(),
+      id: toMessageId(randomUUID()),
       key: message.key,
       customer_id: message.customerId,
       vehicle_id: message.vehicleId,
@@ -121,12 +121,12 @@ export async function unreadReplies(db: Knex): Promise<Message[]> {
   return withEvents(db, rows)
 }
 
-export async function markRead(db: Knex, messageId: string, at: Instant): Promise<void> {
+export async function markRead(db: Knex, messageId: MessageId, at: Instant): Promise<void> {
   await db('message_events').where({ message_id: messageId, kind: 'replied' }).update({ read_at: at })
 }
 
 /** Takes a message out of the queue; one that is under way or sent stays as it is. */
-export async function withdrawMessage(db: Knex, id: string): Promise<boolean> {
+export async function withdrawMessage(db: Knex, id: MessageId): Promise<boolean> {
   return (await db('messages').where({ id, state: 'waiting' }).update({ state: 'withdrawn' })) > 0
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { type JobId, toOperationId, toPersonId } from '@/core/ids'
+import { type JobId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import { productName } from '@/core/job'
 import { summaryOf } from '@/core/offer'
 import { calendarNow, collectionTime, type Floor, openJobs, planFloor } from '@/core/planning'
@@ -108,7 +108,7 @@ describe('what happens at the car', () => {
       startedAt: from,
       endedAt: to,
       by: toPersonId('merle'),
-      ...(layer ? { layer: { productId: layer, lot: 'T-1', climate } } : {}),
+      ...(layer ? { layer: { productId: toProductId(layer), lot: 'T-1', climate } } : {}),
     })
     expect(done.ok).toBe(true)
   }
@@ -133,8 +133,8 @@ describe('what happens at the car', () => {
     expect(care.layers).toHaveLength(3)
     const dry = care.milestones.find(({ key }) => key === 'dry-until')!
     expect(dry.when).toEqual({ kind: 'instant', at: '2027-01-14T19:10:00.000Z' })
-    expect(productName(floor.shop, 'tern-top')).toBe('Tern Top')
-    expect(productName(floor.shop, 'gone')).toBe('gone')
+    expect(productName(floor.shop, toProductId('tern-top'))).toBe('Tern Top')
+    expect(productName(floor.shop, toProductId('gone'))).toBe('gone')
   })
 
   test('a record taken back gives the step, its lot and its dates back', async () => {

@@ -2,7 +2,8 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { id } from '@/core/inputs'
+import { toProductId } from '@/core/ids'
+import { aBottle, aProduct, id } from '@/core/inputs'
 import { SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
 import { dayIn } from '@/core/time'
 import { defineAction } from '../action/define'
@@ -41,7 +42,7 @@ export const receiveBottles = defineAction({
   name: 'stock.receive-bottles',
   who: 'floor',
   input: z.strictObject({
-    productId: z.string().min(1, 'Choose the product.').max(80),
+    productId: z.string().min(1, 'Choose the product.').max(80).transform(toProductId),
     lot: z
       .string()
       .trim()
@@ -64,7 +65,7 @@ export const receiveBottles = defineAction({
 export const countBottle = defineAction({
   name: 'stock.count-bottle',
   who: 'floor',
-  input: z.strictObject({ id, ml: amount('what is left', BOTTLE_MOST_ML) }),
+  input: z.strictObject({ id: aBottle, ml: amount('what is left', BOTTLE_MOST_ML) }),
   write: async ({ trx, at }, { id: bottle, ml }) =>
     (await recount(trx, bottle, ml, at))
       ? done()
@@ -75,7 +76,7 @@ export const countBottle = defineAction({
 export const throwBottle = defineAction({
   name: 'stock.throw-bottle',
   who: 'floor',
-  input: z.strictObject({ id }),
+  input: z.strictObject({ id: aBottle }),
   write: async ({ trx, at }, { id: bottle }) => {
     await markGone(trx, bottle, dayIn((await loadShop(trx)).setup.timezone, at))
     return done()
@@ -86,7 +87,7 @@ export const throwBottle = defineAction({
 export const setReorder = defineAction({
   name: 'stock.set-reorder-point',
   who: 'floor',
-  input: z.strictObject({ productId: id, ml: amount('the millilitres', 100_000) }),
+  input: z.strictObject({ productId: aProduct, ml: amount('the millilitres', 100_000) }),
   write: async ({ trx }, { productId, ml }) => {
     const { catalogue } = await loadShop(trx)
     if (!catalogue.some((product) => product.id === productId))

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import path from 'node:path'
 import type { Knex } from 'knex'
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from 'vitest'
-import { toOperationId } from '@/core/ids'
+import { toBottleId, toOperationId, toProductId } from '@/core/ids'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { openDatabase } from '../db/connection'
 import {
@@ -39,7 +39,7 @@ beforeEach(async () => {
 })
 
 const bottle = (lot: string, fullMl = 50) =>
-  addBottle(db, { productId: 'cladonia-base', lot, fullMl, arrivedOn: TODAY })
+  addBottle(db, { productId: toProductId('cladonia-base'), lot, fullMl, arrivedOn: TODAY })
 const only = async () => (await listBottles(db))[0]!
 
 describe('bottles', () => {
@@ -68,7 +68,7 @@ describe('bottles', () => {
     expect((await only()).leftMl).toBe(40)
     expect(await recount(db, id, 40, NOW)).toBe(true)
     expect((await db('pours')).map(({ ml_x10 }) => ml_x10)).toEqual([185, -85])
-    expect(await recount(db, 'nobody', 1, NOW)).toBe(false)
+    expect(await recount(db, toBottleId('nobody'), 1, NOW)).toBe(false)
   })
   test('from which more was poured than the book knew are empty, not less than empty', async () => {
     await bottle('A')
@@ -78,7 +78,7 @@ describe('bottles', () => {
       db,
       [
         { bottle: id, ml: 60 },
-        { bottle: 'unknown', ml: 5 },
+        { bottle: toBottleId('unknown'), ml: 5 },
       ],
       why,
     )
@@ -86,8 +86,8 @@ describe('bottles', () => {
     expect(await db('pours')).toHaveLength(1)
   })
   test('are ordered below a point that can be changed', async () => {
-    await setReorderPoint(db, 'cladonia-base', 60)
-    await setReorderPoint(db, 'cladonia-base', 80)
+    await setReorderPoint(db, toProductId('cladonia-base'), 60)
+    await setReorderPoint(db, toProductId('cladonia-base'), 80)
     expect(await loadReorderPoints(db)).toEqual({ 'cladonia-base': 80 })
   })
 })

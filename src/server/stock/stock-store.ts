@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
-import type { JobId, OperationId } from '@/core/ids'
+import { type BottleId, type JobId, type OperationId, type ProductId, toBottleId } from '@/core/ids'
 import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import { dayIn, type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
 import type { BottlesRow } from '../db/tables'
@@ -37,8 +37,8 @@ export async function listBottles(db: Knex): Promise<ShelfBottle[]> {
 export async function addBottle(
   db: Knex,
   bottle: Pick<Bottle, 'productId' | 'lot' | 'fullMl' | 'arrivedOn'>,
-): Promise<string> {
-  const id = randomUUID()
+): Promise<BottleId> {
+  const id = toBottleId(randomUUID())
   const last = await db('bottles').orderBy('code', 'desc').first('code')
   await db('bottles').insert({
     id,
@@ -51,11 +51,11 @@ export async function addBottle(
   return id
 }
 
-export async function markOpened(db: Knex, id: string, day: LocalDay): Promise<void> {
+export async function markOpened(db: Knex, id: BottleId, day: LocalDay): Promise<void> {
   await db('bottles').where({ id }).whereNull('opened_on').update({ opened_on: day })
 }
 
-export async function markGone(db: Knex, id: string, day: LocalDay): Promise<void> {
+export async function markGone(db: Knex, id: BottleId, day: LocalDay): Promise<void> {
   await db('bottles').where({ id }).whereNull('gone_on').update({ gone_on: day })
 }
 
@@ -89,7 +89,7 @@ export async function pourBack(
   operation: OperationId,
   { at, zone }: { at: Instant; zone: string },
 ): Promise<void> {
-  const booked: { bottle_id: string; ml_x10: number; first: string }[] = await db('pours')
+  const booked: { bottle_id: BottleId; ml_x10: number; first: string }[] = await db('pours')
     .join('acts', 'acts.id', 'pours.act_id')
     .where('pours.job_id', job)
     .where('pours.operation_id', operation)
@@ -98,7 +98,7 @@ export async function pourBack(
     .select('bottle_id')
     .sum({ ml_x10: 'pours.ml_x10' })
     .min({ first: 'pours.at' })
-  const back: { bottle_id: string; ml_x10: number }[] = await db('pours')
+  const back: { bottle_id: BottleId; ml_x10: number }[] = await db('pours')
     .where({ job_id: job, operation_id: operation, note: POURED_BACK })
     .groupBy('bottle_id')
     .select('bottle_id')
@@ -120,7 +120,7 @@ export async function pourBack(
 }
 
 /** A bottle that was opened on that day or later, and from which nothing that is poured stands any more. */
-async function closeAgain(db: Knex, id: string, day: LocalDay): Promise<void> {
+async function closeAgain(db: Knex, id: BottleId, day: LocalDay): Promise<void> {
   const stands = await db('pours')
     .where({ bottle_id: id })
     .andWhere((each) => each.whereNotNull('act_id').orWhere({ note: POURED_BACK }))
@@ -131,7 +131,7 @@ async function closeAgain(db: Knex, id: string, day: LocalDay): Promise<void> {
 }
 
 /** Somebody looked: so much is really left. The difference is booked, so that the history stays. */
-export async function recount(db: Knex, id: string, leftMl: number, at: Instant): Promise<boolean> {
+export async function recount(db: Knex, id: BottleId, leftMl: number, at: Instant): Promise<boolean> {
   const bottle = (await listBottles(db)).find((each) => each.id === id)
   if (!bottle) return false
   const difference = Math.round((bottle.leftMl - leftMl) * 10)
@@ -143,7 +143,7 @@ export async function loadReorderPoints(db: Knex): Promise<Record<string, number
   return Object.fromEntries((await db('reorder_points')).map(({ product_id, ml }) => [product_id, ml]))
 }
 
-export async function setReorderPoint(db: Knex, productId: string, ml: number): Promise<void> {
+export async function setReorderPoint(db: Knex, productId: ProductId, ml: number): Promise<void> {
   await db('reorder_points').insert({ product_id: productId, ml }).onConflict('product_id').merge()
 }
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { toBayId, toPersonId } from '@/core/ids'
+import { toBayId, toPersonId, toProductId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Instant, localDayOrThrow, plusMinutes } from '@/core/time'
 import { addPayment } from '../handover/handover-store'
@@ -48,7 +48,7 @@ export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
     .insert({
       vehicle_id: gone.vehicle.id,
       laid_on: day('2026-01-10'),
-      product_id: 'tern-top',
+      product_id: toProductId('tern-top'),
       visit_from: day('2027-01-05'),
       visit_until: day('2027-02-05'),
       why: 'rhythm',

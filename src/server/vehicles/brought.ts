@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import type { Coat, KeptLook } from '@/core/aftercare'
 import { type HistoryStay, readHistory, type VehicleHistory } from '@/core/history'
-import { type JobId, toJobId, type VehicleId } from '@/core/ids'
+import { type JobId, toJobId, toProductId, type VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
@@ -54,7 +54,7 @@ function coatsOf({ key, stay }: Elsewhere, catalogue: Shop['catalogue']): Coat[]
     ({ product, kind, lot, surface, panels, endedAt, lifeMonths, firstVisitMonths }) => ({
       jobId: toJobId(key),
       product: {
-        id: catalogue.find(({ name }) => name === product)?.id ?? product,
+        id: catalogue.find(({ name }) => name === product)?.id ?? toProductId(product),
         name: product,
         kind,
         lifeMonths,

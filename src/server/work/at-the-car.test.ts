@@ -4,7 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Act, type CardState, withEntry } from '@/core/card'
 import { believed } from '@/core/climate'
-import { type JobId, toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
+import { type JobId, toBayId, toJobId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
 import { connect, snapshot } from '../db/connection'
@@ -58,7 +58,7 @@ test('0009-at-the-car leaves what a database held, and takes its new facts', asy
   await migrate(old, MIGRATIONS.slice(0, 8))
   expect(await migrate(old, MIGRATIONS.slice(0, 9))).toEqual(['0009-at-the-car'])
   const id = await addBottle(old, {
-    productId: 'p',
+    productId: toProductId('p'),
     lot: 'L',
     fullMl: 50,
     arrivedOn: '2027-01-01' as never,

@@ -12,7 +12,7 @@ import {
   timeConflict,
   withEntry,
 } from '@/core/card'
-import type { JobId, OperationId } from '@/core/ids'
+import type { BottleId, JobId, OperationId } from '@/core/ids'
 import type { LiveJob } from '@/core/job'
 import { isCoat, liveJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
@@ -79,7 +79,7 @@ async function loadFacts(
   const pours = 'coat' in entry || 'poured' in entry
   const today = dayIn(setup.timezone, entry.at)
   const product = (id: string) => catalogue.find((each) => each.id === id)
-  const bottles = (pours ? await listBottles(trx) : []).map((bottle): [string, KnownBottle] => {
+  const bottles = (pours ? await listBottles(trx) : []).map((bottle): [BottleId, KnownBottle] => {
     const known = product(bottle.productId)
     const state = known ? bottleState(bottle, known, today) : 'past'
     return [bottle.id, { productId: bottle.productId, leftMl: bottle.leftMl, state }]

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { BayClimate } from '@/core/climate'
-import { type JobId, type OperationId, type PersonId, UNKNOWN_PERSON } from '@/core/ids'
+import { type JobId, type OperationId, type PersonId, type ProductId, UNKNOWN_PERSON } from '@/core/ids'
 import type { LayerLog, Progress } from '@/core/job'
 import { ok, type Result, refused } from '@/core/result'
 import type { Instant } from '@/core/time'
@@ -111,7 +111,7 @@ export type Finish = {
   startedAt: Instant
   endedAt: Instant
   by: PersonId
-  layer?: { productId: string; lot: string; climate: BayClimate }
+  layer?: { productId: ProductId; lot: string; climate: BayClimate }
 }
 
 /** Records an operation as done, with its layer if it was one, in one transaction. A done one is not overwritten. */
