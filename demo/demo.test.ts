@@ -45,7 +45,10 @@ describe('the set-up that ships', () => {
     expect(result.success ? [] : result.error.issues.map(({ path }) => path.join('.'))).toContain(
       'people.0.calendar',
     )
-    expect(setupSchema.safeParse({ ...setupFile, timezone: 'Inchmoyle/Slip' }).success).toBe(false)
+    expect(
+      setupSchema.safeParse({ ...setupFile, region: { ...setupFile.region, timezone: 'Inchmoyle/Slip' } })
+        .success,
+    ).toBe(false)
     expect(setupSchema.safeParse({ ...setupFile, packages: [] }).success).toBe(false)
   })
 })

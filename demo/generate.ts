@@ -83,12 +83,12 @@ async function offerFor(db: Knex, shop: Shop, car: DemoCar, job: Job): Promise<O
 /** Mornings on which the car may have come in for work that began at `start`, the latest first. */
 function arrivalsBefore(setup: Setup, start: Instant): Instant[] {
   const days = Array.from({ length: LOOK_BACK_DAYS }, (_, back) =>
-    plusDays(dayIn(setup.timezone, start), -back),
+    plusDays(dayIn(setup.region.timezone, start), -back),
   )
   return days
     .filter((day) => !['sat', 'sun'].includes(weekdayOf(day)))
     .slice(0, ARRIVALS_TRIED)
-    .map((day) => atLocal(setup.timezone, day, '07:00'))
+    .map((day) => atLocal(setup.region.timezone, day, '07:00'))
     .filter((arrival) => arrival <= start)
 }
 
@@ -229,11 +229,11 @@ const pauseAt = (db: Knex, job: JobId, operation: OperationId, by: PersonId, at:
   writeAct(db, { kind: 'pause', operation, reason: 'day-over', id: randomUUID(), job, by, at }, 'demo', at)
 
 async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {
-  const today = dayIn(setup.timezone, now)
+  const today = dayIn(setup.region.timezone, now)
   let day = plusDays(today, car.arrivesInDays ?? 0)
   while (['sat', 'sun'].includes(weekdayOf(day))) day = plusDays(day, 1)
   const intake = { ...emptyIntake(day), ...car.intake }
-  const id = await takeIn(db, intake, atLocal(setup.timezone, day, '08:00'), now)
+  const id = await takeIn(db, intake, atLocal(setup.region.timezone, day, '08:00'), now)
   return (await findJob(db, id))!
 }
 
@@ -248,7 +248,7 @@ export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): P
   if (past) await addPast(db, shop, now)
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
-  await addShelf(db, shop.setup.timezone, now)
+  await addShelf(db, shop.setup.region.timezone, now)
   const inShop: LiveJob[] = []
   for (const car of [...DEMO_CARS, ...COMING_CARS]) {
     const job = await takeInCar(db, car, shop.setup, now)
@@ -275,7 +275,8 @@ export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): P
     inShop.push(live)
     await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
     if (car.gone) await measureAgain(db, car, job, offer, now)
-    if (car.gone) await handOverJob(db, job, shop.setup.timezone, plusMinutes(now, -GONE_MINUTES + 120))
+    if (car.gone)
+      await handOverJob(db, job, shop.setup.region.timezone, plusMinutes(now, -GONE_MINUTES + 120))
   }
   await replan(db, now, 'demo loaded', new Set())
   return true

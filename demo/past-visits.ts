@@ -73,7 +73,7 @@ export async function liveVisit(
   { work, laidAt, day, lives, paint }: PastVisit,
   random: Random,
 ): Promise<Job> {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const arriveAt = atLocal(zone, day, '08:00')
   const { vehicle } = work
   const booked = { vehicleId: vehicle.id, kind: 'visit' as const, wishes: 'Yearly look.', arriveAt }

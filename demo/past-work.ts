@@ -154,7 +154,7 @@ export async function liveWork(
   { intake, day, loft, packageKey }: PastJob,
   random: Random,
 ): Promise<{ job: Job; freeAt: Instant; paint: PaintTruth }> {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const arrive = atLocal(zone, day, '07:00')
   const jobId = await takeIn(db, intake, arrive, plusMinutes(arrive, -4 * 1440))
   const job = (await findJob(db, jobId))!

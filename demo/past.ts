@@ -74,7 +74,7 @@ async function lookAfter(
   { trx, shop, random, today, last }: Era,
   { job, freeAt, paint, layers, isBonnet }: Coated,
 ): Promise<void> {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   // With a chance of their own, so that what was said moves nothing that was done.
   const said = seededRandom(SEED + job.number)
   const say = (
@@ -126,7 +126,7 @@ async function lookAfter(
 
 export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void> {
   const random = seededRandom(SEED)
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const today = dayIn(zone, now)
   const last = plusDays(today, -UNTIL_DAYS)
   const names = pastNames(random, CARS)

@@ -71,8 +71,8 @@ function paintThen(panels: readonly Panel[], plate: string): PaintTruth {
 
 /** A visit of long ago, measured before and after, and written into the ledger when the car went home. */
 export async function addReturning(db: Knex, setup: Setup, now: Instant): Promise<void> {
-  const day = plusDays(dayIn(setup.timezone, now), -EARLIER_DAYS)
-  const at = atLocal(setup.timezone, day, '08:00')
+  const day = plusDays(dayIn(setup.region.timezone, now), -EARLIER_DAYS)
+  const at = atLocal(setup.region.timezone, day, '08:00')
   const id = await takeIn(db, { ...emptyIntake(day), ...RETURNING }, at, at)
   const job = (await findJob(db, id))!
   const panels = panelsOf(job.vehicle.shape)
@@ -95,7 +95,7 @@ export async function addReturning(db: Knex, setup: Setup, now: Instant): Promis
     beforeUm: countedReadings(record.before),
     afterUm: countedReadings(record.after),
     byProcessUm: EARLIER_CUT,
-    day: dayIn(setup.timezone, home),
+    day: dayIn(setup.region.timezone, home),
   })
   await handOver(db, job, removals, home)
 }

@@ -262,11 +262,11 @@ test('the manager takes a learned pace over, and goes back to the table for one 
   await page.getByRole('button', { name: /^Take over \d+ changes/ }).click()
   await expect(page.getByText('Taken over.')).toBeVisible()
   await expect(wool.getByRole('button', { name: 'Back to the table' })).toBeVisible()
-  await expect(wool).toContainText(/\+4\d %/)
+  await expect(wool).toContainText(/\+4\d%/)
   await wool.getByRole('button', { name: 'Back to the table' }).click()
   await expect(wool.getByRole('button', { name: 'Back to the table' })).toHaveCount(0)
   await page.getByText('What was taken over before').click()
-  await expect(page.getByText(/Two-step with wool, cutting from \+4\d % to as the table/)).toBeVisible()
+  await expect(page.getByText(/Two-step with wool, cutting from \+4\d% to as the table/)).toBeVisible()
 })
 
 test('the history goes with the car: as a sheet, as a file, and into another shop', async ({

@@ -299,7 +299,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
       await expect(page.getByTestId('inspection')).not.toHaveText(text!)
     }
     await expect(page.getByTestId('inspection')).toContainText('nothing is at fault')
-    await expect(page.getByText('Under the lamp:')).toContainText('90 %')
+    await expect(page.getByText('Under the lamp:')).toContainText('90%')
 
     const money = page.getByRole('region', { name: 'The money' })
     await money.getByRole('button', { name: 'Write down' }).click()

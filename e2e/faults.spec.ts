@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
 import { answerUpToWish, next, openIntake, takeItIn } from './intake'
 import { Shop } from './shop'
+import { expectMoment, typeMoment } from './type-moment'
 
 /** What goes wrong on a working day: slips of the finger, two people at one step, a server that stops. */
 
@@ -120,7 +121,7 @@ test('defects: an impossible extent is refused at its field, points are charged 
   await page.getByLabel('Extent, %').fill('40')
   await page.getByRole('radio', { name: 'heavy' }).click()
   await page.getByRole('button', { name: 'Add oxidation' }).click()
-  await expect(page.getByText('Oxidation, heavy, 40 %')).toBeVisible()
+  await expect(page.getByText('Oxidation, heavy, 40%')).toBeVisible()
   await expect(condition).not.toContainText('76')
   await page.getByRole('button', { name: 'Remove Oxidation' }).click()
   await expect(condition).toContainText('76')
@@ -194,8 +195,8 @@ test('a step is recorded though the tablet has not heard the shop since days ago
   await page.route('**/api/queue', (route) => route.abort())
   await page.goto(own.url + card)
   await page.getByText('It was at another time').click()
-  await page.getByLabel('Really began').fill('2027-01-15T09:00')
-  await page.getByLabel('Really ended').fill('2027-01-15T10:00')
+  await typeMoment(page, 'Really began', '2027-01-15T09:00')
+  await typeMoment(page, 'Really ended', '2027-01-15T10:00')
   await page.getByRole('button', { name: 'Record it' }).click()
   await expect(page.getByText('That end lies in the future.')).toHaveCount(0)
   const finish = page.locator('[data-step="finish"]')
@@ -210,12 +211,12 @@ test('a step is recorded though the tablet has not heard the shop since days ago
 test('times that cannot be are refused at their field, and stay to be corrected', async ({ page }) => {
   await openJob(page, 'IM 2206', 'work')
   await page.getByText('It was at another time').click()
-  await page.getByLabel('Really ended').fill('2027-02-13T10:00')
+  await typeMoment(page, 'Really ended', '2027-02-13T10:00')
   await page.getByRole('button', { name: 'Record it' }).click()
   await expect(page.getByText('That end lies in the future.')).toBeVisible()
-  await expect(page.getByLabel('Really ended')).toHaveValue('2027-02-13T10:00')
-  await page.getByLabel('Really began').fill('2027-01-01T10:00')
-  await page.getByLabel('Really ended').fill('2027-01-01T11:00')
+  await expectMoment(page, 'Really ended', '2027-02-13T10:00')
+  await typeMoment(page, 'Really began', '2027-01-01T10:00')
+  await typeMoment(page, 'Really ended', '2027-01-01T11:00')
   await page.getByRole('button', { name: 'Record it' }).click()
   await expect(page.getByText(/ended only .* Correct the start\./)).toBeVisible()
 })

@@ -49,11 +49,11 @@ test('what an hour costs is said by keys alone; a slip is refused at its field, 
 }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const headland = page.getByRole('article').filter({ hasText: 'Headland' })
-  const left = async () => Number(/Left, a car\s*(-?)€([\d,.]+)/.exec((await headland.textContent())!)![2])
+  const left = async () => Number(/Left, a car\s*(−?)€([\d,.]+)/.exec((await headland.textContent())!)![2])
   const before = await left()
   await tabTo(page, /What hours, bays and products cost us/)
   await page.keyboard.press('Enter')
-  const bay = page.getByLabel('An hour of a bay, EUR')
+  const bay = page.getByLabel('An hour of a bay, €')
   await tabTo(page, /An hour of a bay/)
   await page.keyboard.press('ControlOrMeta+a')
   await page.keyboard.type('a lot')
@@ -79,8 +79,8 @@ test('a kind of work is looked at panel by panel', async ({ page }) => {
     ({ work, jobs: own }) => work === 'Two-step with wool, cutting' && Number(own) >= 2,
   )
   const most = Math.max(...panels.map(({ ratio }) => Number(ratio)))
-  expect(Number(/(\d+) %/.exec(said)![1])).toBe(Math.round((most - 1) * 100))
-  await expect(part.getByRole('img')).toHaveAttribute('aria-label', /Bonnet -?\d+ %/)
+  expect(Number(/(\d+)%/.exec(said)![1])).toBe(Math.round((most - 1) * 100))
+  await expect(part.getByRole('img')).toHaveAttribute('aria-label', /Bonnet −?\d+%/)
 })
 
 test('how full a bay was is what the table says it was', async ({ page }) => {
@@ -92,7 +92,7 @@ test('how full a bay was is what the table says it was', async ({ page }) => {
     expect(own).toHaveLength(13)
     const sum = (column: string) => own.reduce((all, each) => all + Number(each[column]), 0)
     const share = Math.round((100 * sum('used_hours')) / sum('staffed_hours'))
-    await expect(part.getByRole('listitem').filter({ hasText: bay })).toContainText(`${share} %`)
+    await expect(part.getByRole('listitem').filter({ hasText: bay })).toContainText(`${share}%`)
   }
   await expect(part.getByText(/^Loft 3 stood empt/)).toBeVisible()
 })

@@ -3,6 +3,7 @@ import { expect, type Page, test } from '@playwright/test'
 import ical from 'node-ical'
 import { next, noteDefect, takeItIn } from './intake'
 import { Shop } from './shop'
+import { typeMoment } from './type-moment'
 
 /** One car from the gate to its aftercare, in the real app, on a database that was empty before. */
 
@@ -17,14 +18,15 @@ test.afterAll(() => shop.remove())
 
 /** Opens the part of the card in which a step is written down afterwards, where it is closed. */
 async function atAnotherTime(page: Page): Promise<void> {
-  if (await page.getByLabel('Really began').isHidden()) await page.getByText('It was at another time').click()
+  if (await page.getByLabel('Really began, day').isHidden())
+    await page.getByText('It was at another time').click()
 }
 
 async function logStep(page: Page, operation: string, from: string, to: string): Promise<void> {
   await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'open')
   await atAnotherTime(page)
-  await page.getByLabel('Really began').fill(from)
-  await page.getByLabel('Really ended').fill(to)
+  await typeMoment(page, 'Really began', from)
+  await typeMoment(page, 'Really ended', to)
   await page.getByRole('button', { name: 'Record it' }).click()
   await expect(page.locator(`[data-step="${operation}"]`)).toHaveAttribute('data-state', 'done')
 }
@@ -95,11 +97,11 @@ test('one car goes through the whole shop', async ({ page }) => {
     const reading = page.getByLabel('Reading on bonnet, µm')
     await reading.fill('99999')
     await reading.press('Enter')
-    await expect(page.getByText('Plausible readings lie between 0 and 5000 µm.')).toBeVisible()
+    await expect(page.getByText('Plausible readings lie between 0 and 5,000 µm.')).toBeVisible()
     await expect(reading).toHaveValue('99999')
     await reading.fill('-5')
     await reading.press('Enter')
-    await expect(page.getByText('-5 µm cannot be.')).toBeVisible()
+    await expect(page.getByText('−5 µm cannot be.')).toBeVisible()
     await reading.fill('')
     await page.getByRole('button', { name: 'Read from gauge' }).click()
     await expect(page.getByText('13 of 13 metal panels read')).toBeVisible({ timeout: 30_000 })
@@ -152,10 +154,10 @@ test('one car goes through the whole shop', async ({ page }) => {
     const wash = page.locator('[data-step="wash"]')
     await expect(wash).toHaveAttribute('data-state', 'started')
     await atAnotherTime(page)
-    await page.getByLabel('Really ended').fill('2027-01-12T07:00')
+    await typeMoment(page, 'Really ended', '2027-01-12T07:00')
     await page.getByRole('button', { name: 'Record it' }).click()
     await expect(page.getByText('It ends before it begins.')).toBeVisible()
-    await page.getByLabel('Really ended').fill('2027-01-12T10:00')
+    await typeMoment(page, 'Really ended', '2027-01-12T10:00')
     await page.getByRole('button', { name: 'Record it' }).click()
     await expect(wash).toHaveAttribute('data-state', 'done')
     await logStep(page, 'mask', '2027-01-12T10:15', '2027-01-12T11:00')
@@ -178,7 +180,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await logStep(page, 'layer-1', '2027-01-14T16:00', '2027-01-14T19:40')
     await expect(page.locator('[data-step="layer-1"]')).toContainText('Lot CB-7')
     // 3 and 12 h after 19:40 on Thursday.
-    await expect(page.getByTestId('window')).toContainText('Fri 15 Jan 07:40')
+    await expect(page.getByTestId('window')).toContainText('Fri 15 Jan, 07:40')
     await atAnotherTime(page)
     await page.getByLabel('Lot on the bottle').fill('TT-2')
     await logStep(page, 'layer-2', '2027-01-15T07:10', '2027-01-15T10:30')
@@ -200,7 +202,9 @@ test('one car goes through the whole shop', async ({ page }) => {
 
   await test.step('care dates from the real end of the last layer, a sheet, a calendar file', async () => {
     await page.getByRole('link', { name: 'To its care' }).click()
-    await expect(page.locator('[data-milestone="dry-until"]')).toContainText('Saturday 16 January, 17:20')
+    await expect(page.locator('[data-milestone="dry-until"]')).toContainText(
+      'Saturday 16 January 2027 at 17:20',
+    )
     await expect(page.locator('[data-milestone="first-wash"]')).toContainText('Friday 22 January')
     await expect(page.locator('[data-milestone="full-cure"]')).toContainText('Sunday 14 February')
     const [download] = await Promise.all([
@@ -248,6 +252,8 @@ test('one car goes through the whole shop', async ({ page }) => {
   await test.step('after another restart it is all still there', async () => {
     await shop.open('2027-01-19T09:00:00Z')
     await page.goto(`${shop.url}${work.replace('/work', '/care')}`)
-    await expect(page.locator('[data-milestone="dry-until"]')).toContainText('Saturday 16 January, 17:20')
+    await expect(page.locator('[data-milestone="dry-until"]')).toContainText(
+      'Saturday 16 January 2027 at 17:20',
+    )
   })
 })

@@ -74,21 +74,3 @@ test('two tabs of one tablet: nineteen taps are nineteen with the shop, in eithe
   for (const tab of tabs) await expect(tab.getByTestId('net')).toHaveText('All is with the shop')
   await expect.poll(entries).toBe(before + 19)
 })
-
-test('a part of the card that the network did not bring is tried again without loading the card anew', async ({
-  page,
-}) => {
-  await page.goto(`${url}/work`)
-  const href = await page.getByRole('link', { name: /IM 903/ }).getAttribute('href')
-  await page.goto(url + href)
-  await expect(page.getByTestId('net')).toHaveText('All is with the shop')
-  await page.route('**/*', (route) => route.abort())
-  const ask = page.getByRole('alertdialog', { name: /Take back/ })
-  await page.getByRole('button', { name: 'Take back Wash and decontaminate' }).click()
-  await expect(page.getByText('This part needs the network.')).toBeVisible()
-  await page.getByRole('button', { name: 'Try again' }).click()
-  await expect(page.getByText('This part needs the network.')).toBeVisible()
-  await page.unroute('**/*')
-  await page.getByRole('button', { name: 'Try again' }).click()
-  await expect(ask).toBeVisible()
-})

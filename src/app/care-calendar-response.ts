@@ -15,7 +15,7 @@ export async function careCalendarResponse(
   { vehicle }: KnownVehicle,
   now: Instant,
 ): Promise<Response> {
-  const zone = shop.setup.timezone
+  const { region } = shop.setup
   const { protection, plan } = await loadVehicleCare(db, shop, vehicle, now)
   const since = plusMinutes(now, -FRESH_DAYS * 1440)
   const fresh = protection.coats.flatMap(({ product: { id, kind }, endedAt: ended }) => {
@@ -28,7 +28,9 @@ export async function careCalendarResponse(
     shop: shop.setup.name,
     issued: now,
     milestones:
-      fresh.length > 0 ? careMilestones(fresh, zone).filter(({ key }) => key !== 'first-visit') : [],
+      fresh.length > 0
+        ? careMilestones(fresh, region.timezone).filter(({ key }) => key !== 'first-visit')
+        : [],
     dates: plan,
   })
   return new Response(text, {

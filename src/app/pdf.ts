@@ -8,10 +8,10 @@ const shared = globalThis as unknown as { fernYardPress?: ComputeThread }
 /** A paper as PDF, set in a thread of its own: pages are answered meanwhile. */
 export async function pdf<Name extends keyof Papers>(
   name: Name,
-  paper: Parameters<Papers[Name]>[0],
+  ...paper: Parameters<Papers[Name]>
 ): Promise<Uint8Array<ArrayBuffer>> {
   shared.fernYardPress ??= new ComputeThread()
-  return (await shared.fernYardPress.ask(name, paper)) as Uint8Array<ArrayBuffer>
+  return (await shared.fernYardPress.ask(name, ...paper)) as Uint8Array<ArrayBuffer>
 }
 
 /** What every paper is sent with: read in the browser, and never kept on the way. */

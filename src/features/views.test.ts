@@ -5,6 +5,7 @@ import type { Floor } from '@/core/planning'
 import { judge } from '@/core/survey'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { DUBLIN } from '@/text/region.fixture'
 import { frondSummary } from '@/ui/frond'
 import { milestoneWhen } from './care/milestone-list'
 import { roomFor } from './frame/rooms'
@@ -116,7 +117,7 @@ describe('the drawn schedule', () => {
 
 test('a window is said as what it means now', () => {
   const window = { opens: at(60), closes: at(600) }
-  const say = (now: Instant) => windowText(window, { zone: 'Europe/Dublin', now })
+  const say = (now: Instant) => windowText(window, { region: DUBLIN, now })
   expect(say(NOW)).toBe('Not before 11:00, not after 20:00')
   expect(say(at(60))).toBe('Window open until 20:00')
   expect(say(at(601))).toContain('Window closed 20:00')
@@ -142,7 +143,7 @@ test('a panel of the plan says its number, its finding and its budget', () => {
     'rear-door-left': [260, 255, 258],
   }
   const result = judge({ panels, paintSystem: 'clear-over-base', school: 'both', readings, defects: {} })
-  const face = (id: string) => panelFace(result.panels.find(({ panel }) => panel.id === id)!)
+  const face = (id: string) => panelFace(DUBLIN, result.panels.find(({ panel }) => panel.id === id)!)
   expect(face('bonnet')).toMatchObject({ text: '119', label: 'Bonnet: 119 µm, Original, budget 3.5 µm, A' })
   expect(face('roof')).toMatchObject({ mark: 'thin' })
   expect(face('rear-door-left')).toMatchObject({ mark: 'repainted' })
@@ -152,8 +153,8 @@ test('a panel of the plan says its number, its finding and its budget', () => {
 
 test('a date of the cure calendar says until for a hold and from for what may be done', () => {
   const say = (hold: boolean, when: Parameters<typeof milestoneWhen>[0]['when']) =>
-    milestoneWhen({ key: 'dry-until', title: '', advice: '', hold, when }, 'Europe/Dublin')
-  expect(say(true, { kind: 'instant', at: NOW })).toBe('until Wednesday 13 January, 10:00')
-  expect(say(false, { kind: 'instant', at: NOW })).toBe('from Wednesday 13 January, 10:00')
-  expect(say(false, { kind: 'day', day: '2027-01-20' as never })).toBe('from Wednesday 20 January')
+    milestoneWhen({ key: 'dry-until', title: '', advice: '', hold, when }, DUBLIN)
+  expect(say(true, { kind: 'instant', at: NOW })).toBe('until Wednesday 13 January 2027 at 10:00')
+  expect(say(false, { kind: 'instant', at: NOW })).toBe('from Wednesday 13 January 2027 at 10:00')
+  expect(say(false, { kind: 'day', day: '2027-01-20' as never })).toBe('from Wednesday 20 January 2027')
 })

@@ -1,11 +1,12 @@
 import { type LayerWindow, windowState } from '@/core/coating'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
-import { moment } from '@/ui/when'
+import { moment } from '@/text/formats'
 
 /** What a layer's window means at this moment. */
-export function windowText(window: LayerWindow, { zone, now }: { zone: string; now: Instant }): string {
-  const [opens, closes] = [moment(zone, window.opens, now), moment(zone, window.closes, now)]
+export function windowText(window: LayerWindow, { region, now }: { region: Region; now: Instant }): string {
+  const [opens, closes] = [moment(region, window.opens, now), moment(region, window.closes, now)]
   const state = windowState(window, now)
   switch (state.kind) {
     case 'not-yet':

@@ -15,7 +15,10 @@ const shared = globalThis as unknown as { fernYardRounds?: NodeJS.Timeout }
 
 async function round(): Promise<void> {
   const db = await writer()
-  const { timezone: zone, quiet } = (await loadShop(db)).setup
+  const {
+    region: { timezone: zone },
+    quiet,
+  } = (await loadShop(db)).setup
   await emptyOutbox(db, messageGateway(), { zone, quiet }, now())
   // What a crash left to be planned, or a plan that was broken off.
   if ((await openRequests(db)).length > 0) wakePlanner()

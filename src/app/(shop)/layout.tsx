@@ -1,14 +1,16 @@
 import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
+import { dayIn } from '@/core/time'
 import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
 import { ThemeSwitch } from '@/features/frame/theme-switch'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { clock, screenDay } from '@/text/formats'
 import { Link } from '@/ui/link'
-import { clock, longDay } from '@/ui/when'
+import { RegionProvider } from '@/ui/region'
 import { Wordmark } from '@/ui/wordmark'
 import '../globals.css'
 
@@ -31,6 +33,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get('theme')?.value === 'booth' ? 'booth' : 'paper'
   const { setup } = await loadShop(await database())
   const at = now()
+  const today = dayIn(setup.region.timezone, at)
   return (
     <html lang="en-IE" data-theme={theme}>
       <body className="min-h-dvh">
@@ -56,7 +59,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             ))}
           </nav>
           <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
-            {longDay(setup.timezone, at)}, {clock(setup.timezone, at)}
+            {screenDay(setup.region, today, today)}, {clock(setup.region, at)}
           </p>
           <SendOn />
           <Shortcuts />
@@ -64,7 +67,11 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
             <ThemeSwitch theme={theme} />
           </div>
         </header>
-        <main id="main">{children}</main>
+        <main id="main">
+          <RegionProvider region={setup.region} today={today}>
+            {children}
+          </RegionProvider>
+        </main>
       </body>
     </html>
   )

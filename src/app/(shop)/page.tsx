@@ -11,7 +11,7 @@ import { database } from '@/server/db/connection'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { bayAir } from '@/server/shop/air'
-import { moment } from '@/ui/when'
+import { moment } from '@/text/formats'
 
 export default async function YardPage() {
   const since = await requestRevision()
@@ -34,21 +34,21 @@ export default async function YardPage() {
       return catalogue.find(({ id }) => id === next?.productId) ?? catalogue[0]!
     },
   )
-  const refused = await loadRefusedViews(db, floor, (at) => moment(setup.timezone, at, floor.now))
+  const refused = await loadRefusedViews(db, floor, (at) => moment(setup.region, at, floor.now))
   const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
   return (
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
-        <RefusedEntries refused={refused} zone={setup.timezone} now={floor.now} />
+        <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
       </div>
       <YardScreen
         yard={yard}
         after={{
-          toSee: (await countDue(db, dayIn(setup.timezone, floor.now))).now,
+          toSee: (await countDue(db, dayIn(setup.region.timezone, floor.now))).now,
           answers: (await unreadReplies(db)).length,
         }}
-        context={{ zone: setup.timezone, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
+        context={{ region: setup.region, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
       />
     </>
   )

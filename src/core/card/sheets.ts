@@ -85,7 +85,7 @@ function workedSoFar({ now, shop, state }: SheetInput, { id }: PlannedOperation)
   const calendar = shifts === undefined ? undefined : setup.calendars[shifts]
   const open = (from: Instant, until: Instant) =>
     calendar
-      ? openMinutesBetween(calendar, setup.timezone, from, until)
+      ? openMinutesBetween(calendar, setup.region.timezone, from, until)
       : Math.max(0, minutesBetween(from, until))
   const rested = workOn(state, id).pauses.reduce((sum, { from, to }) => sum + open(from, to ?? now), 0)
   return Math.max(0, open(progress.at, now) - rested)
@@ -124,9 +124,9 @@ function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | 
     flash: flashBand(product, airC, rhPercent),
     bottles: own.map((bottle) => {
       const { id, code, lot, leftMl, openedOn } = bottle
-      const state = bottleState(bottle, product, dayIn(shop.setup.timezone, now))
+      const state = bottleState(bottle, product, dayIn(shop.setup.region.timezone, now))
       return { id, code, lot, leftMl, state, ...(openedOn ? { openedOn } : {}) }
     }),
-    ...pourPlan(own, product, ml, dayIn(shop.setup.timezone, now)),
+    ...pourPlan(own, product, ml, dayIn(shop.setup.region.timezone, now)),
   }
 }

@@ -1,6 +1,7 @@
 import type { JobId, PersonId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
+import type { Region } from '../region'
 import type { Instant } from '../time'
 import type { Shape } from '../vehicle'
 import type { WashLine } from '../wash'
@@ -10,7 +11,7 @@ import type { StepSheet } from './sheets'
 /** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
 export type CardView = {
   now: Instant
-  zone: string
+  region: Region
   job: { id: JobId; plate: string; shape: Shape; kind: JobKind }
   live: LiveJob
   entries: Entry[]

@@ -10,7 +10,7 @@ export function careOf(shop: Shop, layers: LayerLog[]): Care {
     const product = shop.catalogue.find(({ id }) => id === productId)
     return product ? [{ product, ended: endedAt }] : []
   })
-  return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.timezone) : [] }
+  return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.region.timezone) : [] }
 }
 
 /** What a customer calls a product; its id where the catalogue no longer has it. */

@@ -33,12 +33,12 @@ export function monthsOf({ from, to }: Span, zone: string): MonthSpan[] {
 }
 
 /** When somebody is here by the shifts as they are now: a bay that stands empty then could have been sold. */
-export function staffedHours({ from, to }: Span, { calendars, people, timezone }: Setup): Span[] {
+export function staffedHours({ from, to }: Span, { calendars, people, region }: Setup): Span[] {
   const shifts = new Set(people.map(({ calendar }) => calendar))
   return mergedSpans(
     [...shifts].flatMap((name) => {
       const calendar = calendars[name]
-      return calendar ? openSpans(calendar, timezone, from, to) : []
+      return calendar ? openSpans(calendar, region.timezone, from, to) : []
     }),
   )
 }
@@ -63,7 +63,7 @@ export function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Sh
     bays: bayUseByMonth(
       lessons,
       [...places.keys()],
-      monthsOf(span, setup.timezone),
+      monthsOf(span, setup.region.timezone),
       staffedHours(span, setup),
     ).map((tally) => ({ ...tally, name: places.get(tally.place)! })),
   }

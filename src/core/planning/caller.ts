@@ -74,7 +74,7 @@ function collectionOf(
 /** Days on which one person more might come in: the next Saturdays, for those of the house who are not there then. */
 function extraDays(floor: Floor, arrive: Instant): { day: LocalDay; person: PersonId }[] {
   const { setup } = floor.shop
-  const first = dayIn(setup.timezone, arrive)
+  const first = dayIn(setup.region.timezone, arrive)
   const saturdays = Array.from({ length: 7 * SATURDAYS }, (_, ahead) => plusDays(first, ahead)).filter(
     (day) => weekdayOf(day) === 'sat',
   )

@@ -13,8 +13,16 @@ export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage:
 export type Floor = { now: Instant; shop: Shop; outages: Outage[]; jobs: FloorJob[]; planning?: Planning }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
-  const { timezone, slotMinutes, horizonDays, objective, calendars, places } = setup
-  return { timezone, slotMinutes, horizonDays, objective, calendars, places, people: everyone(setup) }
+  const { region, slotMinutes, horizonDays, objective, calendars, places } = setup
+  return {
+    timezone: region.timezone,
+    slotMinutes,
+    horizonDays,
+    objective,
+    calendars,
+    places,
+    people: everyone(setup),
+  }
 }
 
 export function liveJob(

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import type { Product } from '../coating'
 import { toBayId, toPersonId } from '../ids'
 import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
+import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { SCHOOLS } from '../survey'
 import { WASH_SCHOOLS } from '../wash'
@@ -139,8 +140,7 @@ export const setupSchema = z
   .object({
     name: z.string().min(1),
     address: z.string(),
-    timezone: z.string(),
-    currency: z.string().length(3),
+    region: regionSchema,
     school: z.enum(SCHOOLS),
     wash: washSetupSchema.default(FIRST_WASH_SETUP),
     climate: climateSetupSchema.default(FIRST_CLIMATE),
@@ -166,11 +166,11 @@ export const setupSchema = z
     terms: termsSchema.default(termsSchema.parse({})),
   })
   .transform((setup, context) => {
-    const { timezone, slotMinutes, horizonDays, objective, calendars, places, people } = setup
+    const { region, slotMinutes, horizonDays, objective, calendars, places, people } = setup
     const asProblem = problemSchema.safeParse({
       format: PROBLEM_FORMAT,
       origin: '2027-01-01T00:00:00Z',
-      timezone,
+      timezone: region.timezone,
       slotMinutes,
       horizonDays,
       objective,

@@ -75,6 +75,7 @@ export {
 export type { LedgerEntry } from './ledger-entry'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
 export { differingEntries, type Merge, mergeSurveys } from './merge'
+export { inOtherUnit } from './other-unit'
 export {
   PLACE_DEFECT_KINDS,
   PLACE_DEFECT_MODEL,

@@ -15,9 +15,11 @@ export {
 } from './instant'
 export {
   atLocal,
+  clockIn,
   clockMinutes,
   dayIn,
   daysBetween,
+  isClock,
   isLocalDay,
   isZone,
   type LocalDay,

@@ -33,6 +33,15 @@ export function minuteOfDay(zone: string, at: Instant): number {
   return local.getHours() * 60 + local.getMinutes()
 }
 
+/** The time on the shop’s wall, `HH:MM`, as it is typed and stored. */
+export function clockIn(zone: string, at: Instant): string {
+  const minute = minuteOfDay(zone, at)
+  const part = (value: number) => String(value).padStart(2, '0')
+  return `${part(Math.floor(minute / 60))}:${part(minute % 60)}`
+}
+
+export const isClock = (text: string) => /^([01]\d|2[0-3]):[0-5]\d$/.test(text)
+
 const DAY_MS = 86_400_000
 
 /** Days later, or earlier. Counted in UTC, where every day has 24 hours: the clocks of the machine have no say. */

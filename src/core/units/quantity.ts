@@ -12,3 +12,14 @@ export const mlToFluidOunces = (ml: number) => ml / ML_PER_US_FLUID_OUNCE
 /** Exact by definition of the Fahrenheit scale (NIST SP 811). */
 export const celsiusToFahrenheit = (tempC: number) => (tempC * 9) / 5 + 32
 export const fahrenheitToCelsius = (tempF: number) => ((tempF - 32) * 5) / 9
+
+/** 1 international mile, kilometres, exactly (NIST SP 811). */
+export const KM_PER_MILE = 1.609344
+
+/** 1 square foot, square metres: a foot is 0.3048 m exactly (NIST SP 811). */
+export const M2_PER_SQUARE_FOOT = 0.09290304
+
+export const milesToKm = (miles: number) => miles * KM_PER_MILE
+export const kmToMiles = (km: number) => km / KM_PER_MILE
+export const squareFeetToM2 = (squareFeet: number) => squareFeet * M2_PER_SQUARE_FOOT
+export const m2ToSquareFeet = (m2: number) => m2 / M2_PER_SQUARE_FOOT

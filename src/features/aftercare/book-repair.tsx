@@ -4,12 +4,15 @@ import { useState } from 'react'
 import type { Given } from '@/core/answer'
 import type { JobId } from '@/core/ids'
 import type { DayOffered } from '@/core/planning'
+import type { Region } from '@/core/region'
+import { isLocalDay } from '@/core/time'
 import { bookRepair, daysForRepair } from '@/server/aftercare/visit-actions'
+import { duration, money } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { reach, useAction } from '@/ui/use-action'
-import { duration, money } from '@/ui/when'
 import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
 
@@ -17,12 +20,12 @@ type Props = {
   visitId: JobId
   panels: readonly { id: string; name: string }[]
   standsForAll: boolean
-  currency: string
+  region: Region
   today: string
 }
 
 /** Plans the repair into the schedule: which panels, who pays, and on which day. */
-export function BookRepair({ visitId, panels, standsForAll, currency, today }: Props) {
+export function BookRepair({ visitId, panels, standsForAll, region, today }: Props) {
   const [open, setOpen] = useState(false)
   const [chosen, setChosen] = useState<readonly string[]>(panels.map(({ id }) => id))
   const [onGuarantee, setOnGuarantee] = useState(standsForAll)
@@ -37,6 +40,7 @@ export function BookRepair({ visitId, panels, standsForAll, currency, today }: P
     setFound(undefined)
     setDay(undefined)
     clear()
+    if (!isLocalDay(wanted.from)) return
     const typed = { panels: [...wanted.panels], onGuarantee: wanted.onGuarantee }
     const answer = await reach(daysForRepair({ visitId, ...typed, from: wanted.from }))
     setFound(answer.ok ? answer.value : answer)
@@ -96,17 +100,12 @@ export function BookRepair({ visitId, panels, standsForAll, currency, today }: P
       )}
       {found && !('message' in found) && (
         <p>
-          {found.steps.join(' · ')}. {duration(found.minutes)} of work,{' '}
-          <strong>{onGuarantee ? 'nothing to pay' : money(currency, found.totalCents)}</strong>.
+          {found.steps.join(' · ')}. {duration(region, found.minutes)} of work,{' '}
+          <strong>{onGuarantee ? 'nothing to pay' : money(region, found.totalCents)}</strong>.
         </p>
       )}
       <Field label="Look from">
-        <input
-          type="date"
-          className="field"
-          value={from}
-          onChange={(event) => void search({ ...now, from: event.target.value })}
-        />
+        <DayInput value={from} onChange={(wanted) => void search({ ...now, from: wanted })} />
       </Field>
       <DayChoice found={found} chosen={day} onChoose={setDay} />
     </BookingDialog>

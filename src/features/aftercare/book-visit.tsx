@@ -4,19 +4,21 @@ import { useState } from 'react'
 import type { Given } from '@/core/answer'
 import type { VehicleId } from '@/core/ids'
 import type { DayOffered } from '@/core/planning'
-import type { LocalDay } from '@/core/time'
+import type { Region } from '@/core/region'
+import { isLocalDay, type LocalDay } from '@/core/time'
 import { bookVisit, daysForVisit } from '@/server/aftercare/visit-actions'
+import { money } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { reach, useAction } from '@/ui/use-action'
-import { money } from '@/ui/when'
 import { BookingDialog } from './booking-dialog'
 import { DayChoice } from './day-choice'
 
-type Props = { vehicleId: VehicleId; plate: string; from: LocalDay; currency: string }
+type Props = { vehicleId: VehicleId; plate: string; from: LocalDay; region: Region }
 
 /** Takes a visit into the schedule: the days on which it fits, and one of them chosen. */
-export function BookVisit({ vehicleId, plate, from, currency }: Props) {
+export function BookVisit({ vehicleId, plate, from, region }: Props) {
   const [open, setOpen] = useState(false)
   const [start, setStart] = useState<string>(from)
   const [found, setFound] = useState<Given<typeof daysForVisit> | { message: string }>()
@@ -28,6 +30,7 @@ export function BookVisit({ vehicleId, plate, from, currency }: Props) {
     setFound(undefined)
     setDay(undefined)
     clear()
+    if (!isLocalDay(wanted)) return
     const answer = await reach(daysForVisit({ vehicleId, from: wanted }))
     setFound(answer.ok ? answer.value : answer)
     if (answer.ok) setDay(answer.value.days[0])
@@ -47,12 +50,7 @@ export function BookVisit({ vehicleId, plate, from, currency }: Props) {
       onBook={() => run(bookVisit, { vehicleId, day: day!.day, words }, () => setOpen(false))}
     >
       <Field label="Look from">
-        <input
-          type="date"
-          className="field"
-          value={start}
-          onChange={(event) => void search(event.target.value)}
-        />
+        <DayInput value={start} onChange={(wanted) => void search(wanted)} />
       </Field>
       <DayChoice found={found} chosen={day} onChoose={setDay} />
       <Field label="What the owner says (may be empty)">
@@ -61,7 +59,7 @@ export function BookVisit({ vehicleId, plate, from, currency }: Props) {
       {found && !('message' in found) && (
         <p>
           Wash, decontamination, a look at every panel, a fresh topper:{' '}
-          <strong>{money(currency, found.totalCents)}</strong>.
+          <strong>{money(region, found.totalCents)}</strong>.
         </p>
       )}
     </BookingDialog>

@@ -2,10 +2,11 @@
 
 import { RadioGroup } from 'radix-ui'
 import type { DayOffered } from '@/core/planning'
-import { clock, dayText, moment } from '@/ui/when'
+import type { Region } from '@/core/region'
+import { clock, moment, paperDay } from '@/text/formats'
 
 type Props = {
-  found: { days: DayOffered[]; zone: string } | { message: string } | undefined
+  found: { days: DayOffered[]; region: Region } | { message: string } | undefined
   chosen: DayOffered | undefined
   onChoose: (day: DayOffered) => void
 }
@@ -38,10 +39,10 @@ export function DayChoice({ found, chosen, onChoose }: Props) {
           value={offered.day}
           className="min-h-14 rounded border border-ink-soft/45 bg-sheet px-3 py-2 text-left hover:bg-lichen data-[state=checked]:border-fern data-[state=checked]:bg-fern data-[state=checked]:text-on-fern"
         >
-          <span className="block font-head font-semibold">{dayText(offered.day)}</span>
+          <span className="block font-head font-semibold">{paperDay(found.region, offered.day)}</span>
           <span className="text-sm">
-            in at {clock(found.zone, offered.arriveAt)}, fetched{' '}
-            {moment(found.zone, offered.collectAt, offered.arriveAt)}
+            in at {clock(found.region, offered.arriveAt)}, fetched{' '}
+            {moment(found.region, offered.collectAt, offered.arriveAt)}
           </span>
         </RadioGroup.Item>
       ))}

@@ -2,9 +2,10 @@
 
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
 import { ANGLE_ERROR_TEXT, contactAngle, DROP_MOST_MM } from '@/core/aftercare'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 
 type Props = { degrees: number | undefined; onAngle: (degrees: number) => void }
 
@@ -15,7 +16,7 @@ export function DropAngle({ degrees, onAngle }: Props) {
   const [photo, setPhoto] = useState<string>()
   const [refusal, setRefusal] = useState<string>()
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo) : undefined), [photo])
-  const typedAngle = contactAngle(typedNumber(height), typedNumber(base))
+  const typedAngle = contactAngle(numberOf(height), numberOf(base))
   const use = () => {
     if (!typedAngle.ok) return setRefusal(ANGLE_ERROR_TEXT[typedAngle.error.code])
     setRefusal(undefined)
@@ -33,20 +34,10 @@ export function DropAngle({ degrees, onAngle }: Props) {
         </p>
         <div className="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_1fr_auto]">
           <Field label="Height of the drop" {...(refusal ? { error: refusal } : {})}>
-            <input
-              className="field"
-              inputMode="decimal"
-              value={height}
-              onChange={(event) => setHeight(event.target.value)}
-            />
+            <NumberInput value={height} onChange={(text) => setHeight(text)} />
           </Field>
           <Field label="Width where it stands, same unit">
-            <input
-              className="field"
-              inputMode="decimal"
-              value={base}
-              onChange={(event) => setBase(event.target.value)}
-            />
+            <NumberInput value={base} onChange={(text) => setBase(text)} />
           </Field>
           <Button look="outline" onClick={use}>
             {typedAngle.ok

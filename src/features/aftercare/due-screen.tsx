@@ -2,11 +2,12 @@ import clsx from 'clsx'
 import type { DueState } from '@/core/aftercare'
 import type { DueCar, DueFilter } from '@/core/job'
 import { DUE_FILTERS } from '@/core/job'
+import type { Region } from '@/core/region'
 import { daysBetween, type Instant, type LocalDay } from '@/core/time'
+import { moment, monthYear, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { SideView } from '@/ui/side-view'
-import { moment, monthYear, yearDay } from '@/ui/when'
 import { BookVisit } from './book-visit'
 
 type Props = {
@@ -18,8 +19,7 @@ type Props = {
   products: ReadonlyMap<string, string>
   today: LocalDay
   now: Instant
-  zone: string
-  currency: string
+  region: Region
 }
 
 const FILTER_NAME: Record<DueFilter, string> = {
@@ -41,7 +41,7 @@ const EMPTY: Record<DueFilter, string> = {
 }
 
 /** Who is to be seen next: the windows of every coated car, and the way into the schedule. */
-export function DueScreen({ cars, more, page, filter, counts, products, today, now, zone, currency }: Props) {
+export function DueScreen({ cars, more, page, filter, counts, products, today, now, region }: Props) {
   return (
     <div className="mx-auto max-w-6xl p-5">
       <h1 className="text-3xl">Visits</h1>
@@ -75,7 +75,7 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
               key={car.vehicle.id}
               car={car}
               product={products.get(car.dates.productId) ?? car.dates.productId}
-              {...{ today, now, zone, currency }}
+              {...{ today, now, region }}
             />
           ))}
         </ul>
@@ -98,9 +98,9 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
   )
 }
 
-type RowProps = { car: DueCar; product: string } & Pick<Props, 'today' | 'now' | 'zone' | 'currency'>
+type RowProps = { car: DueCar; product: string } & Pick<Props, 'today' | 'now' | 'region'>
 
-function DueRow({ car, product, today, now, zone, currency }: RowProps) {
+function DueRow({ car, product, today, now, region }: RowProps) {
   const { vehicle, customer, dates, state, booked, asked } = car
   const gone = dates.good.mid < today
   return (
@@ -123,14 +123,15 @@ function DueRow({ car, product, today, now, zone, currency }: RowProps) {
           >
             {asked ? 'Has asked for a visit. ' : ''}
             {booked
-              ? bookedText(booked, zone, now)
+              ? bookedText(booked, region, now)
               : gone
                 ? 'Has most likely gone.'
-                : dueText(state, dates.visit, today)}
+                : dueText(region, state, dates.visit, today)}
           </span>{' '}
           <span className="text-ink-soft">
-            {product} of {yearDay(dates.laidOn)}, likely good until {monthYear(dates.good.mid)}
-            {dates.lastVisit ? `, last seen ${yearDay(dates.lastVisit)}` : ', not seen since'}.
+            {product} of {shortDay(region, dates.laidOn)}, likely good until{' '}
+            {monthYear(region, dates.good.mid)}
+            {dates.lastVisit ? `, last seen ${shortDay(region, dates.lastVisit)}` : ', not seen since'}.
           </span>
           {dates.failing > 0 && (
             <span className="font-semibold text-copper">
@@ -153,19 +154,20 @@ function DueRow({ car, product, today, now, zone, currency }: RowProps) {
           vehicleId={vehicle.id}
           plate={vehicle.plate}
           from={dates.visit.from > today ? dates.visit.from : today}
-          currency={currency}
+          region={region}
         />
       )}
     </li>
   )
 }
 
-const bookedText = ({ kind, arriveAt }: NonNullable<DueCar['booked']>, zone: string, now: Instant) =>
+const bookedText = ({ kind, arriveAt }: NonNullable<DueCar['booked']>, region: Region, now: Instant) =>
   arriveAt > now
-    ? `Comes ${moment(zone, arriveAt, now)} for ${kind === 'visit' ? 'a visit' : kind === 'repair' ? 'a repair' : 'other work'}.`
+    ? `Comes ${moment(region, arriveAt, now)} for ${kind === 'visit' ? 'a visit' : kind === 'repair' ? 'a repair' : 'other work'}.`
     : 'Is here.'
 
 export function dueText(
+  region: Region,
   state: DueState,
   { from, until }: { from: LocalDay; until: LocalDay },
   today: LocalDay,
@@ -174,14 +176,14 @@ export function dueText(
     days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`
   switch (state) {
     case 'later':
-      return `Window from ${yearDay(from)}.`
+      return `Window from ${shortDay(region, from)}.`
     case 'soon':
       return `Window opens in ${weeks(daysBetween(today, from))}.`
     case 'due':
-      return `Due, in time until ${yearDay(until)}.`
+      return `Due, in time until ${shortDay(region, until)}.`
     case 'overdue':
       return `Overdue by ${weeks(daysBetween(until, today))}.`
     case 'lapsed':
-      return `Not seen for long: the window closed ${yearDay(until)}.`
+      return `Not seen for long: the window closed ${shortDay(region, until)}.`
   }
 }

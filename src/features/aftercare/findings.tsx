@@ -1,5 +1,7 @@
 import type { GuaranteeAnswer } from '@/core/aftercare'
 import type { JobId, VehicleId } from '@/core/ids'
+import type { Region } from '@/core/region'
+import { percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { BookRepair } from './book-repair'
 
@@ -19,12 +21,12 @@ type Props = {
   /** How many parts there are on that car. */
   of: number
   repair?: { id: string; number: number; onGuarantee: boolean }
-  currency: string
+  region: Region
   today: string
 }
 
 /** What the look has found, whether the shop stands for it, and what can be done. */
-export function Findings({ visitId, vehicleId, findings, of, repair, currency, today }: Props) {
+export function Findings({ visitId, vehicleId, findings, of, repair, region, today }: Props) {
   if (findings.length === 0)
     return (
       <p className="max-w-prose" data-testid="findings">
@@ -46,7 +48,7 @@ export function Findings({ visitId, vehicleId, findings, of, repair, currency, t
               <p className="font-head text-lg font-semibold text-copper">
                 {finding.name} has most likely gone{' '}
                 <span className="font-text text-base font-normal">
-                  ({Math.round((1 - finding.holds) * 100)} %)
+                  ({percent(region, Math.round((1 - finding.holds) * 100))})
                 </span>
               </p>
               <GuaranteeText answer={finding.guarantee} />
@@ -67,7 +69,7 @@ export function Findings({ visitId, vehicleId, findings, of, repair, currency, t
               visitId={visitId}
               panels={panels.map(({ unit, name }) => ({ id: unit, name }))}
               standsForAll={panels.every(({ guarantee }) => guarantee?.kind === 'yes')}
-              currency={currency}
+              region={region}
               today={today}
             />
           )}

@@ -6,6 +6,7 @@ import { CHANNEL_NAME } from '@/core/customer'
 import type { Message } from '@/core/messages'
 import { OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import {
   queueProposed,
@@ -14,10 +15,10 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
+import { moment } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 import { messageStateText } from './message-text'
 
 type Props = {
@@ -27,13 +28,13 @@ type Props = {
   replies: readonly Message[]
   plates: Readonly<Record<string, string>>
   page: number
-  zone: string
+  region: Region
   now: Instant
   quiet: QuietHours
 }
 
 /** What is to be said to whom today, what waits to go, and what became of what was said. */
-export function MessagesScreen({ proposals, queue, sent, replies, plates, page, zone, now, quiet }: Props) {
+export function MessagesScreen({ proposals, queue, sent, replies, plates, page, region, now, quiet }: Props) {
   const { run, pending, refusal } = useAction()
   const [went, setWent] = useState<{ queued: number; notBefore?: Instant }>()
   return (
@@ -51,7 +52,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
       {!refusal && went && (
         <p role="status" className="mt-3">
           {went.notBefore
-            ? `It is quiet until ${moment(zone, went.notBefore, now)}: nothing is sent before.`
+            ? `It is quiet until ${moment(region, went.notBefore, now)}: nothing is sent before.`
             : `${went.queued} ${went.queued === 1 ? 'message' : 'messages'}, done.`}
         </p>
       )}
@@ -66,7 +67,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
                   <span className="grow">
                     <Vehicle message={message} plates={plates} />: “{reply.words}”{' '}
                     <span className="text-sm text-ink-soft">
-                      to “{message.subject}”, {moment(zone, reply.at, now)}
+                      to “{message.subject}”, {moment(region, reply.at, now)}
                     </span>
                   </span>
                   <Button
@@ -102,7 +103,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
                   <Vehicle message={message} plates={plates} />, {message.subject}{' '}
                   <span className="text-sm text-ink-soft">
                     {CHANNEL_NAME[message.channel]} to {message.address}, not before{' '}
-                    {moment(zone, message.notBefore, now)}
+                    {moment(region, message.notBefore, now)}
                     {message.lastError && `; ${messageStateText(message)}: ${message.lastError}`}
                   </span>
                 </span>
@@ -125,7 +126,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
         ) : (
           <ul className="mt-2" data-testid="sent">
             {sent.messages.map((message) => (
-              <SentRow key={message.id} message={message} plates={plates} zone={zone} now={now} />
+              <SentRow key={message.id} message={message} plates={plates} region={region} now={now} />
             ))}
           </ul>
         )}
@@ -154,9 +155,9 @@ function Vehicle({ message, plates }: { message: Message; plates: Props['plates'
   )
 }
 
-type SentProps = { message: Message; plates: Props['plates']; zone: string; now: Instant }
+type SentProps = { message: Message; plates: Props['plates']; region: Region; now: Instant }
 
-function SentRow({ message, plates, zone, now }: SentProps) {
+function SentRow({ message, plates, region, now }: SentProps) {
   const last = message.events.at(-1)
   const bad = last?.kind === 'bounced'
   return (
@@ -167,7 +168,7 @@ function SentRow({ message, plates, zone, now }: SentProps) {
             <Vehicle message={message} plates={plates} />, {message.subject}
           </span>
           <span className={clsx('text-sm', bad ? 'font-semibold text-copper' : 'text-ink-soft')}>
-            {message.sentAt ? moment(zone, message.sentAt, now) : ''} {messageStateText(message)}
+            {message.sentAt ? moment(region, message.sentAt, now) : ''} {messageStateText(message)}
           </span>
         </summary>
         <p className="mt-1 max-w-prose rounded bg-lichen/60 p-3 whitespace-pre-line">{message.text}</p>
@@ -177,7 +178,7 @@ function SentRow({ message, plates, zone, now }: SentProps) {
           </li>
           {message.events.map(({ kind, words, at }) => (
             <li key={kind}>
-              {kind} {moment(zone, at, now)}
+              {kind} {moment(region, at, now)}
               {words && `: “${words}”`}
             </li>
           ))}

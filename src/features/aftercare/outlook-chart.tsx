@@ -2,25 +2,28 @@
 
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
+import type { Region } from '@/core/region'
 import type { LocalDay } from '@/core/time'
+import { monthYear, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { monthYear } from '@/ui/when'
+import { useRegion } from '@/ui/region'
 import type { OutlookView } from './outlook-view'
 
-const percent = (level: number) => Math.round(level * 1000) / 10
+const ofHundred = (level: number) => Math.round(level * 1000) / 10
 
 /** What is left of a coating over the months: the likely curve in its band, what was seen, today. */
 export function OutlookChart({ view }: { view: OutlookView }) {
-  const said = `${view.name}: likely good until between ${monthYear(view.goodUntil.low)} and ${monthYear(view.goodUntil.high)}, most likely ${monthYear(view.goodUntil.mid)}.`
-  const draw = useCallback((ink: Ink) => config(view, ink), [view])
+  const region = useRegion()
+  const said = `${view.name}: likely good until between ${monthYear(region, view.goodUntil.low)} and ${monthYear(region, view.goodUntil.high)}, most likely ${monthYear(region, view.goodUntil.mid)}.`
+  const draw = useCallback((ink: Ink) => config(view, region, ink), [view, region])
   return <ChartCanvas label={said} className="h-72" draw={draw} />
 }
 
 type Point = { x: number; y: number }
 
-function config(view: OutlookView, ink: Ink): ChartConfiguration {
+function config(view: OutlookView, region: Region, ink: Ink): ChartConfiguration {
   const line = (pick: (point: OutlookView['curve'][number]) => number): Point[] =>
-    view.curve.map((point) => ({ x: point.month, y: percent(pick(point)) }))
+    view.curve.map((point) => ({ x: point.month, y: ofHundred(pick(point)) }))
   const plain = { pointRadius: 0, tension: 0.25 } as const
   const datasets: ChartConfiguration['data']['datasets'] = [
     { ...plain, label: 'high', data: line(({ high }) => high), borderWidth: 0, fill: false },
@@ -44,7 +47,7 @@ function config(view: OutlookView, ink: Ink): ChartConfiguration {
           {
             ...plain,
             label: 'Before this visit',
-            data: view.before.map(({ month, mid }) => ({ x: month, y: percent(mid) })),
+            data: view.before.map(({ month, mid }) => ({ x: month, y: ofHundred(mid) })),
             borderColor: ink('ink-soft'),
             borderDash: [5, 5],
             borderWidth: 1.5,
@@ -76,7 +79,7 @@ function config(view: OutlookView, ink: Ink): ChartConfiguration {
       label: 'Seen on a panel',
       data: view.looks.map(({ month, level }, at) => ({
         x: month + ((at % 5) - 2) * 0.06,
-        y: percent(level),
+        y: ofHundred(level),
       })),
       showLine: false,
       pointRadius: 4,
@@ -98,10 +101,10 @@ function config(view: OutlookView, ink: Ink): ChartConfiguration {
           type: 'linear',
           min: 0,
           max: view.curve.at(-1)!.month,
-          ticks: { maxTicksLimit: 9, callback: (month) => monthYear(dayAt(view, Number(month))) },
+          ticks: { maxTicksLimit: 9, callback: (month) => monthYear(region, dayAt(view, Number(month))) },
           grid: { display: false },
         },
-        y: { min: 0, max: 100, ticks: { callback: (value) => `${value} %`, stepSize: 25 } },
+        y: { min: 0, max: 100, ticks: { callback: (value) => percent(region, Number(value)), stepSize: 25 } },
       },
       plugins: {
         legend: {

@@ -3,8 +3,9 @@
 import { useState } from 'react'
 import { WATER } from '@/core/aftercare'
 import { panelsOf, type Shape } from '@/core/vehicle'
+import { monthYear, shortDay } from '@/text/formats'
 import { BodyPlan } from '@/ui/body-plan'
-import { monthYear, yearDay } from '@/ui/when'
+import { useRegion } from '@/ui/region'
 import { Hatches } from '../survey/hatches'
 import { OutlookChart } from './outlook-chart'
 import { holdsWord, type OutlookView, outlookFaces } from './outlook-view'
@@ -13,6 +14,7 @@ type Props = { shape: Shape; views: readonly OutlookView[] }
 
 /** How the protection stands, by surface: until when it should hold, the curve with its band, and every panel. */
 export function OutlookSheet({ shape, views }: Props) {
+  const region = useRegion()
   const [at, setAt] = useState(0)
   const view = views[Math.min(at, views.length - 1)]!
   return (
@@ -34,12 +36,12 @@ export function OutlookSheet({ shape, views }: Props) {
         </div>
       )}
       <p className="text-lg" data-testid="outlook">
-        {view.products} of {yearDay(view.laidOn)}.{' '}
-        <strong>Likely good until {monthYear(view.goodUntil.mid)}</strong>
+        {view.products} of {shortDay(region, view.laidOn)}.{' '}
+        <strong>Likely good until {monthYear(region, view.goodUntil.mid)}</strong>
         {view.goodUntil.low !== view.goodUntil.high && (
           <>
             {' '}
-            (between {monthYear(view.goodUntil.low)} and {monthYear(view.goodUntil.high)})
+            (between {monthYear(region, view.goodUntil.low)} and {monthYear(region, view.goodUntil.high)})
           </>
         )}
         .
@@ -51,6 +53,7 @@ export function OutlookSheet({ shape, views }: Props) {
 }
 
 function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
+  const region = useRegion()
   const [selected, setSelected] = useState(view.units.find(({ failsAlone }) => failsAlone)?.id ?? 'bonnet')
   const unit = view.units.find(({ id }) => id === selected)
   return (
@@ -59,7 +62,7 @@ function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
       <BodyPlan
         shape={shape}
         panels={panelsOf(shape)}
-        faces={outlookFaces(view)}
+        faces={outlookFaces(region, view)}
         selected={selected}
         onSelect={setSelected}
       >
@@ -71,7 +74,7 @@ function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
           {unit.water ? `, last seen: ${WATER[unit.water].name.toLowerCase()}.` : ', not looked at yet.'}{' '}
           {holdsWord(unit.holds) === 'gone'
             ? `Most likely gone${unit.failsAlone ? ', and it alone' : ''}.`
-            : `Likely good until ${monthYear(unit.goodUntil.mid)} (${monthYear(unit.goodUntil.low)} to ${monthYear(unit.goodUntil.high)}).`}
+            : `Likely good until ${monthYear(region, unit.goodUntil.mid)} (${monthYear(region, unit.goodUntil.low)} to ${monthYear(region, unit.goodUntil.high)}).`}
         </p>
       )}
     </div>

@@ -1,5 +1,7 @@
 import type { Band, Protection, SurfaceProtection, Water } from '@/core/aftercare'
+import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay, monthsBetween, plusDays } from '@/core/time'
+import { percent } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
 
 /** What the outlook of one surface shows: plain data for the chart and the drawing. */
@@ -35,7 +37,7 @@ const MONTH_DAYS = 30.4375
 export function outlookView(
   surface: SurfaceProtection,
   protection: Pick<Protection, 'looks'>,
-  zone: string,
+  region: Region,
   now: Instant,
   before?: SurfaceProtection,
 ): OutlookView {
@@ -61,7 +63,7 @@ export function outlookView(
       })),
     units: surface.outlook.units.map(({ id, holds, levelNow, lifeMonths, failsAlone }) => {
       const unit = surface.units.find((each) => each.id === id)!
-      const laidOn = dayIn(zone, unit.laidAt)
+      const laidOn = dayIn(region.timezone, unit.laidAt)
       return {
         id,
         name: unit.name,
@@ -95,17 +97,19 @@ const FACE: Record<HoldsWord, { fill: string; ink: string }> = {
 }
 
 /** Panels coloured by whether they still hold, with the chance in figures. */
-export function outlookFaces({ units }: Pick<OutlookView, 'units'>): Record<string, PanelFace> {
+export function outlookFaces(
+  region: Region,
+  { units }: Pick<OutlookView, 'units'>,
+): Record<string, PanelFace> {
   return Object.fromEntries(
     units.map(({ id, name, holds }) => {
       const word = holdsWord(holds)
-      const percent = `${Math.round(holds * 100)}`
       return [
         id,
         {
           ...FACE[word],
-          text: percent,
-          label: `${name}: ${word === 'gone' ? 'has most likely gone' : word}, ${percent} % likely to hold`,
+          text: `${Math.round(holds * 100)}`,
+          label: `${name}: ${word === 'gone' ? 'has most likely gone' : word}, ${percent(region, holds * 100)} likely to hold`,
           ...(word === 'gone' ? { mark: 'noted' as const } : {}),
         },
       ]

@@ -3,14 +3,14 @@
 import { useState } from 'react'
 import type { Setup } from '@/core/shop'
 import { saveTimes } from '@/server/messages/message-actions'
+import { monthName } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
-const MONTHS = Array.from({ length: 12 }, (_, at) =>
-  new Date(Date.UTC(2027, at, 15)).toLocaleDateString('en-IE', { month: 'long', timeZone: 'UTC' }),
-)
+const MONTHS = Array.from({ length: 12 }, (_, at) => at + 1)
 
 type Props = Pick<Setup, 'quiet' | 'climate'> & { version: number }
 
@@ -100,6 +100,7 @@ type Span = { from: number; to: number }
 
 /** A season, by its first and last month. */
 function Months({ label, span, onChange }: { label: string; span: Span; onChange: (span: Span) => void }) {
+  const region = useRegion()
   const select = (end: keyof Span, name: string) => (
     <select
       className="field"
@@ -107,9 +108,9 @@ function Months({ label, span, onChange }: { label: string; span: Span; onChange
       value={span[end]}
       onChange={(event) => onChange({ ...span, [end]: Number(event.target.value) })}
     >
-      {MONTHS.map((month, at) => (
-        <option key={month} value={at + 1}>
-          {month}
+      {MONTHS.map((month) => (
+        <option key={month} value={month}>
+          {monthName(region, month)}
         </option>
       ))}
     </select>

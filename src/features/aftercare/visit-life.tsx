@@ -5,15 +5,19 @@ import type { TypedLife } from '@/core/aftercare/visit-told'
 import type { JobId } from '@/core/ids'
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
 import { keepLife } from '@/server/aftercare/visit-actions'
+import { measured, unitSign } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 type Props = { jobId: JobId; life: TypedLife; lastKm?: number }
 
 /** The short intake of a visit: what has changed in how the car lives since it was last here. */
 export function VisitLife({ jobId, life, lastKm }: Props) {
+  const region = useRegion()
   const [typed, setTyped] = useState(life)
   const { run, pending, refusal, isDone, clear } = useAction()
   const change = (changed: Partial<TypedLife>) => {
@@ -27,15 +31,15 @@ export function VisitLife({ jobId, life, lastKm }: Props) {
       </summary>
       <div className="mt-2 space-y-3 rounded bg-lichen/60 p-4">
         <Field
-          label="Odometer, km"
-          {...(lastKm === undefined ? {} : { hint: `Last time ${lastKm.toLocaleString('en-IE')}.` })}
+          label={`Odometer, ${unitSign(region, 'distance')}`}
+          {...(lastKm === undefined ? {} : { hint: `Last time ${measured(region, 'distance', lastKm)}.` })}
           {...(refusal?.field === 'odometerKm' ? { error: refusal.message } : {})}
         >
-          <input
-            className="field"
-            inputMode="numeric"
+          <NumberInput
+            quantity="distance"
+            whole
             value={typed.odometerKm}
-            onChange={(event) => change({ odometerKm: event.target.value })}
+            onChange={(text) => change({ odometerKm: text })}
           />
         </Field>
         <Choice

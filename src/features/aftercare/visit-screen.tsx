@@ -2,7 +2,7 @@ import type { VisitView } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
-import { yearDay } from '@/ui/when'
+import { shortDay } from '@/text/formats'
 import { Findings } from './findings'
 import { type LastLook, LookSheet } from './look-sheet'
 import { OutlookSheet } from './outlook-sheet'
@@ -15,7 +15,7 @@ type Props = { entry: FloorJob; visit: VisitView; shop: Shop; now: Instant }
 export function VisitScreen({ entry, visit, shop, now }: Props) {
   const { job, stage } = entry
   const { setup } = shop
-  const zone = setup.timezone
+  const { region } = setup
   const before = Object.fromEntries(
     [...visit.earlier].map(([id, { water, feel, angleDegrees, at }]): [string, LastLook] => [
       id,
@@ -23,7 +23,7 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
         water,
         ...(feel ? { feel } : {}),
         ...(angleDegrees === undefined ? {} : { angleDegrees }),
-        on: yearDay(dayIn(zone, at)),
+        on: shortDay(region, dayIn(region.timezone, at)),
       },
     ]),
   )
@@ -31,7 +31,7 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
     outlookView(
       surface,
       visit.protection,
-      zone,
+      region,
       now,
       visit.looks.length > 0
         ? visit.before.surfaces.find((each) => each.surface === surface.surface)
@@ -77,8 +77,8 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
                 vehicleId={job.vehicle.id}
                 findings={visit.findings}
                 of={visit.units.length}
-                currency={setup.currency}
-                today={dayIn(zone, now)}
+                region={setup.region}
+                today={dayIn(region.timezone, now)}
                 {...(visit.repair
                   ? {
                       repair: {

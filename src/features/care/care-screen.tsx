@@ -2,8 +2,8 @@ import { type Care, productName } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { measured, moment, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
-import { moment } from '@/ui/when'
 import { HandOverButton } from './hand-over-button'
 import { MilestoneList } from './milestone-list'
 
@@ -20,7 +20,7 @@ export function CareScreen({
   now: Instant
 }) {
   const { job, stage, agreement } = entry
-  const zone = shop.setup.timezone
+  const { region } = shop.setup
   const done = stage.kind === 'ready' || stage.kind === 'handed-over'
   return (
     <div className="grid gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
@@ -39,7 +39,7 @@ export function CareScreen({
               {care.layers.length === 1 ? 'the layer' : `${care.layers.length} layers`}
               {done ? '' : '. It moves when another layer is logged'}.
             </p>
-            <MilestoneList milestones={care.milestones} zone={zone} now={now} />
+            <MilestoneList milestones={care.milestones} region={region} now={now} />
           </>
         )}
       </section>
@@ -62,7 +62,7 @@ export function CareScreen({
             )}
             {stage.kind === 'ready' && <HandOverButton jobId={job.id} />}
             {job.handedOverAt && (
-              <p className="text-ink-soft">Handed over {moment(zone, job.handedOverAt, now)}.</p>
+              <p className="text-ink-soft">Handed over {moment(region, job.handedOverAt, now)}.</p>
             )}
           </div>
         </section>
@@ -75,8 +75,9 @@ export function CareScreen({
                   <strong>{productName(shop, layer.productId)}</strong>, lot {layer.lot}
                   <br />
                   <span className="text-ink-soft">
-                    ended {moment(zone, layer.endedAt, now)}, {layer.climate.airC.toFixed(1)} °C,{' '}
-                    {layer.climate.rhPercent.toFixed(0)} %
+                    ended {moment(region, layer.endedAt, now)},{' '}
+                    {measured(region, 'temperature', layer.climate.airC, 1)},{' '}
+                    {percent(region, layer.climate.rhPercent)}
                   </span>
                 </li>
               ))}

@@ -1,23 +1,26 @@
 import clsx from 'clsx'
 import type { Milestone } from '@/core/aftercare'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
-import { clock, dayText, longDay } from '@/ui/when'
+import { paperDay, paperMoment } from '@/text/formats'
 
 /** Whether a hold has run out. */
 const isOver = ({ when, hold }: Milestone, now: Instant | undefined) =>
   hold && now !== undefined && when.kind === 'instant' && when.at <= now
 
-export function milestoneWhen(milestone: Milestone, zone: string, now?: Instant): string {
+export function milestoneWhen(milestone: Milestone, region: Region, now?: Instant): string {
   const { when, hold } = milestone
   if (when.kind === 'instant')
-    return `${isOver(milestone, now) ? 'over since' : hold ? 'until' : 'from'} ${longDay(zone, when.at)}, ${clock(zone, when.at)}`
-  return when.until ? `${dayText(when.day)} to ${dayText(when.until)}` : `from ${dayText(when.day)}`
+    return `${isOver(milestone, now) ? 'over since' : hold ? 'until' : 'from'} ${paperMoment(region, when.at)}`
+  return when.until
+    ? `${paperDay(region, when.day)} to ${paperDay(region, when.until)}`
+    : `from ${paperDay(region, when.day)}`
 }
 
-type Props = { milestones: readonly Milestone[]; zone: string; now?: Instant }
+type Props = { milestones: readonly Milestone[]; region: Region; now?: Instant }
 
 /** The weeks after the coating as a stem: holds first, in copper, then what may be done from when. */
-export function MilestoneList({ milestones, zone, now }: Props) {
+export function MilestoneList({ milestones, region, now }: Props) {
   const holds = (milestone: Milestone) => milestone.hold && !isOver(milestone, now)
   return (
     <ol className="border-l-[3px] border-fern pl-5">
@@ -41,7 +44,7 @@ export function MilestoneList({ milestones, zone, now }: Props) {
             <p className={clsx('font-head text-lg font-semibold', holds(milestone) && 'text-copper')}>
               {milestone.title}{' '}
               <span className="font-text text-base font-normal text-ink">
-                {milestoneWhen(milestone, zone, now)}
+                {milestoneWhen(milestone, region, now)}
               </span>
             </p>
             <p className="text-ink-soft">{milestone.advice}</p>

@@ -2,7 +2,7 @@ import type { Handover } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import { moment } from '@/ui/when'
+import { moment, percent } from '@/text/formats'
 import { HandOverButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
@@ -14,6 +14,7 @@ type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
 export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { job, stage } = entry
   const { setup } = shop
+  const { region } = setup
   const { inspection, agreement, reached } = handover
   const people = everyone(setup)
   const openSpots = Object.values(handover.card.work).flatMap(({ highSpots }) =>
@@ -36,11 +37,12 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
           <h2 className="mb-2 text-xl">What came of it</h2>
           {agreement.summary.indexAfter > agreement.summary.indexBefore && (
             <p>
-              Expected: {Math.round(agreement.summary.expectedClearing * 100)} % of the defects gone.
+              Expected: {percent(region, Math.round(agreement.summary.expectedClearing * 100))} of the defects
+              gone.
               {reached !== undefined && (
                 <>
                   {' '}
-                  Under the lamp: <strong>{Math.round(reached * 100)} %</strong>.
+                  Under the lamp: <strong>{percent(region, Math.round(reached * 100))}</strong>.
                 </>
               )}
             </p>
@@ -79,8 +81,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
           jobId={job.id}
           payments={handover.payments}
           balance={handover.balance}
-          currency={setup.currency}
-          zone={setup.timezone}
+          region={setup.region}
           now={now}
         />
         <section>
@@ -91,7 +92,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
           >
             Handover sheet as PDF
           </a>
-          <SheetLinks jobId={job.id} links={handover.links} zone={setup.timezone} now={now} />
+          <SheetLinks jobId={job.id} links={handover.links} region={setup.region} now={now} />
         </section>
         <section className="space-y-2">
           <h2 className="text-xl">The car goes home</h2>
@@ -109,7 +110,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
               <HandOverButton jobId={job.id} />
             </>
           ) : job.handedOverAt ? (
-            <p className="text-ink-soft">Handed over {moment(setup.timezone, job.handedOverAt, now)}.</p>
+            <p className="text-ink-soft">Handed over {moment(setup.region, job.handedOverAt, now)}.</p>
           ) : (
             <p className="text-ink-soft">Not every step is done yet.</p>
           )}

@@ -1,4 +1,6 @@
 import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
+import type { Region } from '@/core/region'
+import { unitSign } from '@/text/formats'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
 import type { HandoverPaper } from './paper'
 
@@ -18,14 +20,14 @@ function Row({ cells, head }: { cells: HandoverPaper['panels'][number]; head?: b
   )
 }
 
-const HEAD = {
+const headOf = (region: Region) => ({
   name: 'Panel',
   process: 'Worked',
-  film: 'Film, µm',
-  taken: 'Taken, µm',
+  film: `Film, ${unitSign(region, 'depth')}`,
+  taken: `Taken, ${unitSign(region, 'depth')}`,
   gloss: 'Gloss, GU',
   seen: 'Last look',
-}
+})
 
 function HandoverDocument({ paper }: { paper: HandoverPaper }) {
   return (
@@ -60,7 +62,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
           {paper.panels.length > 0 ? (
             <>
               <Text style={styles.h2}>Before and after, panel by panel</Text>
-              <Row cells={HEAD} head />
+              <Row cells={headOf(paper.shop.region)} head />
               {paper.panels.map((panel) => (
                 <Row key={panel.name} cells={panel} />
               ))}

@@ -1,5 +1,6 @@
 import type { FloorJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
+import { unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { PrintButton } from '@/ui/print-button'
@@ -18,6 +19,7 @@ export function HandoverSheet({
   now: Instant
 }) {
   const { job, live } = entry
+  const { region } = paper.shop
   const list = (lines: readonly string[]) => (
     <ul className="mt-1 list-disc pl-5">
       {lines.map((line) => (
@@ -61,7 +63,14 @@ export function HandoverSheet({
           <table className="mt-1 w-full text-[15px]">
             <thead className="text-left text-sm text-ink-soft">
               <tr>
-                {['Panel', 'Worked', 'Film, µm', 'Taken, µm', 'Gloss, GU', 'Last look'].map((head) => (
+                {[
+                  'Panel',
+                  'Worked',
+                  `Film, ${unitSign(region, 'depth')}`,
+                  `Taken, ${unitSign(region, 'depth')}`,
+                  'Gloss, GU',
+                  'Last look',
+                ].map((head) => (
                   <th key={head} className="py-1 pr-2 font-normal">
                     {head}
                   </th>

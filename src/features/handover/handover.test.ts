@@ -67,7 +67,7 @@ test('the sheet says what was done, by whom it was looked at, what lies on it an
   expect(seen.reached).toBeCloseTo(0.8)
   const paper = handoverPaper(entry, seen, floor.shop, NOW)
   expect(paper.inspection).toContain('who did not work on this paint: nothing at fault.')
-  expect(paper.result.join(' ')).toContain('Under the lamp about 80 % of them are gone.')
+  expect(paper.result.join(' ')).toContain('Under the lamp about 80% of them are gone.')
 })
 
 test('a car that nothing is agreed for has nothing to hand over', async () => {

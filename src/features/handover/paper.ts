@@ -4,16 +4,17 @@ import { isRework } from '@/core/handover'
 import { productName } from '@/core/job'
 import type { Summary } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
+import type { Region } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
 import { letterOf } from '@/core/survey'
-import type { Instant } from '@/core/time'
-import { clock, longDay, money } from '@/ui/when'
+import { dayIn, type Instant } from '@/core/time'
+import { clock, figure, measured, money, paperDay, percent } from '@/text/formats'
 import { milestoneWhen } from '../care/milestone-list'
 
 /** The handover sheet in words, for the screen and for the PDF alike: a customer signs what both say. */
 
 export type HandoverPaper = {
-  shop: { name: string; address: string }
+  shop: { name: string; address: string; region: Region }
   title: string
   plate: string
   vehicle: string
@@ -48,7 +49,10 @@ function rulesFor(entry: FloorJob, { care }: Handover, shop: Shop): HandoverPape
   }
 }
 
-function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverPaper['panels'] {
+function panelLines(
+  region: Region,
+  { agreement, changes, verdicts, card }: Handover,
+): HandoverPaper['panels'] {
   const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel]))
   const changed = new Map(card.processes.map(({ panel, process }) => [panel, process]))
   return changes.map(({ panel, film, gloss, ledger }) => {
@@ -56,29 +60,33 @@ function panelLines({ agreement, changes, verdicts, card }: Handover): HandoverP
     return {
       name: panel.name,
       process: changed.get(panel.id) ?? told.get(panel.id)?.process ?? '',
-      film: film ? `${film.before.toFixed(0)} → ${film.after.toFixed(0)}` : 'not read twice',
-      taken: ledger ? `${ledger.removedUm.toFixed(1)} ± ${ledger.uncertaintyUm.toFixed(1)}` : 'nothing',
+      film: film
+        ? `${figure(region, 'depth', film.before)} → ${figure(region, 'depth', film.after)}`
+        : 'not read twice',
+      taken: ledger
+        ? `${figure(region, 'depth', ledger.removedUm, 1)} ± ${figure(region, 'depth', ledger.uncertaintyUm, 1)}`
+        : 'nothing',
       gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',
       seen: seen
         ? seen.verdict === 'good'
-          ? `good${seen.clearedPercent === undefined ? '' : `, ${seen.clearedPercent} % gone`}`
+          ? `good${seen.clearedPercent === undefined ? '' : `, ${percent(region, seen.clearedPercent)} gone`}`
           : `fault: ${seen.note}`
         : 'not yet',
     }
   })
 }
 
-function resultLines(handover: Handover): string[] {
+function resultLines(region: Region, handover: Handover): string[] {
   const { summary } = handover.agreement
   const expected = Math.round(summary.expectedClearing * 100)
   const { reached } = handover
   // A visit or a repair grades nothing anew.
   if (summary.indexAfter <= summary.indexBefore) return []
   return [
-    `The paint stood at ${letterOf(summary.indexBefore)} (${summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to ${letterOf(summary.indexAfter)} (${summary.indexAfter.toFixed(0)}), with about ${expected} % of the defects gone.`,
+    `The paint stood at ${letterOf(summary.indexBefore)} (${summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to ${letterOf(summary.indexAfter)} (${summary.indexAfter.toFixed(0)}), with about ${percent(region, expected)} of the defects gone.`,
     ...(reached === undefined
       ? []
-      : [`Under the lamp about ${Math.round(reached * 100)} % of them are gone.`]),
+      : [`Under the lamp about ${percent(region, Math.round(reached * 100))} of them are gone.`]),
   ]
 }
 
@@ -99,7 +107,7 @@ function stays(summary: Summary, handover: Handover): string[] {
 export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, now: Instant): HandoverPaper {
   const { job, live } = entry
   const { setup } = shop
-  const { timezone: zone, currency } = setup
+  const { region } = setup
   const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
   const { verdicts, inspection, balance, care, card } = handover
   const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
@@ -108,17 +116,17 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const reworks = live?.plan.operations.filter(({ id }) => isRework(id)) ?? []
   const { vehicle } = job
   return {
-    shop: { name: setup.name, address: setup.address },
-    title: `${handover.agreement.packageName}, job ${job.number}, ${longDay(zone, now)}`,
+    shop: { name: setup.name, address: setup.address, region },
+    title: `${handover.agreement.packageName}, job ${job.number}, ${paperDay(region, dayIn(region.timezone, now))}`,
     plate: vehicle.plate,
     vehicle: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
     customer: job.customer.name,
-    result: resultLines(handover),
+    result: resultLines(region, handover),
     stays: stays(handover.agreement.summary, handover),
-    panels: panelLines(handover),
+    panels: panelLines(region, handover),
     layers: care.layers.map(
       (layer, index) =>
-        `${index + 1}. ${productName(shop, layer.productId)}, lot ${layer.lot}, ${longDay(zone, layer.endedAt)} ${clock(zone, layer.endedAt)}, by ${nameOf(layer.by)}; air ${layer.climate.airC.toFixed(1)} °C, ${layer.climate.rhPercent.toFixed(0)} %, panel ${layer.climate.panelC.toFixed(1)} °C`,
+        `${index + 1}. ${productName(shop, layer.productId)}, lot ${layer.lot}, ${paperDay(region, dayIn(region.timezone, layer.endedAt))} ${clock(region, layer.endedAt)}, by ${nameOf(layer.by)}; air ${measured(region, 'temperature', layer.climate.airC, 1)}, ${percent(region, layer.climate.rhPercent)}, panel ${measured(region, 'temperature', layer.climate.panelC, 1)}`,
     ),
     spots: Object.values(card.work).flatMap(({ highSpots }) =>
       highSpots.map(({ panel, gone }) => {
@@ -130,7 +138,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     ),
     milestones: care.milestones.map((milestone) => ({
       title: milestone.title,
-      when: milestoneWhen(milestone, zone),
+      when: milestoneWhen(milestone, region),
       advice: milestone.advice,
       hold: milestone.hold,
     })),
@@ -141,16 +149,18 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
         ? 'Not yet looked at by a second pair of eyes.'
         : `Looked at by ${inspectors.join(' and ')}: ${inspection.open.length} places still to look at, ${inspection.faults.length} at fault.`,
     money: [
-      `Agreed: ${money(currency, balance.totalCents)}, tax included.`,
+      `Agreed: ${money(region, balance.totalCents)}, tax included.`,
       ...handover.payments
         .filter(({ takenBackAt }) => !takenBackAt)
         .map(({ cents, way, at, note }) =>
-          [`Paid ${money(currency, cents)} by ${way}, ${longDay(zone, at)}`, note].filter(Boolean).join(', '),
+          [`Paid ${money(region, cents)} by ${way}, ${paperDay(region, dayIn(region.timezone, at))}`, note]
+            .filter(Boolean)
+            .join(', '),
         ),
       balance.openCents > 0
-        ? `Open: ${money(currency, balance.openCents)}.`
+        ? `Open: ${money(region, balance.openCents)}.`
         : balance.openCents < 0
-          ? `Too much by ${money(currency, -balance.openCents)}: we owe it to you.`
+          ? `Too much by ${money(region, -balance.openCents)}: we owe it to you.`
           : 'Paid in full.',
     ],
     cautions: [

@@ -3,13 +3,15 @@
 import { useState } from 'react'
 import { type Balance, PAYMENT_WAYS, type Payment, type PaymentWay } from '@/core/handover'
 import type { JobId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { crossPaymentOut, recordPayment } from '@/server/handover/handover-actions'
+import { moment, money } from '@/text/formats'
+import { fieldText, numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
-import { moment, money } from '@/ui/when'
+import { NumberInput } from '@/ui/number-input'
 
 const WAY_WORDS: Record<PaymentWay, string> = { card: 'Card', cash: 'Cash', transfer: 'Transfer' }
 
@@ -26,13 +28,12 @@ type Props = {
   jobId: JobId
   payments: readonly Payment[]
   balance: Balance
-  currency: string
-  zone: string
+  region: Region
   now: Instant
 }
 
 /** What was agreed, what came in, what is open. */
-export function Payments({ jobId, payments, balance, currency, zone, now }: Props) {
+export function Payments({ jobId, payments, balance, region, now }: Props) {
   const [typed, setTyped] = useState<{ amount: string; way: PaymentWay; note: string }>({
     amount: '',
     way: 'card',
@@ -41,20 +42,20 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
   const { run, pending, refusal, notice } = useCarAction(OWN)
   const wrong = refusal ? { error: refusal.message } : {}
   const keep = () =>
-    run(RECORD, { jobId, euros: typedNumber(typed.amount), way: typed.way, note: typed.note }, () =>
+    run(RECORD, { jobId, euros: numberOf(typed.amount), way: typed.way, note: typed.note }, () =>
       setTyped({ ...typed, amount: '', note: '' }),
     )
   return (
     <section aria-label="The money">
       <h2 className="mb-2 text-xl">The money</h2>
       <p data-testid="balance">
-        Agreed {money(currency, balance.totalCents)}, paid {money(currency, balance.paidCents)}
+        Agreed {money(region, balance.totalCents)}, paid {money(region, balance.paidCents)}
         {balance.openCents === 0 ? '.' : ', '}
         {balance.openCents !== 0 && (
           <strong className={balance.openCents > 0 ? 'text-copper' : ''}>
             {balance.openCents > 0
-              ? `open ${money(currency, balance.openCents)}`
-              : `${money(currency, -balance.openCents)} too much`}
+              ? `open ${money(region, balance.openCents)}`
+              : `${money(region, -balance.openCents)} too much`}
           </strong>
         )}
       </p>
@@ -63,8 +64,8 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
           {payments.map((paid) => (
             <li key={paid.id} className="flex items-center gap-2 border-t border-line">
               <span className={paid.takenBackAt ? 'grow text-ink-soft line-through' : 'grow'}>
-                {money(currency, paid.cents)}, {WAY_WORDS[paid.way].toLowerCase()},{' '}
-                {moment(zone, paid.at, now)}
+                {money(region, paid.cents)}, {WAY_WORDS[paid.way].toLowerCase()},{' '}
+                {moment(region, paid.at, now)}
                 {paid.note && `, ${paid.note}`}
               </span>
               {!paid.takenBackAt && (
@@ -78,13 +79,11 @@ export function Payments({ jobId, payments, balance, currency, zone, now }: Prop
       )}
       <div className="mt-2 flex flex-wrap items-end gap-2">
         <Field label="Came in" {...wrong}>
-          <input
-            className="field w-28"
-            inputMode="decimal"
-            autoComplete="off"
-            placeholder={balance.openCents > 0 ? (balance.openCents / 100).toFixed(2) : ''}
+          <NumberInput
+            className="w-28"
+            placeholder={balance.openCents > 0 ? fieldText(region, balance.openCents / 100, 2, 2) : ''}
             value={typed.amount}
-            onChange={({ target }) => setTyped({ ...typed, amount: target.value })}
+            onChange={(text) => setTyped({ ...typed, amount: text })}
           />
         </Field>
         <Field label="By">

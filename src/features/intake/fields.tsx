@@ -3,8 +3,13 @@
 import type { ReactNode } from 'react'
 import { Controller, type UseFormReturn } from 'react-hook-form'
 import type { Intake } from '@/core/intake/intake'
+import type { Quantity } from '@/core/region'
+import { unitSign } from '@/text/formats'
 import { Choice } from '@/ui/choice'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 
 export type Form = UseFormReturn<Intake>
 
@@ -18,7 +23,7 @@ type TextProps = {
   name: TextName
   label: string
   hint?: string
-  type?: string
+  type?: 'tel' | 'email'
   inputMode?: 'numeric' | 'decimal'
   autoFocus?: boolean
 }
@@ -28,6 +33,55 @@ export function Text({ form, name, label, hint, ...input }: TextProps) {
     <Field label={label} hint={hint} error={form.formState.errors[name]?.message}>
       <input className="field" autoComplete="off" {...input} {...form.register(name)} />
     </Field>
+  )
+}
+
+/** A number, with its unit where it has one. */
+export function Amount({
+  form,
+  name,
+  label,
+  hint,
+  quantity,
+  whole = false,
+}: {
+  form: Form
+  name: 'budget' | 'yearlyKm' | 'odometerKm' | 'fuelPercent'
+  label: string
+  hint?: string
+  quantity?: Quantity
+  whole?: boolean
+}) {
+  const region = useRegion()
+  return (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field }) => (
+        <Field
+          label={quantity ? `${label}, ${unitSign(region, quantity)}` : label}
+          hint={hint}
+          error={form.formState.errors[name]?.message}
+        >
+          <NumberInput {...field} {...(quantity ? { quantity } : {})} whole={whole} />
+        </Field>
+      )}
+    />
+  )
+}
+
+/** A day, typed or chosen. */
+export function Day({ form, name, label }: { form: Form; name: 'arriveDay' | 'wantedBy'; label: string }) {
+  return (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field: { value, ...field } }) => (
+        <Field label={label} error={form.formState.errors[name]?.message}>
+          <DayInput {...field} value={value ?? ''} />
+        </Field>
+      )}
+    />
   )
 }
 

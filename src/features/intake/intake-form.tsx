@@ -11,11 +11,13 @@ import { emptyIntake, type Intake, intakeSchema } from '@/core/intake/intake'
 import type { KnownVehicle, Past } from '@/core/job'
 import { PURPOSE, PURPOSES } from '@/core/vehicle'
 import { takeVehicleIn } from '@/server/intake/intake-actions'
+import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { clearDraft, readDraft, writeDraft } from './draft'
-import { CARD, type Form, Pick, Text, Tick } from './fields'
+import { Amount, CARD, Day, type Form, Pick, Text, Tick } from './fields'
 import { intakeOf } from './known'
 import { KnownSearch } from './known-search'
 import { PastCard } from './past-card'
@@ -251,6 +253,7 @@ function StepCustomer({
 }
 
 function StepWish({ form }: { form: Form }) {
+  const region = useRegion()
   return (
     <>
       <Controller
@@ -280,15 +283,14 @@ function StepWish({ form }: { form: Form }) {
         </Field>
       </div>
       <div className="mt-4 grid gap-4 sm:grid-cols-3">
-        <Text
+        <Amount
           form={form}
           name="budget"
-          label="Budget, €"
-          inputMode="decimal"
+          label={`Budget, ${currencySign(region)}`}
           hint="Leave empty if none was named."
         />
-        <Text form={form} name="arriveDay" label="Comes in on" type="date" />
-        <Text form={form} name="wantedBy" label="Wanted back by" type="date" />
+        <Day form={form} name="arriveDay" label="Comes in on" />
+        <Day form={form} name="wantedBy" label="Wanted back by" />
       </div>
     </>
   )

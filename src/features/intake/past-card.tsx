@@ -1,10 +1,12 @@
 import type { Past } from '@/core/job'
 import { LIFETIME_UM } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import { yearDay } from '@/ui/when'
+import { measured, shortDay } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 /** What the shop remembers of a vehicle that comes back. */
 export function PastCard({ past, onForget }: { past: Past; onForget: () => void }) {
+  const region = useRegion()
   const { known, visits, taken } = past
   const names = new Map(panelsOf(known.vehicle.shape).map(({ id, name }) => [id, name]))
   return (
@@ -21,8 +23,8 @@ export function PastCard({ past, onForget }: { past: Past; onForget: () => void 
       <ul className="mt-1 text-[15px]">
         {visits.map(({ jobId, day, number, packageName, wishes, odometerKm }) => (
           <li key={jobId}>
-            {yearDay(day)}, job {number}: {packageName ?? wishes}
-            {odometerKm !== undefined && `, ${odometerKm.toLocaleString('en-IE')} km`}
+            {shortDay(region, day)}, job {number}: {packageName ?? wishes}
+            {odometerKm !== undefined && `, ${measured(region, 'distance', odometerKm)}`}
           </li>
         ))}
       </ul>
@@ -32,10 +34,11 @@ export function PastCard({ past, onForget }: { past: Past; onForget: () => void 
           {taken
             .slice(0, 4)
             .map(
-              ({ panel, takenUm }) => `${names.get(panel)?.toLowerCase() ?? panel} ${takenUm.toFixed(1)} µm`,
+              ({ panel, takenUm }) =>
+                `${names.get(panel)?.toLowerCase() ?? panel} ${measured(region, 'depth', takenUm, 1)}`,
             )
             .join(', ')}
-          {taken.length > 4 && ' and more'} of {LIFETIME_UM} µm for life.
+          {taken.length > 4 && ' and more'} of {measured(region, 'depth', LIFETIME_UM)} for life.
         </p>
       )}
     </section>

@@ -1,7 +1,7 @@
 'use client'
 
 import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
-import { type Form, Pick, Text, Tick } from './fields'
+import { Amount, type Form, Pick, Text, Tick } from './fields'
 
 /** How it lives, and how it stands here today: what wears on the paint, and what must go home again. */
 export function StepLife({ form }: { form: Form }) {
@@ -20,7 +20,7 @@ export function StepLife({ form }: { form: Form }) {
           label="How is it washed?"
           options={WASHINGS.map((value) => ({ value, name: WASHING_NAME[value] }))}
         />
-        <Text form={form} name="yearlyKm" label="Kilometres a year" inputMode="numeric" />
+        <Amount form={form} name="yearlyKm" label="Distance a year" quantity="distance" whole />
         <div className="self-end">
           <Tick form={form} name="salted">
             Salted roads or sea air
@@ -32,8 +32,8 @@ export function StepLife({ form }: { form: Form }) {
       </div>
       <h3 className="mt-6 mb-3 text-lg">As it stands here today</h3>
       <div className="grid gap-4 sm:grid-cols-3">
-        <Text form={form} name="odometerKm" label="Odometer, km" inputMode="numeric" />
-        <Text form={form} name="fuelPercent" label="Fuel or charge, %" inputMode="numeric" />
+        <Amount form={form} name="odometerKm" label="Odometer" quantity="distance" whole />
+        <Amount form={form} name="fuelPercent" label="Fuel or charge, %" whole />
         <Text form={form} name="keys" label="Keys" hint="How many, and what hangs on them." />
       </div>
       <div className="mt-4 grid gap-4 sm:grid-cols-2">

@@ -1,4 +1,7 @@
 import type { ChartConfiguration } from 'chart.js'
+import type { Region } from '@/core/region'
+import { localDayOrThrow } from '@/core/time'
+import { monthYear } from '@/text/formats'
 
 /** What the bar charts of this room have in common: quiet axes, a legend below, no movement. */
 export function barOptions(unit: string, sideways = false): NonNullable<ChartConfiguration['options']> {
@@ -12,13 +15,7 @@ export function barOptions(unit: string, sideways = false): NonNullable<ChartCon
   }
 }
 
-/** `2026-04` as `Apr 26`. */
-export function monthName(month: string): string {
-  return new Date(`${month}-15T12:00:00Z`).toLocaleDateString('en-IE', {
-    month: 'short',
-    year: '2-digit',
-    timeZone: 'UTC',
-  })
-}
+/** `2026-04` as `Apr 2026`. */
+export const monthLabel = (region: Region, month: string) => monthYear(region, localDayOrThrow(`${month}-01`))
 
 export const round1 = (value: number) => Math.round(value * 10) / 10

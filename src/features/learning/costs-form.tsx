@@ -2,26 +2,29 @@
 
 import { useState } from 'react'
 import { SKILLS } from '@/core/offer'
+import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
 import { keepCosts } from '@/server/learning/learning-actions'
+import { currencySign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 
 const SKILL_NAME = { prep: 'preparation', correct: 'the machine', coat: 'coating' } as const
 
 const euros = (cents: number) => (cents / 100).toFixed(2)
-const cents = (text: string) => Math.round(typedNumber(text) * 100)
+const cents = (text: string) => Math.round(numberOf(text) * 100)
 
 /** What an hour and a product cost the shop itself: what earnings are reckoned against. */
 export function CostsForm({
   costs,
-  currency,
+  region,
   version: readAt,
 }: {
   costs: Costs
-  currency: string
+  region: Region
   version: number
 }) {
   const [wages, setWages] = useState(() =>
@@ -40,7 +43,7 @@ export function CostsForm({
         coat: cents(wages.coat!),
       },
       bayCentsPerHour: cents(bay),
-      productPercent: typedNumber(product),
+      productPercent: numberOf(product),
     }
     run(keepCosts, { version, costs: typed }, (kept) => setVersion(kept.version))
   }
@@ -53,36 +56,24 @@ export function CostsForm({
         {SKILLS.map((skill) => (
           <Field
             key={skill}
-            label={`An hour at ${SKILL_NAME[skill]}, ${currency}`}
+            label={`An hour at ${SKILL_NAME[skill]}, ${currencySign(region)}`}
             {...error(`wageCentsPerHour.${skill}`)}
           >
-            <input
-              className="field"
-              inputMode="decimal"
-              value={wages[skill]}
-              onChange={(event) => setWages({ ...wages, [skill]: event.target.value })}
+            <NumberInput
+              value={wages[skill] ?? ''}
+              onChange={(text) => setWages({ ...wages, [skill]: text })}
             />
           </Field>
         ))}
         <Field
-          label={`An hour of a bay, ${currency}`}
+          label={`An hour of a bay, ${currencySign(region)}`}
           hint="Rent, heat, light, insurance."
           {...error('bayCentsPerHour')}
         >
-          <input
-            className="field"
-            inputMode="decimal"
-            value={bay}
-            onChange={(event) => setBay(event.target.value)}
-          />
+          <NumberInput value={bay} onChange={(text) => setBay(text)} />
         </Field>
         <Field label="Products, % of what we charge" {...error('productPercent')}>
-          <input
-            className="field"
-            inputMode="decimal"
-            value={product}
-            onChange={(event) => setProduct(event.target.value)}
-          />
+          <NumberInput value={product} onChange={(text) => setProduct(text)} />
         </Field>
         <div className="flex items-end gap-3">
           <Button look="outline" disabled={pending} onClick={keep}>

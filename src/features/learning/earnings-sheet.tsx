@@ -3,19 +3,20 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
 import { type Cause, type PackageEarnings, workName } from '@/core/learning'
+import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
+import { money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { money } from '@/ui/when'
 import { barOptions } from './chart-parts'
 
-type Props = { packages: readonly PackageEarnings[]; costs: Costs; currency: string }
+type Props = { packages: readonly PackageEarnings[]; costs: Costs; region: Region }
 
 /** What each package earns by the hour it keeps a bay, against what the bay costs; and of each, why. */
-export function EarningsSheet({ packages, costs, currency }: Props) {
+export function EarningsSheet({ packages, costs, region }: Props) {
   const losing = packages.filter(({ actual }) => actual.leftCents < 0)
   const draw = useCallback((ink: Ink) => config(packages, costs, ink), [packages, costs])
   const said = packages
-    .map(({ name, centsPerBayHour }) => `${name} ${money(currency, centsPerBayHour)}`)
+    .map(({ name, centsPerBayHour }) => `${name} ${money(region, centsPerBayHour)}`)
     .join(', ')
   return (
     <>
@@ -27,14 +28,14 @@ export function EarningsSheet({ packages, costs, currency }: Props) {
             <strong className="text-copper">
               {losing.map(({ name }) => name).join(' and ')} {losing.length === 1 ? 'loses' : 'lose'} money
             </strong>
-            : {losing.map((each) => lossText(each, currency)).join(' ')}
+            : {losing.map((each) => lossText(each, region)).join(' ')}
           </>
         )}
       </p>
       <ChartCanvas label={`Earned by the hour in the bay: ${said}.`} className="h-64" draw={draw} />
       <div className="mt-4 grid gap-3 md:grid-cols-2 xl:grid-cols-3">
         {packages.map((each) => (
-          <PackageCard key={each.key} earned={each} currency={currency} />
+          <PackageCard key={each.key} earned={each} region={region} />
         ))}
       </div>
     </>
@@ -88,23 +89,22 @@ function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): C
   }
 }
 
-function lossText({ planned, actual, causes }: PackageEarnings, currency: string): string {
-  const from = `it leaves ${money(currency, actual.leftCents)} a car`
+function lossText({ planned, actual, causes }: PackageEarnings, region: Region): string {
+  const from = `it leaves ${money(region, actual.leftCents)} a car`
   const reckoned =
     planned.leftCents < 0
-      ? `and would leave ${money(currency, planned.leftCents)} even if all went by the plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
-      : `where ${money(currency, planned.leftCents)} was reckoned.`
+      ? `and would leave ${money(region, planned.leftCents)} even if all went by the plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
+      : `where ${money(region, planned.leftCents)} was reckoned.`
   const [worst] = causes
-  return `${from} ${reckoned}${worst ? ` What costs most: ${causeText(worst, currency).toLowerCase()}.` : ''}`
+  return `${from} ${reckoned}${worst ? ` What costs most: ${causeText(worst, region).toLowerCase()}.` : ''}`
 }
 
-export function causeText(cause: Cause, currency: string): string {
+export function causeText(cause: Cause, region: Region): string {
   // A word joiner keeps the sign with its figure.
-  const amount = `${cause.cents < 0 ? '−' : '+'}\u2060${money(currency, Math.abs(cause.cents))}`
+  const amount = `${cause.cents < 0 ? '−' : '+'}\u2060${money(region, Math.abs(cause.cents))}`
   switch (cause.kind) {
     case 'work': {
-      const percent = Math.round(Math.abs(cause.ratio - 1) * 100)
-      return `${workName(cause.key)} takes ${percent} % ${cause.ratio > 1 ? 'longer' : 'less'} than planned, ${amount}`
+      return `${workName(cause.key)} takes ${percent(region, Math.abs(cause.ratio - 1) * 100)} ${cause.ratio > 1 ? 'longer' : 'less'} than planned, ${amount}`
     }
     case 'discount':
       return `Discounts given, ${amount}`
@@ -118,7 +118,7 @@ export function causeText(cause: Cause, currency: string): string {
 /** Causes named for one package. */
 const CAUSES_SHOWN = 4
 
-function PackageCard({ earned, currency }: { earned: PackageEarnings; currency: string }) {
+function PackageCard({ earned, region }: { earned: PackageEarnings; region: Region }) {
   const { name, cars, actual, causes, centsPerBayHour } = earned
   const lines: [string, number][] = [
     ['Paid, net', actual.netCents],
@@ -134,7 +134,7 @@ function PackageCard({ earned, currency }: { earned: PackageEarnings; currency: 
       <h3 className="flex items-baseline justify-between text-lg">
         {name}
         <span className="font-text text-sm font-normal text-ink-soft">
-          {cars} {cars === 1 ? 'car' : 'cars'}, {money(currency, centsPerBayHour)} an hour
+          {cars} {cars === 1 ? 'car' : 'cars'}, {money(region, centsPerBayHour)} an hour
         </span>
       </h3>
       <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-3 text-[15px]">
@@ -143,14 +143,14 @@ function PackageCard({ earned, currency }: { earned: PackageEarnings; currency: 
           .map(([what, cents]) => (
             <div key={what} className="contents">
               <dt>{what}</dt>
-              <dd className="text-right">{money(currency, Math.round(cents))}</dd>
+              <dd className="text-right">{money(region, Math.round(cents))}</dd>
             </div>
           ))}
         <dt className="mt-1 border-t border-line pt-1 font-semibold">Left, a car</dt>
         <dd
           className={`mt-1 border-t border-line pt-1 text-right font-semibold ${loses ? 'text-copper' : ''}`}
         >
-          {money(currency, Math.round(actual.leftCents))}
+          {money(region, Math.round(actual.leftCents))}
         </dd>
       </dl>
       <ul className="mt-3 text-sm text-ink-soft">
@@ -158,7 +158,7 @@ function PackageCard({ earned, currency }: { earned: PackageEarnings; currency: 
           .filter(({ cents }) => cents < 0)
           .slice(0, CAUSES_SHOWN)
           .map((cause, at) => (
-            <li key={at}>{causeText(cause, currency)}</li>
+            <li key={at}>{causeText(cause, region)}</li>
           ))}
       </ul>
     </article>

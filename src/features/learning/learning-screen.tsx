@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import type { ReactNode } from 'react'
 import type { PaceChange } from '@/core/learning'
 import { type Learned, PERIODS, type Period } from '@/core/learning'
+import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
 import { ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
@@ -20,13 +21,12 @@ type Props = {
   period: Period
   changes: readonly PaceChange[]
   costs: Costs
-  currency: string
-  zone: string
+  region: Region
   version: number
 }
 
 /** What finished jobs teach: what each package earns, where the hours go, how the table of minutes should change. */
-export function LearningScreen({ learned, period, changes, costs, currency, zone, version }: Props) {
+export function LearningScreen({ learned, period, changes, costs, region, version }: Props) {
   return (
     <div className="mx-auto max-w-6xl p-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -69,14 +69,14 @@ export function LearningScreen({ learned, period, changes, costs, currency, zone
       ) : (
         <>
           <Part title="What an hour in the bay earns" table="packages" period={period}>
-            <EarningsSheet packages={learned.packages} costs={costs} currency={currency} />
-            <CostsForm costs={costs} currency={currency} version={version} />
+            <EarningsSheet packages={learned.packages} costs={costs} region={region} />
+            <CostsForm costs={costs} region={region} version={version} />
           </Part>
           <Part title="Hours, planned and real" table="hours" period={period}>
             <HoursChart work={learned.work} />
           </Part>
           <Part title="How our hands go against the table" table="pace" period={period}>
-            <PaceTable pace={learned.pace} changes={changes} months={period} zone={zone} />
+            <PaceTable pace={learned.pace} changes={changes} months={period} region={region} />
           </Part>
           <Part title="Panel by panel" table="panels" period={period}>
             <PanelChart panels={learned.panels} />
@@ -92,7 +92,7 @@ export function LearningScreen({ learned, period, changes, costs, currency, zone
               <OnTimeChart months={learned.onTime} />
             </Part>
             <Part title="How full the bays are" table="bays" period={period}>
-              <BayChart bays={learned.bays} />
+              <BayChart bays={learned.bays} region={region} />
             </Part>
           </div>
         </>

@@ -4,10 +4,12 @@ import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
 import type { Learned } from '@/core/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { barOptions, monthName } from './chart-parts'
+import { useRegion } from '@/ui/region'
+import { barOptions, monthLabel } from './chart-parts'
 
 /** Cars finished by their promise, and those that were not, month by month. */
 export function OnTimeChart({ months }: { months: Learned['onTime'] }) {
+  const region = useRegion()
   const cars = months.reduce((sum, each) => sum + each.cars, 0)
   const kept = months.reduce((sum, each) => sum + each.onTime, 0)
   const draw = useCallback(
@@ -16,7 +18,7 @@ export function OnTimeChart({ months }: { months: Learned['onTime'] }) {
       return {
         type: 'bar',
         data: {
-          labels: months.map(({ month }) => monthName(month)),
+          labels: months.map(({ month }) => monthLabel(region, month)),
           datasets: [
             {
               label: 'By the promise',
@@ -35,7 +37,7 @@ export function OnTimeChart({ months }: { months: Learned['onTime'] }) {
         options,
       }
     },
-    [months],
+    [months, region],
   )
   return (
     <>

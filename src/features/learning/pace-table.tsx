@@ -3,20 +3,22 @@
 import { useState } from 'react'
 import type { Learned, PaceChange, Period } from '@/core/learning'
 import { workName } from '@/core/learning'
+import type { Region } from '@/core/region'
+import { dayIn } from '@/core/time'
 import { acceptPace, dropPace } from '@/server/learning/learning-actions'
+import { percent, shortDay } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
-import { shortDay } from '@/ui/when'
 
-type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Period; zone: string }
+type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Period; region: Region }
 
-const percent = (factor: number) =>
+const againstTable = (region: Region, factor: number) =>
   Math.abs(factor - 1) < 0.005
     ? 'as the table'
-    : `${factor > 1 ? '+' : '−'}${Math.round(Math.abs(factor - 1) * 100)} %`
+    : `${factor > 1 ? '+' : '−'}${percent(region, Math.round(Math.abs(factor - 1) * 100))}`
 
 /** What was learned of the table of minutes, and the manager’s word on it: nothing changes by itself. */
-export function PaceTable({ pace, changes, months, zone }: Props) {
+export function PaceTable({ pace, changes, months, region }: Props) {
   const worth = pace.filter(({ worthAccepting }) => worthAccepting)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(worth.map(({ key }) => key)))
   const { run, pending, refusal, isDone } = useAction()
@@ -49,7 +51,7 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
                 <th className="py-1 pr-3 text-left font-normal">{name}</th>
                 <td className="text-right">{jobs}</td>
                 <td className="text-right whitespace-nowrap">
-                  {percent(current)}
+                  {againstTable(region, current)}
                   {current !== 1 && (
                     <Button look="quiet" disabled={pending} onClick={() => run(dropPace, { key })}>
                       Back to the table
@@ -62,7 +64,7 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
                 <td className="text-right">
                   {worthAccepting ? (
                     <label className="inline-flex min-h-11 items-center gap-2 whitespace-nowrap">
-                      <strong>{percent(factor)}</strong>
+                      <strong>{againstTable(region, factor)}</strong>
                       <input
                         type="checkbox"
                         className="size-6 accent-fern"
@@ -72,7 +74,9 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
                       />
                     </label>
                   ) : (
-                    <span className="inline-flex min-h-11 items-center text-ink-soft">{percent(factor)}</span>
+                    <span className="inline-flex min-h-11 items-center text-ink-soft">
+                      {againstTable(region, factor)}
+                    </span>
                   )}
                 </td>
               </tr>
@@ -109,7 +113,8 @@ export function PaceTable({ pace, changes, months, zone }: Props) {
           <ul className="text-[15px]">
             {changes.map(({ key, before, after, jobs, at }) => (
               <li key={`${key} ${at}`}>
-                {shortDay(zone, at)}: {workName(key)} from {percent(before)} to {percent(after)}
+                {shortDay(region, dayIn(region.timezone, at))}: {workName(key)} from{' '}
+                {againstTable(region, before)} to {againstTable(region, after)}
                 {jobs > 0 && `, after ${jobs} jobs`}
               </li>
             ))}

@@ -4,8 +4,10 @@ import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo, useState } from 'react'
 import type { Learned } from '@/core/learning'
 import { panelsOf, SHAPES } from '@/core/vehicle'
+import { percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { barOptions } from './chart-parts'
 
 const NAMES = new Map(SHAPES.flatMap((shape) => panelsOf(shape).map(({ id, name }) => [id, name] as const)))
@@ -14,6 +16,7 @@ const LEAST_JOBS = 2
 
 /** How much longer, or less, than planned each panel takes, for one kind of work. */
 export function PanelChart({ panels }: { panels: Learned['panels'] }) {
+  const region = useRegion()
   const kinds = [...new Map(panels.map(({ key, name }) => [key, name]))]
   const [kind, setKind] = useState(kinds[0]?.[0])
   const own = useMemo(
@@ -67,12 +70,14 @@ export function PanelChart({ panels }: { panels: Learned['panels'] }) {
       </div>
       {most && (
         <p className="mt-2">
-          {NAMES.get(most.panel) ?? most.panel} asks most: {Math.round(Math.abs(most.more))} %{' '}
+          {NAMES.get(most.panel) ?? most.panel} asks most: {percent(region, Math.round(Math.abs(most.more)))}{' '}
           {most.more >= 0 ? 'longer' : 'less'} than planned, over {most.jobs} cars.
         </p>
       )}
       <ChartCanvas
-        label={own.map(({ panel, more }) => `${NAMES.get(panel) ?? panel} ${Math.round(more)} %`).join(', ')}
+        label={own
+          .map(({ panel, more }) => `${NAMES.get(panel) ?? panel} ${percent(region, Math.round(more))}`)
+          .join(', ')}
         className="mt-2 h-72"
         draw={draw}
       />

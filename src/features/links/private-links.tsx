@@ -3,14 +3,15 @@
 import { useState } from 'react'
 import type { Action } from '@/core/answer'
 import type { PrivateLink } from '@/core/handover'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 
 type Props<Subject> = {
   links: readonly PrivateLink[]
-  zone: string
+  region: Region
   now: Instant
   /** What stands on the button that makes one. */
   label: string
@@ -24,7 +25,7 @@ type Props<Subject> = {
 /** Private addresses for a customer: made, shown once, taken back. */
 export function PrivateLinks<Subject>({
   links,
-  zone,
+  region,
   now,
   label,
   subject,
@@ -63,7 +64,7 @@ export function PrivateLinks<Subject>({
           {alive.map(({ hash, madeAt, expiresAt }) => (
             <li key={hash} className="flex items-center gap-2 border-t border-line">
               <span className="grow">
-                Made {moment(zone, madeAt, now)}, open until {moment(zone, expiresAt, now)}
+                Made {moment(region, madeAt, now)}, open until {moment(region, expiresAt, now)}
               </span>
               <Button
                 look="quiet"

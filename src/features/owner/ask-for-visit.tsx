@@ -3,7 +3,9 @@
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Action, Answer } from '@/core/answer'
+import type { LocalDay } from '@/core/time'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
 
@@ -20,9 +22,9 @@ const ask: Action<Wish, null> = async ({ key, input: { token, ...wish } }) => {
 }
 
 /** The one thing an owner can do here: say from when a visit would suit, and why. */
-export function AskForVisit({ token, today }: { token: string; today: string }) {
+export function AskForVisit({ token, today }: { token: string; today: LocalDay }) {
   const router = useRouter()
-  const [from, setFrom] = useState(today)
+  const [from, setFrom] = useState<string>(today)
   const [words, setWords] = useState('')
   const { run, pending, refusal } = useAction()
   return (
@@ -34,13 +36,7 @@ export function AskForVisit({ token, today }: { token: string; today: string }) 
       }}
     >
       <Field label="From this day on it suits me">
-        <input
-          type="date"
-          min={today}
-          className="field"
-          value={from}
-          onChange={(event) => setFrom(event.target.value)}
-        />
+        <DayInput min={today} value={from} onChange={setFrom} />
       </Field>
       <Field label="What should we look at? (may be empty)">
         <input

@@ -2,9 +2,9 @@ import type { OwnerPage } from '@/core/job'
 import type { Setup } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { monthYear, shortDay } from '@/text/formats'
 import { PrintButton } from '@/ui/print-button'
 import { SideView } from '@/ui/side-view'
-import { monthYear, yearDay } from '@/ui/when'
 import { PlanList, RuleLists } from '../aftercare/care-lists'
 import { MilestoneList } from '../care/milestone-list'
 import { AskForVisit } from './ask-for-visit'
@@ -17,7 +17,7 @@ export function OwnerPageScreen({ token, page, setup, now }: Props) {
   const { vehicle, customer } = known
   const paint = care.protection.surfaces.find(({ surface }) => surface === 'paint')
   const names = new Map(panelsOf(vehicle.shape).map(({ id, name }) => [id, name]))
-  const today = dayIn(setup.timezone, now)
+  const today = dayIn(setup.region.timezone, now)
   return (
     <div className="mx-auto max-w-3xl space-y-9 p-5 pb-16">
       <section className="flex flex-wrap items-center gap-6">
@@ -29,7 +29,7 @@ export function OwnerPageScreen({ token, page, setup, now }: Props) {
           <p className="text-lg">
             Hello {customer.name}.{' '}
             {paint
-              ? `${[...new Set(paint.products.map(({ name }) => name))].join(', ')} protects it since ${yearDay(paint.laidOn)}, likely until ${monthYear(paint.goodUntil.mid)}.`
+              ? `${[...new Set(paint.products.map(({ name }) => name))].join(', ')} protects it since ${shortDay(setup.region, paint.laidOn)}, likely until ${monthYear(setup.region, paint.goodUntil.mid)}.`
               : 'Here is what we know of your car.'}
           </p>
         </div>
@@ -37,7 +37,7 @@ export function OwnerPageScreen({ token, page, setup, now }: Props) {
       {milestones.length > 0 && (
         <section>
           <h2 className="text-2xl">The next days</h2>
-          <MilestoneList milestones={milestones} zone={setup.timezone} />
+          <MilestoneList milestones={milestones} region={setup.region} />
         </section>
       )}
       {care.plan.length > 0 && (
@@ -48,7 +48,7 @@ export function OwnerPageScreen({ token, page, setup, now }: Props) {
               Into my calendar
             </a>
           </div>
-          <PlanList plan={care.plan} />
+          <PlanList region={setup.region} plan={care.plan} />
         </section>
       )}
       <section>
@@ -56,12 +56,13 @@ export function OwnerPageScreen({ token, page, setup, now }: Props) {
         {care.openJob ? (
           <p className="mt-1 text-lg">
             {care.openJob.arriveAt > now
-              ? `We expect it on ${yearDay(dayIn(setup.timezone, care.openJob.arriveAt))}.`
+              ? `We expect it on ${shortDay(setup.region, dayIn(setup.region.timezone, care.openJob.arriveAt))}.`
               : 'It is with us just now.'}
           </p>
         ) : care.wishes.length > 0 ? (
           <p className="mt-1 text-lg" data-testid="asked">
-            You asked for a visit from {yearDay(care.wishes[0]!.fromDay)}. We will write to you.
+            You asked for a visit from {shortDay(setup.region, care.wishes[0]!.fromDay)}. We will write to
+            you.
           </p>
         ) : (
           <AskForVisit token={token} today={today} />

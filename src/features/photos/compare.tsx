@@ -2,10 +2,13 @@
 
 import { useState } from 'react'
 import type { Photo } from '@/core/photo'
+import { percent } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 import { photoUrl } from './marked-photo'
 
 /** Before against after from the same place: a slider draws the edge between them. */
 export function Compare({ before, after }: { before: Photo; after: Photo }) {
+  const region = useRegion()
   const [share, setShare] = useState(50)
   return (
     <figure>
@@ -39,7 +42,7 @@ export function Compare({ before, after }: { before: Photo; after: Photo }) {
         max={100}
         value={share}
         aria-label="Edge between before and after"
-        aria-valuetext={`${share} % before`}
+        aria-valuetext={`${percent(region, share)} before`}
         className="mt-2 h-11 w-full accent-fern"
         onChange={(event) => setShare(Number(event.target.value))}
       />

@@ -2,9 +2,9 @@ import type { Job } from '@/core/job'
 import type { Agreement, Summary } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
+import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
-import { longDay, moment, money } from '@/ui/when'
 import { PriceLines } from './price-lines'
 
 /** What was agreed, kept as it was told. */
@@ -23,16 +23,19 @@ export function AgreedSheet({
   now: Instant
 }) {
   const { summary } = agreement
+  const { region } = setup
   return (
     <div className="mx-auto grid max-w-5xl gap-6 p-5 md:grid-cols-2">
       <section className="sheet p-6">
-        <p className="eyebrow">Agreed {longDay(setup.timezone, agreement.agreedAt)}</p>
+        <p className="eyebrow">
+          Agreed {paperDay(setup.region, dayIn(setup.region.timezone, agreement.agreedAt))}
+        </p>
         <h1 className="text-3xl">{agreement.packageName}</h1>
         <p className="mt-3 text-ink-soft italic">“{job.wishes}”</p>
         <p className="mt-4">
           Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected{' '}
           {letterOf(summary.indexAfter)} {summary.indexAfter.toFixed(0)}. About{' '}
-          {Math.round(summary.expectedClearing * 100)} % of the defects go.
+          {percent(region, Math.round(summary.expectedClearing * 100))} of the defects go.
         </p>
         {summary.expectation.length > 0 ? (
           <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3">
@@ -50,12 +53,10 @@ export function AgreedSheet({
           )
         )}
         <p className="mt-4">
-          Promised for <strong>{moment(setup.timezone, agreement.promisedFor, now)}</strong>.
+          Promised for <strong>{moment(setup.region, agreement.promisedFor, now)}</strong>.
         </p>
         {summary.depositCents > 0 && (
-          <p className="mt-1">
-            Deposit before the work begins: {money(setup.currency, summary.depositCents)}.
-          </p>
+          <p className="mt-1">Deposit before the work begins: {money(setup.region, summary.depositCents)}.</p>
         )}
         <div className="mt-5 flex flex-wrap gap-2">
           <ButtonLink href={`/jobs/${job.id}/schedule`}>To its schedule</ButtonLink>
@@ -74,7 +75,7 @@ export function AgreedSheet({
           taxCents={summary.taxCents}
           taxPercent={summary.taxPercent ?? setup.rates.taxPercent}
           totalCents={agreement.totalCents}
-          currency={setup.currency}
+          region={setup.region}
         />
         <h2 className="mt-6 mb-2 text-xl">Panel by panel</h2>
         <ul className="columns-2 text-sm">

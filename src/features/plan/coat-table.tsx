@@ -1,13 +1,15 @@
 import { type CoatStep, type Product, SURFACE } from '@/core/coating'
-import { duration } from '@/ui/when'
+import type { Region } from '@/core/region'
+import { duration, figure, measured, number, percent } from '@/text/formats'
 
 type Props = {
+  region: Region
   coats: readonly CoatStep[]
   bottles: readonly { product: Product; ml: number; bottles: number }[]
 }
 
 /** The coating plan: every coat with its millilitres, when the next may follow, and what must then wait. */
-export function CoatTable({ coats, bottles }: Props) {
+export function CoatTable({ coats, bottles, region }: Props) {
   return (
     <div className="text-sm">
       <ol className="space-y-2">
@@ -15,12 +17,12 @@ export function CoatTable({ coats, bottles }: Props) {
           <li key={`${surface}-${layer}`} className="border-l-4 border-fern-soft pl-3">
             <p>
               <strong>{surface === 'paint' ? `Layer ${layer}` : SURFACE[surface].name}</strong>:{' '}
-              {product.name}, {ml.toFixed(0)} ml
+              {product.name}, {measured(region, 'volume', ml)}
             </p>
             <p className="text-ink-soft">
               {next
-                ? `The next not before ${duration(next.min)}, not after ${duration(next.max)}.`
-                : `Indoors ${duration(product.indoorHoldMinutes)}, dry ${duration(product.dryHoldMinutes)}, first wash after ${product.firstWashDays} days, hard in ${product.fullCureDays}.`}
+                ? `The next not before ${duration(region, next.min)}, not after ${duration(region, next.max)}.`
+                : `Indoors ${duration(region, product.indoorHoldMinutes)}, dry ${duration(region, product.dryHoldMinutes)}, first wash after ${product.firstWashDays} days, hard in ${product.fullCureDays}.`}
             </p>
           </li>
         ))}
@@ -30,7 +32,7 @@ export function CoatTable({ coats, bottles }: Props) {
         {bottles
           .map(
             ({ product, ml, bottles: count }) =>
-              `${count} × ${product.bottleMl} ml ${product.name} (${ml} ml needed)`,
+              `${count} × ${measured(region, 'volume', product.bottleMl)} ${product.name} (${measured(region, 'volume', ml)} needed)`,
           )
           .join('; ')}
         .
@@ -39,7 +41,7 @@ export function CoatTable({ coats, bottles }: Props) {
         {[...new Set(coats.map(({ product }) => product))]
           .map(
             ({ name, airC, rhPercent }) =>
-              `${name}: ${airC.min}–${airC.max} °C, ${rhPercent.min}–${rhPercent.max} % humidity`,
+              `${name}: ${figure(region, 'temperature', airC.min)}–${measured(region, 'temperature', airC.max)}, ${number(region, rhPercent.min)}–${percent(region, rhPercent.max)} humidity`,
           )
           .join('. ')}
         . Solvent vapour: the data sheet names gloves and cartridge.

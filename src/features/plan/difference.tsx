@@ -1,5 +1,6 @@
 import type { Offer } from '@/core/offer'
-import { duration, money } from '@/ui/when'
+import type { Region } from '@/core/region'
+import { duration, money } from '@/text/formats'
 
 /** Panels that get something else, by what they get instead. */
 export function changedPanels(from: Offer, to: Offer): { change: string; panels: string[] }[] {
@@ -21,12 +22,12 @@ export function Difference({
   from,
   to,
   name,
-  currency,
+  region,
 }: {
   from: Offer
   to: Offer
   name: string
-  currency: string
+  region: Region
 }) {
   const cents = to.price.totalCents - from.price.totalCents
   const points = to.correction.indexAfter - from.correction.indexAfter
@@ -35,9 +36,9 @@ export function Difference({
     <div className="mt-2 rounded border border-line px-3 py-2 text-[15px]" data-testid="difference">
       <p>
         <strong>
-          {money(currency, Math.abs(cents))} {cents >= 0 ? 'more' : 'less'}
+          {money(region, Math.abs(cents))} {cents >= 0 ? 'more' : 'less'}
         </strong>{' '}
-        than {name}: {duration(Math.abs(minutes))} {minutes >= 0 ? 'more' : 'less'} at the machine,{' '}
+        than {name}: {duration(region, Math.abs(minutes))} {minutes >= 0 ? 'more' : 'less'} at the machine,{' '}
         {Math.abs(points).toFixed(1)} points {points >= 0 ? 'won' : 'given up'}.
       </p>
       <ul className="mt-1 text-sm text-ink-soft">

@@ -3,7 +3,8 @@
 import clsx from 'clsx'
 import type { PointerEvent } from 'react'
 import type { FrontierPoint } from '@/core/correction'
-import { duration } from '@/ui/when'
+import { duration } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 export type NamedPoint = FrontierPoint & { name: string; why: string }
 
@@ -27,6 +28,7 @@ export function pointAt(points: readonly FrontierPoint[], minutes: number): numb
 
 /** Condition against hours at the machine: every hour is worth less than the one before it. Drag along the curve. */
 export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props) {
+  const region = useRegion()
   const last = points.at(-1)!
   const most = Math.max(60, last.minutes)
   const top = Math.max(1, last.gain)
@@ -51,7 +53,7 @@ export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props)
         viewBox={`0 0 ${SIZE.width} ${SIZE.height}`}
         className="w-full touch-none select-none"
         role="img"
-        aria-label={`From ${indexBefore.toFixed(0)} to ${(indexBefore + last.gain).toFixed(0)} points in ${duration(last.minutes)} at the machine. Here: ${(indexBefore + here.gain).toFixed(1)} points in ${duration(here.minutes)}.`}
+        aria-label={`From ${indexBefore.toFixed(0)} to ${(indexBefore + last.gain).toFixed(0)} points in ${duration(region, last.minutes)} at the machine. Here: ${(indexBefore + here.gain).toFixed(1)} points in ${duration(region, here.minutes)}.`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId)
           move(event)
@@ -136,7 +138,7 @@ export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props)
         max={points.length - 1}
         value={at}
         aria-label="Along the curve"
-        aria-valuetext={`${duration(here.minutes)} at the machine, condition ${(indexBefore + here.gain).toFixed(1)}`}
+        aria-valuetext={`${duration(region, here.minutes)} at the machine, condition ${(indexBefore + here.gain).toFixed(1)}`}
         className="h-11 w-full accent-fern"
         onChange={(event) => onMove(Number(event.target.value))}
       />

@@ -6,14 +6,15 @@ import type { Answer } from '@/core/answer'
 import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { letterOf } from '@/core/survey'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
+import { clock, duration, figure, measured, money, paperDay } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { reach, useAction } from '@/ui/use-action'
-import { clock, duration, longDay, money } from '@/ui/when'
 import { withinBudget } from '../quote/begin'
 import { quoteDraftKey } from '../quote/draft-key'
 import { Breaches } from './breaches'
@@ -27,8 +28,7 @@ type Props = {
   templates: readonly PackageTemplate[]
   input: OfferInput
   budgetCents: number | undefined
-  currency: string
-  timezone: string
+  region: Region
 }
 
 /** How long a hand must rest before the calendar is asked, ms. */
@@ -37,7 +37,7 @@ const REST_MS = 500
 const HOUR = 60
 
 /** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */
-export function FrontierSheet({ jobId, templates, input, budgetCents, currency, timezone }: Props) {
+export function FrontierSheet({ jobId, templates, input, budgetCents, region }: Props) {
   const coated = templates.filter(({ layers }) => layers.length > 0)
   const [key, setKey] = useState(() => withinBudget({ packages: coated }, input, budgetCents))
   const [locks, setLocks] = useState<Locks>({})
@@ -67,10 +67,10 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
         : farthest(points, (point) => offerAt(point.minutes).price.totalCents <= budgetCents)
     return [
       { ...kneeOf(points), name: 'The bend', why: 'after it an hour buys less' },
-      ...(bought ? [{ ...bought, name: 'What the budget buys', why: money(currency, budgetCents!) }] : []),
+      ...(bought ? [{ ...bought, name: 'What the budget buys', why: money(region, budgetCents!) }] : []),
       { ...highest, name: 'Highest safe', why: 'more would cost paint it needs' },
     ] satisfies NamedPoint[]
-  }, [frontier, offerAt, budgetCents, currency])
+  }, [frontier, offerAt, budgetCents, region])
 
   const at = pointAt(frontier.points, minutes ?? named.at(-2)?.minutes ?? 0)
   const here = frontier.points[at]!
@@ -105,7 +105,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
         fill: processColour(option.process.key),
         ink: 'var(--c-ink)',
         text: option.removalUm > 0 ? option.removalUm.toFixed(1) : '',
-        label: `${panel.name}: ${option.process.name}, ${option.removalUm.toFixed(1)} of ${budget.budgetUm.toFixed(1)} µm`,
+        label: `${panel.name}: ${option.process.name}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
       },
     ]),
   )
@@ -140,12 +140,12 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
             <Figure name="Condition">
               {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
             </Figure>
-            <Figure name="At the machine">{duration(here.minutes)}</Figure>
+            <Figure name="At the machine">{duration(region, here.minutes)}</Figure>
             <Figure name="Price">
-              {money(currency, price.totalCents)}
+              {money(region, price.totalCents)}
               {budgetCents !== undefined && (
                 <span className={over > 0 ? 'block text-sm text-copper' : 'block text-sm text-fern'}>
-                  {over > 0 ? `${money(currency, over)} over` : `${money(currency, -over)} under`}
+                  {over > 0 ? `${money(region, over)} over` : `${money(region, -over)} under`}
                 </span>
               )}
             </Figure>
@@ -162,8 +162,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
                 <span className="text-base font-normal text-ink-soft">asking the calendar…</span>
               ) : collection.ok ? (
                 <span className="text-base">
-                  {longDay(timezone, collection.value.collectAt)},{' '}
-                  {clock(timezone, collection.value.collectAt)}
+                  {paperDay(region, dayIn(region.timezone, collection.value.collectAt))},{' '}
+                  {clock(region, collection.value.collectAt)}
                 </span>
               ) : (
                 <span className="text-base text-copper">{collection.message}</span>
@@ -190,7 +190,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
             ) : (
               <>
                 The next hour buys <strong>{(later.gain - here.gain).toFixed(1)} points</strong> for{' '}
-                <strong>{money(currency, laterOffer.price.totalCents - price.totalCents)}</strong>.
+                <strong>{money(region, laterOffer.price.totalCents - price.totalCents)}</strong>.
               </>
             )}
           </p>
@@ -199,7 +199,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, currency, 
               from={offerAt(reference.minutes)}
               to={offer}
               name={reference.name.toLowerCase()}
-              currency={currency}
+              region={region}
             />
           )}
           <Breaches broken={offer.breaches} />

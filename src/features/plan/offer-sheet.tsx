@@ -3,12 +3,13 @@ import type { PanelChoice } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { expectationOf, type Offer } from '@/core/offer'
 import type { PricedOffer } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { clock, duration, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
-import { clock, dayText, duration, longDay, money } from '@/ui/when'
 import { leafletsOf } from '../leaflets'
 import { AgreeButton } from './agree-button'
 import { Breaches } from './breaches'
@@ -36,17 +37,21 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
       </header>
       <Frond leaflets={leafletsOf({ plan }, now)} height={62} className="mt-2" />
       <p className="mt-3 flex items-baseline justify-between">
-        <span className="font-head text-3xl font-bold">{money(setup.currency, price.totalCents)}</span>
+        <span className="font-head text-3xl font-bold">{money(setup.region, price.totalCents)}</span>
         {budgetCents !== undefined && (
           <span className={clsx('text-sm', over > 0 ? 'text-copper' : 'text-fern')}>
-            {over > 0 ? `${money(setup.currency, over)} over the budget` : 'within the budget'}
+            {over > 0 ? `${money(setup.region, over)} over the budget` : 'within the budget'}
           </span>
         )}
       </p>
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt className="text-ink-soft">Defects cleared</dt>
         <dd>
-          {correction.flawless ? 'None are written down' : <Clearing share={correction.expectedClearing} />}
+          {correction.flawless ? (
+            'None are written down'
+          ) : (
+            <Clearing region={setup.region} share={correction.expectedClearing} />
+          )}
         </dd>
         <dt className="text-ink-soft">Condition</dt>
         <dd>
@@ -57,7 +62,8 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </dd>
         <dt className="text-ink-soft">Work</dt>
         <dd>
-          {duration(offer.attendedMinutes)}, of it {duration(offer.machineMinutes)} at the machine
+          {duration(setup.region, offer.attendedMinutes)}, of it{' '}
+          {duration(setup.region, offer.machineMinutes)} at the machine
         </dd>
         <dt className="text-ink-soft">Protection</dt>
         <dd>
@@ -69,10 +75,12 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <dd data-testid="collection">
           {when.kind === 'possible' ? (
             <>
-              <strong>{longDay(setup.timezone, when.collectAt)}</strong>,{' '}
-              {clock(setup.timezone, when.collectAt)}
-              {wantedBy && dayIn(setup.timezone, when.collectAt) > wantedBy && (
-                <span className="block text-copper">After {dayText(wantedBy)}, when it is wanted</span>
+              <strong>{paperDay(setup.region, dayIn(setup.region.timezone, when.collectAt))}</strong>,{' '}
+              {clock(setup.region, when.collectAt)}
+              {wantedBy && dayIn(setup.region.timezone, when.collectAt) > wantedBy && (
+                <span className="block text-copper">
+                  After {paperDay(setup.region, wantedBy)}, when it is wanted
+                </span>
               )}
             </>
           ) : (
@@ -105,14 +113,14 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
           Where the price comes from
         </summary>
-        <PriceLines {...price} currency={setup.currency} />
+        <PriceLines {...price} region={setup.region} />
       </details>
       {offer.coats.length > 0 && (
         <details>
           <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
             What is laid, and when
           </summary>
-          <CoatTable coats={offer.coats} bottles={offer.bottles} />
+          <CoatTable region={setup.region} coats={offer.coats} bottles={offer.bottles} />
         </details>
       )}
       <details>
@@ -125,14 +133,13 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
   )
 }
 
-function Clearing({ share }: { share: number }) {
-  const percent = Math.round(share * 100)
+function Clearing({ share, region }: { share: number; region: Region }) {
   return (
     <span className="flex items-center gap-3">
       <span className="relative h-3 w-28 overflow-hidden rounded-full bg-lichen-deep">
-        <span className="absolute inset-y-0 left-0 bg-fern" style={{ width: `${percent}%` }} />
+        <span className="absolute inset-y-0 left-0 bg-fern" style={{ width: `${share * 100}%` }} />
       </span>
-      <strong>about {percent} %</strong>
+      <strong>about {percent(region, share * 100)}</strong>
     </span>
   )
 }

@@ -11,7 +11,8 @@ import {
 } from '@/core/correction'
 import { whyThis } from '@/core/offer'
 import { DEFECT_MODEL, SEVERITY_NAME } from '@/core/survey'
-import { duration } from '@/ui/when'
+import { duration, measured, percent } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   ways: Ways
@@ -22,13 +23,15 @@ type Props = {
 
 /** What is open to one panel, what is not and why; a process can be held there, and the rest is solved around it. */
 export function PanelWays({ ways, chosen, care, onLock }: Props) {
+  const region = useRegion()
   const { judged, open, forbidden, locked, all } = ways
   return (
     <section className="sheet p-4" aria-label={`Ways for the ${judged.panel.name.toLowerCase()}`}>
       <header className="flex flex-wrap items-baseline justify-between gap-2">
         <h3 className="text-xl">{judged.panel.name}</h3>
         <p className="text-sm text-ink-soft">
-          may lose {judged.budget.budgetUm.toFixed(1)} µm, stands at {judged.condition.index.toFixed(0)}
+          may lose {measured(region, 'depth', judged.budget.budgetUm, 1)}, stands at{' '}
+          {judged.condition.index.toFixed(0)}
         </p>
       </header>
       <RadioGroup.Root
@@ -45,7 +48,8 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
           >
             <span className="font-head font-semibold">{process.name}</span>
             <span className="text-sm text-ink-soft">
-              {removalUm.toFixed(1)} µm, {duration(minutes)}, to {indexAfter.toFixed(0)}
+              {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}, to{' '}
+              {indexAfter.toFixed(0)}
             </span>
           </RadioGroup.Item>
         ))}
@@ -78,6 +82,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
 
 /** What the chosen process does here: to each defect, with which pad, and what its minutes are made of. */
 function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care: Care }) {
+  const region = useRegion()
   const defects = ways.judged.condition.costs.map(({ defect }) => defect)
   const cut = { removalUm: option.removalUm, reached: CARE[care].reached }
   return (
@@ -95,7 +100,7 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
               <span className="text-ink-soft">
                 {clearedBy(defect, cut) === 0
                   ? 'stays'
-                  : `${Math.round(100 * clearedBy(defect, cut))} % goes`}
+                  : `${percent(region, Math.round(100 * clearedBy(defect, cut)))} goes`}
               </span>
             </li>
           ))}
@@ -117,7 +122,7 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
                   {step.pad}, {step.liquid.toLowerCase()}, {step.machine.toLowerCase()}
                 </span>
                 <span className="text-ink-soft">
-                  {duration(part.minutes)}: {part.sections.toFixed(1)} sections × {step.passes} passes{' '}
+                  {duration(region, part.minutes)}: {part.sections.toFixed(1)} sections × {step.passes} passes{' '}
                   {Math.round(part.machine)} min, wiping and looking {Math.round(part.handling)}, setting up{' '}
                   {part.changeOver.toFixed(0)}
                 </span>

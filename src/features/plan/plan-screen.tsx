@@ -5,9 +5,9 @@ import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import type { StudyInput } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
+import { money } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
-import { money } from '@/ui/when'
 import { AgreedSheet } from './agreed-sheet'
 import { toggled } from './compared'
 import { FrontierSheet } from './frontier-sheet'
@@ -50,11 +50,11 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
         <p>
           It stands at <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} of 100.
         </p>
-        {job.budgetCents !== undefined && <p>Budget {money(setup.currency, job.budgetCents)}.</p>}
+        {job.budgetCents !== undefined && <p>Budget {money(setup.region, job.budgetCents)}.</p>}
         {open && (
           <p>
             <PatientLink className="underline underline-offset-4" href={`/jobs/${job.id}/quote`}>
-              Quote {open.version}, {open.packageName}, {money(setup.currency, open.totalCents)}
+              Quote {open.version}, {open.packageName}, {money(setup.region, open.totalCents)}
             </PatientLink>
           </p>
         )}
@@ -73,8 +73,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
           templates={setup.packages}
           input={input}
           budgetCents={job.budgetCents}
-          currency={setup.currency}
-          timezone={setup.timezone}
+          region={setup.region}
         />
       )}
       <div className="mb-3 flex flex-wrap items-baseline gap-x-6 gap-y-2">

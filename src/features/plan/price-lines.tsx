@@ -1,23 +1,24 @@
 import { type PriceLine, TRADE_NAME } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import { duration, money } from '@/ui/when'
+import { duration, measured, money, percent } from '@/text/formats'
 
 const SKILL_NAME = { prep: 'Preparation', correct: 'Correction', coat: 'Coating' } as const
 
-export function lineText(line: PriceLine): string {
+export function lineText(region: Region, line: PriceLine): string {
   switch (line.kind) {
     case 'labour':
-      return `${SKILL_NAME[line.skill]}, ${duration(line.minutes)}`
+      return `${SKILL_NAME[line.skill]}, ${duration(region, line.minutes)}`
     case 'product':
-      return `${line.name}, ${line.ml} ml`
+      return `${line.name}, ${measured(region, 'volume', line.ml)}`
     case 'consumables':
       return 'Pads, towels, tape'
     case 'extra':
-      return `${line.name}${line.count > 1 ? ` × ${line.count}` : ''}, ${duration(line.minutes)}`
+      return `${line.name}${line.count > 1 ? ` × ${line.count}` : ''}, ${duration(region, line.minutes)}`
     case 'vendor':
       return `${TRADE_NAME[line.trade]} by ${line.name}`
     case 'discount':
-      return `Discount ${line.percent} %`
+      return `Discount ${percent(region, line.percent)}`
     default:
       return unreachable(line)
   }
@@ -29,15 +30,15 @@ type Props = {
   taxCents: number
   taxPercent: number
   totalCents: number
-  currency: string
+  region: Region
 }
 
 /** A price with every line it is made of. */
-export function PriceLines({ lines, netCents, taxCents, taxPercent, totalCents, currency }: Props) {
+export function PriceLines({ lines, netCents, taxCents, taxPercent, totalCents, region }: Props) {
   const rows: [string, number][] = [
-    ...lines.map((line): [string, number] => [lineText(line), line.cents]),
+    ...lines.map((line): [string, number] => [lineText(region, line), line.cents]),
     ['Before tax', netCents],
-    [`Tax ${taxPercent} %`, taxCents],
+    [`Tax ${percent(region, taxPercent)}`, taxCents],
     ['Total', totalCents],
   ]
   return (
@@ -46,7 +47,7 @@ export function PriceLines({ lines, netCents, taxCents, taxPercent, totalCents, 
         {rows.map(([name, cents], index) => (
           <tr key={name} className={index >= lines.length ? 'border-t border-line font-semibold' : ''}>
             <td className="py-0.5">{name}</td>
-            <td className="py-0.5 text-right">{money(currency, cents)}</td>
+            <td className="py-0.5 text-right">{money(region, cents)}</td>
           </tr>
         ))}
       </tbody>

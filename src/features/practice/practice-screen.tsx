@@ -20,8 +20,10 @@ import {
   type Severity,
 } from '@/core/survey'
 import { gradePanel } from '@/server/learning/practice-actions'
+import { measured, percent } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { LitPanel } from './lit-panel'
 
@@ -39,6 +41,7 @@ const EXTENTS = [5, 10, 25, 50, 75, 100] as const
 
 /** A panel nobody owns: look at it under the lamp, grade it, see how far off the eye was. */
 export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
+  const region = useRegion()
   const router = useRouter()
   const [person, setPerson] = useState<string>()
   const [finding, setFinding] = useState<PracticeFinding>()
@@ -68,7 +71,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
           <p>
             The gauge reads <strong>{readingsUm.map((um) => um.toFixed(0)).join(', ')} µm</strong>
           </p>
-          <p className="text-ink-soft">Its neighbours agree on {levelUm} µm.</p>
+          <p className="text-ink-soft">Its neighbours agree on {measured(region, 'depth', levelUm)}.</p>
         </div>
         <div className="mt-3">
           <Choice
@@ -142,6 +145,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
 }
 
 function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded; onNext: () => void }) {
+  const region = useRegion()
   const marks = [
     { name: 'You', index: own.indexGraded, strong: true },
     ...colleagues.map(({ name, indexGraded }) => ({ name, index: indexGraded, strong: false })),
@@ -165,7 +169,7 @@ function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded
       <ul className="text-[15px]">
         {truth.defects.map(({ kind, severity, extentPercent }) => (
           <li key={kind}>
-            {DEFECT_MODEL[kind].name}, {SEVERITY_NAME[severity]}, {extentPercent} %
+            {DEFECT_MODEL[kind].name}, {SEVERITY_NAME[severity]}, {percent(region, extentPercent)}
           </li>
         ))}
       </ul>

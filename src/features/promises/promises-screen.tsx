@@ -3,19 +3,19 @@
 import { useState } from 'react'
 import type { Job } from '@/core/job'
 import type { PromiseLine, Signature, SignedPromises } from '@/core/survey'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
 import { sign } from '@/server/survey/promise-actions'
+import { paperDay, paperMoment } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PrintButton } from '@/ui/print-button'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
-import { clock, longDay } from '@/ui/when'
 import { SignatureDrawing, SignaturePad } from './signature-pad'
 
 type Props = {
   job: Job
   shopName: string
-  timezone: string
   now: Instant
   lines: readonly PromiseLine[]
   signed: readonly SignedPromises[]
@@ -25,7 +25,8 @@ type Props = {
 const texts = (lines: readonly PromiseLine[]) => lines.map(({ text }) => text)
 
 /** What is said before the work, in words a customer understands, and signed. Each signing is a version of its own. */
-export function PromisesScreen({ job, shopName, timezone, now, lines, signed, surveyed }: Props) {
+export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: Props) {
+  const region = useRegion()
   const latest = signed.at(-1)
   const added = latest ? lines.filter(({ text }) => !texts(latest.lines).includes(text)) : []
   const dropped = latest ? latest.lines.filter(({ text }) => !texts(lines).includes(text)) : []
@@ -83,14 +84,14 @@ export function PromisesScreen({ job, shopName, timezone, now, lines, signed, su
           paint than the panel can spare. I have read this, and it was explained to me.
         </p>
         {current ? (
-          <Signed promises={latest} timezone={timezone} />
+          <Signed promises={latest} />
         ) : (
           <SignNow
             job={job}
             lines={lines}
             readAt={latest?.version ?? 0}
             again={latest !== undefined}
-            today={longDay(timezone, now)}
+            today={paperDay(region, dayIn(region.timezone, now))}
           />
         )}
       </article>
@@ -107,7 +108,7 @@ export function PromisesScreen({ job, shopName, timezone, now, lines, signed, su
             <details key={promises.version} className="sheet mt-2 p-4">
               <summary className="min-h-11 content-center font-head font-semibold">
                 Version {promises.version}, signed by {promises.signedBy},{' '}
-                {longDay(timezone, promises.signedAt)}
+                {paperDay(region, dayIn(region.timezone, promises.signedAt))}
               </summary>
               <ol className="list-decimal pl-6 text-[15px]">
                 {promises.lines.map(({ text }) => (
@@ -123,12 +124,13 @@ export function PromisesScreen({ job, shopName, timezone, now, lines, signed, su
   )
 }
 
-function Signed({ promises, timezone }: { promises: SignedPromises; timezone: string }) {
+function Signed({ promises }: { promises: SignedPromises }) {
+  const region = useRegion()
   return (
     <div className="mt-4" data-testid="signed">
       <SignatureDrawing strokes={promises.signature} className="w-full max-w-md border-b border-ink" />
       <p className="mt-1">
-        {promises.signedBy}, {longDay(timezone, promises.signedAt)}, {clock(timezone, promises.signedAt)}
+        {promises.signedBy}, {paperMoment(region, promises.signedAt)}
         <span className="ml-2 text-ink-soft">version {promises.version}</span>
       </p>
     </div>

@@ -4,10 +4,11 @@ import type { JobId } from '@/core/ids'
 import type { OfferInput } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { writeQuoteVersion } from '@/server/quotes/quote-actions'
+import { money } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
-import { money } from '@/ui/when'
 import { Breaches } from '../plan/breaches'
 import { quoteDraftKey } from './draft-key'
 import { ExtraCounts } from './extra-counts'
@@ -35,13 +36,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
   }
   const text = (field: 'discount' | 'deposit' | 'days', label: string, path: string) => (
     <Field label={label} error={issue?.path.at(-1) === path ? issue.message : undefined}>
-      <input
-        className="field"
-        inputMode="decimal"
-        autoComplete="off"
-        value={typed[field]}
-        onChange={(event) => edit(() => draft.type({ [field]: event.target.value }))}
-      />
+      <NumberInput value={typed[field]} onChange={(text) => edit(() => draft.type({ [field]: text }))} />
     </Field>
   )
   const write = () =>
@@ -106,7 +101,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       <Button className="w-full" disabled={pending || !offer} onClick={write}>
         {pending
           ? 'Writing it…'
-          : `Write version ${next}${offer ? `, ${money(setup.currency, offer.price.totalCents)}` : ''}`}
+          : `Write version ${next}${offer ? `, ${money(setup.region, offer.price.totalCents)}` : ''}`}
       </Button>
       {refused && (
         <p role="alert" className="text-copper">

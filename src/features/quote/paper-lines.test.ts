@@ -2,6 +2,7 @@ import { describe, expect, test } from 'vitest'
 import { makeOffer, type PriceLine, type QuoteState, summaryOf } from '@/core/offer'
 import { offerInput, template } from '@/core/offer/offer.fixture'
 import { instantOrThrow } from '@/core/time'
+import { DUBLIN } from '@/text/region.fixture'
 import { lineText } from '../plan/price-lines'
 import { coatLines, lineOrigin, workLines } from './paper-lines'
 import { stateText } from './state-text'
@@ -42,16 +43,16 @@ describe('what stands on the paper', () => {
       const steps = offer.plan.operations.filter(({ id }) => line.operations.includes(id))
       expect(steps.reduce((sum, { minutes, people }) => sum + minutes * people, 0)).toBe(line.minutes)
       for (const { title } of steps)
-        expect(lineOrigin(line, offer.plan.operations)).toContain(title.toLowerCase())
+        expect(lineOrigin(DUBLIN, line, offer.plan.operations)).toContain(title.toLowerCase())
     }
   })
   test('every kind of line has words of its own', () => {
-    const words = summary.priceLines.map(lineText)
+    const words = summary.priceLines.map((line) => lineText(DUBLIN, line))
     expect(new Set(words).size).toBe(words.length)
     expect(words).toEqual(
       expect.arrayContaining([
-        'Discount 5 %',
-        'Headlamp restoration × 2, 1 h 20',
+        'Discount 5%',
+        'Headlamp restoration × 2, 1 h 20 min',
         'Dent removal by Oona Marsh',
         'Pads, towels, tape',
       ]),
@@ -73,6 +74,6 @@ describe('how a quote stands, in a line', () => {
     [{ kind: 'superseded' }, 'replaced by a later version'],
   ]
   test.each(cases)('%o', (state, words) => {
-    expect(stateText(state, 'Europe/Dublin')).toBe(words)
+    expect(stateText(state, DUBLIN)).toBe(words)
   })
 })

@@ -1,7 +1,8 @@
 import { SURFACE } from '@/core/coating'
 import { CARE } from '@/core/correction'
 import type { PriceLine, Summary } from '@/core/offer'
-import { duration } from '@/ui/when'
+import type { Region } from '@/core/region'
+import { duration } from '@/text/formats'
 
 /** What stands on the paper beside the prices, in the order of the work. The screen and the PDF say the same. */
 
@@ -39,13 +40,14 @@ export function coatLines({ coats }: Summary): string[] {
 
 /** Where a line of the price comes from, in the words of the plan. */
 export function lineOrigin(
+  region: Region,
   line: PriceLine,
   operations: readonly { id: string; title: string; minutes: number; people: number }[],
 ): string {
   if (line.kind === 'labour')
     return operations
       .filter(({ id }) => line.operations.includes(id))
-      .map(({ title, minutes, people }) => `${title.toLowerCase()} ${duration(minutes * people)}`)
+      .map(({ title, minutes, people }) => `${title.toLowerCase()} ${duration(region, minutes * people)}`)
       .join(', ')
   return ''
 }

@@ -57,7 +57,7 @@ describe('the paper of a version', () => {
       { ...quote, couldCollectAt: instantOrThrow('2027-01-20T14:45:00Z') },
       { job, setup },
     )
-    expect(dated.collection).toContain('Wednesday 20 January at 14:45')
+    expect(dated.collection).toContain('Wednesday 20 January 2027 at 14:45')
     expect(dated.collection).toContain('The day is fixed when you say yes.')
   })
   test('carries price, deposit, note and vehicle as they were written', () => {

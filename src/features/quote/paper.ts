@@ -2,7 +2,7 @@ import type { Job } from '@/core/job'
 import type { JobPlan, Quote, Summary } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
-import { clock, longDay, yearDay } from '@/ui/when'
+import { clock, paperDay, shortDay } from '@/text/formats'
 import type { Paper } from './quote-paper'
 
 type Shared = { job: Job; setup: Setup }
@@ -10,7 +10,7 @@ type Shared = { job: Job; setup: Setup }
 function head({ job, setup }: Shared) {
   const { vehicle } = job
   return {
-    shop: { name: setup.name, address: setup.address, currency: setup.currency },
+    shop: { name: setup.name, address: setup.address, region: setup.region },
     customer: job.customer.name,
     vehicle: {
       plate: vehicle.plate,
@@ -25,7 +25,8 @@ const pitchOf = (setup: Setup, key: string) =>
   setup.packages.find((template) => template.key === key)?.pitch ?? ''
 
 /** The last day on which a quote holds: it ends with the midnight after it. */
-const lastDay = (setup: Setup, until: Instant) => yearDay(dayIn(setup.timezone, plusMinutes(until, -1)))
+const lastDay = (setup: Setup, until: Instant) =>
+  shortDay(setup.region, dayIn(setup.region.timezone, plusMinutes(until, -1)))
 
 /** A version as it was written. */
 export function paperOf(quote: Quote, shared: Shared): Paper {
@@ -35,11 +36,11 @@ export function paperOf(quote: Quote, shared: Shared): Paper {
     ...head(shared),
     packageName: quote.packageName,
     pitch: pitchOf(setup, quote.packageKey),
-    title: `Quote ${quote.version} of ${yearDay(dayIn(setup.timezone, quote.writtenAt))}`,
+    title: `Quote ${quote.version} of ${shortDay(setup.region, dayIn(setup.region.timezone, quote.writtenAt))}`,
     validUntil: `It holds until ${lastDay(setup, quote.validUntil)}.`,
     ...(quote.couldCollectAt
       ? {
-          collection: `As the calendar stood when this was written, the car could be fetched on ${longDay(setup.timezone, quote.couldCollectAt)} at ${clock(setup.timezone, quote.couldCollectAt)}. The day is fixed when you say yes.`,
+          collection: `As the calendar stood when this was written, the car could be fetched on ${paperDay(setup.region, dayIn(setup.region.timezone, quote.couldCollectAt))} at ${clock(setup.region, quote.couldCollectAt)}. The day is fixed when you say yes.`,
         }
       : {}),
     summary,

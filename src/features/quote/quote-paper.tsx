@@ -1,13 +1,14 @@
 import type { JobPlan, Summary } from '@/core/offer'
+import type { Region } from '@/core/region'
 import type { Shape } from '@/core/vehicle'
+import { money, percent } from '@/text/formats'
 import { SideView } from '@/ui/side-view'
-import { money } from '@/ui/when'
 import { lineText } from '../plan/price-lines'
 import { coatLines, lineOrigin, workLines } from './paper-lines'
 
 /** Everything that stands on a quote. Dates are in words already. */
 export type Paper = {
-  shop: { name: string; address: string; currency: string }
+  shop: { name: string; address: string; region: Region }
   customer: string
   vehicle: { plate: string; shape: Shape; words: string }
   jobNumber: number
@@ -34,7 +35,7 @@ const TONE = {
 /** The quote as the customer gets it, on the screen and on paper. */
 export function QuotePaper({ paper }: { paper: Paper }) {
   const { shop, summary, vehicle } = paper
-  const cents = (value: number) => money(shop.currency, value)
+  const cents = (value: number) => money(shop.region, value)
   return (
     <article className="sheet p-6 print:border-0 print:p-0" aria-label={paper.title}>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-4">
@@ -82,10 +83,10 @@ export function QuotePaper({ paper }: { paper: Paper }) {
             {summary.priceLines.map((line, at) => (
               <tr key={at} className="border-b border-line align-top">
                 <td className="py-1.5 pr-4">
-                  {lineText(line)}
+                  {lineText(shop.region, line)}
                   {line.kind === 'labour' && (
                     <span className="block text-sm text-ink-soft">
-                      {lineOrigin(line, paper.plan.operations)}
+                      {lineOrigin(shop.region, line, paper.plan.operations)}
                     </span>
                   )}
                 </td>
@@ -97,7 +98,7 @@ export function QuotePaper({ paper }: { paper: Paper }) {
               <td className="pt-2 text-right">{cents(summary.netCents)}</td>
             </tr>
             <tr>
-              <td>Tax {summary.taxPercent} %</td>
+              <td>Tax {percent(shop.region, summary.taxPercent ?? 0)}</td>
               <td className="text-right">{cents(summary.taxCents)}</td>
             </tr>
             <tr className="font-head text-xl font-bold">
@@ -108,7 +109,7 @@ export function QuotePaper({ paper }: { paper: Paper }) {
             </tr>
             {summary.depositCents > 0 && (
               <tr>
-                <td>Deposit, {paper.depositPercent} % before the work begins</td>
+                <td>Deposit, {percent(shop.region, paper.depositPercent)} before the work begins</td>
                 <td className="text-right">{cents(summary.depositCents)}</td>
               </tr>
             )}

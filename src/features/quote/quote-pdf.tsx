@@ -2,8 +2,8 @@ import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react
 import { PROCESSES } from '@/core/correction'
 import type { Summary } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
+import { money, percent } from '@/text/formats'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
-import { money } from '@/ui/when'
 import { lineText } from '../plan/price-lines'
 import { coatLines, lineOrigin, workLines } from './paper-lines'
 import type { Paper } from './quote-paper'
@@ -81,7 +81,7 @@ function PriceRow({
 
 function QuoteDocument({ paper }: { paper: Paper }) {
   const { shop, summary, vehicle } = paper
-  const cents = (value: number) => money(shop.currency, value)
+  const cents = (value: number) => money(shop.region, value)
   return (
     <Document title={`${paper.title}, ${vehicle.plate}`} author={shop.name} language="en-IE">
       <Page size="A4" style={styles.page}>
@@ -135,8 +135,8 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           {summary.priceLines.map((line, at) => (
             <PriceRow
               key={String(at)}
-              name={lineText(line)}
-              origin={lineOrigin(line, paper.plan.operations)}
+              name={lineText(shop.region, line)}
+              origin={lineOrigin(shop.region, line, paper.plan.operations)}
               cents={cents(line.cents)}
             />
           ))}
@@ -149,7 +149,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             </View>
             {summary.depositCents > 0 ? (
               <View style={styles.row}>
-                <Text>Deposit, {paper.depositPercent} % before the work begins</Text>
+                <Text>Deposit, {percent(shop.region, paper.depositPercent)} before the work begins</Text>
                 <Text>{cents(summary.depositCents)}</Text>
               </View>
             ) : null}

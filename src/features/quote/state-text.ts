@@ -1,19 +1,20 @@
 import type { QuoteState } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import { dayIn, plusMinutes } from '@/core/time'
-import { yearDay } from '@/ui/when'
+import { shortDay } from '@/text/formats'
 
 /** How a quote stands, in a line. */
-export function stateText(state: QuoteState, zone: string): string {
+export function stateText(state: QuoteState, region: Region): string {
   switch (state.kind) {
     case 'open':
-      return `open until ${yearDay(dayIn(zone, plusMinutes(state.until, -1)))}`
+      return `open until ${shortDay(region, dayIn(region.timezone, plusMinutes(state.until, -1)))}`
     case 'accepted':
-      return `accepted ${yearDay(dayIn(zone, state.at))}`
+      return `accepted ${shortDay(region, dayIn(region.timezone, state.at))}`
     case 'declined':
-      return `declined ${yearDay(dayIn(zone, state.at))}${state.words ? `: “${state.words}”` : ''}`
+      return `declined ${shortDay(region, dayIn(region.timezone, state.at))}${state.words ? `: “${state.words}”` : ''}`
     case 'expired':
-      return `past its day since ${yearDay(dayIn(zone, state.since))}`
+      return `past its day since ${shortDay(region, dayIn(region.timezone, state.since))}`
     case 'superseded':
       return 'replaced by a later version'
     default:

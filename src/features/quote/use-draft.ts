@@ -12,7 +12,7 @@ import {
   type OfferInput,
 } from '@/core/offer'
 import type { Setup } from '@/core/shop'
-import { typedNumber } from '@/ui/typed-number'
+import { numberOf } from '@/text/typed'
 import { quoteDraftKey } from './draft-key'
 
 /** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
@@ -61,9 +61,9 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     ...(processes ? { processes } : {}),
     extras,
     terms: {
-      discountPercent: typedNumber(typed.discount),
-      depositPercent: typedNumber(typed.deposit),
-      validDays: typedNumber(typed.days),
+      discountPercent: numberOf(typed.discount),
+      depositPercent: numberOf(typed.deposit),
+      validDays: numberOf(typed.days),
     },
   }
   const checked = choicesSchema.safeParse(wanted)

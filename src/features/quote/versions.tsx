@@ -3,7 +3,7 @@ import type { Quote } from '@/core/offer'
 import { quoteState } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import { money } from '@/ui/when'
+import { money } from '@/text/formats'
 import { stateText } from './state-text'
 
 type Props = {
@@ -39,10 +39,10 @@ export function Versions({ quotes, shown, setup, now, closed, onShow }: Props) {
                 <span>
                   {quote.version}. {quote.packageName}
                 </span>
-                <span>{money(setup.currency, quote.totalCents)}</span>
+                <span>{money(setup.region, quote.totalCents)}</span>
               </span>
               <span className="block text-sm">
-                {stateText(quoteState(quote, quotes.length, now), setup.timezone)}
+                {stateText(quoteState(quote, quotes.length, now), setup.region)}
               </span>
             </button>
           </li>

@@ -4,18 +4,20 @@ import { useState, useTransition } from 'react'
 import type { Answer as Told } from '@/core/answer'
 import { TOLD_STATE, TOLD_STATES } from '@/core/planning'
 import type { Collection, EnquiryAnswer, WayIn } from '@/core/planning/caller'
-import type { Instant, LocalDay } from '@/core/time'
+import type { Region } from '@/core/region'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
 import { askWhen } from '@/server/planning/enquiry-actions'
+import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
+import { TimeInput } from '@/ui/time-input'
 import { reach } from '@/ui/use-action'
-import { clock, dayText, longDay, moment, money } from '@/ui/when'
 
 type Props = {
-  zone: string
-  currency: string
+  region: Region
   now: Instant
   today: LocalDay
   clockNow: string
@@ -25,7 +27,7 @@ type Props = {
 }
 
 /** Somebody calls: when could the car be fetched? Answered from the calendar as it stands, with nobody moved. */
-export function AskWhen({ zone, currency, now, today, clockNow, packages, names }: Props) {
+export function AskWhen({ region, now, today, clockNow, packages, names }: Props) {
   const [typed, setTyped] = useState<Parameters<typeof askWhen>[0]>({
     shape: 'hatchback',
     state: 'usual',
@@ -84,20 +86,10 @@ export function AskWhen({ zone, currency, now, today, clockNow, packages, names 
         </div>
         <div className="flex flex-wrap items-end gap-3">
           <Field label="It can come on" {...wrong('day')}>
-            <input
-              type="date"
-              className="field"
-              value={typed.day}
-              onChange={({ target }) => change({ day: target.value })}
-            />
+            <DayInput value={typed.day} onChange={(day) => change({ day })} />
           </Field>
           <Field label="from" {...wrong('time')}>
-            <input
-              type="time"
-              className="field"
-              value={typed.time}
-              onChange={({ target }) => change({ time: target.value })}
-            />
+            <TimeInput value={typed.time} onChange={(time) => change({ time })} />
           </Field>
           <Button type="submit" disabled={pending}>
             {pending ? 'Looking…' : 'Look'}
@@ -107,12 +99,12 @@ export function AskWhen({ zone, currency, now, today, clockNow, packages, names 
           </p>
         </div>
       </form>
-      {answer && <Answer answer={answer} zone={zone} currency={currency} now={now} names={names} />}
+      {answer && <Answer answer={answer} region={region} now={now} names={names} />}
     </div>
   )
 }
 
-type AnswerProps = Pick<Props, 'zone' | 'currency' | 'now' | 'names'> & { answer: EnquiryAnswer }
+type AnswerProps = Pick<Props, 'region' | 'now' | 'names'> & { answer: EnquiryAnswer }
 
 function Answer({ answer, ...shop }: AnswerProps) {
   switch (answer.kind) {
@@ -139,10 +131,11 @@ function Answer({ answer, ...shop }: AnswerProps) {
           <div className="sheet border-l-4 border-l-fern p-4">
             <p className="text-ink-soft">The soonest that can honestly be said</p>
             <p className="font-head text-3xl font-semibold">
-              {longDay(shop.zone, usual.collectAt)}, from {clock(shop.zone, usual.collectAt)}
+              {paperDay(shop.region, dayIn(shop.region.timezone, usual.collectAt))}, from{' '}
+              {clock(shop.region, usual.collectAt)}
             </p>
             <p className="mt-1">
-              {needNotBe(usual, shop)} About {roundMoney(shop.currency, totalCents)} with tax, until the paint
+              {needNotBe(usual, shop)} About {roundMoney(shop.region, totalCents)} with tax, until the paint
               has been read and tried.
             </p>
             <Course collection={usual} {...shop} />
@@ -161,14 +154,14 @@ function Answer({ answer, ...shop }: AnswerProps) {
 }
 
 /** A car that waits for its bay may as well wait at home. */
-function needNotBe({ operations }: Collection, { zone, now }: Pick<Props, 'zone' | 'now'>): string {
+function needNotBe({ operations }: Collection, { region, now }: Pick<Props, 'region' | 'now'>): string {
   const first = operations.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
-  return `It need not be here before ${moment(zone, first, now)}.`
+  return `It need not be here before ${moment(region, first, now)}.`
 }
 
 /** Nobody believes the cents of a price for a car that has not been seen. */
-const roundMoney = (currency: string, cents: number) =>
-  money(currency, Math.round(cents / 1000) * 1000).replace(/[.,]00$/, '')
+const roundMoney = (region: Region, cents: number) =>
+  money(region, Math.round(cents / 1000) * 1000).replace(/[.,]00$/, '')
 
 const WAY_WORDS: Record<WayIn['kind'], string> = {
   usual: 'as usual',
@@ -177,14 +170,14 @@ const WAY_WORDS: Record<WayIn['kind'], string> = {
   'any-bay': 'in any bay under a roof',
 }
 
-function wayText(way: WayIn, names: Record<string, string>): string {
+function wayText(way: WayIn, region: Region, names: Record<string, string>): string {
   switch (way.kind) {
     case 'usual':
       return 'As usual'
     case 'washed-inside':
       return 'Washed without a hose where it stands, not in the wash bay'
     case 'extra-day':
-      return `If ${names[way.person] ?? way.person} comes in on ${dayText(way.day)}`
+      return `If ${names[way.person] ?? way.person} comes in on ${paperDay(region, way.day)}`
     case 'any-bay':
       return 'In any bay under a roof'
   }
@@ -198,9 +191,10 @@ function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps
       <ul className="grid gap-3 md:grid-cols-2">
         {sooner.map((collection) => (
           <li key={collection.way.kind} className="sheet p-4">
-            <p className="font-semibold">{wayText(collection.way, shop.names)}</p>
+            <p className="font-semibold">{wayText(collection.way, shop.region, shop.names)}</p>
             <p className="font-head text-xl">
-              {longDay(shop.zone, collection.collectAt)}, from {clock(shop.zone, collection.collectAt)}
+              {paperDay(shop.region, dayIn(shop.region.timezone, collection.collectAt))}, from{' '}
+              {clock(shop.region, collection.collectAt)}
             </p>
             <Course collection={collection} {...shop} />
           </li>
@@ -211,7 +205,12 @@ function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps
 }
 
 /** When each stay begins and ends: what the caller may ask next. */
-function Course({ collection, zone, now, names }: { collection: Collection } & Omit<AnswerProps, 'answer'>) {
+function Course({
+  collection,
+  region,
+  now,
+  names,
+}: { collection: Collection } & Omit<AnswerProps, 'answer'>) {
   const { plan, operations } = collection
   const of = (id: string) => operations.find(({ operation }) => operation === id)
   return (
@@ -224,7 +223,7 @@ function Course({ collection, zone, now, names }: { collection: Collection } & O
         const to = own.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
         return (
           <li key={stay.id}>
-            {names[first.place] ?? first.place}: {moment(zone, from, now)} to {moment(zone, to, now)}
+            {names[first.place] ?? first.place}: {moment(region, from, now)} to {moment(region, to, now)}
           </li>
         )
       })}

@@ -62,7 +62,7 @@ export function Stay({
             view={view}
             moving={moving}
             y={middle}
-            title={blockTitle(block, timeline.zone, nameOf)}
+            title={blockTitle(block, timeline.region, nameOf)}
           />
         ))}
       <a href={`/jobs/${stay.jobId}/schedule`} aria-label={`${stay.plate}, its schedule`}>
@@ -144,7 +144,7 @@ export function PersonRow({
           view={view}
           moving={moving}
           y={row.y + 26}
-          title={blockTitle(block, timeline.zone, nameOf)}
+          title={blockTitle(block, timeline.region, nameOf)}
         />
         {width > 24 && (
           <text

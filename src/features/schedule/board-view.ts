@@ -88,7 +88,7 @@ export function boardView(floor: Floor, timeline: Timeline, basis: string): Boar
   }
 }
 
-const noonOf = ({ zone }: Timeline, day: LocalDay) => atLocal(zone, day, '12:00')
+const noonOf = ({ region }: Timeline, day: LocalDay) => atLocal(region.timezone, day, '12:00')
 
 /**
  * Cars that are here, or are to be, and stand in no bay at a moment. Of those with nothing agreed nobody knows how long

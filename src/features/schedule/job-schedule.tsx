@@ -1,10 +1,11 @@
 import type { FloorJob } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { ChainLink } from '@/core/schedule'
 import { everyone, type Setup } from '@/core/shop'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
+import { clock, duration, moment, paperDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
-import { clock, duration, longDay, moment } from '@/ui/when'
 import { type Block, blocksOf } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
 import { TimeGrid } from './time-grid'
@@ -34,15 +35,15 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
     <div className="p-5">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-2">
         <h1 className="text-2xl">
-          Promised for {longDay(setup.timezone, agreement.promisedFor)},{' '}
-          {clock(setup.timezone, agreement.promisedFor)}
+          Promised for {paperDay(setup.region, dayIn(setup.region.timezone, agreement.promisedFor))},{' '}
+          {clock(setup.region, agreement.promisedFor)}
         </h1>
         <p className="text-ink-soft">{agreement.packageName}</p>
       </div>
-      {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} zone={setup.timezone} nameOf={nameOf} />}
+      {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} region={setup.region} nameOf={nameOf} />}
       <div className="mt-5 grid gap-6 lg:grid-cols-[3fr_2fr]">
-        <OperationTable blocks={blocks} zone={setup.timezone} now={now} nameOf={nameOf} placeOf={placeOf} />
-        <WhyNotEarlier chain={chain} entry={entry} zone={setup.timezone} now={now} />
+        <OperationTable blocks={blocks} region={setup.region} now={now} nameOf={nameOf} placeOf={placeOf} />
+        <WhyNotEarlier chain={chain} entry={entry} region={setup.region} now={now} />
       </div>
     </div>
   )
@@ -51,18 +52,18 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
 function JobTimeline({
   blocks,
   now,
-  zone,
+  region,
   nameOf,
 }: {
   blocks: Block[]
   now: Instant
-  zone: string
+  region: Region
   nameOf: (id: string) => string
 }) {
   const first = blocks.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
   const last = blocks.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
   const days = Math.ceil((Date.parse(last) - Date.parse(first)) / 86_400_000) + 1
-  const timeline = timelineFrom(zone, first, days, PX_PER_HOUR)
+  const timeline = timelineFrom(region, first, days, PX_PER_HOUR)
   return (
     <ScrollStrip label="The job over its days, scrolls sideways" className="sheet">
       <TimeGrid timeline={timeline} now={now} height={HEIGHT}>
@@ -77,7 +78,7 @@ function JobTimeline({
             block={block}
             timeline={timeline}
             y={HEIGHT / 2}
-            title={blockTitle(block, zone, nameOf)}
+            title={blockTitle(block, region, nameOf)}
           />
         ))}
       </TimeGrid>
@@ -87,13 +88,13 @@ function JobTimeline({
 
 type TableProps = {
   blocks: Block[]
-  zone: string
+  region: Region
   now: Instant
   nameOf: (id: string) => string
   placeOf: (id: string) => string
 }
 
-function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
+function OperationTable({ blocks, region, now, nameOf, placeOf }: TableProps) {
   return (
     <table className="w-full self-start text-[15px]">
       <caption className="sr-only">Operations in the order of the work</caption>
@@ -120,13 +121,14 @@ function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
               {block.state !== 'open' && <span className="text-fern"> · {block.state}</span>}
               {block.window && (
                 <span className="block text-sm text-copper">
-                  window {moment(zone, block.window.opens, now)} to {moment(zone, block.window.closes, now)}
+                  window {moment(region, block.window.opens, now)} to{' '}
+                  {moment(region, block.window.closes, now)}
                 </span>
               )}
-              <span className="block text-sm text-ink-soft">{duration(block.operation.minutes)}</span>
+              <span className="block text-sm text-ink-soft">{duration(region, block.operation.minutes)}</span>
             </td>
-            <td className="py-1.5 pr-3">{moment(zone, block.start, now)}</td>
-            <td className="py-1.5 pr-3">{moment(zone, block.end, now)}</td>
+            <td className="py-1.5 pr-3">{moment(region, block.start, now)}</td>
+            <td className="py-1.5 pr-3">{moment(region, block.end, now)}</td>
             <td className="py-1.5 pr-3">{placeOf(block.place)}</td>
             <td className="py-1.5">{block.people.map(nameOf).join(', ') || '–'}</td>
           </tr>
@@ -139,12 +141,12 @@ function OperationTable({ blocks, zone, now, nameOf, placeOf }: TableProps) {
 function WhyNotEarlier({
   chain,
   entry,
-  zone,
+  region,
   now,
 }: {
   chain: ChainLink[] | undefined
   entry: FloorJob
-  zone: string
+  region: Region
   now: Instant
 }) {
   const operations = entry.live!.plan.operations
@@ -161,7 +163,7 @@ function WhyNotEarlier({
       <ol className="mt-2 list-decimal space-y-2 pl-6" data-testid="why">
         {chain?.map((link) => (
           <li key={link.operation} className={isDelay(link) ? 'font-semibold' : 'text-ink-soft'}>
-            {whyText(link, operations, zone, now)}
+            {whyText(link, operations, region, now)}
           </li>
         ))}
       </ol>

@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import type { PersonId } from '@/core/ids'
-import { clock, duration } from '@/ui/when'
+import type { Region } from '@/core/region'
+import { clock, duration } from '@/text/formats'
 import type { Block } from './blocks'
 import { type Timeline, xOf } from './timeline'
 
@@ -18,11 +19,11 @@ const LOOK = {
 
 export function blockTitle(
   { operation, start, end, people, plate }: Block,
-  zone: string,
+  region: Region,
   nameOf: (person: PersonId) => string,
 ): string {
   const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
-  return `${plate}, ${operation.title}: ${clock(zone, start)} to ${clock(zone, end)}, ${duration(operation.minutes)}${by}`
+  return `${plate}, ${operation.title}: ${clock(region, start)} to ${clock(region, end)}, ${duration(region, operation.minutes)}${by}`
 }
 
 /** One operation in time: filled leaves for work, an outlined copper one for waiting, a bracket for its window. */

@@ -3,22 +3,23 @@
 import { proxy, releaseProxy, wrap } from 'comlink'
 import { useRef, useState } from 'react'
 import type { Proposal, ToPlan } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { offerPlan, proposePlan, whatToPlan } from '@/server/planning/plan-actions'
+import { duration } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { act, reach } from '@/ui/use-action'
-import { duration } from '@/ui/when'
 import type { Planner, PlanProgress } from '@/workers/planner'
 import { ProposedPlan } from './proposed-plan'
 
-type Props = { zone: string; now: Instant }
+type Props = { region: Region; now: Instant }
 
 /** The planning under way: it can be told to stop with what it has, or to be broken off. */
 type Running = { steps: number; stop: () => void; cancel: () => void }
 
 /** Plans everything anew beside the page, shows what that changes for whom, and asks before anything is moved. */
-export function PlanAll({ zone, now }: Props) {
+export function PlanAll({ region, now }: Props) {
   const [progress, setProgress] = useState<PlanProgress>()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
@@ -88,7 +89,7 @@ export function PlanAll({ zone, now }: Props) {
           {progress ? 'Planning…' : 'Plan anew'}
         </Button>
       </div>
-      {progress && <Progress progress={progress} running={running.current} />}
+      {progress && <Progress region={region} progress={progress} running={running.current} />}
       {proposal && (
         <div className="sheet order-1 w-full p-4">
           <ProposedPlan
@@ -96,7 +97,7 @@ export function PlanAll({ zone, now }: Props) {
             title="What a new plan would change"
             take="Take this plan"
             leave="Leave it as it is"
-            zone={zone}
+            region={region}
             now={now}
             onClosed={(answer) => {
               setProposal(undefined)
@@ -110,7 +111,15 @@ export function PlanAll({ zone, now }: Props) {
 }
 
 /** How far the planner is, with a way to be content with what it has, and one to break off. */
-function Progress({ progress, running }: { progress: PlanProgress; running: Running | undefined }) {
+function Progress({
+  region,
+  progress,
+  running,
+}: {
+  region: Region
+  progress: PlanProgress
+  running: Running | undefined
+}) {
   const { steps, lateMinutes, bayMinutes } = progress
   return (
     <div className="sheet order-1 flex w-full flex-wrap items-center gap-x-6 gap-y-2 p-4">
@@ -123,7 +132,7 @@ function Progress({ progress, running }: { progress: PlanProgress; running: Runn
       <p className="tabular-nums">
         {steps === 0
           ? 'Laying every car…'
-          : `${steps} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(Math.round(lateMinutes))} late in all`}, bays held ${Math.round(bayMinutes / 60)} h.`}
+          : `${steps} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(region, Math.round(lateMinutes))} late in all`}, bays held ${Math.round(bayMinutes / 60)} h.`}
       </p>
       <span className="ml-auto flex gap-2">
         <Button look="outline" disabled={!running || steps === 0} onClick={() => running?.stop()}>

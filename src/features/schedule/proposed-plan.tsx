@@ -2,25 +2,26 @@
 
 import { useTransition } from 'react'
 import type { Proposal } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { takePlan } from '@/server/planning/plan-actions'
+import { duration, moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { act } from '@/ui/use-action'
-import { duration, moment } from '@/ui/when'
 
 type Props = {
   proposal: Proposal
   title: string
   take: string
   leave: string
-  zone: string
+  region: Region
   now: Instant
   /** The plan was left, or taken, or could not be: with what there is to say. */
   onClosed: (answer?: { taken: boolean; said: string }) => void
 }
 
 /** A plan that is not yet taken: what it would change for whom, and the two ways to answer. */
-export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed }: Props) {
+export function ProposedPlan({ proposal, title, take, leave, region, now, onClosed }: Props) {
   const [pending, startTransition] = useTransition()
   const answer = () =>
     startTransition(async () => {
@@ -32,7 +33,7 @@ export function ProposedPlan({ proposal, title, take, leave, zone, now, onClosed
       <h2 className="text-xl">{title}</h2>
       <LeftUnderWay {...proposal} />
       <NoRoom planning={proposal.planning} />
-      <Changes changes={proposal.changes} zone={zone} now={now} />
+      <Changes changes={proposal.changes} region={region} now={now} />
       <div className="mt-3 flex flex-wrap gap-2">
         <Button disabled={pending} onClick={answer}>
           {pending ? 'Publishing it…' : take}
@@ -70,8 +71,8 @@ function NoRoom({ planning: { status, reasons } }: Pick<Proposal, 'planning'>) {
 }
 
 /** Car by car, those that end much later first. */
-function Changes({ changes, zone, now }: Pick<Proposal, 'changes'> & { zone: string; now: Instant }) {
-  const when = (at: Instant | undefined) => (at ? moment(zone, at, now) : 'no place')
+function Changes({ changes, region, now }: Pick<Proposal, 'changes'> & { region: Region; now: Instant }) {
+  const when = (at: Instant | undefined) => (at ? moment(region, at, now) : 'no place')
   if (changes.length === 0) return <p className="mt-2">No car is moved by it.</p>
   return (
     <table className="mt-2 w-full text-[15px]">
@@ -94,9 +95,9 @@ function Changes({ changes, zone, now }: Pick<Proposal, 'changes'> & { zone: str
             </td>
             <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
               {change.lateAfter > 0
-                ? `${duration(change.lateAfter)} late`
+                ? `${duration(region, change.lateAfter)} late`
                 : change.lateBefore > 0
-                  ? `kept; now ${duration(change.lateBefore)} late`
+                  ? `kept; now ${duration(region, change.lateBefore)} late`
                   : 'kept'}
             </td>
             <td className="py-1.5 text-right">{change.moved.length}</td>

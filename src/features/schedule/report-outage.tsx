@@ -4,14 +4,18 @@ import { useState } from 'react'
 import type { JobId, OperationId } from '@/core/ids'
 import type { Outage, Proposal } from '@/core/planning'
 import type { TypedOutage } from '@/core/planning/outage-told'
+import type { Region } from '@/core/region'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import { foresee, foreseeFrost, foreseeLonger, isBack } from '@/server/planning/outage-actions'
+import { moment } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
+import { TimeInput } from '@/ui/time-input'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 import { ProposedPlan } from './proposed-plan'
 
 type Named = { id: string; name: string }
@@ -36,14 +40,14 @@ type Props = {
   people: Named[]
   places: Named[]
   known: KnownOutage[]
-  zone: string
+  region: Region
   now: Instant
   clockNow: string
 }
 
 /** Says what is not as planned, sees what follows, and only then has it hold. */
-export function ReportOutage({ steps, people, places, known, zone, now, clockNow }: Props) {
-  const today = dayIn(zone, now)
+export function ReportOutage({ steps, people, places, known, region, now, clockNow }: Props) {
+  const today = dayIn(region.timezone, now)
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState<TypedOutage>({
     what: { kind: 'person', id: '' },
@@ -66,7 +70,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
     if (happening === 'frost') return run(foreseeFrost, { from: typed.from, until: typed.until }, setProposal)
     if (happening !== 'longer') return run(foresee, typed, setProposal)
     const [job = '', operation = ''] = longer.step.split(' ')
-    return run(foreseeLonger, { job, operation, minutes: typedNumber(longer.minutes) }, setProposal)
+    return run(foreseeLonger, { job, operation, minutes: numberOf(longer.minutes) }, setProposal)
   }
   const back = (id: string) =>
     run(isBack, { id }, () => setMessage('Noted. The plan stays as it is until you plan anew.'))
@@ -172,7 +176,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
               title="What follows"
               take="It is so: take this plan"
               leave="Leave everything as it is"
-              zone={zone}
+              region={region}
               now={now}
               onClosed={(answer) => {
                 setProposal(undefined)
@@ -187,7 +191,7 @@ export function ReportOutage({ steps, people, places, known, zone, now, clockNow
         <ul className="order-1 flex w-full flex-wrap gap-x-5">
           {known.map((outage) => (
             <li key={outage.id} className="flex items-center gap-2 text-copper">
-              {outage.name} {OUT[outage.kind].is} until {moment(zone, outage.until, now)}
+              {outage.name} {OUT[outage.kind].is} until {moment(region, outage.until, now)}
               <Button look="quiet" disabled={pending} onClick={() => back(outage.id)}>
                 {OUT[outage.kind].over}
               </Button>
@@ -234,12 +238,11 @@ function Longer({
         </select>
       </Field>
       <Field label="Longer by, minutes" error={wrong.minutes}>
-        <input
-          className="field w-28"
-          inputMode="numeric"
-          autoComplete="off"
+        <NumberInput
+          className="w-28"
+          whole
           value={longer.minutes}
-          onChange={({ target }) => onChange({ ...longer, minutes: target.value })}
+          onChange={(text) => onChange({ ...longer, minutes: text })}
         />
       </Field>
     </>
@@ -255,22 +258,12 @@ type WhenProps = {
 
 function When({ label, value, error, onChange }: WhenProps) {
   return (
-    <div className="flex items-end gap-2">
+    <div className="flex items-start gap-2">
       <Field label={`${label}, day`} {...(error ? { error } : {})}>
-        <input
-          type="date"
-          className="field"
-          value={value.day}
-          onChange={(event) => onChange({ ...value, day: event.target.value })}
-        />
+        <DayInput value={value.day} onChange={(day) => onChange({ ...value, day })} />
       </Field>
       <Field label={`${label}, time`}>
-        <input
-          type="time"
-          className="field"
-          value={value.time}
-          onChange={(event) => onChange({ ...value, time: event.target.value })}
-        />
+        <TimeInput value={value.time} onChange={(time) => onChange({ ...value, time })} />
       </Field>
     </div>
   )

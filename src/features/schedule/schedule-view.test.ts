@@ -2,10 +2,10 @@ import { expect, test } from 'vitest'
 import type { PlannedOperation } from '@/core/offer'
 import type { ChainLink } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
+import { DUBLIN } from '@/text/region.fixture'
 import { nights, timelineFrom, widthOf, xOf } from './timeline'
 import { whyText } from './why-text'
 
-const DUBLIN = 'Europe/Dublin'
 const at = instantOrThrow
 
 test('a drawn day is as long as the day: 23 and 25 hours at the changes of the clocks', () => {

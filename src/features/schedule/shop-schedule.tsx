@@ -2,12 +2,12 @@ import { progressAt } from '@/core/job'
 import type { Floor, MoveHistory } from '@/core/planning'
 import { inTitles } from '@/core/planning'
 import { everyone } from '@/core/shop'
-import { dayIn, type LocalDay, plusDays } from '@/core/time'
+import { clockIn, dayIn, type LocalDay, plusDays } from '@/core/time'
+import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
 import { shortPlate } from '@/ui/short-plate'
-import { clock, moment } from '@/ui/when'
 import { Board } from './board'
 import { boardView } from './board-view'
 import { TakeBack } from './moving/take-back'
@@ -30,7 +30,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
   const { setup } = floor.shop
   const { now, planning } = floor
   const { days, pxPerHour } = SPANS[span]
-  const view = boardView(floor, timelineOn(setup.timezone, from, days, pxPerHour), basis)
+  const view = boardView(floor, timelineOn(setup.region, from, days, pxPerHour), basis)
   const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
   return (
     <div className="wide-on-paper p-5">
@@ -38,7 +38,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
         <h1 className="text-2xl">Schedule</h1>
         {planning && (
           <p className="text-ink-soft">
-            Last planned {moment(setup.timezone, planning.computedAt, now)}
+            Last planned {moment(setup.region, planning.computedAt, now)}
             {planning.status === 'infeasible' ? ', not everything found room' : ''}
           </p>
         )}
@@ -57,15 +57,15 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
               name: what.kind === 'air' ? 'The air' : (outNames.get(what.id) ?? what.id),
               until,
             }))}
-            zone={setup.timezone}
+            region={setup.region}
             now={now}
-            clockNow={clock(setup.timezone, now)}
+            clockNow={clockIn(setup.region.timezone, now)}
           />
-          <PlanAll zone={setup.timezone} now={now} />
+          <PlanAll region={setup.region} now={now} />
         </div>
       </div>
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
-      <LookAt span={span} from={from} today={dayIn(setup.timezone, now)} car={car} floor={floor} />
+      <LookAt span={span} from={from} today={dayIn(setup.region.timezone, now)} car={car} floor={floor} />
       <Board view={view} car={car} />
       <Legend />
     </div>

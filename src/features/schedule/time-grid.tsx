@@ -1,16 +1,15 @@
 import type { ReactNode } from 'react'
+import type { Region } from '@/core/region'
 import { atLocal, type Instant, type LocalDay } from '@/core/time'
-import { dayText } from '@/ui/when'
+import { columnDay } from '@/text/formats'
 import { nights, type Timeline, widthOf, xOf } from './timeline'
 
 const OPENS = '07:00'
 const CLOSES = '20:00'
 
 /** As much of the day’s name as finds room: `Wed 13 January`, `Wed 13`, `W 13`. */
-function dayLabel(day: LocalDay, width: number): string {
-  const [name, number, month] = dayText(day).split(' ') as [string, string, string]
-  if (width < 60) return `${name[0]} ${number}`
-  return width < 130 ? `${name.slice(0, 3)} ${number}` : `${name.slice(0, 3)} ${number} ${month}`
+function dayLabel(region: Region, day: LocalDay, width: number): string {
+  return columnDay(region, day, width < 60 ? 'narrow' : width < 130 ? 'short' : 'long')
 }
 
 /** Days side by side with their nights shaded and a line for now; rows are drawn over it. */
@@ -48,7 +47,7 @@ export function TimeGrid({
         />
       ))}
       {timeline.days.map((day) => {
-        const x = xOf(timeline, atLocal(timeline.zone, day, '00:00'))
+        const x = xOf(timeline, atLocal(timeline.region.timezone, day, '00:00'))
         return (
           <g key={day}>
             <path d={`M${x},0 V${height + 30}`} className="stroke-line" strokeWidth={1} />
@@ -57,7 +56,7 @@ export function TimeGrid({
               y={19}
               className="fill-ink font-head text-[13px] font-semibold"
             >
-              {dayLabel(day, 24 * timeline.pxPerHour)}
+              {dayLabel(timeline.region, day, 24 * timeline.pxPerHour)}
             </text>
           </g>
         )

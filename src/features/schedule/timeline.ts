@@ -1,7 +1,8 @@
+import type { Region } from '@/core/region'
 import { atLocal, dayIn, type Instant, type LocalDay, minutesBetween, plusDays, weekdayOf } from '@/core/time'
 
 /** Where moments lie on a drawn schedule: whole days from one midnight, a fixed width for an hour. */
-export type Timeline = { zone: string; from: Instant; days: LocalDay[]; pxPerHour: number }
+export type Timeline = { region: Region; from: Instant; days: LocalDay[]; pxPerHour: number }
 
 /** How much of the calendar is drawn at once. */
 export const SPANS = {
@@ -16,14 +17,14 @@ export const isSpan = (text: unknown): text is Span => typeof text === 'string' 
 /** Below this an hour is too narrow for single steps; the stays alone are drawn. */
 export const PX_PER_HOUR_FOR_STEPS = 6
 
-export function timelineFrom(zone: string, at: Instant, days: number, pxPerHour: number): Timeline {
-  return timelineOn(zone, dayIn(zone, at), days, pxPerHour)
+export function timelineFrom(region: Region, at: Instant, days: number, pxPerHour: number): Timeline {
+  return timelineOn(region, dayIn(region.timezone, at), days, pxPerHour)
 }
 
-export function timelineOn(zone: string, first: LocalDay, days: number, pxPerHour: number): Timeline {
+export function timelineOn(region: Region, first: LocalDay, days: number, pxPerHour: number): Timeline {
   return {
-    zone,
-    from: atLocal(zone, first, '00:00'),
+    region,
+    from: atLocal(region.timezone, first, '00:00'),
     days: Array.from({ length: days }, (_, index) => plusDays(first, index)),
     pxPerHour,
   }
@@ -34,7 +35,7 @@ export function xOf(timeline: Timeline, at: Instant): number {
 }
 
 export function endOf(timeline: Timeline): Instant {
-  return atLocal(timeline.zone, timeline.days.at(-1)!, '24:00')
+  return atLocal(timeline.region.timezone, timeline.days.at(-1)!, '24:00')
 }
 
 export function widthOf(timeline: Timeline): number {
@@ -49,7 +50,7 @@ export function nights(
   closedDays: readonly string[],
 ): { from: Instant; to: Instant }[] {
   return timeline.days.flatMap((day) => {
-    const at = (clock: string) => atLocal(timeline.zone, day, clock)
+    const at = (clock: string) => atLocal(timeline.region.timezone, day, clock)
     if (closedDays.includes(weekdayOf(day))) return [{ from: at('00:00'), to: at('24:00') }]
     return [
       { from: at('00:00'), to: at(opens) },

@@ -1,8 +1,9 @@
 import type { PlannedOperation } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
-import { duration, moment } from '@/ui/when'
+import { duration, moment } from '@/text/formats'
 
 /** Work starts on the quarter hour; a wait shorter than that is nobody's absence. */
 const GRID_MINUTES = 15
@@ -20,11 +21,11 @@ export function isDelay(link: ChainLink): boolean {
 export function whyText(
   link: ChainLink,
   operations: readonly PlannedOperation[],
-  zone: string,
+  region: Region,
   now: Instant,
 ): string {
   const titleOf = (id: string) => operations.find((operation) => operation.id === id)?.title ?? id
-  const at = (instant: Instant) => moment(zone, instant, now)
+  const at = (instant: Instant) => moment(region, instant, now)
   const title = titleOf(link.operation)
   switch (link.kind) {
     case 'begun':
@@ -33,7 +34,7 @@ export function whyText(
       return `${title} begins ${at(link.start)}, when the car is here.`
     case 'after':
       return link.waitMinutes > 0
-        ? `${title} waits ${duration(link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
+        ? `${title} waits ${duration(region, link.waitMinutes)} after ${titleOf(link.other)}: begins ${at(link.start)}.`
         : `${title} follows ${titleOf(link.other)}, ${at(link.start)}.`
     case 'dry-air':
       return `${title} waits for dry air: begins ${at(link.start)}.`

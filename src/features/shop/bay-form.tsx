@@ -1,6 +1,8 @@
 import { BAY_KINDS, type BayKind, type TypedCrew } from '@/core/planning'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
 import { Checks } from './checks'
 
 type Bay = TypedCrew['places'][number]
@@ -44,14 +46,11 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
         onChange={(kinds) => set({ kinds })}
       />
       <Field label="Cars" error={error('capacity')}>
-        <input
-          className="field w-20"
-          inputMode="numeric"
-          autoComplete="off"
-          value={Number.isNaN(bay.capacity) ? '' : bay.capacity}
-          onChange={({ target }) =>
-            set({ capacity: target.value === '' ? Number.NaN : Number(target.value) })
-          }
+        <NumberInput
+          className="w-20"
+          whole
+          value={Number.isNaN(bay.capacity) ? '' : String(bay.capacity)}
+          onChange={(text) => set({ capacity: numberOf(text) })}
         />
       </Field>
       <Button look="quiet" className="ml-auto" onClick={onRemove}>

@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { isLocalDay, type LocalDay } from '@/core/time'
+import { paperDay } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
-import { dayText } from '@/ui/when'
+import { useRegion } from '@/ui/region'
 
 /** Days on which nobody is here. */
 export function ClosedDays({
@@ -14,6 +16,7 @@ export function ClosedDays({
   today: LocalDay
   onChange: (closed: string[]) => void
 }) {
+  const region = useRegion()
   const [day, setDay] = useState('')
   const shown = closed.filter((each) => each >= today)
   return (
@@ -21,10 +24,10 @@ export function ClosedDays({
       <ul className="flex flex-wrap gap-2">
         {shown.map((each) => (
           <li key={each} className="flex items-center gap-1 rounded bg-lichen pl-3">
-            {isLocalDay(each) ? dayText(each) : each}
+            {isLocalDay(each) ? paperDay(region, each) : each}
             <Button
               look="quiet"
-              aria-label={`Open again on ${isLocalDay(each) ? dayText(each) : each}`}
+              aria-label={`Open again on ${isLocalDay(each) ? paperDay(region, each) : each}`}
               onClick={() => onChange(closed.filter((other) => other !== each))}
             >
               Open again
@@ -34,13 +37,7 @@ export function ClosedDays({
       </ul>
       <div className="flex flex-wrap items-end gap-3">
         <Field label="Nobody is here on">
-          <input
-            type="date"
-            className="field"
-            min={today}
-            value={day}
-            onChange={({ target }) => setDay(target.value)}
-          />
+          <DayInput min={today} value={day} onChange={setDay} />
         </Field>
         <Button
           look="outline"

@@ -2,16 +2,18 @@
 
 import { useState } from 'react'
 import type { BayAir } from '@/core/climate'
+import type { Region } from '@/core/region'
 import type { Devices } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import type { Spell } from '@/devices/climate-sensor'
 import { beginSpell, keepDevices, stopSpell } from '@/server/shop/device-actions'
+import { measured, moment, percent } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 
 const KIND_WORDS: Record<Spell['kind'], string> = {
   humid: 'Damp air comes in',
@@ -23,14 +25,14 @@ const KIND_WORDS: Record<Spell['kind'], string> = {
 type Props = {
   bays: { id: string; name: string; air: BayAir }[]
   spells: (Spell & { id: string })[]
-  zone: string
+  region: Region
   now: Instant
   devices: Devices
   version: number
 }
 
 /** The sensors of the bays as they read now; and, since they are simulated, what they are to meet. */
-export function DevicesScreen({ bays, spells, zone, now, devices, version }: Props) {
+export function DevicesScreen({ bays, spells, region, now, devices, version }: Props) {
   const [bay, setBay] = useState(bays[0]?.id ?? '')
   const [kind, setKind] = useState<Spell['kind']>('humid')
   const [minutes, setMinutes] = useState('240')
@@ -48,7 +50,7 @@ export function DevicesScreen({ bays, spells, zone, now, devices, version }: Pro
           {bays.map(({ id, name, air }) => (
             <tr key={id} className="border-t border-line">
               <th className="py-2 text-left font-head font-semibold">{name}</th>
-              <td className="py-2">{airText(air)}</td>
+              <td className="py-2">{airText(region, air)}</td>
               <td className="py-2">
                 <Trend air={air} />
               </td>
@@ -75,17 +77,11 @@ export function DevicesScreen({ bays, spells, zone, now, devices, version }: Pro
         />
         <div className="flex items-end gap-3">
           <Field label="For, minutes" {...(refusal ? { error: refusal.message } : {})}>
-            <input
-              className="field w-32"
-              inputMode="numeric"
-              autoComplete="off"
-              value={minutes}
-              onChange={({ target }) => setMinutes(target.value)}
-            />
+            <NumberInput className="w-32" whole value={minutes} onChange={(text) => setMinutes(text)} />
           </Field>
           <Button
             disabled={pending}
-            onClick={() => run(beginSpell, { bay, kind, minutes: typedNumber(minutes) })}
+            onClick={() => run(beginSpell, { bay, kind, minutes: numberOf(minutes) })}
           >
             Let it happen
           </Button>
@@ -97,7 +93,7 @@ export function DevicesScreen({ bays, spells, zone, now, devices, version }: Pro
             <li key={spell.id} className="flex items-center gap-3 border-t border-line py-1">
               <span className="grow">
                 {nameOf(spell.bay)}: {KIND_WORDS[spell.kind].toLowerCase()}, until{' '}
-                {moment(zone, spell.until, now)}
+                {moment(region, spell.until, now)}
               </span>
               <Button look="quiet" disabled={pending} onClick={() => run(stopSpell, { id: spell.id })}>
                 End it
@@ -145,7 +141,7 @@ function ChosenDevices({ devices: kept, version }: { devices: Devices; version: 
   )
 }
 
-function airText({ state }: BayAir): string {
+function airText(region: Region, { state }: BayAir): string {
   switch (state.kind) {
     case 'silent':
       return 'says nothing'
@@ -153,7 +149,7 @@ function airText({ state }: BayAir): string {
       return `cannot be believed: ${state.what.toLowerCase()}`
     case 'believed': {
       const { airC, rhPercent, panelC } = state.sensed.climate
-      return `${airC.toFixed(1)} °C, ${rhPercent.toFixed(0)} %, panel ${panelC.toFixed(1)} °C`
+      return `${measured(region, 'temperature', airC, 1)}, ${percent(region, rhPercent)}, panel ${measured(region, 'temperature', panelC, 1)}`
     }
   }
 }

@@ -13,17 +13,18 @@ import {
   VENDOR_STAGE_NAME,
   type Vendor,
 } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { duration, money } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { duration, money } from '@/ui/when'
 import { Breaches } from '../plan/breaches'
 
 type Props = {
   template: PackageTemplate
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
-  currency: string
+  region: Region
   fault: { message: string; field?: string } | undefined
   onChange: (template: PackageTemplate) => void
   onRemove?: () => void
@@ -34,7 +35,7 @@ const MOST_LAYERS = 4
 const NOT_CHOSEN = toProductId('')
 
 /** One package, field by field. What speaks against it on any car stands under the layers while it is put together. */
-export function PackageForm({ template, catalogue, vendors, currency, fault, onChange, onRemove }: Props) {
+export function PackageForm({ template, catalogue, vendors, region, fault, onChange, onRemove }: Props) {
   const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
   const error = (field: string) => (fault?.field === field ? fault.message : undefined)
   const forPaint = catalogue.filter(({ surfaces }) => surfaces.includes('paint'))
@@ -168,7 +169,7 @@ export function PackageForm({ template, catalogue, vendors, currency, fault, onC
                 key={vendor.id}
                 checked={template.vendors.includes(vendor.id)}
                 onChange={(on) => set({ vendors: toggle(template.vendors, vendor.id, on) })}
-                hint={`${vendor.name}, ${VENDOR_STAGE_NAME[vendor.stage]}, ${duration(vendor.minutes)}, ${money(currency, vendor.cents)}, on days of their own.`}
+                hint={`${vendor.name}, ${VENDOR_STAGE_NAME[vendor.stage]}, ${duration(region, vendor.minutes)}, ${money(region, vendor.cents)}, on days of their own.`}
               >
                 {TRADE_NAME[vendor.trade]}
               </Tick>

@@ -5,6 +5,7 @@ import { useState } from 'react'
 import type { Refusal } from '@/core/answer'
 import type { Product } from '@/core/coating'
 import type { PackageTemplate, Vendor } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { keepPackages } from '@/server/shop/package-actions'
 import { Button } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
@@ -16,7 +17,7 @@ type Props = {
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
   version: number
-  currency: string
+  region: Region
 }
 
 const freshKey = (packages: readonly PackageTemplate[]) => {
@@ -33,7 +34,7 @@ function faultIn({ field, message }: Refusal): { at: number; field: string; mess
 }
 
 /** What the shop sells: each package as a list of what is done, laid and brought in. Kept all together. */
-export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, currency }: Props) {
+export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, region }: Props) {
   const [packages, setPackages] = useState(stored)
   const [version, setVersion] = useState(readAt)
   const [open, setOpen] = useState(stored[0]!.key)
@@ -142,7 +143,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
             template={current}
             catalogue={catalogue}
             vendors={vendors}
-            currency={currency}
+            region={region}
             fault={fault}
             onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}
             {...(packages.length > 1 ? { onRemove: () => remove(current) } : {})}

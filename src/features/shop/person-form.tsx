@@ -1,6 +1,7 @@
 import { SKILLS, type Skill, WEEK } from '@/core/offer'
 import type { TypedCrew } from '@/core/planning'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { Checks } from './checks'
 import { WeekForm } from './week-form'
@@ -82,12 +83,7 @@ function Otherwise({
       {days.map(({ day, hours }, at) => (
         <div key={at} className="flex flex-wrap items-end gap-3">
           <Field label="On this day" error={error(at, 'day')}>
-            <input
-              type="date"
-              className="field"
-              value={day}
-              onChange={({ target }) => change(at, { day: target.value })}
-            />
+            <DayInput value={day} onChange={(typed) => change(at, { day: typed })} />
           </Field>
           <Field label="these hours, or nothing" error={error(at, 'hours')}>
             <input

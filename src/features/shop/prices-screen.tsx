@@ -2,9 +2,11 @@
 
 import { type ReactNode, useState } from 'react'
 import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { keepPrices } from '@/server/shop/price-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
 import { PatientLink } from '@/ui/patient-link'
 import { useAction } from '@/ui/use-action'
 import { pricesOf, type TypedPrices, typedPrices, type VendorWhen } from './typed-prices'
@@ -15,13 +17,13 @@ type Props = {
   terms: Terms
   vendors: readonly VendorWhen[]
   version: number
-  currency: string
+  region: Region
 }
 
 const SKILL_LABEL = { prep: 'Preparation', correct: 'At the machine', coat: 'Coating' } as const
 
 /** What the shop charges, on what terms it quotes, and whom it calls in. */
-export function PricesScreen({ rates, terms, vendors, version: readAt, currency }: Props) {
+export function PricesScreen({ rates, terms, vendors, version: readAt, region }: Props) {
   const [typed, setTyped] = useState<TypedPrices>(() => typedPrices(rates, terms, vendors))
   const [version, setVersion] = useState(readAt)
   const { run, pending, refusal, isDone, clear } = useAction()
@@ -32,13 +34,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, currency 
   const error = (path: string) => (refusal?.field === `prices.${path}` ? refusal.message : undefined)
   const text = (label: string, value: string, change: (value: string) => void, path: string) => (
     <Field label={label} error={error(path)}>
-      <input
-        className="field"
-        inputMode="decimal"
-        autoComplete="off"
-        value={value}
-        onChange={(event) => change(event.target.value)}
-      />
+      <NumberInput value={value} onChange={(text) => change(text)} />
     </Field>
   )
   const keep = () =>
@@ -70,7 +66,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, currency 
         </PatientLink>
       </p>
       <h1 className="mt-1 text-3xl">Prices and those called in</h1>
-      <Part title="An hour" words={`Of one person, in ${currency}, before tax.`}>
+      <Part title="An hour" words={`Of one person, in ${region.currency}, before tax.`}>
         <div className="grid gap-4 sm:grid-cols-3">
           {SKILLS.map((skill) => (
             <div key={skill}>
@@ -120,7 +116,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, currency 
             <li key={vendor.id}>
               <VendorForm
                 vendor={vendor}
-                currency={currency}
+                region={region}
                 error={(field) => error(`vendors.${at}.${field}`)}
                 onChange={(next) =>
                   set({ vendors: typed.vendors.map((each) => (each === vendor ? next : each)) })

@@ -1,14 +1,18 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
+import type { Quantity } from '@/core/region'
 import type { WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
 import { drawnShare, lanceBottle, lanceErrorText, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
 import { keepShop } from '@/server/shop/shop-actions'
+import { measured, unitSign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 const SCHOOL_NAME: Record<School, string> = {
@@ -35,13 +39,13 @@ function typedOf({ gear }: WashSetup): Typed {
 }
 
 const gearOf = (typed: Typed): WashSetup['gear'] => ({
-  bucketMl: typedNumber(typed.bucket) * 1000,
-  sprayMl: typedNumber(typed.spray),
-  capMl: typedNumber(typed.cap),
+  bucketMl: numberOf(typed.bucket) * 1000,
+  sprayMl: numberOf(typed.spray),
+  capMl: numberOf(typed.cap),
   lance: {
-    bottleMl: typedNumber(typed.bottle),
-    emptySeconds: typedNumber(typed.seconds),
-    flowLPerMin: typedNumber(typed.flow),
+    bottleMl: numberOf(typed.bottle),
+    emptySeconds: numberOf(typed.seconds),
+    flowLPerMin: numberOf(typed.flow),
   },
 })
 
@@ -61,15 +65,14 @@ export function ShopScreen({
   const [typed, setTyped] = useState(typedOf(wash))
   const [version, setVersion] = useState(readAt)
   const { run, pending, refusal, isDone, clear } = useAction()
-  const text = (field: keyof Typed, label: string, hint?: string) => (
-    <Field label={label} hint={hint}>
-      <input
-        className="field"
-        inputMode="decimal"
-        autoComplete="off"
+  const region = useRegion()
+  const text = (field: keyof Typed, label: string, quantity?: Quantity) => (
+    <Field label={quantity ? `${label}, ${unitSign(region, quantity)}` : label}>
+      <NumberInput
+        {...(quantity ? { quantity } : {})}
         value={typed[field]}
-        onChange={(event) => {
-          setTyped({ ...typed, [field]: event.target.value })
+        onChange={(value) => {
+          setTyped({ ...typed, [field]: value })
           clear()
         }}
       />
@@ -136,9 +139,9 @@ export function ShopScreen({
       </Part>
       <Part title="Bottles and buckets" words="Every dilution is given in what to pour for these.">
         <div className="grid gap-4 sm:grid-cols-3">
-          {text('bucket', 'Bucket, l')}
-          {text('spray', 'Spray bottle, ml')}
-          {text('cap', 'One capful, ml')}
+          {text('bucket', 'Bucket', 'water')}
+          {text('spray', 'Spray bottle', 'volume')}
+          {text('cap', 'One capful', 'volume')}
         </div>
       </Part>
       <Part
@@ -146,7 +149,7 @@ export function ShopScreen({
         words="Fill its bottle with water, open it fully, and time how long it takes to empty. The flow stands on the washer, or a bucket and a watch tell it."
       >
         <div className="grid gap-4 sm:grid-cols-3">
-          {text('bottle', 'Bottle, ml')}
+          {text('bottle', 'Bottle', 'volume')}
           {text('seconds', 'Empties in, s')}
           {text('flow', 'Flow, l/min')}
         </div>
@@ -169,6 +172,7 @@ export function ShopScreen({
 
 /** What the lance on this washer does, worked out while it is typed. */
 function LanceReading({ gear: { lance } }: { gear: WashSetup['gear'] }) {
+  const region = useRegion()
   const bottle = lanceBottle(lance, 0.04)
   const drawn = drawnShare(lance)
   return (
@@ -176,8 +180,8 @@ function LanceReading({ gear: { lance } }: { gear: WashSetup['gear'] }) {
       {bottle.ok ? (
         <>
           It draws <strong>{(100 * drawn).toFixed(1)} %</strong> of the flow from its bottle. For 4 % on the
-          panel pour <strong>{bottle.value.productMl.toFixed(0)} ml</strong> of foam and{' '}
-          {bottle.value.waterMl.toFixed(0)} ml of water.
+          panel pour <strong>{measured(region, 'volume', bottle.value.productMl)}</strong> of foam and{' '}
+          {measured(region, 'volume', bottle.value.waterMl)} of water.
         </>
       ) : (
         <span className="text-copper">{lanceErrorText(bottle.error)}</span>

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
+import { unread } from '@/text/typed'
 import setup from '../../../demo/setup.json'
 import { pricesOf, typedPrices } from './typed-prices'
 
@@ -30,12 +31,12 @@ describe('prices as they are typed', () => {
       }),
     )
   })
-  test('a comma is as good as a point, and an empty field is no nought', () => {
-    const typed = { ...typedPrices(rates, terms, []), consumables: '35,50', tax: '' }
+  test('what could not be read is no number, and an empty field no nought', () => {
+    const typed = { ...typedPrices(rates, terms, []), consumables: unread('35,500'), tax: '' }
     const kept = pricesOf(typed, terms)
-    expect(kept.rates.consumablesCents).toBe(3550)
+    expect(kept.rates.consumablesCents).toBeNaN()
     expect(kept.rates.taxPercent).toBeNaN()
-    expect(ratesSchema.safeParse(kept.rates).error?.issues[0]).toMatchObject({
+    expect(ratesSchema.safeParse({ ...kept.rates, consumablesCents: 3550 }).error?.issues[0]).toMatchObject({
       path: ['taxPercent'],
       message: 'The tax must be a number of percent.',
     })

@@ -9,7 +9,7 @@ import {
   type VendorDays,
   type VendorStage,
 } from '@/core/offer'
-import { typedNumber } from '@/ui/typed-number'
+import { numberOf } from '@/text/typed'
 
 /** Prices as they are typed: amounts in the currency, times in hours, everything as text until it is kept. */
 
@@ -37,7 +37,7 @@ export type VendorWhen = Omit<Vendor, 'calendar'> & { when: VendorDays }
 
 const amount = (cents: number) => (cents / 100).toFixed(2)
 /** A tenth of a cent typed by mistake is rounded, what is no number stays none. */
-const cents = (text: string) => Math.round(typedNumber(text) * 100)
+const cents = (text: string) => Math.round(numberOf(text) * 100)
 
 export function typedPrices(rates: Rates, terms: Terms, vendors: readonly VendorWhen[]): TypedPrices {
   const { prep, correct, coat } = rates.centsPerHour
@@ -66,16 +66,16 @@ export function pricesOf(typed: TypedPrices, { discountPercent }: Terms) {
       centsPerHour: { prep: cents(hour.prep), correct: cents(hour.correct), coat: cents(hour.coat) },
       consumablesCents: cents(typed.consumables),
       extraMaterialsCents: Object.fromEntries(EXTRA_KEYS.map((key) => [key, cents(typed.materials[key])])),
-      taxPercent: typedNumber(typed.tax),
+      taxPercent: numberOf(typed.tax),
     },
     terms: {
       discountPercent,
-      depositPercent: typedNumber(typed.deposit),
-      validDays: typedNumber(typed.validDays),
+      depositPercent: numberOf(typed.deposit),
+      validDays: numberOf(typed.validDays),
     },
     vendors: typed.vendors.map(({ hours, amount: charged, ...vendor }) => ({
       ...vendor,
-      minutes: Math.round(typedNumber(hours) * 60),
+      minutes: Math.round(numberOf(hours) * 60),
       cents: cents(charged),
     })),
   }

@@ -9,14 +9,16 @@ import {
   type VendorStage,
   WEEK,
 } from '@/core/offer'
+import type { Region } from '@/core/region'
 import type { Weekday } from '@/core/time'
+import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import type { TypedVendor } from './typed-prices'
 
 type Props = {
   vendor: TypedVendor
-  currency: string
+  region: Region
   error: (field: string) => string | undefined
   onChange: (vendor: TypedVendor) => void
   onRemove: () => void
@@ -33,7 +35,7 @@ const DAY_NAME: Record<Weekday, string> = {
 }
 
 /** Somebody from outside: what they do and when in the job, for how long and how much, and on which days. */
-export function VendorForm({ vendor, currency, error, onChange, onRemove }: Props) {
+export function VendorForm({ vendor, region, error, onChange, onRemove }: Props) {
   const set = (change: Partial<TypedVendor>) => onChange({ ...vendor, ...change })
   const { when } = vendor
   const text = (label: string, value: string, change: (value: string) => void, field: string) => (
@@ -85,7 +87,7 @@ export function VendorForm({ vendor, currency, error, onChange, onRemove }: Prop
       )}
       <div className="grid gap-3 sm:grid-cols-4">
         {text('Takes, hours', vendor.hours, (hours) => set({ hours }), 'minutes')}
-        {text(`Charges, ${currency}`, vendor.amount, (amount) => set({ amount }), 'cents')}
+        {text(`Charges, ${currencySign(region)}`, vendor.amount, (amount) => set({ amount }), 'cents')}
         {text('Comes at', when.from, (from) => set({ when: { ...when, from } }), 'when.from')}
         {text('Goes at', when.to, (to) => set({ when: { ...when, to } }), 'when.to')}
       </div>

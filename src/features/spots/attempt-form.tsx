@@ -3,6 +3,7 @@
 import { useId, useState } from 'react'
 import { type PanelGroup, type PanelOption, PROCESSES, type ProcessKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import {
   DEFECT_KINDS,
   DEFECT_MODEL,
@@ -13,10 +14,13 @@ import {
 } from '@/core/survey'
 import { HAZES, type Haze, HEATS, type Heat, VERDICT_WORDS, VERDICTS, type Verdict } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
+import { unitSign } from '@/text/formats'
+import { numberOf, readQuantity } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
@@ -31,11 +35,15 @@ type Props = {
   album: Photos
 }
 
-const readings = (text: string) =>
+/** Readings as they are typed one after the other, µm; not a number where one cannot be read. */
+const readings = (region: Region, text: string) =>
   text
     .split(/[\s;]+/)
     .filter(Boolean)
-    .map(typedNumber)
+    .map((each) => {
+      const typed = readQuantity(region, 'depth', each)
+      return typed.kind === 'number' ? typed.value : Number.NaN
+    })
 const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
 const all = (of: 'machine' | 'pad' | 'liquid') => [
   ...new Set(PROCESSES.flatMap(({ steps }) => steps.map((step) => step[of]))),
@@ -45,6 +53,8 @@ const POLISHABLE = DEFECT_KINDS.filter((kind) => DEFECT_MODEL[kind].mend === 'po
 
 /** One try at a test spot, filled in beside the car. */
 export function AttemptForm({ jobId, judged, group, open, proposed, album }: Props) {
+  const region = useRegion()
+  const depth = unitSign(region, 'depth')
   const mark = markOn(judged)
   const [process, setProcess] = useState(proposed)
   const [rung, setRung] = useState(() => typedRung(proposed))
@@ -79,15 +89,15 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         machine: rung.machine,
         pad: rung.pad,
         liquid: rung.liquid,
-        speed: typedNumber(rung.speed),
-        passes: typedNumber(rung.passes),
-        sectionM: typedNumber(rung.sectionM),
+        speed: numberOf(rung.speed),
+        passes: numberOf(rung.passes),
+        sectionM: numberOf(rung.sectionM),
         mark: { kind, severity },
-        cleared: typedNumber(cleared) / 100,
+        cleared: numberOf(cleared) / 100,
         haze,
         heat,
-        beforeUm: readings(film.before),
-        afterUm: readings(film.after),
+        beforeUm: readings(region, film.before),
+        afterUm: readings(region, film.after),
         verdict,
         note,
       },
@@ -101,14 +111,17 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     more: { hint?: string; list?: readonly string[]; decimal?: boolean } = {},
   ) => (
     <Field label={label} {...(more.hint ? { hint: more.hint } : {})} error={error(field)}>
-      <input
-        className="field"
-        autoComplete="off"
-        inputMode={more.decimal ? 'decimal' : 'text'}
-        list={more.list ? `${list}-${field}` : undefined}
-        value={value}
-        onChange={(event) => change(event.target.value)}
-      />
+      {more.decimal ? (
+        <NumberInput value={value} onChange={change} />
+      ) : (
+        <input
+          className="field"
+          autoComplete="off"
+          list={more.list ? `${list}-${field}` : undefined}
+          value={value}
+          onChange={(event) => change(event.target.value)}
+        />
+      )}
     </Field>
   )
   return (
@@ -185,12 +198,10 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         </p>
       )}
       <div className="grid gap-3 sm:grid-cols-2">
-        {text('Film before, µm', film.before, (before) => setFilm({ ...film, before }), 'beforeUm', {
-          decimal: true,
+        {text(`Film before, ${depth}`, film.before, (before) => setFilm({ ...film, before }), 'beforeUm', {
           hint: 'Several readings of the square, with spaces. May stay empty.',
         })}
-        {text('Film after, µm', film.after, (after) => setFilm({ ...film, after }), 'afterUm', {
-          decimal: true,
+        {text(`Film after, ${depth}`, film.after, (after) => setFilm({ ...film, after }), 'afterUm', {
           hint: 'The same square again.',
         })}
       </div>

@@ -8,19 +8,20 @@ import type { KeptAttempt } from '@/core/test-spot'
 import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
+import { figure, measured, moment, percent } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 
 type Props = {
   jobId: JobId
   attempts: readonly KeptAttempt[]
-  timezone: string
   now: Instant
   readOnly: boolean
 }
 
 /** What was tried on a group so far, as rungs of a ladder from the first upwards. */
-export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props) {
+export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
+  const region = useRegion()
   const { run, pending, refusal } = useAction()
   if (attempts.length === 0) return null
   return (
@@ -43,18 +44,18 @@ export function AttemptList({ jobId, attempts, timezone, now, readOnly }: Props)
                   </span>
                 </p>
                 <p>
-                  {Math.round(100 * attempt.cleared)} % of {SEVERITY_NAME[attempt.mark.severity]}{' '}
-                  {DEFECT_MODEL[attempt.mark.kind].name.toLowerCase()} gone, haze {attempt.haze}, panel{' '}
-                  {attempt.heat}
+                  {percent(region, Math.round(100 * attempt.cleared))} of{' '}
+                  {SEVERITY_NAME[attempt.mark.severity]} {DEFECT_MODEL[attempt.mark.kind].name.toLowerCase()}{' '}
+                  gone, haze {attempt.haze}, panel {attempt.heat}
                   {removal
-                    ? `, ${removal.removedUm.toFixed(1)} ± ${removal.uncertaintyUm.toFixed(1)} µm taken by the gauge`
+                    ? `, ${figure(region, 'depth', removal.removedUm, 1)} ± ${measured(region, 'depth', removal.uncertaintyUm, 1)} taken by the gauge`
                     : ''}
                   .
                 </p>
                 <p className="text-sm text-ink-soft">
                   {attempt.pad}, {attempt.liquid.toLowerCase()}, {attempt.machine.toLowerCase()} at{' '}
                   {attempt.speed}, {attempt.passes} passes on {attempt.sectionM} m.{' '}
-                  {moment(timezone, attempt.madeAt, now)}.
+                  {moment(region, attempt.madeAt, now)}.
                 </p>
                 {attempt.note && <p className="text-sm italic">“{attempt.note}”</p>}
                 {!readOnly && (

@@ -22,7 +22,6 @@ type Props = {
   judgement: VehicleJudgement
   study: Omit<StudyInput, 'attempts'> & { attempts: readonly KeptAttempt[] }
   photos: readonly Photo[]
-  timezone: string
   now: Instant
   readOnly: boolean
 }
@@ -35,7 +34,7 @@ const GROUP_FILL: Record<PanelGroup, string> = {
 }
 
 /** The test spots of a car: what was tried, what is tried next and why, and what the shop remembers of paint like it. */
-export function SpotsScreen({ jobId, vehicle, judgement, study, photos, timezone, now, readOnly }: Props) {
+export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, readOnly }: Props) {
   const album = usePhotos(jobId, photos)
   const present = PANEL_GROUPS.filter((group) =>
     judgement.panels.some((judged) => panelGroup(judged) === group),
@@ -143,7 +142,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, timezone
             </details>
           )}
         </section>
-        <AttemptList jobId={jobId} attempts={attempts} timezone={timezone} now={now} readOnly={readOnly} />
+        <AttemptList jobId={jobId} attempts={attempts} now={now} readOnly={readOnly} />
         {!readOnly && open.length > 0 && (
           <AttemptForm
             key={`${group} ${attempts.length}`}

@@ -1,11 +1,12 @@
 import { renderSVG } from 'uqr'
+import type { Region } from '@/core/region'
 import type { Shelf } from '@/core/stock'
+import { shortDay } from '@/text/formats'
 import { PrintButton } from '@/ui/print-button'
-import { yearDay } from '@/ui/when'
 import { labelText } from './label-code'
 
 /** A label for each bottle: its number, what is in it, until when, and a code a camera can read. */
-export function Labels({ shelf }: { shelf: Shelf }) {
+export function Labels({ shelf, region }: { shelf: Shelf; region: Region }) {
   const bottles = shelf.needs.flatMap(({ product, bottles: own }) =>
     own.map((bottle) => ({ bottle, product })),
   )
@@ -38,7 +39,7 @@ export function Labels({ shelf }: { shelf: Shelf }) {
               <span className="text-sm">
                 Lot {bottle.lot}
                 <br />
-                good until {yearDay(bottle.goodUntil)}
+                good until {shortDay(region, bottle.goodUntil)}
               </span>
             </p>
           </li>

@@ -2,9 +2,10 @@
 
 import { useState } from 'react'
 import type { Action } from '@/core/answer'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 
 type Props<Input> = {
@@ -32,15 +33,9 @@ export function NumberEditor<Input>({ words, label, field, initial = '', action,
   return (
     <span className="inline-flex items-end gap-2 text-left">
       <Field label={field} {...(refusal ? { error: refusal.message } : {})}>
-        <input
-          className="field w-28"
-          inputMode="decimal"
-          autoComplete="off"
-          value={typed}
-          onChange={({ target }) => setTyped(target.value)}
-        />
+        <NumberInput className="w-28" value={typed} onChange={(text) => setTyped(text)} />
       </Field>
-      <Button disabled={pending} onClick={() => run(action, input(typedNumber(typed)), () => setOpen(false))}>
+      <Button disabled={pending} onClick={() => run(action, input(numberOf(typed)), () => setOpen(false))}>
         Keep
       </Button>
       <Button look="outline" onClick={() => setOpen(false)}>

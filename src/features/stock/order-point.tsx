@@ -2,14 +2,17 @@
 
 import type { ProductId } from '@/core/ids'
 import { setReorder } from '@/server/stock/stock-actions'
+import { measured } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 import { NumberEditor } from './number-editor'
 
 /** What the shop wants to have left of a product. */
 export function OrderPoint({ productId, name, ml }: { productId: ProductId; name: string; ml: number }) {
+  const region = useRegion()
   return (
     <NumberEditor
-      words={ml > 0 ? `Order below ${ml} ml` : 'No order point'}
-      label={`${ml > 0 ? `Order below ${ml} ml` : 'No order point'}, ${name}`}
+      words={ml > 0 ? `Order below ${measured(region, 'volume', ml)}` : 'No order point'}
+      label={`${ml > 0 ? `Order below ${measured(region, 'volume', ml)}` : 'No order point'}, ${name}`}
       field="Order below, ml"
       initial={String(ml)}
       action={setReorder}

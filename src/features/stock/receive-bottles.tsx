@@ -3,9 +3,10 @@
 import { useState } from 'react'
 import type { Product } from '@/core/coating'
 import { receiveBottles } from '@/server/stock/stock-actions'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 
 /** Bottles that have come in. */
@@ -28,20 +29,29 @@ export function ReceiveBottles({
       {
         productId,
         lot: typed.lot,
-        ml: typedNumber(typed.ml),
-        count: typedNumber(typed.count),
+        ml: numberOf(typed.ml),
+        count: numberOf(typed.count),
       },
       () => setTyped({ ...typed, lot: '', count: '1' }),
     )
   const text = (field: keyof typeof typed, label: string, width: string) => (
     <Field label={label} {...errorAt(field)}>
-      <input
-        className={`field ${width}`}
-        autoComplete="off"
-        inputMode={field === 'lot' ? 'text' : 'decimal'}
-        value={typed[field]}
-        onChange={({ target }) => setTyped({ ...typed, [field]: target.value })}
-      />
+      {field === 'lot' ? (
+        <input
+          className={`field ${width}`}
+          autoComplete="off"
+          value={typed.lot}
+          onChange={({ target }) => setTyped({ ...typed, lot: target.value })}
+        />
+      ) : (
+        <NumberInput
+          className={width}
+          whole={field === 'count'}
+          {...(field === 'ml' ? { quantity: 'volume' as const } : {})}
+          value={typed[field]}
+          onChange={(value) => setTyped({ ...typed, [field]: value })}
+        />
+      )}
     </Field>
   )
   return (

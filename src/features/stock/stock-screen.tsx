@@ -1,8 +1,9 @@
 import clsx from 'clsx'
+import type { Region } from '@/core/region'
 import type { BottleState, Shelf } from '@/core/stock'
 import type { Instant } from '@/core/time'
+import { figure, measured, moment, paperDay, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
-import { dayText, moment, yearDay } from '@/ui/when'
 import { BottleActions } from './bottle-actions'
 import { OrderPoint } from './order-point'
 import { ReceiveBottles } from './receive-bottles'
@@ -17,7 +18,7 @@ const STATE_WORDS: Record<BottleState, string> = {
 }
 
 /** The shelf: what stands there, what the week needs of it, what has to be ordered. */
-export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; now: Instant }) {
+export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Region; now: Instant }) {
   const { needs, supplies, until } = shelf
   const kept = needs.filter(({ bottles, coats, reorderMl }) => bottles.length + coats.length + reorderMl > 0)
   const others = needs.filter((need) => !kept.includes(need))
@@ -26,7 +27,7 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
     <div className="mx-auto max-w-5xl p-5">
       <div className="mb-4 flex flex-wrap items-center gap-4">
         <h1 className="text-2xl">Stock</h1>
-        <p className="text-ink-soft">Held against what is to be laid until {dayText(until)}</p>
+        <p className="text-ink-soft">Held against what is to be laid until {paperDay(region, until)}</p>
         <ButtonLink look="outline" href="/stock/labels" className="ml-auto">
           Labels to print
         </ButtonLink>
@@ -37,7 +38,8 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
             {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
               <li key={product.id}>
                 <strong>{product.name}</strong> does not reach to “{runsOutAt!.title}” of {runsOutAt!.plate},{' '}
-                {moment(zone, runsOutAt!.at, now)}: {Math.ceil(neededMl - onShelfMl)} ml are missing.
+                {moment(region, runsOutAt!.at, now)}:{' '}
+                {measured(region, 'volume', Math.ceil(neededMl - onShelfMl))} are missing.
               </li>
             ))}
           </ul>
@@ -48,7 +50,12 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
           <section key={need.product.id} className="sheet p-4" aria-label={need.product.name}>
             <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1">
               <h2 className="text-xl">{need.product.name}</h2>
-              <Gauge onShelf={need.onShelfMl} needed={need.neededMl} reorder={need.reorderMl} />
+              <Gauge
+                region={region}
+                onShelf={need.onShelfMl}
+                needed={need.neededMl}
+                reorder={need.reorderMl}
+              />
               {need.reorder && <p className="font-semibold text-copper">Order more</p>}
               <div className="ml-auto">
                 <OrderPoint productId={need.product.id} name={need.product.name} ml={need.reorderMl} />
@@ -58,7 +65,10 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
               <p className="mt-1 text-sm text-ink-soft">
                 To be laid:{' '}
                 {need.coats
-                  .map(({ plate, ml, at }) => `${plate} ${ml} ml, ${moment(zone, at, now)}`)
+                  .map(
+                    ({ plate, ml, at }) =>
+                      `${plate} ${measured(region, 'volume', ml)}, ${moment(region, at, now)}`,
+                  )
                   .join(' · ')}
               </p>
             )}
@@ -80,14 +90,17 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
                       <td className="py-1 font-head font-semibold">{bottle.code}</td>
                       <td className="py-1">{bottle.lot}</td>
                       <td className="py-1 text-right">
-                        {bottle.leftMl.toFixed(0)} of {bottle.fullMl.toFixed(0)} ml
+                        {figure(region, 'volume', bottle.leftMl)} of{' '}
+                        {measured(region, 'volume', bottle.fullMl)}
                       </td>
                       <td className={clsx('py-1 pl-6', bottle.state === 'past' && 'text-copper')}>
-                        {yearDay(bottle.goodUntil)}
+                        {shortDay(region, bottle.goodUntil)}
                       </td>
                       <td className={clsx('py-1', bottle.state === 'past' && 'text-copper')}>
                         {STATE_WORDS[bottle.state]}
-                        {bottle.openedOn && bottle.state === 'open' && ` since ${yearDay(bottle.openedOn)}`}
+                        {bottle.openedOn &&
+                          bottle.state === 'open' &&
+                          ` since ${shortDay(region, bottle.openedOn)}`}
                       </td>
                       <td className="py-1 text-right">
                         <BottleActions id={bottle.id} code={bottle.code} />
@@ -107,7 +120,17 @@ export function StockScreen({ shelf, zone, now }: { shelf: Shelf; zone: string; 
 }
 
 /** What stands on the shelf as a bar, with what the week takes of it and the point at which one orders. */
-function Gauge({ onShelf, needed, reorder }: { onShelf: number; needed: number; reorder: number }) {
+function Gauge({
+  region,
+  onShelf,
+  needed,
+  reorder,
+}: {
+  region: Region
+  onShelf: number
+  needed: number
+  reorder: number
+}) {
   const most = Math.max(onShelf, needed, reorder, 1)
   const share = (ml: number) => (180 * ml) / most
   return (
@@ -125,7 +148,7 @@ function Gauge({ onShelf, needed, reorder }: { onShelf: number; needed: number; 
         {reorder > 0 && <path d={`M${2 + share(reorder)},1 V15`} className="stroke-ink" strokeWidth="1.6" />}
       </svg>
       <span>
-        {onShelf.toFixed(0)} ml good, {needed.toFixed(0)} ml needed
+        {measured(region, 'volume', onShelf)} good, {measured(region, 'volume', needed)} needed
       </span>
     </p>
   )

@@ -3,9 +3,10 @@
 import { useState } from 'react'
 import { type Supply, type SupplyKind, type SupplyState, supplyState } from '@/core/stock'
 import { addSet, countSet, renewSet, washSet } from '@/server/stock/stock-actions'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 import { NumberEditor } from './number-editor'
 
@@ -89,13 +90,20 @@ function NewSet() {
   const { run, pending, errorAt } = useAction()
   const text = (field: keyof typeof typed, label: string) => (
     <Field label={label} {...errorAt(field)}>
-      <input
-        className="field"
-        autoComplete="off"
-        inputMode={field === 'name' ? 'text' : 'numeric'}
-        value={typed[field]}
-        onChange={({ target }) => setTyped({ ...typed, [field]: target.value })}
-      />
+      {field === 'name' ? (
+        <input
+          className="field"
+          autoComplete="off"
+          value={typed.name}
+          onChange={({ target }) => setTyped({ ...typed, name: target.value })}
+        />
+      ) : (
+        <NumberInput
+          whole
+          value={typed[field]}
+          onChange={(value) => setTyped({ ...typed, [field]: value })}
+        />
+      )}
     </Field>
   )
   return (
@@ -125,8 +133,8 @@ function NewSet() {
             {
               kind,
               name: typed.name,
-              count: typedNumber(typed.count),
-              reorderAt: typedNumber(typed.reorderAt),
+              count: numberOf(typed.count),
+              reorderAt: numberOf(typed.reorderAt),
             },
             () => setTyped({ name: '', count: '', reorderAt: '' }),
           )

@@ -13,8 +13,13 @@ import {
   type Severity,
   VERDICT_NAME,
 } from '@/core/survey'
+import { percent } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { intoView, NoteField, RemoveButton, SeverityChoice } from './defect-parts'
 
 type Props = {
@@ -30,6 +35,7 @@ type Props = {
 
 /** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
 export function DefectEditor({ title, judged, defects, readOnly, at, onChange, children }: Props) {
+  const region = useRegion()
   const { condition, prospects, panel } = judged
   return (
     <section className="sheet p-4" aria-label={`Defects on ${panel.name.toLowerCase()}`}>
@@ -49,7 +55,7 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
               <div className="flex min-h-11 items-center gap-2">
                 <span className="grow leading-snug">
                   <strong>{DEFECT_MODEL[defect.kind].name}</strong>, {SEVERITY_NAME[defect.severity]},{' '}
-                  {defect.extentPercent} %
+                  {percent(region, defect.extentPercent)}
                   {defect.catchesNail && <span className="text-copper">, catches the nail</span>}
                   {defect.note && <span className="block text-sm text-ink-soft">{defect.note}</span>}
                   {prospect && (
@@ -101,7 +107,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
     setExtent(next === 'chips' || next === 'scratches' || next === 'dents' ? '5' : '50')
   }
   const add = () => {
-    const extentPercent = Number(extent)
+    const extentPercent = numberOf(extent)
     if (!kind) return
     if (!Number.isInteger(extentPercent) || extentPercent < 1 || extentPercent > 100)
       return setError('Give the extent in whole percent, 1 to 100.')
@@ -128,16 +134,11 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
               value={extent}
               onChange={setExtent}
             />
-            <label className="w-20 font-head text-sm font-semibold">
-              Extent, %
-              <input
-                className="field font-text font-normal"
-                inputMode="numeric"
-                value={extent}
-                aria-invalid={error ? true : undefined}
-                onChange={(event) => setExtent(event.target.value)}
-              />
-            </label>
+            <div className="w-20">
+              <Field label="Extent, %" {...(error ? { error } : {})}>
+                <NumberInput whole value={extent} onChange={setExtent} />
+              </Field>
+            </div>
           </div>
           <label className="flex min-h-11 items-center gap-3">
             <input
@@ -149,11 +150,6 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
             A fingernail catches in it
           </label>
           <NoteField value={note} onChange={setNote} />
-          {error && (
-            <p role="alert" className="text-sm font-semibold text-copper">
-              {error}
-            </p>
-          )}
           <Button className="w-full" onClick={add}>
             Add {DEFECT_MODEL[kind].name.toLowerCase()}
           </Button>

@@ -2,8 +2,11 @@
 
 import type { Plugin } from 'chart.js'
 import { memo, useMemo } from 'react'
+import { shown } from '@/core/region'
 import { FINDING_NAME, FLOOR_UM, type VehicleJudgement } from '@/core/survey'
+import { figure, measured, unitSign } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
+import { useRegion } from '@/ui/region'
 
 const STANDS_OUT = new Set(['repainted', 'filler-likely', 'thin'])
 
@@ -17,14 +20,16 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
     [judgement],
   )
   const { baseline } = judgement
+  const region = useRegion()
   const draw = useMemo(
     () => (ink: Ink) => {
+      const inUnit = (um: number) => shown(region.units, 'depth', um)
       const colour = ({ finding }: (typeof read)[number]) =>
         ink(STANDS_OUT.has(finding.kind) ? 'copper' : 'fern')
       const level: Plugin = {
         id: 'level',
         beforeDatasetsDraw({ ctx, chartArea, scales }) {
-          const y = (um: number) => scales.y!.getPixelForValue(um)
+          const y = (um: number) => scales.y!.getPixelForValue(inUnit(um))
           ctx.save()
           if (baseline) {
             const [top, bottom] = [
@@ -53,8 +58,8 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
           datasets: [
             {
               data: read.map(({ statistics }): [number, number] => [
-                statistics.minUm - 0.6,
-                statistics.maxUm + 0.6,
+                inUnit(statistics.minUm - 0.6),
+                inUnit(statistics.maxUm + 0.6),
               ]),
               backgroundColor: read.map(colour),
               barThickness: 11,
@@ -71,7 +76,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
               callbacks: {
                 label: ({ dataIndex }: { dataIndex: number }) => {
                   const { statistics, finding } = read[dataIndex]!
-                  return `${statistics.minUm.toFixed(0)}–${statistics.maxUm.toFixed(0)} µm, median ${statistics.medianUm.toFixed(0)}, ${FINDING_NAME[finding.kind].toLowerCase()}`
+                  return `${figure(region, 'depth', statistics.minUm)}–${measured(region, 'depth', statistics.maxUm)}, median ${figure(region, 'depth', statistics.medianUm)}, ${FINDING_NAME[finding.kind].toLowerCase()}`
                 },
               },
             },
@@ -79,8 +84,8 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
           scales: {
             y: {
               beginAtZero: false,
-              suggestedMin: FLOOR_UM - 10,
-              title: { display: true, text: 'film, µm' },
+              suggestedMin: inUnit(FLOOR_UM - 10),
+              title: { display: true, text: `film, ${unitSign(region, 'depth')}` },
             },
             x: { grid: { display: false }, ticks: { maxRotation: 60, minRotation: 40, autoSkip: false } },
           },
@@ -88,13 +93,13 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
         plugins: [level],
       }
     },
-    [read, baseline],
+    [read, baseline, region],
   )
   if (read.length === 0) return null
   const out = read.filter(({ finding }) => STANDS_OUT.has(finding.kind))
   const said = `Lowest to highest reading of ${read.length} panels. ${
     out.length > 0
-      ? `Standing out: ${out.map(({ panel, finding, statistics }) => `${panel.name} ${FINDING_NAME[finding.kind].toLowerCase()}, ${statistics.medianUm.toFixed(0)} µm`).join('; ')}.`
+      ? `Standing out: ${out.map(({ panel, finding, statistics }) => `${panel.name} ${FINDING_NAME[finding.kind].toLowerCase()}, ${measured(region, 'depth', statistics.medianUm)}`).join('; ')}.`
       : 'No panel stands out.'
   }`
   return (
@@ -109,7 +114,8 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
                 <span key={panel.id}>
                   {at > 0 && ', '}
                   <strong className="text-copper">{panel.name}</strong> (
-                  {FINDING_NAME[finding.kind].toLowerCase()}, {statistics.medianUm.toFixed(0)} µm)
+                  {FINDING_NAME[finding.kind].toLowerCase()}, {measured(region, 'depth', statistics.medianUm)}
+                  )
                 </span>
               ))}
               .
@@ -118,7 +124,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
             'No panel stands out.'
           )}{' '}
           The pale band is the car’s own level and what still belongs to it; the copper line is the floor of{' '}
-          {FLOOR_UM} µm.
+          {measured(region, 'depth', FLOOR_UM)}.
         </p>
       </figcaption>
       <ChartCanvas label={said} className="h-72" draw={draw} />

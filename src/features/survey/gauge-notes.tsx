@@ -1,5 +1,7 @@
+import type { Region } from '@/core/region'
 import { isMetal, type Panel } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
+import { measured } from '@/text/formats'
 
 type Props = {
   /** Panels with a reading that does not fit. */
@@ -48,8 +50,8 @@ export function GaugeNotes({ questions, mishaps, onSelect }: Props) {
 }
 
 /** What went wrong with a reading, in words; undefined where nothing did. */
-export function mishapOf(event: GaugeEvent, { name, substrate }: Panel): string | undefined {
+export function mishapOf(region: Region, event: GaugeEvent, { name, substrate }: Panel): string | undefined {
   if (event.kind === 'dropout') return `${name}: the probe lost contact. It is read again.`
   if (isMetal(substrate)) return undefined
-  return `${name}: ${event.filmUm.toFixed(0)} µm not kept, it is not metal. The probe slid onto it.`
+  return `${name}: ${measured(region, 'depth', event.filmUm)} not kept, it is not metal. The probe slid onto it.`
 }

@@ -3,7 +3,9 @@
 import { type KeyboardEvent, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { GLOSS_MAX_GU, glossWord, mean } from '@/core/survey'
+import { readNumber } from '@/text/typed'
 import { Button } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   panelName: string
@@ -17,12 +19,14 @@ type Props = {
 
 /** Gloss at 60° from the meter or the keyboard, and how sharp a lamp's edge stands in the paint, 0–10. */
 export function GlossEntry({ panelName, gloss, clarity, readOnly, onGloss, onClarity, onMeter }: Props) {
+  const region = useRegion()
   const [text, setText] = useState('')
   const [error, setError] = useState<string>()
   const [asking, setAsking] = useState(false)
   const keep = () => {
     if (text.trim() === '') return
-    const value = Number(text.trim().replace(',', '.'))
+    const typed = readNumber(region, text)
+    const value = typed.kind === 'number' ? typed.value : Number.NaN
     if (!(value >= 0 && value <= GLOSS_MAX_GU))
       return setError(`Type gloss units between 0 and ${GLOSS_MAX_GU}, such as 92.`)
     onGloss([...gloss, Math.round(value * 10) / 10])

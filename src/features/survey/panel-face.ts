@@ -1,11 +1,16 @@
+import type { Region } from '@/core/region'
 import { FINDING_NAME, LIFETIME_UM, type PanelJudgement, type removalBetween } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { figure, measured } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'
 
 /** How a panel looks on the plan: coloured and numbered by film, or plain with the reason. */
-export function panelFace({ panel, statistics, finding, budget, condition }: PanelJudgement): PanelFace {
-  const said = `${FINDING_NAME[finding.kind]}, budget ${budget.budgetUm.toFixed(1)} µm, ${condition.letter}`
+export function panelFace(
+  region: Region,
+  { panel, statistics, finding, budget, condition }: PanelJudgement,
+): PanelFace {
+  const said = `${FINDING_NAME[finding.kind]}, budget ${measured(region, 'depth', budget.budgetUm, 1)}, ${condition.letter}`
   if (!statistics)
     return {
       fill: 'var(--c-sheet)',
@@ -17,8 +22,8 @@ export function panelFace({ panel, statistics, finding, budget, condition }: Pan
   return {
     fill: filmColour(statistics.medianUm),
     ink: filmInk(statistics.medianUm),
-    text: statistics.medianUm.toFixed(0),
-    label: `${panel.name}: ${statistics.medianUm.toFixed(0)} µm, ${said}`,
+    text: figure(region, 'depth', statistics.medianUm),
+    label: `${panel.name}: ${measured(region, 'depth', statistics.medianUm)}, ${said}`,
     ...(finding.kind === 'thin' ? { mark: 'thin' as const } : {}),
     ...(finding.kind === 'repainted' || finding.kind === 'filler-likely'
       ? { mark: 'repainted' as const }
@@ -27,14 +32,14 @@ export function panelFace({ panel, statistics, finding, budget, condition }: Pan
 }
 
 /** A panel in a round that is laid over: its mean, coloured by film. */
-export function roundFace(panel: Panel, um: number | undefined): PanelFace {
+export function roundFace(region: Region, panel: Panel, um: number | undefined): PanelFace {
   if (um === undefined)
     return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${panel.name}: not read` }
   return {
     fill: filmColour(um),
     ink: filmInk(um),
-    text: um.toFixed(0),
-    label: `${panel.name}: ${um.toFixed(0)} µm`,
+    text: figure(region, 'depth', um),
+    label: `${panel.name}: ${measured(region, 'depth', um)}`,
   }
 }
 
@@ -42,7 +47,11 @@ export function roundFace(panel: Panel, um: number | undefined): PanelFace {
 const DISTINCT = 2
 
 /** What a panel has lost between two rounds, µm; the more, the darker, and in brackets where it is within the error. */
-export function differenceFace(panel: Panel, lost: ReturnType<typeof removalBetween>): PanelFace {
+export function differenceFace(
+  region: Region,
+  panel: Panel,
+  lost: ReturnType<typeof removalBetween>,
+): PanelFace {
   if (!lost)
     return {
       fill: 'var(--c-sheet)',
@@ -53,11 +62,11 @@ export function differenceFace(panel: Panel, lost: ReturnType<typeof removalBetw
   const { removedUm, uncertaintyUm } = lost
   const distinct = Math.abs(removedUm) >= DISTINCT * uncertaintyUm
   const share = distinct ? Math.min(1, Math.max(0, removedUm / LIFETIME_UM)) : 0
-  const text = `${removedUm >= 0 ? '−' : '+'}${Math.abs(removedUm).toFixed(1)}`
+  const text = `${removedUm >= 0 ? '−' : '+'}${figure(region, 'depth', Math.abs(removedUm), 1)}`
   return {
     fill: `color-mix(in oklab, var(--c-bracken) ${Math.round(share * 80)}%, var(--c-sheet))`,
     ink: distinct ? 'var(--c-ink)' : 'var(--c-ink-soft)',
     text: distinct ? text : `(${text})`,
-    label: `${panel.name}: ${text} ± ${uncertaintyUm.toFixed(1)} µm${distinct ? '' : ', within the error'}`,
+    label: `${panel.name}: ${text} ± ${measured(region, 'depth', uncertaintyUm, 1)}${distinct ? '' : ', within the error'}`,
   }
 }

@@ -1,7 +1,9 @@
 import clsx from 'clsx'
 import { countedUm, doubtful, type Reading, spotsOf, spotsWanted } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { measured } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   panel: Panel
@@ -11,6 +13,7 @@ type Props = {
 
 /** The readings of one panel in spots of three. One that does not fit is asked about, none is dropped silently. */
 export function PanelReadings({ panel, readings, onChange }: Props) {
+  const region = useRegion()
   if (readings.length === 0) return null
   const questions = new Set(doubtful(readings))
   const settle = (at: number, settled: Reading['settled']) =>
@@ -36,8 +39,8 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
           aria-label={`Question about ${readings[at]!.um} µm`}
           className="mb-2 rounded border-2 border-copper bg-copper-soft p-2.5 text-[15px]"
         >
-          <strong>{readings[at]!.um.toFixed(0)} µm</strong> is far from the others. A slip or an edge, or
-          really so?
+          <strong>{measured(region, 'depth', readings[at]!.um)}</strong> is far from the others. A slip or an
+          edge, or really so?
           {onChange && (
             <span className="mt-2 flex gap-2">
               <Button look="outline" onClick={() => settle(at, 'set-aside')}>
@@ -63,7 +66,7 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
                     'min-h-11 min-w-11 rounded hover:enabled:bg-copper-soft hover:enabled:line-through',
                     questions.has(at) && 'font-bold text-copper',
                   )}
-                  aria-label={`Set reading ${um} µm aside`}
+                  aria-label={`Set reading ${measured(region, 'depth', um)} aside`}
                   onClick={() => settle(at, 'set-aside')}
                 >
                   {um.toFixed(0)}
@@ -85,7 +88,7 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
               type="button"
               disabled={!onChange}
               className="min-h-11 min-w-11 line-through hover:enabled:no-underline"
-              aria-label={`Count reading ${um} µm again`}
+              aria-label={`Count reading ${measured(region, 'depth', um)} again`}
               onClick={() => settle(at, 'kept')}
             >
               {um.toFixed(0)}

@@ -9,7 +9,8 @@ import {
   type Removal,
   takenByPanel,
 } from '@/core/survey'
-import { yearDay } from '@/ui/when'
+import { figure, measured, shortDay } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   judged: PanelJudgement
@@ -28,6 +29,7 @@ const LIMIT_NAME = {
 
 /** One panel: its readings in spots of three, what they say, and how much may come off. */
 export function PanelSheet({ judged, ledger, children, below }: Props) {
+  const region = useRegion()
   const { panel, finding, budget } = judged
   const held = finding.kind === 'thin' || finding.kind === 'filler-likely'
   return (
@@ -48,7 +50,7 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
         <p className="flex items-baseline justify-between">
           <span className="font-head font-semibold">May come off</span>
           <span className="font-head text-2xl font-bold" data-testid="budget">
-            {budget.budgetUm.toFixed(1)} µm
+            {measured(region, 'depth', budget.budgetUm, 1)}
           </span>
         </p>
         <details>
@@ -78,6 +80,7 @@ const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 't
 
 /** What earlier visits took from this panel, entry by entry. */
 function LedgerLines({ entries }: { entries: readonly Removal[] }) {
+  const region = useRegion()
   if (entries.length === 0) return null
   const { takenUm, uncertaintyUm } = takenByPanel(entries)[entries[0]!.panel]!
   return (
@@ -85,14 +88,15 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
       <p className="flex justify-between font-head font-semibold">
         <span>Taken at earlier visits</span>
         <span>
-          {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)} of {LIFETIME_UM} µm
+          {figure(region, 'depth', takenUm, 1)} ± {figure(region, 'depth', uncertaintyUm, 1)} of{' '}
+          {measured(region, 'depth', LIFETIME_UM)}
         </span>
       </p>
       <ul className="mt-1">
         {entries.map((entry, at) => (
           <li key={at} className="flex justify-between gap-3 text-ink-soft">
             <span>
-              {yearDay(entry.day)}, {SOURCE_NAME[entry.source]}
+              {shortDay(region, entry.day)}, {SOURCE_NAME[entry.source]}
               {entry.note && `: ${entry.note}`}
             </span>
             <span className="shrink-0">

@@ -1,9 +1,13 @@
 'use client'
 
 import { type KeyboardEvent, type RefObject, useEffect, useState } from 'react'
-import type { PanelJudgement } from '@/core/survey'
+import { inOtherUnit, type PanelJudgement } from '@/core/survey'
 import { filmUm } from '@/core/units'
+import { measured, unitSign } from '@/text/formats'
+import { readQuantity } from '@/text/typed'
+import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   inputRef: RefObject<HTMLInputElement | null>
@@ -19,6 +23,8 @@ const WALK: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 }
 export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Props) {
   const [text, setText] = useState('')
   const [error, setError] = useState<string>()
+  const [doubt, setDoubt] = useState<{ um: number; other: number }>()
+  const region = useRegion()
   // Typing is what this page is for, so the field takes the focus, but never away from someone walking on the plan.
   useEffect(() => {
     if (!document.activeElement?.closest('[role="radiogroup"]')) inputRef.current?.focus()
@@ -27,16 +33,23 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
 
   const keep = () => {
     if (text.trim() === '') return onWalk(1)
-    const value = Number(text.trim().replace(',', '.'))
-    const film = filmUm(value)
-    if (Number.isNaN(value)) setError(`“${text}” is not a number. Type a reading in µm, such as 104.`)
-    else if (!film.ok)
-      setError(`${value} µm cannot be. Plausible readings lie between 0 and ${film.error.maxUm} µm.`)
-    else {
-      onReading(Math.round(film.value * 10) / 10)
-      setText('')
-      setError(undefined)
-    }
+    const typed = readQuantity(region, 'depth', text)
+    if (typed.kind !== 'number')
+      return setError(`“${text}” is not a number. Type a reading, such as ${measured(region, 'depth', 104)}.`)
+    const film = filmUm(typed.value)
+    if (!film.ok)
+      return setError(
+        `${measured(region, 'depth', typed.value)} cannot be. Plausible readings lie between 0 and ${measured(region, 'depth', film.error.maxUm)}.`,
+      )
+    const other = inOtherUnit(region.units.depth, film.value)
+    if (other === undefined) take(film.value)
+    else setDoubt({ um: film.value, other })
+  }
+  const take = (um: number) => {
+    onReading(Math.round(um * 10) / 10)
+    setText('')
+    setError(undefined)
+    setDoubt(undefined)
   }
   const onKeyDown = (event: KeyboardEvent) => {
     const step = WALK[event.key]
@@ -49,23 +62,39 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
     } else if (event.key === 'Backspace' && text === '') onUndo()
   }
   return (
-    <Field
-      label={`Reading on ${judged.panel.name.toLowerCase()}, µm`}
-      hint="Enter keeps it. An empty Enter walks on."
-      error={error}
-    >
-      <input
-        ref={inputRef}
-        className="field text-2xl"
-        inputMode="decimal"
-        autoComplete="off"
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value)
-          setError(undefined)
-        }}
-        onKeyDown={onKeyDown}
-      />
-    </Field>
+    <>
+      <Field
+        label={`Reading on ${judged.panel.name.toLowerCase()}, ${unitSign(region, 'depth')}`}
+        hint="Enter keeps it. An empty Enter walks on."
+        error={error}
+      >
+        <input
+          ref={inputRef}
+          className="field text-2xl"
+          inputMode="decimal"
+          autoComplete="off"
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value)
+            setError(undefined)
+            setDoubt(undefined)
+          }}
+          onKeyDown={onKeyDown}
+        />
+      </Field>
+      {doubt && (
+        <div
+          role="alert"
+          className="mt-2 flex flex-wrap items-center gap-2 text-sm font-semibold text-copper"
+        >
+          No paint reads {measured(region, 'depth', doubt.um, 1)}. Was the gauge set to{' '}
+          {region.units.depth === 'um' ? 'mil' : 'µm'}?
+          <Button onClick={() => take(doubt.other)}>Save {measured(region, 'depth', doubt.other)}</Button>
+          <Button look="outline" onClick={() => take(doubt.um)}>
+            Save {measured(region, 'depth', doubt.um, 1)}
+          </Button>
+        </div>
+      )}
+    </>
   )
 }

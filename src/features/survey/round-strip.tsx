@@ -1,4 +1,6 @@
 import { countedUm, mean, removalBetween, standardError } from '@/core/survey'
+import { measured } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 import type { Round } from './rounds'
 
 const WIDTH = 340
@@ -7,8 +9,9 @@ const ROW = 34
 
 /** One panel through the rounds: every reading a dot on one scale, the mean a bar with its standard error. */
 export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly Round[] }) {
-  const rows = rounds.flatMap(({ id, name, measured }) => {
-    const values = countedUm(measured.readings[panel] ?? [])
+  const region = useRegion()
+  const rows = rounds.flatMap(({ id, name, measured: read }) => {
+    const values = countedUm(read.readings[panel] ?? [])
     return values.length > 0 ? [{ id, name, values }] : []
   })
   if (rows.length < 2) return null
@@ -23,8 +26,8 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
         Rounds over one another
         {change && (
           <span className="block font-text text-sm font-normal text-ink-soft">
-            {Math.abs(change.removedUm).toFixed(1)} µm {change.removedUm >= 0 ? 'less' : 'more'} than at
-            first, ± {change.uncertaintyUm.toFixed(1)}
+            {measured(region, 'depth', Math.abs(change.removedUm), 1)}{' '}
+            {change.removedUm >= 0 ? 'less' : 'more'} than at first, ± {change.uncertaintyUm.toFixed(1)}
           </span>
         )}
       </figcaption>
@@ -32,7 +35,9 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
         viewBox={`0 0 ${WIDTH} ${rows.length * ROW + 16}`}
         className="mt-1 w-full max-w-md"
         role="img"
-        aria-label={rows.map(({ name, values }) => `${name}: mean ${mean(values).toFixed(1)} µm`).join('; ')}
+        aria-label={rows
+          .map(({ name, values }) => `${name}: mean ${measured(region, 'depth', mean(values), 1)}`)
+          .join('; ')}
       >
         {rows.map(({ id, name, values }, row) => {
           const y = row * ROW + 24
@@ -50,7 +55,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
                 className="fill-ink font-semibold"
                 fontSize={11}
               >
-                {centre.toFixed(1)} µm
+                {measured(region, 'depth', centre, 1)}
               </text>
               <line x1={8} x2={WIDTH - 8} y1={y} y2={y} className="stroke-line" />
               <rect
@@ -75,7 +80,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
           )
         })}
         <text x={8} y={rows.length * ROW + 13} className="fill-ink-soft" fontSize={10}>
-          {low.toFixed(0)} µm
+          {measured(region, 'depth', low)}
         </text>
         <text
           x={WIDTH - 8}
@@ -84,7 +89,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
           className="fill-ink-soft"
           fontSize={10}
         >
-          {high.toFixed(0)} µm
+          {measured(region, 'depth', high)}
         </text>
       </svg>
     </figure>

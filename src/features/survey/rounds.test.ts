@@ -3,6 +3,7 @@ import { toJobId } from '@/core/ids'
 import { emptyMeasured, emptyRecord, type Measured, removalBetween } from '@/core/survey'
 import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { DUBLIN } from '@/text/region.fixture'
 import { differenceFace, roundFace } from './panel-face'
 import { hasReadings, meanOf, roundsOf } from './rounds'
 
@@ -23,15 +24,15 @@ const bonnet = panelsOf('estate').find(({ id }) => id === 'bonnet')!
 
 describe('rounds on the plan', () => {
   test('the round before is always there, the one after as soon as it may be taken', () => {
-    expect(roundsOf(emptyRecord(), [], false).map(({ id }) => id)).toEqual(['before'])
-    expect(roundsOf(emptyRecord(), [], true).map(({ id }) => id)).toEqual(['before', 'after'])
-    expect(roundsOf({ ...emptyRecord(), after: read(117) }, [], false).map(({ id }) => id)).toEqual([
+    expect(roundsOf(DUBLIN, emptyRecord(), [], false).map(({ id }) => id)).toEqual(['before'])
+    expect(roundsOf(DUBLIN, emptyRecord(), [], true).map(({ id }) => id)).toEqual(['before', 'after'])
+    expect(roundsOf(DUBLIN, { ...emptyRecord(), after: read(117) }, [], false).map(({ id }) => id)).toEqual([
       'before',
       'after',
     ])
   })
   test('of earlier visits only what was read is offered, under its day, before this visit', () => {
-    const rounds = roundsOf(emptyRecord(), earlier(read(121), emptyMeasured()), false)
+    const rounds = roundsOf(DUBLIN, emptyRecord(), earlier(read(121), emptyMeasured()), false)
     expect(rounds.map(({ id, name }) => [id, name])).toEqual([
       ['old-before', '12 Apr 2025, before'],
       ['before', 'This visit, before'],
@@ -49,7 +50,8 @@ describe('rounds on the plan', () => {
 })
 
 describe('what has gone', () => {
-  const face = (before: number[], after: number[]) => differenceFace(bonnet, removalBetween(before, after))
+  const face = (before: number[], after: number[]) =>
+    differenceFace(DUBLIN, bonnet, removalBetween(before, after))
   test('a clear loss stands plain, one within the error in brackets', () => {
     expect(face([120, 121, 120, 121], [116, 117, 116, 117])).toMatchObject({
       text: '−4.0',
@@ -63,6 +65,6 @@ describe('what has gone', () => {
   })
   test('a panel read in one round only has no difference', () => {
     expect(face([120, 121], [])).toMatchObject({ text: '', label: 'Bonnet: not read in both rounds' })
-    expect(roundFace(bonnet, undefined).label).toBe('Bonnet: not read')
+    expect(roundFace(DUBLIN, bonnet, undefined).label).toBe('Bonnet: not read')
   })
 })

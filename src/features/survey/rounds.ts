@@ -1,6 +1,7 @@
 import type { EarlierVisit } from '@/core/job'
+import type { Region } from '@/core/region'
 import { countedUm, type Measured, mean, type SurveyRecord } from '@/core/survey'
-import { yearDay } from '@/ui/when'
+import { shortDay } from '@/text/formats'
 
 /** Rounds of readings that can be laid over one another: this visit before and after, and earlier visits. */
 export type Round = { id: string; name: string; measured: Measured }
@@ -14,14 +15,15 @@ export const hasReadings = ({ measured: { readings } }: Pick<Round, 'measured'>)
  * as it may be taken, and earlier ones where something was read.
  */
 export function roundsOf(
+  region: Region,
   survey: SurveyRecord,
   earlier: readonly EarlierVisit[],
   afterIsOpen: boolean,
 ): Round[] {
   const past = earlier.flatMap(({ jobId, day, before, after }): Round[] =>
     [
-      { id: `${jobId}-before`, name: `${yearDay(day)}, before`, measured: before },
-      { id: `${jobId}-after`, name: `${yearDay(day)}, after`, measured: after },
+      { id: `${jobId}-before`, name: `${shortDay(region, day)}, before`, measured: before },
+      { id: `${jobId}-after`, name: `${shortDay(region, day)}, after`, measured: after },
     ].filter(hasReadings),
   )
   const after = { id: 'after', name: 'This visit, after', measured: survey.after }

@@ -19,8 +19,10 @@ import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
 import { readGloss } from '@/server/survey/survey-actions'
+import { measured } from '@/text/formats'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { DefectEditor } from './defect-editor'
 import { Distribution } from './distribution'
@@ -54,6 +56,7 @@ type Props = {
 
 /** Measuring and grading on the body plan. */
 export function SurveyScreen(props: Props) {
+  const region = useRegion()
   const { jobId, vehicle, school, stored, ledger, earlier, agreed, handedOver } = props
   const panels = useMemo(() => panelsOf(vehicle.shape), [vehicle.shape])
   const { data, state, change, settle } = useSurvey(jobId, stored)
@@ -66,7 +69,10 @@ export function SurveyScreen(props: Props) {
   // A reading shows at once where it was typed; chart and table follow when there is time.
   const later = useDeferredValue(judgement)
   const mayMeasureAfter = agreed && !handedOver
-  const rounds = useMemo(() => roundsOf(data, earlier, mayMeasureAfter), [data, earlier, mayMeasureAfter])
+  const rounds = useMemo(
+    () => roundsOf(region, data, earlier, mayMeasureAfter),
+    [region, data, earlier, mayMeasureAfter],
+  )
   const read = useMemo(() => rounds.filter(hasReadings), [rounds])
   const round: Round | undefined =
     shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined
@@ -84,16 +90,16 @@ export function SurveyScreen(props: Props) {
             const [first, last] = [read[0]!, read.at(-1)!].map(({ measured }) =>
               countedUm(measured.readings[panel.id] ?? []),
             ) as [number[], number[]]
-            return [panel.id, differenceFace(panel, removalBetween(first, last))]
+            return [panel.id, differenceFace(region, panel, removalBetween(first, last))]
           }
-          if (shown.id === 'before') return [panel.id, panelFace(judged)]
-          return [panel.id, roundFace(panel, round && meanOf(round.measured, panel.id))]
+          if (shown.id === 'before') return [panel.id, panelFace(region, judged)]
+          return [panel.id, roundFace(region, panel, round && meanOf(round.measured, panel.id))]
         }),
       ),
-    [judgement, shown, read, round],
+    [judgement, shown, read, round, region],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
-  const measured = round?.measured ?? data.before
+  const inRound = round?.measured ?? data.before
   const setReadings = (panel: string, edit: (values: Reading[]) => Reading[]) =>
     change((before) => ({
       ...before,
@@ -106,7 +112,7 @@ export function SurveyScreen(props: Props) {
   const onGauge = (event: GaugeEvent) => {
     const panel = panels.find(({ id }) => id === event.panel)
     if (!panel) return
-    const mishap = mishapOf(event, panel)
+    const mishap = mishapOf(region, event, panel)
     if (mishap !== undefined) return setMishaps((before) => [mishap, ...before])
     if (event.kind !== 'reading') return
     setSelected(event.panel)
@@ -147,8 +153,8 @@ export function SurveyScreen(props: Props) {
             ) : judgement.baseline ? (
               <>
                 Own film level{' '}
-                <strong className="text-ink">{judgement.baseline.medianUm.toFixed(0)} µm</strong>, from{' '}
-                {judgement.baseline.panels} panels
+                <strong className="text-ink">{measured(region, 'depth', judgement.baseline.medianUm)}</strong>
+                , from {judgement.baseline.panels} panels
               </>
             ) : (
               'No film level yet: read at least two metal panels'
@@ -236,8 +242,8 @@ export function SurveyScreen(props: Props) {
               <GlossEntry
                 key={`gloss-${selected}-${phase}`}
                 panelName={judged.panel.name}
-                gloss={measured.gloss[selected] ?? []}
-                clarity={measured.clarity[selected]}
+                gloss={inRound.gloss[selected] ?? []}
+                clarity={inRound.clarity[selected]}
                 readOnly={!open}
                 onMeter={() => reach(readGloss({ jobId, panel: selected, phase }))}
                 onGloss={(values) =>
@@ -268,7 +274,7 @@ export function SurveyScreen(props: Props) {
           )}
           <PanelReadings
             panel={judged.panel}
-            readings={measured.readings[selected] ?? []}
+            readings={inRound.readings[selected] ?? []}
             {...(open ? { onChange: (next: Reading[]) => setReadings(selected, () => next) } : {})}
           />
         </PanelSheet>

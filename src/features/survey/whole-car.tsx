@@ -9,6 +9,8 @@ import {
   VERDICT_NAME,
   type Verdict,
 } from '@/core/survey'
+import { measured } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
 type Props = {
@@ -22,6 +24,7 @@ const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', '
 
 /** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
 export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSelect }: Props) {
+  const region = useRegion()
   return (
     <section className="mt-5 border-t border-line pt-4">
       <h2 className="text-lg">The whole car, panel by panel</h2>
@@ -59,7 +62,9 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                     {panel.name}
                   </button>
                 </th>
-                <td className="pr-3">{statistics ? `${statistics.medianUm.toFixed(0)} µm` : '–'}</td>
+                <td className="pr-3">
+                  {statistics ? `${measured(region, 'depth', statistics.medianUm)}` : '–'}
+                </td>
                 <td
                   className={clsx(
                     'pr-3',
@@ -69,7 +74,9 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                   {FINDING_NAME[finding.kind].toLowerCase()}
                 </td>
                 <td className="pr-3 text-right">{taken[panel.id]?.takenUm.toFixed(1) ?? '–'}</td>
-                <td className="pr-3 text-right font-semibold">{budget.budgetUm.toFixed(1)} µm</td>
+                <td className="pr-3 text-right font-semibold">
+                  {measured(region, 'depth', budget.budgetUm, 1)}
+                </td>
                 <td className="pr-3 pl-1">
                   <strong className="font-head">{condition.letter}</strong> {condition.index.toFixed(0)}
                 </td>

@@ -1,9 +1,10 @@
 import { dueState, VISIT_REASON } from '@/core/aftercare'
 import type { KnownVehicle, VehicleCare } from '@/core/job'
+import type { Region } from '@/core/region'
 import { dayIn, type Instant } from '@/core/time'
+import { moment, percent, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PrintButton } from '@/ui/print-button'
-import { moment, yearDay } from '@/ui/when'
 import { BookVisit } from '../aftercare/book-visit'
 import { PlanList, RuleLists } from '../aftercare/care-lists'
 import { dueText } from '../aftercare/due-screen'
@@ -11,12 +12,12 @@ import { LogVisit } from '../aftercare/log-visit'
 import { OutlookSheet } from '../aftercare/outlook-sheet'
 import { outlookView } from '../aftercare/outlook-view'
 
-type Props = { known: KnownVehicle; care: VehicleCare; zone: string; now: Instant; currency: string }
+type Props = { known: KnownVehicle; care: VehicleCare; region: Region; now: Instant }
 
 /** How a vehicle is looked after now: how its protection stands, what comes next, and what its owner should do. */
-export function CareOverview({ known: { customer, vehicle }, care, zone, now, currency }: Props) {
+export function CareOverview({ known: { customer, vehicle }, care, region, now }: Props) {
   const { protection, dates, plan, rules, wishes, openJob } = care
-  const today = dayIn(zone, now)
+  const today = dayIn(region.timezone, now)
   return (
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_24rem]">
       <section>
@@ -29,13 +30,13 @@ export function CareOverview({ known: { customer, vehicle }, care, zone, now, cu
         ) : (
           <OutlookSheet
             shape={vehicle.shape}
-            views={protection.surfaces.map((surface) => outlookView(surface, protection, zone, now))}
+            views={protection.surfaces.map((surface) => outlookView(surface, protection, region, now))}
           />
         )}
         {protection.exposure.rules.length > 0 && (
           <details className="mt-4">
             <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
-              Why {Math.round(protection.exposure.share * 100)} % of the product’s life
+              Why {percent(region, Math.round(protection.exposure.share * 100))} of the product’s life
             </summary>
             <ul className="mt-1 list-disc pl-5 text-[15px]">
               {protection.exposure.rules.map(({ id, reason, remedy, share }) => (
@@ -55,19 +56,19 @@ export function CareOverview({ known: { customer, vehicle }, care, zone, now, cu
           <h2 className="text-2xl">Next</h2>
           {wishes.map(({ id, fromDay, words }) => (
             <p key={id} className="mt-1 font-semibold">
-              {customer.name} asks for a visit from {yearDay(fromDay)}
+              {customer.name} asks for a visit from {shortDay(region, fromDay)}
               {words && `: “${words}”`}
             </p>
           ))}
           {dates && !openJob && (
             <p className="mt-1" data-testid="due">
-              {dueText(dueState(dates.visit, today), dates.visit, today)}{' '}
+              {dueText(region, dueState(dates.visit, today), dates.visit, today)}{' '}
               <span className="text-ink-soft">{VISIT_REASON[dates.visit.why]}</span>
             </p>
           )}
           {openJob ? (
             <p className="mt-2">
-              {openJob.arriveAt > now ? `Comes ${moment(zone, openJob.arriveAt, now)}. ` : 'It is here. '}
+              {openJob.arriveAt > now ? `Comes ${moment(region, openJob.arriveAt, now)}. ` : 'It is here. '}
               <ButtonLink look="outline" className="ml-2" href={`/jobs/${openJob.id}`}>
                 To the {openJob.kind === 'work' ? 'job' : openJob.kind}
               </ButtonLink>
@@ -79,7 +80,7 @@ export function CareOverview({ known: { customer, vehicle }, care, zone, now, cu
                 vehicleId={vehicle.id}
                 plate={vehicle.plate}
                 from={dates && dates.visit.from > today ? dates.visit.from : today}
-                currency={currency}
+                region={region}
               />
             </div>
           )}
@@ -95,7 +96,7 @@ export function CareOverview({ known: { customer, vehicle }, care, zone, now, cu
                 Calendar (.ics)
               </a>
             </div>
-            <PlanList plan={plan} />
+            <PlanList region={region} plan={plan} />
           </section>
         )}
         <section>

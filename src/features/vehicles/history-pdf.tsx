@@ -1,14 +1,15 @@
 import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { WATER, WATERS } from '@/core/aftercare'
 import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/history'
+import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
 import { PAINT_SYSTEM_GUIDE, panelsOf, SHAPE_NAME } from '@/core/vehicle'
+import { measured, shortDay } from '@/text/formats'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
-import { yearDay } from '@/ui/when'
 
 /** The history of a vehicle to be read: what a new owner is handed with the car. */
 
-function stayLines({ film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
+function stayLines(region: Region, { film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
   const round = (values: HistoryStay['film'], phase: 'before' | 'after') =>
     values.filter((each) => each.phase === phase).flatMap((each) => each.values)
   const said = (name: string, unit: string, values: HistoryStay['film']) => {
@@ -34,7 +35,7 @@ function stayLines({ film, gloss, work, layers, looks, photographs }: HistorySta
     }),
     ...layers.map(
       ({ product, lot, endedAt, ...layer }) =>
-        `${product} on ${layerPlace(layer)}, lot ${lot}, ${yearDay(endedAt.slice(0, 10) as never)}.`,
+        `${product} on ${layerPlace(layer)}, lot ${lot}, ${shortDay(region, endedAt.slice(0, 10) as never)}.`,
     ),
     ...(waters.length > 0 ? [`Water: ${waters.join(', ')}.`] : []),
     ...(photographs.length > 0 ? [`${photographs.length} photographs.`] : []),
@@ -61,7 +62,7 @@ function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
   )
 }
 
-function HistoryDocument({ history }: { history: VehicleHistory }) {
+function HistoryDocument({ history, region }: { history: VehicleHistory; region: Region }) {
   const { vehicle, stays, ledger, shop, writtenOn } = history
   const taken = takenByPanel(ledger)
   const names = new Map(panelsOf(vehicle.shape).map(({ id, name }) => [id, name]))
@@ -72,7 +73,7 @@ function HistoryDocument({ history }: { history: VehicleHistory }) {
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
             <View style={{ width: '60%' }}>
               <Text style={styles.soft}>
-                {shop}, {yearDay(writtenOn)}
+                {shop}, {shortDay(region, writtenOn)}
               </Text>
               <Text style={styles.h1}>History of a car’s paint</Text>
             </View>
@@ -92,10 +93,10 @@ function HistoryDocument({ history }: { history: VehicleHistory }) {
           {stays.map((stay, at) => (
             <View key={at} style={{ marginTop: 4 }} wrap={false}>
               <Text style={styles.h2}>
-                {yearDay(stay.day)}: {stay.title}
-                {stay.odometerKm === undefined ? '' : `, ${stay.odometerKm.toLocaleString('en-IE')} km`}
+                {shortDay(region, stay.day)}: {stay.title}
+                {stay.odometerKm === undefined ? '' : `, ${measured(region, 'distance', stay.odometerKm)}`}
               </Text>
-              {stayLines(stay).map((line) => (
+              {stayLines(region, stay).map((line) => (
                 <View key={line} style={[styles.expect, { borderLeftColor: FERN }]}>
                   <Text>{line}</Text>
                 </View>
@@ -126,6 +127,6 @@ function HistoryDocument({ history }: { history: VehicleHistory }) {
   )
 }
 
-export function historyPdf(history: VehicleHistory): Promise<Buffer> {
-  return renderToBuffer(<HistoryDocument history={history} />)
+export function historyPdf(history: VehicleHistory, region: Region): Promise<Buffer> {
+  return renderToBuffer(<HistoryDocument history={history} region={region} />)
 }

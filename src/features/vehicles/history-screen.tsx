@@ -2,9 +2,10 @@ import { WATER, WATERS } from '@/core/aftercare'
 import { layerPlace, type VehicleHistory } from '@/core/history'
 import type { KnownVehicle, Stay, TimelineEntry } from '@/core/job'
 import { OCCASION } from '@/core/messages'
+import type { Region } from '@/core/region'
 import { TREATMENT } from '@/core/vehicle'
+import { measured, money, shortDay } from '@/text/formats'
 import { Link } from '@/ui/link'
-import { money, yearDay } from '@/ui/when'
 import { messageStateText } from '../aftercare/message-text'
 import { MarkedPhoto } from '../photos/marked-photo'
 
@@ -13,11 +14,11 @@ type Props = {
   timeline: readonly TimelineEntry[]
   /** What other shops wrote before the car came here. */
   brought: readonly VehicleHistory[]
-  currency: string
+  region: Region
 }
 
 /** One line through all that ever happened to a vehicle here: readings, work, layers, pictures, messages, money. */
-export function HistoryScreen({ known: { vehicle }, timeline, brought, currency }: Props) {
+export function HistoryScreen({ known: { vehicle }, timeline, brought, region }: Props) {
   return (
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <section>
@@ -29,18 +30,19 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, currency 
               <span
                 className={`absolute top-5 -left-[31px] size-3.5 ${entry.kind === 'stay' ? 'rounded-[50%_50%_50%_0] bg-fern' : 'rounded-full border-2 border-fern bg-paper'}`}
               />
-              {entry.kind === 'stay' && <StayEntry stay={entry} currency={currency} />}
+              {entry.kind === 'stay' && <StayEntry stay={entry} region={region} />}
               {entry.kind === 'message' && (
                 <p className="text-[15px]">
-                  <strong>{yearDay(entry.day)}</strong> {OCCASION[entry.message.occasion].name}:{' '}
+                  <strong>{shortDay(region, entry.day)}</strong> {OCCASION[entry.message.occasion].name}:{' '}
                   {entry.message.subject}{' '}
                   <span className="text-ink-soft">({messageStateText(entry.message)})</span>
                 </p>
               )}
               {entry.kind === 'told' && (
                 <p className="text-[15px]">
-                  <strong>{yearDay(entry.day)}</strong> told: {entry.entry.removedUm.toFixed(1)} µm taken from{' '}
-                  {entry.entry.panel}
+                  <strong>{shortDay(region, entry.day)}</strong> told:{' '}
+                  {measured(region, 'depth', entry.entry.removedUm, 1)}
+                  taken from {entry.entry.panel}
                   {entry.entry.note && `, ${entry.entry.note}`}
                 </p>
               )}
@@ -48,7 +50,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, currency 
           ))}
         </ol>
         {brought.map((history, at) => (
-          <BroughtHistory key={at} history={history} />
+          <BroughtHistory region={region} key={at} history={history} />
         ))}
         {vehicle.treatments.length > 0 && (
           <>
@@ -87,17 +89,23 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, currency 
   )
 }
 
-function BroughtHistory({ history: { shop, writtenOn, stays } }: { history: VehicleHistory }) {
+function BroughtHistory({
+  history: { shop, writtenOn, stays },
+  region,
+}: {
+  history: VehicleHistory
+  region: Region
+}) {
   return (
     <>
       <h2 className="mt-6 text-xl">
-        Brought along from {shop}, {yearDay(writtenOn)}
+        Brought along from {shop}, {shortDay(region, writtenOn)}
       </h2>
       <ul className="mt-1">
         {stays.map((stay, at) => (
           <li key={at} className="border-t border-line py-2 text-[15px]">
             <strong>
-              {yearDay(stay.day)}, {stay.title}
+              {shortDay(region, stay.day)}, {stay.title}
             </strong>
             <span className="block text-ink-soft">
               {[
@@ -133,18 +141,18 @@ function BroughtHistory({ history: { shop, writtenOn, stays } }: { history: Vehi
 
 const KIND = { work: 'job', visit: 'visit', repair: 'repair' } as const
 
-function StayEntry({ stay, currency }: { stay: Stay; currency: string }) {
+function StayEntry({ stay, region }: { stay: Stay; region: Region }) {
   const { job, day, packageName, letter, readings, coats, waters, totalCents, paidCents, photos } = stay
   const seen = WATERS.filter((water) => waters[water])
   return (
     <>
       <p>
         <Link href={`/jobs/${job.id}`} className="font-head text-lg font-semibold">
-          {yearDay(day)}, {packageName ?? (job.kind === 'visit' ? 'Visit' : job.wishes)}
+          {shortDay(region, day)}, {packageName ?? (job.kind === 'visit' ? 'Visit' : job.wishes)}
         </Link>{' '}
         <span className="text-sm text-ink-soft">
           {KIND[job.kind]} {job.number}
-          {job.odometerKm !== undefined && ` · ${job.odometerKm.toLocaleString('en-IE')} km`}
+          {job.odometerKm !== undefined && ` · ${measured(region, 'distance', job.odometerKm)}`}
           {!job.handedOverAt && ' · not gone home yet'}
         </span>
       </p>
@@ -166,8 +174,8 @@ function StayEntry({ stay, currency }: { stay: Stay; currency: string }) {
         )}
         {totalCents !== undefined && (
           <li className="text-ink-soft">
-            {money(currency, totalCents)}
-            {totalCents > 0 && (paidCents >= totalCents ? ', paid' : `, ${money(currency, paidCents)} paid`)}
+            {money(region, totalCents)}
+            {totalCents > 0 && (paidCents >= totalCents ? ', paid' : `, ${money(region, paidCents)} paid`)}
             {job.onGuarantee && ', on guarantee'}
           </li>
         )}

@@ -1,11 +1,20 @@
+import type { Region } from '@/core/region'
 import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
-import { yearDay } from '@/ui/when'
+import { measured, shortDay } from '@/text/formats'
 
 const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
 
 /** The ledger of a vehicle: panel by panel what was ever taken, against what may be taken in its life. */
-export function LedgerTable({ ledger, panels }: { ledger: readonly Removal[]; panels: readonly Panel[] }) {
+export function LedgerTable({
+  ledger,
+  panels,
+  region,
+}: {
+  ledger: readonly Removal[]
+  panels: readonly Panel[]
+  region: Region
+}) {
   if (ledger.length === 0)
     return (
       <p className="text-ink-soft">
@@ -18,7 +27,7 @@ export function LedgerTable({ ledger, panels }: { ledger: readonly Removal[]; pa
       <thead>
         <tr className="text-left text-sm text-ink-soft">
           <th className="py-1 font-normal">Panel</th>
-          <th className="py-1 font-normal">Of {LIFETIME_UM} µm for life</th>
+          <th className="py-1 font-normal">Of {measured(region, 'depth', LIFETIME_UM)} for life</th>
           <th className="py-1 text-right font-normal">Taken, µm</th>
         </tr>
       </thead>
@@ -35,8 +44,8 @@ export function LedgerTable({ ledger, panels }: { ledger: readonly Removal[]; pa
                     .filter(({ panel }) => panel === id)
                     .map((entry, at) => (
                       <span key={at} className="block text-sm text-ink-soft">
-                        {yearDay(entry.day)}, {SOURCE_NAME[entry.source]} {entry.removedUm.toFixed(1)} ±{' '}
-                        {entry.uncertaintyUm.toFixed(1)}
+                        {shortDay(region, entry.day)}, {SOURCE_NAME[entry.source]}{' '}
+                        {entry.removedUm.toFixed(1)} ± {entry.uncertaintyUm.toFixed(1)}
                         {entry.note && `, ${entry.note}`}
                       </span>
                     ))}

@@ -2,11 +2,12 @@
 
 import type { PrivateLink } from '@/core/handover'
 import type { VehicleId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { PrivateLinks } from '@/features/links/private-links'
 import { closePage, makePage } from '@/server/messages/message-actions'
 
-type Props = { vehicleId: VehicleId; links: readonly PrivateLink[]; zone: string; now: Instant }
+type Props = { vehicleId: VehicleId; links: readonly PrivateLink[]; region: Region; now: Instant }
 
 /** Private pages of the owner. */
 export function OwnerPages({ vehicleId, ...shown }: Props) {

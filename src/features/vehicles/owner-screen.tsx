@@ -3,8 +3,9 @@ import type { PrivateLink } from '@/core/handover'
 import type { VehicleId } from '@/core/ids'
 import type { Message } from '@/core/messages'
 import { OCCASION, type Template } from '@/core/messages'
+import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
-import { moment, yearDay } from '@/ui/when'
+import { moment, shortDay } from '@/text/formats'
 import { messageStateText } from '../aftercare/message-text'
 import { ContactForm } from './contact-form'
 import { OwnerPages } from './owner-pages'
@@ -19,7 +20,7 @@ type Props = {
   repair?: { day: LocalDay; onGuarantee: boolean }
   messages: readonly Message[]
   links: readonly PrivateLink[]
-  zone: string
+  region: Region
   now: Instant
 }
 
@@ -33,7 +34,7 @@ export function OwnerScreen({
   repair,
   messages,
   links,
-  zone,
+  region,
   now,
 }: Props) {
   return (
@@ -63,7 +64,8 @@ export function OwnerScreen({
                     <strong>{message.subject}</strong>{' '}
                     <span className="text-sm text-ink-soft">
                       {OCCASION[message.occasion].name},{' '}
-                      {yearDay(dayIn(zone, message.sentAt ?? message.notBefore))}, {messageStateText(message)}
+                      {shortDay(region, dayIn(region.timezone, message.sentAt ?? message.notBefore))},{' '}
+                      {messageStateText(message)}
                     </span>
                   </p>
                   <p className="mt-1 max-w-prose text-[15px] whitespace-pre-line">{message.text}</p>
@@ -75,7 +77,7 @@ export function OwnerScreen({
                         className={`mt-1 border-l-4 pl-3 ${kind === 'bounced' ? 'border-copper text-copper' : 'border-fern'}`}
                       >
                         {kind === 'replied' ? `“${words}”` : words}{' '}
-                        <span className="text-sm text-ink-soft">{moment(zone, at, now)}</span>
+                        <span className="text-sm text-ink-soft">{moment(region, at, now)}</span>
                       </p>
                     ))}
                 </li>
@@ -91,7 +93,7 @@ export function OwnerScreen({
         </section>
         <section>
           <h2 className="text-xl">Their page</h2>
-          <OwnerPages vehicleId={vehicleId} links={links} zone={zone} now={now} />
+          <OwnerPages vehicleId={vehicleId} links={links} region={region} now={now} />
         </section>
       </aside>
     </div>

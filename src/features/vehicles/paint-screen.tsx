@@ -1,5 +1,6 @@
 import type { Measure, PanelTrend } from '@/core/aftercare'
 import type { KnownVehicle, VehicleCare } from '@/core/job'
+import type { Region } from '@/core/region'
 import type { LedgerEntry } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
 import { LedgerTable } from './ledger-table'
@@ -11,10 +12,11 @@ type Props = {
   ledger: readonly LedgerEntry[]
   trends: Record<Measure, PanelTrend[]>
   corrections: VehicleCare['corrections']
+  region: Region
 }
 
 /** The paint of a vehicle over the years: what was taken, what it still has to give, how film and gloss go. */
-export function PaintScreen({ known: { vehicle }, ledger, trends, corrections }: Props) {
+export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, region }: Props) {
   const panels = panelsOf(vehicle.shape)
   const least = corrections.reduce((a, b) => (b.left.leftUm < a.left.leftUm ? b : a))
   return (
@@ -26,7 +28,7 @@ export function PaintScreen({ known: { vehicle }, ledger, trends, corrections }:
           µm, enough for <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
           {least.left.cuts === 1 ? 'cut' : 'cuts'}, as far as the ledger knows.
         </p>
-        <LedgerTable ledger={ledger} panels={panels} />
+        <LedgerTable region={region} ledger={ledger} panels={panels} />
         <ToldForm vehicleId={vehicle.id} panels={panels} />
       </section>
       <section>

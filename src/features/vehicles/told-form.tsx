@@ -4,9 +4,13 @@ import { useState } from 'react'
 import type { VehicleId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { tellRemoval } from '@/server/vehicles/ledger-actions'
+import { unitSign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 const BLANK = { day: '', removedUm: '', uncertaintyUm: '1', note: '' }
@@ -17,8 +21,9 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
   const [typed, setTyped] = useState(BLANK)
   const { run, pending, refusal, isDone, clear } = useAction()
   const error = (field: string) => (refusal?.field === field ? refusal.message : undefined)
-  const type = (field: keyof typeof BLANK) => (event: { target: { value: string } }) => {
-    setTyped({ ...typed, [field]: event.target.value })
+  const unit = unitSign(useRegion(), 'depth')
+  const set = (field: keyof typeof BLANK) => (text: string) => {
+    setTyped({ ...typed, [field]: text })
     clear()
   }
   const keep = () =>
@@ -28,8 +33,8 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
         vehicleId,
         panels: [...chosen],
         day: typed.day,
-        removedUm: typedNumber(typed.removedUm),
-        uncertaintyUm: typedNumber(typed.uncertaintyUm),
+        removedUm: numberOf(typed.removedUm),
+        uncertaintyUm: numberOf(typed.uncertaintyUm),
         note: typed.note,
       },
       () => {
@@ -68,27 +73,17 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
         </fieldset>
         <div className="grid gap-3 sm:grid-cols-3">
           <Field label="When" error={error('day')}>
-            <input type="date" className="field" value={typed.day} onChange={type('day')} />
+            <DayInput value={typed.day} onChange={set('day')} />
           </Field>
-          <Field label="Taken, µm" error={error('removedUm')}>
-            <input
-              className="field"
-              inputMode="decimal"
-              value={typed.removedUm}
-              onChange={type('removedUm')}
-            />
+          <Field label={`Taken, ${unit}`} error={error('removedUm')}>
+            <NumberInput quantity="depth" value={typed.removedUm} onChange={set('removedUm')} />
           </Field>
-          <Field label="Give or take, µm" error={error('uncertaintyUm')}>
-            <input
-              className="field"
-              inputMode="decimal"
-              value={typed.uncertaintyUm}
-              onChange={type('uncertaintyUm')}
-            />
+          <Field label={`Give or take, ${unit}`} error={error('uncertaintyUm')}>
+            <NumberInput quantity="depth" value={typed.uncertaintyUm} onChange={set('uncertaintyUm')} />
           </Field>
         </div>
         <Field label="Who says so, and what was done" error={error('note')}>
-          <input className="field" value={typed.note} onChange={type('note')} />
+          <input className="field" value={typed.note} onChange={(event) => set('note')(event.target.value)} />
         </Field>
         <div className="flex items-center gap-3">
           <Button disabled={pending} onClick={keep}>

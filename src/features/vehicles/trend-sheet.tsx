@@ -3,9 +3,11 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useState } from 'react'
 import type { Measure, PanelTrend } from '@/core/aftercare'
+import { localDayOrThrow } from '@/core/time'
+import { monthYear, shortDay } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Choice } from '@/ui/choice'
-import { yearDay } from '@/ui/when'
+import { useRegion } from '@/ui/region'
 
 const UNIT: Record<Measure, string> = { film: 'µm', gloss: 'GU' }
 const YEAR_MS = 365.25 * 86_400_000
@@ -77,6 +79,7 @@ export function TrendSheet({ trends }: { trends: Record<Measure, PanelTrend[]> }
 }
 
 function TrendChart({ measure, trend: { name, rounds, trend } }: { measure: Measure; trend: PanelTrend }) {
+  const region = useRegion()
   const draw = useCallback(
     (ink: Ink): ChartConfiguration => {
       const at = (day: string) => Date.parse(day)
@@ -120,11 +123,7 @@ function TrendChart({ measure, trend: { name, rounds, trend } }: { measure: Meas
               ticks: {
                 maxTicksLimit: 6,
                 callback: (value) =>
-                  new Date(Number(value)).toLocaleDateString('en-IE', {
-                    month: 'short',
-                    year: 'numeric',
-                    timeZone: 'UTC',
-                  }),
+                  monthYear(region, localDayOrThrow(new Date(Number(value)).toISOString().slice(0, 10))),
               },
               grid: { display: false },
             },
@@ -134,8 +133,8 @@ function TrendChart({ measure, trend: { name, rounds, trend } }: { measure: Meas
         },
       }
     },
-    [measure, rounds, trend],
+    [measure, rounds, trend, region],
   )
-  const said = `${name}: ${rounds.map(({ day, value }) => `${value.toFixed(1)} on ${yearDay(day)}`).join(', ')}`
+  const said = `${name}: ${rounds.map(({ day, value }) => `${value.toFixed(1)} on ${shortDay(region, day)}`).join(', ')}`
   return <ChartCanvas label={said} className="h-56" draw={draw} />
 }

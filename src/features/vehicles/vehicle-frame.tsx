@@ -1,16 +1,24 @@
 import type { KnownVehicle } from '@/core/job'
+import type { Region } from '@/core/region'
 import { PAINT_SYSTEM_GUIDE, SHAPE_NAME, STORAGE_NAME, WASHING_NAME } from '@/core/vehicle'
+import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { SideView } from '@/ui/side-view'
 import { VehicleRooms } from './vehicle-rooms'
 
 /** Which vehicle this is and how it lives, above all that is known of it. */
-export function VehicleHeader({ known: { customer, vehicle } }: { known: KnownVehicle }) {
+export function VehicleHeader({
+  known: { customer, vehicle },
+  region,
+}: {
+  known: KnownVehicle
+  region: Region
+}) {
   const facts = [
     PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase(),
     vehicle.storage === 'unknown' ? '' : `sleeps: ${STORAGE_NAME[vehicle.storage].toLowerCase()}`,
     vehicle.washing === 'unknown' ? '' : `washed: ${WASHING_NAME[vehicle.washing].toLowerCase()}`,
-    vehicle.yearlyKm === undefined ? '' : `${vehicle.yearlyKm.toLocaleString('en-IE')} km a year`,
+    vehicle.yearlyKm === undefined ? '' : `${measured(region, 'distance', vehicle.yearlyKm)} a year`,
     vehicle.salted ? 'salted roads' : '',
     vehicle.hardWater ? 'hard water' : '',
   ].filter(Boolean)

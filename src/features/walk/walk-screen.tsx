@@ -7,8 +7,10 @@ import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import { EASILY_MISSED, judgeRecord, type Removal, type School, takenByPanel } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
+import { measured, percent } from '@/text/formats'
 import { BodyPlan, type PlanPoint } from '@/ui/body-plan'
 import { ButtonLink } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 import { PhotoStrip } from '../photos/photo-strip'
 import { usePhotos } from '../photos/use-photos'
 import { DefectEditor } from '../survey/defect-editor'
@@ -226,9 +228,10 @@ function Missed({
 
 /** How it stood here when it came in, as written at the intake. */
 function Belongings({ job }: { job: Job }) {
+  const region = useRegion()
   const rows = [
-    ['Odometer', job.odometerKm === undefined ? '' : `${job.odometerKm.toLocaleString('en-IE')} km`],
-    ['Fuel or charge', job.fuelPercent === undefined ? '' : `${job.fuelPercent} %`],
+    ['Odometer', job.odometerKm === undefined ? '' : measured(region, 'distance', job.odometerKm)],
+    ['Fuel or charge', job.fuelPercent === undefined ? '' : percent(region, job.fuelPercent)],
     ['Keys', job.keys],
     ['Left inside', job.belongings],
     ['Was so before', job.warnings],

@@ -19,9 +19,13 @@ import {
   ZONE_NAME,
   ZONES,
 } from '@/core/wash'
+import { measured, unitSign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
 import { PrintButton } from '@/ui/print-button'
+import { useRegion } from '@/ui/region'
 import { useFindings } from './use-findings'
 import { WashSteps } from './wash-steps'
 
@@ -44,6 +48,7 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
     contamination: CLEAN,
     place: { airC, drain: wash.drain, hose: wash.hose, indoors: true },
   })
+  const region = useRegion()
   const [typed, setTyped] = useState<string>()
   const plan = useMemo(
     () =>
@@ -55,9 +60,9 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
   const { contamination, place } = findings
   const typeAir = (text: string) => {
     setTyped(text)
-    const value = Number(text.trim().replace(',', '.'))
-    if (text.trim() === '' || Number.isNaN(value) || value < -30 || value > 50)
-      return setMessage('Type the air temperature in °C, such as 4.')
+    const value = numberOf(text)
+    if (!(value >= -30 && value <= 50))
+      return setMessage(`Type the air temperature, such as ${measured(region, 'temperature', 4)}.`)
     change({ ...findings, place: { ...place, airC: value } })
   }
   return (
@@ -99,13 +104,11 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
         <fieldset>
           <legend className="mb-2 font-head text-lg font-semibold">Where it is washed</legend>
           <div className="w-32">
-            <Field label="Air, °C">
-              <input
-                className="field"
-                inputMode="decimal"
-                autoComplete="off"
+            <Field label={`Air, ${unitSign(region, 'temperature')}`}>
+              <NumberInput
+                quantity="temperature"
                 value={typed ?? String(place.airC)}
-                onChange={(event) => typeAir(event.target.value)}
+                onChange={(text) => typeAir(text)}
               />
             </Field>
           </div>

@@ -2,18 +2,19 @@ import clsx from 'clsx'
 import type { CoatSheet } from '@/core/card/sheets'
 import { dewVerdict } from '@/core/climate'
 import { conditionBreachText } from '@/core/coating'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
-import { moment } from '@/ui/when'
+import { measured, moment, percent, temperatureStep } from '@/text/formats'
 
 /** Whether the air of the bay allows this coat, why not, and when it should. */
 export function Air({
   coat,
-  zone,
+  region,
   now,
   closed,
 }: {
   coat: CoatSheet
-  zone: string
+  region: Region
   now: Instant
   /** When the window for this layer closed, if it has. */
   closed?: Instant
@@ -31,15 +32,15 @@ export function Air({
         {go
           ? `Go for ${product.name}`
           : closed
-            ? `Do not lay ${product.name}: its window closed ${moment(zone, closed, now)}`
+            ? `Do not lay ${product.name}: its window closed ${moment(region, closed, now)}`
             : `Do not lay ${product.name} now`}
       </p>
       {climate ? (
         <p className="mt-1">
-          {bayName}: air {climate.airC.toFixed(1)} °C, humidity {climate.rhPercent.toFixed(0)} %, panel{' '}
-          {climate.panelC.toFixed(1)} °C, {dew?.ok ? `${dew.value.marginC.toFixed(1)} °C` : '?'} above the dew
-          point. Flash about {Math.round(flash.min)} to {Math.round(flash.max)} s; the look of the film
-          decides.
+          {bayName}: air {measured(region, 'temperature', climate.airC, 1)}, humidity{' '}
+          {percent(region, climate.rhPercent)}, panel {measured(region, 'temperature', climate.panelC, 1)},{' '}
+          {dew?.ok ? temperatureStep(region, dew.value.marginC, 1) : '?'} above the dew point. Flash about{' '}
+          {Math.round(flash.min)} to {Math.round(flash.max)} s; the look of the film decides.
         </p>
       ) : (
         <p className="mt-1">
@@ -58,7 +59,7 @@ export function Air({
       {!air && climate && (
         <p className="mt-1 font-semibold">
           {outlook.improvesAt
-            ? `If it goes on like this, it allows it about ${moment(zone, outlook.improvesAt, now)}.`
+            ? `If it goes on like this, it allows it about ${moment(region, outlook.improvesAt, now)}.`
             : 'It is not getting better by itself.'}
         </p>
       )}

@@ -6,7 +6,9 @@ import type { PanelWay } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
+import { measured } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { ReasonField } from './reason-field'
 
@@ -22,6 +24,7 @@ export function AnotherProcess({
   current: string
   onChange: (process: string, reason: string) => void
 }) {
+  const region = useRegion()
   const [open, setOpen] = useState(false)
   const [ways, setWays] = useState<PanelWay[]>()
   const [process, setProcess] = useState('')
@@ -84,7 +87,8 @@ export function AnotherProcess({
                       onChange={() => setProcess(way.name)}
                     />
                     <span className={way.forbidden ? 'text-ink-soft' : ''}>
-                      <strong className="font-semibold">{way.name}</strong>, {way.takesUm.toFixed(1)} µm
+                      <strong className="font-semibold">{way.name}</strong>,{' '}
+                      {measured(region, 'depth', way.takesUm, 1)}
                       {way.forbidden && <span className="block text-sm">{way.forbidden}</span>}
                     </span>
                   </label>

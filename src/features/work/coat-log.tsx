@@ -3,9 +3,13 @@
 import { useState } from 'react'
 import { type CoatLog, coatDoubts, DOUBT_WORDS } from '@/core/card'
 import type { CoatSheet } from '@/core/card/sheets'
+import type { Quantity } from '@/core/region'
+import { measured, unitSign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { LabelScan } from '../stock/label-scan'
 
 type Typed = {
@@ -33,6 +37,7 @@ export function CoatLogForm({
   words?: string
   onDone: (log: CoatLog) => void
 }) {
+  const region = useRegion()
   const { climate, bottles, poured, product, shortMl, ml } = coat
   const [typed, setTyped] = useState<Typed>({
     ml: Object.fromEntries(poured.map((each) => [each.bottle, String(Math.round(each.ml))])),
@@ -48,7 +53,7 @@ export function CoatLogForm({
   const finish = () => {
     const pours = bottles.flatMap(({ id }) => {
       const text = typed.ml[id]?.trim() ?? ''
-      return text === '' || text === '0' ? [] : [{ bottle: id, ml: typedNumber(text) }]
+      return text === '' || text === '0' ? [] : [{ bottle: id, ml: numberOf(text) }]
     })
     const faults: Partial<Record<string, string>> = {}
     for (const { bottle, ml: each } of pours)
@@ -58,9 +63,9 @@ export function CoatLogForm({
       [...new Set(pours.map(({ bottle }) => bottles.find(({ id }) => id === bottle)!.lot))].join(', ')
     if (lot === '') faults.lot = 'Write the lot from the bottle.'
     const read = {
-      airC: typedNumber(typed.airC),
-      rhPercent: typedNumber(typed.rhPercent),
-      panelC: typedNumber(typed.panelC),
+      airC: numberOf(typed.airC),
+      rhPercent: numberOf(typed.rhPercent),
+      panelC: numberOf(typed.panelC),
     }
     if (!within(read.airC, -20, 60)) faults.airC = 'Type the air in °C, such as 18.5.'
     if (!within(read.rhPercent, 1, 100)) faults.rhPercent = 'Type the humidity in %, such as 52.'
@@ -86,26 +91,25 @@ export function CoatLogForm({
     if (Object.keys(faults).length > 0) return
     onDone({ ...log, ...(found.length > 0 ? { despite } : {}) })
   }
-  const airField = (name: 'airC' | 'rhPercent' | 'panelC', label: string) => (
+  const airField = (name: 'airC' | 'rhPercent' | 'panelC', label: string, quantity?: Quantity) => (
     <Field label={label} {...(wrong[name] ? { error: wrong[name] } : {})}>
-      <input
-        className="field"
-        inputMode="decimal"
-        autoComplete="off"
+      <NumberInput
+        {...(quantity ? { quantity } : {})}
         value={typed[name]}
-        onChange={({ target }) => change({ [name]: target.value })}
+        onChange={(text) => change({ [name]: text })}
       />
     </Field>
   )
   return (
     <section aria-label="What it was laid with" className="rounded border border-line bg-paper p-4">
       <p>
-        {product.name}, reckoned at {ml} ml.
+        {product.name}, reckoned at {measured(region, 'volume', ml)}.
         {bottles.length === 0 && ' The shelf has no bottle of it: write the lot by hand.'}
         {bottles.length > 0 && shortMl > 0 && (
           <strong className="text-copper">
             {' '}
-            By the book the shelf lacks {Math.ceil(shortMl)} ml. Write down what was really used.
+            By the book the shelf lacks {measured(region, 'volume', Math.ceil(shortMl))}. Write down what was
+            really used.
           </strong>
         )}
       </p>
@@ -131,16 +135,14 @@ export function CoatLogForm({
         {bottles.map(({ id, code, lot, leftMl, openedOn }) => (
           <Field
             key={id}
-            label={`Bottle ${code}, lot ${lot}, ml used`}
-            hint={`${leftMl.toFixed(0)} ml left${openedOn ? ', open' : ', closed'}`}
+            label={`Bottle ${code}, lot ${lot}, ${unitSign(region, 'volume')} used`}
+            hint={`${measured(region, 'volume', leftMl)} left${openedOn ? ', open' : ', closed'}`}
             {...(wrong[id] ? { error: wrong[id] } : {})}
           >
-            <input
-              className="field"
-              inputMode="decimal"
-              autoComplete="off"
+            <NumberInput
+              quantity="volume"
               value={typed.ml[id] ?? ''}
-              onChange={({ target }) => change({ ml: { ...typed.ml, [id]: target.value } })}
+              onChange={(text) => change({ ml: { ...typed.ml, [id]: text } })}
             />
           </Field>
         ))}
@@ -161,9 +163,9 @@ export function CoatLogForm({
         </p>
       )}
       <div className="mt-3 grid grid-cols-3 gap-3">
-        {airField('airC', 'Air, °C')}
+        {airField('airC', `Air, ${unitSign(region, 'temperature')}`, 'temperature')}
         {airField('rhPercent', 'Humidity, %')}
-        {airField('panelC', 'Panel, °C')}
+        {airField('panelC', `Panel, ${unitSign(region, 'temperature')}`, 'temperature')}
       </div>
       {doubts.length > 0 && (
         <div className="mt-3 rounded border-2 border-copper p-3">

@@ -2,10 +2,11 @@
 
 import clsx from 'clsx'
 import { type PersonId, toPersonId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { clock, duration, moment } from '@/text/formats'
 import { Choice } from '@/ui/choice'
 import { Link } from '@/ui/link'
-import { clock, duration, moment } from '@/ui/when'
 import type { DayCar } from './day'
 import { PlainHttpNote } from './plain-http-note'
 import { Tick } from './tick'
@@ -15,10 +16,10 @@ import { useOffline } from './use-offline'
 /** Of the choice, not of the shop: whoever holds the tablet looks at all of them. */
 const EVERYBODY = toPersonId('everybody')
 
-type Props = { cars: DayCar[]; people: { id: PersonId; name: string }[]; zone: string; now: Instant }
+type Props = { cars: DayCar[]; people: { id: PersonId; name: string }[]; region: Region; now: Instant }
 
 /** Today’s work for whoever holds the tablet, by car. */
-export function DayScreen({ cars, people, zone, now }: Props) {
+export function DayScreen({ cars, people, region, now }: Props) {
   useOffline({ ahead: cars.map(({ job }) => `/jobs/${job}/work`) })
   const [me, setMe] = useMe(EVERYBODY)
   const isMine = (step: DayCar['steps'][number]) => me === EVERYBODY || step.people.includes(me)
@@ -67,10 +68,10 @@ export function DayScreen({ cars, people, zone, now }: Props) {
                     </span>
                     <span className="text-right text-ink-soft">
                       {step.state === 'open'
-                        ? `${moment(zone, step.start, now)}, ${duration(step.operation.minutes)}`
+                        ? `${moment(region, step.start, now)}, ${duration(region, step.operation.minutes)}`
                         : step.state === 'started'
-                          ? `until about ${moment(zone, step.end, now)}`
-                          : `done ${clock(zone, step.end)}`}
+                          ? `until about ${moment(region, step.end, now)}`
+                          : `done ${clock(region, step.end)}`}
                       {step.state === 'open' && step.start < now && (
                         <span className="block font-semibold text-copper">overdue</span>
                       )}

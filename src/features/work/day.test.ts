@@ -3,6 +3,7 @@ import { toPersonId } from '@/core/ids'
 import type { LiveJob, Progress } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { DUBLIN } from '@/text/region.fixture'
 import { dayCars } from './day'
 
 const NOON = instantOrThrow('2027-01-13T12:00:00Z')
@@ -44,7 +45,7 @@ function floor(steps: ReturnType<typeof step>[], progress: Record<string, Progre
   } as unknown as FloorJob
   return {
     now: NOON,
-    shop: { setup: { timezone: 'Europe/Dublin', places: [{ id: 'loft-1', name: 'Loft 1' }] } },
+    shop: { setup: { region: DUBLIN, places: [{ id: 'loft-1', name: 'Loft 1' }] } },
     jobs: [entry],
   } as unknown as Floor
 }

@@ -17,7 +17,8 @@ export type DayCar = { job: JobId; plate: string; car: string; place: string; st
 
 /** Attended steps that are under way, or planned for today, or overdue; by car, the first to begin first. */
 export function dayCars({ jobs, now, shop }: Floor): DayCar[] {
-  const { timezone, places } = shop.setup
+  const { region, places } = shop.setup
+  const { timezone } = region
   const today = dayIn(timezone, now)
   const cars = jobs.flatMap(({ job, live, stage }): DayCar[] => {
     if (!live || stage.kind === 'handed-over') return []

@@ -6,10 +6,12 @@ import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
+import { duration, measured, moment, unitSign } from '@/text/formats'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { typedNumber } from '@/ui/typed-number'
-import { duration, moment } from '@/ui/when'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import type { Card } from './use-card'
 
 /** Smears that hardened: found in a layer, what to do by its age, and dealt with. */
@@ -71,15 +73,15 @@ export function HighSpots({
                 {spot.gone ? (
                   <p className="text-ink-soft">
                     {spot.gone.how === 're-wet' ? 'Re-wet and levelled' : 'Polished off and coated again'},{' '}
-                    {moment(view.zone, spot.gone.at, now)}.
+                    {moment(view.region, spot.gone.at, now)}.
                   </p>
                 ) : (
                   <>
                     <p className="mt-1 text-lg">{advice.what}</p>
                     {advice.minutesLeft !== undefined && (
                       <p className="mt-1 text-copper">
-                        It softens for another {duration(advice.minutesLeft)}; after that it has to be
-                        polished off.
+                        It softens for another {duration(view.region, advice.minutesLeft)}; after that it has
+                        to be polished off.
                       </p>
                     )}
                     <Mended card={card} me={me} layer={layer} spot={spot.id} remedy={advice.remedy} />
@@ -115,6 +117,7 @@ function Mended({
   spot: string
   remedy: 're-wet' | 'recoat'
 }) {
+  const region = useRegion()
   const [ml, setMl] = useState('')
   const [wrong, setWrong] = useState('')
   // From one that still holds something: a drop cannot come from an empty bottle.
@@ -122,13 +125,13 @@ function Mended({
     ({ state, leftMl }) => state !== 'empty' && state !== 'past' && leftMl > 0,
   )
   const mend = () => {
-    const used = ml.trim() === '' ? 0 : typedNumber(ml)
+    const used = ml.trim() === '' ? 0 : numberOf(ml)
     if (!(used >= 0 && used <= 100)) {
       setWrong('Type the millilitres used, such as 2, or leave it empty.')
       return
     }
     if (bottle && used > bottle.leftMl) {
-      setWrong(`Bottle ${bottle.code} holds ${bottle.leftMl.toFixed(0)} ml.`)
+      setWrong(`Bottle ${bottle.code} holds ${measured(region, 'volume', bottle.leftMl)}.`)
       return
     }
     card.add(me, {
@@ -142,14 +145,11 @@ function Mended({
   return (
     <div className="mt-2 flex flex-wrap items-end gap-3">
       {bottle && (
-        <Field label={`ml used from bottle ${bottle.code}`} {...(wrong ? { error: wrong } : {})}>
-          <input
-            className="field w-32"
-            inputMode="decimal"
-            autoComplete="off"
-            value={ml}
-            onChange={({ target }) => setMl(target.value)}
-          />
+        <Field
+          label={`${unitSign(region, 'volume')} used from bottle ${bottle.code}`}
+          {...(wrong ? { error: wrong } : {})}
+        >
+          <NumberInput quantity="volume" className="w-32" value={ml} onChange={(text) => setMl(text)} />
         </Field>
       )}
       <Button onClick={mend}>

@@ -1,7 +1,7 @@
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { plusMinutes } from '@/core/time'
-import { moment } from '@/ui/when'
+import { moment } from '@/text/formats'
 import type { Card } from './use-card'
 
 /** A wait that nobody shortens: until when, and what must not be done. */
@@ -15,7 +15,7 @@ export function HoldPanel({ card, operation }: { card: Card; operation: PlannedO
       <p className="eyebrow text-copper">{progress.kind === 'done' ? 'Over' : 'Waiting'}</p>
       <h1 className="mt-1 text-4xl text-copper">{operation.title}</h1>
       {until && progress.kind !== 'done' && (
-        <p className="mt-3 text-3xl font-semibold">Until {moment(view.zone, until, now)}</p>
+        <p className="mt-3 text-3xl font-semibold">Until {moment(view.region, until, now)}</p>
       )}
       <p className="mt-4 text-lg">{view.sheets[operation.id]?.caution}</p>
       <p className="mt-3 text-ink-soft">

@@ -1,7 +1,7 @@
 import { conflictText } from '@/core/card'
 import type { Why } from '@/core/queue'
+import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
-import { moment } from '@/ui/when'
 import type { Card } from './use-card'
 
 /** Whether the shop hears this tablet, what still waits here, and what the shop did not take. */
@@ -13,7 +13,7 @@ export function NetState({ card }: { card: Card }) {
   const words = (why: Why) =>
     why.kind === 'words'
       ? why.message
-      : conflictText(why.conflict, { who: nameOf, when: (at) => moment(view.zone, at, now) })
+      : conflictText(why.conflict, { who: nameOf, when: (at) => moment(view.region, at, now) })
   return (
     <>
       <p role="status" data-testid="net" className="pb-2 text-sm text-ink-soft">
@@ -28,7 +28,7 @@ export function NetState({ card }: { card: Card }) {
       </p>
       {card.against && (
         <p role="alert" className="w-full rounded bg-copper-soft px-4 py-2 text-lg font-semibold text-copper">
-          {conflictText(card.against, { who: nameOf, when: (at) => moment(view.zone, at, now) })}
+          {conflictText(card.against, { who: nameOf, when: (at) => moment(view.region, at, now) })}
         </p>
       )}
       {refused.length > 0 && (
@@ -40,7 +40,7 @@ export function NetState({ card }: { card: Card }) {
                 className="flex flex-wrap items-center justify-between gap-3 rounded border-l-4 border-copper bg-copper-soft px-4 py-2"
               >
                 <span>
-                  <strong>Not taken</strong>, from {moment(view.zone, timeOf(entry), now)}
+                  <strong>Not taken</strong>, from {moment(view.region, timeOf(entry), now)}
                   {entry.kind === 'act' && ` by ${nameOf(entry.by)}`}
                   {entry.kind === 'call' && `, ${entry.about}`}
                   {entry.kind === 'photo' && `, ${entry.name}`}: {words(entry.why)}

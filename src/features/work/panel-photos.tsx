@@ -1,8 +1,8 @@
 'use client'
 
 import type { Panel } from '@/core/vehicle'
+import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
-import { later } from './later'
 
 // The album is large and seldom open at the car: it comes when it is asked for.
 const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip))

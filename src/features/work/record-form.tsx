@@ -3,22 +3,27 @@
 import { useState } from 'react'
 import { type Act, type CoatLog, type Conflict, conflictText } from '@/core/card'
 import { toPersonId } from '@/core/ids'
-import { atLocal, dayIn, type Instant, localDayOrThrow } from '@/core/time'
+import type { Region } from '@/core/region'
+import { atLocal, clockIn, dayIn, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
+import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
-import { clock, moment } from '@/ui/when'
+import { TimeInput } from '@/ui/time-input'
 import { AskReason } from './ask-reason'
 import { CoatLogForm } from './coat-log'
 import type { StepProps } from './use-card'
 
-/** What an `<input type="datetime-local">` holds, on the shop's clock. */
-function toLocalText(zone: string, at: Instant): string {
-  return `${dayIn(zone, at)}T${clock(zone, at)}`
-}
+/** A moment as it is typed, on the shop's clock. */
+type Typed = { day: string; time: string }
 
-function fromLocalText(zone: string, text: string): Instant | undefined {
-  const [day, time] = text.split('T')
-  return day && time ? atLocal(zone, localDayOrThrow(day), time.slice(0, 5)) : undefined
+const typedAt = ({ timezone }: Region, at: Instant): Typed => ({
+  day: dayIn(timezone, at),
+  time: clockIn(timezone, at),
+})
+
+function momentOf({ timezone }: Region, { day, time }: Typed): Instant | undefined {
+  return isLocalDay(day) && isClock(time) ? atLocal(timezone, localDayOrThrow(day), time) : undefined
 }
 
 /** Which field a conflict is about; what is about none stands below. */
@@ -35,22 +40,22 @@ const FIELD: Partial<Record<Conflict['code'], 'from' | 'to'>> = {
  */
 export function RecordForm({ card, operation, me }: StepProps) {
   const { view, state } = card
-  const { zone, people } = view
+  const { region, people } = view
   const progress = state.progress[operation.id] ?? { kind: 'open' as const }
   const coat = view.sheets[operation.id]?.coat
   // The moment at which the form was opened; it does not run on while somebody types.
   const [now] = useState(card.now)
   const started = progress.kind === 'started' ? progress.at : now
   const [by, setBy] = useState((progress.kind === 'started' && progress.by) || me)
-  const [from, setFrom] = useState(toLocalText(zone, started))
-  const [to, setTo] = useState(toLocalText(zone, now))
+  const [from, setFrom] = useState(typedAt(region, started))
+  const [to, setTo] = useState(typedAt(region, now))
   const [fault, setFault] = useState<{ field: 'from' | 'to' | ''; message: string }>()
   const [late, setLate] = useState<{ coat?: CoatLog }>()
   const at = (field: 'from' | 'to' | '') => (fault?.field === field ? fault.message : undefined)
   const finish = (log?: CoatLog, despite?: string) => {
-    const [began, ended] = [fromLocalText(zone, from), fromLocalText(zone, to)]
-    if (!began) return setFault({ field: 'from', message: 'Choose a date and a time.' })
-    if (!ended) return setFault({ field: 'to', message: 'Choose a date and a time.' })
+    const [began, ended] = [momentOf(region, from), momentOf(region, to)]
+    if (!began) return setFault({ field: 'from', message: 'Type a day and a time, such as 13:30.' })
+    if (!ended) return setFault({ field: 'to', message: 'Type a day and a time, such as 13:30.' })
     const act: Act = {
       kind: 'record',
       operation: operation.id,
@@ -63,7 +68,7 @@ export function RecordForm({ card, operation, me }: StepProps) {
     if (against?.code === 'window-closed') return setLate(log ? { coat: log } : {})
     if (against) {
       const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
-      const message = conflictText(against, { who: nameOf, when: (when) => moment(zone, when, card.now) })
+      const message = conflictText(against, { who: nameOf, when: (when) => moment(region, when, card.now) })
       return setFault({ field: FIELD[against.code] ?? '', message })
     }
     setFault(undefined)
@@ -71,32 +76,20 @@ export function RecordForm({ card, operation, me }: StepProps) {
   }
   return (
     <div className="pt-2">
-      <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Who">
-          <select className="field" value={by} onChange={(event) => setBy(toPersonId(event.target.value))}>
-            {people.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </Field>
-        <Field label="Really began" error={at('from')}>
-          <input
-            className="field"
-            type="datetime-local"
-            value={from}
-            onChange={(event) => setFrom(event.target.value)}
-          />
-        </Field>
-        <Field label="Really ended" error={at('to')}>
-          <input
-            className="field"
-            type="datetime-local"
-            value={to}
-            onChange={(event) => setTo(event.target.value)}
-          />
-        </Field>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <div className="sm:col-span-2 sm:max-w-xs">
+          <Field label="Who">
+            <select className="field" value={by} onChange={(event) => setBy(toPersonId(event.target.value))}>
+              {people.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </Field>
+        </div>
+        <When label="Really began" value={from} error={at('from')} onChange={setFrom} />
+        <When label="Really ended" value={to} error={at('to')} onChange={setTo} />
       </div>
       {at('') && (
         <p role="alert" className="mt-3 font-semibold text-copper">
@@ -128,6 +121,26 @@ export function RecordForm({ card, operation, me }: StepProps) {
           </Button>
         )}
       </div>
+    </div>
+  )
+}
+
+type WhenProps = {
+  label: string
+  value: Typed
+  error: string | undefined
+  onChange: (value: Typed) => void
+}
+
+function When({ label, value, error, onChange }: WhenProps) {
+  return (
+    <div className="grid grid-cols-[3fr_2fr] gap-2">
+      <Field label={`${label}, day`} {...(error ? { error } : {})}>
+        <DayInput value={value.day} onChange={(day) => onChange({ ...value, day })} />
+      </Field>
+      <Field label={`${label}, time`}>
+        <TimeInput value={value.time} onChange={(time) => onChange({ ...value, time })} />
+      </Field>
     </div>
   )
 }

@@ -5,11 +5,11 @@ import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { moment } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
-import { moment } from '@/ui/when'
+import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
-import { later } from './later'
 import { PanelPhotos } from './panel-photos'
 import type { Card, StepProps } from './use-card'
 
@@ -69,7 +69,7 @@ export function Sections({ card, operation, me, album }: Props) {
         {progress?.kind === 'started' && done > 0 && pace && pace.minutesLeft > 0 && (
           <>
             , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
-            this pace done about {moment(view.zone, plusMinutes(now, pace.minutesLeft), now)}
+            this pace done about {moment(view.region, plusMinutes(now, pace.minutesLeft), now)}
           </>
         )}
         .

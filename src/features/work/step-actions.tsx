@@ -11,8 +11,8 @@ import {
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { Button } from '@/ui/button'
+import { later } from '@/ui/later'
 import { AskReason } from './ask-reason'
-import { later } from './later'
 import { type Card, type StepProps, sinceLastAct } from './use-card'
 
 // Only a layer asks for it.

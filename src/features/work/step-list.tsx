@@ -5,7 +5,7 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import { duration, moment } from '@/ui/when'
+import { duration, measured, moment, percent } from '@/text/formats'
 import { windowText } from '../window-text'
 import { TakeBack } from './take-back'
 import { Tick } from './tick'
@@ -56,13 +56,14 @@ function StepLine({
   onShow: () => void
   onTakeBack: (operation: OperationId) => void
 }) {
+  const { region } = view
   const live = { ...view.live, progress: state.progress }
   const progress = progressAt(live, operation, now)
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const window = openedWindow(live, operation, now)
   const log = view.layers.find(({ operationId }) => operationId === operation.id)
   const hold = operation.mode === 'unattended'
-  const at = (instant: Instant) => moment(view.zone, instant, now)
+  const at = (instant: Instant) => moment(view.region, instant, now)
   const nameOf = (id: string | undefined) => view.people.find((person) => person.id === id)?.name ?? ''
   const rests = progress.kind === 'started' && pausedNow(workOn(state, operation.id))
   const missed =
@@ -96,12 +97,12 @@ function StepLine({
               : progress.kind === 'started'
                 ? `since ${at(progress.at)}${progress.by ? `, ${nameOf(progress.by)}` : ''}${rests ? ', rests' : ''}`
                 : planned
-                  ? `${at(planned.start)}, ${duration(operation.minutes)}${planned.people.length > 0 ? `, ${planned.people.map(nameOf).join(', ')}` : ''}`
-                  : duration(operation.minutes)}
+                  ? `${at(planned.start)}, ${duration(view.region, operation.minutes)}${planned.people.length > 0 ? `, ${planned.people.map(nameOf).join(', ')}` : ''}`
+                  : duration(view.region, operation.minutes)}
           </p>
           {window && progress.kind === 'open' && (
             <p className="text-sm font-semibold text-copper">
-              {windowText(window, { zone: view.zone, now })}
+              {windowText(window, { region: view.region, now })}
             </p>
           )}
           {missed && (
@@ -115,8 +116,9 @@ function StepLine({
           )}
           {log && (
             <p className="text-sm text-ink-soft">
-              Lot {log.lot}, {log.climate.airC.toFixed(1)} °C, {log.climate.rhPercent.toFixed(0)} %, panel{' '}
-              {log.climate.panelC.toFixed(1)} °C
+              Lot {log.lot}, {measured(region, 'temperature', log.climate.airC, 1)},{' '}
+              {percent(region, log.climate.rhPercent)}, panel{' '}
+              {measured(region, 'temperature', log.climate.panelC, 1)}
             </p>
           )}
         </div>

@@ -6,13 +6,13 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
+import { duration, moment } from '@/text/formats'
+import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
-import { duration, moment } from '@/ui/when'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
 import { CoatPanels } from './coat-panels'
-import { later } from './later'
 import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
 import { Actions } from './step-actions'
@@ -33,7 +33,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const sheet = view.sheets[operation.id]
   const window = openedWindow(live, operation, now)
   const work = workOn(state, operation.id)
-  const at = (instant: Instant) => moment(view.zone, instant, now)
+  const at = (instant: Instant) => moment(view.region, instant, now)
   const rests = pausedNow(work)
   return (
     <section className="sheet p-5" aria-label={operation.title}>
@@ -49,7 +49,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       </p>
       <h1 className="mt-1 text-4xl">{operation.title}</h1>
       <p className="mt-1 text-lg text-ink-soft">
-        about {duration(operation.minutes)}
+        about {duration(view.region, operation.minutes)}
         {rests && ` · rests since ${at(rests.from)}: ${PAUSE_WORDS[rests.reason].toLowerCase()}`}
       </p>
       {window && progress.kind === 'open' && (
@@ -57,13 +57,13 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           className="mt-4 rounded bg-copper-soft px-4 py-3 text-xl font-semibold text-copper"
           data-testid="window"
         >
-          {windowText(window, { zone: view.zone, now })}
+          {windowText(window, { region: view.region, now })}
         </p>
       )}
       {sheet?.coat && progress.kind !== 'done' && (
         <Air
           coat={sheet.coat}
-          zone={view.zone}
+          region={view.region}
           now={now}
           {...(window && progress.kind === 'open' && now > window.closes ? { closed: window.closes } : {})}
         />

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { later } from './later'
+import { later } from '@/ui/later'
 
 // Seldom needed: it comes when it is asked for, or is fetched once the card stands.
 const TakeBackDialog = later(() => import('./take-back-dialog').then(({ TakeBackDialog: dialog }) => dialog))

@@ -8,7 +8,7 @@ import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import { openedWindow } from '@/core/planning'
 import { plusMinutes } from '@/core/time'
-import { duration, moment } from '@/ui/when'
+import { duration, moment } from '@/text/formats'
 import type { Card } from './use-card'
 
 /** A window is warned of when it closes within this many minutes (mem). */
@@ -78,10 +78,10 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
           <span className="text-sm">{operation.title}</span>
           <span className="font-head text-xl font-bold">
             {where.kind === 'not-yet'
-              ? `opens in ${duration(Math.ceil(where.opensInMinutes))}`
+              ? `opens in ${duration(view.region, Math.ceil(where.opensInMinutes))}`
               : where.kind === 'open'
-                ? `closes in ${duration(Math.floor(where.closesInMinutes))}, ${moment(view.zone, window.closes, now)}`
-                : `closed ${moment(view.zone, window.closes, now)}`}
+                ? `closes in ${duration(view.region, Math.floor(where.closesInMinutes))}, ${moment(view.region, window.closes, now)}`
+                : `closed ${moment(view.region, window.closes, now)}`}
           </span>
         </li>
       ))}
@@ -91,7 +91,7 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
           className="flex min-h-16 flex-col justify-center rounded-md border-2 border-copper bg-sheet px-4 py-1 text-copper"
         >
           <span className="text-sm">{operation.title}</span>
-          <span className="font-head text-xl font-bold">until {moment(view.zone, until, now)}</span>
+          <span className="font-head text-xl font-bold">until {moment(view.region, until, now)}</span>
         </li>
       ))}
     </ul>

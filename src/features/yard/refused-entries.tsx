@@ -1,17 +1,18 @@
 'use client'
 
 import type { RefusedView } from '@/core/queue/refused-view'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { readRefused } from '@/server/queue/refused-actions'
+import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Link } from '@/ui/link'
 import { useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 
-type Props = { refused: readonly RefusedView[]; zone: string; now: Instant }
+type Props = { refused: readonly RefusedView[]; region: Region; now: Instant }
 
 /** What tablets sent and the shop did not take: it stays here until somebody has read it. */
-export function RefusedEntries({ refused, zone, now }: Props) {
+export function RefusedEntries({ refused, region, now }: Props) {
   const { run, pending } = useAction()
   if (refused.length === 0) return null
   return (
@@ -29,7 +30,7 @@ export function RefusedEntries({ refused, zone, now }: Props) {
                   {plate}
                 </Link>
               )}{' '}
-              {what}, {moment(zone, at, now)}: {why}
+              {what}, {moment(region, at, now)}: {why}
             </span>
             <Button look="outline" disabled={pending} onClick={() => run(readRefused, { id })}>
               I have read it

@@ -1,21 +1,22 @@
 import { windowState } from '@/core/coating'
 import type { PersonId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
-import { moment } from '@/ui/when'
+import { moment } from '@/text/formats'
 import { windowText } from '../window-text'
 import type { WaitsFor } from './yard-view'
 
-type Words = { zone: string; now: Instant; nameOf: (person: PersonId) => string }
+type Words = { region: Region; now: Instant; nameOf: (person: PersonId) => string }
 
 const list = (names: readonly string[]) => names.join(' and ')
 
 /** What a car waits for, in two short lines: the thing, and until when. */
 export function waitsText(
   waits: WaitsFor,
-  { zone, now, nameOf }: Words,
+  { region, now, nameOf }: Words,
 ): { what: string; until: string; hold: boolean } {
-  const at = (instant: Instant) => moment(zone, instant, now)
+  const at = (instant: Instant) => moment(region, instant, now)
   const by = (people: readonly PersonId[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
   switch (waits.kind) {
     case 'reading':
@@ -43,7 +44,7 @@ export function waitsText(
       const missed = waits.window && windowState(waits.window, now).kind === 'missed'
       return {
         what: `Next: ${waits.operation.title}`,
-        until: missed ? windowText(waits.window!, { zone, now }) : planned,
+        until: missed ? windowText(waits.window!, { region, now }) : planned,
         hold: waits.window !== undefined,
       }
     }

@@ -1,18 +1,19 @@
 import clsx from 'clsx'
 import { conditionBreachText } from '@/core/coating'
 import type { PersonId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { measured, moment, percent, temperatureStep } from '@/text/formats'
 import { CarFromAbove } from '@/ui/car-from-above'
 import { Frond } from '@/ui/frond'
 import { Link } from '@/ui/link'
-import { moment } from '@/ui/when'
 import { roomFor } from '../frame/rooms'
 import { leafletsOf } from '../leaflets'
 import { windowText } from '../window-text'
 import { waitsText } from './waits-text'
 import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
 
-type Context = { zone: string; now: Instant; nameOf: (person: PersonId) => string }
+type Context = { region: Region; now: Instant; nameOf: (person: PersonId) => string }
 
 /** The shop as a floor plan, and beside it what comes next. */
 export function YardScreen({ yard, after, context }: { yard: Yard; after: After; context: Context }) {
@@ -80,7 +81,7 @@ function Bay({ place, context, className }: { place: YardPlace; context: Context
     <article className={clsx('flex min-h-56 flex-col border-ink p-4', className)} aria-label={place.name}>
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-lg">{place.name}</h2>
-        <Climate place={place} />
+        <Climate place={place} region={context.region} />
       </header>
       {place.car ? (
         <CarInBay car={place.car} context={context} />
@@ -91,14 +92,16 @@ function Bay({ place, context, className }: { place: YardPlace; context: Context
   )
 }
 
-function Climate({ place }: { place: YardPlace }) {
+function Climate({ place, region }: { place: YardPlace; region: Region }) {
   const { climate } = place
   const go = place.breaches.length === 0
   const studio = place.kinds.includes('studio')
   return (
     <details className="group relative text-sm">
       <summary className="list-none text-ink-soft marker:hidden">
-        {climate ? `${climate.airC.toFixed(1)} °C · ${climate.rhPercent.toFixed(0)} %` : 'sensor silent'}
+        {climate
+          ? `${measured(region, 'temperature', climate.airC, 1)} · ${percent(region, climate.rhPercent)}`
+          : 'sensor silent'}
         {studio && (
           <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>
             {go ? 'coat: go' : 'coat: no'}
@@ -108,8 +111,9 @@ function Climate({ place }: { place: YardPlace }) {
       <div className="sheet absolute right-0 z-10 mt-1 w-72 p-3 shadow-sm">
         {climate && (
           <p>
-            Panel {climate.panelC.toFixed(1)} °C, {place.dewMarginC?.toFixed(1) ?? '?'} °C above the dew
-            point. 3 °C are needed (ISO 8502-4).
+            Panel {measured(region, 'temperature', climate.panelC, 1)},{' '}
+            {place.dewMarginC === undefined ? '?' : temperatureStep(region, place.dewMarginC, 1)} above the
+            dew point. {temperatureStep(region, 3)} are needed (ISO 8502-4).
           </p>
         )}
         {place.breaches.map((breach) => (
@@ -207,7 +211,7 @@ function InCare({ jobs, context }: { jobs: Yard['inCare']; context: Context }) {
           className="mr-3 inline-flex min-h-11 items-center"
         >
           <span className="mr-1 font-head font-bold text-ink">{job.vehicle.plate}</span>
-          {moment(context.zone, job.handedOverAt!, context.now)}
+          {moment(context.region, job.handedOverAt!, context.now)}
         </Link>
       ))}
     </p>
@@ -240,7 +244,7 @@ function NextList({ next, context }: { next: NextThing[]; context: Context }) {
               />
               <p className={clsx('text-sm', thing.late ? 'font-semibold text-copper' : 'text-ink-soft')}>
                 {thing.late ? 'Overdue, ' : ''}
-                {moment(context.zone, thing.at, context.now)}
+                {moment(context.region, thing.at, context.now)}
               </p>
               <p className={clsx('leading-snug', held && 'text-copper')}>
                 <Link

@@ -6,6 +6,7 @@ import type { Floor, FloorJob } from '@/core/planning'
 import catalogue from '@/core/shop/starter/catalogue.json'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
+import { DUBLIN } from '@/text/region.fixture'
 import setup from '../../../demo/setup.json'
 import { DRY, ONE, TWO, TWO_LAYERS } from '../two-layers.fixture'
 import { waitsText } from './waits-text'
@@ -14,7 +15,7 @@ import { standsIn, waitsFor, yardView } from './yard-view'
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 const WASH = toOperationId('wash')
 const at = (minutes: number) => plusMinutes(NOW, minutes)
-const words = { zone: 'Europe/Dublin', now: NOW, nameOf: (id: string) => id }
+const words = { region: DUBLIN, now: NOW, nameOf: (id: string) => id }
 
 const live = (progress: Record<string, Progress>): LiveJob => ({
   id: toJobId('j'),

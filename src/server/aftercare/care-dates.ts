@@ -69,7 +69,7 @@ export async function refreshCareDates(
   // First, so that a car whose dates cannot be worked out is not the stalest again at once.
   await db('vehicles')
     .where({ id: vehicleId })
-    .update({ care_reckoned_on: dayIn(shop.setup.timezone, now) })
+    .update({ care_reckoned_on: dayIn(shop.setup.region.timezone, now) })
   const known = await findKnown(db, vehicleId)
   if (!known) return undefined
   return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
@@ -83,7 +83,7 @@ const RECKONED_DAYS = 7
  * where there is none. A car whose dates cannot be worked out throws, and is left alone for a week.
  */
 export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promise<boolean> {
-  const today = dayIn(shop.setup.timezone, now)
+  const today = dayIn(shop.setup.region.timezone, now)
   const stalest: { id: VehicleId } | undefined = await db('vehicles')
     .where((either) =>
       either.whereNull('care_reckoned_on').orWhere('care_reckoned_on', '<=', plusDays(today, -RECKONED_DAYS)),
@@ -114,7 +114,7 @@ async function writeCareDates(
   protection: Protection,
 ): Promise<CareDates | undefined> {
   const asked = (await openWishes(db, vehicle.id))[0]?.fromDay
-  const dates = careDatesOf(protection, shop.setup.timezone, asked)
+  const dates = careDatesOf(protection, shop.setup.region.timezone, asked)
   if (!dates) {
     await db('care_dates').where({ vehicle_id: vehicle.id }).delete()
     return undefined

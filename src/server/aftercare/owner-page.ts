@@ -41,7 +41,7 @@ async function comingMilestones(
     .first('id')
   if (!last) return []
   const { milestones } = await loadCare(db, shop, last.id)
-  const { timezone } = shop.setup
+  const { timezone } = shop.setup.region
   return milestones.filter(
     (milestone) => milestone.key !== 'first-visit' && isAhead(milestone, now, timezone),
   )

@@ -25,7 +25,7 @@ export const askForVisit = defineWrite({
     const owned = await vehicleOfLink(trx, token, at)
     if (!owned) return refuse('gone', 'This page is not open any more. Ask the shop for a new link.')
     const shop = await loadShop(trx)
-    const today = dayIn(shop.setup.timezone, at)
+    const today = dayIn(shop.setup.region.timezone, at)
     if (fromDay < today || fromDay > plusDays(today, AHEAD_DAYS))
       return refuse('input', 'Choose a day from today on, within a year.', 'fromDay')
     if ((await openWishes(trx, owned.vehicleId)).length > 0)

@@ -197,7 +197,7 @@ export function protectionOf(shop: Shop, vehicle: Vehicle, past: PaintPast, now:
   const exposure = exposureOf(vehicle)
   const toppers = coats.filter(isTopper)
   const found = { ...past, toppers }
-  const at = { zone: shop.setup.timezone, now }
+  const at = { zone: shop.setup.region.timezone, now }
   const surfaces = (['paint', ...OTHER_SURFACES] as const).flatMap((surface) => {
     const one = surfaceProtection(vehicle, surface, exposure, found, at)
     return one ? [one] : []

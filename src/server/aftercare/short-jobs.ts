@@ -143,7 +143,7 @@ const DAYS_OFFERED = 4
 const DAYS_LOOKED_AT = 12
 
 function arrivalOn(floor: Floor, day: LocalDay): Instant {
-  return laterOf(atLocal(floor.shop.setup.timezone, day, ARRIVAL_CLOCK), floor.now)
+  return laterOf(atLocal(floor.shop.setup.region.timezone, day, ARRIVAL_CLOCK), floor.now)
 }
 
 function fits(
@@ -160,9 +160,9 @@ function fits(
 
 /** The first working days from `from` on which the car could come, if nobody else is moved. */
 export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered[] {
-  const { timezone, calendars, counterCalendar } = floor.shop.setup
+  const { region, calendars, counterCalendar } = floor.shop.setup
   const counter = calendars[counterCalendar]!
-  const today = dayIn(timezone, floor.now)
+  const today = dayIn(region.timezone, floor.now)
   const first = from > today ? from : today
   const days = Array.from({ length: DAYS_LOOKED_AT }, (_, at) => plusDays(first, at)).filter(
     (day) => 'always' in counter || (counter.weekly[weekdayOf(day)] ?? []).length > 0,
@@ -196,7 +196,7 @@ export async function bookShortJob(
   { day, ...booking }: Booking,
 ): Promise<Booked> {
   const floor = await loadFloor(db, now)
-  const { timezone } = floor.shop.setup
+  const { timezone } = floor.shop.setup.region
   if (day < dayIn(timezone, now)) return { message: 'That day has passed. Choose today or later.' }
   const known = await findKnown(db, booking.vehicleId)
   if (!known) return { message: 'This vehicle is no longer there. Go back to the list.' }

@@ -34,7 +34,7 @@ export const daysForVisit = defineReadAction({
     return done({
       days: await compute('days', at, offer.plan, from),
       totalCents: offer.price.totalCents,
-      zone: shop.setup.timezone,
+      region: shop.setup.region,
     })
   },
 })
@@ -160,7 +160,7 @@ export const daysForRepair = defineReadAction({
         0,
       ),
       steps: plan.operations.map(({ title }) => title),
-      zone: setup.timezone,
+      region: setup.region,
     })
   },
 })

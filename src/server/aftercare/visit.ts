@@ -30,7 +30,7 @@ export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): P
     protection,
     before,
     findings: failing(protection).map(({ surface, unit }) => {
-      const guarantee = guaranteeOf(protection, surface, unit, job.vehicle, shop.setup.timezone)
+      const guarantee = guaranteeOf(protection, surface, unit, job.vehicle, shop.setup.region.timezone)
       return {
         unit: unit.id,
         name: unit.name,

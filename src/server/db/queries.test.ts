@@ -50,7 +50,7 @@ test('what is read of many jobs is asked for at once, not job by job', async () 
   const counts = {
     floor: await queriesOf(db, () => loadFloor(db, NOW)),
     'paint memory': await queriesOf(db, () => loadPaintStudy(db, job, shop.setup)),
-    'earlier visits': await queriesOf(db, () => earlierVisits(db, job, shop.setup.timezone)),
+    'earlier visits': await queriesOf(db, () => earlierVisits(db, job, shop.setup.region.timezone)),
     timeline: await queriesOf(db, () => loadTimeline(db, shop, vehicleId)),
     history: await queriesOf(db, () => loadHistory(db, shop, vehicleId, NOW)),
     proposals: await queriesOf(db, async () =>

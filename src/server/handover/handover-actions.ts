@@ -124,7 +124,7 @@ export const handJobOver = defineAction({
     if (entry?.stage.kind !== 'ready') return refuse('stale', 'Not every step is done yet.')
     const fault = (await listVerdicts(trx, jobId)).find(({ verdict }) => verdict === 'fault')
     if (fault) return refuse('rule', `The last look found a fault: ${fault.note}. Mend it, and look again.`)
-    await handOverJob(trx, entry.job, floor.shop.setup.timezone, at)
+    await handOverJob(trx, entry.job, floor.shop.setup.region.timezone, at)
     return done()
   },
 })

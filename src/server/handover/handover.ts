@@ -30,7 +30,13 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
   const survey = await loadSurvey(db, job.id)
   const ledger = job.handedOverAt
     ? (await loadLedger(db, job.vehicle.id)).filter(({ jobId }) => jobId === job.id)
-    : await removalsNow(db, job, agreement.summary, survey, dayIn(floor.shop.setup.timezone, floor.now))
+    : await removalsNow(
+        db,
+        job,
+        agreement.summary,
+        survey,
+        dayIn(floor.shop.setup.region.timezone, floor.now),
+      )
   const payments = await listPayments(db, job.id)
   const reached = reachedClearing(items, verdicts)
   return {

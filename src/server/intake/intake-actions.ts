@@ -19,7 +19,7 @@ export const takeVehicleIn = defineAction({
   input: intakeSchema.strict(),
   write: async ({ trx, at }, intake) => {
     const shop = await loadShop(trx)
-    const { timezone } = shop.setup
+    const { timezone } = shop.setup.region
     if (intake.arriveDay < dayIn(timezone, at))
       return refuse('input', 'That day has passed. Choose today or later.', 'arriveDay')
     if (intake.wantedBy !== '' && intake.wantedBy < intake.arriveDay)

@@ -24,7 +24,7 @@ export async function loadPast(db: Knex, vehicleId: VehicleId): Promise<Past | u
     return {
       jobId: job.id,
       number: job.number,
-      day: dayIn(setup.timezone, job.arriveAt),
+      day: dayIn(setup.region.timezone, job.arriveAt),
       wishes: job.wishes,
       ...(agreement ? { packageName: agreement.packageName } : {}),
       ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),

@@ -7,9 +7,9 @@ import { loadLessons } from './lesson-store'
 /** What the shop has learned over a stretch of months: plain data for screens, and as tables. */
 
 export async function loadLearned(db: Knex, shop: Shop, now: Instant, months: Period): Promise<Learned> {
-  const today = dayIn(shop.setup.timezone, now)
+  const today = dayIn(shop.setup.region.timezone, now)
   const first = plusMonths(today, -months)
-  const span = { from: atLocal(shop.setup.timezone, first, '00:00'), to: now }
+  const span = { from: atLocal(shop.setup.region.timezone, first, '00:00'), to: now }
   return learnedFrom(await loadLessons(db, first, today), shop, span)
 }
 

@@ -27,7 +27,7 @@ function workedBy(setup: Setup, card: CardState): LessonInput['worked'] {
     const shifts = everyone(setup).find(({ id }) => id === person)?.calendar
     const calendar = shifts === undefined ? undefined : setup.calendars[shifts]
     const open = (a: Instant, b: Instant) =>
-      calendar ? openMinutesBetween(calendar, setup.timezone, a, b) : Math.max(0, minutesBetween(a, b))
+      calendar ? openMinutesBetween(calendar, setup.region.timezone, a, b) : Math.max(0, minutesBetween(a, b))
     const rested = workOn(card, operation).pauses.reduce((sum, pause) => {
       const [start, end] = [laterOf(pause.from, from), pause.to && pause.to < to ? pause.to : to]
       return start < end ? sum + open(start, end) : sum
@@ -110,7 +110,7 @@ async function lessonInput(
       packageKey: agreement.packageKey,
       packageName: agreement.packageName,
     },
-    day: dayIn(shop.setup.timezone, job.handedOverAt!),
+    day: dayIn(shop.setup.region.timezone, job.handedOverAt!),
     promisedFor: agreement.promisedFor,
     plan: agreement.plan,
     progress: live.progress,

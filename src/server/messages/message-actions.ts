@@ -168,7 +168,10 @@ export const sendNow = defineAction({
   who: 'desk',
   input: nothing,
   prepare: async ({ db, at }) => {
-    const { timezone: zone, quiet } = (await loadShop(db)).setup
+    const {
+      region: { timezone: zone },
+      quiet,
+    } = (await loadShop(db)).setup
     return emptyOutbox(db, messageGateway(), { zone, quiet }, at)
   },
   write: async (_, __, { sent, quietUntil }) =>

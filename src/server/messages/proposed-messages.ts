@@ -35,7 +35,7 @@ async function freshJobs(
   shop: Shop,
   now: Instant,
 ): Promise<Map<string, NonNullable<DueSubject['fresh']>>> {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const rows: { id: JobId; vehicle_id: VehicleId; handed_over_at: Instant }[] = await db('jobs')
     .where('handed_over_at', '>', plusMinutes(now, -FRESH_DAYS * 1440))
     .whereNot('kind', 'visit')
@@ -125,7 +125,7 @@ const CAR = '\u0000'
 
 /** What is worth saying today and was neither said nor skipped, who is due longest first. Nobody's name is read for it. */
 async function dueToday(db: Knex, shop: Shop, now: Instant): Promise<DueMessage[]> {
-  const today = dayIn(shop.setup.timezone, now)
+  const today = dayIn(shop.setup.region.timezone, now)
   const due = await dueByCar(db, shop, now, today)
   const known = await knownKeys(
     db,
@@ -212,7 +212,7 @@ export async function putIntoQueue(db: Knex, shop: Shop, message: ToQueue, now: 
           ? 'They have not agreed to be reminded.'
           : 'There is no address to write to.',
     }
-  const notBefore = nextLoud(shop.setup.timezone, now, shop.setup.quiet)
+  const notBefore = nextLoud(shop.setup.region.timezone, now, shop.setup.quiet)
   const written = await queueMessage(
     db,
     {

@@ -22,7 +22,7 @@ export const askWhen = defineReadAction({
     time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type the time at which it can come, such as 08:30.'),
   }),
   read: async ({ db, at }, { day: arriveDay, time, ...told }) => {
-    const { timezone } = (await loadShop(db)).setup
+    const { timezone } = (await loadShop(db)).setup.region
     if (arriveDay < dayIn(timezone, at))
       return refuse('input', 'This day is past. Choose today or a later one.', 'day')
     return done(await compute('caller', at, { ...told, arrive: atLocal(timezone, arriveDay, time) }))

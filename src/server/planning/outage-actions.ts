@@ -41,10 +41,10 @@ export const foresee = defineAction({
       !(what.kind === 'person' ? everyone(setup) : setup.places).some((each) => each.id === what.id)
     )
       return refuse('gone', 'This is no longer in the shop. Load the page again.', 'id')
-    const { from, until } = spanOf(times, setup.timezone)
+    const { from, until } = spanOf(times, setup.region.timezone)
     if (until <= from) return refuse('input', 'It must end after it begins.', 'until')
     if (until <= at) return refuse('input', 'This is already over; it changes no plan.', 'until')
-    if (daysBetween(dayIn(setup.timezone, from), dayIn(setup.timezone, until)) > LONGEST_DAYS)
+    if (daysBetween(dayIn(setup.region.timezone, from), dayIn(setup.region.timezone, until)) > LONGEST_DAYS)
       return refuse('input', 'Longer than a year: change who works here instead.', 'until')
     return foretell(at, { kind: 'outage', outage: { id: randomUUID(), what, from, until } })
   },
@@ -58,7 +58,7 @@ export const foreseeFrost = defineAction({
   input: timesInput,
   prepare: async ({ db, at }, times): Promise<Foretold> => {
     const floor = await loadFloor(db, at)
-    const span = spanOf(times, floor.shop.setup.timezone)
+    const span = spanOf(times, floor.shop.setup.region.timezone)
     if (span.until <= span.from) return refuse('input', 'It must end after it begins.', 'until')
     const changes = frozenWashes(openJobs(floor), span, at)
     if (changes.length === 0) return refuse('gone', 'No wash outside is planned for that time.', 'from')

@@ -246,7 +246,7 @@ async function proposalOf(
     planning,
     changed,
     madeAt: floor.now,
-    oldest: plusDays(dayIn(setup.timezone, floor.now), -KEPT_DAYS),
+    oldest: plusDays(dayIn(setup.region.timezone, floor.now), -KEPT_DAYS),
   }
 }
 

@@ -49,7 +49,7 @@ export async function writeOffer(
   const when = whenForPlan(floor, entry.job, offer.plan)
   if (mustFit && when.kind === 'impossible')
     return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
-  const lastDay = plusDays(dayIn(setup.timezone, floor.now), choices.terms.validDays + 1)
+  const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
   const version = await writeQuote(db, {
     jobId,
     packageKey: choices.packageKey,
@@ -61,7 +61,7 @@ export async function writeOffer(
     note,
     ...(when.kind === 'possible' ? { couldCollectAt: when.collectAt } : {}),
     writtenAt: floor.now,
-    validUntil: atLocal(setup.timezone, lastDay, '00:00'),
+    validUntil: atLocal(setup.region.timezone, lastDay, '00:00'),
   })
   return { version, when }
 }

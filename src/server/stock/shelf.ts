@@ -12,7 +12,7 @@ const AHEAD_DAYS = 7
 
 /** Coats that are planned up to a day and not yet laid. */
 export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatToCome[] {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   return jobs.flatMap(({ job, live, agreement, stage }) => {
     if (!live || !agreement || stage.kind === 'handed-over') return []
     return live.plan.operations.flatMap((operation): CoatToCome[] => {
@@ -33,7 +33,7 @@ export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatTo
 
 export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
   const { catalogue, setup } = floor.shop
-  const today = dayIn(setup.timezone, floor.now)
+  const today = dayIn(setup.region.timezone, floor.now)
   const until = plusDays(today, AHEAD_DAYS)
   const bottles = await listBottles(db)
   const needs = needsOf(catalogue, bottles, coatsToCome(floor, until), await loadReorderPoints(db), today)

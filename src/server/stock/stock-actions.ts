@@ -55,7 +55,7 @@ export const receiveBottles = defineAction({
     const { setup, catalogue } = await loadShop(trx)
     if (!catalogue.some((product) => product.id === productId))
       return refuse('input', 'Choose the product.', 'productId')
-    const arrivedOn = dayIn(setup.timezone, at)
+    const arrivedOn = dayIn(setup.region.timezone, at)
     for (let made = 0; made < count; made++) await addBottle(trx, { productId, lot, fullMl: ml, arrivedOn })
     return done()
   },
@@ -78,7 +78,7 @@ export const throwBottle = defineAction({
   who: 'floor',
   input: z.strictObject({ id: aBottle }),
   write: async ({ trx, at }, { id: bottle }) => {
-    await markGone(trx, bottle, dayIn((await loadShop(trx)).setup.timezone, at))
+    await markGone(trx, bottle, dayIn((await loadShop(trx)).setup.region.timezone, at))
     return done()
   },
 })

@@ -29,7 +29,7 @@ function stayOf(
   return {
     kind: 'stay',
     at: job.arriveAt,
-    day: dayIn(shop.setup.timezone, job.arriveAt),
+    day: dayIn(shop.setup.region.timezone, job.arriveAt),
     job,
     survey,
     readings,
@@ -43,7 +43,7 @@ function stayOf(
 
 /** The line of a vehicle, the latest first. */
 export async function loadTimeline(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<TimelineEntry[]> {
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const coats = await loadCoats(db, shop, vehicleId)
   const looks = await looksOfVehicle(db, vehicleId)
   const photos = await photosOfVehicle(db, vehicleId)

@@ -47,7 +47,8 @@ export async function loadVehicleCare(
   vehicle: Vehicle,
   now: Instant,
 ): Promise<VehicleCare> {
-  const { timezone, climate } = shop.setup
+  const { region, climate } = shop.setup
+  const { timezone } = region
   const protection = await loadProtection(db, shop, vehicle, now)
   const wishes = await openWishes(db, vehicle.id)
   const dates = careDatesOf(protection, timezone, wishes[0]?.fromDay)

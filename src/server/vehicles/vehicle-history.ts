@@ -50,7 +50,7 @@ export async function loadHistory(
   const known = await findKnown(db, vehicleId)
   if (!known) return undefined
   const { vehicle } = known
-  const zone = shop.setup.timezone
+  const zone = shop.setup.region.timezone
   const coats = await loadCoats(db, shop, vehicleId)
   const photos = await photosOfVehicle(db, vehicleId)
   const looks = await looksOfVehicle(db, vehicleId)

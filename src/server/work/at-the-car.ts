@@ -77,7 +77,7 @@ async function loadFacts(
   entry: Entry,
 ): Promise<Facts> {
   const pours = 'coat' in entry || 'poured' in entry
-  const today = dayIn(setup.timezone, entry.at)
+  const today = dayIn(setup.region.timezone, entry.at)
   const product = (id: string) => catalogue.find((each) => each.id === id)
   const bottles = (pours ? await listBottles(trx) : []).map((bottle): [BottleId, KnownBottle] => {
     const known = product(bottle.productId)
@@ -103,7 +103,7 @@ async function forbiddenProcess(trx: Knex, entry: Entry): Promise<Conflict | und
 
 async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, shop: Shop): Promise<void> {
   const { job, operation, at, by, id } = entry
-  const why = { job, operation, act: id, at, day: dayIn(shop.setup.timezone, at) }
+  const why = { job, operation, act: id, at, day: dayIn(shop.setup.region.timezone, at) }
   const coated = (coat: CoatLog | undefined) =>
     coat && live.plan.operations.some((each) => each.id === operation && isCoat(each)) ? { layer: coat } : {}
   switch (entry.kind) {
@@ -132,14 +132,14 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       const times = { startedAt: from, endedAt: to, by }
       await recordFinish(trx, { jobId: job, operationId: operation, ...times, ...coated(coat) })
       if (!coat) return
-      await pour(trx, coat.poured, { ...why, at: to, day: dayIn(shop.setup.timezone, to) })
+      await pour(trx, coat.poured, { ...why, at: to, day: dayIn(shop.setup.region.timezone, to) })
       await keepAir(trx, shop, live, operation, from, to)
       return
     }
     case 'undo':
       await restore(trx, job, operation, withEntry(card, entry).progress[operation], {
         at,
-        zone: shop.setup.timezone,
+        zone: shop.setup.region.timezone,
       })
       return
     case 'high-spot-gone':

@@ -32,7 +32,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   })
   return {
     now,
-    zone: shop.setup.timezone,
+    region: shop.setup.region,
     job: { id: job.id, plate: job.vehicle.plate, shape: job.vehicle.shape, kind: job.kind },
     live,
     entries,

@@ -18,7 +18,7 @@ export default async function AftercarePage({ searchParams }: Props) {
   const db = await database()
   const { setup, catalogue } = await loadShop(db)
   const at = now()
-  const today = dayIn(setup.timezone, at)
+  const today = dayIn(setup.region.timezone, at)
   const { cars, more } = await listDue(db, filter, today, page)
   return (
     <DueScreen
@@ -30,8 +30,7 @@ export default async function AftercarePage({ searchParams }: Props) {
       products={new Map(catalogue.map(({ id, name }) => [id, name]))}
       today={today}
       now={at}
-      zone={setup.timezone}
-      currency={setup.currency}
+      region={setup.region}
     />
   )
 }

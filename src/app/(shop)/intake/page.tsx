@@ -18,7 +18,7 @@ export default async function IntakePage({ searchParams }: Props) {
   const { setup } = await loadShop(db)
   return (
     <IntakeForm
-      today={dayIn(setup.timezone, now())}
+      today={dayIn(setup.region.timezone, now())}
       recent={await recentlyGone(db)}
       back={vehicle ? await loadPast(db, toVehicleId(vehicle)) : undefined}
     />

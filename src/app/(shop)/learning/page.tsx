@@ -23,8 +23,7 @@ export default async function LearningPage({ searchParams }: Props) {
       period={period}
       changes={await listPaceChanges(db)}
       costs={shop.setup.costs}
-      currency={shop.setup.currency}
-      zone={shop.setup.timezone}
+      region={shop.setup.region}
       version={version}
     />
   )

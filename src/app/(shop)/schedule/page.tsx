@@ -16,7 +16,7 @@ export default async function SchedulePage({ searchParams }: Props) {
   const since = await requestRevision()
   const [floor, { span, from, car }] = [await requestFloor(), await searchParams]
   const history = await moveHistory(await database())
-  const today = dayIn(floor.shop.setup.timezone, floor.now)
+  const today = dayIn(floor.shop.setup.region.timezone, floor.now)
   return (
     <>
       <Live since={since} />

@@ -9,5 +9,5 @@ export const metadata: Metadata = { title: 'Stock' }
 export default async function StockPage() {
   const floor = await requestFloor()
   const shelf = await loadShelf(await database(), floor)
-  return <StockScreen shelf={shelf} zone={floor.shop.setup.timezone} now={floor.now} />
+  return <StockScreen shelf={shelf} region={floor.shop.setup.region} now={floor.now} />
 }

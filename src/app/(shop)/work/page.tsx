@@ -17,7 +17,7 @@ export default async function WorkDayPage() {
       <DayScreen
         cars={dayCars(floor)}
         people={everyone(setup).map(({ id, name }) => ({ id, name }))}
-        zone={setup.timezone}
+        region={setup.region}
         now={floor.now}
       />
     </>

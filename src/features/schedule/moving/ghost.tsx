@@ -1,6 +1,6 @@
 import type { JobId } from '@/core/ids'
 import type { PlacedOperation } from '@/core/schedule'
-import { clock } from '@/ui/when'
+import { clock } from '@/text/formats'
 import type { BoardView } from '../board-view'
 import { leafPath } from '../operation-shape'
 import { widthOf, xOf } from '../timeline'
@@ -54,7 +54,7 @@ export function Ghost({ view, moving: { subject, wish, mover } }: { view: BoardV
         strokeDasharray="5 4"
       />
       <text x={x + 4} y={row.y + 5} className="fill-copper text-[12px] font-semibold">
-        {clock(view.timeline.zone, wish.start)}
+        {clock(view.timeline.region, wish.start)}
       </text>
     </g>
   )
@@ -106,7 +106,7 @@ function GhostPlan({
           y={rowOf(first.place)!.y + 5}
           className="fill-fern text-[12px] font-semibold"
         >
-          {clock(timeline.zone, first.start)}
+          {clock(timeline.region, first.start)}
         </text>
       )}
     </g>

@@ -3,9 +3,9 @@
 import { toBayId, toOperationId, toPersonId } from '@/core/ids'
 import type { Rearranged } from '@/core/schedule'
 import { moveThere, setPinned } from '@/server/planning/move-actions'
+import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { UNREACHED, useAction } from '@/ui/use-action'
-import { moment } from '@/ui/when'
 import type { BoardView } from '../board-view'
 import { type MoveNames, refusalText, wayText } from './move-text'
 import { blockOf, SLOT_MINUTES, type Subject, stayOf, titleOf } from './subject'
@@ -22,7 +22,7 @@ function namesOf(view: BoardView): MoveNames {
   const job = (id: string) => view.jobs.find((each) => each.id === id)
   const row = (id: string) => view.rows.find((each) => each.id === id)?.name ?? id
   return {
-    zone: view.timeline.zone,
+    region: view.timeline.region,
     now: view.now,
     plate: (id) => job(id)?.plate,
     operations: (id) => job(id)?.operations ?? [],
@@ -47,7 +47,7 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
   const takeWay = (way: Rearranged) => {
     const from = mover.trial?.from
     if (!from) return
-    const what = `${title}, ${stay.plate}, to ${moment(names.zone, way.start, view.now)}`
+    const what = `${title}, ${stay.plate}, to ${moment(names.region, way.start, view.now)}`
     run(moveThere, { from, operations: way.operations, what })
   }
   return (
@@ -62,7 +62,7 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
         </h2>
         <p className="text-ink-soft">
           {block.state === 'open'
-            ? `Planned for ${moment(names.zone, block.start, view.now)}, ${names.place(block.place)}${block.people.length > 0 ? `, ${block.people.map(names.person).join(' and ')}` : ''}`
+            ? `Planned for ${moment(names.region, block.start, view.now)}, ${names.place(block.place)}${block.people.length > 0 ? `, ${block.people.map(names.person).join(' and ')}` : ''}`
             : 'It has begun, and stays where it is.'}
         </p>
         <Button look="quiet" className="ml-auto" onClick={moving.leave}>
@@ -218,7 +218,7 @@ function Outcome({
   onTake: (way: Rearranged) => void
 }) {
   const { trial, blocked, failed } = mover
-  const at = (way: Rearranged) => moment(names.zone, way.start, names.now)
+  const at = (way: Rearranged) => moment(names.region, way.start, names.now)
   if (failed) return <p className="text-copper">{UNREACHED.message}</p>
   if (blocked)
     return (

@@ -3,6 +3,7 @@ import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
+import { DUBLIN } from '@/text/region.fixture'
 import { type MoveNames, refusalText, wayText } from './move-text'
 
 const at = instantOrThrow
@@ -14,7 +15,7 @@ const operations = [
   { id: 'dry', title: 'Dry hold', kind: 'hold' },
 ] as PlannedOperation[]
 const names: MoveNames = {
-  zone: 'Europe/Dublin',
+  region: DUBLIN,
   now: at('2027-01-13T10:00:00Z'),
   plate: (job) =>
     new Map([
@@ -33,25 +34,25 @@ describe('why not', () => {
   test.each<[Refusal, string, string?]>([
     [
       { code: 'window-closed', after: 'one', waitMinutes: 720, opens: later, closes: later },
-      '“Layer 2” must begin within 12 h of the end of “Layer 1”, by Fri 15 Jan 20:00: later it no longer bonds to the layer below.',
+      '“Layer 2” must begin within 12 h of the end of “Layer 1”, by Fri 15 Jan, 20:00: later it no longer bonds to the layer below.',
     ],
     [
       { code: 'window-closed', after: 'wash', waitMinutes: 1440, opens: later, closes: later },
-      '“Panel wipe” must begin within 24 h of the end of “Wash”, by Fri 15 Jan 20:00: later dust has settled, and it is washed again.',
+      '“Panel wipe” must begin within 24 h of the end of “Wash”, by Fri 15 Jan, 20:00: later dust has settled, and it is washed again.',
       'wipe',
     ],
     [
       { code: 'window-closed', after: 'wipe', waitMinutes: 120, opens: later, closes: later },
-      '“Layer 1” must begin within 2 h of the end of “Panel wipe”, by Fri 15 Jan 20:00: later the panels have to be wiped again.',
+      '“Layer 1” must begin within 2 h of the end of “Panel wipe”, by Fri 15 Jan, 20:00: later the panels have to be wiped again.',
       'one',
     ],
     [
       { code: 'too-soon', after: 'one', waitMinutes: 180, opens: later },
-      '“Layer 2” must wait 3 h after “Layer 1”: not before Fri 15 Jan 20:00.',
+      '“Layer 2” must wait 3 h after “Layer 1”: not before Fri 15 Jan, 20:00.',
     ],
     [
       { code: 'too-soon', after: 'wash', waitMinutes: 0, opens: later },
-      '“Layer 2” comes after “Wash”, which is done Fri 15 Jan 20:00.',
+      '“Layer 2” comes after “Wash”, which is done Fri 15 Jan, 20:00.',
     ],
     [
       { code: 'glued', after: 'two' },
@@ -59,7 +60,7 @@ describe('why not', () => {
       'dry',
     ],
     [{ code: 'past', opens: at('2027-01-13T10:15:00Z') }, 'That is past. The next free start is 10:15.'],
-    [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan 20:00.'],
+    [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan, 20:00.'],
     [
       { code: 'wrong-place', place: toBayId('wash'), kind: 'studio' },
       '“Layer 2” cannot be done in Wash bay: it needs a studio.',
@@ -73,11 +74,11 @@ describe('why not', () => {
     [{ code: 'nobody-on-shift', skill: 'coat', person: toPersonId('oran') }, 'Oran is not at work then.'],
     [
       { code: 'shift-ends', closes: later, minutes: 190 },
-      'It takes 3 h 10 without a break, but the last who could do it stops Fri 15 Jan 20:00.',
+      'It takes 3 h 10 min without a break, but the last who could do it stops Fri 15 Jan, 20:00.',
     ],
     [
       { code: 'shift-ends', closes: later, minutes: 60, person: toPersonId('oran') },
-      'It takes 1 h without a break, but Oran stops Fri 15 Jan 20:00.',
+      'It takes 1 h without a break, but Oran stops Fri 15 Jan, 20:00.',
     ],
     [
       {
@@ -87,15 +88,15 @@ describe('why not', () => {
         operation: toOperationId('one'),
         until: later,
       },
-      'Oran cannot leave IM 2 until Fri 15 Jan 20:00.',
+      'Oran cannot leave IM 2 until Fri 15 Jan, 20:00.',
     ],
     [
       { code: 'place-taken', place: toBayId('loft'), job: toJobId('b'), until: later },
-      'Loft 1 is held by IM 2 until Fri 15 Jan 20:00, and that car cannot be moved away.',
+      'Loft 1 is held by IM 2 until Fri 15 Jan, 20:00, and that car cannot be moved away.',
     ],
     [
       { code: 'place-closed', place: toBayId('loft'), until: later },
-      'Loft 1 is out of use until Fri 15 Jan 20:00.',
+      'Loft 1 is out of use until Fri 15 Jan, 20:00.',
     ],
     [
       {
@@ -149,9 +150,9 @@ describe('what it comes to', () => {
       bayMinutes: 90,
     })
     expect(wayText(both, toJobId('a'), names)).toEqual([
-      'IM 1 is done Fri 15 Jan 20:00 instead of tomorrow 12:00.',
+      'IM 1 is done Fri 15 Jan, 20:00 instead of tomorrow 12:00.',
       'IM 2 makes way, and is done tomorrow 12:00 as before.',
-      'Bays are held 1 h 30 longer.',
+      'Bays are held 1 h 30 min longer.',
     ])
   })
   test('in lateness, where a promise is missed or mended', () => {

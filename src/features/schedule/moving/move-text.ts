@@ -1,15 +1,16 @@
 import type { JobId, OperationId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
 import { inTitles } from '@/core/planning'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
-import { duration, moment } from '@/ui/when'
+import { duration, moment } from '@/text/formats'
 import { PLACE_WORDS, SKILL_WORDS } from '../why-text'
 
 /** What the words of a move need to know of the shop. */
 export type MoveNames = {
-  zone: string
+  region: Region
   now: Instant
   plate: (job: JobId) => string | undefined
   operations: (job: JobId) => readonly PlannedOperation[]
@@ -31,7 +32,7 @@ export function refusalText(
   operation: OperationId | undefined,
   names: MoveNames,
 ): string {
-  const at = (instant: Instant) => moment(names.zone, instant, names.now)
+  const at = (instant: Instant) => moment(names.region, instant, names.now)
   const step = (id: string) => names.operations(job).find((each) => each.id === id)
   const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
   const it = titleOf(operation ?? '')
@@ -47,11 +48,11 @@ export function refusalText(
       return `The car only comes in ${at(refusal.arrives)}.`
     case 'too-soon':
       return refusal.waitMinutes > 0
-        ? `${it} must wait ${duration(refusal.waitMinutes)} after ${titleOf(refusal.after)}: not before ${at(refusal.opens)}.`
+        ? `${it} must wait ${duration(names.region, refusal.waitMinutes)} after ${titleOf(refusal.after)}: not before ${at(refusal.opens)}.`
         : `${it} comes after ${titleOf(refusal.after)}, which is done ${at(refusal.opens)}.`
     case 'window-closed': {
       const missed = MISSED[step(refusal.after)?.kind ?? 'layer'] ?? 'later is too late'
-      return `${it} must begin within ${duration(refusal.waitMinutes)} of the end of ${titleOf(refusal.after)}, by ${at(refusal.closes)}: ${missed}.`
+      return `${it} must begin within ${duration(names.region, refusal.waitMinutes)} of the end of ${titleOf(refusal.after)}, by ${at(refusal.closes)}: ${missed}.`
     }
     case 'air-too-damp':
       return `The air is too damp to coat until ${at(refusal.opens)}.`
@@ -68,7 +69,7 @@ export function refusalText(
         ? `${names.person(refusal.person)} is not at work then.`
         : `Nobody who can ${SKILL_WORDS[refusal.skill] ?? 'do it'} is at work then.`
     case 'shift-ends':
-      return `It takes ${duration(refusal.minutes)} without a break, but ${refusal.person ? `${names.person(refusal.person)} stops` : 'the last who could do it stops'} ${at(refusal.closes)}.`
+      return `It takes ${duration(names.region, refusal.minutes)} without a break, but ${refusal.person ? `${names.person(refusal.person)} stops` : 'the last who could do it stops'} ${at(refusal.closes)}.`
     case 'person-taken':
       return `${names.person(refusal.person)} cannot leave ${car(refusal.job)} until ${at(refusal.until)}.`
     case 'place-taken':
@@ -88,7 +89,7 @@ export function refusalText(
 
 /** What a move comes to, one sentence each: the car itself, those that make way, lateness, bays. */
 export function wayText(way: Rearranged, job: JobId, names: MoveNames): string[] {
-  const at = (instant: Instant) => moment(names.zone, instant, names.now)
+  const at = (instant: Instant) => moment(names.region, instant, names.now)
   const own = way.changes.find((change) => change.job === job)
   const text: string[] = []
   if (!own) return ['Nothing would change.']
@@ -108,11 +109,11 @@ export function wayText(way: Rearranged, job: JobId, names: MoveNames): string[]
   }
   for (const { job: id, lateBefore, lateAfter } of way.changes)
     if (lateAfter > lateBefore)
-      text.push(`${names.plate(id)} would be ${duration(lateAfter)} later than promised.`)
+      text.push(`${names.plate(id)} would be ${duration(names.region, lateAfter)} later than promised.`)
   if (way.lateMinutes < 0) text.push('Less late in all than now.')
   if (way.bayMinutes !== 0)
     text.push(
-      `Bays are held ${duration(Math.abs(way.bayMinutes))} ${way.bayMinutes > 0 ? 'longer' : 'less'}.`,
+      `Bays are held ${duration(names.region, Math.abs(way.bayMinutes))} ${way.bayMinutes > 0 ? 'longer' : 'less'}.`,
     )
   return text
 }

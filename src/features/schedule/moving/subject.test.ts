@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { toBayId, toJobId, toOperationId, toPersonId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
+import { DUBLIN } from '@/text/region.fixture'
 import type { Block, StayBlock } from '../blocks'
 import type { BoardRow, BoardView } from '../board-view'
 import { timelineFrom } from '../timeline'
@@ -69,7 +70,7 @@ describe('what is in hand', () => {
 
 describe('where it is held over', () => {
   test('a quarter of an hour is the least it is dragged by, on the day the clocks change, too', () => {
-    const timeline = timelineFrom('Europe/Dublin', at('2027-03-27T10:00:00Z'), 3, 12)
+    const timeline = timelineFrom(DUBLIN, at('2027-03-27T10:00:00Z'), 3, 12)
     const start = at('2027-03-27T09:00:00Z')
     expect(draggedTo(timeline, start, 1)).toBe(start)
     expect(draggedTo(timeline, start, 3)).toBe('2027-03-27T09:15:00.000Z')

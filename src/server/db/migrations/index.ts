@@ -14,6 +14,7 @@ import { broughtHistories } from './0013-brought-histories'
 import { actionJournal } from './0014-action-journal'
 import { refusedEntries } from './0015-refused-entries'
 import { actsOfATablet } from './0016-acts-of-a-tablet'
+import { region } from './0017-region'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -34,5 +35,6 @@ export const MIGRATIONS: readonly Migration[] = [
   actionJournal,
   refusedEntries,
   actsOfATablet,
+  region,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,9 +1,11 @@
 import { notFound } from 'next/navigation'
+import { dayIn } from '@/core/time'
 import { OwnerPageScreen } from '@/features/owner/owner-page-screen'
 import { loadOwnerPage } from '@/server/aftercare/owner-page'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { RegionProvider } from '@/ui/region'
 
 /** The page of an owner: their car and nothing else. */
 export default async function OwnerPage({ params }: { params: Promise<{ token: string }> }) {
@@ -13,5 +15,10 @@ export default async function OwnerPage({ params }: { params: Promise<{ token: s
   const at = now()
   const page = await loadOwnerPage(db, shop, token, at)
   if (!page) notFound()
-  return <OwnerPageScreen token={token} page={page} setup={shop.setup} now={at} />
+  const { region } = shop.setup
+  return (
+    <RegionProvider region={region} today={dayIn(region.timezone, at)}>
+      <OwnerPageScreen token={token} page={page} setup={shop.setup} now={at} />
+    </RegionProvider>
+  )
 }

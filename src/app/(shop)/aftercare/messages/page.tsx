@@ -38,7 +38,7 @@ export default async function MessagesPage({ searchParams }: Props) {
         replies={replies}
         plates={await platesOf(db, vehicles)}
         page={page}
-        zone={shop.setup.timezone}
+        region={shop.setup.region}
         now={at}
         quiet={shop.setup.quiet}
       />

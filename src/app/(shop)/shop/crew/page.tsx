@@ -12,5 +12,5 @@ export default async function CrewPage() {
   const db = await database()
   const version = await shopVersion(db)
   const { setup } = await loadShop(db)
-  return <CrewScreen crew={typedCrew(setup)} version={version} today={dayIn(setup.timezone, now())} />
+  return <CrewScreen crew={typedCrew(setup)} version={version} today={dayIn(setup.region.timezone, now())} />
 }

@@ -23,7 +23,7 @@ export default async function DevicesPage() {
     <DevicesScreen
       bays={setup.places.map(({ id, name }) => ({ id, name, air: air.get(id)! }))}
       spells={await listSpells(db, at)}
-      zone={setup.timezone}
+      region={setup.region}
       now={at}
       devices={setup.devices}
       version={version}

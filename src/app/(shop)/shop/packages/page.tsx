@@ -15,7 +15,7 @@ export default async function PackagesPage() {
       catalogue={catalogue}
       vendors={setup.vendors}
       version={version}
-      currency={setup.currency}
+      region={setup.region}
     />
   )
 }

@@ -19,7 +19,7 @@ export default async function PricesPage() {
         when: daysOfCalendar(setup.calendars[calendar]!),
       }))}
       version={version}
-      currency={setup.currency}
+      region={setup.region}
     />
   )
 }

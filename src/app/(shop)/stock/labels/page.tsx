@@ -7,5 +7,6 @@ import { loadShelf } from '@/server/stock/shelf'
 export const metadata: Metadata = { title: 'Labels' }
 
 export default async function LabelsPage() {
-  return <Labels shelf={await loadShelf(await database(), await requestFloor())} />
+  const floor = await requestFloor()
+  return <Labels shelf={await loadShelf(await database(), floor)} region={floor.shop.setup.region} />
 }

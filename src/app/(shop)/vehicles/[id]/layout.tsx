@@ -4,6 +4,8 @@ import type { ReactNode } from 'react'
 import { requestVehicle } from '@/app/request-floor'
 import { toVehicleId } from '@/core/ids'
 import { VehicleHeader } from '@/features/vehicles/vehicle-frame'
+import { database } from '@/server/db/connection'
+import { loadShop } from '@/server/shop/shop-store'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 
@@ -15,9 +17,10 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function VehicleLayout({ params, children }: Props) {
   const known = await requestVehicle(toVehicleId((await params).id))
   if (!known) notFound()
+  const { setup } = await loadShop(await database())
   return (
     <>
-      <VehicleHeader known={known} />
+      <VehicleHeader known={known} region={setup.region} />
       {children}
     </>
   )

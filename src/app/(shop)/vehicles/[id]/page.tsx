@@ -21,9 +21,8 @@ export default async function VehiclePage({ params }: { params: Promise<{ id: st
       <CareOverview
         known={known}
         care={await loadVehicleCare(db, shop, known.vehicle, at)}
-        zone={shop.setup.timezone}
+        region={shop.setup.region}
         now={at}
-        currency={shop.setup.currency}
       />
     </>
   )

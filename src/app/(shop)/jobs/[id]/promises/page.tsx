@@ -16,7 +16,6 @@ export default async function PromisesPage({ params }: { params: Promise<{ id: s
     <PromisesScreen
       job={entry.job}
       shopName={setup.name}
-      timezone={setup.timezone}
       now={floor.now}
       lines={await promisesOf(db, entry.job, setup)}
       signed={await listPromises(db, id)}

@@ -24,7 +24,6 @@ export default async function SpotsPage({ params }: { params: Promise<{ id: stri
       judgement={judgement}
       study={{ ...study, attempts: await listAttempts(db, id) }}
       photos={await listPhotos(db, id)}
-      timezone={setup.timezone}
       now={floor.now}
       readOnly={job.handedOverAt !== undefined}
     />

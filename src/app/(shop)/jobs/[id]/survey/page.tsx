@@ -22,7 +22,7 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
       school={setup.school}
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}
-      earlier={await earlierVisits(db, job, setup.timezone)}
+      earlier={await earlierVisits(db, job, setup.region.timezone)}
       agreed={(await findAgreement(db, id)) !== undefined}
       handedOver={job.handedOverAt !== undefined}
     />

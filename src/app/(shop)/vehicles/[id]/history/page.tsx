@@ -17,7 +17,7 @@ export default async function HistoryPage({ params }: { params: Promise<{ id: st
       known={known}
       timeline={await loadTimeline(db, shop, known.vehicle.id)}
       brought={await listBrought(db, known.vehicle.id)}
-      currency={shop.setup.currency}
+      region={shop.setup.region}
     />
   )
 }

@@ -39,13 +39,13 @@ export default async function OwnerRoom({ params }: { params: Promise<{ id: stri
         {...(repair
           ? {
               repair: {
-                day: dayIn(shop.setup.timezone, repair.arriveAt),
+                day: dayIn(shop.setup.region.timezone, repair.arriveAt),
                 onGuarantee: repair.onGuarantee,
               },
             }
           : {})}
         links={await listOwnerLinks(db, vehicle.id)}
-        zone={shop.setup.timezone}
+        region={shop.setup.region}
         now={at}
       />
     </>

@@ -17,7 +17,8 @@ export default async function PaintPage({ params }: { params: Promise<{ id: stri
     <PaintScreen
       known={known}
       ledger={await loadLedger(db, known.vehicle.id)}
-      trends={await loadTrends(db, known.vehicle, setup.timezone)}
+      trends={await loadTrends(db, known.vehicle, setup.region.timezone)}
+      region={setup.region}
       corrections={await correctionsOf(db, known.vehicle)}
     />
   )

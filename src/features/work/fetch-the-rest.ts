@@ -1,0 +1,13 @@
+/** Fetches the parts of the card that come when they are asked for, once it stands: a tablet that goes away has them. */
+export function fetchTheRest(): void {
+  const parts = [
+    () => import('./coat-log'),
+    () => import('./high-spots'),
+    () => import('./record-form'),
+    () => import('./another-process'),
+    () => import('./take-back-dialog'),
+    () => import('../photos/photo-strip'),
+    () => import('@/ui/month-calendar'),
+  ]
+  for (const part of parts) void part().catch(() => undefined)
+}
