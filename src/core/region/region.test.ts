@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { METRIC, type Quantity, regionSchema, shown, stored, US_CUSTOMARY } from '.'
+import { METRIC, PLACES, type Quantity, regionSchema, shown, stored, US_CUSTOMARY } from '.'
 
 const IRISH = {
   locale: 'en-IE',
@@ -51,4 +51,16 @@ describe('quantities in the shop’s units', () => {
       ),
     )
   })
+})
+
+test.each(PLACES.map((place) => [place.name, place] as const))(
+  '%s is a region one can start from',
+  (_, place) => {
+    const { name: __, ...region } = place
+    expect(regionSchema.parse(region)).toEqual({ ...region, language: 'en' })
+  },
+)
+test('no two places share a name or a way of writing', () => {
+  expect(new Set(PLACES.map(({ name }) => name)).size).toBe(PLACES.length)
+  expect(new Set(PLACES.map(({ locale }) => locale)).size).toBe(PLACES.length)
 })

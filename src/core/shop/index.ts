@@ -11,6 +11,8 @@ export {
   FIRST_COSTS,
   FIRST_QUIET,
   FIRST_WASH_SETUP,
+  type Identity,
+  identitySchema,
   monthsSchema,
   namedPerson,
   namedPlace,

@@ -135,6 +135,14 @@ export const FIRST_COSTS: Costs = {
   productPercent: 55,
 }
 
+/** Who the shop is and how it writes, as it is typed. */
+export const identitySchema = z.strictObject({
+  name: z.string().trim().min(1, 'Type the name of the shop.').max(80, 'Keep the name under 80 characters.'),
+  address: z.string().trim().max(300, 'Keep the address under 300 characters.'),
+  region: regionSchema,
+})
+export type Identity = z.infer<typeof identitySchema>
+
 /** How the shop is set up. Calendars, places and people are checked as the scheduler will read them. */
 export const setupSchema = z
   .object({

@@ -89,6 +89,9 @@ export function ShopScreen({
       <div className="flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">How this shop works</h1>
         <span className="flex flex-wrap gap-2">
+          <ButtonLink look="outline" href="/shop/region">
+            Name and region
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/crew">
             People, bays and hours
           </ButtonLink>

@@ -10,7 +10,15 @@ import {
 } from '@/core/offer'
 import { type Crew, storedCrew, typedCrew } from '@/core/planning'
 import type { ProblemCalendar } from '@/core/schedule'
-import { type Costs, type Devices, type Setup, type Shop, setupSchema, type WashSetup } from '@/core/shop'
+import {
+  type Costs,
+  type Devices,
+  type Identity,
+  type Setup,
+  type Shop,
+  setupSchema,
+  type WashSetup,
+} from '@/core/shop'
 import defaultCatalogue from '@/core/shop/starter/catalogue.json'
 import defaultSetup from '@/core/shop/starter/setup.json'
 import type { LocalDay } from '@/core/time'
@@ -98,6 +106,11 @@ export function savePace(db: Knex, readAt: number, pace: Record<string, number>)
 /** Keeps what hours and products cost the shop itself. */
 export function saveCosts(db: Knex, readAt: number, costs: Costs): Promise<boolean> {
   return changeSetup(db, readAt, () => ({ costs }))
+}
+
+/** Keeps who the shop is and how it writes. */
+export function saveIdentity(db: Knex, readAt: number, identity: Identity): Promise<boolean> {
+  return changeSetup(db, readAt, () => identity)
 }
 
 /** Keeps which devices the shop has. */

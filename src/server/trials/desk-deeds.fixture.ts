@@ -112,8 +112,12 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       prices: { rates: setup.rates, terms: setup.terms, vendors },
     }),
     action('ways', 'shop.keep-ways', { version: after('prices'), school: setup.school, wash: setup.wash }),
-    action('times', 'messages.save-times', {
+    action('identity', 'shop.keep-identity', {
       version: after('ways'),
+      identity: { name: 'Killed Yard', address: setup.address, region: setup.region },
+    }),
+    action('times', 'messages.save-times', {
+      version: after('identity'),
       quiet: setup.quiet,
       climate: setup.climate,
     }),
