@@ -8,6 +8,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
+import { TimeInput } from '@/ui/time-input'
 import { useAction } from '@/ui/use-action'
 
 const MONTHS = Array.from({ length: 12 }, (_, at) => at + 1)
@@ -30,18 +31,10 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate, version: rea
       </p>
       <div className="mt-4 grid gap-4 sm:grid-cols-3">
         <Field label="Quiet from" {...error('quiet.from')}>
-          <input
-            className="field"
-            value={quiet.from}
-            onChange={(event) => setQuiet({ ...quiet, from: event.target.value })}
-          />
+          <TimeInput value={quiet.from} onChange={(from) => setQuiet({ ...quiet, from })} />
         </Field>
         <Field label="Quiet until" {...error('quiet.until')}>
-          <input
-            className="field"
-            value={quiet.until}
-            onChange={(event) => setQuiet({ ...quiet, until: event.target.value })}
-          />
+          <TimeInput value={quiet.until} onChange={(until) => setQuiet({ ...quiet, until })} />
         </Field>
         <Choice
           label="Sundays"

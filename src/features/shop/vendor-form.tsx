@@ -14,6 +14,8 @@ import type { Weekday } from '@/core/time'
 import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
+import { TimeInput } from '@/ui/time-input'
 import type { TypedVendor } from './typed-prices'
 
 type Props = {
@@ -38,21 +40,18 @@ const DAY_NAME: Record<Weekday, string> = {
 export function VendorForm({ vendor, region, error, onChange, onRemove }: Props) {
   const set = (change: Partial<TypedVendor>) => onChange({ ...vendor, ...change })
   const { when } = vendor
-  const text = (label: string, value: string, change: (value: string) => void, field: string) => (
-    <Field label={label} error={error(field)}>
-      <input
-        className="field"
-        autoComplete="off"
-        value={value}
-        onChange={(event) => change(event.target.value)}
-      />
-    </Field>
-  )
   return (
     <fieldset className="sheet space-y-3 p-4">
       <legend className="sr-only">{vendor.name || 'Somebody new'}</legend>
       <div className="grid gap-3 sm:grid-cols-3">
-        {text('Who', vendor.name, (name) => set({ name }), 'name')}
+        <Field label="Who" error={error('name')}>
+          <input
+            className="field"
+            autoComplete="off"
+            value={vendor.name}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        </Field>
         <Field label="What they do">
           <select
             className="field"
@@ -86,10 +85,18 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
         </p>
       )}
       <div className="grid gap-3 sm:grid-cols-4">
-        {text('Takes, hours', vendor.hours, (hours) => set({ hours }), 'minutes')}
-        {text(`Charges, ${currencySign(region)}`, vendor.amount, (amount) => set({ amount }), 'cents')}
-        {text('Comes at', when.from, (from) => set({ when: { ...when, from } }), 'when.from')}
-        {text('Goes at', when.to, (to) => set({ when: { ...when, to } }), 'when.to')}
+        <Field label="Takes, hours" error={error('minutes')}>
+          <NumberInput value={vendor.hours} onChange={(hours) => set({ hours })} />
+        </Field>
+        <Field label={`Charges, ${currencySign(region)}`} error={error('cents')}>
+          <NumberInput value={vendor.amount} onChange={(amount) => set({ amount })} />
+        </Field>
+        <Field label="Comes at" error={error('when.from')}>
+          <TimeInput value={when.from} onChange={(from) => set({ when: { ...when, from } })} />
+        </Field>
+        <Field label="Goes at" error={error('when.to')}>
+          <TimeInput value={when.to} onChange={(to) => set({ when: { ...when, to } })} />
+        </Field>
       </div>
       <div>
         <p className="mb-1 font-head text-sm font-semibold">Comes on</p>
