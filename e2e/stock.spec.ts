@@ -36,10 +36,10 @@ test('bottles come in, are counted and go; what is wrong is said at its field an
   await expect(base(page).getByText('CB-12')).toHaveCount(2)
 
   await page.getByRole('button', { name: 'Count bottle 1', exact: true }).click()
-  await page.getByLabel('ml left').fill('-3')
+  await page.getByLabel('Left, ml').fill('-3')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByText('what is left cannot be less than nothing.')).toBeVisible()
-  await page.getByLabel('ml left').fill('12,5')
+  await page.getByLabel('Left, ml').fill('12,5')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.locator('[data-bottle="1"]')).toContainText(/1[23] of 50 ml/)
 

@@ -36,13 +36,13 @@ function dateText(region: Region, timeZone: string, options: Intl.DateTimeFormat
   const locale = namesLocale(region)
   const full = { timeZone, ...options }
   const formatter = kept(dates, locale, full, () => new Intl.DateTimeFormat(locale, full))
-  if (locale !== 'en-GB') return formatter.format(new Date(at))
+  if (locale !== 'en-GB') return evenSpaces(formatter.format(new Date(at)))
   // British papers write no comma after the weekday, and months of three letters have three.
-  return formatter
+  const text = formatter
     .formatToParts(new Date(at))
     .map(({ type, value }) => (type === 'literal' ? value.replace(', ', ' ') : value))
     .join('')
-    .replace(/\bSept\b/, 'Sep')
+  return evenSpaces(text.replace(/\bSept\b/, 'Sep'))
 }
 
 function numberText(region: Region, options: Intl.NumberFormatOptions, value: number): string {
@@ -51,7 +51,10 @@ function numberText(region: Region, options: Intl.NumberFormatOptions, value: nu
 }
 
 /** A minus is a minus, not a hyphen. */
-const minus = (text: string) => text.replace(/^-/, '−')
+const minus = (text: string) => evenSpaces(text.replace(/^-/, '−'))
+
+/** Server and browser disagree about which narrow space they write; a page must read the same from both. */
+const evenSpaces = (text: string) => text.replace(/[\u202f\u2009]/g, '\u00a0')
 
 const noonOf = (day: LocalDay) => instantOrThrow(`${day}T12:00:00.000Z`)
 

@@ -2,7 +2,7 @@ import type { Handover } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import { moment, percent } from '@/text/formats'
+import { figure, moment, percent } from '@/text/formats'
 import { HandOverButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
@@ -61,7 +61,9 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
                   <tr key={panel.id} className="border-t border-line">
                     <td className="py-1">{panel.name}</td>
                     <td className="py-1 text-right">
-                      {ledger ? `${ledger.removedUm.toFixed(1)} ± ${ledger.uncertaintyUm.toFixed(1)}` : ''}
+                      {ledger
+                        ? `${figure(region, 'depth', ledger.removedUm, 1)} ± ${figure(region, 'depth', ledger.uncertaintyUm, 1)}`
+                        : ''}
                     </td>
                     <td className="py-1 text-right">
                       {gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : ''}

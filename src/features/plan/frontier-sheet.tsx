@@ -104,7 +104,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
       {
         fill: processColour(option.process.key),
         ink: 'var(--c-ink)',
-        text: option.removalUm > 0 ? option.removalUm.toFixed(1) : '',
+        text: option.removalUm > 0 ? figure(region, 'depth', option.removalUm, 1) : '',
         label: `${panel.name}: ${option.process.name}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
       },
     ]),

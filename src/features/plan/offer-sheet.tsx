@@ -7,7 +7,7 @@ import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
-import { clock, duration, money, paperDay, percent } from '@/text/formats'
+import { clock, duration, figure, money, paperDay, percent, unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { leafletsOf } from '../leaflets'
@@ -127,7 +127,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
           Panel by panel
         </summary>
-        <PanelTable choices={correction.panels} />
+        <PanelTable region={setup.region} choices={correction.panels} />
       </details>
     </article>
   )
@@ -156,14 +156,14 @@ function Stays({ offer }: { offer: Offer }) {
   )
 }
 
-function PanelTable({ choices }: { choices: readonly PanelChoice[] }) {
+function PanelTable({ choices, region }: { choices: readonly PanelChoice[]; region: Region }) {
   return (
     <table className="w-full text-sm">
       <thead className="text-left text-ink-soft">
         <tr>
           <th className="font-normal">Panel</th>
           <th className="font-normal">Process</th>
-          <th className="text-right font-normal">takes, µm</th>
+          <th className="text-right font-normal">takes, {unitSign(region, 'depth')}</th>
           <th className="text-right font-normal">of</th>
         </tr>
       </thead>
@@ -172,8 +172,10 @@ function PanelTable({ choices }: { choices: readonly PanelChoice[] }) {
           <tr key={judged.panel.id} className="border-t border-line">
             <td className="py-1 pr-2">{judged.panel.name}</td>
             <td className="py-1 pr-2">{option.process.name}</td>
-            <td className="py-1 text-right">{option.removalUm.toFixed(1)}</td>
-            <td className="py-1 text-right text-ink-soft">{judged.budget.budgetUm.toFixed(1)}</td>
+            <td className="py-1 text-right">{figure(region, 'depth', option.removalUm, 1)}</td>
+            <td className="py-1 text-right text-ink-soft">
+              {figure(region, 'depth', judged.budget.budgetUm, 1)}
+            </td>
           </tr>
         ))}
       </tbody>

@@ -20,7 +20,7 @@ import {
   type Severity,
 } from '@/core/survey'
 import { gradePanel } from '@/server/learning/practice-actions'
-import { measured, percent } from '@/text/formats'
+import { figure, measured, percent } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { useRegion } from '@/ui/region'
@@ -69,7 +69,8 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
         <LitPanel seed={seed} />
         <div className="mt-4 flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <p>
-            The gauge reads <strong>{readingsUm.map((um) => um.toFixed(0)).join(', ')} µm</strong>
+            The gauge reads{' '}
+            <strong>{readingsUm.map((um) => figure(region, 'depth', um)).join(', ')} µm</strong>
           </p>
           <p className="text-ink-soft">Its neighbours agree on {measured(region, 'depth', levelUm)}.</p>
         </div>

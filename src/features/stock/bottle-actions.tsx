@@ -13,7 +13,8 @@ export function BottleActions({ id, code }: { id: string; code: number }) {
       <NumberEditor
         words="Count"
         label={`Count bottle ${code}`}
-        field="ml left"
+        field="Left"
+        quantity="volume"
         action={countBottle}
         input={(ml) => ({ id, ml })}
       />

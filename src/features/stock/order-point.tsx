@@ -13,7 +13,8 @@ export function OrderPoint({ productId, name, ml }: { productId: ProductId; name
     <NumberEditor
       words={ml > 0 ? `Order below ${measured(region, 'volume', ml)}` : 'No order point'}
       label={`${ml > 0 ? `Order below ${measured(region, 'volume', ml)}` : 'No order point'}, ${name}`}
-      field="Order below, ml"
+      field="Order below"
+      quantity="volume"
       initial={String(ml)}
       action={setReorder}
       input={(typed) => ({ productId, ml: typed })}

@@ -1,9 +1,11 @@
 import type { Region } from '@/core/region'
-import { FINDING_NAME, LIFETIME_UM, type PanelJudgement, type removalBetween } from '@/core/survey'
+import { countedUm, FINDING_NAME, LIFETIME_UM, type PanelJudgement, removalBetween } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
 import { figure, measured } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'
+import type { Shown } from './round-switch'
+import { meanOf, type Round } from './rounds'
 
 /** How a panel looks on the plan: coloured and numbered by film, or plain with the reason. */
 export function panelFace(
@@ -69,4 +71,22 @@ export function differenceFace(
     text: distinct ? text : `(${text})`,
     label: `${panel.name}: ${text} ± ${measured(region, 'depth', uncertaintyUm, 1)}${distinct ? '' : ', within the error'}`,
   }
+}
+
+/** How each panel looks in what is shown: the judged round, another one, or what has gone from the first to the last. */
+export function facesOf(
+  region: Region,
+  judged: readonly PanelJudgement[],
+  shown: Shown,
+  read: readonly Round[],
+  round: Round | undefined,
+): Record<string, PanelFace> {
+  const faceOf = (judgement: PanelJudgement): PanelFace => {
+    const { panel } = judgement
+    if (shown.kind === 'round' && shown.id === 'before') return panelFace(region, judgement)
+    if (shown.kind === 'round') return roundFace(region, panel, round && meanOf(round.measured, panel.id))
+    const values = ({ measured: own }: Round) => countedUm(own.readings[panel.id] ?? [])
+    return differenceFace(region, panel, removalBetween(values(read[0]!), values(read.at(-1)!)))
+  }
+  return Object.fromEntries(judged.map((judgement) => [judgement.panel.id, faceOf(judgement)]))
 }

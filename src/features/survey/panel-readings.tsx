@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { countedUm, doubtful, type Reading, spotsOf, spotsWanted } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
-import { measured } from '@/text/formats'
+import { figure, measured } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useRegion } from '@/ui/region'
 
@@ -36,7 +36,7 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
       {[...questions].map((at) => (
         <fieldset
           key={at}
-          aria-label={`Question about ${readings[at]!.um} µm`}
+          aria-label={`Question about ${measured(region, 'depth', readings[at]!.um)}`}
           className="mb-2 rounded border-2 border-copper bg-copper-soft p-2.5 text-[15px]"
         >
           <strong>{measured(region, 'depth', readings[at]!.um)}</strong> is far from the others. A slip or an
@@ -69,12 +69,12 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
                   aria-label={`Set reading ${measured(region, 'depth', um)} aside`}
                   onClick={() => settle(at, 'set-aside')}
                 >
-                  {um.toFixed(0)}
+                  {figure(region, 'depth', um)}
                 </button>
               ))}
             </span>
             <span className="block text-center text-xs text-ink-soft">
-              {spot.complete ? `spot ${spot.meanUm.toFixed(1)}` : 'unfinished spot'}
+              {spot.complete ? `spot ${figure(region, 'depth', spot.meanUm, 1)}` : 'unfinished spot'}
             </span>
           </li>
         ))}
@@ -91,7 +91,7 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
               aria-label={`Count reading ${measured(region, 'depth', um)} again`}
               onClick={() => settle(at, 'kept')}
             >
-              {um.toFixed(0)}
+              {figure(region, 'depth', um)}
             </button>
           ))}
         </p>

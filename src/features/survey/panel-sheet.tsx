@@ -100,7 +100,8 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
               {entry.note && `: ${entry.note}`}
             </span>
             <span className="shrink-0">
-              {entry.removedUm.toFixed(1)} ± {entry.uncertaintyUm.toFixed(1)}
+              {figure(region, 'depth', entry.removedUm, 1)} ±{' '}
+              {figure(region, 'depth', entry.uncertaintyUm, 1)}
             </span>
           </li>
         ))}
@@ -110,16 +111,17 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
 }
 
 function Statistics({ judged: { statistics } }: { judged: PanelJudgement }) {
+  const region = useRegion()
   if (!statistics) return null
   const { meanUm, standardErrorUm, medianUm, minUm, madUm, n } = statistics
   const rows = [
     [
       'mean',
-      `${meanUm.toFixed(1)}${standardErrorUm === undefined ? '' : ` ± ${standardErrorUm.toFixed(1)}`}`,
+      `${figure(region, 'depth', meanUm, 1)}${standardErrorUm === undefined ? '' : ` ± ${figure(region, 'depth', standardErrorUm, 1)}`}`,
     ],
-    ['median', medianUm.toFixed(1)],
-    ['lowest', minUm.toFixed(1)],
-    ['spread (MAD)', madUm.toFixed(1)],
+    ['median', figure(region, 'depth', medianUm, 1)],
+    ['lowest', figure(region, 'depth', minUm, 1)],
+    ['spread (MAD)', figure(region, 'depth', madUm, 1)],
     ['readings', String(n)],
   ]
   return (

@@ -1,5 +1,5 @@
 import { countedUm, mean, removalBetween, standardError } from '@/core/survey'
-import { measured } from '@/text/formats'
+import { figure, measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 import type { Round } from './rounds'
 
@@ -27,7 +27,8 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
         {change && (
           <span className="block font-text text-sm font-normal text-ink-soft">
             {measured(region, 'depth', Math.abs(change.removedUm), 1)}{' '}
-            {change.removedUm >= 0 ? 'less' : 'more'} than at first, ± {change.uncertaintyUm.toFixed(1)}
+            {change.removedUm >= 0 ? 'less' : 'more'} than at first, ±{' '}
+            {figure(region, 'depth', change.uncertaintyUm, 1)}
           </span>
         )}
       </figcaption>

@@ -5,13 +5,11 @@ import type { JobId } from '@/core/ids'
 import type { EarlierVisit } from '@/core/job'
 import type { StoredSurvey } from '@/core/survey'
 import {
-  countedUm,
   doubtful,
   judgeRecord,
   type Phase,
   type Reading,
   type Removal,
-  removalBetween,
   type School,
   takenByPanel,
 } from '@/core/survey'
@@ -31,13 +29,13 @@ import { GlossEntry } from './gloss-entry'
 import { Hatches } from './hatches'
 import { ImportReadings } from './import-readings'
 import { Legend } from './legend'
-import { differenceFace, panelFace, roundFace } from './panel-face'
+import { facesOf } from './panel-face'
 import { PanelReadings } from './panel-readings'
 import { PanelSheet } from './panel-sheet'
 import { ReadingEntry } from './reading-entry'
 import { RoundStrip } from './round-strip'
 import { RoundSwitch, type Shown } from './round-switch'
-import { hasReadings, meanOf, type Round, roundsOf } from './rounds'
+import { hasReadings, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
@@ -82,21 +80,8 @@ export function SurveyScreen(props: Props) {
     (phase === 'after' ? agreed : !agreed) &&
     (round === undefined ? false : round.id === phase)
   const faces = useMemo(
-    () =>
-      Object.fromEntries(
-        judgement.panels.map((judged) => {
-          const { panel } = judged
-          if (shown.kind === 'difference') {
-            const [first, last] = [read[0]!, read.at(-1)!].map(({ measured }) =>
-              countedUm(measured.readings[panel.id] ?? []),
-            ) as [number[], number[]]
-            return [panel.id, differenceFace(region, panel, removalBetween(first, last))]
-          }
-          if (shown.id === 'before') return [panel.id, panelFace(region, judged)]
-          return [panel.id, roundFace(region, panel, round && meanOf(round.measured, panel.id))]
-        }),
-      ),
-    [judgement, shown, read, round, region],
+    () => facesOf(region, judgement.panels, shown, read, round),
+    [region, judgement, shown, read, round],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
   const inRound = round?.measured ?? data.before

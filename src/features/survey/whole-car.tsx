@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { memo } from 'react'
+import type { Region } from '@/core/region'
 import {
   DEFECT_MODEL,
   FINDING_NAME,
@@ -9,7 +10,7 @@ import {
   VERDICT_NAME,
   type Verdict,
 } from '@/core/survey'
-import { measured } from '@/text/formats'
+import { figure, measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
@@ -73,7 +74,7 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                 >
                   {FINDING_NAME[finding.kind].toLowerCase()}
                 </td>
-                <td className="pr-3 text-right">{taken[panel.id]?.takenUm.toFixed(1) ?? '–'}</td>
+                <td className="pr-3 text-right">{figureOf(region, taken[panel.id])}</td>
                 <td className="pr-3 text-right font-semibold">
                   {measured(region, 'depth', budget.budgetUm, 1)}
                 </td>
@@ -111,3 +112,6 @@ function Done({ prospects }: { prospects: readonly Prospect[] }) {
     </span>
   ))
 }
+
+const figureOf = (region: Region, taken: Taken | undefined) =>
+  taken ? figure(region, 'depth', taken.takenUm, 1) : '–'

@@ -4,7 +4,7 @@ import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/histor
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
 import { PAINT_SYSTEM_GUIDE, panelsOf, SHAPE_NAME } from '@/core/vehicle'
-import { measured, shortDay } from '@/text/formats'
+import { figure, measured, shortDay } from '@/text/formats'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 
 /** The history of a vehicle to be read: what a new owner is handed with the car. */
@@ -112,7 +112,7 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
             <View key={panel} style={[styles.row, styles.price]} wrap={false}>
               <Text>{names.get(panel) ?? panel}</Text>
               <Text>
-                {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)}
+                {figure(region, 'depth', takenUm, 1)} ± {figure(region, 'depth', uncertaintyUm, 1)}
               </Text>
             </View>
           ))}

@@ -1,7 +1,7 @@
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
-import { measured, shortDay } from '@/text/formats'
+import { figure, measured, shortDay } from '@/text/formats'
 
 const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
 
@@ -45,7 +45,8 @@ export function LedgerTable({
                     .map((entry, at) => (
                       <span key={at} className="block text-sm text-ink-soft">
                         {shortDay(region, entry.day)}, {SOURCE_NAME[entry.source]}{' '}
-                        {entry.removedUm.toFixed(1)} ± {entry.uncertaintyUm.toFixed(1)}
+                        {figure(region, 'depth', entry.removedUm, 1)} ±{' '}
+                        {figure(region, 'depth', entry.uncertaintyUm, 1)}
                         {entry.note && `, ${entry.note}`}
                       </span>
                     ))}
@@ -54,7 +55,7 @@ export function LedgerTable({
                   <Spent takenUm={takenUm} uncertaintyUm={uncertaintyUm} />
                 </td>
                 <td className="py-1.5 text-right font-semibold whitespace-nowrap">
-                  {takenUm.toFixed(1)} ± {uncertaintyUm.toFixed(1)}
+                  {figure(region, 'depth', takenUm, 1)} ± {figure(region, 'depth', uncertaintyUm, 1)}
                 </td>
               </tr>
             )

@@ -3,6 +3,7 @@ import type { KnownVehicle, VehicleCare } from '@/core/job'
 import type { Region } from '@/core/region'
 import type { LedgerEntry } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
+import { figure } from '@/text/formats'
 import { LedgerTable } from './ledger-table'
 import { ToldForm } from './told-form'
 import { TrendSheet } from './trend-sheet'
@@ -24,8 +25,9 @@ export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, r
       <section>
         <h2 className="text-2xl">The ledger: all paint ever removed</h2>
         <p className="mt-1 mb-3" data-testid="corrections-left">
-          The panel with the least to give is the {least.name.toLowerCase()}: {least.left.leftUm.toFixed(1)}{' '}
-          µm, enough for <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
+          The panel with the least to give is the {least.name.toLowerCase()}:{' '}
+          {figure(region, 'depth', least.left.leftUm, 1)} µm, enough for{' '}
+          <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
           {least.left.cuts === 1 ? 'cut' : 'cuts'}, as far as the ledger knows.
         </p>
         <LedgerTable region={region} ledger={ledger} panels={panels} />

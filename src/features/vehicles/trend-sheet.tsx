@@ -3,17 +3,22 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useState } from 'react'
 import type { Measure, PanelTrend } from '@/core/aftercare'
+import type { Region } from '@/core/region'
 import { localDayOrThrow } from '@/core/time'
-import { monthYear, shortDay } from '@/text/formats'
+import { figure, monthYear, number, shortDay, unitSign } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Choice } from '@/ui/choice'
 import { useRegion } from '@/ui/region'
 
-const UNIT: Record<Measure, string> = { film: 'µm', gloss: 'GU' }
+/** A reading in the unit it is read in: film in the shop’s, gloss in gloss units. */
+const readingText = (region: Region, measure: Measure, value: number) =>
+  measure === 'film' ? figure(region, 'depth', value, 1) : number(region, value, 1)
+const unitOf = (region: Region, measure: Measure) => (measure === 'film' ? unitSign(region, 'depth') : 'GU')
 const YEAR_MS = 365.25 * 86_400_000
 
 /** How a figure has gone, panel by panel: the readings, and whether the change is more than the gauge’s own doubt. */
 export function TrendSheet({ trends }: { trends: Record<Measure, PanelTrend[]> }) {
+  const region = useRegion()
   const [measure, setMeasure] = useState<Measure>('film')
   const [panel, setPanel] = useState('bonnet')
   const own = trends[measure]
@@ -38,8 +43,8 @@ export function TrendSheet({ trends }: { trends: Record<Measure, PanelTrend[]> }
         <thead>
           <tr className="text-left text-sm text-ink-soft">
             <th className="py-1 font-normal">Panel</th>
-            <th className="py-1 text-right font-normal">First, {UNIT[measure]}</th>
-            <th className="py-1 text-right font-normal">Last, {UNIT[measure]}</th>
+            <th className="py-1 text-right font-normal">First, {unitOf(region, measure)}</th>
+            <th className="py-1 text-right font-normal">Last, {unitOf(region, measure)}</th>
             <th className="py-1 text-right font-normal">A year</th>
           </tr>
         </thead>
@@ -56,13 +61,13 @@ export function TrendSheet({ trends }: { trends: Record<Measure, PanelTrend[]> }
                   {name}
                 </button>
               </th>
-              <td className="text-right">{rounds[0]!.value.toFixed(1)}</td>
-              <td className="text-right">{rounds.at(-1)!.value.toFixed(1)}</td>
+              <td className="text-right">{readingText(region, measure, rounds[0]!.value)}</td>
+              <td className="text-right">{readingText(region, measure, rounds.at(-1)!.value)}</td>
               <td className="text-right">
                 {!trend
                   ? 'one round'
                   : trend.isReal
-                    ? `${trend.perYear > 0 ? '+' : '−'}${Math.abs(trend.perYear).toFixed(1)} ± ${trend.sdPerYear.toFixed(1)}`
+                    ? `${trend.perYear > 0 ? '+' : '−'}${readingText(region, measure, Math.abs(trend.perYear))} ± ${readingText(region, measure, trend.sdPerYear)}`
                     : 'no sure change'}
               </td>
             </tr>
@@ -127,7 +132,7 @@ function TrendChart({ measure, trend: { name, rounds, trend } }: { measure: Meas
               },
               grid: { display: false },
             },
-            y: { title: { display: true, text: UNIT[measure] }, grace: '20%' },
+            y: { title: { display: true, text: unitOf(region, measure) }, grace: '20%' },
           },
           plugins: { legend: { position: 'bottom', labels: { boxWidth: 20, boxHeight: 3 } } },
         },
@@ -135,6 +140,6 @@ function TrendChart({ measure, trend: { name, rounds, trend } }: { measure: Meas
     },
     [measure, rounds, trend, region],
   )
-  const said = `${name}: ${rounds.map(({ day, value }) => `${value.toFixed(1)} on ${shortDay(region, day)}`).join(', ')}`
+  const said = `${name}: ${rounds.map(({ day, value }) => `${readingText(region, measure, value)} on ${shortDay(region, day)}`).join(', ')}`
   return <ChartCanvas label={said} className="h-56" draw={draw} />
 }
