@@ -319,7 +319,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
       'Bonnet: a high spot, re-wet and levelled',
       'by Senan',
       'Paid €500.00 by card',
-      'Stays indoors',
+      'Keep indoors',
     ])
       expect(words).toContain(said)
     await page.getByRole('button', { name: 'Take back', exact: true }).click()

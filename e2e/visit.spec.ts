@@ -94,7 +94,7 @@ test('a table from another gauge is mapped by hand, previewed and taken; a bad o
   await expect(page.getByText('4 readings on 2 panels.')).toBeVisible()
   await expect(page.getByText('Left out, since no gauge reads them: left mirror cap.')).toBeVisible()
   await page.getByRole('button', { name: 'Take these readings' }).click()
-  await expect(page.getByRole('button', { name: 'Set reading 104.1 µm aside' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set reading 104 µm aside' })).toBeVisible()
   await expect(page.getByText('2 of 13 metal panels read')).toBeVisible()
 })
 

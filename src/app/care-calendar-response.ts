@@ -1,9 +1,11 @@
 import type { Knex } from 'knex'
 import { careIcalendar, careMilestones } from '@/core/aftercare'
 import type { KnownVehicle } from '@/core/job'
+import { readIn } from '@/core/region'
 import type { Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
+import { wordedDate, wordedMilestone } from '@/text/care'
 
 /** Milestones of a coating stand in the calendar for so long after it was laid, days. */
 const FRESH_DAYS = 45
@@ -12,10 +14,10 @@ const FRESH_DAYS = 45
 export async function careCalendarResponse(
   db: Knex,
   shop: Shop,
-  { vehicle }: KnownVehicle,
+  { vehicle, customer }: KnownVehicle,
   now: Instant,
 ): Promise<Response> {
-  const { region } = shop.setup
+  const region = readIn(shop.setup.region, customer.language)
   const { protection, plan } = await loadVehicleCare(db, shop, vehicle, now)
   const since = plusMinutes(now, -FRESH_DAYS * 1440)
   const fresh = protection.coats.flatMap(({ product: { id, kind }, endedAt: ended }) => {
@@ -29,9 +31,11 @@ export async function careCalendarResponse(
     issued: now,
     milestones:
       fresh.length > 0
-        ? careMilestones(fresh, region.timezone).filter(({ key }) => key !== 'first-visit')
+        ? careMilestones(fresh, region.timezone)
+            .filter(({ key }) => key !== 'first-visit')
+            .map((milestone) => wordedMilestone(region, milestone))
         : [],
-    dates: plan,
+    dates: plan.map((date) => wordedDate(region, date)),
   })
   return new Response(text, {
     headers: { 'content-type': 'text/calendar; charset=utf-8', 'cache-control': 'no-store' },

@@ -153,7 +153,7 @@ test('a panel of the plan says its number, its finding and its budget', () => {
 
 test('a date of the cure calendar says until for a hold and from for what may be done', () => {
   const say = (hold: boolean, when: Parameters<typeof milestoneWhen>[0]['when']) =>
-    milestoneWhen({ key: 'dry-until', title: '', advice: '', hold, when }, DUBLIN)
+    milestoneWhen({ key: 'dry-until', hold, when }, DUBLIN)
   expect(say(true, { kind: 'instant', at: NOW })).toBe('until Wednesday 13 January 2027 at 10:00')
   expect(say(false, { kind: 'instant', at: NOW })).toBe('from Wednesday 13 January 2027 at 10:00')
   expect(say(false, { kind: 'day', day: '2027-01-20' as never })).toBe('from Wednesday 20 January 2027')

@@ -29,7 +29,7 @@ const THREE_LETTERS = 3
 function monthOf(region: Region, word: string): number | undefined {
   const start = word.toLowerCase().replace(/\.$/, '')
   if (start.length < THREE_LETTERS) return undefined
-  for (const locale of ['en', region.locale])
+  for (const locale of ['en', region.language, region.locale])
     for (let month = 1; month <= 12; month++) {
       const name =
         locale === 'en' ? monthName({ ...region, language: 'en' }, month) : localName(locale, month)

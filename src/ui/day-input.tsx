@@ -3,6 +3,7 @@
 import { Popover } from 'radix-ui'
 import { type ComponentProps, useState } from 'react'
 import { isLocalDay, type LocalDay, localDayOrThrow } from '@/core/time'
+import { fieldWords } from '@/text/fields'
 import { fieldDay, shortDay } from '@/text/formats'
 import { readDay } from '@/text/typed-time'
 import { later } from './later'
@@ -51,7 +52,7 @@ export function DayInput({ value, onChange, min, max, onBlur, className = '', ..
         />
         <Popover.Root open={open} onOpenChange={setOpen}>
           <Popover.Trigger
-            aria-label="Open the calendar"
+            aria-label={fieldWords(region).openCalendar}
             className="absolute inset-y-0 right-0 grid w-11 place-items-center text-ink-soft hover:text-ink"
           >
             <CalendarSign />

@@ -3,6 +3,7 @@
 import { DayPicker } from 'react-day-picker'
 import type { Region } from '@/core/region'
 import { type LocalDay, localDayOrThrow } from '@/core/time'
+import { fieldWords } from '@/text/fields'
 import { fieldDay, monthHeading, weekdayName } from '@/text/formats'
 import { firstWeekday } from '@/text/typed-time'
 
@@ -29,6 +30,7 @@ const SQUARE = 'h-11 w-11 rounded text-center'
 
 /** A month with its days, by finger and by arrow keys. */
 export function MonthCalendar({ region, today, day, min, max, onChoose }: Props) {
+  const words = fieldWords(region)
   const outside = [...(min ? [{ before: dateOf(min) }] : []), ...(max ? [{ after: dateOf(max) }] : [])]
   return (
     <DayPicker
@@ -46,11 +48,11 @@ export function MonthCalendar({ region, today, day, min, max, onChoose }: Props)
       }}
       labels={{
         labelDayButton: (date, { today: isToday, selected }) =>
-          [fieldDay(region, dayOf(date)), isToday ? 'today' : '', selected ? 'chosen' : '']
+          [fieldDay(region, dayOf(date)), isToday ? words.today : '', selected ? words.chosen : '']
             .filter(Boolean)
             .join(', '),
-        labelNext: () => 'Next month',
-        labelPrevious: () => 'Previous month',
+        labelNext: () => words.nextMonth,
+        labelPrevious: () => words.previousMonth,
       }}
       classNames={{
         months: 'relative',

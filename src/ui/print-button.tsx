@@ -3,10 +3,13 @@
 import type { ComponentProps } from 'react'
 import { Button } from './button'
 
-export function PrintButton({ look = 'solid' }: Pick<ComponentProps<typeof Button>, 'look'>) {
+export function PrintButton({
+  look = 'solid',
+  words = 'Print',
+}: Pick<ComponentProps<typeof Button>, 'look'> & { words?: string }) {
   return (
     <Button look={look} onClick={() => window.print()}>
-      Print
+      {words}
     </Button>
   )
 }

@@ -1,11 +1,10 @@
 'use client'
 
 import { type ComponentProps, useState } from 'react'
+import { isClock } from '@/core/time'
 import { timeText } from '@/text/formats'
 import { readTime } from '@/text/typed-time'
 import { useRegion } from './region'
-
-const IS_TIME = /^\d\d:\d\d$/
 
 type Props = Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'type'> & {
   /** `HH:MM`, or what was typed and is no time. */
@@ -24,7 +23,7 @@ export function TimeInput({ value, onChange, className = '', ...rest }: Props) {
       inputMode="text"
       autoComplete="off"
       placeholder={timeText(region, '13:30')}
-      value={draft ?? (IS_TIME.test(value) ? timeText(region, value) : value)}
+      value={draft ?? (isClock(value) ? timeText(region, value) : value)}
       onChange={({ target }) => {
         setDraft(target.value)
         onChange(readTime(target.value) ?? target.value)

@@ -4,7 +4,7 @@ import { Wordmark } from '@/ui/wordmark'
 import '../globals.css'
 
 export const metadata: Metadata = {
-  title: 'Your car at Fern Yard',
+  title: 'Your car',
   robots: { index: false, follow: false },
   referrer: 'no-referrer',
 }

@@ -55,7 +55,11 @@ describe('the calendar file', () => {
       'Marl Stonecrop; “night, blue”, IM 1154 éàü 🌿 with a name that goes on beyond one line of seventy-five octets',
     shop: 'Fern Yard',
     issued: instantOrThrow('2027-01-13T10:20:00Z'),
-    milestones: milestones('2027-03-27T17:00:00Z'),
+    milestones: milestones('2027-03-27T17:00:00Z').map((each) => ({
+      ...each,
+      title: each.key,
+      text: 'Blot a drop, do not rub.',
+    })),
   })
   const events = Object.values(ical.sync.parseICS(text)).filter((entry) => entry?.type === 'VEVENT') as {
     uid: string

@@ -1,23 +1,21 @@
 import { type LocalDay, localDayOrThrow, plusDays, plusMonths } from '../time'
 import type { Exposure, Use } from './exposure'
-import { VISIT_REASON, VISIT_WINDOW_DAYS, type VisitWindow } from './rhythm'
+import { VISIT_WINDOW_DAYS, type VisitReason, type VisitWindow } from './rhythm'
 
 /** The year ahead of a coated car, in habits and dates. */
 
-export const CARE_KINDS = ['topper', 'decontamination', 'visit', 'light-polish', 'renewal'] as const
-export type CareKind = (typeof CARE_KINDS)[number]
+/** What a date of the plan asks for, with the facts its words need. */
+export type CareAsk =
+  | { kind: 'topper'; hard: boolean }
+  | { kind: 'decontamination'; season: 'after-winter' | 'before-winter' }
+  /** `missedBy` is the day by which it was due, where that has passed. */
+  | { kind: 'visit'; why: VisitReason; missedBy?: LocalDay }
+  /** Without paint to spare there is no polishing any more. */
+  | { kind: 'light-polish'; spare: boolean }
+  | { kind: 'renewal' }
 
 /** A date or a span of the care plan; `everyWeeks` makes it come back until the end of the plan. */
-export type CareDate = {
-  key: string
-  kind: CareKind
-  title: string
-  advice: string
-  reason: string
-  first: LocalDay
-  last: LocalDay
-  everyWeeks?: number
-}
+export type CareDate = CareAsk & { key: string; first: LocalDay; last: LocalDay; everyWeeks?: number }
 
 /** The air a shop’s cars live in: the months of frost and salt, and of pollen, 1 to 12. */
 export type LocalClimate = {
@@ -66,9 +64,7 @@ function topperDates({ today, topperFrom, exposure }: CareInput, end: LocalDay):
     {
       key: 'topper',
       kind: 'topper',
-      title: hard ? 'Topper, every second week' : 'Topper, once a month',
-      advice: 'A little on the damp panel after washing, spread, buffed dry.',
-      reason: hard ? 'This car lives hard; the topper wears in its place.' : 'It keeps the coating slick.',
+      hard,
       first,
       last: first,
       everyWeeks,
@@ -82,19 +78,15 @@ function decontaminationDates({ today, use, climate }: CareInput, end: LocalDay)
   const after = nextMonthStart(today, (climate.frost.to % 12) + 1)
   const before = nextMonthStart(today, ((climate.frost.from + 10) % 12) + 1)
   const spans = [
-    { key: 'after-winter', day: after, reason: 'After the salt: what winter has left sits in the paint.' },
-    ...(much
-      ? [{ key: 'before-winter', day: before, reason: 'Before the salt: a clean coating sheds it.' }]
-      : []),
+    { season: 'after-winter' as const, day: after },
+    ...(much ? [{ season: 'before-winter' as const, day: before }] : []),
   ]
   return spans
     .filter(({ day }) => day <= end)
-    .map(({ key, day, reason }) => ({
-      key: `decontamination-${key}`,
+    .map(({ season, day }) => ({
+      key: `decontamination-${season}`,
       kind: 'decontamination',
-      title: 'Iron and tar off',
-      advice: 'Ours to do: the removers want gloves, glasses and a cold panel.',
-      reason,
+      season,
       first: day,
       last: plusDays(day, VISIT_WINDOW_DAYS),
     }))
@@ -104,18 +96,11 @@ function polishDate({ today, laidOn, polishesLeft }: CareInput, end: LocalDay): 
   const years = Math.max(1, Math.ceil((Date.parse(today) - Date.parse(laidOn)) / (365.25 * 86_400_000)))
   const first = plusMonths(laidOn, 12 * years)
   if (first > end) return []
-  const none = polishesLeft < 1
   return [
     {
       key: `light-polish-${years}`,
       kind: 'light-polish',
-      title: none ? 'No more polishing' : 'Light polish, where it is needed',
-      advice: none
-        ? 'The thinnest panel has given all it may. We clean and top, and leave the paint alone.'
-        : 'We look first, and polish only panels that need it. A polished panel is coated again.',
-      reason: none
-        ? 'The ledger of all paint ever removed says so.'
-        : 'About once a year the finest marks add up.',
+      spare: polishesLeft >= 1,
       first,
       last: plusDays(first, VISIT_WINDOW_DAYS),
     },
@@ -130,9 +115,8 @@ export function carePlan(input: CareInput): CareDate[] {
   const visitDate: CareDate = {
     key: `visit-${visit.from}`,
     kind: 'visit',
-    title: overdue ? 'Visit, overdue: we look at every panel' : 'Visit: we look at every panel',
-    advice: 'A wash, water on every panel, gloss and film, a fresh topper. About three hours.',
-    reason: VISIT_REASON[visit.why],
+    why: visit.why,
+    ...(overdue ? { missedBy: visit.until } : {}),
     // What was missed is still ahead.
     first: overdue ? input.today : visit.from,
     last: overdue ? plusDays(input.today, VISIT_WINDOW_DAYS) : visit.until,
@@ -143,9 +127,6 @@ export function carePlan(input: CareInput): CareDate[] {
           {
             key: `renewal-${goodUntil.low}`,
             kind: 'renewal',
-            title: 'Think of a new coat',
-            advice: 'Laid before the old one has quite gone, it needs less preparation.',
-            reason: 'From here on the coating may come to its end.',
             first: goodUntil.low,
             last: goodUntil.high,
           },

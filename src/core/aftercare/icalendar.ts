@@ -3,15 +3,18 @@ import type { Instant } from '../time'
 import type { CareDate } from './care-plan'
 import type { Milestone } from './milestones'
 
+/** A date with its words, in the language of whoever keeps the calendar. */
+export type Worded<Date> = Date & { title: string; text: string }
+
 /** Who and what a calendar is about; `uid` must be stable and unique for the vehicle's job. */
 export type CareCalendar = {
   uid: string
   vehicle: string
   shop: string
   issued: Instant
-  milestones: readonly Milestone[]
+  milestones: readonly Worded<Milestone>[]
   /** The year ahead, where the car has been handed over. */
-  dates?: readonly CareDate[]
+  dates?: readonly Worded<CareDate>[]
 }
 
 /** A habit stands in the calendar for so many weeks ahead (mem); the feed writes it anew. */
@@ -24,10 +27,10 @@ function whenOf({ when }: Milestone): CalendarEvent['when'] {
     : { kind: 'days', first: when.day, last: when.until ?? when.day }
 }
 
-const dateEvent = (uid: string, vehicle: string, date: CareDate): CalendarEvent => ({
+const dateEvent = (uid: string, vehicle: string, date: Worded<CareDate>): CalendarEvent => ({
   uid: `${uid}-${date.key}`,
   title: `${date.title}: ${vehicle}`,
-  text: `${date.advice} ${date.reason}`,
+  text: date.text,
   when: { kind: 'days', first: date.first, last: date.last },
   ...(date.everyWeeks ? { repeat: { everyWeeks: date.everyWeeks, weeks: HABIT_WEEKS } } : {}),
 })
@@ -42,7 +45,7 @@ export function careIcalendar({ uid, vehicle, shop, issued, milestones, dates = 
       ...milestones.map((milestone) => ({
         uid: `${uid}-${milestone.key}`,
         title: `${milestone.title}: ${vehicle}`,
-        text: milestone.advice,
+        text: milestone.text,
         when: whenOf(milestone),
       })),
       ...dates.map((date) => dateEvent(uid, vehicle, date)),

@@ -1,12 +1,12 @@
 export type { CareDates } from './care-dates'
 export {
+  type CareAsk,
   type CareDate,
-  type CareKind,
   carePlan,
   type LocalClimate,
   nextMonthStart,
 } from './care-plan'
-export { CARE_RULES, type CareRule, type CareSubject, careRulesFor } from './care-rules'
+export { CARE_RULES, type CareRule, type CareRuleId, type CareSubject, careRulesFor } from './care-rules'
 export type { Coat, CoatedPart } from './coat'
 export {
   ANGLE_ERROR_TEXT,
@@ -25,7 +25,7 @@ export {
   type GuaranteeRule,
   guaranteeFor,
 } from './guarantee'
-export { type CareCalendar, careIcalendar } from './icalendar'
+export { type CareCalendar, careIcalendar, type Worded } from './icalendar'
 export type { KeptLook, VisitWish } from './kept-look'
 export {
   CAUSE,
@@ -61,7 +61,7 @@ export {
   type Rhythm,
   rhythmMonths,
   SOON_DAYS,
-  VISIT_REASON,
+  VISIT_REASONS,
   type VisitReason,
   type VisitWindow,
   visitsOwed,

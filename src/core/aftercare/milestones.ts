@@ -5,8 +5,6 @@ import { VISIT_WINDOW_DAYS } from './rhythm'
 /** One date of the weeks after the coating. Holds are instants, habits are days. */
 export type Milestone = {
   key: 'dry-until' | 'indoors-until' | 'first-wash' | 'topper-from' | 'full-cure' | 'first-visit'
-  title: string
-  advice: string
   when: { kind: 'instant'; at: Instant } | { kind: 'day'; day: LocalDay; until?: LocalDay }
   /** What must not be touched or done before, as against what may be done from then on. */
   hold: boolean
@@ -60,36 +58,26 @@ export function careMilestones(layers: readonly LaidLayer[], zone: string): Mile
   return [
     {
       key: 'indoors-until',
-      title: 'Stays indoors',
-      advice: 'Under a roof and out of the dew, so that nothing settles in the soft film.',
       when: { kind: 'instant', at: indoors },
       hold: true,
     },
     {
       key: 'dry-until',
-      title: 'Keep dry',
-      advice: 'No rain, no dew, no hose. Blot a drop with a soft cloth, do not rub.',
       when: { kind: 'instant', at: dry },
       hold: true,
     },
     {
       key: 'topper-from',
-      title: 'Topper may go on',
-      advice: 'From here a spray topper can be used as a drying aid.',
       when: { kind: 'instant', at: topper },
       hold: false,
     },
     {
       key: 'first-wash',
-      title: 'First wash',
-      advice: 'By hand, two buckets, clean mitt, mild shampoo. No brush tunnel.',
       when: { kind: 'day', day: dayAfter((product) => product.firstWashDays) },
       hold: false,
     },
     {
       key: 'full-cure',
-      title: 'Fully cured',
-      advice: 'Hardness and slickness have reached what they will reach.',
       when: { kind: 'day', day: dayAfter((product) => product.fullCureDays) },
       hold: false,
     },
@@ -99,8 +87,6 @@ export function careMilestones(layers: readonly LaidLayer[], zone: string): Mile
       : [
           {
             key: 'first-visit' as const,
-            title: 'First visit',
-            advice: 'We look at the water on every panel, at gloss and film, and wash the car.',
             when: { kind: 'day' as const, day: visit, until: plusDays(visit, VISIT_WINDOW_DAYS) },
             hold: false,
           },

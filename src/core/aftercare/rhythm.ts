@@ -8,12 +8,6 @@ export type VisitWindow = { from: LocalDay; until: LocalDay; why: VisitReason }
 
 export const VISIT_REASONS = ['first', 'rhythm', 'outlook', 'asked'] as const
 export type VisitReason = (typeof VISIT_REASONS)[number]
-export const VISIT_REASON: Record<VisitReason, string> = {
-  first: 'The first look after the coating has settled.',
-  rhythm: 'The rhythm its product and its life ask for.',
-  outlook: 'The coating may be near its end before the usual visit.',
-  asked: 'The owner has asked for it.',
-}
 
 /** Days within which a visit is still in time (mem). */
 export const VISIT_WINDOW_DAYS = 28

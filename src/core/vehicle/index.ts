@@ -21,8 +21,9 @@ export {
   PAINT_SYSTEMS,
   type PaintSystem,
 } from './paint-system'
-export type { Difficulty, Orientation, Substrate } from './panel-kinds'
+export type { Difficulty, Orientation, PanelKind, Substrate } from './panel-kinds'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
+export type { PlaceKind } from './place-kinds'
 export { PLACE_SURFACES, type PlaceSurface } from './place-kinds'
 export type { Place } from './places'
 export { type BodyPlan, bodyPlan, type PlanBackdrop, type PlanOutline } from './plan'

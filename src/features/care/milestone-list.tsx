@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import type { Milestone } from '@/core/aftercare'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { careWords } from '@/text/care'
 import { paperDay, paperMoment } from '@/text/formats'
 
 /** Whether a hold has run out. */
@@ -10,17 +11,22 @@ const isOver = ({ when, hold }: Milestone, now: Instant | undefined) =>
 
 export function milestoneWhen(milestone: Milestone, region: Region, now?: Instant): string {
   const { when, hold } = milestone
-  if (when.kind === 'instant')
-    return `${isOver(milestone, now) ? 'over since' : hold ? 'until' : 'from'} ${paperMoment(region, when.at)}`
+  const words = careWords(region).when
+  if (when.kind === 'instant') {
+    const moment = paperMoment(region, when.at)
+    if (isOver(milestone, now)) return words.over(moment)
+    return hold ? words.until(moment) : words.from(moment)
+  }
   return when.until
-    ? `${paperDay(region, when.day)} to ${paperDay(region, when.until)}`
-    : `from ${paperDay(region, when.day)}`
+    ? words.span(paperDay(region, when.day), paperDay(region, when.until))
+    : words.from(paperDay(region, when.day))
 }
 
 type Props = { milestones: readonly Milestone[]; region: Region; now?: Instant }
 
 /** The weeks after the coating as a stem: holds first, in copper, then what may be done from when. */
 export function MilestoneList({ milestones, region, now }: Props) {
+  const { milestone: words } = careWords(region)
   const holds = (milestone: Milestone) => milestone.hold && !isOver(milestone, now)
   return (
     <ol className="border-l-[3px] border-fern pl-5">
@@ -42,12 +48,12 @@ export function MilestoneList({ milestones, region, now }: Props) {
           </svg>
           <div className="pl-4">
             <p className={clsx('font-head text-lg font-semibold', holds(milestone) && 'text-copper')}>
-              {milestone.title}{' '}
+              {words[milestone.key].title}{' '}
               <span className="font-text text-base font-normal text-ink">
                 {milestoneWhen(milestone, region, now)}
               </span>
             </p>
-            <p className="text-ink-soft">{milestone.advice}</p>
+            <p className="text-ink-soft">{words[milestone.key].advice}</p>
           </div>
         </li>
       ))}

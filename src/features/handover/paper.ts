@@ -8,6 +8,7 @@ import type { Region } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
+import { careWords } from '@/text/care'
 import { clock, figure, measured, money, paperDay, percent } from '@/text/formats'
 import { milestoneWhen } from '../care/milestone-list'
 
@@ -31,21 +32,22 @@ export type HandoverPaper = {
   cautions: string[]
 }
 
-/** Before the rules of the years: what holds for the first days. */
-const FIRST_DAYS = 'Nothing on the paint while one of the first dates still runs.'
-
 function rulesFor(entry: FloorJob, { care }: Handover, shop: Shop): HandoverPaper['rules'] {
-  const kinds = care.layers.map(({ productId }) => shop.catalogue.find(({ id }) => id === productId)?.kind)
-  const coated = kinds.some((kind) => kind && kind !== 'sealant' && kind !== 'topper')
+  const products = care.layers.flatMap(
+    ({ productId }) => shop.catalogue.find(({ id }) => id === productId) ?? [],
+  )
+  const words = careWords(shop.setup.region)
   const rules = careRulesFor({
     ...entry.job.vehicle,
-    coated,
+    coated: products.some(({ kind }) => kind !== 'sealant' && kind !== 'topper'),
     seaAir: shop.setup.climate.seaAir,
+    guaranteed: products.some(({ guaranteeMonths }) => guaranteeMonths > 0),
   })
-  const texts = (kind: 'do' | 'do-not') => rules.filter((rule) => rule.kind === kind).map(({ text }) => text)
+  const texts = (kind: 'do' | 'do-not') =>
+    rules.filter((rule) => rule.kind === kind).map((rule) => words.rule[rule.id](rule).text)
   return {
     yes: texts('do'),
-    no: [...(care.milestones.length > 0 ? [FIRST_DAYS] : []), ...texts('do-not')],
+    no: [...(care.milestones.length > 0 ? [words.firstDays] : []), ...texts('do-not')],
   }
 }
 
@@ -137,9 +139,9 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
       }),
     ),
     milestones: care.milestones.map((milestone) => ({
-      title: milestone.title,
+      title: careWords(region).milestone[milestone.key].title,
       when: milestoneWhen(milestone, region),
-      advice: milestone.advice,
+      advice: careWords(region).milestone[milestone.key].advice,
       hold: milestone.hold,
     })),
     rules: rulesFor(entry, handover, shop),

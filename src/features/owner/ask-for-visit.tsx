@@ -4,10 +4,14 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Action, Answer } from '@/core/answer'
 import type { LocalDay } from '@/core/time'
+import type { OwnerWords } from '@/text/owner'
 import { Button } from '@/ui/button'
 import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
+
+/** What the shop can answer to a wish, beside not answering at all. */
+const REFUSED = new Set<string>(['gone', 'input', 'stale'])
 
 type Wish = { token: string; fromDay: string; words: string }
 
@@ -22,36 +26,37 @@ const ask: Action<Wish, null> = async ({ key, input: { token, ...wish } }) => {
 }
 
 /** The one thing an owner can do here: say from when a visit would suit, and why. */
-export function AskForVisit({ token, today }: { token: string; today: LocalDay }) {
+export function AskForVisit({ token, today, words }: { token: string; today: LocalDay; words: OwnerWords }) {
+  const { visit, refused } = words
   const router = useRouter()
   const [from, setFrom] = useState<string>(today)
-  const [words, setWords] = useState('')
+  const [wish, setWish] = useState('')
   const { run, pending, refusal } = useAction()
   return (
     <form
       className="mt-2 space-y-3"
       onSubmit={(event) => {
         event.preventDefault()
-        run(ask, { token, fromDay: from, words }, () => router.refresh())
+        run(ask, { token, fromDay: from, words: wish }, () => router.refresh())
       }}
     >
-      <Field label="From this day on it suits me">
+      <Field label={visit.from}>
         <DayInput min={today} value={from} onChange={setFrom} />
       </Field>
-      <Field label="What should we look at? (may be empty)">
+      <Field label={visit.what}>
         <input
           className="field"
-          value={words}
+          value={wish}
           maxLength={300}
-          onChange={(event) => setWords(event.target.value)}
+          onChange={(event) => setWish(event.target.value)}
         />
       </Field>
       <Button type="submit" disabled={pending}>
-        {pending ? 'Asking …' : 'Ask'}
+        {pending ? visit.asking : visit.ask}
       </Button>
       {refusal && (
         <p role="alert" className="font-semibold text-copper">
-          {refusal.message}
+          {REFUSED.has(refusal.code) ? refused[refusal.code as keyof typeof refused] : refused.other}
         </p>
       )}
     </form>

@@ -1,7 +1,8 @@
-import { dueState, VISIT_REASON } from '@/core/aftercare'
+import { dueState } from '@/core/aftercare'
 import type { KnownVehicle, VehicleCare } from '@/core/job'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant } from '@/core/time'
+import { careWords } from '@/text/care'
 import { moment, percent, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PrintButton } from '@/ui/print-button'
@@ -63,7 +64,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
           {dates && !openJob && (
             <p className="mt-1" data-testid="due">
               {dueText(region, dueState(dates.visit, today), dates.visit, today)}{' '}
-              <span className="text-ink-soft">{VISIT_REASON[dates.visit.why]}</span>
+              <span className="text-ink-soft">{careWords(region).visitReason[dates.visit.why]}</span>
             </p>
           )}
           {openJob ? (
@@ -101,7 +102,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
         )}
         <section>
           <h2 className="text-2xl">Do, and do not</h2>
-          <RuleLists rules={rules} />
+          <RuleLists region={region} rules={rules} />
         </section>
       </div>
     </div>

@@ -70,6 +70,7 @@ export async function loadVehicleCare(
       ...vehicle,
       coated,
       seaAir: climate.seaAir,
+      guaranteed: paint?.products.some(({ guaranteeMonths }) => guaranteeMonths > 0) ?? false,
     }),
     plan:
       paint && dates

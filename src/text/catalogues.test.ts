@@ -1,0 +1,130 @@
+import { describe, expect, test } from 'vitest'
+import { CARE_RULES, type CareDate, type Milestone, VISIT_REASONS } from '@/core/aftercare'
+import { LANGUAGES, type Language, readIn } from '@/core/region'
+import { localDayOrThrow } from '@/core/time'
+import { panelsOf, placesOf, SHAPES } from '@/core/vehicle'
+import { careWords, saidOf, wordedDate, wordedMilestone } from './care'
+import { AMERICAN } from './en/terms'
+import { fieldWords } from './fields'
+import { ownerWords } from './owner'
+import { placeName, placeTitle } from './panels'
+import { DUBLIN, OHIO } from './region.fixture'
+
+/** Every sentence of every catalogue, said once in each language. */
+
+const day = localDayOrThrow('2026-11-17')
+const span = { key: 'k', first: day, last: day }
+const DATES: CareDate[] = [
+  { ...span, kind: 'topper', hard: true, everyWeeks: 2 },
+  { ...span, kind: 'topper', hard: false, everyWeeks: 4 },
+  { ...span, kind: 'decontamination', season: 'after-winter' },
+  { ...span, kind: 'decontamination', season: 'before-winter' },
+  ...VISIT_REASONS.map((why): CareDate => ({ ...span, kind: 'visit', why })),
+  { ...span, kind: 'visit', why: 'rhythm', missedBy: day },
+  { ...span, kind: 'light-polish', spare: true },
+  { ...span, kind: 'light-polish', spare: false },
+  { ...span, kind: 'renewal' },
+]
+const MILESTONES: Milestone['key'][] = [
+  'dry-until',
+  'indoors-until',
+  'first-wash',
+  'topper-from',
+  'full-cure',
+  'first-visit',
+]
+const IDS = [
+  ...new Set(SHAPES.flatMap((shape) => [...panelsOf(shape), ...placesOf(shape)].map(({ id }) => id))),
+]
+
+function textsOf(region: typeof DUBLIN): string[] {
+  const care = careWords(region)
+  const owner = ownerWords(region)
+  const milestone = (key: Milestone['key']) =>
+    wordedMilestone(region, { key, hold: true, when: { kind: 'day', day } })
+  return [
+    ...DATES.flatMap((date) => Object.values(saidOf(region, date))),
+    ...DATES.map((date) => wordedDate(region, date).text),
+    ...MILESTONES.map(milestone).flatMap(({ title, text }) => [title, text]),
+    ...CARE_RULES.flatMap(({ id }) =>
+      [true, false].flatMap((guaranteed) => Object.values(care.rule[id]({ guaranteed }))),
+    ),
+    ...Object.values(care.visitReason),
+    care.do,
+    care.avoid,
+    care.firstDays,
+    ...Object.values(care.when).map((say) => say('1', '2')),
+    ...flat(owner),
+    ...Object.values(fieldWords(region)),
+    ...IDS.map((id) => placeName(region, id)),
+  ]
+}
+
+/** All texts of a catalogue of words and sentences, its facts filled in. */
+const flat = (words: object): string[] =>
+  Object.values(words).flatMap((each) =>
+    typeof each === 'string' ? [each] : typeof each === 'function' ? [each('A', 'B', 'C')] : flat(each),
+  )
+
+/** Words nobody should read any more, of the shop’s own glossary. */
+const NEVER =
+  /\blaid\b|\blay(s|ing)?\b|\banew\b|\bloft\b|\bslip\b|as it left the works|gives way|the air says|reckoned|\bfetched\b|goes home|no longer here|\bnew coat\b|\bhas gone\b|iron and tar off/i
+
+const regionOf = (language: Language) => readIn(DUBLIN, language)
+
+describe.each(LANGUAGES.map((language) => [language]))('the words in %s', (language) => {
+  const texts = textsOf(regionOf(language))
+  test('none is empty, or has a hole where a fact should stand', () => {
+    for (const text of texts) {
+      expect(text.trim()).not.toBe('')
+      expect(text).not.toMatch(/undefined|null|NaN|\[object/)
+      expect(text).not.toMatch(/ {2}|^ | $/)
+    }
+  })
+  test('none is of the words nobody should read', () => {
+    for (const text of texts) expect(text).not.toMatch(NEVER)
+  })
+})
+
+test('what is said in French and in German is not left in English', () => {
+  const english = new Set(textsOf(DUBLIN))
+  for (const language of ['fr', 'de'] as const) {
+    const same = textsOf(regionOf(language)).filter((text) => english.has(text))
+    // Facts filled in alone, and words that are spelt alike.
+    expect(same.filter((text) => !['1', '2', 'A'].includes(text))).toEqual([])
+  }
+})
+
+test('America has its own words for the parts of a car, and no British ones', () => {
+  const texts = textsOf(OHIO).join(' ')
+  for (const word of [/\bbonnet\b/, /\bwing\b/, /\bboot lid\b/, /\bsills?\b/, /\bwindscreen\b/, /\btyre\b/])
+    expect(texts).not.toMatch(word)
+  for (const word of [AMERICAN.bonnet, AMERICAN.wing, AMERICAN.boot, AMERICAN.sills])
+    expect(texts).toContain(word)
+})
+
+test('every panel and place of every body has a name, with its side where it has one', () => {
+  for (const language of LANGUAGES)
+    for (const id of IDS) expect(placeName(regionOf(language), id)).not.toBe(id.includes('-') ? id : '')
+  expect(placeTitle(DUBLIN, 'front-door-left')).toBe('Left front door')
+  expect(placeTitle(regionOf('fr'), 'front-door-right')).toBe('Porte avant droite')
+  expect(placeTitle(regionOf('fr'), 'mirror-right')).toBe('Rétroviseur droit')
+  expect(placeTitle(regionOf('de'), 'front-wing-left')).toBe('Kotflügel vorne links')
+  expect(placeName(OHIO, 'front-wing-left')).toBe('left front fender')
+  // In Britain they are what the drawing of the car has always called them.
+  for (const shape of SHAPES)
+    for (const { id, name } of [...panelsOf(shape), ...placesOf(shape)])
+      expect(placeTitle(DUBLIN, id)).toBe(name)
+})
+
+test('a brush wash ends a guarantee only where there is one', () => {
+  const reason = (guaranteed: boolean) => careWords(DUBLIN).rule['no-brushes']({ guaranteed }).reason
+  expect(reason(true)).toContain('guarantee')
+  expect(reason(false)).not.toContain('guarantee')
+})
+
+test('a visit that was missed says by when it was due, with the year, and asks to book', () => {
+  const said = saidOf(DUBLIN, { ...span, kind: 'visit', why: 'rhythm', missedBy: day })
+  expect(said.title).toBe('Inspection visit overdue (was due by Tuesday 17 November 2026)')
+  expect(said.advice).toMatch(/^Please book now\./)
+})

@@ -1,0 +1,55 @@
+import type { PanelWords } from '../panels'
+
+/** Right agrees with what it stands beside; left does not change. */
+const MASCULINE = new Set([
+  'mirror',
+  'sill',
+  'skirt',
+  'headlamp',
+  'tail-lamp',
+  'overcab',
+  'house-side',
+  'bed-side',
+  'load-side',
+])
+
+export const panelsInFrench: PanelWords = {
+  name: {
+    bonnet: 'capot',
+    roof: 'toit',
+    'house-roof': 'toit de la cellule',
+    tailgate: 'hayon',
+    boot: 'coffre',
+    'rear-doors': 'portes arrière',
+    'rear-wall': 'paroi arrière',
+    'front-bumper': 'pare-chocs avant',
+    'rear-bumper': 'pare-chocs arrière',
+    'front-wing': 'aile avant',
+    door: 'porte',
+    'front-door': 'porte avant',
+    'rear-door': 'porte arrière',
+    'sliding-door': 'porte coulissante',
+    quarter: 'aile arrière',
+    'bed-side': 'côté de benne',
+    'load-side': 'flanc de caisse',
+    overcab: 'dessus de cabine',
+    'house-side': 'flanc de la cellule',
+    sill: 'bas de caisse',
+    skirt: 'bas de cellule',
+    mirror: 'rétroviseur',
+    'wheel-front': 'roue avant',
+    'wheel-rear': 'roue arrière',
+    headlamp: 'phare',
+    'tail-lamp': 'feu arrière',
+    'side-glass': 'vitre latérale',
+    windscreen: 'pare-brise',
+    'rear-glass': 'lunette arrière',
+    'glass-roof': 'toit vitré',
+    'soft-top': 'capote',
+    'load-bed': 'plateau de chargement',
+    'trim-and-seals': 'garnitures et joints',
+    interior: 'habitacle',
+  },
+  onSide: (kind, name, side) =>
+    `${name} ${side === 'left' ? 'gauche' : MASCULINE.has(kind) ? 'droit' : 'droite'}`,
+}
