@@ -1,12 +1,23 @@
 import { careMilestones } from '@/core/aftercare'
 import { catalogueSchema } from '@/core/coating'
+import { METRIC, type Region } from '@/core/region'
 import { instant, isZone } from '@/core/time'
+import { careWords } from '@/text/care'
 import type { Command } from '../command'
 import { BadInput, readArguments, readJson } from '../input'
 
 const USAGE = 'care --ended ISO --product ID [--zone ZONE] [--catalogue FILE]'
 const SHIPPED_CATALOGUE = new URL('../../src/core/shop/starter/catalogue.json', import.meta.url).pathname
 const SHOP_ZONE = 'Europe/Dublin'
+/** A terminal is read in English. */
+const READER: Region = {
+  locale: 'en-IE',
+  timezone: SHOP_ZONE,
+  currency: 'EUR',
+  clock: '24-hour',
+  units: METRIC,
+  language: 'en',
+}
 
 /** The cure calendar of a product whose last layer ended at a given instant. */
 export const care: Command = {
@@ -33,6 +44,8 @@ export const care: Command = {
         `--product: “${values.product ?? ''}” is not in the catalogue. It has: ${catalogue.map(({ id }) => id).join(', ')}.`,
       ])
     const milestones = careMilestones([{ product, ended: ended.value }], zone)
-    return { json: { product: product.id, ended: ended.value, zone, milestones }, exitCode: 0 }
+    const { milestone: words } = careWords({ ...READER, timezone: zone })
+    const said = milestones.map((milestone) => ({ ...milestone, ...words[milestone.key] }))
+    return { json: { product: product.id, ended: ended.value, zone, milestones: said }, exitCode: 0 }
   },
 }

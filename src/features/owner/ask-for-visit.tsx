@@ -4,10 +4,11 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Action, Answer } from '@/core/answer'
 import type { LocalDay } from '@/core/time'
-import type { OwnerWords } from '@/text/owner'
+import { ownerWords } from '@/text/owner'
 import { Button } from '@/ui/button'
 import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 /** What the shop can answer to a wish, beside not answering at all. */
@@ -26,8 +27,8 @@ const ask: Action<Wish, null> = async ({ key, input: { token, ...wish } }) => {
 }
 
 /** The one thing an owner can do here: say from when a visit would suit, and why. */
-export function AskForVisit({ token, today, words }: { token: string; today: LocalDay; words: OwnerWords }) {
-  const { visit, refused } = words
+export function AskForVisit({ token, today }: { token: string; today: LocalDay }) {
+  const { visit, refused } = ownerWords(useRegion())
   const router = useRouter()
   const [from, setFrom] = useState<string>(today)
   const [wish, setWish] = useState('')

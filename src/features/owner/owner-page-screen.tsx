@@ -77,7 +77,7 @@ export function OwnerPageScreen({ token, page, shop, region, now }: Props) {
             {words.visit.asked(paperDay(region, care.wishes[0]!.fromDay))}
           </p>
         ) : (
-          <AskForVisit token={token} today={today} words={words} />
+          <AskForVisit token={token} today={today} />
         )}
       </section>
       {pairs.length > 0 && (
