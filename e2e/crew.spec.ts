@@ -41,9 +41,7 @@ test('wrong hours are said at their field and nothing typed is lost; right ones 
   await page.getByLabel('Nobody is here on').fill('2027-02-01')
   await page.getByRole('button', { name: 'Close on that day' }).click()
   await keep(page).click()
-  await expect(
-    page.getByText('Kept. The plan that stands stays; plan anew to use the new hours.'),
-  ).toBeVisible()
+  await expect(page.getByText('Saved. The current plan stays; re-plan to use the new hours.')).toBeVisible()
   await openCrew(page)
   await person(page, 'Oran')
     .getByText(/^Shifts: /)

@@ -16,7 +16,7 @@ test('layers wait for dry air, the lofts are marked, and it is dry again', async
   await page.goto(`${shop.url}/schedule`)
   // Rendered on the server; its buttons answer once the page has woken up.
   await page.waitForLoadState('networkidle')
-  await page.getByRole('button', { name: 'Something is not as planned' }).click()
+  await page.getByRole('button', { name: 'Report a change' }).click()
   await page.getByText('The air is too damp').click()
   await page.getByLabel('From, day').fill('2027-01-14')
   await page.getByLabel('From, time').fill('12:00')
@@ -24,7 +24,7 @@ test('layers wait for dry air, the lofts are marked, and it is dry again', async
   await page.getByLabel('Until, time').fill('18:00')
   await page.getByRole('button', { name: 'See what follows' }).click()
   await expect(page.getByRole('region', { name: 'What follows' })).toContainText('IM 903')
-  await page.getByRole('button', { name: 'It is so: take this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/The air is too damp to coat until tomorrow 18:00/)).toBeVisible()
   await expect(page.locator('svg text').filter({ hasText: /^damp$/ })).toHaveCount(3)
 

@@ -21,7 +21,7 @@ test('the yard shows each car with what it waits for and until when', async ({ p
   const bay = page.getByRole('article', { name: 'Loft 1' })
   await expect(bay).toContainText('Next: Layer 3')
   await expect(bay).toContainText('Not before 13:20, not after 22:20')
-  await expect(bay).toContainText('coat: go')
+  await expect(bay).toContainText('OK to coat')
 })
 
 test('two tablets on one survey: the second is asked, nothing is overwritten silently', async ({
@@ -77,13 +77,13 @@ test('a gauge that falls silent is said so, and the walk goes on from where it s
 test('a layer is not begun before its window, and the reason stands there', async ({ page }) => {
   await page.goto(shop.url)
   await page.locator(jobLink('IM 4471')).first().click()
-  await page.getByRole('button', { name: 'Begin now' }).click()
+  await page.getByRole('button', { name: 'Start now' }).click()
   await expect(page.getByText('The layer before is still soft')).toBeVisible()
 })
 
 test('a new plan is shown before it is taken, and keeps every promise it can', async ({ page }) => {
   await page.goto(`${shop.url}/schedule`)
-  const anew = page.getByRole('button', { name: 'Plan anew' })
+  const anew = page.getByRole('button', { name: 'Re-plan' })
   const proposal = page.getByRole('region', { name: 'What a new plan would change' })
   const same = page.getByText('Nothing would change.')
   await anew.click()

@@ -12,7 +12,7 @@ export type Asked = {
 }
 
 export const next = (page: Page) => page.getByRole('button', { name: /^Next:/ })
-export const takeItIn = (page: Page) => page.getByRole('button', { name: 'Take it in', exact: true })
+export const takeItIn = (page: Page) => page.getByRole('button', { name: 'Check in', exact: true })
 
 export async function openIntake(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/intake`)

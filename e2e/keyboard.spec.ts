@@ -48,7 +48,7 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   }
   await tabTo(page, /^What the customer wants/)
   await keyboard.type('Rust bloom on the doors.')
-  await tabTo(page, /^Take it in/)
+  await tabTo(page, /^Check in/)
   await keyboard.press('Enter')
   await expect(page).toHaveURL(/\/walk$/)
 
@@ -117,13 +117,13 @@ test('a try at the test spot, a quote and its yes by keyboard alone', async ({ p
     await page.goto(`${job}/spots`)
     await tabTo(page, /^Bonnet:/)
     await keyboard.press('ArrowRight')
-    await expect(page.getByRole('heading', { name: 'A try on the right front wing' })).toBeVisible()
-    await tabTo(page, /^Gone, %/)
+    await expect(page.getByRole('heading', { name: 'Record a test spot: right front wing' })).toBeVisible()
+    await tabTo(page, /^Removed, %/)
     await keyboard.type('80')
     await tabTo(page, /^Good enough/)
     await keyboard.press('Space')
     await expect(page.getByRole('radio', { name: 'Good enough' })).toBeChecked()
-    await tabTo(page, /^Write it down/)
+    await tabTo(page, /^Save test spot/)
     await keyboard.press('Enter')
     await expect(page.getByRole('region', { name: 'What to try next' })).toContainText('Settled')
 

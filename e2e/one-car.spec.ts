@@ -19,7 +19,7 @@ test.afterAll(() => shop.remove())
 /** Opens the part of the card in which a step is written down afterwards, where it is closed. */
 async function atAnotherTime(page: Page): Promise<void> {
   if (await page.getByLabel('Really began, day').isHidden())
-    await page.getByText('It was at another time').click()
+    await page.getByText('Enter the times by hand').click()
 }
 
 async function logStep(page: Page, operation: string, from: string, to: string): Promise<void> {
@@ -36,12 +36,12 @@ test('one car goes through the whole shop', async ({ page }) => {
 
   await test.step('the empty yard says what to do', async () => {
     await page.goto(shop.url)
-    await expect(page.getByText('Take a vehicle in to begin.')).toBeVisible()
+    await expect(page.getByText('Check a vehicle in to begin.')).toBeVisible()
   })
 
   await test.step('take it in, with a draft that survives a reload and slips that are named', async () => {
     await page.goto(shop.url)
-    await page.getByRole('link', { name: 'Take in' }).first().click()
+    await page.getByRole('link', { name: 'Check in' }).first().click()
     await expect(page.locator('form[data-ready=true]')).toBeVisible()
     await next(page).click()
     await expect(page.getByText('Write the customer’s name.')).toBeVisible()
@@ -106,7 +106,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.getByRole('button', { name: 'Read from gauge' }).click()
     await expect(page.getByText('13 of 13 metal panels read')).toBeVisible({ timeout: 30_000 })
     await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible()
-    await page.getByText('Show the arithmetic').click()
+    await page.getByText('How this is worked out').click()
     await expect(page.getByText('the least decides')).toBeVisible()
     await expect(page.getByText('lifetime 7.6 µm − taken before 0.0 µm = 7.6 µm')).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
@@ -142,7 +142,7 @@ test('one car goes through the whole shop', async ({ page }) => {
 
   await test.step('begin the first step now; the yard shows it', async () => {
     await page.goto(shop.url + work)
-    await page.getByRole('button', { name: 'Begin now' }).click()
+    await page.getByRole('button', { name: 'Start now' }).click()
     await expect(page.locator('[data-step="wash"]')).toHaveAttribute('data-state', 'started')
     await page.goto(shop.url)
     await expect(page.getByRole('article', { name: 'Wash bay' })).toContainText('IM 4471')
@@ -232,7 +232,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByText('Rounds over one another')).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
     await page.getByRole('link', { name: 'Care', exact: true }).click()
-    await page.getByRole('button', { name: 'The customer has the car' }).click()
+    await page.getByRole('button', { name: 'Mark as handed over' }).click()
     await expect(page.getByText('Handed over')).toBeVisible()
   })
 
@@ -241,7 +241,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.getByRole('link', { name: /IM 4471/ }).click()
     await page.getByRole('link', { name: 'Paint', exact: true }).click()
     await expect(page.getByRole('cell', { name: /^Bonnet .*measured .*gauge .*table/ })).toBeVisible()
-    await page.getByRole('link', { name: 'Take it in again' }).click()
+    await page.getByRole('link', { name: 'Check in again' }).click()
     await expect(page.getByRole('region', { name: 'What we remember' })).toContainText(
       'Paint is gone already',
     )

@@ -46,7 +46,7 @@ test('today and every card work, and what is missing is said once', async ({ pag
   expect(paths.length).toBeGreaterThan(2)
   for (const path of paths) {
     await page.goto(url + path)
-    await expect(page.getByRole('heading', { name: 'The card' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Job card' })).toBeVisible()
   }
   await page.goto(`${url}/work`)
   await note.getByRole('button', { name: 'I have read it' }).click()
@@ -71,6 +71,6 @@ test('two tabs of one tablet: nineteen taps are nineteen with the shop, in eithe
   for (const tab of tabs) await tab.goto(url + href)
   for (let tap = 0; tap < 19; tap++)
     await tabs[tap % 2]!.getByRole('button', { name: 'Pad cleaned', exact: true }).click()
-  for (const tab of tabs) await expect(tab.getByTestId('net')).toHaveText('All is with the shop')
+  for (const tab of tabs) await expect(tab.getByTestId('net')).toHaveText('All saved')
   await expect.poll(entries).toBe(before + 19)
 })

@@ -15,12 +15,12 @@ test.beforeAll(async () => {
 test.afterAll(() => shop.remove())
 
 const answer = (page: Page) => page.getByRole('region', { name: 'The answer' })
-const look = (page: Page) => page.getByRole('button', { name: 'Look' })
+const look = (page: Page) => page.getByRole('button', { name: 'Find dates' })
 
 async function openFromSchedule(page: Page): Promise<void> {
   await page.goto(`${shop.url}/schedule`)
-  await page.getByRole('link', { name: 'Somebody asks when' }).click()
-  await expect(page.getByRole('heading', { name: 'When could it be fetched?' })).toBeVisible()
+  await page.getByRole('link', { name: 'Check a date' }).click()
+  await expect(page.getByRole('heading', { name: 'Earliest collection date' })).toBeVisible()
   await page.waitForLoadState('networkidle')
 }
 
@@ -31,7 +31,7 @@ test('a caller is told a day, an hour and about what it costs; a bigger wish tak
   await page.getByRole('radio', { name: 'Estate' }).click()
   await page.getByRole('radio', { name: 'Tideline' }).click()
   await look(page).click()
-  await expect(answer(page)).toContainText('The soonest that can honestly be said')
+  await expect(answer(page)).toContainText('Earliest date we can promise')
   await expect(answer(page)).toContainText(/January 2027, from \d\d:\d\d/)
   await expect(answer(page)).toContainText(/It need not be here before .+ About €\d/)
   const quick = await answer(page).locator('.text-3xl').textContent()
@@ -39,7 +39,9 @@ test('a caller is told a day, an hour and about what it costs; a bigger wish tak
   await expect(answer(page)).toHaveCount(0)
   await look(page).click()
   await expect(answer(page).locator('.text-3xl')).not.toHaveText(quick!)
-  await expect(answer(page)).toContainText(/Sooner, at a price to the shop|Tried as well, and no sooner/)
+  await expect(answer(page)).toContainText(
+    /Sooner, if the shop makes an exception|Tried as well, and no sooner/,
+  )
 })
 
 test('a day that is past or missing is said beside the field, and the rest stays chosen', async ({
@@ -66,7 +68,7 @@ test('by keys alone on the tablet, readable by everyone', async ({ page }) => {
   await page.getByRole('radio', { name: 'Hatchback' }).focus()
   await page.keyboard.press('ArrowRight', { delay: 60 })
   await expect(page.getByRole('radio', { name: 'Saloon' })).toBeChecked()
-  await page.getByLabel('from', { exact: true }).focus()
+  await page.getByLabel('From', { exact: true }).focus()
   await page.keyboard.press('Enter')
   await expect(answer(page)).toBeVisible()
   for (const theme of ['day', 'booth']) {

@@ -26,7 +26,7 @@ async function openRoom(page: Page, plate: string, room: string): Promise<string
 test('a test spot climbs the ladder, binds its group, and is taken back again', async ({ page }) => {
   await openRoom(page, 'IM 19', 'spots')
   const next = page.getByRole('region', { name: 'What to try next' })
-  const form = page.getByRole('region', { name: 'A try at the test spot' })
+  const form = page.getByRole('region', { name: 'Record a test spot' })
   await test.step('the thin bonnet may not be tried; a panel that can spare paint is proposed', async () => {
     await expect(next).toContainText('Next: one-step polish')
     await expect(next).toContainText('Nobody knows this paint yet')
@@ -37,25 +37,25 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   })
   await test.step('what is missing is asked for, and nothing typed is lost', async () => {
     await form.getByLabel('Note').fill('Red on the pad, as it should be.')
-    await form.getByRole('button', { name: 'Write it down' }).click()
+    await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(form.getByText('Say how much of it went, in percent.').first()).toBeVisible()
-    await form.getByLabel('Gone, %').fill('35')
-    await form.getByRole('button', { name: 'Write it down' }).click()
+    await form.getByLabel('Removed, %').fill('35')
+    await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(form.getByText('Say what it comes to.').first()).toBeVisible()
     await expect(form.getByLabel('Note')).toHaveValue('Red on the pad, as it should be.')
   })
   await test.step('not enough: one rung up, and the band of what is known has moved', async () => {
     await form.getByRole('radio', { name: 'Not enough' }).click()
-    await form.getByRole('button', { name: 'Write it down' }).click()
+    await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(next).toContainText('Next: one-step cut and finish')
     await expect(page.getByRole('img', { name: /with one try here/ })).toBeVisible()
   })
   await test.step('good enough: settled, and the plan forbids more than that', async () => {
-    await form.getByLabel('Gone, %').fill('70')
+    await form.getByLabel('Removed, %').fill('70')
     await form.getByLabel('Film before, µm').fill('104 105 104')
     await form.getByLabel('Film after, µm').fill('102,5 103 103')
     await form.getByRole('radio', { name: 'Good enough' }).click()
-    await form.getByRole('button', { name: 'Write it down' }).click()
+    await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(next).toContainText('Settled: one-step cut and finish')
     await page.getByRole('link', { name: 'Plan', exact: true }).click()
     await expect(page.getByText('one-step cut and finish was enough')).toBeVisible()
@@ -152,7 +152,7 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
     await expect(page.getByRole('button', { name: /^1\. Headland/ })).toContainText('open until 27 Jan 2027')
     await page.getByRole('button', { name: 'They decline' }).click()
     await page.getByLabel('What did they say?').fill('Too dear before the parade.')
-    await page.getByRole('button', { name: 'Write down the no' }).click()
+    await page.getByRole('button', { name: 'Save the reason' }).click()
     await expect(page.getByRole('button', { name: /^1\. Headland/ })).toContainText(
       '“Too dear before the parade.”',
     )
@@ -246,13 +246,13 @@ test('the shop writes a package of its own, and what cannot be is refused with i
 
 test('prices and vendors are kept, and what cannot be is refused at its field', async ({ page }) => {
   await page.goto(`${shop.url}/shop`)
-  await page.getByRole('link', { name: 'Prices, and those called in' }).click()
-  const keep = page.getByRole('button', { name: 'Keep this' })
+  await page.getByRole('link', { name: 'Prices and subcontractors' }).click()
+  const keep = page.getByRole('button', { name: 'Save' })
   await page.getByLabel('Tax, %').fill('')
   await keep.click()
   await expect(page.getByText('The tax must be a number of percent.').first()).toBeVisible()
   await page.getByLabel('Tax, %').fill('21')
-  await page.getByRole('button', { name: 'Somebody else' }).click()
+  await page.getByRole('button', { name: 'Add subcontractor' }).click()
   const newcomer = page.getByRole('group', { name: 'Somebody new' })
   await newcomer.getByLabel('Takes, hours').fill('2,5')
   await newcomer.getByLabel('Charges, €').fill('180')
@@ -268,10 +268,7 @@ test('prices and vendors are kept, and what cannot be is refused at its field', 
   await expect(page.getByRole('group', { name: 'Ruadhan Pell' }).getByLabel('Takes, hours')).toHaveValue(
     '2.5',
   )
-  await page
-    .getByRole('group', { name: 'Oona Marsh' })
-    .getByRole('button', { name: 'No longer called in' })
-    .click()
+  await page.getByRole('group', { name: 'Oona Marsh' }).getByRole('button', { name: 'Remove' }).click()
   await keep.click()
   await expect(page.getByText('“Boathouse” calls in somebody who is taken out here.').first()).toBeVisible()
   await openRoom(page, 'IM 5012', 'quote?package=headland')

@@ -4,7 +4,7 @@ import { toBooth } from './booth'
 import { Shop } from './shop'
 import { shownDay } from './type-moment'
 
-/** The calendar when things change: planned anew beside the page, somebody ill, a bay out of use. */
+/** The calendar when things change: re-planned beside the page, somebody ill, a bay out of use. */
 
 const NOW = '2027-01-13T10:20:00Z'
 
@@ -15,7 +15,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.remove())
 
-const trigger = (page: Page) => page.getByRole('button', { name: 'Something is not as planned' })
+const trigger = (page: Page) => page.getByRole('button', { name: 'Report a change' })
 const follows = (page: Page) => page.getByRole('region', { name: 'What follows' })
 /** The schedule is rendered on the server; its buttons answer once the page has woken up. */
 async function openSchedule(page: Page): Promise<void> {
@@ -33,20 +33,20 @@ test('planning anew shows how far it is, and can be broken off or stopped with w
   page,
 }) => {
   await openSchedule(page)
-  const anew = page.getByRole('button', { name: 'Plan anew' })
+  const anew = page.getByRole('button', { name: 'Re-plan' })
   const proposal = page.getByRole('region', { name: 'What a new plan would change' })
   const same = page.getByText('Nothing would change.')
 
   await anew.click()
   await expect(page.getByRole('progressbar', { name: 'Planning' })).toBeVisible()
-  await page.getByRole('button', { name: 'Break off' }).click()
+  await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByRole('progressbar')).toHaveCount(0)
   await expect(anew).toBeEnabled()
   await expect(proposal.or(same)).toHaveCount(0)
 
   await anew.click()
   await expect(page.getByText(/arrangements tried\. The best so far: /)).toBeVisible()
-  await page.getByRole('button', { name: 'That will do' }).click()
+  await page.getByRole('button', { name: 'Stop and use the best so far' }).click()
   await expect(proposal.or(same)).toBeVisible()
   await expect(page.getByRole('progressbar')).toHaveCount(0)
 })
@@ -89,13 +89,13 @@ test('a technician is ill: what follows is seen, left, then taken, and the calen
   await expect(follows(page).getByRole('row').nth(1)).toBeVisible()
   await expect(page.getByText('Oran is away until')).toHaveCount(0)
 
-  await page.getByRole('button', { name: 'Leave everything as it is' }).click()
+  await page.getByRole('button', { name: 'Keep the current plan' }).click()
   await expect(follows(page)).toHaveCount(0)
   await expect(page.getByLabel('Who', { exact: true })).toHaveValue('oran')
 
   await page.getByRole('button', { name: 'See what follows' }).click()
   const moved = await follows(page).getByRole('row').nth(1).getByRole('cell').first().textContent()
-  await page.getByRole('button', { name: 'It is so: take this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/Oran is away until Fri 15 Jan, 20:00/)).toBeVisible()
   await expect(page.getByText('Planned. Everybody’s times are the ones you saw.')).toBeVisible()
   await expect(page.locator('svg text').filter({ hasText: /^away$/ })).toHaveCount(1)
@@ -112,7 +112,7 @@ test('a technician is ill: what follows is seen, left, then taken, and the calen
   await openSchedule(page)
   await page.getByRole('button', { name: 'Is back' }).click()
   await expect(page.getByText('Oran is away until')).toHaveCount(0)
-  await expect(page.getByText('Noted. The plan stays as it is until you plan anew.')).toBeVisible()
+  await expect(page.getByText('Saved. The plan stays as it is until you re-plan.')).toBeVisible()
 })
 
 test('whoever leaves in the middle of a step leaves it to somebody at the car, and that is said', async ({
@@ -151,7 +151,7 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
     if (theme === 'booth') await toBooth(page)
     expect(await barriers(page)).toEqual([])
   }
-  await page.getByRole('button', { name: 'It is so: take this plan' }).focus()
+  await page.getByRole('button', { name: 'Use this plan' }).focus()
   await page.keyboard.press('Enter')
   await expect(page.getByText(/Loft 2 is out of use until/)).toBeVisible()
   await expect(page.getByRole('button', { name: 'In use again' })).toBeVisible()
@@ -170,7 +170,7 @@ test('it freezes: washes go inside; a step takes longer: what follows moves; bot
   await fill(page, ['2027-01-13', '12:00'], ['2027-01-21', '20:00'])
   await page.getByRole('button', { name: 'See what follows' }).click()
   await expect(follows(page).getByRole('row').nth(1)).toBeVisible()
-  await page.getByRole('button', { name: 'Leave everything as it is' }).click()
+  await page.getByRole('button', { name: 'Keep the current plan' }).click()
 
   await page.getByRole('radio', { name: 'A step takes longer' }).click()
   await page.getByRole('button', { name: 'See what follows' }).click()
@@ -183,6 +183,6 @@ test('it freezes: washes go inside; a step takes longer: what follows moves; bot
   await page.getByLabel('Longer by, minutes').fill('240')
   await page.getByRole('button', { name: 'See what follows' }).click()
   await expect(follows(page)).toContainText('IM 268')
-  await page.getByRole('button', { name: 'It is so: take this plan' }).click()
+  await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText('Planned. Everybody’s times are the ones you saw.')).toBeVisible()
 })

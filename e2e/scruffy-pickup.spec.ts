@@ -19,7 +19,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
   page,
 }) => {
   await page.goto(shop.url)
-  await page.getByRole('link', { name: 'Take in' }).first().click()
+  await page.getByRole('link', { name: 'Check in' }).first().click()
   await expect(page.locator('form[data-ready=true]')).toBeVisible()
 
   await test.step('it is found by its plate, with its visit and the paint that is gone', async () => {
@@ -29,7 +29,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(past).toContainText('IM 7341 is back')
     await expect(past).toContainText('Paint is gone already')
     await page.getByLabel('Odometer, km').fill('141300')
-    await page.getByLabel('Keys').fill('one, on a shackle')
+    await page.getByLabel('Shortcuts').fill('one, on a shackle')
     await page.getByLabel('Warning lights, broken trim').fill('engine light on')
     await page.getByRole('button', { name: /^Next:/ }).click()
     await page.getByRole('radio', { name: /^About to be sold/ }).click()
@@ -118,7 +118,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
       .getByRole('button')
       .all()) {
       await link.click()
-      await questions.first().getByRole('button', { name: 'Set it aside' }).click()
+      await questions.first().getByRole('button', { name: 'Set aside' }).click()
     }
     await expect(page.getByText('does not fit')).toHaveCount(0)
     await page.getByRole('radio', { name: /^Left mirror cap:/ }).click()
@@ -131,7 +131,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page.getByTestId('finding')).toHaveText('Repainted')
     await page.getByRole('radio', { name: /^Bonnet:/ }).click()
     await expect(page.getByTestId('ledger')).toContainText('Taken at earlier visits')
-    await page.getByText('Show the arithmetic').click()
+    await page.getByText('How this is worked out').click()
     await expect(page.getByText(/lifetime 7\.6 µm − taken before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
     await expect(page.getByText('Rounds over one another')).toBeVisible()
     await page.getByRole('button', { name: 'What has gone' }).click()
@@ -164,7 +164,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('radio', { name: /^Roof:/ }).click()
     await noteDefect(page, 'Stone chips', 5, true)
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
-    await page.getByRole('link', { name: 'Promises' }).click()
+    await page.getByRole('link', { name: 'Sign-off' }).click()
     await expect(page.getByText('new since it was signed')).toBeVisible()
     await expect(page.getByText('This is a new version, to be signed again.')).toBeVisible()
     await expect(page.getByText('Version 1, signed by Peig Lanigan')).toBeVisible()

@@ -74,7 +74,7 @@ test('a table from another gauge is mapped by hand, previewed and taken; a bad o
   page,
 }) => {
   await openJob(page, 'IM 6127', 'survey')
-  await page.getByRole('button', { name: 'Bring in a table' }).click()
+  await page.getByRole('button', { name: 'Import readings (CSV)' }).click()
   const file = page.getByLabel('File')
   const choose = (name: string, buffer: Buffer) => file.setInputFiles({ name, mimeType: 'text/csv', buffer })
   await choose('zip.csv', Buffer.from([80, 75, 3, 4, 0, 0, 0, 0]))
@@ -166,13 +166,13 @@ test('the shop’s school and its lance change every plan that follows', async (
   await page.goto(`${shop.url}/shop`)
   await page.getByLabel('Empties in, s').fill('')
   await expect(page.getByText('Measure the lance first')).toBeVisible()
-  await page.getByRole('button', { name: 'Keep this' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByRole('alert').filter({ hasText: 'Type' })).toBeVisible()
   await page.getByLabel('Empties in, s').fill('60')
   await page.getByLabel('Flow, l/min').fill('8')
   await expect(page.getByText('320 ml')).toBeVisible()
   await page.getByRole('radio', { name: 'Clay, then iron remover' }).click()
-  await page.getByRole('button', { name: 'Keep this' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Kept. Every plan from now on follows it.')).toBeVisible()
   await openJob(page, 'IM 4471', 'wash')
   await expect(page.locator('[data-wash-step="foam"]')).toContainText('320 ml foam')
@@ -192,7 +192,7 @@ test('a film on one panel is declared on the walk, judged by, and told', async (
   await page.getByRole('radio', { name: /^Roof:/ }).click()
   await expect(page.getByTestId('finding')).toHaveText('Under film')
   await expect(page.getByTestId('budget')).toHaveText('0.0 µm')
-  await page.getByRole('link', { name: 'Promises', exact: true }).click()
+  await page.getByRole('link', { name: 'Sign-off', exact: true }).click()
   await expect(page.getByText('A film lies on the roof.')).toBeVisible()
 })
 

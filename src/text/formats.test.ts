@@ -60,6 +60,11 @@ describe('days', () => {
     expect(monthYear(region, DAY)).toBe(ofMonth)
     expect(monthName(region, 9)).toBe(ofYear)
   })
+  test('the first of a month is an ordinal in French', () => {
+    expect(paperDay(french, localDayOrThrow('2027-04-01'))).toBe('jeudi 1er avril 2027')
+    expect(shortDay(french, localDayOrThrow('2027-04-01'))).toBe('1er avr. 2027')
+    expect(shortDay(french, localDayOrThrow('2027-04-11'))).toBe('11 avr. 2027')
+  })
   test('another year than now is said', () => {
     expect(screenDay(DUBLIN, DAY, localDayOrThrow('2026-12-31'))).toBe('Fri 3 Sep 2027')
   })

@@ -36,7 +36,7 @@ function dateText(region: Region, timeZone: string, options: Intl.DateTimeFormat
   const locale = namesLocale(region)
   const full = { timeZone, ...options }
   const formatter = kept(dates, locale, full, () => new Intl.DateTimeFormat(locale, full))
-  if (locale !== 'en-GB') return evenSpaces(formatter.format(new Date(at)))
+  if (locale !== 'en-GB') return evenSpaces(firstInFrench(locale, formatter.format(new Date(at))))
   // British papers write no comma after the weekday, and months of three letters have three.
   const text = formatter
     .formatToParts(new Date(at))
@@ -44,6 +44,10 @@ function dateText(region: Region, timeZone: string, options: Intl.DateTimeFormat
     .join('')
   return evenSpaces(text.replace(/\bSept\b/, 'Sep'))
 }
+
+/** French writes the first of a month as an ordinal. */
+const firstInFrench = (locale: string, text: string) =>
+  locale.startsWith('fr') ? text.replace(/(^|\s)1 (?=\p{L})/u, '$11er ') : text
 
 function numberText(region: Region, options: Intl.NumberFormatOptions, value: number): string {
   const locale = digitsLocale(region)

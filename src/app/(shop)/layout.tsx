@@ -19,7 +19,7 @@ export const dynamic = 'force-dynamic'
 
 const ROOMS = [
   { href: '/', label: 'Yard' },
-  { href: '/intake', label: 'Take in' },
+  { href: '/intake', label: 'Check in' },
   { href: '/work', label: 'Today' },
   { href: '/schedule', label: 'Schedule' },
   { href: '/vehicles', label: 'Vehicles' },

@@ -8,7 +8,7 @@ const KIND: Record<string, string> = {
   wipe: 'Panel wipe',
   layer: 'Laying a coat',
   surface: 'Coating glass, trim, wheels',
-  finish: 'Refit and last look',
+  finish: 'Refit and final inspection',
   look: 'Looking at a coating',
   cut: 'Cutting',
   refine: 'Refining',

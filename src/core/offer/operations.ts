@@ -269,7 +269,7 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(order, 'last'),
     gentle && surfaces.length === 0
-      ? attended('finish', 'finish', 'Last look under the lamp', MINUTES.lastLook(), 'prep')
+      ? attended('finish', 'finish', 'Final inspection under the lamp', MINUTES.lastLook(), 'prep')
       : attended(
           'finish',
           'finish',

@@ -36,7 +36,7 @@ export function visitPlan(shape: Shape, topper: Product | undefined): JobPlan {
       attended('wash', 'wash', 'Wash and decontaminate', wash, 'prep'),
       attended('look', 'look', 'Water, gloss and film', SHORT.look(panelsOf(shape).length), 'prep'),
       ...(topper ? [coat(topper, 1, MINUTES.sprayed(areaM2))] : []),
-      attended('finish', 'finish', 'Last look and tyres', SHORT.lastLook, 'prep'),
+      attended('finish', 'finish', 'Final inspection and tyres', SHORT.lastLook, 'prep'),
     ],
     topper ? [topper] : [],
   )
@@ -83,7 +83,7 @@ export function repairPlan(
       { ...attended('wipe', 'wipe', 'Panel wipe', SHORT.wipe(areaM2), 'coat'), panels: ids },
       ...layers.map((product, at) => coat(product, at + 1, SHORT.layer(areaM2), ids)),
       ...dryHold(layers).map((hold) => ({ ...hold, minutes: planned(hold.minutes) })),
-      attended('finish', 'finish', 'Last look under the lamp', SHORT.lastLook, 'prep'),
+      attended('finish', 'finish', 'Final inspection under the lamp', SHORT.lastLook, 'prep'),
     ],
     layers,
   )

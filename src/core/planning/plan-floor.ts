@@ -20,7 +20,7 @@ import {
   type ShopCalendar,
 } from './shop-problem'
 
-/** Improvement attempts when everything is planned anew by hand. */
+/** Improvement attempts when everything is re-planned by hand. */
 export const PLAN_ALL_STEPS = 120
 
 /**
@@ -65,7 +65,7 @@ export function planFloor(
 
 /**
  * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,
- * everything not yet begun is planned anew; then without what the manager has pinned; then without insisting on which bay
+ * everything not yet begun is re-planned; then without what the manager has pinned; then without insisting on which bay
  * a car was planned in; at last without the latest starts that a late day has made impossible. The reasons of the first refusal are kept: they
  * are what the manager must know.
  */

@@ -147,7 +147,7 @@ function DueRow({ car, product, today, now, region }: RowProps) {
         </ButtonLink>
       ) : gone ? (
         <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`}>
-          Take it in
+          Check in
         </ButtonLink>
       ) : (
         <BookVisit

@@ -74,7 +74,7 @@ export function Findings({ visitId, vehicleId, findings, of, repair, region, tod
             />
           )}
           <ButtonLink look={most ? 'solid' : 'outline'} href={`/intake?vehicle=${vehicleId}`}>
-            Take it in for a new coat
+            Check it in for recoating
           </ButtonLink>
         </div>
       )}

@@ -245,7 +245,7 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
                       aria-expanded={open === each.key}
                       onClick={() => setOpen(open === each.key ? undefined : each.key)}
                     >
-                      Look at it
+                      Preview
                     </Button>
                     {!each.held && (
                       <Button
@@ -261,7 +261,7 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
                       disabled={pending}
                       onClick={() => run(skipProposed, { key: each.key })}
                     >
-                      Not this one
+                      Skip
                     </Button>
                   </div>
                   {open === each.key && (

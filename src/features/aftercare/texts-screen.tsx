@@ -77,7 +77,7 @@ function TextForm({ text }: { text: TextView }) {
           disabled={pending}
           onClick={() => run(saveWords, { occasion, language, subject, text: words })}
         >
-          Keep these words
+          Save text
         </Button>
         {text.own && (
           <Button look="quiet" disabled={pending} onClick={() => run(dropWords, { occasion, language })}>

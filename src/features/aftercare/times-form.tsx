@@ -76,7 +76,7 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate, version: rea
           disabled={pending}
           onClick={() => run(saveTimes, { version, ...typed }, (kept) => setVersion(kept.version))}
         >
-          Keep these times
+          Save times
         </Button>
         {isDone && !changed && <p role="status">Kept.</p>}
         {refusal?.field === '' && (

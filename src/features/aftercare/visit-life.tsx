@@ -56,7 +56,7 @@ export function VisitLife({ jobId, life, lastKm }: Props) {
         />
         <div className="flex items-center gap-3">
           <Button look="outline" disabled={pending} onClick={() => run(keepLife, { jobId, ...typed })}>
-            Keep it
+            Save
           </Button>
           {isDone && <p role="status">Kept; the outlook reckons with it.</p>}
           {refusal && refusal.field !== 'odometerKm' && (

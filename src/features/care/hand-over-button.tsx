@@ -13,7 +13,7 @@ export function HandOverButton({ jobId }: { jobId: JobId }) {
   return (
     <>
       <Button disabled={pending} onClick={() => run(HAND_OVER, { jobId })}>
-        The customer has the car
+        Mark as handed over
       </Button>
       {notice && <p role="status">{notice}</p>}
       {refusal && (

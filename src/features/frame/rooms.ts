@@ -2,16 +2,16 @@ import type { JobKind, Stage } from '@/core/job'
 
 /** The rooms of a job, in the order of the work. */
 export const JOB_ROOMS = [
-  { room: 'visit', label: 'Look' },
+  { room: 'visit', label: 'Inspection' },
   { room: 'walk', label: 'Walk-round' },
   { room: 'wash', label: 'Wash' },
   { room: 'survey', label: 'Survey' },
-  { room: 'promises', label: 'Promises' },
+  { room: 'promises', label: 'Sign-off' },
   { room: 'spots', label: 'Test spots' },
   { room: 'plan', label: 'Plan' },
   { room: 'quote', label: 'Quote' },
   { room: 'schedule', label: 'Schedule' },
-  { room: 'work', label: 'Work' },
+  { room: 'work', label: 'Job card' },
   { room: 'finish', label: 'Handover' },
   { room: 'care', label: 'Care' },
 ] as const

@@ -4,7 +4,7 @@ import { Dialog } from 'radix-ui'
 
 const LIST: [string, string][] = [
   ['g then y', 'Go to the yard'],
-  ['g then t', 'Take a vehicle in'],
+  ['g then t', 'Check a vehicle in'],
   ['g then w', 'Go to today’s work'],
   ['g then s', 'Go to the schedule'],
   ['g then v', 'Go to the vehicles'],

@@ -47,7 +47,7 @@ export function Shortcuts() {
         className="hidden min-h-11 rounded px-3 text-sm underline decoration-ink-soft/40 underline-offset-4 hover:bg-lichen lg:block"
         onClick={() => setOpen(true)}
       >
-        Keys
+        Shortcuts
       </button>
       {open && <ShortcutList onClosed={() => setOpen(false)} />}
     </>

@@ -10,7 +10,7 @@ export function ThemeSwitch({ theme }: { theme: 'paper' | 'booth' }) {
   return (
     <button
       type="button"
-      aria-label={other === 'booth' ? 'Booth light' : 'Paper light'}
+      aria-label={other === 'booth' ? 'Dark screen' : 'Light screen'}
       className="min-h-11 min-w-11 rounded px-3 text-sm underline decoration-ink-soft/40 underline-offset-4 hover:bg-lichen"
       onClick={async () => {
         await chooseTheme(other)

@@ -34,7 +34,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
       />
       <div className="space-y-6">
         <section>
-          <h2 className="mb-2 text-xl">What came of it</h2>
+          <h2 className="mb-2 text-xl">Result</h2>
           {agreement.summary.indexAfter > agreement.summary.indexBefore && (
             <p>
               Expected: {percent(region, Math.round(agreement.summary.expectedClearing * 100))} of the defects

@@ -26,7 +26,7 @@ const headOf = (region: Region) => ({
   film: `Film, ${unitSign(region, 'depth')}`,
   taken: `Taken, ${unitSign(region, 'depth')}`,
   gloss: 'Gloss, GU',
-  seen: 'Last look',
+  seen: 'Final inspection',
 })
 
 function HandoverDocument({ paper }: { paper: HandoverPaper }) {
@@ -48,7 +48,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               <Text>for {paper.customer}</Text>
             </View>
           </View>
-          <Text style={styles.h2}>What came of it</Text>
+          <Text style={styles.h2}>Result</Text>
           {paper.result.map((line) => (
             <View key={line} style={[styles.expect, { borderLeftColor: FERN }]} wrap={false}>
               <Text style={styles.bold}>{line}</Text>
@@ -76,7 +76,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               ))}
             </View>
           ) : null}
-          <Text style={styles.h2}>The last look</Text>
+          <Text style={styles.h2}>Final inspection</Text>
           <Text>{paper.inspection}</Text>
           {paper.milestones.length > 0 ? (
             <View wrap={false}>
@@ -110,7 +110,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
             </View>
           </View>
           <View wrap={false}>
-            <Text style={styles.h2}>The money</Text>
+            <Text style={styles.h2}>Payment</Text>
             {paper.money.map((line) => (
               <Text key={line}>{line}</Text>
             ))}

@@ -69,7 +69,7 @@ export function HandoverSheet({
                   `Film, ${unitSign(region, 'depth')}`,
                   `Taken, ${unitSign(region, 'depth')}`,
                   'Gloss, GU',
-                  'Last look',
+                  'Final inspection',
                 ].map((head) => (
                   <th key={head} className="py-1 pr-2 font-normal">
                     {head}
@@ -100,7 +100,7 @@ export function HandoverSheet({
         </section>
       )}
       <section className="mt-5 break-inside-avoid">
-        <h2 className="text-xl">The last look</h2>
+        <h2 className="text-xl">Final inspection</h2>
         <p>{paper.inspection}</p>
       </section>
       {paper.milestones.length > 0 && (
@@ -130,7 +130,7 @@ export function HandoverSheet({
         </div>
       </section>
       <section className="mt-5 break-inside-avoid">
-        <h2 className="text-xl">The money</h2>
+        <h2 className="text-xl">Payment</h2>
         {paper.money.map((line) => (
           <p key={line}>{line}</p>
         ))}

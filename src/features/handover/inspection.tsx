@@ -71,8 +71,8 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
     ]),
   )
   return (
-    <section className="sheet p-5" aria-label="The last look">
-      <h1 className="text-3xl">The last look</h1>
+    <section className="sheet p-5" aria-label="Final inspection">
+      <h1 className="text-3xl">Final inspection</h1>
       <p className="mt-1 text-lg" data-testid="inspection">
         {passed
           ? 'Everything was looked at, and nothing is at fault.'

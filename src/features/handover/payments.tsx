@@ -46,8 +46,8 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
       setTyped({ ...typed, amount: '', note: '' }),
     )
   return (
-    <section aria-label="The money">
-      <h2 className="mb-2 text-xl">The money</h2>
+    <section aria-label="Payment">
+      <h2 className="mb-2 text-xl">Payment</h2>
       <p data-testid="balance">
         Agreed {money(region, balance.totalCents)}, paid {money(region, balance.paidCents)}
         {balance.openCents === 0 ? '.' : ', '}
@@ -70,7 +70,7 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
               </span>
               {!paid.takenBackAt && (
                 <Button look="quiet" disabled={pending} onClick={() => run(CROSS_OUT, { id: paid.id })}>
-                  Cross out
+                  Void payment
                 </Button>
               )}
             </li>
@@ -78,7 +78,7 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
         </ul>
       )}
       <div className="mt-2 flex flex-wrap items-end gap-2">
-        <Field label="Came in" {...wrong}>
+        <Field label="Amount received" {...wrong}>
           <NumberInput
             className="w-28"
             placeholder={balance.openCents > 0 ? fieldText(region, balance.openCents / 100, 2, 2) : ''}
@@ -100,7 +100,7 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
           </select>
         </Field>
         <Button look="outline" disabled={pending} onClick={keep}>
-          Write down
+          Record payment
         </Button>
       </div>
       {notice && (

@@ -123,7 +123,7 @@ export function IntakeForm({ today, recent, back }: Props) {
       className="mx-auto max-w-4xl p-5 pb-28"
     >
       <div className="flex flex-wrap items-baseline justify-between gap-3">
-        <h1 className="text-3xl">Take a vehicle in</h1>
+        <h1 className="text-3xl">Check a vehicle in</h1>
         {kept && (
           <p className="text-sm text-ink-soft">
             Your draft from before is back.{' '}
@@ -163,7 +163,7 @@ export function IntakeForm({ today, recent, back }: Props) {
             </p>
           )}
           <Button type="submit" className="ml-auto min-w-44" disabled={pending}>
-            {last ? 'Take it in' : `Next: ${STEPS[step + 1]!.short.toLowerCase()}`}
+            {last ? 'Check in' : `Next: ${STEPS[step + 1]!.short.toLowerCase()}`}
           </Button>
         </div>
       </div>

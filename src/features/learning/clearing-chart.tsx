@@ -33,7 +33,7 @@ export function ClearingChart({ clearing }: { clearing: Learned['clearing'] }) {
     [clearing],
   )
   if (clearing.length === 0)
-    return <p className="text-ink-soft">No last look has said how much is gone yet.</p>
+    return <p className="text-ink-soft">No final inspection has recorded how much was removed yet.</p>
   const said = clearing
     .map(
       ({ process, expected, reached }) =>

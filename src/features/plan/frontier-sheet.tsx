@@ -125,7 +125,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
           </p>
         </div>
         <Choice
-          label="Under which protection?"
+          label="Which package of protection?"
           options={coated.map(({ key: value, name }) => ({ value, name }))}
           value={key}
           onChange={(value) => settle(() => setKey(value))}

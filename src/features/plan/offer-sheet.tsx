@@ -118,7 +118,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
       {offer.coats.length > 0 && (
         <details>
           <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
-            What is laid, and when
+            Coatings and timing
           </summary>
           <CoatTable region={setup.region} coats={offer.coats} bottles={offer.bottles} />
         </details>

@@ -60,7 +60,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
           className="mt-2 min-h-11 underline underline-offset-4"
           onClick={() => onLock(undefined)}
         >
-          Held here. Let the curve decide again
+          Locked to this. Unlock
         </button>
       ) : (
         <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to hold it here.</p>

@@ -34,7 +34,7 @@ export function Decide({ jobId, version }: { jobId: JobId; version: number }) {
             disabled={pending}
             onClick={() => run(declineQuote, { jobId, version, words })}
           >
-            Write down the no
+            Save the reason
           </Button>
         </div>
       ) : (

@@ -73,8 +73,8 @@ export function QuotePaper({ paper }: { paper: Paper }) {
         </ul>
       </section>
       <div className="mt-4 grid gap-6 sm:grid-cols-2">
-        <Lines title="What is done" lines={workLines(summary)} />
-        {summary.coats.length > 0 && <Lines title="What is laid" lines={coatLines(summary)} />}
+        <Lines title="Work included" lines={workLines(summary)} />
+        {summary.coats.length > 0 && <Lines title="Protection applied" lines={coatLines(summary)} />}
       </div>
       <section className="mt-4" aria-label="The price">
         <h3 className="text-xl">The price</h3>

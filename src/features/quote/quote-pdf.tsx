@@ -111,7 +111,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           ))}
           <View style={[styles.row, { marginTop: 2 }]} wrap={false}>
             <View style={{ width: '60%' }}>
-              <Text style={styles.h2}>What is done</Text>
+              <Text style={styles.h2}>Work included</Text>
               {workLines(summary).map((line) => (
                 <Text key={line} style={{ marginBottom: 2 }}>
                   {line}
@@ -119,7 +119,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
               ))}
               {summary.coats.length > 0 ? (
                 <>
-                  <Text style={styles.h2}>What is laid</Text>
+                  <Text style={styles.h2}>Protection applied</Text>
                   {coatLines(summary).map((line) => (
                     <Text key={line}>{line}</Text>
                   ))}

@@ -49,9 +49,9 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
   const chosen = packages.find(({ key }) => key === typed.packageKey)
   return (
     <div className="mx-auto max-w-5xl p-5">
-      <h1 className="text-2xl">When could it be fetched?</h1>
+      <h1 className="text-2xl">Earliest collection date</h1>
       <p className="mt-1 mb-4 max-w-prose text-ink-soft">
-        For somebody on the telephone, before the car has been seen. Nobody who was promised is moved for it.
+        For somebody on the telephone, before the car has been seen. No existing booking is moved.
       </p>
       <form
         className="sheet space-y-4 p-4"
@@ -88,11 +88,11 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
           <Field label="It can come on" {...wrong('day')}>
             <DayInput value={typed.day} onChange={(day) => change({ day })} />
           </Field>
-          <Field label="from" {...wrong('time')}>
+          <Field label="From" {...wrong('time')}>
             <TimeInput value={typed.time} onChange={(time) => change({ time })} />
           </Field>
           <Button type="submit" disabled={pending}>
-            {pending ? 'Looking…' : 'Look'}
+            {pending ? 'Looking…' : 'Find dates'}
           </Button>
           <p role="alert" className="text-copper">
             {message}
@@ -113,8 +113,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
     case 'blocked':
       return (
         <p role="alert" className="mt-4 max-w-prose text-copper">
-          The calendar cannot be kept as it stands, so nothing honest can be promised on it. Plan anew first.{' '}
-          {answer.reasons[0]}
+          The current schedule cannot be met, so no date can be given. Re-plan first. {answer.reasons[0]}
         </p>
       )
     case 'impossible':
@@ -129,7 +128,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
       return (
         <section aria-label="The answer" className="mt-4 space-y-4">
           <div className="sheet border-l-4 border-l-fern p-4">
-            <p className="text-ink-soft">The soonest that can honestly be said</p>
+            <p className="text-ink-soft">Earliest date we can promise</p>
             <p className="font-head text-3xl font-semibold">
               {paperDay(shop.region, dayIn(shop.region.timezone, usual.collectAt))}, from{' '}
               {clock(shop.region, usual.collectAt)}
@@ -146,7 +145,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
               Tried as well, and no sooner: {noSooner.map((kind) => WAY_WORDS[kind]).join('; ')}.
             </p>
           )}
-          <ButtonLink href="/intake">Take it in</ButtonLink>
+          <ButtonLink href="/intake">Check in</ButtonLink>
         </section>
       )
     }
@@ -187,7 +186,7 @@ function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps
   if (sooner.length === 0) return null
   return (
     <div>
-      <h2 className="mb-2 text-xl">Sooner, at a price to the shop</h2>
+      <h2 className="mb-2 text-xl">Sooner, if the shop makes an exception</h2>
       <ul className="grid gap-3 md:grid-cols-2">
         {sooner.map((collection) => (
           <li key={collection.way.kind} className="sheet p-4">

@@ -86,7 +86,7 @@ export function PlanAll({ region, now }: Props) {
           {message}
         </p>
         <Button look="outline" disabled={progress !== undefined} onClick={plan}>
-          {progress ? 'Planning…' : 'Plan anew'}
+          {progress ? 'Planning…' : 'Re-plan'}
         </Button>
       </div>
       {progress && <Progress region={region} progress={progress} running={running.current} />}
@@ -131,15 +131,15 @@ function Progress({
       />
       <p className="tabular-nums">
         {steps === 0
-          ? 'Laying every car…'
+          ? 'Fitting every job in…'
           : `${steps} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(region, Math.round(lateMinutes))} late in all`}, bays held ${Math.round(bayMinutes / 60)} h.`}
       </p>
       <span className="ml-auto flex gap-2">
         <Button look="outline" disabled={!running || steps === 0} onClick={() => running?.stop()}>
-          That will do
+          Stop and use the best so far
         </Button>
         <Button look="quiet" disabled={!running} onClick={() => running?.cancel()}>
-          Break off
+          Cancel
         </Button>
       </span>
     </div>

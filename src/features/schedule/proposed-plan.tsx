@@ -79,8 +79,8 @@ function Changes({ changes, region, now }: Pick<Proposal, 'changes'> & { region:
       <thead className="text-left text-sm text-ink-soft">
         <tr>
           <th className="font-normal">Car</th>
-          <th className="font-normal">Can be fetched</th>
-          <th className="font-normal">Against its promise</th>
+          <th className="font-normal">Ready for collection</th>
+          <th className="font-normal">Against promised time</th>
           <th className="text-right font-normal">Steps that move</th>
         </tr>
       </thead>

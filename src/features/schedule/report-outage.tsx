@@ -73,7 +73,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
     return run(foreseeLonger, { job, operation, minutes: numberOf(longer.minutes) }, setProposal)
   }
   const back = (id: string) =>
-    run(isBack, { id }, () => setMessage('Noted. The plan stays as it is until you plan anew.'))
+    run(isBack, { id }, () => setMessage('Saved. The plan stays as it is until you re-plan.'))
   const fields = ['from', 'until', 'operation', 'minutes', 'id']
   const wrong = (...names: string[]) =>
     refusal?.field.split('.').some((part) => names.includes(part)) ? refusal.message : undefined
@@ -85,7 +85,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
         {unplaced ? refusal.message : message}
       </p>
       <Button look="outline" aria-expanded={open} onClick={() => setOpen(!open)}>
-        Something is not as planned
+        Report a change
       </Button>
       {open && (
         <div className="sheet order-1 w-full space-y-4 p-4">
@@ -174,8 +174,8 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
             <ProposedPlan
               proposal={proposal}
               title="What follows"
-              take="It is so: take this plan"
-              leave="Leave everything as it is"
+              take="Use this plan"
+              leave="Keep the current plan"
               region={region}
               now={now}
               onClosed={(answer) => {

@@ -45,7 +45,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
         <div className="contents print:hidden">
           <TakeBack history={history} />
           <ButtonLink look="outline" href="/schedule/promise" className="ml-auto">
-            Somebody asks when
+            Check a date
           </ButtonLink>
           <ReportOutage
             steps={openSteps(floor)}

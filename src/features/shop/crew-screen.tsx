@@ -140,7 +140,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
       </Part>
       <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t border-line bg-paper py-3">
         <Button disabled={pending} onClick={keep}>
-          {pending ? 'Keeping it…' : 'Keep'}
+          {pending ? 'Saving…' : 'Keep'}
         </Button>
         {refusal && (
           <p role="alert" className="max-w-prose text-copper">
@@ -150,7 +150,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
         )}
         {isDone && (
           <p role="status" className="text-fern">
-            Kept. The plan that stands stays; plan anew to use the new hours.
+            Saved. The current plan stays; re-plan to use the new hours.
           </p>
         )}
       </div>

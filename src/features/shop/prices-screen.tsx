@@ -65,7 +65,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           How this shop works
         </PatientLink>
       </p>
-      <h1 className="mt-1 text-3xl">Prices and those called in</h1>
+      <h1 className="mt-1 text-3xl">Prices and subcontractors</h1>
       <Part title="An hour" words={`Of one person, in ${region.currency}, before tax.`}>
         <div className="grid gap-4 sm:grid-cols-3">
           {SKILLS.map((skill) => (
@@ -108,7 +108,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
         </div>
       </Part>
       <Part
-        title="Those called in"
+        title="Subcontractors"
         words="Vendors come on days of their own; a package that needs one waits for their day."
       >
         <ul className="space-y-4">
@@ -127,12 +127,12 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           ))}
         </ul>
         <Button look="outline" className="mt-3" onClick={add}>
-          Somebody else
+          Add subcontractor
         </Button>
       </Part>
       <div className="mt-6 flex flex-wrap items-center gap-4 border-t border-line pt-4">
         <Button disabled={pending} onClick={keep}>
-          {pending ? 'Keeping it…' : 'Keep this'}
+          {pending ? 'Saving…' : 'Save'}
         </Button>
         {isDone && (
           <p role="status">Kept. What is worked out from now on goes by it; what was quoted stays.</p>

@@ -102,7 +102,7 @@ export function ShopScreen({
             Sensors
           </ButtonLink>
           <ButtonLink look="outline" href="/shop/prices">
-            Prices, and those called in
+            Prices and subcontractors
           </ButtonLink>
         </span>
       </div>
@@ -160,7 +160,7 @@ export function ShopScreen({
       </Part>
       <div className="mt-6 flex items-center gap-4">
         <Button disabled={pending} onClick={keep}>
-          Keep this
+          Save
         </Button>
         {isDone && <p role="status">Kept. Every plan from now on follows it.</p>}
         {refusal && (

@@ -132,7 +132,7 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
         )}
       </div>
       <Button look="quiet" onClick={onRemove}>
-        No longer called in
+        Remove
       </Button>
     </fieldset>
   )

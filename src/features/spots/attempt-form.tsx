@@ -125,10 +125,10 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     </Field>
   )
   return (
-    <section className="sheet mt-5 space-y-4 p-4" aria-label="A try at the test spot">
-      <h2 className="text-xl">A try on the {judged.panel.name.toLowerCase()}</h2>
+    <section className="sheet mt-5 space-y-4 p-4" aria-label="Record a test spot">
+      <h2 className="text-xl">Record a test spot: {judged.panel.name.toLowerCase()}</h2>
       <Choice
-        label="What was tried"
+        label="Process"
         options={open.map(({ process: { key, name } }) => ({ value: key, name }))}
         value={process}
         onChange={climb}
@@ -157,7 +157,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         </datalist>
       ))}
       <div className="grid gap-3 sm:grid-cols-[1fr_auto_8rem]">
-        <Field label="Looked at">
+        <Field label="Defect">
           <select
             className="field"
             value={kind}
@@ -171,12 +171,12 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
           </select>
         </Field>
         <Choice
-          label="How heavy"
+          label="Severity"
           options={SEVERITIES.map((value) => ({ value, name: SEVERITY_NAME[value] }))}
           value={severity}
           onChange={setSeverity}
         />
-        {text('Gone, %', cleared, setCleared, 'cleared', { decimal: true })}
+        {text('Removed, %', cleared, setCleared, 'cleared', { decimal: true })}
       </div>
       <div className="flex flex-wrap gap-x-8 gap-y-3">
         <Choice
@@ -206,7 +206,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         })}
       </div>
       <Choice
-        label="What it comes to"
+        label="Result"
         options={VERDICTS.map((value) => ({ value, name: VERDICT_WORDS[value].name }))}
         value={verdict}
         onChange={setVerdict}
@@ -250,7 +250,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
       </p>
       <div className="flex flex-wrap items-center gap-4">
         <Button disabled={pending} onClick={keep}>
-          {pending ? 'Writing it down…' : 'Write it down'}
+          {pending ? 'Saving…' : 'Save test spot'}
         </Button>
         {refusal && (
           <p role="alert" className="text-copper">

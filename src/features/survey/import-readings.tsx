@@ -59,7 +59,7 @@ export function ImportReadings({ panels, onTake }: Props) {
   return (
     <Dialog.Root open={open} onOpenChange={setOpen}>
       <Dialog.Trigger asChild>
-        <Button look="outline">Bring in a table</Button>
+        <Button look="outline">Import readings (CSV)</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
@@ -67,7 +67,7 @@ export function ImportReadings({ panels, onTake }: Props) {
           className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92dvh] w-[min(46rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-6"
           aria-describedby={undefined}
         >
-          <Dialog.Title className="text-2xl">Bring in a table of readings</Dialog.Title>
+          <Dialog.Title className="text-2xl">Import readings (CSV)</Dialog.Title>
           <p className="mt-1 text-[15px] text-ink-soft">
             Any gauge’s CSV or text file will do: commas, semicolons or tabs, µm or mil, point or comma.
           </p>

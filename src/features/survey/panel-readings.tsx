@@ -44,10 +44,10 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
           {onChange && (
             <span className="mt-2 flex gap-2">
               <Button look="outline" onClick={() => settle(at, 'set-aside')}>
-                Set it aside
+                Set aside
               </Button>
               <Button look="outline" onClick={() => settle(at, 'kept')}>
-                It is really so
+                Keep reading
               </Button>
             </span>
           )}

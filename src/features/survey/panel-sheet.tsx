@@ -48,14 +48,14 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
       <Statistics judged={judged} />
       <div className="mt-3 border-t border-line pt-3">
         <p className="flex items-baseline justify-between">
-          <span className="font-head font-semibold">May come off</span>
+          <span className="font-head font-semibold">Safe to remove</span>
           <span className="font-head text-2xl font-bold" data-testid="budget">
             {measured(region, 'depth', budget.budgetUm, 1)}
           </span>
         </p>
         <details>
           <summary className="flex min-h-11 items-center text-sm underline decoration-ink-soft/40 underline-offset-4">
-            Show the arithmetic
+            How this is worked out
           </summary>
           <ul className="space-y-1.5 text-sm">
             {budget.limits.map((limit) => (
@@ -64,7 +64,7 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
                 className={clsx(limit === budget.decidedBy ? 'font-semibold' : 'text-ink-soft')}
               >
                 {LIMIT_NAME[limit.rule]}: {limitArithmetic(limit)}
-                {limit === budget.decidedBy && ' ← the least decides'}
+                {limit === budget.decidedBy && ' ← lowest limit applies'}
               </li>
             ))}
           </ul>

@@ -65,7 +65,7 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
     <>
       <Field
         label={`Reading on ${judged.panel.name.toLowerCase()}, ${unitSign(region, 'depth')}`}
-        hint="Enter keeps it. An empty Enter walks on."
+        hint="Press Enter to save. Press Enter on an empty box for the next panel."
         error={error}
       >
         <input

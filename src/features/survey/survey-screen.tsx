@@ -265,7 +265,7 @@ export function SurveyScreen(props: Props) {
         </PanelSheet>
         <DefectEditor
           key={selected}
-          title="What marks it"
+          title="Defects"
           judged={judged}
           defects={data.defects[selected] ?? []}
           readOnly={agreed || handedOver}

@@ -38,7 +38,7 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                 'Film',
                 'It is',
                 'Taken before',
-                'May come off',
+                'Safe to remove',
                 'Condition',
                 'What can be done',
               ].map((name, at) => (

@@ -41,7 +41,7 @@ export function VehicleHeader({
           </p>
         </div>
         <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
-          Take it in again
+          Check in again
         </ButtonLink>
       </div>
       <VehicleRooms vehicleId={vehicle.id} />

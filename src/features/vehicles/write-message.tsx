@@ -90,7 +90,7 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
             })
           }
         >
-          {pending ? 'Putting it there …' : 'Into the queue'}
+          {pending ? 'Putting it there …' : 'Add to queue'}
         </Button>
         <span className="text-sm text-ink-soft">
           {CHANNEL_NAME[route.channel]} to {route.address}, {LANGUAGE_NAME[customer.language]}

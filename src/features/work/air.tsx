@@ -6,7 +6,7 @@ import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { measured, moment, percent, temperatureStep } from '@/text/formats'
 
-/** Whether the air of the bay allows this coat, why not, and when it should. */
+/** Whether the bay is fit for this coating, why not, and when it should be. Without a measurement nobody knows. */
 export function Air({
   coat,
   region,
@@ -29,25 +29,27 @@ export function Air({
       data-testid="conditions"
     >
       <p className={clsx('font-head text-xl font-bold', go ? 'text-fern' : 'text-copper')}>
-        {go
-          ? `Go for ${product.name}`
-          : closed
-            ? `Do not lay ${product.name}: its window closed ${moment(region, closed, now)}`
-            : `Do not lay ${product.name} now`}
+        {closed
+          ? `Do not apply ${product.name}: its recoat window closed ${moment(region, closed, now)}`
+          : !climate
+            ? `Not measured: check the bay before you apply ${product.name}`
+            : air
+              ? `OK to apply ${product.name}`
+              : `Do not apply ${product.name} now`}
       </p>
       {climate ? (
         <p className="mt-1">
           {bayName}: air {measured(region, 'temperature', climate.airC, 1)}, humidity{' '}
           {percent(region, climate.rhPercent)}, panel {measured(region, 'temperature', climate.panelC, 1)},{' '}
           {dew?.ok ? temperatureStep(region, dew.value.marginC, 1) : '?'} above the dew point. Flash about{' '}
-          {Math.round(flash.min)} to {Math.round(flash.max)} s; the look of the film decides.
+          {Math.round(flash.min)} to {Math.round(flash.max)} s; go by how the coating looks.
         </p>
       ) : (
         <p className="mt-1">
           {sensor.kind === 'absurd'
-            ? `The sensor of ${bayName} cannot be believed: ${sensor.what.toLowerCase()}.`
-            : `The sensor of ${bayName} says nothing.`}{' '}
-          Measure by hand, and write it down with the layer.
+            ? `The sensor in ${bayName} gives impossible values: ${sensor.what.toLowerCase()}.`
+            : `No reading from the sensor in ${bayName}.`}{' '}
+          Measure by hand and enter the values with the layer.
         </p>
       )}
       {climate &&
@@ -59,8 +61,8 @@ export function Air({
       {!air && climate && (
         <p className="mt-1 font-semibold">
           {outlook.improvesAt
-            ? `If it goes on like this, it allows it about ${moment(region, outlook.improvesAt, now)}.`
-            : 'It is not getting better by itself.'}
+            ? `At this rate it will be OK at about ${moment(region, outlook.improvesAt, now)}.`
+            : 'It is not improving by itself.'}
         </p>
       )}
     </div>

@@ -95,11 +95,11 @@ function AllDone({ job }: { job: JobId }) {
     <section className="sheet p-8">
       <h1 className="text-3xl">All steps are done</h1>
       <p className="my-4 text-lg">
-        The car is ready for the last look and for its owner. The cure calendar starts from the real end of
-        the last layer.
+        The car is ready for the final inspection and for its owner. The cure calendar starts from the real
+        end of the last layer.
       </p>
       <div className="flex flex-wrap gap-3">
-        <ButtonLink href={`/jobs/${job}/finish`}>To the last look and handover</ButtonLink>
+        <ButtonLink href={`/jobs/${job}/finish`}>To the final inspection and handover</ButtonLink>
         <ButtonLink look="outline" href={`/jobs/${job}/care`}>
           To its care
         </ButtonLink>

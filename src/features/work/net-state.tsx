@@ -20,7 +20,7 @@ export function NetState({ card }: { card: Card }) {
         {net.reached
           ? waiting > 0
             ? 'Sending…'
-            : 'All is with the shop'
+            : 'All saved'
           : waiting === 0
             ? 'No network. Go on: whatever you tap is kept here and sent later.'
             : `No network. ${waiting === 1 ? 'One entry is' : `${waiting} entries are`} kept here and sent when it is back.`}

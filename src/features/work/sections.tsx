@@ -115,7 +115,7 @@ export function Sections({ card, operation, me, album }: Props) {
                   )
                 }
               >
-                {isShort(panel.id) ? 'Good enough now' : 'Not good enough yet'}
+                {isShort(panel.id) ? 'Good enough now' : 'Mark for rework'}
               </Button>
             </>
           )}
@@ -142,7 +142,7 @@ export function Sections({ card, operation, me, album }: Props) {
       {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}
       {work.short.length > 0 && (
         <p className="mt-2 text-copper">
-          Not good enough yet:{' '}
+          Marked for rework:{' '}
           {[...new Set(work.short.map((short) => panels.find(({ id }) => id === short.panel)?.name))].join(
             ', ',
           )}

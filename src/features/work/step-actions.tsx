@@ -39,7 +39,7 @@ export function Actions({
       <div className="mt-5 flex flex-wrap items-center gap-3">
         {asking === 'begin' ? (
           <AskReason
-            words="Begin all the same"
+            words="Start anyway"
             onReason={(despite) => card.add(me, { kind: 'begin', operation: id, despite })}
             onLeave={() => setAsking(undefined)}
           >
@@ -58,7 +58,7 @@ export function Actions({
               else card.add(me, { kind: 'begin', operation: id })
             }}
           >
-            {against.length > 0 ? 'Begin all the same' : 'Begin now'}
+            {against.length > 0 ? 'Start anyway' : 'Start now'}
           </Button>
         )}
         {asking !== 'begin' && against.length > 0 && <p className="text-copper">{against[0]}</p>}
@@ -99,7 +99,7 @@ export function Actions({
             else finish()
           }}
         >
-          {operation.kind === 'layer' ? 'The layer is on' : 'Done'}
+          {operation.kind === 'layer' ? 'Layer finished' : 'Done'}
         </Button>
       </div>
       {asking === 'pause' && (

@@ -23,7 +23,7 @@ type Props = {
 export function StepList({ card, me, shown, next, onShow }: Props) {
   return (
     <section aria-label="Steps of this job">
-      <h2 className="mb-1 text-xl">The card</h2>
+      <h2 className="mb-1 text-xl">Job card</h2>
       <ol>
         {card.view.live.plan.operations.map((operation) => (
           <StepLine

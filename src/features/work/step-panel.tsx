@@ -76,10 +76,10 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           against={[
             ...(window && progress.kind === 'open' && now > window.closes
               ? [
-                  `The window for this layer closed ${at(window.closes)}: read the data sheet before recoating.`,
+                  `The recoat window closed ${at(window.closes)}. Read the data sheet before you apply another layer.`,
                 ]
               : []),
-            ...(isBlocked(card, operation) ? ['The air says no. Wait, dry or warm the bay first.'] : []),
+            ...airAgainst(card, operation),
           ]}
         />
       )}
@@ -101,7 +101,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
             href={`/jobs/${view.job.id}/finish`}
             className="inline-flex min-h-11 items-center font-semibold"
           >
-            The last look, panel by panel, by somebody else
+            Open final inspection (a second person)
           </Link>
         </p>
       )}
@@ -133,7 +133,7 @@ function Afterwards({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
       onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
     >
       <summary className="min-h-11 py-2 font-head font-semibold underline decoration-ink-soft/50 underline-offset-4">
-        It was at another time
+        Enter the times by hand
       </summary>
       {open && <RecordForm card={card} operation={operation} me={me} />}
     </details>
@@ -141,6 +141,11 @@ function Afterwards({ card, operation, me }: Omit<Props, 'isNext' | 'album'>) {
 }
 
 /** The air of the bay forbids this coat. */
-function isBlocked({ view }: Card, operation: PlannedOperation): boolean {
-  return (view.sheets[operation.id]?.coat?.outlook.breaches.length ?? 0) > 0
+/** What the bay has against this coating: its air, or that nobody has measured it. */
+function airAgainst({ view }: Card, operation: PlannedOperation): string[] {
+  const coat = view.sheets[operation.id]?.coat
+  if (!coat || coat.outlook.breaches.length === 0) return []
+  return coat.climate
+    ? ['Outside the product’s limits. Wait, or warm or dry the bay first.']
+    : ['The bay is not measured. Measure it by hand before you start.']
 }

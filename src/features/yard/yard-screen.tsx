@@ -101,10 +101,10 @@ function Climate({ place, region }: { place: YardPlace; region: Region }) {
       <summary className="list-none text-ink-soft marker:hidden">
         {climate
           ? `${measured(region, 'temperature', climate.airC, 1)} · ${percent(region, climate.rhPercent)}`
-          : 'sensor silent'}
+          : 'no reading'}
         {studio && (
           <span className={clsx('ml-2 font-semibold', go ? 'text-fern' : 'text-copper')}>
-            {go ? 'coat: go' : 'coat: no'}
+            {!climate ? 'not measured' : go ? 'OK to coat' : 'do not coat'}
           </span>
         )}
       </summary>
@@ -230,7 +230,7 @@ function NextList({ next, context }: { next: NextThing[]; context: Context }) {
   return (
     <section aria-label="What comes next">
       <h2 className="mb-1 text-xl">What now</h2>
-      {next.length === 0 && <p className="text-ink-soft">Nothing is planned. Take a vehicle in to begin.</p>}
+      {next.length === 0 && <p className="text-ink-soft">Nothing is planned. Check a vehicle in to begin.</p>}
       <ol className="relative border-l-[3px] border-fern pl-4">
         {next.slice(0, 12).map((thing) => {
           const held = thing.kind === 'window-closes' || thing.kind === 'hold-ends'

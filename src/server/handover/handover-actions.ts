@@ -123,7 +123,11 @@ export const handJobOver = defineAction({
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
     if (entry?.stage.kind !== 'ready') return refuse('stale', 'Not every step is done yet.')
     const fault = (await listVerdicts(trx, jobId)).find(({ verdict }) => verdict === 'fault')
-    if (fault) return refuse('rule', `The last look found a fault: ${fault.note}. Mend it, and look again.`)
+    if (fault)
+      return refuse(
+        'rule',
+        `The final inspection found a fault: ${fault.note}. Put it right, then inspect again.`,
+      )
     await handOverJob(trx, entry.job, floor.shop.setup.region.timezone, at)
     return done()
   },

@@ -115,7 +115,7 @@ describe('a move by hand', () => {
 })
 
 describe('what is pinned', () => {
-  test('stays where it is when everything is planned anew, until it is unpinned', async () => {
+  test('stays where it is when everything is re-planned, until it is unpinned', async () => {
     const floor = await loadFloor(shop.db, NOW)
     const free = planEverything(floor).placed
     const moving = (await published()).find(({ job, operation, start }) => {

@@ -91,7 +91,7 @@ export const foreseeLonger = defineAction({
   write: ({ trx }, _, told) => keep(trx, told),
 })
 
-/** Somebody is back, a bay is in use again, or the air is dry. The plan that stands stays until it is planned anew. */
+/** Somebody is back, a bay is in use again, or the air is dry. The plan that stands stays until it is re-planned. */
 export const isBack = defineAction({
   name: 'planning.end-outage',
   who: 'desk',

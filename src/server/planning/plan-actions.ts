@@ -41,7 +41,7 @@ export const offerPlan = defineAction({
       case 'proposed':
         return done(offered.proposal)
       case 'stale':
-        return refuse('stale', 'Something has happened on the floor since. Plan anew.')
+        return refuse('stale', 'The schedule has changed since. Re-plan.')
       case 'broken':
         return refuse('rule', offered.rule)
     }
@@ -59,9 +59,9 @@ export const takePlan = defineAction({
       case 'taken':
         return done({ said: 'Planned. Everybody’s times are the ones you saw.' })
       case 'stale':
-        return refuse('stale', 'Something has happened on the floor since. Plan anew and look again.')
+        return refuse('stale', 'The schedule has changed since. Re-plan and check again.')
       case 'gone':
-        return refuse('gone', 'This plan is no longer kept. Plan anew.')
+        return refuse('gone', 'This plan is no longer saved. Re-plan.')
     }
   },
 })

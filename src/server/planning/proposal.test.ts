@@ -78,7 +78,7 @@ describe('a new plan', () => {
     for (const { job, operation, start } of shown)
       expect(published.get(toJobId(job))!.find((placed) => placed.operation === operation)!.start).toBe(start)
     expect(await lastPlanning(shop.db)).toMatchObject({
-      cause: 'planned anew',
+      cause: 're-planned',
       computedAt: plusMinutes(at, 1),
     })
     expect(await takeProposal(shop.db, id, plusMinutes(at, 2))).toEqual({ kind: 'gone' })

@@ -169,7 +169,7 @@ const CAUSE: Record<Outage['what']['kind'], string> = {
 const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
   computedAt: at,
   status: schedule.status,
-  cause: outage ? CAUSE[outage.what.kind] : 'planned anew',
+  cause: outage ? CAUSE[outage.what.kind] : 're-planned',
   reasons: schedule.reasons,
 })
 

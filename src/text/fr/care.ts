@@ -27,7 +27,7 @@ export const careInFrench: CareWords = {
     },
     'first-wash': {
       title: 'Premier lavage',
-      advice: 'À la main : deux seaux, un gant propre, un shampoing doux. Pas de rouleaux.',
+      advice: 'À la main : deux seaux, un gant propre, un shampoing doux. Pas de rouleaux.',
     },
     'full-cure': { title: 'Durcissement terminé', advice: 'Le traitement a atteint toute sa dureté.' },
     'first-visit': {
@@ -39,23 +39,23 @@ export const careInFrench: CareWords = {
   date: {
     topper: ({ hard }) => ({
       title: hard ? 'Spray d’entretien, toutes les deux semaines' : 'Spray d’entretien, une fois par mois',
-      advice: 'Un peu sur l’élément humide après le lavage : étalez, puis essuyez à sec.',
+      advice: 'Un peu sur l’élément humide après le lavage : étalez, puis essuyez à sec.',
       reason: hard
-        ? 'Cette voiture est très sollicitée : le spray s’use à la place du traitement.'
+        ? 'Cette voiture est très sollicitée : le spray s’use à la place du traitement.'
         : 'Il garde le traitement bien lisse.',
     }),
     decontamination: ({ season }) => ({
       title: 'Décontamination (fer et goudron)',
-      advice: 'À nous confier : ces produits demandent des gants, des lunettes et une tôle froide.',
+      advice: 'À nous confier : ces produits demandent des gants, des lunettes et une tôle froide.',
       reason:
         season === 'after-winter'
-          ? 'Après le sel : ce que l’hiver a laissé s’incruste dans la peinture.'
-          : 'Avant le sel : il glisse mieux sur un traitement propre.',
+          ? 'Après le sel : ce que l’hiver a laissé s’incruste dans la peinture.'
+          : 'Avant le sel : il glisse mieux sur un traitement propre.',
     }),
     visit: ({ why, missedBy }, region) => ({
       title: missedBy
         ? `Visite de contrôle en retard (à faire avant le ${paperDay(region, missedBy)})`
-        : 'Visite de contrôle : nous examinons chaque élément',
+        : 'Visite de contrôle : nous examinons chaque élément',
       advice: missedBy ? `Prenez rendez-vous dès maintenant. ${VISIT}` : VISIT,
       reason: VISIT_REASON[why],
     }),
@@ -76,7 +76,7 @@ export const careInFrench: CareWords = {
     renewal: () => ({
       title: 'Nouveau traitement',
       advice:
-        'De préférence avant que l’ancien ait complètement disparu : il faut alors moins de préparation.',
+        'De préférence avant que l’ancien ait complètement disparu : il faut alors moins de préparation.',
       reason: 'À partir de cette date, le traitement peut commencer à faiblir.',
     }),
   },
@@ -92,7 +92,7 @@ export const careInFrench: CareWords = {
     }),
     'droppings-at-once': () => ({
       text: 'Détrempez fientes et résine avec un chiffon mouillé le jour même, puis soulevez-les.',
-      reason: 'Au soleil, elles attaquent un traitement en un jour ou deux ; frotter à sec raye.',
+      reason: 'Au soleil, elles attaquent un traitement en un jour ou deux ; frotter à sec raye.',
     }),
     'topper-as-aid': () => ({
       text: 'Utilisez le spray d’entretien comme aide au séchage une ou deux fois par mois.',
@@ -119,7 +119,7 @@ export const careInFrench: CareWords = {
       reason: 'Shampoing et eau sèchent en taches plus vite que vous ne rincez.',
     }),
     'no-polish': () => ({
-      text: 'Les polishs, et tout produit portant la mention « cleaner ».',
+      text: 'Les polishs, et tout produit portant la mention « cleaner ».',
       reason: 'Un polish enlève d’abord le traitement, puis la peinture.',
     }),
     'hard-water-spots': () => ({

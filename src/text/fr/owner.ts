@@ -15,7 +15,7 @@ export const ownerInFrench: OwnerWords = {
     here: 'Elle est chez nous en ce moment.',
     asked: (day) => `Vous avez demandé un rendez-vous à partir du ${day}. Nous vous écrirons.`,
     from: 'N’importe quel jour à partir du',
-    what: 'Que devons-nous regarder ? (facultatif)',
+    what: 'Que devons-nous regarder ? (facultatif)',
     ask: 'Demander un rendez-vous',
     asking: 'Envoi…',
   },
@@ -29,5 +29,5 @@ export const ownerInFrench: OwnerWords = {
   phase: { before: 'avant', after: 'après' },
   rules: 'En prendre soin',
   print: 'Imprimer',
-  private: 'Cette page est privée. Toute personne qui a le lien peut l’ouvrir : merci de ne pas le partager.',
+  private: 'Cette page est privée. Toute personne qui a le lien peut l’ouvrir : merci de ne pas le partager.',
 }

@@ -8,7 +8,7 @@ import { loadPast } from '@/server/intake/past'
 import { loadShop } from '@/server/shop/shop-store'
 import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
-export const metadata: Metadata = { title: 'Take in' }
+export const metadata: Metadata = { title: 'Check in' }
 
 type Props = { searchParams: Promise<{ vehicle?: string }> }
 

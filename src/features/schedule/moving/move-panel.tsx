@@ -223,8 +223,7 @@ function Outcome({
   if (blocked)
     return (
       <p className="text-copper">
-        The calendar cannot be kept as it stands, so nothing is moved on it. Plan anew first.{' '}
-        {blocked[0]?.message}
+        The current schedule cannot be met, so nothing can be moved. Re-plan first. {blocked[0]?.message}
       </p>
     )
   if (!trial) return <p className="text-ink-soft">Trying it…</p>

@@ -3,7 +3,7 @@ import { requestFloor } from '@/app/request-floor'
 import { clockIn, dayIn } from '@/core/time'
 import { AskWhen } from '@/features/schedule/ask-when'
 
-export const metadata: Metadata = { title: 'When could it be fetched?' }
+export const metadata: Metadata = { title: 'Earliest collection date' }
 
 export default async function PromisePage() {
   const { shop, now } = await requestFloor()
