@@ -42,6 +42,11 @@ test('the core knows nothing of screens, database or machine', () => {
   expect(strays('core/', /^(server|features|ui|app|devices|workers)\/|^(react|next|knex|node:)/)).toEqual([])
 })
 
+test('words know the core only, and the core no words', () => {
+  expect(strays('text/', /^(server|features|ui|app|devices|workers)\/|^(react|next|knex|node:)/)).toEqual([])
+  expect(strays('core/', /^text\//)).toEqual([])
+})
+
 test('devices know the core only', () => {
   expect(strays('devices/', /^(server|features|ui|app|workers)\/|^(react|next|knex)/)).toEqual([])
 })

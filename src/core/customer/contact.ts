@@ -1,7 +1,6 @@
+import type { Language } from '../region'
 /** In which language and on which way a customer is written to. */
 
-export const LANGUAGES = ['en', 'fr', 'de'] as const
-export type Language = (typeof LANGUAGES)[number]
 export const LANGUAGE_NAME: Record<Language, string> = { en: 'English', fr: 'Français', de: 'Deutsch' }
 
 export const CHANNELS = ['email', 'text'] as const

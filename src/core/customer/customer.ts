@@ -1,5 +1,6 @@
 import type { CustomerId } from '../ids'
-import type { Channel, Language } from './contact'
+import type { Language } from '../region'
+import type { Channel } from './contact'
 
 export type Customer = {
   id: CustomerId
