@@ -232,8 +232,9 @@ export function figure(region: Region, quantity: Quantity, value: number, decima
 
 /** A difference of temperatures, which knows no zero: 3 °C above the dew point are 5.4 °F. */
 export function temperatureStep(region: Region, stepC: number, decimals = 0): string {
-  const step = region.units.temperature === 'f' ? (stepC * 9) / 5 : stepC
-  return `${number(region, step, decimals)} ${unitSign(region, 'temperature')}`
+  const converted = region.units.temperature === 'f'
+  // A limit is not rounded below itself: 3 °C are 5.4 °F, not 5.
+  return `${number(region, converted ? (stepC * 9) / 5 : stepC, converted ? Math.max(1, decimals) : decimals)} ${unitSign(region, 'temperature')}`
 }
 
 /** A larger unit needs more decimals to say the same. */

@@ -10,7 +10,7 @@ export type ConditionBreach =
   | { rule: 'panel-near-dew-point'; marginC: number; requiredC: number }
   | { rule: 'climate-not-measured' }
 
-/** Every reason why `product` must not be laid in this climate; an empty list is a go. */
+/** Every reason why `product` must not be applied in this climate; an empty list is a go. */
 export function conditionBreaches(product: Product, climate: BayClimate): ConditionBreach[] {
   const { airC, rhPercent } = climate
   const dew = dewVerdict(climate)
@@ -35,21 +35,4 @@ export function conditionBreaches(product: Product, climate: BayClimate): Condit
     },
   ]
   return breaches.filter((breach) => breach !== false)
-}
-
-export function conditionBreachText(breach: ConditionBreach): string {
-  switch (breach.rule) {
-    case 'air-too-cold':
-      return `Air at ${breach.airC.toFixed(1)} °C; this product needs ${breach.minC} °C. Warm the bay first.`
-    case 'air-too-warm':
-      return `Air at ${breach.airC.toFixed(1)} °C; this product allows ${breach.maxC} °C. Shade or air the bay.`
-    case 'air-too-dry':
-      return `Humidity ${breach.rhPercent.toFixed(0)} %; this product needs ${breach.minPercent} %. Wet the floor.`
-    case 'air-too-humid':
-      return `Humidity ${breach.rhPercent.toFixed(0)} %; this product allows ${breach.maxPercent} %. Run the dryer and wait.`
-    case 'panel-near-dew-point':
-      return `The panel is only ${breach.marginC.toFixed(1)} °C above the dew point; ${breach.requiredC} °C are needed. Warm the panel.`
-    case 'climate-not-measured':
-      return 'The climate reading makes no sense. Measure again before coating.'
-  }
 }

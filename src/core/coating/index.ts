@@ -1,5 +1,5 @@
 export { type CoatStep, coatSteps } from './coat-steps'
-export { type ConditionBreach, conditionBreaches, conditionBreachText } from './conditions'
+export { type ConditionBreach, conditionBreaches } from './conditions'
 export { flashBand, flashFactor } from './flash'
 export { type CoatingOutlook, coatingOutlook } from './outlook'
 export {

@@ -1,9 +1,9 @@
 import clsx from 'clsx'
 import type { CoatSheet } from '@/core/card/sheets'
 import { dewVerdict } from '@/core/climate'
-import { conditionBreachText } from '@/core/coating'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { conditionText } from '@/text/en/conditions'
 import { measured, moment, percent, temperatureStep } from '@/text/formats'
 
 /** Whether the bay is fit for this coating, why not, and when it should be. Without a measurement nobody knows. */
@@ -55,13 +55,13 @@ export function Air({
       {climate &&
         outlook.breaches.map((breach) => (
           <p key={breach.rule} className="mt-1 text-copper">
-            {conditionBreachText(breach)}
+            {conditionText(region, breach)}
           </p>
         ))}
       {!air && climate && (
         <p className="mt-1 font-semibold">
           {outlook.improvesAt
-            ? `At this rate it will be OK at about ${moment(region, outlook.improvesAt, now)}.`
+            ? `At this rate it will be OK from about ${moment(region, outlook.improvesAt, now)}.`
             : 'It is not improving by itself.'}
         </p>
       )}

@@ -1,8 +1,8 @@
 import clsx from 'clsx'
-import { conditionBreachText } from '@/core/coating'
 import type { PersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { conditionText } from '@/text/en/conditions'
 import { measured, moment, percent, temperatureStep } from '@/text/formats'
 import { CarFromAbove } from '@/ui/car-from-above'
 import { Frond } from '@/ui/frond'
@@ -118,7 +118,7 @@ function Climate({ place, region }: { place: YardPlace; region: Region }) {
         )}
         {place.breaches.map((breach) => (
           <p key={breach.rule} className="mt-1 text-copper">
-            {conditionBreachText(breach)}
+            {conditionText(region, breach)}
           </p>
         ))}
       </div>
