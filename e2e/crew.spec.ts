@@ -64,7 +64,7 @@ test('who still has work planned is not taken away, and somebody new can be plan
   await person(page, 'Fiadh').getByRole('checkbox', { name: 'Coats' }).check()
   await person(page, 'Fiadh').getByLabel('Saturday').fill('08:00-16:00')
   await keep(page).click()
-  await expect(page.getByText('Kept.')).toBeVisible()
+  await expect(page.getByText('Saved.')).toBeVisible()
   await page.goto(`${shop.url}/schedule`)
   await expect(page.getByText('Fiadh', { exact: true }).first()).toBeVisible()
 })

@@ -53,7 +53,7 @@ test('along the curve everything follows, a held panel stays, and what stands th
     await expect(sheet.getByText('Two-step with wool: no.')).toBeVisible()
     await sheet.getByRole('radio', { name: /^Bonnet:/ }).click()
     await sheet.getByRole('radio', { name: /^One-step polish/ }).click()
-    await expect(sheet.getByText('Held here.')).toBeVisible()
+    await expect(sheet.getByText('Locked to this.')).toBeVisible()
     await sheet.getByRole('button', { name: /^The bend/ }).click()
     await expect(
       sheet.getByRole('radio', { name: /^Bonnet: One-step polish, 0\.\d of 3\.5 µm/ }),

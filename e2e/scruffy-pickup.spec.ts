@@ -29,7 +29,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(past).toContainText('IM 7341 is back')
     await expect(past).toContainText('Paint is gone already')
     await page.getByLabel('Odometer, km').fill('141300')
-    await page.getByLabel('Shortcuts').fill('one, on a shackle')
+    await page.getByLabel('Keys').fill('one, on a shackle')
     await page.getByLabel('Warning lights, broken trim').fill('engine light on')
     await page.getByRole('button', { name: /^Next:/ }).click()
     await page.getByRole('radio', { name: /^About to be sold/ }).click()
