@@ -159,7 +159,7 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
           Save
         </Button>
         {isDone && <p role="status">Saved. Every page and paper follows it.</p>}
-        {refusal && (
+        {refusal && !refusal.field.startsWith('identity.') && (
           <p role="alert" className="font-semibold text-copper">
             {refusal.message}
           </p>
