@@ -45,13 +45,17 @@ function dateText(region: Region, timeZone: string, options: Intl.DateTimeFormat
   return evenSpaces(text.replace(/\bSept\b/, 'Sep'))
 }
 
+/** The formatter of numbers for a locale; the same one each time. */
+export const formatterOf = (locale: string, options: Intl.NumberFormatOptions) =>
+  kept(numbers, locale, options, () => new Intl.NumberFormat(locale, options))
+
 /** French writes the first of a month as an ordinal. */
 const firstInFrench = (locale: string, text: string) =>
   locale.startsWith('fr') ? text.replace(/(^|\s)1 (?=\p{L})/u, '$11er ') : text
 
 function numberText(region: Region, options: Intl.NumberFormatOptions, value: number): string {
   const locale = digitsLocale(region)
-  return minus(kept(numbers, locale, options, () => new Intl.NumberFormat(locale, options)).format(value))
+  return minus(formatterOf(locale, options).format(value))
 }
 
 /** A minus is a minus, not a hyphen. */
@@ -178,7 +182,7 @@ export function duration(region: Region, minutes: number): string {
 export function days(region: Region, count: number): string {
   const options = { style: 'unit', unit: 'day', unitDisplay: 'long' } as const
   const locale = namesLocale(region)
-  return kept(numbers, locale, options, () => new Intl.NumberFormat(locale, options)).format(count)
+  return formatterOf(locale, options).format(count)
 }
 
 /** A bare number, with so many decimals. */
@@ -200,11 +204,11 @@ export function money(region: Region, minor: number): string {
 
 /** How many digits of this money are cents: two of the euro, none of the yen. */
 export const minorDigits = ({ currency }: Pick<Region, 'currency'>) =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
+  formatterOf('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
 
 /** `Euro`, `US Dollar`, and its sign `€`. */
 export const currencySign = (region: Region) =>
-  new Intl.NumberFormat(digitsLocale(region), { style: 'currency', currency: region.currency })
+  formatterOf(digitsLocale(region), { style: 'currency', currency: region.currency })
     .formatToParts(0)
     .find(({ type }) => type === 'currency')!.value
 

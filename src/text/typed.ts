@@ -1,4 +1,5 @@
 import { type Quantity, type Region, stored } from '@/core/region'
+import { formatterOf } from './formats'
 
 /** Numbers as they are typed: read as the shop’s locale writes them, and asked about where two readers would differ. */
 
@@ -76,7 +77,7 @@ export function fieldText(
   decimals = 3,
   fixed = 0,
 ): string {
-  const text = new Intl.NumberFormat(locale, {
+  const text = formatterOf(locale, {
     useGrouping: false,
     minimumFractionDigits: fixed,
     maximumFractionDigits: Math.max(decimals, fixed),
