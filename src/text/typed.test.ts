@@ -2,7 +2,16 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Quantity, shown } from '@/core/region'
 import { BERLIN, DUBLIN, LYON, OHIO, REGIONS, ZURICH } from './region.fixture'
-import { fieldText, numberOf, readNumber, readQuantity, unread, unreadText } from './typed'
+import {
+  fieldText,
+  numberOf,
+  numberText,
+  readNumber,
+  readQuantity,
+  shownNumber,
+  unread,
+  unreadText,
+} from './typed'
 
 const value = (region: typeof DUBLIN, text: string, options = {}) => {
   const typed = readNumber(region, text, options)
@@ -83,4 +92,22 @@ test('what could not be read is no number to anybody, and keeps its text', () =>
 test('money keeps its decimals in a field', () => {
   expect(fieldText(DUBLIN, 24.5, 2, 2)).toBe('24.50')
   expect(fieldText(BERLIN, 24.5, 2, 2)).toBe('24,50')
+})
+
+describe('what a form is given of a number', () => {
+  test('is digits with a point, as it is stored', () => {
+    expect(numberText(BERLIN, '12,5', {})).toBe('12.5')
+    expect(numberText(OHIO, '4.3', { quantity: 'depth' })).toBe('109.22')
+    expect(numberText(OHIO, '10,000', { quantity: 'distance', whole: true })).toBe('16093')
+    expect(numberText(DUBLIN, ' ', {})).toBe('')
+  })
+  test('a part is no whole number, and nothing is rounded behind anybody’s back', () => {
+    expect(numberOf(numberText(DUBLIN, '12.5', { whole: true }))).toBeNaN()
+    expect(shownNumber(DUBLIN, numberText(DUBLIN, '12.5', { whole: true }), { whole: true })).toBe('12.5')
+  })
+  test('stands in the field again as it was typed', () => {
+    expect(shownNumber(OHIO, '16093', { quantity: 'distance', whole: true })).toBe('10000')
+    expect(shownNumber(BERLIN, '24.50', {})).toBe('24,50')
+    expect(shownNumber(DUBLIN, unread('1.234'), {})).toBe('1.234')
+  })
 })

@@ -1,4 +1,4 @@
-import { type Quantity, type Region, stored } from '@/core/region'
+import { type Quantity, type Region, shown, stored } from '@/core/region'
 import { formatterOf } from './formats'
 
 /** Numbers as they are typed: read as the shop’s locale writes them, and asked about where two readers would differ. */
@@ -109,3 +109,36 @@ export const unreadText = (text: NumberText): string | undefined =>
 
 /** The number of such a text; not a number where it is empty or could not be read. */
 export const numberOf = (text: NumberText): number => (text.trim() === '' ? Number.NaN : Number(text))
+
+/** What a field counts: a quantity in a unit of the shop’s, or whole numbers only. */
+export type NumberKind = { quantity?: Quantity; whole?: boolean }
+
+export const MOST_DECIMALS = 6
+/** Decimals of a quantity that was converted; one that was not shows as many as it has. */
+const CONVERTED_DECIMALS = 2
+
+/** What a form is given of a typed number. A part of a whole is no whole number, and is not rounded to one behind anybody’s back. */
+export function numberText(
+  region: Region,
+  text: string,
+  { quantity, whole = false }: NumberKind,
+): NumberText {
+  const typed = readNumber(region, text, { whole })
+  if (typed.kind === 'empty') return ''
+  if (typed.kind !== 'number' || (whole && !Number.isInteger(typed.value))) return unread(text)
+  const value = quantity ? stored(region.units, quantity, typed.value) : typed.value
+  return String(whole ? Math.round(value) : Number(value.toFixed(MOST_DECIMALS)))
+}
+
+/** What stands in a field for a value of a form while nobody is typing. */
+export function shownNumber(region: Region, value: NumberText, { quantity, whole }: NumberKind): string {
+  const typed = unreadText(value)
+  if (typed !== undefined || value.trim() === '') return typed ?? ''
+  const number = Number(value)
+  if (Number.isNaN(number)) return value
+  const inUnit = quantity ? shown(region.units, quantity, number) : number
+  if (whole) return fieldText(region, Math.round(inUnit), 0)
+  return inUnit === number
+    ? fieldText(region, number, MOST_DECIMALS, value.split('.')[1]?.length ?? 0)
+    : fieldText(region, inUnit, CONVERTED_DECIMALS)
+}

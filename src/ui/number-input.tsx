@@ -1,16 +1,8 @@
 'use client'
 
 import { type ComponentProps, useState } from 'react'
-import { type Quantity, type Region, shown } from '@/core/region'
-import {
-  fieldText,
-  type NumberText,
-  readNumber,
-  readQuantity,
-  type TypedNumber,
-  unread,
-  unreadText,
-} from '@/text/typed'
+import type { Quantity } from '@/core/region'
+import { fieldText, MOST_DECIMALS, type NumberText, numberText, readNumber, shownNumber } from '@/text/typed'
 import { Button } from './button'
 import { useRegion } from './region'
 
@@ -23,31 +15,6 @@ type Props = Omit<ComponentProps<'input'>, 'value' | 'onChange' | 'type'> & {
   whole?: boolean
 }
 
-/** Decimals of a quantity that was converted; one that was not shows as many as it has. */
-const CONVERTED_DECIMALS = 2
-const MOST_DECIMALS = 6
-
-/** What stands in the field for a value nobody is typing just now. */
-function fieldOf(region: Region, { value, quantity, whole }: Props): string {
-  const typed = unreadText(value)
-  if (typed !== undefined || value.trim() === '') return typed ?? ''
-  const number = Number(value)
-  if (Number.isNaN(number)) return value
-  if (whole)
-    return fieldText(region, Math.round(quantity ? shown(region.units, quantity, number) : number), 0)
-  const fixed = value.split('.')[1]?.length ?? 0
-  const inUnit = quantity ? shown(region.units, quantity, number) : number
-  return inUnit === number
-    ? fieldText(region, number, MOST_DECIMALS, fixed)
-    : fieldText(region, inUnit, CONVERTED_DECIMALS)
-}
-
-function passedOn(typed: TypedNumber, text: string, whole: boolean): NumberText {
-  if (typed.kind === 'empty') return ''
-  if (typed.kind !== 'number') return unread(text)
-  return String(whole ? Math.round(typed.value) : Number(typed.value.toFixed(MOST_DECIMALS)))
-}
-
 /**
  * A number as the shop’s locale and units write it. One that two readers would read differently is asked about at once, with both
  * meanings to choose from.
@@ -56,14 +23,13 @@ export function NumberInput(props: Props) {
   const { value, onChange, quantity, whole = false, onBlur, className = '', ...rest } = props
   const region = useRegion()
   const [draft, setDraft] = useState<string>()
-  const text = draft ?? fieldOf(region, props)
-  const read = (typed: string) =>
-    quantity ? readQuantity(region, quantity, typed, { whole }) : readNumber(region, typed, { whole })
+  const kind = quantity ? { quantity, whole } : { whole }
+  const text = draft ?? shownNumber(region, value, kind)
   const take = (typed: string) => {
     setDraft(typed)
-    onChange(passedOn(read(typed), typed, whole))
+    onChange(numberText(region, typed, kind))
   }
-  const typed = read(text)
+  const typed = readNumber(region, text, kind)
   return (
     <>
       <input

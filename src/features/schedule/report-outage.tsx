@@ -11,10 +11,9 @@ import { moment } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
-import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
+import { MomentInput } from '@/ui/moment-input'
 import { NumberInput } from '@/ui/number-input'
-import { TimeInput } from '@/ui/time-input'
 import { useAction } from '@/ui/use-action'
 import { ProposedPlan } from './proposed-plan'
 
@@ -148,13 +147,13 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
           )}
           {happening !== 'longer' && (
             <div className="flex flex-wrap gap-x-6 gap-y-3">
-              <When
+              <MomentInput
                 label="From"
                 value={typed.from}
                 error={wrong('from')}
                 onChange={(from) => change({ from })}
               />
-              <When
+              <MomentInput
                 label="Until"
                 value={typed.until}
                 error={wrong('until')}
@@ -246,25 +245,5 @@ function Longer({
         />
       </Field>
     </>
-  )
-}
-
-type WhenProps = {
-  label: string
-  value: TypedOutage['from']
-  error: string | undefined
-  onChange: (value: TypedOutage['from']) => void
-}
-
-function When({ label, value, error, onChange }: WhenProps) {
-  return (
-    <div className="flex items-start gap-2">
-      <Field label={`${label}, day`} {...(error ? { error } : {})}>
-        <DayInput value={value.day} onChange={(day) => onChange({ ...value, day })} />
-      </Field>
-      <Field label={`${label}, time`}>
-        <TimeInput value={value.time} onChange={(time) => onChange({ ...value, time })} />
-      </Field>
-    </div>
   )
 }

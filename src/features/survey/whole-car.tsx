@@ -63,9 +63,7 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                     {panel.name}
                   </button>
                 </th>
-                <td className="pr-3">
-                  {statistics ? `${measured(region, 'depth', statistics.medianUm)}` : '–'}
-                </td>
+                <td className="pr-3">{statistics ? measured(region, 'depth', statistics.medianUm) : '–'}</td>
                 <td
                   className={clsx(
                     'pr-3',

@@ -7,22 +7,18 @@ import type { Region } from '@/core/region'
 import { atLocal, clockIn, dayIn, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
-import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
-import { TimeInput } from '@/ui/time-input'
+import { MomentInput, type TypedMoment } from '@/ui/moment-input'
 import { AskReason } from './ask-reason'
 import { CoatLogForm } from './coat-log'
 import type { StepProps } from './use-card'
 
-/** A moment as it is typed, on the shop's clock. */
-type Typed = { day: string; time: string }
-
-const typedAt = ({ timezone }: Region, at: Instant): Typed => ({
+const typedAt = ({ timezone }: Region, at: Instant): TypedMoment => ({
   day: dayIn(timezone, at),
   time: clockIn(timezone, at),
 })
 
-function momentOf({ timezone }: Region, { day, time }: Typed): Instant | undefined {
+function momentOf({ timezone }: Region, { day, time }: TypedMoment): Instant | undefined {
   return isLocalDay(day) && isClock(time) ? atLocal(timezone, localDayOrThrow(day), time) : undefined
 }
 
@@ -88,8 +84,8 @@ export function RecordForm({ card, operation, me }: StepProps) {
             </select>
           </Field>
         </div>
-        <When label="Really began" value={from} error={at('from')} onChange={setFrom} />
-        <When label="Really ended" value={to} error={at('to')} onChange={setTo} />
+        <MomentInput label="Really began" value={from} error={at('from')} onChange={setFrom} />
+        <MomentInput label="Really ended" value={to} error={at('to')} onChange={setTo} />
       </div>
       {at('') && (
         <p role="alert" className="mt-3 font-semibold text-copper">
@@ -121,26 +117,6 @@ export function RecordForm({ card, operation, me }: StepProps) {
           </Button>
         )}
       </div>
-    </div>
-  )
-}
-
-type WhenProps = {
-  label: string
-  value: Typed
-  error: string | undefined
-  onChange: (value: Typed) => void
-}
-
-function When({ label, value, error, onChange }: WhenProps) {
-  return (
-    <div className="grid grid-cols-[3fr_2fr] gap-2">
-      <Field label={`${label}, day`} {...(error ? { error } : {})}>
-        <DayInput value={value.day} onChange={(day) => onChange({ ...value, day })} />
-      </Field>
-      <Field label={`${label}, time`}>
-        <TimeInput value={value.time} onChange={(time) => onChange({ ...value, time })} />
-      </Field>
     </div>
   )
 }
