@@ -20,7 +20,7 @@ export function JobRooms({ jobId, kind }: { jobId: JobId; kind: JobKind }) {
             href={`/jobs/${jobId}/${room}`}
             aria-current={here ? 'page' : undefined}
             className={clsx(
-              'flex min-h-11 items-center border-b-[3px] px-2 font-head text-[15px] font-semibold whitespace-nowrap no-underline lg:px-3 lg:text-base',
+              'flex min-h-11 items-center border-b-[3px] px-1.5 font-head text-[15px] font-semibold whitespace-nowrap no-underline lg:px-3 lg:text-base',
               here ? 'border-fern' : 'border-transparent text-ink-soft hover:text-ink',
             )}
           >

@@ -17,8 +17,8 @@ export function ThemeSwitch({ theme }: { theme: 'paper' | 'booth' }) {
         router.refresh()
       }}
     >
-      {other === 'booth' ? 'Booth' : 'Paper'}
-      <span className="max-lg:hidden">&nbsp;light</span>
+      {other === 'booth' ? 'Dark' : 'Light'}
+      <span className="max-lg:hidden">&nbsp;screen</span>
     </button>
   )
 }

@@ -10,10 +10,11 @@ import type { Region } from '@/core/region'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
-import { clock, duration, figure, measured, money, paperDay } from '@/text/formats'
+import { clock, duration, figure, measured, money, screenDay } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { useToday } from '@/ui/region'
 import { reach, useAction } from '@/ui/use-action'
 import { withinBudget } from '../quote/begin'
 import { quoteDraftKey } from '../quote/draft-key'
@@ -38,6 +39,7 @@ const HOUR = 60
 
 /** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */
 export function FrontierSheet({ jobId, templates, input, budgetCents, region }: Props) {
+  const today = useToday()
   const coated = templates.filter(({ layers }) => layers.length > 0)
   const [key, setKey] = useState(() => withinBudget({ packages: coated }, input, budgetCents))
   const [locks, setLocks] = useState<Locks>({})
@@ -162,7 +164,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
                 <span className="text-base font-normal text-ink-soft">asking the calendar…</span>
               ) : collection.ok ? (
                 <span className="text-base">
-                  {paperDay(region, dayIn(region.timezone, collection.value.collectAt))},{' '}
+                  {screenDay(region, dayIn(region.timezone, collection.value.collectAt), today)},{' '}
                   {clock(region, collection.value.collectAt)}
                 </span>
               ) : (
