@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
@@ -49,22 +49,27 @@ export class Shop {
     return shop
   }
 
-  private environment(clock: string): NodeJS.ProcessEnv {
+  private get clock(): string {
+    return path.join(this.data, 'clock')
+  }
+
+  private environment(): NodeJS.ProcessEnv {
     return {
       ...process.env,
       FERN_YARD_DATA: this.data,
-      FERN_YARD_CLOCK: clock,
+      FERN_YARD_CLOCK: this.clock,
       NEXT_TELEMETRY_DISABLED: '1',
       // A server stands wherever it stands: what it says must hang on the shop's zone alone.
       TZ: 'America/St_Johns',
     }
   }
 
-  /** Opens the shop at a moment; closes it first where it was open at another one. Its clock then runs on. */
+  /** Opens the shop at a moment; where it is open, its clock is set. It then runs on. */
   async open(clock: string): Promise<void> {
     if (this.isOpen() && this.openedAt === clock) return
-    await this.close()
+    writeFileSync(this.clock, clock)
     this.openedAt = clock
+    if (this.isOpen()) return
     // The same door after a restart: a tablet that was left open must find it again.
     this.port ??= await freePort()
     const { port } = this
@@ -74,7 +79,7 @@ export class Shop {
       ['start', '-H', '127.0.0.1', '-p', String(port)],
       {
         cwd: ROOT,
-        env: this.environment(clock),
+        env: this.environment(),
         stdio: ['ignore', 'ignore', 'inherit'],
       },
     )
