@@ -14,9 +14,9 @@ import { findJob, handOver, takeIn } from '@/server/floor/job-store'
 import { keepGrade } from '@/server/learning/practice-store'
 import { storePhoto } from '@/server/photos/photo-files'
 import { addPhoto, writeMarks } from '@/server/photos/photo-store'
-import { signPromises } from '@/server/survey/promise-store'
-import { promisesOf } from '@/server/survey/promised'
+import { signOff } from '@/server/survey/sign-off-store'
 import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
+import { linesToSign } from '@/server/survey/to-sign'
 import { saveWash } from '@/server/survey/wash-store'
 import { roundOf } from './round'
 
@@ -200,8 +200,8 @@ const SIGNATURE: [number, number][][] = [
 
 /** The customer was told what stays, and signed it. */
 export async function addPromises(db: Knex, job: Job, setup: Setup, at: Instant): Promise<void> {
-  const lines = await promisesOf(db, job, setup)
-  await signPromises(db, job.id, 0, {
+  const lines = await linesToSign(db, job, setup)
+  await signOff(db, job.id, 0, {
     lines,
     signedBy: job.customer.name,
     signature: SIGNATURE,

@@ -71,7 +71,7 @@ test('a gauge that falls silent is said so, and the walk goes on from where it s
   await page.unroute('**/gauge**')
   await page.getByRole('button', { name: 'Read from gauge' }).click()
   await expect(page.getByRole('radio', { name: /^Roof: \d+ µm/ })).toBeVisible({ timeout: 30_000 })
-  await expect(page.getByRole('radio', { name: /^Right front door: Not read yet/ })).toBeVisible()
+  await expect(page.getByRole('radio', { name: /^Right front door: Not measured yet/ })).toBeVisible()
 })
 
 test('a layer is not begun before its window, and the reason stands there', async ({ page }) => {

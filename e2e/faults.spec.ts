@@ -132,7 +132,7 @@ test('a reading is set aside by a touch, comes back by another, and the panel is
 }) => {
   await openJob(page, 'IM 5012', 'survey')
   await page.getByRole('radio', { name: /^Tailgate/ }).click()
-  await expect(page.getByTestId('finding')).toHaveText('Repainted')
+  await expect(page.getByTestId('finding')).toHaveText('Resprayed')
   const readings = page.getByRole('button', { name: /^Set reading/ })
   await expect(readings).toHaveCount(6)
   for (let left = 5; left >= 1; left--) {
@@ -146,7 +146,7 @@ test('a reading is set aside by a touch, comes back by another, and the panel is
       .first()
       .click()
   await expect(readings).toHaveCount(6)
-  await expect(page.getByTestId('finding')).toHaveText('Repainted')
+  await expect(page.getByTestId('finding')).toHaveText('Resprayed')
 })
 
 test('two people at one step: the second is told, and nothing is recorded twice', async ({ browser }) => {

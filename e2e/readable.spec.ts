@@ -44,7 +44,7 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
     choosing!.replace('/plan', '/walk'),
     choosing!.replace('/plan', '/wash'),
     choosing!.replace('/plan', '/survey'),
-    choosing!.replace('/plan', '/promises'),
+    choosing!.replace('/plan', '/sign-off'),
     choosing!.replace('/plan', '/spots'),
     choosing!,
     choosing!.replace('/plan', '/quote'),

@@ -122,13 +122,13 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     }
     await expect(page.getByText('does not fit')).toHaveCount(0)
     await page.getByRole('radio', { name: /^Left mirror cap:/ }).click()
-    await expect(page.getByTestId('finding')).toHaveText('Cannot be read')
+    await expect(page.getByTestId('finding')).toHaveText('Cannot be measured')
   })
 
   await test.step('the resprayed wing stands out, the ledger weighs on the doors, the arithmetic is shown', async () => {
     await expect(page.getByTestId('stands-out')).toContainText('Left front wing')
     await page.getByRole('radio', { name: /^Left front wing:/ }).click()
-    await expect(page.getByTestId('finding')).toHaveText('Repainted')
+    await expect(page.getByTestId('finding')).toHaveText('Resprayed')
     await page.getByRole('radio', { name: /^Bonnet:/ }).click()
     await expect(page.getByTestId('ledger')).toContainText('Taken at earlier visits')
     await page.getByText('How this is worked out').click()
@@ -142,14 +142,14 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
   })
 
   await test.step('what stays is said, signed, and a later change asks for a new signature', async () => {
-    await page.getByRole('link', { name: 'To the promises' }).click()
+    await page.getByRole('link', { name: 'To the sign-off' }).click()
     await expect(
-      page.getByText('Scratches that catch a fingernail on the right front door stay.'),
+      page.getByText('Scratches on the right front door that catch a fingernail will remain.'),
     ).toBeVisible()
     await expect(page.getByText('The left front wing has been painted again.')).toBeVisible()
     await expect(page.getByText('Paint was taken from', { exact: false })).toBeVisible()
     await expect(page.getByText('Left rear wheel: kerb damage.')).toBeVisible()
-    await page.getByRole('button', { name: 'Keep as signed' }).click()
+    await page.getByRole('button', { name: 'Save signature' }).click()
     await expect(page.getByText('Have the customer sign in the field.')).toBeVisible()
     const pad = (await page.getByTestId('signature-pad').boundingBox())!
     await page.mouse.move(pad.x + 30, pad.y + 60)
@@ -157,7 +157,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     for (let step = 1; step <= 12; step++)
       await page.mouse.move(pad.x + 30 + step * 14, pad.y + 60 - 25 * Math.sin(step))
     await page.mouse.up()
-    await page.getByRole('button', { name: 'Keep as signed' }).click()
+    await page.getByRole('button', { name: 'Save signature' }).click()
     await expect(page.getByTestId('signed')).toContainText('Peig Lanigan')
     await page.getByRole('link', { name: 'Walk-round' }).click()
     await expect(page).toHaveURL(/\/walk$/)
@@ -165,7 +165,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await noteDefect(page, 'Stone chips', 5, true)
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
     await page.getByRole('link', { name: 'Sign-off' }).click()
-    await expect(page.getByText('new since it was signed')).toBeVisible()
+    await expect(page.getByText('new since signing')).toBeVisible()
     await expect(page.getByText('This is a new version, to be signed again.')).toBeVisible()
     await expect(page.getByText('Version 1, signed by Peig Lanigan')).toBeVisible()
   })

@@ -38,16 +38,16 @@ say(
     ? 'types, lint, the build and the core, while SQLite compiles itself …'
     : 'types, lint, the build and the core …',
 )
-await sideBySide(compiling, [
-  [bin('next'), ['typegen']],
-  [bin('tsc'), ['--noEmit']],
-  [bin('biome'), ['check', '.']],
-  ...buildSteps(),
-  async () => {
-    await units('core', [WITHOUT_DATABASE, `--maxWorkers=${compiling.length > 0 ? 1 : 2}`])
-    return 0
-  },
-])
+await sideBySide(
+  [
+    ...compiling,
+    async () => {
+      await units('core', [WITHOUT_DATABASE, '--maxWorkers=1'])
+      return 0
+    },
+  ],
+  [[bin('next'), ['typegen']], [bin('tsc'), ['--noEmit']], [bin('biome'), ['check', '.']], ...buildSteps()],
+)
 
 say('all other units …')
 await units('unit', [`--exclude=${WITHOUT_DATABASE}**`])

@@ -1,16 +1,9 @@
-import {
-  FINDING_NAME,
-  findingReason,
-  judge,
-  limitArithmetic,
-  type Readings,
-  readingsCsvErrorText,
-  readingsFromCsv,
-  SCHOOLS,
-} from '@/core/survey'
+import { judge, type Readings, readingsCsvErrorText, readingsFromCsv, SCHOOLS } from '@/core/survey'
 import { isShape, PAINT_SYSTEMS, panelsOf, SHAPES } from '@/core/vehicle'
+import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
 import type { Command } from '../command'
 import { BadInput, readArguments, readBytes } from '../input'
+import { PLAIN } from '../region'
 
 const USAGE = `survey FILE.csv --shape ${SHAPES.join('|')} [--paint SYSTEM] [--school SCHOOL]`
 
@@ -66,9 +59,9 @@ function judged(
       name: panel.name,
       substrate: panel.substrate,
       ...(statistics ? { statistics } : {}),
-      finding: { ...finding, name: FINDING_NAME[finding.kind], reason: findingReason(finding) },
+      finding: { ...finding, name: FINDING_NAME[finding.kind], reason: findingText(PLAIN, finding) },
       budgetUm: budget.budgetUm,
-      budgetDecidedBy: limitArithmetic(budget.decidedBy),
+      budgetDecidedBy: limitText(PLAIN, budget.decidedBy),
       budgetLimits: budget.limits,
     })),
     // The least that any readable panel can spare limits what can be promised for the whole car.

@@ -1,14 +1,18 @@
 import { describe, expect, test } from 'vitest'
 import { CARE_RULES, type CareDate, type Milestone, VISIT_REASONS } from '@/core/aftercare'
 import { LANGUAGES, type Language, readIn } from '@/core/region'
+import { DEFECT_KINDS, PLACE_DEFECT_KINDS } from '@/core/survey'
 import { localDayOrThrow } from '@/core/time'
 import { panelsOf, placesOf, SHAPES } from '@/core/vehicle'
 import { careWords, saidOf, wordedDate, wordedMilestone } from './care'
 import { AMERICAN } from './en/terms'
+import { SIGN_OFF_FACTS } from './facts.fixture'
 import { fieldWords } from './fields'
+import { markName, markNeeds } from './marks'
 import { ownerWords } from './owner'
 import { placeName, placeTitle } from './panels'
 import { DUBLIN, OHIO } from './region.fixture'
+import { signOffLine, signOffWords } from './sign-off'
 
 /** Every sentence of every catalogue, said once in each language. */
 
@@ -57,6 +61,10 @@ function textsOf(region: typeof DUBLIN): string[] {
     ...flat(owner),
     ...Object.values(fieldWords(region)),
     ...IDS.map((id) => placeName(region, id)),
+    ...[...DEFECT_KINDS, ...PLACE_DEFECT_KINDS].map((kind) => markName(region, kind)),
+    ...PLACE_DEFECT_KINDS.map((kind) => markNeeds(region, kind)),
+    ...SIGN_OFF_FACTS.map((fact) => signOffLine(region, fact).text),
+    ...flat(leaf(signOffWords(region), 'line')),
   ]
 }
 
@@ -65,6 +73,12 @@ const flat = (words: object): string[] =>
   Object.values(words).flatMap((each) =>
     typeof each === 'string' ? [each] : typeof each === 'function' ? [each('A', 'B', 'C')] : flat(each),
   )
+
+/** A catalogue without a part that is said with facts of its own. */
+const leaf = <W extends object, K extends keyof W>(words: W, part: K): object => {
+  const { [part]: _, ...others } = words
+  return others
+}
 
 /** Words nobody should read any more, of the shop’s own glossary. */
 const NEVER =

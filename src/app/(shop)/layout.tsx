@@ -1,6 +1,7 @@
 import type { Metadata } from 'next'
 import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
+import { readIn } from '@/core/region'
 import { dayIn } from '@/core/time'
 import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
@@ -68,7 +69,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           </div>
         </header>
         <main id="main">
-          <RegionProvider region={setup.region} today={today}>
+          <RegionProvider region={readIn(setup.region, 'en')} today={today}>
             {children}
           </RegionProvider>
         </main>

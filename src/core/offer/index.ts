@@ -13,6 +13,7 @@ export {
   mergeExtras,
   proposeExtras,
 } from './extras'
+export { type Bought, boughtIn, mendedBy } from './mends'
 export {
   freeSettings,
   makeOffer,

@@ -1,5 +1,5 @@
-import type { Defect, Finding } from '../survey'
-import { DEFECT_MODEL, panelCondition, SEVERITY_NAME } from '../survey'
+import type { Defect, DefectKind, Finding, Severity } from '../survey'
+import { panelCondition } from '../survey'
 import type { PracticePanel } from './panel'
 
 /** What somebody took a practice panel to be. */
@@ -11,14 +11,19 @@ export type Comparison = {
   indexGraded: number
   indexTrue: number
   findingRight: boolean
-  /** One sentence for each difference; empty where there is none. */
-  notes: string[]
+  /** Empty where there is none. */
+  differences: Difference[]
 }
+
+/** One thing a grade has otherwise than the panel; extents in percent of the panel. */
+export type Difference =
+  | { kind: 'missed'; mark: Defect }
+  | { kind: 'invented'; mark: DefectKind }
+  | { kind: 'severity'; mark: DefectKind; truth: Severity; graded: Severity }
+  | { kind: 'extent'; mark: DefectKind; truth: number; graded: number }
 
 /** What each kind of miss takes from the nearness, points (mem). */
 const COST = { indexPoint: 1, missed: 12, invented: 8, finding: 15 } as const
-
-const name = (defect: Defect) => DEFECT_MODEL[defect.kind].name.toLowerCase()
 
 /** Holds a grade against what is really on the panel. */
 export function compareGrade(panel: PracticePanel, grade: Grade): Comparison {
@@ -38,24 +43,23 @@ export function compareGrade(panel: PracticePanel, grade: Grade): Comparison {
     indexGraded,
     indexTrue,
     findingRight,
-    notes: [
-      ...missed.map(
-        (defect) =>
-          `Not seen: ${name(defect)}, ${SEVERITY_NAME[defect.severity]}, ${defect.extentPercent} %.`,
-      ),
-      ...invented.map((defect) => `Not there: ${name(defect)}.`),
+    differences: [
+      ...missed.map((mark): Difference => ({ kind: 'missed', mark })),
+      ...invented.map(({ kind }): Difference => ({ kind: 'invented', mark: kind })),
       ...panel.defects.flatMap((defect) => differences(defect, seen(defect))),
     ],
   }
 }
 
-function differences(truth: Defect, graded: Defect | undefined): string[] {
+function differences(truth: Defect, graded: Defect | undefined): Difference[] {
   if (!graded) return []
-  const notes: string[] = []
-  const said = DEFECT_MODEL[truth.kind].name
-  if (graded.severity !== truth.severity)
-    notes.push(`${said}: ${SEVERITY_NAME[truth.severity]}, you said ${SEVERITY_NAME[graded.severity]}.`)
-  if (graded.extentPercent !== truth.extentPercent)
-    notes.push(`${said}: on ${truth.extentPercent} % of the panel, you said ${graded.extentPercent} %.`)
-  return notes
+  const mark = truth.kind
+  return [
+    ...(graded.severity === truth.severity
+      ? []
+      : [{ kind: 'severity', mark, truth: truth.severity, graded: graded.severity } as const]),
+    ...(graded.extentPercent === truth.extentPercent
+      ? []
+      : [{ kind: 'extent', mark, truth: truth.extentPercent, graded: graded.extentPercent } as const]),
+  ]
 }

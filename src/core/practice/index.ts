@@ -1,4 +1,4 @@
-export { type Comparison, compareGrade, type Grade } from './grade'
+export { type Comparison, compareGrade, type Difference, type Grade } from './grade'
 export { type Marks, marksOf } from './marks'
 export {
   PRACTICE_FINDINGS,

@@ -78,9 +78,12 @@ describe('the panel under the lamp', () => {
 describe('a grade held against the model', () => {
   test('the model’s own grade is as near as can be, for every panel', () => {
     for (const panel of seeds.map(practicePanel)) {
-      const { nearness, notes } = compareGrade(panel, { finding: panel.finding, defects: panel.defects })
+      const { nearness, differences } = compareGrade(panel, {
+        finding: panel.finding,
+        defects: panel.defects,
+      })
       expect(nearness).toBe(100)
-      expect(notes).toEqual([])
+      expect(differences).toEqual([])
     }
   })
   test('what was missed, invented or misjudged is said, and costs', () => {
@@ -92,15 +95,15 @@ describe('a grade held against the model', () => {
         { kind: 'haze', severity: 1, extentPercent: 10, catchesNail: false },
       ],
     })
-    expect(graded.notes).toEqual([
-      'Not there: haze.',
-      'Swirls: heavy, you said moderate.',
-      'Swirls: on 50 % of the panel, you said 25 %.',
+    expect(graded.differences).toEqual([
+      { kind: 'invented', mark: 'haze' },
+      { kind: 'severity', mark: 'swirls', truth: 3, graded: 2 },
+      { kind: 'extent', mark: 'swirls', truth: 50, graded: 25 },
     ])
     expect(graded.findingRight).toBe(false)
     expect(graded.indexTrue).toBeCloseTo(panelCondition(panel.defects).index, 12)
     const blank = compareGrade(panel, { finding: panel.finding, defects: [] })
-    expect(blank.notes).toEqual(['Not seen: swirls, heavy, 50 %.'])
+    expect(blank.differences).toEqual([{ kind: 'missed', mark: panel.defects[0] }])
     expect(blank.nearness).toBeLessThan(100 - 12)
   })
 })

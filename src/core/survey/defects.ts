@@ -26,7 +26,6 @@ export type Severity = 1 | 2 | 3
 export type Defect = { kind: DefectKind; severity: Severity; extentPercent: number; catchesNail: boolean }
 
 type Costs = {
-  name: string
   /** Points lost at full extent for severity 1, 2, 3 (mem). */
   deduct: readonly [number, number, number]
 }
@@ -44,25 +43,23 @@ export type DefectModel = Costs &
   )
 
 export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
-  marring: { name: 'Wash marring', mend: 'polish', depthScaleUm: [0.5, 0.5, 0.7], deduct: [8, 16, 26] },
-  swirls: { name: 'Swirls', mend: 'polish', depthScaleUm: [0.8, 1, 2], deduct: [14, 28, 44] },
-  scratches: { name: 'Deep scratches', mend: 'polish', depthScaleUm: [3, 5, 7], deduct: [12, 24, 40] },
-  holograms: { name: 'Holograms', mend: 'polish', depthScaleUm: [0.4, 0.5, 0.7], deduct: [10, 20, 32] },
-  haze: { name: 'Haze', mend: 'polish', depthScaleUm: [0.3, 0.4, 0.5], deduct: [8, 16, 28] },
-  sanding: { name: 'Sanding marks', mend: 'polish', depthScaleUm: [1, 1.5, 2.5], deduct: [14, 28, 44] },
-  'water-spots': { name: 'Mineral spots', mend: 'polish', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30] },
-  etching: { name: 'Etching', mend: 'polish', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38] },
-  oxidation: { name: 'Oxidation', mend: 'polish', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55] },
-  transfer: { name: 'Paint transfer', mend: 'clean', deduct: [8, 16, 28] },
-  overspray: { name: 'Overspray', mend: 'clean', deduct: [8, 18, 30] },
-  residue: { name: 'Sticker residue', mend: 'clean', deduct: [6, 12, 20] },
-  algae: { name: 'Algae', mend: 'clean', deduct: [6, 12, 20] },
-  chips: { name: 'Stone chips', mend: 'repair', deduct: [8, 18, 32] },
-  dents: { name: 'Dents', mend: 'repair', deduct: [10, 22, 40] },
-  'clear-failure': { name: 'Clear coat failing', mend: 'repair', deduct: [35, 60, 85] },
+  marring: { mend: 'polish', depthScaleUm: [0.5, 0.5, 0.7], deduct: [8, 16, 26] },
+  swirls: { mend: 'polish', depthScaleUm: [0.8, 1, 2], deduct: [14, 28, 44] },
+  scratches: { mend: 'polish', depthScaleUm: [3, 5, 7], deduct: [12, 24, 40] },
+  holograms: { mend: 'polish', depthScaleUm: [0.4, 0.5, 0.7], deduct: [10, 20, 32] },
+  haze: { mend: 'polish', depthScaleUm: [0.3, 0.4, 0.5], deduct: [8, 16, 28] },
+  sanding: { mend: 'polish', depthScaleUm: [1, 1.5, 2.5], deduct: [14, 28, 44] },
+  'water-spots': { mend: 'polish', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30] },
+  etching: { mend: 'polish', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38] },
+  oxidation: { mend: 'polish', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55] },
+  transfer: { mend: 'clean', deduct: [8, 16, 28] },
+  overspray: { mend: 'clean', deduct: [8, 18, 30] },
+  residue: { mend: 'clean', deduct: [6, 12, 20] },
+  algae: { mend: 'clean', deduct: [6, 12, 20] },
+  chips: { mend: 'repair', deduct: [8, 18, 32] },
+  dents: { mend: 'repair', deduct: [10, 22, 40] },
+  'clear-failure': { mend: 'repair', deduct: [35, 60, 85] },
 }
-
-export const SEVERITY_NAME: Record<Severity, string> = { 1: 'light', 2: 'moderate', 3: 'heavy' }
 
 /** λ of a defect, µm; undefined where no depth of polishing mends it. */
 export function depthScaleUm(defect: Defect): number | undefined {

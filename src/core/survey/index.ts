@@ -37,7 +37,6 @@ export {
   type DefectKind,
   type DefectModel,
   depthScaleUm,
-  SEVERITY_NAME,
   type Severity,
 } from './defects'
 export {
@@ -78,13 +77,11 @@ export { differingEntries, type Merge, mergeSurveys } from './merge'
 export { inOtherUnit } from './other-unit'
 export {
   PLACE_DEFECT_KINDS,
-  PLACE_DEFECT_MODEL,
   type PlaceDefect,
   type PlaceDefectKind,
   placeDefectsOn,
 } from './place-defects'
-export { PROMISE_RULES, type PromiseLine, type PromiseRule, promisesFor } from './promises'
-export { type Prospect, prospectOf, prospectReason, VERDICT_NAME, type Verdict } from './prospect'
+export { type Prospect, prospectOf, type Verdict } from './prospect'
 export { countedUm, DOUBT_UM, doubtful, type Reading } from './reading'
 export {
   countedReadings,
@@ -96,10 +93,18 @@ export {
   type Phase,
   type SurveyRecord,
 } from './record'
-export type { Signature, SignedPromises } from './signed'
+export {
+  type Mends,
+  type OnPanels,
+  SIGN_OFF_RULES,
+  type SignOffFact,
+  type SignOffLine,
+  type SignOffRule,
+  signOffFor,
+} from './sign-off'
+export type { Signature, SignedOff } from './signed'
 export { signatureSchema, strokeSchema } from './signed'
 export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
 export type { StoredSurvey } from './stored'
 export { readTable, separatorName, type Table, type TableError, tableErrorText } from './table'
-export { FINDING_NAME, findingReason, limitArithmetic } from './wording'

@@ -1,4 +1,3 @@
-import { unreachable } from '../result'
 import type { RemovalBudget } from './budget'
 import { clearedShare, DEFECT_MODEL, type Defect } from './defects'
 
@@ -16,13 +15,6 @@ export type Prospect = { defect: Defect } & (
 )
 export type Verdict = Prospect['verdict']
 
-export const VERDICT_NAME: Record<Verdict, string> = {
-  'washes-off': 'comes off with the wash',
-  'polishes-out': 'polishes out',
-  softens: 'can be softened',
-  stays: 'stays',
-}
-
 /** The most that can be hoped for of one defect when the whole budget is spent. */
 export function prospectOf(defect: Defect, { budgetUm }: RemovalBudget): Prospect {
   const { mend } = DEFECT_MODEL[defect.kind]
@@ -34,25 +26,3 @@ export function prospectOf(defect: Defect, { budgetUm }: RemovalBudget): Prospec
   if (cleared >= SOFTER_FROM) return { defect, verdict: 'softens', cleared }
   return { defect, verdict: 'stays', why: budgetUm < 1 ? 'too-little-paint' : 'too-deep' }
 }
-
-/** Why, in a few words for the shop. */
-export function prospectReason(prospect: Prospect): string {
-  switch (prospect.verdict) {
-    case 'washes-off':
-      return 'lies on the paint, not in it'
-    case 'polishes-out':
-    case 'softens':
-      return `up to ${Math.floor(100 * prospect.cleared)} % within the budget`
-    case 'stays':
-      return STAYS_BECAUSE[prospect.why]
-    default:
-      return unreachable(prospect)
-  }
-}
-
-const STAYS_BECAUSE = {
-  nail: 'catches the nail: touch-up, refinish or leave',
-  repair: 'no polish mends this',
-  'too-little-paint': 'too little paint to spend',
-  'too-deep': 'deeper than the budget reaches',
-} as const

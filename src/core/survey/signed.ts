@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import type { Instant } from '../time'
-import type { PromiseLine } from './promises'
+import type { SignOffLine } from './sign-off'
 
 export type Signature = z.infer<typeof signatureSchema>
 
 /** A version of what was said and signed. A signed version is never changed; a later one stands beside it. */
-export type SignedPromises = {
+export type SignedOff = {
   version: number
-  lines: PromiseLine[]
+  lines: SignOffLine[]
   signedBy: string
   signature: Signature
   signedAt: Instant

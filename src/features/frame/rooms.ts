@@ -6,7 +6,7 @@ export const JOB_ROOMS = [
   { room: 'walk', label: 'Walk-round' },
   { room: 'wash', label: 'Wash' },
   { room: 'survey', label: 'Survey' },
-  { room: 'promises', label: 'Sign-off' },
+  { room: 'sign-off', label: 'Sign-off' },
   { room: 'spots', label: 'Test spots' },
   { room: 'plan', label: 'Plan' },
   { room: 'quote', label: 'Quote' },

@@ -10,8 +10,9 @@ import {
   type PanelWays as Ways,
 } from '@/core/correction'
 import { whyThis } from '@/core/offer'
-import { DEFECT_MODEL, SEVERITY_NAME } from '@/core/survey'
+import { SEVERITY_NAME } from '@/text/en/survey'
 import { duration, measured, percent } from '@/text/formats'
+import { markTitle } from '@/text/marks'
 import { useRegion } from '@/ui/region'
 
 type Props = {
@@ -95,7 +96,7 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
               className="flex justify-between gap-3 border-b border-line py-1"
             >
               <span>
-                {DEFECT_MODEL[defect.kind].name}, {SEVERITY_NAME[defect.severity]}
+                {markTitle(region, defect.kind)}, {SEVERITY_NAME[defect.severity]}
               </span>
               <span className="text-ink-soft">
                 {clearedBy(defect, cut) === 0

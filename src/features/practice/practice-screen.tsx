@@ -10,17 +10,11 @@ import {
   type PracticeFinding,
   type PracticeKind,
 } from '@/core/practice'
-import {
-  DEFECT_MODEL,
-  type Defect,
-  FINDING_NAME,
-  type FindingKind,
-  letterOf,
-  SEVERITY_NAME,
-  type Severity,
-} from '@/core/survey'
+import { type Defect, type FindingKind, letterOf, type Severity } from '@/core/survey'
 import { gradePanel } from '@/server/learning/practice-actions'
+import { differenceText, FINDING_NAME, SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, percent } from '@/text/formats'
+import { markTitle } from '@/text/marks'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { useRegion } from '@/ui/region'
@@ -108,14 +102,14 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
                     className="min-h-11 rounded border border-ink-soft/45 bg-sheet px-3 text-[15px] hover:bg-lichen aria-pressed:border-fern aria-pressed:bg-fern aria-pressed:text-on-fern"
                     onClick={() => toggle(kind)}
                   >
-                    {DEFECT_MODEL[kind].name}
+                    {markTitle(region, kind)}
                   </button>
                 ))}
               </div>
             </fieldset>
             {defects.map((defect) => (
               <div key={defect.kind} className="space-y-2 rounded bg-lichen/60 p-3">
-                <p className="font-head font-semibold">{DEFECT_MODEL[defect.kind].name}</p>
+                <p className="font-head font-semibold">{markTitle(region, defect.kind)}</p>
                 <Choice
                   label="How bad?"
                   options={SEVERITIES.map((value) => ({ value, name: SEVERITY_NAME[value] }))}
@@ -170,14 +164,14 @@ function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded
       <ul className="text-[15px]">
         {truth.defects.map(({ kind, severity, extentPercent }) => (
           <li key={kind}>
-            {DEFECT_MODEL[kind].name}, {SEVERITY_NAME[severity]}, {percent(region, extentPercent)}
+            {markTitle(region, kind)}, {SEVERITY_NAME[severity]}, {percent(region, extentPercent)}
           </li>
         ))}
       </ul>
-      {own.notes.length > 0 && (
+      {own.differences.length > 0 && (
         <ul className="mt-2 text-[15px] text-copper">
-          {own.notes.map((note) => (
-            <li key={note}>{note}</li>
+          {own.differences.map((difference, at) => (
+            <li key={at}>{differenceText(region, difference)}</li>
           ))}
         </ul>
       )}

@@ -9,12 +9,13 @@ import {
   DEFECT_MODEL,
   type DefectKind,
   type PanelJudgement,
-  SEVERITY_NAME,
   type Severity,
 } from '@/core/survey'
 import { HAZES, type Haze, HEATS, type Heat, VERDICT_WORDS, VERDICTS, type Verdict } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
+import { SEVERITY_NAME } from '@/text/en/survey'
 import { unitSign } from '@/text/formats'
+import { markTitle } from '@/text/marks'
 import { numberOf, readQuantity } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -165,7 +166,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
           >
             {POLISHABLE.map((each) => (
               <option key={each} value={each}>
-                {DEFECT_MODEL[each].name}
+                {markTitle(region, each)}
               </option>
             ))}
           </select>

@@ -3,12 +3,14 @@
 import Image from 'next/image'
 import { processOf } from '@/core/correction'
 import type { JobId } from '@/core/ids'
-import { DEFECT_MODEL, removalBetween, SEVERITY_NAME } from '@/core/survey'
+import { removalBetween } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
+import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
+import { markName } from '@/text/marks'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
@@ -45,8 +47,8 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                 </p>
                 <p>
                   {percent(region, Math.round(100 * attempt.cleared))} of{' '}
-                  {SEVERITY_NAME[attempt.mark.severity]} {DEFECT_MODEL[attempt.mark.kind].name.toLowerCase()}{' '}
-                  gone, haze {attempt.haze}, panel {attempt.heat}
+                  {SEVERITY_NAME[attempt.mark.severity]} {markName(region, attempt.mark.kind)} gone, haze{' '}
+                  {attempt.haze}, panel {attempt.heat}
                   {removal
                     ? `, ${figure(region, 'depth', removal.removedUm, 1)} ± ${measured(region, 'depth', removal.uncertaintyUm, 1)} taken by the gauge`
                     : ''}

@@ -4,16 +4,14 @@ import clsx from 'clsx'
 import { type ReactNode, useState } from 'react'
 import {
   DEFECT_KINDS,
-  DEFECT_MODEL,
   type DefectKind,
   type NotedDefect,
   type PanelJudgement,
-  prospectReason,
-  SEVERITY_NAME,
   type Severity,
-  VERDICT_NAME,
 } from '@/core/survey'
+import { prospectText, SEVERITY_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { percent } from '@/text/formats'
+import { markName, markTitle } from '@/text/marks'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -54,7 +52,7 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
             <li key={index} className="border-b border-line py-1.5 text-[15px]">
               <div className="flex min-h-11 items-center gap-2">
                 <span className="grow leading-snug">
-                  <strong>{DEFECT_MODEL[defect.kind].name}</strong>, {SEVERITY_NAME[defect.severity]},{' '}
+                  <strong>{markTitle(region, defect.kind)}</strong>, {SEVERITY_NAME[defect.severity]},{' '}
                   {percent(region, defect.extentPercent)}
                   {defect.catchesNail && <span className="text-copper">, catches the nail</span>}
                   {defect.note && <span className="block text-sm text-ink-soft">{defect.note}</span>}
@@ -66,14 +64,14 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
                       )}
                     >
                       {VERDICT_NAME[prospect.verdict]}
-                      <span className="text-ink-soft">: {prospectReason(prospect)}</span>
+                      <span className="text-ink-soft">: {prospectText(region, prospect)}</span>
                     </span>
                   )}
                 </span>
                 <span className="text-ink-soft">−{(condition.costs[index]?.points ?? 0).toFixed(1)}</span>
                 {!readOnly && (
                   <RemoveButton
-                    what={DEFECT_MODEL[defect.kind].name}
+                    what={markTitle(region, defect.kind)}
                     onRemove={() => onChange(defects.filter((_, position) => position !== index))}
                   />
                 )}
@@ -93,6 +91,7 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
 const EXTENTS = [2, 5, 10, 25, 50, 75, 100] as const
 
 function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
+  const region = useRegion()
   const [kind, setKind] = useState<DefectKind>()
   const [severity, setSeverity] = useState<Severity>(2)
   const [extent, setExtent] = useState('50')
@@ -120,7 +119,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
     <div className="mt-3">
       <Choice
         label="What is it?"
-        options={DEFECT_KINDS.map((each) => ({ value: each, name: DEFECT_MODEL[each].name }))}
+        options={DEFECT_KINDS.map((each) => ({ value: each, name: markTitle(region, each) }))}
         value={kind}
         onChange={choose}
       />
@@ -151,7 +150,7 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
           </label>
           <NoteField value={note} onChange={setNote} />
           <Button className="w-full" onClick={add}>
-            Add {DEFECT_MODEL[kind].name.toLowerCase()}
+            Add {markName(region, kind)}
           </Button>
         </div>
       )}

@@ -1,6 +1,7 @@
 'use client'
 
-import { SEVERITY_NAME, type Severity } from '@/core/survey'
+import type { Severity } from '@/core/survey'
+import { SEVERITY_NAME } from '@/text/en/survey'
 import { Choice } from '@/ui/choice'
 
 /** Parts shared by what marks a panel and what is wrong with a place. */

@@ -1,6 +1,7 @@
 import type { Region } from '@/core/region'
-import { countedUm, FINDING_NAME, LIFETIME_UM, type PanelJudgement, removalBetween } from '@/core/survey'
+import { countedUm, LIFETIME_UM, type PanelJudgement, removalBetween } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { FINDING_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'

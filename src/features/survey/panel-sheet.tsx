@@ -1,14 +1,7 @@
 import clsx from 'clsx'
 import type { ReactNode } from 'react'
-import {
-  FINDING_NAME,
-  findingReason,
-  LIFETIME_UM,
-  limitArithmetic,
-  type PanelJudgement,
-  type Removal,
-  takenByPanel,
-} from '@/core/survey'
+import { LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
+import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
 import { figure, measured, shortDay } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
@@ -43,7 +36,7 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
           {FINDING_NAME[finding.kind]}
         </p>
       </header>
-      <p className="mt-1 text-[15px] text-ink-soft">{findingReason(finding)}</p>
+      <p className="mt-1 text-[15px] text-ink-soft">{findingText(region, finding)}</p>
       <div className="mt-3">{children}</div>
       <Statistics judged={judged} />
       <div className="mt-3 border-t border-line pt-3">
@@ -63,7 +56,7 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
                 key={limit.rule}
                 className={clsx(limit === budget.decidedBy ? 'font-semibold' : 'text-ink-soft')}
               >
-                {LIMIT_NAME[limit.rule]}: {limitArithmetic(limit)}
+                {LIMIT_NAME[limit.rule]}: {limitText(region, limit)}
                 {limit === budget.decidedBy && ' ← lowest limit applies'}
               </li>
             ))}

@@ -274,8 +274,8 @@ export function SurveyScreen(props: Props) {
           }
         />
         <div className="flex flex-wrap justify-end gap-2">
-          <ButtonLink look="outline" href={`/jobs/${jobId}/promises`}>
-            To the promises
+          <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>
+            To the sign-off
           </ButtonLink>
           <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'To the plan' : 'To the packages'}</ButtonLink>
         </div>

@@ -1,16 +1,10 @@
 import clsx from 'clsx'
 import { memo } from 'react'
 import type { Region } from '@/core/region'
-import {
-  DEFECT_MODEL,
-  FINDING_NAME,
-  type PanelJudgement,
-  type Prospect,
-  type Taken,
-  VERDICT_NAME,
-  type Verdict,
-} from '@/core/survey'
+import type { PanelJudgement, Prospect, Taken, Verdict } from '@/core/survey'
+import { FINDING_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
+import { markName } from '@/text/marks'
 import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
@@ -93,13 +87,14 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
 
 /** Swirls polish out; scratches stay. */
 function Done({ prospects }: { prospects: readonly Prospect[] }) {
+  const region = useRegion()
   const groups = VERDICTS.map((verdict) => ({
     verdict,
     names: [
       ...new Set(
         prospects
           .filter((prospect) => prospect.verdict === verdict)
-          .map(({ defect }) => DEFECT_MODEL[defect.kind].name.toLowerCase()),
+          .map(({ defect }) => markName(region, defect.kind)),
       ),
     ],
   })).filter(({ names }) => names.length > 0)

@@ -1,17 +1,13 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
-import {
-  PLACE_DEFECT_MODEL,
-  type PlaceDefect,
-  type PlaceDefectKind,
-  placeDefectsOn,
-  SEVERITY_NAME,
-  type Severity,
-} from '@/core/survey'
+import { type PlaceDefect, type PlaceDefectKind, placeDefectsOn, type Severity } from '@/core/survey'
 import type { Place } from '@/core/vehicle'
+import { SEVERITY_NAME } from '@/text/en/survey'
+import { markName, markNeeds, markTitle } from '@/text/marks'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { useRegion } from '@/ui/region'
 import { intoView, NoteField, RemoveButton, SeverityChoice } from '../survey/defect-parts'
 
 type Props = {
@@ -24,6 +20,7 @@ type Props = {
 
 /** What is wrong with a wheel, a lamp, the glass, the inside: noted, not graded, since no film is spent on it. */
 export function PlaceEditor({ place, defects, readOnly, onChange, children }: Props) {
+  const region = useRegion()
   return (
     <section className="sheet p-4" aria-label={place.name}>
       <h2 className="text-xl">{place.name}</h2>
@@ -35,15 +32,13 @@ export function PlaceEditor({ place, defects, readOnly, onChange, children }: Pr
             className="flex min-h-11 items-center gap-2 border-b border-line py-1.5 text-[15px]"
           >
             <span className="grow leading-snug">
-              <strong>{PLACE_DEFECT_MODEL[defect.kind].name}</strong>, {SEVERITY_NAME[defect.severity]}
+              <strong>{markTitle(region, defect.kind)}</strong>, {SEVERITY_NAME[defect.severity]}
               {defect.note && <span className="block text-sm text-ink-soft">{defect.note}</span>}
-              <span className="block text-sm text-ink-soft">
-                for {PLACE_DEFECT_MODEL[defect.kind].remedy}
-              </span>
+              <span className="block text-sm text-ink-soft">{markNeeds(region, defect.kind)}</span>
             </span>
             {!readOnly && (
               <RemoveButton
-                what={PLACE_DEFECT_MODEL[defect.kind].name}
+                what={markTitle(region, defect.kind)}
                 onRemove={() => onChange(defects.filter((_, position) => position !== index))}
               />
             )}
@@ -57,6 +52,7 @@ export function PlaceEditor({ place, defects, readOnly, onChange, children }: Pr
 }
 
 function NewPlaceDefect({ place, onAdd }: { place: Place; onAdd: (defect: PlaceDefect) => void }) {
+  const region = useRegion()
   const [kind, setKind] = useState<PlaceDefectKind>()
   const [severity, setSeverity] = useState<Severity>(2)
   const [note, setNote] = useState('')
@@ -66,7 +62,7 @@ function NewPlaceDefect({ place, onAdd }: { place: Place; onAdd: (defect: PlaceD
         label="What is it?"
         options={placeDefectsOn(place.surface).map((each) => ({
           value: each,
-          name: PLACE_DEFECT_MODEL[each].name,
+          name: markTitle(region, each),
         }))}
         value={kind}
         onChange={setKind}
@@ -83,7 +79,7 @@ function NewPlaceDefect({ place, onAdd }: { place: Place; onAdd: (defect: PlaceD
               setNote('')
             }}
           >
-            Add {PLACE_DEFECT_MODEL[kind].name.toLowerCase()}
+            Add {markName(region, kind)}
           </Button>
         </div>
       )}

@@ -13,7 +13,7 @@ import { findJob, handOver, takeIn, visitsOf } from '../floor/job-store'
 import { agreedCut, removalsOf } from '../handover/hand-over'
 import { MOST_BYTES, photoErrorText, readPhoto, storePhoto } from '../photos/photo-files'
 import { addPhoto, listPhotos, setRemoved, writeMarks } from '../photos/photo-store'
-import { listPromises, signPromises } from '../survey/promise-store'
+import { signedVersions, signOff } from '../survey/sign-off-store'
 import { loadSurvey } from '../survey/survey-store'
 import { loadWash, saveWash } from '../survey/wash-store'
 import { appendRemovals, ledgerBefore, loadLedger } from '../vehicles/ledger-store'
@@ -277,10 +277,10 @@ test('promises are signed version by version, and none is ever overwritten', asy
     ] as [number, number][][],
     signedAt: NOW,
   })
-  expect(await signPromises(db, jobId, 0, signed('first'))).toEqual({ ok: true, value: { version: 1 } })
-  expect(await signPromises(db, jobId, 0, signed('behind its back'))).toMatchObject({ ok: false })
-  expect(await signPromises(db, jobId, 1, signed('second'))).toMatchObject({ ok: true })
-  expect((await listPromises(db, jobId)).map(({ lines }) => lines[0]!.text)).toEqual(['first', 'second'])
+  expect(await signOff(db, jobId, 0, signed('first'))).toEqual({ ok: true, value: { version: 1 } })
+  expect(await signOff(db, jobId, 0, signed('behind its back'))).toMatchObject({ ok: false })
+  expect(await signOff(db, jobId, 1, signed('second'))).toMatchObject({ ok: true })
+  expect((await signedVersions(db, jobId)).map(({ lines }) => lines[0]!.text)).toEqual(['first', 'second'])
 })
 
 test('wash findings are kept, and a stale write is refused', async () => {

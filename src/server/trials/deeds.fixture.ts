@@ -11,8 +11,8 @@ import { CLEAN } from '@/core/wash'
 import { loadFloor } from '../floor/floor'
 import { proposeMessages } from '../messages/proposed-messages'
 import { loadWorked } from '../quotes/offers'
-import { promisesOf } from '../survey/promised'
 import { loadSurvey } from '../survey/survey-store'
+import { linesToSign } from '../survey/to-sign'
 import { historyFile } from '../vehicles/vehicle-history'
 import { made } from './before-deeds.fixture'
 import { action, answered, key, TAKEN_IN } from './deed.fixture'
@@ -61,7 +61,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
   const blind = blindToIt(car.live!.plan, car.live!.progress)
   const eye = everyone(shop.setup).find(({ id }) => !blind.has(id))!.id
   const [first, second] = inspectionItems(car.job.vehicle.shape)
-  const lines = await promisesOf(db, unread, shop.setup)
+  const lines = await linesToSign(db, unread, shop.setup)
   const { proposed } = await proposeMessages(db, shop, now)
   const sendable = proposed.filter(({ route }) => route.kind !== 'held')
   if (sendable.length === 0) throw new Error('there is nothing to propose')
@@ -133,7 +133,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       day: '2027-01-27',
       words: 'Winter',
     }),
-    action('sign', 'survey.sign-promises', {
+    action('sign', 'survey.sign-off', {
       jobId: unread.id,
       version: 0,
       shown: lines.map(({ text }) => text),

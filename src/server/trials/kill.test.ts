@@ -130,7 +130,7 @@ test(
     for (const [at, deed] of all.entries()) expect(stands[at + 1], deed.key).not.toEqual(stands[at])
 
     let kills = 0
-    const [most, stride] = [tries(20, 300), Math.ceil(statements! / CUTS)]
+    const [most, stride] = [tries(CUTS, 300), Math.ceil(statements! / CUTS)]
     for (let first = 1; kills < most; first += Math.ceil(stride / CUTS)) {
       const killed = fresh('killed')
       const said: Said[] = []

@@ -1,10 +1,10 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
-import { PromisesScreen } from '@/features/promises/promises-screen'
+import { SignOffScreen } from '@/features/sign-off/sign-off-screen'
 import { database } from '@/server/db/connection'
-import { listPromises } from '@/server/survey/promise-store'
-import { promisesOf } from '@/server/survey/promised'
+import { signedVersions } from '@/server/survey/sign-off-store'
+import { linesToSign } from '@/server/survey/to-sign'
 
 export default async function PromisesPage({ params }: { params: Promise<{ id: string }> }) {
   const id = toJobId((await params).id)
@@ -13,12 +13,12 @@ export default async function PromisesPage({ params }: { params: Promise<{ id: s
   const db = await database()
   const { setup } = floor.shop
   return (
-    <PromisesScreen
+    <SignOffScreen
       job={entry.job}
       shopName={setup.name}
       now={floor.now}
-      lines={await promisesOf(db, entry.job, setup)}
-      signed={await listPromises(db, id)}
+      lines={await linesToSign(db, entry.job, setup)}
+      signed={await signedVersions(db, id)}
       surveyed={entry.surveyed}
     />
   )

@@ -2,14 +2,12 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { JobId } from '@/core/ids'
 import { ok, type Result, refused } from '@/core/result'
-import { PROMISE_RULES, type SignedPromises, signatureSchema } from '@/core/survey'
+import { SIGN_OFF_RULES, type SignedOff, signatureSchema } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
 
-const linesSchema = z.array(
-  z.object({ rule: z.enum(PROMISE_RULES), where: z.array(z.string()), text: z.string() }),
-)
+const linesSchema = z.array(z.object({ rule: z.enum(SIGN_OFF_RULES), text: z.string() }))
 
-export async function listPromises(db: Knex, jobId: JobId): Promise<SignedPromises[]> {
+export async function signedVersions(db: Knex, jobId: JobId): Promise<SignedOff[]> {
   const rows = await db('promises').where({ job_id: jobId }).orderBy('version')
   return rows.map((row) => ({
     version: row.version,
@@ -21,11 +19,11 @@ export async function listPromises(db: Knex, jobId: JobId): Promise<SignedPromis
 }
 
 /** Adds the version after `readAt`; refused where that version has been signed in the meantime. */
-export async function signPromises(
+export async function signOff(
   db: Knex,
   jobId: JobId,
   readAt: number,
-  signed: Omit<SignedPromises, 'version'>,
+  signed: Omit<SignedOff, 'version'>,
 ): Promise<Result<{ version: number }, { code: 'promises-stale' }>> {
   const written = await db('promises')
     .insert({

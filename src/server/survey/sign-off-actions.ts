@@ -7,8 +7,8 @@ import { signatureSchema } from '@/core/survey'
 import { defineAction } from '../action/define'
 import { findJob } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
-import { signPromises } from './promise-store'
-import { promisesOf } from './promised'
+import { signOff } from './sign-off-store'
+import { linesToSign } from './to-sign'
 
 /** A signature is a few hundred strokes of a finger, characters. */
 const MOST_SIGNED = 500_000
@@ -18,7 +18,7 @@ const MOST_SIGNED = 500_000
  * differ from what the customer had before their eyes.
  */
 export const sign = defineAction({
-  name: 'survey.sign-promises',
+  name: 'survey.sign-off',
   who: 'floor',
   input: z.strictObject({
     jobId: aJob,
@@ -36,10 +36,10 @@ export const sign = defineAction({
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
     const { setup } = await loadShop(trx)
-    const lines = await promisesOf(trx, job, setup)
+    const lines = await linesToSign(trx, job, setup)
     if (JSON.stringify(lines.map(({ text }) => text)) !== JSON.stringify(shown))
       return refuse('stale', 'The survey has changed since this was read out. Reload, and read it out again.')
-    const kept = await signPromises(trx, jobId, readAt, { lines, ...signed, signedAt: at })
+    const kept = await signOff(trx, jobId, readAt, { lines, ...signed, signedAt: at })
     return kept.ok
       ? done()
       : refuse('stale', 'Another version has been signed in the meantime. Reload to see it.')

@@ -12,7 +12,7 @@ import { loadWorked, whenForPlan } from '../quotes/offers'
 import { earlierVisits } from '../vehicles/earlier-visits'
 import { loadTimeline } from '../vehicles/timeline'
 import { recentlyGone } from '../vehicles/vehicle-store'
-import { promisesOf } from './promised'
+import { linesToSign } from './to-sign'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 
@@ -23,13 +23,15 @@ beforeAll(async () => {
 })
 const jobOf = (plate: string) => floor.jobs.find(({ job }) => job.vehicle.plate === plate)!.job
 
-test('the promises of a car name what was found on it, panel and place', async () => {
-  const lines = await promisesOf(shop.db, jobOf('IM 5012'), floor.shop.setup)
+test('what is to be signed names what was found on the car, panel and place', async () => {
+  const lines = await linesToSign(shop.db, jobOf('IM 5012'), floor.shop.setup)
   const rules = lines.map(({ rule }) => rule)
   expect(rules).toEqual(
     expect.arrayContaining(['nail-catchers-stay', 'chips-stay', 'repainted', 'beside-the-paint']),
   )
-  expect(lines.find(({ rule }) => rule === 'nail-catchers-stay')!.where).toEqual(['Left front door'])
+  expect(lines.find(({ rule }) => rule === 'nail-catchers-stay')!.text).toMatch(
+    /^Scratches on the left front door that catch a fingernail will remain\./,
+  )
 })
 
 describe('processes chosen panel by panel', () => {

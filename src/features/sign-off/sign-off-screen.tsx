@@ -2,10 +2,12 @@
 
 import { useState } from 'react'
 import type { Job } from '@/core/job'
-import type { PromiseLine, Signature, SignedPromises } from '@/core/survey'
+import { readIn } from '@/core/region'
+import type { Signature, SignedOff, SignOffLine } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
-import { sign } from '@/server/survey/promise-actions'
+import { sign } from '@/server/survey/sign-off-actions'
 import { paperDay, paperMoment } from '@/text/formats'
+import { signOffWords } from '@/text/sign-off'
 import { Button, ButtonLink } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { PrintButton } from '@/ui/print-button'
@@ -17,16 +19,18 @@ type Props = {
   job: Job
   shopName: string
   now: Instant
-  lines: readonly PromiseLine[]
-  signed: readonly SignedPromises[]
+  lines: readonly SignOffLine[]
+  signed: readonly SignedOff[]
   surveyed: boolean
 }
 
-const texts = (lines: readonly PromiseLine[]) => lines.map(({ text }) => text)
+const texts = (lines: readonly SignOffLine[]) => lines.map(({ text }) => text)
 
-/** What is said before the work, in words a customer understands, and signed. Each signing is a version of its own. */
-export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: Props) {
+/** What will remain, in the customer’s language, and signed before the work begins. Each signing is a version of its own. */
+export function SignOffScreen({ job, shopName, now, lines, signed, surveyed }: Props) {
   const region = useRegion()
+  const told = readIn(region, job.customer.language)
+  const words = signOffWords(told)
   const latest = signed.at(-1)
   const added = latest ? lines.filter(({ text }) => !texts(latest.lines).includes(text)) : []
   const dropped = latest ? latest.lines.filter(({ text }) => !texts(lines).includes(text)) : []
@@ -34,24 +38,20 @@ export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: 
   const { vehicle, customer } = job
   return (
     <div className="mx-auto max-w-3xl p-5">
-      <article className="sheet p-6 sm:p-8">
+      <article className="sheet p-6 sm:p-8" lang={told.language}>
         <p className="eyebrow">{shopName}</p>
-        <h1 className="mt-1 text-3xl">Before we begin</h1>
+        <h1 className="mt-1 text-3xl">{words.title}</h1>
         <p className="mt-1 text-ink-soft">
-          {vehicle.plate}, {vehicle.make} {vehicle.model}, {vehicle.colour.toLowerCase()} · {customer.name} ·
-          job {job.number}
+          {vehicle.plate}, {vehicle.make} {vehicle.model}, {vehicle.colour.toLowerCase()} · {customer.name} ·{' '}
+          {words.job(job.number)}
         </p>
         {!surveyed && (
-          <p className="mt-4 rounded border-2 border-copper bg-copper-soft p-3 text-[15px]">
-            Nothing is measured yet. What is written here rests on the walk-round alone; measure the paint
-            before anybody signs.
+          <p className="no-print mt-4 rounded border-2 border-copper bg-copper-soft p-3 text-[15px]">
+            Inspect and measure the car before this is signed: until then it rests on the walk-round alone.
           </p>
         )}
         {lines.length === 0 ? (
-          <p className="mt-5 text-lg">
-            Nothing was found that would have to stay. Every mark seen can be polished out within what the
-            paint can spare.
-          </p>
+          surveyed && <p className="mt-5 text-lg">{words.nothingRemains}</p>
         ) : (
           <ol className="mt-5 space-y-3.5">
             {lines.map((line, at) => (
@@ -61,7 +61,7 @@ export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: 
                   {line.text}
                   {added.includes(line) && (
                     <span className="ml-2 rounded bg-copper-soft px-1.5 text-sm text-copper">
-                      new since it was signed
+                      new since signing
                     </span>
                   )}
                 </span>
@@ -79,19 +79,17 @@ export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: 
             ))}
           </div>
         )}
-        <p className="mt-5 border-t border-line pt-4 text-[15px]">
-          We work as far as is safe, never further. What stays, stays because removing it would cost more
-          paint than the panel can spare. I have read this, and it was explained to me.
-        </p>
-        {current ? (
-          <Signed promises={latest} />
-        ) : (
+        {(surveyed || lines.length > 0) && (
+          <p className="mt-5 border-t border-line pt-4 text-[15px]">{words.declaration}</p>
+        )}
+        {current && <Signed signed={latest} />}
+        {!current && (surveyed || lines.length > 0) && (
           <SignNow
             job={job}
             lines={lines}
             readAt={latest?.version ?? 0}
             again={latest !== undefined}
-            today={paperDay(region, dayIn(region.timezone, now))}
+            today={paperDay(told, dayIn(told.timezone, now))}
           />
         )}
       </article>
@@ -104,18 +102,18 @@ export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: 
       {signed.length > 0 && (
         <section className="no-print mt-6">
           <h2 className="text-lg">Versions</h2>
-          {[...signed].reverse().map((promises) => (
-            <details key={promises.version} className="sheet mt-2 p-4">
+          {[...signed].reverse().map((version) => (
+            <details key={version.version} className="sheet mt-2 p-4">
               <summary className="min-h-11 content-center font-head font-semibold">
-                Version {promises.version}, signed by {promises.signedBy},{' '}
-                {paperDay(region, dayIn(region.timezone, promises.signedAt))}
+                Version {version.version}, signed by {version.signedBy},{' '}
+                {paperDay(region, dayIn(region.timezone, version.signedAt))}
               </summary>
               <ol className="list-decimal pl-6 text-[15px]">
-                {promises.lines.map(({ text }) => (
+                {version.lines.map(({ text }) => (
                   <li key={text}>{text}</li>
                 ))}
               </ol>
-              <SignatureDrawing strokes={promises.signature} className="mt-2 w-72 max-w-full" />
+              <SignatureDrawing strokes={version.signature} className="mt-2 w-72 max-w-full" />
             </details>
           ))}
         </section>
@@ -124,14 +122,14 @@ export function PromisesScreen({ job, shopName, now, lines, signed, surveyed }: 
   )
 }
 
-function Signed({ promises }: { promises: SignedPromises }) {
+function Signed({ signed }: { signed: SignedOff }) {
   const region = useRegion()
   return (
     <div className="mt-4" data-testid="signed">
-      <SignatureDrawing strokes={promises.signature} className="w-full max-w-md border-b border-ink" />
+      <SignatureDrawing strokes={signed.signature} className="w-full max-w-md border-b border-ink" />
       <p className="mt-1">
-        {promises.signedBy}, {paperMoment(region, promises.signedAt)}
-        <span className="ml-2 text-ink-soft">version {promises.version}</span>
+        {signed.signedBy}, {paperMoment(region, signed.signedAt)}
+        <span className="ml-2 text-ink-soft">version {signed.version}</span>
       </p>
     </div>
   )
@@ -145,7 +143,7 @@ function SignNow({
   today,
 }: {
   job: Job
-  lines: readonly PromiseLine[]
+  lines: readonly SignOffLine[]
   readAt: number
   again: boolean
   today: string
@@ -181,7 +179,7 @@ function SignNow({
           </Field>
           <p className="mt-2 text-[15px] text-ink-soft">{today}</p>
           <Button className="mt-3 w-full" disabled={busy} onClick={() => void keep()}>
-            Keep as signed
+            Save signature
           </Button>
         </div>
       </div>

@@ -1,0 +1,122 @@
+import type { Difference } from '@/core/practice'
+import type { Region } from '@/core/region'
+import { unreachable } from '@/core/result'
+import type { BudgetLimit, Finding, FindingKind, Prospect, Severity, Verdict } from '@/core/survey'
+import { figure, measured, percent } from '../formats'
+import { markName, markTitle } from '../marks'
+
+/** What staff read of the paint: how bad a mark is, what can be done about it, how a panel is judged and why. */
+
+export const SEVERITY_NAME: Record<Severity, string> = { 1: 'light', 2: 'moderate', 3: 'heavy' }
+
+export const VERDICT_NAME: Record<Verdict, string> = {
+  'washes-off': 'comes off in the wash',
+  'polishes-out': 'polishes out',
+  softens: 'can be reduced',
+  stays: 'remains',
+}
+
+const REMAINS_BECAUSE = {
+  nail: 'catches a fingernail: touch up, respray or leave',
+  repair: 'polishing cannot mend this',
+  'too-little-paint': 'too little paint to spare',
+  'too-deep': 'deeper than the paint budget reaches',
+} as const
+
+/** Why a mark goes or remains, in a few words. */
+export function prospectText(region: Region, prospect: Prospect): string {
+  switch (prospect.verdict) {
+    case 'washes-off':
+      return 'lies on the paint, not in it'
+    case 'polishes-out':
+    case 'softens':
+      return `up to ${percent(region, Math.floor(100 * prospect.cleared))} within the budget`
+    case 'stays':
+      return REMAINS_BECAUSE[prospect.why]
+    default:
+      return unreachable(prospect)
+  }
+}
+
+export const FINDING_NAME: Record<FindingKind, string> = {
+  'not-read': 'Not measured yet',
+  unreadable: 'Cannot be measured',
+  film: 'Under film',
+  'too-few': 'Too few readings',
+  original: 'Original',
+  thin: 'Thin',
+  repainted: 'Resprayed',
+  'filler-likely': 'Filler likely',
+}
+
+const ONLY_OVER_METAL = 'the gauge reads only over metal, so only the mildest methods are allowed.'
+const UNREADABLE_BECAUSE = {
+  plastic: `Plastic: ${ONLY_OVER_METAL}`,
+  composite: `Composite: ${ONLY_OVER_METAL}`,
+  gelcoat: `Gelcoat: ${ONLY_OVER_METAL}`,
+  'bare-metal': 'Bare metal: there is no paint to judge or to polish.',
+} as const
+
+/** Why a panel is judged as it is, in one sentence. */
+export function findingText(region: Region, finding: Finding): string {
+  const depth = (um: number) => measured(region, 'depth', um, 1)
+  switch (finding.kind) {
+    case 'not-read':
+      return 'No readings here yet.'
+    case 'unreadable':
+      return UNREADABLE_BECAUSE[finding.why]
+    case 'film':
+      return finding.why === 'wrap'
+        ? 'A wrap or film covers the paint. It is not polished.'
+        : 'There is a film on this panel. It is not polished, and the paint beneath cannot be judged.'
+    case 'too-few':
+      return finding.n < 2
+        ? 'One reading proves nothing. Take at least one more.'
+        : 'No other metal panel has been measured yet to compare it with.'
+    case 'original':
+      return `In line with the rest of the car (${finding.aboveBaselineUm >= 0 ? '+' : '−'}${depth(Math.abs(finding.aboveBaselineUm))}).`
+    case 'thin':
+      return `The lowest spot, ${depth(finding.lowestSpotUm)}, leaves nothing above the safe minimum once the gauge’s error is taken off.`
+    case 'repainted':
+      return `${depth(finding.aboveBaselineUm)} above the rest of the car; more than ${depth(finding.stepUm)} means a second coat of paint.`
+    case 'filler-likely':
+      return `A reading of ${depth(finding.highestUm)}: paint alone does not get that thick.`
+    default:
+      return unreachable(finding)
+  }
+}
+
+/** The arithmetic behind one limit of the budget. */
+export function limitText(region: Region, limit: BudgetLimit): string {
+  const depth = (um: number) => measured(region, 'depth', um, 1)
+  switch (limit.rule) {
+    case 'gauge':
+      return `lowest spot ${depth(limit.lowestSpotUm)} − gauge error ${depth(limit.uncertaintyUm)} − safe minimum ${depth(limit.floorUm)} = ${depth(limit.limitUm)}`
+    case 'lifetime':
+      return `lifetime ${depth(limit.lifetimeUm)} − removed before ${depth(limit.alreadyTakenUm)}${limit.takenUncertaintyUm > 0 ? ` (± ${figure(region, 'depth', limit.takenUncertaintyUm, 1)})` : ''} = ${depth(limit.limitUm)}`
+    case 'method':
+      return limit.readable
+        ? `least aggressive method: ${depth(limit.limitUm)} at most`
+        : `nothing measured here: ${depth(limit.limitUm)} at most`
+    case 'never-cut':
+      return limit.why === 'film' ? 'under film: nothing' : 'bare metal: nothing'
+    default:
+      return unreachable(limit)
+  }
+}
+
+/** Where a grade of the practice panel is off, in one sentence. */
+export function differenceText(region: Region, difference: Difference): string {
+  switch (difference.kind) {
+    case 'missed':
+      return `Not seen: ${markName(region, difference.mark.kind)}, ${SEVERITY_NAME[difference.mark.severity]}, ${percent(region, difference.mark.extentPercent)}.`
+    case 'invented':
+      return `Not there: ${markName(region, difference.mark)}.`
+    case 'severity':
+      return `${markTitle(region, difference.mark)}: ${SEVERITY_NAME[difference.truth]}, you said ${SEVERITY_NAME[difference.graded]}.`
+    case 'extent':
+      return `${markTitle(region, difference.mark)}: on ${percent(region, difference.truth)} of the panel, you said ${percent(region, difference.graded)}.`
+    default:
+      return unreachable(difference)
+  }
+}

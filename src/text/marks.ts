@@ -1,0 +1,27 @@
+import type { Language, Region } from '@/core/region'
+import type { DefectKind, PlaceDefectKind } from '@/core/survey'
+import { marksInGerman } from './de/marks'
+import { marksInEnglish } from './en/marks'
+import { marksInFrench } from './fr/marks'
+
+/** What is wrong with paint, wheels, glass, trim and cabin, as it stands in the middle of a sentence. */
+
+export type MarkKind = DefectKind | PlaceDefectKind
+export type MarkWords = {
+  name: Record<MarkKind, string>
+  /** Who or what puts it right where it is not part of the work. Begins with a verb, ends without a stop. */
+  needs: Record<PlaceDefectKind, string>
+}
+
+const IN: Record<Language, MarkWords> = { en: marksInEnglish, fr: marksInFrench, de: marksInGerman }
+
+export const markName = ({ language }: Pick<Region, 'language'>, kind: MarkKind): string =>
+  IN[language].name[kind]
+export const markNeeds = ({ language }: Pick<Region, 'language'>, kind: PlaceDefectKind): string =>
+  IN[language].needs[kind]
+
+/** The same at the beginning of a line. */
+export function markTitle(region: Pick<Region, 'language'>, kind: MarkKind): string {
+  const name = markName(region, kind)
+  return name.charAt(0).toLocaleUpperCase(region.language) + name.slice(1)
+}
