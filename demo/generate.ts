@@ -33,6 +33,7 @@ import { addAttempt } from '@/server/survey/spot-store'
 import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
 import { writeAct } from '@/server/work/acts-store'
 import { recordFinish, recordStart } from '@/server/work/work-store'
+import { toldQuote } from '@/text/quote'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
@@ -174,14 +175,17 @@ async function writeHistory(
   }
   // A car that is finished waits for the next hour at which it can be fetched, unless it is gone.
   const promisedFor = collectionTime(setup, gone ? end : laterOf(end, now))
-  const version = await writeQuote(db, {
+  const quote = {
     ...told,
     choices: { packageKey: offer.template.key, extras: [], terms: setup.terms },
     note: '',
     couldCollectAt: promisedFor,
     writtenAt: agreedAt,
     validUntil: plusMinutes(agreedAt, setup.terms.validDays * 1440),
-  })
+  }
+  const version = await writeQuote(db, quote, (number) =>
+    toldQuote({ ...quote, version: number }, job, setup),
+  )
   await decideQuote(db, job.id, version, { said: 'accepted', at: agreedAt, words: '' })
   await writeAgreement(db, { ...told, promisedFor, agreedAt })
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { worklist } from '@/core/card'
-import { PROCESSES, stepMinutes } from '@/core/correction'
+import { processOf, stepMinutes } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Offer } from '@/core/offer'
 import type { PlacedOperation, Random } from '@/core/schedule'
@@ -33,7 +33,7 @@ export async function tickSections(
 ): Promise<void> {
   const panels = panelsOf(job.vehicle.shape)
   const processes = Object.fromEntries(
-    offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.name]),
+    offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]),
   )
   for (const operation of offer.plan.operations) {
     const placed = lived.find((each) => each.operation === operation.id)
@@ -41,9 +41,7 @@ export async function tickSections(
     const { tasks } = worklist(operation, panels, processes, offer.template.care)
     const role = operation.kind === 'polish' ? 'single' : operation.kind
     const weights = tasks.map(({ panel }) => {
-      const steps = PROCESSES.find(({ name }) => name === processes[panel])!.steps.filter(
-        (step) => step.role === role,
-      )
+      const steps = processOf(processes[panel]!).steps.filter((step) => step.role === role)
       const own = panels.find(({ id }) => id === panel)!
       const minutes = steps.reduce(
         (sum, step) => sum + stepMinutes(step, own, offer.template.care).minutes,

@@ -1,3 +1,5 @@
+import { FORBID_IDS } from '@/core/correction'
+import { type Expectation, LIMITING_PAINTS, type WhyLeft } from '@/core/offer'
 import { DEFECT_KINDS, SIGN_OFF_RULES, type SignOffFact } from '@/core/survey'
 
 /** Facts of every kind, for catalogues to be read through in each language. */
@@ -24,3 +26,26 @@ export const SIGN_OFF_FACTS: readonly SignOffFact[] = SIGN_OFF_RULES.flatMap((ru
     )
   return AT.map((at) => ({ rule, ...at }))
 })
+
+const WHY_LEFT: readonly WhyLeft[] = [
+  { code: 'thin', lowestUm: 73 },
+  { code: 'little-to-spare', spareUm: 0 },
+  { code: 'little-to-spare', spareUm: 1.2 },
+  { code: 'slight' },
+  ...FORBID_IDS.flatMap((rule) => (rule === 'over-budget' ? [] : [{ code: 'rule', rule } as const])),
+]
+
+export const EXPECTATIONS: readonly Expectation[] = [
+  { kind: 'result', code: 'flawless', before: 100 },
+  { kind: 'result', code: 'no-gain', before: 82 },
+  { kind: 'result', code: 'slight', before: 97, clearedPercent: 60 },
+  { kind: 'result', code: 'improved', before: 70, after: 92, clearedPercent: 83 },
+  ...LIMITING_PAINTS.map((paint) => ({ kind: 'limit', code: 'paint', paint }) as const),
+  ...WHY_LEFT.flatMap((why) => AT.map((at) => ({ kind: 'stays', code: 'left', why, ...at }) as const)),
+  ...(['improved-only', 'softened-only', 'chips', 'chips-touched-up', 'nail'] as const).flatMap((code) =>
+    AT.map((at) => ({ kind: 'stays', code, ...at }) as const),
+  ),
+  { kind: 'limit', code: 'best-finish' },
+  { kind: 'protection', code: 'coating', lifeMonths: 60 },
+  { kind: 'protection', code: 'coating', lifeMonths: 18 },
+]

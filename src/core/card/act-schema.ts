@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { keptProcess } from '../correction'
 import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
@@ -99,7 +100,7 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     kind: z.literal('process'),
     operation,
     panel,
-    process: z.string().max(40),
+    process: keptProcess,
     reason: words.min(1, 'Say in a few words why.'),
   }),
   z.strictObject({ kind: z.literal('high-spot'), operation, panel }),

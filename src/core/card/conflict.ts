@@ -1,3 +1,4 @@
+import type { ForbidId } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
@@ -26,7 +27,8 @@ export type Conflict =
   | { code: 'ahead' }
   /** The step before it had not ended by then. */
   | { code: 'too-early'; title: string; at: Instant }
-  | { code: 'process-forbidden'; why: string }
+  /** Absent where the shop does not know the process. */
+  | { code: 'process-forbidden'; rule?: ForbidId }
   /** Nobody of this name works here, no such panel or bottle: what was sent does not fit this car or shop. */
   | { code: 'unknown'; what: 'person' | 'panel' | 'bottle' | 'product' | 'job' }
   | { code: 'other-bottle' }

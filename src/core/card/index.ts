@@ -39,5 +39,4 @@ export {
   timerState,
   timerText,
 } from './timers'
-export { conflictText, DOUBT_WORDS, PAUSE_WORDS } from './words'
 export { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'

@@ -4,7 +4,6 @@ import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '..
 import type { BottleId } from '../ids'
 import type { LiveJob } from '../job'
 import type { Agreement, PlannedOperation } from '../offer'
-import { cautionFor, recipeFor } from '../offer'
 import { openMinutesBetween } from '../schedule'
 import { everyone, type Shop } from '../shop'
 import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
@@ -16,8 +15,6 @@ import { type MachineRecipe, type PanelTask, processesNow, worklist } from './wo
 
 /** What a step needs at the car beside its plan: words, panels, and for a coat its product, air and bottles. */
 export type StepSheet = {
-  caution?: string
-  recipe?: string
   tasks: PanelTask[]
   /** Minutes worked so far of a step under way: on shift, and not resting. */
   workedMinutes?: number
@@ -64,14 +61,11 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   const { summary } = input.agreement
   const processes = processesNow(summary.processes, input.state.processes)
   const { tasks, recipes } = worklist(operation, input.panels, processes, summary.care)
-  const [caution, recipe] = [cautionFor(operation), recipeFor(operation)]
   const [coat, workedMinutes] = [coatSheet(input, operation), workedSoFar(input, operation)]
   return {
     tasks,
     machines: recipes,
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
-    ...(caution ? { caution } : {}),
-    ...(recipe ? { recipe } : {}),
     ...(coat ? { coat } : {}),
   }
 }

@@ -1,3 +1,4 @@
+import type { ProcessKey } from '../correction'
 import type { JobId, PersonId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
@@ -17,7 +18,7 @@ export type CardView = {
   entries: Entry[]
   sheets: Record<string, StepSheet>
   /** The process of each panel, as agreed or as changed at the car. */
-  processes: Record<string, string>
+  processes: Record<string, ProcessKey>
   people: { id: PersonId; name: string }[]
   layers: LayerLog[]
   /** The wash as it was planned, with what to pour; empty until that was done. */

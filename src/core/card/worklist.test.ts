@@ -1,14 +1,14 @@
 import { expect, test } from 'vitest'
-import { PROCESSES, processOf } from '../correction'
+import type { ProcessKey } from '../correction'
 import { toPersonId } from '../ids'
 import { panelsOf } from '../vehicle'
 import { processesNow, worklist } from './worklist'
 
 const panels = panelsOf('saloon')
-const all = (name: string) => Object.fromEntries(panels.map(({ id }) => [id, name]))
+const all = (process: ProcessKey) => Object.fromEntries(panels.map(({ id }) => [id, process]))
 
 test('a two-step is cut and refined on every panel, each by its own machine, sections by area', () => {
-  const processes = all(processOf('two-step').name)
+  const processes = all('two-step')
   const cut = worklist({ kind: 'cut' }, panels, processes, 'usual')
   const refine = worklist({ kind: 'refine' }, panels, processes, 'usual')
   expect(cut.tasks).toHaveLength(panels.length)
@@ -20,20 +20,20 @@ test('a two-step is cut and refined on every panel, each by its own machine, sec
 })
 
 test('highest care works in smaller squares, so there are more of them', () => {
-  const processes = all(processOf('two-step').name)
+  const processes = all('two-step')
   const count = (care: 'usual' | 'highest') =>
     worklist({ kind: 'cut' }, panels, processes, care).tasks.reduce((sum, { sections }) => sum + sections, 0)
   expect(count('highest')).toBeGreaterThan(count('usual'))
 })
 
 test('a panel that is left is not on the list; one changed at the car is, by its new process', () => {
-  const agreed = { ...all(PROCESSES[0]!.name), bonnet: processOf('two-step').name }
+  const agreed = { ...all('leave'), bonnet: 'two-step' as const }
   expect(worklist({ kind: 'cut' }, panels, agreed, 'usual').tasks.map(({ panel }) => panel)).toEqual([
     'bonnet',
   ])
   const change = {
     panel: 'roof',
-    process: processOf('two-step').name,
+    process: 'two-step' as const,
     reason: 'r',
     by: toPersonId('b'),
     at: '' as never,

@@ -1,3 +1,4 @@
+import type { ProcessKey } from '../correction'
 import { type Care, PROCESSES, type Step, stepMinutes, underCare } from '../correction'
 import type { PlannedOperation } from '../offer'
 import type { Panel } from '../vehicle'
@@ -32,11 +33,11 @@ const ROLE: Partial<Record<PlannedOperation['kind'], Step['role']>> = {
   polish: 'single',
 }
 
-/** The process of each panel by name: as it was agreed, or as it was changed at the car since. */
+/** The process of each panel: as it was agreed, or as it was changed at the car since. */
 export function processesNow(
-  agreed: Readonly<Record<string, string>>,
+  agreed: Readonly<Record<string, ProcessKey>>,
   changes: readonly ProcessChange[],
-): Record<string, string> {
+): Record<string, ProcessKey> {
   return { ...agreed, ...Object.fromEntries(changes.map(({ panel, process }) => [panel, process])) }
 }
 
@@ -44,7 +45,7 @@ export function processesNow(
 export function worklist(
   operation: Pick<PlannedOperation, 'kind' | 'panels'>,
   all: readonly Panel[],
-  processes: Readonly<Record<string, string>>,
+  processes: Readonly<Record<string, ProcessKey>>,
   care: Care,
 ): { tasks: PanelTask[]; recipes: MachineRecipe[] } {
   const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
@@ -55,7 +56,7 @@ export function worklist(
       : { tasks: [], recipes: [] }
   const recipes = new Map<string, MachineRecipe>()
   const tasks = panels.flatMap((panel): PanelTask[] => {
-    const process = PROCESSES.find(({ name }) => name === processes[panel.id])
+    const process = PROCESSES.find(({ key }) => key === processes[panel.id])
     const steps = (process?.steps ?? []).filter((step) => step.role === role)
     if (steps.length === 0) return []
     const ids = steps.map((step) => addRecipe(recipes, step, care, panel.id))

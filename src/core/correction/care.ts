@@ -5,8 +5,6 @@ export const CARES = ['usual', 'highest'] as const
 export type Care = (typeof CARES)[number]
 
 type CareModel = {
-  name: string
-  means: string
   /** No section is larger, m (common practice: smaller where more is asked). */
   sectionMostM: number
   /** The arm is never faster, mm/s. 25 is the speed of cutting (common practice), kept when refining too. */
@@ -23,16 +21,12 @@ type CareModel = {
  */
 export const CARE: Record<Care, CareModel> = {
   usual: {
-    name: 'Usual care',
-    means: 'Sections of 0.6 m, the lamp once over each.',
     sectionMostM: 1,
     armMostMmPerSecond: 120,
     extraLookMinutes: 0,
     reached: 0.97,
   },
   highest: {
-    name: 'Highest care',
-    means: 'Sections of 0.45 m, a slow arm throughout, every section wiped and looked at twice.',
     sectionMostM: 0.45,
     armMostMmPerSecond: 25,
     extraLookMinutes: 2,
@@ -40,7 +34,7 @@ export const CARE: Record<Care, CareModel> = {
   },
 }
 
-/** A step as it is done under that care. What is laid to set is not looked at section by section: it stays as it is. */
+/** A step as it is done under that care. What is spread and left to set is not looked at section by section: it stays as it is. */
 export function underCare(step: Step, care: Care): Step {
   if (step.handling.wipeAndLook === 0) return step
   const { sectionMostM, armMostMmPerSecond, extraLookMinutes } = CARE[care]

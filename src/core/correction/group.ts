@@ -6,16 +6,6 @@ import { HARDNESS_GIVE, type ProcessKey } from './process'
 export const PANEL_GROUPS = ['metal-original', 'metal-repainted', 'plastic', 'other'] as const
 export type PanelGroup = (typeof PANEL_GROUPS)[number]
 
-export const PANEL_GROUP: Record<PanelGroup, { name: string; means: string }> = {
-  'metal-original': { name: 'Metal, as it left the works', means: 'One thin factory coat.' },
-  'metal-repainted': { name: 'Metal, painted again', means: 'A refinisher’s paint may be softer or harder.' },
-  plastic: {
-    name: 'Painted plastic',
-    means: 'Often softer; heats first and hazes with what suits the metal.',
-  },
-  other: { name: 'Composite or under film', means: 'Cannot be read; nothing is known of its depth.' },
-}
-
 /** The group a panel belongs to. Metal nobody has read counts as original: that asks for more care. */
 export function panelGroup({ panel, finding }: Pick<PanelJudgement, 'panel' | 'finding'>): PanelGroup {
   if (finding.kind === 'film') return 'other'

@@ -11,7 +11,7 @@ export {
   panelOption,
   planCorrection,
 } from './choose'
-export { brokenRules, FORBID_RULES, type ForbidRule } from './forbidden'
+export { brokenRules, FORBID_IDS, FORBID_RULES, type ForbidId, type ForbidRule } from './forbidden'
 export {
   type Frontier,
   type FrontierOption,
@@ -23,7 +23,6 @@ export {
 } from './frontier'
 export {
   type GroupKnowledge,
-  PANEL_GROUP,
   PANEL_GROUPS,
   type PaintKnowledge,
   type PanelGroup,
@@ -34,6 +33,7 @@ export { atPace, machineKey, type Pace, paceFor } from './pace'
 export {
   HARDNESS_GIVE,
   hazeLeft,
+  keptProcess,
   PROCESS_KEYS,
   PROCESSES,
   type Process,

@@ -1,3 +1,4 @@
+import { z } from 'zod'
 import type { Hardness } from '../vehicle'
 
 /**
@@ -29,8 +30,8 @@ export type Handling = { changeOver: number; spread: number; wipeAndLook: number
  * (mem), wiped and looked at under the lamp (mem), the pad cleaned after every second one (common practice).
  */
 const WORKED: Handling = { changeOver: 2, spread: 0.5, wipeAndLook: 1, padCleaning: 0.5 }
-/** What is laid and left to set is not wiped section by section, and one walks on without setting up (mem). */
-const LAID: Handling = { changeOver: 0.3, spread: 0.2, wipeAndLook: 0, padCleaning: 0.2 }
+/** What is spread and left to set is not wiped section by section, and one walks on without setting up (mem). */
+const SPREAD: Handling = { changeOver: 0.3, spread: 0.2, wipeAndLook: 0, padCleaning: 0.2 }
 
 export const PROCESS_KEYS = [
   'leave',
@@ -43,7 +44,7 @@ export const PROCESS_KEYS = [
 ] as const
 export type ProcessKey = (typeof PROCESS_KEYS)[number]
 
-export type Process = { key: ProcessKey; name: string; steps: readonly Step[]; leavesProtection: boolean }
+export type Process = { key: ProcessKey; steps: readonly Step[]; leavesProtection: boolean }
 
 const ALL_IN_ONE: Step = {
   machine: 'Long-throw dual action',
@@ -56,7 +57,7 @@ const ALL_IN_ONE: Step = {
   sectionM: 0.9,
   padMm: 150,
   armMmPerSecond: 170,
-  handling: LAID,
+  handling: SPREAD,
 }
 const POLISH: Step = {
   machine: 'Long-throw dual action',
@@ -124,31 +125,47 @@ const DISC: Step = {
 
 /** Mildest first. */
 export const PROCESSES: readonly Process[] = [
-  { key: 'leave', name: 'Leave', steps: [], leavesProtection: false },
-  { key: 'all-in-one', name: 'All-in-one', steps: [ALL_IN_ONE], leavesProtection: true },
-  { key: 'one-step-polish', name: 'One-step polish', steps: [POLISH], leavesProtection: false },
-  { key: 'one-step-cut', name: 'One-step cut and finish', steps: [CUT_AND_FINISH], leavesProtection: false },
-  { key: 'two-step', name: 'Two-step', steps: [CUT, REFINE], leavesProtection: false },
+  { key: 'leave', steps: [], leavesProtection: false },
+  { key: 'all-in-one', steps: [ALL_IN_ONE], leavesProtection: true },
+  { key: 'one-step-polish', steps: [POLISH], leavesProtection: false },
+  { key: 'one-step-cut', steps: [CUT_AND_FINISH], leavesProtection: false },
+  { key: 'two-step', steps: [CUT, REFINE], leavesProtection: false },
   {
     key: 'two-step-wool',
-    name: 'Two-step with wool',
     steps: [WOOL_CUT, { ...REFINE, passes: 5 }],
     leavesProtection: false,
   },
   {
     key: 'disc-two-step',
-    name: '3000 disc and two-step',
     steps: [DISC, CUT, { ...REFINE, passes: 5 }],
     leavesProtection: false,
   },
 ]
+
+/** What processes were kept by before they were kept by key. */
+const FORMER_NAMES: Readonly<Record<string, ProcessKey>> = {
+  Leave: 'leave',
+  'All-in-one': 'all-in-one',
+  'One-step polish': 'one-step-polish',
+  'One-step cut and finish': 'one-step-cut',
+  'Two-step': 'two-step',
+  'Two-step with wool': 'two-step-wool',
+  '3000 disc and two-step': 'disc-two-step',
+}
+
+/** A process as the shop keeps it, also from before it was kept by key. */
+export const keptProcess = z
+  .string()
+  .max(40)
+  .transform((kept) => FORMER_NAMES[kept] ?? kept)
+  .pipe(z.enum(PROCESS_KEYS))
 
 export function processOf(key: ProcessKey): Process {
   return PROCESSES.find((process) => process.key === key)!
 }
 
 /**
- * How readily paint gives way: µm it loses for each that paint of medium hardness would. What the customer or the
+ * How soft the paint is: µm it loses for each that paint of medium hardness would. What the customer or the
  * maker’s name lets one guess, until a test spot has told (mem).
  */
 export const HARDNESS_GIVE: Record<Hardness, number> = { soft: 1.3, medium: 1, hard: 0.7 }
@@ -157,7 +174,7 @@ export function stepRemovalUm(step: Step, give: number): number {
   return step.removalPerPassUm * give * step.passes
 }
 
-/** µm taken by the whole process from paint that gives way like that. */
+/** µm taken by the whole process from paint of that softness. */
 export function removalUm(process: Process, give: number): number {
   return process.steps.reduce((total, step) => total + stepRemovalUm(step, give), 0)
 }

@@ -25,4 +25,3 @@ export {
   productPerCar,
   type WorkHours,
 } from './tallies'
-export { workName } from './work-name'

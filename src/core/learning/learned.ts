@@ -13,7 +13,6 @@ import {
   onTimeByMonth,
   productPerCar,
 } from './tallies'
-import { workName } from './work-name'
 
 export const PERIODS = [3, 12, 24] as const
 
@@ -51,9 +50,9 @@ export function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Sh
   return {
     jobs: lessons.length,
     packages: packageEarnings(sold, setup.costs),
-    pace: paceLessons(lessons, setup.pace).map((lesson) => ({ ...lesson, name: workName(lesson.key) })),
-    work: hoursByWork(lessons).map((hours) => ({ ...hours, name: workName(hours.key) })),
-    panels: hoursByPanel(lessons).map((hours) => ({ ...hours, name: workName(hours.key) })),
+    pace: paceLessons(lessons, setup.pace),
+    work: hoursByWork(lessons),
+    panels: hoursByPanel(lessons),
     clearing: clearingByProcess(lessons),
     products: productPerCar(lessons).map((tally) => ({
       ...tally,

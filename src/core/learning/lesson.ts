@@ -1,3 +1,4 @@
+import type { ProcessKey } from '../correction'
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
 import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
@@ -40,7 +41,7 @@ export type Lesson = {
   bays: BayStay[]
   /** Where nothing was poured from a bottle by name, what was reckoned stands for it. */
   products: { productId: ProductId; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
-  clearing: { panel: string; process: string; expected: number; reached: number }[]
+  clearing: { panel: string; process: ProcessKey; expected: number; reached: number }[]
 }
 
 export type Tick = { operation: OperationId; panel: string; at: Instant }
@@ -53,8 +54,8 @@ export type LessonInput = {
   progress: Readonly<Record<string, Progress>>
   published: readonly PlacedOperation[]
   panels: readonly Panel[]
-  /** Name of the process that was worked on each panel. */
-  processes: Readonly<Record<string, string>>
+  /** The process that was worked on each panel. */
+  processes: Readonly<Record<string, ProcessKey>>
   care: Care
   /** The pace it was planned at. */
   pace: Readonly<Record<string, number>>
@@ -81,7 +82,7 @@ function sharesOf(operation: PlannedOperation, { panels, processes, care }: Less
   return panels
     .filter(({ id }) => !operation.panels || operation.panels.includes(id))
     .flatMap((panel) => {
-      const process = PROCESSES.find(({ name }) => name === processes[panel.id])
+      const process = PROCESSES.find(({ key }) => key === processes[panel.id])
       const steps = (process?.steps ?? []).filter((step) => step.role === role)
       if (!process || steps.length === 0) return []
       const minutes = steps.reduce((sum, step) => sum + stepMinutes(step, panel, care).minutes, 0)

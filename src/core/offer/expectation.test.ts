@@ -1,70 +1,82 @@
 import { describe, expect, test } from 'vitest'
-import { vehicleFrontier } from '../correction'
-import { panelsOf } from '../vehicle'
-import { expectationOf, whyThis } from './expectation'
+import { expectationOf, LIMITING_PAINTS } from './expectation'
 import { freeSettings, makeOffer, settingsOf } from './offer'
 import { chips, offerInput, swirls, template } from './offer.fixture'
 
-const words = (key: string, ...car: Parameters<typeof offerInput>) =>
+const facts = (key: string, ...car: Parameters<typeof offerInput>) =>
   expectationOf(makeOffer(template(key), offerInput(...car)))
-const text = (...of: Parameters<typeof words>) =>
-  words(...of)
-    .map((line) => line.text)
-    .join('\n')
+const codes = (...of: Parameters<typeof facts>) => facts(...of).map(({ code }) => code)
+const found = (code: string, ...of: Parameters<typeof facts>) =>
+  facts(...of).find((each) => each.code === code)
 
-describe('the honest words of an offer', () => {
-  test('say the result first: where the car stands, where it will, and how much goes', () => {
-    const [first] = words('lantern')
-    expect(first).toMatchObject({ kind: 'result' })
-    expect(first!.text).toMatch(
-      /^The car stands at [A-E], \d+ of 100\. Afterwards we expect [A-E], \d+: about \d+ % of the defects go\.$/,
-    )
+describe('the honest facts of an offer', () => {
+  test('the result first: where the paint stands, where it will, and how much goes', () => {
+    const [first] = facts('lantern')
+    expect(first).toMatchObject({ kind: 'result', code: 'improved' })
+    if (first?.code !== 'improved') return
+    expect(first.after).toBeGreaterThan(first.before)
+    expect(first.clearedPercent).toBeGreaterThan(50)
+    expect(Number.isInteger(first.clearedPercent)).toBe(true)
   })
-  test('a thin panel is left, and they say so with its microns', () => {
-    expect(text('lantern', { thin: ['roof'] })).toMatch(
-      /The roof is left as it is: the paint is thin there, 70 µm at its lowest, with no paint to spare\./,
-    )
+  test('a thin panel is left, with its microns', () => {
+    expect(found('left', 'lantern', { thin: ['roof'] })).toEqual({
+      kind: 'stays',
+      code: 'left',
+      why: { code: 'thin', lowestUm: 70 },
+      panels: ['roof'],
+      everywhere: false,
+    })
   })
   test('two panels left for one reason share a line', () => {
-    expect(text('lantern', { thin: ['roof', 'bonnet'] })).toMatch(
-      /The (bonnet|roof) and the (roof|bonnet) are left as they are/,
-    )
+    const left = facts('lantern', { thin: ['roof', 'bonnet'] }).filter(({ code }) => code === 'left')
+    expect(left).toHaveLength(1)
+    expect(left[0]).toMatchObject({ panels: ['bonnet', 'roof'] })
   })
   test('a panel with chips only is not called left: a pad would not mend it', () => {
-    const said = text('lantern', { defects: { bonnet: [chips], roof: [swirls] } })
-    expect(said).not.toContain('bonnet is left')
-    expect(said).toContain('Chips and scratches that catch a nail on the bonnet stay')
+    const car = { defects: { bonnet: [chips], roof: [swirls] } }
+    expect(codes('lantern', car)).not.toContain('left')
+    expect(found('chips', 'lantern', car)).toMatchObject({ panels: ['bonnet'] })
+  })
+  test('chips are spoken of where there are chips, scratches where there are scratches', () => {
+    expect(codes('lantern')).not.toContain('chips')
+    const scratch = { kind: 'scratches', severity: 2, extentPercent: 5, catchesNail: true } as const
+    expect(codes('lantern', { defects: { bonnet: [chips] } })).not.toContain('nail')
+    expect(codes('lantern', { defects: { bonnet: [scratch] } })).not.toContain('chips')
+    expect(found('nail', 'lantern', { defects: { bonnet: [scratch] } })).toMatchObject({ panels: ['bonnet'] })
+  })
+  test('chips that are touched up as part of the work are said to be', () => {
+    const offer = makeOffer(template('lantern'), offerInput({ defects: { bonnet: [chips] } }), {
+      extras: [{ key: 'touch-up', count: 1 }],
+    })
+    const said = expectationOf(offer).map(({ code }) => code)
+    expect(said).toContain('chips-touched-up')
+    expect(said).not.toContain('chips')
   })
   test('a car without defects is protected, not corrected', () => {
-    expect(text('headland', { defects: {} })).toContain('it is protected, not corrected')
+    expect(codes('headland', { defects: {} })[0]).toBe('flawless')
   })
   test('slight marks are called slight, and no paint is spent on the slightest', () => {
     const slight = (extentPercent: number) => ({ ...swirls, severity: 1 as const, extentPercent })
-    expect(text('headland', { defects: { bonnet: [slight(30)] } })).toContain('What marks it is slight')
-    expect(text('headland', { defects: { bonnet: [slight(1)] } })).toContain('too slight to spend paint on')
+    expect(codes('headland', { defects: { bonnet: [slight(30)] } })).toContain('slight')
+    expect(found('left', 'headland', { defects: { bonnet: [slight(1)] } })).toMatchObject({
+      why: { code: 'slight' },
+    })
   })
   test('where nothing can go, polishing is not promised', () => {
-    expect(text('headland', { defects: { bonnet: [chips] } })).toContain('Polishing would not change that')
+    expect(codes('headland', { defects: { bonnet: [chips] } })[0]).toBe('no-gain')
   })
-  test('never promise perfection, and say what a coating does not do', () => {
-    expect(text('lantern')).toContain('never perfect')
-    expect(text('lantern')).toContain('It does not stop chips or scratches.')
-    expect(text('tideline')).not.toContain('coating')
+  test('perfection is never promised, and a coating is spoken of only where there is one', () => {
+    expect(codes('lantern')).toEqual(expect.arrayContaining(['best-finish', 'coating']))
+    expect(codes('tideline')).not.toContain('coating')
   })
-  test.each([
-    ['single-stage', 'its colour comes off on the pad'],
-    ['matte', 'never polished'],
-    ['wrap', 'paint beneath cannot be judged'],
-    ['gelcoat', 'cannot be measured'],
-    ['bare-metal', 'no paint to polish'],
-  ] as const)('%s is told what it means', (paintSystem, said) => {
-    expect(text('headland', { paintSystem })).toContain(said)
+  test.each(LIMITING_PAINTS)('%s is told what it means', (paintSystem) => {
+    expect(found('paint', 'headland', { paintSystem })).toMatchObject({ paint: paintSystem })
   })
   test('what lies too deep is softened, not removed', () => {
     const deep = { kind: 'scratches' as const, severity: 3 as const, extentPercent: 50, catchesNail: false }
-    expect(text('lantern', { defects: { bonnet: [deep] } })).toContain(
-      'What marks the bonnet lies deeper than is safe to cut: it is softened, not removed.',
-    )
+    expect(found('softened-only', 'lantern', { defects: { bonnet: [deep] } })).toMatchObject({
+      panels: ['bonnet'],
+    })
   })
   test('a panel held back by its budget is improved, not corrected', () => {
     const input = offerInput({ defects: { bonnet: [swirls] } })
@@ -72,35 +84,9 @@ describe('the honest words of an offer', () => {
       judged.panel.id === 'bonnet' ? { ...judged, budget: { ...judged.budget, budgetUm: 1.2 } } : judged,
     )
     const offer = makeOffer(template('lantern'), { ...input, judgement: { ...input.judgement, panels } })
-    expect(expectationOf(offer).map((line) => line.text)).toContain(
-      'The bonnet is improved, not corrected: more would cost paint it needs.',
-    )
-  })
-})
-
-describe('why this and not the next', () => {
-  const input = offerInput({ thin: ['roof'] })
-  const settings = freeSettings(template('headland'), input)
-  const frontier = vehicleFrontier(input.judgement.panels, settings)
-  const ways = (id: string) => frontier.panels.find(({ judged }) => judged.panel.id === id)!
-  const why = (id: string, key: string) =>
-    whyThis(ways(id).all.find(({ process }) => process.key === key)!, ways(id).all)
-  test('names the paint that is missing', () => {
-    expect(why('roof', 'leave')).toMatch(
-      /^One-step polish would take \d\.\d µm, more than this panel can spare\.$/,
-    )
-  })
-  test('names the rule that forbids it', () => {
-    expect(why('front-bumper', 'one-step-cut')).toContain('painted plastic heats first')
-  })
-  test('names what more would win, and what it costs', () => {
-    expect(why('bonnet', 'one-step-polish')).toMatch(
-      /^One-step cut and finish would win \d+\.\d points here for \d\.\d µm and \d+ min more/,
-    )
-  })
-  test('has an answer for every process on every panel, with a full stop', () => {
-    for (const { id } of panelsOf('saloon'))
-      for (const option of ways(id).all) expect(whyThis(option, ways(id).all)).toMatch(/\.$/)
+    expect(expectationOf(offer).find(({ code }) => code === 'improved-only')).toMatchObject({
+      panels: ['bonnet'],
+    })
   })
 })
 

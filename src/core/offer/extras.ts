@@ -18,8 +18,8 @@ export type ExtraKey = (typeof EXTRA_KEYS)[number]
 export type ChosenExtra = { key: ExtraKey; count: number }
 
 type ExtraModel = {
+  /** Of its step on the card. */
   name: string
-  means: string
   /** What one of it is. */
   unit: 'panel' | 'lamp' | 'pane' | 'car'
   /** Minutes for one, on a middle-sized car (mem). */
@@ -27,84 +27,64 @@ type ExtraModel = {
   skill: Skill
   /** Before the correction, or at the very end when the paint has dried. */
   stage: 'before' | 'last'
-  /** What can hurt someone, and what to defer to. */
-  caution?: string
 }
 
 export const EXTRA: Record<ExtraKey, ExtraModel> = {
   'spot-work': {
     name: 'Spot work',
-    means: 'One deep scratch or mark brought down as far as the panel can spare, then blended in.',
     unit: 'panel',
     minutesEach: 45,
     skill: 'correct',
     stage: 'before',
-    caution: 'Sanding dust: mask. Tie back cords and sleeves at the machine.',
   },
   'touch-up': {
     name: 'Touch-up of chips',
-    means: 'Chips filled by brush and left to dry before anything is coated. They are sealed, not gone.',
     unit: 'panel',
     minutesEach: 30,
     skill: 'correct',
     stage: 'before',
-    caution: 'Solvent vapour: ventilate, no flame. Two-component paint is for a licensed refinisher only.',
   },
   headlamps: {
     name: 'Headlamp restoration',
-    means: 'Cloudy lenses cut clear and sealed.',
     unit: 'lamp',
     minutesEach: 40,
     skill: 'correct',
     stage: 'before',
-    caution: 'Sanding dust: mask. A lens that stays cloudy from within needs a new lamp.',
   },
   'glass-polish': {
     name: 'Glass polish',
-    means: 'Mineral spots and light wiper marks polished from a pane.',
     unit: 'pane',
     minutesEach: 35,
     skill: 'correct',
     stage: 'before',
-    caution: 'Keep the glass cool and moving: a hot spot cracks it. Never over a chip or a crack.',
   },
   'wheels-off': {
     name: 'Wheels off',
-    means: 'All four off, cleaned behind and inside; the car stays on stands meanwhile.',
     unit: 'car',
     minutesEach: 120,
     skill: 'prep',
     stage: 'before',
-    caution:
-      'Rated lift and stands on the jacking points, never a jack alone. Refit to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
   },
   'soft-top': {
     name: 'Soft top',
-    means: 'Scrubbed until the foam stays white, dried and proofed.',
     unit: 'car',
     minutesEach: 90,
     skill: 'prep',
     stage: 'before',
-    caution: 'No jet at close range into the weave. Proofing vapour: ventilate, gloves.',
   },
   'engine-bay': {
     name: 'Engine bay',
-    means: 'Covered where it must stay dry, cleaned by brush and wiped; no jet.',
     unit: 'car',
     minutesEach: 60,
     skill: 'prep',
     stage: 'before',
-    caution:
-      'Engine cold, 12 V off. Orange cables are high voltage: leave them alone and follow the maker’s instructions.',
   },
   interior: {
     name: 'Interior',
-    means: 'Vacuumed, wiped, stains treated as far as they go.',
     unit: 'car',
     minutesEach: 150,
     skill: 'prep',
     stage: 'last',
-    caution: 'Ask about allergies before strong cleaners; keep fluids away from airbags and switches.',
   },
 }
 

@@ -1,7 +1,13 @@
 export type { Agreement } from './agreement'
-export { cautionFor, recipeFor } from './cautions'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
-export { type Expectation, expectationOf, whyThis } from './expectation'
+export {
+  type Expectation,
+  expectationOf,
+  LIMITING_PAINTS,
+  type LimitingPaint,
+  SEEN_POINTS,
+  type WhyLeft,
+} from './expectation'
 export {
   type ChosenExtra,
   EXTRA,
@@ -44,16 +50,16 @@ export {
 export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
 export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
+export { type QuoteRow, type QuoteText, quoteTextSchema } from './quote-text'
 export type { Quote } from './quote-version'
 export { repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
-export { planSchema, type Summary, summaryOf, summarySchema } from './told'
+export { type FormerlyTold, planSchema, type Summary, summaryOf, summarySchema } from './told'
 export {
   TRADE_NAME,
   TRADES,
   type Trade,
-  VENDOR_STAGE_NAME,
   VENDOR_STAGES,
   type Vendor,
   type VendorStage,

@@ -3,7 +3,6 @@ import { describe, expect, test } from 'vitest'
 import { PROCESS_KEYS, type ProcessKey } from '../correction'
 import { toProductId } from '../ids'
 import { paintedAreaM2 } from '../vehicle'
-import { cautionFor } from './cautions'
 import { chosenOffer } from './choices'
 import { EXTRA, EXTRA_KEYS, includedCount, mergeExtras, proposeExtras } from './extras'
 import { makeOffer } from './offer'
@@ -118,7 +117,6 @@ describe('extras', () => {
     const line = offer.price.lines.find((each) => each.kind === 'extra' && each.extra === key)!
     expect(operation.minutes).toBeGreaterThanOrEqual(2 * EXTRA[key].minutesEach)
     expect(line.cents).toBeGreaterThan(0)
-    expect(cautionFor(operation)).toBe(EXTRA[key].caution)
     const at = (id: string) => offer.plan.operations.findIndex((each) => each.id === id)
     const before = at(operation.id) < at('layer-1')
     expect(before).toBe(EXTRA[key].stage === 'before')
@@ -253,7 +251,7 @@ describe('what was told', () => {
   test('names each panel with its process, what it takes and what it could spare', () => {
     const offer = makeOffer(template('lantern'), offerInput({ thin: ['roof'] }))
     const { panels, left } = summaryOf(offer)
-    expect(panels.find(({ id }) => id === 'roof')).toMatchObject({ process: 'Leave', takesUm: 0 })
+    expect(panels.find(({ id }) => id === 'roof')).toMatchObject({ process: 'leave', takesUm: 0 })
     expect(left).toEqual(['Roof'])
     for (const { takesUm, budgetUm } of panels) expect(takesUm).toBeLessThanOrEqual(budgetUm)
   })

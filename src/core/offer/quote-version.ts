@@ -3,6 +3,7 @@ import type { Instant } from '../time'
 import type { Choices } from './choices'
 import type { JobPlan } from './operations'
 import type { QuoteDecision } from './quote-state'
+import type { QuoteText } from './quote-text'
 import type { Summary } from './told'
 
 /** One version of a quote, kept as the customer was shown it. Nothing in it is ever changed but what they said. */
@@ -20,4 +21,6 @@ export type Quote = {
   writtenAt: Instant
   validUntil: Instant
   decision?: QuoteDecision
+  /** As it was written down for the customer; absent where it is from before that was kept. */
+  told?: QuoteText
 }

@@ -1,3 +1,4 @@
+import type { ProcessKey } from '../correction'
 import type { Price } from './quote'
 import type { Summary } from './told'
 
@@ -5,7 +6,7 @@ type ShortTold = {
   price: Price
   coats: Summary['coats']
   /** Panels that are polished to bare paint, with the process and what it takes, µm. */
-  polished?: readonly { id: string; name: string; process: string; takesUm: number; budgetUm: number }[]
+  polished?: readonly { id: string; name: string; process: ProcessKey; takesUm: number; budgetUm: number }[]
 }
 
 /** The words and figures of a visit or a repair: nothing is graded anew, so the condition stays what it was. */

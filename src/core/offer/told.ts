@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { OTHER_SURFACES, SURFACES } from '../coating'
-import { CARES } from '../correction'
+import { CARES, keptProcess } from '../correction'
 import { toOperationId, toProductId } from '../ids'
-import { expectationOf } from './expectation'
+import { type Expectation, expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
 import type { Offer } from './offer'
 import { OPERATION_KINDS } from './operations'
@@ -39,20 +39,23 @@ export const planSchema = z.object({
 const toldPanelSchema = z.object({
   id: z.string(),
   name: z.string(),
-  process: z.string(),
+  process: keptProcess,
   takesUm: z.number(),
   budgetUm: z.number(),
   indexBefore: z.number(),
   indexAfter: z.number(),
 })
 
-/** The words and figures of an offer. What came later has a default, so that older words still read. */
+/** What was told in words of its day, before its facts were kept. */
+export type FormerlyTold = { kind: Expectation['kind']; text: string }
+
+/** The facts and figures of an offer. What came later has a default, so that older ones still read. */
 export const summarySchema = z.object({
   indexBefore: z.number(),
   indexAfter: z.number(),
   expectedClearing: z.number(),
   layers: z.array(z.string()),
-  processes: z.record(z.string(), z.string()),
+  processes: z.record(z.string(), keptProcess),
   left: z.array(z.string()),
   priceLines: z.array(z.custom<PriceLine>()),
   netCents: z.int(),
@@ -64,9 +67,7 @@ export const summarySchema = z.object({
   coats: z
     .array(z.object({ surface: z.enum(SURFACES), layer: z.int(), product: z.string(), ml: z.number() }))
     .default([]),
-  expectation: z
-    .array(z.object({ kind: z.enum(['result', 'stays', 'limit', 'protection']), text: z.string() }))
-    .default([]),
+  expectation: z.array(z.custom<Expectation | FormerlyTold>()).default([]),
   machineMinutes: z.int().optional(),
   /** How the shop's own hands went against the table when this was worked out. */
   pace: z.record(z.string(), z.number()).default({}),
@@ -81,7 +82,7 @@ export function summaryOf(offer: Offer): Summary {
     expectedClearing: correction.expectedClearing,
     layers: offer.template.layers,
     processes: Object.fromEntries(
-      correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.name]),
+      correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]),
     ),
     left: correction.leftAsTheyAre.map(({ judged }) => judged.panel.name),
     priceLines: price.lines,
@@ -93,7 +94,7 @@ export function summaryOf(offer: Offer): Summary {
     panels: correction.panels.map(({ judged, option }) => ({
       id: judged.panel.id,
       name: judged.panel.name,
-      process: option.process.name,
+      process: option.process.key,
       takesUm: option.removalUm,
       budgetUm: judged.budget.budgetUm,
       indexBefore: option.indexBefore,

@@ -15,11 +15,6 @@ export const TRADE_NAME: Record<Trade, string> = {
 /** When a vendor comes. Film goes on naked paint: before the coating, never after. */
 export const VENDOR_STAGES = ['before-correction', 'before-coating', 'after-coating'] as const
 export type VendorStage = (typeof VENDOR_STAGES)[number]
-export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {
-  'before-correction': 'before the correction',
-  'before-coating': 'before the coating',
-  'after-coating': 'after the coating',
-}
 
 /** Somebody from outside who comes to the shop on days of their own, for a price agreed beforehand. */
 export const vendorSchema = z.strictObject({

@@ -5,7 +5,7 @@ import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
 import { toJobId, toPersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
-import { cautionFor, makeOffer, OPERATION_KINDS, packageTemplateSchema } from '../offer'
+import { makeOffer, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
 import catalogueFile from '../shop/starter/catalogue.json'
 import { type Defect, judge } from '../survey'
@@ -88,7 +88,6 @@ describe('an offer', () => {
     expect(plan.stays.flatMap(({ operations }) => operations).sort()).toEqual(
       plan.operations.map(({ id }) => id).sort(),
     )
-    for (const kind of OPERATION_KINDS) if (kind !== 'mask') expect(cautionFor({ kind })).toBeTruthy()
   })
 })
 

@@ -10,12 +10,6 @@ export type Heat = (typeof HEATS)[number]
 export const VERDICTS = ['enough', 'more', 'too-much'] as const
 export type Verdict = (typeof VERDICTS)[number]
 
-export const VERDICT_WORDS: Record<Verdict, { name: string; means: string }> = {
-  enough: { name: 'Good enough', means: 'This is how the panels of this group are done.' },
-  more: { name: 'Not enough', means: 'The next rung of the ladder is tried.' },
-  'too-much': { name: 'Did harm', means: 'Stripes, haze that stays, or too much heat. One rung back.' },
-}
-
 export type Attempt = {
   panel: string
   group: PanelGroup

@@ -66,15 +66,6 @@ export function paintKnowledge(input: StudyInput): PaintKnowledge {
   ) as Record<PanelGroup, GroupKnowledge>
 }
 
-/** The next rung for a group, with the memory’s start said in words. */
-export function adviceFor(study: GroupStudy, ladder: readonly ProcessKey[]): Advice {
-  const { start } = study.recall
-  return nextRung(
-    ladder,
-    study.attempts,
-    start && {
-      process: start.process,
-      why: `It was enough on ${start.cars === 1 ? 'one car' : `${start.cars} cars`} ${start.words}.`,
-    },
-  )
-}
+/** The next rung for a group, begun where the memory would. */
+export const adviceFor = (study: GroupStudy, ladder: readonly ProcessKey[]): Advice =>
+  nextRung(ladder, study.attempts, study.recall.start)

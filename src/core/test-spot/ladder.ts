@@ -1,17 +1,35 @@
 import { PROCESS_KEYS, type ProcessKey, processOf } from '../correction'
 import type { Attempt } from './attempt'
+import type { Kinship } from './memory'
 
 /** The least aggressive first: which rung is tried next, and why. */
 
+/** Why a rung is tried next, or none is. */
+export type Why =
+  | {
+      code:
+        | 'nothing-allowed'
+        | 'ran-hot'
+        | 'unknown-paint'
+        | 'milder-failed'
+        | 'milder-untried'
+        | 'all-harmed'
+    }
+  | { code: 'remembered'; cars: number; kinship: Kinship['id'] }
+  | { code: 'left-too-much' | 'nothing-stronger' | 'left-haze' | 'did-harm'; last: ProcessKey }
+  | { code: 'harm-above'; last: ProcessKey; best: ProcessKey }
+
+/** Where the shop’s memory would begin. */
+export type Start = { process: ProcessKey; cars: number; kinship: Kinship['id'] }
+
 export type Advice =
   /** Try this; `gently` after heat: let the panel cool, a smaller section, a lower speed. */
-  | { kind: 'try'; process: ProcessKey; gently: boolean; why: string }
+  | { kind: 'try'; process: ProcessKey; gently: boolean; why: Why }
   /** This is how the group is done. */
-  | { kind: 'settled'; process: ProcessKey; why: string }
+  | { kind: 'settled'; process: ProcessKey; why: Why }
   /** No rung is left. */
-  | { kind: 'end'; why: string }
+  | { kind: 'end'; why: Why }
 
-const name = (key: ProcessKey) => processOf(key).name.toLowerCase()
 const tried = (attempts: readonly Attempt[], key: ProcessKey) =>
   attempts.some(({ process, heat }) => process === key && heat !== 'hot')
 const rungOf = (key: ProcessKey) => PROCESS_KEYS.indexOf(key)
@@ -20,13 +38,8 @@ const rungOf = (key: ProcessKey) => PROCESS_KEYS.indexOf(key)
  * The next rung for one group of panels. `ladder` is what the rules allow there, mildest first; `start` is where the
  * shop’s memory would begin. One step at a time, and never past a rung that did harm.
  */
-export function nextRung(
-  ladder: readonly ProcessKey[],
-  attempts: readonly Attempt[],
-  start?: { process: ProcessKey; why: string },
-): Advice {
-  if (ladder.length === 0)
-    return { kind: 'end', why: 'Nothing may be polished here: the rules forbid every rung of the ladder.' }
+export function nextRung(ladder: readonly ProcessKey[], attempts: readonly Attempt[], start?: Start): Advice {
+  if (ladder.length === 0) return { kind: 'end', why: { code: 'nothing-allowed' } }
   const last = attempts.at(-1)
   if (!last) return firstRung(ladder, start)
   if (last.heat === 'hot' && last.verdict !== 'enough')
@@ -34,25 +47,18 @@ export function nextRung(
       kind: 'try',
       process: last.process,
       gently: true,
-      why: 'The panel ran hot, so this says nothing yet. Let it cool; a smaller section, a lower speed, a fresh pad.',
+      why: { code: 'ran-hot' },
     }
   if (last.verdict === 'enough') return afterGood(ladder, attempts, last)
   if (last.verdict === 'too-much') return afterHarm(ladder, attempts, last)
-  return stronger(ladder, attempts, last, `${sentence(name(last.process))} left too much behind.`)
+  return stronger(ladder, attempts, last)
 }
 
-const sentence = (text: string) => text[0]!.toUpperCase() + text.slice(1)
-
-function firstRung(ladder: readonly ProcessKey[], start?: { process: ProcessKey; why: string }): Advice {
-  const remembered = start && ladder.includes(start.process) ? start : undefined
-  return remembered
-    ? { kind: 'try', gently: false, ...remembered }
-    : {
-        kind: 'try',
-        process: ladder[0]!,
-        gently: false,
-        why: 'Nobody knows this paint yet: begin with the mildest pair there is.',
-      }
+function firstRung(ladder: readonly ProcessKey[], start?: Start): Advice {
+  if (!start || !ladder.includes(start.process))
+    return { kind: 'try', process: ladder[0]!, gently: false, why: { code: 'unknown-paint' } }
+  const { process, ...kin } = start
+  return { kind: 'try', process, gently: false, why: { code: 'remembered', ...kin } }
 }
 
 /** The mildest rung that did harm; nothing is tried there or above it again. */
@@ -72,18 +78,16 @@ function afterGood(ladder: readonly ProcessKey[], attempts: readonly Attempt[], 
         kind: 'try',
         process: next,
         gently: false,
-        why: `${sentence(name(last.process))} clears it but leaves haze. A finer step has to follow.`,
+        why: { code: 'left-haze', last: last.process },
       }
     : { kind: 'settled', process: last.process, why: whySettled(attempts, last) }
 }
 
-function whySettled(attempts: readonly Attempt[], last: Attempt): string {
+function whySettled(attempts: readonly Attempt[], last: Attempt): Why {
   const milderFailed = attempts.some(
     ({ process, verdict }) => verdict === 'more' && rungOf(process) < rungOf(last.process),
   )
-  return milderFailed
-    ? 'It was good at the spot, and milder was not.'
-    : 'It was good at the spot. Nothing milder was tried; where there is time, one rung down may do as well.'
+  return { code: milderFailed ? 'milder-failed' : 'milder-untried' }
 }
 
 function afterHarm(ladder: readonly ProcessKey[], attempts: readonly Attempt[], last: Attempt): Advice {
@@ -94,37 +98,32 @@ function afterHarm(ladder: readonly ProcessKey[], attempts: readonly Attempt[], 
       kind: 'try',
       process: open,
       gently: false,
-      why: `${sentence(name(last.process))} did harm. One rung back.`,
+      why: { code: 'did-harm', last: last.process },
     }
   const best = milder.at(-1)
   return best
     ? {
         kind: 'settled',
         process: best,
-        why: `${sentence(name(last.process))} did harm, so ${name(best)} is as far as it goes. What is left stays, and the quote says so.`,
+        why: { code: 'harm-above', last: last.process, best },
       }
     : {
         kind: 'end',
-        why: 'Even the mildest did harm. These panels are cleaned and protected, not polished.',
+        why: { code: 'all-harmed' },
       }
 }
 
-function stronger(
-  ladder: readonly ProcessKey[],
-  attempts: readonly Attempt[],
-  last: Attempt,
-  why: string,
-): Advice {
+function stronger(ladder: readonly ProcessKey[], attempts: readonly Attempt[], last: Attempt): Advice {
   const harmed = attempts
     .filter(({ verdict }) => verdict === 'too-much')
     .map(({ process }) => rungOf(process))
   const ceiling = Math.min(...harmed, Number.POSITIVE_INFINITY)
   const next = ladder.find((key) => rungOf(key) > rungOf(last.process) && rungOf(key) < ceiling)
   return next
-    ? { kind: 'try', process: next, gently: false, why: `${why} One rung up.` }
+    ? { kind: 'try', process: next, gently: false, why: { code: 'left-too-much', last: last.process } }
     : {
         kind: 'settled',
         process: last.process,
-        why: `${why} Nothing stronger is safe here: these panels are improved, not corrected.`,
+        why: { code: 'nothing-stronger', last: last.process },
       }
 }

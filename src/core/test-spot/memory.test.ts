@@ -79,7 +79,7 @@ describe('the shop’s memory', () => {
       car(toVehicleId('b'), {}, { settled: 'one-step-cut' }),
       car(toVehicleId('c'), { colourCode: '' }, { settled: 'one-step-polish' }),
     )
-    expect(start).toEqual({ process: 'one-step-cut', cars: 2, words: 'with this make and colour code' })
+    expect(start).toEqual({ process: 'one-step-cut', cars: 2, kinship: 'same-paint' })
   })
 })
 
@@ -120,8 +120,10 @@ describe('the study of a group', () => {
         car(toVehicleId('b'), {}, { settled: 'two-step' }),
       ],
     })
-    expect(adviceFor(study, ['one-step-polish', 'two-step']).why).toBe(
-      'It was enough on 2 cars with this make and colour code.',
-    )
+    expect(adviceFor(study, ['one-step-polish', 'two-step']).why).toEqual({
+      code: 'remembered',
+      cars: 2,
+      kinship: 'same-paint',
+    })
   })
 })

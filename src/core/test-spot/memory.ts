@@ -29,9 +29,8 @@ const same = (a: string, b: string) =>
 const within = (years: number, a: PaintKey, b: PaintKey) =>
   a.year !== undefined && b.year !== undefined && Math.abs(a.year - b.year) <= years
 
-type Kinship = {
+export type Kinship = {
   id: 'same-paint' | 'same-colour' | 'same-maker' | 'same-time'
-  words: string
   /** How far two such cars differ, standard deviation of the logarithm (mem). */
   spread: number
   holds: (a: PaintKey, b: PaintKey) => boolean
@@ -41,25 +40,21 @@ type Kinship = {
 export const KINSHIPS: readonly Kinship[] = [
   {
     id: 'same-paint',
-    words: 'with this make and colour code',
     spread: 0.12,
     holds: (a, b) => same(a.make, b.make) && same(a.colourCode, b.colourCode),
   },
   {
     id: 'same-colour',
-    words: 'of this make and colour, within five years',
     spread: 0.18,
     holds: (a, b) => same(a.make, b.make) && same(a.colour, b.colour) && within(5, a, b),
   },
   {
     id: 'same-maker',
-    words: 'of this make, within five years',
     spread: 0.22,
     holds: (a, b) => same(a.make, b.make) && within(5, a, b),
   },
   {
     id: 'same-time',
-    words: 'with this kind of paint, within ten years',
     spread: 0.3,
     holds: (a, b) => within(10, a, b),
   },
@@ -72,7 +67,7 @@ export type Recall = {
   /** The closest kin, how many of them there are, and how they are kin. */
   closest?: { kinship: Kinship; cars: number }
   /** The mildest process that was enough on the closest kin that had a test spot. */
-  start?: { process: ProcessKey; cars: number; words: string }
+  start?: { process: ProcessKey; cars: number; kinship: Kinship['id'] }
 }
 
 function kinshipOf(a: PaintKey, b: PaintKey): Kinship | undefined {
@@ -111,7 +106,7 @@ export function recall(
           start: {
             process: PROCESS_KEYS.find((key) => settled.keys.includes(key))!,
             cars: settled.keys.length,
-            words: settled.kinship.words,
+            kinship: settled.kinship.id,
           },
         }
       : {}),

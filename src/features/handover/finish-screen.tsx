@@ -74,8 +74,8 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
             </table>
           ) : (
             <p className="mt-1 text-ink-soft">
-              Nothing was read after the work yet. Switch the survey to “After the work” and read film and
-              gloss: what was taken is then measured, not only reckoned.
+              No readings after the work yet. On the survey choose “After the work” and take paint depth and
+              gloss, so that the amount removed is measured, not estimated.
             </p>
           )}
         </section>
@@ -97,17 +97,17 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
           <SheetLinks jobId={job.id} links={handover.links} region={setup.region} now={now} />
         </section>
         <section className="space-y-2">
-          <h2 className="text-xl">The car goes home</h2>
+          <h2 className="text-xl">Handover</h2>
           {stage.kind === 'ready' ? (
             <>
               {!inspection.passed && (
                 <p className="text-copper">
                   {inspection.faults.length > 0
                     ? 'A fault is still open.'
-                    : `${inspection.open.length} places have not been looked at by a second pair of eyes.`}
+                    : `Final inspection not finished: ${inspection.open.length} of ${handover.items.length} areas still to check.`}
                 </p>
               )}
-              {openSpots > 0 && <p className="text-copper">A high spot is still to be seen to.</p>}
+              {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}
               {handover.balance.openCents > 0 && <p className="text-copper">Not everything is paid.</p>}
               <HandOverButton jobId={job.id} />
             </>

@@ -1,6 +1,4 @@
 import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
-import type { Region } from '@/core/region'
-import { unitSign } from '@/text/formats'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
 import type { HandoverPaper } from './paper'
 
@@ -20,18 +18,14 @@ function Row({ cells, head }: { cells: HandoverPaper['panels'][number]; head?: b
   )
 }
 
-const headOf = (region: Region) => ({
-  name: 'Panel',
-  process: 'Worked',
-  film: `Film, ${unitSign(region, 'depth')}`,
-  taken: `Taken, ${unitSign(region, 'depth')}`,
-  gloss: 'Gloss, GU',
-  seen: 'Final inspection',
-})
-
 function HandoverDocument({ paper }: { paper: HandoverPaper }) {
+  const { headings } = paper
   return (
-    <Document title={`Handover, ${paper.plate}`} author={paper.shop.name} language="en-IE">
+    <Document
+      title={`${headings.handover}, ${paper.plate}`}
+      author={paper.shop.name}
+      language={paper.language}
+    >
       <Page size="A4" style={styles.page}>
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
@@ -39,16 +33,16 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               <Text style={styles.soft}>
                 {paper.shop.name}, {paper.shop.address}
               </Text>
-              <Text style={styles.h1}>Handover</Text>
+              <Text style={styles.h1}>{headings.handover}</Text>
               <Text style={{ color: SOFT }}>{paper.title}</Text>
             </View>
             <View style={{ width: '34%', alignItems: 'flex-end' }}>
               <Text style={[styles.h1, { fontSize: 15 }]}>{paper.plate}</Text>
               <Text style={{ textAlign: 'right' }}>{paper.vehicle}</Text>
-              <Text>for {paper.customer}</Text>
+              <Text>{paper.forCustomer}</Text>
             </View>
           </View>
-          <Text style={styles.h2}>Result</Text>
+          <Text style={styles.h2}>{headings.result}</Text>
           {paper.result.map((line) => (
             <View key={line} style={[styles.expect, { borderLeftColor: FERN }]} wrap={false}>
               <Text style={styles.bold}>{line}</Text>
@@ -61,8 +55,8 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
           ))}
           {paper.panels.length > 0 ? (
             <>
-              <Text style={styles.h2}>Before and after, panel by panel</Text>
-              <Row cells={headOf(paper.shop.region)} head />
+              <Text style={styles.h2}>{headings.panels}</Text>
+              <Row cells={paper.columns} head />
               {paper.panels.map((panel) => (
                 <Row key={panel.name} cells={panel} />
               ))}
@@ -70,17 +64,17 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
           ) : null}
           {paper.layers.length > 0 ? (
             <View wrap={false}>
-              <Text style={styles.h2}>What lies on it</Text>
+              <Text style={styles.h2}>{headings.coatings}</Text>
               {[...paper.layers, ...paper.spots].map((line) => (
                 <Text key={line}>{line}</Text>
               ))}
             </View>
           ) : null}
-          <Text style={styles.h2}>Final inspection</Text>
+          <Text style={styles.h2}>{headings.inspection}</Text>
           <Text>{paper.inspection}</Text>
           {paper.milestones.length > 0 ? (
             <View wrap={false}>
-              <Text style={styles.h2}>The weeks ahead</Text>
+              <Text style={styles.h2}>{headings.weeksAhead}</Text>
               {paper.milestones.map(({ title, when, advice, hold }) => (
                 <View key={title} style={[styles.expect, { borderLeftColor: hold ? COPPER : LINE }]}>
                   <Text>
@@ -93,7 +87,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
           ) : null}
           <View style={styles.row} wrap={false}>
             <View style={{ width: '48%' }}>
-              <Text style={styles.h2}>Do</Text>
+              <Text style={styles.h2}>{headings.do}</Text>
               {paper.rules.yes.map((line) => (
                 <Text key={line} style={{ marginBottom: 1.5 }}>
                   {line}
@@ -101,7 +95,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               ))}
             </View>
             <View style={{ width: '48%' }}>
-              <Text style={styles.h2}>Do not</Text>
+              <Text style={styles.h2}>{headings.avoid}</Text>
               {paper.rules.no.map((line) => (
                 <Text key={line} style={{ marginBottom: 1.5 }}>
                   {line}
@@ -110,7 +104,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
             </View>
           </View>
           <View wrap={false}>
-            <Text style={styles.h2}>Payment</Text>
+            <Text style={styles.h2}>{headings.payment}</Text>
             {paper.money.map((line) => (
               <Text key={line}>{line}</Text>
             ))}
@@ -120,20 +114,18 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               </Text>
             ))}
             <View style={styles.row}>
-              <Text style={[styles.sign, styles.soft]}>
-                Taken over as described, {paper.customer}, and the day
-              </Text>
-              <Text style={[styles.sign, styles.soft]}>For {paper.shop.name}</Text>
+              <Text style={[styles.sign, styles.soft]}>{paper.received}</Text>
+              <Text style={[styles.sign, styles.soft]}>{paper.forShop}</Text>
             </View>
           </View>
         </View>
-        <Foot words={`${paper.shop.name}, ${paper.plate}, handover.`} />
+        <Foot words={`${paper.shop.name}, ${paper.plate}, ${headings.handover}.`} />
       </Page>
     </Document>
   )
 }
 
-/** Lays the sheet out. The PDF carries its fonts and needs no network to be read. */
+/** Sets the sheet. The PDF carries its fonts and needs no network to be read. */
 export function handoverPdf(paper: HandoverPaper): Promise<Buffer> {
   return renderToBuffer(<HandoverDocument paper={paper} />)
 }

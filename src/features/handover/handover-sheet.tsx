@@ -1,6 +1,5 @@
 import type { FloorJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import { unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { PrintButton } from '@/ui/print-button'
@@ -19,7 +18,7 @@ export function HandoverSheet({
   now: Instant
 }) {
   const { job, live } = entry
-  const { region } = paper.shop
+  const { headings } = paper
   const list = (lines: readonly string[]) => (
     <ul className="mt-1 list-disc pl-5">
       {lines.map((line) => (
@@ -28,7 +27,7 @@ export function HandoverSheet({
     </ul>
   )
   return (
-    <article className="mx-auto max-w-3xl p-6 print:max-w-none print:p-3">
+    <article className="mx-auto max-w-3xl p-6 print:max-w-none print:p-3" lang={paper.language}>
       <div className="no-print mb-4 flex justify-end gap-3">
         <ButtonLink look="outline" href={`/jobs/${job.id}/handover.pdf`} prefetch={false}>
           As PDF
@@ -43,34 +42,31 @@ export function HandoverSheet({
           </p>
           <h1 className="text-3xl">{paper.plate}</h1>
           <p>
-            {paper.vehicle}, for {paper.customer}
+            {paper.vehicle}, {paper.forCustomer}
           </p>
           <p className="text-ink-soft">{paper.title}</p>
         </div>
       </header>
       <section className="mt-5 break-inside-avoid">
-        <h2 className="text-xl">What was done</h2>
+        <h2 className="text-xl">{headings.result}</h2>
         {live && <Frond leaflets={leafletsOf(live, now)} height={58} className="my-2" />}
         {paper.result.map((line) => (
           <p key={line}>{line}</p>
         ))}
-        <p className="mt-2 font-semibold">What stays:</p>
-        {list(paper.stays)}
+        {paper.stays.length > 0 && (
+          <>
+            <p className="mt-2 font-semibold">{headings.remains}</p>
+            {list(paper.stays)}
+          </>
+        )}
       </section>
       {paper.panels.length > 0 && (
         <section className="mt-5">
-          <h2 className="text-xl">Before and after, panel by panel</h2>
+          <h2 className="text-xl">{headings.panels}</h2>
           <table className="mt-1 w-full text-[15px]">
             <thead className="text-left text-sm text-ink-soft">
               <tr>
-                {[
-                  'Panel',
-                  'Worked',
-                  `Film, ${unitSign(region, 'depth')}`,
-                  `Taken, ${unitSign(region, 'depth')}`,
-                  'Gloss, GU',
-                  'Final inspection',
-                ].map((head) => (
+                {Object.values(paper.columns).map((head) => (
                   <th key={head} className="py-1 pr-2 font-normal">
                     {head}
                   </th>
@@ -93,19 +89,19 @@ export function HandoverSheet({
       )}
       {paper.layers.length > 0 && (
         <section className="mt-5 break-inside-avoid">
-          <h2 className="text-xl">What lies on it</h2>
+          <h2 className="text-xl">{headings.coatings}</h2>
           {[...paper.layers, ...paper.spots].map((line) => (
             <p key={line}>{line}</p>
           ))}
         </section>
       )}
       <section className="mt-5 break-inside-avoid">
-        <h2 className="text-xl">Final inspection</h2>
+        <h2 className="text-xl">{headings.inspection}</h2>
         <p>{paper.inspection}</p>
       </section>
       {paper.milestones.length > 0 && (
         <section className="mt-5 break-inside-avoid">
-          <h2 className="mb-2 text-xl">The weeks ahead</h2>
+          <h2 className="mb-2 text-xl">{headings.weeksAhead}</h2>
           {paper.milestones.map(({ title, when, advice, hold }) => (
             <div
               key={title}
@@ -121,16 +117,16 @@ export function HandoverSheet({
       )}
       <section className="mt-5 grid gap-6 break-inside-avoid sm:grid-cols-2 print:grid-cols-2">
         <div>
-          <h2 className="text-xl">Do</h2>
+          <h2 className="text-xl">{headings.do}</h2>
           {list(paper.rules.yes)}
         </div>
         <div>
-          <h2 className="text-xl">Do not</h2>
+          <h2 className="text-xl">{headings.avoid}</h2>
           {list(paper.rules.no)}
         </div>
       </section>
       <section className="mt-5 break-inside-avoid">
-        <h2 className="text-xl">Payment</h2>
+        <h2 className="text-xl">{headings.payment}</h2>
         {paper.money.map((line) => (
           <p key={line}>{line}</p>
         ))}

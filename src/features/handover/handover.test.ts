@@ -44,12 +44,12 @@ test('money that came in is counted, and what was crossed out stays in the book 
   expect(balance.paidCents).toBe(20_000)
 })
 
-test('the sheet says what was done, by whom it was looked at, what lies on it and what is open', async () => {
+test('the sheet says what was done, who inspected it, what was applied and what is due', async () => {
   const { floor, entry } = await entryOf('IM 1154')
   const handover = (await loadHandover(shop.db, floor, entry))!
   const blank = handoverPaper(entry, handover, floor.shop, NOW)
-  expect(blank.inspection).toBe('Not yet looked at by a second pair of eyes.')
-  expect(blank.money.at(-1)).toMatch(/^Open: €/)
+  expect(blank.inspection).toBe('Not finished yet.')
+  expect(blank.money.at(-1)).toMatch(/^Balance due: €/)
   const judge = handover.items.length
   const eyes = ['brida', 'senan', 'oran', 'merle', 'oona-dents'].find((id) => !handover.blind.includes(id))!
   for (const { id, panel } of handover.items)
@@ -66,8 +66,8 @@ test('the sheet says what was done, by whom it was looked at, what lies on it an
   expect(seen.verdicts).toHaveLength(judge)
   expect(seen.reached).toBeCloseTo(0.8)
   const paper = handoverPaper(entry, seen, floor.shop, NOW)
-  expect(paper.inspection).toContain('who did not work on this paint: nothing at fault.')
-  expect(paper.result.join(' ')).toContain('Under the lamp about 80% of them are gone.')
+  expect(paper.inspection).toContain('who did not work on this paint: no faults found.')
+  expect(paper.result.join(' ')).toContain('Under the inspection lamp about 80% of them are gone.')
 })
 
 test('a car that nothing is agreed for has nothing to hand over', async () => {

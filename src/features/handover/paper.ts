@@ -2,27 +2,36 @@ import { careRulesFor } from '@/core/aftercare'
 import type { Handover } from '@/core/handover'
 import { isRework } from '@/core/handover'
 import { productName } from '@/core/job'
-import type { Summary } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
-import type { Region } from '@/core/region'
+import { type Language, type Region, readIn } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { careWords } from '@/text/care'
-import { clock, figure, measured, money, paperDay, percent } from '@/text/formats'
+import { expectationText } from '@/text/expectation'
+import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign } from '@/text/formats'
+import { type HandoverWords, handoverWords } from '@/text/handover'
+import { placeName, placeTitle } from '@/text/panels'
+import { quoteWords } from '@/text/quote'
+import { workWords } from '@/text/work'
 import { milestoneWhen } from '../care/milestone-list'
 
-/** The handover sheet in words, for the screen and for the PDF alike: a customer signs what both say. */
+/** The handover sheet in the customer’s words, for the screen and for the PDF alike: a customer signs what both say. */
+
+type Cells = { name: string; process: string; film: string; taken: string; gloss: string; seen: string }
 
 export type HandoverPaper = {
-  shop: { name: string; address: string; region: Region }
+  language: Language
+  shop: { name: string; address: string }
+  headings: HandoverWords['headings'] & { do: string; avoid: string }
+  columns: Cells
   title: string
   plate: string
   vehicle: string
-  customer: string
+  forCustomer: string
   result: string[]
   stays: string[]
-  panels: { name: string; process: string; film: string; taken: string; gloss: string; seen: string }[]
+  panels: Cells[]
   layers: string[]
   spots: string[]
   milestones: { title: string; when: string; advice: string; hold: boolean }[]
@@ -30,13 +39,15 @@ export type HandoverPaper = {
   inspection: string
   money: string[]
   cautions: string[]
+  received: string
+  forShop: string
 }
 
-function rulesFor(entry: FloorJob, { care }: Handover, shop: Shop): HandoverPaper['rules'] {
+function rulesFor(region: Region, entry: FloorJob, { care }: Handover, shop: Shop): HandoverPaper['rules'] {
   const products = care.layers.flatMap(
     ({ productId }) => shop.catalogue.find(({ id }) => id === productId) ?? [],
   )
-  const words = careWords(shop.setup.region)
+  const words = careWords(region)
   const rules = careRulesFor({
     ...entry.job.vehicle,
     coated: products.some(({ kind }) => kind !== 'sealant' && kind !== 'topper'),
@@ -51,129 +62,150 @@ function rulesFor(entry: FloorJob, { care }: Handover, shop: Shop): HandoverPape
   }
 }
 
-function panelLines(
-  region: Region,
-  { agreement, changes, verdicts, card }: Handover,
-): HandoverPaper['panels'] {
-  const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel]))
+/** A verdict as a customer reads it. A fault is the shop’s to put right: it is on no sheet that goes home. */
+function seenText(region: Region, verdict: Handover['verdicts'][number] | undefined): string {
+  const words = handoverWords(region)
+  if (verdict?.verdict !== 'good') return ''
+  return [
+    words.passed,
+    ...(verdict.clearedPercent === undefined ? [] : [words.cleared(percent(region, verdict.clearedPercent))]),
+  ].join(', ')
+}
+
+function panelLines(region: Region, { agreement, changes, verdicts, card }: Handover): Cells[] {
+  const words = handoverWords(region)
+  const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel.process]))
   const changed = new Map(card.processes.map(({ panel, process }) => [panel, process]))
   return changes.map(({ panel, film, gloss, ledger }) => {
-    const seen = verdicts.find(({ item }) => item === panel.id)
+    const process = changed.get(panel.id) ?? told.get(panel.id) ?? 'leave'
+    const depth = (um: number, decimals = 0) => figure(region, 'depth', um, decimals)
     return {
-      name: panel.name,
-      process: changed.get(panel.id) ?? told.get(panel.id)?.process ?? '',
-      film: film
-        ? `${figure(region, 'depth', film.before)} → ${figure(region, 'depth', film.after)}`
-        : 'not read twice',
-      taken: ledger
-        ? `${figure(region, 'depth', ledger.removedUm, 1)} ± ${figure(region, 'depth', ledger.uncertaintyUm, 1)}`
-        : 'nothing',
+      name: placeTitle(region, panel.id),
+      process: process === 'leave' ? words.noPolishing : workWords(region).process[process],
+      film: film ? `${depth(film.before)} → ${depth(film.after)}` : words.notMeasured,
+      taken: ledger ? `${depth(ledger.removedUm, 1)} ± ${depth(ledger.uncertaintyUm, 1)}` : words.notMeasured,
       gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',
-      seen: seen
-        ? seen.verdict === 'good'
-          ? `good${seen.clearedPercent === undefined ? '' : `, ${percent(region, seen.clearedPercent)} gone`}`
-          : `fault: ${seen.note}`
-        : 'not yet',
+      seen: seenText(
+        region,
+        verdicts.find(({ item }) => item === panel.id),
+      ),
     }
   })
 }
 
-function resultLines(region: Region, handover: Handover): string[] {
-  const { summary } = handover.agreement
-  const expected = Math.round(summary.expectedClearing * 100)
-  const { reached } = handover
+function resultLines(region: Region, { agreement: { summary }, reached }: Handover): string[] {
+  const words = handoverWords(region)
+  const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)})`
   // A visit or a repair grades nothing anew.
   if (summary.indexAfter <= summary.indexBefore) return []
   return [
-    `The paint stood at ${letterOf(summary.indexBefore)} (${summary.indexBefore.toFixed(0)} of 100). The work was reckoned to bring it to ${letterOf(summary.indexAfter)} (${summary.indexAfter.toFixed(0)}), with about ${percent(region, expected)} of the defects gone.`,
-    ...(reached === undefined
-      ? []
-      : [`Under the lamp about ${percent(region, Math.round(reached * 100))} of them are gone.`]),
+    words.expected({
+      before: standing(summary.indexBefore),
+      after: standing(summary.indexAfter),
+      percent: percent(region, Math.round(summary.expectedClearing * 100)),
+    }),
+    ...(reached === undefined ? [] : [words.reached(percent(region, Math.round(reached * 100)))]),
   ]
 }
 
-function stays(summary: Summary, handover: Handover): string[] {
-  const told = summary.expectation.filter(({ kind }) => kind === 'stays').map(({ text }) => text)
-  const short = Object.values(handover.card.work).flatMap((work) => work.short.map(({ panel }) => panel))
-  const names = handover.items.filter(({ id }) => short.includes(id)).map(({ name }) => name)
+function staysLines(region: Region, { agreement, card }: Handover): string[] {
+  const short = new Set(Object.values(card.work).flatMap((work) => work.short.map(({ panel }) => panel)))
+  const names = [...short].map((id) => placeName(region, id))
   return [
-    ...(told.length > 0
-      ? told
-      : ['Stone chips, and whatever a fingernail catches, do not polish out; they stay.']),
-    ...(names.length > 0
-      ? [`Worked as agreed, and not everything went: ${names.join(', ').toLowerCase()}.`]
-      : []),
+    ...agreement.summary.expectation
+      .filter(({ kind }) => kind === 'stays')
+      .map((each) => expectationText(region, each)),
+    ...(names.length > 0 ? [handoverWords(region).short(list(region, names))] : []),
+  ]
+}
+
+function moneyLines(region: Region, { balance, payments }: Handover): string[] {
+  const words = handoverWords(region)
+  const day = (at: Instant) => paperDay(region, dayIn(region.timezone, at))
+  return [
+    words.agreed(money(region, balance.totalCents), quoteWords(region).tax(region.locale)),
+    ...payments
+      .filter(({ takenBackAt }) => !takenBackAt)
+      .map(({ cents, way, at, note }) =>
+        [words.paid(money(region, cents), words.way[way], day(at)), note].filter(Boolean).join(', '),
+      ),
+    balance.openCents > 0
+      ? words.due(money(region, balance.openCents))
+      : balance.openCents < 0
+        ? words.overpaid(money(region, -balance.openCents))
+        : words.paidInFull,
   ]
 }
 
 export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, now: Instant): HandoverPaper {
   const { job, live } = entry
   const { setup } = shop
-  const { region } = setup
+  const region = readIn(setup.region, job.customer.language)
+  const words = handoverWords(region)
+  const care = careWords(region)
   const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
-  const { verdicts, inspection, balance, care, card } = handover
+  const { verdicts, inspection, card } = handover
   const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
-  const wheels = live?.plan.operations.some(({ extra }) => extra === 'wheels-off') ?? false
-  const torque = Object.values(card.work).some(({ checks }) => checks.torque)
-  const reworks = live?.plan.operations.filter(({ id }) => isRework(id)) ?? []
+  const operations = live?.plan.operations ?? []
+  const reworks = operations.filter(({ id }) => isRework(id)).length
+  const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
   return {
-    shop: { name: setup.name, address: setup.address, region },
-    title: `${handover.agreement.packageName}, job ${job.number}, ${paperDay(region, dayIn(region.timezone, now))}`,
+    language: region.language,
+    shop: { name: setup.name, address: setup.address },
+    headings: { ...words.headings, do: care.do, avoid: care.avoid },
+    columns: {
+      ...words.columns,
+      film: words.columns.film(depthUnit),
+      taken: words.columns.taken(depthUnit),
+    },
+    title: words.title(
+      handover.agreement.packageName,
+      job.number,
+      paperDay(region, dayIn(region.timezone, now)),
+    ),
     plate: vehicle.plate,
     vehicle: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
-    customer: job.customer.name,
+    forCustomer: quoteWords(region).forCustomer(job.customer.name),
     result: resultLines(region, handover),
-    stays: stays(handover.agreement.summary, handover),
+    stays: staysLines(region, handover),
     panels: panelLines(region, handover),
-    layers: care.layers.map(
-      (layer, index) =>
-        `${index + 1}. ${productName(shop, layer.productId)}, lot ${layer.lot}, ${paperDay(region, dayIn(region.timezone, layer.endedAt))} ${clock(region, layer.endedAt)}, by ${nameOf(layer.by)}; air ${measured(region, 'temperature', layer.climate.airC, 1)}, ${percent(region, layer.climate.rhPercent)}, panel ${measured(region, 'temperature', layer.climate.panelC, 1)}`,
-    ),
-    spots: Object.values(card.work).flatMap(({ highSpots }) =>
-      highSpots.map(({ panel, gone }) => {
-        const name = handover.items.find(({ id }) => id === panel)?.name ?? panel
-        return gone
-          ? `${name}: a high spot, ${gone.how === 're-wet' ? 're-wet and levelled' : 'polished off and coated again'}`
-          : `${name}: a high spot is still to be seen to`
+    layers: handover.care.layers.map((layer, index) =>
+      words.layer({
+        number: index + 1,
+        product: productName(shop, layer.productId),
+        lot: layer.lot,
+        moment: paperMoment(region, layer.endedAt),
+        by: nameOf(layer.by),
+        air: measured(region, 'temperature', layer.climate.airC, 1),
+        humidity: percent(region, layer.climate.rhPercent),
+        panel: measured(region, 'temperature', layer.climate.panelC, 1),
       }),
     ),
-    milestones: care.milestones.map((milestone) => ({
-      title: careWords(region).milestone[milestone.key].title,
+    spots: Object.values(card.work).flatMap(({ highSpots }) =>
+      highSpots.flatMap(({ panel, gone }) =>
+        gone
+          ? [words.highSpot[gone.how === 're-wet' ? 're-wet' : 'polished'](placeTitle(region, panel))]
+          : [],
+      ),
+    ),
+    milestones: handover.care.milestones.map((milestone) => ({
+      ...care.milestone[milestone.key],
       when: milestoneWhen(milestone, region),
-      advice: careWords(region).milestone[milestone.key].advice,
       hold: milestone.hold,
     })),
-    rules: rulesFor(entry, handover, shop),
+    rules: rulesFor(region, entry, handover, shop),
     inspection: inspection.passed
-      ? `Looked at panel by panel by ${inspectors.join(' and ')}, who did not work on this paint: nothing at fault.${reworks.length > 0 ? ` ${reworks.length === 1 ? 'One place was' : `${reworks.length} places were`} done again first.` : ''}`
-      : verdicts.length === 0
-        ? 'Not yet looked at by a second pair of eyes.'
-        : `Looked at by ${inspectors.join(' and ')}: ${inspection.open.length} places still to look at, ${inspection.faults.length} at fault.`,
-    money: [
-      `Agreed: ${money(region, balance.totalCents)}, tax included.`,
-      ...handover.payments
-        .filter(({ takenBackAt }) => !takenBackAt)
-        .map(({ cents, way, at, note }) =>
-          [`Paid ${money(region, cents)} by ${way}, ${paperDay(region, dayIn(region.timezone, at))}`, note]
-            .filter(Boolean)
-            .join(', '),
-        ),
-      balance.openCents > 0
-        ? `Open: ${money(region, balance.openCents)}.`
-        : balance.openCents < 0
-          ? `Too much by ${money(region, -balance.openCents)}: we owe it to you.`
-          : 'Paid in full.',
-    ],
+      ? [words.inspected(list(region, inspectors)), ...(reworks > 0 ? [words.reworked(reworks)] : [])].join(
+          ' ',
+        )
+      : words.notInspected,
+    money: moneyLines(region, handover),
     cautions: [
-      ...(wheels
-        ? [
-            torque
-              ? 'The wheels were off. Their nuts were tightened to the maker’s torque; have them checked after the first drive.'
-              : 'The wheels were off, and the torque of their nuts has not been ticked off on the card.',
-          ]
-        : []),
-      'Product data sheets and local rules come first where they say otherwise.',
+      ...(operations.some(({ extra }) => extra === 'wheels-off') ? [words.wheels] : []),
+      words.dataSheets,
     ],
+    received: words.received(job.customer.name),
+    forShop: quoteWords(region).forShop(setup.name),
   }
 }

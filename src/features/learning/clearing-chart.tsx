@@ -3,6 +3,7 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
 import type { Learned } from '@/core/learning'
+import { PROCESS_NAME } from '@/text/en/correction'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions } from './chart-parts'
 
@@ -14,7 +15,7 @@ export function ClearingChart({ clearing }: { clearing: Learned['clearing'] }) {
     (ink: Ink): ChartConfiguration => ({
       type: 'bar',
       data: {
-        labels: clearing.map(({ process }) => process),
+        labels: clearing.map(({ process }) => PROCESS_NAME[process]),
         datasets: [
           {
             label: 'Promised',
@@ -37,7 +38,7 @@ export function ClearingChart({ clearing }: { clearing: Learned['clearing'] }) {
   const said = clearing
     .map(
       ({ process, expected, reached }) =>
-        `${process}: ${percent(expected)} % promised, ${percent(reached)} % found`,
+        `${PROCESS_NAME[process]}: ${percent(expected)} % promised, ${percent(reached)} % found`,
     )
     .join('; ')
   return <ChartCanvas label={said} className="h-72" draw={draw} />

@@ -2,9 +2,10 @@
 
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
-import { type Cause, type PackageEarnings, workName } from '@/core/learning'
+import type { Cause, PackageEarnings } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
+import { workName } from '@/text/en/correction'
 import { money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions } from './chart-parts'

@@ -3,6 +3,7 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo } from 'react'
 import type { Learned } from '@/core/learning'
+import { workName } from '@/text/en/correction'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions, round1 } from './chart-parts'
 
@@ -16,7 +17,7 @@ export function HoursChart({ work }: { work: Learned['work'] }) {
     (ink: Ink): ChartConfiguration => ({
       type: 'bar',
       data: {
-        labels: shown.map(({ name }) => name),
+        labels: shown.map(({ key }) => workName(key)),
         datasets: [
           {
             label: 'Planned',
@@ -38,8 +39,8 @@ export function HoursChart({ work }: { work: Learned['work'] }) {
   )
   const said = shown
     .map(
-      ({ name, plannedMinutes, actualMinutes }) =>
-        `${name} ${round1(plannedMinutes / 60)} planned, ${round1(actualMinutes / 60)} real`,
+      ({ key, plannedMinutes, actualMinutes }) =>
+        `${workName(key)} ${round1(plannedMinutes / 60)} planned, ${round1(actualMinutes / 60)} real`,
     )
     .join('; ')
   return <ChartCanvas label={`Hours: ${said}.`} className="h-96" draw={draw} />

@@ -2,10 +2,10 @@
 
 import { useState } from 'react'
 import type { Learned, PaceChange, Period } from '@/core/learning'
-import { workName } from '@/core/learning'
 import type { Region } from '@/core/region'
 import { dayIn } from '@/core/time'
 import { acceptPace, dropPace } from '@/server/learning/learning-actions'
+import { workName } from '@/text/en/correction'
 import { percent, shortDay } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
@@ -46,9 +46,9 @@ export function PaceTable({ pace, changes, months, region }: Props) {
             </tr>
           </thead>
           <tbody>
-            {pace.map(({ key, name, jobs, factor, low, high, current, worthAccepting }) => (
+            {pace.map(({ key, jobs, factor, low, high, current, worthAccepting }) => (
               <tr key={key} className="border-t border-line">
-                <th className="py-1 pr-3 text-left font-normal">{name}</th>
+                <th className="py-1 pr-3 text-left font-normal">{workName(key)}</th>
                 <td className="text-right">{jobs}</td>
                 <td className="text-right whitespace-nowrap">
                   {againstTable(region, current)}
@@ -68,7 +68,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
                       <input
                         type="checkbox"
                         className="size-6 accent-fern"
-                        aria-label={`Take over ${name}`}
+                        aria-label={`Take over ${workName(key)}`}
                         checked={chosen.has(key)}
                         onChange={() => toggle(key)}
                       />

@@ -4,6 +4,7 @@ import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo, useState } from 'react'
 import type { Learned } from '@/core/learning'
 import { panelsOf, SHAPES } from '@/core/vehicle'
+import { workName } from '@/text/en/correction'
 import { percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
@@ -17,7 +18,7 @@ const LEAST_JOBS = 2
 /** How much longer, or less, than planned each panel takes, for one kind of work. */
 export function PanelChart({ panels }: { panels: Learned['panels'] }) {
   const region = useRegion()
-  const kinds = [...new Map(panels.map(({ key, name }) => [key, name]))]
+  const kinds = [...new Map(panels.map(({ key }) => [key, workName(key)]))]
   const [kind, setKind] = useState(kinds[0]?.[0])
   const own = useMemo(
     () =>

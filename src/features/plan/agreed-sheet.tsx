@@ -1,8 +1,11 @@
+import type { ProcessKey } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Agreement, Summary } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
+import { processWord } from '@/text/en/correction'
+import { expectationText } from '@/text/expectation'
 import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PriceLines } from './price-lines'
@@ -41,8 +44,8 @@ export function AgreedSheet({
           <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3">
             {summary.expectation
               .filter(({ kind }) => kind === 'stays')
-              .map(({ text }) => (
-                <li key={text}>{text}</li>
+              .map((each, at) => (
+                <li key={at}>{expectationText(region, each)}</li>
               ))}
           </ul>
         ) : (
@@ -81,7 +84,7 @@ export function AgreedSheet({
         <ul className="columns-2 text-sm">
           {panelsTold(summary).map(({ name, process }) => (
             <li key={name} className="break-inside-avoid border-b border-line py-1">
-              {name}: <span className="text-ink-soft">{process.toLowerCase()}</span>
+              {name}: <span className="text-ink-soft">{processWord(process)}</span>
             </li>
           ))}
         </ul>
@@ -91,7 +94,7 @@ export function AgreedSheet({
 }
 
 /** Panels by name with what each gets; from before names were kept, by id. */
-function panelsTold({ panels, processes }: Summary): { name: string; process: string }[] {
+function panelsTold({ panels, processes }: Summary): { name: string; process: ProcessKey }[] {
   return panels.length > 0
     ? panels
     : Object.entries(processes).map(([id, process]) => ({ name: id.replaceAll('-', ' '), process }))

@@ -1,5 +1,6 @@
 import type { Offer } from '@/core/offer'
 import type { Region } from '@/core/region'
+import { processWord } from '@/text/en/correction'
 import { duration, money } from '@/text/formats'
 
 /** Panels that get something else, by what they get instead. */
@@ -11,7 +12,7 @@ export function changedPanels(from: Offer, to: Offer): { change: string; panels:
   for (const { judged, option } of to.correction.panels) {
     const was = before.get(judged.panel.id)!
     if (was.key === option.process.key) continue
-    const change = `${option.process.name.toLowerCase()} instead of ${was.name.toLowerCase()}`
+    const change = `${processWord(option.process.key)} instead of ${processWord(was.key)}`
     byChange.set(change, [...(byChange.get(change) ?? []), judged.panel.name.toLowerCase()])
   }
   return [...byChange].map(([change, panels]) => ({ change, panels }))

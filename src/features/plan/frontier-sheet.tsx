@@ -10,6 +10,7 @@ import type { Region } from '@/core/region'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
+import { PROCESS_NAME } from '@/text/en/correction'
 import { clock, duration, figure, measured, money, screenDay } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
@@ -107,7 +108,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
         fill: processColour(option.process.key),
         ink: 'var(--c-ink)',
         text: option.removalUm > 0 ? figure(region, 'depth', option.removalUm, 1) : '',
-        label: `${panel.name}: ${option.process.name}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
+        label: `${panel.name}: ${PROCESS_NAME[option.process.key]}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
       },
     ]),
   )

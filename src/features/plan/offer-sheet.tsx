@@ -7,6 +7,8 @@ import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { PROCESS_NAME } from '@/text/en/correction'
+import { expectationText } from '@/text/expectation'
 import { clock, duration, figure, money, paperDay, percent, unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
@@ -48,7 +50,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <dt className="text-ink-soft">Defects cleared</dt>
         <dd>
           {correction.flawless ? (
-            'None are written down'
+            'None recorded'
           ) : (
             <Clearing region={setup.region} share={correction.expectedClearing} />
           )}
@@ -68,7 +70,9 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <dt className="text-ink-soft">Protection</dt>
         <dd>
           {layers.length === 0
-            ? 'What the all-in-one leaves behind'
+            ? correction.panels.some(({ option }) => option.process.leavesProtection)
+              ? 'From the all-in-one polish'
+              : 'None'
             : layers.map(({ name }) => name).join(', then ')}
         </dd>
         <dt className="text-ink-soft">Collection</dt>
@@ -89,7 +93,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         </dd>
       </dl>
       <Breaches broken={offer.breaches} />
-      <Stays offer={offer} />
+      <Stays offer={offer} region={setup.region} />
       <div className="mt-auto pt-4 pb-2">
         {when.kind === 'possible' && !offer.breaches.some(({ weight }) => weight === 'stop') && (
           <AgreeButton
@@ -145,12 +149,12 @@ function Clearing({ share, region }: { share: number; region: Region }) {
 }
 
 /** What stays on purpose, in the words of the quote. */
-function Stays({ offer }: { offer: Offer }) {
+function Stays({ offer, region }: { offer: Offer; region: Region }) {
   const stays = expectationOf(offer).filter(({ kind }) => kind === 'stays')
   return stays.length === 0 ? null : (
     <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3 text-[15px]">
-      {stays.map(({ text }) => (
-        <li key={text}>{text}</li>
+      {stays.map((each, at) => (
+        <li key={at}>{expectationText(region, each)}</li>
       ))}
     </ul>
   )
@@ -171,7 +175,7 @@ function PanelTable({ choices, region }: { choices: readonly PanelChoice[]; regi
         {choices.map(({ judged, option }) => (
           <tr key={judged.panel.id} className="border-t border-line">
             <td className="py-1 pr-2">{judged.panel.name}</td>
-            <td className="py-1 pr-2">{option.process.name}</td>
+            <td className="py-1 pr-2">{PROCESS_NAME[option.process.key]}</td>
             <td className="py-1 text-right">{figure(region, 'depth', option.removalUm, 1)}</td>
             <td className="py-1 text-right text-ink-soft">
               {figure(region, 'depth', judged.budget.budgetUm, 1)}

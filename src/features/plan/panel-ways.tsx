@@ -9,7 +9,8 @@ import {
   type ProcessKey,
   type PanelWays as Ways,
 } from '@/core/correction'
-import { whyThis } from '@/core/offer'
+import { FORBIDDEN, PROCESS_NAME } from '@/text/en/correction'
+import { whyThis } from '@/text/en/offer'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { duration, measured, percent } from '@/text/formats'
 import { markTitle } from '@/text/marks'
@@ -47,7 +48,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
             value={process.key}
             className="flex min-h-11 flex-wrap items-center justify-between gap-x-3 rounded border border-ink-soft/40 px-3 py-1.5 text-left text-[15px] hover:bg-lichen data-[state=checked]:border-fern data-[state=checked]:ring-2 data-[state=checked]:ring-fern"
           >
-            <span className="font-head font-semibold">{process.name}</span>
+            <span className="font-head font-semibold">{PROCESS_NAME[process.key]}</span>
             <span className="text-sm text-ink-soft">
               {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}, to{' '}
               {indexAfter.toFixed(0)}
@@ -66,13 +67,14 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
       ) : (
         <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to hold it here.</p>
       )}
-      <p className="mt-2 border-l-4 border-fern-soft pl-3 text-[15px]">{whyThis(chosen, all)}</p>
+      <p className="mt-2 border-l-4 border-fern-soft pl-3 text-[15px]">{whyThis(region, chosen, all)}</p>
       <Inside option={chosen} ways={ways} care={care} />
       {forbidden.length > 0 && (
         <ul className="mt-2 border-t border-line pt-2 text-sm">
           {forbidden.map(({ process, broken }) => (
             <li key={process.key} className="text-ink-soft">
-              <strong className="text-copper">{process.name}: no.</strong> {broken[0]!.reason}
+              <strong className="text-copper">{PROCESS_NAME[process.key]}: no.</strong>{' '}
+              {FORBIDDEN[broken[0]!.id].reason}
             </li>
           ))}
         </ul>

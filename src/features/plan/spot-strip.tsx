@@ -1,7 +1,8 @@
-import { PANEL_GROUP, PANEL_GROUPS, panelGroup, processOf } from '@/core/correction'
+import { PANEL_GROUPS, panelGroup } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { VehicleJudgement } from '@/core/survey'
 import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
+import { GROUP, processWord } from '@/text/en/correction'
 import { PatientLink } from '@/ui/patient-link'
 
 type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement }
@@ -19,9 +20,9 @@ export function SpotStrip({ jobId, study, judgement }: Props) {
         const { cars } = recall
         return (
           <p key={group}>
-            <span className="text-ink-soft">{PANEL_GROUP[group].name}:</span>{' '}
+            <span className="text-ink-soft">{GROUP[group].name}:</span>{' '}
             {settled ? (
-              <strong>{processOf(settled).name.toLowerCase()} was enough</strong>
+              <strong>{processWord(settled)} was enough</strong>
             ) : attempts.length > 0 ? (
               <strong>still trying</strong>
             ) : (

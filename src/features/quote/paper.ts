@@ -1,76 +1,66 @@
 import type { Job } from '@/core/job'
-import type { JobPlan, Quote, Summary } from '@/core/offer'
+import type { Quote, QuoteText, Summary } from '@/core/offer'
+import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
-import { dayIn, type Instant, plusMinutes } from '@/core/time'
-import { clock, paperDay, shortDay } from '@/text/formats'
-import type { Paper } from './quote-paper'
+import type { Shape } from '@/core/vehicle'
+import { quoteText, toldQuote } from '@/text/quote'
+
+/** Everything that stands on a quote: whose it is, and what it says. */
+export type Paper = {
+  shop: { name: string; address: string }
+  vehicle: { plate: string; shape: Shape; words: string }
+  packageName: string
+  pitch: string
+  /** What each panel gets, for the drawing. */
+  panels: Pick<Summary['panels'][number], 'id' | 'process'>[]
+  note: string
+  text: QuoteText
+}
 
 type Shared = { job: Job; setup: Setup }
+type Offered = Pick<Quote, 'packageKey' | 'packageName' | 'summary' | 'note'>
 
-function head({ job, setup }: Shared) {
+function paperWith(
+  { packageKey, packageName, summary, note }: Offered,
+  { job, setup }: Shared,
+  text: QuoteText,
+): Paper {
   const { vehicle } = job
   return {
-    shop: { name: setup.name, address: setup.address, region: setup.region },
-    customer: job.customer.name,
+    shop: { name: setup.name, address: setup.address },
     vehicle: {
       plate: vehicle.plate,
       shape: vehicle.shape,
       words: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
     },
-    jobNumber: job.number,
+    packageName,
+    pitch: setup.packages.find((template) => template.key === packageKey)?.pitch ?? '',
+    panels: summary.panels.map(({ id, process }) => ({ id, process })),
+    note,
+    text,
   }
 }
-
-const pitchOf = (setup: Setup, key: string) =>
-  setup.packages.find((template) => template.key === key)?.pitch ?? ''
-
-/** The last day on which a quote holds: it ends with the midnight after it. */
-const lastDay = (setup: Setup, until: Instant) =>
-  shortDay(setup.region, dayIn(setup.region.timezone, plusMinutes(until, -1)))
 
 /** A version as it was written. */
 export function paperOf(quote: Quote, shared: Shared): Paper {
-  const { setup } = shared
-  const { summary, plan } = quote
-  return {
-    ...head(shared),
-    packageName: quote.packageName,
-    pitch: pitchOf(setup, quote.packageKey),
-    title: `Quote ${quote.version} of ${shortDay(setup.region, dayIn(setup.region.timezone, quote.writtenAt))}`,
-    validUntil: `It holds until ${lastDay(setup, quote.validUntil)}.`,
-    ...(quote.couldCollectAt
-      ? {
-          collection: `As the calendar stood when this was written, the car could be fetched on ${paperDay(setup.region, dayIn(setup.region.timezone, quote.couldCollectAt))} at ${clock(setup.region, quote.couldCollectAt)}. The day is fixed when you say yes.`,
-        }
-      : {}),
-    summary,
-    plan,
-    totalCents: quote.totalCents,
-    depositPercent: quote.choices.terms.depositPercent,
-    note: quote.note,
-  }
+  return paperWith(quote, shared, quote.told ?? toldQuote(quote, shared.job, shared.setup))
 }
 
+type Chosen = Offered & Pick<Quote, 'plan' | 'totalCents'> & { depositPercent: number; validDays: number }
+
 /** What is chosen on the screen and not yet written. */
-export function draftPaper(
-  draft: {
-    packageKey: string
-    packageName: string
-    summary: Summary
-    plan: JobPlan
-    totalCents: number
-    depositPercent: number
-    validDays: number
-    note: string
-  },
-  shared: Shared,
-): Paper {
-  const { packageKey, validDays, ...rest } = draft
-  return {
-    ...head(shared),
-    ...rest,
-    pitch: pitchOf(shared.setup, packageKey),
-    title: 'Not yet written',
-    validUntil: `It will hold for ${validDays === 1 ? 'a day' : `${validDays} days`}.`,
-  }
+export function draftPaper(draft: Chosen, shared: Shared): Paper {
+  const { job, setup } = shared
+  const text = quoteText(
+    readIn(setup.region, job.customer.language),
+    {
+      shop: setup.name,
+      customer: job.customer.name,
+      jobNumber: job.number,
+      operations: draft.plan.operations,
+      ...draft,
+    },
+    { kind: 'draft', validDays: draft.validDays },
+  )
+  return paperWith(draft, shared, text)
 }

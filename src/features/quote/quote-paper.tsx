@@ -1,29 +1,5 @@
-import type { JobPlan, Summary } from '@/core/offer'
-import type { Region } from '@/core/region'
-import type { Shape } from '@/core/vehicle'
-import { money, percent } from '@/text/formats'
 import { SideView } from '@/ui/side-view'
-import { lineText } from '../plan/price-lines'
-import { coatLines, lineOrigin, workLines } from './paper-lines'
-
-/** Everything that stands on a quote. Dates are in words already. */
-export type Paper = {
-  shop: { name: string; address: string; region: Region }
-  customer: string
-  vehicle: { plate: string; shape: Shape; words: string }
-  jobNumber: number
-  packageName: string
-  pitch: string
-  /** “Quote 2 of Tuesday, 12 January” */
-  title: string
-  validUntil: string
-  collection?: string
-  summary: Summary
-  plan: Pick<JobPlan, 'operations'>
-  totalCents: number
-  depositPercent: number
-  note: string
-}
+import type { Paper } from './paper'
 
 const TONE = {
   result: 'font-semibold',
@@ -34,10 +10,10 @@ const TONE = {
 
 /** The quote as the customer gets it, on the screen and on paper. */
 export function QuotePaper({ paper }: { paper: Paper }) {
-  const { shop, summary, vehicle } = paper
-  const cents = (value: number) => money(shop.region, value)
+  const { shop, text, vehicle } = paper
+  const { headings } = text
   return (
-    <article className="sheet p-6 print:border-0 print:p-0" aria-label={paper.title}>
+    <article className="sheet p-6 print:border-0 print:p-0" aria-label={text.title} lang={text.language}>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-4">
         <div>
           <p className="eyebrow">
@@ -52,71 +28,65 @@ export function QuotePaper({ paper }: { paper: Paper }) {
             <strong className="block font-head text-xl">{vehicle.plate}</strong>
             {vehicle.words}
             <br />
-            for {paper.customer}
+            {text.forCustomer}
           </p>
         </div>
       </header>
       <p className="mt-3 text-sm text-ink-soft">
-        {paper.title}, job {paper.jobNumber}. {paper.validUntil}
+        {text.title}. {text.about}
       </p>
-      <section className="mt-4" aria-label="What to expect">
-        <h3 className="text-xl">What to expect</h3>
+      <section className="mt-4" aria-label={headings.expect}>
+        <h3 className="text-xl">{headings.expect}</h3>
         <ul className="mt-1 space-y-1.5">
-          {summary.expectation.map(({ kind, text }) => (
+          {text.expectation.map(({ kind, text: said }) => (
             <li
-              key={text}
+              key={said}
               className={`border-l-4 pl-3 ${kind === 'stays' ? 'border-copper' : 'border-fern-soft'} ${TONE[kind]}`}
             >
-              {text}
+              {said}
             </li>
           ))}
         </ul>
       </section>
       <div className="mt-4 grid gap-6 sm:grid-cols-2">
-        <Lines title="Work included" lines={workLines(summary)} />
-        {summary.coats.length > 0 && <Lines title="Protection applied" lines={coatLines(summary)} />}
+        <Lines title={headings.work} lines={text.work} />
+        {text.protection.length > 0 && <Lines title={headings.protection} lines={text.protection} />}
       </div>
-      <section className="mt-4" aria-label="The price">
-        <h3 className="text-xl">The price</h3>
+      <section className="mt-4" aria-label={headings.price}>
+        <h3 className="text-xl">{headings.price}</h3>
         <table className="mt-1 w-full text-[15px]">
           <tbody>
-            {summary.priceLines.map((line, at) => (
+            {text.rows.map(({ name, origin, amount }, at) => (
               <tr key={at} className="border-b border-line align-top">
                 <td className="py-1.5 pr-4">
-                  {lineText(shop.region, line)}
-                  {line.kind === 'labour' && (
-                    <span className="block text-sm text-ink-soft">
-                      {lineOrigin(shop.region, line, paper.plan.operations)}
-                    </span>
-                  )}
+                  {name}
+                  {origin && <span className="block text-sm text-ink-soft">{origin}</span>}
                 </td>
-                <td className="py-1.5 text-right">{cents(line.cents)}</td>
+                <td className="py-1.5 text-right whitespace-nowrap">{amount}</td>
               </tr>
             ))}
-            <tr>
-              <td className="pt-2">Before tax</td>
-              <td className="pt-2 text-right">{cents(summary.netCents)}</td>
-            </tr>
-            <tr>
-              <td>Tax {percent(shop.region, summary.taxPercent ?? 0)}</td>
-              <td className="text-right">{cents(summary.taxCents)}</td>
-            </tr>
+            {text.sums.map(({ name, amount }, at) => (
+              <tr key={name}>
+                <td className={at === 0 ? 'pt-2' : ''}>{name}</td>
+                <td className={`text-right whitespace-nowrap ${at === 0 ? 'pt-2' : ''}`}>{amount}</td>
+              </tr>
+            ))}
             <tr className="font-head text-xl font-bold">
-              <td className="pt-1">Total</td>
-              <td className="pt-1 text-right" data-testid="quote-total">
-                {cents(paper.totalCents)}
+              <td className="pt-1">{text.total.name}</td>
+              <td className="pt-1 text-right whitespace-nowrap" data-testid="quote-total">
+                {text.total.amount}
               </td>
             </tr>
-            {summary.depositCents > 0 && (
+            {text.deposit && (
               <tr>
-                <td>Deposit, {percent(shop.region, paper.depositPercent)} before the work begins</td>
-                <td className="text-right">{cents(summary.depositCents)}</td>
+                <td>{text.deposit.name}</td>
+                <td className="text-right whitespace-nowrap">{text.deposit.amount}</td>
               </tr>
             )}
           </tbody>
         </table>
       </section>
-      {paper.collection && <p className="mt-4">{paper.collection}</p>}
+      {text.collection && <p className="mt-4">{text.collection}</p>}
       {paper.note && <p className="mt-3 whitespace-pre-line">{paper.note}</p>}
     </article>
   )

@@ -1,12 +1,9 @@
 import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import { PROCESSES } from '@/core/correction'
-import type { Summary } from '@/core/offer'
+import type { QuoteRow, QuoteText } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
-import { money, percent } from '@/text/formats'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
-import { lineText } from '../plan/price-lines'
-import { coatLines, lineOrigin, workLines } from './paper-lines'
-import type { Paper } from './quote-paper'
+import type { Paper } from './paper'
 
 /** The quote as a PDF: the same words as on the screen, on one or two sheets of A4, with its own fonts inside. */
 
@@ -20,10 +17,10 @@ function PlanDrawing({ paper }: { paper: Paper }) {
     SHADES[
       Math.max(
         0,
-        PROCESSES.findIndex(({ name }) => name === process),
+        PROCESSES.findIndex(({ key }) => key === process),
       )
     ]!
-  const given = new Map(paper.summary.panels.map(({ id, process }) => [id, process]))
+  const given = new Map(paper.panels.map(({ id, process }) => [id, process]))
   const under = backdrop.filter(({ kind }) => kind === 'shell' || kind === 'bed')
   const over = backdrop.filter(({ kind }) => kind !== 'shell' && kind !== 'bed' && kind !== 'line')
   const fill = { shell: '#c4cdb4', bed: '#e2e5d4', glass: '#c3cdc6', wheel: '#39443d' } as Record<
@@ -50,40 +47,30 @@ function PlanDrawing({ paper }: { paper: Paper }) {
   )
 }
 
-const BORDER: Record<Summary['expectation'][number]['kind'], string> = {
+const BORDER: Record<QuoteText['expectation'][number]['kind'], string> = {
   result: FERN,
   stays: COPPER,
   limit: LINE,
   protection: LINE,
 }
 
-function PriceRow({
-  name,
-  origin,
-  cents,
-  strong,
-}: {
-  name: string
-  origin?: string
-  cents: string
-  strong?: boolean
-}) {
+function PriceRow({ row: { name, origin, amount } }: { row: QuoteRow }) {
   return (
     <View style={[styles.row, styles.price]} wrap={false}>
       <View style={{ width: '78%' }}>
-        <Text style={strong ? styles.bold : {}}>{name}</Text>
+        <Text>{name}</Text>
         {origin ? <Text style={styles.soft}>{origin}</Text> : null}
       </View>
-      <Text style={strong ? styles.bold : {}}>{cents}</Text>
+      <Text>{amount}</Text>
     </View>
   )
 }
 
 function QuoteDocument({ paper }: { paper: Paper }) {
-  const { shop, summary, vehicle } = paper
-  const cents = (value: number) => money(shop.region, value)
+  const { shop, text, vehicle } = paper
+  const { headings } = text
   return (
-    <Document title={`${paper.title}, ${vehicle.plate}`} author={shop.name} language="en-IE">
+    <Document title={`${text.title}, ${vehicle.plate}`} author={shop.name} language={text.language}>
       <Page size="A4" style={styles.page}>
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
@@ -97,30 +84,30 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             <View style={{ width: '34%', alignItems: 'flex-end' }}>
               <Text style={[styles.h1, { fontSize: 15 }]}>{vehicle.plate}</Text>
               <Text style={{ textAlign: 'right' }}>{vehicle.words}</Text>
-              <Text>for {paper.customer}</Text>
+              <Text>{text.forCustomer}</Text>
             </View>
           </View>
           <Text style={[styles.soft, { marginTop: 5 }]}>
-            {paper.title}, job {paper.jobNumber}. {paper.validUntil}
+            {text.title}. {text.about}
           </Text>
-          <Text style={styles.h2}>What to expect</Text>
-          {summary.expectation.map(({ kind, text }) => (
-            <View key={text} style={[styles.expect, { borderLeftColor: BORDER[kind] }]} wrap={false}>
-              <Text style={kind === 'result' ? styles.bold : {}}>{text}</Text>
+          <Text style={styles.h2}>{headings.expect}</Text>
+          {text.expectation.map(({ kind, text: said }) => (
+            <View key={said} style={[styles.expect, { borderLeftColor: BORDER[kind] }]} wrap={false}>
+              <Text style={kind === 'result' ? styles.bold : {}}>{said}</Text>
             </View>
           ))}
           <View style={[styles.row, { marginTop: 2 }]} wrap={false}>
             <View style={{ width: '60%' }}>
-              <Text style={styles.h2}>Work included</Text>
-              {workLines(summary).map((line) => (
+              <Text style={styles.h2}>{headings.work}</Text>
+              {text.work.map((line) => (
                 <Text key={line} style={{ marginBottom: 2 }}>
                   {line}
                 </Text>
               ))}
-              {summary.coats.length > 0 ? (
+              {text.protection.length > 0 ? (
                 <>
-                  <Text style={styles.h2}>Protection applied</Text>
-                  {coatLines(summary).map((line) => (
+                  <Text style={styles.h2}>{headings.protection}</Text>
+                  {text.protection.map((line) => (
                     <Text key={line}>{line}</Text>
                   ))}
                 </>
@@ -128,46 +115,42 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             </View>
             <View style={{ width: '37%', alignItems: 'flex-end', marginTop: 12 }}>
               <PlanDrawing paper={paper} />
-              <Text style={styles.soft}>The darker, the stronger the polish.</Text>
+              <Text style={styles.soft}>{headings.darker}</Text>
             </View>
           </View>
-          <Text style={styles.h2}>The price</Text>
-          {summary.priceLines.map((line, at) => (
-            <PriceRow
-              key={String(at)}
-              name={lineText(shop.region, line)}
-              origin={lineOrigin(shop.region, line, paper.plan.operations)}
-              cents={cents(line.cents)}
-            />
+          <Text style={styles.h2}>{headings.price}</Text>
+          {text.rows.map((row, at) => (
+            <PriceRow key={String(at)} row={row} />
           ))}
           <View wrap={false}>
-            <PriceRow name="Before tax" cents={cents(summary.netCents)} />
-            <PriceRow name={`Tax ${summary.taxPercent ?? 0} %`} cents={cents(summary.taxCents)} />
+            {text.sums.map((row) => (
+              <PriceRow key={row.name} row={row} />
+            ))}
             <View style={[styles.row, styles.total]}>
-              <Text>Total</Text>
-              <Text>{cents(paper.totalCents)}</Text>
+              <Text>{text.total.name}</Text>
+              <Text>{text.total.amount}</Text>
             </View>
-            {summary.depositCents > 0 ? (
+            {text.deposit ? (
               <View style={styles.row}>
-                <Text>Deposit, {percent(shop.region, paper.depositPercent)} before the work begins</Text>
-                <Text>{cents(summary.depositCents)}</Text>
+                <Text>{text.deposit.name}</Text>
+                <Text>{text.deposit.amount}</Text>
               </View>
             ) : null}
           </View>
-          {paper.collection ? <Text style={{ marginTop: 8 }}>{paper.collection}</Text> : null}
+          {text.collection ? <Text style={{ marginTop: 8 }}>{text.collection}</Text> : null}
           {paper.note ? <Text style={{ marginTop: 6 }}>{paper.note}</Text> : null}
           <View style={styles.row} wrap={false}>
-            <Text style={[styles.sign, styles.soft]}>Agreed, {paper.customer}, and the day</Text>
-            <Text style={[styles.sign, styles.soft]}>For {shop.name}</Text>
+            <Text style={[styles.sign, styles.soft]}>{text.accepted}</Text>
+            <Text style={[styles.sign, styles.soft]}>{text.forShop}</Text>
           </View>
         </View>
-        <Foot words={`${shop.name}, ${vehicle.plate}, ${paper.title}.`} />
+        <Foot words={`${shop.name}, ${vehicle.plate}, ${text.title}.`} />
       </Page>
     </Document>
   )
 }
 
-/** Lays the quote out. The PDF carries its fonts and needs no network to be read. */
+/** Sets the quote. The PDF carries its fonts and needs no network to be read. */
 export function quotePdf(paper: Paper): Promise<Buffer> {
   return renderToBuffer(<QuoteDocument paper={paper} />)
 }

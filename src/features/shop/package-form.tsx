@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react'
 import { OTHER_SURFACES, type Product, SURFACE } from '@/core/coating'
-import { CARE, CARES, PROCESSES, type ProcessKey } from '@/core/correction'
+import { CARES, PROCESSES, type ProcessKey } from '@/core/correction'
 import { toProductId } from '@/core/ids'
 import {
   EXTRA,
@@ -10,11 +10,13 @@ import {
   type PackageTemplate,
   packageBreaches,
   TRADE_NAME,
-  VENDOR_STAGE_NAME,
   type Vendor,
 } from '@/core/offer'
 import type { Region } from '@/core/region'
+import { CARE_LEVEL, PROCESS_NAME } from '@/text/en/correction'
+import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { duration, money } from '@/text/formats'
+import { workWords } from '@/text/work'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -65,9 +67,9 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
             value={template.strongest}
             onChange={(event) => set({ strongest: event.target.value as ProcessKey })}
           >
-            {PROCESSES.map(({ key, name }) => (
+            {PROCESSES.map(({ key }) => (
               <option key={key} value={key}>
-                {name}
+                {PROCESS_NAME[key]}
               </option>
             ))}
           </select>
@@ -75,11 +77,11 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         <div>
           <Choice
             label="How closely"
-            options={CARES.map((value) => ({ value, name: CARE[value].name }))}
+            options={CARES.map((value) => ({ value, name: CARE_LEVEL[value].name }))}
             value={template.care}
             onChange={(care) => set({ care })}
           />
-          <p className="mt-1 text-sm text-ink-soft">{CARE[template.care].means}</p>
+          <p className="mt-1 text-sm text-ink-soft">{CARE_LEVEL[template.care].means}</p>
         </div>
       </div>
       <Part title="On the paint">
@@ -152,7 +154,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
               onChange={(on) => set({ extras: toggle(template.extras, key, on) })}
               hint={
                 EXTRA[key].unit === 'car'
-                  ? EXTRA[key].means
+                  ? workWords(region).extra[key].means
                   : `By the ${EXTRA[key].unit}, where the walk-round asks for it.`
               }
             >

@@ -1,16 +1,9 @@
 'use client'
 
-import {
-  TRADE_NAME,
-  TRADES,
-  type Trade,
-  VENDOR_STAGE_NAME,
-  VENDOR_STAGES,
-  type VendorStage,
-  WEEK,
-} from '@/core/offer'
+import { TRADE_NAME, TRADES, type Trade, VENDOR_STAGES, type VendorStage, WEEK } from '@/core/offer'
 import type { Region } from '@/core/region'
 import type { Weekday } from '@/core/time'
+import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'

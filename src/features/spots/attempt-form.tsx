@@ -11,8 +11,9 @@ import {
   type PanelJudgement,
   type Severity,
 } from '@/core/survey'
-import { HAZES, type Haze, HEATS, type Heat, VERDICT_WORDS, VERDICTS, type Verdict } from '@/core/test-spot'
+import { HAZES, type Haze, HEATS, type Heat, VERDICTS, type Verdict } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
+import { PROCESS_NAME, SPOT_VERDICT } from '@/text/en/correction'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { unitSign } from '@/text/formats'
 import { markTitle } from '@/text/marks'
@@ -130,7 +131,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
       <h2 className="text-xl">Record a test spot: {judged.panel.name.toLowerCase()}</h2>
       <Choice
         label="Process"
-        options={open.map(({ process: { key, name } }) => ({ value: key, name }))}
+        options={open.map(({ process: { key } }) => ({ value: key, name: PROCESS_NAME[key] }))}
         value={process}
         onChange={climb}
       />
@@ -208,11 +209,11 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
       </div>
       <Choice
         label="Result"
-        options={VERDICTS.map((value) => ({ value, name: VERDICT_WORDS[value].name }))}
+        options={VERDICTS.map((value) => ({ value, name: SPOT_VERDICT[value].name }))}
         value={verdict}
         onChange={setVerdict}
       />
-      {verdict && <p className="-mt-3 text-sm text-ink-soft">{VERDICT_WORDS[verdict].means}</p>}
+      {verdict && <p className="-mt-3 text-sm text-ink-soft">{SPOT_VERDICT[verdict].means}</p>}
       {error('verdict') && <p className="-mt-3 text-sm font-semibold text-copper">{error('verdict')}</p>}
       <div className="flex flex-wrap items-end gap-3">
         <Camera

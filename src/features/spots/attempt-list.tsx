@@ -1,13 +1,12 @@
 'use client'
 
 import Image from 'next/image'
-import { processOf } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { removalBetween } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
-import { VERDICT_WORDS } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
+import { PROCESS_NAME, SPOT_VERDICT } from '@/text/en/correction'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
@@ -37,12 +36,12 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
               <div className="grow">
                 <p className="flex flex-wrap justify-between gap-x-4">
                   <strong>
-                    {processOf(attempt.process).name} on {attempt.panel.replaceAll('-', ' ')}
+                    {PROCESS_NAME[attempt.process]} on {attempt.panel.replaceAll('-', ' ')}
                   </strong>
                   <span
                     className={attempt.verdict === 'too-much' ? 'font-semibold text-copper' : 'font-semibold'}
                   >
-                    {VERDICT_WORDS[attempt.verdict].name}
+                    {SPOT_VERDICT[attempt.verdict].name}
                   </span>
                 </p>
                 <p>

@@ -1,5 +1,6 @@
 import { factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
 import type { Hardness } from '@/core/vehicle'
+import { KIN } from '@/text/en/correction'
 
 const SIZE = { width: 560, left: 150, right: 18 }
 const ROW = 28
@@ -32,7 +33,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
   const height = rows.length * ROW + 34
   return (
     <section className="mt-5" aria-label="How readily this paint gives way">
-      <h2 className="text-xl">How readily it gives way</h2>
+      <h2 className="text-xl">Paint hardness</h2>
       <svg
         viewBox={`0 0 ${SIZE.width} ${height}`}
         className="mt-1 w-full max-w-xl"
@@ -73,12 +74,12 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         })}
       </svg>
       <p className="text-sm text-ink-soft">
-        It loses {factor.toFixed(2)} times what paint of medium hardness would to the same passes; two times
-        in three between {low.toFixed(2)} and {high.toFixed(2)}.{' '}
+        The same passes remove about {factor.toFixed(2)} of what they would from medium-hard paint (likely
+        range {low.toFixed(2)} to {high.toFixed(2)}).{' '}
         {recall.closest
-          ? `The shop knows ${carsText(recall.closest.cars)} ${recall.closest.kinship.words}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
+          ? `The shop knows ${carsText(recall.closest.cars)} ${KIN[recall.closest.kinship.id]}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
           : 'No car with paint like this has taught the shop anything yet.'}{' '}
-        The plan reckons with it.
+        The plan uses this figure.
       </p>
     </section>
   )

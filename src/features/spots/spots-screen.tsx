@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { PANEL_GROUP, PANEL_GROUPS, type PanelGroup, panelGroup, processOf } from '@/core/correction'
+import { PANEL_GROUPS, type PanelGroup, panelGroup } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Photo } from '@/core/photo'
 import type { VehicleJudgement } from '@/core/survey'
@@ -9,6 +9,7 @@ import type { KeptAttempt } from '@/core/test-spot'
 import { adviceFor, type StudyInput, studyGroup } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
+import { FORBIDDEN, GROUP, PROCESS_NAME, processWord, spotWhy } from '@/text/en/correction'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { usePhotos } from '../photos/use-photos'
 import { AttemptForm } from './attempt-form'
@@ -60,7 +61,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
           fill: GROUP_FILL[of],
           ink: 'var(--c-ink)',
           text: number(of),
-          label: `${panel.panel.name}: ${PANEL_GROUP[of].name}`,
+          label: `${panel.panel.name}: ${GROUP[of].name}`,
         },
       ]
     }),
@@ -100,13 +101,13 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
                     {number(each)}
                   </span>
                   <span>
-                    <span className="block font-head font-semibold">{PANEL_GROUP[each].name}</span>
+                    <span className="block font-head font-semibold">{GROUP[each].name}</span>
                     <span className="block text-sm text-ink-soft">
                       {own.settled
-                        ? `${processOf(own.settled).name} was enough`
+                        ? `${PROCESS_NAME[own.settled]} was enough`
                         : own.attempts.length > 0
                           ? `${own.attempts.length} tried, not settled`
-                          : PANEL_GROUP[each].means}
+                          : GROUP[each].means}
                     </span>
                   </span>
                 </button>
@@ -118,24 +119,25 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
       </div>
       <div>
         <section className="sheet border-l-4 border-l-fern p-4" aria-label="What to try next">
-          <p className="eyebrow">{PANEL_GROUP[group].name}</p>
+          <p className="eyebrow">{GROUP[group].name}</p>
           <h2 className="text-xl">
             {advice.kind === 'try'
-              ? `Next: ${processOf(advice.process).name.toLowerCase()}${advice.gently ? ', more gently' : ''}`
+              ? `Next: ${processWord(advice.process)}${advice.gently ? ', more gently' : ''}`
               : advice.kind === 'settled'
-                ? `Settled: ${processOf(advice.process).name.toLowerCase()}`
+                ? `Settled: ${processWord(advice.process)}`
                 : 'Leave these panels'}
           </h2>
-          <p className="mt-1">{advice.why}</p>
+          <p className="mt-1">{spotWhy(advice.why)}</p>
           {forbidden.length > 0 && (
             <details className="mt-1 text-sm">
               <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
-                Not to be tried on the {judged.panel.name.toLowerCase()}
+                Not allowed on the {judged.panel.name.toLowerCase()}, and why
               </summary>
               <ul>
                 {forbidden.map(({ process, broken }) => (
                   <li key={process.key} className="text-ink-soft">
-                    <strong className="text-copper">{process.name}:</strong> {broken[0]!.reason}
+                    <strong className="text-copper">{PROCESS_NAME[process.key]}:</strong>{' '}
+                    {FORBIDDEN[broken[0]!.id].reason}
                   </li>
                 ))}
               </ul>

@@ -2,10 +2,11 @@
 
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
-import type { PanelWay } from '@/core/correction'
+import type { PanelWay, ProcessKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
+import { FORBIDDEN, PROCESS_NAME, processWord } from '@/text/en/correction'
 import { measured } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useRegion } from '@/ui/region'
@@ -21,13 +22,13 @@ export function AnotherProcess({
 }: {
   job: JobId
   panel: Panel
-  current: string
-  onChange: (process: string, reason: string) => void
+  current: ProcessKey
+  onChange: (process: ProcessKey, reason: string) => void
 }) {
   const region = useRegion()
   const [open, setOpen] = useState(false)
   const [ways, setWays] = useState<PanelWay[]>()
-  const [process, setProcess] = useState('')
+  const [process, setProcess] = useState<ProcessKey>()
   const [reason, setReason] = useState('')
   const [wrong, setWrong] = useState<{ process?: string; reason?: true }>({})
   const look = async () => {
@@ -37,11 +38,11 @@ export function AnotherProcess({
   }
   const take = () => {
     const faults = {
-      ...(process === '' ? { process: 'Choose how it is to be worked.' } : {}),
+      ...(!process ? { process: 'Choose how it is to be worked.' } : {}),
       ...(reason.trim() === '' ? { reason: true as const } : {}),
     }
     setWrong(faults)
-    if (Object.keys(faults).length > 0) return
+    if (!process || Object.keys(faults).length > 0) return
     onChange(process, reason.trim())
     setOpen(false)
   }
@@ -64,7 +65,7 @@ export function AnotherProcess({
         >
           <Dialog.Title className="text-2xl">{panel.name}: another process</Dialog.Title>
           <p className="mt-1 text-ink-soft">
-            As agreed: {current}. Only what its paint can spare is offered.
+            As agreed: {processWord(current)}. Only what its paint can spare is offered.
           </p>
           {!ways && <p className="mt-4">Looking what its paint can spare…</p>}
           {ways?.length === 0 && (
@@ -76,20 +77,22 @@ export function AnotherProcess({
           {ways && ways.length > 0 && (
             <ul className="mt-4">
               {ways.map((way) => (
-                <li key={way.name} className="border-t border-line">
+                <li key={way.key} className="border-t border-line">
                   <label className="flex min-h-12 items-center gap-3 py-1.5">
                     <input
                       type="radio"
                       name="process"
                       className="size-6 accent-fern"
                       disabled={way.forbidden !== undefined}
-                      checked={process === way.name}
-                      onChange={() => setProcess(way.name)}
+                      checked={process === way.key}
+                      onChange={() => setProcess(way.key)}
                     />
                     <span className={way.forbidden ? 'text-ink-soft' : ''}>
-                      <strong className="font-semibold">{way.name}</strong>,{' '}
+                      <strong className="font-semibold">{PROCESS_NAME[way.key]}</strong>,{' '}
                       {measured(region, 'depth', way.takesUm, 1)}
-                      {way.forbidden && <span className="block text-sm">{way.forbidden}</span>}
+                      {way.forbidden && (
+                        <span className="block text-sm">{FORBIDDEN[way.forbidden].reason}</span>
+                      )}
                     </span>
                   </label>
                 </li>

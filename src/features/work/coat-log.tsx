@@ -1,9 +1,10 @@
 'use client'
 
 import { useState } from 'react'
-import { type CoatLog, coatDoubts, DOUBT_WORDS } from '@/core/card'
+import { type CoatLog, coatDoubts } from '@/core/card'
 import type { CoatSheet } from '@/core/card/sheets'
 import type { Quantity } from '@/core/region'
+import { DOUBT_WORDS } from '@/text/en/card'
 import { measured, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'

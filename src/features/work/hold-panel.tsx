@@ -1,6 +1,7 @@
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { plusMinutes } from '@/core/time'
+import { cautionFor } from '@/text/en/steps'
 import { moment } from '@/text/formats'
 import type { Card } from './use-card'
 
@@ -17,7 +18,7 @@ export function HoldPanel({ card, operation }: { card: Card; operation: PlannedO
       {until && progress.kind !== 'done' && (
         <p className="mt-3 text-3xl font-semibold">Until {moment(view.region, until, now)}</p>
       )}
-      <p className="mt-4 text-lg">{view.sheets[operation.id]?.caution}</p>
+      <p className="mt-4 text-lg">{cautionFor(operation, [operation])}</p>
       <p className="mt-3 text-ink-soft">
         It begins by itself with the end of the step before. Nobody needs to press anything.
       </p>

@@ -1,5 +1,5 @@
-import { conflictText } from '@/core/card'
 import type { Why } from '@/core/queue'
+import { conflictText } from '@/text/en/card'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import type { Card } from './use-card'

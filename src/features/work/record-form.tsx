@@ -1,10 +1,11 @@
 'use client'
 
 import { useState } from 'react'
-import { type Act, type CoatLog, type Conflict, conflictText } from '@/core/card'
+import type { Act, CoatLog, Conflict } from '@/core/card'
 import { toPersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import { atLocal, clockIn, dayIn, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
+import { conflictText } from '@/text/en/card'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'

@@ -124,7 +124,7 @@ export function Sections({ card, operation, me, album }: Props) {
               key={panel.id}
               job={view.job.id}
               panel={panel}
-              current={view.processes[panel.id] ?? ''}
+              current={view.processes[panel.id] ?? 'leave'}
               onChange={(process, reason) =>
                 card.add(me, { kind: 'process', operation: operation.id, panel: panel.id, process, reason })
               }

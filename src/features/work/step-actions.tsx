@@ -1,15 +1,8 @@
 import { useEffect, useState } from 'react'
-import {
-  CHECKLISTS,
-  type CheckItem,
-  PAUSE_REASONS,
-  PAUSE_WORDS,
-  pausedNow,
-  WHEEL_CHECKS,
-  workOn,
-} from '@/core/card'
+import { CHECKLISTS, type CheckItem, PAUSE_REASONS, pausedNow, WHEEL_CHECKS, workOn } from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
+import { PAUSE_WORDS } from '@/text/en/card'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import { AskReason } from './ask-reason'

@@ -1,11 +1,13 @@
 'use client'
 
 import { useState } from 'react'
-import { PAUSE_WORDS, pausedNow, workOn } from '@/core/card'
+import { pausedNow, workOn } from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
+import { PAUSE_WORDS } from '@/text/en/card'
+import { cautionFor, recipeFor } from '@/text/en/steps'
 import { duration, moment } from '@/text/formats'
 import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
@@ -31,6 +33,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const progress = progressAt(live, operation, now)
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const sheet = view.sheets[operation.id]
+  const [recipe, caution] = [recipeFor(operation), cautionFor(operation, view.live.plan.operations)]
   const window = openedWindow(live, operation, now)
   const work = workOn(state, operation.id)
   const at = (instant: Instant) => moment(view.region, instant, now)
@@ -83,7 +86,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           ]}
         />
       )}
-      {sheet?.recipe && <p className="mt-4 text-lg leading-relaxed">{sheet.recipe}</p>}
+      {recipe && <p className="mt-4 text-lg leading-relaxed">{recipe}</p>}
       {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
       {operation.kind === 'look' && view.job.kind === 'visit' && (
         <p className="mt-2">
@@ -108,9 +111,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.machines.length > 0 && (
         <MachineRecipes recipes={sheet.machines} shape={view.job.shape} />
       )}
-      {sheet?.caution && (
-        <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{sheet.caution}</p>
-      )}
+      {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />
       {sheet && sheet.tasks.length > 0 && operation.kind === 'layer' && (

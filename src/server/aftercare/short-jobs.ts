@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { CoatStep, LaidProduct, Product } from '@/core/coating'
+import type { ProcessKey } from '@/core/correction'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
 import type { JobId, VehicleId } from '@/core/ids'
 import type { Job, JobKind } from '@/core/job'
@@ -35,7 +36,7 @@ export type ShortOffer = {
   plan: JobPlan
   price: Price
   coats: CoatStep[]
-  polished: { id: string; name: string; process: string; takesUm: number; budgetUm: number }[]
+  polished: { id: string; name: string; process: ProcessKey; takesUm: number; budgetUm: number }[]
 }
 
 const NO_TERMS = { discountPercent: 0, depositPercent: 0 }
@@ -112,7 +113,7 @@ export async function repairOffer(
   const polished = panels.map(({ id, name }) => ({
     id,
     name,
-    process: PREPARATION.name,
+    process: PREPARATION.key,
     takesUm,
     budgetUm: left.get(id)!,
   }))

@@ -514,6 +514,7 @@ export type QuotesRow = {
   said: 'accepted' | 'declined' | null
   said_at: string | null
   said_words: string
+  told: string | null
 }
 
 type QuotesIn = In<QuotesRow, 'could_collect_at' | 'written_at' | 'valid_until' | 'said_at', never>
@@ -799,7 +800,7 @@ declare module 'knex/types/tables' {
     published: Knex.CompositeTableType<PublishedRow, PublishedIn, Changed<PublishedIn>>
     quotes: Knex.CompositeTableType<
       QuotesRow,
-      Written<QuotesIn, 'note' | 'could_collect_at' | 'said' | 'said_at' | 'said_words'>,
+      Written<QuotesIn, 'note' | 'could_collect_at' | 'said' | 'said_at' | 'said_words' | 'told'>,
       Changed<QuotesIn>
     >
     refused_entries: Knex.CompositeTableType<

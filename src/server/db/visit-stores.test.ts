@@ -160,7 +160,7 @@ describe('the ledger', () => {
       before: { readings: { bonnet: round(120), roof: round(118) }, gloss: {}, clarity: {} },
       after: { readings: { bonnet: round(117.5) }, gloss: {}, clarity: {} },
     }
-    const processes = { bonnet: 'Two-step', roof: 'Two-step', tailgate: 'Leave' }
+    const processes = { bonnet: 'two-step', roof: 'two-step', tailgate: 'leave' } as const
     const removals = removalsOf(job, { processes, panels: [] }, survey, TODAY)
     expect(removals.map(({ panel, source }) => [panel, source])).toEqual([
       ['bonnet', 'measured'],

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
-import { HARDNESS_GIVE, type PanelWay, PROCESSES, removalUm } from '@/core/correction'
+import type { ProcessKey } from '@/core/correction'
+import { HARDNESS_GIVE, type PanelWay, processOf, removalUm } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Summary } from '@/core/offer'
@@ -27,9 +28,8 @@ export function agreedCut(
   if (panels.length > 0)
     return Object.fromEntries(panels.flatMap(({ id, takesUm }) => (takesUm > 0 ? [[id, takesUm]] : [])))
   return Object.fromEntries(
-    Object.entries(processes).flatMap(([panel, name]) => {
-      const process = PROCESSES.find((candidate) => candidate.name === name)
-      const um = process ? removalUm(process, HARDNESS_GIVE[hardness]) : 0
+    Object.entries(processes).flatMap(([panel, key]) => {
+      const um = removalUm(processOf(key), HARDNESS_GIVE[hardness])
       return um > 0 ? [[panel, um]] : []
     }),
   )
@@ -54,8 +54,8 @@ async function workedProcesses(db: Knex, jobId: JobId, told: Summary): Promise<S
   const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
   const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
   const ways = changed.size > 0 ? await findAllWays(db, jobId) : new Map<string, PanelWay[]>()
-  const takesUm = (panel: string, process: string) =>
-    ways.get(panel)?.find(({ name }) => name === process)?.takesUm ?? 0
+  const takesUm = (panel: string, process: ProcessKey) =>
+    ways.get(panel)?.find(({ key }) => key === process)?.takesUm ?? 0
   return {
     ...told,
     processes: { ...told.processes, ...Object.fromEntries(changed) },

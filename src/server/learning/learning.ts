@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { type Cell, type Learned, learnedFrom, type Period } from '@/core/learning'
 import type { Shop } from '@/core/shop'
 import { atLocal, dayIn, type Instant, plusMonths } from '@/core/time'
+import { PROCESS_NAME, workName } from '@/text/en/correction'
 import { loadLessons } from './lesson-store'
 
 /** What the shop has learned over a stretch of months: plain data for screens, and as tables. */
@@ -51,8 +52,8 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
   }),
   hours: ({ work }) => ({
     columns: ['work', 'jobs', 'planned_minutes', 'actual_minutes', 'ratio'],
-    rows: work.map(({ name, jobs, plannedMinutes, actualMinutes }) => [
-      name,
+    rows: work.map(({ key, jobs, plannedMinutes, actualMinutes }) => [
+      workName(key),
       jobs,
       round(plannedMinutes),
       round(actualMinutes),
@@ -61,8 +62,8 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
   }),
   panels: ({ panels }) => ({
     columns: ['work', 'panel', 'jobs', 'planned_minutes', 'actual_minutes', 'ratio'],
-    rows: panels.map(({ name, panel, jobs, plannedMinutes, actualMinutes }) => [
-      name,
+    rows: panels.map(({ key, panel, jobs, plannedMinutes, actualMinutes }) => [
+      workName(key),
       panel,
       jobs,
       round(plannedMinutes),
@@ -72,8 +73,8 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
   }),
   pace: ({ pace }) => ({
     columns: ['work', 'jobs', 'factor', 'low', 'high', 'in_use'],
-    rows: pace.map(({ name, jobs, factor, low, high, current }) => [
-      name,
+    rows: pace.map(({ key, jobs, factor, low, high, current }) => [
+      workName(key),
       jobs,
       round(factor, 3),
       round(low, 3),
@@ -84,7 +85,7 @@ export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
   clearing: ({ clearing }) => ({
     columns: ['process', 'panels', 'expected_percent', 'reached_percent'],
     rows: clearing.map(({ process, panels, expected, reached }) => [
-      process,
+      PROCESS_NAME[process],
       panels,
       round(expected * 100),
       round(reached * 100),

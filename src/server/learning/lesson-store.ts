@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { type CardState, cardOf, workOn } from '@/core/card'
+import { keptProcess } from '@/core/correction'
 import type { JobId, ProductId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
@@ -158,7 +159,13 @@ export async function loadLessons(db: Knex, from: LocalDay, to: LocalDay): Promi
     .whereBetween('day', [from, to])
     .orderBy(['day', 'job_id'])
     .select('lesson')
-  return rows.map(({ lesson }) => JSON.parse(lesson) as Lesson)
+  return rows.map(({ lesson }) => {
+    const kept = JSON.parse(lesson) as Lesson
+    return {
+      ...kept,
+      clearing: kept.clearing.map((each) => ({ ...each, process: keptProcess.parse(each.process) })),
+    }
+  })
 }
 
 export async function listPaceChanges(db: Knex): Promise<PaceChange[]> {

@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
-import { conflictText } from '@/core/card'
 import type { Floor } from '@/core/planning'
 import type { QueueEntry, Why } from '@/core/queue'
 import type { RefusedView } from '@/core/queue/refused-view'
 import { everyone } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { conflictText } from '@/text/en/card'
 import { unreadRefused } from './refused-store'
 
 const WHAT: Record<Exclude<QueueEntry['kind'], 'call'>, string> = {

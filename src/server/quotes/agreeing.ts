@@ -3,6 +3,7 @@ import type { JobId } from '@/core/ids'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
 import type { Floor, PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
+import { toldQuote } from '@/text/quote'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
 import { writeAgreement } from './agreement-store'
@@ -50,7 +51,7 @@ export async function writeOffer(
   if (mustFit && when.kind === 'impossible')
     return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
-  const version = await writeQuote(db, {
+  const quote = {
     jobId,
     packageKey: choices.packageKey,
     packageName: offer.template.name,
@@ -62,7 +63,10 @@ export async function writeOffer(
     ...(when.kind === 'possible' ? { couldCollectAt: when.collectAt } : {}),
     writtenAt: floor.now,
     validUntil: atLocal(setup.region.timezone, lastDay, '00:00'),
-  })
+  }
+  const version = await writeQuote(db, quote, (number) =>
+    toldQuote({ ...quote, version: number }, entry.job, setup),
+  )
   return { version, when }
 }
 

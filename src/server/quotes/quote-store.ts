@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { JobId } from '@/core/ids'
-import { choicesSchema, type Quote, type QuoteDecision } from '@/core/offer'
+import { choicesSchema, type Quote, type QuoteDecision, type QuoteText, quoteTextSchema } from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
 import type { QuotesRow } from '../db/tables'
 import { readPlan, readSummary } from './agreement-store'
@@ -19,6 +19,7 @@ function toQuote(row: QuotesRow): Quote {
     ...(row.could_collect_at ? { couldCollectAt: instantOrThrow(row.could_collect_at) } : {}),
     writtenAt: instantOrThrow(row.written_at),
     validUntil: instantOrThrow(row.valid_until),
+    ...(row.told ? { told: quoteTextSchema.parse(JSON.parse(row.told)) } : {}),
     ...(row.said && row.said_at
       ? {
           decision: {
@@ -37,8 +38,12 @@ export async function listQuotes(db: Knex, jobId: JobId): Promise<Quote[]> {
   return rows.map(toQuote)
 }
 
-/** Writes the next version and gives its number. */
-export async function writeQuote(db: Knex, quote: Omit<Quote, 'version' | 'decision'>): Promise<number> {
+/** Writes the next version, with the words that tell it, and gives its number. */
+export async function writeQuote(
+  db: Knex,
+  quote: Omit<Quote, 'version' | 'decision' | 'told'>,
+  tell: (version: number) => QuoteText,
+): Promise<number> {
   return db.transaction(async (trx) => {
     const { newest } = (await trx('quotes')
       .where({ job_id: quote.jobId })
@@ -58,6 +63,7 @@ export async function writeQuote(db: Knex, quote: Omit<Quote, 'version' | 'decis
       could_collect_at: quote.couldCollectAt ?? null,
       written_at: quote.writtenAt,
       valid_until: quote.validUntil,
+      told: JSON.stringify(tell(version)),
     })
     return version
   })

@@ -31,7 +31,7 @@ export function paintKeyOf({ make, colour, colourCode, year, paintSystem }: Vehi
 }
 
 /** µm of medium paint that each agreed process takes by the table. */
-const TABLE_UM = new Map(PROCESSES.map((process) => [process.name, removalUm(process, 1)]))
+const TABLE_UM = new Map(PROCESSES.map((process) => [process.key, removalUm(process, 1)]))
 
 /** What the gauge witnesses of one finished job, by group. */
 function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, setup: Setup) {
@@ -40,7 +40,7 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
   for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
     const { id } = judged.panel
     const removal = removalBetween(before[id] ?? [], after[id] ?? [])
-    const table = TABLE_UM.get(agreement.summary.processes[id] ?? '') ?? 0
+    const table = TABLE_UM.get(agreement.summary.processes[id] ?? 'leave') ?? 0
     const witness = removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, table)
     if (witness) byGroup.set(panelGroup(judged), [...(byGroup.get(panelGroup(judged)) ?? []), witness])
   }

@@ -23,8 +23,8 @@ export async function findAllWays(db: Knex, jobId: JobId): Promise<Map<string, P
       judged.panel.id,
       PROCESSES.map((process): PanelWay => {
         const { removalUm, broken } = panelOption(judged, process, settings)
-        const way = { name: process.name, takesUm: removalUm }
-        return broken[0] ? { ...way, forbidden: broken[0].reason } : way
+        const way = { key: process.key, takesUm: removalUm }
+        return broken[0] ? { ...way, forbidden: broken[0].id } : way
       }),
     ]),
   )

@@ -12,6 +12,7 @@ import { emptyIntake } from '@/core/intake/intake'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
+import { PROCESS_NAME } from '@/text/en/correction'
 import { refreshCareDates } from '../aftercare/care-dates'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
@@ -72,7 +73,7 @@ export async function loadHistory(
       gloss: roundsOf(both(survey, ({ gloss }) => gloss)),
       work: (agreement?.summary.panels ?? [])
         .filter(({ takesUm }) => takesUm > 0)
-        .map(({ id, process, takesUm }) => ({ panel: id, process, takesUm })),
+        .map(({ id, process, takesUm }) => ({ panel: id, process: PROCESS_NAME[process], takesUm })),
       layers: coats
         .filter(({ jobId }) => jobId === job.id)
         .map(({ product, lot, endedAt, part }) => ({

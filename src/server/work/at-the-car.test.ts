@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type Act, type CardState, withEntry } from '@/core/card'
 import { believed } from '@/core/climate'
+import type { ProcessKey } from '@/core/correction'
 import { type JobId, toBayId, toJobId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import type { SentEntry } from '@/core/queue'
 import { instantOrThrow, minutesBetween, plusMinutes } from '@/core/time'
@@ -298,19 +299,19 @@ test('another process is offered within what the paint can spare, and the rest w
     ways.map(({ takesUm }) => takesUm).toSorted((a, b) => a - b),
   )
   expect(ways.some(({ forbidden }) => forbidden !== undefined)).toBe(true)
-  expect(ways[0]).toEqual({ name: 'Leave', takesUm: 0 })
+  expect(ways[0]).toEqual({ key: 'leave', takesUm: 0 })
   expect(await findWays(shop.db, job.id, 'no-panel')).toEqual([])
   // What is forbidden is not taken from a tablet either.
   const { waiting, send } = tablet()
-  const act = (process: string): Act => ({
+  const act = (process: ProcessKey): Act => ({
     kind: 'process',
     operation: toOperationId('refine'),
     panel: 'bonnet',
     process,
     reason: 'softer than thought',
   })
-  const wrong = ways.find(({ forbidden }) => forbidden)!.name
-  const { outcomes } = await send([waiting(job.id, act(wrong)), waiting(job.id, act('Leave'))])
+  const wrong = ways.find(({ forbidden }) => forbidden)!.key
+  const { outcomes } = await send([waiting(job.id, act(wrong)), waiting(job.id, act('leave'))])
   expect(outcomes).toMatchObject([
     { taken: false, why: { conflict: { code: 'process-forbidden' } } },
     { taken: true },

@@ -96,9 +96,9 @@ async function loadFacts(
 /** Paint that cannot spare a process does not get it, whoever wishes it at the car. */
 async function forbiddenProcess(trx: Knex, entry: Entry): Promise<Conflict | undefined> {
   if (entry.kind !== 'process') return undefined
-  const way = (await findWays(trx, entry.job, entry.panel)).find(({ name }) => name === entry.process)
-  if (!way) return { code: 'process-forbidden', why: 'this shop does not know it.' }
-  return way.forbidden ? { code: 'process-forbidden', why: way.forbidden } : undefined
+  const way = (await findWays(trx, entry.job, entry.panel)).find(({ key }) => key === entry.process)
+  if (!way) return { code: 'process-forbidden' }
+  return way.forbidden ? { code: 'process-forbidden', rule: way.forbidden } : undefined
 }
 
 async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, shop: Shop): Promise<void> {

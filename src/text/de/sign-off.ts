@@ -1,53 +1,43 @@
-import type { Region } from '@/core/region'
-import type { OnPanels } from '@/core/survey'
 import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
 import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-
-/** The places stand before a colon: there they need neither article nor case. */
-const at = (region: Region, { panels, everywhere }: OnPanels) =>
-  everywhere
-    ? 'Ganzes Fahrzeug'
-    : list(
-        region,
-        panels.map((id) => placeTitle(region, id)),
-      )
+import { panelsAhead } from './sentence'
 
 export const signOffInGerman: SignOffWords = {
   title: 'Bevor wir beginnen',
   line: {
     'nail-catchers-stay': (fact, region) =>
-      `${at(region, fact)}: Kratzer, an denen der Fingernagel hängen bleibt, bleiben. Sie sind zu tief, um sie ohne Risiko auszupolieren, und können stärker auffallen, sobald der Lack ringsum klar ist.`,
+      `${panelsAhead(region, fact)}: Kratzer, an denen der Fingernagel hängen bleibt, bleiben. Sie sind zu tief, um sie ohne Risiko auszupolieren, und können stärker auffallen, sobald der Lack ringsum klar ist.`,
     'chips-stay': (fact, region) =>
-      `${at(region, fact)}: Steinschläge bleiben. Sie sind Löcher im Lack; sie auszutupfen ist eine eigene Leistung.`,
+      `${panelsAhead(region, fact)}: Steinschläge bleiben. Sie sind Löcher im Lack; sie auszutupfen ist eine eigene Leistung.`,
     'chips-touched-up': (fact, region) =>
-      `${at(region, fact)}: Steinschläge werden im Rahmen dieses Auftrags ausgetupft. Sie sind dann versiegelt und weniger sichtbar, aber weiterhin zu finden.`,
+      `${panelsAhead(region, fact)}: Steinschläge werden im Rahmen dieses Auftrags ausgetupft. Sie sind dann versiegelt und weniger sichtbar, aber weiterhin zu finden.`,
     'dents-stay': (fact, region) =>
-      `${at(region, fact)}: Dellen bleiben. Vor dem Polieren kann ein Dellendoktor hinzugezogen werden.`,
+      `${panelsAhead(region, fact)}: Dellen bleiben. Vor dem Polieren kann ein Dellendoktor hinzugezogen werden.`,
     'failing-clear-stays': (fact, region) =>
-      `${at(region, fact)}: Der Klarlack löst sich ab. Das kann nur eine Neulackierung beheben.`,
+      `${panelsAhead(region, fact)}: Der Klarlack löst sich ab. Das kann nur eine Neulackierung beheben.`,
     'thin-panel-left': (fact, region) =>
-      `${at(region, fact)}: Der Lack ist dünn. Er wird gereinigt und geschützt, aber nicht poliert; vorhandene Spuren bleiben.`,
+      `${panelsAhead(region, fact)}: Der Lack ist dünn. Er wird gereinigt und geschützt, aber nicht poliert; vorhandene Spuren bleiben.`,
     'stays-for-thin-paint': (fact, region) =>
-      `${at(region, fact)}: Der Lack ist zu dünn, um die Spuren ohne Risiko auszupolieren. Sie bleiben.`,
+      `${panelsAhead(region, fact)}: Der Lack ist zu dünn, um die Spuren ohne Risiko auszupolieren. Sie bleiben.`,
     'too-deep-to-remove': (fact, region) =>
-      `${at(region, fact)}: Einzelne Spuren sind zu tief, um sie ohne Risiko auszupolieren. Sie bleiben.`,
+      `${panelsAhead(region, fact)}: Einzelne Spuren sind zu tief, um sie ohne Risiko auszupolieren. Sie bleiben.`,
     'softened-only': (fact, region) =>
-      `${at(region, fact)}: ${list(
+      `${panelsAhead(region, fact)}: ${list(
         region,
         fact.kinds.map((kind) => markName(region, kind)),
       )} werden gemildert, nicht entfernt. Sie fallen weniger auf, sind unter der Prüflampe aber weiterhin zu sehen.`,
     'earlier-correction': (fact, region) =>
-      `${at(region, fact)}: Hier wurde schon früher mit der Maschine poliert. Wir nehmen dieses Mal weniger Lack ab, damit eine sichere Reserve bleibt.`,
+      `${panelsAhead(region, fact)}: Hier wurde schon früher mit der Maschine poliert. Wir nehmen dieses Mal weniger Lack ab, damit eine sichere Reserve bleibt.`,
     repainted: (fact, region) =>
-      `${at(region, fact)}: nachlackiert. Farbton und Glanz können vor wie nach unserer Arbeit leicht vom übrigen Fahrzeug abweichen.`,
+      `${panelsAhead(region, fact)}: nachlackiert. Farbton und Glanz können vor wie nach unserer Arbeit leicht vom übrigen Fahrzeug abweichen.`,
     filler: (fact, region) =>
-      `${at(region, fact)}: Unter dem Lack liegt wahrscheinlich Spachtelmasse. Alte Reparaturen können sichtbar werden, sobald die Oberfläche klar ist.`,
+      `${panelsAhead(region, fact)}: Unter dem Lack liegt wahrscheinlich Spachtelmasse. Alte Reparaturen können sichtbar werden, sobald die Oberfläche klar ist.`,
     unread: (fact, region) =>
-      `${at(region, fact)}: Die Lackdicke lässt sich hier nicht messen. Wir verwenden nur die mildeste Politur, und manche Spuren bleiben.`,
+      `${panelsAhead(region, fact)}: Die Lackdicke lässt sich hier nicht messen. Wir verwenden nur die mildeste Politur, und manche Spuren bleiben.`,
     'under-film': (fact, region) =>
-      `${at(region, fact)}: Der Lack liegt unter einer Folie. Sie wird gereinigt, nicht poliert, und den Lack darunter können wir nicht beurteilen.`,
+      `${panelsAhead(region, fact)}: Der Lack liegt unter einer Folie. Sie wird gereinigt, nicht poliert, und den Lack darunter können wir nicht beurteilen.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)}: ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

@@ -1,59 +1,50 @@
-import type { Region } from '@/core/region'
 import type { OnPanels } from '@/core/survey'
 import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
-import { placeName, placeTitle } from '../panels'
+import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-import { many, sentence } from './sentence'
+import { many, sentence, thePanels } from './sentence'
 
-/** “the bonnet, roof and tailgate” */
-function the(region: Region, { panels, everywhere }: OnPanels): string {
-  if (everywhere) return 'all panels'
-  return `the ${list(
-    region,
-    panels.map((id) => placeName(region, id)),
-  )}`
-}
 const plural = ({ panels }: OnPanels) => panels.length > 1
 
 export const signOffInEnglish: SignOffWords = {
   title: 'Before we begin',
   line: {
     'nail-catchers-stay': (at, region) =>
-      `Scratches on ${the(region, at)} that catch a fingernail will remain. They are too deep to polish out safely, and may look more obvious once the paint around them is clear.`,
+      `Scratches on ${thePanels(region, at)} that catch a fingernail will remain. They are too deep to polish out safely, and may look more obvious once the paint around them is clear.`,
     'chips-stay': (at, region) =>
-      `Stone chips on ${the(region, at)} will remain. They are holes in the paint; touching them up is a separate job.`,
+      `Stone chips on ${thePanels(region, at)} will remain. They are holes in the paint; touching them up is a separate job.`,
     'chips-touched-up': (at, region) =>
-      `Stone chips on ${the(region, at)} are touched up as part of this work. They are sealed and less visible, but can still be found.`,
+      `Stone chips on ${thePanels(region, at)} are touched up as part of this work. They are sealed and less visible, but can still be found.`,
     'dents-stay': (at, region) =>
-      `Dents on ${the(region, at)} will remain. A dent specialist can be called in before the polishing.`,
+      `Dents on ${thePanels(region, at)} will remain. A dent specialist can be called in before the polishing.`,
     'failing-clear-stays': (at, region) =>
-      `The clear coat on ${the(region, at)} is coming away. Only a respray can put that right.`,
+      `The clear coat on ${thePanels(region, at)} is coming away. Only a respray can put that right.`,
     'thin-panel-left': (at, region) =>
-      `The paint on ${the(region, at)} is thin. It is cleaned and protected but not polished, and its marks will remain.`,
+      `The paint on ${thePanels(region, at)} is thin. It is cleaned and protected but not polished, and its marks will remain.`,
     'stays-for-thin-paint': (at, region) =>
-      `The paint on ${the(region, at)} is too thin to polish the marks out safely. They will remain.`,
+      `The paint on ${thePanels(region, at)} is too thin to polish the marks out safely. They will remain.`,
     'too-deep-to-remove': (at, region) =>
-      `Some marks on ${the(region, at)} are too deep to polish out safely. They will remain.`,
+      `Some marks on ${thePanels(region, at)} are too deep to polish out safely. They will remain.`,
     'softened-only': (fact, region) =>
       `${sentence(
         list(
           region,
           fact.kinds.map((kind) => markName(region, kind)),
         ),
-      )} on ${the(region, fact)} will be reduced, not removed. They will be less visible, but will still show under an inspection lamp.`,
+      )} on ${thePanels(region, fact)} will be reduced, not removed. They will be less visible, but will still show under an inspection lamp.`,
     'earlier-correction': (at, region) =>
-      `${sentence(the(region, at))} ${many(plural(at), 'have', 'has')} been machine polished before. We will remove less paint there this time, to keep a safe reserve.`,
+      `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} been machine polished before. We will remove less paint there this time, to keep a safe reserve.`,
     repainted: (at, region) =>
-      `${sentence(the(region, at))} ${many(plural(at), 'have', 'has')} been resprayed. ${many(plural(at), 'Their', 'Its')} colour and gloss may differ slightly from the rest of the car, before and after our work.`,
+      `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} been resprayed. ${many(plural(at), 'Their', 'Its')} colour and gloss may differ slightly from the rest of the car, before and after our work.`,
     filler: (at, region) =>
-      `${sentence(the(region, at))} probably ${many(plural(at), 'have', 'has')} body filler under ${many(plural(at), 'their', 'its')} paint. Old repairs can show once the finish is clear.`,
+      `${sentence(thePanels(region, at))} probably ${many(plural(at), 'have', 'has')} body filler under ${many(plural(at), 'their', 'its')} paint. Old repairs can show once the finish is clear.`,
     unread: (at, region) =>
-      `The paint on ${the(region, at)} cannot be measured. We use only the mildest polish there, and some marks will remain.`,
+      `The paint on ${thePanels(region, at)} cannot be measured. We use only the mildest polish there, and some marks will remain.`,
     'under-film': (at, region) =>
       at.everywhere
         ? 'The paint is under a wrap or film. It is cleaned, not polished, and we cannot judge the paint beneath.'
-        : `There is a film on ${the(region, at)}. It is cleaned, not polished, and we cannot judge the paint beneath.`,
+        : `There is a film on ${thePanels(region, at)}. It is cleaned, not polished, and we cannot judge the paint beneath.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)}: ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

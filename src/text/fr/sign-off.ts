@@ -1,51 +1,43 @@
-import type { Region } from '@/core/region'
-import type { OnPanels } from '@/core/survey'
 import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
-import { placeName, placeTitle } from '../panels'
+import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-
-/** The places stand before a colon: names of parts need no article there. */
-function at(region: Region, { panels, everywhere }: OnPanels): string {
-  if (everywhere) return 'Toute la carrosserie'
-  const [first, ...others] = panels
-  return list(region, [placeTitle(region, first!), ...others.map((id) => placeName(region, id))])
-}
+import { panelsAhead } from './sentence'
 
 export const signOffInFrench: SignOffWords = {
   title: 'Avant de commencer',
   line: {
     'nail-catchers-stay': (fact, region) =>
-      `${at(region, fact)} : les rayures qui accrochent l’ongle resteront. Elles sont trop profondes pour être polies sans risque et pourront se voir davantage une fois la peinture nette autour d’elles.`,
+      `${panelsAhead(region, fact)} : les rayures qui accrochent l’ongle resteront. Elles sont trop profondes pour être polies sans risque et pourront se voir davantage une fois la peinture nette autour d’elles.`,
     'chips-stay': (fact, region) =>
-      `${at(region, fact)} : les éclats de gravillons resteront. Ce sont des trous dans la peinture ; les retoucher est une prestation à part.`,
+      `${panelsAhead(region, fact)} : les éclats de gravillons resteront. Ce sont des trous dans la peinture ; les retoucher est une prestation à part.`,
     'chips-touched-up': (fact, region) =>
-      `${at(region, fact)} : les éclats de gravillons seront retouchés dans le cadre de cette prestation. Ils seront scellés et moins visibles, mais on pourra encore les repérer.`,
+      `${panelsAhead(region, fact)} : les éclats de gravillons seront retouchés dans le cadre de cette prestation. Ils seront scellés et moins visibles, mais on pourra encore les repérer.`,
     'dents-stay': (fact, region) =>
-      `${at(region, fact)} : les bosses resteront. Un débosseleur peut intervenir avant le polissage.`,
+      `${panelsAhead(region, fact)} : les bosses resteront. Un débosseleur peut intervenir avant le polissage.`,
     'failing-clear-stays': (fact, region) =>
-      `${at(region, fact)} : le vernis se décolle. Seule une remise en peinture peut y remédier.`,
+      `${panelsAhead(region, fact)} : le vernis se décolle. Seule une remise en peinture peut y remédier.`,
     'thin-panel-left': (fact, region) =>
-      `${at(region, fact)} : la peinture est fine. Elle sera nettoyée et protégée, mais pas polie, et ses marques resteront.`,
+      `${panelsAhead(region, fact)} : la peinture est fine. Elle sera nettoyée et protégée, mais pas polie, et ses marques resteront.`,
     'stays-for-thin-paint': (fact, region) =>
-      `${at(region, fact)} : la peinture est trop fine pour effacer les marques sans risque. Elles resteront.`,
+      `${panelsAhead(region, fact)} : la peinture est trop fine pour effacer les marques sans risque. Elles resteront.`,
     'too-deep-to-remove': (fact, region) =>
-      `${at(region, fact)} : certaines marques sont trop profondes pour être polies sans risque. Elles resteront.`,
+      `${panelsAhead(region, fact)} : certaines marques sont trop profondes pour être polies sans risque. Elles resteront.`,
     'softened-only': (fact, region) =>
-      `${at(region, fact)} : défauts atténués, pas supprimés : ${list(
+      `${panelsAhead(region, fact)} : défauts atténués, pas supprimés : ${list(
         region,
         fact.kinds.map((kind) => markName(region, kind)),
       )}. Ils se verront moins, mais resteront visibles sous une lampe d’inspection.`,
     'earlier-correction': (fact, region) =>
-      `${at(region, fact)} : polissage à la machine déjà effectué par le passé. Nous y enlèverons moins de peinture cette fois, pour garder une réserve sûre.`,
+      `${panelsAhead(region, fact)} : polissage à la machine déjà effectué par le passé. Nous y enlèverons moins de peinture cette fois, pour garder une réserve sûre.`,
     repainted: (fact, region) =>
-      `${at(region, fact)} : peinture refaite par le passé. La teinte et la brillance peuvent différer légèrement du reste de la voiture, avant comme après notre travail.`,
+      `${panelsAhead(region, fact)} : peinture refaite par le passé. La teinte et la brillance peuvent différer légèrement du reste de la voiture, avant comme après notre travail.`,
     filler: (fact, region) =>
-      `${at(region, fact)} : il y a probablement du mastic sous la peinture. D’anciennes réparations peuvent apparaître une fois la surface nette.`,
+      `${panelsAhead(region, fact)} : il y a probablement du mastic sous la peinture. D’anciennes réparations peuvent apparaître une fois la surface nette.`,
     unread: (fact, region) =>
-      `${at(region, fact)} : l’épaisseur de peinture ne peut pas y être mesurée. Nous n’y employons que le polish le plus doux, et des marques resteront.`,
+      `${panelsAhead(region, fact)} : l’épaisseur de peinture ne peut pas y être mesurée. Nous n’y employons que le polish le plus doux, et des marques resteront.`,
     'under-film': (fact, region) =>
-      `${at(region, fact)} : la peinture est sous un film. Il sera nettoyé, pas poli, et nous ne pouvons pas juger la peinture qu’il recouvre.`,
+      `${panelsAhead(region, fact)} : la peinture est sous un film. Il sera nettoyé, pas poli, et nous ne pouvons pas juger la peinture qu’il recouvre.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)} : ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

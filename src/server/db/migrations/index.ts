@@ -15,6 +15,7 @@ import { actionJournal } from './0014-action-journal'
 import { refusedEntries } from './0015-refused-entries'
 import { actsOfATablet } from './0016-acts-of-a-tablet'
 import { region } from './0017-region'
+import { toldQuotes } from './0018-told-quotes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -36,5 +37,6 @@ export const MIGRATIONS: readonly Migration[] = [
   refusedEntries,
   actsOfATablet,
   region,
+  toldQuotes,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

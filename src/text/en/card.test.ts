@@ -1,10 +1,9 @@
 import { expect, test } from 'vitest'
-import { toPersonId } from '../ids'
-import { instantOrThrow } from '../time'
-import { PAUSE_REASONS } from './act'
-import { actSchema } from './act-schema'
-import type { Conflict } from './conflict'
-import { conflictText, PAUSE_WORDS } from './words'
+import type { Conflict } from '@/core/card'
+import { PAUSE_REASONS } from '@/core/card'
+import { toPersonId } from '@/core/ids'
+import { instantOrThrow } from '@/core/time'
+import { conflictText, PAUSE_WORDS } from './card'
 
 const NOON = instantOrThrow('2027-01-13T12:00:00Z')
 const say = (conflict: Conflict) =>
@@ -23,7 +22,7 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'coat-missing': { code: 'coat-missing' },
   'timer-gone': { code: 'timer-gone' },
   'spot-gone': { code: 'spot-gone' },
-  'process-forbidden': { code: 'process-forbidden', why: 'it takes more than the budget.' },
+  'process-forbidden': { code: 'process-forbidden', rule: 'over-budget' },
   'window-closed': { code: 'window-closed', at: NOON },
   'stood-upon': { code: 'stood-upon', title: 'Refine' },
   'times-crossed': { code: 'times-crossed' },
@@ -53,37 +52,4 @@ test('it says who, when, how long and what comes first', () => {
 
 test('every reason to rest has words', () => {
   expect(Object.keys(PAUSE_WORDS).toSorted()).toEqual([...PAUSE_REASONS].toSorted())
-})
-
-const climate = { airC: 18, rhPercent: 52, panelC: 17 }
-const coat = { productId: 'p', lot: 'L', poured: [{ bottle: 'b', ml: 36 }], climate }
-
-test.each([
-  [{ kind: 'done', operation: 'layer-1', coat }, undefined],
-  [{ kind: 'done', operation: 'layer-1', coat: { ...coat, lot: ' ' } }, 'Write the lot from the bottle.'],
-  [
-    { kind: 'done', operation: 'layer-1', coat: { ...coat, climate: { ...climate, rhPercent: 140 } } },
-    'The humidity must lie between 1 and 100.',
-  ],
-  [
-    { kind: 'done', operation: 'layer-1', coat: { ...coat, poured: [{ bottle: 'b', ml: -1 }] } },
-    'Type how many millilitres were used.',
-  ],
-  [
-    { kind: 'process', operation: 'cut', panel: 'roof', process: 'Leave', reason: '' },
-    'Say in a few words why.',
-  ],
-])('an act that comes in is read, or refused with what to do: %j', (act, message) => {
-  const read = actSchema.safeParse(act)
-  expect(read.success ? undefined : read.error.issues[0]!.message).toBe(message)
-})
-
-test('an act of no known kind, or without its step, is not read', () => {
-  for (const act of [
-    {},
-    { kind: 'explode', operation: 'x' },
-    { kind: 'begin' },
-    { kind: 'begin', operation: '' },
-  ])
-    expect(actSchema.safeParse(act).success).toBe(false)
 })

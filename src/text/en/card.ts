@@ -1,7 +1,7 @@
-import { unreachable } from '../result'
-import type { Instant } from '../time'
-import type { PauseReason } from './act'
-import type { Conflict, Doubt } from './conflict'
+import type { Conflict, Doubt, PauseReason } from '@/core/card'
+import { unreachable } from '@/core/result'
+import type { Instant } from '@/core/time'
+import { FORBIDDEN } from './correction'
 
 export const PAUSE_WORDS: Record<PauseReason, string> = {
   break: 'Break',
@@ -76,7 +76,7 @@ export function conflictText(
     case 'odd-time':
       return `By its time this was ${when(conflict.at)}, which cannot be. Set the tablet’s clock, and do it once more.`
     case 'process-forbidden':
-      return `This process is not allowed there: ${conflict.why}`
+      return `This process is not allowed there: ${conflict.rule ? FORBIDDEN[conflict.rule].reason : 'the shop does not know it.'}`
     case 'malformed':
       return `The shop could not read it (${conflict.what}). Load the card again and do it once more.`
     default:

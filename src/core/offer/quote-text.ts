@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { LANGUAGES } from '../region'
+
+const row = z.object({ name: z.string(), origin: z.string().optional(), amount: z.string() })
+export type QuoteRow = z.infer<typeof row>
+
+/** A quote as it was told, in words of its day and the customer’s language: the same for the screen and for the PDF. */
+export const quoteTextSchema = z.object({
+  language: z.enum(LANGUAGES),
+  headings: z.object({
+    expect: z.string(),
+    work: z.string(),
+    protection: z.string(),
+    price: z.string(),
+    darker: z.string(),
+  }),
+  title: z.string(),
+  /** Which job it is of, and how long it is valid. */
+  about: z.string(),
+  forCustomer: z.string(),
+  expectation: z.array(
+    z.object({ kind: z.enum(['result', 'stays', 'limit', 'protection']), text: z.string() }),
+  ),
+  work: z.array(z.string()),
+  protection: z.array(z.string()),
+  rows: z.array(row),
+  sums: z.array(row),
+  total: row,
+  deposit: row.optional(),
+  collection: z.string().optional(),
+  accepted: z.string(),
+  forShop: z.string(),
+})
+export type QuoteText = z.infer<typeof quoteTextSchema>

@@ -1,0 +1,76 @@
+import type { WhyLeft } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { letterOf } from '@/core/survey'
+import type { ExpectationWords } from '../expectation'
+import { measured, percent } from '../formats'
+import { panelsAhead } from './sentence'
+
+const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} von 100)`
+const now = (before: number) => `Lackzustand jetzt: ${standing(before)}.`
+
+function because(why: WhyLeft, region: Region): string {
+  switch (why.code) {
+    case 'thin':
+      return `der Lack ist dort zu dünn (${measured(region, 'depth', why.lowestUm)} an der dünnsten Stelle)`
+    case 'little-to-spare':
+      return why.spareUm < 0.05
+        ? 'es gibt dort keine Lackreserve'
+        : `die Lackreserve beträgt dort nur ${measured(region, 'depth', why.spareUm, 1)}`
+    case 'slight':
+      return 'die Spuren sind zu gering, um dafür Lack abzutragen'
+    case 'rule':
+      return RULE[why.rule]
+  }
+}
+
+const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
+  'never-polish-matte': 'auf Mattlack hinterlässt Polieren glänzende Stellen',
+  'never-cut-film': 'der Lack liegt unter einer Folie',
+  'no-paint-on-bare-metal': 'auf blankem Metall ist kein Lack',
+  'no-wool-on-single-stage': 'Einschichtlack verträgt eine so kräftige Politur nicht',
+  'nothing-coarse-on-plastic': 'lackierter Kunststoff wird schnell heiß und lässt sich nicht messen',
+  'disc-only-for-deep-marks': 'die Spuren erfordern keinen Schliff',
+  'milder-was-enough': 'unsere Probefläche hat gezeigt, dass weniger genügt',
+  'too-much-at-test-spot': 'unsere Probefläche hat gezeigt, dass Polieren dort schaden würde',
+  'no-all-in-one-under-coating': 'auf dem, was die Politur zurücklässt, würde die Beschichtung nicht haften',
+}
+
+export const expectationInGerman: ExpectationWords = {
+  result: {
+    flawless: ({ before }) =>
+      `${now(before)} Es sind keine Mängel festgehalten: Das Fahrzeug wird geschützt, nicht korrigiert.`,
+    'no-gain': ({ before }) =>
+      `${now(before)} Polieren würde daran nichts ändern; das Fahrzeug wird gereinigt und geschützt.`,
+    slight: ({ before, clearedPercent }, region) =>
+      `${now(before)} Die Spuren sind gering; etwa ${percent(region, clearedPercent)} davon werden entfernt.`,
+    improved: ({ before, after, clearedPercent }, region) =>
+      `${now(before)} Nach der Arbeit erwartet: ${letterOf(after)} (${after.toFixed(0)}); etwa ${percent(region, clearedPercent)} der Spuren werden entfernt.`,
+  },
+  paint: {
+    'single-stage':
+      'Dieses Fahrzeug hat Einschichtlack: Es gibt keinen Klarlack, daher nimmt jede Politur etwas von der Farbe selbst ab. Wir arbeiten mit milderen Methoden, und er lässt sich im Laufe seines Lebens nur begrenzt oft polieren.',
+    matte: 'Mattlack wird nie poliert. Seine Spuren bleiben; er wird nur gereinigt und geschützt.',
+    wrap: 'Das Fahrzeug ist foliert: Es wird gereinigt und geschützt, und den Lack darunter können wir nicht beurteilen.',
+    gelcoat:
+      'Die Dicke von Gelcoat lässt sich nicht messen; wir verwenden die mildeste Methode, die wirkt, und manche Spuren bleiben.',
+    'bare-metal': 'Blankes Metall hat keinen Lack, der sich polieren ließe; es wird gereinigt und geschützt.',
+  },
+  left: (why, at, region) =>
+    `${panelsAhead(region, at)}: wird nicht poliert, denn ${because(why, region)}. Es bleibt bei Reinigung und Schutz.`,
+  remains: {
+    'improved-only': (at, region) =>
+      `${panelsAhead(region, at)}: Verbesserung, keine vollständige Korrektur; mehr würde Lack kosten, der gebraucht wird.`,
+    'softened-only': (at, region) =>
+      `${panelsAhead(region, at)}: Einzelne Spuren sind zu tief, um sie ohne Risiko auszupolieren. Sie fallen weniger auf, verschwinden aber nicht.`,
+    chips: (at, region) =>
+      `${panelsAhead(region, at)}: Steinschläge bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
+    'chips-touched-up': (at, region) =>
+      `${panelsAhead(region, at)}: Steinschläge werden ausgetupft; versiegelt und weniger sichtbar, aber weiterhin zu finden.`,
+    nail: (at, region) =>
+      `${panelsAhead(region, at)}: Kratzer, an denen der Fingernagel hängen bleibt, bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
+  },
+  bestFinish:
+    'Das ist das beste Ergebnis, das dieser Lack in der angebotenen Zeit ohne Risiko erreichen kann; makellos wird es nicht. Einzelne Spuren bleiben unter der Prüflampe sichtbar.',
+  coating: (life) =>
+    `Die Beschichtung erleichtert das Waschen und hält den Glanz bei guter Pflege etwa ${life}, weniger, wenn das Fahrzeug im Freien steht oder durch Bürstenwaschanlagen fährt. Steinschläge und Kratzer verhindert sie nicht.`,
+}

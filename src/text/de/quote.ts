@@ -1,0 +1,34 @@
+import type { QuoteWords } from '../quote'
+
+export const quoteInGerman: QuoteWords = {
+  headings: {
+    expect: 'Was Sie erwarten dürfen',
+    work: 'Enthaltene Arbeiten',
+    protection: 'Aufgetragener Schutz',
+    price: 'Preis',
+    darker: 'Je dunkler, desto kräftiger die Politur.',
+  },
+  title: (version, day) => `Angebot ${version} vom ${day}`,
+  draft: 'Angebotsentwurf',
+  forCustomer: (name) => `für ${name}`,
+  job: (number) => `Auftrag ${number}`,
+  validUntil: (day) => `Gültig bis ${day}.`,
+  validFor: (days) => `Gültig für ${days === 1 ? 'einen Tag' : `${days} Tage`}, sobald es gespeichert ist.`,
+  couldCollect: (day, time) =>
+    `Bei Annahme am Tag der Erstellung wäre das Fahrzeug am ${day} um ${time} fertig gewesen. Den Termin bestätigen wir bei Ihrer Zusage.`,
+  wash: 'Handwäsche und Dekontamination (Flugrost, Teer, Knete) nach Bedarf.',
+  on: (process, panels) => `${process}: ${panels}.`,
+  everyPanel: 'alle Bauteile',
+  cleanedOnly: (panels) => `Gereinigt, nicht poliert: ${panels}.`,
+  afterwards: 'dann',
+  applied: (surface, products) => `${surface}: ${products}.`,
+  tax: () => 'MwSt.',
+  excludingTax: () => 'Nettopreis',
+  total: 'Gesamtpreis',
+  deposit: (percent) => `Anzahlung von ${percent} vor Beginn der Arbeiten`,
+  consumables: 'Pads, Tücher und Klebeband',
+  discount: (percent) => `Rabatt ${percent}`,
+  by: (trade, name) => `${trade} durch ${name}`,
+  accepted: (name) => `Angenommen: ${name} (Unterschrift und Datum)`,
+  forShop: (shop) => `Für ${shop}`,
+}

@@ -1,0 +1,151 @@
+import type { Care, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
+import { EXTRA_KEYS } from '@/core/offer'
+import { unreachable } from '@/core/result'
+import type { Start, Verdict, Why } from '@/core/test-spot'
+import { extraTitle } from '../work'
+
+/** How the shop speaks of polishing: processes, what forbids them, groups of panels, test spots. Read by staff only. */
+
+export const PROCESS_NAME: Record<ProcessKey, string> = {
+  leave: 'No polishing',
+  'all-in-one': 'All-in-one',
+  'one-step-polish': 'One-step polish',
+  'one-step-cut': 'One-step cut and finish',
+  'two-step': 'Two-step',
+  'two-step-wool': 'Two-step with wool',
+  'disc-two-step': '3000-grit sanding, then two-step',
+}
+
+/** The same in the middle of a sentence. */
+export const processWord = (key: ProcessKey) => PROCESS_NAME[key].toLowerCase()
+
+export const FORBIDDEN: Record<ForbidId, { reason: string; remedy: string }> = {
+  'never-polish-matte': {
+    reason: 'Polishing a matte finish leaves shiny patches that never go away.',
+    remedy: 'Wash, decontaminate and protect it with a product made for matte.',
+  },
+  'never-cut-film': {
+    reason: 'A wrap or film is not paint: a pad burns or lifts it.',
+    remedy: 'Clean it, or have it replaced by whoever fitted it.',
+  },
+  'no-paint-on-bare-metal': {
+    reason: 'There is no paint here to polish.',
+    remedy: 'Use a metal polish and a product for bare metal, by hand.',
+  },
+  'no-wool-on-single-stage': {
+    reason: 'A rotary or wool on single-stage paint leaves tiger stripes.',
+    remedy: 'Stay with foam or microfibre on a dual-action machine.',
+  },
+  'nothing-coarse-on-plastic': {
+    reason: 'Painted plastic heats first, and its paint cannot be measured.',
+    remedy: 'One mild step with foam at most.',
+  },
+  'disc-only-for-deep-marks': {
+    reason: 'A sanding disc is for deep marks; here it would spend paint on nothing.',
+    remedy: 'A compound reaches what is here.',
+  },
+  'milder-was-enough': {
+    reason: 'At the test spot something milder was enough on panels like this.',
+    remedy: 'Stay with what the test spot showed, or test another spot here.',
+  },
+  'too-much-at-test-spot': {
+    reason: 'At the test spot this, or something milder, did harm on panels like this.',
+    remedy: 'Use something milder, or test another pad there.',
+  },
+  'no-all-in-one-under-coating': {
+    reason: 'An all-in-one leaves protection behind, and a coating does not bond to it.',
+    remedy: 'Use a plain polish where a coating follows.',
+  },
+  'over-budget': {
+    reason: 'It takes more paint than this panel can spare.',
+    remedy: 'Use a milder process, or leave the panel and say so.',
+  },
+}
+
+export const GROUP: Record<PanelGroup, { name: string; means: string }> = {
+  'metal-original': { name: 'Factory paint on metal', means: 'One thin factory coat.' },
+  'metal-repainted': { name: 'Resprayed metal', means: 'A body shop’s paint may be softer or harder.' },
+  plastic: {
+    name: 'Painted plastic',
+    means: 'Often softer; heats first and hazes with what suits the metal.',
+  },
+  other: { name: 'Composite or under film', means: 'Cannot be measured; nothing is known of its depth.' },
+}
+
+export const CARE_LEVEL: Record<Care, { name: string; means: string }> = {
+  usual: { name: 'Standard care', means: 'Each section checked once under the lamp.' },
+  highest: {
+    name: 'Highest care',
+    means: 'Small sections, a slow arm throughout, every section wiped and checked twice.',
+  },
+}
+
+export const SPOT_VERDICT: Record<Verdict, { name: string; means: string }> = {
+  enough: { name: 'Good enough', means: 'This is how the panels of this group are done.' },
+  more: { name: 'Not enough', means: 'The next stronger step is tried.' },
+  'too-much': { name: 'Did harm', means: 'Stripes, haze that stays, or too much heat. One step back.' },
+}
+
+/** How another car’s paint is like this one. */
+export const KIN: Record<Start['kinship'], string> = {
+  'same-paint': 'with this make and colour code',
+  'same-colour': 'of this make and colour, within five years',
+  'same-maker': 'of this make, within five years',
+  'same-time': 'with this kind of paint, within ten years',
+}
+
+/** Why this is tried next at a test spot, or nothing more is. */
+export function spotWhy(why: Why): string {
+  switch (why.code) {
+    case 'nothing-allowed':
+      return 'Nothing may be polished here: the rules forbid every step.'
+    case 'ran-hot':
+      return 'The panel ran hot, so this says nothing yet. Let it cool; then a smaller section, a lower speed, a fresh pad.'
+    case 'unknown-paint':
+      return 'Nobody knows this paint yet: begin with the mildest pair there is.'
+    case 'remembered':
+      return `It was enough on ${why.cars === 1 ? 'one car' : `${why.cars} cars`} ${KIN[why.kinship]}.`
+    case 'left-too-much':
+      return `${PROCESS_NAME[why.last]} left too many marks. Try the next stronger step.`
+    case 'nothing-stronger':
+      return `${PROCESS_NAME[why.last]} left too many marks, and nothing stronger is safe here: these panels are improved, not corrected.`
+    case 'left-haze':
+      return `${PROCESS_NAME[why.last]} clears it but leaves haze. A finer step has to follow.`
+    case 'milder-failed':
+      return 'It was good at the spot, and milder was not.'
+    case 'milder-untried':
+      return 'It was good at the spot. Nothing milder was tried; where there is time, one step down may do as well.'
+    case 'did-harm':
+      return `${PROCESS_NAME[why.last]} did harm. One step back.`
+    case 'harm-above':
+      return `${PROCESS_NAME[why.last]} did harm, so ${processWord(why.best)} is as far as it goes. What is left remains, and the quote says so.`
+    case 'all-harmed':
+      return 'Even the mildest did harm. These panels are cleaned and protected, not polished.'
+    default:
+      return unreachable(why)
+  }
+}
+
+const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
+const KIND: Record<string, string> = {
+  wash: 'Washing',
+  mask: 'Masking and test spot',
+  wipe: 'Panel wipe',
+  layer: 'Applying a coating layer',
+  surface: 'Coating glass, trim, wheels',
+  finish: 'Refit and final inspection',
+  look: 'Inspecting a coating',
+  cut: 'Cutting',
+  refine: 'Refining',
+  polish: 'Polishing',
+}
+
+/** A kind of work the shop learns the minutes of, from its key. */
+export function workName(key: string): string {
+  const [first, role] = key.split(':') as [string, string | undefined]
+  const extra = EXTRA_KEYS.find((each) => first === 'extra' && each === role)
+  if (extra) return extraTitle({ language: 'en' }, extra)
+  const process = Object.entries(PROCESS_NAME).find(([each]) => each === first)
+  if (process && role) return `${process[1]}, ${ROLE[role] ?? role}`
+  return KIND[key] ?? key
+}

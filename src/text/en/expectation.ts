@@ -1,0 +1,75 @@
+import type { WhyLeft } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { letterOf } from '@/core/survey'
+import type { ExpectationWords } from '../expectation'
+import { measured, percent } from '../formats'
+import { many, sentence, thePanels } from './sentence'
+
+const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} out of 100)`
+const now = (before: number) => `Paint condition now: ${standing(before)}.`
+
+function because(why: WhyLeft, several: boolean, region: Region): string {
+  switch (why.code) {
+    case 'thin':
+      return `${many(several, 'their', 'its')} paint is too thin (${measured(region, 'depth', why.lowestUm)} at the thinnest point)`
+    case 'little-to-spare':
+      return why.spareUm < 0.05
+        ? `${many(several, 'they have', 'it has')} no paint to spare`
+        : `${many(several, 'they have', 'it has')} only ${measured(region, 'depth', why.spareUm, 1)} of paint to spare`
+    case 'slight':
+      return `${many(several, 'their', 'its')} marks are too slight to spend paint on`
+    case 'rule':
+      return RULE[why.rule](several)
+  }
+}
+
+const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean) => string> = {
+  'never-polish-matte': () => 'polishing leaves shiny patches on a matte finish',
+  'never-cut-film': (several) => `${many(several, 'they are', 'it is')} under a wrap or film`,
+  'no-paint-on-bare-metal': () => 'there is no paint on bare metal',
+  'no-wool-on-single-stage': () => 'single-stage paint must not be polished that hard',
+  'nothing-coarse-on-plastic': () => 'painted plastic heats quickly and cannot be measured',
+  'disc-only-for-deep-marks': (several) => `${many(several, 'their', 'its')} marks do not need sanding`,
+  'milder-was-enough': () => 'our test spot showed that less is enough',
+  'too-much-at-test-spot': () => 'our test spot showed that polishing would do harm',
+  'no-all-in-one-under-coating': () => 'a coating would not bond to what the polish leaves behind',
+}
+
+export const expectationInEnglish: ExpectationWords = {
+  result: {
+    flawless: ({ before }) => `${now(before)} No defects are recorded: the car is protected, not corrected.`,
+    'no-gain': ({ before }) =>
+      `${now(before)} Polishing would not improve this; the car is cleaned and protected.`,
+    slight: ({ before, clearedPercent }, region) =>
+      `${now(before)} The marks are slight; about ${percent(region, clearedPercent)} of them will be removed.`,
+    improved: ({ before, after, clearedPercent }, region) =>
+      `${now(before)} Expected after the work: ${letterOf(after)} (${after.toFixed(0)}), with about ${percent(region, clearedPercent)} of the marks removed.`,
+  },
+  paint: {
+    'single-stage':
+      'This car has single-stage paint: there is no clear coat, so every polish removes some of the colour itself. We use gentler methods, and can polish it only a limited number of times in its life.',
+    matte: 'Matte paint is never polished. Its marks will remain; it is cleaned and protected only.',
+    wrap: 'The car is wrapped: it is cleaned and protected, and we cannot judge the paint beneath.',
+    gelcoat:
+      'The thickness of gelcoat cannot be measured, so we use the mildest method that works; some marks will remain.',
+    'bare-metal': 'Bare metal has no paint to polish; it is cleaned and protected.',
+  },
+  left: (why, at, region) =>
+    `${sentence(thePanels(region, at))} will not be polished: ${because(why, at.panels.length > 1, region)}. We will clean and protect ${many(at.panels.length > 1, 'them', 'it')}.`,
+  remains: {
+    'improved-only': (at, region) =>
+      `${sentence(thePanels(region, at))} will be improved, not fully corrected: more would take paint ${many(at.panels.length > 1, 'they need', 'it needs')}.`,
+    'softened-only': (at, region) =>
+      `Some marks on ${thePanels(region, at)} are deeper than is safe to polish out. They will be less visible, not removed.`,
+    chips: (at, region) =>
+      `Stone chips on ${thePanels(region, at)} will remain, and may be more noticeable once the paint around them is clear.`,
+    'chips-touched-up': (at, region) =>
+      `Stone chips on ${thePanels(region, at)} are touched up: sealed and less visible, but still to be found.`,
+    nail: (at, region) =>
+      `Scratches on ${thePanels(region, at)} that catch a fingernail will remain, and may be more noticeable once the paint around them is clear.`,
+  },
+  bestFinish:
+    'This is the best finish this paint can safely be given in the time quoted; it will not be flawless. A few marks will still show under an inspection lamp.',
+  coating: (life) =>
+    `The coating makes washing easier and keeps the gloss for about ${life} with good care, less if the car lives outdoors or goes through brush car washes. It does not prevent stone chips or scratches.`,
+}

@@ -1,0 +1,52 @@
+import type { HandoverWords } from '../handover'
+
+export const handoverInEnglish: HandoverWords = {
+  headings: {
+    handover: 'Handover',
+    result: 'Result',
+    remains: 'What remains',
+    panels: 'Before and after, panel by panel',
+    coatings: 'Coatings applied',
+    inspection: 'Final inspection',
+    weeksAhead: 'The weeks ahead',
+    payment: 'Payment',
+  },
+  columns: {
+    name: 'Panel',
+    process: 'Work',
+    film: (unit) => `Paint depth, ${unit}`,
+    taken: (unit) => `Removed, ${unit}`,
+    gloss: 'Gloss, GU',
+    seen: 'Final inspection',
+  },
+  title: (packageName, job, day) => `${packageName}, job ${job}, ${day}`,
+  noPolishing: 'no polishing',
+  notMeasured: 'not measured',
+  passed: 'passed',
+  cleared: (percent) => `${percent} of the marks removed`,
+  expected: ({ before, after, percent }) =>
+    `Paint condition before: ${before}. Expected after the work: ${after}, with about ${percent} of the marks removed.`,
+  reached: (percent) => `Under the inspection lamp about ${percent} of them are gone.`,
+  short: (panels) => `Worked as agreed, but not everything came out: ${panels}.`,
+  layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
+    `${number}. ${product}, lot ${lot}, ${moment}, by ${by}; air ${air}, ${humidity}, panel ${panel}`,
+  highSpot: {
+    're-wet': (panel) => `${panel}: a high spot of the coating was levelled.`,
+    polished: (panel) => `${panel}: a high spot of the coating was polished off and coated again.`,
+  },
+  inspected: (people) =>
+    `Checked panel by panel by ${people}, who did not work on this paint: no faults found.`,
+  reworked: (places) =>
+    places === 1 ? 'One area was reworked first.' : `${places} areas were reworked first.`,
+  notInspected: 'Not finished yet.',
+  agreed: (amount, tax) => `Total: ${amount}, including ${tax}.`,
+  paid: (amount, way, day) => `Paid ${amount} by ${way}, ${day}`,
+  way: { card: 'card', cash: 'cash', transfer: 'bank transfer' },
+  due: (amount) => `Balance due: ${amount}.`,
+  overpaid: (amount) => `Overpaid by ${amount}. We will refund it.`,
+  paidInFull: 'Paid in full.',
+  wheels:
+    'The wheels were removed. Their nuts were tightened to the manufacturer’s torque; please have them re-checked after the first drive.',
+  dataSheets: 'Where product data sheets or local rules say otherwise, they come first.',
+  received: (name) => `Received by ${name} (signature and date)`,
+}

@@ -1,0 +1,34 @@
+import { describe, expect, test } from 'vitest'
+import { vehicleFrontier } from '@/core/correction'
+import { freeSettings } from '@/core/offer'
+import { offerInput, template } from '@/core/offer/offer.fixture'
+import { panelsOf } from '@/core/vehicle'
+import { DUBLIN, OHIO } from '../region.fixture'
+import { whyThis } from './offer'
+
+describe('why this and not the next', () => {
+  const input = offerInput({ thin: ['roof'] })
+  const settings = freeSettings(template('headland'), input)
+  const frontier = vehicleFrontier(input.judgement.panels, settings)
+  const ways = (id: string) => frontier.panels.find(({ judged }) => judged.panel.id === id)!
+  const why = (id: string, key: string, region = DUBLIN) =>
+    whyThis(region, ways(id).all.find(({ process }) => process.key === key)!, ways(id).all)
+  test('names the paint that is missing, as the shop measures it', () => {
+    expect(why('roof', 'leave')).toMatch(
+      /^One-step polish would take \d\.\d µm, more than this panel can spare\.$/,
+    )
+    expect(why('roof', 'leave', OHIO)).toMatch(/would take 0\.\d+ mil, more/)
+  })
+  test('names the rule that forbids it', () => {
+    expect(why('front-bumper', 'one-step-cut')).toContain('painted plastic heats first')
+  })
+  test('names what more would win, and what it costs', () => {
+    expect(why('bonnet', 'one-step-polish')).toMatch(
+      /^One-step cut and finish would gain \d+\.\d points here for \d\.\d µm and \d+ min more/,
+    )
+  })
+  test('has an answer for every process on every panel, with a full stop', () => {
+    for (const { id } of panelsOf('saloon'))
+      for (const option of ways(id).all) expect(whyThis(DUBLIN, option, ways(id).all)).toMatch(/\.$/)
+  })
+})

@@ -1,0 +1,27 @@
+import type { PanelOption } from '@/core/correction'
+import { SEEN_POINTS } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { measured } from '../formats'
+import { FORBIDDEN, PROCESS_NAME } from './correction'
+
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
+
+/** Why a panel gets this process and not the next stronger one. `all` is every process on it, mildest first. */
+export function whyThis(region: Region, option: PanelOption, all: readonly PanelOption[]): string {
+  const depth = (um: number) => measured(region, 'depth', um, 1)
+  const at = all.findIndex(({ process }) => process.key === option.process.key)
+  const next = all
+    .slice(at + 1)
+    .find(({ process }) => !process.leavesProtection || option.process.leavesProtection)
+  if (!next) return 'There is nothing stronger.'
+  const name = PROCESS_NAME[next.process.key]
+  const [rule] = next.broken
+  if (rule?.id === 'over-budget')
+    return `${name} would take ${depth(next.removalUm)}, more than this panel can spare.`
+  if (rule) return `Not ${lowerFirst(name)}: ${lowerFirst(FORBIDDEN[rule.id].reason)}`
+  const points = next.indexAfter - option.indexAfter
+  const cost = `${depth(next.removalUm - option.removalUm)} and ${Math.round(next.minutes - option.minutes)} min more`
+  return points < SEEN_POINTS
+    ? `${name} would cost ${cost} for a difference nobody sees (${points.toFixed(1)} points).`
+    : `${name} would gain ${points.toFixed(1)} points here for ${cost}; within these hours other panels need them more.`
+}

@@ -1,0 +1,46 @@
+import { expect, test } from 'vitest'
+import { EXTRA_KEYS, type ExtraKey, OPERATION_KINDS, type OperationKind } from '@/core/offer'
+import { cautionFor, recipeFor } from './steps'
+
+const caution = (kind: OperationKind, extra?: ExtraKey) => {
+  const step = { kind, ...(extra ? { extra } : {}) }
+  return cautionFor(step, [step])
+}
+
+test('every kind of step carries a caution but taping up, and the last look where the wheels stayed on', () => {
+  for (const kind of OPERATION_KINDS)
+    expect(Boolean(caution(kind))).toBe(kind !== 'mask' && kind !== 'finish')
+})
+
+test('wheel nuts are spoken of where wheels were off, and nowhere else', () => {
+  const finish = { kind: 'finish' } as const
+  expect(cautionFor(finish, [{ kind: 'extra', extra: 'wheels-off' }, finish])).toMatch(/torque.*re-checked/)
+  expect(cautionFor(finish, [{ kind: 'extra', extra: 'interior' }, finish])).toBeUndefined()
+})
+
+test.each(EXTRA_KEYS)('%s speaks of its own danger and its own way of working', (extra) => {
+  expect(caution('extra', extra)).not.toBe(caution('extra'))
+  expect(recipeFor({ kind: 'extra', extra })).toBeTruthy()
+})
+
+test.each([
+  ['wheels-off', /torque.*re-check/],
+  ['wheels-off', /stands/],
+  ['engine-bay', /high voltage/],
+  ['touch-up', /licensed refinisher/],
+  ['headlamps', /mask/],
+  ['soft-top', /ventilate/],
+  ['interior', /allerg/],
+] as const)('%s defers where someone can be hurt: %s', (extra, words) => {
+  expect(caution('extra', extra)).toMatch(words)
+})
+
+test.each([
+  ['wash', /never mixed/],
+  ['cut', /Tie back cords/],
+  ['layer', /ventilate, no flame/],
+  ['surface', /cartridge/],
+  ['wipe', /no flame/],
+] as const)('%s: %s', (kind, words) => {
+  expect(caution(kind)).toMatch(words)
+})

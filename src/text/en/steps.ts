@@ -1,0 +1,76 @@
+import type { ExtraKey, OperationKind, PlannedOperation, VendorStage } from '@/core/offer'
+import { workWords } from '../work'
+
+/** What can hurt someone at a step, and what to defer to. Shown at the step itself. */
+const CAUTIONS: Record<OperationKind, string | undefined> = {
+  wash: 'Acid and iron removers: gloves and eye protection, never mixed, never on hot metal, never left to dry. Keep run-off to the right drain. Follow the data sheets.',
+  mask: undefined,
+  cut: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning. Dust mask where dust flies.',
+  refine: 'Tie back cords, hair and sleeves. Edges and plastic heat first.',
+  polish: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning.',
+  wipe: 'Solvent vapour: ventilate, no flame, gloves. Follow the data sheet.',
+  layer:
+    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, spread them out flat.',
+  surface:
+    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are spread out flat.',
+  extra: 'Read the data sheet of what is used; ventilate, gloves, eye protection where it says so.',
+  vendor: 'Their own rules hold for their work: keep out of it, keep the bay ventilated, no flame.',
+  look: 'Wet floor: boots with a grip, cables off it. What takes iron and tar off wants gloves, eye protection and a cold panel.',
+  hold: 'Do not touch, do not wet, do not move outdoors.',
+  finish: undefined,
+}
+
+const OF_EXTRA: Record<ExtraKey, string> = {
+  'spot-work': 'Sanding dust: mask. Tie back cords and sleeves at the machine.',
+  'touch-up': 'Solvent vapour: ventilate, no flame. Two-component paint is for a licensed refinisher only.',
+  headlamps: 'Sanding dust: mask. A lens that stays cloudy from within needs a new lamp.',
+  'glass-polish': 'Keep the glass cool and moving: a hot spot cracks it. Never over a chip or a crack.',
+  'wheels-off':
+    'Rated lift and stands on the jacking points, never a jack alone. Refit to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
+  'soft-top': 'No jet at close range into the weave. Proofing vapour: ventilate, gloves.',
+  'engine-bay':
+    'Engine cold, 12 V off. Orange cables are high voltage: leave them alone and follow the maker’s instructions.',
+  interior: 'Ask about allergies before strong cleaners; keep fluids away from airbags and switches.',
+}
+
+const WHEELS_WERE_OFF =
+  'Tighten the wheel nuts to the manufacturer’s torque with a calibrated torque wrench, and have the customer get them re-checked after the first drive.'
+
+type Step = Pick<PlannedOperation, 'kind' | 'extra'>
+
+/** The caution of one step of a job: an extra has its own, and nuts are spoken of where wheels were off. */
+export function cautionFor({ kind, extra }: Step, job: readonly Step[]): string | undefined {
+  if (kind === 'finish' && job.some((step) => step.extra === 'wheels-off')) return WHEELS_WERE_OFF
+  return extra ? OF_EXTRA[extra] : CAUTIONS[kind]
+}
+
+/** How a step is done, in a line or two (common practice). */
+const RECIPES: Record<OperationKind, string | undefined> = {
+  wash: 'Top down. Wheels first, foam about four minutes, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
+  mask: 'Tape trim and edges. Lamp round the car. Test spot on a flat middle panel, mildest pair first.',
+  cut: 'One section at a time, four to six crosshatch passes, half a pad’s overlap, a slow arm. Clean the pad every second section.',
+  refine:
+    'Larger sections, faster arm, light pressure. Wipe and look under the point light before moving on.',
+  polish: 'One step: four to six passes, pad flat, stop when the polish turns clear.',
+  wipe: 'Twice round with panel wipe, fresh towel face each panel. Oils hide marks and keep the coating off.',
+  layer:
+    'A few drops a section, crosshatch. Wait for the flash, level with one towel, buff with a second, look at eye level. Leave none.',
+  surface:
+    'Clean, wipe, apply thin, level with one towel and buff with a second. Nothing of it on wet paint.',
+  extra: undefined,
+  vendor: 'Show them what was agreed, and look at it together under the lamp before they leave.',
+  look: 'A fine spray on one panel after another. Name what the water does, feel with the back of a towel, gloss and paint depth in the same places as last time.',
+  hold: undefined,
+  finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
+}
+
+/** How one operation is done: an extra has its own words. */
+export function recipeFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>): string | undefined {
+  return extra ? workWords({ language: 'en' }).extra[extra].means : RECIPES[kind]
+}
+
+export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {
+  'before-correction': 'before the correction',
+  'before-coating': 'before the coating',
+  'after-coating': 'after the coating',
+}

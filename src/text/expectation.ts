@@ -1,0 +1,65 @@
+import type { Expectation, FormerlyTold, LimitingPaint, WhyLeft } from '@/core/offer'
+import type { Language, Region } from '@/core/region'
+import type { OnPanels } from '@/core/survey'
+import { expectationInGerman } from './de/expectation'
+import { expectationInEnglish } from './en/expectation'
+import { expectationInFrench } from './fr/expectation'
+
+/** What a customer may expect of an offer, in sentences. */
+
+export type ExpectationWords = {
+  result: {
+    [Code in Extract<Expectation, { kind: 'result' }>['code']]: (
+      facts: Extract<Expectation, { kind: 'result'; code: Code }>,
+      region: Region,
+    ) => string
+  }
+  paint: Record<LimitingPaint, string>
+  left: (why: WhyLeft, at: OnPanels, region: Region) => string
+  remains: Record<
+    'improved-only' | 'softened-only' | 'chips' | 'chips-touched-up' | 'nail',
+    (at: OnPanels, region: Region) => string
+  >
+  bestFinish: string
+  coating: (life: string) => string
+}
+
+const IN: Record<Language, ExpectationWords> = {
+  en: expectationInEnglish,
+  fr: expectationInFrench,
+  de: expectationInGerman,
+}
+
+const YEAR_MONTHS = 12
+
+/** Years where they are whole, else months, as the language counts them. */
+function lifeText({ language }: Region, months: number): string {
+  const inYears = months % YEAR_MONTHS === 0
+  return new Intl.NumberFormat(language, {
+    style: 'unit',
+    unit: inYears ? 'year' : 'month',
+    unitDisplay: 'long',
+  }).format(inYears ? months / YEAR_MONTHS : months)
+}
+
+export function expectationText(region: Region, told: Expectation | FormerlyTold): string {
+  if ('text' in told) return told.text
+  const words = IN[region.language]
+  switch (told.code) {
+    case 'paint':
+      return words.paint[told.paint]
+    case 'left':
+      return words.left(told.why, told, region)
+    case 'best-finish':
+      return words.bestFinish
+    case 'coating':
+      return words.coating(lifeText(region, Math.round(told.lifeMonths)))
+    case 'flawless':
+    case 'no-gain':
+    case 'slight':
+    case 'improved':
+      return (words.result[told.code] as (facts: Expectation, region: Region) => string)(told, region)
+    default:
+      return words.remains[told.code](told, region)
+  }
+}

@@ -1,0 +1,76 @@
+import type { WhyLeft } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { letterOf } from '@/core/survey'
+import type { ExpectationWords } from '../expectation'
+import { measured, percent } from '../formats'
+import { panelsAhead } from './sentence'
+
+const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} sur 100)`
+const now = (before: number) => `État actuel de la peinture : ${standing(before)}.`
+
+function because(why: WhyLeft, region: Region): string {
+  switch (why.code) {
+    case 'thin':
+      return `la peinture y est trop fine (${measured(region, 'depth', why.lowestUm)} au point le plus mince)`
+    case 'little-to-spare':
+      return why.spareUm < 0.05
+        ? 'il n’y a pas de réserve de peinture'
+        : `la réserve de peinture n’est que de ${measured(region, 'depth', why.spareUm, 1)}`
+    case 'slight':
+      return 'les marques sont trop légères pour y sacrifier de la peinture'
+    case 'rule':
+      return RULE[why.rule]
+  }
+}
+
+const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
+  'never-polish-matte': 'le polissage laisse des zones brillantes sur une peinture mate',
+  'never-cut-film': 'la peinture est sous un film',
+  'no-paint-on-bare-metal': 'il n’y a pas de peinture sur le métal nu',
+  'no-wool-on-single-stage': 'une peinture sans vernis ne supporte pas un polissage aussi fort',
+  'nothing-coarse-on-plastic': 'le plastique peint chauffe vite et ne peut pas être mesuré',
+  'disc-only-for-deep-marks': 'les marques ne demandent pas de ponçage',
+  'milder-was-enough': 'notre essai a montré qu’un traitement plus doux suffit',
+  'too-much-at-test-spot': 'notre essai a montré que le polissage ferait des dégâts',
+  'no-all-in-one-under-coating':
+    'le traitement céramique n’adhérerait pas sur ce que ce polish laisse derrière lui',
+}
+
+export const expectationInFrench: ExpectationWords = {
+  result: {
+    flawless: ({ before }) => `${now(before)} Aucun défaut relevé : la voiture est protégée, pas corrigée.`,
+    'no-gain': ({ before }) =>
+      `${now(before)} Un polissage n’y changerait rien ; la voiture est nettoyée et protégée.`,
+    slight: ({ before, clearedPercent }, region) =>
+      `${now(before)} Les marques sont légères ; environ ${percent(region, clearedPercent)} d’entre elles disparaîtront.`,
+    improved: ({ before, after, clearedPercent }, region) =>
+      `${now(before)} Attendu après notre travail : ${letterOf(after)} (${after.toFixed(0)}), avec environ ${percent(region, clearedPercent)} des marques supprimées.`,
+  },
+  paint: {
+    'single-stage':
+      'Cette voiture a une peinture sans vernis : chaque polissage enlève un peu de la teinte elle-même. Nous employons des méthodes plus douces, et elle ne peut être polie qu’un nombre limité de fois au cours de sa vie.',
+    matte: 'Une peinture mate ne se polit jamais. Ses marques resteront ; elle est nettoyée et protégée.',
+    wrap: 'La voiture est sous covering : elle est nettoyée et protégée, et nous ne pouvons pas juger la peinture qu’il recouvre.',
+    gelcoat:
+      'L’épaisseur du gelcoat ne se mesure pas : nous employons la méthode la plus douce qui convienne, et des marques resteront.',
+    'bare-metal': 'Le métal nu n’a pas de peinture à polir ; il est nettoyé et protégé.',
+  },
+  left: (why, at, region) =>
+    `${panelsAhead(region, at)} : pas de polissage, car ${because(why, region)}. Nettoyage et protection seulement.`,
+  remains: {
+    'improved-only': (at, region) =>
+      `${panelsAhead(region, at)} : amélioration, sans correction complète ; aller plus loin enlèverait de la peinture nécessaire.`,
+    'softened-only': (at, region) =>
+      `${panelsAhead(region, at)} : certaines marques sont trop profondes pour être polies sans risque. Elles se verront moins, sans disparaître.`,
+    chips: (at, region) =>
+      `${panelsAhead(region, at)} : les éclats de gravillons resteront et pourront se voir davantage une fois la peinture nette autour d’eux.`,
+    'chips-touched-up': (at, region) =>
+      `${panelsAhead(region, at)} : les éclats de gravillons sont retouchés ; scellés et moins visibles, on pourra encore les repérer.`,
+    nail: (at, region) =>
+      `${panelsAhead(region, at)} : les rayures qui accrochent l’ongle resteront et pourront se voir davantage une fois la peinture nette autour d’elles.`,
+  },
+  bestFinish:
+    'C’est le meilleur résultat que cette peinture puisse atteindre sans risque dans le temps prévu ; il ne sera pas parfait. Quelques marques resteront visibles sous une lampe d’inspection.',
+  coating: (life) =>
+    `La protection facilite le lavage et garde la brillance environ ${life} avec un bon entretien, moins si la voiture dort dehors ou passe aux rouleaux. Elle n’empêche ni les éclats ni les rayures.`,
+}

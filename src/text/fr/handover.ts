@@ -1,0 +1,53 @@
+import type { HandoverWords } from '../handover'
+
+export const handoverInFrench: HandoverWords = {
+  headings: {
+    handover: 'Restitution',
+    result: 'Résultat',
+    remains: 'Ce qui reste',
+    panels: 'Avant et après, élément par élément',
+    coatings: 'Protections appliquées',
+    inspection: 'Contrôle final',
+    weeksAhead: 'Les semaines à venir',
+    payment: 'Règlement',
+  },
+  columns: {
+    name: 'Élément',
+    process: 'Travail',
+    film: (unit) => `Épaisseur, ${unit}`,
+    taken: (unit) => `Enlevé, ${unit}`,
+    gloss: 'Brillance, GU',
+    seen: 'Contrôle final',
+  },
+  title: (packageName, job, day) => `${packageName}, dossier ${job}, ${day}`,
+  noPolishing: 'sans polissage',
+  notMeasured: 'non mesuré',
+  passed: 'conforme',
+  cleared: (percent) => `${percent} des marques supprimées`,
+  expected: ({ before, after, percent }) =>
+    `État de la peinture avant : ${before}. Attendu après notre travail : ${after}, avec environ ${percent} des marques supprimées.`,
+  reached: (percent) => `Sous la lampe d’inspection, environ ${percent} d’entre elles ont disparu.`,
+  short: (panels) => `Travaillé comme convenu, sans que tout parte : ${panels}.`,
+  layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
+    `${number}. ${product}, lot ${lot}, ${moment}, par ${by} ; air ${air}, ${humidity}, tôle ${panel}`,
+  highSpot: {
+    're-wet': (panel) => `${panel} : une surépaisseur de la protection a été égalisée.`,
+    polished: (panel) => `${panel} : une surépaisseur a été polie, puis la protection réappliquée.`,
+  },
+  inspected: (people) =>
+    `Contrôlé élément par élément par ${people}, qui n’a pas travaillé sur cette peinture : aucun défaut relevé.`,
+  reworked: (places) =>
+    places === 1 ? 'Une zone a d’abord été reprise.' : `${places} zones ont d’abord été reprises.`,
+  notInspected: 'Pas encore terminé.',
+  agreed: (amount, tax) => `Total : ${amount}, ${tax} comprise.`,
+  paid: (amount, way, day) => `Réglé ${amount} ${way}, ${day}`,
+  way: { card: 'par carte', cash: 'en espèces', transfer: 'par virement' },
+  due: (amount) => `Solde à régler : ${amount}.`,
+  overpaid: (amount) => `Trop-perçu de ${amount}. Nous vous le remboursons.`,
+  paidInFull: 'Réglé en totalité.',
+  wheels:
+    'Les roues ont été déposées. Leurs écrous ont été serrés au couple du constructeur ; faites-les recontrôler après le premier trajet.',
+  dataSheets:
+    'Les fiches techniques des produits et les règles locales priment lorsqu’elles disent autre chose.',
+  received: (name) => `Reçu par ${name} (signature et date)`,
+}

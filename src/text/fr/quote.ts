@@ -1,0 +1,34 @@
+import type { QuoteWords } from '../quote'
+
+export const quoteInFrench: QuoteWords = {
+  headings: {
+    expect: 'À quoi vous attendre',
+    work: 'Prestations comprises',
+    protection: 'Protection appliquée',
+    price: 'Prix',
+    darker: 'Plus la teinte est foncée, plus le polissage est fort.',
+  },
+  title: (version, day) => `Devis ${version} du ${day}`,
+  draft: 'Projet de devis',
+  forCustomer: (name) => `pour ${name}`,
+  job: (number) => `Dossier ${number}`,
+  validUntil: (day) => `Valable jusqu’au ${day}.`,
+  validFor: (days) => `Valable ${days === 1 ? 'un jour' : `${days} jours`} une fois enregistré.`,
+  couldCollect: (day, time) =>
+    `Si vous aviez accepté ce devis le jour de sa rédaction, la voiture aurait été prête le ${day} à ${time}. Nous confirmons la date à votre acceptation.`,
+  wash: 'Lavage à la main et décontamination (fer, goudron, argile) selon les besoins.',
+  on: (process, panels) => `${process} : ${panels}.`,
+  everyPanel: 'toute la carrosserie',
+  cleanedOnly: (panels) => `Nettoyage sans polissage : ${panels}.`,
+  afterwards: 'puis',
+  applied: (surface, products) => `${surface} : ${products}.`,
+  tax: () => 'TVA',
+  excludingTax: () => 'Prix hors taxe',
+  total: 'Total TTC',
+  deposit: (percent) => `Acompte de ${percent} avant le début des travaux`,
+  consumables: 'Mousses, microfibres et adhésif',
+  discount: (percent) => `Remise de ${percent}`,
+  by: (trade, name) => `${trade} par ${name}`,
+  accepted: (name) => `Bon pour accord, ${name} (signature et date)`,
+  forShop: (shop) => `Pour ${shop}`,
+}

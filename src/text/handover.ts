@@ -1,0 +1,67 @@
+import type { PaymentWay } from '@/core/handover'
+import type { Language, Region } from '@/core/region'
+import { handoverInGerman } from './de/handover'
+import { handoverInEnglish } from './en/handover'
+import { handoverInFrench } from './fr/handover'
+
+/** The sheet that goes home with a car. */
+
+export type HandoverWords = {
+  headings: {
+    handover: string
+    result: string
+    remains: string
+    panels: string
+    coatings: string
+    inspection: string
+    weeksAhead: string
+    payment: string
+  }
+  columns: {
+    name: string
+    process: string
+    film: (unit: string) => string
+    taken: (unit: string) => string
+    gloss: string
+    seen: string
+  }
+  title: (packageName: string, job: number, day: string) => string
+  noPolishing: string
+  notMeasured: string
+  passed: string
+  cleared: (percent: string) => string
+  expected: (facts: { before: string; after: string; percent: string }) => string
+  reached: (percent: string) => string
+  short: (panels: string) => string
+  layer: (facts: {
+    number: number
+    product: string
+    lot: string
+    moment: string
+    by: string
+    air: string
+    humidity: string
+    panel: string
+  }) => string
+  highSpot: Record<'re-wet' | 'polished', (panel: string) => string>
+  inspected: (people: string) => string
+  reworked: (places: number) => string
+  notInspected: string
+  agreed: (amount: string, tax: string) => string
+  paid: (amount: string, way: string, day: string) => string
+  way: Record<PaymentWay, string>
+  due: (amount: string) => string
+  overpaid: (amount: string) => string
+  paidInFull: string
+  wheels: string
+  dataSheets: string
+  received: (name: string) => string
+}
+
+const IN: Record<Language, HandoverWords> = {
+  en: handoverInEnglish,
+  fr: handoverInFrench,
+  de: handoverInGerman,
+}
+
+export const handoverWords = ({ language }: Pick<Region, 'language'>): HandoverWords => IN[language]

@@ -1,0 +1,232 @@
+import type { Job } from '@/core/job'
+import type { JobPlan, PriceLine, Quote, QuoteRow, QuoteText, Summary } from '@/core/offer'
+import { type Language, type Region, readIn } from '@/core/region'
+import { unreachable } from '@/core/result'
+import type { Setup } from '@/core/shop'
+import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import { quoteInGerman } from './de/quote'
+import { quoteInEnglish } from './en/quote'
+import { expectationText } from './expectation'
+import { clock, duration, list, measured, money, paperDay, percent } from './formats'
+import { quoteInFrench } from './fr/quote'
+import { placeName } from './panels'
+import { extraTitle, surfaceTitle, title, tradeTitle, workWords } from './work'
+
+/** A quote in the customer’s language: every line of it, for the screen and for the PDF alike, as it is kept. */
+
+export type QuoteWords = {
+  headings: QuoteText['headings']
+  /** Of a version, and of what is not kept yet. */
+  title: (version: number, day: string) => string
+  draft: string
+  forCustomer: (name: string) => string
+  job: (number: number) => string
+  validUntil: (day: string) => string
+  validFor: (days: number) => string
+  couldCollect: (day: string, time: string) => string
+  wash: string
+  on: (process: string, panels: string) => string
+  everyPanel: string
+  cleanedOnly: (panels: string) => string
+  afterwards: string
+  applied: (surface: string, products: string) => string
+  tax: (locale: string) => string
+  excludingTax: (tax: string) => string
+  total: string
+  deposit: (percent: string) => string
+  consumables: string
+  discount: (percent: string) => string
+  by: (trade: string, name: string) => string
+  accepted: (name: string) => string
+  forShop: (shop: string) => string
+}
+
+const IN: Record<Language, QuoteWords> = { en: quoteInEnglish, fr: quoteInFrench, de: quoteInGerman }
+export const quoteWords = ({ language }: Pick<Region, 'language'>): QuoteWords => IN[language]
+
+type Told = {
+  shop: string
+  customer: string
+  jobNumber: number
+  summary: Summary
+  operations: JobPlan['operations']
+  totalCents: number
+  depositPercent: number
+}
+
+/** Of a version that is written, or of one that is still being chosen. */
+export type QuoteState =
+  | { kind: 'written'; version: number; writtenAt: Instant; validUntil: Instant; couldCollectAt?: Instant }
+  | { kind: 'draft'; validDays: number }
+
+/** Panels by what is done to them, the strongest first; those left alone apart. */
+function panelsByProcess({ panels }: Summary) {
+  const byProcess = new Map<Summary['panels'][number]['process'], Summary['panels']>()
+  for (const panel of panels) byProcess.set(panel.process, [...(byProcess.get(panel.process) ?? []), panel])
+  const worked = [...byProcess].flatMap(([process, own]) => (process === 'leave' ? [] : [{ process, own }]))
+  return {
+    worked: worked.toSorted((a, b) => b.own[0]!.takesUm - a.own[0]!.takesUm),
+    left: byProcess.get('leave') ?? [],
+  }
+}
+
+/** What is done, in the order of the work. */
+export function workLines(region: Region, summary: Summary): string[] {
+  const [words, work] = [quoteWords(region), workWords(region)]
+  const { worked, left } = panelsByProcess(summary)
+  const named = (panels: Summary['panels']) =>
+    list(
+      region,
+      panels.map(({ id }) => placeName(region, id)),
+    )
+  return [
+    words.wash,
+    ...worked.map(({ process, own }) =>
+      title(
+        region,
+        words.on(work.process[process], own.length === summary.panels.length ? words.everyPanel : named(own)),
+      ),
+    ),
+    ...(left.length > 0 && worked.length > 0 ? [words.cleanedOnly(named(left))] : []),
+    ...(worked.length > 0 ? [work.care[summary.care]] : []),
+  ]
+}
+
+/** What is applied to which surface. */
+export function protectionLines(region: Region, { coats }: Summary): string[] {
+  const words = quoteWords(region)
+  const paint = coats.filter(({ surface }) => surface === 'paint').map(({ product }) => product)
+  const beside = coats.filter(({ surface }) => surface !== 'paint')
+  return [
+    ...(paint.length > 0
+      ? [words.applied(surfaceTitle(region, 'paint'), paint.join(`, ${words.afterwards} `))]
+      : []),
+    ...beside.map(({ surface, product }) => words.applied(surfaceTitle(region, surface), product)),
+  ]
+}
+
+/** One line of the price. */
+export function lineText(region: Region, line: PriceLine): string {
+  const words = quoteWords(region)
+  switch (line.kind) {
+    case 'labour':
+      return `${title(region, workWords(region).skill[line.skill])}, ${duration(region, line.minutes)}`
+    case 'product':
+      return `${line.name}, ${measured(region, 'volume', line.ml)}`
+    case 'consumables':
+      return words.consumables
+    case 'extra':
+      return `${extraTitle(region, line.extra)}${line.count > 1 ? ` × ${line.count}` : ''}, ${duration(region, line.minutes)}`
+    case 'vendor':
+      return words.by(tradeTitle(region, line.trade), line.name)
+    case 'discount':
+      return words.discount(percent(region, line.percent))
+    default:
+      return unreachable(line)
+  }
+}
+
+/** What the hours of a line are made of: a few words for what is done, with its minutes. */
+export function lineOrigin(region: Region, line: PriceLine, operations: JobPlan['operations']): string {
+  if (line.kind !== 'labour') return ''
+  const minutes = new Map<string, number>()
+  for (const operation of operations.filter(({ id }) => line.operations.includes(id))) {
+    const activity = workWords(region).activity[operation.kind]
+    minutes.set(activity, (minutes.get(activity) ?? 0) + operation.minutes * operation.people)
+  }
+  return [...minutes].map(([activity, took]) => `${activity} ${duration(region, took)}`).join(', ')
+}
+
+/** Net, tax and what it comes to. */
+export function sumRows(
+  region: Region,
+  summary: Pick<Summary, 'netCents' | 'taxCents' | 'taxPercent'>,
+): QuoteRow[] {
+  const words = quoteWords(region)
+  const tax = words.tax(region.locale)
+  return [
+    { name: words.excludingTax(tax), amount: money(region, summary.netCents) },
+    {
+      name: `${tax} ${percent(region, summary.taxPercent ?? 0)}`,
+      amount: money(region, summary.taxCents),
+    },
+  ]
+}
+
+function aboutText(region: Region, state: QuoteState, jobNumber: number) {
+  const words = quoteWords(region)
+  const day = (at: Instant) => paperDay(region, dayIn(region.timezone, at))
+  if (state.kind === 'draft')
+    return { title: words.draft, about: `${words.job(jobNumber)}. ${words.validFor(state.validDays)}` }
+  return {
+    title: words.title(state.version, day(state.writtenAt)),
+    // It ends with the midnight after its last day.
+    about: `${words.job(jobNumber)}. ${words.validUntil(day(plusMinutes(state.validUntil, -1)))}`,
+    ...(state.couldCollectAt
+      ? {
+          collection: words.couldCollect(day(state.couldCollectAt), clock(region, state.couldCollectAt)),
+        }
+      : {}),
+  }
+}
+
+export function quoteText(region: Region, told: Told, state: QuoteState): QuoteText {
+  const words = quoteWords(region)
+  const { summary } = told
+  return {
+    language: region.language,
+    headings: words.headings,
+    ...aboutText(region, state, told.jobNumber),
+    forCustomer: words.forCustomer(told.customer),
+    expectation: summary.expectation.map((each) => ({
+      kind: each.kind,
+      text: expectationText(region, each),
+    })),
+    work: workLines(region, summary),
+    protection: protectionLines(region, summary),
+    rows: summary.priceLines.map((line) => {
+      const origin = lineOrigin(region, line, told.operations)
+      return {
+        name: lineText(region, line),
+        ...(origin ? { origin } : {}),
+        amount: money(region, line.cents),
+      }
+    }),
+    sums: sumRows(region, summary),
+    total: { name: words.total, amount: money(region, told.totalCents) },
+    ...(summary.depositCents > 0
+      ? {
+          deposit: {
+            name: words.deposit(percent(region, told.depositPercent)),
+            amount: money(region, summary.depositCents),
+          },
+        }
+      : {}),
+    accepted: words.accepted(told.customer),
+    forShop: words.forShop(told.shop),
+  }
+}
+
+/** A version in the words of today and of its customer. */
+export function toldQuote(
+  quote: Pick<
+    Quote,
+    'version' | 'summary' | 'plan' | 'totalCents' | 'choices' | 'writtenAt' | 'validUntil' | 'couldCollectAt'
+  >,
+  job: Pick<Job, 'number' | 'customer'>,
+  setup: Pick<Setup, 'name' | 'region'>,
+): QuoteText {
+  return quoteText(
+    readIn(setup.region, job.customer.language),
+    {
+      shop: setup.name,
+      customer: job.customer.name,
+      jobNumber: job.number,
+      summary: quote.summary,
+      operations: quote.plan.operations,
+      totalCents: quote.totalCents,
+      depositPercent: quote.choices.terms.depositPercent,
+    },
+    { kind: 'written', ...quote },
+  )
+}

@@ -1,0 +1,35 @@
+import type { OtherSurface } from '@/core/coating'
+import type { Care, ProcessKey } from '@/core/correction'
+import type { ExtraKey, OperationKind, Skill, Trade } from '@/core/offer'
+import type { Language, Region } from '@/core/region'
+import { workInGerman } from './de/work'
+import { workInEnglish } from './en/work'
+import { workInFrench } from './fr/work'
+
+/** What is done to a car and with what, as a customer reads it: begins small, stands in the middle of a sentence. */
+
+export type WorkWords = {
+  process: Record<Exclude<ProcessKey, 'leave'>, string>
+  surface: Record<OtherSurface | 'paint', string>
+  extra: Record<ExtraKey, { name: string; means: string }>
+  trade: Record<Trade, string>
+  skill: Record<Skill, string>
+  /** What the hours of a price are made of. */
+  activity: Record<OperationKind, string>
+  care: Record<Care, string>
+}
+
+const IN: Record<Language, WorkWords> = { en: workInEnglish, fr: workInFrench, de: workInGerman }
+
+type Reader = Pick<Region, 'language'>
+
+export const workWords = ({ language }: Reader): WorkWords => IN[language]
+
+/** At the beginning of a line, as the language writes it. */
+export const title = ({ language }: Reader, text: string) =>
+  text.charAt(0).toLocaleUpperCase(language) + text.slice(1)
+
+export const extraTitle = (region: Reader, key: ExtraKey) => title(region, workWords(region).extra[key].name)
+export const tradeTitle = (region: Reader, trade: Trade) => title(region, workWords(region).trade[trade])
+export const surfaceTitle = (region: Reader, surface: OtherSurface | 'paint') =>
+  title(region, workWords(region).surface[surface])
