@@ -108,7 +108,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible()
     await page.getByText('How this is worked out').click()
     await expect(page.getByText('lowest limit applies')).toBeVisible()
-    await expect(page.getByText('lifetime 7.6 µm − taken before 0.0 µm = 7.6 µm')).toBeVisible()
+    await expect(page.getByText('lifetime 7.6 µm − removed before 0.0 µm = 7.6 µm')).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
     await page.reload()
     await expect(page.getByText('13 of 13 metal panels read')).toBeVisible()

@@ -98,7 +98,7 @@ test('the shop remembers: the estate begins where its sister was good', async ({
 test('three cars get three plans from the same screens', async ({ page }) => {
   await openRoom(page, 'IM 19', 'plan?compare=tideline,headland,lantern')
   await expect(page.getByRole('article', { name: 'Headland' })).toContainText(
-    'The bonnet is left as it is: the paint is thin there',
+    'The bonnet will not be polished: its paint is too thin',
   )
   await expect(page.getByRole('article', { name: 'Lantern' })).toContainText(
     'A strong solvent softens old single-stage paint',
@@ -139,13 +139,13 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
     await page.getByLabel('A word to the customer').fill('Your uncle would like it.')
   })
   await test.step('the lines add up to the total, to the cent', async () => {
-    const rows = await paper.getByRole('region', { name: 'The price' }).locator('tr').allTextContents()
+    const rows = await paper.getByRole('region', { name: 'Price' }).locator('tr').allTextContents()
     const cents = rows.map((row) => Math.round(100 * euros(row)) * (/−€/.test(row) ? -1 : 1))
     const names = rows.map((row) => row.replace(/−?€[\d,.]+$/, ''))
     const at = (name: string) => names.findIndex((each) => each.startsWith(name))
-    const lines = cents.slice(0, at('Before tax')).reduce((sum, each) => sum + each, 0)
-    expect(lines).toBe(cents[at('Before tax')])
-    expect(cents[at('Before tax')]! + cents[at('Tax')]!).toBe(cents[at('Total')])
+    const lines = cents.slice(0, at('Price excluding VAT')).reduce((sum, each) => sum + each, 0)
+    expect(lines).toBe(cents[at('Price excluding VAT')])
+    expect(cents[at('Price excluding VAT')]! + cents[at('VAT')]!).toBe(cents[at('Total')])
   })
   await test.step('written, then declined with a reason', async () => {
     await written(1).click()
@@ -161,7 +161,7 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
     await page.getByRole('button', { name: 'The next version, not yet written' }).click()
     await page.getByLabel('Discount, %').fill('15')
     await written(2).click()
-    await expect(paper).toContainText('The bonnet is left as it is: the paint is thin there')
+    await expect(paper).toContainText('The bonnet will not be polished: its paint is too thin')
     await expect(paper).toContainText('single-stage')
     await page.reload()
     await expect(page.getByRole('button', { name: /^2\. Headland/ })).toHaveAttribute('aria-pressed', 'true')
@@ -177,7 +177,7 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
       'Headland',
       'IM 19',
       'Fergus Aylward',
-      'The bonnet is left as it is: the paint is thin there',
+      'The bonnet will not be polished: its paint is too thin',
       'Discount 15%',
       'Your uncle would like it.',
       (await total())!,

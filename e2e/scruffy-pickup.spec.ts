@@ -44,7 +44,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('radio', { name: /^Right front door:/ }).click()
     await noteDefect(page, 'Deep scratches', 4, true)
     await noteDefect(page, 'Swirls', 75)
-    await expect(page.getByText('catches the nail: touch-up, refinish or leave')).toBeVisible()
+    await expect(page.getByText('catches a fingernail: touch up, respray or leave')).toBeVisible()
     for (const panel of ['Bonnet', 'Tailgate', 'Left front wing']) {
       await page.getByRole('radio', { name: new RegExp(`^${panel}:`) }).click()
       await noteDefect(page, 'Swirls', 75)
@@ -54,7 +54,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('radio', { name: /^Left rear wheel:/ }).click()
     await page.getByRole('radio', { name: 'Kerb damage' }).click()
     await page.getByRole('button', { name: 'Add kerb damage' }).click()
-    await expect(page.getByText('for a wheel refinisher')).toBeVisible()
+    await expect(page.getByText('needs a wheel refinisher')).toBeVisible()
     await page.getByRole('button', { name: 'Interior' }).click()
     await page.getByRole('radio', { name: 'Stained' }).click()
     await page.getByLabel('Note', { exact: true }).fill('fish box, rear footwell')
@@ -132,7 +132,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('radio', { name: /^Bonnet:/ }).click()
     await expect(page.getByTestId('ledger')).toContainText('Taken at earlier visits')
     await page.getByText('How this is worked out').click()
-    await expect(page.getByText(/lifetime 7\.6 µm − taken before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
+    await expect(page.getByText(/lifetime 7\.6 µm − removed before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
     await expect(page.getByText('Rounds over one another')).toBeVisible()
     await page.getByRole('button', { name: 'What has gone' }).click()
     await expect(page.getByText('What has gone between')).toBeVisible()
@@ -146,8 +146,8 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(
       page.getByText('Scratches on the right front door that catch a fingernail will remain.'),
     ).toBeVisible()
-    await expect(page.getByText('The left front wing has been painted again.')).toBeVisible()
-    await expect(page.getByText('Paint was taken from', { exact: false })).toBeVisible()
+    await expect(page.getByText('The left front wing has been resprayed.')).toBeVisible()
+    await expect(page.getByText('been machine polished before', { exact: false })).toBeVisible()
     await expect(page.getByText('Left rear wheel: kerb damage.')).toBeVisible()
     await page.getByRole('button', { name: 'Save signature' }).click()
     await expect(page.getByText('Have the customer sign in the field.')).toBeVisible()

@@ -193,7 +193,7 @@ test('a film on one panel is declared on the walk, judged by, and told', async (
   await expect(page.getByTestId('finding')).toHaveText('Under film')
   await expect(page.getByTestId('budget')).toHaveText('0.0 µm')
   await page.getByRole('link', { name: 'Sign-off', exact: true }).click()
-  await expect(page.getByText('A film lies on the roof.')).toBeVisible()
+  await expect(page.getByText('There is a film on the roof.')).toBeVisible()
 })
 
 test('an owner who is known brings another vehicle: the owner stays, the vehicle is asked anew', async ({
