@@ -219,7 +219,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByText(/Cladonia Base, lot CB-7/)).toBeVisible()
     await page.emulateMedia({ media: 'print' })
     await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
-    await expect(page.getByText('Do not', { exact: true })).toBeVisible()
+    await expect(page.getByText('Avoid', { exact: true })).toBeVisible()
     await page.emulateMedia({ media: 'screen' })
     await page.goBack()
     await page.getByRole('link', { name: 'Survey' }).click()

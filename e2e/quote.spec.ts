@@ -272,5 +272,5 @@ test('prices and vendors are kept, and what cannot be is refused at its field', 
   await keep.click()
   await expect(page.getByText('“Boathouse” calls in somebody who is taken out here.').first()).toBeVisible()
   await openRoom(page, 'IM 5012', 'quote?package=headland')
-  await expect(page.getByRole('article').first()).toContainText('Tax 21%')
+  await expect(page.getByRole('article').first()).toContainText('VAT 21%')
 })
