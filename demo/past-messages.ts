@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Language } from '@/core/customer'
 import type { Job } from '@/core/job'
-import { type Facts, fillIn, type Occasion, TEMPLATES } from '@/core/messages'
+import { type DueMessage, fillIn } from '@/core/messages'
+import type { Region } from '@/core/region'
 import type { Random } from '@/core/schedule'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageEventsRow } from '@/server/db/tables'
+import { dueFacts, standardText } from '@/text/messages'
 import { toMessageId } from '../src/core/ids'
 import { pick } from './past-cars'
 
@@ -22,14 +24,16 @@ const ANSWERED = 0.15
 export async function sayThen(
   db: Knex,
   { customer, vehicle }: Pick<Job, 'customer' | 'vehicle'>,
-  { occasion, key, at, facts }: { occasion: Occasion; key: string; at: Instant; facts: Partial<Facts> },
+  { occasion, key, at, facts }: Pick<DueMessage, 'occasion' | 'key' | 'facts'> & { at: Instant },
+  region: Region,
   random: Random,
 ): Promise<void> {
-  const text = fillIn(
-    TEMPLATES[occasion][customer.language],
-    { name: customer.name, car: `${vehicle.make} ${vehicle.model}`, shop: 'Fern Yard', ...facts },
-    customer.language,
-  )
+  const text = fillIn(standardText(occasion, customer.language), {
+    name: customer.name,
+    car: `${vehicle.make} ${vehicle.model}`,
+    shop: 'Fern Yard',
+    ...dueFacts(region, customer.language, { occasion, facts }),
+  })
   if (!text.ok) throw new Error(`a text of the past lacks {${text.error.name}}`)
   const id = toMessageId(randomUUID())
   await db('messages').insert({

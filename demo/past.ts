@@ -93,6 +93,7 @@ async function lookAfter(
         at: nextLoud(zone, at, shop.setup.quiet),
         facts: { from, until },
       },
+      shop.setup.region,
       said,
     )
   const home = dayIn(zone, freeAt)

@@ -61,7 +61,7 @@ test('a visit is logged with the keyboard: the bonnet fails, and the outlook mov
   await expect(page.getByText(/Write the odometer in whole kilometres/)).toBeVisible()
   await page.getByLabel('Odometer, km').fill('24100')
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('Kept; the outlook reckons with it.')).toBeVisible()
+  await expect(page.getByText('Saved; the outlook uses it.')).toBeVisible()
   // Who looks is asked for before anything is written.
   await page.getByRole('button', { name: /^Stays wet/ }).press('Enter')
   await expect(page.getByText('Say who looks.')).toBeVisible()
@@ -110,7 +110,7 @@ test('the repair is planned into the schedule on guarantee, and stands on the ca
   await page.goto(`${shop.url}/schedule`)
   await expect(page.locator('title', { hasText: PLATE }).first()).toBeAttached()
   await page.goto(visitUrl)
-  await page.getByRole('button', { name: 'The visit is over, the car goes home' }).click()
+  await page.getByRole('button', { name: 'Finish visit and hand over' }).click()
   await expect(page.getByRole('button', { name: /^Stays wet/ })).toHaveCount(0)
 })
 
@@ -297,7 +297,7 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
     await other.open(NOW)
     const there = await (await browser.newContext()).newPage()
     await there.goto(`${other.url}/vehicles`)
-    await there.getByText('A car has brought its history along').click()
+    await there.getByText('Import a vehicle history').click()
     await there.getByLabel('Whose car it is now').fill('Conn Saltmarsh')
     await there.getByLabel('History file (JSON)').setInputFiles({
       name: 'letter.json',

@@ -22,7 +22,7 @@ test('layers wait for dry air, the lofts are marked, and it is dry again', async
   await page.getByLabel('From, time').fill('12:00')
   await page.getByLabel('Until, day').fill('2027-01-14')
   await page.getByLabel('Until, time').fill('18:00')
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(page.getByRole('region', { name: 'What follows' })).toContainText('IM 903')
   await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/The air is too damp to coat until tomorrow 18:00/)).toBeVisible()

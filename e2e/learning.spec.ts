@@ -49,7 +49,7 @@ test('what an hour costs is said by keys alone; a slip is refused at its field, 
 }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const headland = page.getByRole('article').filter({ hasText: 'Headland' })
-  const left = async () => Number(/Left, a car\s*(−?)€([\d,.]+)/.exec((await headland.textContent())!)![2])
+  const left = async () => Number(/Profit per car\s*(−?)€([\d,.]+)/.exec((await headland.textContent())!)![2])
   const before = await left()
   await tabTo(page, /What hours, bays and products cost us/)
   await page.keyboard.press('Enter')

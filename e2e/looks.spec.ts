@@ -104,7 +104,7 @@ test('without a network one goes on looking; nothing is lost over a reload, and 
   await expect(page.getByText(/^2 looks wait on this tablet/)).toBeVisible()
   expect(await looked()).toBe(before + 2)
   // The visit is not over while the shop does not know what was seen.
-  await expect(page.getByRole('button', { name: 'The visit is over, the car goes home' })).toBeDisabled()
+  await expect(page.getByRole('button', { name: 'Finish visit and hand over' })).toBeDisabled()
   expect(await barriers(page)).toEqual([])
   const url = page.url()
   const second = await context.newPage()
@@ -114,7 +114,7 @@ test('without a network one goes on looking; nothing is lost over a reload, and 
   await expect(page.getByText(/on this tablet/)).toHaveCount(0, { timeout: 20_000 })
   await page.reload()
   await expect.poll(looked).toBe(before + 2)
-  await expect(page.getByRole('button', { name: 'The visit is over, the car goes home' })).toBeEnabled()
+  await expect(page.getByRole('button', { name: 'Finish visit and hand over' })).toBeEnabled()
 })
 
 test('a look taken back is as if it had never been, on the shop’s side, too', async ({ page }) => {

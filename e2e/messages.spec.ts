@@ -28,7 +28,7 @@ async function quiet(page: Page, from: string, until: string): Promise<void> {
   await expect(kept(page)).toBeVisible()
 }
 
-const proposals = (page: Page) => page.getByRole('region', { name: 'To be said today' })
+const proposals = (page: Page) => page.getByRole('region', { name: 'To send today' })
 
 test('an owner is written to in their own language, dates and all', async ({ page }) => {
   await page.goto(`${shop.url}/aftercare/messages`)

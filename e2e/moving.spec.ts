@@ -53,7 +53,7 @@ test('a layer dragged past its window is refused in words, and the nearest allow
   await dragBy(page, layer.locator('path').last(), 9 * 18)
   // The price is known before the button is let go.
   await expect(inHand(page)).toContainText(/“Layer 2: .+” must begin within 12 h of the end of “Layer 1: .+”/)
-  await expect(inHand(page)).toContainText('later it no longer bonds to the layer below')
+  await expect(inHand(page)).toContainText('after that it will not bond to the layer below')
   await page.mouse.up()
   const nearest = inHand(page).getByRole('button', { name: /^Nearest allowed: / })
   await nearest.click()

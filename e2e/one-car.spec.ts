@@ -229,7 +229,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByRole('button', { name: 'Stop the gauge' })).toBeVisible()
     await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible({ timeout: 60_000 })
     await page.getByRole('radio', { name: /^Bonnet/ }).click()
-    await expect(page.getByText('Rounds over one another')).toBeVisible()
+    await expect(page.getByText('Before and after compared')).toBeVisible()
     await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
     await page.getByRole('link', { name: 'Care', exact: true }).click()
     await page.getByRole('button', { name: 'Mark as handed over' }).click()

@@ -59,7 +59,7 @@ test('a day that is past or missing is said beside the field, and the rest stays
   await expect(page.getByRole('radio', { name: 'Van' })).toBeChecked()
   await day.fill('2027-02-23')
   await look(page).click()
-  await expect(answer(page)).toContainText('It finds no room')
+  await expect(answer(page)).toContainText('No free slot')
 })
 
 test('by keys alone on the tablet, readable by everyone', async ({ page }) => {

@@ -217,7 +217,7 @@ test('the shop writes a package of its own, and what cannot be is refused with i
   await page.goto(`${shop.url}/shop`)
   await page.getByRole('link', { name: 'The packages it sells' }).click()
   await page.getByRole('button', { name: 'Another package' }).click()
-  const keep = page.getByRole('button', { name: 'Keep the packages' })
+  const keep = page.getByRole('button', { name: 'Save packages' })
   await keep.click()
   await expect(page.getByRole('alert').filter({ hasText: 'A package needs a name' }).first()).toBeVisible()
   await page.getByLabel('Name').fill('Breakwater')
@@ -231,7 +231,7 @@ test('the shop writes a package of its own, and what cannot be is refused with i
   await page.getByLabel('Glass', { exact: true }).selectOption('rill-glass')
   await page.getByRole('checkbox', { name: 'Engine bay' }).check()
   await keep.click()
-  await expect(page.getByText('Kept. Every plan from now on offers them.')).toBeVisible()
+  await expect(page.getByText('Saved. New plans offer them.')).toBeVisible()
   await openRoom(page, 'IM 8803', 'plan?compare=tideline')
   await page
     .getByRole('navigation', { name: 'Packages to compare' })

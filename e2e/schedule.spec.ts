@@ -54,7 +54,7 @@ test('planning anew shows how far it is, and can be broken off or stopped with w
 test('what is typed wrong is said beside the field, and nothing typed is lost', async ({ page }) => {
   await openSchedule(page)
   await trigger(page).click()
-  const look = page.getByRole('button', { name: 'See what follows' })
+  const look = page.getByRole('button', { name: 'Show the effect' })
   await look.click()
   await expect(page.getByText('Choose who or what it is.')).toBeVisible()
 
@@ -85,7 +85,7 @@ test('a technician is ill: what follows is seen, left, then taken, and the calen
   await trigger(page).click()
   await page.getByLabel('Who', { exact: true }).selectOption('oran')
   await fill(page, ['2027-01-14', '11:00'], ['2027-01-15', '20:00'])
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(follows(page).getByRole('row').nth(1)).toBeVisible()
   await expect(page.getByText('Oran is away until')).toHaveCount(0)
 
@@ -93,7 +93,7 @@ test('a technician is ill: what follows is seen, left, then taken, and the calen
   await expect(follows(page)).toHaveCount(0)
   await expect(page.getByLabel('Who', { exact: true })).toHaveValue('oran')
 
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   const moved = await follows(page).getByRole('row').nth(1).getByRole('cell').first().textContent()
   await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText(/Oran is away until Fri 15 Jan, 20:00/)).toBeVisible()
@@ -126,7 +126,7 @@ test('whoever leaves in the middle of a step leaves it to somebody at the car, a
   await trigger(page).click()
   await page.getByLabel('Who', { exact: true }).selectOption({ label: name! })
   await fill(page, ['2027-01-13', '10:20'], ['2027-01-13', '20:00'])
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(follows(page)).toContainText(
     /IM 903 is in the middle of “.+”\. Somebody has to take it over at the car/,
   )
@@ -144,7 +144,7 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
   await page.keyboard.type('Loft 2')
   await expect(page.getByLabel('Which bay')).toHaveValue('loft-2')
   await fill(page, ['2027-01-16', '08:00'], ['2027-01-18', '12:00'])
-  await page.getByRole('button', { name: 'See what follows' }).focus()
+  await page.getByRole('button', { name: 'Show the effect' }).focus()
   await page.keyboard.press('Enter')
   await expect(follows(page)).toBeVisible()
   for (const theme of ['day', 'booth']) {
@@ -165,23 +165,23 @@ test('it freezes: washes go inside; a step takes longer: what follows moves; bot
   await page.getByRole('radio', { name: 'It freezes' }).click()
   await expect(page.getByText('Water would freeze in locks and seals')).toBeVisible()
   await fill(page, ['2027-03-13', '12:00'], ['2027-03-21', '20:00'])
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(page.getByText('No wash outside is planned for that time.')).toBeVisible()
   await fill(page, ['2027-01-13', '12:00'], ['2027-01-21', '20:00'])
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(follows(page).getByRole('row').nth(1)).toBeVisible()
   await page.getByRole('button', { name: 'Keep the current plan' }).click()
 
   await page.getByRole('radio', { name: 'A step takes longer' }).click()
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(page.getByText('Choose the step.')).toBeVisible()
   await page.getByLabel('Which step').selectOption({ label: 'IM 268: Mask, inspect, test spot' })
   await page.getByLabel('Longer by, minutes').fill('soon')
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(page.getByText('Type how many minutes, such as 90.')).toBeVisible()
   await expect(page.getByLabel('Which step')).not.toHaveValue('')
   await page.getByLabel('Longer by, minutes').fill('240')
-  await page.getByRole('button', { name: 'See what follows' }).click()
+  await page.getByRole('button', { name: 'Show the effect' }).click()
   await expect(follows(page)).toContainText('IM 268')
   await page.getByRole('button', { name: 'Use this plan' }).click()
   await expect(page.getByText('Planned. Everybody’s times are the ones you saw.')).toBeVisible()

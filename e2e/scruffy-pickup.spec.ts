@@ -88,7 +88,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
   })
 
   await test.step('the wash follows from what is felt and seen', async () => {
-    await page.getByRole('link', { name: 'To the wash' }).click()
+    await page.getByRole('link', { name: 'Next: wash' }).click()
     await page.getByRole('radio', { name: 'Behind the wheels, sills: like sandpaper' }).click()
     await page.getByRole('radio', { name: 'Rust-coloured dots: many' }).click()
     await page.getByRole('radio', { name: 'Tar spots: a few' }).click()
@@ -133,7 +133,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page.getByTestId('ledger')).toContainText('Taken at earlier visits')
     await page.getByText('How this is worked out').click()
     await expect(page.getByText(/lifetime 7\.6 µm − removed before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
-    await expect(page.getByText('Rounds over one another')).toBeVisible()
+    await expect(page.getByText('Before and after compared')).toBeVisible()
     await page.getByRole('button', { name: 'What has gone' }).click()
     await expect(page.getByText('What has gone between')).toBeVisible()
     await page.getByRole('button', { name: 'This visit, before' }).click()

@@ -19,7 +19,7 @@ test('bottles come in, are counted and go; what is wrong is said at its field an
   page,
 }) => {
   await page.goto(`${shop.url}/stock`)
-  const coming = page.getByRole('region', { name: 'Bottles that have come in' })
+  const coming = page.getByRole('region', { name: 'Receive bottles' })
   await coming.getByRole('button', { name: 'Put on the shelf' }).click()
   await expect(coming.getByText('Choose the product.')).toBeVisible()
   await coming.getByLabel('Product').selectOption('cladonia-base')
@@ -131,10 +131,10 @@ test('where a sensor falls silent the bay is not measured, which is said, and me
   await page.getByRole('radio', { name: 'Loft 1' }).click()
   await page.getByRole('radio', { name: 'The sensor reads nonsense' }).click()
   await page.getByLabel('For, minutes').fill('5')
-  await page.getByRole('button', { name: 'Let it happen' }).click()
+  await page.getByRole('button', { name: 'Start simulation' }).click()
   await expect(page.getByText('At least ten minutes.')).toBeVisible()
   await page.getByLabel('For, minutes').fill('600')
-  await page.getByRole('button', { name: 'Let it happen' }).click()
+  await page.getByRole('button', { name: 'Start simulation' }).click()
   await expect(page.getByText('Loft 1: the sensor reads nonsense')).toBeVisible()
   await shop.open('2027-01-13T10:40:00Z')
   await page.goto(shop.url)

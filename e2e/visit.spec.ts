@@ -107,7 +107,7 @@ test('a correction somebody tells of is written into the ledger and weighs on th
   await page.getByLabel('Find by plate, name or make').fill('5012')
   await page.getByRole('link', { name: /IM 5012/ }).click()
   await page.getByRole('link', { name: 'Paint', exact: true }).click()
-  await page.getByText('Enter a correction somebody tells of').click()
+  await page.getByText('Add earlier polishing reported by the customer').click()
   await page.getByRole('button', { name: 'Write it into the ledger' }).click()
   await expect(page.getByText('Choose at least one panel.')).toBeVisible()
   await page.getByRole('group', { name: 'Panels' }).getByRole('button', { name: 'Bonnet' }).click()
@@ -173,7 +173,7 @@ test('the shop’s school and its lance change every plan that follows', async (
   await expect(page.getByText('320 ml')).toBeVisible()
   await page.getByRole('radio', { name: 'Clay, then iron remover' }).click()
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('Kept. Every plan from now on follows it.')).toBeVisible()
+  await expect(page.getByText('Saved. New plans follow it.')).toBeVisible()
   await openJob(page, 'IM 4471', 'wash')
   await expect(page.locator('[data-wash-step="foam"]')).toContainText('320 ml foam')
   const order = await page
@@ -185,7 +185,7 @@ test('the shop’s school and its lance change every plan that follows', async (
 test('a film on one panel is declared on the walk, judged by, and told', async ({ page }) => {
   await openJob(page, 'IM 5012', 'walk')
   await page.getByRole('radio', { name: /^Roof:/ }).click()
-  await page.getByLabel('A film lies on this panel').check()
+  await page.getByLabel('This panel has film on it (PPF or wrap)').check()
   await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
   await page.getByRole('link', { name: 'Survey' }).click()
   await expect(page).toHaveURL(/\/survey$/)

@@ -1,6 +1,8 @@
-import { capfuls, lanceBottle, lanceErrorText, panelShare, pourFor } from '@/core/wash'
+import { capfuls, lanceBottle, panelShare, pourFor } from '@/core/wash'
+import { lanceErrorText } from '@/text/en/wash'
 import type { Command } from '../command'
 import { BadInput, numberOption, readArguments } from '../input'
+import { PLAIN } from '../region'
 
 const TEXT = { type: 'string' } as const
 
@@ -45,7 +47,7 @@ export const lance: Command = {
       return { json: { panelPercent: 100 * panelShare(own, productMl / bottleMl) }, exitCode: 0 }
     }
     const bottle = lanceBottle(own, positive(values, 'panel') / 100)
-    if (!bottle.ok) throw new BadInput([lanceErrorText(bottle.error)])
+    if (!bottle.ok) throw new BadInput([lanceErrorText(PLAIN, bottle.error)])
     return { json: bottle.value, exitCode: 0 }
   },
 }

@@ -61,10 +61,9 @@ describe('the contact angle of a drop', () => {
 describe('how a car lives', () => {
   test('a garage and two buckets leave a product its whole life', () =>
     expect(exposureOf(GENTLE)).toEqual({ share: 1, rules: [] }))
-  test('every rule can apply, shortens, and says why and what to do', () => {
+  test('every rule can apply, and shortens', () => {
     for (const rule of EXPOSURE_RULES) {
       expect(rule.share).toBeLessThan(1)
-      expect(rule.reason && rule.remedy).toBeTruthy()
     }
     const uses: Use[] = (['unknown', 'garage', 'carport', 'street'] as const).flatMap((storage) =>
       (['unknown', 'hand', 'touchless', 'brush'] as const).flatMap((washing) =>
@@ -126,7 +125,10 @@ describe('the guarantee', () => {
     const answer = guaranteeFor({ ...fine, ...change })
     return answer.kind === 'yes' ? [] : answer.broken.map(({ id }) => id)
   }
-  test('stands for a panel that has just gone', () => expect(guaranteeFor(fine)).toEqual({ kind: 'yes' }))
+  test('stands for a panel that has just gone', () => {
+    expect(guaranteeFor(fine)).toEqual({ kind: 'yes', washed: true })
+    expect(guaranteeFor({ ...fine, washing: 'unknown' })).toEqual({ kind: 'yes', washed: false })
+  })
   test('every rule can refuse on its own, says why and what to do', () => {
     const changes: Record<string, Partial<GuaranteeCase>> = {
       'no-guarantee': { months: 0 },
@@ -138,10 +140,7 @@ describe('the guarantee', () => {
       'not-tested-clean': { look: { cleaned: false } },
       'cause-unknown': { cause: 'unknown' },
     }
-    for (const { id, reason, remedy } of GUARANTEE_RULES) {
-      expect(broken(changes[id]!), id).toEqual([id])
-      expect(reason && remedy).toBeTruthy()
-    }
+    for (const { id } of GUARANTEE_RULES) expect(broken(changes[id]!), id).toEqual([id])
   })
   test('asks for what is not known before it refuses or grants; a refusal outweighs a question', () => {
     expect(guaranteeFor({ ...fine, cause: 'unknown' }).kind).toBe('ask')

@@ -16,11 +16,21 @@ export type GuaranteeCase = {
   cause: Cause
 }
 
+export const GUARANTEE_RULE_IDS = [
+  'no-guarantee',
+  'past-its-term',
+  'visit-missed',
+  'brush-washed',
+  'from-outside',
+  'painted-since',
+  'not-tested-clean',
+  'cause-unknown',
+] as const
+export type GuaranteeRuleId = (typeof GUARANTEE_RULE_IDS)[number]
+
 export type GuaranteeRule = {
-  id: string
+  id: GuaranteeRuleId
   broken: (claim: GuaranteeCase) => boolean
-  reason: string
-  remedy: string
   /** What is not known yet is asked first; the others say no. */
   weight: 'ask' | 'no'
 }
@@ -35,67 +45,54 @@ export const GUARANTEE_RULES: readonly GuaranteeRule[] = [
   {
     id: 'no-guarantee',
     broken: ({ months }) => months === 0,
-    reason: 'This product is sold without a guarantee.',
-    remedy: 'Offer the repair at its price.',
     weight: 'no',
   },
   {
     id: 'past-its-term',
     broken: ({ months, laidOn, seenOn }) => months > 0 && seenOn > plusMonths(laidOn, months),
-    reason: 'The guarantee has run out.',
-    remedy: 'Offer the repair at its price, or a new coat for the whole car.',
     weight: 'no',
   },
   {
     id: 'visit-missed',
     broken: missed,
-    reason: 'A visit that keeps the guarantee alive was not made.',
-    remedy: 'Look whether it was made elsewhere and enter it; else the shop may still choose to be generous.',
     weight: 'no',
   },
   {
     id: 'brush-washed',
     broken: ({ washing }) => washing === 'brush',
-    reason: 'It is washed by brushes, which the care sheet rules out.',
-    remedy: 'Show the marks under the lamp. Offer the repair at its price.',
     weight: 'no',
   },
   {
     id: 'from-outside',
     broken: ({ cause }) => cause === 'etched' || cause === 'impact',
-    reason: 'Something from outside has done it, not the coating.',
-    remedy: 'Keep a photograph of it. The owner’s insurance may pay for an accident.',
     weight: 'no',
   },
   {
     id: 'painted-since',
     broken: ({ cause }) => cause === 'repainted',
-    reason: 'The panel was painted since; what was laid is gone with the old paint.',
-    remedy: 'Coat it anew once the fresh paint has gassed out, at its price.',
     weight: 'no',
   },
   {
     id: 'not-tested-clean',
     broken: ({ look }) => !look.cleaned,
-    reason: 'It was not decontaminated before the test. Dirt hides a coating that is still there.',
-    remedy: 'Take iron and tar off, wipe the panel, and test the water again.',
     weight: 'ask',
   },
   {
     id: 'cause-unknown',
     broken: ({ cause }) => cause === 'unknown',
-    reason: 'Nobody has said what did it.',
-    remedy: 'Look under the lamp and at eye level for etching or scrapes, and enter what you see.',
     weight: 'ask',
   },
 ]
 
-export type GuaranteeAnswer = { kind: 'yes' } | { kind: 'ask' | 'no'; broken: readonly GuaranteeRule[] }
+/** `washed` where the owner has said how it is washed, and that it is so as the care sheet asks. */
+export type GuaranteeAnswer =
+  | { kind: 'yes'; washed: boolean }
+  | { kind: 'ask' | 'no'; broken: readonly GuaranteeRule[] }
 
 /** Yes, no with every reason, or what must be found out first. */
 export function guaranteeFor(claim: GuaranteeCase): GuaranteeAnswer {
   const broken = GUARANTEE_RULES.filter((rule) => rule.broken(claim))
   const no = broken.filter(({ weight }) => weight === 'no')
   if (no.length > 0) return { kind: 'no', broken: no }
-  return broken.length > 0 ? { kind: 'ask', broken } : { kind: 'yes' }
+  return broken.length > 0 ? { kind: 'ask', broken } : { kind: 'yes', washed: claim.washing !== 'unknown' }
 }

@@ -17,12 +17,22 @@ export {
 } from './contact-angle'
 export { type CorrectionsLeft, correctionsLeft } from './corrections-left'
 export { expectedLife } from './expected-life'
-export { EXPOSURE_RULES, type Exposure, type ExposureRule, exposureOf, type Use } from './exposure'
+export {
+  EXPOSURE_RULES,
+  type Exposure,
+  type ExposureId,
+  type ExposureRule,
+  exposureOf,
+  FAR_KM,
+  MUCH_KM,
+  type Use,
+} from './exposure'
 export {
   GUARANTEE_RULES,
   type GuaranteeAnswer,
   type GuaranteeCase,
   type GuaranteeRule,
+  type GuaranteeRuleId,
   guaranteeFor,
 } from './guarantee'
 export { type CareCalendar, careIcalendar, type Worded } from './icalendar'

@@ -12,7 +12,8 @@ export type HighSpotAdvice = {
   ageMinutes: number
   /** Minutes for which this remedy still holds; absent where it always does. */
   minutesLeft?: number
-  what: string
+  /** Whether it has not flashed yet. */
+  soft: boolean
 }
 
 /** What to do about a smear found at `now` in a layer that ended at `ended`. */
@@ -24,18 +25,18 @@ export function highSpotAdvice(ended: Instant, now: Instant): HighSpotAdvice {
       remedy: 're-wet',
       ageMinutes,
       minutesLeft,
-      what: 'Level it at once with a drop of the same coating on a fresh towel, then buff with a second.',
+      soft: true,
     }
   if (minutesLeft > 0)
     return {
       remedy: 're-wet',
       ageMinutes,
       minutesLeft,
-      what: 'Re-wet the smear with the same coating, wait for the flash, level and buff with fresh towels, and look at eye level.',
+      soft: false,
     }
   return {
     remedy: 'recoat',
     ageMinutes,
-    what: 'It has hardened: polish it off, wipe the panel, and coat that panel again within the limits of the bay’s air.',
+    soft: false,
   }
 }

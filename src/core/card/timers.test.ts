@@ -87,12 +87,12 @@ describe('pace', () => {
 describe('a high spot', () => {
   test('is re-wet within a day, and polished off after; both sides of the bound', () => {
     const adviceAt = (minutes: number) => highSpotAdvice(NOW, plusMinutes(NOW, minutes))
-    expect(adviceAt(5).what).toMatch(/at once/)
+    expect(adviceAt(5)).toMatchObject({ remedy: 're-wet', soft: true })
     expect(adviceAt(RE_WET_MINUTES - 1)).toMatchObject({ remedy: 're-wet', minutesLeft: 1 })
     expect(adviceAt(RE_WET_MINUTES)).toMatchObject({ remedy: 'recoat', ageMinutes: RE_WET_MINUTES })
     expect(adviceAt(RE_WET_MINUTES).minutesLeft).toBeUndefined()
   })
-  test('found while the layer is still being laid is no older than nothing', () => {
+  test('found while the layer is still being applied is no older than nothing', () => {
     expect(highSpotAdvice(NOW, plusMinutes(NOW, -10)).ageMinutes).toBe(0)
   })
 })

@@ -5,7 +5,7 @@ import type { Photo } from '../photo'
 import type { Region } from '../region'
 import type { Instant } from '../time'
 import type { Shape } from '../vehicle'
-import type { WashLine } from '../wash'
+import type { PlannedStep } from '../wash'
 import type { Entry } from './act'
 import type { StepSheet } from './sheets'
 
@@ -22,6 +22,6 @@ export type CardView = {
   people: { id: PersonId; name: string }[]
   layers: LayerLog[]
   /** The wash as it was planned, with what to pour; empty until that was done. */
-  wash: WashLine[]
+  wash: PlannedStep[]
   photos: Photo[]
 }

@@ -18,6 +18,7 @@ export {
   COATING_RULES,
   type CoatingPlan,
   type CoatingRule,
+  type CoatingRuleId,
   coatingBreaches,
   millilitresNeeded,
 } from './rules'

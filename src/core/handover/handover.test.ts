@@ -10,6 +10,7 @@ import { balanceOf, type Payment } from './balance'
 import { beforeAfter } from './before-after'
 import { blindToIt, inspectionItems, inspectionState, reachedClearing, type Verdict } from './inspection'
 import { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
+import { isTorqueOpen } from './torque'
 
 const NOW = instantOrThrow('2027-01-16T10:00:00Z')
 const { plan } = makeOffer(template('lantern'), offerInput())
@@ -144,4 +145,17 @@ test('before and after stand side by side for panels read twice, with the error 
   expect(roof).toMatchObject({ panel: { id: 'roof' }, ledger: { removedUm: 2 } })
   expect(roof!.film).toBeUndefined()
   expect(rest).toEqual([])
+})
+
+describe('wheels that were off', () => {
+  const card = (checks: Record<string, boolean>) => ({ work: { finish: { checks } } }) as never
+  test('keep the car here until the torque of their nuts is ticked', () => {
+    const steps = [{ extra: 'wheels-off' }, {}] as const
+    expect(isTorqueOpen(steps, card({}))).toBe(true)
+    expect(isTorqueOpen(steps, card({ torque: false }))).toBe(true)
+    expect(isTorqueOpen(steps, card({ torque: true }))).toBe(false)
+  })
+  test('are not asked about where they stayed on', () => {
+    expect(isTorqueOpen([{ extra: 'interior' }, {}], card({}))).toBe(false)
+  })
 })

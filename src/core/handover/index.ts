@@ -12,3 +12,4 @@ export {
 } from './inspection'
 export type { PrivateLink } from './private-link'
 export { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
+export { isTorqueOpen } from './torque'

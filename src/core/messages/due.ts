@@ -11,7 +11,7 @@ export type DueSubject = {
   /** It is on the calendar, or here: nobody is asked to come. */
   booked: boolean
   guaranteeUntil?: LocalDay
-  /** The day by which its coat has most likely gone, and the day it was laid. */
+  /** The day by which its coating has probably worn off, and the day it was applied. */
   goneBy?: LocalDay
   laidOn?: LocalDay
 }
@@ -30,7 +30,7 @@ export type DueMessage = {
   from: LocalDay
   until: LocalDay
   /** What it speaks of. */
-  facts: { from?: LocalDay; until?: LocalDay }
+  facts: { from?: LocalDay; until?: LocalDay; guaranteed?: boolean }
 }
 
 /** Days, remembered. */
@@ -47,6 +47,10 @@ type Found = Omit<DueMessage, 'occasion' | 'vehicleId'>
 /** The day a season begins this year. */
 const opening = (today: LocalDay, { from }: Season) =>
   localDayOrThrow(`${today.slice(0, 4)}-${String(from).padStart(2, '0')}-01`)
+
+/** A guarantee that ends before the visit is due does not hang on it. */
+const isGuaranteed = ({ from }: { from: LocalDay }, until: LocalDay | undefined) =>
+  until !== undefined && until > from
 
 const RULES: readonly Rule[] = [
   {
@@ -72,25 +76,25 @@ const RULES: readonly Rule[] = [
   },
   {
     occasion: 'visit-due',
-    due: ({ visit, booked, vehicleId }) =>
+    due: ({ visit, booked, vehicleId, guaranteeUntil }) =>
       visit && !booked
         ? {
             key: `visit-due:${vehicleId}:${visit.from}`,
             from: plusDays(visit.from, -BEFORE_VISIT),
             until: visit.until,
-            facts: visit,
+            facts: { ...visit, guaranteed: isGuaranteed(visit, guaranteeUntil) },
           }
         : undefined,
   },
   {
     occasion: 'visit-overdue',
-    due: ({ visit, booked, vehicleId }) =>
+    due: ({ visit, booked, vehicleId, guaranteeUntil }) =>
       visit && !booked
         ? {
             key: `visit-overdue:${vehicleId}:${visit.from}`,
             from: plusDays(visit.until, AFTER_VISIT.from),
             until: plusDays(visit.until, AFTER_VISIT.until),
-            facts: visit,
+            facts: { ...visit, guaranteed: isGuaranteed(visit, guaranteeUntil) },
           }
         : undefined,
   },

@@ -14,7 +14,6 @@ export type { Proposed } from './proposed'
 export {
   type Addressee,
   asksToStop,
-  HELD_TEXT,
   type HeldReason,
   nextLoud,
   type QuietHours,
@@ -25,11 +24,7 @@ export {
   FACT_NAMES,
   type Facts,
   fillIn,
-  repairWords,
-  TEMPLATE_ERROR_TEXT,
   type Template,
   type TemplateError,
-  type Templates,
   unknownFacts,
 } from './template'
-export { TEMPLATES } from './templates'

@@ -1,6 +1,5 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { LANGUAGES } from '../customer'
 import { toJobId, toVehicleId } from '../ids'
 import {
   dayIn,
@@ -14,60 +13,48 @@ import {
 import { type DueSubject, dueMessages, dueReach, openSeasons, seasonMessage } from './due'
 import { OCCASION, OCCASIONS } from './occasion'
 import { type Addressee, asksToStop, nextLoud, routeFor } from './sending'
-import { FACT_NAMES, type Facts, fillIn, TEMPLATE_ERROR_TEXT, unknownFacts } from './template'
-import { TEMPLATES } from './templates'
+import { FACT_NAMES, type Facts, fillIn, unknownFacts } from './template'
 
 const day = localDayOrThrow
 const ZONE = 'Europe/Dublin'
-const ALL: Required<Facts> = {
-  name: 'Nuala Feathering',
-  car: 'Hearth Estate',
-  shop: 'Fern Yard',
-  phone: '0555 100',
-  from: day('2027-01-13'),
-  until: day('2027-02-10'),
-  panels: 'bonnet',
-  page: 'https://shop.example/o/abc',
-  words: 'We put it right on guarantee.',
-}
+const FACTS: Facts = { name: 'Nuala Feathering', car: 'Hearth Estate', shop: 'Fern Yard' }
 
-describe('the templates', () => {
-  test.each(OCCASIONS.flatMap((occasion) => LANGUAGES.map((language) => [occasion, language] as const)))(
-    '%s in %s can be filled in, names the car and the shop, and has nothing left in braces',
-    (occasion, language) => {
-      const template = TEMPLATES[occasion][language]
-      expect(unknownFacts(template)).toEqual([])
-      const filled = fillIn(template, ALL, language)
-      if (!filled.ok) throw new Error(filled.error.name)
-      expect(filled.value.text).toContain('Nuala Feathering')
-      expect(`${filled.value.subject}${filled.value.text}`).toContain('Hearth Estate')
-      expect(filled.value.text).toContain('Fern Yard')
-      expect(filled.value.text).not.toMatch(/[{}]/)
-    },
-  )
-  test('days are written as the language writes them', () => {
-    const text = (language: 'en' | 'fr' | 'de') => {
-      const filled = fillIn(TEMPLATES['visit-due'][language], ALL, language)
-      return filled.ok ? filled.value.text : ''
+describe('filling in', () => {
+  test('puts each fact where it is named, in subject and text', () => {
+    const template = { subject: 'Your {car}', text: 'Hello {name},\nfrom {from}.\n{shop}' }
+    expect(fillIn(template, { ...FACTS, from: '13 January 2027' })).toEqual({
+      ok: true,
+      value: {
+        subject: 'Your Hearth Estate',
+        text: 'Hello Nuala Feathering,\nfrom 13 January 2027.\nFern Yard',
+      },
+    })
+  })
+  test('the line of a page or a guarantee that there is not is left out, and nothing else', () => {
+    const template = { subject: '', text: 'Hello {name},\n{guarantee}\nYour page: {page}\n{shop}' }
+    const lines = (facts: Facts) => {
+      const filled = fillIn(template, facts)
+      return filled.ok ? filled.value.text.split('\n') : []
     }
-    expect(text('en')).toContain('13 January')
-    expect(text('fr')).toContain('13 janvier')
-    expect(text('de')).toContain('13. Januar')
+    expect(lines(FACTS)).toEqual(['Hello Nuala Feathering,', 'Fern Yard'])
+    expect(lines({ ...FACTS, guarantee: 'It keeps it valid.' })).toHaveLength(3)
+    expect(
+      lines({ ...FACTS, guarantee: 'It keeps it valid.', page: 'https://shop.example/o/a' }),
+    ).toHaveLength(4)
   })
-  test('the line of a page that there is not is left out, and nothing else', () => {
-    const { page: _, ...without } = ALL
-    const filled = fillIn(TEMPLATES.curing.en, without, 'en')
-    expect(filled.ok && filled.value.text.split('\n')).toHaveLength(3)
-  })
-  test('what nobody knows is refused by its name, with what may be used', () => {
-    const refused = fillIn({ subject: '', text: 'Dear {nmae}' }, ALL, 'en')
-    expect(refused).toMatchObject({ ok: false, error: { code: 'unknown-fact', name: 'nmae' } })
-    expect(TEMPLATE_ERROR_TEXT['unknown-fact']('nmae')).toContain('{name}')
-    const missing = fillIn({ subject: '', text: '{panels}' }, { name: 'a', car: 'b', shop: 'c' }, 'en')
-    expect(missing).toMatchObject({ ok: false, error: { code: 'fact-missing', name: 'panels' } })
+  test('what nobody knows is refused by its name, and what this car lacks', () => {
+    expect(unknownFacts({ subject: '', text: 'Dear {nmae}' })).toEqual(['nmae'])
+    expect(fillIn({ subject: '', text: 'Dear {nmae}' }, FACTS)).toEqual({
+      ok: false,
+      error: { code: 'unknown-fact', name: 'nmae' },
+    })
+    expect(fillIn({ subject: '', text: '{panels}' }, FACTS)).toEqual({
+      ok: false,
+      error: { code: 'fact-missing', name: 'panels' },
+    })
   })
   test('what a customer is called cannot smuggle in a fact', () => {
-    const filled = fillIn({ subject: '', text: 'Hello {name}' }, { ...ALL, name: '{page}' }, 'en')
+    const filled = fillIn({ subject: '', text: 'Hello {name}' }, { ...FACTS, name: '{page}' })
     expect(filled.ok && filled.value.text).toBe('Hello {page}')
     expect(FACT_NAMES).toContain('page')
   })
@@ -101,6 +88,19 @@ describe('whom to write to', () => {
     expect(on('2028-06-15', { visit: { from: day('2029-01-01'), until: day('2029-02-01') } })).toEqual([
       'guarantee-lapses',
     ])
+  })
+  test('a visit is said to keep a guarantee only where there is one that is still running then', () => {
+    const facts = (guaranteeUntil?: string) => {
+      const { guaranteeUntil: _, ...car } = CAR
+      const due = dueMessages(
+        { ...car, ...(guaranteeUntil ? { guaranteeUntil: day(guaranteeUntil) } : {}) },
+        day('2027-07-01'),
+      )
+      return due.find(({ occasion }) => occasion === 'visit-due')?.facts.guaranteed
+    }
+    expect(facts('2028-07-12')).toBe(true)
+    expect(facts('2027-07-01')).toBe(false)
+    expect(facts()).toBe(false)
   })
   test('once a coat has most likely gone its owner is asked about a new one, for a quarter', () => {
     const gone = { goneBy: day('2027-05-01'), laidOn: day('2025-11-13') }

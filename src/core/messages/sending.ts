@@ -43,11 +43,6 @@ export type Addressee = {
 }
 
 export type HeldReason = 'no-consent' | 'no-address'
-export const HELD_TEXT: Record<HeldReason, string> = {
-  'no-consent': 'They have not agreed to be reminded. Ask them when they are here.',
-  'no-address': 'There is neither an e-mail address nor a telephone number. Enter one.',
-}
-
 export type Route = { kind: 'send'; channel: Channel; address: string } | { kind: 'held'; why: HeldReason }
 
 /** By which way a message goes, or why it does not: reminders need consent, everything needs an address. */

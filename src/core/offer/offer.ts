@@ -59,6 +59,8 @@ export type OfferInput = {
   rates: Rates
   /** How the shop's own hands go against the table of minutes. */
   pace?: Pace
+  /** The year it is planned in. */
+  year?: number
   /** How dirty it was found to be, of 100. */
   contamination?: number
   /** The air of the bay it would be coated in. */
@@ -177,6 +179,7 @@ function breachesOf(
     surfaces,
     residue: correction.panels.some(({ option }) => option.process.leavesProtection) ? 'all-in-one' : 'none',
     treatments: input.treatments,
+    ...(input.year === undefined ? {} : { year: input.year }),
     ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),
     areaM2: paintedAreaM2(input.shape),
     ...(input.climate ? { climate: input.climate } : {}),

@@ -1,9 +1,12 @@
-import { type CoatingRule, coatingBreaches, type Product } from '../coating'
+import { type CoatingRule, type CoatingRuleId, coatingBreaches, type Product } from '../coating'
 import type { PackageTemplate } from './package'
 import type { Vendor } from './vendor'
 
 /** What is wrong with a package as it is written down, on any car. The path names the field. */
-export type PackageFault = { path: string; message: string }
+export type PackageFault = { path: string } & (
+  | { code: 'unknown-product' | 'unknown-vendor'; id: string }
+  | { code: 'rule'; rule: CoatingRuleId }
+)
 
 type Shelf = { catalogue: readonly Product[]; vendors: readonly Vendor[] }
 
@@ -15,16 +18,19 @@ function missing(template: PackageTemplate, { catalogue, vendors }: Shelf): Pack
   return [
     ...template.layers
       .filter((id) => !has(id))
-      .map((id) => ({ path: 'layers', message: `“${id}” is not in the catalogue. Choose another product.` })),
+      .map((id): PackageFault => ({ path: 'layers', code: 'unknown-product', id })),
     ...template.surfaces
       .filter(({ productId }) => !has(productId))
-      .map(({ productId, surface }) => ({
-        path: `surfaces.${surface}`,
-        message: `“${productId}” is not in the catalogue. Choose another product.`,
-      })),
+      .map(
+        ({ productId, surface }): PackageFault => ({
+          path: `surfaces.${surface}`,
+          code: 'unknown-product',
+          id: productId,
+        }),
+      ),
     ...template.vendors
       .filter((id) => !vendors.some((vendor) => vendor.id === id))
-      .map((id) => ({ path: 'vendors', message: `“${id}” is no vendor of this shop.` })),
+      .map((id): PackageFault => ({ path: 'vendors', code: 'unknown-vendor', id })),
   ]
 }
 
@@ -51,6 +57,6 @@ export function packageFaults(template: PackageTemplate, shelf: Shelf): PackageF
     ...missing(template, shelf),
     ...packageBreaches(template, shelf)
       .filter(({ weight }) => weight === 'stop')
-      .map(({ reason, remedy }) => ({ path: 'layers', message: `${reason} ${remedy}` })),
+      .map(({ id }): PackageFault => ({ path: 'layers', code: 'rule', rule: id })),
   ]
 }

@@ -205,10 +205,9 @@ describe('a package as it is written down', () => {
     ['layers', { surfaces: [{ surface: 'leather' as const, productId: toProductId('rill-glass') }] }],
     ['vendors', { vendors: ['nobody'] }],
     ['layers', { strongest: 'all-in-one' as const, layers: [toProductId('ebb-single')] }],
-  ])('a fault at %s is named with what to do', (path, change) => {
+  ])('a fault at %s is named', (path, change) => {
     const [fault] = packageFaults({ ...template('headland'), ...change }, shelf)
     expect(fault?.path).toBe(path)
-    expect(fault?.message).toMatch(/\.$/)
   })
 })
 

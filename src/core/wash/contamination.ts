@@ -3,33 +3,12 @@
 /** Where one feels, with the back of the hand or a finger in a thin bag (common practice). */
 export const ZONES = ['upper', 'sides', 'lower', 'tail'] as const
 export type Zone = (typeof ZONES)[number]
-export const ZONE_NAME: Record<Zone, string> = {
-  upper: 'Bonnet and roof',
-  sides: 'Doors and wings',
-  lower: 'Behind the wheels, sills',
-  tail: 'Tail',
-}
 
 /** 0 like glass, 1 a few grains, 2 gritty, 3 like sandpaper. */
 export type Level = 0 | 1 | 2 | 3
-export const TOUCH_NAME: Record<Level, string> = {
-  0: 'like glass',
-  1: 'a few grains',
-  2: 'gritty',
-  3: 'like sandpaper',
-}
-export const SIGHT_NAME: Record<Level, string> = { 0: 'none', 1: 'a few', 2: 'many', 3: 'all over' }
 
 export const SIGHTS = ['iron', 'tar', 'sap', 'overspray', 'mineral', 'algae'] as const
 export type Sight = (typeof SIGHTS)[number]
-export const SIGHT_LABEL: Record<Sight, string> = {
-  iron: 'Rust-coloured dots',
-  tar: 'Tar spots',
-  sap: 'Tree sap',
-  overspray: 'Overspray',
-  mineral: 'Water spots',
-  algae: 'Green in the seams',
-}
 
 export type Contamination = { touch: Record<Zone, Level>; sight: Record<Sight, Level> }
 
@@ -48,7 +27,8 @@ const WEIGHT: Record<Sight, number> = {
   algae: 0.1,
 }
 
-export type ContaminationScore = { score: number; parts: { what: string; points: number }[] }
+export type ContaminationPart = 'touch' | Sight
+export type ContaminationScore = { score: number; parts: { what: ContaminationPart; points: number }[] }
 
 /**
  * Score 0–100: 0 is like glass with nothing to see. What is felt and what is seen each take their share of what is
@@ -57,13 +37,10 @@ export type ContaminationScore = { score: number; parts: { what: string; points:
 export function contaminationScore({ touch, sight }: Contamination): ContaminationScore {
   const felt = ZONES.reduce((sum, zone) => sum + touch[zone], 0) / (3 * ZONES.length)
   const worst = Math.max(...ZONES.map((zone) => touch[zone])) / 3
-  const found: [string, number][] = [
+  const found: [ContaminationPart, number][] = [
     // One gritty zone decides what has to be done, so the worst counts as much as the mean.
-    ['by touch', (felt + worst) / 2],
-    ...SIGHTS.map((kind): [string, number] => [
-      SIGHT_LABEL[kind].toLowerCase(),
-      (WEIGHT[kind] * sight[kind]) / 3,
-    ]),
+    ['touch', (felt + worst) / 2],
+    ...SIGHTS.map((kind): [ContaminationPart, number] => [kind, (WEIGHT[kind] * sight[kind]) / 3]),
   ]
   let clean = 100
   const parts = found.map(([what, share]) => {

@@ -61,14 +61,3 @@ export function lanceBottle(lance: Lance, wanted: number): Result<Pour, LanceErr
   const productMl = share * lance.bottleMl
   return ok({ productMl, waterMl: lance.bottleMl - productMl })
 }
-
-const percent = (share: number) => `${(100 * share).toFixed(1)} %`
-
-export function lanceErrorText(error: LanceError): string {
-  switch (error.code) {
-    case 'lance-not-measured':
-      return 'Measure the lance first: fill its bottle with water and time how long it takes to empty.'
-    case 'lance-draws-too-little':
-      return `This lance puts ${percent(error.mostOnPanel)} on the panel with neat product. Open its valve further and time it again.`
-  }
-}

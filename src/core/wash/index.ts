@@ -3,16 +3,13 @@ export {
   CLEAN,
   type ClayGrade,
   type Contamination,
+  type ContaminationPart,
   type ContaminationScore,
   clayGrade,
   contaminationScore,
   type Level,
-  SIGHT_LABEL,
-  SIGHT_NAME,
   SIGHTS,
   type Sight,
-  TOUCH_NAME,
-  ZONE_NAME,
   ZONES,
   type Zone,
 } from './contamination'
@@ -21,8 +18,8 @@ export {
   capfuls,
   drawnShare,
   type Lance,
+  type LanceError,
   lanceBottle,
-  lanceErrorText,
   type Pour,
   panelShare,
   partsWaterOf,
@@ -30,15 +27,31 @@ export {
   shareOf,
 } from './dilution'
 export type { StoredWash, WashFindings } from './findings'
-export type { WashLine } from './line'
 export { mergeFindings } from './merge'
-export { NEAR_FREEZING_C, RINSELESS_RULES, type WashMethod, type WashPlace, washMethod } from './method'
+export {
+  METHOD_REASONS,
+  type MethodReason,
+  NEAR_FREEZING_C,
+  RINSELESS_RULES,
+  type WashMethod,
+  type WashPlace,
+  washMethod,
+} from './method'
 export {
   type Mix,
   type PlannedStep,
   planWash,
+  type WashFacts,
   type WashGear,
   type WashInput,
   type WashPlan,
 } from './plan'
-export { type Dwell, WASH_STEPS, type WashStep } from './steps'
+export {
+  type Dwell,
+  WASH_LIQUIDS,
+  WASH_STEP_IDS,
+  WASH_STEPS,
+  type WashLiquid,
+  type WashStep,
+  type WashStepId,
+} from './steps'

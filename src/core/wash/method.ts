@@ -13,25 +13,21 @@ export type WashMethod = 'wet' | 'rinseless'
 /** Below this water freezes in locks and seals before it is blown out, °C (common practice: “near freezing”). */
 export const NEAR_FREEZING_C = 3
 
-type MethodRule = { id: string; reason: string; holds: (place: WashPlace) => boolean }
+/** What speaks for a method; `all-there` for a wet wash. */
+export const METHOD_REASONS = ['near-freezing', 'no-hose', 'no-drain', 'all-there'] as const
+export type MethodReason = (typeof METHOD_REASONS)[number]
+
+type MethodRule = { id: Exclude<MethodReason, 'all-there'>; holds: (place: WashPlace) => boolean }
 
 /** What speaks for a rinseless wash; any one is enough. */
 export const RINSELESS_RULES: readonly MethodRule[] = [
-  {
-    id: 'near-freezing',
-    reason: `It is below ${NEAR_FREEZING_C} °C: water would freeze in locks and seals.`,
-    holds: ({ airC }) => airC < NEAR_FREEZING_C,
-  },
-  { id: 'no-hose', reason: 'There is no running water here.', holds: ({ hose }) => !hose },
-  {
-    id: 'no-drain',
-    reason: 'There is no drain here that may take wash water.',
-    holds: ({ drain }) => !drain,
-  },
+  { id: 'near-freezing', holds: ({ airC }) => airC < NEAR_FREEZING_C },
+  { id: 'no-hose', holds: ({ hose }) => !hose },
+  { id: 'no-drain', holds: ({ drain }) => !drain },
 ]
 
-export function washMethod(place: WashPlace): { method: WashMethod; reasons: string[] } {
-  const reasons = RINSELESS_RULES.filter((rule) => rule.holds(place)).map(({ reason }) => reason)
+export function washMethod(place: WashPlace): { method: WashMethod; reasons: MethodReason[] } {
+  const reasons = RINSELESS_RULES.filter((rule) => rule.holds(place)).map(({ id }) => id)
   if (reasons.length > 0) return { method: 'rinseless', reasons }
-  return { method: 'wet', reasons: ['Water, a drain and frost-free air: wash it wet.'] }
+  return { method: 'wet', reasons: ['all-there'] }
 }

@@ -6,24 +6,37 @@ import {
   contaminationScore,
 } from './contamination'
 import type { WashContext, WashSchool } from './context'
-import { type Lance, lanceBottle, lanceErrorText, type Pour, pourFor } from './dilution'
-import { type WashMethod, type WashPlace, washMethod } from './method'
-import { type Dwell, WASH_STEPS, type WashStep } from './steps'
+import { type Lance, type LanceError, lanceBottle, type Pour, pourFor } from './dilution'
+import { type MethodReason, type WashMethod, type WashPlace, washMethod } from './method'
+import { type Dwell, WASH_STEPS, type WashLiquid, type WashStep, type WashStepId } from './steps'
 
 /** Vessels of the shop, and its lance. */
 export type WashGear = { bucketMl: number; sprayMl: number; capMl: number; lance: Lance }
 
 /** What to mix for a step: into what, and how much of each. */
 export type Mix =
-  | { kind: 'pour'; product: string; vessel: string; pour: Pour; ratio: string; capfuls: number }
-  | { kind: 'neat'; product: string }
-  | { kind: 'unmixable'; product: string; message: string }
+  | {
+      kind: 'pour'
+      product: WashLiquid
+      vessel: { kind: 'lance' | 'bucket' | 'spray'; ml: number }
+      pour: Pour
+      ratio: { kind: 'parts'; water: number } | { kind: 'on-panel'; share: number }
+      capfuls: number
+    }
+  | { kind: 'neat'; product: WashLiquid }
+  | { kind: 'unmixable'; product: WashLiquid; error: LanceError }
 
-export type PlannedStep = { step: WashStep; how: string; dwell?: Dwell; mix?: Mix }
+/** What of a car and the shop decides how a step is done. */
+export type WashFacts = Pick<WashContext, 'school' | 'method' | 'clay'>
+
+/** A step with what is needed to say it: plain data, as it travels to the tablet. */
+export type PlannedStep = { id: WashStepId; facts: WashFacts; dwell?: Dwell; mix?: Mix }
 
 export type WashPlan = {
   method: WashMethod
-  methodReasons: string[]
+  /** What speaks for the method, or, where it was chosen against that, what speaks against it. */
+  reasons: MethodReason[]
+  overruled: boolean
   score: ContaminationScore
   clay: { start: ClayGrade; upTo: ClayGrade }
   steps: PlannedStep[]
@@ -45,13 +58,13 @@ function mixFor({ product, mix }: WashStep, gear: WashGear): Mix | undefined {
   if (!mix) return { kind: 'neat', product }
   if (mix.into === 'lance') {
     const bottle = lanceBottle(gear.lance, mix.panelShare)
-    if (!bottle.ok) return { kind: 'unmixable', product, message: lanceErrorText(bottle.error) }
+    if (!bottle.ok) return { kind: 'unmixable', product, error: bottle.error }
     return {
       kind: 'pour',
       product,
-      vessel: `lance bottle of ${gear.lance.bottleMl} ml`,
+      vessel: { kind: 'lance', ml: gear.lance.bottleMl },
       pour: bottle.value,
-      ratio: `${(100 * mix.panelShare).toFixed(0)} % on the panel`,
+      ratio: { kind: 'on-panel', share: mix.panelShare },
       capfuls: bottle.value.productMl / gear.capMl,
     }
   }
@@ -60,33 +73,32 @@ function mixFor({ product, mix }: WashStep, gear: WashGear): Mix | undefined {
   return {
     kind: 'pour',
     product,
-    vessel: mix.into === 'bucket' ? `bucket of ${totalMl / 1000} l` : `spray bottle of ${totalMl} ml`,
+    vessel: { kind: mix.into, ml: totalMl },
     pour,
-    ratio: `1:${mix.partsWater}`,
+    ratio: { kind: 'parts', water: mix.partsWater },
     capfuls: pour.productMl / gear.capMl,
   }
 }
 
-/** The ordered steps for one car, each with the reason it is there and what to pour for it. */
+/** The ordered steps for one car, each with what to pour for it. */
 export function planWash(input: WashInput): WashPlan {
   const advised = washMethod(input.place)
   const method = input.method ?? advised.method
   const clay = clayGrade(input.contamination)
   const context: WashContext = { ...input, method, clay }
+  const facts = { school: input.school, method, clay }
   const order = (step: WashStep) => step.order[input.school]
   const steps = WASH_STEPS.filter((step) => step.needed(context)).sort((a, b) => order(a) - order(b))
   return {
     method,
-    methodReasons:
-      method === advised.method
-        ? advised.reasons
-        : ['Chosen by hand.', ...advised.reasons.map((reason) => `Mind: ${reason}`)],
+    reasons: advised.reasons,
+    overruled: method !== advised.method,
     score: contaminationScore(input.contamination),
     clay,
     steps: steps.map((step) => {
       const mix = mixFor(step, input.gear)
       const dwell = step.dwell?.(context)
-      return { step, how: step.how(context), ...(dwell ? { dwell } : {}), ...(mix ? { mix } : {}) }
+      return { id: step.id, facts, ...(dwell ? { dwell } : {}), ...(mix ? { mix } : {}) }
     }),
   }
 }

@@ -23,16 +23,16 @@ type Props = {
 }
 
 const FILTER_NAME: Record<DueFilter, string> = {
-  now: 'To be seen now',
-  soon: 'In three weeks',
+  now: 'Due now',
+  soon: 'Due within 3 weeks',
   booked: 'Booked or here',
-  gone: 'For a new coat',
-  lapsed: 'Long not seen',
+  gone: 'Recoat due',
+  lapsed: 'Lapsed',
   all: 'Every coated car',
 }
 
 const EMPTY: Record<DueFilter, string> = {
-  now: 'Nobody is due. The next windows open under “In three weeks”.',
+  now: 'Nobody is due. The next windows open under “Due within 3 weeks”.',
   soon: 'No window opens in the next three weeks.',
   booked: 'No coated car is booked or here.',
   gone: 'No coat has come to its end yet.',
@@ -136,7 +136,7 @@ function DueRow({ car, product, today, now, region }: RowProps) {
           {dates.failing > 0 && (
             <span className="font-semibold text-copper">
               {' '}
-              {dates.failing === 1 ? 'One panel fails alone.' : `${dates.failing} panels fail alone.`}
+              {dates.failing === 1 ? 'One panel has failed.' : `${dates.failing} panels fail alone.`}
             </span>
           )}
         </p>

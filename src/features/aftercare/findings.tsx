@@ -1,6 +1,7 @@
 import type { GuaranteeAnswer } from '@/core/aftercare'
 import type { JobId, VehicleId } from '@/core/ids'
 import type { Region } from '@/core/region'
+import { GUARANTEE_RULE } from '@/text/en/coating'
 import { percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { BookRepair } from './book-repair'
@@ -39,7 +40,8 @@ export function Findings({ visitId, vehicleId, findings, of, repair, region, tod
     <div data-testid="findings">
       {most ? (
         <p className="max-w-prose">
-          More than half of the car has gone. Coating panels one by one makes no sense here: quote a new coat.
+          The coating has failed on more than half of the car. Coating panels one by one makes no sense here:
+          quote a new coat.
         </p>
       ) : (
         <ul>
@@ -83,20 +85,21 @@ export function Findings({ visitId, vehicleId, findings, of, repair, region, tod
 }
 
 function GuaranteeText({ answer }: { answer: GuaranteeAnswer | undefined }) {
-  if (!answer) return <p>Not looked at since it was laid: a look decides about the guarantee.</p>
+  if (!answer) return <p>Not inspected since it was applied: an inspection decides about the guarantee.</p>
   if (answer.kind === 'yes')
     return (
       <p>
-        <strong>On guarantee.</strong> Within its term, visits kept, washed as asked, tested clean.
+        <strong>Under guarantee.</strong> Within its term, visits kept, tested clean
+        {answer.washed ? ', washed as the care sheet asks' : '; nobody has said how it is washed'}.
       </p>
     )
   return (
     <div>
-      <p className="font-semibold">{answer.kind === 'ask' ? 'Not known yet:' : 'Not on guarantee:'}</p>
+      <p className="font-semibold">{answer.kind === 'ask' ? 'Not known yet:' : 'Not under guarantee:'}</p>
       <ul className="list-disc pl-5">
-        {answer.broken.map(({ id, reason, remedy }) => (
+        {answer.broken.map(({ id }) => (
           <li key={id}>
-            {reason} <span className="text-ink-soft">{remedy}</span>
+            {GUARANTEE_RULE[id].reason} <span className="text-ink-soft">{GUARANTEE_RULE[id].remedy}</span>
           </li>
         ))}
       </ul>

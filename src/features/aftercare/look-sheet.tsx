@@ -170,7 +170,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                   disabled={pending || noting.waiting.length > 0}
                   onClick={() => run(endVisit, { jobId })}
                 >
-                  The visit is over, the car goes home
+                  Finish visit and hand over
                 </Button>
               )}
             </div>
@@ -234,14 +234,14 @@ function Details({ look, pending, onKeep, onBack }: DetailProps) {
   return (
     <div className="mt-4 space-y-3">
       <Choice
-        label="Back of a towel drawn over it"
+        label="Towel drag test"
         options={FEELS.map((value) => ({ value, name: FEEL[value] }))}
         value={look.feel}
         onChange={(feel) => onKeep({ feel })}
       />
       {BAD.includes(look.water) && (
         <Choice
-          label="What has done it, as it looks under the lamp"
+          label="Likely cause"
           options={CAUSES.map((value) => ({ value, name: CAUSE[value] }))}
           value={look.cause}
           onChange={(cause) => onKeep({ cause })}

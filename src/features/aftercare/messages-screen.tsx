@@ -4,7 +4,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { CHANNEL_NAME } from '@/core/customer'
 import type { Message } from '@/core/messages'
-import { OCCASION, OCCASIONS, type QuietHours } from '@/core/messages'
+import { OCCASIONS, type QuietHours } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
@@ -15,6 +15,7 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
+import { OCCASION_NAME } from '@/text/en/messages'
 import { moment } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'
@@ -58,7 +59,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
       )}
       {replies.length > 0 && (
         <section className="mt-6">
-          <h2 className="text-xl">Answers nobody has read yet</h2>
+          <h2 className="text-xl">Unread replies</h2>
           <ul className="mt-2">
             {replies.map((message) => {
               const reply = message.events.find(({ kind }) => kind === 'replied')!
@@ -197,15 +198,15 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
   if (shown.length === 0)
     return (
       <section className="mt-6">
-        <h2 className="text-xl">To be said today</h2>
+        <h2 className="text-xl">To send today</h2>
         <p className="mt-1 text-ink-soft">
           Nothing. Windows, seasons and fresh coatings are looked at anew every day.
         </p>
       </section>
     )
   return (
-    <section className="mt-6" aria-label="To be said today">
-      <h2 className="text-xl">To be said today</h2>
+    <section className="mt-6" aria-label="To send today">
+      <h2 className="text-xl">To send today</h2>
       {more > 0 && <p className="text-sm text-ink-soft">{more} more follow when these are done.</p>}
       {occasions.map((occasion) => {
         const own = shown.filter((each) => each.occasion === occasion)
@@ -214,8 +215,10 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
           <div key={occasion} className="mt-4">
             <div className="flex flex-wrap items-center justify-between gap-3">
               <h3 className="text-lg">
-                {OCCASION[occasion].name}{' '}
-                <span className="font-text text-sm font-normal text-ink-soft">{OCCASION[occasion].when}</span>
+                {OCCASION_NAME[occasion].name}{' '}
+                <span className="font-text text-sm font-normal text-ink-soft">
+                  {OCCASION_NAME[occasion].when}
+                </span>
               </h3>
               {ready.length > 0 && (
                 <Button

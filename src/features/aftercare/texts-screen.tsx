@@ -5,6 +5,7 @@ import { LANGUAGE_NAME, LANGUAGES, type Language } from '@/core/customer'
 import { FACT_NAMES, OCCASION, OCCASIONS, type Occasion, type Template } from '@/core/messages'
 import type { Setup } from '@/core/shop'
 import { dropWords, saveWords } from '@/server/messages/message-actions'
+import { OCCASION_NAME } from '@/text/en/messages'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -26,13 +27,13 @@ export function TextsScreen({ texts, quiet, climate, version }: Props) {
     <div className="mx-auto max-w-4xl p-5">
       <h1 className="text-3xl">Texts</h1>
       <p className="mt-1 max-w-prose text-ink-soft">
-        What a message says. In braces stands what is filled in:{' '}
+        What a message says. Words in braces are filled in automatically:{' '}
         {FACT_NAMES.map((name) => `{${name}}`).join(', ')}.
       </p>
       <div className="mt-4 space-y-3">
         <Choice
           label="Occasion"
-          options={OCCASIONS.map((value) => ({ value, name: OCCASION[value].name }))}
+          options={OCCASIONS.map((value) => ({ value, name: OCCASION_NAME[value].name }))}
           value={occasion}
           onChange={setOccasion}
         />
@@ -44,10 +45,10 @@ export function TextsScreen({ texts, quiet, climate, version }: Props) {
         />
       </div>
       <p className="mt-3 text-[15px] text-ink-soft">
-        {OCCASION[occasion].when}.{' '}
+        {OCCASION_NAME[occasion].when}.{' '}
         {OCCASION[occasion].needsConsent
-          ? 'Only to those who agreed to be reminded.'
-          : 'Goes without consent: it is about their own car in our hands.'}
+          ? 'Only to those who agreed to reminders.'
+          : 'Needs no consent: it is about work on their own car.'}
       </p>
       <TextForm key={`${occasion} ${language} ${text.own}`} text={text} />
       <TimesForm quiet={quiet} climate={climate} version={version} />
@@ -81,10 +82,10 @@ function TextForm({ text }: { text: TextView }) {
         </Button>
         {text.own && (
           <Button look="quiet" disabled={pending} onClick={() => run(dropWords, { occasion, language })}>
-            Back to the words that came with the shop
+            Restore the standard text
           </Button>
         )}
-        {isDone && <p role="status">Kept.</p>}
+        {isDone && <p role="status">Saved.</p>}
         {refusal?.field === '' && (
           <p role="alert" className="text-copper">
             {refusal.message}

@@ -58,7 +58,7 @@ export function VisitLife({ jobId, life, lastKm }: Props) {
           <Button look="outline" disabled={pending} onClick={() => run(keepLife, { jobId, ...typed })}>
             Save
           </Button>
-          {isDone && <p role="status">Kept; the outlook reckons with it.</p>}
+          {isDone && <p role="status">Saved; the outlook uses it.</p>}
           {refusal && refusal.field !== 'odometerKm' && (
             <p role="alert" className="font-semibold text-copper">
               {refusal.message}

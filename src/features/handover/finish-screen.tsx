@@ -1,6 +1,7 @@
 import type { Handover } from '@/core/handover'
+import { isTorqueOpen } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
-import { everyone, type Shop } from '@/core/shop'
+import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { figure, moment, percent } from '@/text/formats'
 import { HandOverButton } from '../care/hand-over-button'
@@ -12,11 +13,11 @@ type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
 
 /** The end of a job: the last look by somebody else, what came of it, the money, and the car goes home. */
 export function FinishScreen({ entry, handover, shop, now }: Props) {
-  const { job, stage } = entry
+  const { job, stage, live } = entry
   const { setup } = shop
   const { region } = setup
   const { inspection, agreement, reached } = handover
-  const people = everyone(setup)
+  const { people } = setup
   const openSpots = Object.values(handover.card.work).flatMap(({ highSpots }) =>
     highSpots.filter(({ gone }) => !gone),
   ).length
@@ -105,6 +106,11 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
                   {inspection.faults.length > 0
                     ? 'A fault is still open.'
                     : `Final inspection not finished: ${inspection.open.length} of ${handover.items.length} areas still to check.`}
+                </p>
+              )}
+              {live && isTorqueOpen(live.plan.operations, handover.card) && (
+                <p className="text-copper">
+                  Confirm the wheel-nut torque before handover: tick it on the job card.
                 </p>
               )}
               {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}

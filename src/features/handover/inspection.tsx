@@ -81,7 +81,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       {!closed && (
         <div className="mt-3">
           <Choice
-            label="Who looks (nobody who worked on this paint)"
+            label="Inspector (must not have worked on this paint)"
             options={eyes.map(({ id, name }) => ({ value: id, name }))}
             value={by}
             onChange={setBy}
@@ -142,7 +142,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
           {item.panel && (
             <div className="mt-2">
               <Choice
-                label="Of its marks, % gone (may be left out)"
+                label="Marks removed, % (optional)"
                 options={CLEARED.map((percent) => ({ value: percent, name: String(percent) }))}
                 value={cleared}
                 onChange={setCleared}
@@ -188,10 +188,10 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
             {fault ? (
               <>
                 <Button className="min-h-14 px-7 text-lg" disabled={pending} onClick={() => say('fault')}>
-                  Write the fault down
+                  Save fault
                 </Button>
                 <Button look="outline" onClick={() => setFault(undefined)}>
-                  No fault after all
+                  Cancel
                 </Button>
               </>
             ) : (

@@ -159,7 +159,7 @@ export function IntakeForm({ today, recent, back }: Props) {
           )}
           {Object.keys(form.formState.errors).length > 0 && (
             <p role="status" className="text-[15px] text-copper">
-              Something is missing here. Nothing you typed is lost.
+              Check the fields marked below. Nothing you typed is lost.
             </p>
           )}
           <Button type="submit" className="ml-auto min-w-44" disabled={pending}>
@@ -231,20 +231,20 @@ function StepCustomer({
       </div>
       <div className="mt-3">
         <Tick form={form} name="mayRemind">
-          May be reminded of washes and visits
+          Agrees to reminders: washing, visits, seasons, guarantee, recoating
         </Tick>
       </div>
       <div className="mt-3 flex flex-wrap gap-x-8 gap-y-3">
         <Pick
           form={form}
           name="language"
-          label="Written to in"
+          label="Language"
           options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
         />
         <Pick
           form={form}
           name="writeBy"
-          label="Written to by"
+          label="Contact by"
           options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
         />
       </div>
@@ -261,7 +261,7 @@ function StepWish({ form }: { form: Form }) {
         name="purpose"
         render={({ field }) => (
           <fieldset>
-            <legend className="mb-1 font-head text-sm font-semibold">What is it kept for?</legend>
+            <legend className="mb-1 font-head text-sm font-semibold">What is the job for?</legend>
             <RadioGroup.Root
               className="grid gap-2 sm:grid-cols-3"
               value={field.value}

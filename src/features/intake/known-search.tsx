@@ -35,7 +35,7 @@ export function KnownSearch({ recent, onChoose }: Props) {
       <Field
         label="Been here before?"
         hint="Plate, name, make or number; two letters are enough."
-        error={fault ? 'The shop’s memory does not answer. Fill in below; nothing is lost.' : undefined}
+        error={fault ? 'No reply from the server. Fill in below; nothing is lost.' : undefined}
       >
         <input
           type="search"
@@ -70,7 +70,9 @@ export function KnownSearch({ recent, onChoose }: Props) {
             </li>
           ))}
           {found?.length === 0 && (
-            <li className="text-[15px] text-ink-soft">Nobody we know. Then it is new: go on below.</li>
+            <li className="text-[15px] text-ink-soft">
+              No match. Fill in the details below for a new customer.
+            </li>
           )}
         </ul>
       )}

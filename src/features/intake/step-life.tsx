@@ -34,7 +34,7 @@ export function StepLife({ form }: { form: Form }) {
       <div className="grid gap-4 sm:grid-cols-3">
         <Amount form={form} name="odometerKm" label="Odometer" quantity="distance" whole />
         <Amount form={form} name="fuelPercent" label="Fuel or charge, %" whole />
-        <Text form={form} name="keys" label="Keys" hint="How many, and what hangs on them." />
+        <Text form={form} name="keys" label="Keys" hint="How many, and any tags or fobs." />
       </div>
       <div className="mt-4 grid gap-4 sm:grid-cols-2">
         <Text form={form} name="belongings" label="Left in the vehicle" />
@@ -42,7 +42,7 @@ export function StepLife({ form }: { form: Form }) {
           form={form}
           name="warnings"
           label="Warning lights, broken trim"
-          hint="What was so before we touched it."
+          hint="Anything already faulty before we start."
         />
       </div>
     </>

@@ -147,7 +147,7 @@ function PackageCard({ earned, region }: { earned: PackageEarnings; region: Regi
               <dd className="text-right">{money(region, Math.round(cents))}</dd>
             </div>
           ))}
-        <dt className="mt-1 border-t border-line pt-1 font-semibold">Left, a car</dt>
+        <dt className="mt-1 border-t border-line pt-1 font-semibold">Profit per car</dt>
         <dd
           className={`mt-1 border-t border-line pt-1 text-right font-semibold ${loses ? 'text-copper' : ''}`}
         >

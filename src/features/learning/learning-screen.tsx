@@ -75,14 +75,14 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
           <Part title="Hours, planned and real" table="hours" period={period}>
             <HoursChart work={learned.work} />
           </Part>
-          <Part title="How our hands go against the table" table="pace" period={period}>
+          <Part title="Our pace against standard times" table="pace" period={period}>
             <PaceTable pace={learned.pace} changes={changes} months={period} region={region} />
           </Part>
           <Part title="Panel by panel" table="panels" period={period}>
             <PanelChart panels={learned.panels} />
           </Part>
           <div className="grid gap-x-10 lg:grid-cols-2">
-            <Part title="Marks gone, against what was promised" table="clearing" period={period}>
+            <Part title="Correction achieved against estimate" table="clearing" period={period}>
               <ClearingChart clearing={learned.clearing} />
             </Part>
             <Part title="Millilitres a car" table="products" period={period}>

@@ -31,8 +31,8 @@ export function PaceTable({ pace, changes, months, region }: Props) {
   return (
     <>
       <p className="max-w-prose">
-        Each factor is drawn towards the table until enough jobs speak against it. Where one differs by more
-        than chance, you may take it over; offers and schedules reckon with it from then on.
+        Each factor stays close to the standard time until enough jobs show otherwise. Where one differs by
+        more than chance, you may take it over; offers and schedules reckon with it from then on.
       </p>
       <div className="mt-3 overflow-x-auto">
         <table className="w-full text-[15px]">

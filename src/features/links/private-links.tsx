@@ -50,7 +50,7 @@ export function PrivateLinks<Subject>({
         <p className="mt-2 break-all" data-testid={testId}>
           <a href={address}>{address}</a>
           <span className="block text-sm text-ink-soft">
-            Copy it now: only its print is kept, so it is not shown again.
+            Copy the link now. For security it is shown only once.
           </span>
         </p>
       )}

@@ -1,12 +1,13 @@
 import clsx from 'clsx'
 import type { CoatingRule } from '@/core/coating'
+import { COATING_RULE } from '@/text/en/coating'
 
 /** What speaks against a coating on this car: every rule it breaks, why, and what to do. */
 export function Breaches({ broken }: { broken: readonly CoatingRule[] }) {
   if (broken.length === 0) return null
   return (
     <ul className="mt-3 space-y-2" aria-label="What speaks against it">
-      {broken.map(({ id, weight, reason, remedy }) => (
+      {broken.map(({ id, weight }) => (
         <li
           key={id}
           className={clsx(
@@ -17,7 +18,7 @@ export function Breaches({ broken }: { broken: readonly CoatingRule[] }) {
           <strong className={weight === 'stop' ? 'text-copper' : ''}>
             {weight === 'stop' ? 'Not so.' : 'Mind.'}
           </strong>{' '}
-          {reason} <span className="text-ink-soft">{remedy}</span>
+          {COATING_RULE[id].reason} <span className="text-ink-soft">{COATING_RULE[id].remedy}</span>
         </li>
       ))}
     </ul>

@@ -123,8 +123,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
         <div>
           <h2 className="text-2xl">What the next hour buys</h2>
           <p className="text-ink-soft">
-            The best this paint can have for every hour at the machine, panel by panel, within what each can
-            spare.
+            The best result for each hour of machine polishing, within each panel’s safe limit.
           </p>
         </div>
         <Choice
@@ -183,8 +182,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             />
           ) : (
             <p className="rounded bg-lichen/70 p-4 text-lg">
-              Nothing is to be won at the machine here. What this car can have is a wash, and protection where
-              nothing speaks against it.
+              Machine polishing would not improve this car. Options for this car is a wash, and protection
+              where nothing speaks against it.
             </p>
           )}
           <p className="mt-3 rounded bg-lichen/70 px-3 py-2 text-[15px]" aria-live="polite">

@@ -46,7 +46,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
   return (
     <div className="p-5">
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-1">
-        <h1 className="text-2xl">What this car can have</h1>
+        <h1 className="text-2xl">Options for this car</h1>
         <p>
           It stands at <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} of 100.
         </p>
@@ -95,7 +95,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       </div>
       <p className="mt-4 text-sm text-ink-soft">
         Hours and clearing are worked out panel by panel from the readings and defects. Dates are the earliest
-        at which nobody who was promised is moved.
+        that move no existing booking.
       </p>
     </div>
   )

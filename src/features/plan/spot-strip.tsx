@@ -2,17 +2,19 @@ import { PANEL_GROUPS, panelGroup } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { VehicleJudgement } from '@/core/survey'
 import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
-import { GROUP, processWord } from '@/text/en/correction'
+import { GROUP, hardnessText, processWord } from '@/text/en/correction'
 import { PatientLink } from '@/ui/patient-link'
+import { useRegion } from '@/ui/region'
 
 type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement }
 
-/** What is known of how this paint answers the pad, group by group; the way to the test spot. */
+/** How hard this paint is, group by group; the way to the test spot. */
 export function SpotStrip({ jobId, study, judgement }: Props) {
+  const region = useRegion()
   const present = new Set(judgement.panels.map(panelGroup))
   return (
     <section
-      aria-label="How this paint answers the pad"
+      aria-label="Paint hardness"
       className="mb-5 flex flex-wrap items-center gap-x-8 gap-y-0.5 rounded bg-lichen/60 px-4 py-1.5 text-[15px]"
     >
       {PANEL_GROUPS.filter((group) => present.has(group)).map((group) => {
@@ -29,8 +31,8 @@ export function SpotStrip({ jobId, study, judgement }: Props) {
               'no test spot yet'
             )}
             <span className="text-ink-soft">
-              , gives way {factorOf(give).factor.toFixed(2)} × as readily as medium
-              {cars > 0 ? `, known from ${cars === 1 ? 'one car' : `${cars} cars`}` : ''}
+              , {hardnessText(region, factorOf(give).factor)}
+              {cars > 0 ? ` (from ${cars === 1 ? 'one car' : `${cars} cars`})` : ''}
             </span>
           </p>
         )

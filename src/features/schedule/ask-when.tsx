@@ -119,7 +119,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
     case 'impossible':
       return (
         <section aria-label="The answer" className="mt-4 space-y-3">
-          <p className="max-w-prose text-copper">It finds no room: {answer.reasons.join(' ')}</p>
+          <p className="max-w-prose text-copper">No free slot: {answer.reasons.join(' ')}</p>
           <Sooner sooner={answer.sooner} {...shop} />
         </section>
       )

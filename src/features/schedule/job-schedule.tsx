@@ -168,7 +168,7 @@ function WhyNotEarlier({
         ))}
       </ol>
       <p className="mt-4 text-sm text-ink-soft">
-        This is the chain that ends last, with everybody else where they were promised. The calendar may begin
+        These steps decide the finish time, with every other booking left where it is. The calendar may begin
         a step later than this, so that the car does not block a bay for nothing.
       </p>
     </section>

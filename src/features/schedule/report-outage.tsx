@@ -163,7 +163,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
           )}
           <div className="flex flex-wrap gap-2">
             <Button disabled={pending} onClick={look}>
-              {pending && !proposal ? 'Working it out…' : 'See what follows'}
+              {pending && !proposal ? 'Working it out…' : 'Show the effect'}
             </Button>
             <Button look="outline" onClick={() => setOpen(false)}>
               Close

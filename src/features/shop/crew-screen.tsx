@@ -47,7 +47,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
       <h1 className="mt-1 text-3xl">People, bays and hours</h1>
       <Part
         title="People"
-        words="Their skills and shifts. A layer must fall into one stretch of hours; it does not stop for lunch."
+        words="Their skills and shifts. A coating layer must be finished without a break, so it has to fit into one stretch of hours."
       >
         <ul className="space-y-4">
           {typed.people.map((person, at) => (

@@ -58,7 +58,7 @@ export function DevicesScreen({ bays, spells, region, now, devices, version }: P
           ))}
         </tbody>
       </table>
-      <h2 className="mt-8 mb-2 text-xl">Try something</h2>
+      <h2 className="mt-8 mb-2 text-xl">Simulate a fault</h2>
       <div className="space-y-3">
         <Choice
           label="Bay"
@@ -83,7 +83,7 @@ export function DevicesScreen({ bays, spells, region, now, devices, version }: P
             disabled={pending}
             onClick={() => run(beginSpell, { bay, kind, minutes: numberOf(minutes) })}
           >
-            Let it happen
+            Start simulation
           </Button>
         </div>
       </div>

@@ -76,7 +76,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         </Field>
         <div>
           <Choice
-            label="How closely"
+            label="Level of care"
             options={CARES.map((value) => ({ value, name: CARE_LEVEL[value].name }))}
             value={template.care}
             onChange={(care) => set({ care })}

@@ -72,14 +72,14 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
       <div className="mt-1 flex flex-wrap items-baseline justify-between gap-4">
         <h1 className="text-3xl">Packages</h1>
         <div className="flex flex-wrap items-center gap-4">
-          {isDone && <p role="status">Kept. Every plan from now on offers them.</p>}
+          {isDone && <p role="status">Saved. New plans offer them.</p>}
           {refusal && (
             <p role="alert" className="max-w-xl text-copper">
               {refusal.message}
             </p>
           )}
           <Button disabled={pending} onClick={keep}>
-            {pending ? 'Keeping them…' : 'Keep the packages'}
+            {pending ? 'Keeping them…' : 'Save packages'}
           </Button>
         </div>
       </div>
@@ -133,8 +133,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
             </p>
           )}
           <p className="mt-4 text-sm text-ink-soft">
-            What was quoted or agreed stays as it was told; a change here holds for what is worked out from
-            now on.
+            Existing quotes and jobs keep their terms. Changes apply to new ones.
           </p>
         </nav>
         {current && (

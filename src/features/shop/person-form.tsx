@@ -94,12 +94,12 @@ function Otherwise({
             />
           </Field>
           <Button look="quiet" onClick={() => onChange(days.filter((_, index) => index !== at))}>
-            As usual again
+            Back to normal hours
           </Button>
         </div>
       ))}
       <Button look="outline" onClick={() => onChange([...days, { day: '', hours: '' }])}>
-        A day otherwise
+        Add different hours for a day
       </Button>
     </div>
   )

@@ -134,9 +134,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Saving…' : 'Save'}
         </Button>
-        {isDone && (
-          <p role="status">Kept. What is worked out from now on goes by it; what was quoted stays.</p>
-        )}
+        {isDone && <p role="status">Saved. New quotes use it; existing quotes keep their prices.</p>}
         {refusal && (
           <p role="alert" className="text-copper">
             {refusal.message}

@@ -4,8 +4,9 @@ import { type ReactNode, useState } from 'react'
 import type { Quantity } from '@/core/region'
 import type { WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
-import { drawnShare, lanceBottle, lanceErrorText, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
+import { drawnShare, lanceBottle, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
 import { keepShop } from '@/server/shop/shop-actions'
+import { lanceErrorText } from '@/text/en/wash'
 import { measured, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button, ButtonLink } from '@/ui/button'
@@ -18,7 +19,7 @@ import { useAction } from '@/ui/use-action'
 const SCHOOL_NAME: Record<School, string> = {
   'gauge-guided': 'By the gauge',
   'method-guided': 'By the method',
-  both: 'Both, the stricter rules',
+  both: 'Whichever is stricter',
 }
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
   'iron-first': 'Iron remover, then clay',
@@ -162,7 +163,7 @@ export function ShopScreen({
         <Button disabled={pending} onClick={keep}>
           Save
         </Button>
-        {isDone && <p role="status">Kept. Every plan from now on follows it.</p>}
+        {isDone && <p role="status">Saved. New plans follow it.</p>}
         {refusal && (
           <p role="alert" className="text-copper">
             {refusal.message}
@@ -187,7 +188,7 @@ function LanceReading({ gear: { lance } }: { gear: WashSetup['gear'] }) {
           {measured(region, 'volume', bottle.value.waterMl)} of water.
         </>
       ) : (
-        <span className="text-copper">{lanceErrorText(bottle.error)}</span>
+        <span className="text-copper">{lanceErrorText(region, bottle.error)}</span>
       )}
     </p>
   )

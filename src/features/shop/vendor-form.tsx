@@ -74,7 +74,7 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
       </div>
       {vendor.trade === 'film' && vendor.stage === 'after-coating' && (
         <p className="border-l-4 border-copper bg-copper-soft px-3 py-1 text-[15px]">
-          Film does not stick to a coating. Film first, on naked paint; the coating goes over it.
+          Film does not stick to a coating. Film first, on bare (uncoated) paint; the coating goes over it.
         </p>
       )}
       <div className="grid gap-3 sm:grid-cols-4">

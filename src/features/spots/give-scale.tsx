@@ -14,7 +14,7 @@ const x = (factor: number) => {
 
 const carsText = (cars: number) => (cars === 1 ? 'one car' : `${cars} cars`)
 
-/** How readily the paint gives way: as declared, with what other cars taught, with what was seen here. Each a band. */
+/** How hard the paint is: as declared, with what other cars taught, with what was seen here. Each a band. */
 export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Hardness }) {
   const { recall, attempts, give } = study
   const rows = [
@@ -32,7 +32,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
   const { factor, low, high } = factorOf(give)
   const height = rows.length * ROW + 34
   return (
-    <section className="mt-5" aria-label="How readily this paint gives way">
+    <section className="mt-5" aria-label="Paint hardness">
       <h2 className="text-xl">Paint hardness</h2>
       <svg
         viewBox={`0 0 ${SIZE.width} ${height}`}

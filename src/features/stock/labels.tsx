@@ -39,7 +39,11 @@ export function Labels({ shelf, region }: { shelf: Shelf; region: Region }) {
               <span className="text-sm">
                 Lot {bottle.lot}
                 <br />
-                good until {shortDay(region, bottle.goodUntil)}
+                {bottle.state === 'past' ? (
+                  <strong className="text-copper">expired {shortDay(region, bottle.goodUntil)}</strong>
+                ) : (
+                  `good until ${shortDay(region, bottle.goodUntil)}`
+                )}
               </span>
             </p>
           </li>

@@ -55,8 +55,8 @@ export function ReceiveBottles({
     </Field>
   )
   return (
-    <section className="mt-6" aria-label="Bottles that have come in">
-      <h2 className="mb-2 text-xl">Bottles that have come in</h2>
+    <section className="mt-6" aria-label="Receive bottles">
+      <h2 className="mb-2 text-xl">Receive bottles</h2>
       <div className="flex flex-wrap items-end gap-3">
         <Field label="Product" {...errorAt('productId')}>
           <select

@@ -12,7 +12,7 @@ import { Supplies } from './supplies'
 const STATE_WORDS: Record<BottleState, string> = {
   closed: 'closed',
   open: 'open',
-  past: 'too old: use it up on wheels or trim',
+  past: 'expired: do not use on paint; follow the data sheet or dispose of it',
   empty: 'empty',
   gone: 'gone',
 }
@@ -27,7 +27,7 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
     <div className="mx-auto max-w-5xl p-5">
       <div className="mb-4 flex flex-wrap items-center gap-4">
         <h1 className="text-2xl">Stock</h1>
-        <p className="text-ink-soft">Held against what is to be laid until {paperDay(region, until)}</p>
+        <p className="text-ink-soft">Compared with what will be applied until {paperDay(region, until)}</p>
         <ButtonLink look="outline" href="/stock/labels" className="ml-auto">
           Labels to print
         </ButtonLink>
@@ -37,9 +37,9 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
           <ul className="space-y-1">
             {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
               <li key={product.id}>
-                <strong>{product.name}</strong> does not reach to “{runsOutAt!.title}” of {runsOutAt!.plate},{' '}
+                <strong>{product.name}</strong> will run out at “{runsOutAt!.title}” on {runsOutAt!.plate},{' '}
                 {moment(region, runsOutAt!.at, now)}:{' '}
-                {measured(region, 'volume', Math.ceil(neededMl - onShelfMl))} are missing.
+                {measured(region, 'volume', Math.ceil(neededMl - onShelfMl))} short.
               </li>
             ))}
           </ul>
@@ -63,7 +63,7 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
             </div>
             {need.coats.length > 0 && (
               <p className="mt-1 text-sm text-ink-soft">
-                To be laid:{' '}
+                To be applied:{' '}
                 {need.coats
                   .map(
                     ({ plate, ml, at }) =>
@@ -149,6 +149,7 @@ function Gauge({
       </svg>
       <span>
         {measured(region, 'volume', onShelf)} good, {measured(region, 'volume', needed)} needed
+        {needed > 0 && onShelf >= needed && `, ${measured(region, 'volume', onShelf - needed)} left after`}
       </span>
     </p>
   )

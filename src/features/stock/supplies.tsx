@@ -13,9 +13,9 @@ import { NumberEditor } from './number-editor'
 const KIND_WORDS: Record<SupplyKind, string> = { pad: 'Pads', towel: 'Towels' }
 const STATE_WORDS: Record<SupplyState, string> = {
   good: '',
-  'wash-some': 'Wash some',
-  'too-few': 'Buy more',
-  worn: 'Washed out: replace them',
+  'wash-some': 'Wash due',
+  'too-few': 'Reorder',
+  worn: 'Worn out: replace',
 }
 
 /** Pads and towels by set: clean, dirty, and how often they were washed. */
@@ -123,7 +123,7 @@ function NewSet() {
       </Field>
       {text('name', 'Name')}
       {text('count', 'Pieces')}
-      {text('reorderAt', 'Buy more below')}
+      {text('reorderAt', 'Reorder below')}
       <Button
         look="outline"
         disabled={pending}

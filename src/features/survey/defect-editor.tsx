@@ -44,7 +44,7 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
           {condition.index.toFixed(0)}
         </p>
       </header>
-      {defects.length === 0 && <p className="text-[15px] text-ink-soft">Nothing written down here.</p>}
+      {defects.length === 0 && <p className="text-[15px] text-ink-soft">No defects recorded here.</p>}
       <ul>
         {defects.map((defect, index) => {
           const prospect = prospects[index]

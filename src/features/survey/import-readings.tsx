@@ -257,16 +257,14 @@ function Outcome({
   if (!result.ok)
     return (
       <div role="alert" className="mt-4 text-[15px] text-copper">
-        <p className="font-semibold">Nothing is taken yet:</p>
+        <p className="font-semibold">Nothing imported yet:</p>
         <ul>
           {result.error.slice(0, FAULTS_SHOWN).map((error) => {
             const text = readingsCsvErrorText(error)
             return <li key={text}>{text}</li>
           })}
         </ul>
-        {result.error.length > FAULTS_SHOWN && (
-          <p>and {result.error.length - FAULTS_SHOWN} more like these.</p>
-        )}
+        {result.error.length > FAULTS_SHOWN && <p>and {result.error.length - FAULTS_SHOWN} more problems.</p>}
       </div>
     )
   const { kept, plastic } = onMetalOnly(result.value, panels)

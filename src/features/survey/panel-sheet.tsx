@@ -114,7 +114,7 @@ function Statistics({ judged: { statistics } }: { judged: PanelJudgement }) {
     ],
     ['median', figure(region, 'depth', medianUm, 1)],
     ['lowest', figure(region, 'depth', minUm, 1)],
-    ['spread (MAD)', figure(region, 'depth', madUm, 1)],
+    ['spread', figure(region, 'depth', madUm, 1)],
     ['readings', String(n)],
   ]
   return (

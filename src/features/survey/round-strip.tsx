@@ -23,7 +23,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
   return (
     <figure className="mt-3 border-t border-line pt-3">
       <figcaption className="font-head text-[15px] font-semibold">
-        Rounds over one another
+        Before and after compared
         {change && (
           <span className="block font-text text-sm font-normal text-ink-soft">
             {measured(region, 'depth', Math.abs(change.removedUm), 1)}{' '}

@@ -134,10 +134,10 @@ export function SurveyScreen(props: Props) {
           </p>
           <p className="text-sm text-ink-soft">
             {judgement.read.of === 0 ? (
-              'No gauge reads this vehicle: the walk-round is its survey'
+              'The paint gauge cannot read this vehicle. Judge it from the walk-round'
             ) : judgement.baseline ? (
               <>
-                Own film level{' '}
+                Typical paint depth of this car:{' '}
                 <strong className="text-ink">{measured(region, 'depth', judgement.baseline.medianUm)}</strong>
                 , from {judgement.baseline.panels} panels
               </>

@@ -23,7 +23,7 @@ export function BringHistory() {
   return (
     <details className="mt-8">
       <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
-        A car has brought its history along
+        Import a vehicle history
       </summary>
       <div className="mt-2 grid gap-4 rounded bg-lichen/60 p-4 sm:grid-cols-[1fr_1fr_auto] sm:items-end">
         <Field label="History file (JSON)">

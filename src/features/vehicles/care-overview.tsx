@@ -3,6 +3,7 @@ import type { KnownVehicle, VehicleCare } from '@/core/job'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant } from '@/core/time'
 import { careWords } from '@/text/care'
+import { EXPOSURE_RULE } from '@/text/en/coating'
 import { moment, percent, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PrintButton } from '@/ui/print-button'
@@ -40,11 +41,11 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
               Why {percent(region, Math.round(protection.exposure.share * 100))} of the product’s life
             </summary>
             <ul className="mt-1 list-disc pl-5 text-[15px]">
-              {protection.exposure.rules.map(({ id, reason, remedy, share }) => (
+              {protection.exposure.rules.map(({ id, share }) => (
                 <li key={id}>
-                  {reason}{' '}
+                  {EXPOSURE_RULE[id].reason(region)}{' '}
                   <span className="text-ink-soft">
-                    (× {share}) {remedy}
+                    (× {share}) {EXPOSURE_RULE[id].remedy}
                   </span>
                 </li>
               ))}

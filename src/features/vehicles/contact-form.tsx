@@ -40,16 +40,16 @@ export function ContactForm({ customer }: { customer: Customer }) {
           checked={typed.mayRemind}
           onChange={(event) => change({ mayRemind: event.target.checked })}
         />
-        May be reminded of washes and visits
+        Agrees to reminders: washing, visits, seasons, guarantee, recoating
       </label>
       <Choice
-        label="Written to in"
+        label="Language"
         options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
         value={typed.language}
         onChange={(value) => change({ language: value })}
       />
       <Choice
-        label="Written to by"
+        label="Contact by"
         options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
         value={typed.writeBy}
         onChange={(value) => change({ writeBy: value })}

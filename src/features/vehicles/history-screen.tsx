@@ -1,9 +1,9 @@
 import { WATER, WATERS } from '@/core/aftercare'
 import { layerPlace, type VehicleHistory } from '@/core/history'
 import type { KnownVehicle, Stay, TimelineEntry } from '@/core/job'
-import { OCCASION } from '@/core/messages'
 import type { Region } from '@/core/region'
 import { TREATMENT } from '@/core/vehicle'
+import { OCCASION_NAME } from '@/text/en/messages'
 import { measured, money, shortDay } from '@/text/formats'
 import { Link } from '@/ui/link'
 import { messageStateText } from '../aftercare/message-text'
@@ -33,7 +33,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
               {entry.kind === 'stay' && <StayEntry stay={entry} region={region} />}
               {entry.kind === 'message' && (
                 <p className="text-[15px]">
-                  <strong>{shortDay(region, entry.day)}</strong> {OCCASION[entry.message.occasion].name}:{' '}
+                  <strong>{shortDay(region, entry.day)}</strong> {OCCASION_NAME[entry.message.occasion].name}:{' '}
                   {entry.message.subject}{' '}
                   <span className="text-ink-soft">({messageStateText(entry.message)})</span>
                 </p>

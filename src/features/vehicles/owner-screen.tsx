@@ -1,10 +1,10 @@
 import type { Customer } from '@/core/customer'
 import type { PrivateLink } from '@/core/handover'
 import type { VehicleId } from '@/core/ids'
-import type { Message } from '@/core/messages'
-import { OCCASION, type Template } from '@/core/messages'
+import type { Message, Template } from '@/core/messages'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { OCCASION_NAME } from '@/text/en/messages'
 import { moment, shortDay } from '@/text/formats'
 import { messageStateText } from '../aftercare/message-text'
 import { ContactForm } from './contact-form'
@@ -63,7 +63,7 @@ export function OwnerScreen({
                   <p>
                     <strong>{message.subject}</strong>{' '}
                     <span className="text-sm text-ink-soft">
-                      {OCCASION[message.occasion].name},{' '}
+                      {OCCASION_NAME[message.occasion].name},{' '}
                       {shortDay(region, dayIn(region.timezone, message.sentAt ?? message.notBefore))},{' '}
                       {messageStateText(message)}
                     </span>

@@ -45,7 +45,7 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
   return (
     <details className="mt-4">
       <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
-        Enter a correction somebody tells of
+        Add earlier polishing reported by the customer
       </summary>
       <div className="mt-2 space-y-3 rounded bg-lichen/60 p-4">
         <fieldset>
@@ -97,8 +97,7 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
           )}
         </div>
         <p className="text-sm text-ink-soft">
-          Nothing in the ledger is ever changed. A mistake is set right by telling it to us in a further
-          entry’s note.
+          Ledger entries cannot be changed. To correct one, add another entry and explain it in the note.
         </p>
       </div>
     </details>

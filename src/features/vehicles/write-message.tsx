@@ -4,13 +4,17 @@ import { useState } from 'react'
 import type { Customer } from '@/core/customer'
 import { CHANNEL_NAME, LANGUAGE_NAME } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
-import { HELD_TEXT, type Occasion, repairWords, routeFor, type Template } from '@/core/messages'
+import { type Occasion, routeFor, type Template } from '@/core/messages'
+import { readIn } from '@/core/region'
 import type { LocalDay } from '@/core/time'
 import { writeToOwner } from '@/server/messages/message-actions'
+import { HELD_TEXT } from '@/text/en/messages'
+import { repairText } from '@/text/messages'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { freshKey } from '@/ui/fresh-key'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 type Props = {
@@ -27,6 +31,7 @@ type ByHand = 'words' | 'panel-failed'
 
 /** A message by hand, begun from the shop's words; what it will say stands there to be changed. */
 export function WriteMessage({ customer, vehicleId, car, failed, templates, repair }: Props) {
+  const region = useRegion()
   const begun = (occasion: ByHand): Template => {
     const { subject, text } = templates[occasion]
     const fill = (words: string) =>
@@ -35,7 +40,7 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
         .replaceAll('{panels}', failed.join(', ') || '…')
         .replaceAll(
           ' {words}',
-          repair ? ` ${repairWords(customer.language, repair.day, repair.onGuarantee)}` : '',
+          repair ? ` ${repairText(readIn(region, customer.language), repair.day, repair.onGuarantee)}` : '',
         )
         .replaceAll('{words}\n', '\n')
     return { subject: fill(subject), text: fill(text) }

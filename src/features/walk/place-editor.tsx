@@ -24,7 +24,7 @@ export function PlaceEditor({ place, defects, readOnly, onChange, children }: Pr
   return (
     <section className="sheet p-4" aria-label={place.name}>
       <h2 className="text-xl">{place.name}</h2>
-      {defects.length === 0 && <p className="text-[15px] text-ink-soft">Nothing written down here.</p>}
+      {defects.length === 0 && <p className="text-[15px] text-ink-soft">No defects recorded here.</p>}
       <ul>
         {defects.map((defect, index) => (
           <li

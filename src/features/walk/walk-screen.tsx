@@ -147,7 +147,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
                   }))
                 }
               />
-              A film lies on this panel
+              This panel has film on it (PPF or wrap)
             </label>
             {strip}
           </DefectEditor>
@@ -173,7 +173,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
         <Belongings job={job} />
         <div className="flex flex-wrap justify-end gap-2">
           <ButtonLink look="outline" href={`/jobs/${job.id}/wash`}>
-            To the wash
+            Next: wash
           </ButtonLink>
           <ButtonLink href={`/jobs/${job.id}/survey`}>Measure the paint</ButtonLink>
         </div>
@@ -234,7 +234,7 @@ function Belongings({ job }: { job: Job }) {
     ['Fuel or charge', job.fuelPercent === undefined ? '' : percent(region, job.fuelPercent)],
     ['Keys', job.keys],
     ['Left inside', job.belongings],
-    ['Was so before', job.warnings],
+    ['Faults on arrival', job.warnings],
   ].filter(([, text]) => text)
   if (rows.length === 0) return null
   return (

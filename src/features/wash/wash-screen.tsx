@@ -6,19 +6,8 @@ import { useMemo, useState } from 'react'
 import type { JobId } from '@/core/ids'
 import type { WashSetup } from '@/core/shop'
 import type { StoredWash } from '@/core/wash'
-import {
-  CLEAN,
-  type Contamination,
-  type Level,
-  planWash,
-  SIGHT_LABEL,
-  SIGHT_NAME,
-  SIGHTS,
-  TOUCH_NAME,
-  type WashMethod,
-  ZONE_NAME,
-  ZONES,
-} from '@/core/wash'
+import { CLEAN, type Contamination, type Level, planWash, SIGHTS, type WashMethod, ZONES } from '@/core/wash'
+import { methodReason, partName, SIGHT_LABEL, SIGHT_NAME, TOUCH_NAME, ZONE_NAME } from '@/text/en/wash'
 import { measured, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { ButtonLink } from '@/ui/button'
@@ -141,7 +130,7 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
         <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
           <div>
             <p className="eyebrow">{title}</p>
-            <h1 className="text-3xl">{plan.method === 'wet' ? 'Washed wet' : 'Washed without a hose'}</h1>
+            <h1 className="text-3xl">{plan.method === 'wet' ? 'Wet wash' : 'Washed without a hose'}</h1>
           </div>
           <p className="flex items-baseline gap-2" data-testid="contamination">
             <span className="font-head text-4xl font-bold">{plan.score.score.toFixed(0)}</span>
@@ -152,11 +141,14 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
             onChange={(method) => change({ contamination, place, ...(method ? { method } : {}) })}
           />
         </div>
-        <p className="mt-2 text-[15px]">{plan.methodReasons.join(' ')}</p>
+        <p className="mt-2 text-[15px]">
+          {plan.overruled && 'Chosen by hand, against: '}
+          {plan.reasons.map((reason) => methodReason(region, reason)).join(' ')}
+        </p>
         {plan.score.parts.length > 0 && (
           <p className="mt-1 text-sm text-ink-soft">
-            {plan.score.parts.map(({ what, points }) => `${what} ${points.toFixed(0)}`).join(' + ')} ={' '}
-            {plan.score.score.toFixed(0)}
+            {plan.score.parts.map(({ what, points }) => `${partName(what)} ${points.toFixed(0)}`).join(' + ')}{' '}
+            = {plan.score.score.toFixed(0)}
           </p>
         )}
         <WashSteps steps={plan.steps} />

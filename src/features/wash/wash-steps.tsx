@@ -1,39 +1,38 @@
 import type { Mix, PlannedStep } from '@/core/wash'
-
-const ml = (value: number) => `${value >= 100 ? Math.round(value / 5) * 5 : value.toFixed(0)} ml`
-const water = (value: number) => (value >= 2000 ? `${(value / 1000).toFixed(1)} l` : ml(value))
+import { LIQUID_NAME, lanceErrorText, mixText, pouredText, WASH_STEP, waterText } from '@/text/en/wash'
+import { useRegion } from '@/ui/region'
 
 /** The steps in order, each with what to pour, how long it stands, and what can hurt. */
 export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
   return (
     <ol className="mt-4 border-l-2 border-fern-soft">
-      {steps.map(({ step, how, dwell, mix }, at) => (
-        <li key={step.id} className="relative mb-1 py-2.5 pl-7" data-wash-step={step.id}>
+      {steps.map(({ id, facts, dwell, mix }, at) => (
+        <li key={id} className="relative mb-1 py-2.5 pl-7" data-wash-step={id}>
           <span className="absolute top-3 -left-[13px] flex size-6 items-center justify-center rounded-[50%_50%_50%_0] bg-fern font-head text-[13px] font-bold text-on-fern">
             {at + 1}
           </span>
           <div className="grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_16rem]">
             <div>
-              <h2 className="text-lg">{step.title}</h2>
-              <p className="text-[15px]">{how}</p>
-              <p className="text-sm text-ink-soft">{step.reason}</p>
+              <h2 className="text-lg">{WASH_STEP[id].title}</h2>
+              <p className="text-[15px]">{WASH_STEP[id].how(facts)}</p>
+              <p className="text-sm text-ink-soft">{WASH_STEP[id].reason}</p>
             </div>
             <div className="text-[15px]">
               {mix && <Mixed mix={mix} />}
               {dwell && (
                 <p>
-                  Stands{' '}
+                  Dwell{' '}
                   <strong>
                     {dwell.minMinutes}–{dwell.maxMinutes} min
                   </strong>
-                  , never dry
+                  ; do not let it dry
                 </p>
               )}
             </div>
           </div>
-          {step.cautions.length > 0 && (
+          {WASH_STEP[id].cautions.length > 0 && (
             <p className="mt-1.5 rounded border-l-4 border-copper bg-copper-soft px-3 py-1.5 text-sm">
-              {step.cautions.join(' ')}
+              {WASH_STEP[id].cautions.join(' ')}
             </p>
           )}
         </li>
@@ -44,28 +43,26 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
 
 /** What to pour for a step, and into what. */
 export function Mixed({ mix }: { mix: Mix }) {
+  const region = useRegion()
   if (mix.kind === 'neat')
     return (
       <p>
-        <strong>{mix.product}</strong>, neat
+        <strong>{LIQUID_NAME[mix.product]}</strong>, neat
       </p>
     )
   if (mix.kind === 'unmixable')
     return (
       <p className="text-copper">
-        {mix.product}: {mix.message}
+        {LIQUID_NAME[mix.product]}: {lanceErrorText(region, mix.error)}
       </p>
     )
   return (
     <p>
       <strong>
-        {ml(mix.pour.productMl)} {mix.product}
+        {pouredText(region, mix.pour.productMl)} {LIQUID_NAME[mix.product]}
       </strong>{' '}
-      + {water(mix.pour.waterMl)} water
-      <span className="block text-sm text-ink-soft">
-        {mix.ratio}, {mix.vessel}
-        {mix.capfuls < 10 && `, ${mix.capfuls.toFixed(1)} capfuls`}
-      </span>
+      + {waterText(region, mix.pour.waterMl)} water
+      <span className="block text-sm text-ink-soft">{mixText(region, mix)}</span>
     </p>
   )
 }

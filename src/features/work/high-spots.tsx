@@ -6,6 +6,7 @@ import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
+import { highSpotText } from '@/text/en/card'
 import { duration, measured, moment, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -77,7 +78,7 @@ export function HighSpots({
                   </p>
                 ) : (
                   <>
-                    <p className="mt-1 text-lg">{advice.what}</p>
+                    <p className="mt-1 text-lg">{highSpotText(advice)}</p>
                     {advice.minutesLeft !== undefined && (
                       <p className="mt-1 text-copper">
                         It softens for another {duration(view.region, advice.minutesLeft)}; after that it has

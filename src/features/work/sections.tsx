@@ -3,9 +3,9 @@
 import { useState } from 'react'
 import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
 import type { PlannedOperation } from '@/core/offer'
-import { minutesBetween, plusMinutes } from '@/core/time'
+import { minutesBetween } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
-import { moment } from '@/text/formats'
+import { duration } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
@@ -26,7 +26,7 @@ const PAD_WORDS = {
 
 /** The body plan to look at, and to say below how many sections are worked. Pace, finish and pad follow. */
 export function Sections({ card, operation, me, album }: Props) {
-  const { view, state, now } = card
+  const { view, state } = card
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
   const progress = state.progress[operation.id]
@@ -69,7 +69,7 @@ export function Sections({ card, operation, me, album }: Props) {
         {progress?.kind === 'started' && done > 0 && pace && pace.minutesLeft > 0 && (
           <>
             , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
-            this pace done about {moment(view.region, plusMinutes(now, pace.minutesLeft), now)}
+            this pace about {duration(view.region, Math.round(pace.minutesLeft))} of work is left
           </>
         )}
         .

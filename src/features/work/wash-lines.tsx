@@ -1,31 +1,31 @@
 import type { JobId } from '@/core/ids'
-import type { WashLine } from '@/core/wash'
+import type { PlannedStep } from '@/core/wash'
+import { WASH_STEP } from '@/text/en/wash'
 import { Link } from '@/ui/link'
 import { Mixed } from '../wash/wash-steps'
 
 /** The wash of this car in its order, with what to pour; a way to plan it where nobody has yet. */
-export function WashLines({ job, lines }: { job: JobId; lines: readonly WashLine[] }) {
+export function WashLines({ job, lines }: { job: JobId; lines: readonly PlannedStep[] }) {
   return (
     <div className="mt-4">
       {lines.length > 0 && (
         <ol className="border-t border-line">
-          {lines.map(({ title, how, cautions, dwell, mix }, at) => (
-            <li
-              key={title}
-              className="grid gap-x-5 gap-y-1 border-b border-line py-2 sm:grid-cols-[1fr_17rem]"
-            >
+          {lines.map(({ id, facts, dwell, mix }, at) => (
+            <li key={id} className="grid gap-x-5 gap-y-1 border-b border-line py-2 sm:grid-cols-[1fr_17rem]">
               <div>
                 <p className="font-head text-lg font-semibold">
-                  {at + 1}. {title}
+                  {at + 1}. {WASH_STEP[id].title}
                 </p>
-                <p>{how}</p>
-                {cautions.length > 0 && <p className="text-copper">{cautions.join(' ')}</p>}
+                <p>{WASH_STEP[id].how(facts)}</p>
+                {WASH_STEP[id].cautions.length > 0 && (
+                  <p className="text-copper">{WASH_STEP[id].cautions.join(' ')}</p>
+                )}
               </div>
               <div>
                 {mix && <Mixed mix={mix} />}
                 {dwell && (
                   <p>
-                    Stands {dwell.minMinutes}–{dwell.maxMinutes} min, never dry
+                    Dwell {dwell.minMinutes}–{dwell.maxMinutes} min; do not let it dry
                   </p>
                 )}
               </div>

@@ -20,11 +20,11 @@ export function waitsText(
   const by = (people: readonly PersonId[]) => (people.length > 0 ? `${list(people.map(nameOf))}, ` : '')
   switch (waits.kind) {
     case 'reading':
-      return { what: 'Waits to be measured', until: 'Take the gauge round', hold: false }
+      return { what: 'Needs paint readings', until: 'Measure the paint', hold: false }
     case 'choice':
-      return { what: 'Waits for a package', until: 'Talk to the customer', hold: false }
+      return { what: 'No package agreed', until: 'Contact the customer', hold: false }
     case 'look':
-      return { what: 'Waits to be looked at', until: 'Log the visit', hold: false }
+      return { what: 'Needs inspection', until: 'Log the visit', hold: false }
     case 'arrival':
       return { what: 'Not here yet', until: `Comes ${at(waits.at)}`, hold: false }
     case 'work':

@@ -1,7 +1,6 @@
 import { type BayClimate, dewVerdict } from '@/core/climate'
 import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product } from '@/core/coating'
 import type { BayId, JobId, OperationId, PersonId } from '@/core/ids'
-import type { Stage } from '@/core/job'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor, FloorJob } from '@/core/planning'
@@ -129,13 +128,10 @@ export function standsIn(live: LiveJob, now: Instant): string | undefined {
   return undefined
 }
 
-function isHere(stage: Stage, waits: WaitsFor): boolean {
-  return (
-    stage.kind !== 'planned' &&
-    waits.kind !== 'arrival' &&
-    stage.kind !== 'to-choose' &&
-    stage.kind !== 'to-measure'
-  )
+/** Whether a car stands at the shop: what has been read there, or whose day of arrival has come. */
+function isHere({ job, stage }: FloorJob, waits: WaitsFor, now: Instant): boolean {
+  if (stage.kind === 'to-choose' || stage.kind === 'to-measure') return job.arriveAt <= now
+  return stage.kind !== 'planned' && waits.kind !== 'arrival'
 }
 
 function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
@@ -238,8 +234,8 @@ export function yardView(
   const loose = cars.filter(({ place }) => !place)
   return {
     places,
-    outside: loose.filter(({ entry, waits }) => isHere(entry.stage, waits)),
-    expected: loose.filter(({ entry, waits }) => !isHere(entry.stage, waits)),
+    outside: loose.filter(({ entry, waits }) => isHere(entry, waits, now)),
+    expected: loose.filter(({ entry, waits }) => !isHere(entry, waits, now)),
     inCare: floor.jobs
       .filter(({ stage }) => stage.kind === 'handed-over')
       .sort((a, b) => b.job.handedOverAt!.localeCompare(a.job.handedOverAt!))

@@ -91,7 +91,7 @@ export async function repairOffer(
   // What another shop has laid is only laid again where we have it, too.
   const layers = lying.flatMap(({ id }) => shop.catalogue.find((product) => product.id === id) ?? [])
   if (layers.length === 0)
-    return { message: 'What lies on these panels is not in our catalogue. Quote a package instead.' }
+    return { message: 'The coating on these panels is not one of ours. Quote a package instead.' }
   const takesUm = removalUm(PREPARATION, HARDNESS_GIVE[hardness])
   const left = await budgets(db, shop, visit)
   const thin = panels.filter(({ id }) => (left.get(id) ?? 0) < takesUm)

@@ -2,7 +2,8 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
-import { blindToIt, inspectionItems, PAYMENT_WAYS, withRework } from '@/core/handover'
+import { cardOf } from '@/core/card'
+import { blindToIt, inspectionItems, isTorqueOpen, PAYMENT_WAYS, withRework } from '@/core/handover'
 import { toPersonId } from '@/core/ids'
 import { aJob, anOperation, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
@@ -12,6 +13,7 @@ import { loadFloor } from '../floor/floor'
 import { findJob } from '../floor/job-store'
 import { makeJobLink, revokeJobLink } from '../links/job-links'
 import { changePlan } from '../quotes/agreement-store'
+import { loadEntries } from '../work/acts-store'
 import { handOverJob } from './hand-over'
 import { addPayment, listVerdicts, takePaymentBack, writeVerdict } from './handover-store'
 
@@ -128,6 +130,11 @@ export const handJobOver = defineAction({
         'rule',
         `The final inspection found a fault: ${fault.note}. Put it right, then inspect again.`,
       )
+    if (
+      entry.live &&
+      isTorqueOpen(entry.live.plan.operations, cardOf(entry.live, await loadEntries(trx, jobId)))
+    )
+      return refuse('rule', 'Confirm the wheel-nut torque before handover: tick it on the job card.')
     await handOverJob(trx, entry.job, floor.shop.setup.region.timezone, at)
     return done()
   },

@@ -5,16 +5,11 @@ import { type Answer, done, refuse } from '@/core/answer'
 import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import { aCustomer, aMessage, aVehicle, nothing, version } from '@/core/inputs'
-import {
-  fillIn,
-  OCCASIONS,
-  type Proposed,
-  TEMPLATE_ERROR_TEXT,
-  type Template,
-  unknownFacts,
-} from '@/core/messages'
+import { fillIn, OCCASIONS, type Proposed, type Template, unknownFacts } from '@/core/messages'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
+import { TEMPLATE_ERROR_TEXT } from '@/text/en/messages'
+import { dueFacts } from '@/text/messages'
 import { defineAction } from '../action/define'
 import type { Doing } from '../action/perform'
 import { messageGateway } from '../devices'
@@ -48,7 +43,10 @@ async function queueOne(
   const { due, customer, vehicle, route } = proposed
   if (route.kind === 'held') return refuse('rule', 'Consent or address is missing.')
   const page = await pageFor(doing, vehicle.id)
-  const facts = { ...due.facts, ...(page ? { page } : {}) }
+  const facts = {
+    ...dueFacts(shop.setup.region, proposed.customer.language, due),
+    ...(page ? { page } : {}),
+  }
   const text = writtenOut(words, shop, proposed, facts)
   if (!text.ok) return refuse('rule', text.error.message)
   const queued = await putIntoQueue(
@@ -126,7 +124,7 @@ export const writeToOwner = defineAction({
       shop: shop.setup.name,
       ...(page ? { page } : {}),
     }
-    const text = fillIn(template, facts, customer.language)
+    const text = fillIn(template, facts)
     if (!text.ok) return refuse('input', TEMPLATE_ERROR_TEXT[text.error.code](text.error.name), 'text')
     const queued = await putIntoQueue(
       doing.trx,

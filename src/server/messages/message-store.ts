@@ -8,10 +8,10 @@ import {
   type MessageState,
   OCCASIONS,
   type Occasion,
-  TEMPLATES,
   type Template,
 } from '@/core/messages'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { standardText } from '@/text/messages'
 import { oneOf } from '../db/one-of'
 import type { MessagesRow } from '../db/tables'
 
@@ -155,7 +155,7 @@ export async function loadTemplates(
     const row = rows.find((each) => each.occasion === occasion && each.language === language)
     return row
       ? { subject: row.subject, text: row.text, own: true }
-      : { ...TEMPLATES[occasion][language], own: false }
+      : { ...standardText(occasion, language), own: false }
   }
 }
 

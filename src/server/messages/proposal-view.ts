@@ -1,10 +1,12 @@
 import type { Knex } from 'knex'
 import { CHANNEL_NAME, LANGUAGE_NAME } from '@/core/customer'
-import { HELD_TEXT, type Proposed } from '@/core/messages'
+import type { Proposed } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
 import type { Shop } from '@/core/shop'
 import { loadTemplates } from '@/server/messages/message-store'
 import { writtenOut } from '@/server/messages/proposed-messages'
+import { HELD_TEXT } from '@/text/en/messages'
+import { dueFacts } from '@/text/messages'
 
 /** Stands in a preview for the address that is made when the message goes. */
 const PAGE_SHOWN = '(their private page)'
@@ -18,7 +20,10 @@ export async function proposalViews(
   return proposed.map((each) => {
     const { due, customer, vehicle, route } = each
     const words = templateOf(due.occasion, customer.language)
-    const text = writtenOut(words, shop, each, { ...due.facts, page: PAGE_SHOWN })
+    const text = writtenOut(words, shop, each, {
+      ...dueFacts(shop.setup.region, each.customer.language, due),
+      page: PAGE_SHOWN,
+    })
     return {
       key: due.key,
       occasion: due.occasion,

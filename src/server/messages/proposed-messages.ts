@@ -18,6 +18,7 @@ import {
 import { ok, type Result, refused } from '@/core/result'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, plusMinutes } from '@/core/time'
+import { HELD_TEXT } from '@/text/en/messages'
 import { loadCares } from '../aftercare/care'
 import { toCareDates } from '../aftercare/care-dates'
 import { findAllKnown } from '../vehicles/vehicle-store'
@@ -63,7 +64,7 @@ async function freshJobs(
 
 function subjectOf(row: CareSubjectRow, fresh: DueSubject['fresh'], today: LocalDay): DueSubject {
   const dates = toCareDates(row)
-  // A coat that has most likely gone is not looked at any more: it is laid anew.
+  // A coating that has probably worn off is not inspected any more: it is renewed.
   const gone = dates.good.mid < today
   return {
     vehicleId: row.vehicle_id,
@@ -173,16 +174,12 @@ export function writtenOut(
   { customer, vehicle }: Pick<Proposed, 'customer' | 'vehicle'>,
   facts: Partial<Facts>,
 ): Result<Template, { message: string }> {
-  const filled = fillIn(
-    words,
-    {
-      name: customer.name,
-      car: `${vehicle.make} ${vehicle.model}`,
-      shop: shop.setup.name,
-      ...facts,
-    },
-    customer.language,
-  )
+  const filled = fillIn(words, {
+    name: customer.name,
+    car: `${vehicle.make} ${vehicle.model}`,
+    shop: shop.setup.name,
+    ...facts,
+  })
   if (filled.ok) return ok(filled.value)
   return refused({
     message: `The text for this occasion asks for {${filled.error.name}}, which this car does not have. Change it under Texts.`,
@@ -207,10 +204,7 @@ export async function putIntoQueue(db: Knex, shop: Shop, message: ToQueue, now: 
   if (route.kind === 'held')
     return {
       kind: 'refused',
-      message:
-        route.why === 'no-consent'
-          ? 'They have not agreed to be reminded.'
-          : 'There is no address to write to.',
+      message: HELD_TEXT[route.why],
     }
   const notBefore = nextLoud(shop.setup.region.timezone, now, shop.setup.quiet)
   const written = await queueMessage(

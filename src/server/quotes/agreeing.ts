@@ -3,6 +3,7 @@ import type { JobId } from '@/core/ids'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
 import type { Floor, PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
+import { COATING_RULE } from '@/text/en/coating'
 import { toldQuote } from '@/text/quote'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
@@ -21,7 +22,7 @@ function refusalFor(offer: Offer | undefined, shownCents: number): Refusal | und
       message: 'The survey has changed, and a panel can no longer take its process. Reload and choose again.',
     }
   const stop = offer.breaches.find(({ weight }) => weight === 'stop')
-  if (stop) return { message: `${stop.reason} ${stop.remedy}` }
+  if (stop) return { message: `${COATING_RULE[stop.id].reason} ${COATING_RULE[stop.id].remedy}` }
   if (offer.price.totalCents !== shownCents)
     return { message: 'The survey has changed since this price was worked out. Reload and look again.' }
   return undefined

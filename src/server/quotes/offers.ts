@@ -15,7 +15,7 @@ import {
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
-import { laterOf } from '@/core/time'
+import { dayIn, laterOf } from '@/core/time'
 import { placesOf } from '@/core/vehicle'
 import { contaminationScore } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
@@ -51,6 +51,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       paintSystem,
       knowledge: paintKnowledge(study),
       treatments,
+      year: Number(dayIn(shop.setup.region.timezone, job.arriveAt).slice(0, 4)),
       judgement,
       proposals: proposeExtras({ judgement, places }),
       catalogue: shop.catalogue,

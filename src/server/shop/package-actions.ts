@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { version } from '@/core/inputs'
 import { packageFaults, packageTemplateSchema } from '@/core/offer'
+import { packageFaultText } from '@/text/en/coating'
 import { defineAction } from '../action/define'
 import { CHANGED_MEANWHILE, loadShop, savePackages } from './shop-store'
 
@@ -35,7 +36,7 @@ export const keepPackages = defineAction({
       )
     for (const [at, template] of packages.entries()) {
       const [fault] = packageFaults(template, { catalogue, vendors: setup.vendors })
-      if (fault) return refuse('input', fault.message, `packages.${at}.${fault.path}`)
+      if (fault) return refuse('input', packageFaultText(fault), `packages.${at}.${fault.path}`)
     }
     if (!(await savePackages(trx, readAt, packages))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })

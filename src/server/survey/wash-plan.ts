@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import type { Job } from '@/core/job'
 import type { WashSetup } from '@/core/shop'
 import { placesOf } from '@/core/vehicle'
-import { planWash, type WashLine, type WashPlan } from '@/core/wash'
+import { type PlannedStep, planWash, type WashPlan } from '@/core/wash'
 import { loadSurvey } from './survey-store'
 import { loadWash } from './wash-store'
 
@@ -16,7 +16,7 @@ export async function washedCar(db: Knex, job: Job): Promise<{ softTop: boolean;
 }
 
 /** The wash of a job as it was planned; empty until somebody has felt and seen how dirty the car is. */
-export async function washLines(db: Knex, job: Job, { school, gear }: WashSetup): Promise<WashLine[]> {
+export async function washLines(db: Knex, job: Job, { school, gear }: WashSetup): Promise<PlannedStep[]> {
   const { findings } = await loadWash(db, job.id)
   if (!findings) return []
   const { contamination, place, method } = findings
@@ -28,11 +28,5 @@ export async function washLines(db: Knex, job: Job, { school, gear }: WashSetup)
     ...(method ? { method } : {}),
     ...(await washedCar(db, job)),
   })
-  return plan.steps.map(({ step, how, dwell, mix }) => ({
-    title: step.title,
-    how,
-    cautions: step.cautions,
-    ...(dwell ? { dwell } : {}),
-    ...(mix ? { mix } : {}),
-  }))
+  return plan.steps
 }

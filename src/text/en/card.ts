@@ -1,4 +1,4 @@
-import type { Conflict, Doubt, PauseReason } from '@/core/card'
+import type { Conflict, Doubt, HighSpotAdvice, PauseReason } from '@/core/card'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { FORBIDDEN } from './correction'
@@ -82,4 +82,13 @@ export function conflictText(
     default:
       return unreachable(conflict)
   }
+}
+
+/** What to do about a high spot of this age. */
+export function highSpotText({ remedy, soft }: Pick<HighSpotAdvice, 'remedy' | 'soft'>): string {
+  if (remedy === 'recoat')
+    return 'It has hardened: polish it off, wipe the panel, and coat that panel again within the limits of the bay’s air.'
+  return soft
+    ? 'Level it at once with a drop of the same coating on a fresh towel, then buff with a second.'
+    : 'Re-wet the smear with the same coating, wait for the flash, level and buff with fresh towels, and look at eye level.'
 }

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { PROCESS_KEYS } from '@/core/correction'
 import { EXTRA_KEYS } from '@/core/offer'
-import { PROCESS_NAME, spotWhy, workName } from './correction'
+import { DUBLIN } from '../region.fixture'
+import { hardnessText, PROCESS_NAME, spotWhy, workName } from './correction'
 
 test('every kind of work the shop learns has a name of its own', () => {
   const keys = [
@@ -23,6 +24,12 @@ test('a memory names the cars behind it', () => {
   expect(spotWhy({ code: 'remembered', cars: 1, kinship: 'same-time' })).toBe(
     'It was enough on one car with this kind of paint, within ten years.',
   )
+})
+
+test('hardness is said as a technician says it, not as a ratio', () => {
+  expect(hardnessText(DUBLIN, 0.78)).toBe('harder than average: polishing removes about 22% less paint')
+  expect(hardnessText(DUBLIN, 1.3)).toBe('softer than average: polishing removes about 30% more paint')
+  expect(hardnessText(DUBLIN, 1.03)).toBe('of average hardness')
 })
 
 test('a process left out is called what it is on a paper', () =>

@@ -1,7 +1,9 @@
 import type { Care, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
 import { EXTRA_KEYS } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Start, Verdict, Why } from '@/core/test-spot'
+import { percent } from '../formats'
 import { extraTitle } from '../work'
 
 /** How the shop speaks of polishing: processes, what forbids them, groups of panels, test spots. Read by staff only. */
@@ -124,6 +126,18 @@ export function spotWhy(why: Why): string {
     default:
       return unreachable(why)
   }
+}
+
+/** Nearer to medium than this nobody would tell the difference. */
+const AVERAGE_WITHIN_PERCENT = 5
+
+/** How hard a paint is: `factor` is what it loses for each µm that paint of medium hardness would. */
+export function hardnessText(region: Region, factor: number): string {
+  const change = Math.round(100 * (factor - 1))
+  if (Math.abs(change) < AVERAGE_WITHIN_PERCENT) return 'of average hardness'
+  return change < 0
+    ? `harder than average: polishing removes about ${percent(region, -change)} less paint`
+    : `softer than average: polishing removes about ${percent(region, change)} more paint`
 }
 
 const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }

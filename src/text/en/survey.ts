@@ -71,7 +71,7 @@ export function findingText(region: Region, finding: Finding): string {
         : 'There is a film on this panel. It is not polished, and the paint beneath cannot be judged.'
     case 'too-few':
       return finding.n < 2
-        ? 'One reading proves nothing. Take at least one more.'
+        ? 'One reading is not enough. Take at least one more.'
         : 'No other metal panel has been measured yet to compare it with.'
     case 'original':
       return `In line with the rest of the car (${finding.aboveBaselineUm >= 0 ? '+' : '−'}${depth(Math.abs(finding.aboveBaselineUm))}).`

@@ -66,7 +66,7 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
             : 'It has begun, and stays where it is.'}
         </p>
         <Button look="quiet" className="ml-auto" onClick={moving.leave}>
-          Put it back
+          Cancel move
         </Button>
       </div>
       {!moving.dragging && (

@@ -34,7 +34,7 @@ describe('why not', () => {
   test.each<[Refusal, string, string?]>([
     [
       { code: 'window-closed', after: 'one', waitMinutes: 720, opens: later, closes: later },
-      '“Layer 2” must begin within 12 h of the end of “Layer 1”, by Fri 15 Jan, 20:00: later it no longer bonds to the layer below.',
+      '“Layer 2” must begin within 12 h of the end of “Layer 1”, by Fri 15 Jan, 20:00: after that it will not bond to the layer below.',
     ],
     [
       { code: 'window-closed', after: 'wash', waitMinutes: 1440, opens: later, closes: later },

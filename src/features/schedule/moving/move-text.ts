@@ -20,7 +20,7 @@ export type MoveNames = {
 
 /** What a missed latest start costs at the car, by what it follows. */
 const MISSED: Partial<Record<PlannedOperation['kind'], string>> = {
-  layer: 'later it no longer bonds to the layer below',
+  layer: 'after that it will not bond to the layer below',
   wash: 'later dust has settled, and it is washed again',
   wipe: 'later the panels have to be wiped again',
 }
