@@ -66,7 +66,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
           under the lamp? <a href={`/jobs/${job.id}/survey`}>Back to the survey</a>
         </p>
       )}
-      <SpotStrip jobId={job.id} study={study} judgement={judgement} />
+      <SpotStrip jobId={job.id} study={study} judgement={judgement} region={setup.region} />
       {!flawless && setup.packages.some(({ layers }) => layers.length > 0) && (
         <FrontierSheet
           jobId={job.id}

@@ -1,16 +1,15 @@
 import { PANEL_GROUPS, panelGroup } from '@/core/correction'
 import type { JobId } from '@/core/ids'
+import type { Region } from '@/core/region'
 import type { VehicleJudgement } from '@/core/survey'
 import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
 import { GROUP, hardnessText, processWord } from '@/text/en/correction'
 import { PatientLink } from '@/ui/patient-link'
-import { useRegion } from '@/ui/region'
 
-type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement }
+type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement; region: Region }
 
 /** How hard this paint is, group by group; the way to the test spot. */
-export function SpotStrip({ jobId, study, judgement }: Props) {
-  const region = useRegion()
+export function SpotStrip({ jobId, study, judgement, region }: Props) {
   const present = new Set(judgement.panels.map(panelGroup))
   return (
     <section
