@@ -64,7 +64,7 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   })
   await test.step('a slip is taken back', async () => {
     await page.getByRole('link', { name: 'To the test spots' }).click()
-    await page.getByRole('button', { name: 'Take it back' }).last().click()
+    await page.getByRole('button', { name: 'Delete test spot' }).last().click()
     await expect(next).toContainText('Next: one-step cut and finish')
   })
 })

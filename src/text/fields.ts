@@ -28,3 +28,13 @@ const IN: Record<Language, FieldWords> = {
 }
 
 export const fieldWords = ({ language }: Pick<Region, 'language'>): FieldWords => IN[language]
+
+const PAGE: Record<Language, (page: number, of: number) => string> = {
+  en: (page, of) => `Page ${page} of ${of}`,
+  fr: (page, of) => `Page ${page} sur ${of}`,
+  de: (page, of) => `Seite ${page} von ${of}`,
+}
+
+/** At the foot of a paper. */
+export const pageText = ({ language }: Pick<Region, 'language'>, page: number, of: number) =>
+  PAGE[language](page, of)

@@ -1,5 +1,7 @@
 import path from 'node:path'
 import { Font, StyleSheet, Text, View } from '@react-pdf/renderer'
+import type { Language } from '@/core/region'
+import { pageText } from '@/text/fields'
 
 /** What our papers share as PDF: their fonts, which are inside, their colours, their foot. */
 
@@ -56,13 +58,13 @@ export const styles = StyleSheet.create({
 })
 
 /** At the foot of every sheet: whose paper it is, and how many sheets there are. */
-export function Foot({ words }: { words: string }) {
+export function Foot({ words, language }: { words: string; language: Language }) {
   return (
     <View fixed style={styles.foot}>
       <Text style={styles.soft}>{words}</Text>
       <Text
         style={styles.soft}
-        render={({ pageNumber, totalPages }) => `Page ${pageNumber} of ${totalPages}`}
+        render={({ pageNumber, totalPages }) => pageText({ language }, pageNumber, totalPages)}
       />
     </View>
   )

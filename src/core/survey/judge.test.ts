@@ -172,3 +172,14 @@ describe('condition', () => {
     expect(result.index).toBeGreaterThan(panelOf(result, 'roof').condition.index)
   })
 })
+
+describe('a car is graded once somebody has gone round it', () => {
+  const swirls = { kind: 'swirls', severity: 2, extentPercent: 40, catchesNail: false } as const
+  test('readings alone say nothing of its marks', () => {
+    expect(judge(input({})).inspected).toBe(false)
+  })
+  test('a defect that is recorded, or a place that was looked at, says that it was inspected', () => {
+    expect(judge(input({ defects: { bonnet: [swirls] } })).inspected).toBe(true)
+    expect(judge(input({ looked: ['sills'] })).inspected).toBe(true)
+  })
+})

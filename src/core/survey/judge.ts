@@ -25,6 +25,8 @@ export type SurveyInput = {
   films?: readonly string[]
   /** What the ledger says was removed from each panel at earlier visits. */
   taken?: Readonly<Record<string, Taken>>
+  /** Places that are easily missed and were looked at, by id. */
+  looked?: readonly string[]
 }
 
 export type PanelJudgement = {
@@ -40,6 +42,8 @@ export type PanelJudgement = {
 export type VehicleJudgement = {
   baseline?: Baseline
   panels: PanelJudgement[]
+  /** Whether somebody has gone round it: a defect is recorded, or a place that is easily missed was looked at. */
+  inspected: boolean
   index: number
   letter: Letter
   /** Panels with at least one reading, of those a gauge can read. */
@@ -59,6 +63,7 @@ export function judge(input: SurveyInput): VehicleJudgement {
   return {
     ...(baseline ? { baseline } : {}),
     panels,
+    inspected: (input.looked?.length ?? 0) > 0 || panels.some(({ prospects }) => prospects.length > 0),
     index,
     letter: letterOf(index),
     read: { panels: readable.filter(({ statistics }) => statistics).length, of: readable.length },
@@ -86,7 +91,7 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
 export function judgeRecord(
   { shape, paintSystem }: { shape: Shape; paintSystem: PaintSystem },
   school: School,
-  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'>,
+  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> & Partial<Pick<SurveyRecord, 'looked'>>,
   taken: Readonly<Record<string, Taken>>,
 ): VehicleJudgement {
   return judge({
@@ -97,5 +102,6 @@ export function judgeRecord(
     defects: record.defects,
     films: record.films,
     taken,
+    ...(record.looked ? { looked: record.looked } : {}),
   })
 }

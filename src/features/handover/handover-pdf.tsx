@@ -119,7 +119,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
             </View>
           </View>
         </View>
-        <Foot words={`${paper.shop.name}, ${paper.plate}, ${headings.handover}.`} />
+        <Foot words={`${paper.shop.name}, ${paper.plate}, ${headings.handover}.`} language={paper.language} />
       </Page>
     </Document>
   )

@@ -48,7 +48,14 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-1">
         <h1 className="text-2xl">Options for this car</h1>
         <p>
-          It stands at <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} of 100.
+          {judgement.inspected ? (
+            <>
+              Paint condition: <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} out
+              of 100.
+            </>
+          ) : (
+            'Not inspected yet: no defects are recorded.'
+          )}
         </p>
         {job.budgetCents !== undefined && <p>Budget {money(setup.region, job.budgetCents)}.</p>}
         {open && (

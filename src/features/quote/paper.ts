@@ -34,7 +34,11 @@ function paperWith(
       words: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
     },
     packageName,
-    pitch: setup.packages.find((template) => template.key === packageKey)?.pitch ?? '',
+    // The shop’s own words, in its own language: a paper in another one does without them.
+    pitch:
+      text.language === setup.region.language
+        ? (setup.packages.find((template) => template.key === packageKey)?.pitch ?? '')
+        : '',
     panels: summary.panels.map(({ id, process }) => ({ id, process })),
     note,
     text,

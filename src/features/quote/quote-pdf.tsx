@@ -144,7 +144,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             <Text style={[styles.sign, styles.soft]}>{text.forShop}</Text>
           </View>
         </View>
-        <Foot words={`${shop.name}, ${vehicle.plate}, ${text.title}.`} />
+        <Foot words={`${shop.name}, ${vehicle.plate}, ${text.title}.`} language={text.language} />
       </Page>
     </Document>
   )

@@ -66,7 +66,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                     disabled={pending}
                     onClick={() => run(takeBackAttempt, { jobId, id: attempt.id })}
                   >
-                    Take it back
+                    Delete test spot
                   </button>
                 )}
               </div>

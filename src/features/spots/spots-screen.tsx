@@ -71,8 +71,8 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
       <div>
         <h1 className="text-2xl">Test spots</h1>
         <p className="text-ink-soft">
-          Nobody knows a paint’s hardness before touching it. Tape a line across a square on a flat middle
-          panel, mildest pair first; wipe with panel wipe, look under the lamp, write it down.
+          Tape off a test section on a flat panel. Start with the mildest pad and polish, panel wipe, check
+          under the lamp and record the result.
         </p>
         <div className="mt-3 [&_svg]:max-h-[20rem]">
           <BodyPlan

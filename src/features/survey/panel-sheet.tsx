@@ -1,6 +1,6 @@
 import clsx from 'clsx'
 import type { ReactNode } from 'react'
-import { LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
+import { type Finding, LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
 import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
 import { figure, measured, shortDay } from '@/text/formats'
 import { useRegion } from '@/ui/region'
@@ -19,6 +19,9 @@ const LIMIT_NAME = {
   method: 'By the method',
   'never-cut': 'Never cut',
 } as const
+
+/** Whether its readings say what may be removed; else the method alone sets the limit. */
+const isMeasured = ({ kind }: Finding) => kind !== 'not-read' && kind !== 'too-few' && kind !== 'unreadable'
 
 /** One panel: its readings in spots of three, what they say, and how much may come off. */
 export function PanelSheet({ judged, ledger, children, below }: Props) {
@@ -42,9 +45,15 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
       <div className="mt-3 border-t border-line pt-3">
         <p className="flex items-baseline justify-between">
           <span className="font-head font-semibold">Safe to remove</span>
-          <span className="font-head text-2xl font-bold" data-testid="budget">
-            {measured(region, 'depth', budget.budgetUm, 1)}
-          </span>
+          {isMeasured(finding) ? (
+            <span className="font-head text-2xl font-bold" data-testid="budget">
+              {measured(region, 'depth', budget.budgetUm, 1)}
+            </span>
+          ) : (
+            <span className="text-right text-[15px] text-ink-soft" data-testid="budget">
+              Not measured ({measured(region, 'depth', budget.budgetUm, 1)} at most, mildest method)
+            </span>
+          )}
         </p>
         <details>
           <summary className="flex min-h-11 items-center text-sm underline decoration-ink-soft/40 underline-offset-4">

@@ -128,9 +128,15 @@ export function SurveyScreen(props: Props) {
       <section aria-label="Body plan">
         <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
           <p className="flex items-baseline gap-2" data-testid="vehicle-grade">
-            <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-            <span className="text-lg">{judgement.index.toFixed(0)}</span>
-            <span className="text-sm text-ink-soft">condition</span>
+            {judgement.inspected ? (
+              <>
+                <span className="font-head text-4xl font-bold">{judgement.letter}</span>
+                <span className="text-lg">{judgement.index.toFixed(0)}</span>
+                <span className="text-sm text-ink-soft">condition</span>
+              </>
+            ) : (
+              <span className="font-head text-xl font-semibold text-ink-soft">Not inspected yet</span>
+            )}
           </p>
           <p className="text-sm text-ink-soft">
             {judgement.read.of === 0 ? (
@@ -282,7 +288,13 @@ export function SurveyScreen(props: Props) {
       </aside>
       <div>
         <Distribution judgement={later} />
-        <WholeCar panels={later.panels} taken={taken} selected={selected} onSelect={setSelected} />
+        <WholeCar
+          inspected={judgement.inspected}
+          panels={later.panels}
+          taken={taken}
+          selected={selected}
+          onSelect={setSelected}
+        />
       </div>
     </div>
   )

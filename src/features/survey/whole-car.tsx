@@ -9,6 +9,8 @@ import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
 type Props = {
+  /** Whether somebody has gone round it, so that it can be graded. */
+  inspected: boolean
   panels: readonly PanelJudgement[]
   taken: Readonly<Record<string, Taken>>
   selected: string
@@ -18,7 +20,7 @@ type Props = {
 const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', 'stays']
 
 /** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
-export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSelect }: Props) {
+export const WholeCar = memo(function WholeCar({ panels, inspected, taken, selected, onSelect }: Props) {
   const region = useRegion()
   return (
     <section className="mt-5 border-t border-line pt-4">
@@ -29,9 +31,9 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
             <tr className="text-left text-sm text-ink-soft">
               {[
                 'Panel',
-                'Film',
+                'Paint depth',
                 'It is',
-                'Taken before',
+                'Removed before',
                 'Safe to remove',
                 'Condition',
                 'What can be done',
@@ -71,7 +73,11 @@ export const WholeCar = memo(function WholeCar({ panels, taken, selected, onSele
                   {measured(region, 'depth', budget.budgetUm, 1)}
                 </td>
                 <td className="pr-3 pl-1">
-                  <strong className="font-head">{condition.letter}</strong> {condition.index.toFixed(0)}
+                  {inspected && (
+                    <>
+                      <strong className="font-head">{condition.letter}</strong> {condition.index.toFixed(0)}
+                    </>
+                  )}
                 </td>
                 <td className="py-1 text-sm leading-snug">
                   <Done prospects={prospects} />

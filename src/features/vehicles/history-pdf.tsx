@@ -121,7 +121,7 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
             money are not in it.
           </Text>
         </View>
-        <Foot words={`${shop}, history of ${vehicle.plate}`} />
+        <Foot words={`${shop}, history of ${vehicle.plate}`} language="en" />
       </Page>
     </Document>
   )

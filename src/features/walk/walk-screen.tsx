@@ -74,9 +74,15 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
       <section aria-label="Walk round the car">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <p data-testid="vehicle-grade" className="flex items-baseline gap-2">
-            <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-            <span className="text-lg">{judgement.index.toFixed(0)}</span>
-            <span className="text-sm text-ink-soft">condition</span>
+            {judgement.inspected ? (
+              <>
+                <span className="font-head text-4xl font-bold">{judgement.letter}</span>
+                <span className="text-lg">{judgement.index.toFixed(0)}</span>
+                <span className="text-sm text-ink-soft">condition</span>
+              </>
+            ) : (
+              <span className="font-head text-xl font-semibold text-ink-soft">Not inspected yet</span>
+            )}
           </p>
           <p className="text-sm text-ink-soft">
             {noted} noted, {album.photos.length} {album.photos.length === 1 ? 'photograph' : 'photographs'}

@@ -26,6 +26,7 @@ function stayOf(
   { survey, agreement, payments }: Facts,
 ): Omit<Stay, 'coats' | 'waters' | 'photos'> {
   const readings = Object.values(survey.before.readings).flat().length
+  const judgement = judgeRecord(job.vehicle, shop.setup.school, survey, {})
   return {
     kind: 'stay',
     at: job.arriveAt,
@@ -34,9 +35,7 @@ function stayOf(
     survey,
     readings,
     ...(agreement ? { packageName: agreement.packageName, totalCents: agreement.totalCents } : {}),
-    ...(readings > 0 && job.kind === 'work'
-      ? { letter: judgeRecord(job.vehicle, shop.setup.school, survey, {}).letter }
-      : {}),
+    ...(judgement.inspected && job.kind === 'work' ? { letter: judgement.letter } : {}),
     paidCents: payments.filter(({ takenBackAt }) => !takenBackAt).reduce((sum, { cents }) => sum + cents, 0),
   }
 }

@@ -42,9 +42,9 @@ describe('what is poured', () => {
   test('is said as the shop measures', () => {
     expect(pouredText(DUBLIN, mix.pour.productMl)).toBe('37 ml')
     expect(pouredText(OHIO, mix.pour.productMl)).toBe('1.3 fl oz')
-    expect(waterText(DUBLIN, mix.pour.waterMl)).toBe('15.0 L')
-    expect(mixText(DUBLIN, mix)).toBe('1:400, bucket of 15.0 L, 1.9 capfuls')
-    expect(mixText(DUBLIN, { ...mix, capfuls: 12 })).toBe('1:400, bucket of 15.0 L')
+    expect(waterText(DUBLIN, mix.pour.waterMl)).toBe('15 L')
+    expect(mixText(DUBLIN, mix)).toBe('1:400, bucket of 15 L, 1.9 capfuls')
+    expect(mixText(DUBLIN, { ...mix, capfuls: 12 })).toBe('1:400, bucket of 15 L')
   })
   test('a lance that cannot is told what to do', () => {
     expect(lanceErrorText(DUBLIN, { code: 'lance-draws-too-little', mostOnPanel: 0.025 })).toMatch(
