@@ -60,10 +60,10 @@ const EARLIER_CUT: Record<string, number> = {
   tailgate: 3.2,
   'bed-side-right': 2.4,
 }
-/** The wing that was painted again after that visit. */
+/** The wing that was resprayed after that visit. */
 const RESPRAYED = 'front-wing-left'
 
-/** The paint the gauge finds on it today, as it was before the wing was painted again. */
+/** The paint the gauge finds on it today, as it was before the wing was resprayed. */
 function paintThen(panels: readonly Panel[], plate: string): PaintTruth {
   const { baseUm, panels: own } = inventPaint(panels, seedOf(plate))
   return { baseUm, panels: { ...own, [RESPRAYED]: baseUm } }

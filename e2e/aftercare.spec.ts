@@ -76,7 +76,7 @@ test('a visit is logged with the keyboard: the bonnet fails, and the outlook mov
   await page.getByRole('button', { name: /others: tight and slick/ }).press('Enter')
   await expect(page.getByTestId('look-progress')).toHaveText('Every part was looked at.')
   await expect(page.getByTestId('findings')).toContainText('Bonnet has most likely gone')
-  await expect(page.getByTestId('findings')).toContainText('On guarantee.')
+  await expect(page.getByTestId('findings')).toContainText('Under guarantee.')
   expect((await goodUntil(page)).getTime()).toBeGreaterThan(before.getTime())
   await page.reload()
   await expect(page.getByTestId('look-progress')).toHaveText('Every part was looked at.')

@@ -54,7 +54,7 @@ test('who still has work planned is not taken away, and somebody new can be plan
   page,
 }) => {
   await openCrew(page)
-  await person(page, 'Merle').getByRole('button', { name: 'No longer here' }).click()
+  await person(page, 'Merle').getByRole('button', { name: 'Remove' }).click()
   await keep(page).click()
   await expect(page.getByText(/^Merle still has “.+” of IM \d+ planned\./)).toBeVisible()
   await openCrew(page)

@@ -38,7 +38,7 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
     await field.press('Enter')
   }
   await type(first, '111')
-  await expect(first!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await expect(first!.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   // The same panel from the other tablet: somebody has to choose.
   await type(second, '222')
   await expect(second!.getByText('Someone else has changed Bonnet too.')).toBeVisible()
@@ -46,7 +46,7 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
   await second!.getByRole('button', { name: 'Take theirs' }).click()
   await expect(second!.getByRole('button', { name: 'Set reading 111 µm aside' })).toBeVisible()
   await type(second, '112')
-  await expect(second!.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await expect(second!.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   // Another panel from the first tablet: both belong together, and nobody is asked.
   await first!.getByRole('radio', { name: /^Roof:/ }).click()
   const roof = first!.getByLabel('Reading on roof, µm')

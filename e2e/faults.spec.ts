@@ -235,7 +235,7 @@ test('a server that stops loses nothing: the reading waits on the screen and is 
   await shop.open(NOW)
   await reading.fill('134')
   await reading.press('Enter')
-  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   await page.reload()
   await expect(page.getByRole('button', { name: 'Set reading 133 µm aside' })).toBeVisible()
   await expect(page.getByRole('button', { name: 'Set reading 134 µm aside' })).toBeVisible()

@@ -4,7 +4,7 @@ import { barriers } from './barriers'
 import { Shop } from './shop'
 import { tabTo } from './tab-to'
 
-/** What two years of jobs have taught: looked at from near and far, reckoned with other costs, taken home as tables. */
+/** What two years of jobs have taught: looked at from near and far, counted other costs, taken home as tables. */
 
 const NOW = '2027-01-13T10:20:00Z'
 
@@ -63,7 +63,7 @@ test('what an hour costs is said by keys alone; a slip is refused at its field, 
   await expect(bay).toHaveValue('a lot')
   await bay.fill('3,50')
   await page.getByRole('button', { name: 'Reckon with these' }).press('Enter')
-  await expect(page.getByText('Kept.')).toBeVisible()
+  await expect(page.getByText('Saved.')).toBeVisible()
   await expect.poll(left).toBeGreaterThan(before)
   await page.reload()
   await page.getByText('What hours, bays and products cost us').click()

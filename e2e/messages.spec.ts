@@ -18,7 +18,7 @@ test.describe.configure({ mode: 'serial' })
 
 const times = (page: Page) => page.goto(`${shop.url}/aftercare/texts`)
 const keep = (page: Page) => page.getByRole('button', { name: 'Save times' })
-const kept = (page: Page) => page.getByText('Kept.')
+const kept = (page: Page) => page.getByText('Saved.')
 
 async function quiet(page: Page, from: string, until: string): Promise<void> {
   await times(page)

@@ -224,7 +224,7 @@ test('the shop writes a package of its own, and what cannot be is refused with i
   await page.getByLabel('What it is for, in a sentence').fill('A polish and a coating for boats on wheels.')
   await page.getByLabel('At most').selectOption('one-step-polish')
   await page.getByLabel('Layer 1').selectOption('tern-top')
-  await expect(page.getByText('A top coat holds on its base, not on bare paint.').first()).toBeVisible()
+  await expect(page.getByText('A top coat bonds to its base, not to bare paint.').first()).toBeVisible()
   await keep.click()
   await expect(page.getByRole('alert').filter({ hasText: 'Begin with the base' }).first()).toBeVisible()
   await page.getByLabel('Layer 1').selectOption('cladonia-base')
@@ -263,7 +263,7 @@ test('prices and vendors are kept, and what cannot be is refused at its field', 
   await pell.getByRole('checkbox', { name: 'Wed' }).check()
   await pell.getByLabel('What they do').selectOption('upholstery')
   await keep.click()
-  await expect(page.getByText('Kept. What is worked out from now on goes by it')).toBeVisible()
+  await expect(page.getByText('Saved. New quotes use it')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('group', { name: 'Ruadhan Pell' }).getByLabel('Takes, hours')).toHaveValue(
     '2.5',

@@ -96,7 +96,7 @@ test('a shop in America: the whole shop reads and types as there', async ({ page
     await expect(page.getByText('Was the gauge set to µm?')).toBeVisible()
     await page.getByRole('button', { name: 'Save 4.8 mil' }).click()
     await expect(page.getByRole('button', { name: 'Set reading 4.8 mil aside' }).first()).toBeVisible()
-    await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
     await page.reload()
     await expect(page.getByRole('button', { name: 'Set reading 4.3 mil aside' })).toBeVisible()
   })

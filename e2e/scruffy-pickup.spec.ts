@@ -163,7 +163,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page).toHaveURL(/\/walk$/)
     await page.getByRole('radio', { name: /^Roof:/ }).click()
     await noteDefect(page, 'Stone chips', 5, true)
-    await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+    await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
     await page.getByRole('link', { name: 'Sign-off' }).click()
     await expect(page.getByText('new since signing')).toBeVisible()
     await expect(page.getByText('This is a new version, to be signed again.')).toBeVisible()

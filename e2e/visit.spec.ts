@@ -186,7 +186,7 @@ test('a film on one panel is declared on the walk, judged by, and told', async (
   await openJob(page, 'IM 5012', 'walk')
   await page.getByRole('radio', { name: /^Roof:/ }).click()
   await page.getByLabel('This panel has film on it (PPF or wrap)').check()
-  await expect(page.getByRole('status').filter({ hasText: 'Kept' })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   await page.getByRole('link', { name: 'Survey' }).click()
   await expect(page).toHaveURL(/\/survey$/)
   await page.getByRole('radio', { name: /^Roof:/ }).click()

@@ -30,7 +30,7 @@ function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
 }
 
-/** The paint of a car nobody described: a factory film, and on some cars one panel that was painted again. */
+/** The paint of a car nobody described: a factory film, and on some cars one panel that was resprayed. */
 export function inventPaint(panels: readonly Panel[], seed: number): PaintTruth {
   const random = seededRandom(seed)
   const baseUm = 100 + 35 * random()

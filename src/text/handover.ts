@@ -4,7 +4,7 @@ import { handoverInGerman } from './de/handover'
 import { handoverInEnglish } from './en/handover'
 import { handoverInFrench } from './fr/handover'
 
-/** The sheet that goes home with a car. */
+/** The sheet that is handed over with a car. */
 
 export type HandoverWords = {
   headings: {

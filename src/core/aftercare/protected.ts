@@ -11,7 +11,7 @@ export type ProtectedUnit = {
   name: string
   laidAt: Instant
   layers: LaidProduct[]
-  /** The last look since it was laid. */
+  /** The last inspection since it was applied. */
   last?: KeptLook & { jobId: JobId }
 }
 

@@ -15,7 +15,7 @@ export const GONE_LEVEL = 0.5
 
 const logistic = (x: number) => 1 / (1 + Math.exp(-x))
 
-/** Levels at which one word gives way to the next, and how blurred that border is. */
+/** Levels at which one word ends and the next begins, and how blurred that border is. */
 const WATER_BORDERS = [0.78, 0.52, 0.28]
 const WATER_BLUR = 0.08
 const FEEL_BORDERS = [0.68, 0.4]

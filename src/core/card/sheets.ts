@@ -24,7 +24,7 @@ export type StepSheet = {
 
 export type CoatSheet = {
   product: Pick<Product, 'id' | 'name'> & AirLimits
-  /** What this coat was reckoned to take, ml. */
+  /** What this coat was planned to take, ml. */
   ml: number
   bayName: string
   sensor: SensorState
@@ -85,7 +85,7 @@ function workedSoFar({ now, shop, state }: SheetInput, { id }: PlannedOperation)
   return Math.max(0, open(progress.at, now) - rested)
 }
 
-/** What a coat was reckoned to take when it was agreed, ml; by its area where that was not kept. */
+/** What a coat was planned to take when it was agreed, ml; by its area where that was not kept. */
 function agreedMl({ agreement, panels }: SheetInput, operation: PlannedOperation, product: Product): number {
   const told = agreement.summary.coats.find(
     (coat) =>

@@ -1,6 +1,6 @@
 import type { OtherSurface, Product, Surface } from './product'
 
-/** A surface beside the paint, and what is laid on it. */
+/** A surface beside the paint, and what is applied to it. */
 export type SurfaceCoat = { surface: OtherSurface; product: Product }
 
 /** Painted area the areas and minutes below belong to, m²: a middle-sized car (mem). */

@@ -6,7 +6,7 @@ import type { PanelChange } from './before-after'
 import type { InspectionItem, InspectionState, Verdict } from './inspection'
 import type { PrivateLink } from './private-link'
 
-/** Everything that goes home with a car, at one moment. */
+/** Everything that is handed over with a car, at one moment. */
 export type Handover = {
   agreement: Agreement
   items: InspectionItem[]

@@ -24,7 +24,7 @@ const verdict = (item: string, more: Partial<Verdict> = {}): Verdict => ({
   ...more,
 })
 
-describe('the last look', () => {
+describe('the final inspection', () => {
   test('goes over every panel and every place that is easily missed, each once', () => {
     const ids = items.map(({ id }) => id)
     expect(new Set(ids).size).toBe(ids.length)

@@ -5,7 +5,7 @@ import { EASILY_MISSED } from '../survey/looked'
 import type { Instant } from '../time'
 import { type Panel, panelsOf, type Shape } from '../vehicle'
 
-/** The last look by a second pair of eyes: every panel under the lamp, and the places one easily misses. */
+/** The final inspection by a second person: every panel under the lamp, and the places one easily misses. */
 
 export type InspectionItem = { id: string; name: string; look?: string; panel?: Panel }
 

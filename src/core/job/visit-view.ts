@@ -5,7 +5,7 @@ import type { Job } from './job'
 export type VisitView = {
   units: { id: string; name: string }[]
   looks: KeptLook[]
-  /** The last look at each part before this visit, since it was coated. */
+  /** The last inspection of each part before this visit, since it was coated. */
   earlier: Map<string, KeptLook>
   protection: Protection
   before: Protection

@@ -2,7 +2,7 @@ import type { Skill } from '../offer'
 import { minutesBetween } from '../time'
 import type { Lesson } from './lesson'
 
-/** What each package really earns by the hour a car stands in a bay, and why it is not what was reckoned. */
+/** What each package really earns by the hour a car stands in a bay, and why it is not what was planned. */
 
 export type ShopCosts = {
   wageCentsPerHour: Record<Skill, number>
@@ -45,7 +45,7 @@ function accountOf(lesson: Lesson, costs: ShopCosts, side: Side): Account {
       0,
     ),
   )
-  // What was reckoned did not reckon with a discount.
+  // What was planned did not reckon with a discount.
   const netCents = lesson.netCents + (planned ? lesson.discountCents : 0)
   const productCents = (charged * costs.productPercent) / 100
   const { vendorCents, consumablesCents } = lesson

@@ -232,7 +232,7 @@ describe('what a package earns', () => {
     expect(productCents).toBe(4000)
     expect(earned!.centsPerBayHour).toBeCloseTo((leftCents + bayCents) / earned!.actual.bayHours, 6)
   })
-  test('the causes add up to the whole difference between what was reckoned and what was left', () => {
+  test('the causes add up to the whole difference between what was planned and what was left', () => {
     fc.assert(
       fc.property(
         fc.double({ min: 0.6, max: 2, noNaN: true }),

@@ -7,7 +7,7 @@ import type { PlacedOperation } from '../schedule'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'
 
-/** What one finished job has to teach: what was reckoned against what it came to. Minutes are of one person, money in cents. */
+/** What one finished job has to teach: what was planned against what it came to. Minutes are of one person, money in cents. */
 
 export type LessonStep = {
   /** What kind of work: `two-step-wool:cut`, `wash`. */
@@ -39,7 +39,7 @@ export type Lesson = {
   steps: LessonStep[]
   /** Each time it stood in a bay: from the first recorded step there to the end of the last. */
   bays: BayStay[]
-  /** Where nothing was poured from a bottle by name, what was reckoned stands for it. */
+  /** Where nothing was poured from a bottle by name, what was planned stands for it. */
   products: { productId: ProductId; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
   clearing: { panel: string; process: ProcessKey; expected: number; reached: number }[]
 }

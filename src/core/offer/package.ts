@@ -5,7 +5,7 @@ import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 
 /**
- * A package as the shop sells it: how far the correction goes and how closely it is done, what is laid over it, first
+ * A package as the shop sells it: how far the correction goes and how closely it is done, what is applied over it, first
  * layer first, what goes on the other surfaces, which extras it brings and which vendors it calls in.
  */
 export const packageTemplateSchema = z.strictObject({

@@ -8,7 +8,7 @@ export type DampAir = { from: Instant; until: Instant }
 /** The whole minute at or after a moment: nothing is planned by the second. */
 const minuteFrom = (at: Instant) => fromEpochMinutes(Math.ceil(Date.parse(at) / 60_000))
 
-/** Whether damp air matters to an operation: what is laid on a surface to harden there. */
+/** Whether damp air matters to an operation: what is applied to a surface to harden there. */
 export const isCoat = ({ kind }: Pick<PlannedOperation, 'kind'>) => kind === 'layer' || kind === 'surface'
 
 /**

@@ -23,7 +23,7 @@ export function frozenWashes(
   })
 }
 
-/** A step takes longer than was reckoned, or less long where `minutes` is negative; five minutes at least. */
+/** A step takes longer than was planned, or less long where `minutes` is negative; five minutes at least. */
 export function takesLonger(live: LiveJob, operation: OperationId, minutes: number): PlanChange | undefined {
   const known = live.plan.operations.find(({ id }) => id === operation)
   if (!known) return undefined

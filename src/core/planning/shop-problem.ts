@@ -151,7 +151,7 @@ class ProblemBuilder {
       calendar && operation.mode === 'pausable'
         ? openMinutesBetween(calendar, timezone, progress.at, this.origin)
         : elapsed
-    // What should be done by the next slot is believed to be; only what is overdue takes longer than was reckoned.
+    // What should be done by the next slot is believed to be; only what is overdue takes longer than was planned.
     const overdue = plusMinutes(progress.at, operation.minutes) <= this.now
     if (worked >= operation.minutes && !overdue)
       return {

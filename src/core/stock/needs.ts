@@ -3,7 +3,7 @@ import type { ProductId } from '../ids'
 import type { Instant, LocalDay } from '../time'
 import { type Bottle, usableBottles } from './bottle'
 
-/** A coat that is still to be laid. */
+/** A coat that is still to be applied. */
 export type CoatToCome = { productId: ProductId; ml: number; at: Instant; plate: string; title: string }
 
 export type ProductNeed = {

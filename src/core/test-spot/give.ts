@@ -4,7 +4,7 @@ import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
 import { type Estimate, shrink } from './shrink'
 
-/** How readily a paint gives way, as test spots and finished jobs witness it. */
+/** How hard a paint is, as test spots and finished jobs witness it. */
 
 /** A declared hardness may be off by about a third either way (mem). */
 const DECLARED_SD = 0.3

@@ -47,7 +47,7 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
       <h1 className="text-3xl">Visits</h1>
       <p className="mt-1 max-w-prose text-ink-soft">
         Every coated car has a window in which it should be looked at: by its product, by how it lives, and by
-        what the last look said.
+        what the last inspection said.
       </p>
       <nav aria-label="Which cars" className="mt-4 flex flex-wrap gap-1.5">
         {DUE_FILTERS.map((each) => (

@@ -78,7 +78,7 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate, version: rea
         >
           Save times
         </Button>
-        {isDone && !changed && <p role="status">Kept.</p>}
+        {isDone && !changed && <p role="status">Saved.</p>}
         {refusal?.field === '' && (
           <p role="alert" className="text-copper">
             {refusal.message}

@@ -11,7 +11,7 @@ import { SheetLinks } from './sheet-links'
 
 type Props = { entry: FloorJob; handover: Handover; shop: Shop; now: Instant }
 
-/** The end of a job: the last look by somebody else, what came of it, the money, and the car goes home. */
+/** The end of a job: the final inspection by somebody else, the result, the payment, and the car is handed over. */
 export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { job, stage, live } = entry
   const { setup } = shop

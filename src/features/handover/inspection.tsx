@@ -12,7 +12,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 
-const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the last look' }
+const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the final inspection' }
 const OWN = [JUDGE]
 
 type Props = {
@@ -29,7 +29,7 @@ type Props = {
 /** What an inspector says of the marks on a panel, % gone. */
 const CLEARED = [50, 70, 80, 90, 95, 100]
 
-/** The last look, panel by panel and at what is easily missed, by somebody who did not do the work. */
+/** The final inspection, panel by panel and at what is easily missed, by somebody who did not do the work. */
 export function Inspection({ jobId, shape, items, verdicts, blind, people, steps, closed }: Props) {
   const eyes = people.filter(({ id }) => !blind.includes(id))
   const [by, setBy] = useState<string | undefined>(eyes.length === 1 ? eyes[0]!.id : undefined)

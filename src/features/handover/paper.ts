@@ -62,7 +62,7 @@ function rulesFor(region: Region, entry: FloorJob, { care }: Handover, shop: Sho
   }
 }
 
-/** A verdict as a customer reads it. A fault is the shop’s to put right: it is on no sheet that goes home. */
+/** A verdict as a customer reads it. A fault is the shop’s to put right: it is on no sheet a customer gets. */
 function seenText(region: Region, verdict: Handover['verdicts'][number] | undefined): string {
   const words = handoverWords(region)
   if (verdict?.verdict !== 'good') return ''

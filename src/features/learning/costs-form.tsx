@@ -17,7 +17,7 @@ const SKILL_NAME = { prep: 'preparation', correct: 'the machine', coat: 'coating
 const euros = (cents: number) => (cents / 100).toFixed(2)
 const cents = (text: string) => Math.round(numberOf(text) * 100)
 
-/** What an hour and a product cost the shop itself: what earnings are reckoned against. */
+/** What an hour and a product cost the shop itself: what earnings are held against. */
 export function CostsForm({
   costs,
   region,
@@ -79,7 +79,7 @@ export function CostsForm({
           <Button look="outline" disabled={pending} onClick={keep}>
             Reckon with these
           </Button>
-          {isDone && <p role="status">Kept.</p>}
+          {isDone && <p role="status">Saved.</p>}
           {refusal?.field === '' && (
             <p role="alert" className="text-copper">
               {refusal.message}

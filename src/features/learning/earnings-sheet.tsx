@@ -5,7 +5,7 @@ import { useCallback } from 'react'
 import type { Cause, PackageEarnings } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
-import { workName } from '@/text/en/correction'
+import { workName } from '@/text/en/learning'
 import { money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions } from './chart-parts'
@@ -92,12 +92,12 @@ function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): C
 
 function lossText({ planned, actual, causes }: PackageEarnings, region: Region): string {
   const from = `it leaves ${money(region, actual.leftCents)} a car`
-  const reckoned =
+  const planning =
     planned.leftCents < 0
       ? `and would leave ${money(region, planned.leftCents)} even if all went by the plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
-      : `where ${money(region, planned.leftCents)} was reckoned.`
+      : `where ${money(region, planned.leftCents)} was planned.`
   const [worst] = causes
-  return `${from} ${reckoned}${worst ? ` What costs most: ${causeText(worst, region).toLowerCase()}.` : ''}`
+  return `${from} ${planning}${worst ? ` What costs most: ${causeText(worst, region).toLowerCase()}.` : ''}`
 }
 
 export function causeText(cause: Cause, region: Region): string {
@@ -110,7 +110,7 @@ export function causeText(cause: Cause, region: Region): string {
     case 'discount':
       return `Discounts given, ${amount}`
     case 'product':
-      return `${cause.cents < 0 ? 'More' : 'Less'} product poured than reckoned, ${amount}`
+      return `${cause.cents < 0 ? 'More' : 'Less'} product poured than planned, ${amount}`
     case 'bay':
       return `${Math.abs(cause.hours).toFixed(0)} hours ${cause.hours > 0 ? 'more' : 'fewer'} in a bay, ${amount}`
   }

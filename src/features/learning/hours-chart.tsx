@@ -3,7 +3,7 @@
 import type { ChartConfiguration } from 'chart.js'
 import { useCallback, useMemo } from 'react'
 import type { Learned } from '@/core/learning'
-import { workName } from '@/text/en/correction'
+import { workName } from '@/text/en/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions, round1 } from './chart-parts'
 

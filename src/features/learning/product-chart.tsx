@@ -6,7 +6,7 @@ import type { Learned } from '@/core/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions, round1 } from './chart-parts'
 
-/** Millilitres of each product a car, as reckoned and as poured. */
+/** Millilitres of each product a car, as planned and as poured. */
 export function ProductChart({ products }: { products: Learned['products'] }) {
   const draw = useCallback(
     (ink: Ink): ChartConfiguration => ({
@@ -15,7 +15,7 @@ export function ProductChart({ products }: { products: Learned['products'] }) {
         labels: products.map(({ name }) => name),
         datasets: [
           {
-            label: 'Reckoned',
+            label: 'Planned',
             data: products.map(({ plannedMl }) => round1(plannedMl)),
             backgroundColor: ink('fern-soft'),
           },
@@ -35,7 +35,7 @@ export function ProductChart({ products }: { products: Learned['products'] }) {
   if (products.length === 0)
     return <p className="text-ink-soft">Nothing was poured from a bottle by its label yet.</p>
   const said = products
-    .map(({ name, plannedMl, ml }) => `${name}: ${round1(plannedMl)} ml reckoned, ${round1(ml)} poured`)
+    .map(({ name, plannedMl, ml }) => `${name}: ${round1(plannedMl)} ml planned, ${round1(ml)} poured`)
     .join('; ')
   return <ChartCanvas label={said} className="h-72" draw={draw} />
 }

@@ -27,7 +27,7 @@ export function comparedKeys(
   return byPrice.slice(first, first + COMPARED).map(({ key }) => key)
 }
 
-/** The comparison with one package put in or taken out; the oldest gives way where there are three already. */
+/** The comparison with one package put in or taken out; the oldest leaves where there are three already. */
 export function toggled(keys: readonly string[], key: string): string[] {
   return keys.includes(key) ? keys.filter((each) => each !== key) : [...keys, key].slice(-COMPARED)
 }

@@ -44,7 +44,7 @@ type Props = {
   clockNow: string
 }
 
-/** Says what is not as planned, sees what follows, and only then has it hold. */
+/** Reports a change, shows its effect, and only then has it hold. */
 export function ReportOutage({ steps, people, places, known, region, now, clockNow }: Props) {
   const today = dayIn(region.timezone, now)
   const [open, setOpen] = useState(false)

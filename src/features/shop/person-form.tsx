@@ -43,7 +43,7 @@ export function PersonForm({ person, isNew, error, onChange, onRemove }: Props) 
           onChange={(skills) => set({ skills })}
         />
         <Button look="quiet" className="ml-auto" onClick={onRemove}>
-          No longer here
+          Remove
         </Button>
       </div>
       <details className="mt-3" open={isNew || WEEK.some((day) => error(`week.${day}`)) || undefined}>

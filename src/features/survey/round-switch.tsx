@@ -1,6 +1,6 @@
 import type { Round } from './rounds'
 
-/** What is laid over the plan: a round by its id, or what has gone between the first and the last. */
+/** What is shown over the plan: a round by its id, or what has gone between the first and the last. */
 export type Shown = { kind: 'round'; id: string } | { kind: 'difference' }
 
 type Props = {

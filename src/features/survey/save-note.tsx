@@ -10,7 +10,7 @@ export function SaveNote({ state, settle, nameOf }: Props) {
     case 'kept':
       return (
         <p className="text-sm text-ink-soft" role="status">
-          Kept{state.merged.length > 0 && `, with what another tablet wrote: ${names(state.merged)}`}
+          Saved{state.merged.length > 0 && `, with what another tablet wrote: ${names(state.merged)}`}
         </p>
       )
     case 'keeping':

@@ -62,7 +62,7 @@ export function ContactForm({ customer }: { customer: Customer }) {
         >
           Keep it
         </Button>
-        {isDone && <p role="status">Kept.</p>}
+        {isDone && <p role="status">Saved.</p>}
         {refusal && !['phone', 'email'].includes(refusal.field) && (
           <p role="alert" className="text-copper">
             {refusal.message}

@@ -18,7 +18,7 @@ export function LedgerTable({
   if (ledger.length === 0)
     return (
       <p className="text-ink-soft">
-        Nothing is written in yet. Every correction enters itself here when the car goes home.
+        No entries yet. Every correction is entered here when the car is handed over.
       </p>
     )
   const taken = takenByPanel(ledger)

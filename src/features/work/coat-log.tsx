@@ -104,7 +104,7 @@ export function CoatLogForm({
   return (
     <section aria-label="What it was laid with" className="rounded border border-line bg-paper p-4">
       <p>
-        {product.name}, reckoned at {measured(region, 'volume', ml)}.
+        {product.name}, {measured(region, 'volume', ml)} planned.
         {bottles.length === 0 && ' The shelf has no bottle of it: write the lot by hand.'}
         {bottles.length > 0 && shortMl > 0 && (
           <strong className="text-copper">

@@ -512,7 +512,7 @@ describe('the history that is handed on', () => {
     expect(await sum(there, brought.vehicleId)).toBeCloseTo(await sum(db, car.id), 6)
     expect((await findKnown(there, brought.vehicleId))!.customer.name).toBe('Conn Saltmarsh')
     expect(await listBrought(there, brought.vehicleId)).toHaveLength(1)
-    // What lies on it and what was seen of it is reckoned with there as it is here, but not on their guarantee.
+    // What lies on it and what was seen of it is counted there as it is here, but not on their guarantee.
     const shopThere = await loadShop(there)
     const carThere = (await findKnown(there, brought.vehicleId))!.vehicle
     const paintThere = (await loadProtection(there, shopThere, carThere, NOW)).surfaces[0]!

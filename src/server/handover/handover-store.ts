@@ -4,7 +4,7 @@ import type { Payment, Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
 import { type Instant, instantOrThrow } from '@/core/time'
 
-/** What is written down as a car goes home: the last look and the money. */
+/** What is written down as a car is handed over: the final inspection and the payments. */
 
 export async function listVerdicts(db: Knex, jobId: JobId): Promise<Verdict[]> {
   const rows = await db('inspections').where({ job_id: jobId })

@@ -2,7 +2,8 @@ import type { Knex } from 'knex'
 import { type Cell, type Learned, learnedFrom, type Period } from '@/core/learning'
 import type { Shop } from '@/core/shop'
 import { atLocal, dayIn, type Instant, plusMonths } from '@/core/time'
-import { PROCESS_NAME, workName } from '@/text/en/correction'
+import { PROCESS_NAME } from '@/text/en/correction'
+import { workName } from '@/text/en/learning'
 import { loadLessons } from './lesson-store'
 
 /** What the shop has learned over a stretch of months: plain data for screens, and as tables. */

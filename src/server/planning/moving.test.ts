@@ -65,7 +65,7 @@ describe('a move by hand', () => {
   test('is published for the cars it changes, undone and done again', async () => {
     const before = await standing()
     const { placed, way } = someMove(calendar)
-    expect(await takeMove(shop.db, NOW, calendar.from, way.operations, 'the last look')).toEqual({
+    expect(await takeMove(shop.db, NOW, calendar.from, way.operations, 'the final inspection')).toEqual({
       kind: 'moved',
     })
     const moved = (await published()).find(
@@ -73,11 +73,11 @@ describe('a move by hand', () => {
     )
     expect(moved?.start).toBe(way.start)
     const after = await standing()
-    expect(await moveHistory(shop.db)).toEqual({ undo: 'the last look' })
+    expect(await moveHistory(shop.db)).toEqual({ undo: 'the final inspection' })
 
     expect(await undoMove(shop.db, NOW)).toEqual({ kind: 'moved' })
     expect(await standing()).toBe(before)
-    expect(await moveHistory(shop.db)).toEqual({ redo: 'the last look' })
+    expect(await moveHistory(shop.db)).toEqual({ redo: 'the final inspection' })
     expect(await undoMove(shop.db, NOW)).toEqual({ kind: 'nothing' })
 
     expect(await redoMove(shop.db, NOW)).toEqual({ kind: 'moved' })

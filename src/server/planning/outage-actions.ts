@@ -67,7 +67,7 @@ export const foreseeFrost = defineAction({
   write: ({ trx }, _, told) => keep(trx, told),
 })
 
-/** Works out what it would change that a step takes longer than was reckoned, or less long. */
+/** Works out what it would change that a step takes longer than was planned, or less long. */
 export const foreseeLonger = defineAction({
   name: 'planning.foresee-longer',
   who: 'desk',

@@ -5,7 +5,7 @@ import { bottleState, type CoatToCome, goodUntil, needsOf, type Shelf } from '@/
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 
-/** The shelf against what is to be laid. */
+/** The shelf against what is to be applied. */
 
 /** How far ahead the shelf is held against the plan, days. */
 const AHEAD_DAYS = 7

@@ -6,7 +6,7 @@ import type { Shop } from '@/core/shop'
 import { mean } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
 
-/** What other shops have written of a vehicle: shown as they wrote it, and reckoned with like our own. */
+/** What other shops have written of a vehicle: shown as they wrote it, and counted like our own. */
 
 /** Histories other shops wrote of a vehicle, the oldest first. */
 export async function listBrought(db: Knex, vehicleId: VehicleId): Promise<VehicleHistory[]> {

@@ -152,7 +152,7 @@ export type Brought = { kind: 'read'; vehicleId: VehicleId } | { kind: 'refused'
 
 /**
  * Reads a history another shop wrote: the vehicle becomes known here under its new owner, with all paint ever removed in the
- * ledger, and what lies on it reckoned with. A vehicle that is known here already is not read over.
+ * ledger, and what lies on it counted. A vehicle that is known here already is not read over.
  */
 export async function bringHistory(
   db: Knex,

@@ -1,10 +1,8 @@
 import type { Care, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
-import { EXTRA_KEYS } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Start, Verdict, Why } from '@/core/test-spot'
 import { percent } from '../formats'
-import { extraTitle } from '../work'
 
 /** How the shop speaks of polishing: processes, what forbids them, groups of panels, test spots. Read by staff only. */
 
@@ -138,28 +136,4 @@ export function hardnessText(region: Region, factor: number): string {
   return change < 0
     ? `harder than average: polishing removes about ${percent(region, -change)} less paint`
     : `softer than average: polishing removes about ${percent(region, change)} more paint`
-}
-
-const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
-const KIND: Record<string, string> = {
-  wash: 'Washing',
-  mask: 'Masking and test spot',
-  wipe: 'Panel wipe',
-  layer: 'Applying a coating layer',
-  surface: 'Coating glass, trim, wheels',
-  finish: 'Refit and final inspection',
-  look: 'Inspecting a coating',
-  cut: 'Cutting',
-  refine: 'Refining',
-  polish: 'Polishing',
-}
-
-/** A kind of work the shop learns the minutes of, from its key. */
-export function workName(key: string): string {
-  const [first, role] = key.split(':') as [string, string | undefined]
-  const extra = EXTRA_KEYS.find((each) => first === 'extra' && each === role)
-  if (extra) return extraTitle({ language: 'en' }, extra)
-  const process = Object.entries(PROCESS_NAME).find(([each]) => each === first)
-  if (process && role) return `${process[1]}, ${ROLE[role] ?? role}`
-  return KIND[key] ?? key
 }

@@ -1,5 +1,5 @@
 import type { ExtraKey, OperationKind, PlannedOperation, VendorStage } from '@/core/offer'
-import { workWords } from '../work'
+import { workInEnglish } from './work'
 
 /** What can hurt someone at a step, and what to defer to. Shown at the step itself. */
 const CAUTIONS: Record<OperationKind, string | undefined> = {
@@ -66,7 +66,7 @@ const RECIPES: Record<OperationKind, string | undefined> = {
 
 /** How one operation is done: an extra has its own words. */
 export function recipeFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>): string | undefined {
-  return extra ? workWords({ language: 'en' }).extra[extra].means : RECIPES[kind]
+  return extra ? workInEnglish.extra[extra].means : RECIPES[kind]
 }
 
 export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {

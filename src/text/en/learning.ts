@@ -1,0 +1,30 @@
+import { EXTRA_KEYS } from '@/core/offer'
+import { PROCESS_NAME } from './correction'
+import { sentence } from './sentence'
+import { workInEnglish } from './work'
+
+/** What the shop calls the kinds of work it learns the minutes of. */
+
+const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
+const KIND: Record<string, string> = {
+  wash: 'Washing',
+  mask: 'Masking and test spot',
+  wipe: 'Panel wipe',
+  layer: 'Applying a coating layer',
+  surface: 'Coating glass, trim, wheels',
+  finish: 'Refit and final inspection',
+  look: 'Inspecting a coating',
+  cut: 'Cutting',
+  refine: 'Refining',
+  polish: 'Polishing',
+}
+
+/** A kind of work the shop learns the minutes of, from its key. */
+export function workName(key: string): string {
+  const [first, role] = key.split(':') as [string, string | undefined]
+  const extra = EXTRA_KEYS.find((each) => first === 'extra' && each === role)
+  if (extra) return sentence(workInEnglish.extra[extra].name)
+  const process = Object.entries(PROCESS_NAME).find(([each]) => each === first)
+  if (process && role) return `${process[1]}, ${ROLE[role] ?? role}`
+  return KIND[key] ?? key
+}
