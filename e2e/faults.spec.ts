@@ -46,7 +46,7 @@ test('every field of the intake says what is wrong with it, and keeps what was t
   await takeItIn(page).click()
   await expect(page.getByRole('heading', { name: 'Whose is it?' })).toBeVisible()
   await page.getByRole('button', { name: '5 Wish' }).click()
-  await expect(page.getByText('Write the budget in euros')).toBeVisible()
+  await expect(page.getByText('Write the budget as an amount')).toBeVisible()
   await expect(page.getByText('Write what the customer wants')).toBeVisible()
   await expect(page.getByLabel('Budget')).toHaveValue('a thousand')
 })

@@ -77,7 +77,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await page.getByLabel('What the customer wants').fill('Leads the procession at the Candle Regatta.')
     await page.getByLabel('Budget').fill('about a lot')
     await takeItIn(page).click()
-    await expect(page.getByText('Write the budget in euros')).toBeVisible()
+    await expect(page.getByText('Write the budget as an amount')).toBeVisible()
     await page.getByLabel('Budget').fill('2400')
     await takeItIn(page).click()
     await expect(page).toHaveURL(/\/walk$/)

@@ -42,6 +42,11 @@ test('a caller is told a day, an hour and about what it costs; a bigger wish tak
   await expect(answer(page)).toContainText(
     /Sooner, if the shop makes an exception|Tried as well, and no sooner/,
   )
+  // What was said on the telephone need not be asked again.
+  await answer(page).getByRole('link', { name: 'Check in' }).click()
+  await expect(page.locator('form[data-ready=true]')).toBeVisible()
+  await page.getByRole('button', { name: '2 Vehicle' }).click()
+  await expect(page.getByRole('radio', { name: 'Estate' })).toBeChecked()
 })
 
 test('a day that is past or missing is said beside the field, and the rest stays chosen', async ({

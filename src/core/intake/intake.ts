@@ -9,7 +9,7 @@ const line = (what: string) => z.string().trim().min(1, what).max(200, 'Keep it 
 const optionalLine = z.string().trim().max(200, 'Keep it under 200 characters.')
 
 const FIRST_CAR_YEAR = 1885
-const MAX_BUDGET_EUROS = 100_000
+const MAX_BUDGET = 100_000
 
 const wholeNumber = (most: number, message: string) =>
   z
@@ -72,9 +72,8 @@ export const intakeSchema = z.object({
     .trim()
     .refine(
       (text) =>
-        text === '' ||
-        (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET_EUROS),
-      'Write the budget in euros, such as 600 or 599.50, or leave it empty.',
+        text === '' || (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET),
+      'Write the budget as an amount, such as 600, or leave it empty.',
     ),
   arriveDay: z.string().refine((text): boolean => isLocalDay(text), 'Choose the day the vehicle comes in.'),
   wantedBy: z

@@ -31,10 +31,12 @@ type Props = {
   recent: readonly KnownVehicle[]
   /** The vehicle that was asked to be taken in again. */
   back: Past | undefined
+  /** What was said before the car came; a draft that was begun here goes before it. */
+  begun: Partial<Intake> | undefined
 }
 
 /** Taking a vehicle in: five short stretches of a walk, from the handshake to the date. */
-export function IntakeForm({ today, recent, back }: Props) {
+export function IntakeForm({ today, recent, back, begun }: Props) {
   const router = useRouter()
   const form = useForm<Intake>({ resolver: zodResolver(intakeSchema), defaultValues: emptyIntake(today) })
   const [step, setStep] = useState(0)
@@ -50,7 +52,7 @@ export function IntakeForm({ today, recent, back }: Props) {
     if (had) {
       form.reset({ ...emptyIntake(today), ...draft })
       setStep(firstOpenStep(form.getValues()))
-    }
+    } else if (begun) form.reset({ ...emptyIntake(today), ...begun })
     if (back) {
       form.reset({ ...emptyIntake(today), ...intakeOf(back.known) })
       setPast(back)
@@ -60,7 +62,7 @@ export function IntakeForm({ today, recent, back }: Props) {
     setReady(true)
     const { unsubscribe } = form.watch((values) => writeDraft(values as Partial<Intake>))
     return () => unsubscribe()
-  }, [form, today, back])
+  }, [form, today, back, begun])
 
   const go = (to: number) => {
     setStep(to)

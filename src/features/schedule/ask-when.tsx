@@ -99,14 +99,26 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
           </p>
         </div>
       </form>
-      {answer && <Answer answer={answer} region={region} now={now} names={names} />}
+      {answer && (
+        <Answer
+          answer={answer}
+          checkIn={`/intake?${new URLSearchParams({ shape: typed.shape, day: typed.day, wishes: chosen?.name ?? '' })}`}
+          region={region}
+          now={now}
+          names={names}
+        />
+      )}
     </div>
   )
 }
 
-type AnswerProps = Pick<Props, 'region' | 'now' | 'names'> & { answer: EnquiryAnswer }
+type AnswerProps = Pick<Props, 'region' | 'now' | 'names'> & {
+  answer: EnquiryAnswer
+  /** The check-in, begun with what was said on the telephone. */
+  checkIn: string
+}
 
-function Answer({ answer, ...shop }: AnswerProps) {
+function Answer({ answer, checkIn, ...shop }: AnswerProps) {
   switch (answer.kind) {
     case 'no-package':
       return <p className="mt-4 text-copper">This package is no longer sold. Load the page again.</p>
@@ -145,7 +157,7 @@ function Answer({ answer, ...shop }: AnswerProps) {
               Tried as well, and no sooner: {noSooner.map((kind) => WAY_WORDS[kind]).join('; ')}.
             </p>
           )}
-          <ButtonLink href="/intake">Check in</ButtonLink>
+          <ButtonLink href={checkIn}>Check in</ButtonLink>
         </section>
       )
     }
@@ -165,7 +177,7 @@ const roundMoney = (region: Region, cents: number) =>
 const WAY_WORDS: Record<WayIn['kind'], string> = {
   usual: 'as usual',
   'washed-inside': 'washed without a hose where it stands',
-  'extra-day': 'somebody in on a Saturday',
+  'extra-day': 'with somebody in on a closed day',
   'any-bay': 'in any bay under a roof',
 }
 
@@ -182,7 +194,7 @@ function wayText(way: WayIn, region: Region, names: Record<string, string>): str
   }
 }
 
-function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps, 'answer'>) {
+function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps, 'answer' | 'checkIn'>) {
   if (sooner.length === 0) return null
   return (
     <div>
@@ -209,7 +221,7 @@ function Course({
   region,
   now,
   names,
-}: { collection: Collection } & Omit<AnswerProps, 'answer'>) {
+}: { collection: Collection } & Omit<AnswerProps, 'answer' | 'checkIn'>) {
   const { plan, operations } = collection
   const of = (id: string) => operations.find(({ operation }) => operation === id)
   return (

@@ -16,7 +16,7 @@ export function SaveNote({ state, settle, nameOf }: Props) {
     case 'keeping':
       return (
         <p className="text-sm text-ink-soft" role="status">
-          Keeping…
+          Saving…
         </p>
       )
     case 'refused':

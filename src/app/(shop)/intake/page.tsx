@@ -1,6 +1,8 @@
 import type { Metadata } from 'next'
 import { toVehicleId } from '@/core/ids'
-import { dayIn } from '@/core/time'
+import type { Intake } from '@/core/intake/intake'
+import { dayIn, isLocalDay } from '@/core/time'
+import { isShape } from '@/core/vehicle'
 import { IntakeForm } from '@/features/intake/intake-form'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
@@ -10,16 +12,31 @@ import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Check in' }
 
-type Props = { searchParams: Promise<{ vehicle?: string }> }
+type Asked = { vehicle?: string; shape?: string; day?: string; wishes?: string }
+type Props = { searchParams: Promise<Asked> }
+
+/** What was said on the telephone before the car came, as far as it makes sense. */
+function begunWith({ shape, day, wishes }: Asked): Partial<Intake> | undefined {
+  const begun = {
+    ...(shape && isShape(shape) ? { shape } : {}),
+    ...(day && isLocalDay(day) ? { arriveDay: day } : {}),
+    ...(wishes ? { wishes: wishes.slice(0, MOST_WISHES) } : {}),
+  }
+  return Object.keys(begun).length > 0 ? begun : undefined
+}
+
+const MOST_WISHES = 200
 
 export default async function IntakePage({ searchParams }: Props) {
-  const { vehicle } = await searchParams
+  const asked = await searchParams
+  const { vehicle } = asked
   const db = await database()
   const { setup } = await loadShop(db)
   return (
     <IntakeForm
       today={dayIn(setup.region.timezone, now())}
       recent={await recentlyGone(db)}
+      begun={begunWith(asked)}
       back={vehicle ? await loadPast(db, toVehicleId(vehicle)) : undefined}
     />
   )
