@@ -119,7 +119,7 @@ test('the shop’s own words are what is proposed, until it goes back to those i
   await expect(subject).toHaveAccessibleDescription('Write a subject.')
   await subject.fill('It freezes, {name}')
   await page.getByRole('button', { name: 'Save text' }).click()
-  const back = page.getByRole('button', { name: 'Back to the words that came with the shop' })
+  const back = page.getByRole('button', { name: 'Restore the standard text' })
   await expect(back).toBeVisible()
   await page.goto(`${shop.url}/aftercare/messages`)
   const frost = page.getByRole('heading', { name: /Frost and salt/ }).locator('xpath=../..')

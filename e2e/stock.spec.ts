@@ -51,9 +51,9 @@ test('a bottle past its day is not counted on, and a product that does not reach
   page,
 }) => {
   await page.goto(`${shop.url}/stock`)
-  await expect(page.locator('[data-bottle="6"]')).toContainText('too old')
+  await expect(page.locator('[data-bottle="6"]')).toContainText('expired')
   await expect(page.getByRole('alert').first()).toContainText(
-    /Tern Top does not reach to “Layer 3: Tern Top” of IM \d+/,
+    /Tern Top will run out at “Layer 3: Tern Top” on IM \d+/,
   )
 })
 

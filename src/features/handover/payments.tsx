@@ -49,12 +49,12 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
     <section aria-label="Payment">
       <h2 className="mb-2 text-xl">Payment</h2>
       <p data-testid="balance">
-        Agreed {money(region, balance.totalCents)}, paid {money(region, balance.paidCents)}
+        Total {money(region, balance.totalCents)}, paid {money(region, balance.paidCents)}
         {balance.openCents === 0 ? '.' : ', '}
         {balance.openCents !== 0 && (
           <strong className={balance.openCents > 0 ? 'text-copper' : ''}>
             {balance.openCents > 0
-              ? `open ${money(region, balance.openCents)}`
+              ? `balance due ${money(region, balance.openCents)}`
               : `${money(region, -balance.openCents)} too much`}
           </strong>
         )}
@@ -86,7 +86,7 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
             onChange={(text) => setTyped({ ...typed, amount: text })}
           />
         </Field>
-        <Field label="By">
+        <Field label="Paid by">
           <select
             className="field"
             value={typed.way}

@@ -11,7 +11,7 @@ export function BottleActions({ id, code }: { id: string; code: number }) {
   return (
     <span className="inline-flex items-end gap-1">
       <NumberEditor
-        words="Count"
+        words="Correct amount"
         label={`Count bottle ${code}`}
         field="Left"
         quantity="volume"
