@@ -35,7 +35,7 @@ test('bottles come in, are counted and go; what is wrong is said at its field an
   await coming.getByRole('button', { name: 'Put on the shelf' }).click()
   await expect(base(page).getByText('CB-12')).toHaveCount(2)
 
-  await page.getByRole('button', { name: 'Count bottle 1', exact: true }).click()
+  await page.getByRole('button', { name: 'Correct amount of bottle 1', exact: true }).click()
   await page.getByLabel('Left, ml').fill('-3')
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.getByText('what is left cannot be less than nothing.')).toBeVisible()
@@ -43,7 +43,7 @@ test('bottles come in, are counted and go; what is wrong is said at its field an
   await page.getByRole('button', { name: 'Keep' }).click()
   await expect(page.locator('[data-bottle="1"]')).toContainText(/1[23] of 50 ml/)
 
-  await page.getByRole('button', { name: 'Bottle 2 is gone' }).click()
+  await page.getByRole('button', { name: 'Write off bottle 2' }).click()
   await expect(page.locator('[data-bottle="2"]')).toHaveCount(0)
 })
 

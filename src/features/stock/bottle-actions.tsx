@@ -12,7 +12,7 @@ export function BottleActions({ id, code }: { id: string; code: number }) {
     <span className="inline-flex items-end gap-1">
       <NumberEditor
         words="Correct amount"
-        label={`Count bottle ${code}`}
+        label={`Correct amount of bottle ${code}`}
         field="Left"
         quantity="volume"
         action={countBottle}
@@ -21,10 +21,10 @@ export function BottleActions({ id, code }: { id: string; code: number }) {
       <Button
         look="quiet"
         disabled={pending}
-        aria-label={`Bottle ${code} is gone`}
+        aria-label={`Write off bottle ${code}`}
         onClick={() => run(throwBottle, { id })}
       >
-        Gone
+        Write off
       </Button>
       {refusal && (
         <span role="alert" className="font-semibold text-copper">

@@ -60,7 +60,7 @@ export function ContactForm({ customer }: { customer: Customer }) {
           disabled={pending}
           onClick={() => run(saveContact, { customerId: customer.id, ...typed })}
         >
-          Keep it
+          Save
         </Button>
         {isDone && <p role="status">Saved.</p>}
         {refusal && !['phone', 'email'].includes(refusal.field) && (
