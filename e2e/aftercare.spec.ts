@@ -120,11 +120,11 @@ test('the owner is written to, and the message is seen to arrive', async ({ page
   await openCar(page)
   await room(page, 'Owner')
   await expect(page.getByLabel('Text', { exact: true })).toHaveValue(
-    /bonnet.*guarantee; it is booked for 14 January/s,
+    /bonnet.*guarantee; it is booked for Thursday 14 January 2027/s,
   )
   await page.getByLabel('Text', { exact: true }).fill('Hello {nmae}')
   await page.getByRole('button', { name: 'Add to queue' }).click()
-  await expect(page.getByText(/\{nmae\} is nothing a message knows/)).toBeVisible()
+  await expect(page.getByText(/\{nmae\} is not a word a message knows/)).toBeVisible()
   await page.getByRole('radio', { name: 'Something else' }).click()
   await page.getByRole('radio', { name: 'A panel that has failed' }).click()
   await page.getByRole('button', { name: 'Add to queue' }).click()
@@ -228,7 +228,7 @@ test('the shop’s own words are kept, and a slip in them is refused', async ({ 
   await page.getByRole('radio', { name: 'Pollen' }).click()
   await page.getByLabel('Text', { exact: true }).fill('Hello {nane}')
   await page.getByRole('button', { name: 'Save text' }).click()
-  await expect(page.getByText(/\{nane\} is nothing a message knows/)).toBeVisible()
+  await expect(page.getByText(/\{nane\} is not a word a message knows/)).toBeVisible()
   await expect(page.getByLabel('Text', { exact: true })).toHaveValue('Hello {nane}')
   await page.getByLabel('Text', { exact: true }).fill('Hello {name}, rinse it. {shop}')
   await page.getByRole('button', { name: 'Save text' }).click()

@@ -24,7 +24,8 @@ async function speak(page: Page, plate: string, language: string): Promise<void>
   await page.goto(`${shop.url}${vehicle}/owner`)
   await page.getByRole('radio', { name: language }).click()
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByText('Saved.')).toBeVisible()
+  // What would be written to them is begun in their language at once.
+  await expect(page.getByText(new RegExp(`, ${language}$`))).toBeVisible()
 }
 
 async function jobOf(page: Page, plate: string): Promise<string> {

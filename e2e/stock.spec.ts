@@ -78,10 +78,10 @@ test('towels are washed, and a set of pads that is washed out is replaced', asyn
   await expect(towels).toContainText('13 of 60')
   await expect(towels.getByRole('button', { name: 'Washed' })).toBeDisabled()
   const wool = page.locator('[data-set="Wool, 130 mm"]')
-  await expect(wool).toContainText('Washed out')
+  await expect(wool).toContainText('Worn out')
   await wool.getByRole('button', { name: 'Replaced' }).click()
   await expect(wool).toContainText('0 of 15')
-  await expect(wool).not.toContainText('Washed out')
+  await expect(wool).not.toContainText('Worn out')
 })
 
 test('every bottle has a label with its number and a code', async ({ page }) => {
