@@ -207,10 +207,10 @@ test('another owner asks for a visit; it stands first on the list until it is bo
 
 test('what is to be said today is looked at, queued for all, and sent once', async ({ page }) => {
   await page.goto(`${shop.url}/aftercare/messages`)
-  const missed = page.getByRole('heading', { name: /Visit missed/ }).locator('xpath=../..')
+  const missed = page.getByRole('heading', { name: /Visit overdue/ }).locator('xpath=../..')
   const count = Number(/Queue all (\d+)/.exec((await missed.textContent())!)![1])
   await missed.getByRole('button', { name: 'Preview' }).first().click()
-  await expect(missed).toContainText('later the guarantee can no longer be kept up')
+  await expect(missed).toContainText('Please choose a day that suits you soon')
   await missed.getByRole('button', { name: 'Skip' }).first().click()
   await expect(missed.getByRole('button', { name: new RegExp(`Queue all ${count - 1}`) })).toBeVisible()
   await missed.getByRole('button', { name: `Queue all ${count - 1}` }).click()

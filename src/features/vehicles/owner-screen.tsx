@@ -89,7 +89,7 @@ export function OwnerScreen({
       <aside className="space-y-8">
         <section>
           <h2 className="text-xl">How they are reached</h2>
-          <ContactForm key={JSON.stringify(customer)} customer={customer} />
+          <ContactForm key={customer.id} customer={customer} />
         </section>
         <section>
           <h2 className="text-xl">Their page</h2>
