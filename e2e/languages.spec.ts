@@ -15,7 +15,8 @@ test.afterAll(() => shop.remove())
 test.describe.configure({ mode: 'serial' })
 
 /** Words no French or German paper has, apart from what the shop has typed itself. */
-const ENGLISH = /\b(the|with|will|and|are|paint|panel|coating|work|until|before|total price|job|page \d+ of)\b/i
+const ENGLISH =
+  /\b(the|with|will|and|are|paint|panel|coating|work|until|before|total price|job|page \d+ of)\b/i
 
 async function speak(page: Page, plate: string, language: string): Promise<void> {
   await page.goto(`${shop.url}/vehicles`)

@@ -288,13 +288,7 @@ export function SurveyScreen(props: Props) {
       </aside>
       <div>
         <Distribution judgement={later} />
-        <WholeCar
-          inspected={judgement.inspected}
-          panels={later.panels}
-          taken={taken}
-          selected={selected}
-          onSelect={setSelected}
-        />
+        <WholeCar judgement={later} taken={taken} selected={selected} onSelect={setSelected} />
       </div>
     </div>
   )

@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { memo } from 'react'
 import type { Region } from '@/core/region'
-import type { PanelJudgement, Prospect, Taken, Verdict } from '@/core/survey'
+import type { Prospect, Taken, Verdict } from '@/core/survey'
 import { FINDING_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import { markName } from '@/text/marks'
@@ -9,9 +9,7 @@ import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
 type Props = {
-  /** Whether somebody has gone round it, so that it can be graded. */
-  inspected: boolean
-  panels: readonly PanelJudgement[]
+  judgement: Pick<VehicleJudgement, 'panels' | 'inspected'>
   taken: Readonly<Record<string, Taken>>
   selected: string
   onSelect: (panel: string) => void
@@ -20,7 +18,8 @@ type Props = {
 const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', 'stays']
 
 /** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
-export const WholeCar = memo(function WholeCar({ panels, inspected, taken, selected, onSelect }: Props) {
+export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onSelect }: Props) {
+  const { panels, inspected } = judgement
   const region = useRegion()
   return (
     <section className="mt-5 border-t border-line pt-4">
