@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { memo } from 'react'
 import type { Region } from '@/core/region'
-import type { Prospect, Taken, Verdict } from '@/core/survey'
+import type { Prospect, Taken, VehicleJudgement, Verdict } from '@/core/survey'
 import { FINDING_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import { markName } from '@/text/marks'
