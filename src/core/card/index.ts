@@ -11,7 +11,7 @@ export {
   type PauseReason,
   type Poured,
 } from './act'
-export { CHECKLISTS, type CheckItem, WHEEL_CHECKS } from './checklist'
+export { CHECK_IDS, CHECKLISTS, type CheckId, WHEEL_CHECKS } from './checklist'
 export { type Conflict, conflictOf, type Doubt } from './conflict'
 export { type AirLimits, coatDoubts, type Facts, factConflict, type KnownBottle, timeConflict } from './facts'
 export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot'

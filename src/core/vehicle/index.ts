@@ -1,23 +1,18 @@
 export { bodyOf, isShape, SHAPE_NAME, SHAPES, type Shape } from './bodies'
 export {
   type EarlierTreatment,
-  PURPOSE,
   PURPOSES,
   type Purpose,
-  STORAGE_NAME,
   STORAGES,
   type Storage,
-  TREATMENT,
   TREATMENTS,
   type Treatment,
-  WASHING_NAME,
   WASHINGS,
   type Washing,
 } from './life'
 export {
   HARDNESSES,
   type Hardness,
-  PAINT_SYSTEM_GUIDE,
   PAINT_SYSTEMS,
   type PaintSystem,
 } from './paint-system'

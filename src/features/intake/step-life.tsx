@@ -1,6 +1,7 @@
 'use client'
 
-import { STORAGE_NAME, STORAGES, WASHING_NAME, WASHINGS } from '@/core/vehicle'
+import { STORAGES, WASHINGS } from '@/core/vehicle'
+import { STORAGE_NAME, WASHING_NAME } from '@/text/en/vehicle'
 import { Amount, type Form, Pick, Text, Tick } from './fields'
 
 /** How it lives, and how it stands here today: what wears on the paint, and what must go home again. */

@@ -2,7 +2,8 @@
 
 import { RadioGroup } from 'radix-ui'
 import { Controller, useFieldArray, useWatch } from 'react-hook-form'
-import { HARDNESSES, PAINT_SYSTEM_GUIDE, PAINT_SYSTEMS, TREATMENT, TREATMENTS } from '@/core/vehicle'
+import { HARDNESSES, PAINT_SYSTEMS, TREATMENTS } from '@/core/vehicle'
+import { PAINT_SYSTEM_GUIDE, TREATMENT } from '@/text/en/vehicle'
 import { Button } from '@/ui/button'
 import { CARD, type Form, Pick } from './fields'
 

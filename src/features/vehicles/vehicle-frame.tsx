@@ -1,6 +1,7 @@
 import type { KnownVehicle } from '@/core/job'
 import type { Region } from '@/core/region'
-import { PAINT_SYSTEM_GUIDE, SHAPE_NAME, STORAGE_NAME, WASHING_NAME } from '@/core/vehicle'
+import { SHAPE_NAME } from '@/core/vehicle'
+import { PAINT_SYSTEM_GUIDE, STORAGE_NAME, WASHING_NAME } from '@/text/en/vehicle'
 import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { SideView } from '@/ui/side-view'

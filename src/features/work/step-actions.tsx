@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { CHECKLISTS, type CheckItem, PAUSE_REASONS, pausedNow, WHEEL_CHECKS, workOn } from '@/core/card'
+import { CHECKLISTS, type CheckId, PAUSE_REASONS, pausedNow, WHEEL_CHECKS, workOn } from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { PAUSE_WORDS } from '@/text/en/card'
@@ -160,7 +160,7 @@ export function leftOpen({ view, state }: Card, operation: PlannedOperation): st
   )
   const levelled = tasks.filter(({ panel }) => work.coats[panel]?.stage === 'level').length
   const isLayer = operation.kind === 'layer'
-  const unchecked = checksOf(view, operation).filter(({ id }) => !work.checks[id])
+  const unchecked = checksOf(view, operation).filter((id) => !work.checks[id])
   const short = new Set(work.short.map(({ panel }) => panel)).size
   return [
     ...(!isLayer && total > done ? [`${total - done} of ${total} sections`] : []),
@@ -172,7 +172,7 @@ export function leftOpen({ view, state }: Card, operation: PlannedOperation): st
   ]
 }
 
-export function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckItem[] {
+export function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckId[] {
   const wheelsOff = view.live.plan.operations.some(({ extra }) => extra === 'wheels-off')
   return operation.kind === 'finish' && wheelsOff
     ? [...CHECKLISTS.finish, ...WHEEL_CHECKS]

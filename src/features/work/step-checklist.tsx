@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
+import { CHECK } from '@/text/en/checklist'
 import { Button } from '@/ui/button'
 import { checksOf } from './step-actions'
 import type { StepProps } from './use-card'
@@ -10,7 +11,7 @@ export function Checklist({ card, operation, me }: StepProps) {
   if (items.length === 0) return null
   return (
     <ul aria-label="Not to be forgotten" className="mt-4">
-      {items.map(({ id, text }) => (
+      {items.map((id) => (
         <li key={id}>
           <label className="flex min-h-11 items-center gap-3 border-t border-line py-1.5 text-lg">
             <input
@@ -21,7 +22,7 @@ export function Checklist({ card, operation, me }: StepProps) {
                 card.add(me, { kind: 'check', operation: operation.id, item: id, checked: target.checked })
               }
             />
-            <span className={clsx(checks[id] && 'text-ink-soft')}>{text}</span>
+            <span className={clsx(checks[id] && 'text-ink-soft')}>{CHECK[id]}</span>
           </label>
         </li>
       ))}
