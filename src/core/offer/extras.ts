@@ -126,7 +126,7 @@ export function proposeExtras(seen: Seen): ExtraProposal[] {
     [
       'touch-up',
       panelsWhere(seen, (kind, nail) => kind === 'chips' || nail),
-      (where) => `Down to the ground: ${where}`,
+      (where) => `Chips or deep scratches: ${where}`,
     ],
     ['headlamps', placesWhere(seen, ['cloudy']), (where) => `Cloudy: ${where}`],
     [
@@ -134,7 +134,7 @@ export function proposeExtras(seen: Seen): ExtraProposal[] {
       placesWhere(seen, ['glass-spots', 'glass-scratches']),
       (where) => `Marked glass: ${where}`,
     ],
-    ['interior', placesWhere(seen, ['stained', 'odour']), (where) => `Noted: ${where}`],
+    ['interior', placesWhere(seen, ['stained', 'odour']), (where) => `Stains or odour: ${where}`],
   ]
   return found
     .filter(([, where]) => where.length > 0)
