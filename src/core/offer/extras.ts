@@ -93,56 +93,38 @@ export function extraApplies(key: ExtraKey, shape: Shape): boolean {
   return key !== 'soft-top' || placesOf(shape).some(({ surface }) => surface === 'fabric')
 }
 
-/** An extra this very car asks for, and what that rests on. */
-export type ExtraProposal = ChosenExtra & { why: string }
+/** An extra this very car asks for, and the panels or places that do. */
+export type ExtraProposal = ChosenExtra & { where: string[] }
 
 type Seen = {
   judgement: Pick<VehicleJudgement, 'panels'>
   places: readonly { place: Place; defects: readonly PlaceDefect[] }[]
 }
 
-const listed = (names: readonly string[]) => names.join(', ').toLowerCase()
-
 function panelsWhere({ judgement }: Seen, holds: (kind: string, catchesNail: boolean) => boolean): string[] {
   return judgement.panels
     .filter(({ condition }) => condition.costs.some(({ defect }) => holds(defect.kind, defect.catchesNail)))
-    .map(({ panel }) => panel.name)
+    .map(({ panel }) => panel.id)
 }
 
 function placesWhere({ places }: Seen, kinds: readonly PlaceDefect['kind'][]): string[] {
   return places
     .filter(({ defects }) => defects.some(({ kind }) => kinds.includes(kind)))
-    .map(({ place }) => place.name)
+    .map(({ place }) => place.id)
 }
 
 /** What was seen on the walk-round that a package does not mend but an extra does. */
 export function proposeExtras(seen: Seen): ExtraProposal[] {
-  const found: [ExtraKey, string[], (where: string) => string][] = [
-    [
-      'spot-work',
-      panelsWhere(seen, (kind, nail) => kind === 'scratches' && !nail),
-      (where) => `Deep scratches: ${where}`,
-    ],
-    [
-      'touch-up',
-      panelsWhere(seen, (kind, nail) => kind === 'chips' || nail),
-      (where) => `Chips or deep scratches: ${where}`,
-    ],
-    ['headlamps', placesWhere(seen, ['cloudy']), (where) => `Cloudy: ${where}`],
-    [
-      'glass-polish',
-      placesWhere(seen, ['glass-spots', 'glass-scratches']),
-      (where) => `Marked glass: ${where}`,
-    ],
-    ['interior', placesWhere(seen, ['stained', 'odour']), (where) => `Stains or odour: ${where}`],
+  const found: [ExtraKey, string[]][] = [
+    ['spot-work', panelsWhere(seen, (kind, nail) => kind === 'scratches' && !nail)],
+    ['touch-up', panelsWhere(seen, (kind, nail) => kind === 'chips' || nail)],
+    ['headlamps', placesWhere(seen, ['cloudy'])],
+    ['glass-polish', placesWhere(seen, ['glass-spots', 'glass-scratches'])],
+    ['interior', placesWhere(seen, ['stained', 'odour'])],
   ]
   return found
     .filter(([, where]) => where.length > 0)
-    .map(([key, where, why]) => ({
-      key,
-      count: EXTRA[key].unit === 'car' ? 1 : where.length,
-      why: why(listed(where)),
-    }))
+    .map(([key, where]) => ({ key, count: EXTRA[key].unit === 'car' ? 1 : where.length, where }))
 }
 
 /** How many of an extra a package that includes it means for this car; 0 where there is nothing to do. */

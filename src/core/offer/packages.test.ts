@@ -85,10 +85,10 @@ describe('extras', () => {
   const proposals = proposeExtras(seen)
   test('are proposed for what was seen, with where it was seen', () => {
     expect(proposals).toEqual([
-      { key: 'spot-work', count: 1, why: 'Deep scratches: boot lid' },
-      { key: 'touch-up', count: 2, why: expect.stringMatching(/bonnet.*roof|roof.*bonnet/) },
-      { key: 'headlamps', count: 2, why: 'Cloudy: left headlamp, right headlamp' },
-      { key: 'interior', count: 1, why: 'Noted: interior' },
+      { key: 'spot-work', count: 1, where: ['boot'] },
+      { key: 'touch-up', count: 2, where: expect.arrayContaining(['bonnet', 'roof']) },
+      { key: 'headlamps', count: 2, where: ['headlamp-left', 'headlamp-right'] },
+      { key: 'interior', count: 1, where: ['interior'] },
     ])
   })
   test('that a package brings are counted by what was seen: none where nothing asks for it', () => {

@@ -1,5 +1,7 @@
 import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal, extraApplies } from '@/core/offer'
 import type { Shape } from '@/core/vehicle'
+import { proposalText } from '@/text/en/offer'
+import { useRegion } from '@/ui/region'
 
 type Props = {
   shape: Shape
@@ -10,6 +12,7 @@ type Props = {
 
 /** Extras by the panel or the piece; what the walk-round asks for stands first, with where it was seen. */
 export function ExtraCounts({ shape, counts, proposals, onChange }: Props) {
+  const region = useRegion()
   const proposed = new Map(proposals.map((proposal) => [proposal.key, proposal]))
   const keys = EXTRA_KEYS.filter((key) => extraApplies(key, shape)).sort(
     (a, b) => Number(proposed.has(b)) - Number(proposed.has(a)),
@@ -20,18 +23,18 @@ export function ExtraCounts({ shape, counts, proposals, onChange }: Props) {
       <ul className="divide-y divide-line">
         {keys.map((key) => {
           const { name, unit } = EXTRA[key]
-          const why = proposed.get(key)
+          const asked = proposed.get(key)
           return (
             <li key={key} className="flex items-center justify-between gap-2 py-1">
               <span className="text-[15px] leading-tight">
                 {name}
-                {why && (
+                {asked && (
                   <button
                     type="button"
                     className="block text-left text-sm text-ink-soft underline decoration-ink-soft/40 underline-offset-4"
-                    onClick={() => onChange(key, why.count)}
+                    onClick={() => onChange(key, asked.count)}
                   >
-                    {why.why}
+                    {proposalText(region, asked)}
                   </button>
                 )}
               </span>

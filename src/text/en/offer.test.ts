@@ -4,7 +4,7 @@ import { freeSettings } from '@/core/offer'
 import { offerInput, template } from '@/core/offer/offer.fixture'
 import { panelsOf } from '@/core/vehicle'
 import { DUBLIN, OHIO } from '../region.fixture'
-import { whyThis } from './offer'
+import { proposalText, whyThis } from './offer'
 
 describe('why this and not the next', () => {
   const input = offerInput({ thin: ['roof'] })
@@ -31,4 +31,13 @@ describe('why this and not the next', () => {
     for (const { id } of panelsOf('saloon'))
       for (const option of ways(id).all) expect(whyThis(DUBLIN, option, ways(id).all)).toMatch(/\.$/)
   })
+})
+
+test('what asks for an extra is said with where it was seen', () => {
+  expect(proposalText(DUBLIN, { key: 'headlamps', where: ['headlamp-left', 'headlamp-right'] })).toBe(
+    'Cloudy: left headlamp and right headlamp',
+  )
+  expect(proposalText(OHIO, { key: 'touch-up', where: ['bonnet'] })).toBe(
+    'Chips or scratches that catch a nail: hood',
+  )
 })

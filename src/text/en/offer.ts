@@ -1,7 +1,8 @@
 import type { PanelOption } from '@/core/correction'
-import { SEEN_POINTS } from '@/core/offer'
+import { type ExtraKey, type ExtraProposal, SEEN_POINTS } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { measured } from '../formats'
+import { list, measured } from '../formats'
+import { placeName } from '../panels'
 import { FORBIDDEN, PROCESS_NAME } from './correction'
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
@@ -24,4 +25,21 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
   return points < SEEN_POINTS
     ? `${name} would cost ${cost} for a difference nobody sees (${points.toFixed(1)} points).`
     : `${name} would gain ${points.toFixed(1)} points here for ${cost}; within these hours other panels need them more.`
+}
+
+const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
+  'spot-work': 'Deep scratches',
+  'touch-up': 'Chips or scratches that catch a nail',
+  headlamps: 'Cloudy',
+  'glass-polish': 'Marked glass',
+  interior: 'Stains or odour',
+}
+
+/** What on this car asks for an extra. */
+export function proposalText(region: Region, { key, where }: Pick<ExtraProposal, 'key' | 'where'>): string {
+  const places = list(
+    region,
+    where.map((id) => placeName(region, id)),
+  )
+  return `${ASKS_FOR[key] ?? 'Recorded'}: ${places}`
 }
