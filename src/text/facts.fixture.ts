@@ -29,7 +29,7 @@ export const SIGN_OFF_FACTS: readonly SignOffFact[] = SIGN_OFF_RULES.flatMap((ru
 
 const WHY_LEFT: readonly WhyLeft[] = [
   { code: 'thin', lowestUm: 73 },
-  { code: 'little-to-spare', spareUm: 0 },
+  { code: 'nothing-to-spare' },
   { code: 'little-to-spare', spareUm: 1.2 },
   { code: 'slight' },
   ...FORBID_IDS.flatMap((rule) => (rule === 'over-budget' ? [] : [{ code: 'rule', rule } as const])),

@@ -32,6 +32,22 @@ describe('the honest facts of an offer', () => {
     expect(left).toHaveLength(1)
     expect(left[0]).toMatchObject({ panels: ['bonnet', 'roof'] })
   })
+  test('panels that can spare the same as it is told share a line, and one with nothing says so', () => {
+    const input = offerInput({ defects: { bonnet: [swirls], roof: [swirls], boot: [swirls] } })
+    const spare: Record<string, number> = { bonnet: 0.21, roof: 0.19, boot: 0.03 }
+    const panels = input.judgement.panels.map((judged) => ({
+      ...judged,
+      budget: { ...judged.budget, budgetUm: spare[judged.panel.id] ?? judged.budget.budgetUm },
+    }))
+    const offer = makeOffer(template('lantern'), { ...input, judgement: { ...input.judgement, panels } })
+    const left = expectationOf(offer).flatMap((each) => (each.code === 'left' ? [each] : []))
+    expect(left.map(({ why, panels: where }) => [why, where.length])).toEqual(
+      expect.arrayContaining([
+        [{ code: 'little-to-spare', spareUm: 0.2 }, 2],
+        [{ code: 'nothing-to-spare' }, 1],
+      ]),
+    )
+  })
   test('a panel with chips only is not called left: a pad would not mend it', () => {
     const car = { defects: { bonnet: [chips], roof: [swirls] } }
     expect(codes('lantern', car)).not.toContain('left')

@@ -14,11 +14,11 @@ export const LIMITING_PAINTS = [
 ] as const satisfies readonly PaintSystem[]
 export type LimitingPaint = (typeof LIMITING_PAINTS)[number]
 
-/** Why a panel that could be polished is not. Depths in µm. */
+/** Why a panel that could be polished is not. Depths in µm, as fine as they are told, so that panels told alike share a line. */
 export type WhyLeft =
   | { code: 'thin'; lowestUm: number }
   | { code: 'little-to-spare'; spareUm: number }
-  | { code: 'slight' }
+  | { code: 'nothing-to-spare' | 'slight' }
   | { code: 'rule'; rule: Exclude<ForbidId, 'over-budget'> }
 
 /**
@@ -44,13 +44,13 @@ export const SEEN_POINTS = 1
 /** The reason that keeps every abrasive process off a panel, of the mildest that could have helped. */
 function whyLeft({ judged, forbidden }: PanelChoice): WhyLeft {
   const { finding, budget } = judged
-  if (finding.kind === 'thin') return { code: 'thin', lowestUm: finding.lowestSpotUm }
+  if (finding.kind === 'thin') return { code: 'thin', lowestUm: Math.round(finding.lowestSpotUm) }
   const polish = forbidden.find(({ process }) => !process.leavesProtection)
   const rule = polish?.broken.find(({ id }) => id !== 'over-budget') ?? polish?.broken[0]
   if (!rule) return { code: 'slight' }
-  return rule.id === 'over-budget'
-    ? { code: 'little-to-spare', spareUm: budget.budgetUm }
-    : { code: 'rule', rule: rule.id }
+  if (rule.id !== 'over-budget') return { code: 'rule', rule: rule.id }
+  const spareUm = Math.round(10 * budget.budgetUm) / 10
+  return spareUm > 0 ? { code: 'little-to-spare', spareUm } : { code: 'nothing-to-spare' }
 }
 
 function resultOf({ indexBefore, indexAfter, expectedClearing, flawless }: CorrectionPlan): Expectation {

@@ -50,10 +50,8 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
   useEffect(() => {
     const draft = readDraft()
     const had = Object.keys(draft).length > 0
-    if (had) {
-      form.reset({ ...emptyIntake(today), ...draft })
-      setStep(firstOpenStep(form.getValues()))
-    } else if (begun) form.reset({ ...emptyIntake(today), ...begun })
+    form.reset({ ...emptyIntake(today), ...(had ? draft : begun) })
+    if (had) setStep(firstOpenStep(form.getValues()))
     if (back) {
       form.reset({ ...emptyIntake(today), ...intakeOf(back.known) })
       setPast(back)

@@ -74,7 +74,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
           {forbidden.map(({ process, broken }) => (
             <li key={process.key} className="text-ink-soft">
               <strong className="text-copper">{PROCESS_NAME[process.key]}: no.</strong>{' '}
-              {FORBIDDEN[broken[0]!.id].reason}
+              {FORBIDDEN[broken[0]!.id]}
             </li>
           ))}
         </ul>

@@ -137,7 +137,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
                 {forbidden.map(({ process, broken }) => (
                   <li key={process.key} className="text-ink-soft">
                     <strong className="text-copper">{PROCESS_NAME[process.key]}:</strong>{' '}
-                    {FORBIDDEN[broken[0]!.id].reason}
+                    {FORBIDDEN[broken[0]!.id]}
                   </li>
                 ))}
               </ul>

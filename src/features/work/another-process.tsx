@@ -90,9 +90,7 @@ export function AnotherProcess({
                     <span className={way.forbidden ? 'text-ink-soft' : ''}>
                       <strong className="font-semibold">{PROCESS_NAME[way.key]}</strong>,{' '}
                       {measured(region, 'depth', way.takesUm, 1)}
-                      {way.forbidden && (
-                        <span className="block text-sm">{FORBIDDEN[way.forbidden].reason}</span>
-                      )}
+                      {way.forbidden && <span className="block text-sm">{FORBIDDEN[way.forbidden]}</span>}
                     </span>
                   </label>
                 </li>

@@ -12,10 +12,10 @@ function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
     case 'thin':
       return `der Lack ist dort zu dünn (${measured(region, 'depth', why.lowestUm)} an der dünnsten Stelle)`
+    case 'nothing-to-spare':
+      return 'es gibt dort keine Lackreserve'
     case 'little-to-spare':
-      return why.spareUm < 0.05
-        ? 'es gibt dort keine Lackreserve'
-        : `die Lackreserve beträgt dort nur ${measured(region, 'depth', why.spareUm, 1)}`
+      return `die Lackreserve beträgt dort nur ${measured(region, 'depth', why.spareUm, 1)}`
     case 'slight':
       return 'die Spuren sind zu gering, um dafür Lack abzutragen'
     case 'rule':

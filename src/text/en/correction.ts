@@ -19,47 +19,17 @@ export const PROCESS_NAME: Record<ProcessKey, string> = {
 /** The same in the middle of a sentence. */
 export const processWord = (key: ProcessKey) => PROCESS_NAME[key].toLowerCase()
 
-export const FORBIDDEN: Record<ForbidId, { reason: string; remedy: string }> = {
-  'never-polish-matte': {
-    reason: 'Polishing a matte finish leaves shiny patches that never go away.',
-    remedy: 'Wash, decontaminate and protect it with a product made for matte.',
-  },
-  'never-cut-film': {
-    reason: 'A wrap or film is not paint: a pad burns or lifts it.',
-    remedy: 'Clean it, or have it replaced by whoever fitted it.',
-  },
-  'no-paint-on-bare-metal': {
-    reason: 'There is no paint here to polish.',
-    remedy: 'Use a metal polish and a product for bare metal, by hand.',
-  },
-  'no-wool-on-single-stage': {
-    reason: 'A rotary or wool on single-stage paint leaves tiger stripes.',
-    remedy: 'Stay with foam or microfibre on a dual-action machine.',
-  },
-  'nothing-coarse-on-plastic': {
-    reason: 'Painted plastic heats first, and its paint cannot be measured.',
-    remedy: 'One mild step with foam at most.',
-  },
-  'disc-only-for-deep-marks': {
-    reason: 'A sanding disc is for deep marks; here it would spend paint on nothing.',
-    remedy: 'A compound reaches what is here.',
-  },
-  'milder-was-enough': {
-    reason: 'At the test spot something milder was enough on panels like this.',
-    remedy: 'Stay with what the test spot showed, or test another spot here.',
-  },
-  'too-much-at-test-spot': {
-    reason: 'At the test spot this, or something milder, did harm on panels like this.',
-    remedy: 'Use something milder, or test another pad there.',
-  },
-  'no-all-in-one-under-coating': {
-    reason: 'An all-in-one leaves protection behind, and a coating does not bond to it.',
-    remedy: 'Use a plain polish where a coating follows.',
-  },
-  'over-budget': {
-    reason: 'It takes more paint than this panel can spare.',
-    remedy: 'Use a milder process, or leave the panel and say so.',
-  },
+export const FORBIDDEN: Record<ForbidId, string> = {
+  'never-polish-matte': 'Polishing a matte finish leaves shiny patches that never go away.',
+  'never-cut-film': 'A wrap or film is not paint: a pad burns or lifts it.',
+  'no-paint-on-bare-metal': 'There is no paint here to polish.',
+  'no-wool-on-single-stage': 'A rotary or wool on single-stage paint leaves tiger stripes.',
+  'nothing-coarse-on-plastic': 'Painted plastic heats first, and its paint cannot be measured.',
+  'disc-only-for-deep-marks': 'A sanding disc is for deep marks; here it would spend paint on nothing.',
+  'milder-was-enough': 'At the test spot something milder was enough on panels like this.',
+  'too-much-at-test-spot': 'At the test spot this, or something milder, did harm on panels like this.',
+  'no-all-in-one-under-coating': 'An all-in-one leaves protection behind, and a coating does not bond to it.',
+  'over-budget': 'It takes more paint than this panel can spare.',
 }
 
 export const GROUP: Record<PanelGroup, { name: string; means: string }> = {

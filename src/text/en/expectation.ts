@@ -12,10 +12,10 @@ function because(why: WhyLeft, several: boolean, region: Region): string {
   switch (why.code) {
     case 'thin':
       return `${many(several, 'their', 'its')} paint is too thin (${measured(region, 'depth', why.lowestUm)} at the thinnest point)`
+    case 'nothing-to-spare':
+      return `${many(several, 'they have', 'it has')} no paint to spare`
     case 'little-to-spare':
-      return why.spareUm < 0.05
-        ? `${many(several, 'they have', 'it has')} no paint to spare`
-        : `${many(several, 'they have', 'it has')} only ${measured(region, 'depth', why.spareUm, 1)} of paint to spare`
+      return `${many(several, 'they have', 'it has')} only ${measured(region, 'depth', why.spareUm, 1)} of paint to spare`
     case 'slight':
       return `${many(several, 'their', 'its')} marks are too slight to spend paint on`
     case 'rule':

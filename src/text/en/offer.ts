@@ -19,7 +19,7 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
   const [rule] = next.broken
   if (rule?.id === 'over-budget')
     return `${name} would take ${depth(next.removalUm)}, more than this panel can spare.`
-  if (rule) return `Not ${lowerFirst(name)}: ${lowerFirst(FORBIDDEN[rule.id].reason)}`
+  if (rule) return `Not ${lowerFirst(name)}: ${lowerFirst(FORBIDDEN[rule.id])}`
   const points = next.indexAfter - option.indexAfter
   const cost = `${depth(next.removalUm - option.removalUm)} and ${Math.round(next.minutes - option.minutes)} min more`
   return points < SEEN_POINTS

@@ -208,10 +208,11 @@ const FIVES_FROM_ML = 100
 const LITRES_FROM_ML = 2000
 const roundly = (ml: number) => (ml >= FIVES_FROM_ML ? Math.round(ml / 5) * 5 : Math.round(ml))
 export const pouredText = (region: Region, ml: number) => measured(region, 'volume', roundly(ml))
-export const waterText = (region: Region, ml: number) =>
-  ml >= LITRES_FROM_ML
-    ? measured(region, 'water', Math.round(ml / 100) / 10, ml % 1000 < 50 || ml % 1000 > 950 ? 0 : 1)
-    : pouredText(region, ml)
+export function waterText(region: Region, ml: number): string {
+  if (ml < LITRES_FROM_ML) return pouredText(region, ml)
+  const litres = Math.round(ml / 100) / 10
+  return measured(region, 'water', litres, Number.isInteger(litres) ? 0 : 1)
+}
 
 /** Below this one measures with the cap. */
 const CAPFULS_BELOW = 10

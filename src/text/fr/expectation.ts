@@ -12,10 +12,10 @@ function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
     case 'thin':
       return `la peinture y est trop fine (${measured(region, 'depth', why.lowestUm)} au point le plus mince)`
+    case 'nothing-to-spare':
+      return 'il n’y a pas de réserve de peinture'
     case 'little-to-spare':
-      return why.spareUm < 0.05
-        ? 'il n’y a pas de réserve de peinture'
-        : `la réserve de peinture n’est que de ${measured(region, 'depth', why.spareUm, 1)}`
+      return `la réserve de peinture n’est que de ${measured(region, 'depth', why.spareUm, 1)}`
     case 'slight':
       return 'les marques sont trop légères pour y sacrifier de la peinture'
     case 'rule':
