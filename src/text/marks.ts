@@ -3,6 +3,7 @@ import type { DefectKind, PlaceDefectKind } from '@/core/survey'
 import { marksInGerman } from './de/marks'
 import { marksInEnglish } from './en/marks'
 import { marksInFrench } from './fr/marks'
+import { title } from './title'
 
 /** What is wrong with paint, wheels, glass, trim and cabin, as it stands in the middle of a sentence. */
 
@@ -21,7 +22,5 @@ export const markNeeds = ({ language }: Pick<Region, 'language'>, kind: PlaceDef
   IN[language].needs[kind]
 
 /** The same at the beginning of a line. */
-export function markTitle(region: Pick<Region, 'language'>, kind: MarkKind): string {
-  const name = markName(region, kind)
-  return name.charAt(0).toLocaleUpperCase(region.language) + name.slice(1)
-}
+export const markTitle = (region: Pick<Region, 'language'>, kind: MarkKind) =>
+  title(region, markName(region, kind))

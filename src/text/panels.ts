@@ -4,6 +4,7 @@ import { panelsInGerman } from './de/panels'
 import { panelsInEnglish } from './en/panels'
 import { termsOf } from './en/terms'
 import { panelsInFrench } from './fr/panels'
+import { title } from './title'
 
 /** What panels and places of a car are called, by kind; which side they are on is for the language to add. */
 
@@ -31,7 +32,4 @@ export function placeName(region: Region, id: string): string {
 }
 
 /** The same at the beginning of a line. */
-export function placeTitle(region: Region, id: string): string {
-  const name = placeName(region, id)
-  return name.charAt(0).toLocaleUpperCase(region.language) + name.slice(1)
-}
+export const placeTitle = (region: Region, id: string) => title(region, placeName(region, id))

@@ -10,7 +10,8 @@ import { expectationText } from './expectation'
 import { clock, duration, list, measured, money, paperDay, percent } from './formats'
 import { quoteInFrench } from './fr/quote'
 import { placeName } from './panels'
-import { extraTitle, surfaceTitle, title, tradeTitle, workWords } from './work'
+import { title } from './title'
+import { extraTitle, surfaceTitle, tradeTitle, workWords } from './work'
 
 /** A quote in the customer’s language: every line of it, for the screen and for the PDF alike, as it is kept. */
 

@@ -5,6 +5,7 @@ import type { Language, Region } from '@/core/region'
 import { workInGerman } from './de/work'
 import { workInEnglish } from './en/work'
 import { workInFrench } from './fr/work'
+import { title } from './title'
 
 /** What is done to a car and with what, as a customer reads it: begins small, stands in the middle of a sentence. */
 
@@ -24,10 +25,6 @@ const IN: Record<Language, WorkWords> = { en: workInEnglish, fr: workInFrench, d
 type Reader = Pick<Region, 'language'>
 
 export const workWords = ({ language }: Reader): WorkWords => IN[language]
-
-/** At the beginning of a line, as the language writes it. */
-export const title = ({ language }: Reader, text: string) =>
-  text.charAt(0).toLocaleUpperCase(language) + text.slice(1)
 
 export const extraTitle = (region: Reader, key: ExtraKey) => title(region, workWords(region).extra[key].name)
 export const tradeTitle = (region: Reader, trade: Trade) => title(region, workWords(region).trade[trade])
