@@ -1,7 +1,7 @@
 import type { NextConfig } from 'next'
 
 const config: NextConfig = {
-  serverExternalPackages: ['better-sqlite3', 'knex', '@react-pdf/renderer'],
+  serverExternalPackages: ['better-sqlite3', 'knex', 'date-holidays', '@react-pdf/renderer'],
   devIndicators: false,
   poweredByHeader: false,
   // The history of a car with its small pictures; what is larger is refused with words.

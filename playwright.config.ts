@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { browserPath } from './scripts/browser.mjs'
 
 /** Files that take a minute and more: they begin first, so that at the end nobody waits for one of them alone. */
 const LONG = /(at-the-car|faults|readable|aftercare|one-car|moving|quote|schedule|visit)\.spec\.ts$/
@@ -45,7 +46,7 @@ export default defineConfig({
     // A trace takes a sixth of the time: `npm run e2e -- --trace on` where a story needs to be looked into.
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: browserPath(),
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config'
 import { BaseSequencer, type TestSpecification } from 'vitest/node'
 
 /** Files that take long: they begin first, so that at the end nobody waits for one of them alone. */
-const LONG = /(kill|connection|outbox|small-problem|exact|aftercare)\.test\.ts$/
+const LONG = /(kill|queries|connection|outbox|small-problem|exact|aftercare)\.test\.ts$/
 
 class LongFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]) {

@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test'
 import { Shop } from '../e2e/shop'
+import { browserPath } from '../scripts/browser.mjs'
 
 /** How long a tap at the car takes to show, with a fourth of the processor; the first one apart, since all is new to it. */
 
@@ -28,7 +29,7 @@ export async function tapBench(): Promise<void> {
   const shop = Shop.demo(CLOCK)
   await shop.open(CLOCK)
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   })
   try {

@@ -80,7 +80,7 @@ export async function liveVisit(
   const id = await addShortJob(db, booked, plusMinutes(arriveAt, -7 * 1440))
   const job = (await findJob(db, id))!
   const panels = panelsOf(vehicle.shape)
-  const offer = visitOffer(shop, vehicle)
+  const offer = visitOffer(shop, vehicle, job.customer)
   const age = monthsBetween(laidAt, arriveAt)
   const lookedAt = plusMinutes(arriveAt, 150)
   const looks = panels.map((panel): KeptLook & { by: PersonId } => {

@@ -15,7 +15,7 @@ test.beforeAll(async () => {
 test.afterAll(() => shop.remove())
 
 const person = (page: Page, name: string) => page.getByRole('group', { name, exact: true })
-const keep = (page: Page) => page.getByRole('button', { name: 'Keep', exact: true })
+const keep = (page: Page) => page.getByRole('button', { name: 'Save', exact: true })
 
 async function openCrew(page: Page): Promise<void> {
   await page.goto(`${shop.url}/shop`)
@@ -58,8 +58,8 @@ test('who still has work planned is not taken away, and somebody new can be plan
   await keep(page).click()
   await expect(page.getByText(/^Merle still has “.+” of IM \d+ planned\./)).toBeVisible()
   await openCrew(page)
-  await page.getByRole('button', { name: 'Somebody new' }).click()
-  const fresh = person(page, 'Somebody new')
+  await page.getByRole('button', { name: 'Add a person' }).click()
+  const fresh = person(page, 'New person')
   await fresh.getByLabel('Who').fill('Fiadh')
   await person(page, 'Fiadh').getByRole('checkbox', { name: 'Coats' }).check()
   await person(page, 'Fiadh').getByLabel('Saturday').fill('08:00-16:00')

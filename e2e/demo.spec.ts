@@ -104,3 +104,34 @@ test('a job that is not there is said so, with a way back', async ({ page }) => 
   await page.getByRole('link', { name: 'Back to the yard' }).click()
   await expect(page).toHaveURL(`${shop.url}/`)
 })
+
+test('the row of pages says what is done and what is next, and follows one from page to page', async ({
+  page,
+}) => {
+  await page.goto(shop.url)
+  const plan = await page.locator('a:has-text("IM 5012")').first().getAttribute('href')
+  await page.goto(shop.url + plan!.replace(/[a-z]+$/, 'survey'))
+  const row = page.getByRole('navigation', { name: 'This job' })
+  await expect(row.getByRole('link', { name: 'Survey, done' })).toBeVisible()
+  await expect(row.getByRole('link', { name: 'Plan, next' })).toBeVisible()
+  await expect(row.getByRole('link', { name: 'Job card', exact: true })).toBeVisible()
+  await row.getByRole('link', { name: 'Quote', exact: true }).click()
+  await page.waitForLoadState('networkidle')
+  await page.getByRole('button', { name: /^Write version 1/ }).click()
+  await expect(page.getByRole('button', { name: 'The customer accepts' })).toBeVisible()
+  await row.getByRole('link', { name: /^Plan/ }).click()
+  await expect(row.getByRole('link', { name: 'Quote, waiting' })).toBeVisible()
+})
+
+test('on a phone the pages are behind a button, and fold again behind the one that was chosen', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(shop.url)
+  const pages = page.getByRole('navigation', { name: 'Rooms' })
+  await expect(pages).toBeHidden()
+  await page.getByRole('button', { name: 'Menu' }).click()
+  await pages.getByRole('link', { name: 'Stock' }).click()
+  await expect(page.getByRole('heading', { name: 'Stock', level: 1 })).toBeVisible()
+  await expect(pages).toBeHidden()
+})

@@ -15,8 +15,11 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   const { keyboard } = page
   await page.goto(shop.url)
   await expect(page.getByRole('heading', { name: 'What now' })).toBeVisible()
-  await keyboard.press('?')
-  await expect(page.getByRole('dialog', { name: 'By keyboard' })).toBeVisible()
+  // A page that has just been read listens to keys a moment later.
+  await expect(async () => {
+    await keyboard.press('?')
+    await expect(page.getByRole('dialog', { name: 'By keyboard' })).toBeVisible({ timeout: 1_000 })
+  }).toPass()
   await keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toBeHidden()
   await keyboard.press('g')

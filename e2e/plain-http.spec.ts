@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { browserPath } from '../scripts/browser.mjs'
 import { Shop } from './shop'
 
 /** A tablet that reaches the shop over plain http under a name of the shop's network: no locks, no kept pages. */
@@ -10,7 +11,7 @@ test.use({
   viewport: { width: 820, height: 1180 },
   hasTouch: true,
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath(),
     args: [
       '--no-sandbox',
       '--disable-gpu',

@@ -1,5 +1,5 @@
 import { gzipSync } from 'node:zlib'
-import { expect, test } from '@playwright/test'
+import { expect, type Page, test } from '@playwright/test'
 import { barriers, barriersOfColour } from './barriers'
 import { Shop } from './shop'
 
@@ -16,7 +16,14 @@ test.afterAll(() => shop.remove())
 
 const jobLink = (plate: string) => `a:has-text("${plate}")`
 
-test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth', async ({ page }) => {
+const DESK = { width: 1280, height: 800 }
+const PHONE = { width: 390, height: 844 }
+/** px, of all that can be scrolled to sideways. */
+const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth)
+
+test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth, nor scrolls sideways on a phone', async ({
+  page,
+}) => {
   await page.goto(shop.url)
   const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
   const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
@@ -40,6 +47,9 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
     '/practice',
     '/shop',
     '/shop/packages',
+    '/shop/region',
+    '/shop/crew',
+    '/schedule/promise',
     '/shop/prices',
     choosing!.replace('/plan', '/walk'),
     choosing!.replace('/plan', '/wash'),
@@ -69,6 +79,9 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
       document.documentElement.dataset.theme = 'booth'
     })
     expect.soft((await barriersOfColour(page)).map(told('booth'))).toEqual([])
+    await page.setViewportSize(PHONE)
+    expect.soft(await widthOf(page), `${path} on a phone`).toBe(PHONE.width)
+    await page.setViewportSize(DESK)
   }
 })
 

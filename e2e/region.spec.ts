@@ -78,7 +78,7 @@ test('a shop in America: the whole shop reads and types as there', async ({ page
   ])
     await expect(example).toContainText(text)
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByText('Type the name of the shop.')).toBeVisible()
+  await expect(page.getByText('Type the name of the shop.', { exact: true })).toBeVisible()
   await page.getByLabel('Name of the shop').fill('Kelpie Street Detailing')
   await tabTo(page, /^Save$/)
   await page.keyboard.press('Enter')
@@ -87,7 +87,7 @@ test('a shop in America: the whole shop reads and types as there', async ({ page
 
   await test.step('a reading in mil is kept, and one in the other unit is asked about', async () => {
     await openRoom(page, 'IM 5012', 'survey')
-    const reading = page.getByLabel('Reading on bonnet, mil')
+    const reading = page.getByLabel('Reading on hood, mil')
     await reading.fill('4.3')
     await reading.press('Enter')
     await expect(page.getByRole('button', { name: 'Set reading 4.3 mil aside' })).toBeVisible()

@@ -35,6 +35,11 @@ export class Shop {
 
   private constructor(readonly data: string) {}
 
+  /** Nothing yet: what a new owner finds. */
+  static bare(): Shop {
+    return new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))
+  }
+
   /** Fern Yard, set up, before its first car. */
   static empty(): Shop {
     const shop = new Shop(mkdtempSync(path.join(tmpdir(), 'fern-yard-')))

@@ -192,7 +192,7 @@ test('a film on one panel is declared on the walk, judged by, and told', async (
   await page.getByRole('radio', { name: /^Roof:/ }).click()
   await expect(page.getByTestId('finding')).toHaveText('Under film')
   await expect(page.getByTestId('budget')).toHaveText('0.0 µm')
-  await page.getByRole('link', { name: 'Sign-off', exact: true }).click()
+  await page.getByRole('link', { name: /^Sign-off/ }).click()
   await expect(page.getByText('There is a film on the roof.')).toBeVisible()
 })
 

@@ -1,6 +1,7 @@
 import path from 'node:path'
 import { type BrowserContextOptions, chromium } from '@playwright/test'
 import { Shop } from '../e2e/shop'
+import { browserPath } from './browser.mjs'
 
 /** Takes one picture of each main view from the demo shop, on a January afternoon before the Candle Regatta. */
 
@@ -16,7 +17,7 @@ type Shot = { name: string; path: string; viewport: typeof DESK; press?: string[
 async function main(): Promise<void> {
   const shop = Shop.demo(NOW, { past: true })
   const browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: browserPath(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   })
   try {

@@ -1,4 +1,5 @@
 import { checkSchedule, problemSchema, scheduleSchema, solve } from '@/core/schedule'
+import { reasonInFile } from '@/text/en/placing'
 import type { Command } from '../command'
 import { BadInput, numberOption, readArguments, readJson } from '../input'
 
@@ -36,6 +37,7 @@ export const schedule: Command = {
       throw new BadInput(['--seconds and --steps must not be negative, and --seed is a whole number.'])
     const deadline = Date.now() + seconds * 1000
     const { schedule: found } = solve(problem, { seed, steps, shouldStop: () => Date.now() >= deadline })
-    return { json: found, exitCode: found.status === 'infeasible' ? EXIT_INFEASIBLE : 0 }
+    const reasons = found.reasons.map((reason) => reasonInFile(problem.timezone, reason))
+    return { json: { ...found, reasons }, exitCode: found.status === 'infeasible' ? EXIT_INFEASIBLE : 0 }
   },
 }

@@ -47,7 +47,8 @@ export type HandoverWords = {
   inspected: (people: string) => string
   reworked: (places: number) => string
   notInspected: string
-  agreed: (amount: string, tax: string) => string
+  /** With the tax in it, where there is any. */
+  agreed: (amount: string, tax: string | undefined) => string
   paid: (amount: string, way: string, day: string) => string
   way: Record<PaymentWay, string>
   due: (amount: string) => string

@@ -67,12 +67,28 @@ describe('what stands on a quote', () => {
     expect([...kinds].sort()).toEqual([...all].sort())
   })
   test('the tax is called what it is called where the customer reads', () => {
-    const names = (region: typeof DUBLIN) =>
-      sumRows(region, summary).map(({ name }) => name.replace(/\s/g, ' '))
+    const names = (region: typeof DUBLIN, tax: Partial<typeof summary> = {}) =>
+      sumRows(region, { ...summary, ...tax }).map(({ name }) => name.replace(/\s/g, ' '))
     expect(names(DUBLIN)).toEqual(['Price excluding VAT', 'VAT 23%'])
-    expect(names(OHIO)).toEqual(['Subtotal', 'Sales tax 23%'])
+    expect(names(OHIO, { taxName: 'Sales tax' })).toEqual(['Subtotal', 'Sales tax 23%'])
+    expect(names(german, { taxName: 'GST' })).toEqual(['Nettopreis', 'GST 23 %'])
     expect(names(french)).toEqual(['Prix hors taxe', 'TVA 23 %'])
     expect(names(german)).toEqual(['Nettopreis', 'MwSt. 23 %'])
+    const two = [
+      { percent: 19, onCents: 10_000, cents: 1900 },
+      { percent: 7, onCents: 100, cents: 7 },
+    ]
+    expect(names(german, { taxes: two, taxIncluded: true })).toEqual([
+      'enthält MwSt. 19 %',
+      'enthält MwSt. 7 %',
+    ])
+    expect(names(french, { taxes: two })).toEqual(['Prix hors taxe', 'TVA 19 %', 'TVA 7 %'])
+    const odd = [{ percent: 14.975, onCents: 100, cents: 15 }]
+    expect(names(DUBLIN, { taxes: odd }).at(-1)).toBe('VAT 14.975%')
+    expect(names(DUBLIN, { taxes: [] })).toEqual(['No VAT charged'])
+    // A price from before there could be several rates.
+    const { taxes: _, ...former } = summary
+    expect(sumRows(DUBLIN, { ...former, taxPercent: 21 })[1]!.name).toBe('VAT 21%')
   })
 })
 

@@ -1,5 +1,13 @@
 import type { Job } from '@/core/job'
-import type { JobPlan, PriceLine, Quote, QuoteRow, QuoteText, Summary } from '@/core/offer'
+import {
+  type JobPlan,
+  type PriceLine,
+  type Quote,
+  type QuoteRow,
+  type QuoteText,
+  type Summary,
+  taxParts,
+} from '@/core/offer'
 import { type Language, type Region, readIn } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Setup } from '@/core/shop'
@@ -31,8 +39,9 @@ export type QuoteWords = {
   cleanedOnly: (panels: string) => string
   afterwards: string
   applied: (surface: string, products: string) => string
-  tax: (locale: string) => string
   excludingTax: (tax: string) => string
+  includedTax: (tax: string, percent: string) => string
+  noTax: (tax: string) => string
   total: string
   deposit: (percent: string) => string
   consumables: string
@@ -121,7 +130,7 @@ export function lineText(region: Region, line: PriceLine): string {
     case 'vendor':
       return words.by(tradeTitle(region, line.trade), line.name)
     case 'discount':
-      return words.discount(percent(region, line.percent))
+      return words.discount(percent(region, line.percent, 2))
     default:
       return unreachable(line)
   }
@@ -138,20 +147,30 @@ export function lineOrigin(region: Region, line: PriceLine, operations: JobPlan[
   return [...minutes].map(([activity, took]) => `${activity} ${duration(region, took)}`).join(', ')
 }
 
-/** Net, tax and what it comes to. */
+/** What is called otherwise in each language. */
+const VALUE_ADDED: Record<Language, string> = { en: 'VAT', fr: 'TVA', de: 'MwSt.' }
+
+/** A tax by the name the shop gives it; one that every language has a name for by the reader’s. */
+export const taxName = ({ language }: Pick<Region, 'language'>, name: string = VALUE_ADDED.en) =>
+  Object.values(VALUE_ADDED).includes(name) ? VALUE_ADDED[language] : name
+
+/** What it is before tax, and each tax; or the taxes it contains. */
 export function sumRows(
   region: Region,
-  summary: Pick<Summary, 'netCents' | 'taxCents' | 'taxPercent'>,
+  summary: Pick<Summary, 'netCents' | 'taxCents' | 'taxPercent' | 'taxName' | 'taxes' | 'taxIncluded'>,
 ): QuoteRow[] {
   const words = quoteWords(region)
-  const tax = words.tax(region.locale)
-  return [
-    { name: words.excludingTax(tax), amount: money(region, summary.netCents) },
-    {
-      name: `${tax} ${percent(region, summary.taxPercent ?? 0)}`,
-      amount: money(region, summary.taxCents),
-    },
-  ]
+  const tax = taxName(region, summary.taxName)
+  const parts = taxParts(summary).map(({ percent: rate, cents }) => ({
+    name: summary.taxIncluded
+      ? words.includedTax(tax, percent(region, rate, 3))
+      : `${tax} ${percent(region, rate, 3)}`,
+    amount: money(region, cents),
+  }))
+  if (parts.length === 0) return [{ name: words.noTax(tax), amount: money(region, 0) }]
+  return summary.taxIncluded
+    ? parts
+    : [{ name: words.excludingTax(tax), amount: money(region, summary.netCents) }, ...parts]
 }
 
 function aboutText(region: Region, state: QuoteState, jobNumber: number) {
@@ -198,7 +217,7 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
     ...(summary.depositCents > 0
       ? {
           deposit: {
-            name: words.deposit(percent(region, told.depositPercent)),
+            name: words.deposit(percent(region, told.depositPercent, 2)),
             amount: money(region, summary.depositCents),
           },
         }

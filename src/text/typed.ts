@@ -1,5 +1,5 @@
 import { type Quantity, type Region, shown, stored } from '@/core/region'
-import { formatterOf } from './formats'
+import { formatterOf, minorDigits } from './formats'
 
 /** Numbers as they are typed: read as the shop’s locale writes them, and asked about where two readers would differ. */
 
@@ -142,3 +142,13 @@ export function shownNumber(region: Region, value: NumberText, { quantity, whole
     ? fieldText(region, number, MOST_DECIMALS, value.split('.')[1]?.length ?? 0)
     : fieldText(region, inUnit, CONVERTED_DECIMALS)
 }
+
+/** An amount of money as a field takes it over: `35.50`, or `3550` of a currency without cents. */
+export const amountText = (region: Pick<Region, 'currency'>, minor: number): string => {
+  const digits = minorDigits(region)
+  return (minor / 10 ** digits).toFixed(digits)
+}
+
+/** A typed amount in the smallest unit of the currency: a tenth of a cent is rounded, what is no number stays none. */
+export const minorOf = (region: Pick<Region, 'currency'>, text: string): number =>
+  Math.round(numberOf(text) * 10 ** minorDigits(region))

@@ -1,6 +1,7 @@
 'use client'
 
 import { Chart, type ChartConfiguration } from 'chart.js/auto'
+import clsx from 'clsx'
 import { useEffect, useRef } from 'react'
 
 /** The colours of the theme as they are now; a canvas knows no CSS variables. */
@@ -23,7 +24,8 @@ export function ChartCanvas({ label, className, draw }: Props) {
     return () => chart.destroy()
   }, [draw])
   return (
-    <div className={className}>
+    // A canvas keeps the width it was drawn in; it must not hold the page to it when the window becomes narrower.
+    <div className={clsx('relative overflow-hidden [contain:inline-size]', className)}>
       <canvas ref={canvas} role="img" aria-label={label} />
     </div>
   )

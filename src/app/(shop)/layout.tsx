@@ -3,6 +3,7 @@ import { cookies } from 'next/headers'
 import type { ReactNode } from 'react'
 import { readIn } from '@/core/region'
 import { dayIn } from '@/core/time'
+import { MainMenu } from '@/features/frame/main-menu'
 import { SendOn } from '@/features/frame/send-on'
 import { Shortcuts } from '@/features/frame/shortcuts'
 import { ThemeSwitch } from '@/features/frame/theme-switch'
@@ -17,18 +18,6 @@ import '../globals.css'
 
 export const metadata: Metadata = { title: { default: 'Fern Yard', template: '%s · Fern Yard' } }
 export const dynamic = 'force-dynamic'
-
-const ROOMS = [
-  { href: '/', label: 'Yard' },
-  { href: '/intake', label: 'Check in' },
-  { href: '/work', label: 'Today' },
-  { href: '/schedule', label: 'Schedule' },
-  { href: '/vehicles', label: 'Vehicles' },
-  { href: '/aftercare', label: 'Aftercare' },
-  { href: '/stock', label: 'Stock' },
-  { href: '/learning', label: 'Learning' },
-  { href: '/shop', label: 'Shop' },
-] as const
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value === 'booth' ? 'booth' : 'paper'
@@ -48,23 +37,13 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           <Link href="/" className="no-underline">
             <Wordmark />
           </Link>
-          <nav aria-label="Rooms" className="flex">
-            {ROOMS.map(({ href, label }) => (
-              <Link
-                key={href}
-                href={href}
-                className="flex min-h-11 items-center px-1.5 font-head text-[15px] xl:text-base xl:px-2.5 font-semibold no-underline decoration-fern decoration-2 underline-offset-8 hover:underline"
-              >
-                {label}
-              </Link>
-            ))}
-          </nav>
+          <MainMenu />
           <p className="ml-auto text-sm text-ink-soft max-xl:hidden">
             {screenDay(setup.region, today, today)}, {clock(setup.region, at)}
           </p>
           <SendOn />
           <Shortcuts />
-          <div className="max-lg:ml-auto">
+          <div className="md:max-lg:ml-auto">
             <ThemeSwitch theme={theme} />
           </div>
         </header>

@@ -1,9 +1,10 @@
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { believed } from '@/core/climate'
-import { everyone } from '@/core/shop'
+import { namesOf } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { RefusedEntries } from '@/features/yard/refused-entries'
+import { StillToSetUp, Welcome } from '@/features/yard/welcome'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { countDue } from '@/server/aftercare/due-list'
@@ -35,21 +36,32 @@ export default async function YardPage() {
     },
   )
   const refused = await loadRefusedViews(db, floor, (at) => moment(setup.region, at, floor.now))
-  const names = new Map(everyone(setup).map(({ id, name }) => [id, name]))
+  const names = namesOf(setup)
+  const isEmpty = floor.jobs.length === 0
+  const { settingUp } = setup
   return (
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
       </div>
-      <YardScreen
-        yard={yard}
-        after={{
-          toSee: (await countDue(db, dayIn(setup.region.timezone, floor.now))).now,
-          answers: (await unreadReplies(db)).length,
-        }}
-        context={{ region: setup.region, now: floor.now, nameOf: (person) => names.get(person) ?? person }}
-      />
+      {isEmpty && <Welcome settingUp={settingUp} />}
+      {!isEmpty && settingUp && <StillToSetUp settingUp={settingUp} />}
+      {!(isEmpty && settingUp) && (
+        <YardScreen
+          yard={yard}
+          after={{
+            toSee: (await countDue(db, dayIn(setup.region.timezone, floor.now))).now,
+            answers: (await unreadReplies(db)).length,
+          }}
+          context={{
+            region: setup.region,
+            now: floor.now,
+            nameOf: (person) => names[person] ?? person,
+            sensed: setup.devices.baySensors !== 'none',
+          }}
+        />
+      )}
     </>
   )
 }

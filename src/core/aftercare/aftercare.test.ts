@@ -1,7 +1,7 @@
 import ical from 'node-ical'
 import { describe, expect, test } from 'vitest'
+import catalogue from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
-import catalogue from '../shop/starter/catalogue.json'
 import { instantOrThrow } from '../time'
 import { careIcalendar } from './icalendar'
 import { careMilestones } from './milestones'

@@ -19,7 +19,8 @@ export type CardView = {
   sheets: Record<string, StepSheet>
   /** The process of each panel, as agreed or as changed at the car. */
   processes: Record<string, ProcessKey>
-  people: { id: PersonId; name: string }[]
+  /** Those from outside are subcontractors: at the car only where it waits for them. */
+  people: { id: PersonId; name: string; outside?: boolean }[]
   layers: LayerLog[]
   /** The wash as it was planned, with what to pour; empty until that was done. */
   wash: PlannedStep[]

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import catalogueFile from '../shop/starter/catalogue.json'
+import catalogueFile from '../../../demo/catalogue.json'
 import { coatSteps } from './coat-steps'
 import { catalogueSchema, OTHER_SURFACES } from './product'
 import { millilitresNeeded } from './rules'

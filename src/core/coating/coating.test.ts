@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import catalogue from '../shop/starter/catalogue.json'
+import catalogue from '../../../demo/catalogue.json'
 import { instantOrThrow, plusMinutes } from '../time'
 import { conditionBreaches } from './conditions'
 import { flashBand, flashFactor } from './flash'

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import catalogue from '../shop/starter/catalogue.json'
+import catalogue from '../../../demo/catalogue.json'
 import { instantOrThrow, minutesBetween, plusMinutes } from '../time'
 import { coatingOutlook } from './outlook'
 import { catalogueSchema } from './product'

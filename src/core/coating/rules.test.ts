@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import catalogueFile from '../shop/starter/catalogue.json'
+import catalogueFile from '../../../demo/catalogue.json'
 import { catalogueSchema } from './product'
 import { COATING_RULES, type CoatingPlan, coatingBreaches, millilitresNeeded } from './rules'
 

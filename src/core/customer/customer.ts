@@ -1,4 +1,5 @@
 import type { CustomerId } from '../ids'
+import type { CustomerTax } from '../offer/tax'
 import type { Language } from '../region'
 import type { Channel } from './contact'
 
@@ -10,4 +11,5 @@ export type Customer = {
   mayRemind: boolean
   language: Language
   writeBy: Channel
+  tax: CustomerTax
 }

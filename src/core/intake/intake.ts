@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CHANNELS, LANGUAGES } from '../customer'
+import { CUSTOMER_TAX } from '../offer/tax'
 import { isLocalDay } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '../vehicle'
 
@@ -33,6 +34,7 @@ export const intakeSchema = z.object({
   mayRemind: z.boolean(),
   language: z.enum(LANGUAGES),
   writeBy: z.enum(CHANNELS),
+  tax: z.enum(CUSTOMER_TAX),
   plate: line('Write the plate, or “none”.'),
   vin: z.string().trim().max(40, 'No vehicle number is this long. Look again.'),
   make: line('Write the make.'),
@@ -93,6 +95,7 @@ export const emptyIntake = (today: string): Intake => ({
   mayRemind: false,
   language: 'en',
   writeBy: 'email',
+  tax: 'as-usual',
   plate: '',
   vin: '',
   make: '',

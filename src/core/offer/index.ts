@@ -48,14 +48,24 @@ export {
   termsSchema,
 } from './package'
 export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
-export { closePrice, type Price, type PriceLine, priceOf, type Totals } from './quote'
+export { closePrice, lineBeforeTax, type Price, type PriceLine, priceOf, type Totals } from './quote'
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
 export { type QuoteRow, type QuoteText, quoteTextSchema } from './quote-text'
 export type { Quote } from './quote-version'
 export { repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
-export { type FormerlyTold, planSchema, type Summary, summaryOf, summarySchema } from './told'
+export {
+  CUSTOMER_TAX,
+  type CustomerTax,
+  TAXED,
+  type Tax,
+  type Taxation,
+  type Taxed,
+  type TaxPart,
+  taxationFor,
+} from './tax'
+export { type FormerlyTold, planSchema, type Summary, summaryOf, summarySchema, taxParts } from './told'
 export {
   TRADE_NAME,
   TRADES,

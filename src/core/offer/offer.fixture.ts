@@ -1,7 +1,7 @@
+import catalogueFile from '../../../demo/catalogue.json'
 import setupFile from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
-import catalogueFile from '../shop/starter/catalogue.json'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, panelsOf, type Shape } from '../vehicle'
 import type { OfferInput } from './offer'

@@ -21,6 +21,7 @@ import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, merg
 import { type JobPlan, planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
 import { type Price, priceOf } from './quote'
+import type { CustomerTax } from './tax'
 import type { Vendor } from './vendor'
 
 /** A package worked out for one vehicle. */
@@ -57,6 +58,7 @@ export type OfferInput = {
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
   rates: Rates
+  customerTax?: CustomerTax
   /** How the shop's own hands go against the table of minutes. */
   pace?: Pace
   /** The year it is planned in. */
@@ -158,7 +160,15 @@ export function offerWith(
     bottles,
     correction,
     plan,
-    price: priceOf({ plan, coats, extras, vendors, rates: input.rates, terms }),
+    price: priceOf({
+      plan,
+      coats,
+      extras,
+      vendors,
+      rates: input.rates,
+      terms,
+      ...(input.customerTax ? { customerTax: input.customerTax } : {}),
+    }),
     breaches: breachesOf(input, { layers, surfaces, vendors, correction }),
     pace: input.pace ?? {},
     attendedMinutes: attended.reduce((sum, { minutes }) => sum + minutes, 0),

@@ -3,6 +3,8 @@ import { OTHER_SURFACES } from '../coating'
 import { CARES, PROCESS_KEYS } from '../correction'
 import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
+import { percent } from './percent'
+import { taxSchema } from './tax'
 
 /**
  * A package as the shop sells it: how far the correction goes and how closely it is done, what is applied over it, first
@@ -16,7 +18,7 @@ export const packageTemplateSchema = z.strictObject({
   care: z.enum(CARES).default('usual'),
   layers: z
     .array(z.string().min(1).transform(toProductId))
-    .max(4, 'More than four layers on paint is not laid.'),
+    .max(4, 'Apply no more than four layers on paint.'),
   surfaces: z
     .array(
       z.strictObject({
@@ -30,18 +32,12 @@ export const packageTemplateSchema = z.strictObject({
 })
 export type PackageTemplate = z.infer<typeof packageTemplateSchema>
 
-const percent = (what: string) =>
-  z
-    .number({ error: `${what} must be a number of percent.` })
-    .min(0, `${what} cannot be less than 0 %.`)
-    .max(100, `${what} cannot be more than 100 %.`)
-
 const cents = (what: string) =>
   z
     .int({ error: `${what} must be an amount, such as 42.00.` })
     .nonnegative(`${what} cannot be less than nothing.`)
 
-/** What the shop charges; integer cents, tax in percent of the net price. */
+/** What the shop charges; integer cents, before the tax or with it as `tax` says. */
 export const ratesSchema = z.strictObject({
   centsPerHour: z.strictObject({
     prep: cents('The hour of preparation'),
@@ -51,7 +47,7 @@ export const ratesSchema = z.strictObject({
   consumablesCents: cents('The sum for pads, towels and tape'),
   /** Material of one extra: a lens kit, a pane’s polish. */
   extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), cents('The material of an extra')).default({}),
-  taxPercent: percent('The tax'),
+  tax: taxSchema,
 })
 export type Rates = z.infer<typeof ratesSchema>
 

@@ -5,9 +5,22 @@ import { EXTRA } from './extras'
 import type { JobPlan, PlannedOperation } from './operations'
 import type { Rates, Terms } from './package'
 import { SKILLS, type Skill } from './skill'
+import {
+  beforeTax,
+  type CustomerTax,
+  isTakenOut,
+  shared,
+  type Taxation,
+  type Taxed,
+  type TaxPart,
+  taxationFor,
+} from './tax'
 import type { Trade, Vendor } from './vendor'
 
-/** One line of a price, traceable to the operations or the product it comes from. Integer cents, net. */
+/**
+ * One line of a price, traceable to the operations or the product it comes from. Integer cents, before tax unless the price says that
+ * its lines contain it.
+ */
 export type PriceLine =
   | { kind: 'labour'; skill: Skill; minutes: number; operations: string[]; cents: number }
   | { kind: 'product'; productId: ProductId; name: string; ml: number; cents: number }
@@ -18,10 +31,18 @@ export type PriceLine =
   | { kind: 'discount'; percent: number; cents: number }
 
 export type Totals = {
+  /** Before tax. */
   netCents: number
   taxCents: number
+  /** With tax. */
   totalCents: number
-  taxPercent: number
+  taxName: string
+  /** The tax by rate, the highest first; rates of nothing are not among them. */
+  taxes: readonly TaxPart[]
+  /** The rates the lines stand under, percent. */
+  taxRates: Taxation['percent']
+  /** The lines contain the tax. */
+  taxIncluded: boolean
   /** To be paid before the work, of the total. */
   depositCents: number
 }
@@ -30,19 +51,60 @@ export type Price = Totals & { lines: PriceLine[] }
 /** Half a cent is rounded away from nothing, as at a till. */
 const cents = (exact: number) => Math.round(exact)
 
+const TAXED_AS: Record<Exclude<PriceLine['kind'], 'discount'>, Taxed> = {
+  labour: 'work',
+  extra: 'work',
+  product: 'products',
+  consumables: 'products',
+  vendor: 'subcontractors',
+}
+/** The rate of tax on a line, percent. A discount has none of its own: it lowers all lines alike. */
+const rateOf = ({ kind }: PriceLine, { percent }: Pick<Taxation, 'percent'>) =>
+  kind === 'discount' ? 0 : percent[TAXED_AS[kind]]
+
+/** What a line comes to before tax, integer cents; a discount lowers all alike and is given at `discountRate`, percent. */
+export const lineBeforeTax = (
+  line: PriceLine,
+  { taxRates, taxIncluded }: { taxRates?: Taxation['percent'] | undefined; taxIncluded: boolean },
+  discountRate = 0,
+): number => {
+  if (!taxIncluded || !taxRates) return line.cents
+  return beforeTax(line.cents, line.kind === 'discount' ? discountRate : rateOf(line, { percent: taxRates }))
+}
+
+/** What is charged at each rate, the highest first, after a discount that lowers all alike. */
+function byRate(lines: readonly PriceLine[], off: number, taxation: Taxation) {
+  const sums = new Map<number, number>()
+  for (const line of lines) {
+    const rate = rateOf(line, taxation)
+    sums.set(rate, (sums.get(rate) ?? 0) + line.cents)
+  }
+  const rates = [...sums].toSorted(([a], [b]) => b - a)
+  const less = shared(
+    off,
+    rates.map(([, sum]) => sum),
+  )
+  return rates.map(([percent, sum], at) => ({ percent, left: sum - less[at]! }))
+}
+
 /**
- * Closes a price: the discount becomes a line of its own, so that the lines add up to the net price, and net and tax to
- * the total, to the cent. Discount, tax and deposit in percent; the tax is on what is left after the discount.
+ * Closes a price: the discount becomes a line of its own, so that the lines add up to the net price, or to the total where they
+ * contain the tax, and net and tax to the total, to the cent. Discount, tax and deposit in percent; the tax is on what is left
+ * after the discount, rounded once for each rate.
  */
 export function closePrice(
   lines: readonly PriceLine[],
   { discountPercent, depositPercent }: Pick<Terms, 'discountPercent' | 'depositPercent'>,
-  taxPercent: number,
+  taxation: Taxation,
 ): Price {
   const gross = lines.reduce((sum, line) => sum + line.cents, 0)
   const off = cents((gross * discountPercent) / 100)
-  const netCents = gross - off
-  const taxCents = cents((netCents * taxPercent) / 100)
+  const taxes = byRate(lines, off, taxation).map(({ percent, left }): TaxPart => {
+    const onCents = taxation.isIncluded ? beforeTax(left, percent) : left
+    return { percent, onCents, cents: taxation.isIncluded ? left - onCents : cents((left * percent) / 100) }
+  })
+  const netCents = taxes.reduce((sum, { onCents }) => sum + onCents, 0)
+  const taxCents = taxes.reduce((sum, part) => sum + part.cents, 0)
   const totalCents = netCents + taxCents
   return {
     lines: [
@@ -52,7 +114,10 @@ export function closePrice(
     netCents,
     taxCents,
     totalCents,
-    taxPercent,
+    taxName: taxation.name,
+    taxes: taxes.filter(({ percent }) => percent > 0),
+    taxRates: taxation.percent,
+    taxIncluded: taxation.isIncluded,
     depositCents: cents((totalCents * depositPercent) / 100),
   }
 }
@@ -110,27 +175,36 @@ export type Charged = {
   vendors: readonly Vendor[]
   rates: Rates
   terms: Pick<Terms, 'discountPercent' | 'depositPercent'>
+  customerTax?: CustomerTax
 }
 
 /** The price of a plan: labour by skill, products by the millilitre, extras, vendors, consumables, discount and tax. */
-export function priceOf({ plan, coats, extras, vendors, rates, terms }: Charged): Price {
-  return closePrice(
-    [
-      ...labourLines(plan, rates),
-      ...productLines(coats),
-      ...extraLines(plan, extras, rates),
-      ...vendors.map(
-        ({ id, name, trade, cents: fixed }): PriceLine => ({
-          kind: 'vendor',
-          vendorId: id,
-          name,
-          trade,
-          cents: fixed,
-        }),
-      ),
-      { kind: 'consumables', cents: rates.consumablesCents },
-    ],
-    terms,
-    rates.taxPercent,
-  )
+export function priceOf({
+  plan,
+  coats,
+  extras,
+  vendors,
+  rates,
+  terms,
+  customerTax = 'as-usual',
+}: Charged): Price {
+  const lines: PriceLine[] = [
+    ...labourLines(plan, rates),
+    ...productLines(coats),
+    ...extraLines(plan, extras, rates),
+    ...vendors.map(
+      ({ id, name, trade, cents: fixed }): PriceLine => ({
+        kind: 'vendor',
+        vendorId: id,
+        name,
+        trade,
+        cents: fixed,
+      }),
+    ),
+    { kind: 'consumables', cents: rates.consumablesCents },
+  ]
+  const charged = isTakenOut(rates.tax, customerTax)
+    ? lines.map((line) => ({ ...line, cents: beforeTax(line.cents, rateOf(line, rates.tax)) }))
+    : lines
+  return closePrice(charged, terms, taxationFor(rates.tax, customerTax))
 }

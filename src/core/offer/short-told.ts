@@ -1,6 +1,6 @@
 import type { ProcessKey } from '../correction'
 import type { Price } from './quote'
-import type { Summary } from './told'
+import { type Summary, taxOf } from './told'
 
 type ShortTold = {
   price: Price
@@ -21,7 +21,7 @@ export function shortSummary({ price, coats, polished = [] }: ShortTold): Summar
     priceLines: price.lines,
     netCents: price.netCents,
     taxCents: price.taxCents,
-    taxPercent: price.taxPercent,
+    ...taxOf(price),
     depositCents: 0,
     care: 'usual',
     panels: polished.map((panel) => ({ ...panel, indexBefore: 100, indexAfter: 100 })),

@@ -6,8 +6,9 @@ import { type Expectation, expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
 import type { Offer } from './offer'
 import { OPERATION_KINDS } from './operations'
-import type { PriceLine } from './quote'
+import type { Price, PriceLine } from './quote'
 import { SKILLS } from './skill'
+import type { Taxation, TaxPart } from './tax'
 
 /** What a customer was told of an offer, as plain data that outlives the offer it was worked out from. */
 
@@ -60,7 +61,12 @@ export const summarySchema = z.object({
   priceLines: z.array(z.custom<PriceLine>()),
   netCents: z.int(),
   taxCents: z.int(),
+  /** Of a price from before a shop could have several rates. */
   taxPercent: z.number().optional(),
+  taxName: z.string().optional(),
+  taxes: z.array(z.custom<TaxPart>()).optional(),
+  taxRates: z.custom<Taxation['percent']>().optional(),
+  taxIncluded: z.boolean().default(false),
   depositCents: z.int().default(0),
   care: z.enum(CARES).default('usual'),
   panels: z.array(toldPanelSchema).default([]),
@@ -73,6 +79,23 @@ export const summarySchema = z.object({
   pace: z.record(z.string(), z.number()).default({}),
 })
 export type Summary = z.infer<typeof summarySchema>
+
+/** The tax of a price as it is kept. */
+export const taxOf = ({ taxName, taxes, taxRates, taxIncluded }: Price) => ({
+  taxName,
+  taxes: [...taxes],
+  taxRates,
+  taxIncluded,
+})
+
+/** The tax by rate; of a price from before there were several, its one rate. */
+export const taxParts = ({
+  taxes,
+  taxPercent,
+  netCents,
+  taxCents,
+}: Pick<Summary, 'taxes' | 'taxPercent' | 'netCents' | 'taxCents'>): readonly TaxPart[] =>
+  taxes ?? (taxPercent ? [{ percent: taxPercent, onCents: netCents, cents: taxCents }] : [])
 
 export function summaryOf(offer: Offer): Summary {
   const { correction, price } = offer
@@ -88,7 +111,7 @@ export function summaryOf(offer: Offer): Summary {
     priceLines: price.lines,
     netCents: price.netCents,
     taxCents: price.taxCents,
-    taxPercent: price.taxPercent,
+    ...taxOf(price),
     depositCents: price.depositCents,
     care: offer.template.care,
     panels: correction.panels.map(({ judged, option }) => ({

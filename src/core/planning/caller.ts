@@ -1,12 +1,18 @@
 import type { PersonId } from '../ids'
 import type { JobPlan } from '../offer'
-import { type PlacedOperation, type Problem, type ProblemJob, soonestFor } from '../schedule'
+import {
+  type PlacedOperation,
+  type Problem,
+  type ProblemJob,
+  type ScheduleReason,
+  soonestFor,
+} from '../schedule'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import type { Shape } from '../vehicle'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
 import { calendarNow, type Floor } from './floor'
-import { inTitles } from './in-titles'
 import { standing } from './moves'
+import type { NamedReason } from './named-reason'
 import { newJob } from './new-job'
 import { collectionTime } from './plan-floor'
 import { planningProblem } from './shop-problem'
@@ -39,9 +45,9 @@ export type EnquiryAnswer =
       /** Kinds of ways that were tried and would win nothing. */
       noSooner: WayIn['kind'][]
     }
-  | { kind: 'impossible'; reasons: string[]; sooner: Collection[] }
+  | { kind: 'impossible'; plan: JobPlan; reasons: ScheduleReason[]; sooner: Collection[] }
   /** The calendar as it stands cannot be kept, so nothing honest can be promised on it. */
-  | { kind: 'blocked'; reasons: string[] }
+  | { kind: 'blocked'; reasons: NamedReason[] }
   | { kind: 'no-package' }
 
 const SOONER_MOST = 2
@@ -64,9 +70,9 @@ function collectionOf(
   plan: JobPlan,
   arrive: Instant,
   way: WayIn,
-): Collection | { reason: string } {
+): Collection | { reason: ScheduleReason } {
   const soonest = soonestFor(problem, operations, problemJob(floor, plan, arrive))
-  if (soonest.kind === 'impossible') return { reason: inTitles(soonest.reason.message, plan) }
+  if (soonest.kind === 'impossible') return { reason: soonest.reason }
   const collectAt = collectionTime(floor.shop.setup, soonest.end)
   return { way, collectAt, plan, operations: soonest.operations }
 }
@@ -93,8 +99,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const template = setup.packages.find(({ key }) => key === packageKey)
   if (!template) return { kind: 'no-package' }
   const calendar = standing(floor)
-  if (calendar.kind === 'blocked')
-    return { kind: 'blocked', reasons: calendar.reasons.map(({ message }) => message) }
+  if (calendar.kind === 'blocked') return { kind: 'blocked', reasons: calendar.reasons }
   const { school, vendors, rates, pace } = setup
   const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace })
   const { plan } = offer
@@ -120,7 +125,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
     .filter(({ collectAt }) => limit === undefined || collectAt < limit)
     .sort((a, b) => (a.collectAt < b.collectAt ? -1 : 1))
     .slice(0, SOONER_MOST)
-  if ('reason' in usual) return { kind: 'impossible', reasons: [usual.reason], sooner }
+  if ('reason' in usual) return { kind: 'impossible', plan, reasons: [usual.reason], sooner }
   return {
     kind: 'promise',
     totalCents: offer.price.totalCents,
@@ -130,7 +135,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   }
 }
 
-function soonestOf(found: readonly (Collection | { reason: string })[]): Collection | undefined {
+function soonestOf(found: readonly (Collection | { reason: ScheduleReason })[]): Collection | undefined {
   return found
     .filter((each): each is Collection => !('reason' in each))
     .reduce<Collection | undefined>(

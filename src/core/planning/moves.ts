@@ -1,5 +1,6 @@
-import type { PlacedOperation, Problem, ScheduleReason } from '../schedule'
+import type { PlacedOperation, Problem } from '../schedule'
 import { calendarNow, type Floor, openJobs } from './floor'
+import { type NamedReason, namedReasons } from './named-reason'
 import { keptPlan } from './plan-floor'
 import type { PlannedFrom } from './proposal'
 import { planningProblem } from './shop-problem'
@@ -9,7 +10,7 @@ export type MoveHistory = { undo?: string; redo?: string }
 /** What a page needs to try moves by itself. */
 export type ToMove =
   | { kind: 'open'; from: PlannedFrom; problem: Problem; operations: PlacedOperation[] }
-  | { kind: 'blocked'; reasons: ScheduleReason[] }
+  | { kind: 'blocked'; reasons: NamedReason[] }
 
 /** The problem in which what is not begun or pinned may move, and the calendar as it stands in it. */
 export function standing(
@@ -20,7 +21,8 @@ export function standing(
     planned: { schedule },
     options,
   } = keptPlan(floor, jobs)
-  if (schedule.status === 'infeasible') return { kind: 'blocked', reasons: schedule.reasons }
+  if (schedule.status === 'infeasible')
+    return { kind: 'blocked', reasons: namedReasons(floor, schedule.reasons) }
   const { problem } = planningProblem(calendarNow(floor), jobs, options)
   return { kind: 'open', problem, operations: schedule.operations }
 }

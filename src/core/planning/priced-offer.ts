@@ -1,10 +1,10 @@
 import type { Offer } from '../offer'
-import type { PlacedOperation } from '../schedule'
+import type { PlacedOperation, ScheduleReason } from '../schedule'
 import type { Instant } from '../time'
 
 export type PricedOffer = {
   offer: Offer
   when:
     | { kind: 'possible'; collectAt: Instant; placed: PlacedOperation[] }
-    | { kind: 'impossible'; reasons: string[] }
+    | { kind: 'impossible'; reasons: ScheduleReason[] }
 }

@@ -1,12 +1,17 @@
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
 import type { PlanChange } from './events'
+import type { NamedReason } from './named-reason'
 import type { Outage } from './outage'
 import type { Planning } from './planning'
 
 export type Proposal = {
   id: string
   planning: Planning
+  /** What found no room, or no window, in this plan. */
+  reasons: NamedReason[]
+  /** Names of people and bays, by id. */
+  names: Record<string, string>
   /** What it was worked out for; it becomes known with the plan. */
   outage?: Outage
   /** What whoever leaves is in the middle of. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import catalogueFile from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
@@ -7,7 +8,6 @@ import { toJobId, toPersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
 import { makeOffer, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
-import catalogueFile from '../shop/starter/catalogue.json'
 import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, type Shape } from '../vehicle'
@@ -37,7 +37,14 @@ function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
     proposals: [],
     catalogue,
     vendors: [],
-    rates: { ...setup.rates, taxPercent },
+    rates: {
+      ...setup.rates,
+      tax: {
+        name: 'VAT',
+        prices: 'before-tax',
+        percent: { work: taxPercent, products: taxPercent, subcontractors: taxPercent },
+      },
+    },
   })
 }
 

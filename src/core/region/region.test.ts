@@ -56,8 +56,10 @@ describe('quantities in the shop’s units', () => {
 test.each(PLACES.map((place) => [place.name, place] as const))(
   '%s is a region one can start from',
   (_, place) => {
-    const { name: __, ...region } = place
+    const { name: __, tax, ...region } = place
     expect(regionSchema.parse(region)).toEqual({ ...region, language: 'en' })
+    expect(tax.name).not.toBe('')
+    expect(tax.percent).toBeLessThan(28)
   },
 )
 test('no two places share a name or a way of writing', () => {

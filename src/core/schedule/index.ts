@@ -13,12 +13,12 @@ export {
   type ProblemOperation,
   problemSchema,
 } from './contract/problem'
+export type { PlacingReason, ScheduleReason } from './contract/reason'
 export {
   type PlacedOperation,
   placedOperationSchema,
   SCHEDULE_FORMAT,
   type Schedule,
-  type ScheduleReason,
   scheduleSchema,
 } from './contract/schedule-file'
 export { type ChainLink, explainEarliest } from './explain/explain'

@@ -1,3 +1,5 @@
+export { LOGO_SIDES, type Logo } from './logo'
+export { nextStep, SETUP_STEPS, type SettingUp, type SetupStep, stepTaken } from './setting-up'
 export {
   type Costs,
   centsAnHour,
@@ -16,6 +18,7 @@ export {
   monthsSchema,
   namedPerson,
   namedPlace,
+  namesOf,
   paceSchema,
   positive,
   quietSchema,

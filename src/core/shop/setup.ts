@@ -6,6 +6,8 @@ import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { SCHOOLS } from '../survey'
 import { WASH_SCHOOLS } from '../wash'
+import { logoSchema } from './logo'
+import { settingUpSchema } from './setting-up'
 
 export const namedPlace = z.object({
   id: z.string().transform(toBayId),
@@ -135,10 +137,26 @@ export const FIRST_COSTS: Costs = {
   productPercent: 55,
 }
 
+const contactLine = (what: string) =>
+  z.string().trim().max(120, `Keep ${what} under 120 characters.`).default('')
+
+/** How the shop can be reached, as it stands on papers. */
+export const contactSchema = z.strictObject({
+  phone: contactLine('the telephone number'),
+  email: z
+    .union([
+      z.literal(''),
+      z.email('Type an address such as hello@shop.example, or leave it empty.').max(200),
+    ])
+    .default(''),
+  web: contactLine('the web address'),
+})
+
 /** Who the shop is and how it writes, as it is typed. */
 export const identitySchema = z.strictObject({
   name: z.string().trim().min(1, 'Type the name of the shop.').max(80, 'Keep the name under 80 characters.'),
   address: z.string().trim().max(300, 'Keep the address under 300 characters.'),
+  contact: contactSchema.default(contactSchema.parse({})),
   region: regionSchema,
 })
 export type Identity = z.infer<typeof identitySchema>
@@ -148,6 +166,10 @@ export const setupSchema = z
   .object({
     name: z.string().min(1),
     address: z.string(),
+    contact: contactSchema.default(contactSchema.parse({})),
+    logo: logoSchema.optional(),
+    /** Only while a new shop is being set up. */
+    settingUp: settingUpSchema.optional(),
     region: regionSchema,
     school: z.enum(SCHOOLS),
     wash: washSetupSchema.default(FIRST_WASH_SETUP),
@@ -209,5 +231,9 @@ export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>)
     })),
   ]
 }
+
+/** How people, vendors and bays are called, by id. */
+export const namesOf = (setup: Pick<Setup, 'people' | 'vendors' | 'places'>): Record<string, string> =>
+  Object.fromEntries([...everyone(setup), ...setup.places].map(({ id, name }) => [id, name]))
 
 export type Shop = { setup: Setup; catalogue: Product[] }

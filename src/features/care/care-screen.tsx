@@ -70,7 +70,7 @@ export function CareScreen({
         </section>
         {care.layers.length > 0 && (
           <section>
-            <h2 className="mb-2 text-xl">What was laid</h2>
+            <h2 className="mb-2 text-xl">What was applied</h2>
             <ol className="text-[15px]">
               {care.layers.map((layer) => (
                 <li key={layer.operationId} className="border-t border-line py-2">

@@ -1,3 +1,4 @@
+import type { StepState, WayStep } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { Frond } from '@/ui/frond'
@@ -7,8 +8,10 @@ import { JobRooms } from './job-rooms'
 
 const KIND_NAME = { work: 'job', visit: 'visit', repair: 'repair' } as const
 
+type Props = { entry: FloorJob; way: Readonly<Record<WayStep, StepState>> | undefined; now: Instant }
+
 /** Which car this is, how far it has come, and the way through its job. */
-export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
+export function JobHeader({ entry, way, now }: Props) {
   const { job, live } = entry
   const { vehicle } = job
   return (
@@ -24,7 +27,7 @@ export function JobHeader({ entry, now }: { entry: FloorJob; now: Instant }) {
       </div>
       {live && <Frond leaflets={leafletsOf(live, now)} height={52} className="max-sm:hidden" />}
       <div className="ml-auto self-end">
-        <JobRooms jobId={job.id} kind={job.kind} />
+        <JobRooms jobId={job.id} kind={job.kind} {...(way ? { way } : {})} />
       </div>
     </div>
   )

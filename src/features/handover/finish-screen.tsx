@@ -3,7 +3,8 @@ import { isTorqueOpen } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
-import { figure, moment, percent } from '@/text/formats'
+import { staffPanel } from '@/text/en/staff-panels'
+import { figure, moment, percent, unitSign } from '@/text/formats'
 import { HandOverButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
@@ -53,14 +54,14 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
               <thead className="text-left text-sm text-ink-soft">
                 <tr>
                   <th className="font-normal">Panel</th>
-                  <th className="text-right font-normal">Taken, µm</th>
+                  <th className="text-right font-normal">Removed, {unitSign(region, 'depth')}</th>
                   <th className="text-right font-normal">Gloss</th>
                 </tr>
               </thead>
               <tbody>
                 {handover.changes.map(({ panel, ledger, gloss }) => (
                   <tr key={panel.id} className="border-t border-line">
-                    <td className="py-1">{panel.name}</td>
+                    <td className="py-1">{staffPanel(region, panel.id)}</td>
                     <td className="py-1 text-right">
                       {ledger
                         ? `${figure(region, 'depth', ledger.removedUm, 1)} ± ${figure(region, 'depth', ledger.uncertaintyUm, 1)}`

@@ -1,5 +1,6 @@
 import { Document, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
+import { PaperHead } from '../paper-head'
 import type { HandoverPaper } from './paper'
 
 /** The handover sheet as a PDF: what the customer takes home, keeps and signs. */
@@ -30,9 +31,7 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
             <View style={{ width: '62%' }}>
-              <Text style={styles.soft}>
-                {paper.shop.name}, {paper.shop.address}
-              </Text>
+              <PaperHead shop={paper.shop} />
               <Text style={styles.h1}>{headings.handover}</Text>
               <Text style={{ color: SOFT }}>{paper.title}</Text>
             </View>

@@ -3,8 +3,10 @@ import type { Instant } from '@/core/time'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { PrintButton } from '@/ui/print-button'
+import { ScrollStrip } from '@/ui/scroll-strip'
 import { SideView } from '@/ui/side-view'
 import { leafletsOf } from '../leaflets'
+import { LetterheadLine } from '../letterhead'
 import type { HandoverPaper } from './paper'
 
 /** The sheet the customer takes home, on the screen and on paper; the PDF says the same words. */
@@ -37,9 +39,7 @@ export function HandoverSheet({
       <header className="flex items-center gap-6 border-b-2 border-ink pb-4">
         <SideView shape={job.vehicle.shape} className="h-20" />
         <div>
-          <p className="eyebrow">
-            {paper.shop.name}, {paper.shop.address}
-          </p>
+          <LetterheadLine shop={paper.shop} />
           <h1 className="text-3xl">{paper.plate}</h1>
           <p>
             {paper.vehicle}, {paper.forCustomer}
@@ -63,28 +63,30 @@ export function HandoverSheet({
       {paper.panels.length > 0 && (
         <section className="mt-5">
           <h2 className="text-xl">{headings.panels}</h2>
-          <table className="mt-1 w-full text-[15px]">
-            <thead className="text-left text-sm text-ink-soft">
-              <tr>
-                {Object.values(paper.columns).map((head) => (
-                  <th key={head} className="py-1 pr-2 font-normal">
-                    {head}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {paper.panels.map((panel) => (
-                <tr key={panel.name} className="break-inside-avoid border-t border-line align-top">
-                  {Object.entries(panel).map(([key, text]) => (
-                    <td key={key} className="py-1 pr-2">
-                      {text}
-                    </td>
+          <ScrollStrip label={headings.panels}>
+            <table className="mt-1 w-full text-[15px]">
+              <thead className="text-left text-sm text-ink-soft">
+                <tr>
+                  {Object.values(paper.columns).map((head) => (
+                    <th key={head} className="py-1 pr-2 font-normal">
+                      {head}
+                    </th>
                   ))}
                 </tr>
-              ))}
-            </tbody>
-          </table>
+              </thead>
+              <tbody>
+                {paper.panels.map((panel) => (
+                  <tr key={panel.name} className="break-inside-avoid border-t border-line align-top">
+                    {Object.entries(panel).map(([key, text]) => (
+                      <td key={key} className="py-1 pr-2">
+                        {text}
+                      </td>
+                    ))}
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </ScrollStrip>
         </section>
       )}
       {paper.layers.length > 0 && (

@@ -12,9 +12,10 @@ import { expectationText } from '@/text/expectation'
 import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign } from '@/text/formats'
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
-import { quoteWords } from '@/text/quote'
+import { quoteWords, taxName } from '@/text/quote'
 import { workWords } from '@/text/work'
 import { milestoneWhen } from '../care/milestone-list'
+import { type Letterhead, letterheadOf } from '../letterhead'
 
 /** The handover sheet in the customer’s words, for the screen and for the PDF alike: a customer signs what both say. */
 
@@ -22,7 +23,7 @@ type Cells = { name: string; process: string; film: string; taken: string; gloss
 
 export type HandoverPaper = {
   language: Language
-  shop: { name: string; address: string }
+  shop: Letterhead
   headings: HandoverWords['headings'] & { do: string; avoid: string }
   columns: Cells
   title: string
@@ -119,11 +120,14 @@ function staysLines(region: Region, { agreement, card }: Handover): string[] {
   ]
 }
 
-function moneyLines(region: Region, { balance, payments }: Handover): string[] {
+function moneyLines(region: Region, { balance, payments, agreement: { summary } }: Handover): string[] {
   const words = handoverWords(region)
   const day = (at: Instant) => paperDay(region, dayIn(region.timezone, at))
   return [
-    words.agreed(money(region, balance.totalCents), quoteWords(region).tax(region.locale)),
+    words.agreed(
+      money(region, balance.totalCents),
+      summary.taxCents > 0 ? taxName(region, summary.taxName) : undefined,
+    ),
     ...payments
       .filter(({ takenBackAt }) => !takenBackAt)
       .map(({ cents, way, at, note }) =>
@@ -152,7 +156,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const { vehicle } = job
   return {
     language: region.language,
-    shop: { name: setup.name, address: setup.address },
+    shop: letterheadOf(setup),
     headings: { ...words.headings, do: care.do, avoid: care.avoid },
     columns: {
       ...words.columns,

@@ -15,7 +15,7 @@ export type Form = UseFormReturn<Intake>
 
 type TextName = Exclude<
   keyof Intake,
-  'mayRemind' | 'salted' | 'hardWater' | 'treatments' | 'language' | 'writeBy'
+  'mayRemind' | 'salted' | 'hardWater' | 'treatments' | 'language' | 'writeBy' | 'tax'
 >
 
 type TextProps = {
@@ -103,7 +103,9 @@ export function Tick({
 }
 
 /** One of a few words, chosen by touch. */
-export function Pick<N extends 'purpose' | 'storage' | 'washing' | 'hardness' | 'language' | 'writeBy'>({
+export function Pick<
+  N extends 'purpose' | 'storage' | 'washing' | 'hardness' | 'language' | 'writeBy' | 'tax',
+>({
   form,
   name,
   label,

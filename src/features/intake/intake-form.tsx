@@ -6,7 +6,6 @@ import { useRouter } from 'next/navigation'
 import { RadioGroup } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { Controller, type FieldErrors, useForm } from 'react-hook-form'
-import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import { emptyIntake, type Intake, intakeSchema } from '@/core/intake/intake'
 import type { KnownVehicle, Past } from '@/core/job'
 import { PURPOSES } from '@/core/vehicle'
@@ -18,10 +17,10 @@ import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { clearDraft, readDraft, writeDraft } from './draft'
-import { Amount, CARD, Day, type Form, Pick, Text, Tick } from './fields'
+import { Amount, CARD, Day, type Form } from './fields'
 import { intakeOf } from './known'
-import { KnownSearch } from './known-search'
 import { PastCard } from './past-card'
+import { StepCustomer } from './step-customer'
 import { StepLife } from './step-life'
 import { StepPaint } from './step-paint'
 import { StepVehicle } from './step-vehicle'
@@ -103,9 +102,9 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
   }
   /** The owner stays, the vehicle is a new one. */
   const forget = () => {
-    const { customerId, customerName, phone, email, mayRemind, language, writeBy, arriveDay } =
+    const { customerId, customerName, phone, email, mayRemind, language, writeBy, tax, arriveDay } =
       form.getValues()
-    const owner = { customerId, customerName, phone, email, mayRemind, language, writeBy }
+    const owner = { customerId, customerName, phone, email, mayRemind, language, writeBy, tax }
     form.reset({ ...emptyIntake(today), ...owner, arriveDay })
     setPast(undefined)
     go(stepOf('plate'))
@@ -208,48 +207,6 @@ function Stem({
         )
       })}
     </ol>
-  )
-}
-
-function StepCustomer({
-  form,
-  known,
-  recent,
-  onChoose,
-}: {
-  form: Form
-  known: boolean
-  recent: readonly KnownVehicle[]
-  onChoose: (past: Past) => void
-}) {
-  return (
-    <>
-      {!known && <KnownSearch recent={recent} onChoose={onChoose} />}
-      <div className="mt-5 grid gap-4 sm:grid-cols-3">
-        <Text form={form} name="customerName" label="Name" />
-        <Text form={form} name="phone" label="Telephone" type="tel" />
-        <Text form={form} name="email" label="E-mail" type="email" />
-      </div>
-      <div className="mt-3">
-        <Tick form={form} name="mayRemind">
-          Agrees to reminders: washing, visits, seasons, guarantee, recoating
-        </Tick>
-      </div>
-      <div className="mt-3 flex flex-wrap gap-x-8 gap-y-3">
-        <Pick
-          form={form}
-          name="language"
-          label="Language"
-          options={LANGUAGES.map((value) => ({ value, name: LANGUAGE_NAME[value] }))}
-        />
-        <Pick
-          form={form}
-          name="writeBy"
-          label="Contact by"
-          options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
-        />
-      </div>
-    </>
   )
 }
 

@@ -11,6 +11,7 @@ export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
     mayRemind: customer.mayRemind,
     language: customer.language,
     writeBy: customer.writeBy,
+    tax: customer.tax,
     vehicleId: vehicle.id,
     plate: vehicle.plate,
     vin: vehicle.vin,

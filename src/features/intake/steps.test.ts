@@ -36,6 +36,7 @@ test('a vehicle that comes back only needs today’s wish to be taken in', () =>
       mayRemind: true,
       language: 'en',
       writeBy: 'email',
+      tax: 'as-usual',
     },
     vehicle: {
       id: toVehicleId('v'),

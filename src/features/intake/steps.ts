@@ -12,7 +12,7 @@ export const STEPS: readonly Step[] = [
   {
     title: 'Whose is it?',
     short: 'Owner',
-    fields: ['customerId', 'customerName', 'phone', 'email', 'mayRemind', 'language', 'writeBy'],
+    fields: ['customerId', 'customerName', 'phone', 'email', 'mayRemind', 'language', 'writeBy', 'tax'],
     needs: ['customerName'],
   },
   {

@@ -6,16 +6,13 @@ import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
 import { keepCosts } from '@/server/learning/learning-actions'
 import { currencySign } from '@/text/formats'
-import { numberOf } from '@/text/typed'
+import { amountText, minorOf, numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 
 const SKILL_NAME = { prep: 'preparation', correct: 'the machine', coat: 'coating' } as const
-
-const euros = (cents: number) => (cents / 100).toFixed(2)
-const cents = (text: string) => Math.round(numberOf(text) * 100)
 
 /** What an hour and a product cost the shop itself: what earnings are held against. */
 export function CostsForm({
@@ -28,9 +25,9 @@ export function CostsForm({
   version: number
 }) {
   const [wages, setWages] = useState(() =>
-    Object.fromEntries(SKILLS.map((skill) => [skill, euros(costs.wageCentsPerHour[skill])])),
+    Object.fromEntries(SKILLS.map((skill) => [skill, amountText(region, costs.wageCentsPerHour[skill])])),
   )
-  const [bay, setBay] = useState(euros(costs.bayCentsPerHour))
+  const [bay, setBay] = useState(amountText(region, costs.bayCentsPerHour))
   const [product, setProduct] = useState(String(costs.productPercent))
   const [version, setVersion] = useState(readAt)
   const { run, pending, refusal, isDone, errorAt } = useAction()
@@ -38,11 +35,11 @@ export function CostsForm({
   const keep = () => {
     const typed: Costs = {
       wageCentsPerHour: {
-        prep: cents(wages.prep!),
-        correct: cents(wages.correct!),
-        coat: cents(wages.coat!),
+        prep: minorOf(region, wages.prep!),
+        correct: minorOf(region, wages.correct!),
+        coat: minorOf(region, wages.coat!),
       },
-      bayCentsPerHour: cents(bay),
+      bayCentsPerHour: minorOf(region, bay),
       productPercent: numberOf(product),
     }
     run(keepCosts, { version, costs: typed }, (kept) => setVersion(kept.version))

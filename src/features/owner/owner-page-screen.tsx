@@ -1,6 +1,5 @@
 import type { OwnerPage } from '@/core/job'
 import type { Region } from '@/core/region'
-import type { Setup } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
 import { list, monthYear, paperDay, shortDay } from '@/text/formats'
 import { ownerWords } from '@/text/owner'
@@ -9,12 +8,13 @@ import { PrintButton } from '@/ui/print-button'
 import { SideView } from '@/ui/side-view'
 import { PlanList, RuleLists } from '../aftercare/care-lists'
 import { MilestoneList } from '../care/milestone-list'
+import { type Letterhead, LetterheadLine } from '../letterhead'
 import { AskForVisit } from './ask-for-visit'
 
 type Props = {
   token: string
   page: OwnerPage
-  shop: Pick<Setup, 'name' | 'address'>
+  shop: Letterhead
   /** How the owner reads. */
   region: Region
   now: Instant
@@ -114,7 +114,8 @@ export function OwnerPageScreen({ token, page, shop, region, now }: Props) {
         <PrintButton look="outline" words={words.print} />
       </div>
       <footer className="border-t-2 border-ink pt-3 text-ink-soft">
-        {shop.name}, {shop.address}. {words.private}
+        <LetterheadLine shop={shop} />
+        <p>{words.private}</p>
       </footer>
     </div>
   )

@@ -74,9 +74,7 @@ export function AgreedSheet({
         <h2 className="mb-3 text-xl">The price</h2>
         <PriceLines
           lines={summary.priceLines}
-          netCents={summary.netCents}
-          taxCents={summary.taxCents}
-          taxPercent={summary.taxPercent ?? setup.rates.taxPercent}
+          tax={summary}
           totalCents={agreement.totalCents}
           region={setup.region}
         />

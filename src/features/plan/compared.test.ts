@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { makeOffer } from '@/core/offer'
 import { offerInput, template, templates } from '@/core/offer/offer.fixture'
+import { DUBLIN, OHIO } from '@/text/region.fixture'
 import { withinBudget } from '../quote/begin'
 import { COMPARED, comparedKeys, toggled } from './compared'
 import { changedPanels } from './difference'
@@ -50,10 +51,11 @@ describe('the package a quote begins with', () => {
 
 test('the panels that get something else are named with what instead of what', () => {
   const [weak, strong] = ['headland', 'lantern'].map((key) => makeOffer(template(key), input))
-  const changes = changedPanels(weak!, strong!)
+  const changes = changedPanels(DUBLIN, weak!, strong!)
   const panels = changes.flatMap((change) => change.panels)
   expect(changes[0]!.change).toMatch(/^two-step( with wool)? instead of one-step/)
   expect(panels).toContain('bonnet')
   expect(new Set(panels).size).toBe(panels.length)
-  expect(changedPanels(weak!, weak!)).toEqual([])
+  expect(changedPanels(OHIO, weak!, strong!).flatMap((change) => change.panels)).toContain('hood')
+  expect(changedPanels(DUBLIN, weak!, weak!)).toEqual([])
 })

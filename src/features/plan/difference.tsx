@@ -1,10 +1,15 @@
 import type { Offer } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { processWord } from '@/text/en/correction'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { duration, money } from '@/text/formats'
 
 /** Panels that get something else, by what they get instead. */
-export function changedPanels(from: Offer, to: Offer): { change: string; panels: string[] }[] {
+export function changedPanels(
+  region: Region,
+  from: Offer,
+  to: Offer,
+): { change: string; panels: string[] }[] {
   const before = new Map(
     from.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process]),
   )
@@ -13,7 +18,7 @@ export function changedPanels(from: Offer, to: Offer): { change: string; panels:
     const was = before.get(judged.panel.id)!
     if (was.key === option.process.key) continue
     const change = `${processWord(option.process.key)} instead of ${processWord(was.key)}`
-    byChange.set(change, [...(byChange.get(change) ?? []), judged.panel.name.toLowerCase()])
+    byChange.set(change, [...(byChange.get(change) ?? []), staffPanelName(region, judged.panel.id)])
   }
   return [...byChange].map(([change, panels]) => ({ change, panels }))
 }
@@ -43,7 +48,7 @@ export function Difference({
         {Math.abs(points).toFixed(1)} points {points >= 0 ? 'won' : 'given up'}.
       </p>
       <ul className="mt-1 text-sm text-ink-soft">
-        {changedPanels(from, to).map(({ change, panels }) => (
+        {changedPanels(region, from, to).map(({ change, panels }) => (
           <li key={change}>
             {panels.join(', ')}: {change}
           </li>

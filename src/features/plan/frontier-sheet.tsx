@@ -11,7 +11,8 @@ import { letterOf } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
 import { PROCESS_NAME } from '@/text/en/correction'
-import { clock, duration, figure, measured, money, screenDay } from '@/text/formats'
+import { staffPanel } from '@/text/en/staff-panels'
+import { clock, duration, figure, measured, money, screenDay, unitSign } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -108,7 +109,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
         fill: processColour(option.process.key),
         ink: 'var(--c-ink)',
         text: option.removalUm > 0 ? figure(region, 'depth', option.removalUm, 1) : '',
-        label: `${panel.name}: ${PROCESS_NAME[option.process.key]}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
+        label: `${staffPanel(region, panel.id)}: ${PROCESS_NAME[option.process.key]}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
       },
     ]),
   )
@@ -249,8 +250,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             />
           </div>
           <p className="my-2 text-sm text-ink-soft">
-            µm taken by each panel’s process; the darker, the stronger. Touch a panel to see why, and to hold
-            it.
+            What each panel’s process removes, {unitSign(region, 'depth')}; the darker, the stronger. Touch a
+            panel to see why, and to hold it.
           </p>
           <PanelWays
             ways={ways}

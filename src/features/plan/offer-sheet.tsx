@@ -5,9 +5,12 @@ import { expectationOf, type Offer } from '@/core/offer'
 import type { PricedOffer } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
+import { namesOf } from '@/core/shop'
 import { letterOf } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
+import { placingReason } from '@/text/en/placing'
+import { staffPanel } from '@/text/en/staff-panels'
 import { expectationText } from '@/text/expectation'
 import { clock, duration, figure, money, paperDay, percent, unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
@@ -88,7 +91,14 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
               )}
             </>
           ) : (
-            <span className="text-copper">{when.reasons[0]}</span>
+            <span className="text-copper">
+              {when.reasons[0] &&
+                placingReason(when.reasons[0], offer.plan.operations, {
+                  region: setup.region,
+                  now,
+                  names: namesOf(setup),
+                })}
+            </span>
           )}
         </dd>
       </dl>
@@ -117,7 +127,12 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
           Where the price comes from
         </summary>
-        <PriceLines {...price} region={setup.region} />
+        <PriceLines
+          lines={price.lines}
+          tax={{ ...price, taxes: [...price.taxes] }}
+          totalCents={price.totalCents}
+          region={setup.region}
+        />
       </details>
       {offer.coats.length > 0 && (
         <details>
@@ -174,7 +189,7 @@ function PanelTable({ choices, region }: { choices: readonly PanelChoice[]; regi
       <tbody>
         {choices.map(({ judged, option }) => (
           <tr key={judged.panel.id} className="border-t border-line">
-            <td className="py-1 pr-2">{judged.panel.name}</td>
+            <td className="py-1 pr-2">{staffPanel(region, judged.panel.id)}</td>
             <td className="py-1 pr-2">{PROCESS_NAME[option.process.key]}</td>
             <td className="py-1 text-right">{figure(region, 'depth', option.removalUm, 1)}</td>
             <td className="py-1 text-right text-ink-soft">

@@ -11,6 +11,7 @@ import {
 } from '@/core/correction'
 import { FORBIDDEN, PROCESS_NAME } from '@/text/en/correction'
 import { whyThis } from '@/text/en/offer'
+import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { duration, measured, percent } from '@/text/formats'
 import { markTitle } from '@/text/marks'
@@ -28,9 +29,9 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
   const region = useRegion()
   const { judged, open, forbidden, locked, all } = ways
   return (
-    <section className="sheet p-4" aria-label={`Ways for the ${judged.panel.name.toLowerCase()}`}>
+    <section className="sheet p-4" aria-label={`Ways for the ${staffPanelName(region, judged.panel.id)}`}>
       <header className="flex flex-wrap items-baseline justify-between gap-2">
-        <h3 className="text-xl">{judged.panel.name}</h3>
+        <h3 className="text-xl">{staffPanel(region, judged.panel.id)}</h3>
         <p className="text-sm text-ink-soft">
           may lose {measured(region, 'depth', judged.budget.budgetUm, 1)}, stands at{' '}
           {judged.condition.index.toFixed(0)}

@@ -5,21 +5,16 @@ import { lineText, quoteWords, sumRows } from '@/text/quote'
 
 type Props = {
   lines: readonly PriceLine[]
-  netCents: number
-  taxCents: number
-  taxPercent: number
+  tax: Parameters<typeof sumRows>[1]
   totalCents: number
   region: Region
 }
 
 /** A price with every line it is made of. */
-export function PriceLines({ lines, netCents, taxCents, taxPercent, totalCents, region }: Props) {
+export function PriceLines({ lines, tax, totalCents, region }: Props) {
   const rows: [string, string][] = [
     ...lines.map((line): [string, string] => [lineText(region, line), money(region, line.cents)]),
-    ...sumRows(region, { netCents, taxCents, taxPercent }).map(({ name, amount }): [string, string] => [
-      name,
-      amount,
-    ]),
+    ...sumRows(region, tax).map(({ name, amount }): [string, string] => [name, amount]),
     [quoteWords(region).total, money(region, totalCents)],
   ]
   return (

@@ -4,10 +4,11 @@ import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
 import { quoteText, toldQuote } from '@/text/quote'
+import { type Letterhead, letterheadOf } from '../letterhead'
 
 /** Everything that stands on a quote: whose it is, and what it says. */
 export type Paper = {
-  shop: { name: string; address: string }
+  shop: Letterhead
   vehicle: { plate: string; shape: Shape; words: string }
   packageName: string
   pitch: string
@@ -27,7 +28,7 @@ function paperWith(
 ): Paper {
   const { vehicle } = job
   return {
-    shop: { name: setup.name, address: setup.address },
+    shop: letterheadOf(setup),
     vehicle: {
       plate: vehicle.plate,
       shape: vehicle.shape,

@@ -1,4 +1,5 @@
 import { SideView } from '@/ui/side-view'
+import { LetterheadLine } from '../letterhead'
 import type { Paper } from './paper'
 
 const TONE = {
@@ -16,9 +17,7 @@ export function QuotePaper({ paper }: { paper: Paper }) {
     <article className="sheet p-6 print:border-0 print:p-0" aria-label={text.title} lang={text.language}>
       <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-4">
         <div>
-          <p className="eyebrow">
-            {shop.name}, {shop.address}
-          </p>
+          <LetterheadLine shop={shop} />
           <h2 className="text-3xl">{paper.packageName}</h2>
           <p className="text-ink-soft">{paper.pitch}</p>
         </div>

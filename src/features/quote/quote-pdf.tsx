@@ -3,6 +3,7 @@ import { PROCESSES } from '@/core/correction'
 import type { QuoteRow, QuoteText } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
+import { PaperHead } from '../paper-head'
 import type { Paper } from './paper'
 
 /** The quote as a PDF: the same words as on the screen, on one or two sheets of A4, with its own fonts inside. */
@@ -75,9 +76,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
             <View style={{ width: '62%' }}>
-              <Text style={styles.soft}>
-                {shop.name}, {shop.address}
-              </Text>
+              <PaperHead shop={shop} />
               <Text style={styles.h1}>{paper.packageName}</Text>
               <Text style={{ color: SOFT }}>{paper.pitch}</Text>
             </View>

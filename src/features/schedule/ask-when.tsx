@@ -8,6 +8,7 @@ import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
 import { askWhen } from '@/server/planning/enquiry-actions'
+import { namedReasonText, placingReason } from '@/text/en/placing'
 import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -125,13 +126,17 @@ function Answer({ answer, checkIn, ...shop }: AnswerProps) {
     case 'blocked':
       return (
         <p role="alert" className="mt-4 max-w-prose text-copper">
-          The current schedule cannot be met, so no date can be given. Re-plan first. {answer.reasons[0]}
+          The current schedule cannot be met, so no date can be given. Re-plan first.{' '}
+          {answer.reasons[0] && namedReasonText(answer.reasons[0], shop)}
         </p>
       )
     case 'impossible':
       return (
         <section aria-label="The answer" className="mt-4 space-y-3">
-          <p className="max-w-prose text-copper">No free slot: {answer.reasons.join(' ')}</p>
+          <p className="max-w-prose text-copper">
+            No free slot:{' '}
+            {answer.reasons.map((reason) => placingReason(reason, answer.plan.operations, shop)).join(' ')}
+          </p>
           <Sooner sooner={answer.sooner} {...shop} />
         </section>
       )

@@ -5,6 +5,7 @@ import type { Proposal } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { takePlan } from '@/server/planning/plan-actions'
+import { namedReasonText } from '@/text/en/placing'
 import { duration, moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { act } from '@/ui/use-action'
@@ -32,7 +33,7 @@ export function ProposedPlan({ proposal, title, take, leave, region, now, onClos
     <section aria-label={title}>
       <h2 className="text-xl">{title}</h2>
       <LeftUnderWay {...proposal} />
-      <NoRoom planning={proposal.planning} />
+      <NoRoom proposal={proposal} region={region} now={now} />
       <Changes changes={proposal.changes} region={region} now={now} />
       <div className="mt-3 flex flex-wrap gap-2">
         <Button disabled={pending} onClick={answer}>
@@ -59,13 +60,22 @@ function LeftUnderWay({ underWay, outage }: Pick<Proposal, 'underWay' | 'outage'
   ))
 }
 
-/** What found no room, in the scheduler’s words. */
-function NoRoom({ planning: { status, reasons } }: Pick<Proposal, 'planning'>) {
-  if (reasons.length === 0) return null
+/** What found no room, and why. */
+function NoRoom({
+  proposal: { planning, reasons, names },
+  region,
+  now,
+}: {
+  proposal: Pick<Proposal, 'planning' | 'reasons' | 'names'>
+  region: Region
+  now: Instant
+}) {
+  const [first] = reasons
+  if (!first) return null
   return (
     <p className="mt-1 text-copper">
-      {status === 'infeasible' ? 'Not everything finds room' : 'Not every window can be kept'}:{' '}
-      {reasons[0]!.message}
+      {planning.status === 'infeasible' ? 'Not everything finds room' : 'Not every window can be kept'}:{' '}
+      {namedReasonText(first, { region, now, names })}
     </p>
   )
 }

@@ -1,8 +1,9 @@
 import { progressAt } from '@/core/job'
 import type { Floor, MoveHistory } from '@/core/planning'
-import { inTitles } from '@/core/planning'
-import { everyone } from '@/core/shop'
+import { namedReasons } from '@/core/planning'
+import { everyone, namesOf } from '@/core/shop'
 import { clockIn, dayIn, type LocalDay, plusDays } from '@/core/time'
+import { namedReasonText } from '@/text/en/placing'
 import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
@@ -155,19 +156,14 @@ function LookAt({
 }
 
 function Reasons({ floor }: { floor: Floor }) {
-  const entryOf = (id: string) => floor.jobs.find(({ job }) => job.id === id)
+  const { setup } = floor.shop
+  const shop = { region: setup.region, now: floor.now, names: namesOf(setup) }
   return (
     <div role="alert" className="mb-3 border-l-4 border-copper pl-3 text-copper">
       <ul>
-        {floor.planning!.reasons.map((reason) => {
-          const entry = entryOf(reason.job)
-          return (
-            <li key={`${reason.job}-${reason.operation}`}>
-              <strong>{entry?.job.vehicle.plate ?? reason.job}</strong>:{' '}
-              {entry?.live ? inTitles(reason.message, entry.live.plan) : reason.message}
-            </li>
-          )
-        })}
+        {namedReasons(floor, floor.planning!.reasons).map((named) => (
+          <li key={`${named.reason.job}-${named.reason.operation}`}>{namedReasonText(named, shop)}</li>
+        ))}
       </ul>
     </div>
   )

@@ -27,7 +27,7 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
   const set = (change: Partial<Bay>) => onChange({ ...bay, ...change })
   return (
     <fieldset className="sheet flex flex-wrap items-end gap-4 p-4">
-      <legend className="sr-only">{bay.name || 'A new bay'}</legend>
+      <legend className="sr-only">{bay.name || 'New bay'}</legend>
       <Field label="Bay" error={error('name')}>
         <input
           className="field"
@@ -54,7 +54,7 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
         />
       </Field>
       <Button look="quiet" className="ml-auto" onClick={onRemove}>
-        No longer there
+        Remove
       </Button>
     </fieldset>
   )

@@ -6,6 +6,9 @@ import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
 
+/** Closed days that are shown until all are asked for. */
+const SHOWN = 6
+
 /** Days on which nobody is here. */
 export function ClosedDays({
   closed,
@@ -18,7 +21,9 @@ export function ClosedDays({
 }) {
   const region = useRegion()
   const [day, setDay] = useState('')
-  const shown = closed.filter((each) => each >= today)
+  const [all, setAll] = useState(false)
+  const ahead = closed.filter((each) => each >= today)
+  const shown = all ? ahead : ahead.slice(0, SHOWN)
   return (
     <div className="space-y-2">
       <ul className="flex flex-wrap gap-2">
@@ -35,6 +40,11 @@ export function ClosedDays({
           </li>
         ))}
       </ul>
+      {ahead.length > shown.length && (
+        <Button look="quiet" onClick={() => setAll(true)}>
+          Show all {ahead.length} closed days
+        </Button>
+      )}
       <div className="flex flex-wrap items-end gap-3">
         <Field label="Nobody is here on">
           <DayInput min={today} value={day} onChange={setDay} />

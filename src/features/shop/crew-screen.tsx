@@ -5,14 +5,22 @@ import type { TypedCrew, TypedWeek } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
 import { keepCrew } from '@/server/shop/crew-actions'
 import { Button } from '@/ui/button'
-import { PatientLink } from '@/ui/patient-link'
 import { useAction } from '@/ui/use-action'
 import { BayForm } from './bay-form'
 import { ClosedDays } from './closed-days'
+import { HolidayList } from './holiday-list'
 import { PersonForm } from './person-form'
+import { SaveBar } from './save-bar'
+import { ShopCrumb } from './shop-crumb'
 import { WeekForm } from './week-form'
 
-type Props = { crew: TypedCrew; version: number; today: LocalDay }
+type Props = {
+  crew: TypedCrew
+  /** Those whose public holidays are known. */
+  countries: readonly { code: string; name: string }[]
+  version: number
+  today: LocalDay
+}
 
 const OFF: TypedWeek = { mon: '', tue: '', wed: '', thu: '', fri: '', sat: '', sun: '' }
 
@@ -25,10 +33,11 @@ function freshId(stem: string, list: readonly { id: string }[]): string {
 }
 
 /** Who works here and when, which bays there are, when the counter is open, and which days nobody is here. */
-export function CrewScreen({ crew, version: readAt, today }: Props) {
+export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
   const [typed, setTyped] = useState(crew)
   const [version, setVersion] = useState(readAt)
-  const { run, pending, refusal, isDone, clear } = useAction()
+  const saving = useAction()
+  const { run, refusal, clear } = saving
   const set = (change: Partial<TypedCrew>) => {
     setTyped({ ...typed, ...change })
     clear()
@@ -39,11 +48,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
     list.map((each) => (each === before ? next : each))
   return (
     <div className="mx-auto max-w-5xl p-5">
-      <p>
-        <PatientLink className="underline underline-offset-4" href="/shop">
-          How this shop works
-        </PatientLink>
-      </p>
+      <ShopCrumb />
       <h1 className="mt-1 text-3xl">People, bays and hours</h1>
       <Part
         title="People"
@@ -73,7 +78,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
             })
           }
         >
-          Somebody new
+          Add a person
         </Button>
       </Part>
       <Part title="Bays" words="A car holds its bay day and night, until its work there is done and cured.">
@@ -101,7 +106,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
             })
           }
         >
-          A new bay
+          Add a bay
         </Button>
       </Part>
       <Part
@@ -119,6 +124,7 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
         words="Nobody is here, and nobody called in comes. What cures goes on curing."
       >
         <ClosedDays closed={typed.closed} today={today} onChange={(closed) => set({ closed })} />
+        <HolidayList countries={countries} closed={typed.closed} onChange={(closed) => set({ closed })} />
       </Part>
       <Part
         title="For other calendars"
@@ -138,22 +144,11 @@ export function CrewScreen({ crew, version: readAt, today }: Props) {
           ))}
         </ul>
       </Part>
-      <div className="sticky bottom-0 flex flex-wrap items-center gap-4 border-t border-line bg-paper py-3">
-        <Button disabled={pending} onClick={keep}>
-          {pending ? 'Saving…' : 'Keep'}
-        </Button>
-        {refusal && (
-          <p role="alert" className="max-w-prose text-copper">
-            {refusal.field === '' ? '' : 'Something is not right yet: '}
-            {refusal.message}
-          </p>
-        )}
-        {isDone && (
-          <p role="status" className="text-fern">
-            Saved. The current plan stays; re-plan to use the new hours.
-          </p>
-        )}
-      </div>
+      <SaveBar
+        saving={saving}
+        onSave={keep}
+        saved="Saved. The current plan stays; re-plan to use the new hours."
+      />
     </div>
   )
 }

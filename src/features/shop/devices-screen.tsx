@@ -14,6 +14,7 @@ import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
+import { ShopCrumb } from './shop-crumb'
 
 const KIND_WORDS: Record<Spell['kind'], string> = {
   humid: 'Damp air comes in',
@@ -40,75 +41,81 @@ export function DevicesScreen({ bays, spells, region, now, devices, version }: P
   const nameOf = (id: string) => bays.find((each) => each.id === id)?.name ?? id
   return (
     <div className="mx-auto max-w-3xl p-5">
-      <h1 className="text-2xl">Sensors of the bays</h1>
+      <ShopCrumb />
+      <h1 className="mt-1 text-3xl">Sensors and gauges</h1>
       <p className="mt-1 text-ink-soft">
-        Simulated ones ship with the app. A real sensor takes their place behind the same interface.
+        What is connected to the app. Readings can always be typed by hand; simulated devices are for trying
+        things out.
       </p>
       <ChosenDevices devices={devices} version={version} />
-      <table className="mt-4 w-full">
-        <tbody>
-          {bays.map(({ id, name, air }) => (
-            <tr key={id} className="border-t border-line">
-              <th className="py-2 text-left font-head font-semibold">{name}</th>
-              <td className="py-2">{airText(region, air)}</td>
-              <td className="py-2">
-                <Trend air={air} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <h2 className="mt-8 mb-2 text-xl">Simulate a fault</h2>
-      <div className="space-y-3">
-        <Choice
-          label="Bay"
-          options={bays.map(({ id, name }) => ({ value: id, name }))}
-          value={bay}
-          onChange={setBay}
-        />
-        <Choice
-          label="What happens from now on"
-          options={Object.entries(KIND_WORDS).map(([value, name]) => ({
-            value: value as Spell['kind'],
-            name,
-          }))}
-          value={kind}
-          onChange={setKind}
-        />
-        <div className="flex items-end gap-3">
-          <Field label="For, minutes" {...(refusal ? { error: refusal.message } : {})}>
-            <NumberInput className="w-32" whole value={minutes} onChange={(text) => setMinutes(text)} />
-          </Field>
-          <Button
-            disabled={pending}
-            onClick={() => run(beginSpell, { bay, kind, minutes: numberOf(minutes) })}
-          >
-            Start simulation
-          </Button>
-        </div>
-      </div>
-      {spells.length > 0 && (
-        <ul className="mt-5">
-          {spells.map((spell) => (
-            <li key={spell.id} className="flex items-center gap-3 border-t border-line py-1">
-              <span className="grow">
-                {nameOf(spell.bay)}: {KIND_WORDS[spell.kind].toLowerCase()}, until{' '}
-                {moment(region, spell.until, now)}
-              </span>
-              <Button look="quiet" disabled={pending} onClick={() => run(stopSpell, { id: spell.id })}>
-                End it
+      {devices.baySensors !== 'none' && (
+        <>
+          <table className="mt-4 w-full">
+            <tbody>
+              {bays.map(({ id, name, air }) => (
+                <tr key={id} className="border-t border-line">
+                  <th className="py-2 text-left font-head font-semibold">{name}</th>
+                  <td className="py-2">{airText(region, air)}</td>
+                  <td className="py-2">
+                    <Trend air={air} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h2 className="mt-8 mb-2 text-xl">Simulate a fault</h2>
+          <div className="space-y-3">
+            <Choice
+              label="Bay"
+              options={bays.map(({ id, name }) => ({ value: id, name }))}
+              value={bay}
+              onChange={setBay}
+            />
+            <Choice
+              label="What happens from now on"
+              options={Object.entries(KIND_WORDS).map(([value, name]) => ({
+                value: value as Spell['kind'],
+                name,
+              }))}
+              value={kind}
+              onChange={setKind}
+            />
+            <div className="flex items-end gap-3">
+              <Field label="For, minutes" {...(refusal ? { error: refusal.message } : {})}>
+                <NumberInput className="w-32" whole value={minutes} onChange={(text) => setMinutes(text)} />
+              </Field>
+              <Button
+                disabled={pending}
+                onClick={() => run(beginSpell, { bay, kind, minutes: numberOf(minutes) })}
+              >
+                Start simulation
               </Button>
-            </li>
-          ))}
-        </ul>
+            </div>
+          </div>
+          {spells.length > 0 && (
+            <ul className="mt-5">
+              {spells.map((spell) => (
+                <li key={spell.id} className="flex items-center gap-3 border-t border-line py-1">
+                  <span className="grow">
+                    {nameOf(spell.bay)}: {KIND_WORDS[spell.kind].toLowerCase()}, until{' '}
+                    {moment(region, spell.until, now)}
+                  </span>
+                  <Button look="quiet" disabled={pending} onClick={() => run(stopSpell, { id: spell.id })}>
+                    End it
+                  </Button>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
       )}
     </div>
   )
 }
 
 const DEVICE_WORDS: Record<keyof Devices, string> = {
-  filmGauge: 'Film gauge on a line',
-  glossMeter: 'Gloss meter on a line',
+  filmGauge: 'Paint gauge',
+  glossMeter: 'Gloss meter',
   baySensors: 'Sensors in the bays',
 }
 

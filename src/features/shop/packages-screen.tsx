@@ -8,9 +8,10 @@ import type { PackageTemplate, Vendor } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { keepPackages } from '@/server/shop/package-actions'
 import { Button } from '@/ui/button'
-import { PatientLink } from '@/ui/patient-link'
 import { useAction } from '@/ui/use-action'
 import { PackageForm } from './package-form'
+import { SaveBar } from './save-bar'
+import { ShopCrumb } from './shop-crumb'
 
 type Props = {
   packages: readonly PackageTemplate[]
@@ -39,7 +40,8 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
   const [version, setVersion] = useState(readAt)
   const [open, setOpen] = useState(stored[0]!.key)
   const [removed, setRemoved] = useState<{ template: PackageTemplate; at: number }>()
-  const { run, pending, refusal, isDone, clear } = useAction()
+  const saving = useAction()
+  const { run, refusal, clear } = saving
   const fault = refusal && faultIn(refusal)
   // What is wrong with one package is shown with that package open.
   const current = (fault && packages[fault.at]) ?? packages.find(({ key }) => key === open) ?? packages[0]
@@ -64,25 +66,8 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
     run(keepPackages, { version, packages: [...packages] }, (kept) => setVersion(kept.version))
   return (
     <div className="mx-auto max-w-6xl p-5">
-      <p>
-        <PatientLink className="underline underline-offset-4" href="/shop">
-          How this shop works
-        </PatientLink>
-      </p>
-      <div className="mt-1 flex flex-wrap items-baseline justify-between gap-4">
-        <h1 className="text-3xl">Packages</h1>
-        <div className="flex flex-wrap items-center gap-4">
-          {isDone && <p role="status">Saved. New plans offer them.</p>}
-          {refusal && (
-            <p role="alert" className="max-w-xl text-copper">
-              {refusal.message}
-            </p>
-          )}
-          <Button disabled={pending} onClick={keep}>
-            {pending ? 'Keeping them…' : 'Save packages'}
-          </Button>
-        </div>
-      </div>
+      <ShopCrumb />
+      <h1 className="mt-1 text-3xl">Packages</h1>
       <div className="mt-4 grid gap-6 md:grid-cols-[16rem_minmax(0,1fr)]">
         <nav aria-label="Packages of this shop">
           <ul className="space-y-1.5">
@@ -149,6 +134,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
           />
         )}
       </div>
+      <SaveBar saving={saving} onSave={keep} saved="Saved. New plans offer them." />
     </div>
   )
 }

@@ -25,7 +25,7 @@ export function PersonForm({ person, isNew, error, onChange, onRemove }: Props) 
   const hours = WEEK.filter((day) => person.week[day] !== '').length
   return (
     <fieldset className="sheet p-4">
-      <legend className="sr-only">{person.name || 'Somebody new'}</legend>
+      <legend className="sr-only">{person.name || 'New person'}</legend>
       <div className="flex flex-wrap items-end gap-4">
         <Field label="Who" error={error('name')}>
           <input

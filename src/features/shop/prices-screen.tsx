@@ -7,8 +7,10 @@ import { keepPrices } from '@/server/shop/price-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
-import { PatientLink } from '@/ui/patient-link'
 import { useAction } from '@/ui/use-action'
+import { SaveBar } from './save-bar'
+import { ShopCrumb } from './shop-crumb'
+import { TaxForm } from './tax-form'
 import { pricesOf, type TypedPrices, typedPrices, type VendorWhen } from './typed-prices'
 import { VendorForm } from './vendor-form'
 
@@ -24,9 +26,10 @@ const SKILL_LABEL = { prep: 'Preparation', correct: 'At the machine', coat: 'Coa
 
 /** What the shop charges, on what terms it quotes, and whom it calls in. */
 export function PricesScreen({ rates, terms, vendors, version: readAt, region }: Props) {
-  const [typed, setTyped] = useState<TypedPrices>(() => typedPrices(rates, terms, vendors))
+  const [typed, setTyped] = useState<TypedPrices>(() => typedPrices(region, rates, terms, vendors))
   const [version, setVersion] = useState(readAt)
-  const { run, pending, refusal, isDone, clear } = useAction()
+  const saving = useAction()
+  const { run, refusal, clear } = saving
   const set = (change: Partial<TypedPrices>) => {
     setTyped({ ...typed, ...change })
     clear()
@@ -38,7 +41,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
     </Field>
   )
   const keep = () =>
-    run(keepPrices, { version, prices: pricesOf(typed, terms) }, (kept) => setVersion(kept.version))
+    run(keepPrices, { version, prices: pricesOf(region, typed, terms) }, (kept) => setVersion(kept.version))
   const add = () => {
     const ids = new Set(typed.vendors.map(({ id }) => id))
     let count = ids.size + 1
@@ -60,13 +63,12 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
   }
   return (
     <div className="mx-auto max-w-4xl p-5">
-      <p>
-        <PatientLink className="underline underline-offset-4" href="/shop">
-          How this shop works
-        </PatientLink>
-      </p>
-      <h1 className="mt-1 text-3xl">Prices and subcontractors</h1>
-      <Part title="An hour" words={`Of one person, in ${region.currency}, before tax.`}>
+      <ShopCrumb />
+      <h1 className="mt-1 text-3xl">Prices, tax and subcontractors</h1>
+      <Part
+        title="An hour"
+        words={`Of one person, in ${region.currency}, ${typed.tax.prices === 'with-tax' ? 'with' : 'before'} tax.`}
+      >
         <div className="grid gap-4 sm:grid-cols-3">
           {SKILLS.map((skill) => (
             <div key={skill}>
@@ -80,15 +82,24 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           ))}
         </div>
       </Part>
+      <Part
+        title="Tax"
+        words="As it stands on quotes. Where hours and goods are taxed alike, the three rates are the same."
+      >
+        <TaxForm
+          tax={typed.tax}
+          error={(field) => error(`rates.tax.${field}`)}
+          onChange={(tax) => set({ tax })}
+        />
+      </Part>
       <Part title="On every quote" words="What is charged once, and the terms a quote begins with.">
-        <div className="grid gap-4 sm:grid-cols-4">
+        <div className="grid gap-4 sm:grid-cols-3">
           {text(
             'Pads, towels, tape',
             typed.consumables,
             (consumables) => set({ consumables }),
             'rates.consumablesCents',
           )}
-          {text('Tax, %', typed.tax, (tax) => set({ tax }), 'rates.taxPercent')}
           {text('Deposit, %', typed.deposit, (deposit) => set({ deposit }), 'terms.depositPercent')}
           {text('Holds, days', typed.validDays, (validDays) => set({ validDays }), 'terms.validDays')}
         </div>
@@ -130,17 +141,11 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           Add subcontractor
         </Button>
       </Part>
-      <div className="mt-6 flex flex-wrap items-center gap-4 border-t border-line pt-4">
-        <Button disabled={pending} onClick={keep}>
-          {pending ? 'Saving…' : 'Save'}
-        </Button>
-        {isDone && <p role="status">Saved. New quotes use it; existing quotes keep their prices.</p>}
-        {refusal && (
-          <p role="alert" className="text-copper">
-            {refusal.message}
-          </p>
-        )}
-      </div>
+      <SaveBar
+        saving={saving}
+        onSave={keep}
+        saved="Saved. New quotes use it; existing quotes keep their prices."
+      />
     </div>
   )
 }

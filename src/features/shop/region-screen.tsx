@@ -9,8 +9,11 @@ import { clock, duration, fieldDay, measured, money, number, paperDay, UNIT_SIGN
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
-import { Link } from '@/ui/link'
 import { useAction } from '@/ui/use-action'
+import { LogoField } from './logo-field'
+import { SaveBar } from './save-bar'
+import { useOnward } from './setting-up'
+import { ShopCrumb } from './shop-crumb'
 
 const QUANTITY_NAME: Record<Quantity, string> = {
   depth: 'Paint depth',
@@ -26,13 +29,21 @@ const zones = () => Intl.supportedValuesOf('timeZone')
 const currencies = () => Intl.supportedValuesOf('currency')
 const currencyName = (code: string) => new Intl.DisplayNames('en', { type: 'currency' }).of(code) ?? code
 
-type Props = { identity: Identity; version: number; now: Instant }
+const CONTACT = [
+  { key: 'phone', label: 'Telephone', type: 'tel', autoComplete: 'tel' },
+  { key: 'email', label: 'Email', type: 'email', autoComplete: 'email' },
+  { key: 'web', label: 'Website', type: 'text', autoComplete: 'url' },
+] as const
+
+type Props = { identity: Identity; logo: string | undefined; version: number; now: Instant }
 
 /** Who the shop is, and how it writes: once for every page, paper and field. */
-export function RegionScreen({ identity, version: readAt, now }: Props) {
+export function RegionScreen({ identity, logo, version: readAt, now }: Props) {
   const [typed, setTyped] = useState(identity)
   const [version, setVersion] = useState(readAt)
-  const { run, pending, refusal, isDone, clear } = useAction()
+  const saving = useAction()
+  const { run, refusal, clear } = saving
+  const onward = useOnward()
   const { region } = typed
   const set = (change: Partial<Identity>) => {
     setTyped({ ...typed, ...change })
@@ -43,8 +54,8 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
   const at = PLACES.find(({ locale }) => locale === region.locale)
   return (
     <div className="mx-auto max-w-4xl p-5">
-      <Link href="/shop">How this shop works</Link>
-      <h1 className="text-3xl">Name and region</h1>
+      <ShopCrumb />
+      <h1 className="mt-1 text-3xl">Name and region</h1>
       <section className="mt-5 grid gap-4 border-t border-line pt-5 sm:grid-cols-2">
         <Field label="Name of the shop" {...error('name')}>
           <input
@@ -54,7 +65,7 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
             onChange={({ target }) => set({ name: target.value })}
           />
         </Field>
-        <Field label="Address, as it stands on papers" {...error('address')}>
+        <Field label="Address, as on your papers" {...error('address')}>
           <input
             className="field"
             autoComplete="street-address"
@@ -63,6 +74,20 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
           />
         </Field>
       </section>
+      <section className="mt-4 grid gap-4 sm:grid-cols-3" aria-label="How customers reach the shop">
+        {CONTACT.map(({ key, label, type, autoComplete }) => (
+          <Field key={key} label={label} {...error(`contact.${key}`)}>
+            <input
+              className="field"
+              type={type}
+              autoComplete={autoComplete}
+              value={typed.contact[key]}
+              onChange={({ target }) => set({ contact: { ...typed.contact, [key]: target.value } })}
+            />
+          </Field>
+        ))}
+      </section>
+      <LogoField logo={logo} version={version} onSaved={setVersion} />
       <section className="mt-6 border-t border-line pt-5" aria-label="How this shop writes">
         <h2 className="text-xl">How this shop writes</h2>
         <div className="mt-3 grid gap-4 sm:grid-cols-3">
@@ -77,7 +102,7 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
               onChange={({ target }) => {
                 const place = PLACES.find(({ locale }) => locale === target.value)
                 if (!place) return
-                const { name: _, ...writes } = place
+                const { name: _, tax: __, ...writes } = place
                 write(writes)
               }}
             >
@@ -116,7 +141,7 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
             </select>
           </Field>
         </div>
-        {region.currency !== identity.region.currency && (
+        {region.currency !== identity.region.currency && !onward && (
           <p role="status" className="mt-2 font-semibold text-copper">
             Prices keep their figures: {number(region, 58)} {identity.region.currency} an hour become{' '}
             {number(region, 58)} {region.currency}. Check your prices after this.
@@ -151,20 +176,11 @@ export function RegionScreen({ identity, version: readAt, now }: Props) {
         </div>
       </section>
       <Example region={region} now={now} />
-      <div className="mt-5 flex flex-wrap items-center gap-4">
-        <Button
-          disabled={pending}
-          onClick={() => run(keepIdentity, { version, identity: typed }, (kept) => setVersion(kept.version))}
-        >
-          Save
-        </Button>
-        {isDone && <p role="status">Saved. Every page and paper follows it.</p>}
-        {refusal && !refusal.field.startsWith('identity.') && (
-          <p role="alert" className="font-semibold text-copper">
-            {refusal.message}
-          </p>
-        )}
-      </div>
+      <SaveBar
+        saving={saving}
+        onSave={() => run(keepIdentity, { version, identity: typed }, (kept) => setVersion(kept.version))}
+        saved="Saved. Every page and paper follows it."
+      />
     </div>
   )
 }

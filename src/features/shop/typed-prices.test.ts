@@ -7,6 +7,7 @@ import { pricesOf, typedPrices } from './typed-prices'
 
 const rates = ratesSchema.parse(setup.rates)
 const terms = termsSchema.parse(setup.terms)
+const EURO = { currency: 'EUR' }
 const when = vendorDaysSchema.parse({ days: ['tue'], from: '09:00', to: '15:00' })
 const vendors = setup.vendors.map((vendor) => {
   const { calendar: _, ...rest } = vendorSchema.parse(vendor)
@@ -15,7 +16,7 @@ const vendors = setup.vendors.map((vendor) => {
 
 describe('prices as they are typed', () => {
   test('come back to the cent and the minute when nothing is changed', () => {
-    const kept = pricesOf(typedPrices(rates, terms, vendors), terms)
+    const kept = pricesOf(EURO, typedPrices(EURO, rates, terms, vendors), terms)
     expect(kept.rates).toEqual({
       ...rates,
       extraMaterialsCents: expect.objectContaining(rates.extraMaterialsCents),
@@ -26,19 +27,35 @@ describe('prices as they are typed', () => {
   test('any amount in cents survives being shown and typed again', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 10_000_000 }), (prep) => {
-        const shown = typedPrices({ ...rates, centsPerHour: { ...rates.centsPerHour, prep } }, terms, [])
-        expect(pricesOf(shown, terms).rates.centsPerHour.prep).toBe(prep)
+        const shown = typedPrices(
+          EURO,
+          { ...rates, centsPerHour: { ...rates.centsPerHour, prep } },
+          terms,
+          [],
+        )
+        expect(pricesOf(EURO, shown, terms).rates.centsPerHour.prep).toBe(prep)
       }),
     )
   })
   test('what could not be read is no number, and an empty field no nought', () => {
-    const typed = { ...typedPrices(rates, terms, []), consumables: unread('35,500'), tax: '' }
-    const kept = pricesOf(typed, terms)
+    const first = typedPrices(EURO, rates, terms, [])
+    const typed = {
+      ...first,
+      consumables: unread('35,500'),
+      tax: { ...first.tax, percent: { ...first.tax.percent, work: '' } },
+    }
+    const kept = pricesOf(EURO, typed, terms)
     expect(kept.rates.consumablesCents).toBeNaN()
-    expect(kept.rates.taxPercent).toBeNaN()
+    expect(kept.rates.tax.percent.work).toBeNaN()
     expect(ratesSchema.safeParse({ ...kept.rates, consumablesCents: 3550 }).error?.issues[0]).toMatchObject({
-      path: ['taxPercent'],
-      message: 'The tax must be a number of percent.',
+      path: ['tax', 'percent', 'work'],
+      message: 'The tax on work must be a number of percent.',
     })
+  })
+  test('a currency without cents is typed and kept in whole units', () => {
+    const yen = { currency: 'JPY' }
+    const shown = typedPrices(yen, { ...rates, consumablesCents: 4200 }, terms, [])
+    expect(shown.consumables).toBe('4200')
+    expect(pricesOf(yen, { ...shown, consumables: '5000' }, terms).rates.consumablesCents).toBe(5000)
   })
 })

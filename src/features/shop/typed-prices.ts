@@ -3,13 +3,17 @@ import {
   type ExtraKey,
   type Rates,
   type Skill,
+  TAXED,
+  type Tax,
+  type Taxed,
   type Terms,
   type Trade,
   type Vendor,
   type VendorDays,
   type VendorStage,
 } from '@/core/offer'
-import { numberOf } from '@/text/typed'
+import type { Region } from '@/core/region'
+import { amountText, minorOf, numberOf } from '@/text/typed'
 
 /** Prices as they are typed: amounts in the currency, times in hours, everything as text until it is kept. */
 
@@ -27,7 +31,7 @@ export type TypedPrices = {
   hour: Record<Skill, string>
   consumables: string
   materials: Record<ExtraKey, string>
-  tax: string
+  tax: { name: string; percent: Record<Taxed, string>; prices: Tax['prices'] }
   deposit: string
   validDays: string
   vendors: readonly TypedVendor[]
@@ -35,11 +39,15 @@ export type TypedPrices = {
 
 export type VendorWhen = Omit<Vendor, 'calendar'> & { when: VendorDays }
 
-const amount = (cents: number) => (cents / 100).toFixed(2)
-/** A tenth of a cent typed by mistake is rounded, what is no number stays none. */
-const cents = (text: string) => Math.round(numberOf(text) * 100)
+type Money = Pick<Region, 'currency'>
 
-export function typedPrices(rates: Rates, terms: Terms, vendors: readonly VendorWhen[]): TypedPrices {
+export function typedPrices(
+  region: Money,
+  rates: Rates,
+  terms: Terms,
+  vendors: readonly VendorWhen[],
+): TypedPrices {
+  const amount = (cents: number) => amountText(region, cents)
   const { prep, correct, coat } = rates.centsPerHour
   return {
     hour: { prep: amount(prep), correct: amount(correct), coat: amount(coat) },
@@ -47,7 +55,13 @@ export function typedPrices(rates: Rates, terms: Terms, vendors: readonly Vendor
     materials: Object.fromEntries(
       EXTRA_KEYS.map((key) => [key, amount(rates.extraMaterialsCents[key] ?? 0)]),
     ) as Record<ExtraKey, string>,
-    tax: String(rates.taxPercent),
+    tax: {
+      ...rates.tax,
+      percent: Object.fromEntries(TAXED.map((what) => [what, String(rates.tax.percent[what])])) as Record<
+        Taxed,
+        string
+      >,
+    },
     deposit: String(terms.depositPercent),
     validDays: String(terms.validDays),
     vendors: vendors.map(({ minutes, cents: fixed, ...vendor }) => ({
@@ -59,14 +73,22 @@ export function typedPrices(rates: Rates, terms: Terms, vendors: readonly Vendor
 }
 
 /** What the server is asked to keep; it checks every field and names the one that is wrong. */
-export function pricesOf(typed: TypedPrices, { discountPercent }: Terms) {
-  const { hour } = typed
+export function pricesOf(region: Money, typed: TypedPrices, { discountPercent }: Terms) {
+  const { hour, tax } = typed
+  const cents = (text: string) => minorOf(region, text)
   return {
     rates: {
       centsPerHour: { prep: cents(hour.prep), correct: cents(hour.correct), coat: cents(hour.coat) },
       consumablesCents: cents(typed.consumables),
       extraMaterialsCents: Object.fromEntries(EXTRA_KEYS.map((key) => [key, cents(typed.materials[key])])),
-      taxPercent: numberOf(typed.tax),
+      tax: {
+        ...tax,
+        percent: {
+          work: numberOf(tax.percent.work),
+          products: numberOf(tax.percent.products),
+          subcontractors: numberOf(tax.percent.subcontractors),
+        },
+      },
     },
     terms: {
       discountPercent,

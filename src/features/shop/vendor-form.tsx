@@ -35,7 +35,7 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
   const { when } = vendor
   return (
     <fieldset className="sheet space-y-3 p-4">
-      <legend className="sr-only">{vendor.name || 'Somebody new'}</legend>
+      <legend className="sr-only">{vendor.name || 'New subcontractor'}</legend>
       <div className="grid gap-3 sm:grid-cols-3">
         <Field label="Who" error={error('name')}>
           <input

@@ -14,6 +14,7 @@ import {
 import { HAZES, type Haze, HEATS, type Heat, VERDICTS, type Verdict } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
 import { PROCESS_NAME, SPOT_VERDICT } from '@/text/en/correction'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { unitSign } from '@/text/formats'
 import { markTitle } from '@/text/marks'
@@ -128,7 +129,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
   )
   return (
     <section className="sheet mt-5 space-y-4 p-4" aria-label="Record a test spot">
-      <h2 className="text-xl">Record a test spot: {judged.panel.name.toLowerCase()}</h2>
+      <h2 className="text-xl">Record a test spot: {staffPanelName(region, judged.panel.id)}</h2>
       <Choice
         label="Process"
         options={open.map(({ process: { key } }) => ({ value: key, name: PROCESS_NAME[key] }))}
@@ -231,7 +232,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
                 <option value="">none</option>
                 {photos.map(({ id }, at) => (
                   <option key={id} value={id}>
-                    {at + 1}. of {judged.panel.name.toLowerCase()}
+                    {at + 1}. of {staffPanelName(region, judged.panel.id)}
                     {at >= before ? ', just taken' : ''}
                   </option>
                 ))}

@@ -10,7 +10,9 @@ import { adviceFor, type StudyInput, studyGroup } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { FORBIDDEN, GROUP, PROCESS_NAME, processWord, spotWhy } from '@/text/en/correction'
+import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
+import { useRegion } from '@/ui/region'
 import { usePhotos } from '../photos/use-photos'
 import { AttemptForm } from './attempt-form'
 import { AttemptList } from './attempt-list'
@@ -36,6 +38,7 @@ const GROUP_FILL: Record<PanelGroup, string> = {
 
 /** The test spots of a car: what was tried, what is tried next and why, and what the shop remembers of paint like it. */
 export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, readOnly }: Props) {
+  const region = useRegion()
   const album = usePhotos(jobId, photos)
   const present = PANEL_GROUPS.filter((group) =>
     judgement.panels.some((judged) => panelGroup(judged) === group),
@@ -61,7 +64,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
           fill: GROUP_FILL[of],
           ink: 'var(--c-ink)',
           text: number(of),
-          label: `${panel.panel.name}: ${GROUP[of].name}`,
+          label: `${staffPanel(region, panel.panel.id)}: ${GROUP[of].name}`,
         },
       ]
     }),
@@ -131,7 +134,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
           {forbidden.length > 0 && (
             <details className="mt-1 text-sm">
               <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
-                Not allowed on the {judged.panel.name.toLowerCase()}, and why
+                Not allowed on the {staffPanelName(region, judged.panel.id)}, and why
               </summary>
               <ul>
                 {forbidden.map(({ process, broken }) => (

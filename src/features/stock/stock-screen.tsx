@@ -4,6 +4,7 @@ import type { BottleState, Shelf } from '@/core/stock'
 import type { Instant } from '@/core/time'
 import { figure, measured, moment, paperDay, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
+import { ScrollStrip } from '@/ui/scroll-strip'
 import { BottleActions } from './bottle-actions'
 import { OrderPoint } from './order-point'
 import { ReceiveBottles } from './receive-bottles'
@@ -73,42 +74,44 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
               </p>
             )}
             {need.bottles.length > 0 && (
-              <table className="mt-2 w-full text-[15px]">
-                <thead className="text-left text-sm text-ink-soft">
-                  <tr>
-                    <th className="py-1 font-normal">Bottle</th>
-                    <th className="py-1 font-normal">Lot</th>
-                    <th className="py-1 text-right font-normal">Left</th>
-                    <th className="py-1 pl-6 font-normal">Good until</th>
-                    <th className="py-1 font-normal">State</th>
-                    <th />
-                  </tr>
-                </thead>
-                <tbody>
-                  {need.bottles.map((bottle) => (
-                    <tr key={bottle.id} className="border-t border-line" data-bottle={bottle.code}>
-                      <td className="py-1 font-head font-semibold">{bottle.code}</td>
-                      <td className="py-1">{bottle.lot}</td>
-                      <td className="py-1 text-right">
-                        {figure(region, 'volume', bottle.leftMl)} of{' '}
-                        {measured(region, 'volume', bottle.fullMl)}
-                      </td>
-                      <td className={clsx('py-1 pl-6', bottle.state === 'past' && 'text-copper')}>
-                        {shortDay(region, bottle.goodUntil)}
-                      </td>
-                      <td className={clsx('py-1', bottle.state === 'past' && 'text-copper')}>
-                        {STATE_WORDS[bottle.state]}
-                        {bottle.openedOn &&
-                          bottle.state === 'open' &&
-                          ` since ${shortDay(region, bottle.openedOn)}`}
-                      </td>
-                      <td className="py-1 text-right">
-                        <BottleActions id={bottle.id} code={bottle.code} />
-                      </td>
+              <ScrollStrip label={`Bottles of ${need.product.name}`}>
+                <table className="mt-2 w-full text-[15px]">
+                  <thead className="text-left text-sm text-ink-soft">
+                    <tr>
+                      <th className="py-1 font-normal">Bottle</th>
+                      <th className="py-1 font-normal">Lot</th>
+                      <th className="py-1 text-right font-normal">Left</th>
+                      <th className="py-1 pl-6 font-normal">Good until</th>
+                      <th className="py-1 font-normal">State</th>
+                      <th />
                     </tr>
-                  ))}
-                </tbody>
-              </table>
+                  </thead>
+                  <tbody>
+                    {need.bottles.map((bottle) => (
+                      <tr key={bottle.id} className="border-t border-line" data-bottle={bottle.code}>
+                        <td className="py-1 font-head font-semibold">{bottle.code}</td>
+                        <td className="py-1">{bottle.lot}</td>
+                        <td className="py-1 text-right">
+                          {figure(region, 'volume', bottle.leftMl)} of{' '}
+                          {measured(region, 'volume', bottle.fullMl)}
+                        </td>
+                        <td className={clsx('py-1 pl-6', bottle.state === 'past' && 'text-copper')}>
+                          {shortDay(region, bottle.goodUntil)}
+                        </td>
+                        <td className={clsx('py-1', bottle.state === 'past' && 'text-copper')}>
+                          {STATE_WORDS[bottle.state]}
+                          {bottle.openedOn &&
+                            bottle.state === 'open' &&
+                            ` since ${shortDay(region, bottle.openedOn)}`}
+                        </td>
+                        <td className="py-1 text-right">
+                          <BottleActions id={bottle.id} code={bottle.code} />
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </ScrollStrip>
             )}
           </section>
         ))}

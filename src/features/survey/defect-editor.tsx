@@ -9,6 +9,7 @@ import {
   type PanelJudgement,
   type Severity,
 } from '@/core/survey'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { prospectText, SEVERITY_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { percent } from '@/text/formats'
 import { markName, markTitle } from '@/text/marks'
@@ -36,7 +37,7 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
   const region = useRegion()
   const { condition, prospects, panel } = judged
   return (
-    <section className="sheet p-4" aria-label={`Defects on ${panel.name.toLowerCase()}`}>
+    <section className="sheet p-4" aria-label={`Defects on ${staffPanelName(region, panel.id)}`}>
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-xl">{title}</h2>
         <p data-testid="panel-condition">

@@ -4,6 +4,7 @@ import type { Plugin } from 'chart.js'
 import { memo, useMemo } from 'react'
 import { shown } from '@/core/region'
 import { FLOOR_UM, type VehicleJudgement } from '@/core/survey'
+import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME } from '@/text/en/survey'
 import { figure, measured, unitSign } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
@@ -55,7 +56,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
       return {
         type: 'bar' as const,
         data: {
-          labels: read.map(({ panel }) => panel.name),
+          labels: read.map(({ panel }) => staffPanel(region, panel.id)),
           datasets: [
             {
               data: read.map(({ statistics }): [number, number] => [
@@ -100,7 +101,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
   const out = read.filter(({ finding }) => STANDS_OUT.has(finding.kind))
   const said = `Lowest to highest reading of ${read.length} panels. ${
     out.length > 0
-      ? `Standing out: ${out.map(({ panel, finding, statistics }) => `${panel.name} ${FINDING_NAME[finding.kind].toLowerCase()}, ${measured(region, 'depth', statistics.medianUm)}`).join('; ')}.`
+      ? `Standing out: ${out.map(({ panel, finding, statistics }) => `${staffPanel(region, panel.id)} ${FINDING_NAME[finding.kind].toLowerCase()}, ${measured(region, 'depth', statistics.medianUm)}`).join('; ')}.`
       : 'No panel stands out.'
   }`
   return (
@@ -114,7 +115,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
               {out.map(({ panel, finding, statistics }, at) => (
                 <span key={panel.id}>
                   {at > 0 && ', '}
-                  <strong className="text-copper">{panel.name}</strong> (
+                  <strong className="text-copper">{staffPanel(region, panel.id)}</strong> (
                   {FINDING_NAME[finding.kind].toLowerCase()}, {measured(region, 'depth', statistics.medianUm)}
                   )
                 </span>

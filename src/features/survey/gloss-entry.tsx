@@ -14,7 +14,8 @@ type Props = {
   readOnly: boolean
   onGloss: (values: number[]) => void
   onClarity: (value: number) => void
-  onMeter: () => Promise<Answer<number[]>>
+  /** Undefined where no meter is connected. */
+  onMeter: (() => Promise<Answer<number[]>>) | undefined
 }
 
 /** Gloss at 60° from the meter or the keyboard, and how sharp a lamp's edge stands in the paint, 0–10. */
@@ -35,6 +36,7 @@ export function GlossEntry({ panelName, gloss, clarity, readOnly, onGloss, onCla
   }
   const ask = async () => {
     setAsking(true)
+    if (!onMeter) return
     const answer = await onMeter()
     setAsking(false)
     if (answer.ok) onGloss([...gloss, ...answer.value])
@@ -78,9 +80,11 @@ export function GlossEntry({ panelName, gloss, clarity, readOnly, onGloss, onCla
               if (event.key === 'Backspace' && text === '') onGloss(gloss.slice(0, -1))
             }}
           />
-          <Button look="outline" className="shrink-0" disabled={asking} onClick={() => void ask()}>
-            From meter
-          </Button>
+          {onMeter && (
+            <Button look="outline" className="shrink-0" disabled={asking} onClick={() => void ask()}>
+              From meter
+            </Button>
+          )}
         </div>
       )}
       {error && (

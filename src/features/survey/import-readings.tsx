@@ -16,8 +16,10 @@ import {
   tableErrorText,
 } from '@/core/survey'
 import { isMetal, type Panel } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
 /** A larger file is no table of one car's readings, and is not even opened. */
@@ -193,6 +195,7 @@ const LEAVE_OUT = ''
 
 /** Names only the gauge knows, each to be given a panel or left out. */
 function PanelNames({ loaded: { table, mapping }, panels, onChange }: Edit & { panels: readonly Panel[] }) {
+  const region = useRegion()
   const known = new Set(
     panels.flatMap(({ id, name }) => [id, name.toLowerCase(), name.toLowerCase().replace(/\s+/g, '-')]),
   )
@@ -223,9 +226,9 @@ function PanelNames({ loaded: { table, mapping }, panels, onChange }: Edit & { p
                 choose…
               </option>
               <option value={LEAVE_OUT}>leave out</option>
-              {panels.map(({ id, name }) => (
+              {panels.map(({ id }) => (
                 <option key={id} value={id}>
-                  {name}
+                  {staffPanel(region, id)}
                 </option>
               ))}
             </select>
@@ -241,9 +244,7 @@ function onMetalOnly(readings: Readings, panels: readonly Panel[]) {
   const entries = Object.entries(readings)
   return {
     kept: Object.fromEntries(entries.filter(([id]) => metal.has(id))) as Readings,
-    plastic: entries
-      .filter(([id]) => !metal.has(id))
-      .map(([id]) => panels.find((panel) => panel.id === id)!.name),
+    plastic: entries.filter(([id]) => !metal.has(id)).map(([id]) => id),
   }
 }
 
@@ -254,6 +255,7 @@ function Outcome({
   result: ReturnType<typeof readingsFromTable>
   panels: readonly Panel[]
 }) {
+  const region = useRegion()
   if (!result.ok)
     return (
       <div role="alert" className="mt-4 text-[15px] text-copper">
@@ -267,7 +269,8 @@ function Outcome({
         {result.error.length > FAULTS_SHOWN && <p>and {result.error.length - FAULTS_SHOWN} more problems.</p>}
       </div>
     )
-  const { kept, plastic } = onMetalOnly(result.value, panels)
+  const { kept, plastic: unread } = onMetalOnly(result.value, panels)
+  const plastic = unread.map((id) => staffPanel(region, id))
   const count = Object.values(kept).reduce((sum, values) => sum + values.length, 0)
   const missing = panels.filter(({ id, substrate }) => isMetal(substrate) && !kept[id])
   return (

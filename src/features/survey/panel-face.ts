@@ -1,6 +1,7 @@
 import type { Region } from '@/core/region'
 import { countedUm, LIFETIME_UM, type PanelJudgement, removalBetween } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
@@ -19,14 +20,14 @@ export function panelFace(
       fill: 'var(--c-sheet)',
       ink: 'var(--c-ink-soft)',
       text: '',
-      label: `${panel.name}: ${said}`,
+      label: `${staffPanel(region, panel.id)}: ${said}`,
       ...(finding.kind === 'unreadable' ? { mark: 'unreadable' as const } : {}),
     }
   return {
     fill: filmColour(statistics.medianUm),
     ink: filmInk(statistics.medianUm),
     text: figure(region, 'depth', statistics.medianUm),
-    label: `${panel.name}: ${measured(region, 'depth', statistics.medianUm)}, ${said}`,
+    label: `${staffPanel(region, panel.id)}: ${measured(region, 'depth', statistics.medianUm)}, ${said}`,
     ...(finding.kind === 'thin' ? { mark: 'thin' as const } : {}),
     ...(finding.kind === 'repainted' || finding.kind === 'filler-likely'
       ? { mark: 'repainted' as const }
@@ -37,12 +38,17 @@ export function panelFace(
 /** A panel in a round that is laid over: its mean, coloured by film. */
 export function roundFace(region: Region, panel: Panel, um: number | undefined): PanelFace {
   if (um === undefined)
-    return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${panel.name}: not read` }
+    return {
+      fill: 'var(--c-sheet)',
+      ink: 'var(--c-ink-soft)',
+      text: '',
+      label: `${staffPanel(region, panel.id)}: not read`,
+    }
   return {
     fill: filmColour(um),
     ink: filmInk(um),
     text: figure(region, 'depth', um),
-    label: `${panel.name}: ${measured(region, 'depth', um)}`,
+    label: `${staffPanel(region, panel.id)}: ${measured(region, 'depth', um)}`,
   }
 }
 
@@ -60,7 +66,7 @@ export function differenceFace(
       fill: 'var(--c-sheet)',
       ink: 'var(--c-ink-soft)',
       text: '',
-      label: `${panel.name}: not read in both rounds`,
+      label: `${staffPanel(region, panel.id)}: not read in both rounds`,
     }
   const { removedUm, uncertaintyUm } = lost
   const distinct = Math.abs(removedUm) >= DISTINCT * uncertaintyUm
@@ -70,7 +76,7 @@ export function differenceFace(
     fill: `color-mix(in oklab, var(--c-bracken) ${Math.round(share * 80)}%, var(--c-sheet))`,
     ink: distinct ? 'var(--c-ink)' : 'var(--c-ink-soft)',
     text: distinct ? text : `(${text})`,
-    label: `${panel.name}: ${text} ± ${measured(region, 'depth', uncertaintyUm, 1)}${distinct ? '' : ', within the error'}`,
+    label: `${staffPanel(region, panel.id)}: ${text} ± ${measured(region, 'depth', uncertaintyUm, 1)}${distinct ? '' : ', within the error'}`,
   }
 }
 

@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import type { ReactNode } from 'react'
 import { type Finding, LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
+import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
 import { figure, measured, shortDay } from '@/text/formats'
 import { useRegion } from '@/ui/region'
@@ -29,9 +30,9 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
   const { panel, finding, budget } = judged
   const held = finding.kind === 'thin' || finding.kind === 'filler-likely'
   return (
-    <section className="sheet p-4" aria-label={panel.name}>
+    <section className="sheet p-4" aria-label={staffPanel(region, panel.id)}>
       <header className="flex items-baseline justify-between gap-3">
-        <h2 className="text-2xl">{panel.name}</h2>
+        <h2 className="text-2xl">{staffPanel(region, panel.id)}</h2>
         <p
           className={clsx('font-head font-semibold', held ? 'text-copper' : 'text-fern')}
           data-testid="finding"

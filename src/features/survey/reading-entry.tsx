@@ -3,6 +3,7 @@
 import { type KeyboardEvent, type RefObject, useEffect, useState } from 'react'
 import { inOtherUnit, type PanelJudgement } from '@/core/survey'
 import { filmUm } from '@/core/units'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { measured, unitSign } from '@/text/formats'
 import { readQuantity } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -64,7 +65,7 @@ export function ReadingEntry({ inputRef, judged, onReading, onUndo, onWalk }: Pr
   return (
     <>
       <Field
-        label={`Reading on ${judged.panel.name.toLowerCase()}, ${unitSign(region, 'depth')}`}
+        label={`Reading on ${staffPanelName(region, judged.panel.id)}, ${unitSign(region, 'depth')}`}
         hint="Press Enter to save. Press Enter on an empty box for the next panel."
         error={error}
       >

@@ -3,6 +3,7 @@
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import type { JobId } from '@/core/ids'
 import type { EarlierVisit } from '@/core/job'
+import type { Devices } from '@/core/shop'
 import type { StoredSurvey } from '@/core/survey'
 import {
   doubtful,
@@ -17,7 +18,8 @@ import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
 import { readGloss } from '@/server/survey/survey-actions'
-import { measured } from '@/text/formats'
+import { staffPanel } from '@/text/en/staff-panels'
+import { unitSign } from '@/text/formats'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
 import { Button, ButtonLink } from '@/ui/button'
 import { useRegion } from '@/ui/region'
@@ -27,6 +29,7 @@ import { Distribution } from './distribution'
 import { GaugeNotes, mishapOf } from './gauge-notes'
 import { GlossEntry } from './gloss-entry'
 import { Hatches } from './hatches'
+import { HowFarRead } from './how-far-read'
 import { ImportReadings } from './import-readings'
 import { Legend } from './legend'
 import { facesOf } from './panel-face'
@@ -45,6 +48,7 @@ type Props = {
   jobId: JobId
   vehicle: Vehicle
   school: School
+  devices: Pick<Devices, 'filmGauge' | 'glossMeter'>
   stored: StoredSurvey
   ledger: readonly Removal[]
   earlier: readonly EarlierVisit[]
@@ -55,7 +59,7 @@ type Props = {
 /** Measuring and grading on the body plan. */
 export function SurveyScreen(props: Props) {
   const region = useRegion()
-  const { jobId, vehicle, school, stored, ledger, earlier, agreed, handedOver } = props
+  const { jobId, vehicle, school, devices, stored, ledger, earlier, agreed, handedOver } = props
   const panels = useMemo(() => panelsOf(vehicle.shape), [vehicle.shape])
   const { data, state, change, settle } = useSurvey(jobId, stored)
   const [selected, setSelected] = useState(panels[0]!.id)
@@ -93,7 +97,7 @@ export function SurveyScreen(props: Props) {
         readings: { ...before[phase].readings, [panel]: edit(before[phase].readings[panel] ?? []) },
       },
     }))
-  const nameOf = (id: string) => panels.find((panel) => panel.id === id)?.name ?? id
+  const nameOf = (id: string) => staffPanel(region, id)
   const onGauge = (event: GaugeEvent) => {
     const panel = panels.find(({ id }) => id === event.panel)
     if (!panel) return
@@ -124,7 +128,7 @@ export function SurveyScreen(props: Props) {
     gauge.start(selected, phase)
   }
   return (
-    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem] lg:grid-rows-[auto_1fr]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem] lg:grid-rows-[auto_1fr]">
       <section aria-label="Body plan">
         <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
           <p className="flex items-baseline gap-2" data-testid="vehicle-grade">
@@ -138,25 +142,7 @@ export function SurveyScreen(props: Props) {
               <span className="font-head text-xl font-semibold text-ink-soft">Not inspected yet</span>
             )}
           </p>
-          <p className="text-sm text-ink-soft">
-            {judgement.read.of === 0 ? (
-              'The paint gauge cannot read this vehicle. Judge it from the walk-round'
-            ) : judgement.baseline ? (
-              <>
-                Typical paint depth of this car:{' '}
-                <strong className="text-ink">{measured(region, 'depth', judgement.baseline.medianUm)}</strong>
-                , from {judgement.baseline.panels} panels
-              </>
-            ) : (
-              'No film level yet: read at least two metal panels'
-            )}
-            {judgement.read.of > 0 && (
-              <>
-                <br />
-                {judgement.read.panels} of {judgement.read.of} metal panels read
-              </>
-            )}
-          </p>
+          <HowFarRead judgement={judgement} />
           <div className="ml-auto flex flex-wrap items-center justify-end gap-2">
             <SaveNote state={state} settle={settle} nameOf={nameOf} />
             {open && judgement.read.of > 0 && (
@@ -184,12 +170,14 @@ export function SurveyScreen(props: Props) {
                     }))
                   }
                 />
-                <Button
-                  look={gauge.running ? 'outline' : 'solid'}
-                  onClick={gauge.running ? gauge.stop : startGauge}
-                >
-                  {gauge.running ? 'Stop the gauge' : 'Read from gauge'}
-                </Button>
+                {devices.filmGauge !== 'none' && (
+                  <Button
+                    look={gauge.running ? 'outline' : 'solid'}
+                    onClick={gauge.running ? gauge.stop : startGauge}
+                  >
+                    {gauge.running ? 'Stop the gauge' : 'Read from gauge'}
+                  </Button>
+                )}
               </>
             )}
           </div>
@@ -216,8 +204,8 @@ export function SurveyScreen(props: Props) {
         </div>
         {shown.kind === 'difference' ? (
           <p className="mt-2 text-sm text-ink-soft">
-            What has gone between “{read[0]!.name}” and “{read.at(-1)!.name}”, µm. Darker is more; what stands
-            in brackets is within the error of the readings.
+            What has gone between “{read[0]!.name}” and “{read.at(-1)!.name}”, {unitSign(region, 'depth')}.
+            Darker is more; what stands in brackets is within the error of the readings.
           </p>
         ) : (
           <Legend />
@@ -232,11 +220,15 @@ export function SurveyScreen(props: Props) {
               <RoundStrip panel={selected} rounds={rounds} />
               <GlossEntry
                 key={`gloss-${selected}-${phase}`}
-                panelName={judged.panel.name}
+                panelName={staffPanel(region, judged.panel.id)}
                 gloss={inRound.gloss[selected] ?? []}
                 clarity={inRound.clarity[selected]}
                 readOnly={!open}
-                onMeter={() => reach(readGloss({ jobId, panel: selected, phase }))}
+                onMeter={
+                  devices.glossMeter === 'none'
+                    ? undefined
+                    : () => reach(readGloss({ jobId, panel: selected, phase }))
+                }
                 onGloss={(values) =>
                   change((before) => ({
                     ...before,

@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import { memo } from 'react'
 import type { Region } from '@/core/region'
 import type { Prospect, Taken, VehicleJudgement, Verdict } from '@/core/survey'
+import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import { markName } from '@/text/marks'
@@ -55,7 +56,7 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
                     className="min-h-9 text-left underline decoration-ink-soft/40 underline-offset-4"
                     onClick={() => onSelect(panel.id)}
                   >
-                    {panel.name}
+                    {staffPanel(region, panel.id)}
                   </button>
                 </th>
                 <td className="pr-3">{statistics ? measured(region, 'depth', statistics.medianUm) : '–'}</td>

@@ -3,7 +3,9 @@
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
 import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
+import { CUSTOMER_TAX } from '@/core/offer/tax'
 import { saveContact } from '@/server/messages/message-actions'
+import { CUSTOMER_TAX_NAME } from '@/text/en/offer'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -11,8 +13,8 @@ import { useAction } from '@/ui/use-action'
 
 /** How an owner is reached, in which language, and whether they may be reminded. */
 export function ContactForm({ customer }: { customer: Customer }) {
-  const { phone, email, mayRemind, language, writeBy } = customer
-  const [typed, setTyped] = useState({ phone, email, mayRemind, language, writeBy })
+  const { phone, email, mayRemind, language, writeBy, tax } = customer
+  const [typed, setTyped] = useState({ phone, email, mayRemind, language, writeBy, tax })
   const { run, pending, refusal, isDone, errorAt: error } = useAction()
   const change = (changed: Partial<typeof typed>) => setTyped({ ...typed, ...changed })
   return (
@@ -53,6 +55,12 @@ export function ContactForm({ customer }: { customer: Customer }) {
         options={CHANNELS.map((value) => ({ value, name: CHANNEL_NAME[value] }))}
         value={typed.writeBy}
         onChange={(value) => change({ writeBy: value })}
+      />
+      <Choice
+        label="Tax on their quotes"
+        options={CUSTOMER_TAX.map((value) => ({ value, name: CUSTOMER_TAX_NAME[value] }))}
+        value={typed.tax}
+        onChange={(value) => change({ tax: value })}
       />
       <div className="flex items-center gap-3">
         <Button

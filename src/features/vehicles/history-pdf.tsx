@@ -3,9 +3,10 @@ import { WATER, WATERS } from '@/core/aftercare'
 import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/history'
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
-import { panelsOf, SHAPE_NAME } from '@/core/vehicle'
+import { SHAPE_NAME } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { PAINT_SYSTEM_GUIDE } from '@/text/en/vehicle'
-import { figure, measured, shortDay } from '@/text/formats'
+import { figure, measured, shortDay, unitSign } from '@/text/formats'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 
 /** The history of a vehicle to be read: what a new owner is handed with the car. */
@@ -13,12 +14,12 @@ import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 function stayLines(region: Region, { film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
   const round = (values: HistoryStay['film'], phase: 'before' | 'after') =>
     values.filter((each) => each.phase === phase).flatMap((each) => each.values)
-  const said = (name: string, unit: string, values: HistoryStay['film']) => {
+  const said = (name: string, write: (value: number) => string, values: HistoryStay['film']) => {
     const [before, after] = [round(values, 'before'), round(values, 'after')]
     if (before.length + after.length === 0) return []
     const words = [
-      before.length > 0 ? `${mean(before).toFixed(1)} ${unit} before` : '',
-      after.length > 0 ? `${mean(after).toFixed(1)} ${unit} after` : '',
+      before.length > 0 ? `${write(mean(before))} before` : '',
+      after.length > 0 ? `${write(mean(after))} after` : '',
     ]
     return [`${name}, mean of ${before.length + after.length} readings: ${words.filter(Boolean).join(', ')}.`]
   }
@@ -28,11 +29,11 @@ function stayLines(region: Region, { film, gloss, work, layers, looks, photograp
     return count > 0 ? [`${count} × ${WATER[water].name.toLowerCase()}`] : []
   })
   return [
-    ...said('Film build', 'µm', film),
-    ...said('Gloss', 'GU', gloss),
+    ...said('Paint depth', (um) => measured(region, 'depth', um, 1), film),
+    ...said('Gloss', (units) => `${units.toFixed(1)} GU`, gloss),
     ...processes.map((process) => {
       const own = work.filter((each) => each.process === process)
-      return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${mean(own.map(({ takesUm }) => takesUm)).toFixed(1)} µm each.`
+      return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${measured(region, 'depth', mean(own.map(({ takesUm }) => takesUm)), 1)} each.`
     }),
     ...layers.map(
       ({ product, lot, endedAt, ...layer }) =>
@@ -66,7 +67,6 @@ function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
 function HistoryDocument({ history, region }: { history: VehicleHistory; region: Region }) {
   const { vehicle, stays, ledger, shop, writtenOn } = history
   const taken = takenByPanel(ledger)
-  const names = new Map(panelsOf(vehicle.shape).map(({ id, name }) => [id, name]))
   return (
     <Document title={`History, ${vehicle.plate}`} author={shop} language="en-IE">
       <Page size="A4" style={styles.page}>
@@ -106,12 +106,13 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
             </View>
           ))}
           <Text style={styles.h2}>
-            All paint ever removed, µm of the {LIFETIME_UM} a panel may give in its life
+            All paint ever removed, {unitSign(region, 'depth')} of the {figure(region, 'depth', LIFETIME_UM)}{' '}
+            a panel can lose in its life
           </Text>
           {Object.keys(taken).length === 0 ? <Text>None that anybody knows of.</Text> : null}
           {Object.entries(taken).map(([panel, { takenUm, uncertaintyUm }]) => (
             <View key={panel} style={[styles.row, styles.price]} wrap={false}>
-              <Text>{names.get(panel) ?? panel}</Text>
+              <Text>{staffPanel(region, panel)}</Text>
               <Text>
                 {figure(region, 'depth', takenUm, 1)} ± {figure(region, 'depth', uncertaintyUm, 1)}
               </Text>

@@ -1,7 +1,8 @@
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
-import { figure, measured, shortDay } from '@/text/formats'
+import { staffPanel } from '@/text/en/staff-panels'
+import { figure, measured, shortDay, unitSign } from '@/text/formats'
 
 const SOURCE_NAME = { measured: 'measured', 'worked-out': 'worked out', told: 'told' } as const
 
@@ -28,18 +29,18 @@ export function LedgerTable({
         <tr className="text-left text-sm text-ink-soft">
           <th className="py-1 font-normal">Panel</th>
           <th className="py-1 font-normal">Of {measured(region, 'depth', LIFETIME_UM)} for life</th>
-          <th className="py-1 text-right font-normal">Taken, µm</th>
+          <th className="py-1 text-right font-normal">Removed, {unitSign(region, 'depth')}</th>
         </tr>
       </thead>
       <tbody>
         {panels
           .filter(({ id }) => taken[id])
-          .map(({ id, name }) => {
+          .map(({ id }) => {
             const { takenUm, uncertaintyUm } = taken[id]!
             return (
               <tr key={id} className="border-t border-line align-top">
                 <td className="py-1.5 pr-3">
-                  {name}
+                  {staffPanel(region, id)}
                   {ledger
                     .filter(({ panel }) => panel === id)
                     .map((entry, at) => (

@@ -3,7 +3,8 @@ import type { KnownVehicle, VehicleCare } from '@/core/job'
 import type { Region } from '@/core/region'
 import type { LedgerEntry } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
-import { figure } from '@/text/formats'
+import { staffPanelName } from '@/text/en/staff-panels'
+import { measured } from '@/text/formats'
 import { LedgerTable } from './ledger-table'
 import { ToldForm } from './told-form'
 import { TrendSheet } from './trend-sheet'
@@ -25,8 +26,8 @@ export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, r
       <section>
         <h2 className="text-2xl">The ledger: all paint ever removed</h2>
         <p className="mt-1 mb-3" data-testid="corrections-left">
-          The panel with the least to give is the {least.name.toLowerCase()}:{' '}
-          {figure(region, 'depth', least.left.leftUm, 1)} µm, enough for{' '}
+          The panel with the least to give is the {staffPanelName(region, least.panel)}:{' '}
+          {measured(region, 'depth', least.left.leftUm, 1)}, enough for{' '}
           <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
           {least.left.cuts === 1 ? 'cut' : 'cuts'}, as far as the ledger knows.
         </p>

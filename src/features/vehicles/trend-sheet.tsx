@@ -31,7 +31,7 @@ export function TrendSheet({ trends }: { trends: Record<Measure, PanelTrend[]> }
         <Choice
           label="What"
           options={[
-            { value: 'film', name: 'Film build' },
+            { value: 'film', name: 'Paint depth' },
             { value: 'gloss', name: 'Gloss' },
           ]}
           value={measure}

@@ -3,6 +3,7 @@
 import { type ReactNode, useState } from 'react'
 import { type PlaceDefect, type PlaceDefectKind, placeDefectsOn, type Severity } from '@/core/survey'
 import type { Place } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { markName, markNeeds, markTitle } from '@/text/marks'
 import { Button } from '@/ui/button'
@@ -22,8 +23,8 @@ type Props = {
 export function PlaceEditor({ place, defects, readOnly, onChange, children }: Props) {
   const region = useRegion()
   return (
-    <section className="sheet p-4" aria-label={place.name}>
-      <h2 className="text-xl">{place.name}</h2>
+    <section className="sheet p-4" aria-label={staffPanel(region, place.id)}>
+      <h2 className="text-xl">{staffPanel(region, place.id)}</h2>
       {defects.length === 0 && <p className="text-[15px] text-ink-soft">No defects recorded here.</p>}
       <ul>
         {defects.map((defect, index) => (

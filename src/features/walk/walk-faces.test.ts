@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { type Defect, emptyRecord, judgeRecord } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
+import { DUBLIN } from '@/text/region.fixture'
 import { conditionFace, pinsOf, placeFace } from './walk-faces'
 
 const vehicle = { shape: 'van', paintSystem: 'clear-over-base' } as const
@@ -13,6 +14,7 @@ const swirls = (severity: 1 | 2 | 3): Defect => ({
 const faceOf = (defects: Defect[]) => {
   const record = { ...emptyRecord(), defects: { bonnet: defects } }
   return conditionFace(
+    DUBLIN,
     judgeRecord(vehicle, 'both', record, {}).panels.find(({ panel }) => panel.id === 'bonnet')!,
   )
 }
@@ -31,13 +33,13 @@ test('the worse a panel is, the browner it stands there, with its letter', () =>
 
 test('a place is marked as soon as something is noted on it', () => {
   const place = placesOf('van').find(({ id }) => id === 'wheel-front-left')!
-  expect(placeFace(place, {}).mark).toBeUndefined()
-  expect(placeFace(place, { 'wheel-front-left': [{ kind: 'kerbed', severity: 1, note: '' }] })).toMatchObject(
-    {
-      mark: 'noted',
-      label: 'Left front wheel: 1 noted',
-    },
-  )
+  expect(placeFace(DUBLIN, place, {}).mark).toBeUndefined()
+  expect(
+    placeFace(DUBLIN, place, { 'wheel-front-left': [{ kind: 'kerbed', severity: 1, note: '' }] }),
+  ).toMatchObject({
+    mark: 'noted',
+    label: 'Left front wheel: 1 noted',
+  })
 })
 
 test('points are numbered in the order of the walk, nail catchers in the colour of what must not be touched', () => {

@@ -1,12 +1,14 @@
+import type { Region } from '@/core/region'
 import type { NotedDefect, PanelJudgement, SurveyRecord } from '@/core/survey'
 import type { Place } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import type { PanelFace, PlanPin } from '@/ui/body-plan'
 
 /** A panel at this condition index is shown as brown as it gets, points (mem). */
 const WORST_INDEX = 30
 
 /** A panel on the walk: the more it has lost, the browner, like bracken; its letter stands on it. */
-export function conditionFace({ panel, condition }: PanelJudgement): PanelFace {
+export function conditionFace(region: Region, { panel, condition }: PanelJudgement): PanelFace {
   const count = condition.costs.length
   const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
   const said =
@@ -18,17 +20,17 @@ export function conditionFace({ panel, condition }: PanelJudgement): PanelFace {
         : `color-mix(in oklab, var(--c-bracken) ${Math.round(16 + 54 * share)}%, var(--c-sheet))`,
     ink: 'var(--c-ink)',
     text: count === 0 ? '' : condition.letter,
-    label: `${panel.name}: ${said}`,
+    label: `${staffPanel(region, panel.id)}: ${said}`,
   }
 }
 
-export function placeFace(place: Place, defects: SurveyRecord['places']): PanelFace {
+export function placeFace(region: Region, place: Place, defects: SurveyRecord['places']): PanelFace {
   const count = defects[place.id]?.length ?? 0
   return {
     fill: '',
     ink: '',
     text: '',
-    label: `${place.name}: ${count === 0 ? 'nothing noted' : `${count} noted`}`,
+    label: `${staffPanel(region, place.id)}: ${count === 0 ? 'nothing noted' : `${count} noted`}`,
     ...(count > 0 ? { mark: 'noted' as const } : {}),
   }
 }

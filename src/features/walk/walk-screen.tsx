@@ -7,6 +7,7 @@ import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import { EASILY_MISSED, judgeRecord, type Removal, type School, takenByPanel } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { measured, percent } from '@/text/formats'
 import { BodyPlan, type PlanPoint } from '@/ui/body-plan'
 import { ButtonLink } from '@/ui/button'
@@ -36,6 +37,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const places = useMemo(() => placesOf(vehicle.shape), [vehicle.shape])
   const { data, state, change, settle } = useSurvey(job.id, stored)
   const album = usePhotos(job.id, photos)
+  const region = useRegion()
   const [selected, setSelected] = useState(panels[0]!.id)
   const [touched, setTouched] = useState<PlanPoint>()
   const readOnly = agreed || job.handedOverAt !== undefined
@@ -44,17 +46,16 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const faces = useMemo(
     () =>
       Object.fromEntries([
-        ...judgement.panels.map((judged) => [judged.panel.id, conditionFace(judged)] as const),
-        ...places.map((place) => [place.id, placeFace(place, data.places)] as const),
+        ...judgement.panels.map((judged) => [judged.panel.id, conditionFace(region, judged)] as const),
+        ...places.map((place) => [place.id, placeFace(region, place, data.places)] as const),
       ]),
-    [judgement, places, data.places],
+    [region, judgement, places, data.places],
   )
   const select = (id: string, at?: PlanPoint) => {
     setSelected(id)
     setTouched(at)
   }
-  const nameOf = (id: string) =>
-    [...panels, ...places, ...EASILY_MISSED].find((each) => each.id === id)?.name ?? id
+  const nameOf = (id: string) => EASILY_MISSED.find((each) => each.id === id)?.name ?? staffPanel(region, id)
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)
   const place = places.find(({ id }) => id === selected)
   const noted = Object.values(data.defects).flat().length + Object.values(data.places).flat().length
@@ -128,7 +129,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
         {judged && (
           <DefectEditor
             key={selected}
-            title={judged.panel.name}
+            title={staffPanel(region, judged.panel.id)}
             judged={judged}
             defects={data.defects[selected] ?? []}
             readOnly={readOnly}

@@ -7,6 +7,7 @@ import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
 import { FORBIDDEN, PROCESS_NAME, processWord } from '@/text/en/correction'
+import { staffPanel } from '@/text/en/staff-panels'
 import { measured } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { useRegion } from '@/ui/region'
@@ -63,7 +64,7 @@ export function AnotherProcess({
           className="sheet fixed top-1/2 left-1/2 max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
           aria-describedby={undefined}
         >
-          <Dialog.Title className="text-2xl">{panel.name}: another process</Dialog.Title>
+          <Dialog.Title className="text-2xl">{staffPanel(region, panel.id)}: another process</Dialog.Title>
           <p className="mt-1 text-ink-soft">
             As agreed: {processWord(current)}. Only what its paint can spare is offered.
           </p>

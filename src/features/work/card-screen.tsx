@@ -41,6 +41,8 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
       shopCard.add(by, act)
     },
   }
+  const comes = new Set(view.live.published.flatMap(({ people }) => people))
+  const atTheCar = view.people.filter(({ id, outside }) => !outside || comes.has(id) || id === me)
   const laid = live.plan.operations.filter(
     (operation) => operation.kind === 'layer' && progressAt(live, operation, now).kind !== 'open',
   )
@@ -50,7 +52,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
         <div className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2">
           <Choice
             label="At the car"
-            options={view.people.map(({ id, name }) => ({ value: id, name }))}
+            options={atTheCar.map(({ id, name }) => ({ value: id, name }))}
             value={me}
             onChange={setMe}
           />

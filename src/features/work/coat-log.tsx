@@ -102,7 +102,7 @@ export function CoatLogForm({
     </Field>
   )
   return (
-    <section aria-label="What it was laid with" className="rounded border border-line bg-paper p-4">
+    <section aria-label="What it was applied with" className="rounded border border-line bg-paper p-4">
       <p>
         {product.name}, {measured(region, 'volume', ml)} planned.
         {bottles.length === 0 && ' The shelf has no bottle of it: write the lot by hand.'}

@@ -4,6 +4,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
 import { panelsOf } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import type { Photos } from '../photos/use-photos'
@@ -22,6 +23,7 @@ export function CoatPanels({
   album: Photos
 }) {
   const { view, state, now } = card
+  const { region } = view
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
   const panels = panelsOf(view.job.shape)
@@ -45,7 +47,7 @@ export function CoatPanels({
         </strong>
         , {work.towels} towels changed.{' '}
         {begun
-          ? 'Tap a panel, then say below that it is laid, and later that it is levelled.'
+          ? 'Tap a panel, then say below that it is coated, and later that it is levelled.'
           : 'Begin the layer first.'}
       </p>
       {wet.length > 0 && (
@@ -64,7 +66,7 @@ export function CoatPanels({
                       : 'border-copper bg-copper-soft text-copper',
                 )}
               >
-                <span className="text-sm">{each.name}</span>
+                <span className="text-sm">{staffPanel(region, each.id)}</span>
                 <span className="font-head text-xl font-bold">
                   {where.kind === 'wait'
                     ? `wait ${timerText(where.secondsLeft)}`
@@ -81,7 +83,7 @@ export function CoatPanels({
         shape={view.job.shape}
         panels={panels}
         faces={Object.fromEntries(
-          panels.map(({ id, name }): [string, PanelFace] => [id, coatFace(name, stageOf(id))]),
+          panels.map(({ id }): [string, PanelFace] => [id, coatFace(staffPanel(region, id), stageOf(id))]),
         )}
         {...(selected ? { selected } : {})}
         onSelect={setSelected}
@@ -95,10 +97,10 @@ export function CoatPanels({
         {panel && (
           <>
             <strong className="mr-2 font-head text-lg">
-              {panel.name}: {STAGE_WORDS[stageOf(panel.id)]}
+              {staffPanel(region, panel.id)}: {STAGE_WORDS[stageOf(panel.id)]}
             </strong>
             <Button look="outline" disabled={!begun} onClick={() => say(panel.id, 'wet')}>
-              Laid
+              Applied
             </Button>
             <Button look="outline" disabled={!begun} onClick={() => say(panel.id, 'level')}>
               Levelled

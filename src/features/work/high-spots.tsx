@@ -7,6 +7,7 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { highSpotText } from '@/text/en/card'
+import { staffPanel } from '@/text/en/staff-panels'
 import { duration, measured, moment, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -29,7 +30,7 @@ export function HighSpots({
   const [panel, setPanel] = useState('')
   const [wrong, setWrong] = useState('')
   const panels = panelsOf(view.job.shape)
-  const nameOf = (id: string) => panels.find((each) => each.id === id)?.name ?? id
+  const nameOf = (id: string) => staffPanel(view.region, id)
   const top = layers.at(-1)!
   const spots = layers.flatMap((layer) => workOn(state, layer.id).highSpots.map((spot) => ({ layer, spot })))
   return (

@@ -1,7 +1,9 @@
 'use client'
 
 import type { Panel } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { later } from '@/ui/later'
+import { useRegion } from '@/ui/region'
 import type { Photos } from '../photos/use-photos'
 
 // The album is large and seldom open at the car: it comes when it is asked for.
@@ -9,5 +11,14 @@ const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStri
 
 /** The photographs of the panel in hand, and the camera for one more. */
 export function PanelPhotos({ album, panel }: { album: Photos; panel: Panel }) {
-  return <PhotoStrip album={album} place={panel.id} placeName={panel.name} phase="after" readOnly={false} />
+  const region = useRegion()
+  return (
+    <PhotoStrip
+      album={album}
+      place={panel.id}
+      placeName={staffPanel(region, panel.id)}
+      phase="after"
+      readOnly={false}
+    />
+  )
 }

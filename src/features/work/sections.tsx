@@ -5,6 +5,7 @@ import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { staffPanel } from '@/text/en/staff-panels'
 import { duration } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
@@ -43,7 +44,7 @@ export function Sections({ card, operation, me, album }: Props) {
   const faces = Object.fromEntries(
     panels.map((panel): [string, PanelFace] => [
       panel.id,
-      sectionFace(panel.name, tasks.get(panel.id), doneOf(panel.id)),
+      sectionFace(staffPanel(view.region, panel.id), tasks.get(panel.id), doneOf(panel.id)),
     ]),
   )
   const total = [...tasks.values()].reduce((sum, { sections }) => sum + sections, 0)
@@ -90,7 +91,7 @@ export function Sections({ card, operation, me, album }: Props) {
       {panel && (
         <div className="mt-2 flex flex-wrap items-center gap-2" data-testid="panel-bar">
           <strong className="mr-2 font-head text-lg">
-            {panel.name}
+            {staffPanel(view.region, panel.id)}
             {task ? ` ${doneOf(panel.id)} of ${task.sections}` : ': not part of this step'}
           </strong>
           {task && begun && (
@@ -143,10 +144,7 @@ export function Sections({ card, operation, me, album }: Props) {
       {work.short.length > 0 && (
         <p className="mt-2 text-copper">
           Marked for rework:{' '}
-          {[...new Set(work.short.map((short) => panels.find(({ id }) => id === short.panel)?.name))].join(
-            ', ',
-          )}
-          .
+          {[...new Set(work.short.map((short) => staffPanel(view.region, short.panel)))].join(', ')}.
         </p>
       )}
       {isMachine && progress?.kind === 'started' && (

@@ -13,15 +13,21 @@ import { windowText } from '../window-text'
 import { waitsText } from './waits-text'
 import type { NextThing, Yard, YardCar, YardPlace } from './yard-view'
 
-type Context = { region: Region; now: Instant; nameOf: (person: PersonId) => string }
+type Context = {
+  region: Region
+  now: Instant
+  nameOf: (person: PersonId) => string
+  /** The bays have sensors, so that a bay without a reading is worth a word. */
+  sensed: boolean
+}
 
 /** The shop as a floor plan, and beside it what comes next. */
 export function YardScreen({ yard, after, context }: { yard: Yard; after: After; context: Context }) {
   return (
-    <div className="grid gap-6 p-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
       <section aria-label="The floor">
         <h1 className="sr-only">Yard</h1>
-        <div className="grid border-[3px] border-ink bg-sheet md:grid-cols-2">
+        <div className="grid grid-cols-1 border-[3px] border-ink bg-sheet md:grid-cols-2">
           {yard.places.map((place, index) => (
             <Bay
               key={place.id}
@@ -81,7 +87,7 @@ function Bay({ place, context, className }: { place: YardPlace; context: Context
     <article className={clsx('flex min-h-56 flex-col border-ink p-4', className)} aria-label={place.name}>
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-lg">{place.name}</h2>
-        <Climate place={place} region={context.region} />
+        {(context.sensed || place.climate) && <Climate place={place} region={context.region} />}
       </header>
       {place.car ? (
         <CarInBay car={place.car} context={context} />

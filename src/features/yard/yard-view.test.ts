@@ -3,10 +3,10 @@ import { toBayId, toCustomerId, toJobId, toOperationId, toPersonId, toVehicleId 
 import type { LiveJob, Progress } from '@/core/job'
 import { stageOf } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
-import catalogue from '@/core/shop/starter/catalogue.json'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { DUBLIN } from '@/text/region.fixture'
+import catalogue from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { DRY, ONE, TWO, TWO_LAYERS } from '../two-layers.fixture'
 import { waitsText } from './waits-text'
@@ -62,6 +62,7 @@ function entry(job: LiveJob, now: Instant = NOW): FloorJob {
         mayRemind: false,
         language: 'en',
         writeBy: 'email',
+        tax: 'as-usual',
       },
       vehicle: {
         id: toVehicleId('v'),

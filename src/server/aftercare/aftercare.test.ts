@@ -278,9 +278,12 @@ describe('the repair', () => {
     expect((await paintOf()).units.map(({ id }) => id)).toContain('roof')
   })
   test('a visit has its plan and price, with the topper of the shop', () => {
-    const offer = visitOffer(shop, car)
+    const offer = visitOffer(shop, car, { tax: 'as-usual' })
     expect(offer.plan.operations.map(({ kind }) => kind)).toEqual(['wash', 'look', 'layer', 'finish'])
     expect(offer.price.totalCents).toBeGreaterThan(10_000)
+    // Who is charged no tax is charged none on a visit, too.
+    const { price } = visitOffer(shop, car, { tax: 'none' })
+    expect(price).toMatchObject({ totalCents: offer.price.netCents, taxCents: 0, taxes: [] })
   })
 })
 
@@ -505,6 +508,8 @@ describe('the history that is handed on', () => {
   test('is read by another shop: the car is known there with its ledger, and handed on with both histories', async () => {
     const file = (await historyFile(db, shop, car.id, NOW))!
     const there = await openDatabase(path.join(folder, 'there.db'))
+    // It applies the same products, under its own set-up.
+    await becomeFernYard(there)
     const brought = await bringHistory(there, file, 'Conn Saltmarsh', NOW)
     if (brought.kind === 'refused') throw new Error(brought.message)
     const sum = async (base: Knex, id: string) =>

@@ -2,11 +2,12 @@ import type { Knex } from 'knex'
 import type { CoatStep, LaidProduct, Product } from '@/core/coating'
 import type { ProcessKey } from '@/core/correction'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
+import type { Customer } from '@/core/customer'
 import type { JobId, VehicleId } from '@/core/ids'
 import type { Job, JobKind } from '@/core/job'
 import { type JobPlan, type Price, priceOf, repairPlan, shortSummary, visitPlan } from '@/core/offer'
 import { type DayOffered, type Floor, newJob } from '@/core/planning'
-import type { PlacedOperation } from '@/core/schedule'
+import type { PlacedOperation, ScheduleReason } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
 import { atLocal, dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
@@ -14,6 +15,7 @@ import { paintedAreaM2, panelsOf, type Vehicle } from '@/core/vehicle'
 import { loadFloor } from '../floor/floor'
 import { addShortJob, findJob } from '../floor/job-store'
 import { publishFor } from '../planning/plan-store'
+import { whyNotPlaced } from '../planning/why-not-placed'
 import { writeAgreement } from '../quotes/agreement-store'
 import { whenForJob } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
@@ -46,12 +48,16 @@ const layersOn = (layers: readonly Product[], areaM2: number): CoatStep[] =>
   layers.map((product, at) => ({ surface: 'paint', layer: at + 1, product, ml: product.mlPerM2 * areaM2 }))
 
 /** A visit to this car, with the shop’s topper where it has one. */
-export function visitOffer({ setup, catalogue }: Shop, { shape }: Pick<Vehicle, 'shape'>): ShortOffer {
+export function visitOffer(
+  { setup, catalogue }: Shop,
+  { shape }: Pick<Vehicle, 'shape'>,
+  { tax: customerTax }: Pick<Customer, 'tax'>,
+): ShortOffer {
   const topper = catalogue.find(({ kind }) => kind === 'topper')
   const plan = visitPlan(shape, topper)
   const coats = topper ? layersOn([topper], paintedAreaM2(shape)) : []
   const rates = { ...setup.rates, consumablesCents: 0 }
-  const price = priceOf({ plan, coats, extras: [], vendors: [], rates, terms: NO_TERMS })
+  const price = priceOf({ plan, coats, extras: [], vendors: [], rates, terms: NO_TERMS, customerTax })
   return { kind: 'visit', plan, price, coats, polished: [] }
 }
 
@@ -109,6 +115,7 @@ export async function repairOffer(
     vendors: [],
     rates: { ...shop.setup.rates, consumablesCents: 0 },
     terms: onGuarantee ? FREE_TERMS : NO_TERMS,
+    customerTax: visit.customer.tax,
   })
   const polished = panels.map(({ id, name }) => ({
     id,
@@ -151,7 +158,7 @@ function fits(
   floor: Floor,
   plan: JobPlan,
   day: LocalDay,
-): (DayOffered & { placed: PlacedOperation[] }) | { reasons: string[] } {
+): (DayOffered & { placed: PlacedOperation[] }) | { reasons: readonly ScheduleReason[] } {
   const arriveAt = arrivalOn(floor, day)
   const when = whenForJob(floor, newJob(plan, arriveAt))
   return when.kind === 'possible'
@@ -203,7 +210,9 @@ export async function bookShortJob(
   if (!known) return { message: 'This vehicle is no longer there. Go back to the list.' }
   const tried = fits(floor, offer.plan, day)
   if ('reasons' in tried)
-    return { message: `It does not fit on that day: ${tried.reasons.join(' ')} Choose another one.` }
+    return {
+      message: `It does not fit on that day: ${whyNotPlaced(floor, tried.reasons, offer.plan)} Choose another one.`,
+    }
   const jobId = await db.transaction(async (trx) => {
     const id = await addShortJob(trx, { ...booking, kind: offer.kind, arriveAt: tried.arriveAt }, now)
     await writeAgreement(trx, {

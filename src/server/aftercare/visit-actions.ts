@@ -30,7 +30,7 @@ export const daysForVisit = defineReadAction({
     const shop = await loadShop(db)
     const known = await findKnown(db, vehicleId)
     if (!known) return refuse('gone', GONE)
-    const offer = visitOffer(shop, known.vehicle)
+    const offer = visitOffer(shop, known.vehicle, known.customer)
     return done({
       days: await compute('days', at, offer.plan, from),
       totalCents: offer.price.totalCents,
@@ -54,7 +54,11 @@ export const bookVisit = defineAction({
     if (await findOpenJob(trx, vehicleId))
       return refuse('stale', 'This car is on the calendar already. Reload to see it.')
     const wishes = words || 'A look at the coating, wash and topper.'
-    const booked = await bookShortJob(trx, at, visitOffer(shop, known.vehicle), { vehicleId, day, wishes })
+    const booked = await bookShortJob(trx, at, visitOffer(shop, known.vehicle, known.customer), {
+      vehicleId,
+      day,
+      wishes,
+    })
     if ('message' in booked) return refuse('rule', booked.message, 'day')
     await refreshCareDates(trx, shop, vehicleId, at)
     return done({ jobId: booked.jobId })

@@ -75,8 +75,14 @@ test('every row of before is there after, and only what was refused has moved', 
 test('the shop stands where it stood, with its zone and its currency in one place', async () => {
   const read = ({ setup }: Record<string, unknown>) => JSON.parse(setup as string)
   const { timezone, currency, ...rest } = read(before.shop![0]!)
+  const { taxPercent, ...rates } = rest.rates
+  const tax = {
+    name: 'VAT',
+    percent: { work: taxPercent, products: taxPercent, subcontractors: taxPercent },
+    prices: 'before-tax',
+  }
   const { region, ...kept } = read((await everyRow()).shop![0]!)
-  expect(kept).toEqual(rest)
+  expect(kept).toEqual({ ...rest, rates: { ...rates, tax } })
   expect(regionSchema.parse(region)).toMatchObject({ locale: 'en-IE', timezone, currency, units: METRIC })
 })
 test('each car stands where it stood', async () => {

@@ -152,6 +152,7 @@ export type CustomersRow = {
   created_at: string
   language: 'en' | 'fr' | 'de'
   write_by: 'email' | 'text'
+  tax: 'as-usual' | 'on-top' | 'none'
 }
 
 type CustomersIn = In<CustomersRow, 'created_at', never>
@@ -681,7 +682,7 @@ declare module 'knex/types/tables' {
     coat_climate: Knex.CompositeTableType<CoatClimateRow, CoatClimateIn, Changed<CoatClimateIn>>
     customers: Knex.CompositeTableType<
       CustomersRow,
-      Written<CustomersIn, 'language' | 'write_by'>,
+      Written<CustomersIn, 'language' | 'write_by' | 'tax'>,
       Changed<CustomersIn>
     >
     defects: Knex.CompositeTableType<

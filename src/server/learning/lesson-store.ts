@@ -4,7 +4,7 @@ import { keptProcess } from '@/core/correction'
 import type { JobId, ProductId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
-import type { Agreement, Summary } from '@/core/offer'
+import { type Agreement, lineBeforeTax, type Summary } from '@/core/offer'
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
@@ -19,8 +19,13 @@ import { loadProgress } from '../work/work-store'
 
 /** What was learned from each job that has gone home. */
 
-const lineCents = (summary: Summary, kind: string) =>
-  summary.priceLines.filter((line) => line.kind === kind).reduce((sum, { cents }) => sum + cents, 0)
+/** What the lines of a kind come to before tax; a discount at the rate all of it is taxed at together. */
+const lineCents = (summary: Summary, kind: string) => {
+  const together = summary.netCents > 0 ? (100 * summary.taxCents) / summary.netCents : 0
+  return summary.priceLines
+    .filter((line) => line.kind === kind)
+    .reduce((sum, line) => sum + lineBeforeTax(line, summary, together), 0)
+}
 
 /** Minutes on shift between two moments less the pauses of a step; elapsed ones for whoever has no shifts. */
 function workedBy(setup: Setup, card: CardState): LessonInput['worked'] {

@@ -6,6 +6,7 @@ import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import { aCustomer, aMessage, aVehicle, nothing, version } from '@/core/inputs'
 import { fillIn, OCCASIONS, type Proposed, type Template, unknownFacts } from '@/core/messages'
+import { CUSTOMER_TAX } from '@/core/offer'
 import { climateSetupSchema, quietSchema, type Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { TEMPLATE_ERROR_TEXT } from '@/text/en/messages'
@@ -234,6 +235,7 @@ export const saveContact = defineAction({
     mayRemind: z.boolean(),
     language: z.enum(LANGUAGES),
     writeBy: z.enum(CHANNELS),
+    tax: z.enum(CUSTOMER_TAX),
   }),
   write: async ({ trx }, { customerId, ...contact }) =>
     (await writeContact(trx, customerId, contact))

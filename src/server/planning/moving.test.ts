@@ -24,7 +24,7 @@ const standing = async () => JSON.stringify(await published())
 
 async function open(): Promise<Open> {
   const toMove = await calendarToMove(shop.db, NOW)
-  if (toMove.kind === 'blocked') throw new Error(toMove.reasons[0]!.message)
+  if (toMove.kind === 'blocked') throw new Error(toMove.reasons[0]!.reason.code)
   return toMove
 }
 

@@ -4,6 +4,8 @@ import { toPersonId } from '@/core/ids'
 import { isCoat, type Outage } from '@/core/planning'
 import { MoveDesk } from '@/core/schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
+import { namedReasonText } from '@/text/en/placing'
+import { DUBLIN } from '@/text/region.fixture'
 import { connect } from '../db/connection'
 import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
@@ -152,9 +154,10 @@ test('in damp air nothing is coated, and every way to plan keeps to it', async (
   const touched = new Set((await coated()).map(({ job }) => job))
   const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: damp }, atOnce)
   // Its second layer is under way: the third cannot wait so long, and that is said before anybody takes it.
-  expect(proposal.planning.reasons.map(({ message }) => message)).toEqual([
+  const shopNow = { region: DUBLIN, now: NOW, names: proposal.names }
+  expect(proposal.reasons.map((reason) => namedReasonText(reason, shopNow))).toEqual([
     expect.stringMatching(
-      /must begin .* after “Layer 2.*”, and no earlier than .*, when the air is dry enough to coat/,
+      /^IM .*must begin between .* after “Layer 2.*”, but it can only begin .*: before that the air is too damp to coat/,
     ),
   ])
   const moved = proposal.changes.map(({ job }) => job)

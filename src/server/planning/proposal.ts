@@ -9,9 +9,9 @@ import {
   collectionTime,
   type Floor,
   type Foreseen,
-  inTitles,
   isCoat,
   joinParts,
+  namedReasons,
   type Outage,
   openJobs,
   PLAN_SEED,
@@ -34,6 +34,7 @@ import {
   planChanges,
   type Schedule,
 } from '@/core/schedule'
+import { namesOf } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { changePlan } from '../quotes/agreement-store'
@@ -227,16 +228,12 @@ async function proposalOf(
     }
   })
   const underWay = outage ? workUnderWay(outage, floor) : []
-  const told = planning.reasons.map((reason) => {
-    const job = jobs.find((each) => each.id === reason.job)
-    return job
-      ? { ...reason, message: `${plates.get(job.id) ?? job.id}: ${inTitles(reason.message, job.plan)}` }
-      : reason
-  })
   return {
     proposal: {
       id,
-      planning: { ...planning, reasons: told },
+      planning,
+      reasons: namedReasons(floor, planning.reasons),
+      names: namesOf(floor.shop.setup),
       ...(outage ? { outage } : {}),
       underWay,
       changes,

@@ -8,6 +8,7 @@ import { chosenOffer } from '@/core/offer'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
+import { whyNotPlaced } from '../planning/why-not-placed'
 import { agreeQuote, writeOffer } from './agreeing'
 import { loadWorked } from './offers'
 
@@ -61,6 +62,6 @@ export const collectionFor = defineReadAction({
     const [when] = await compute('fits', at, entry.job, [offer.plan])
     return when!.kind === 'possible'
       ? done({ collectAt: when!.collectAt })
-      : refuse('rule', when!.reasons.join(' '))
+      : refuse('rule', whyNotPlaced(floor, when!.reasons, offer.plan))
   },
 })

@@ -7,6 +7,7 @@ import { COATING_RULE } from '@/text/en/coating'
 import { toldQuote } from '@/text/quote'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
+import { whyNotPlaced } from '../planning/why-not-placed'
 import { writeAgreement } from './agreement-store'
 import { loadWorked, whenForPlan } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
@@ -49,8 +50,7 @@ export async function writeOffer(
   const refusal = refusalFor(offer, shownCents)
   if (refusal || !offer) return refusal!
   const when = whenForPlan(floor, entry.job, offer.plan)
-  if (mustFit && when.kind === 'impossible')
-    return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
+  if (mustFit && when.kind === 'impossible') return { message: whyNotPlaced(floor, when.reasons, offer.plan) }
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
   const quote = {
     jobId,
@@ -97,7 +97,7 @@ export async function agreeQuote(
   const state = quoteState(quote, quotes.length, at)
   if (state.kind !== 'open') return { message: CLOSED[state.kind] }
   const when = worked ?? whenForPlan(floor, entry.job, quote.plan)
-  if (when.kind === 'impossible') return { message: `It cannot be placed: ${when.reasons.join(' ')}` }
+  if (when.kind === 'impossible') return { message: whyNotPlaced(floor, when.reasons, quote.plan) }
   const written = await db.transaction(async (trx) => {
     const agreed = await writeAgreement(trx, {
       jobId,

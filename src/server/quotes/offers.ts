@@ -6,7 +6,6 @@ import {
   calendarNow,
   collectionTime,
   type Floor,
-  inTitles,
   openJobs,
   type PricedOffer,
   planFloor,
@@ -57,6 +56,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       catalogue: shop.catalogue,
       vendors: shop.setup.vendors,
       rates: shop.setup.rates,
+      customerTax: job.customer.tax,
       pace: shop.setup.pace,
       ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
     },
@@ -82,7 +82,7 @@ export function whenForJob(floor: Floor, live: LiveJob): PricedOffer['when'] {
   if (placed.length < live.plan.operations.length)
     return {
       kind: 'impossible',
-      reasons: planned.schedule.reasons.map(({ message }) => inTitles(message, live.plan)),
+      reasons: planned.schedule.reasons,
     }
   const end = placed.map((operation) => operation.end).reduce(laterOf)
   return { kind: 'possible', collectAt: collectionTime(setup, end), placed }

@@ -11,6 +11,7 @@ import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { agreedCut, removalsOf } from '../handover/hand-over'
 import { loadPublished } from '../planning/plan-store'
+import { whyNotPlaced } from '../planning/why-not-placed'
 import { loadShop, savePackages, savePrices, shopVersion } from '../shop/shop-store'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { addAttempt, attemptsOfJobs, listAttempts, withdrawAttempt } from '../survey/spot-store'
@@ -180,7 +181,8 @@ describe('a quote', () => {
     const { id } = jobOf(floor, 'IM 8803')
     const quote = (await listQuotes(shop.db, id)).at(-1)!
     const { setup } = await loadShop(shop.db)
-    const dearer = { ...setup, rates: { ...setup.rates, taxPercent: 30 } }
+    const percent = { work: 30, products: 30, subcontractors: 30 }
+    const dearer = { ...setup, rates: { ...setup.rates, tax: { ...setup.rates.tax, percent } } }
     await shop
       .db('shop')
       .where({ id: 1 })
@@ -256,7 +258,8 @@ describe('vendors on their own days', () => {
     }
     const when = whenForPlan(floor, job, endless.plan)
     expect(when.kind).toBe('impossible')
-    if (when.kind === 'impossible') expect(when.reasons[0]).toContain('“Panel wipe”')
+    if (when.kind !== 'impossible') return
+    expect(whyNotPlaced(floor, when.reasons, endless.plan)).toContain('“Panel wipe”')
   })
 })
 

@@ -5,8 +5,10 @@ import { done, refuse } from '@/core/answer'
 import { version } from '@/core/inputs'
 import { identitySchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
+import { NO_PICTURE } from '@/text/en/logo'
 import { defineAction } from '../action/define'
-import { CHANGED_MEANWHILE, saveIdentity, saveSchoolsAndWash } from './shop-store'
+import { drawnAnew } from './logo'
+import { CHANGED_MEANWHILE, saveIdentity, saveLogo, saveSchoolsAndWash } from './shop-store'
 
 /** Keeps how the shop judges and washes. */
 export const keepShop = defineAction({
@@ -26,6 +28,19 @@ export const keepIdentity = defineAction({
   input: z.strictObject({ version, identity: identitySchema }),
   write: async ({ trx }, { version: readAt, identity }) => {
     if (!(await saveIdentity(trx, readAt, identity))) return refuse('stale', CHANGED_MEANWHILE)
+    return done({ version: readAt + 1 })
+  },
+})
+
+/** Keeps the picture at the head of the shop’s papers: a PNG as base64, or nothing to have none. */
+export const keepLogo = defineAction({
+  name: 'shop.keep-logo',
+  who: 'desk',
+  input: z.strictObject({ version, picture: z.string().max(1_000_000, 'This logo is too large.') }),
+  write: async ({ trx }, { version: readAt, picture }) => {
+    const logo = picture ? await drawnAnew(picture) : undefined
+    if (logo && !logo.ok) return refuse('input', NO_PICTURE, 'picture')
+    if (!(await saveLogo(trx, readAt, logo?.value))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })
   },
 })

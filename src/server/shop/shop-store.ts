@@ -4,19 +4,24 @@ import {
   calendarOfDays,
   daysOfCalendar,
   type PackageTemplate,
+  type Tax,
   type Vendor,
   type VendorDays,
   vendorSkill,
 } from '@/core/offer'
 import { type Crew, storedCrew, typedCrew } from '@/core/planning'
+import { PLACES } from '@/core/region'
 import type { ProblemCalendar } from '@/core/schedule'
 import {
   type Costs,
   type Devices,
   type Identity,
+  type Logo,
   type Setup,
+  type SetupStep,
   type Shop,
   setupSchema,
+  stepTaken,
   type WashSetup,
 } from '@/core/shop'
 import defaultCatalogue from '@/core/shop/starter/catalogue.json'
@@ -71,17 +76,21 @@ export async function shopVersion(db: Knex): Promise<number> {
 
 /**
  * Changes part of the set-up; the rest stays. False where the set-up has changed since it was read. What the change would
- * make unreadable is a fault of the caller and throws before anything is written.
+ * make unreadable is a fault of the caller and throws before anything is written. In a shop that is being set up, `step` is gone
+ * through with it.
  */
 async function changeSetup(
   db: Knex,
   readAt: number,
   change: (setup: Record<string, unknown>) => Record<string, unknown>,
+  step?: SetupStep,
 ): Promise<boolean> {
   return db.transaction(async (trx) => {
     const row = await shopRow(trx)
     const setup = { ...JSON.parse(row.setup), ...change(JSON.parse(row.setup)) }
-    setupSchema.parse(setup)
+    const { settingUp } = setupSchema.parse(setup)
+    // What is undefined is left out of the file.
+    if (settingUp && step) setup.settingUp = stepTaken(settingUp, step)
     const changed = await trx('shop')
       .where({ id: 1, version: readAt })
       .update({ setup: JSON.stringify(setup), version: readAt + 1 })
@@ -108,9 +117,35 @@ export function saveCosts(db: Knex, readAt: number, costs: Costs): Promise<boole
   return changeSetup(db, readAt, () => ({ costs }))
 }
 
-/** Keeps who the shop is and how it writes. */
+/** The tax of the place where a new shop stands, under which its prices are typed until it types its own. */
+function taxThere({ region }: Identity): Tax | undefined {
+  const there = PLACES.find(({ locale }) => locale === region.locale)?.tax
+  if (!there) return undefined
+  const { name, percent } = there
+  return {
+    name,
+    percent: { work: percent, products: percent, subcontractors: percent },
+    prices: 'before-tax',
+  }
+}
+
+/** Keeps who the shop is and how it writes. A new shop that has typed no prices yet begins with the tax of its country. */
 export function saveIdentity(db: Knex, readAt: number, identity: Identity): Promise<boolean> {
-  return changeSetup(db, readAt, () => identity)
+  return changeSetup(
+    db,
+    readAt,
+    (stored) => {
+      const { settingUp, rates } = setupSchema.parse(stored)
+      const there = settingUp && !settingUp.done.includes('prices') ? taxThere(identity) : undefined
+      return there ? { ...identity, rates: { ...rates, tax: there } } : identity
+    },
+    'identity',
+  )
+}
+
+/** Keeps the picture at the head of its papers, or none. */
+export function saveLogo(db: Knex, readAt: number, logo: Logo | undefined): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ logo }))
 }
 
 /** Keeps which devices the shop has. */
@@ -124,7 +159,7 @@ export function savePackages(
   readAt: number,
   packages: readonly PackageTemplate[],
 ): Promise<boolean> {
-  return changeSetup(db, readAt, () => ({ packages }))
+  return changeSetup(db, readAt, () => ({ packages }), 'packages')
 }
 
 export type Prices = {
@@ -139,19 +174,24 @@ const sameDays = (a: VendorDays, b: VendorDays) =>
 
 /** Keeps prices, terms and vendors. A vendor whose days have not changed keeps the calendar with its breaks and exceptions. */
 export function savePrices(db: Knex, readAt: number, { rates, terms, vendors }: Prices): Promise<boolean> {
-  return changeSetup(db, readAt, (stored) => {
-    const setup = setupSchema.parse(stored)
-    const calendars: Record<string, unknown> = { ...(stored.calendars as object) }
-    const kept = vendors.map(({ when, ...vendor }) => {
-      const before = setup.vendors.find(({ id }) => id === vendor.id)?.calendar
-      const calendar = before && setup.calendars[before]
-      if (calendar && sameDays(daysOfCalendar(calendar), when)) return { ...vendor, calendar: before }
-      const name = vendorSkill(vendor.id)
-      calendars[name] = calendarOfDays(when)
-      return { ...vendor, calendar: name }
-    })
-    return { rates, terms, vendors: kept, calendars }
-  })
+  return changeSetup(
+    db,
+    readAt,
+    (stored) => {
+      const setup = setupSchema.parse(stored)
+      const calendars: Record<string, unknown> = { ...(stored.calendars as object) }
+      const kept = vendors.map(({ when, ...vendor }) => {
+        const before = setup.vendors.find(({ id }) => id === vendor.id)?.calendar
+        const calendar = before && setup.calendars[before]
+        if (calendar && sameDays(daysOfCalendar(calendar), when)) return { ...vendor, calendar: before }
+        const name = vendorSkill(vendor.id)
+        calendars[name] = calendarOfDays(when)
+        return { ...vendor, calendar: name }
+      })
+      return { rates, terms, vendors: kept, calendars }
+    },
+    'prices',
+  )
 }
 
 /** Vendors do not come on days on which nobody is here; days that are no longer closed are theirs again. */
@@ -163,26 +203,31 @@ function vendorCalendar(calendar: ProblemCalendar, before: readonly string[], cl
 
 /** Keeps who works here and when, and which bays there are. Calendars nobody uses any more are dropped. */
 export function saveCrew(db: Knex, readAt: number, crew: Crew): Promise<boolean> {
-  return changeSetup(db, readAt, (stored) => {
-    const setup = setupSchema.parse(stored)
-    const { calendars, ...changed } = storedCrew(crew)
-    const before = typedCrew(setup).closed
-    const ofVendors = setup.vendors.map(({ calendar }): [string, unknown] => [
-      calendar,
-      vendorCalendar(setup.calendars[calendar]!, before, crew.closed),
-    ])
-    // Hours of a bay are not typed here; one that has them keeps them.
-    const places = changed.places.map((place) => {
-      const calendar = setup.places.find(({ id }) => id === place.id)?.calendar
-      return calendar ? { ...place, calendar } : place
-    })
-    const ofPlaces = places.flatMap(({ calendar }): [string, unknown][] =>
-      calendar in calendars ? [] : [[calendar, setup.calendars[calendar]]],
-    )
-    return {
-      ...changed,
-      places,
-      calendars: { ...Object.fromEntries([...ofVendors, ...ofPlaces]), ...calendars },
-    }
-  })
+  return changeSetup(
+    db,
+    readAt,
+    (stored) => {
+      const setup = setupSchema.parse(stored)
+      const { calendars, ...changed } = storedCrew(crew)
+      const before = typedCrew(setup).closed
+      const ofVendors = setup.vendors.map(({ calendar }): [string, unknown] => [
+        calendar,
+        vendorCalendar(setup.calendars[calendar]!, before, crew.closed),
+      ])
+      // Hours of a bay are not typed here; one that has them keeps them.
+      const places = changed.places.map((place) => {
+        const calendar = setup.places.find(({ id }) => id === place.id)?.calendar
+        return calendar ? { ...place, calendar } : place
+      })
+      const ofPlaces = places.flatMap(({ calendar }): [string, unknown][] =>
+        calendar in calendars ? [] : [[calendar, setup.calendars[calendar]]],
+      )
+      return {
+        ...changed,
+        places,
+        calendars: { ...Object.fromEntries([...ofVendors, ...ofPlaces]), ...calendars },
+      }
+    },
+    'crew',
+  )
 }

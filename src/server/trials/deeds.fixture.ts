@@ -191,6 +191,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       mayRemind: true,
       language: 'en',
       writeBy: 'email',
+      tax: 'on-top',
     }),
     action('told', 'vehicles.tell-removal', {
       vehicleId: gone.vehicle.id,

@@ -43,6 +43,7 @@ export function toCustomer(row: VehicleRow): Customer {
     mayRemind: row.may_remind === 1,
     language: row.language,
     writeBy: row.write_by,
+    tax: row.tax,
   }
 }
 
@@ -160,6 +161,7 @@ export async function writeCustomer(trx: Knex, intake: Intake, now: Instant): Pr
     may_remind: bit(intake.mayRemind),
     language: intake.language,
     write_by: intake.writeBy,
+    tax: intake.tax,
   }
   const known = intake.customerId === '' ? undefined : toCustomerId(intake.customerId)
   if (known && (await trx('customers').where({ id: known }).update(row)) > 0) return known
@@ -180,10 +182,10 @@ export async function platesOf(db: Knex, vehicleIds: readonly VehicleId[]): Prom
 export async function writeContact(
   db: Knex,
   customerId: CustomerId,
-  contact: Pick<Customer, 'phone' | 'email' | 'mayRemind' | 'language' | 'writeBy'>,
+  contact: Pick<Customer, 'phone' | 'email' | 'mayRemind' | 'language' | 'writeBy' | 'tax'>,
 ): Promise<boolean> {
-  const { phone, email, mayRemind, language, writeBy } = contact
-  const row = { phone, email, may_remind: bit(mayRemind), language, write_by: writeBy }
+  const { phone, email, mayRemind, language, writeBy, tax } = contact
+  const row = { phone, email, may_remind: bit(mayRemind), language, write_by: writeBy, tax }
   return (await db('customers').where({ id: customerId }).update(row)) > 0
 }
 

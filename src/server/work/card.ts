@@ -38,7 +38,11 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     entries,
     sheets,
     processes: processesNow(agreement.summary.processes, state.processes),
-    people: everyone(shop.setup).map(({ id, name }) => ({ id, name })),
+    people: everyone(shop.setup).map(({ id, name }) => ({
+      id,
+      name,
+      ...(shop.setup.people.some((own) => own.id === id) ? {} : { outside: true }),
+    })),
     layers: await loadLayers(db, job.id),
     wash: await washLines(db, job, shop.setup.wash),
     photos: await listPhotos(db, job.id),

@@ -41,7 +41,7 @@ export const handoverInGerman: HandoverWords = {
       ? 'Eine Stelle wurde zuvor nachgearbeitet.'
       : `${places} Stellen wurden zuvor nachgearbeitet.`,
   notInspected: 'Noch nicht abgeschlossen.',
-  agreed: (amount, tax) => `Gesamtpreis: ${amount}, inklusive ${tax}`.replace(/\.?$/, '.'),
+  agreed: (amount, tax) => `Gesamtpreis: ${amount}${tax ? `, inklusive ${tax}` : ''}`.replace(/\.?$/, '.'),
   paid: (amount, way, day) => `Bezahlt ${amount} ${way}, ${day}`,
   way: { card: 'mit Karte', cash: 'in bar', transfer: 'per Überweisung' },
   due: (amount) => `Offener Betrag: ${amount}.`,

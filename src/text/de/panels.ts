@@ -1,4 +1,4 @@
-import type { PanelWords } from '../panels'
+import type { PanelWords } from '../panel-word'
 
 export const panelsInGerman: PanelWords = {
   name: {

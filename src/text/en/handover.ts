@@ -39,7 +39,7 @@ export const handoverInEnglish: HandoverWords = {
   reworked: (places) =>
     places === 1 ? 'One area was reworked first.' : `${places} areas were reworked first.`,
   notInspected: 'Not finished yet.',
-  agreed: (amount, tax) => `Total: ${amount}, including ${tax}.`,
+  agreed: (amount, tax) => `Total: ${amount}${tax ? `, including ${tax}` : ''}.`,
   paid: (amount, way, day) => `Paid ${amount} by ${way}, ${day}`,
   way: { card: 'card', cash: 'cash', transfer: 'bank transfer' },
   due: (amount) => `Balance due: ${amount}.`,

@@ -1,5 +1,5 @@
 import type { PanelOption } from '@/core/correction'
-import { type ExtraKey, type ExtraProposal, SEEN_POINTS } from '@/core/offer'
+import { type CustomerTax, type ExtraKey, type ExtraProposal, SEEN_POINTS } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { list, measured } from '../formats'
 import { placeName } from '../panels'
@@ -42,4 +42,11 @@ export function proposalText(region: Region, { key, where }: Pick<ExtraProposal,
     where.map((id) => placeName(region, id)),
   )
   return `${ASKS_FOR[key] ?? 'Recorded'}: ${places}`
+}
+
+/** How one customer is charged tax, as it is chosen at check-in. */
+export const CUSTOMER_TAX_NAME: Record<CustomerTax, string> = {
+  'as-usual': 'As usual',
+  'on-top': 'Prices before tax',
+  none: 'No tax',
 }

@@ -1,4 +1,4 @@
-import type { PanelWords } from '../panels'
+import type { PanelWords } from '../panel-word'
 import type { Terms } from './terms'
 
 export const panelsInEnglish = (terms: Terms): PanelWords => ({

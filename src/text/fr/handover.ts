@@ -39,7 +39,7 @@ export const handoverInFrench: HandoverWords = {
   reworked: (places) =>
     places === 1 ? 'Une zone a d’abord été reprise.' : `${places} zones ont d’abord été reprises.`,
   notInspected: 'Pas encore terminé.',
-  agreed: (amount, tax) => `Total : ${amount}, ${tax} comprise.`,
+  agreed: (amount, tax) => `Total : ${amount}${tax ? `, ${tax} comprise` : ''}.`,
   paid: (amount, way, day) => `Réglé ${amount} ${way}, ${day}`,
   way: { card: 'par carte', cash: 'en espèces', transfer: 'par virement' },
   due: (amount) => `Solde à régler : ${amount}.`,

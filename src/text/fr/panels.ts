@@ -1,4 +1,4 @@
-import type { PanelWords } from '../panels'
+import type { PanelWords } from '../panel-word'
 
 /** Right agrees with what it stands beside; left does not change. */
 const MASCULINE = new Set([

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
-import { type Instant, instant } from '../../time'
+import { moment } from './moment'
+import { reasonSchema } from './reason'
 
 /** The schedule file `fern-yard/schedule@1`: when, where and by whom everything is done, and what it costs. */
 
@@ -11,13 +12,6 @@ const termsSchema = z.object({
   hold: z.number(),
   finish: z.number(),
   makespan: z.number(),
-})
-
-const moment = z.string().transform((text, context): Instant => {
-  const read = instant(text)
-  if (read.ok) return read.value
-  context.addIssue({ code: 'custom', message: 'must be an ISO 8601 instant with an offset' })
-  return z.NEVER
 })
 
 export const placedOperationSchema = z.object({
@@ -37,19 +31,9 @@ export const scheduleSchema = z.object({
   lowerBound: z.number().optional(),
   terms: termsSchema.nullable().optional(),
   operations: z.array(placedOperationSchema).default([]),
-  reasons: z
-    .array(
-      z.object({
-        job: z.string().transform(toJobId),
-        operation: z.string().transform(toOperationId),
-        code: z.string(),
-        message: z.string(),
-      }),
-    )
-    .default([]),
+  reasons: z.array(reasonSchema).default([]),
 })
 
 export type Schedule = z.infer<typeof scheduleSchema>
 export type PlacedOperation = z.infer<typeof placedOperationSchema>
-export type ScheduleReason = Schedule['reasons'][number]
 export type CostTerms = z.infer<typeof termsSchema>

@@ -1,6 +1,7 @@
 import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
+import type { PlacingReason } from '../contract/reason'
 import { workEnd } from '../solver/find-slot'
 import type { Model, ModelJob, ModelOperation } from '../solver/model'
 import type { JobPlacement } from '../solver/shop-state'
@@ -24,8 +25,8 @@ export type Refusal =
   | { code: 'person-taken'; person: PersonId; job: JobId; operation: OperationId; until: Instant }
   | { code: 'place-taken'; place: BayId; job: JobId; until: Instant }
   | { code: 'place-closed'; place: BayId; until: Instant }
-  | { code: 'no-follower'; operation: OperationId; message: string }
-  | { code: 'no-room-for-other'; job: JobId; operation: OperationId; message: string }
+  | { code: 'no-follower'; reason: PlacingReason }
+  | { code: 'no-room-for-other'; job: JobId; reason: PlacingReason }
   | { code: 'horizon' }
 
 /** What is wished for an operation besides its start: another place, another person. */

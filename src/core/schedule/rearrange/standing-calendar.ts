@@ -72,8 +72,8 @@ export class StandingCalendar {
       for (const other of inTheWay) {
         const attempt = this.laidBehind(other)
         if (!attempt.ok) {
-          const { operation, message } = failureReason(model, other.index, attempt.failure)
-          return { ok: false, refusal: { code: 'no-room-for-other', job: other.id, operation, message } }
+          const reason = failureReason(model, other.index, attempt.failure)
+          return { ok: false, refusal: { code: 'no-room-for-other', job: other.id, reason } }
         }
         shop.remove(other.index)
         shop.commit(other, attempt.placed.placement)
@@ -145,8 +145,7 @@ export class StandingCalendar {
   }
 
   private refusalOf(job: ModelJob, failure: PlaceFailure): Refusal {
-    const { operation, message } = failureReason(this.model, job.index, failure)
-    return { code: 'no-follower', operation, message }
+    return { code: 'no-follower', reason: failureReason(this.model, job.index, failure) }
   }
 }
 

@@ -31,7 +31,7 @@ describe('one more job', () => {
         const arrive = `2027-01-${11 + day}T07:00:00Z`
         const job = enquiry(layers, { arrive })
         const soonest = soonestFor(crowded, standing, job)
-        if (soonest.kind === 'impossible') throw new Error(soonest.reason.message)
+        if (soonest.kind === 'impossible') throw new Error(soonest.reason.code)
         const whole = withJob(crowded, job)
         const model = compileModel(whole)
         const placements = readPlacements(model, [...standing, ...soonest.operations])
@@ -76,7 +76,7 @@ describe('one more job', () => {
       ...loose,
       links: [...loose.links, { from: toOperationId('wash'), to: toOperationId('cut'), min: 0 }],
     })
-    if (soonest.kind === 'impossible') throw new Error(soonest.reason.message)
+    if (soonest.kind === 'impossible') throw new Error(soonest.reason.code)
     const startOf = (id: string) => soonest.operations.find(({ operation }) => operation === id)!.start
     expect(startOf('cut') >= '2027-01-23').toBe(true)
     expect(startOf('wash') >= '2027-01-21').toBe(true)

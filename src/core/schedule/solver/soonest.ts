@@ -1,6 +1,7 @@
 import { fromEpochMinutes, type Instant } from '../../time'
 import type { Problem, ProblemJob } from '../contract/problem'
-import type { PlacedOperation, ScheduleReason } from '../contract/schedule-file'
+import type { PlacingReason } from '../contract/reason'
+import type { PlacedOperation } from '../contract/schedule-file'
 import type { SlotContext } from './find-slot'
 import { impossibilitiesOf } from './impossible'
 import { compileModel, type ModelJob, narrowed } from './model'
@@ -11,7 +12,7 @@ import { ShopState } from './shop-state'
 
 export type Soonest =
   | { kind: 'possible'; end: Instant; operations: PlacedOperation[] }
-  | { kind: 'impossible'; reason: ScheduleReason }
+  | { kind: 'impossible'; reason: PlacingReason }
 
 /**
  * When one more job would be done at the soonest on a calendar that stands, with nobody on it moved. `placed` is that

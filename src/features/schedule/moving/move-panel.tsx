@@ -7,7 +7,7 @@ import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { UNREACHED, useAction } from '@/ui/use-action'
 import type { BoardView } from '../board-view'
-import { type MoveNames, refusalText, wayText } from './move-text'
+import { blockedText, type MoveNames, refusalText, wayText } from './move-text'
 import { blockOf, SLOT_MINUTES, type Subject, stayOf, titleOf } from './subject'
 import type { Moving } from './use-moving'
 
@@ -223,7 +223,8 @@ function Outcome({
   if (blocked)
     return (
       <p className="text-copper">
-        The current schedule cannot be met, so nothing can be moved. Re-plan first. {blocked[0]?.message}
+        The current schedule cannot be met, so nothing can be moved. Re-plan first.{' '}
+        {blocked[0] && blockedText(blocked[0], names)}
       </p>
     )
   if (!trial) return <p className="text-ink-soft">Trying it…</p>

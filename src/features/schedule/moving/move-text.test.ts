@@ -101,19 +101,17 @@ describe('why not', () => {
     [
       {
         code: 'no-follower',
-        operation: toOperationId('dry'),
-        message: '“dry” does not end before the horizon.',
+        reason: { job: toJobId('a'), operation: toOperationId('dry'), code: 'ends-too-late' },
       },
-      'What follows would find no room. “Dry hold” does not end before the horizon.',
+      'What follows would find no room. “Dry hold” is not done as far ahead as is planned.',
     ],
     [
       {
         code: 'no-room-for-other',
         job: toJobId('b'),
-        operation: toOperationId('one'),
-        message: 'Nobody has room for “one”.',
+        reason: { job: toJobId('b'), operation: toOperationId('one'), code: 'nobody-free', skill: 'coat' },
       },
-      'IM 2 would have to make way and finds no other room. Nobody has room for “Layer 1”.',
+      'IM 2 would have to make way and finds no other room. Nobody who can coat has time for “Layer 1” as far ahead as is planned.',
     ],
     [{ code: 'horizon' }, 'That is farther ahead than anything is planned.'],
   ])('%o', (refusal, words, operation) => {

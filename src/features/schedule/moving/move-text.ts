@@ -1,10 +1,11 @@
 import type { JobId, OperationId } from '@/core/ids'
 import type { PlannedOperation } from '@/core/offer'
-import { inTitles } from '@/core/planning'
+import type { NamedReason } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import type { Rearranged, Refusal } from '@/core/schedule'
+import type { PlacingReason, Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
+import { type PlacingNames, placingText } from '@/text/en/placing'
 import { duration, moment } from '@/text/formats'
 import { PLACE_WORDS, SKILL_WORDS } from '../why-text'
 
@@ -17,6 +18,17 @@ export type MoveNames = {
   place: (id: string) => string
   person: (id: string) => string
 }
+
+const placingNames = (
+  { region, now, person, place }: MoveNames,
+  operations: NamedReason['operations'],
+): PlacingNames => ({
+  region,
+  moment: (at) => moment(region, at, now),
+  step: (id) => operations.find((each) => each.id === id)?.title ?? id,
+  person,
+  place,
+})
 
 /** What a missed latest start costs at the car, by what it follows. */
 const MISSED: Partial<Record<PlannedOperation['kind'], string>> = {
@@ -36,6 +48,8 @@ export function refusalText(
   const step = (id: string) => names.operations(job).find((each) => each.id === id)
   const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
   const it = titleOf(operation ?? '')
+  const because = (reason: PlacingReason, of: JobId) =>
+    placingText(reason, placingNames(names, names.operations(of)))
   const car = (id: JobId) => names.plate(id) ?? 'another car'
   switch (refusal.code) {
     case 'begun':
@@ -77,15 +91,19 @@ export function refusalText(
     case 'place-closed':
       return `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
     case 'no-follower':
-      return `What follows would find no room. ${inTitles(refusal.message, { operations: [...names.operations(job)] })}`
+      return `What follows would find no room. ${because(refusal.reason, job)}`
     case 'no-room-for-other':
-      return `${car(refusal.job)} would have to make way and finds no other room. ${inTitles(refusal.message, { operations: [...names.operations(refusal.job)] })}`
+      return `${car(refusal.job)} would have to make way and finds no other room. ${because(refusal.reason, refusal.job)}`
     case 'horizon':
       return 'That is farther ahead than anything is planned.'
     default:
       return unreachable(refusal)
   }
 }
+
+/** Why the calendar as it stands cannot be kept, so that nothing on it can be moved. */
+export const blockedText = ({ reason, plate, operations }: NamedReason, names: MoveNames): string =>
+  `${plate ? `${plate}: ` : ''}${placingText(reason, placingNames(names, operations))}`
 
 /** What a move comes to, one sentence each: the car itself, those that make way, lateness, bays. */
 export function wayText(way: Rearranged, job: JobId, names: MoveNames): string[] {

@@ -3,8 +3,8 @@
 import { type Remote, releaseProxy, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { JobId, OperationId } from '@/core/ids'
-import type { PlannedFrom } from '@/core/planning'
-import type { ScheduleReason, Tried } from '@/core/schedule'
+import type { NamedReason, PlannedFrom } from '@/core/planning'
+import type { Tried } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { whatToMove } from '@/server/planning/move-actions'
 import type { Move, Mover } from '@/workers/mover'
@@ -19,7 +19,7 @@ export type MoverState = {
   /** The latest move that was tried whole. */
   trial: Trial | undefined
   /** Why nothing can be moved: the calendar as it stands cannot be kept. */
-  blocked: ScheduleReason[] | undefined
+  blocked: NamedReason[] | undefined
   failed: boolean
   /** Tries a move; of several asked for while one is tried, only the last counts. */
   tryMove: (move: Move, hurried?: boolean) => void
@@ -35,7 +35,7 @@ export function useMover(basis: unknown): MoverState {
   /** The round of trying under way; a calendar that is closed ends it, though its worker never answers. */
   const round = useRef<symbol | undefined>(undefined)
   const [trial, setTrial] = useState<Trial>()
-  const [blocked, setBlocked] = useState<ScheduleReason[]>()
+  const [blocked, setBlocked] = useState<NamedReason[]>()
   const [failed, setFailed] = useState(false)
 
   const open = useCallback((): Promise<Opened | undefined> => {

@@ -16,6 +16,7 @@ import { refusedEntries } from './0015-refused-entries'
 import { actsOfATablet } from './0016-acts-of-a-tablet'
 import { region } from './0017-region'
 import { toldQuotes } from './0018-told-quotes'
+import { taxes } from './0019-taxes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -38,5 +39,6 @@ export const MIGRATIONS: readonly Migration[] = [
   actsOfATablet,
   region,
   toldQuotes,
+  taxes,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

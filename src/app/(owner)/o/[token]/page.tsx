@@ -3,6 +3,7 @@ import { notFound } from 'next/navigation'
 import { cache } from 'react'
 import { readIn } from '@/core/region'
 import { dayIn } from '@/core/time'
+import { letterheadOf } from '@/features/letterhead'
 import { OwnerPageScreen } from '@/features/owner/owner-page-screen'
 import { loadOwnerPage } from '@/server/aftercare/owner-page'
 import { now } from '@/server/clock'
@@ -33,7 +34,7 @@ export default async function OwnerPage({ params }: Props) {
   const region = readIn(shop.setup.region, page.known.customer.language)
   return (
     <RegionProvider region={region} today={dayIn(region.timezone, at)}>
-      <OwnerPageScreen token={token} page={page} shop={shop.setup} region={region} now={at} />
+      <OwnerPageScreen token={token} page={page} shop={letterheadOf(shop.setup)} region={region} now={at} />
     </RegionProvider>
   )
 }

@@ -4,6 +4,8 @@ import type { ReactNode } from 'react'
 import { requestJob } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
 import { JobHeader } from '@/features/frame/job-header'
+import { database } from '@/server/db/connection'
+import { jobWay } from '@/server/floor/way-facts'
 
 type Props = { params: Promise<{ id: string }>; children: ReactNode }
 
@@ -19,7 +21,7 @@ export default async function JobLayout({ params, children }: Props) {
   if (!entry) notFound()
   return (
     <>
-      <JobHeader entry={entry} now={floor.now} />
+      <JobHeader entry={entry} way={await jobWay(await database(), entry, floor.now)} now={floor.now} />
       {children}
     </>
   )

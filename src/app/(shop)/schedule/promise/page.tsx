@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { requestFloor } from '@/app/request-floor'
+import { namesOf } from '@/core/shop'
 import { clockIn, dayIn } from '@/core/time'
 import { AskWhen } from '@/features/schedule/ask-when'
 
@@ -7,7 +8,7 @@ export const metadata: Metadata = { title: 'Earliest collection date' }
 
 export default async function PromisePage() {
   const { shop, now } = await requestFloor()
-  const { region, packages, people, places } = shop.setup
+  const { region, packages } = shop.setup
   return (
     <AskWhen
       region={region}
@@ -15,7 +16,7 @@ export default async function PromisePage() {
       today={dayIn(region.timezone, now)}
       clockNow={clockIn(region.timezone, now)}
       packages={packages.map(({ key, name, pitch }) => ({ key, name, pitch }))}
-      names={Object.fromEntries([...people, ...places].map(({ id, name }) => [id, name]))}
+      names={namesOf(shop.setup)}
     />
   )
 }

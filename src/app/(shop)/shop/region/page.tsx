@@ -1,4 +1,5 @@
 import type { Metadata } from 'next'
+import { logoSrc } from '@/features/letterhead'
 import { RegionScreen } from '@/features/shop/region-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
@@ -9,6 +10,13 @@ export const metadata: Metadata = { title: 'Name and region' }
 export default async function RegionPage() {
   const db = await database()
   const version = await shopVersion(db)
-  const { name, address, region } = (await loadShop(db)).setup
-  return <RegionScreen identity={{ name, address, region }} version={version} now={now()} />
+  const { name, address, contact, logo, region, settingUp } = (await loadShop(db)).setup
+  // A shop that has no name yet is not called what the file of a new shop calls it.
+  const identity = {
+    name: settingUp && !settingUp.done.includes('identity') ? '' : name,
+    address,
+    contact,
+    region,
+  }
+  return <RegionScreen identity={identity} logo={logo && logoSrc(logo)} version={version} now={now()} />
 }

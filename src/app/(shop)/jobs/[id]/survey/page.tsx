@@ -20,6 +20,7 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
       jobId={id}
       vehicle={job.vehicle}
       school={setup.school}
+      devices={setup.devices}
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}
       earlier={await earlierVisits(db, job, setup.region.timezone)}
