@@ -1,0 +1,116 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import path from 'node:path'
+
+const ROOT = path.resolve(import.meta.dirname, '..')
+const CLOSE_PATIENCE_MS = 300
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() =>
+        address && typeof address === 'object' ? resolve(address.port) : reject(new Error('no port')),
+      )
+    })
+  })
+}
+
+/**
+ * The built app, running. Shops move in one after another: to start it takes seconds, and it is faster once it is warm. Houses end
+ * with the process that began them.
+ */
+export class House {
+  private static readonly vacant: House[] = []
+  private server: ChildProcess | undefined
+  private readonly clock: string
+
+  private constructor(
+    home: string,
+    private readonly port: number,
+  ) {
+    this.clock = path.join(home, 'clock')
+    process.once('exit', () => {
+      this.server?.kill('SIGKILL')
+      rmSync(home, { recursive: true, force: true })
+    })
+  }
+
+  /** A house nobody is in. */
+  static async find(): Promise<House> {
+    const home = () => mkdtempSync(path.join(tmpdir(), 'fern-yard-house-'))
+    return House.vacant.pop() ?? new House(home(), await freePort())
+  }
+
+  get url(): string {
+    return `http://127.0.0.1:${this.port}`
+  }
+
+  get isOpen(): boolean {
+    return this.server?.exitCode === null && this.server.signalCode === null
+  }
+
+  /** Sets the clock; it then runs on. */
+  setClock(clock: string): void {
+    writeFileSync(this.clock, clock)
+  }
+
+  /** Opens with the data of a shop. The same door after it was closed: a tablet that was left open must find it again. */
+  async open(data: string): Promise<void> {
+    if (this.isOpen) {
+      const moved = once(this.server!, 'message')
+      this.server!.send({ data })
+      await moved
+      return
+    }
+    this.server = spawn(
+      process.execPath,
+      [
+        '--require',
+        path.join(import.meta.dirname, 'moves.cjs'),
+        path.join(ROOT, 'node_modules/next/dist/bin/next'),
+        'start',
+        '-H',
+        '127.0.0.1',
+        '-p',
+        String(this.port),
+      ],
+      {
+        cwd: ROOT,
+        env: {
+          ...process.env,
+          FERN_YARD_DATA: data,
+          FERN_YARD_CLOCK: this.clock,
+          NEXT_TELEMETRY_DISABLED: '1',
+          // A server stands wherever it stands: what it says must hang on the shop's zone alone.
+          TZ: 'America/St_Johns',
+        },
+        stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+      },
+    )
+    // Nobody waits for a house that stands open.
+    this.server.unref()
+    this.server.channel?.unref()
+  }
+
+  async close(): Promise<void> {
+    const { server } = this
+    if (!server || !this.isOpen) return
+    const ended = once(server, 'exit')
+    server.kill('SIGTERM')
+    // A tablet that goes on asking keeps a server that closes politely alive: then it is cut off, as by a power cut.
+    const cut = setTimeout(() => server.kill('SIGKILL'), CLOSE_PATIENCE_MS)
+    await ended
+    clearTimeout(cut)
+  }
+
+  /** Leaves it to the next shop. */
+  vacate(): void {
+    House.vacant.push(this)
+  }
+}
