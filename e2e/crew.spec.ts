@@ -69,6 +69,30 @@ test('who still has work planned is not taken away, and somebody new can be plan
   await expect(page.getByText('Fiadh', { exact: true }).first()).toBeVisible()
 })
 
+test('a bay that is too low for a car is not planned for it, and that is said before anything is promised', async ({
+  page,
+}) => {
+  const lofts = ['Loft 1', 'Loft 2', 'Loft 3']
+  const highest = (loft: string) => page.getByRole('group', { name: loft }).getByLabel('Highest vehicle, m')
+  await openCrew(page)
+  await highest('Loft 1').fill('0,4')
+  await keep(page).click()
+  await expect(page.getByRole('group', { name: 'Loft 1' })).toContainText(
+    'Too low for any vehicle. Check the unit.',
+  )
+  for (const loft of lofts) await highest(loft).fill('1,2')
+  await keep(page).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await page.goto(shop.url)
+  await page.locator('a:has-text("IM 5012")').first().click()
+  await expect(page.getByText(/the vehicle is too long or too high for each of them/).first()).toBeVisible()
+  await openCrew(page)
+  await expect(highest('Loft 2')).toHaveValue('1.2')
+  for (const loft of lofts) await highest(loft).fill('')
+  await keep(page).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+})
+
 test('every calendar can be read by another program', async ({ page, request }) => {
   await openCrew(page)
   for (const name of ['Who comes and goes', 'Brída', 'Loft 1']) {

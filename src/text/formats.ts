@@ -219,6 +219,7 @@ export const UNIT_SIGN: { [Kind in Quantity]: Record<Units[Kind], string> } = {
   temperature: { c: '°C', f: '°F' },
   distance: { km: 'km', mi: 'mi' },
   area: { m2: 'm²', 'sq-ft': 'sq ft' },
+  length: { m: 'm', ft: 'ft' },
 }
 
 export const unitSign = ({ units }: Pick<Region, 'units'>, quantity: Quantity) =>
@@ -249,6 +250,7 @@ const EXTRA_DECIMALS: { [Kind in Quantity]: Record<Units[Kind], number> } = {
   temperature: { c: 0, f: 0 },
   distance: { km: 0, mi: 0 },
   area: { m2: 0, 'sq-ft': -1 },
+  length: { m: 0, ft: 0 },
 }
 
 const lists = new Map<string, Intl.ListFormat>()

@@ -56,7 +56,7 @@ describe('a number as it is typed', () => {
   })
 })
 
-const QUANTITIES: Quantity[] = ['depth', 'volume', 'water', 'temperature', 'distance', 'area']
+const QUANTITIES: Quantity[] = ['depth', 'volume', 'water', 'temperature', 'distance', 'area', 'length']
 
 test('what a field shows it reads back, in six places and both systems of units', () => {
   fc.assert(

@@ -18,6 +18,16 @@ const wholeNumber = (most: number, message: string) =>
     .trim()
     .refine((text) => text === '' || (/^\d{1,7}$/.test(text) && Number(text) <= most), message)
 
+/** A measure of the vehicle, m; empty where nobody measured it. */
+const measure = (least: number, most: number, what: string) =>
+  z
+    .string()
+    .trim()
+    .refine(
+      (text) => text === '' || (/^\d+(\.\d+)?$/.test(text) && Number(text) >= least && Number(text) <= most),
+      `No vehicle has this ${what}. Look again, or leave it empty.`,
+    )
+
 export const treatmentSchema = z.object({
   kind: z.enum(TREATMENTS),
   what: optionalLine,
@@ -48,6 +58,9 @@ export const intakeSchema = z.object({
       'Write the year with four digits, or leave it empty.',
     ),
   shape: z.enum(SHAPES, 'Choose the body shape that comes closest.'),
+  /** Metres. */
+  length: measure(1, 20, 'length'),
+  height: measure(0.5, 6, 'height'),
   colourCode: optionalLine,
   colour: line('Write the colour as the customer calls it.'),
   paintSystem: z.enum(PAINT_SYSTEMS, 'Choose the paint system. The guide beside it tells them apart.'),
@@ -102,6 +115,8 @@ export const emptyIntake = (today: string): Intake => ({
   model: '',
   year: '',
   shape: 'hatchback',
+  length: '',
+  height: '',
   colourCode: '',
   colour: '',
   paintSystem: 'clear-over-base',

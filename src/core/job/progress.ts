@@ -2,6 +2,7 @@ import type { JobId, PersonId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer/operations'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, plusMinutes } from '../time'
+import type { VehicleSize } from '../vehicle'
 
 /** How far an operation has come. */
 export type Progress =
@@ -16,6 +17,8 @@ export type LiveJob = {
   due?: Instant
   weight: number
   plan: JobPlan
+  /** How much room its vehicle takes; it fits everywhere where that is not known. */
+  size?: VehicleSize
   progress: Readonly<Record<string, Progress>>
   /** Where each operation was last planned. */
   published: readonly PlacedOperation[]

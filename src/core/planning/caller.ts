@@ -8,7 +8,7 @@ import {
   soonestFor,
 } from '../schedule'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
-import type { Shape } from '../vehicle'
+import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
 import { calendarNow, type Floor } from './floor'
 import { standing } from './moves'
@@ -57,8 +57,8 @@ const SATURDAYS = 2
 type Calendar = { problem: Problem; operations: readonly PlacedOperation[] }
 
 /** The operations, links and stays of a plan as the scheduler takes them, beside an empty shop. */
-function problemJob(floor: Floor, plan: JobPlan, arrive: Instant): ProblemJob {
-  const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [newJob(plan, arrive)], {
+function problemJob(floor: Floor, plan: JobPlan, arrive: Instant, size: VehicleSize): ProblemJob {
+  const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [newJob(plan, arrive, size)], {
     now: floor.now,
   })
   return problem.jobs[0]!
@@ -67,11 +67,10 @@ function problemJob(floor: Floor, plan: JobPlan, arrive: Instant): ProblemJob {
 function collectionOf(
   floor: Floor,
   { problem, operations }: Calendar,
-  plan: JobPlan,
-  arrive: Instant,
+  { plan, arrive, size }: { plan: JobPlan; arrive: Instant; size: VehicleSize },
   way: WayIn,
 ): Collection | { reason: ScheduleReason } {
-  const soonest = soonestFor(problem, operations, problemJob(floor, plan, arrive))
+  const soonest = soonestFor(problem, operations, problemJob(floor, plan, arrive, size))
   if (soonest.kind === 'impossible') return { reason: soonest.reason }
   const collectAt = collectionTime(floor.shop.setup, soonest.end)
   return { way, collectAt, plan, operations: soonest.operations }
@@ -104,8 +103,9 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace })
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
+  const size = sizeOf({ shape })
   const at = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar) =>
-    collectionOf(floor, on, changed, from, way)
+    collectionOf(floor, on, { plan: changed, arrive: from, size }, way)
 
   const usual = at({ kind: 'usual' })
   const days = extraDays(floor, from).map(({ day, person }) =>

@@ -4,6 +4,7 @@ import { aBay, aPerson } from '../inputs'
 import { SKILLS } from '../offer/skill'
 import type { ProblemCalendar } from '../schedule'
 import { isLocalDay, type LocalDay, WEEKDAYS, type Weekday } from '../time'
+import type { BayRoom } from '../vehicle'
 import { hoursText, readHours } from './hours'
 
 /** Who works here and when, and which bays there are: as it is typed, and as the scheduler reads it. */
@@ -23,6 +24,13 @@ const day = z.string().refine(isLocalDay, 'Choose a day.')
 const name = (what: string) =>
   z.string().trim().min(1, `Type a name for ${what}.`).max(60, 'Keep the name under 60 characters.')
 
+const room = ([least, most]: [number, number], [little, much]: [string, string]) =>
+  z
+    .number({ error: 'Type a number, or leave it empty.' })
+    .min(least, `Too ${little} for any vehicle. Check the unit.`)
+    .max(most, `No vehicle is that ${much}. Check the unit.`)
+    .optional()
+
 export const crewSchema = z
   .strictObject({
     people: z.array(
@@ -41,6 +49,9 @@ export const crewSchema = z
         name: name('the bay'),
         kinds: z.array(z.enum(BAY_KINDS)).min(1, 'Choose what may be done in it.'),
         capacity: z.int().min(1, 'At least one car fits.').max(20, 'At most twenty cars fit.'),
+        /** The longest and the highest vehicle it takes, m. */
+        lengthM: room([2, 40], ['short', 'long']),
+        heightM: room([1, 12], ['low', 'high']),
       }),
     ),
     /** When cars can be brought and fetched. */
@@ -81,7 +92,7 @@ function weekOf(calendar: ProblemCalendar): TypedWeek {
 const exceptionsOf = (calendar: ProblemCalendar) => ('always' in calendar ? [] : (calendar.exceptions ?? []))
 
 type StoredPerson = { id: PersonId; name: string; skills: string[]; calendar: string }
-type StoredPlace = { id: BayId; name: string; kinds: string[]; capacity: number; calendar: string }
+type StoredPlace = { id: BayId; name: string; kinds: string[]; capacity: number; calendar: string } & BayRoom
 type Stored = {
   people: readonly StoredPerson[]
   places: readonly StoredPlace[]
@@ -108,11 +119,13 @@ export function typedCrew({ people, places, calendars, counterCalendar }: Stored
         .filter(({ date }) => !closed.includes(date))
         .map(({ date, open }) => ({ day: date, hours: hoursText(open) })),
     })),
-    places: places.map(({ id, name: called, kinds, capacity }) => ({
+    places: places.map(({ id, name: called, kinds, capacity, lengthM, heightM }) => ({
       id,
       name: called,
       kinds: BAY_KINDS.filter((kind) => kinds.includes(kind)),
       capacity,
+      ...(lengthM === undefined ? {} : { lengthM }),
+      ...(heightM === undefined ? {} : { heightM }),
     })),
     counter: weekOf(calendarOf(counterCalendar)),
     closed: closed.toSorted(),

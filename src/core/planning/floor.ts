@@ -2,6 +2,7 @@ import type { Job, LiveJob, Stage } from '../job'
 import type { Agreement } from '../offer'
 import { everyone, type Setup, type Shop } from '../shop'
 import type { Instant } from '../time'
+import { sizeOf } from '../vehicle'
 import { type Outage, shopWithout } from './outage'
 import type { Planning } from './planning'
 import type { ShopCalendar } from './shop-problem'
@@ -38,6 +39,7 @@ export function liveJob(
     due: agreement.promisedFor,
     weight: 1,
     plan: agreement.plan,
+    size: sizeOf(job.vehicle),
     progress,
     published,
     ...(pinned ? { pinned } : {}),

@@ -4,7 +4,7 @@ import catalogueFile from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
-import { toJobId, toPersonId } from '../ids'
+import { toBayId, toJobId, toPersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
 import { makeOffer, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
@@ -206,6 +206,39 @@ describe('the shop as a scheduling problem', () => {
     expect(planned([{ ...job, progress }], plusMinutes(now, 20)).schedule.reasons).toEqual([])
   })
 
+  describe('a vehicle that is long or high', () => {
+    const long = { lengthM: 6.4, heightM: 2.6 }
+    const rooms: Record<string, { lengthM?: number; heightM?: number }> = {
+      'loft-1': { lengthM: 5.4 },
+      'loft-2': { lengthM: 8, heightM: 2.7 },
+      'loft-3': { heightM: 2.2 },
+    }
+    const places = shop.places.map((place) => ({ ...place, ...rooms[place.id] }))
+    const bays = (job: LiveJob) => {
+      const { problem } = planningProblem({ ...shop, places }, [job], { now: MONDAY })
+      const { schedule } = solve(problem, { seed: 1, steps: 0 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      return { stands: new Set(schedule.operations.map(({ place }) => place)), reasons: schedule.reasons }
+    }
+    test('stands only in bays it fits into', () => {
+      expect(bays({ ...live('A', 'lantern'), size: long }).stands).toEqual(new Set(['wash', 'loft-2']))
+    })
+    test('fits into none: that is said before anything is promised', () => {
+      const { reasons } = bays({ ...live('A', 'lantern'), size: { ...long, heightM: 3.1 } })
+      expect(reasons[0]).toMatchObject({ code: 'fits-nowhere', kind: 'studio' })
+    })
+    test('that stands in a bay already does fit into it, whatever was measured', () => {
+      const job = live('A', 'lantern')
+      const { placed } = planned([job], MONDAY)
+      const published = placed.map((each) =>
+        each.place === 'wash' ? each : { ...each, place: toBayId('loft-1') },
+      )
+      const last = published.find(({ place }) => place === 'loft-1')!
+      const begun = { [last.operation]: { kind: 'started' as const, at: MONDAY } }
+      const there = bays({ ...job, published, progress: begun, size: long })
+      expect(there.stands).toContain('loft-1')
+    })
+  })
   test('a new job moves nobody who was placed before', () => {
     const first = planned([live('A', 'lantern'), live('B', 'headland')], MONDAY)
     const published = (id: string) => first.placed.filter(({ job }) => job === id)

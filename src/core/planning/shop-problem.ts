@@ -10,6 +10,7 @@ import {
   type ProblemOperation,
 } from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
+import { type BayRoom, fitsIn } from '../vehicle'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { toSchedule, unattended } from './file-operations'
 
@@ -18,8 +19,12 @@ export type Closure = { id: string; place: BayId; from: Instant; until: Instant 
 
 export type ShopCalendar = Pick<
   Problem,
-  'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'places' | 'people'
-> & { closures?: readonly Closure[]; damp?: readonly DampAir[] }
+  'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'people'
+> & {
+  places: (Problem['places'][number] & BayRoom)[]
+  closures?: readonly Closure[]
+  damp?: readonly DampAir[]
+}
 
 /** A layer whose window has really closed before the next one was begun. */
 export type MissedWindow = { job: JobId; operation: OperationId; after: string; closed: Instant }
@@ -70,6 +75,7 @@ class ProblemBuilder {
     return {
       problem: {
         id: job.id,
+        ...this.fits(job, pins),
         arrive,
         ...(job.due ? { due: onMinute(job.due) } : {}),
         weight: job.weight,
@@ -84,6 +90,14 @@ class ProblemBuilder {
       },
       pins,
     }
+  }
+
+  /** The bays its car fits into, if not all of them do; where it stands already it does, whatever was measured. */
+  private fits({ size }: LiveJob, pins: readonly Pin[]): Pick<ProblemJob, 'fits'> {
+    if (!size || this.shop.places.every((place) => fitsIn(place, size))) return {}
+    const isIn = new Set(pins.map(({ place }) => place))
+    const fits = this.shop.places.filter((place) => fitsIn(place, size) || isIn.has(place.id))
+    return { fits: fits.map(({ id }) => id) }
   }
 
   /** An operation not yet begun, kept out of damp air where that matters to it. */

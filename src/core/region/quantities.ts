@@ -1,10 +1,12 @@
 import {
   celsiusToFahrenheit,
   fahrenheitToCelsius,
+  feetToMetres,
   fluidOuncesToMl,
   kmToMiles,
   litresToUsGallons,
   m2ToSquareFeet,
+  metresToFeet,
   milesToKm,
   milToUm,
   mlToFluidOunces,
@@ -17,7 +19,7 @@ import type { Quantity, Units } from './region'
 type Conversion = { shown: (stored: number) => number; stored: (shown: number) => number }
 const SAME: Conversion = { shown: (value) => value, stored: (value) => value }
 
-/** What is stored and what is shown, by kind and unit. Stored are µm, ml, litres, °C, km and m². */
+/** What is stored and what is shown, by kind and unit. Stored are µm, ml, litres, °C, km, m² and m. */
 const CONVERSIONS: { [Kind in Quantity]: Record<Units[Kind], Conversion> } = {
   depth: { um: SAME, mil: { shown: umToMil, stored: milToUm } },
   volume: { ml: SAME, 'fl-oz': { shown: mlToFluidOunces, stored: fluidOuncesToMl } },
@@ -25,6 +27,7 @@ const CONVERSIONS: { [Kind in Quantity]: Record<Units[Kind], Conversion> } = {
   temperature: { c: SAME, f: { shown: celsiusToFahrenheit, stored: fahrenheitToCelsius } },
   distance: { km: SAME, mi: { shown: kmToMiles, stored: milesToKm } },
   area: { m2: SAME, 'sq-ft': { shown: m2ToSquareFeet, stored: squareFeetToM2 } },
+  length: { m: SAME, ft: { shown: metresToFeet, stored: feetToMetres } },
 }
 
 const conversionOf = (units: Units, quantity: Quantity): Conversion =>

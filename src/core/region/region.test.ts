@@ -33,6 +33,7 @@ describe('quantities in the shop’s units', () => {
     ['temperature', 100, 212],
     ['distance', 1.609344, 1],
     ['area', 0.09290304, 1],
+    ['length', 0.3048, 1],
   ])('%s: %d stored is %d (NIST SP 811, NIST Handbook 44)', (quantity, si, customary) => {
     expect(shown(US_CUSTOMARY, quantity, si)).toBeCloseTo(customary, 12)
     expect(stored(US_CUSTOMARY, quantity, customary)).toBeCloseTo(si, 12)
@@ -42,7 +43,7 @@ describe('quantities in the shop’s units', () => {
   test('what is shown is stored again as it was', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<Quantity>('depth', 'volume', 'water', 'temperature', 'distance', 'area'),
+        fc.constantFrom<Quantity>('depth', 'volume', 'water', 'temperature', 'distance', 'area', 'length'),
         fc.double({ min: -1e5, max: 1e5, noNaN: true }),
         (quantity, value) => {
           const back = stored(US_CUSTOMARY, quantity, shown(US_CUSTOMARY, quantity, value))

@@ -15,6 +15,7 @@ export const unitsSchema = z.strictObject({
   temperature: z.enum(['c', 'f']),
   distance: z.enum(['km', 'mi']),
   area: z.enum(['m2', 'sq-ft']),
+  length: z.enum(['m', 'ft']).default('m'),
 })
 export type Units = z.infer<typeof unitsSchema>
 export type Quantity = keyof Units
@@ -26,6 +27,7 @@ export const METRIC: Units = {
   temperature: 'c',
   distance: 'km',
   area: 'm2',
+  length: 'm',
 }
 /** As shops in America count. Fluid ounces and gallons are those of the United States. */
 export const US_CUSTOMARY: Units = {
@@ -35,6 +37,7 @@ export const US_CUSTOMARY: Units = {
   temperature: 'f',
   distance: 'mi',
   area: 'sq-ft',
+  length: 'ft',
 }
 
 const isLocale = (tag: string) => {

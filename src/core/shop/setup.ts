@@ -15,6 +15,9 @@ export const namedPlace = z.object({
   kinds: z.array(z.string()),
   capacity: z.int(),
   calendar: z.string(),
+  /** The longest and the highest vehicle it takes, m; any where it is not said. */
+  lengthM: z.number().positive().optional(),
+  heightM: z.number().positive().optional(),
 })
 
 export const namedPerson = z.object({

@@ -19,6 +19,11 @@ export const KM_PER_MILE = 1.609344
 /** 1 square foot, square metres: a foot is 0.3048 m exactly (NIST SP 811). */
 export const M2_PER_SQUARE_FOOT = 0.09290304
 
+/** 1 foot, metres, exactly (NIST SP 811). */
+export const M_PER_FOOT = 0.3048
+
+export const feetToMetres = (feet: number) => feet * M_PER_FOOT
+export const metresToFeet = (metres: number) => metres / M_PER_FOOT
 export const milesToKm = (miles: number) => miles * KM_PER_MILE
 export const kmToMiles = (km: number) => km / KM_PER_MILE
 export const squareFeetToM2 = (squareFeet: number) => squareFeet * M2_PER_SQUARE_FOOT

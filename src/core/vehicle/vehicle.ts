@@ -11,6 +11,9 @@ export type Vehicle = {
   model: string
   year?: number
   shape: Shape
+  /** Measured, m; where it was not, it is as long and high as its shape usually is. */
+  lengthM?: number
+  heightM?: number
   colour: string
   colourCode: string
   paintSystem: PaintSystem

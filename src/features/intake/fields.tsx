@@ -42,13 +42,15 @@ export function Amount({
   name,
   label,
   hint,
+  placeholder,
   quantity,
   whole = false,
 }: {
   form: Form
-  name: 'budget' | 'yearlyKm' | 'odometerKm' | 'fuelPercent'
+  name: 'budget' | 'yearlyKm' | 'odometerKm' | 'fuelPercent' | 'length' | 'height'
   label: string
   hint?: string
+  placeholder?: string
   quantity?: Quantity
   whole?: boolean
 }) {
@@ -63,7 +65,12 @@ export function Amount({
           hint={hint}
           error={form.formState.errors[name]?.message}
         >
-          <NumberInput {...field} {...(quantity ? { quantity } : {})} whole={whole} />
+          <NumberInput
+            {...field}
+            {...(quantity ? { quantity } : {})}
+            {...(placeholder ? { placeholder } : {})}
+            whole={whole}
+          />
         </Field>
       )}
     />

@@ -19,6 +19,8 @@ export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
     model: vehicle.model,
     year: vehicle.year === undefined ? '' : String(vehicle.year),
     shape: vehicle.shape,
+    length: vehicle.lengthM === undefined ? '' : String(vehicle.lengthM),
+    height: vehicle.heightM === undefined ? '' : String(vehicle.heightM),
     colour: vehicle.colour,
     colourCode: vehicle.colourCode,
     paintSystem: vehicle.paintSystem,

@@ -3,10 +3,12 @@
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { Controller, useWatch } from 'react-hook-form'
-import { readVin, SHAPE_NAME, SHAPES, vinNoteText } from '@/core/vehicle'
+import { readVin, SHAPE_NAME, SHAPES, USUAL_SIZE, vinNoteText } from '@/core/vehicle'
+import { figure } from '@/text/formats'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 import { SideView } from '@/ui/side-view'
-import { CARD, type Form, Text } from './fields'
+import { Amount, CARD, type Form, Text } from './fields'
 
 /** Which vehicle it is: plate, number, colour and shape. */
 export function StepVehicle({ form }: { form: Form }) {
@@ -29,7 +31,24 @@ export function StepVehicle({ form }: { form: Form }) {
         />
       </div>
       <ShapePicker form={form} />
+      <Size form={form} />
     </>
+  )
+}
+
+/** How long and high it is, where it matters which bay it fits into; what its shape usually is stands in the fields. */
+function Size({ form }: { form: Form }) {
+  const region = useRegion()
+  const usual = USUAL_SIZE[useWatch({ control: form.control, name: 'shape' })]
+  const shown = (metres: number) => figure(region, 'length', metres, 1)
+  return (
+    <div className="mt-4 grid gap-4 sm:grid-cols-3">
+      <Amount form={form} name="length" label="Length" quantity="length" placeholder={shown(usual.lengthM)} />
+      <Amount form={form} name="height" label="Height" quantity="length" placeholder={shown(usual.heightM)} />
+      <p className="self-end pb-3 text-sm text-ink-soft max-sm:pb-0">
+        Decides which bays it fits into. Left empty, what is usual for its shape is taken.
+      </p>
+    </div>
   )
 }
 

@@ -18,7 +18,19 @@ export const STEPS: readonly Step[] = [
   {
     title: 'Which vehicle?',
     short: 'Vehicle',
-    fields: ['vehicleId', 'plate', 'make', 'model', 'vin', 'year', 'colour', 'colourCode', 'shape'],
+    fields: [
+      'vehicleId',
+      'plate',
+      'make',
+      'model',
+      'vin',
+      'year',
+      'colour',
+      'colourCode',
+      'shape',
+      'length',
+      'height',
+    ],
     needs: ['plate', 'make', 'model', 'colour'],
   },
   {

@@ -1,8 +1,10 @@
 import { BAY_KINDS, type BayKind, type TypedCrew } from '@/core/planning'
+import { unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { Checks } from './checks'
 
 type Bay = TypedCrew['places'][number]
@@ -22,7 +24,33 @@ type Props = {
   onRemove: () => void
 }
 
-/** What a bay is called, what may be done in it and how many cars it takes. */
+/** How long or high a vehicle may be; empty where any is. */
+function Room({
+  label,
+  value,
+  error,
+  onChange,
+}: {
+  label: string
+  value: number | undefined
+  error: string | undefined
+  onChange: (value: number | undefined) => void
+}) {
+  const region = useRegion()
+  return (
+    <Field label={`${label}, ${unitSign(region, 'length')}`} error={error}>
+      <NumberInput
+        className="w-28"
+        quantity="length"
+        placeholder="any"
+        value={value === undefined || Number.isNaN(value) ? '' : String(value)}
+        onChange={(text) => onChange(text === '' ? undefined : numberOf(text))}
+      />
+    </Field>
+  )
+}
+
+/** What a bay is called, what may be done in it, how many cars it takes and how long and high they may be. */
 export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
   const set = (change: Partial<Bay>) => onChange({ ...bay, ...change })
   return (
@@ -53,9 +81,23 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
           onChange={(text) => set({ capacity: numberOf(text) })}
         />
       </Field>
-      <Button look="quiet" className="ml-auto" onClick={onRemove}>
-        Remove
-      </Button>
+      <div className="flex basis-full flex-wrap items-end gap-4">
+        <Room
+          label="Longest vehicle"
+          value={bay.lengthM}
+          error={error('lengthM')}
+          onChange={(lengthM) => set({ lengthM })}
+        />
+        <Room
+          label="Highest vehicle"
+          value={bay.heightM}
+          error={error('heightM')}
+          onChange={(heightM) => set({ heightM })}
+        />
+        <Button look="quiet" className="ml-auto" onClick={onRemove}>
+          Remove
+        </Button>
+      </div>
     </fieldset>
   )
 }

@@ -22,6 +22,7 @@ const QUANTITY_NAME: Record<Quantity, string> = {
   temperature: 'Temperature',
   distance: 'Distance',
   area: 'Area',
+  length: 'Length',
 }
 const QUANTITIES = Object.keys(QUANTITY_NAME) as Quantity[]
 

@@ -17,6 +17,8 @@ export function VehicleHeader({
 }) {
   const facts = [
     PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase(),
+    vehicle.lengthM === undefined ? '' : `${measured(region, 'length', vehicle.lengthM, 1)} long`,
+    vehicle.heightM === undefined ? '' : `${measured(region, 'length', vehicle.heightM, 1)} high`,
     vehicle.storage === 'unknown' ? '' : `sleeps: ${STORAGE_NAME[vehicle.storage].toLowerCase()}`,
     vehicle.washing === 'unknown' ? '' : `washed: ${WASHING_NAME[vehicle.washing].toLowerCase()}`,
     vehicle.yearlyKm === undefined ? '' : `${measured(region, 'distance', vehicle.yearlyKm)} a year`,

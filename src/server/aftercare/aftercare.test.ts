@@ -15,7 +15,7 @@ import type { Job } from '@/core/job'
 import { DUE_FILTERS } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { dayIn, type Instant, instantOrThrow, localDayOrThrow, plusDays, plusMinutes } from '@/core/time'
-import { panelsOf, type Vehicle } from '@/core/vehicle'
+import { panelsOf, sizeOf, type Vehicle } from '@/core/vehicle'
 import { OWNER } from '../action/caller'
 import { perform } from '../action/perform'
 import { openDatabase } from '../db/connection'
@@ -207,7 +207,7 @@ describe('the repair', () => {
       wishes: '',
     })
     expect(past).toMatchObject({ message: expect.stringContaining('has passed') })
-    const [day] = daysFor(await loadFloor(db, NOW), offer.plan, TODAY)
+    const [day] = daysFor(await loadFloor(db, NOW), offer.plan, sizeOf(car), TODAY)
     const booked = await bookShortJob(db, NOW, offer, {
       vehicleId: car.id,
       day: day!.day,

@@ -11,7 +11,7 @@ import type { PlacedOperation, ScheduleReason } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
 import { atLocal, dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
-import { paintedAreaM2, panelsOf, type Vehicle } from '@/core/vehicle'
+import { paintedAreaM2, panelsOf, sizeOf, type Vehicle, type VehicleSize } from '@/core/vehicle'
 import { loadFloor } from '../floor/floor'
 import { addShortJob, findJob } from '../floor/job-store'
 import { publishFor } from '../planning/plan-store'
@@ -133,7 +133,7 @@ export async function repairFor(
   at: Instant,
   visitId: JobId,
   { panels, onGuarantee }: { panels: readonly string[]; onGuarantee: boolean },
-): Promise<{ offer: ShortOffer; vehicleId: VehicleId } | RepairRefusal> {
+): Promise<{ offer: ShortOffer; vehicleId: VehicleId; size: VehicleSize } | RepairRefusal> {
   const shop = await loadShop(db)
   const visit = await findJob(db, visitId)
   if (!visit) return { message: 'This visit is no longer there. Reload the page.' }
@@ -141,7 +141,7 @@ export async function repairFor(
   const found = failing(protection).filter(({ unit }) => panels.includes(unit.id))
   const layers = found[0]?.unit.layers ?? protection.surfaces[0]?.products ?? []
   const offer = await repairOffer(db, shop, visit, panels, layers, onGuarantee)
-  return 'message' in offer ? offer : { offer, vehicleId: visit.vehicle.id }
+  return 'message' in offer ? offer : { offer, vehicleId: visit.vehicle.id, size: sizeOf(visit.vehicle) }
 }
 
 /** Cars come in when the early shift does; on the day itself, from now on. */
@@ -157,17 +157,18 @@ function arrivalOn(floor: Floor, day: LocalDay): Instant {
 function fits(
   floor: Floor,
   plan: JobPlan,
+  size: VehicleSize,
   day: LocalDay,
 ): (DayOffered & { placed: PlacedOperation[] }) | { reasons: readonly ScheduleReason[] } {
   const arriveAt = arrivalOn(floor, day)
-  const when = whenForJob(floor, newJob(plan, arriveAt))
+  const when = whenForJob(floor, newJob(plan, arriveAt, size))
   return when.kind === 'possible'
     ? { day, arriveAt, collectAt: when.collectAt, placed: when.placed }
     : { reasons: when.reasons }
 }
 
 /** The first working days from `from` on which the car could come, if nobody else is moved. */
-export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered[] {
+export function daysFor(floor: Floor, plan: JobPlan, size: VehicleSize, from: LocalDay): DayOffered[] {
   const { region, calendars, counterCalendar } = floor.shop.setup
   const counter = calendars[counterCalendar]!
   const today = dayIn(region.timezone, floor.now)
@@ -178,7 +179,7 @@ export function daysFor(floor: Floor, plan: JobPlan, from: LocalDay): DayOffered
   const found: DayOffered[] = []
   for (const day of days) {
     if (found.length >= DAYS_OFFERED) break
-    const tried = fits(floor, plan, day)
+    const tried = fits(floor, plan, size, day)
     if ('reasons' in tried) continue
     const { placed: _, ...offered } = tried
     found.push(offered)
@@ -208,7 +209,7 @@ export async function bookShortJob(
   if (day < dayIn(timezone, now)) return { message: 'That day has passed. Choose today or later.' }
   const known = await findKnown(db, booking.vehicleId)
   if (!known) return { message: 'This vehicle is no longer there. Go back to the list.' }
-  const tried = fits(floor, offer.plan, day)
+  const tried = fits(floor, offer.plan, sizeOf(known.vehicle), day)
   if ('reasons' in tried)
     return {
       message: `It does not fit on that day: ${whyNotPlaced(floor, tried.reasons, offer.plan)} Choose another one.`,

@@ -5,6 +5,7 @@ import { comesOn, lifeSchema, lookFrom, looksSchema, repairSchema } from '@/core
 import { done, refuse } from '@/core/answer'
 import { aJob, aVehicle, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
+import { sizeOf } from '@/core/vehicle'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -32,7 +33,7 @@ export const daysForVisit = defineReadAction({
     if (!known) return refuse('gone', GONE)
     const offer = visitOffer(shop, known.vehicle, known.customer)
     return done({
-      days: await compute('days', at, offer.plan, from),
+      days: await compute('days', at, offer.plan, sizeOf(known.vehicle), from),
       totalCents: offer.price.totalCents,
       region: shop.setup.region,
     })
@@ -157,7 +158,7 @@ export const daysForRepair = defineReadAction({
     const { setup } = await loadShop(db)
     const { plan, price } = found.offer
     return done({
-      days: await compute('days', at, plan, from),
+      days: await compute('days', at, plan, found.size, from),
       totalCents: price.totalCents,
       minutes: plan.operations.reduce(
         (sum, { mode, minutes, people }) => sum + (mode === 'unattended' ? 0 : minutes * people),

@@ -4,6 +4,7 @@ import type { JobPlan } from '@/core/offer'
 import type { Foreseen } from '@/core/planning'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import type { Instant, LocalDay } from '@/core/time'
+import type { VehicleSize } from '@/core/vehicle'
 import { refreshStalest } from '../aftercare/care-dates'
 import { daysFor } from '../aftercare/short-jobs'
 import { now } from '../clock'
@@ -26,11 +27,12 @@ export const TASKS = {
   },
   'work-out': async (at: Instant, what: Foreseen) => workOut(await database(), at, what),
   /** When a job could be fetched with each of these plans, nobody else moved. */
-  fits: async (at: Instant, job: Pick<Job, 'id' | 'arriveAt'>, plans: readonly JobPlan[]) => {
+  fits: async (at: Instant, job: Pick<Job, 'id' | 'arriveAt' | 'vehicle'>, plans: readonly JobPlan[]) => {
     const floor = await floorAt(at)
     return plans.map((plan) => whenForPlan(floor, job, plan))
   },
-  days: async (at: Instant, plan: JobPlan, from: LocalDay) => daysFor(await floorAt(at), plan, from),
+  days: async (at: Instant, plan: JobPlan, size: VehicleSize, from: LocalDay) =>
+    daysFor(await floorAt(at), plan, size, from),
   caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),
 }

@@ -633,6 +633,8 @@ export type VehiclesRow = {
   hard_water: 0 | 1
   treatments: string
   care_reckoned_on: string | null
+  length_m: number | null
+  height_m: number | null
 }
 
 type VehiclesIn = In<VehiclesRow, never, 'care_reckoned_on'>
@@ -839,6 +841,8 @@ declare module 'knex/types/tables' {
         | 'hard_water'
         | 'treatments'
         | 'care_reckoned_on'
+        | 'length_m'
+        | 'height_m'
       >,
       Changed<VehiclesIn>
     >

@@ -15,18 +15,19 @@ import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { dayIn, laterOf } from '@/core/time'
-import { placesOf } from '@/core/vehicle'
+import { placesOf, sizeOf } from '@/core/vehicle'
 import { contaminationScore } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { loadWash } from '../survey/wash-store'
 
-function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt'>, plan: JobPlan): LiveJob {
+function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt' | 'vehicle'>, plan: JobPlan): LiveJob {
   return {
     id: job.id,
     arrive: laterOf(job.arriveAt, floor.now),
     weight: 1,
     plan,
+    size: sizeOf(job.vehicle),
     progress: {},
     published: [],
   }
@@ -66,7 +67,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
 /** When a vehicle could be fetched with this plan, if nobody else is moved. */
 export const whenForPlan = (
   floor: Floor,
-  job: Pick<Job, 'id' | 'arriveAt'>,
+  job: Pick<Job, 'id' | 'arriveAt' | 'vehicle'>,
   plan: JobPlan,
 ): PricedOffer['when'] => whenForJob(floor, candidate(floor, job, plan))
 

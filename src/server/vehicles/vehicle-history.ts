@@ -103,7 +103,17 @@ export async function loadHistory(
     }
     return [stay]
   })
-  const { id: _, storage: _s, washing: _w, yearlyKm: _k, salted: _a, hardWater: _h, ...paint } = vehicle
+  const {
+    id: _,
+    storage: _s,
+    washing: _w,
+    yearlyKm: _k,
+    salted: _a,
+    hardWater: _h,
+    lengthM: _l,
+    heightM: _hm,
+    ...paint
+  } = vehicle
   return {
     format: HISTORY_FORMAT,
     writtenOn: dayIn(zone, now),

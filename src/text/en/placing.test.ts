@@ -19,6 +19,7 @@ const REASONS: readonly PlacingReason[] = [
   { ...at, code: 'skill-missing', skill: 'coat', wanted: 1, found: 0 },
   { ...at, code: 'skill-missing', skill: 'coat', wanted: 3, found: 1 },
   { ...at, code: 'place-missing', kind: 'studio' },
+  { ...at, code: 'fits-nowhere', kind: 'studio' },
   { ...at, code: 'no-shift-long-enough', minutes: 600, longest: 270, skill: 'coat' },
   { ...at, code: 'pin-skill', person: toPersonId('merle'), skill: 'coat' },
   { ...at, code: 'pin-before-arrival' },

@@ -60,6 +60,8 @@ function factsText(reason: PlacingReason, names: PlacingNames): string {
         : `${it} needs ${reason.wanted} people who can ${doesIt(reason.skill)}; there ${reason.found === 1 ? 'is only one' : `are only ${reason.found}`}.`
     case 'place-missing':
       return `${it} needs ${bayOf(reason.kind)}, and there is none.`
+    case 'fits-nowhere':
+      return `${it} needs ${bayOf(reason.kind)}, and the vehicle is too long or too high for each of them. Check its size, and the size of the bays.`
     case 'no-shift-long-enough':
       return `${it} takes ${duration(names.region, reason.minutes)} without a break; nobody who can do it has more than ${duration(names.region, reason.longest)} at a stretch.`
     case 'pin-skill':

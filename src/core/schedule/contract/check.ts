@@ -185,6 +185,8 @@ class Checker {
         if (!place) this.fail('unknown-place', `no place “${id}”`, job.id)
         else if (!place.kinds.includes(stay.kind))
           this.fail('place-kind', `“${id}” is not of the kind “${stay.kind}”`, job.id)
+        else if (job.fits && !job.fits.includes(place.id))
+          this.fail('place-size', `the vehicle does not fit into “${id}”`, job.id)
       }
     }
   }

@@ -125,7 +125,11 @@ export type ProblemOperation = FileJob['operations'][number] & {
   restOf?: OperationId
   dryAir?: DryAir
 }
-export type ProblemJob = Omit<FileJob, 'operations'> & { operations: ProblemOperation[] }
+export type ProblemJob = Omit<FileJob, 'operations'> & {
+  operations: ProblemOperation[]
+  /** The places its car fits into; all where absent. */
+  fits?: readonly BayId[]
+}
 export type Problem = Omit<ProblemFile, 'format' | 'jobs'> & {
   jobs: ProblemJob[]
   closed?: readonly Closed[]

@@ -21,6 +21,7 @@ const placingReasonSchema = z.discriminatedUnion('code', [
   z.object({ ...at, code: z.literal('link-contradicts'), to: operation, min: z.number(), max: z.number() }),
   z.object({ ...at, code: z.literal('skill-missing'), skill: z.string(), wanted: z.int(), found: z.int() }),
   z.object({ ...at, code: z.literal('place-missing'), kind: z.string() }),
+  z.object({ ...at, code: z.literal('fits-nowhere'), kind: z.string() }),
   z.object({
     ...at,
     code: z.literal('no-shift-long-enough'),

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toJobId, toOperationId } from '../../ids'
+import { toBayId, toJobId, toOperationId } from '../../ids'
 import { type Instant, plusMinutes } from '../../time'
 import { checkSchedule, type Problem, problemSchema, type Schedule, scheduleSchema, solve } from '..'
 import { coatingJob, fileOf, shopProblem, week } from '../solver/problems.fixture'
@@ -266,6 +266,11 @@ describe('what cannot be is named', () => {
     expect(solved(shopProblem([coatingJob('A', 1, { stays })])).reasons[0]).toMatchObject({
       code: 'place-missing',
     })
+  })
+  test('places into none of which the car fits', () => {
+    const problem = shopProblem([coatingJob('A', 1)])
+    const jobs = problem.jobs.map((job) => ({ ...job, fits: [toBayId('wash-1')] }))
+    expect(solved({ ...problem, jobs }).reasons[0]).toMatchObject({ code: 'fits-nowhere', kind: 'studio' })
   })
   test('links in a circle, and a window that closes before it opens', () => {
     const circle = [

@@ -18,6 +18,7 @@ export type Refusal =
   | { code: 'air-too-damp'; opens: Instant }
   | { code: 'air-gets-damp'; closes: Instant }
   | { code: 'wrong-place'; place: BayId; kind: string }
+  | { code: 'too-small'; place: BayId }
   | { code: 'stands-elsewhere'; place: BayId }
   | { code: 'lacks-skill'; person: PersonId; skill: string }
   | { code: 'nobody-on-shift'; skill: string; person?: PersonId }
@@ -105,7 +106,10 @@ export function refusalByPlace(
 ): Refusal | undefined {
   if (place === undefined) return undefined
   const { places, kind } = job.stays[operation.stay]!
-  if (!places.includes(place)) return { code: 'wrong-place', place: model.placeIds[place]!, kind }
+  if (!places.includes(place)) {
+    const { id, kinds } = model.problem.places[place]!
+    return kinds.includes(kind) ? { code: 'too-small', place: id } : { code: 'wrong-place', place: id, kind }
+  }
   const stands = standsIn(job, operation, placement)
   if (stands !== undefined && place !== stands)
     return { code: 'stands-elsewhere', place: model.placeIds[stands]! }

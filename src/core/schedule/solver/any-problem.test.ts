@@ -107,8 +107,8 @@ function anyProblem(seed: number) {
   })
 }
 
-/** The same in a shop where places are out of use for a while and the air is damp. */
-function inDampAir(problem: Problem, seed: number): Problem {
+/** The same in a shop where places are out of use for a while, the air is damp, and not every car fits everywhere. */
+function inAShop(problem: Problem, seed: number): Problem {
   const random = seededRandom(seed + 1)
   const later = (hours: number) => plusMinutes(problem.origin, Math.floor(random() * hours * 60))
   const closed = problem.places
@@ -119,6 +119,7 @@ function inDampAir(problem: Problem, seed: number): Problem {
     })
   const jobs = problem.jobs.map((job) => ({
     ...job,
+    ...(random() < 0.4 ? { fits: problem.places.flatMap(({ id }) => (random() < 0.7 ? [id] : [])) } : {}),
     operations: job.operations.map((operation) =>
       random() < 0.4
         ? { ...operation, dryAir: random() < 0.7 ? { from: later(120) } : { by: later(240) } }
@@ -128,11 +129,11 @@ function inDampAir(problem: Problem, seed: number): Problem {
   return { ...problem, jobs, closed, fixed: [] }
 }
 
-test('where bays are out of use and the air is damp, nobody stands in them and nothing is coated in it', () => {
+test('where bays are out of use or too small and the air is damp, nobody stands in them and nothing is coated in it', () => {
   let solved = 0
   fc.assert(
     fc.property(fc.integer({ min: 0, max: 1_000_000 }), (seed) => {
-      const problem = inDampAir(anyProblem(seed), seed)
+      const problem = inAShop(anyProblem(seed), seed)
       const { schedule } = solve(problem, { seed: 1, steps: 3 })
       expect(checkSchedule(problem, schedule)).toEqual([])
       if (schedule.status !== 'infeasible') solved++
@@ -142,7 +143,7 @@ test('where bays are out of use and the air is damp, nobody stands in them and n
   expect(solved).toBeGreaterThan(20)
 })
 
-test('the checker finds a car in a bay out of use, and a coat in damp air', () => {
+test('the checker finds a car in a bay out of use or too small for it, and a coat in damp air', () => {
   const at = (text: string) => instantOrThrow(text)
   let found = 0
   for (let seed = 0; seed < 40; seed++) {
@@ -159,6 +160,10 @@ test('the checker finds a car in a bay out of use, and a coat in damp air', () =
     }))
     expect(checkSchedule({ ...problem, closed }, schedule)).toContainEqual(
       expect.objectContaining({ rule: 'place-full' }),
+    )
+    const cramped = problem.jobs.map((job) => (job.id === first.job ? { ...job, fits: [] } : job))
+    expect(checkSchedule({ ...problem, jobs: cramped }, schedule)).toContainEqual(
+      expect.objectContaining({ rule: 'place-size', job: first.job }),
     )
     const air = (dryAir: Problem['jobs'][number]['operations'][number]['dryAir']): Problem => ({
       ...problem,

@@ -8,6 +8,8 @@ export type Impossibility = { job: number; operation: number } & (
   | { code: 'link-contradicts'; to: number; min: number; max: number }
   | { code: 'skill-missing'; skill: string; wanted: number; found: number }
   | { code: 'place-missing'; kind: string }
+  /** There are places of the kind, and the car fits into none of them. */
+  | { code: 'fits-nowhere'; kind: string }
   | { code: 'no-shift-long-enough'; minutes: number; longest: number; skill: string }
   | { code: 'pin-skill'; person: PersonId; skill: string }
   | { code: 'pin-before-arrival' }
@@ -20,7 +22,10 @@ function operationImpossibilities(model: Model, job: ModelJob, operation: ModelO
   const at = { job: job.index, operation: operation.index }
   const found: Impossibility[] = []
   const stay = job.stays[operation.stay]!
-  if (stay.places.length === 0) return [{ ...at, code: 'place-missing', kind: stay.kind }]
+  if (stay.places.length === 0) {
+    const isThere = model.problem.places.some(({ kinds }) => kinds.includes(stay.kind))
+    return [{ ...at, code: isThere ? 'fits-nowhere' : 'place-missing', kind: stay.kind }]
+  }
   if (operation.skilled.length < operation.people)
     return [
       {

@@ -258,7 +258,9 @@ export function compileModel(problem: Problem): Model {
         id: stay.id,
         kind: stay.kind,
         operations: stay.operations.map((operation) => operationIndex.get(operation)!),
-        places: problem.places.flatMap((place, at) => (place.kinds.includes(stay.kind) ? [at] : [])),
+        places: problem.places.flatMap(({ id, kinds }, at) =>
+          kinds.includes(stay.kind) && (job.fits?.includes(id) ?? true) ? [at] : [],
+        ),
         minutesAtLeast: 0,
       })),
       ...(order ? { order } : {}),

@@ -61,6 +61,7 @@ describe('why not', () => {
     ],
     [{ code: 'past', opens: at('2027-01-13T10:15:00Z') }, 'That is past. The next free start is 10:15.'],
     [{ code: 'before-arrival', arrives: later }, 'The car only comes in Fri 15 Jan, 20:00.'],
+    [{ code: 'too-small', place: toBayId('loft') }, 'The vehicle is too long or too high for Loft 1.'],
     [
       { code: 'wrong-place', place: toBayId('wash'), kind: 'studio' },
       '“Layer 2” cannot be done in Wash bay: it needs a studio.',

@@ -74,6 +74,8 @@ export function refusalText(
       return `${it} must begin by ${at(refusal.closes)}: after that the air gets too damp to coat.`
     case 'wrong-place':
       return `${it} cannot be done in ${names.place(refusal.place)}: it needs a ${PLACE_WORDS[refusal.kind] ?? refusal.kind}.`
+    case 'too-small':
+      return `The vehicle is too long or too high for ${names.place(refusal.place)}.`
     case 'stands-elsewhere':
       return `The car stands in ${names.place(refusal.place)} already and stays there until this part of the work is done.`
     case 'lacks-skill':

@@ -17,6 +17,7 @@ import { actsOfATablet } from './0016-acts-of-a-tablet'
 import { region } from './0017-region'
 import { toldQuotes } from './0018-told-quotes'
 import { taxes } from './0019-taxes'
+import { vehicleSize } from './0020-vehicle-size'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -40,5 +41,6 @@ export const MIGRATIONS: readonly Migration[] = [
   region,
   toldQuotes,
   taxes,
+  vehicleSize,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
