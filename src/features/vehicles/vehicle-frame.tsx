@@ -5,6 +5,7 @@ import { PAINT_SYSTEM_GUIDE, STORAGE_NAME, WASHING_NAME } from '@/text/en/vehicl
 import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { SideView } from '@/ui/side-view'
+import { SizeForm } from './size-form'
 import { VehicleRooms } from './vehicle-rooms'
 
 /** Which vehicle this is and how it lives, above all that is known of it. */
@@ -42,6 +43,7 @@ export function VehicleHeader({
             {facts.join(' · ')}
             {vehicle.vin && ` · ${vehicle.vin}`}
           </p>
+          <SizeForm vehicle={vehicle} />
         </div>
         <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`} className="shrink-0">
           Check in again

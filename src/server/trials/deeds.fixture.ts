@@ -193,6 +193,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       writeBy: 'email',
       tax: 'on-top',
     }),
+    action('size', 'vehicles.save-size', { vehicleId: gone.vehicle.id, lengthM: 5.1, heightM: null }),
     action('told', 'vehicles.tell-removal', {
       vehicleId: gone.vehicle.id,
       panels: ['bonnet', 'roof'],

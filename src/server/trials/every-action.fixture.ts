@@ -32,6 +32,7 @@ import * as washes from '../survey/wash-actions'
 import * as panelWays from '../survey/way-actions'
 import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
+import * as sizes from '../vehicles/size-actions'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
@@ -65,6 +66,7 @@ const MODULES = [
   panelWays,
   histories,
   ledger,
+  sizes,
 ]
 
 /** Every action that writes, by its name. */

@@ -191,6 +191,15 @@ export async function writeContact(
   return (await db('customers').where({ id: customerId }).update(row)) > 0
 }
 
+/** Keeps how long and high a vehicle is, m. False where there is none of that id. */
+export async function writeSize(
+  db: Knex,
+  vehicleId: VehicleId,
+  { lengthM, heightM }: { lengthM: number | null; heightM: number | null },
+): Promise<boolean> {
+  return (await db('vehicles').where({ id: vehicleId }).update({ length_m: lengthM, height_m: heightM })) > 0
+}
+
 /** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */
 export async function writeVehicle(trx: Knex, intake: Intake, customerId: CustomerId): Promise<VehicleId> {
   const row = {

@@ -1,0 +1,27 @@
+'use server'
+
+import { z } from 'zod'
+import { done, refuse } from '@/core/answer'
+import { aVehicle } from '@/core/inputs'
+import { defineAction } from '../action/define'
+import { writeSize } from './vehicle-store'
+
+const metres = (least: number, most: number, what: string) => {
+  const wrong = `No vehicle has this ${what}. Look again, or leave it empty.`
+  return z.number({ error: wrong }).min(least, wrong).max(most, wrong).nullable()
+}
+
+/** Keeps how long and how high a vehicle is; where that is null, what is usual for its shape is taken. */
+export const saveSize = defineAction({
+  name: 'vehicles.save-size',
+  who: 'desk',
+  input: z.strictObject({
+    vehicleId: aVehicle,
+    lengthM: metres(1, 20, 'length'),
+    heightM: metres(0.5, 6, 'height'),
+  }),
+  write: async ({ trx }, { vehicleId, ...size }) =>
+    (await writeSize(trx, vehicleId, size))
+      ? done()
+      : refuse('gone', 'This vehicle is no longer there. Go back to the list.'),
+})
