@@ -1,5 +1,4 @@
 export { type PaceLesson, paceLessons } from './calibration'
-export { type Cell, writeCsv } from './csv'
 export {
   type Account,
   type Cause,

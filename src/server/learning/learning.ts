@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
-import { type Cell, type Learned, learnedFrom, type Period } from '@/core/learning'
+import type { Cell } from '@/core/csv'
+import { type Learned, learnedFrom, type Period } from '@/core/learning'
 import type { Shop } from '@/core/shop'
 import { atLocal, dayIn, type Instant, plusMonths } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'

@@ -1,4 +1,5 @@
-import { PERIODS, writeCsv } from '@/core/learning'
+import { writeCsv } from '@/core/csv'
+import { PERIODS } from '@/core/learning'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { CSV_TABLES, loadLearned } from '@/server/learning/learning'
