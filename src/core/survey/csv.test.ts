@@ -1,7 +1,8 @@
 import { describe, expect, test } from 'vitest'
+import { readTable } from '../table'
 import { panelsOf } from '../vehicle'
 import { guessMapping, panelTexts, readingsCsvErrorText, readingsFromCsv, readingsFromTable } from './csv'
-import { readTable, tableErrorText } from './table'
+import { MOST_LINES, tableErrorText } from './table'
 
 const panels = panelsOf('estate')
 const read = (text: string) => readingsFromCsv(text, panels)
@@ -39,7 +40,7 @@ test('a table without readings or with an open quote is refused in words', () =>
 
 describe('tables from any gauge', () => {
   const tableOf = (source: string | Uint8Array) => {
-    const table = readTable(source)
+    const table = readTable(source, MOST_LINES)
     if (!table.ok) throw new Error(tableErrorText(table.error))
     return table.value
   }
@@ -95,7 +96,7 @@ describe('tables from any gauge', () => {
 
   test('what is no table is refused in words that say what to do', () => {
     const refusal = (source: string | Uint8Array) => {
-      const table = readTable(source)
+      const table = readTable(source, MOST_LINES)
       return table.ok ? '' : tableErrorText(table.error)
     }
     expect(refusal(new Uint8Array())).toContain('empty')

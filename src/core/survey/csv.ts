@@ -1,9 +1,10 @@
 import { ok, type Result, refused } from '../result'
+import { readTable, type Table, type TableError } from '../table'
 import { filmUm, GAUGE_MAX_UM, milToUm } from '../units'
 import type { Panel } from '../vehicle'
 import type { Readings } from './finding'
 import { median } from './statistics'
-import { readTable, type Table, type TableError, tableErrorText } from './table'
+import { MOST_LINES, tableErrorText } from './table'
 
 /** A fault in a table of readings. Line and column are counted from 1 and include the header line. */
 export type ReadingsCsvError =
@@ -187,7 +188,7 @@ export function readingsFromCsv(
   source: string | Uint8Array,
   panels: readonly Panel[],
 ): Result<Readings, ReadingsCsvError[]> {
-  const table = readTable(source)
+  const table = readTable(source, MOST_LINES)
   if (!table.ok) return refused([table.error])
   const mapping = guessMapping(table.value, panels)
   const keys = mapping.header ? table.value.rows[0]!.map(headerKey) : []

@@ -6,15 +6,14 @@ import {
   FILM_UNITS,
   guessMapping,
   type Mapping,
+  MOST_LINES,
   panelTexts,
   type Readings,
   readingsCsvErrorText,
   readingsFromTable,
-  readTable,
-  separatorName,
-  type Table,
   tableErrorText,
 } from '@/core/survey'
+import { readTable, separatorName, type Table } from '@/core/table'
 import { isMetal, type Panel } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { Button } from '@/ui/button'
@@ -41,7 +40,7 @@ export function ImportReadings({ panels, onTake }: Props) {
     if (!file) return
     if (file.size > MOST_BYTES)
       return setFault('This file is too large for the readings of one vehicle. Export this vehicle alone.')
-    const table = readTable(new Uint8Array(await file.arrayBuffer()))
+    const table = readTable(new Uint8Array(await file.arrayBuffer()), MOST_LINES)
     if (!table.ok) return setFault(tableErrorText(table.error))
     setFault(undefined)
     setLoaded({ name: file.name, table: table.value, mapping: guessMapping(table.value, panels) })

@@ -7,6 +7,7 @@ import type { Instant, LocalDay } from '@/core/time'
 import type { VehicleSize } from '@/core/vehicle'
 import { refreshStalest } from '../aftercare/care-dates'
 import { daysFor } from '../aftercare/short-jobs'
+import { planOfList } from '../bring/bring-store'
 import { now } from '../clock'
 import { atOneMoment, database, writer } from '../db/connection'
 import { loadFloor } from '../floor/floor'
@@ -33,6 +34,19 @@ export const TASKS = {
   },
   days: async (at: Instant, plan: JobPlan, size: VehicleSize, from: LocalDay) =>
     daysFor(await floorAt(at), plan, size, from),
+  /** What a list that was set down would bring; a few of those the shop knows stand for all. */
+  bring: async (id: string) => {
+    const { rows, plan } = await atOneMoment((db) => planOfList(db, id))
+    return {
+      rows,
+      customers: plan.customers.length,
+      vehicles: plan.vehicles.length,
+      past: plan.past.length,
+      pastKnown: plan.pastKnown,
+      recognised: plan.recognised.length,
+      examples: plan.recognised.slice(0, 12),
+    }
+  },
   caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),
 }

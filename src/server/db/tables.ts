@@ -153,6 +153,7 @@ export type CustomersRow = {
   language: 'en' | 'fr' | 'de'
   write_by: 'email' | 'text'
   tax: 'as-usual' | 'on-top' | 'none'
+  import_id: string | null
 }
 
 type CustomersIn = In<CustomersRow, 'created_at', never>
@@ -196,6 +197,23 @@ export type GlossReadingsRow = {
   position: number
   gu_x10: number
 }
+
+export type ImportRowsRow = {
+  import_id: string
+  line: number
+  entry: string
+}
+
+export type ImportsRow = {
+  id: string
+  name: string
+  begun_at: string
+  taken_at: string | null
+  undone_at: string | null
+  counts: string | null
+}
+
+type ImportsIn = In<ImportsRow, 'begun_at' | 'taken_at' | 'undone_at', never>
 
 export type InspectionsRow = {
   job_id: JobId
@@ -355,6 +373,17 @@ export type PaceChangesRow = {
 }
 
 type PaceChangesIn = In<PaceChangesRow, 'accepted_at', never>
+
+export type PastJobsRow = {
+  id: number
+  vehicle_id: VehicleId
+  import_id: string
+  day: string
+  work: string
+  price_cents: number | null
+}
+
+type PastJobsIn = In<PastJobsRow, never, 'day'>
 
 export type PaymentsRow = {
   id: string
@@ -635,6 +664,7 @@ export type VehiclesRow = {
   care_reckoned_on: string | null
   length_m: number | null
   height_m: number | null
+  import_id: string | null
 }
 
 type VehiclesIn = In<VehiclesRow, never, 'care_reckoned_on'>
@@ -684,7 +714,7 @@ declare module 'knex/types/tables' {
     coat_climate: Knex.CompositeTableType<CoatClimateRow, CoatClimateIn, Changed<CoatClimateIn>>
     customers: Knex.CompositeTableType<
       CustomersRow,
-      Written<CustomersIn, 'language' | 'write_by' | 'tax'>,
+      Written<CustomersIn, 'language' | 'write_by' | 'tax' | 'import_id'>,
       Changed<CustomersIn>
     >
     defects: Knex.CompositeTableType<
@@ -700,6 +730,12 @@ declare module 'knex/types/tables' {
     >
     films: Knex.CompositeTableType<FilmsRow, FilmsRow, Changed<FilmsRow>>
     gloss_readings: Knex.CompositeTableType<GlossReadingsRow, GlossReadingsRow, Changed<GlossReadingsRow>>
+    import_rows: Knex.CompositeTableType<ImportRowsRow, ImportRowsRow, Changed<ImportRowsRow>>
+    imports: Knex.CompositeTableType<
+      ImportsRow,
+      Written<ImportsIn, 'taken_at' | 'undone_at' | 'counts'>,
+      Changed<ImportsIn>
+    >
     inspections: Knex.CompositeTableType<
       InspectionsRow,
       Written<InspectionsIn, 'cleared_percent' | 'sent_to'>,
@@ -763,6 +799,11 @@ declare module 'knex/types/tables' {
       PaceChangesRow,
       Written<PaceChangesIn, 'id'>,
       Changed<PaceChangesIn>
+    >
+    past_jobs: Knex.CompositeTableType<
+      PastJobsRow,
+      Written<PastJobsIn, 'id' | 'price_cents'>,
+      Changed<PastJobsIn>
     >
     payments: Knex.CompositeTableType<PaymentsRow, Written<PaymentsIn, 'taken_back_at'>, Changed<PaymentsIn>>
     photos: Knex.CompositeTableType<
@@ -843,6 +884,7 @@ declare module 'knex/types/tables' {
         | 'care_reckoned_on'
         | 'length_m'
         | 'height_m'
+        | 'import_id'
       >,
       Changed<VehiclesIn>
     >

@@ -10,10 +10,12 @@ import { addOutage } from '../planning/outage-store'
 import { keepRefused } from '../queue/refused-store'
 import { savePace, shopVersion } from '../shop/shop-store'
 import { addSpell, listAllSpells } from '../shop/spell-store'
+import { listsSetDown } from './brought-list.fixture'
 import { key } from './deed.fixture'
 
 /** What must be there for the deeds to be done to: what has an id drawn by chance is put there beforehand. */
 export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
+  await listsSetDown(db, now)
   await addPayment(db, car.id, { cents: 1000, way: 'cash', note: 'by mistake', at: now })
   const payment = (await db('payments').where({ job_id: car.id, note: 'by mistake' }).first('id'))!
   await makeJobLink(db, car.id, now, plusMinutes(now, 1440))

@@ -15,6 +15,7 @@ import { loadSurvey } from '../survey/survey-store'
 import { linesToSign } from '../survey/to-sign'
 import { historyFile } from '../vehicles/vehicle-history'
 import { made } from './before-deeds.fixture'
+import { BROUGHT, UNWANTED } from './brought-list.fixture'
 import { action, answered, key, TAKEN_IN } from './deed.fixture'
 import { planningDeeds, shopDeeds, visitDeeds } from './desk-deeds.fixture'
 import type { Deed } from './filled-in.fixture'
@@ -193,6 +194,9 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       writeBy: 'email',
       tax: 'on-top',
     }),
+    action('list', 'bring.take', { id: BROUGHT, rows: 3 }),
+    action('list-back', 'bring.undo', { id: BROUGHT }),
+    action('list-dropped', 'bring.drop', { id: UNWANTED }),
     action('size', 'vehicles.save-size', { vehicleId: gone.vehicle.id, lengthM: 5.1, heightM: null }),
     action('told', 'vehicles.tell-removal', {
       vehicleId: gone.vehicle.id,

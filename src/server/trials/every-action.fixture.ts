@@ -3,6 +3,7 @@ import { definitionOf } from '../action/define'
 import type { ActionDefinition } from '../action/perform'
 import { askForVisit } from '../aftercare/owner-wish'
 import * as visits from '../aftercare/visit-actions'
+import * as lists from '../bring/bring-actions'
 import * as handover from '../handover/handover-actions'
 import * as intake from '../intake/intake-actions'
 import * as known from '../intake/known-actions'
@@ -37,6 +38,7 @@ import * as sizes from '../vehicles/size-actions'
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
 const MODULES = [
+  lists,
   visits,
   handover,
   intake,

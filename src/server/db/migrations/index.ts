@@ -18,6 +18,7 @@ import { region } from './0017-region'
 import { toldQuotes } from './0018-told-quotes'
 import { taxes } from './0019-taxes'
 import { vehicleSize } from './0020-vehicle-size'
+import { broughtLists } from './0021-brought-lists'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -42,5 +43,6 @@ export const MIGRATIONS: readonly Migration[] = [
   toldQuotes,
   taxes,
   vehicleSize,
+  broughtLists,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

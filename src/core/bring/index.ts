@@ -1,0 +1,13 @@
+export { guessColumns } from './columns'
+export {
+  BRING_FIELDS,
+  type BringColumns,
+  type BringEntry,
+  type BringFault,
+  type BringField,
+  bringEntrySchema,
+  FIRST_YEAR,
+  LAST_YEAR,
+  LONGEST_TEXT,
+} from './entry'
+export { type BringPlan, type Known, planBring, type Recognised } from './match'
