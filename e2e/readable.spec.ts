@@ -69,6 +69,7 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
     '/stock',
     '/stock/labels',
     '/shop/devices',
+    '/shop/data',
     '/nowhere',
   ]
   for (const path of paths) {

@@ -68,8 +68,11 @@ test('a row is read as the shop writes days and numbers', () => {
       past: { day: '2025-04-02', work: 'Wash', priceMinor: 4550 },
     },
   })
-  const american = readBrought(cells({}), 7, { ...reading, region: OHIO })
-  expect(american.ok && american.value.past?.day).toBe('2025-02-04')
+  const american = [
+    readBrought(cells({}), 7, { ...reading, region: OHIO }),
+    readBrought(cells({}), 7, { ...reading, dayOrder: 'month-first' }),
+  ]
+  for (const read of american) expect(read.ok && read.value.past?.day).toBe('2025-02-04')
 })
 
 test('a customer without a car, and a car without work, are rows too', () => {

@@ -14,7 +14,7 @@ import type { LocalDay } from '@/core/time'
 import type { Shape } from '@/core/vehicle'
 import { minorDigits } from './formats'
 import { readNumber } from './typed'
-import { readDay } from './typed-time'
+import { dateOrder, readDay } from './typed-time'
 
 /** Rows of a list from elsewhere, read as the shop writes numbers and days unless somebody says that the list does otherwise. */
 
@@ -24,6 +24,8 @@ export type BringReading = {
   columns: BringColumns
   /** What a vehicle is whose shape is not told. */
   shape: Shape
+  /** Which number of a day comes first, where it is not written as the shop does. */
+  dayOrder?: 'day-first' | 'month-first'
   /** What `1.234` means among the prices; asked where it is not known. */
   threeDigits?: 'thousands' | 'decimals'
 }
@@ -130,6 +132,15 @@ export function readBrought(
   })
 }
 
+const ORDER = {
+  'day-first': ['day', 'month', 'year'],
+  'month-first': ['month', 'day', 'year'],
+} as const
+
+/** How the list writes days in numbers: the shop's own order where nobody says otherwise. */
+export const orderOf = ({ region, dayOrder }: Pick<BringReading, 'region' | 'dayOrder'>) =>
+  dayOrder ? ORDER[dayOrder] : dateOrder(region)
+
 function readPast(
   text: (field: BringField) => string,
   fault: (field: BringField, code: BringFault['code']) => void,
@@ -141,7 +152,8 @@ function readPast(
     fault('day', 'work-without-day')
     return undefined
   }
-  const read = readDay(reading.region, day.replace(/[T ]\d{1,2}:.*$/, ''), reading.today)
+  const date = day.replace(/[T ]\d{1,2}:.*$/, '')
+  const read = readDay(reading.region, date, reading.today, orderOf(reading))
   if (!read) fault('day', 'not-a-day')
   else if (read > reading.today) fault('day', 'day-ahead')
   const amount = readPrice(price, reading)

@@ -4,7 +4,7 @@ import { monthName } from './formats'
 
 /** Days and times of day as they are typed: in the order of the shop’s locale, with names of months, with or without the year. */
 
-type Part = 'day' | 'month' | 'year'
+export type Part = 'day' | 'month' | 'year'
 
 /** In which order the locale writes a date: `12/01` is January to one reader and December to the next. */
 export function dateOrder({ locale }: Pick<Region, 'locale'>): Part[] {
@@ -59,9 +59,14 @@ const fullYear = (text: string) => (text.length === 2 ? 2000 + Number(text) : Nu
 
 /**
  * Reads a day: `12/01/2027` in the order of the locale, `12 Jan`, `Tue 12 Jan 2027`, `2027-01-12`, `tomorrow`. A year that is left
- * out is the nearest. Undefined where no such day exists.
+ * out is the nearest; `order` is that of the numbers, where it is not the locale’s. Undefined where no such day exists.
  */
-export function readDay(region: Region, text: string, today: LocalDay): LocalDay | undefined {
+export function readDay(
+  region: Region,
+  text: string,
+  today: LocalDay,
+  order: readonly Part[] = dateOrder(region),
+): LocalDay | undefined {
   const plain = text.trim().toLowerCase()
   if (plain in NEAR) return plusDays(today, NEAR[plain]!)
   if (/^\d{4}-\d{1,2}-\d{1,2}$/.test(plain)) {
@@ -78,11 +83,14 @@ export function readDay(region: Region, text: string, today: LocalDay): LocalDay
       ? nearest(month, Number(day), today)
       : existing(fullYear(year), month, Number(day))
   }
-  return numbers.length === words.length ? fromNumbers(region, numbers, today) : undefined
+  return numbers.length === words.length ? fromNumbers(order, numbers, today) : undefined
 }
 
-function fromNumbers(region: Region, numbers: readonly string[], today: LocalDay): LocalDay | undefined {
-  const order = dateOrder(region)
+function fromNumbers(
+  order: readonly Part[],
+  numbers: readonly string[],
+  today: LocalDay,
+): LocalDay | undefined {
   const parts = numbers.length === 2 ? order.filter((part) => part !== 'year') : order
   if (numbers.length !== parts.length) return undefined
   const of = (part: Part) => numbers[parts.indexOf(part)]!

@@ -26,3 +26,5 @@ export type TimelineEntry =
   | Stay
   | { kind: 'message'; at: Instant; day: LocalDay; message: Message }
   | { kind: 'told'; at: Instant; day: LocalDay; entry: LedgerEntry }
+  /** Work from before the shop wrote it down here. */
+  | { kind: 'past'; at: Instant; day: LocalDay; work: string; cents?: number }

@@ -6,6 +6,7 @@ import { useRouter } from 'next/navigation'
 import { RadioGroup } from 'radix-ui'
 import { useEffect, useRef, useState } from 'react'
 import { Controller, type FieldErrors, useForm } from 'react-hook-form'
+import type { Customer } from '@/core/customer'
 import { emptyIntake, type Intake, intakeSchema } from '@/core/intake/intake'
 import type { KnownVehicle, Past } from '@/core/job'
 import { PURPOSES } from '@/core/vehicle'
@@ -18,7 +19,7 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { clearDraft, readDraft, writeDraft } from './draft'
 import { Amount, CARD, Day, type Form } from './fields'
-import { intakeOf } from './known'
+import { intakeOf, intakeOfOwner } from './known'
 import { PastCard } from './past-card'
 import { StepCustomer } from './step-customer'
 import { StepLife } from './step-life'
@@ -100,6 +101,10 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
     // What is known needs no asking again: on to how it stands here today.
     go(stepOf('odometerKm'))
   }
+  const chooseOwner = (owner: Customer) => {
+    form.reset({ ...form.getValues(), ...intakeOfOwner(owner) })
+    go(stepOf('plate'))
+  }
   /** The owner stays, the vehicle is a new one. */
   const forget = () => {
     const { customerId, customerName, phone, email, mayRemind, language, writeBy, tax, arriveDay } =
@@ -139,7 +144,13 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
         {STEPS[step]!.title}
       </h2>
       {step === 0 && (
-        <StepCustomer form={form} known={past !== undefined} recent={recent} onChoose={choose} />
+        <StepCustomer
+          form={form}
+          known={past !== undefined}
+          recent={recent}
+          onChoose={choose}
+          onOwner={chooseOwner}
+        />
       )}
       {step === 1 && <StepVehicle form={form} />}
       {step === 2 && <StepPaint form={form} />}

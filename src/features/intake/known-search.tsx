@@ -1,6 +1,7 @@
 'use client'
 
 import { useRef, useState } from 'react'
+import type { Customer } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import type { KnownVehicle, Past } from '@/core/job'
 import { pastOf, searchKnown } from '@/server/intake/known-actions'
@@ -8,11 +9,16 @@ import { Field } from '@/ui/field'
 import { SideView } from '@/ui/side-view'
 import { reach } from '@/ui/use-action'
 
-type Props = { recent: readonly KnownVehicle[]; onChoose: (past: Past) => void }
+type Props = {
+  recent: readonly KnownVehicle[]
+  onChoose: (past: Past) => void
+  /** An owner of whom no vehicle is known yet. */
+  onOwner: (customer: Customer) => void
+}
 
 /** Has it been here before? A few letters of the plate or the name bring back everything that is known. */
-export function KnownSearch({ recent, onChoose }: Props) {
-  const [found, setFound] = useState<KnownVehicle[]>()
+export function KnownSearch({ recent, onChoose, onOwner }: Props) {
+  const [found, setFound] = useState<{ vehicles: KnownVehicle[]; owners: Customer[] }>()
   const [fault, setFault] = useState(false)
   const asked = useRef(0)
   const search = async (query: string) => {
@@ -52,7 +58,7 @@ export function KnownSearch({ recent, onChoose }: Props) {
           className="mt-2 grid gap-2 sm:grid-cols-2"
           aria-label={found ? 'Vehicles found' : 'Vehicles here lately'}
         >
-          {(found ?? recent).map(({ customer, vehicle, visits }) => (
+          {(found?.vehicles ?? recent).map(({ customer, vehicle, visits }) => (
             <li key={vehicle.id}>
               <button
                 type="button"
@@ -69,7 +75,24 @@ export function KnownSearch({ recent, onChoose }: Props) {
               </button>
             </li>
           ))}
-          {found?.length === 0 && (
+          {found?.owners.map((owner) => (
+            <li key={owner.id}>
+              <button
+                type="button"
+                className="sheet flex size-full items-center gap-3 p-3 text-left hover:border-fern"
+                onClick={() => onOwner(owner)}
+              >
+                <span>
+                  <strong className="font-head">{owner.name}</strong>
+                  <span className="block text-sm text-ink-soft">
+                    {[owner.phone, owner.email].filter(Boolean).join(', ') || 'no telephone or e-mail'}, no
+                    vehicle yet
+                  </span>
+                </span>
+              </button>
+            </li>
+          ))}
+          {found && found.vehicles.length + found.owners.length === 0 && (
             <li className="text-[15px] text-ink-soft">
               No match. Fill in the details below for a new customer.
             </li>

@@ -1,17 +1,18 @@
+import type { Customer } from '@/core/customer'
 import type { Intake } from '@/core/intake/intake'
 import type { KnownVehicle } from '@/core/job'
+
+/** What an intake need not ask again of an owner the shop knows. */
+export const intakeOfOwner = ({ id, name, ...reached }: Customer): Partial<Intake> => ({
+  customerId: id,
+  customerName: name,
+  ...reached,
+})
 
 /** What an intake need not ask again of a vehicle the shop knows. */
 export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
   return {
-    customerId: customer.id,
-    customerName: customer.name,
-    phone: customer.phone,
-    email: customer.email,
-    mayRemind: customer.mayRemind,
-    language: customer.language,
-    writeBy: customer.writeBy,
-    tax: customer.tax,
+    ...intakeOfOwner(customer),
     vehicleId: vehicle.id,
     plate: vehicle.plate,
     vin: vehicle.vin,

@@ -1,4 +1,4 @@
-import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
+import { CHANNEL_NAME, CHANNELS, type Customer, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import type { KnownVehicle, Past } from '@/core/job'
 import { CUSTOMER_TAX } from '@/core/offer/tax'
 import { CUSTOMER_TAX_NAME } from '@/text/en/offer'
@@ -11,15 +11,17 @@ export function StepCustomer({
   known,
   recent,
   onChoose,
+  onOwner,
 }: {
   form: Form
   known: boolean
   recent: readonly KnownVehicle[]
   onChoose: (past: Past) => void
+  onOwner: (customer: Customer) => void
 }) {
   return (
     <>
-      {!known && <KnownSearch recent={recent} onChoose={onChoose} />}
+      {!known && <KnownSearch recent={recent} onChoose={onChoose} onOwner={onOwner} />}
       <div className="mt-5 grid gap-4 sm:grid-cols-3">
         <Text form={form} name="customerName" label="Name" />
         <Text form={form} name="phone" label="Telephone" type="tel" />

@@ -105,6 +105,9 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/prices">
             Prices and subcontractors
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/data">
+            Your data
+          </ButtonLink>
         </span>
       </div>
       <Part title="Judging paint" words="With both, whichever spares more paint decides.">

@@ -38,6 +38,13 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
                   <span className="text-ink-soft">({messageStateText(entry.message)})</span>
                 </p>
               )}
+              {entry.kind === 'past' && (
+                <p className="text-[15px]">
+                  <strong>{shortDay(region, entry.day)}</strong> {entry.work}
+                  {entry.cents === undefined ? '' : `, ${money(region, entry.cents)}`}{' '}
+                  <span className="text-ink-soft">(from your earlier records)</span>
+                </p>
+              )}
               {entry.kind === 'told' && (
                 <p className="text-[15px]">
                   <strong>{shortDay(region, entry.day)}</strong> told:{' '}

@@ -81,9 +81,16 @@ async function known(db: Knex): Promise<Known> {
 /** What the rows that were set down come to; nothing where there are none. */
 export async function planOfList(db: Knex, id: string): Promise<{ rows: number; plan: BringPlan }> {
   const rows = await db('import_rows').where({ import_id: id }).orderBy('line').select('entry')
-  const entries = rows.map(({ entry }) => bringEntrySchema.parse(JSON.parse(entry)))
+  const entries: BringEntry[] = []
+  for (const part of inParts(rows)) {
+    entries.push(...part.map(({ entry }) => bringEntrySchema.parse(JSON.parse(entry))))
+    await breathe()
+  }
   return { rows: rows.length, plan: planBring(entries, await known(db)) }
 }
+
+/** Lets the thread answer whoever asks meanwhile: a list may be long. */
+const breathe = () => new Promise<void>((resolve) => setImmediate(resolve))
 
 function* inParts<Row>(rows: readonly Row[]): Generator<Row[]> {
   for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) yield rows.slice(from, from + ROWS_AT_ONCE)
@@ -115,7 +122,10 @@ export async function takeOver(
     write_by: usual.writeBy,
     import_id: id,
   }))
-  for (const rows of inParts(customers)) await trx('customers').insert(rows)
+  for (const rows of inParts(customers)) {
+    await trx('customers').insert(rows)
+    await breathe()
+  }
   const vehicles = plan.vehicles.map(
     ({ customer, plate, vin, make, model, year, colour, colourCode, shape }, index) => ({
       id: vehicleIds[index]!,
@@ -138,7 +148,10 @@ export async function takeOver(
       import_id: id,
     }),
   )
-  for (const rows of inParts(vehicles)) await trx('vehicles').insert(rows)
+  for (const rows of inParts(vehicles)) {
+    await trx('vehicles').insert(rows)
+    await breathe()
+  }
   const past = plan.past.map(({ vehicle, day, work, priceMinor }) => ({
     vehicle_id: vehicleOf(vehicle),
     import_id: id,
@@ -146,7 +159,10 @@ export async function takeOver(
     work,
     price_cents: priceMinor ?? null,
   }))
-  for (const rows of inParts(past)) await trx('past_jobs').insert(rows)
+  for (const rows of inParts(past)) {
+    await trx('past_jobs').insert(rows)
+    await breathe()
+  }
   const counts = { customers: customers.length, vehicles: vehicles.length, past: past.length, kept: 0 }
   await trx('imports')
     .where({ id })

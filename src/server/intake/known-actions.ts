@@ -5,19 +5,27 @@ import { done } from '@/core/answer'
 import { aVehicle } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
 import { plain } from '../db/plain'
-import { listKnown } from '../vehicles/vehicle-store'
+import { listKnown, ownersWithoutCar } from '../vehicles/vehicle-store'
 import { loadPast } from './past'
 
 const MOST_FOUND = 6
 const typed = z.string().max(100, 'Type less: a few letters of the plate will do.')
 
-/** Vehicles whose plate, owner, make, model or number holds what was typed; spaces and accents do not matter. */
+/**
+ * Vehicles whose plate, owner, make, model or number holds what was typed, and owners who have none here yet; spaces and accents do
+ * not matter.
+ */
 export const searchKnown = defineReadAction({
   name: 'intake.search-known',
   who: 'floor',
   input: z.strictObject({ query: typed }),
   read: async ({ db }, { query }) =>
-    done(plain(query).length < 2 ? [] : (await listKnown(db, query, 0, MOST_FOUND)).known),
+    plain(query).length < 2
+      ? done({ vehicles: [], owners: [] })
+      : done({
+          vehicles: (await listKnown(db, query, 0, MOST_FOUND)).known,
+          owners: await ownersWithoutCar(db, query, MOST_FOUND),
+        }),
 })
 
 /** A page of the vehicles that hold what was typed. */

@@ -5,9 +5,10 @@ import type { Job, Stay, TimelineEntry } from '@/core/job'
 import type { Agreement } from '@/core/offer'
 import type { Shop } from '@/core/shop'
 import { judgeRecord, type StoredSurvey } from '@/core/survey'
-import { dayIn, instantOrThrow } from '@/core/time'
+import { dayIn, instantOrThrow, type LocalDay } from '@/core/time'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
+import { pastJobsOf } from '../bring/bring-store'
 import { visitsOf } from '../floor/job-store'
 import { paymentsOf } from '../handover/handover-store'
 import { messagesOfVehicle } from '../messages/message-store'
@@ -39,6 +40,9 @@ function stayOf(
     paidCents: payments.filter(({ takenBackAt }) => !takenBackAt).reduce((sum, { cents }) => sum + cents, 0),
   }
 }
+
+/** Where what has a day and no hour stands on the line. */
+const noonOf = (day: LocalDay) => instantOrThrow(`${day}T12:00:00.000Z`)
 
 /** The line of a vehicle, the latest first. */
 export async function loadTimeline(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<TimelineEntry[]> {
@@ -79,10 +83,13 @@ export async function loadTimeline(db: Knex, shop: Shop, vehicleId: VehicleId): 
     .map(
       (entry): TimelineEntry => ({
         kind: 'told',
-        at: instantOrThrow(`${entry.day}T12:00:00.000Z`),
+        at: noonOf(entry.day),
         day: entry.day,
         entry,
       }),
     )
-  return [...messages, ...told, ...stays.toReversed()].sort((a, b) => b.at.localeCompare(a.at))
+  const past = (await pastJobsOf(db, vehicleId)).map(
+    (job): TimelineEntry => ({ kind: 'past', at: noonOf(job.day), ...job }),
+  )
+  return [...messages, ...told, ...past, ...stays.toReversed()].sort((a, b) => b.at.localeCompare(a.at))
 }

@@ -34,10 +34,13 @@ const bit = (yes: boolean): 0 | 1 => (yes ? 1 : 0)
 
 const treatmentsSchema = z.array(treatmentSchema)
 
-export function toCustomer(row: VehicleRow): Customer {
+export const toCustomer = (row: VehicleRow): Customer =>
+  customerOf({ ...row, id: row.customer_id, name: row.customer_name })
+
+function customerOf(row: Omit<CustomersRow, 'created_at' | 'import_id'>): Customer {
   return {
-    id: row.customer_id,
-    name: row.customer_name,
+    id: row.id,
+    name: row.name,
     phone: row.phone,
     email: row.email,
     mayRemind: row.may_remind === 1,
@@ -119,6 +122,16 @@ export async function listKnown(
     .whereIn('vehicles.id', found.slice(0, size))
     .orderBy(['customers.name', 'vehicles.plate', 'vehicles.id'])
   return { known: rows.map(toKnown), more: found.length > size }
+}
+
+/** Customers none of whose vehicles is known, such as those of a list that was brought: by name, telephone or e-mail. */
+export async function ownersWithoutCar(db: Knex, typed: string, most: number): Promise<Customer[]> {
+  const rows = await db('customers')
+    .whereNotExists(db('vehicles').whereRaw('vehicles.customer_id = customers.id').select(db.raw('1')))
+    .whereRaw(`instr(plain(name) || '|' || plain(phone) || '|' || plain(email), ?) > 0`, [plain(typed)])
+    .orderBy(['name', 'id'])
+    .limit(most)
+  return rows.map(customerOf)
 }
 
 /** As many as stand in two rows on a tablet. */
