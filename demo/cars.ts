@@ -13,7 +13,7 @@ export const DEMO_CARS: readonly DemoCar[] = [
       colourCode: 'G19',
       odometerKm: '22870',
       keys: 'two',
-      vin: 'VSKZZZ8E72A104417',
+      vin: 'T9ZSPK8E72A104417',
       make: 'Corvane',
       model: 'Hearth Estate',
       year: '2022',
@@ -86,7 +86,7 @@ export const DEMO_CARS: readonly DemoCar[] = [
     intake: {
       ...person('Sorcha Quill', '0555 097'),
       plate: 'IM 903',
-      vin: 'TRNPKU4C1JF200903',
+      vin: 'T9ZPKU4C6JF200903',
       make: 'Tarrow',
       model: 'Bollard',
       year: '2018',
@@ -145,7 +145,7 @@ export const DEMO_CARS: readonly DemoCar[] = [
     intake: {
       ...person('Una Fallow', '0555 612'),
       plate: 'IM 1154',
-      vin: 'VSKZZZ8E9NA511540',
+      vin: 'T9ZSPK8E8NA511540',
       make: 'Marl',
       model: 'Stonecrop',
       year: '2023',
@@ -240,7 +240,7 @@ export const DEMO_CARS: readonly DemoCar[] = [
     intake: {
       ...person('Bram Tolley', '0555 366'),
       plate: 'IM 6127',
-      vin: '1M8GDM9AXKP042788',
+      vin: 'T9ZDM9AX1KP042788',
       make: 'Tarrow',
       model: 'Bollard',
       year: '2024',

@@ -9,6 +9,7 @@ import { isMetal, panelsOf, placesOf, readVin } from '@/core/vehicle'
 import { demoShop } from '@/server/db/demo-shop.fixture'
 import { loadFloor } from '@/server/floor/floor'
 import { loadEntries } from '@/server/work/acts-store'
+import { BOOKED_CARS } from './booked'
 import { DEMO_CARS } from './cars'
 import catalogueFile from './catalogue.json'
 import { COMING_CARS } from './coming'
@@ -53,7 +54,7 @@ describe('the set-up that ships', () => {
   })
 })
 
-describe.each([...DEMO_CARS, ...COMING_CARS].map((car) => [car.intake.plate, car] as const))(
+describe.each([...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map((car) => [car.intake.plate, car] as const))(
   'the demo car %s',
   (_, car) => {
     const panels = new Map(panelsOf(car.intake.shape).map((panel) => [panel.id, panel]))
@@ -87,7 +88,7 @@ describe.each([...DEMO_CARS, ...COMING_CARS].map((car) => [car.intake.plate, car
 
 test('nobody in the demo comes twice', () => {
   for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
-    const values = [...[...DEMO_CARS, ...COMING_CARS].map(({ intake }) => intake[pick]), RETURNING[pick]]
+    const values = [...[...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map(({ intake }) => intake[pick]), RETURNING[pick]]
     expect(new Set(values).size).toBe(values.length)
   }
 })

@@ -34,6 +34,7 @@ import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
 import { writeAct } from '@/server/work/acts-store'
 import { recordFinish, recordStart } from '@/server/work/work-store'
 import { toldQuote } from '@/text/quote'
+import { BOOKED_CARS } from './booked'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
@@ -254,7 +255,7 @@ export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): P
   await addPracticeGrades(db, shop.setup, now)
   await addShelf(db, shop.setup.region.timezone, now)
   const inShop: LiveJob[] = []
-  for (const car of [...DEMO_CARS, ...COMING_CARS]) {
+  for (const car of [...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS]) {
     const job = await takeInCar(db, car, shop.setup, now)
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)

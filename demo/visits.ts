@@ -31,7 +31,7 @@ export const RETURNING: Partial<Intake> & Pick<Intake, 'customerName' | 'plate'>
   email: 'peig@inchmoyle.example',
   mayRemind: true,
   plate: 'IM 7341',
-  vin: 'TRNPKU4C6EF107341',
+  vin: 'T9ZPKU4CXEF107341',
   make: 'Tarrow',
   model: 'Bollard',
   year: '2014',
