@@ -88,7 +88,10 @@ describe.each([...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map((car) => [car.i
 
 test('nobody in the demo comes twice', () => {
   for (const pick of ['plate', 'customerName', 'phone', 'email'] as const) {
-    const values = [...[...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map(({ intake }) => intake[pick]), RETURNING[pick]]
+    const values = [
+      ...[...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS].map(({ intake }) => intake[pick]),
+      RETURNING[pick],
+    ]
     expect(new Set(values).size).toBe(values.length)
   }
 })

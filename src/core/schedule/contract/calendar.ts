@@ -19,6 +19,27 @@ export function openOn(calendar: WeeklyCalendar, day: LocalDay): OpenDay {
   return exception?.open ?? calendar.weekly[weekdayOf(day)] ?? []
 }
 
+/** When a day is open, in epoch minutes, and which day follows. */
+type KnownDay = { open: readonly (readonly [from: number, to: number])[]; next: LocalDay }
+
+// Every plan asks for the same weeks of the same calendars, which live as long as the set-up they stand in.
+const known = new WeakMap<WeeklyCalendar, Map<string, KnownDay>>()
+
+function knownDay(calendar: WeeklyCalendar, zone: string, day: LocalDay): KnownDay {
+  const days = known.get(calendar) ?? new Map<string, KnownDay>()
+  known.set(calendar, days)
+  const key = `${zone} ${day}`
+  const before = days.get(key)
+  if (before) return before
+  const minute = (clock: string) => epochMinutes(atLocal(zone, day, clock))
+  const found: KnownDay = {
+    open: openOn(calendar, day).map(([from, to]) => [minute(from), minute(to)]),
+    next: plusDays(day, 1),
+  }
+  days.set(key, found)
+  return found
+}
+
 /**
  * The open time of a calendar between two moments, in minutes counted from `originMinute` (epoch minutes).
  * Local clock times become instants day by day, so a day of changing clocks has 23 or 25 hours.
@@ -33,11 +54,14 @@ export function openIntervals(
   const open: Interval[] = []
   const last = dayIn(zone, fromEpochMinutes(originMinute + range.to))
   let day = dayIn(zone, fromEpochMinutes(originMinute + range.from))
-  for (; day <= last; day = plusDays(day, 1))
-    for (const [from, to] of openOn(calendar, day))
+  while (day <= last) {
+    const { open: hours, next } = knownDay(calendar, zone, day)
+    for (const [from, to] of hours)
       open.push({
-        from: Math.max(range.from, epochMinutes(atLocal(zone, day, from)) - originMinute),
-        to: Math.min(range.to, epochMinutes(atLocal(zone, day, to)) - originMinute),
+        from: Math.max(range.from, from - originMinute),
+        to: Math.min(range.to, to - originMinute),
       })
+    day = next
+  }
   return mergeIntervals(open)
 }

@@ -1,6 +1,7 @@
 import type { BayId, JobId, OperationId } from '../../ids'
 import type { Problem } from './problem'
 import type { PlacedOperation, Schedule } from './schedule-file'
+import { QUARTER, WallClock } from './wall-clock'
 
 /**
  * The independent checker. It shares nothing with the solver but the file types: it reads local time through Intl
@@ -18,44 +19,21 @@ const minute = (text: string) => Date.parse(text) / 60_000
 
 /** Which minutes of a stretch are open in a calendar, from what a clock on the wall shows at each of them. */
 class OpenMinutes {
-  private readonly offsets = new Map<number, number>()
   private readonly known = new Map<string, Uint8Array>()
-  private readonly format: Intl.DateTimeFormat
+  private readonly clock: WallClock
 
   constructor(
     private readonly problem: Problem,
     private readonly from: number,
     private readonly to: number,
   ) {
-    this.format = new Intl.DateTimeFormat('en-US', {
-      timeZone: problem.timezone,
-      hourCycle: 'h23',
-      year: 'numeric',
-      month: '2-digit',
-      day: '2-digit',
-      hour: '2-digit',
-      minute: '2-digit',
-    })
+    this.clock = WallClock.in(problem.timezone)
   }
 
-  isOpen(calendar: string, at: number): boolean {
-    return this.of(calendar)[at - this.from] === 1
-  }
-
-  /** Local time less UTC, minutes. Zones change on quarter hours at most. */
-  private offsetAt(at: number): number {
-    const quarter = Math.floor(at / 15)
-    const cached = this.offsets.get(quarter)
-    if (cached !== undefined) return cached
-    const shown = Object.fromEntries(
-      this.format
-        .formatToParts(new Date(quarter * 15 * 60_000))
-        .map(({ type, value }) => [type, Number(value)]),
-    ) as Record<'year' | 'month' | 'day' | 'hour' | 'minute', number>
-    const local = Date.UTC(shown.year, shown.month - 1, shown.day, shown.hour, shown.minute) / 60_000
-    const offset = local - quarter * 15
-    this.offsets.set(quarter, offset)
-    return offset
+  /** Whether all of these calendars are open in a minute. */
+  together(calendars: readonly string[]): (at: number) => boolean {
+    const all = calendars.map((calendar) => this.of(calendar))
+    return (at) => all.every((open) => open[at - this.from] === 1)
   }
 
   private of(name: string): Uint8Array {
@@ -66,15 +44,18 @@ class OpenMinutes {
     if ('always' in calendar) open.fill(1)
     else {
       const days = new Map<number, Uint8Array>()
-      for (let at = this.from; at < this.to; at++) {
-        const local = at + this.offsetAt(at)
+      for (let at = this.from; at < this.to; ) {
+        const quarter = Math.floor(at / QUARTER)
+        const local = at + this.clock.offset(quarter)
         const number = Math.floor(local / 1440)
-        let day = days.get(number)
-        if (!day) {
-          day = this.dayOf(calendar, new Date(number * 86_400_000).toISOString().slice(0, 10))
-          days.set(number, day)
-        }
-        open[at - this.from] = day[local - number * 1440]!
+        const date = () => new Date(number * 86_400_000).toISOString().slice(0, 10)
+        const day = days.get(number) ?? this.dayOf(calendar, date())
+        days.set(number, day)
+        // A day begins on a quarter hour, so the minutes up to the next one are of the same day.
+        const next = Math.min(this.to, (quarter + 1) * QUARTER)
+        const first = local - number * 1440
+        open.set(day.subarray(first, first + next - at), at - this.from)
+        at = next
       }
     }
     this.known.set(name, open)
@@ -253,7 +234,7 @@ class Checker {
       ...this.problem.people.filter(({ id }) => placed.people.includes(id)),
       ...this.problem.places.filter(({ id }) => id === placed.place),
     ].map(({ calendar }) => calendar)
-    const working = (at: number) => calendars.every((calendar) => this.open.isOpen(calendar, at))
+    const working = this.open.together(calendars)
     const start = minute(placed.start)
     const end = minute(placed.end)
     if (end <= start || end - start > LONGEST_MINUTES) {
