@@ -40,9 +40,7 @@ const booked = ({ owner, plate, car, marked, baseUm, wishes, budget, ...when }: 
     wanted: { kind: 'planned' },
     paint: { baseUm, panels: {} },
     defects: {
-      ...Object.fromEntries(FRONT.map((panel) => [panel, [swirls(severity, extent)]])),
-      'front-door-left': [swirls(severity, extent), scratch(3, false)],
-      'front-door-right': [swirls(severity, extent)],
+      ...Object.fromEntries(FRONT.map((panel) => [panel, [swirls(severity, extent), scratch(3, false)]])),
       'front-bumper': [chips(8)],
     },
   }
@@ -160,7 +158,7 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     marked: [2, 50],
   }),
   booked({
-    owner: ['Donal Ashgrove', '0555 907'],
+    owner: ['Ultan Ashgrove', '0555 907'],
     plate: 'IM 1744',
     car: ['Corvane', 'Nimble', '2018', 'hatchback', 'Storm grey'],
     wishes: 'To be sold in spring. Once round, and honest about the rest.',

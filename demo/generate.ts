@@ -8,16 +8,7 @@ import { collectionTime, nextSlot, planFloor, planningProblem, shopCalendar } fr
 import { solve } from '@/core/schedule'
 import type { Setup, Shop } from '@/core/shop'
 import { emptyRecord } from '@/core/survey'
-import {
-  atLocal,
-  dayIn,
-  earlierOf,
-  type Instant,
-  laterOf,
-  plusDays,
-  plusMinutes,
-  weekdayOf,
-} from '@/core/time'
+import { atLocal, dayIn, earlierOf, type Instant, laterOf, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { SimulatedClimateSensor } from '@/devices/climate-sensor'
 import { cutPaint, SimulatedFilmGauge, seedOf } from '@/devices/film-gauge'
@@ -38,7 +29,7 @@ import { BOOKED_CARS } from './booked'
 import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
-import { becomeFernYard } from './fern-yard'
+import { becomeFernYard, isWorkday, workday } from './fern-yard'
 import { addPast } from './past'
 import { roundOf } from './round'
 import { addShelf } from './shelf'
@@ -88,7 +79,7 @@ function arrivalsBefore(setup: Setup, start: Instant): Instant[] {
     plusDays(dayIn(setup.region.timezone, start), -back),
   )
   return days
-    .filter((day) => !['sat', 'sun'].includes(weekdayOf(day)))
+    .filter(isWorkday)
     .slice(0, ARRIVALS_TRIED)
     .map((day) => atLocal(setup.region.timezone, day, '07:00'))
     .filter((arrival) => arrival <= start)
@@ -235,8 +226,7 @@ const pauseAt = (db: Knex, job: JobId, operation: OperationId, by: PersonId, at:
 
 async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Promise<Job> {
   const today = dayIn(setup.region.timezone, now)
-  let day = plusDays(today, car.arrivesInDays ?? 0)
-  while (['sat', 'sun'].includes(weekdayOf(day))) day = plusDays(day, 1)
+  const day = workday(plusDays(today, car.arrivesInDays ?? 0))
   const intake = { ...emptyIntake(day), ...car.intake }
   const id = await takeIn(db, intake, atLocal(setup.region.timezone, day, '08:00'), now)
   return (await findJob(db, id))!
@@ -248,7 +238,7 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
  */
 export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): Promise<boolean> {
   if (await db('jobs').first()) return false
-  await becomeFernYard(db)
+  await becomeFernYard(db, now)
   const shop = await loadShop(db)
   if (past) await addPast(db, shop, now)
   await addReturning(db, shop.setup, now)

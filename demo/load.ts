@@ -8,7 +8,7 @@ const has = (flag: string) => process.argv.includes(flag)
 
 const db = await openDatabase(databaseFile())
 if (has('--set-up-only')) {
-  await becomeFernYard(db)
+  await becomeFernYard(db, now())
   console.log('The shop is set up as Fern Yard; it has no cars yet.')
 } else {
   const loaded = await loadDemo(db, now(), { past: !has('--without-past') })

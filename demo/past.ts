@@ -14,9 +14,9 @@ import {
   plusDays,
   plusMinutes,
   plusMonths,
-  weekdayOf,
 } from '@/core/time'
 import { refreshCareDates } from '@/server/aftercare/care-dates'
+import { workday } from './fern-yard'
 import { BONNET_CAR, pastIntake, pastNames, pick } from './past-cars'
 import { sayThen } from './past-messages'
 import { liveVisit, trueLives } from './past-visits'
@@ -56,12 +56,6 @@ const BONNET_VISIT_MONTHS = 6
 
 /** Some have moved here from over the sea, and are written to in their own tongue. */
 const spoken = (at: number): Language => (at % 43 === 0 ? 'fr' : at % 43 === 21 ? 'de' : 'en')
-
-const workingDay = (day: LocalDay): LocalDay => {
-  const weekday = weekdayOf(day)
-  if (weekday === 'sat') return plusDays(day, 2)
-  return weekday === 'sun' ? plusDays(day, 1) : day
-}
 
 /** The two years as they are lived: where they are written, in which shop, by which dice. */
 type Era = { trx: Knex; shop: Shop; random: () => number; today: LocalDay; last: LocalDay }
@@ -115,12 +109,7 @@ async function lookAfter(
         plusDays(next, -6),
         plusDays(next, 22),
       )
-    await liveVisit(
-      trx,
-      shop,
-      { work: job, laidAt: freeAt, day: workingDay(next), lives: own, paint },
-      random,
-    )
+    await liveVisit(trx, shop, { work: job, laidAt: freeAt, day: workday(next), lives: own, paint }, random)
     next = plusDays(plusMonths(next, 6), Math.floor(random() * 40))
   }
 }
@@ -132,7 +121,7 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
   const last = plusDays(today, -UNTIL_DAYS)
   const names = pastNames(random, CARS)
   const free: Record<string, LocalDay> = {}
-  const bonnetDay = workingDay(plusMonths(today, -BONNET_COATED_MONTHS))
+  const bonnetDay = workday(plusMonths(today, -BONNET_COATED_MONTHS))
   let bonnetDone = false
   const vehicles = new Set<VehicleId>()
   await db.transaction(async (trx) => {
@@ -140,7 +129,7 @@ export async function addPast(db: Knex, shop: Shop, now: Instant): Promise<void>
     for (const [at, name] of names.entries()) {
       const wanted = plusDays(today, -YEARS_DAYS + Math.floor(((YEARS_DAYS - UNTIL_DAYS - 6) * at) / CARS))
       const loft = LOFTS.reduce((a, b) => ((free[a] ?? '') <= (free[b] ?? '') ? a : b))
-      const day = workingDay(free[loft] && free[loft]! > wanted ? free[loft]! : wanted)
+      const day = workday(free[loft] && free[loft]! > wanted ? free[loft]! : wanted)
       if (day > plusDays(last, -6)) break
       const isBonnet = !bonnetDone && day >= bonnetDay
       if (isBonnet) bonnetDone = true

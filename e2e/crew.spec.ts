@@ -38,7 +38,7 @@ test('wrong hours are said at their field and nothing typed is lost; right ones 
   await expect(person(page, 'Oran').getByText('“noonish” is no time.')).toBeVisible()
   await expect(monday).toHaveValue('noonish')
   await monday.fill('12:00-20:00')
-  await page.getByLabel('Nobody is here on').fill('2027-02-01')
+  await page.getByLabel('Nobody is here on').fill('2027-02-02')
   await page.getByRole('button', { name: 'Close on that day' }).click()
   await keep(page).click()
   await expect(page.getByText('Saved. The current plan stays; re-plan to use the new hours.')).toBeVisible()
@@ -47,7 +47,7 @@ test('wrong hours are said at their field and nothing typed is lost; right ones 
     .getByText(/^Shifts: /)
     .click()
   await expect(person(page, 'Oran').getByLabel('Monday')).toHaveValue('12:00–20:00')
-  await expect(page.getByText('Monday 1 February')).toBeVisible()
+  await expect(page.getByText('Tuesday 2 February')).toBeVisible()
 })
 
 test('who still has work planned is not taken away, and somebody new can be planned with', async ({

@@ -62,7 +62,7 @@ beforeAll(async () => {
   folder = mkdtempSync(path.join(tmpdir(), 'fern-yard-aftercare-'))
   process.env.FERN_YARD_DATA = folder
   db = await openDatabase(path.join(folder, 'shop.db'))
-  await becomeFernYard(db)
+  await becomeFernYard(db, NOW)
   shop = await loadShop(db)
   await addPast(db, shop, NOW)
   car = (await listKnown(db, BONNET_CAR.plate)).known[0]!.vehicle
@@ -509,7 +509,7 @@ describe('the history that is handed on', () => {
     const file = (await historyFile(db, shop, car.id, NOW))!
     const there = await openDatabase(path.join(folder, 'there.db'))
     // It applies the same products, under its own set-up.
-    await becomeFernYard(there)
+    await becomeFernYard(there, NOW)
     const brought = await bringHistory(there, file, 'Conn Saltmarsh', NOW)
     if (brought.kind === 'refused') throw new Error(brought.message)
     const sum = async (base: Knex, id: string) =>
