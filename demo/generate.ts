@@ -233,19 +233,19 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
 }
 
 /**
- * Fills an empty database with the demo shop, with two years behind it where `past`. Does nothing where there are jobs
- * already; says whether it did.
+ * Fills an empty database with the demo shop. A `small` one lacks the two years behind it and the cars that fill the next fortnight.
+ * Does nothing where there are jobs already; says whether it did.
  */
-export async function loadDemo(db: Knex, now: Instant, { past = false } = {}): Promise<boolean> {
+export async function loadDemo(db: Knex, now: Instant, { small = false } = {}): Promise<boolean> {
   if (await db('jobs').first()) return false
   await becomeFernYard(db, now)
   const shop = await loadShop(db)
-  if (past) await addPast(db, shop, now)
+  if (!small) await addPast(db, shop, now)
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
   await addShelf(db, shop.setup.region.timezone, now)
   const inShop: LiveJob[] = []
-  for (const car of [...DEMO_CARS, ...COMING_CARS, ...BOOKED_CARS]) {
+  for (const car of [...DEMO_CARS, ...COMING_CARS, ...(small ? [] : BOOKED_CARS)]) {
     const job = await takeInCar(db, car, shop.setup, now)
     if (car.wanted.kind === 'to-measure') continue
     await measure(db, car, job, now)

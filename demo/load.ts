@@ -11,7 +11,7 @@ if (has('--set-up-only')) {
   await becomeFernYard(db, now())
   console.log('The shop is set up as Fern Yard; it has no cars yet.')
 } else {
-  const loaded = await loadDemo(db, now(), { past: !has('--without-past') })
+  const loaded = await loadDemo(db, now(), { small: has('--small') })
   console.log(
     loaded ? 'The demo shop is loaded.' : 'There are jobs already; the demo shop was not loaded again.',
   )
