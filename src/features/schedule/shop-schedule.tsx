@@ -8,10 +8,10 @@ import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
-import { shortPlate } from '@/ui/short-plate'
 import { Board } from './board'
 import { boardView } from './board-view'
 import { TakeBack } from './moving/take-back'
+import { OneCar } from './one-car'
 import { PlanAll } from './plan-all'
 import { type OpenStep, ReportOutage } from './report-outage'
 import { SPANS, type Span, timelineOn } from './timeline'
@@ -133,21 +133,14 @@ function LookAt({
         Later
       </PatientLink>
       <span className="mx-2 h-6 border-l border-line" />
-      {car && (
-        <PatientLink href={to({ car: '' })} className={link}>
-          All cars
-        </PatientLink>
-      )}
-      {cars.map(({ id, vehicle }) => (
-        <PatientLink
-          key={id}
-          href={to({ car: id })}
-          aria-current={id === car ? 'true' : undefined}
-          className={`${link} px-2 text-sm tabular-nums ${id === car ? 'border-b-2 border-fern font-semibold' : 'text-ink-soft'}`}
-        >
-          {shortPlate(vehicle.plate)}
-        </PatientLink>
-      ))}
+      <OneCar
+        cars={cars.map(({ id, vehicle }) => ({
+          id,
+          name: `${vehicle.plate}, ${vehicle.make} ${vehicle.model}`,
+        }))}
+        chosen={cars.some(({ id }) => id === car) ? car! : ''}
+        href={Object.fromEntries(['', ...cars.map(({ id }) => id)].map((id) => [id, to({ car: id })]))}
+      />
       <span className="ml-auto">
         <PrintButton look="quiet" />
       </span>
