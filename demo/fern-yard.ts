@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { catalogueSchema } from '@/core/coating'
 import { setupSchema } from '@/core/shop'
-import { dayIn, type Instant, type LocalDay, plusDays, weekdayOf } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, localDayOrThrow, plusDays, weekdayOf } from '@/core/time'
 import { publicHolidays } from '@/server/shop/holidays'
 import catalogue from './catalogue.json'
 import setup from './setup.json'
@@ -42,7 +42,7 @@ export function isWorkday(day: LocalDay): boolean {
   if (['sat', 'sun'].includes(weekdayOf(day))) return false
   const year = day.slice(0, 4)
   const closed =
-    known.get(year) ?? new Set(holidays(`${year}-01-01` as LocalDay, `${year}-12-31` as LocalDay))
+    known.get(year) ?? new Set(holidays(localDayOrThrow(`${year}-01-01`), localDayOrThrow(`${year}-12-31`)))
   known.set(year, closed)
   return !closed.has(day)
 }

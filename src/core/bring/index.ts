@@ -10,4 +10,5 @@ export {
   LAST_YEAR,
   LONGEST_TEXT,
 } from './entry'
+export type { BroughtCounts, BroughtList } from './list'
 export { type BringPlan, type Known, planBring, type Recognised } from './match'

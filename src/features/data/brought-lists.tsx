@@ -1,9 +1,9 @@
 'use client'
 
 import { useRouter } from 'next/navigation'
+import type { BroughtList } from '@/core/bring'
 import type { Instant } from '@/core/time'
 import { undoList } from '@/server/bring/bring-actions'
-import type { BroughtList } from '@/server/bring/bring-store'
 import { counted } from '@/text/en/counted'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'

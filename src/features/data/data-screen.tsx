@@ -1,7 +1,7 @@
 'use client'
 
+import type { BroughtList } from '@/core/bring'
 import type { Instant, LocalDay } from '@/core/time'
-import type { BroughtList } from '@/server/bring/bring-store'
 import { ShopCrumb } from '../shop/shop-crumb'
 import { BringList } from './bring-list'
 import { BroughtLists } from './brought-lists'

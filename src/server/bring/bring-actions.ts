@@ -5,7 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadShop } from '../shop/shop-store'
-import { dropList, planOfList, takeBack, takeOver } from './bring-store'
+import { dropList, takeBack, takeOver } from './bring-store'
 import { listId } from './rows'
 
 const GONE = 'Nothing of this list is here. Choose the file again.'

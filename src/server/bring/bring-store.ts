@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { z } from 'zod'
-import { type BringEntry, type BringPlan, bringEntrySchema, type Known, planBring } from '@/core/bring'
+import {
+  type BringEntry,
+  type BringPlan,
+  type BroughtCounts,
+  type BroughtList,
+  bringEntrySchema,
+  type Known,
+  planBring,
+} from '@/core/bring'
 import { type CustomerId, toCustomerId, toVehicleId, type VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
 import type { Language } from '@/core/region'
@@ -20,15 +28,6 @@ const countsSchema = z.object({
   past: z.int(),
   kept: z.int().default(0),
 })
-export type BroughtCounts = z.infer<typeof countsSchema>
-
-export type BroughtList = {
-  id: string
-  name: string
-  takenAt: Instant
-  undone: boolean
-  counts: BroughtCounts
-}
 
 /** Sets rows down. The same rows may come again: a lost answer doubles nothing. */
 export async function setDown(
