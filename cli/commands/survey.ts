@@ -1,5 +1,6 @@
-import { judge, type Readings, readingsCsvErrorText, readingsFromCsv, SCHOOLS } from '@/core/survey'
+import { judge, type Readings, readingsFromCsv, SCHOOLS } from '@/core/survey'
 import { isShape, PAINT_SYSTEMS, panelsOf, SHAPES } from '@/core/vehicle'
+import { readingsFaultText } from '@/text/en/readings-file'
 import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
 import type { Command } from '../command'
 import { BadInput, readArguments, readBytes } from '../input'
@@ -32,7 +33,7 @@ export const survey: Command = {
     if (!isShape(shape)) throw new BadInput([`--shape: “${shape}” is none of ${SHAPES.join(', ')}.`])
     const panels = panelsOf(shape)
     const readings = readingsFromCsv(readBytes(positionals[0]!), panels)
-    if (!readings.ok) throw new BadInput(readings.error.map(readingsCsvErrorText))
+    if (!readings.ok) throw new BadInput(readings.error.map((error) => readingsFaultText(PLAIN, error)))
     const paintSystem = choice('paint', values.paint, PAINT_SYSTEMS, 'clear-over-base')
     const school = choice('school', values.school, SCHOOLS, 'both')
     return { json: judged(shape, panels, readings.value, paintSystem, school), exitCode: 0 }

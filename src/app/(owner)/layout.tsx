@@ -13,7 +13,7 @@ export const dynamic = 'force-dynamic'
 /** The frame of what owners see: no way from here into the shop. */
 export default function OwnerLayout({ children }: { children: ReactNode }) {
   return (
-    <html lang="en-IE" data-theme="paper">
+    <html lang="en" data-theme="paper">
       <body className="min-h-dvh">
         <header className="border-b-2 border-ink px-5 py-2">
           <Wordmark />

@@ -11,6 +11,7 @@ import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
 import { clock, screenDay } from '@/text/formats'
+import { staffLanguage } from '@/text/staff-language'
 import { Link } from '@/ui/link'
 import { RegionProvider } from '@/ui/region'
 import { Wordmark } from '@/ui/wordmark'
@@ -25,7 +26,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const at = now()
   const today = dayIn(setup.region.timezone, at)
   return (
-    <html lang="en-IE" data-theme={theme}>
+    <html lang={staffLanguage(setup.region)} data-theme={theme}>
       <body className="min-h-dvh">
         <a
           href="#main"

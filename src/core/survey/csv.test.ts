@@ -1,14 +1,13 @@
 import { describe, expect, test } from 'vitest'
 import { readTable } from '../table'
 import { panelsOf } from '../vehicle'
-import { guessMapping, panelTexts, readingsCsvErrorText, readingsFromCsv, readingsFromTable } from './csv'
-import { MOST_LINES, tableErrorText } from './table'
+import { guessMapping, MOST_LINES, panelTexts, readingsFromCsv, readingsFromTable } from './csv'
 
 const panels = panelsOf('estate')
 const read = (text: string) => readingsFromCsv(text, panels)
-const words = (text: string) => {
+const faults = (text: string) => {
   const result = read(text)
-  return result.ok ? [] : result.error.map(readingsCsvErrorText)
+  return result.ok ? [] : result.error
 }
 
 test('panels are found by id or by name, in µm or mil, with a point or a comma', () => {
@@ -22,26 +21,28 @@ test('panels are found by id or by name, in µm or mil, with a point or a comma'
 })
 
 test('every fault is named with its line and column', () => {
-  expect(words('panel,reading\nbonnet,-5\nroof,99999\nbonnet,abc\nwing,100')).toEqual([
-    'Line 2, column 2: -5 µm cannot be. Plausible readings lie between 0 and 5000 µm.',
-    'Line 3, column 2: 99999 µm cannot be. Plausible readings lie between 0 and 5000 µm.',
-    'Line 4, column 2: “abc” is not a number. Write a reading in µm, such as 104 or 104.5.',
-    expect.stringContaining('Line 5, column 1: “wing” is no panel of this shape.'),
+  expect(faults('panel,reading\nbonnet,-5\nroof,99999\nbonnet,abc\nwing,100')).toMatchObject([
+    { code: 'out-of-range', line: 2, column: 2, valueUm: -5 },
+    { code: 'out-of-range', line: 3, column: 2, valueUm: 99_999, maxUm: 5000 },
+    { code: 'not-a-number', line: 4, column: 2, text: 'abc' },
+    { code: 'unknown-panel', line: 5, column: 1, text: 'wing' },
   ])
 })
 
-test('a table without readings or with an open quote is refused in words', () => {
-  expect(words('')[0]).toContain('holds no readings')
-  expect(words('panel,reading\n')[0]).toContain('holds no readings')
-  expect(words('place of rest,104\n')[0]).toContain('no column for the panel')
-  expect(words('panel,note\nbonnet,x')[0]).toContain('no column for the reading')
-  expect(words('panel,reading\n"bonnet,104\n')[0]).toContain('quotation mark')
+test.each([
+  ['', { code: 'empty' }],
+  ['panel,reading\n', { code: 'empty' }],
+  ['place of rest,104\n', { code: 'no-column', wanted: 'panel' }],
+  ['panel,note\nbonnet,x', { code: 'no-column', wanted: 'reading' }],
+  ['panel,reading\n"bonnet,104\n', { code: 'malformed' }],
+])('a table without readings or with an open quote is refused: %j', (text, fault) => {
+  expect(faults(text)[0]).toMatchObject(fault)
 })
 
 describe('tables from any gauge', () => {
   const tableOf = (source: string | Uint8Array) => {
     const table = readTable(source, MOST_LINES)
-    if (!table.ok) throw new Error(tableErrorText(table.error))
+    if (!table.ok) throw new Error(table.error.code)
     return table.value
   }
   const bytes = (text: string, encoding: 'utf16le' | 'utf8' | 'latin1') =>
@@ -94,18 +95,19 @@ describe('tables from any gauge', () => {
     ).toEqual({ ok: true, value: wanted })
   })
 
-  test('what is no table is refused in words that say what to do', () => {
+  test('what is no table is refused', () => {
     const refusal = (source: string | Uint8Array) => {
       const table = readTable(source, MOST_LINES)
-      return table.ok ? '' : tableErrorText(table.error)
+      return table.ok ? undefined : table.error
     }
-    expect(refusal(new Uint8Array())).toContain('empty')
-    expect(refusal(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13]))).toContain(
-      'not a table',
-    )
-    expect(refusal(new Uint8Array([255, 200, 3, 1, 2, 250]))).toContain('not a table')
-    expect(refusal('bonnet,104\n'.repeat(1_000_000))).toBe(
-      'The file has 1,000,001 lines; the readings of one vehicle come to 20,000 at most. Export this vehicle alone.',
-    )
+    expect(refusal(new Uint8Array())).toEqual({ code: 'empty' })
+    const picture = [0x89, 0x50, 0x4e, 0x47, 13, 10, 26, 10, 0, 0, 0, 13]
+    expect(refusal(new Uint8Array(picture))).toEqual({ code: 'not-text' })
+    expect(refusal(new Uint8Array([255, 200, 3, 1, 2, 250]))).toEqual({ code: 'not-text' })
+    expect(refusal('bonnet,104\n'.repeat(1_000_000))).toEqual({
+      code: 'too-long',
+      lines: 1_000_001,
+      mostLines: MOST_LINES,
+    })
   })
 })

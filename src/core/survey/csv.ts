@@ -4,7 +4,6 @@ import { filmUm, GAUGE_MAX_UM, milToUm } from '../units'
 import type { Panel } from '../vehicle'
 import type { Readings } from './finding'
 import { median } from './statistics'
-import { MOST_LINES, tableErrorText } from './table'
 
 /** A fault in a table of readings. Line and column are counted from 1 and include the header line. */
 export type ReadingsCsvError =
@@ -13,6 +12,9 @@ export type ReadingsCsvError =
   | { code: 'unknown-panel'; line: number; column: number; text: string; known: string[] }
   | { code: 'not-a-number'; line: number; column: number; text: string }
   | { code: 'out-of-range'; line: number; column: number; valueUm: number; maxUm: number }
+
+/** No survey of one vehicle has more lines; a longer file is something else. */
+export const MOST_LINES = 20_000
 
 export const FILM_UNITS = ['um', 'mil'] as const
 export type FilmUnit = (typeof FILM_UNITS)[number]
@@ -195,22 +197,4 @@ export function readingsFromCsv(
   // Where nobody can be asked, a number without a unit is taken as written: µm.
   const unit = unitOfHeader(keys, mapping.readingColumns) ?? 'um'
   return readingsFromTable(table.value, { ...mapping, unit }, panels)
-}
-
-/** One sentence for a fault, with its place and what to do. */
-export function readingsCsvErrorText(error: ReadingsCsvError): string {
-  switch (error.code) {
-    case 'empty':
-      return 'The table holds no readings. It needs a header line “panel,reading_um” and a line for each reading.'
-    case 'no-column':
-      return `Line 1: no column for the ${error.wanted}. Name one “${error.wanted === 'panel' ? 'panel' : 'reading_um'}”; found: ${error.found.join(', ')}.`
-    case 'unknown-panel':
-      return `Line ${error.line}, column ${error.column}: “${error.text}” is no panel of this shape. Known: ${error.known.join(', ')}.`
-    case 'not-a-number':
-      return `Line ${error.line}, column ${error.column}: “${error.text}” is not a number. Write a reading in µm, such as 104 or 104.5.`
-    case 'out-of-range':
-      return `Line ${error.line}, column ${error.column}: ${error.valueUm} µm cannot be. Plausible readings lie between 0 and ${error.maxUm} µm.`
-    default:
-      return tableErrorText(error)
-  }
 }

@@ -23,9 +23,9 @@ export {
   type FilmUnit,
   guessMapping,
   type Mapping,
+  MOST_LINES,
   panelTexts,
   type ReadingsCsvError,
-  readingsCsvErrorText,
   readingsFromCsv,
   readingsFromTable,
 } from './csv'
@@ -107,4 +107,3 @@ export { signatureSchema, strokeSchema } from './signed'
 export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
 export type { StoredSurvey } from './stored'
-export { MOST_LINES, tableErrorText } from './table'

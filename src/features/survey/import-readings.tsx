@@ -9,12 +9,11 @@ import {
   MOST_LINES,
   panelTexts,
   type Readings,
-  readingsCsvErrorText,
   readingsFromTable,
-  tableErrorText,
 } from '@/core/survey'
 import { readTable, separatorName, type Table } from '@/core/table'
 import { isMetal, type Panel } from '@/core/vehicle'
+import { readingsFaultText, readingsFileText } from '@/text/en/readings-file'
 import { staffPanel } from '@/text/en/staff-panels'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
@@ -31,6 +30,7 @@ type Props = { panels: readonly Panel[]; onTake: (readings: Readings, how: 'add'
 
 /** Brings in a table from any gauge: what its columns mean is guessed, shown, and corrected by hand. */
 export function ImportReadings({ panels, onTake }: Props) {
+  const region = useRegion()
   const [open, setOpen] = useState(false)
   const [fault, setFault] = useState<string>()
   const [loaded, setLoaded] = useState<Loaded>()
@@ -41,7 +41,7 @@ export function ImportReadings({ panels, onTake }: Props) {
     if (file.size > MOST_BYTES)
       return setFault('This file is too large for the readings of one vehicle. Export this vehicle alone.')
     const table = readTable(new Uint8Array(await file.arrayBuffer()), MOST_LINES)
-    if (!table.ok) return setFault(tableErrorText(table.error))
+    if (!table.ok) return setFault(readingsFileText(region, table.error))
     setFault(undefined)
     setLoaded({ name: file.name, table: table.value, mapping: guessMapping(table.value, panels) })
   }
@@ -261,7 +261,7 @@ function Outcome({
         <p className="font-semibold">Nothing imported yet:</p>
         <ul>
           {result.error.slice(0, FAULTS_SHOWN).map((error) => {
-            const text = readingsCsvErrorText(error)
+            const text = readingsFaultText(region, error)
             return <li key={text}>{text}</li>
           })}
         </ul>

@@ -7,6 +7,7 @@ import { SHAPE_NAME } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { PAINT_SYSTEM_GUIDE } from '@/text/en/vehicle'
 import { figure, measured, shortDay, unitSign } from '@/text/formats'
+import { staffLanguage } from '@/text/staff-language'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 
 /** The history of a vehicle to be read: what a new owner is handed with the car. */
@@ -68,7 +69,7 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
   const { vehicle, stays, ledger, shop, writtenOn } = history
   const taken = takenByPanel(ledger)
   return (
-    <Document title={`History, ${vehicle.plate}`} author={shop} language="en-IE">
+    <Document title={`History, ${vehicle.plate}`} author={shop} language={staffLanguage(region)}>
       <Page size="A4" style={styles.page}>
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
