@@ -7,7 +7,7 @@ import { type Instant, plusMinutes } from '@/core/time'
 import { loadVehicleCare } from '@/server/vehicles/vehicle-care'
 import { wordedDate, wordedMilestone } from '@/text/care'
 
-/** Milestones of a coating stand in the calendar for so long after it was laid, days. */
+/** Milestones of a coating stand in the calendar for so long after it was applied, days. */
 const FRESH_DAYS = 45
 
 /** The care plan of a vehicle as a calendar file; with the cure calendar while a coating is fresh. */

@@ -7,13 +7,13 @@ export type CoatedPart =
   | { kind: 'paint'; panels?: readonly string[] }
   | { kind: 'surface'; surface: OtherSurface }
 
-/** A coat that was really laid on a vehicle. */
+/** A coat that was really applied on a vehicle. */
 export type Coat = {
   jobId: JobId
   product: LaidProduct
   lot: string
   endedAt: Instant
   part: CoatedPart
-  /** Laid elsewhere: the day on which the car went home from there. */
+  /** Applied elsewhere: the day on which the car went home from there. */
   homeOn?: LocalDay
 }

@@ -39,6 +39,6 @@ export type Look = {
   glossLossGu?: number
   /** Iron and tar taken off and the panel wiped before it was looked at: dirt hides a coating that is still there. */
   cleaned: boolean
-  /** Months since a topper was laid over it, where one was: for that long one may be looking at the topper. */
+  /** Months since a topper was put over it, where one was: for that long one may be looking at the topper. */
   topperMonths?: number
 }

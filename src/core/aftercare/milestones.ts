@@ -15,7 +15,7 @@ export function isAhead({ when }: Pick<Milestone, 'when'>, now: Instant, zone: s
   return when.kind === 'instant' ? when.at > now : when.day > dayIn(zone, now)
 }
 
-/** A layer that was really laid: what, and when its last section was levelled. */
+/** A layer that was really applied: what, and when its last section was levelled. */
 export type LaidLayer = { product: Product; ended: Instant }
 
 /** What a further layer of a single coating adds to its life, of it (common practice: two layers 18 to 24 months for 12). */
@@ -39,7 +39,7 @@ function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => n
 }
 
 /**
- * The cure calendar from the layers as they were laid. Holds run in elapsed time from each layer and the latest
+ * The cure calendar from the layers as they were applied. Holds run in elapsed time from each layer and the latest
  * rules, so a change of the clocks shortens none; days are counted on the shop's calendar in `zone`. Throws
  * without layers. Durations come from the products (common practice: 24 h dry, no wash for 3 to 7 days, full cure
  * in up to 30 days).

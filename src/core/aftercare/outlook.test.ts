@@ -27,7 +27,7 @@ const unit = (outlook: ReturnType<typeof outlookOf>, id: string) =>
   outlook.units.find((each) => each.id === id)!
 
 describe('the level of a coating', () => {
-  test('is whole when it is laid, half at the end of its life, and only falls', () => {
+  test('is whole when it is applied, half at the end of its life, and only falls', () => {
     expect(levelAt(0, 18)).toBe(1)
     expect(levelAt(18, 18)).toBeCloseTo(0.5, 12)
     fc.assert(

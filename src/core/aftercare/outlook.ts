@@ -124,7 +124,7 @@ const chanceLost = (months: number) => 1 - (1 - LOSS_A_MONTH) ** Math.max(0, mon
 
 type AtLook = { worn: number[]; lost: number }
 
-/** All that tells one unit from another but its name: most panels of a car are laid on one day and seen alike. */
+/** All that tells one unit from another but its name: most panels of a car are applied on one day and seen alike. */
 function likeness({ lifeMonths, ageMonths, looks }: Unit): string {
   return JSON.stringify([lifeMonths, ageMonths, looks.map(({ unit: _, ...seen }) => seen)])
 }
@@ -136,9 +136,9 @@ function onceAlike<T, R>(keyOf: (each: T) => string, reckon: (each: T) => R): (e
     const key = keyOf(each)
     const before = known.get(key)
     if (before !== undefined) return before
-    const reckoned = reckon(each)
-    known.set(key, reckoned)
-    return reckoned
+    const found = reckon(each)
+    known.set(key, found)
+    return found
   }
 }
 
@@ -195,7 +195,7 @@ const CURVE_SHARE = 1.8
 const CURVE_POINTS = 60
 
 /**
- * What is left of a coating now and until when it should hold, unit by unit, from what was laid, how the car lives and all
+ * What is left of a coating now and until when it should hold, unit by unit, from what was applied, how the car lives and all
  * that was seen since. Ages and lives in months; bands hold eight times in ten. Given what the car has in common, the
  * panels know nothing of each other; but the same eyes in the same light have seen them, so that n panels together weigh as
  * √n would. Throws without units.

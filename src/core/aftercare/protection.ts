@@ -68,7 +68,7 @@ const TOPPER_LIFE_MONTHS = 4
 const TOPPER_HIDES = 0.7
 
 /**
- * Likelihood of a look where `level` of the coating is left. What was not decontaminated may only be dirty, and a topper laid
+ * Likelihood of a look where `level` of the coating is left. What was not decontaminated may only be dirty, and a topper applied
  * not long ago answers for whatever is under it: both make a look say less.
  */
 export function likelihood(level: number, look: Look): number {

@@ -15,7 +15,7 @@ export type CoatStage = (typeof COAT_STAGES)[number]
 /** What was used from one bottle, ml. */
 export type Poured = { bottle: BottleId; ml: number }
 
-/** What a coat was laid with. Temperatures °C, humidity %. */
+/** What a coat was applied with. Temperatures °C, humidity %. */
 export type CoatLog = {
   productId: ProductId
   lot: string

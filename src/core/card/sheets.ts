@@ -95,7 +95,7 @@ function agreedMl({ agreement, panels }: SheetInput, operation: PlannedOperation
   return Math.ceil(told?.ml ?? product.mlPerM2 * panels.reduce((sum, { areaM2 }) => sum + areaM2, 0))
 }
 
-/** What the flash is reckoned by where no sensor says anything: the air a data sheet speaks of, °C and %. */
+/** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */
 const SHEET_AIR = { airC: 20, rhPercent: 50 }
 
 function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | undefined {

@@ -69,7 +69,7 @@ export function timerText(left: number): string {
   return left > 0 || whole === 0 ? text : `+${text}`
 }
 
-/** Where a panel laid wet stands: too soon to level, just right, or past it. Seconds since it was laid. */
+/** Where a panel applied wet stands: too soon to level, just right, or past it. Seconds since it was applied. */
 export type FlashState =
   | { kind: 'wait'; secondsLeft: number }
   | { kind: 'level-now'; secondsLeft: number }

@@ -2,7 +2,7 @@ import type { Product, Surface } from './product'
 import type { CoatingPlan } from './rules'
 import { surfaceAreaM2 } from './surface'
 
-/** One coat of a plan as the person who lays it needs it: how much, when the next, and what then must wait. */
+/** One coat of a plan as the person who applies it needs it: how much, when the next, and what then must wait. */
 export type CoatStep = {
   surface: Surface
   product: Product
@@ -47,7 +47,7 @@ export function coatSteps({
     bottles: [...byProduct].map(([product, ml]) => ({
       product,
       ml: Math.ceil(ml),
-      // A layer is not laid from half a bottle: whole ones are opened.
+      // A layer is not applied from half a bottle: whole ones are opened.
       bottles: Math.ceil(ml / product.bottleMl),
     })),
   }

@@ -3,7 +3,7 @@ import type { Instant } from '../time'
 import { type ConditionBreach, conditionBreaches } from './conditions'
 import type { Product } from './product'
 
-/** Whether a product may be laid now, and if not, when the air should allow it again. */
+/** Whether a product may be applied now, and if not, when the air should allow it again. */
 export type CoatingOutlook = {
   breaches: ConditionBreach[]
   /** When everything should be back within its limits, as the last readings go; absent where nothing says so. */

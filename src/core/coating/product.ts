@@ -40,7 +40,7 @@ export const productSchema = z.strictObject({
 
 export type Product = z.infer<typeof productSchema>
 
-/** What must be known of a product once it lies on a car, whoever laid it. */
+/** What must be known of a product once it lies on a car, whoever applied it. */
 export type LaidProduct = Pick<
   Product,
   'id' | 'name' | 'kind' | 'lifeMonths' | 'guaranteeMonths' | 'firstVisitMonths' | 'topperFromMinutes'

@@ -10,7 +10,7 @@ type SurfaceModel = {
   name: string
   /** m² on a middle-sized car; it grows with the painted area (mem). */
   areaM2: number
-  /** Minutes to clean, wipe, lay and buff it on a middle-sized car (mem). */
+  /** Minutes to clean, wipe, apply and buff it on a middle-sized car (mem). */
   minutes: number
 }
 
@@ -28,7 +28,7 @@ export function surfaceAreaM2(surface: Surface, paintedM2: number): number {
   return surface === 'paint' ? paintedM2 : (SURFACE[surface].areaM2 * paintedM2) / MIDDLE_SIZED_M2
 }
 
-/** Minutes to clean, wipe, lay and buff a surface on a vehicle with that much paint. */
+/** Minutes to clean, wipe, apply and buff a surface on a vehicle with that much paint. */
 export function surfaceMinutes(surface: OtherSurface, paintedM2: number): number {
   return (SURFACE[surface].minutes * paintedM2) / MIDDLE_SIZED_M2
 }

@@ -49,7 +49,7 @@ describe('care', () => {
     expect(highest!.expectedClearing).toBeGreaterThan(usual!.expectedClearing)
     expect(CARE.highest.reached).toBeLessThan(1)
   })
-  test('an all-in-one is laid and left to set, so care changes nothing about it', () => {
+  test('an all-in-one is applied and left to set, so care changes nothing about it', () => {
     expect(hours(correction('highest', 'all-in-one'))).toBeCloseTo(
       hours(correction('usual', 'all-in-one')),
       9,

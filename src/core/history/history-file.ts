@@ -7,7 +7,7 @@ import { instantOrThrow, isLocalDay, type LocalDay } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
 
 /**
- * The history of a vehicle as it is handed to whoever looks after it next: what was measured, worked, laid, seen and
+ * The history of a vehicle as it is handed to whoever looks after it next: what was measured, worked, applied, seen and
  * photographed, and all paint ever removed. One JSON file, in an open form of our own; film in µm, gloss in GU at 60°, days as
  * `2027-01-13`, instants in UTC. It names no owner, no message and no money.
  */
@@ -45,7 +45,7 @@ const roundSchema = z.strictObject({
 
 const staySchema = z.strictObject({
   day,
-  /** When it went home: paint removed up to then came off before or under what was laid at this stay. */
+  /** When it went home: paint removed up to then came off before or under what was applied at this stay. */
   homeOn: day,
   kind: z.enum(['work', 'visit', 'repair']),
   title: text,

@@ -6,11 +6,11 @@ import type { LayerLog } from './layer-log'
 export type Care = { layers: LayerLog[]; milestones: Milestone[] }
 
 export function careOf(shop: Shop, layers: LayerLog[]): Care {
-  const laid = layers.flatMap(({ productId, endedAt }) => {
+  const applied = layers.flatMap(({ productId, endedAt }) => {
     const product = shop.catalogue.find(({ id }) => id === productId)
     return product ? [{ product, ended: endedAt }] : []
   })
-  return { layers, milestones: laid.length > 0 ? careMilestones(laid, shop.setup.region.timezone) : [] }
+  return { layers, milestones: applied.length > 0 ? careMilestones(applied, shop.setup.region.timezone) : [] }
 }
 
 /** What a customer calls a product; its id where the catalogue no longer has it. */

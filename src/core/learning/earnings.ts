@@ -82,7 +82,7 @@ function meanOf(accounts: readonly Account[]): Account {
   ) as Account
 }
 
-/** Why less, or more, was left than reckoned: cents a car, below 0 where it cost. They add up to the difference. */
+/** Why less, or more, was left than planned: cents a car, below 0 where it cost. They add up to the difference. */
 export type Cause =
   | { kind: 'work'; key: string; cents: number; ratio: number }
   | { kind: 'discount'; cents: number }

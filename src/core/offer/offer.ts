@@ -95,7 +95,7 @@ export function settingsOf(
     care: template.care,
     strongest: template.strongest,
     underCoating: template.layers.length > 0,
-    // Only a package whose very process is the protection lays it on panels that need nothing else.
+    // Only a package whose very process is the protection goes on panels that need nothing else.
     protects: template.layers.length === 0 && template.strongest === 'all-in-one',
     ...(pace ? { pace } : {}),
   }

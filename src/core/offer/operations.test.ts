@@ -100,7 +100,7 @@ describe('how it hangs together', () => {
       product('ebb-single').indoorHoldMinutes,
     )
   })
-  test('a layer is laid without a break, correction may pause', () => {
+  test('a layer is applied without a break, correction may pause', () => {
     for (const { kind, mode } of lantern.operations) {
       if (kind === 'layer') expect(mode).toBe('solid')
       if (kind === 'cut' || kind === 'refine') expect(mode).toBe('pausable')

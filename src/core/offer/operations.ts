@@ -113,7 +113,7 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
 }
 
 /**
- * The towel follows in the order in which the panels were laid, so that the last one has set its half hour when it gets
+ * The towel follows in the order in which the panels were applied, so that the last one has set its half hour when it gets
  * there: buffing counts towards the wait.
  */
 function allInOneOperations(areaM2: number): PlannedOperation[] {

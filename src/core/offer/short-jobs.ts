@@ -50,7 +50,7 @@ const coat = (product: Product, layer: number, minutes: number, panels?: string[
 })
 
 /**
- * Panels coated again: washed and decontaminated, tested once more, polished lightly to bare paint, wiped, laid, dried. Throws
+ * Panels coated again: washed and decontaminated, tested once more, polished lightly to bare paint, wiped, applied, dried. Throws
  * where no panel or no layer is named.
  */
 export function repairPlan(

@@ -14,7 +14,7 @@ import { isMetal, panelsOf, type Shape } from '../vehicle'
 export const TOLD_STATES = ['nearly-new', 'usual', 'tired'] as const
 export type ToldState = (typeof TOLD_STATES)[number]
 
-/** Film on a car that nobody has read, µm: the middle of what the factories lay (common practice: 90 to 150). */
+/** Film on a car that nobody has read, µm: the middle of what the factories spray (common practice: 90 to 150). */
 const TYPICAL_FILM_UM = 120
 
 const swirls = (severity: 1 | 2 | 3, extentPercent: number): Defect => ({

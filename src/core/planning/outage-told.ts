@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { toBayId, toPersonId } from '../ids'
 import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '../time'
 
-/** What is told of something that is not as planned. */
+/** What is told of something that goes otherwise than planned. */
 
 const moment = (what: string) =>
   z.strictObject({

@@ -42,7 +42,7 @@ export function marksOf({ seed, defects }: PracticePanel): Marks {
     trails: 0,
     trailAngle: seededRandom(seed)() * Math.PI,
   }
-  // Each kind has a chance of its own: what stays lies where it lay before the rest was polished away.
+  // Each kind has a chance of its own: what stays is where it was before the rest was polished away.
   for (const defect of defects)
     addMarks(marks, defect, seededRandom(seed * 104_729 + DEFECT_KINDS.indexOf(defect.kind)))
   return marks

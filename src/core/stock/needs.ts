@@ -15,7 +15,7 @@ export type ProductNeed = {
   /** The first coat the shelf does not reach to. */
   runsOutAt?: CoatToCome
   reorderMl: number
-  /** Below what the shop wants to have when the coats to come are laid. */
+  /** Below what the shop wants to have when the coats to come are applied. */
   reorder: boolean
 }
 

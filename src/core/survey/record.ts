@@ -23,7 +23,7 @@ export type SurveyRecord = {
   after: Measured
   defects: Record<string, NotedDefect[]>
   places: Record<string, PlaceDefect[]>
-  /** Panels under a film somebody has laid: never cut, and no judge of the paint beneath. */
+  /** Panels under a film somebody has applied: never cut, and no judge of the paint beneath. */
   films: string[]
   /** Easily missed places that have been looked at, by id. */
   looked: string[]

@@ -157,7 +157,7 @@ type Cars = { worked: LiveJob; next: LiveJob; ready: Job; visit: JobId; by: stri
 async function cars(): Promise<Cars> {
   const floor = await loadFloor(demo.db, NOW)
   const { live: worked } = floor.jobs.find(({ job }) => job.vehicle.plate === 'IM 903')!
-  // Not a layer: that is done only with what it was laid with.
+  // Not a layer: that is done only with what it was applied with.
   const next = openJobs(floor).find(
     (live) => live.id !== worked!.id && live.plan.operations.some((step) => isGoing(live, step)),
   )

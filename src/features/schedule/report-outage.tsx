@@ -135,8 +135,8 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
           </div>
           {happening === 'air' && (
             <p className="max-w-prose text-ink-soft">
-              Nothing is coated in that time: layers wait for dry air, or are laid before it. All other work
-              goes on.
+              Nothing is coated in that time: layers wait for dry air, or are applied before it. All other
+              work goes on.
             </p>
           )}
           {happening === 'frost' && (

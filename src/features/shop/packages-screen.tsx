@@ -34,7 +34,7 @@ function faultIn({ field, message }: Refusal): { at: number; field: string; mess
   return at === undefined ? undefined : { at: Number(at), field: rest ?? '', message }
 }
 
-/** What the shop sells: each package as a list of what is done, laid and brought in. Kept all together. */
+/** What the shop sells: each package as a list of what is done, applied and brought in. Kept all together. */
 export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, region }: Props) {
   const [packages, setPackages] = useState(stored)
   const [version, setVersion] = useState(readAt)

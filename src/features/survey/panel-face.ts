@@ -35,7 +35,7 @@ export function panelFace(
   }
 }
 
-/** A panel in a round that is laid over: its mean, coloured by film. */
+/** A panel in a round that is put over: its mean, coloured by film. */
 export function roundFace(region: Region, panel: Panel, um: number | undefined): PanelFace {
   if (um === undefined)
     return {

@@ -3,10 +3,10 @@ import type { Region } from '@/core/region'
 import { countedUm, type Measured, mean, type SurveyRecord } from '@/core/survey'
 import { shortDay } from '@/text/formats'
 
-/** Rounds of readings that can be laid over one another: this visit before and after, and earlier visits. */
+/** Rounds of readings that can be put over one another: this visit before and after, and earlier visits. */
 export type Round = { id: string; name: string; measured: Measured }
 
-/** Whether anything was read in a round; only such rounds can be laid over one another. */
+/** Whether anything was read in a round; only such rounds can be put over one another. */
 export const hasReadings = ({ measured: { readings } }: Pick<Round, 'measured'>): boolean =>
   Object.values(readings).some(({ length }) => length > 0)
 

@@ -26,7 +26,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
         <h2 className="mb-2 text-2xl">Protection outlook</h2>
         {protection.surfaces.length === 0 ? (
           <p className="max-w-prose text-lg">
-            Nothing was laid on this car here that lasts. Its care is washing by hand, and a look when it
+            Nothing that lasts was applied to this car here. Its care is washing by hand, and a look when it
             comes again.
           </p>
         ) : (

@@ -43,7 +43,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   }
   const comes = new Set(view.live.published.flatMap(({ people }) => people))
   const atTheCar = view.people.filter(({ id, outside }) => !outside || comes.has(id) || id === me)
-  const laid = live.plan.operations.filter(
+  const applied = live.plan.operations.filter(
     (operation) => operation.kind === 'layer' && progressAt(live, operation, now).kind !== 'open',
   )
   return (
@@ -75,7 +75,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
         ) : (
           <AllDone job={view.job.id} />
         )}
-        {laid.length > 0 && <HighSpots card={card} me={me} layers={laid} />}
+        {applied.length > 0 && <HighSpots card={card} me={me} layers={applied} />}
       </div>
       <StepList
         card={card}

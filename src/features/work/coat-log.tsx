@@ -25,7 +25,7 @@ type Typed = {
 const within = (value: number | undefined, least: number, most: number) =>
   value !== undefined && value >= least && value <= most
 
-/** What a coat was laid with: the bottles and millilitres, and the air, measured or typed. */
+/** What a coat was applied with: the bottles and millilitres, and the air, measured or typed. */
 export function CoatLogForm({
   coat,
   isLayer,

@@ -13,7 +13,7 @@ import type { StepProps } from './use-card'
 
 const STAGE_WORDS: Record<CoatStage, string> = { bare: 'bare', wet: 'applied, flashing', level: 'levelled' }
 
-/** A coat panel by panel: laid, then levelled, each said by a button of its own. What flashes is timed by the air of the bay. */
+/** A coat panel by panel: applied, then levelled, each said by a button of its own. What flashes is timed by the air of the bay. */
 export function CoatPanels({
   card,
   operation,

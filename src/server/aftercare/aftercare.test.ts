@@ -224,7 +224,7 @@ describe('the repair', () => {
     expect(kept).toEqual(before)
     expect((await listDue(db, 'booked', TODAY)).cars.map(({ vehicle }) => vehicle.plate)).toEqual([car.plate])
   })
-  test('once it is laid the bonnet is young again, and the paint it took stands in the ledger', async () => {
+  test('once it is applied the bonnet is young again, and the paint it took stands in the ledger', async () => {
     const { plan } = (await findAgreement(db, toJobId(repairId)))!
     let at = plusMinutes(NOW, 60)
     for (const operation of plan.operations) {

@@ -59,7 +59,7 @@ export function careDatesOf(
   }
 }
 
-/** Works the dates of a vehicle out anew after something has changed about it: laid, looked at, asked for, told. */
+/** Works the dates of a vehicle out anew after something has changed about it: applied, looked at, asked for, told. */
 export async function refreshCareDates(
   db: Knex,
   shop: Shop,
@@ -76,7 +76,7 @@ export async function refreshCareDates(
 }
 
 /** So long after its dates were worked out a car is due again, days (mem): the calendar alone moves a coat towards its end. */
-const RECKONED_DAYS = 7
+const WORKED_OUT_DAYS = 7
 
 /**
  * Works out anew the dates of the car whose dates are the oldest, if they are a week old or were never worked out. False
@@ -86,7 +86,9 @@ export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promis
   const today = dayIn(shop.setup.region.timezone, now)
   const stalest: { id: VehicleId } | undefined = await db('vehicles')
     .where((either) =>
-      either.whereNull('care_reckoned_on').orWhere('care_reckoned_on', '<=', plusDays(today, -RECKONED_DAYS)),
+      either
+        .whereNull('care_reckoned_on')
+        .orWhere('care_reckoned_on', '<=', plusDays(today, -WORKED_OUT_DAYS)),
     )
     .where((known) =>
       known

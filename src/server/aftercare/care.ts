@@ -4,7 +4,7 @@ import { type Care, careOf } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { loadLayers, loadLayersOf } from '../work/work-store'
 
-/** The cure calendar of a job from the layers that were really laid; empty until there is one. */
+/** The cure calendar of a job from the layers that were really applied; empty until there is one. */
 export async function loadCare(db: Knex, shop: Shop, jobId: JobId): Promise<Care> {
   return careOf(shop, await loadLayers(db, jobId))
 }

@@ -4,7 +4,7 @@ import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { readPlan } from '../quotes/agreement-store'
 
-/** Every coat ever laid here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
+/** Every coat ever applied here on a vehicle, the oldest first. A product the catalogue no longer has is left out. */
 export async function loadCoats(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<Coat[]> {
   const rows = await db('layers')
     .join('progress', (on) =>

@@ -29,7 +29,7 @@ function standing(db: Knex, today: LocalDay): Knex.Raw {
     `CASE
       WHEN EXISTS (SELECT 1 FROM jobs WHERE jobs.vehicle_id = care_dates.vehicle_id AND jobs.handed_over_at IS NULL)
         THEN 'booked'
-      -- A coat that has most likely gone is not looked at any more, but laid anew.
+      -- A coat that has most likely gone is not looked at any more, but coated again.
       WHEN good_mid < ? THEN 'gone'
       WHEN visit_until < ? THEN 'lapsed'
       WHEN visit_from <= ? THEN 'now'

@@ -25,14 +25,14 @@ import { loadLedger } from '../vehicles/ledger-store'
 import { loadCoats } from './coats'
 import { looksOfVehicle } from './look-store'
 
-/** How the protection of a vehicle stands, from what was laid on it and from every look since. */
+/** How the protection of a vehicle stands, from what was applied on it and from every look since. */
 
 const isTopper = ({ product }: Coat) => product.kind === 'topper'
 
-type Laid = { jobId: JobId; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
+type Applied = { jobId: JobId; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
 
 /** The coats that lie on one part now: those of the last job that coated it. Earlier ones were polished off. */
-function lyingOn(coats: readonly Coat[]): Laid | undefined {
+function lyingOn(coats: readonly Coat[]): Applied | undefined {
   const last = coats.at(-1)
   if (!last) return undefined
   const own = coats.filter(({ jobId }) => jobId === last.jobId)
@@ -79,7 +79,7 @@ async function glossOf(db: Knex, vehicleId: VehicleId): Promise<Map<string, Reco
   )
 }
 
-/** What was ever laid on a vehicle, here or elsewhere, seen, polished and measured: all that its protection is told from. */
+/** What was ever applied on a vehicle, here or elsewhere, seen, polished and measured: all that its protection is told from. */
 export type PaintPast = {
   coats: readonly Coat[]
   ledger: readonly LedgerEntry[]
@@ -89,10 +89,10 @@ export type PaintPast = {
 
 type Found = PaintPast & { toppers: readonly Coat[] }
 
-/** Whether a panel was polished after its coat was laid, by another job or by others: then the coat is no longer there. */
+/** Whether a panel was polished after its coat was applied, by another job or by others: then the coat is no longer there. */
 function polishedOff(
   unit: string,
-  { jobId, laidAt, homeOn }: Laid,
+  { jobId, laidAt, homeOn }: Applied,
   ledger: readonly LedgerEntry[],
   zone: string,
 ): boolean {
@@ -104,11 +104,11 @@ function polishedOff(
 /** A kept look as the outlook reads it: with the gloss lost since the coating, and with the topper it may have seen. */
 function asSeen(
   look: KeptLook & { jobId: JobId },
-  laid: Laid,
+  applied: Applied,
   { toppers, gloss }: Found,
 ): Unit['looks'][number] {
   const topped = toppers.filter(({ endedAt }) => endedAt < look.at).at(-1)
-  const [fresh, then] = [gloss.get(`${laid.jobId} after`), gloss.get(`${look.jobId} before`)]
+  const [fresh, then] = [gloss.get(`${applied.jobId} after`), gloss.get(`${look.jobId} before`)]
   const [was, is] = [fresh?.[look.unit], then?.[look.unit]]
   const seen: Look = {
     unit: look.unit,
@@ -120,7 +120,7 @@ function asSeen(
     // What was decontaminated has lost its topper, too.
     ...(topped && !look.cleaned ? { topperMonths: monthsBetween(topped.endedAt, look.at) } : {}),
   }
-  return { ...seen, ageMonths: monthsBetween(laid.laidAt, look.at) }
+  return { ...seen, ageMonths: monthsBetween(applied.laidAt, look.at) }
 }
 
 function surfaceProtection(
@@ -131,14 +131,14 @@ function surfaceProtection(
   { zone, now }: { zone: string; now: Instant },
 ): SurfaceProtection | undefined {
   const plans = unitsOf(vehicle, surface)
-  const laid = plans.flatMap((plan) => {
+  const applied = plans.flatMap((plan) => {
     const own = lyingOn(
       found.coats.filter((coat) => !isTopper(coat) && covers(coat, plan.id) && partIs(coat, surface)),
     )
     return own && !polishedOff(plan.id, own, found.ledger, zone) ? [{ plan, own }] : []
   })
-  if (laid.length === 0) return undefined
-  const units = laid.map(({ plan, own }): { shown: ProtectedUnit; unit: Unit } => {
+  if (applied.length === 0) return undefined
+  const units = applied.map(({ plan, own }): { shown: ProtectedUnit; unit: Unit } => {
     const looks = found.looks.filter(({ unit, at }) => unit === plan.id && at > own.laidAt)
     const last = looks.at(-1)
     return {
@@ -160,7 +160,7 @@ function surfaceProtection(
   const outlook = outlookOf(units.map(({ unit }) => unit))
   // What lies on most of the car is what its age and end are told by; a panel coated again has its own.
   const first = units.map(({ shown }) => shown.laidAt).toSorted()[0]!
-  const main = laid.find(({ own }) => own.laidAt === first)!.own
+  const main = applied.find(({ own }) => own.laidAt === first)!.own
   const until = (months: number) => dayAfterMonths(zone, main.laidAt, months)
   const { low, mid, high } = outlook.lifeMonths
   return {
@@ -191,7 +191,7 @@ export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: VehicleId):
   }
 }
 
-/** How the protection of a vehicle stands at `now`; without surfaces where nothing was ever laid on it here. */
+/** How the protection of a vehicle stands at `now`; without surfaces where nothing was ever applied on it here. */
 export function protectionOf(shop: Shop, vehicle: Vehicle, past: PaintPast, now: Instant): Protection {
   const { coats, looks } = past
   const exposure = exposureOf(vehicle)

@@ -94,7 +94,7 @@ export async function repairOffer(
   const { shape, hardness } = visit.vehicle
   const panels = panelsOf(shape).filter(({ id }) => panelIds.includes(id))
   if (panels.length === 0) return { message: 'Choose the panels that are to be coated again.' }
-  // What another shop has laid is only laid again where we have it, too.
+  // What another shop has applied is only applied again where we have it, too.
   const layers = lying.flatMap(({ id }) => shop.catalogue.find((product) => product.id === id) ?? [])
   if (layers.length === 0)
     return { message: 'The coating on these panels is not one of ours. Quote a package instead.' }

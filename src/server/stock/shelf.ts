@@ -10,7 +10,7 @@ import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 /** How far ahead the shelf is held against the plan, days. */
 const AHEAD_DAYS = 7
 
-/** Coats that are planned up to a day and not yet laid. */
+/** Coats that are planned up to a day and not yet applied. */
 export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatToCome[] {
   const zone = shop.setup.region.timezone
   return jobs.flatMap(({ job, live, agreement, stage }) => {

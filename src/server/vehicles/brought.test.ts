@@ -94,7 +94,7 @@ const paintOf = async (vehicle: Vehicle) =>
 const units = async (vehicle: Vehicle) => (await paintOf(vehicle))?.units.map(({ id }) => id) ?? []
 const PANELS = panelsOf('estate').map(({ id }) => id)
 
-describe('what another shop has laid', () => {
+describe('what another shop has applied', () => {
   test('lies on all of the paint, or on the panels it names, or on another surface', async () => {
     const all = await bring([stay(day('2026-01-12'), day('2026-01-14'), { layers: [layer()] })])
     expect(await units(all)).toEqual(PANELS)

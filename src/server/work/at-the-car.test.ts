@@ -167,7 +167,7 @@ describe('a layer done at the car', () => {
     )
   const standing = async (id: string) => (await listBottles(shop.db)).find((each) => each.id === id)!
   const leftIn = async (id: string) => (await standing(id)).leftMl
-  const laid = async () => {
+  const applied = async () => {
     const { job, live } = await jobWith('IM 4471')
     const layer = live!.plan.operations.find(({ id }) => id === 'layer-3')!
     const bottle = await addBottle(shop.db, {
@@ -192,7 +192,7 @@ describe('a layer done at the car', () => {
   }
 
   test('books its bottle, keeps its air, and moves the plan; taken back and logged again it counts once', async () => {
-    const { job, bottle, layer, coat } = await laid()
+    const { job, bottle, layer, coat } = await applied()
     expect(await leftIn(bottle)).toBe(14)
     expect((await jobWith('IM 4471')).live!.progress[layer]?.kind).toBe('done')
     const air = () => shop.db('coat_climate').where({ job_id: job, operation_id: layer })

@@ -156,7 +156,7 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
   }
 }
 
-/** Keeps the air a coat was laid in, as the sensor of its bay wrote it down. */
+/** Keeps the air a coat was applied in, as the sensor of its bay wrote it down. */
 async function keepAir(
   trx: Knex,
   { setup }: Shop,

@@ -46,7 +46,7 @@ export async function loadProgress(db: Knex, jobIds?: readonly JobId[]): Promise
   return byJob
 }
 
-/** The layers of these jobs as they were laid, each job's in their order; nothing for a job without any. */
+/** The layers of these jobs as they were applied, each job's in their order; nothing for a job without any. */
 export async function loadLayersOf(db: Knex, jobIds: readonly JobId[]): Promise<Map<JobId, LayerLog[]>> {
   const rows = await db('layers')
     .join('progress', function onProgress() {

@@ -70,7 +70,7 @@ export function conflictText(
     case 'unknown':
       return UNKNOWN_WORDS[conflict.what]
     case 'other-bottle':
-      return 'This bottle holds another product. Choose one that holds what was laid.'
+      return 'This bottle holds another product. Choose one that holds what was applied.'
     case 'needs-reason':
       return `Say why, though ${conflict.doubts.map((doubt) => DOUBT_WORDS[doubt]).join(', and ')}.`
     case 'odd-time':

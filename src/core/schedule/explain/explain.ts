@@ -42,13 +42,13 @@ function chainOf(model: Model, job: ModelJob, placed: Placed): ChainLink[] {
   const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
   const chain: ChainLink[] = []
   let current: number | undefined = operations.reduce(
-    (last, laid, index) => (laid.end > operations[last]!.end ? index : last),
+    (last, each, index) => (each.end > operations[last]!.end ? index : last),
     0,
   )
   while (current !== undefined) {
     const index: number = current
-    const laid = operations[index]!
-    const base = { operation: job.operations[index]!.known, start: at(laid.start), end: at(laid.end) }
+    const own = operations[index]!
+    const base = { operation: job.operations[index]!.known, start: at(own.start), end: at(own.end) }
     const { link, before } = causeOf(job, index, placed.causes[index]!, at)
     chain.unshift({ ...base, ...link })
     current = before

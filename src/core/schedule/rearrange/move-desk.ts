@@ -23,7 +23,7 @@ import {
   endOf,
   firstOf,
   followersOf,
-  type Laid,
+  type Placed,
   placeChoices,
   StandingCalendar,
 } from './standing-calendar'
@@ -79,8 +79,8 @@ export class MoveDesk {
         ...(nearest ? { nearest: this.describe(operation, nearest) } : {}),
       }
     }
-    const wished = this.describe(operation, there.laid)
-    if (hurried || there.laid.others.length === 0) return { kind: 'allowed', ways: [wished] }
+    const wished = this.describe(operation, there.placed)
+    if (hurried || there.placed.others.length === 0) return { kind: 'allowed', ways: [wished] }
     const calm = this.nearest(job, operation, placement, start, wish, true)
     return { kind: 'allowed', ways: calm ? [wished, this.describe(operation, calm)] : [wished] }
   }
@@ -110,10 +110,10 @@ export class MoveDesk {
     )
     const beside = this.calendar.beside(job, placement, choices, cheapest(this.model))
     const before = this.calendar.pushing(job, choices, cheapest(this.model))
-    const ways = beside.ok ? [beside.laid] : []
-    const sooner = before.ok && !(beside.ok && endOf(beside.laid.own) <= endOf(before.laid.own))
-    if (before.ok && sooner) ways.push(before.laid)
-    const [wished, ...more] = ways.map((laid) => this.describe(first, laid))
+    const ways = beside.ok ? [beside.placed] : []
+    const sooner = before.ok && !(beside.ok && endOf(beside.placed.own) <= endOf(before.placed.own))
+    if (before.ok && sooner) ways.push(before.placed)
+    const [wished, ...more] = ways.map((placed) => this.describe(first, placed))
     if (wished) return { kind: 'allowed', ways: [wished, ...more] }
     return { kind: 'refused', refusal: (beside as Extract<Attempt, { ok: false }>).refusal }
   }
@@ -191,7 +191,7 @@ export class MoveDesk {
     wished: number,
     wish: Wish,
     calm: boolean,
-  ): Laid | undefined {
+  ): Placed | undefined {
     if (operation.pin) return undefined
     const { slot } = this.model
     const limits = startLimits(job, operation, placement)
@@ -203,13 +203,13 @@ export class MoveDesk {
         if (at < limits.from || at > limits.to) continue
         if (refusalAt(this.model, this.calendar.firm, job, operation, placement, at, wish)) continue
         const attempt = this.moved(job, operation, placement, at, wish, calm)
-        if (attempt.ok) return attempt.laid
+        if (attempt.ok) return attempt.placed
         tries++
       }
     return undefined
   }
 
-  /** The ways to lay a job with one operation at a minute, those first that leave more as it is. */
+  /** The ways to place a job with one operation at a minute, those first that leave more as it is. */
   private bindings(
     job: ModelJob,
     operation: ModelOperation,
@@ -250,7 +250,7 @@ export class MoveDesk {
     )
   }
 
-  private describe({ index }: ModelOperation, { own, others }: Laid): Rearranged {
+  private describe({ index }: ModelOperation, { own, others }: Placed): Rearranged {
     const { model } = this
     const { placements } = this.calendar
     const changed = [own, ...others]

@@ -10,10 +10,10 @@ import { type FirmUses, firmUses, standingStays } from './firm'
 import type { Refusal, Wish } from './refusal'
 
 /** What a move comes to: the job itself, and those that make way. */
-export type Laid = { own: JobPlacement; others: JobPlacement[] }
-export type Attempt = { ok: true; laid: Laid } | { ok: false; refusal: Refusal }
+export type Placed = { own: JobPlacement; others: JobPlacement[] }
+export type Attempt = { ok: true; placed: Placed } | { ok: false; refusal: Refusal }
 
-/** A calendar that stands, on which one job is laid again, beside the others or with those in its way behind it. */
+/** A calendar that stands, on which one job is placed again, beside the others or with those in its way behind it. */
 export class StandingCalendar {
   readonly placements: readonly (JobPlacement | undefined)[]
   readonly firm: FirmUses
@@ -38,20 +38,20 @@ export class StandingCalendar {
     this.firm = firmUses(model, this.placements)
   }
 
-  /** The job laid again while all others stay. */
+  /** The job placed again while all others stay. */
   beside(job: ModelJob, placement: JobPlacement, choices: readonly ModelJob[], choose: Choose): Attempt {
     this.shop.remove(job.index)
     try {
       const chosen = choose(choices, (choice) => placeJob({ model: this.model, shop: this.shop }, choice))
       if (!chosen.ok) return { ok: false, refusal: this.refusalOf(job, chosen.failure) }
-      return { ok: true, laid: { own: chosen.placed.placement, others: [] } }
+      return { ok: true, placed: { own: chosen.placed.placement, others: [] } }
     } finally {
       this.shop.remove(job.index)
       this.shop.commit(job, placement)
     }
   }
 
-  /** The job laid as if only what cannot be pushed were there; those in its way are laid again behind it. */
+  /** The job placed as if only what cannot be pushed were there; those in its way are placed again behind it. */
   pushing(job: ModelJob, choices: readonly ModelJob[], choose: Choose): Attempt {
     const { model, shop, firmShop, placements } = this
     this.dropFirm(job)
@@ -66,7 +66,7 @@ export class StandingCalendar {
     for (const each of touched) shop.remove(each.index)
     try {
       shop.commit(job, own)
-      // What is fixed of them lies where it lies, whoever is laid first.
+      // What is fixed of them lies where it lies, whoever is placed first.
       for (const other of inTheWay) shop.reserve(other)
       const others: JobPlacement[] = []
       for (const other of inTheWay) {
@@ -79,7 +79,7 @@ export class StandingCalendar {
         shop.commit(other, attempt.placed.placement)
         others.push(attempt.placed.placement)
       }
-      return { ok: true, laid: { own, others } }
+      return { ok: true, placed: { own, others } }
     } finally {
       for (const each of touched) shop.remove(each.index)
       for (const each of touched) shop.commit(each, placements[each.index]!)
@@ -163,14 +163,14 @@ export function placeChoices(
 }
 
 /** How one of several bindings of a job is chosen. */
-export type Choose = (choices: readonly ModelJob[], lay: (choice: ModelJob) => PlaceAttempt) => PlaceAttempt
+export type Choose = (choices: readonly ModelJob[], place: (choice: ModelJob) => PlaceAttempt) => PlaceAttempt
 
 /** The first that can be; of none, why not for the freest. */
-export const firstOf: Choose = (choices, lay) => {
+export const firstOf: Choose = (choices, place) => {
   let last: PlaceAttempt | undefined
   for (const choice of choices) {
     if (choice.placeChoices.length === 0) continue
-    last = lay(choice)
+    last = place(choice)
     if (last.ok) return last
   }
   return last ?? { ok: false, failure: { operation: choices[0]!.order![0]!, code: 'no-place' } }
@@ -179,12 +179,12 @@ export const firstOf: Choose = (choices, lay) => {
 /** The one that costs least, of equals the first. */
 export const cheapest =
   (model: Model): Choose =>
-  (choices, lay) => {
+  (choices, place) => {
     let best: PlaceAttempt | undefined
     let least = Number.POSITIVE_INFINITY
     for (const choice of choices) {
       if (choice.placeChoices.length === 0) continue
-      const attempt = lay(choice)
+      const attempt = place(choice)
       const cost = attempt.ok ? jobCost(model, choice, attempt.placed.placement) : Number.POSITIVE_INFINITY
       if (!best || cost < least) [best, least] = [attempt, cost]
     }

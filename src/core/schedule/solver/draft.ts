@@ -25,7 +25,7 @@ function samePlacement(a: OperationPlacement, b: OperationPlacement): boolean {
   )
 }
 
-/** The jobs laid so far, what they cost, and why the others are not laid. Mutable, owned by one run of the solver. */
+/** The jobs placed so far, what they cost, and why the others are not placed. Mutable, owned by one run of the solver. */
 export class Draft {
   private readonly known: readonly (JobPlacement | undefined)[]
   readonly placed: (Placed | undefined)[]
@@ -73,7 +73,7 @@ export class Draft {
   private churnOf({ job, operations }: JobPlacement): number {
     const known = this.known[job]
     if (!known) return 0
-    const moved = operations.filter((laid, index) => !samePlacement(laid, known.operations[index]!))
+    const moved = operations.filter((placed, index) => !samePlacement(placed, known.operations[index]!))
     return this.churn.perStep * moved.length
   }
 

@@ -19,7 +19,7 @@ function latestEnds(job: ModelJob, { placement, berths }: Placed): number[] {
  */
 export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed): Placed | undefined {
   const order = job.order!
-  const laid: OperationPlacement[] = [...placed.placement.operations]
+  const drawn: OperationPlacement[] = [...placed.placement.operations]
   const last = latestEnds(job, placed)
   const startBy: number[] = job.operations.map(({ dryUntil }) => dryUntil ?? Number.POSITIVE_INFINITY)
   let position = order.length - 1
@@ -28,15 +28,15 @@ export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed
       const operation = job.operations[order[at]!]!
       let end = last[operation.stay]!
       for (const link of job.links)
-        if (link.from === operation.index) end = Math.min(end, laid[link.to]!.start - link.min)
+        if (link.from === operation.index) end = Math.min(end, drawn[link.to]!.start - link.min)
       const current = placed.placement.operations[operation.index]!
-      const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, laid)
+      const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, drawn)
       if (!slot) return undefined
-      laid[operation.index] = slot
+      drawn[operation.index] = slot
     }
-    const wide = job.links.find((link) => laid[link.to]!.start - laid[link.from]!.end > link.max)
-    if (!wide) return { ...placed, placement: { job: job.index, operations: laid } }
-    startBy[wide.to] = Math.min(startBy[wide.to]!, laid[wide.from]!.end + wide.max)
+    const wide = job.links.find((link) => drawn[link.to]!.start - drawn[link.from]!.end > link.max)
+    if (!wide) return { ...placed, placement: { job: job.index, operations: drawn } }
+    startBy[wide.to] = Math.min(startBy[wide.to]!, drawn[wide.from]!.end + wide.max)
     position = order.indexOf(wide.to)
   }
   return undefined

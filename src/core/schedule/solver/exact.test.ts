@@ -71,17 +71,17 @@ function tinyProblem(seed: number): Problem {
 function exactCost(problem: Problem): number | undefined {
   const slots = problem.jobs.flatMap((job) => job.operations.map((operation) => ({ job: job.id, operation })))
   let best: number | undefined
-  const place = (index: number, laid: Schedule['operations']): void => {
+  const place = (index: number, placed: Schedule['operations']): void => {
     if (index === slots.length) {
-      best = price(problem, laid, best) ?? best
+      best = price(problem, placed, best) ?? best
       return
     }
     const { job, operation } = slots[index]!
     for (let start = 0; start + operation.minutes <= 12 * HOUR; start += HOUR)
       for (const { id } of problem.people) {
         const [from, to] = [at(start), at(start + operation.minutes)]
-        const clash = laid.some((other) => other.people[0] === id && other.start < to && from < other.end)
-        if (clash || breaksWindow(problem, job, operation.id, from, laid)) continue
+        const clash = placed.some((other) => other.people[0] === id && other.start < to && from < other.end)
+        if (clash || breaksWindow(problem, job, operation.id, from, placed)) continue
         const next = {
           job,
           operation: operation.id,
@@ -91,7 +91,7 @@ function exactCost(problem: Problem): number | undefined {
           place: toBayId('loft'),
           segments: [[from, to] as [Instant, Instant]],
         }
-        place(index + 1, [...laid, next])
+        place(index + 1, [...placed, next])
       }
   }
   place(0, [])
@@ -104,10 +104,10 @@ function breaksWindow(
   job: string,
   operation: string,
   start: string,
-  laid: Schedule['operations'],
+  placed: Schedule['operations'],
 ): boolean {
   const link = problem.jobs.find(({ id }) => id === job)!.links.find(({ to }) => to === operation)
-  const before = link && laid.find((each) => each.job === job && each.operation === link.from)
+  const before = link && placed.find((each) => each.job === job && each.operation === link.from)
   if (!before) return false
   const gap = (Date.parse(start) - Date.parse(before.end)) / 60_000
   return gap < link.min || gap > link.max!

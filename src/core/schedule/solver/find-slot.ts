@@ -8,7 +8,7 @@ import type { Crew } from './teams'
 export type SlotContext = {
   model: Model
   shop: ShopState
-  /** For searches that lay the same job again and again: draws what is tried. */
+  /** For searches that place the same job again and again: draws what is tried. */
   random?: Random
   /** How often, of a hundred, a free slot or crew is left for somebody else. */
   blinkPercent?: number
@@ -23,13 +23,13 @@ export function blinks({ random, blinkPercent = 0 }: SlotContext): boolean {
 }
 
 /** Where the job's own operations already lie, by index; those that may overlap compete for people. */
-type Laid = readonly (OperationPlacement | undefined)[]
+type Placed = readonly (OperationPlacement | undefined)[]
 
 /** What stands in the way of a team between two minutes, of the shop or of the same job: the first that does. */
 function clashOf(
   { shop }: SlotContext,
   operation: ModelOperation,
-  laid: Laid,
+  placed: Placed,
   team: readonly number[],
   from: number,
   to: number,
@@ -40,7 +40,7 @@ function clashOf(
     if (use && (!first || use.from < first.from)) first = use
   }
   for (const index of operation.beside) {
-    const other = laid[index]
+    const other = placed[index]
     if (!other || other.start >= to || from >= other.end) continue
     if (first && first.from <= other.start) continue
     if (team.some((person) => other.people.includes(person))) first = { from: other.start, to: other.end }
@@ -102,7 +102,7 @@ function endOfWork(
 function slotAt(
   context: SlotContext,
   operation: ModelOperation,
-  laid: Laid,
+  placed: Placed,
   { people, open }: Crew,
   start: number,
 ): Interval | undefined {
@@ -110,7 +110,7 @@ function slotAt(
   if (at === open.length || open[at]!.from > start) return undefined
   const end = endOfWork(operation, open, at, start)
   if (end === undefined || end > context.model.horizon) return undefined
-  return clashOf(context, operation, laid, people, start, end) ? undefined : { from: start, to: end }
+  return clashOf(context, operation, placed, people, start, end) ? undefined : { from: start, to: end }
 }
 
 /** From where on one crew’s work ends no earlier than `endFrom`; what it does before that ends too soon. */
@@ -126,7 +126,7 @@ function startEndingFrom({ mode, minutes }: ModelOperation, { open }: Crew, endF
 function earliestOf(
   context: SlotContext,
   operation: ModelOperation,
-  laid: Laid,
+  placed: Placed,
   crew: Crew,
   earliest: number,
   endFrom: number,
@@ -156,7 +156,7 @@ function earliestOf(
       start += slot
       continue
     }
-    const clash = clashOf(context, operation, laid, people, start, end)
+    const clash = clashOf(context, operation, placed, people, start, end)
     const behind =
       clash?.to ??
       (blinks(context) ? (context.shop.nextUseEnd(people, end) ?? open[at + 1]?.from) : undefined)
@@ -169,7 +169,7 @@ function earliestOf(
 function latestOf(
   context: SlotContext,
   operation: ModelOperation,
-  laid: Laid,
+  placed: Placed,
   { people, open }: Crew,
   latest: { start: number; end: number },
   notBefore: number,
@@ -196,7 +196,7 @@ function latestOf(
       start--
       continue
     }
-    const clash = clashOf(context, operation, laid, people, start, end)
+    const clash = clashOf(context, operation, placed, people, start, end)
     if (!clash) return { from: start, to: end }
     by = clash.from
   }
@@ -212,7 +212,7 @@ export function earliestSlot(
   operation: ModelOperation,
   place: number,
   earliest: number,
-  laid: Laid = [],
+  placed: Placed = [],
   endFrom = Number.NEGATIVE_INFINITY,
 ): OperationPlacement | undefined {
   const { pin } = operation
@@ -232,12 +232,12 @@ export function earliestSlot(
   for (const crew of model.crewsFor(operation, place)) {
     if (best && blinks(context)) continue
     const slot = pin
-      ? slotAt(context, operation, laid, crew, from)
-      : earliestOf(context, operation, laid, crew, from, endFrom, best?.end ?? model.horizon + 1)
+      ? slotAt(context, operation, placed, crew, from)
+      : earliestOf(context, operation, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
     if (slot && (!best || slot.to < best.end))
       best = { start: slot.from, end: slot.to, people: crew.people, place }
   }
-  // What the job's own operations leave room for changes as they are laid; only the shop stays as it is.
+  // What the job's own operations leave room for changes as they are placed; only the shop stays as it is.
   if (best && !pin && !held && operation.beside.length === 0)
     context.known?.set(operation, { from, slot: best })
   return best
@@ -252,7 +252,7 @@ export function latestSlot(
   operation: ModelOperation,
   current: OperationPlacement,
   latest: { start: number; end: number },
-  laid: Laid,
+  placed: Placed,
 ): OperationPlacement | undefined {
   const { place } = current
   const kept = current.end <= latest.end && current.start <= latest.start ? current : undefined
@@ -263,7 +263,7 @@ export function latestSlot(
   }
   let best = kept
   for (const crew of context.model.crewsFor(operation, place)) {
-    const slot = latestOf(context, operation, laid, crew, latest, (best?.start ?? current.start - 1) + 1)
+    const slot = latestOf(context, operation, placed, crew, latest, (best?.start ?? current.start - 1) + 1)
     if (slot) best = { start: slot.from, end: slot.to, people: crew.people, place }
   }
   return best

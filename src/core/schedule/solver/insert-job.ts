@@ -7,7 +7,7 @@ import { stayExtent } from './shop-state'
 
 /** How often a later beginning is tried because the bay is held for longer than the work needs (tried out on busy shops). */
 const LATER_MAX = 8
-/** The same while searching, where the beginnings tried are drawn at random and the job will be laid again. */
+/** The same while searching, where the beginnings tried are drawn at random and the job will be placed again. */
 const LATER_MAX_AT_RANDOM = 2
 
 /** How often, of a hundred, a stay is left early at random, though its place is held for nothing: it may make room elsewhere. */
@@ -70,7 +70,7 @@ function priced({ model }: SlotContext, job: ModelJob, placed: Placed, makespan:
 }
 
 /**
- * The job with its stays drawn together where that holds a place for less. What need not move stays early: it is laid once
+ * The job with its stays drawn together where that holds a place for less. What need not move stays early: it is placed once
  * more behind the late beginnings of those stays, since room kept free now is worth more than room kept free later.
  */
 function tightened(

@@ -2,13 +2,13 @@ import { type Draft, endOf, startOf } from './draft'
 import type { ModelJob } from './model'
 import type { Random } from './random'
 
-/** Which jobs are taken off together, and in which order they are laid again. */
+/** Which jobs are taken off together, and in which order they are placed again. */
 
 /** Most jobs taken off the calendar at once, but for those that have no place anyway. */
 const REMOVE_MAX = 12
 /** Jobs are taken to be this much nearer or farther than they are, so that not always the same go together. */
 const NEARNESS_NOISE_MINUTES = 1500
-/** Share of the attempts in which what holds a bay for longest is laid first, give or take the second. */
+/** Share of the attempts in which what holds a bay for longest is placed first, give or take the second. */
 const LONGEST_FIRST = 0.8
 const LENGTH_NOISE = 0.3
 
@@ -59,7 +59,7 @@ function pickSeed(draft: Draft, random: Random): ModelJob {
 const pick = <T>(list: readonly T[], random: Random): T => list[Math.floor(random() * list.length)]!
 
 /**
- * The order in which jobs are laid again: mostly those first that hold a bay for longest, since short ones find room
+ * The order in which jobs are placed again: mostly those first that hold a bay for longest, since short ones find room
  * between them; else at random.
  */
 export function shuffled(jobs: readonly ModelJob[], random: Random): ModelJob[] {

@@ -95,7 +95,7 @@ describe('a job in a crowded shop', () => {
       { numRuns: 40 },
     )
   })
-  test('laid again and again at random is sound each time, and not always the same', () => {
+  test('placed again and again at random is sound each time, and not always the same', () => {
     const { model, shop, job } = crowded([1, 2, 3, 1, 2])
     const random = seededRandom(9)
     const seen = new Set<string>()
@@ -130,7 +130,7 @@ describe('a job in a crowded shop', () => {
 
 describe('a place for each stay', () => {
   const { model, job } = crowded([])
-  const lay = (from: number, to: number) =>
+  const place = (from: number, to: number) =>
     job.operations.map((operation) => ({
       start: operation.stay === 0 ? 0 : from,
       end: operation.stay === 0 ? 90 : to,
@@ -143,7 +143,7 @@ describe('a place for each stay', () => {
     const shop = new ShopState(model)
     shop.takePlace(1, { from: 0, to: 100 })
     shop.takePlace(2, { from: 0, to: 400 })
-    const found = findBerths({ model, shop }, job, lay(500, 2200), groups)
+    const found = findBerths({ model, shop }, job, place(500, 2200), groups)
     expect(found.ok && found.berths[1]).toMatchObject({ place: 2, gap: { from: 400 } })
   })
   test('is told, where there is none, by the minute at which one that is long enough is free', () => {
@@ -152,7 +152,7 @@ describe('a place for each stay', () => {
     // Free from 600, but not for long enough.
     shop.takePlace(2, { from: 0, to: 600 })
     shop.takePlace(2, { from: 900, to: 5000 })
-    expect(findBerths({ model, shop }, job, lay(500, 2200), groups)).toEqual({
+    expect(findBerths({ model, shop }, job, place(500, 2200), groups)).toEqual({
       ok: false,
       stay: 1,
       next: 700,
@@ -161,7 +161,7 @@ describe('a place for each stay', () => {
   test('is none where every place is taken to the end', () => {
     const shop = new ShopState(model)
     for (const place of [1, 2]) shop.takePlace(place, { from: 0, to: model.horizon })
-    expect(findBerths({ model, shop }, job, lay(500, 2200), groups)).toEqual({
+    expect(findBerths({ model, shop }, job, place(500, 2200), groups)).toEqual({
       ok: false,
       stay: 1,
       next: undefined,

@@ -32,12 +32,12 @@ const ARRIVAL: StartCause = { kind: 'arrival' }
 type HeldBack = { end: number; follower: number }
 
 /**
- * Lays a job as early as it can be beside what the shop holds already. Starts only ever move later: behind arrival,
+ * Places a job as early as it can be beside what the shop holds already. Starts only ever move later: behind arrival,
  * links and free places, and where a follower misses its window, the operation before it is held back. What results is
  * the least of all schedules, or the proof that there is none (for the crews that are done soonest).
  */
-class Laying {
-  private readonly laid: (OperationPlacement | undefined)[] = []
+class Placing {
+  private readonly placed: (OperationPlacement | undefined)[] = []
   private readonly causes: StartCause[] = []
   private readonly heldBack: (HeldBack | undefined)[] = []
   /** When a place first becomes free for a stay, as far as it is known. */
@@ -65,7 +65,7 @@ class Laying {
     for (;;) {
       const failure = this.settle(from)
       if (failure) return { ok: false, failure }
-      const operations = this.laid as OperationPlacement[]
+      const operations = this.placed as OperationPlacement[]
       const found = findBerths(this.context, this.job, operations, this.groups)
       if (found.ok) return { ok: true, placed: this.berthed(operations, found.berths) }
       const { stay, next } = found
@@ -78,53 +78,53 @@ class Laying {
     }
   }
 
-  private berthed(laid: readonly OperationPlacement[], berths: Berth[]): Placed {
-    const operations = laid.map((each, index) => {
+  private berthed(placed: readonly OperationPlacement[], berths: Berth[]): Placed {
+    const operations = placed.map((each, index) => {
       const { place } = berths[this.job.operations[index]!.stay]!
       return each.place === place ? each : { ...each, place }
     })
     return { placement: { job: this.job.index, operations }, berths, causes: this.causes }
   }
 
-  /** Lays the operations from a position of the order on, until every window is met or one cannot be. */
+  /** Places the operations from a position of the order on, until every window is met or one cannot be. */
   private settle(from: number): PlaceFailure | undefined {
     let position = from
     for (;;) {
       const failure = this.layFrom(position)
       if (failure) return failure
       const damp = this.job.operations.find(
-        ({ index, dryUntil }) => dryUntil !== undefined && this.laid[index]!.start > dryUntil,
+        ({ index, dryUntil }) => dryUntil !== undefined && this.placed[index]!.start > dryUntil,
       )
       // Starts only ever move later: what comes too late for the air now comes too late for it at last.
       if (damp) return this.missed ?? { operation: damp.index, code: 'air-too-damp' }
       const late = this.windows.find(
-        (link) => this.laid[link.to]!.start - this.laid[link.from]!.end > link.max,
+        (link) => this.placed[link.to]!.start - this.placed[link.from]!.end > link.max,
       )
       if (!late) return undefined
-      const before = this.laid[late.from]!
+      const before = this.placed[late.from]!
       this.missed ??= {
         operation: late.to,
         code: 'window-closed',
         window: { after: late.from, opens: before.end + late.min, closes: before.end + late.max },
       }
       if (this.job.operations[late.from]!.pin || this.rounds++ > ROUNDS_MAX) return this.missed
-      this.heldBack[late.from] = { end: this.laid[late.to]!.start - late.max, follower: late.to }
+      this.heldBack[late.from] = { end: this.placed[late.to]!.start - late.max, follower: late.to }
       position = this.position[late.from]!
     }
   }
 
   private layFrom(position: number): PlaceFailure | undefined {
     const order = this.job.order!
-    for (let at = position; at < order.length; at++) this.laid[order[at]!] = undefined
+    for (let at = position; at < order.length; at++) this.placed[order[at]!] = undefined
     for (let at = position; at < order.length; at++) {
       const index = order[at]!
       const operation = this.job.operations[index]!
       const earliest = this.startBound(operation)
       const [place] = this.groups[operation.stay]!
       const held = this.heldBack[index]
-      const slot = earliestSlot(this.context, operation, place!, earliest, this.laid, held?.end)
+      const slot = earliestSlot(this.context, operation, place!, earliest, this.placed, held?.end)
       if (!slot) return this.missed ?? { operation: index, code: operation.pin ? 'pin-broken' : 'no-slot' }
-      this.laid[index] = slot
+      this.placed[index] = slot
       const behind = this.causes[index]!
       // Where the place was the longer wait, it is the reason, though nobody was there at the minute it became free.
       const longer = behind.kind === 'place' && earliest - behind.from >= slot.start - earliest
@@ -143,7 +143,7 @@ class Laying {
     let at = operation.pin ? this.job.arrive : Math.max(this.job.arrive, 0, operation.notBefore ?? 0)
     let cause: StartCause = ARRIVAL
     for (const link of this.linksTo[index]!) {
-      const opens = this.laid[link.from]!.end + link.min
+      const opens = this.placed[link.from]!.end + link.min
       if (opens <= at) continue
       at = opens
       cause = { kind: 'after', operation: link.from, waitMinutes: link.min }
@@ -170,14 +170,14 @@ class Laying {
   }
 }
 
-/** Lays a job as early as it can be, with its stays in these places and no stay begun before its release. */
+/** Places a job as early as it can be, with its stays in these places and no stay begun before its release. */
 export function layEarly(
   context: SlotContext,
   job: ModelJob,
   groups: readonly PlaceGroup[],
   releases: readonly (number | undefined)[] = [],
 ): PlaceAttempt {
-  return new Laying(context, job, groups, releases).run()
+  return new Placing(context, job, groups, releases).run()
 }
 
 /** The earliest placement of a job in the shop as it stands, of all places; the shop is not changed. */

@@ -11,19 +11,19 @@ import type { JobPlacement, OperationPlacement } from './shop-state'
 export function writeOperations(model: Model, placement: JobPlacement): PlacedOperation[] {
   const job = model.jobs[placement.job]!
   const at = (minute: number) => fromEpochMinutes(model.originMinute + minute)
-  return placement.operations.map((laid, index): PlacedOperation => {
+  return placement.operations.map((placed, index): PlacedOperation => {
     const operation = job.operations[index]!
     const segments =
       operation.mode === 'pausable'
-        ? workSegments(model.openFor(laid.people, laid.place), laid.start, laid.end)
-        : [{ from: laid.start, to: laid.end }]
+        ? workSegments(model.openFor(placed.people, placed.place), placed.start, placed.end)
+        : [{ from: placed.start, to: placed.end }]
     return {
       job: job.id,
       operation: operation.id,
-      start: at(laid.start),
-      end: at(laid.end),
-      people: laid.people.map((person) => model.personIds[person]!),
-      place: model.placeIds[laid.place]!,
+      start: at(placed.start),
+      end: at(placed.end),
+      people: placed.people.map((person) => model.personIds[person]!),
+      place: model.placeIds[placed.place]!,
       segments: segments.map(({ from, to }) => [at(from), at(to)]),
     }
   })

@@ -18,7 +18,7 @@ const model = compileModel(
     ),
   ),
 )
-const laid = () => {
+const placed = () => {
   const draft = new Draft(model)
   for (const job of model.jobs) draft.insert(job)
   return draft
@@ -27,7 +27,7 @@ const laid = () => {
 test('taking jobs off and putting them back leaves everything as it was', () => {
   fc.assert(
     fc.property(fc.uniqueArray(fc.nat(model.jobs.length - 1), { minLength: 1 }), (indexes) => {
-      const draft = laid()
+      const draft = placed()
       const [energy, cost] = [draft.energy(), draft.cost()]
       const gaps = JSON.stringify([0, 1, 2].map((place) => draft.shop.freeGaps(place)))
       const before = indexes.map((index) => draft.placed[index]!)
@@ -43,14 +43,14 @@ test('taking jobs off and putting them back leaves everything as it was', () => 
 })
 
 test('a job without a place weighs more than all the others together', () => {
-  const draft = laid()
+  const draft = placed()
   const all = draft.energy()
   draft.takeOff(model.jobs[3]!)
   expect(draft.energy() - all).toBeGreaterThan(all)
 })
 
 test('those chosen are different jobs of the shop, among them all that have no place, and never too many', () => {
-  const draft = laid()
+  const draft = placed()
   const lost = [model.jobs[2]!, model.jobs[5]!]
   for (const job of lost) draft.takeOff(job)
   const random = seededRandom(3)
@@ -62,7 +62,7 @@ test('those chosen are different jobs of the shop, among them all that have no p
   }
 })
 
-test('they are laid again in some order of their own, what cannot move first', () => {
+test('they are placed again in some order of their own, what cannot move first', () => {
   const pinned = compileModel(
     shopProblem([coatingJob('A', 1), coatingJob('B', 2), coatingJob('C', 1), coatingJob('D', 3)], {
       fixed: [

@@ -7,7 +7,7 @@ import { readPlacements } from './placements'
 import { type Random, seededRandom } from './random'
 
 /**
- * Large-neighbourhood search: some jobs that lie close together in time are taken off the calendar and laid again, one
+ * Large-neighbourhood search: some jobs that lie close together in time are taken off the calendar and placed again, one
  * by one, in another order; what comes of it is kept if it is cheaper, and now and then while the search is warm even
  * if it is not (simulated annealing; Schrimpf et al. 2000, “Record breaking optimization results using the ruin and
  * recreate principle”).
@@ -21,7 +21,7 @@ export type SearchOptions = {
   shouldStop?: () => boolean
   /**
    * A schedule of the same problem that breaks no rule, such as the published one: where it is better than the first that
-   * is laid, the search begins with it, so that what comes of it is never worse.
+   * is placed, the search begins with it, so that what comes of it is never worse.
    */
   standing?: readonly PlacedOperation[]
   /** The price of moving what everybody was told; it decides the search and is no part of the stated cost. */
@@ -62,7 +62,7 @@ function byUrgency(a: ModelJob, b: ModelJob): number {
   return b.weight - a.weight || a.arrive - b.arrive || a.index - b.index
 }
 
-/** Lays all jobs in order; where some find no room, starts over with those first. */
+/** Places all jobs in order; where some find no room, starts over with those first. */
 function construct(model: Model, churn: Churn | undefined, onBuilt: (draft: Draft) => void): Draft {
   let order = [...model.jobs].sort(byUrgency)
   let best: Draft | undefined
@@ -124,7 +124,7 @@ export class Search {
   private energy: number
   private readonly boldWarm: number
 
-  /** Lays every job, the most urgent first. `bound` is what no schedule can cost less than. */
+  /** Places every job, the most urgent first. `bound` is what no schedule can cost less than. */
   constructor(
     private readonly model: Model,
     seed: number,
@@ -134,9 +134,9 @@ export class Search {
   ) {
     this.random = seededRandom(seed)
     this.boldWarm = Math.min(WARM_MAX, Math.max(WARM_MIN, boldnessOf(model)))
-    const laid = construct(model, churn, (draft) => this.report(draft))
+    const placed = construct(model, churn, (draft) => this.report(draft))
     const known = standingDraft(model, standing, churn)
-    this.draft = known && known.energy() <= laid.energy() ? known : laid
+    this.draft = known && known.energy() <= placed.energy() ? known : placed
     if (this.draft === known) this.report(known)
     this.energy = this.draft.energy()
     this.best = snapshot(this.draft, this.energy)
@@ -179,7 +179,7 @@ export class Search {
   }
 }
 
-/** Lays jobs one by one, and gives up where those laid so far already cost more than `limit`. The energy thereafter. */
+/** Places jobs one by one, and gives up where those placed so far already cost more than `limit`. The energy thereafter. */
 function layAgain(draft: Draft, jobs: readonly ModelJob[], limit: number, random: Random): number {
   let energy = draft.energy() - jobs.length * draft.missing
   const wild = random() < Math.min(WILD_SHARE_MAX, boldnessOf(draft.model))

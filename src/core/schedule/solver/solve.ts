@@ -37,7 +37,7 @@ export class Solver {
   private bound = Number.NEGATIVE_INFINITY
   private boundIsBest = false
 
-  /** Lays a first schedule. The problem is taken to be checked. */
+  /** Makes a first schedule. The problem is taken to be checked. */
   constructor(
     problem: Problem,
     { seed, onBetter, standing, churn }: Omit<SearchOptions, 'steps' | 'shouldStop'>,

@@ -45,7 +45,7 @@ describe('solving in turns', () => {
     expect(
       solve(problem, { seed: 1, steps: 40, standing: good.operations }).schedule.cost!,
     ).toBeLessThanOrEqual(good.cost!)
-    // Everything a week later is allowed, and worse than what is laid afresh.
+    // Everything a week later is allowed, and worse than what is placed afresh.
     const later = good.operations.map((placed) => ({
       ...placed,
       start: plusMinutes(placed.start as Instant, 7 * 1440),
