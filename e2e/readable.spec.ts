@@ -17,13 +17,20 @@ test.afterAll(() => shop.remove())
 const jobLink = (plate: string) => `a:has-text("${plate}")`
 
 const DESK = { width: 1280, height: 800 }
+const TABLET = { width: 820, height: 1180 }
 const PHONE = { width: 390, height: 844 }
 /** px, of all that can be scrolled to sideways. */
 const widthOf = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth)
 
-test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth, nor scrolls sideways on a phone', async ({
+test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth, on a desk and a phone, nor scrolls sideways, nor complains', async ({
   page,
 }) => {
+  const complaints: string[] = []
+  page.on('console', (message) => {
+    if (message.type() === 'error' && !message.text().includes('404'))
+      complaints.push(`${page.url()}: ${message.text()}`)
+  })
+  page.on('pageerror', (error) => complaints.push(`${page.url()}: ${error.message}`))
   await page.goto(shop.url)
   const between = await page.locator(jobLink('IM 4471')).first().getAttribute('href')
   const choosing = await page.locator(jobLink('IM 5012')).first().getAttribute('href')
@@ -80,10 +87,14 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
       document.documentElement.dataset.theme = 'booth'
     })
     expect.soft((await barriersOfColour(page)).map(told('booth'))).toEqual([])
+    await page.setViewportSize(TABLET)
+    expect.soft(await widthOf(page), `${path} on a tablet`).toBe(TABLET.width)
     await page.setViewportSize(PHONE)
     expect.soft(await widthOf(page), `${path} on a phone`).toBe(PHONE.width)
+    expect.soft((await barriers(page)).map(told('phone'))).toEqual([])
     await page.setViewportSize(DESK)
   }
+  expect(complaints).toEqual([])
 })
 
 test('the card comes with less script than a tablet on a slow network needs', async ({ page }) => {

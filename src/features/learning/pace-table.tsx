@@ -8,6 +8,7 @@ import { acceptPace, dropPace } from '@/server/learning/learning-actions'
 import { workName } from '@/text/en/learning'
 import { percent, shortDay } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { ScrollStrip } from '@/ui/scroll-strip'
 import { useAction } from '@/ui/use-action'
 
 type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Period; region: Region }
@@ -34,7 +35,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
         Each factor stays close to the standard time until enough jobs show otherwise. Where one differs by
         more than chance, you may take it over; offers and schedules reckon with it from then on.
       </p>
-      <div className="mt-3 overflow-x-auto">
+      <ScrollStrip label="How long each kind of work takes" className="mt-3">
         <table className="w-full text-[15px]">
           <thead>
             <tr className="text-left text-sm text-ink-soft">
@@ -83,7 +84,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
             ))}
           </tbody>
         </table>
-      </div>
+      </ScrollStrip>
       {worth.length > 0 && (
         <Button
           className="mt-3"

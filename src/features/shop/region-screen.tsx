@@ -26,20 +26,28 @@ const QUANTITY_NAME: Record<Quantity, string> = {
 }
 const QUANTITIES = Object.keys(QUANTITY_NAME) as Quantity[]
 
-const zones = () => Intl.supportedValuesOf('timeZone')
-const currencies = () => Intl.supportedValuesOf('currency')
-const currencyName = (code: string) => new Intl.DisplayNames('en', { type: 'currency' }).of(code) ?? code
-
 const CONTACT = [
   { key: 'phone', label: 'Telephone', type: 'tel', autoComplete: 'tel' },
   { key: 'email', label: 'Email', type: 'email', autoComplete: 'email' },
   { key: 'web', label: 'Website', type: 'text', autoComplete: 'url' },
 ] as const
 
-type Props = { identity: Identity; logo: string | undefined; version: number; now: Instant }
+/** Zones and currencies there are, as the server knows them: each browser has a list of its own. */
+export type RegionChoices = {
+  zones: readonly string[]
+  currencies: readonly { code: string; name: string }[]
+}
+
+type Props = {
+  identity: Identity
+  logo: string | undefined
+  choices: RegionChoices
+  version: number
+  now: Instant
+}
 
 /** Who the shop is, and how it writes: once for every page, paper and field. */
-export function RegionScreen({ identity, logo, version: readAt, now }: Props) {
+export function RegionScreen({ identity, logo, choices, version: readAt, now }: Props) {
   const [typed, setTyped] = useState(identity)
   const [version, setVersion] = useState(readAt)
   const saving = useAction()
@@ -121,7 +129,7 @@ export function RegionScreen({ identity, logo, version: readAt, now }: Props) {
               value={region.timezone}
               onChange={({ target }) => write({ timezone: target.value })}
             >
-              {zones().map((zone) => (
+              {choices.zones.map((zone) => (
                 <option key={zone} value={zone}>
                   {zone.replaceAll('_', ' ')}
                 </option>
@@ -134,9 +142,9 @@ export function RegionScreen({ identity, logo, version: readAt, now }: Props) {
               value={region.currency}
               onChange={({ target }) => write({ currency: target.value })}
             >
-              {currencies().map((code) => (
+              {choices.currencies.map(({ code, name }) => (
                 <option key={code} value={code}>
-                  {code}, {currencyName(code)}
+                  {code}, {name}
                 </option>
               ))}
             </select>

@@ -1,11 +1,19 @@
 import type { Metadata } from 'next'
 import { logoSrc } from '@/features/letterhead'
-import { RegionScreen } from '@/features/shop/region-screen'
+import { type RegionChoices, RegionScreen } from '@/features/shop/region-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
 
 export const metadata: Metadata = { title: 'Name and region' }
+
+function choices(): RegionChoices {
+  const names = new Intl.DisplayNames('en', { type: 'currency' })
+  return {
+    zones: Intl.supportedValuesOf('timeZone'),
+    currencies: Intl.supportedValuesOf('currency').map((code) => ({ code, name: names.of(code) ?? code })),
+  }
+}
 
 export default async function RegionPage() {
   const db = await database()
@@ -18,5 +26,13 @@ export default async function RegionPage() {
     contact,
     region,
   }
-  return <RegionScreen identity={identity} logo={logo && logoSrc(logo)} version={version} now={now()} />
+  return (
+    <RegionScreen
+      identity={identity}
+      logo={logo && logoSrc(logo)}
+      choices={choices()}
+      version={version}
+      now={now()}
+    />
+  )
 }
