@@ -139,7 +139,10 @@ export const emptyIntake = (today: string): Intake => ({
   wantedBy: '',
 })
 
-/** Integer cents from what was typed; undefined for an empty field. */
-export function budgetCents(budget: string): number | undefined {
-  return budget === '' ? undefined : Math.round(Number(budget.replace(',', '.')) * 100)
+/**
+ * What was typed in the smallest unit of the shop's currency, which has so many digits behind the sign: two of the euro, none of the
+ * yen. Undefined for an empty field.
+ */
+export function budgetMinor(budget: string, digits: number): number | undefined {
+  return budget === '' ? undefined : Math.round(Number(budget.replace(',', '.')) * 10 ** digits)
 }

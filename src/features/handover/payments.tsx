@@ -7,7 +7,7 @@ import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { crossPaymentOut, recordPayment } from '@/server/handover/handover-actions'
-import { moment, money } from '@/text/formats'
+import { minorDigits, moment, money } from '@/text/formats'
 import { fieldText, numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
@@ -39,6 +39,7 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
     way: 'card',
     note: '',
   })
+  const digits = minorDigits(region)
   const { run, pending, refusal, notice } = useCarAction(OWN)
   const wrong = refusal ? { error: refusal.message } : {}
   const keep = () =>
@@ -81,7 +82,9 @@ export function Payments({ jobId, payments, balance, region, now }: Props) {
         <Field label="Amount received" {...wrong}>
           <NumberInput
             className="w-28"
-            placeholder={balance.openCents > 0 ? fieldText(region, balance.openCents / 100, 2, 2) : ''}
+            placeholder={
+              balance.openCents > 0 ? fieldText(region, balance.openCents / 10 ** digits, digits, digits) : ''
+            }
             value={typed.amount}
             onChange={(text) => setTyped({ ...typed, amount: text })}
           />

@@ -6,7 +6,7 @@ import type { Cause, PackageEarnings } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
 import { workName } from '@/text/en/learning'
-import { money, percent } from '@/text/formats'
+import { currencySign, minorDigits, money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions } from './chart-parts'
 
@@ -15,7 +15,7 @@ type Props = { packages: readonly PackageEarnings[]; costs: Costs; region: Regio
 /** What each package earns by the hour it keeps a bay, against what the bay costs; and of each, why. */
 export function EarningsSheet({ packages, costs, region }: Props) {
   const losing = packages.filter(({ actual }) => actual.leftCents < 0)
-  const draw = useCallback((ink: Ink) => config(packages, costs, ink), [packages, costs])
+  const draw = useCallback((ink: Ink) => config(packages, costs, region, ink), [packages, costs, region])
   const said = packages
     .map(({ name, centsPerBayHour }) => `${name} ${money(region, centsPerBayHour)}`)
     .join(', ')
@@ -43,9 +43,15 @@ export function EarningsSheet({ packages, costs, region }: Props) {
   )
 }
 
-function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): ChartConfiguration {
-  const bay = costs.bayCentsPerHour / 100
-  const options = barOptions('euros by the hour in a bay', true)
+function config(
+  packages: readonly PackageEarnings[],
+  costs: Costs,
+  region: Region,
+  ink: Ink,
+): ChartConfiguration {
+  const inMoney = (minor: number) => Math.round(minor) / 10 ** minorDigits(region)
+  const bay = costs.bayCentsPerHour
+  const options = barOptions(`${currencySign(region)} by the hour in a bay`, true)
   return {
     type: 'bar',
     data: {
@@ -53,9 +59,9 @@ function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): C
       datasets: [
         {
           label: 'Earned, before the bay is paid',
-          data: packages.map(({ centsPerBayHour }) => Math.round(centsPerBayHour) / 100),
+          data: packages.map(({ centsPerBayHour }) => inMoney(centsPerBayHour)),
           backgroundColor: packages.map(({ centsPerBayHour }) =>
-            centsPerBayHour / 100 < bay ? ink('copper') : ink('fern'),
+            centsPerBayHour < bay ? ink('copper') : ink('fern'),
           ),
           barThickness: 22,
         },
@@ -65,7 +71,7 @@ function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): C
       ...options,
       plugins: {
         legend: { display: false },
-        tooltip: { callbacks: { afterLabel: () => `The bay costs ${bay.toFixed(2)} an hour.` } },
+        tooltip: { callbacks: { afterLabel: () => `The bay costs ${money(region, bay)} an hour.` } },
       },
     },
     plugins: [
@@ -73,7 +79,7 @@ function config(packages: readonly PackageEarnings[], costs: Costs, ink: Ink): C
         id: 'bay-cost',
         // A line across all bars: what the bay itself costs.
         afterDatasetsDraw({ ctx, chartArea, scales }) {
-          const x = scales.x!.getPixelForValue(bay)
+          const x = scales.x!.getPixelForValue(inMoney(bay))
           ctx.save()
           ctx.strokeStyle = ink('ink')
           ctx.setLineDash([5, 4])

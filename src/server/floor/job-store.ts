@@ -1,13 +1,15 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type JobId, toJobId, type VehicleId } from '@/core/ids'
-import { budgetCents, type Intake } from '@/core/intake/intake'
+import { budgetMinor, type Intake } from '@/core/intake/intake'
 import type { Job, JobKind } from '@/core/job'
 import type { Removal } from '@/core/survey'
 import { type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
 import { PURPOSES, type Vehicle } from '@/core/vehicle'
+import { minorDigits } from '@/text/formats'
 import { oneOf } from '../db/one-of'
 import type { JobsRow } from '../db/tables'
+import { loadShop } from '../shop/shop-store'
 import { appendRemovals } from '../vehicles/ledger-store'
 import {
   toCustomer,
@@ -126,6 +128,7 @@ const count = (text: string) => (text === '' ? null : Number(text))
 export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: Instant): Promise<JobId> {
   const jobId = toJobId(randomUUID())
   await db.transaction(async (trx) => {
+    const { setup } = await loadShop(trx)
     const customerId = await writeCustomer(trx, intake, now)
     const vehicleId = await writeVehicle(trx, intake, customerId)
     await trx('jobs').insert({
@@ -135,7 +138,7 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
       customer_id: customerId,
       purpose: intake.purpose,
       wishes: intake.wishes,
-      budget_cents: budgetCents(intake.budget) ?? null,
+      budget_cents: budgetMinor(intake.budget, minorDigits(setup.region)) ?? null,
       odometer_km: count(intake.odometerKm),
       fuel_percent: count(intake.fuelPercent),
       keys: intake.keys,

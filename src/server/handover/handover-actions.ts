@@ -8,11 +8,13 @@ import { toPersonId } from '@/core/ids'
 import { aJob, anOperation, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
+import { minorDigits } from '@/text/formats'
 import { defineAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
 import { findJob } from '../floor/job-store'
 import { makeJobLink, revokeJobLink } from '../links/job-links'
 import { changePlan } from '../quotes/agreement-store'
+import { loadShop } from '../shop/shop-store'
 import { loadEntries } from '../work/acts-store'
 import { handOverJob } from './hand-over'
 import { addPayment, listVerdicts, takePaymentBack, writeVerdict } from './handover-store'
@@ -73,7 +75,10 @@ export const recordPayment = defineAction({
   write: async ({ trx, at }, { jobId, euros, way, note }) => {
     if (!(await findJob(trx, jobId)))
       return refuse('gone', 'This job is no longer there. Go back to the yard.')
-    await addPayment(trx, jobId, { cents: Math.round(euros * 100), way, note, at })
+    // Tablets name the amount so whatever the currency.
+    const { region } = (await loadShop(trx)).setup
+    const cents = Math.round(euros * 10 ** minorDigits(region))
+    await addPayment(trx, jobId, { cents, way, note, at })
     return done()
   },
 })

@@ -1,10 +1,12 @@
 import type { Knex } from 'knex'
 import type { Cell } from '@/core/csv'
 import { type Learned, learnedFrom, type Period } from '@/core/learning'
+import type { Region } from '@/core/region'
 import type { Shop } from '@/core/shop'
 import { atLocal, dayIn, type Instant, plusMonths } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
 import { workName } from '@/text/en/learning'
+import { minorDigits } from '@/text/formats'
 import { loadLessons } from './lesson-store'
 
 /** What the shop has learned over a stretch of months: plain data for screens, and as tables. */
@@ -18,40 +20,44 @@ export async function loadLearned(db: Knex, shop: Shop, now: Instant, months: Pe
 
 type CsvTable = { columns: string[]; rows: Cell[][] }
 const round = (value: number, digits = 1) => Math.round(value * 10 ** digits) / 10 ** digits
-const euros = (cents: number) => round(cents / 100, 2)
 
 /** The tables of the screen, for a spreadsheet. */
-export const CSV_TABLES: Record<string, (learned: Learned) => CsvTable> = {
-  packages: ({ packages }) => ({
-    columns: [
-      'package',
-      'cars',
-      'net_eur',
-      'wages_eur',
-      'products_eur',
-      'vendors_eur',
-      'consumables_eur',
-      'bay_eur',
-      'bay_hours',
-      'left_eur',
-      'left_as_planned_eur',
-      'eur_per_bay_hour',
-    ],
-    rows: packages.map(({ name, cars, actual, planned, centsPerBayHour }) => [
-      name,
-      cars,
-      euros(actual.netCents),
-      euros(actual.wageCents),
-      euros(actual.productCents),
-      euros(actual.vendorCents),
-      euros(actual.consumablesCents),
-      euros(actual.bayCents),
-      round(actual.bayHours),
-      euros(actual.leftCents),
-      euros(planned.leftCents),
-      euros(centsPerBayHour),
-    ]),
-  }),
+export const CSV_TABLES: Record<string, (learned: Learned, region: Region) => CsvTable> = {
+  packages: ({ packages }, region) => {
+    const code = region.currency.toLowerCase()
+    const digits = minorDigits(region)
+    const amount = (minor: number) => round(minor / 10 ** digits, digits)
+    return {
+      columns: [
+        'package',
+        'cars',
+        `net_${code}`,
+        `wages_${code}`,
+        `products_${code}`,
+        `vendors_${code}`,
+        `consumables_${code}`,
+        `bay_${code}`,
+        'bay_hours',
+        `left_${code}`,
+        `left_as_planned_${code}`,
+        `${code}_per_bay_hour`,
+      ],
+      rows: packages.map(({ name, cars, actual, planned, centsPerBayHour }) => [
+        name,
+        cars,
+        amount(actual.netCents),
+        amount(actual.wageCents),
+        amount(actual.productCents),
+        amount(actual.vendorCents),
+        amount(actual.consumablesCents),
+        amount(actual.bayCents),
+        round(actual.bayHours),
+        amount(actual.leftCents),
+        amount(planned.leftCents),
+        amount(centsPerBayHour),
+      ]),
+    }
+  },
   hours: ({ work }) => ({
     columns: ['work', 'jobs', 'planned_minutes', 'actual_minutes', 'ratio'],
     rows: work.map(({ key, jobs, plannedMinutes, actualMinutes }) => [

@@ -14,7 +14,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ tabl
   const months = new URL(request.url).searchParams.get('months')
   const db = await database()
   const period = PERIODS.find((each) => String(each) === months) ?? 12
-  const { columns, rows } = write(await loadLearned(db, await loadShop(db), now(), period))
+  const shop = await loadShop(db)
+  const { columns, rows } = write(await loadLearned(db, shop, now(), period), shop.setup.region)
   return new Response(writeCsv(columns, rows), {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
