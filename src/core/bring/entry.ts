@@ -24,6 +24,9 @@ export type BringField = (typeof BRING_FIELDS)[number]
 /** Which column holds what, counted from 0. */
 export type BringColumns = Partial<Record<BringField, number>>
 
+/** So many rows are set down at a time. */
+export const ROWS_A_PIECE = 1_000
+
 /** So long may any text be. */
 export const LONGEST_TEXT = 200
 const text = z.string().trim().max(LONGEST_TEXT)

@@ -9,6 +9,7 @@ export {
   FIRST_YEAR,
   LAST_YEAR,
   LONGEST_TEXT,
+  ROWS_A_PIECE,
 } from './entry'
 export type { BroughtCounts, BroughtList } from './list'
 export { type BringPlan, type Known, planBring, type Recognised } from './match'

@@ -2,7 +2,16 @@ import { z } from 'zod'
 import { CHANNELS, LANGUAGES } from '../customer'
 import { CUSTOMER_TAX } from '../offer/tax'
 import { isLocalDay } from '../time'
-import { HARDNESSES, PAINT_SYSTEMS, PURPOSES, SHAPES, STORAGES, TREATMENTS, WASHINGS } from '../vehicle'
+import {
+  HARDNESSES,
+  PAINT_SYSTEMS,
+  PURPOSES,
+  SHAPES,
+  SIZE_BOUNDS,
+  STORAGES,
+  TREATMENTS,
+  WASHINGS,
+} from '../vehicle'
 
 /** What is written down when a vehicle is taken in: the form on the screen and the check on the server. */
 
@@ -19,7 +28,7 @@ const wholeNumber = (most: number, message: string) =>
     .refine((text) => text === '' || (/^\d{1,7}$/.test(text) && Number(text) <= most), message)
 
 /** A measure of the vehicle, m; empty where nobody measured it. */
-const measure = (least: number, most: number, what: string) =>
+const measure = ([least, most]: readonly [number, number], what: string) =>
   z
     .string()
     .trim()
@@ -59,8 +68,8 @@ export const intakeSchema = z.object({
     ),
   shape: z.enum(SHAPES, 'Choose the body shape that comes closest.'),
   /** Metres. */
-  length: measure(1, 20, 'length'),
-  height: measure(0.5, 6, 'height'),
+  length: measure(SIZE_BOUNDS.lengthM, 'length'),
+  height: measure(SIZE_BOUNDS.heightM, 'height'),
   colourCode: optionalLine,
   colour: line('Write the colour as the customer calls it.'),
   paintSystem: z.enum(PAINT_SYSTEMS, 'Choose the paint system. The guide beside it tells them apart.'),

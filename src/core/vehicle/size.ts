@@ -17,6 +17,9 @@ export const USUAL_SIZE: Record<Shape, VehicleSize> = {
   motorhome: { lengthM: 7, heightM: 3 },
 }
 
+/** No vehicle is shorter, lower, longer or higher than these, m (mem). */
+export const SIZE_BOUNDS = { lengthM: [1, 20], heightM: [0.5, 6] } as const
+
 /** The measures that were typed, or the usual ones of its shape. */
 export function sizeOf({
   shape,

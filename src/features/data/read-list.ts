@@ -1,4 +1,4 @@
-import type { BringEntry, BringFault } from '@/core/bring'
+import { type BringEntry, type BringFault, ROWS_A_PIECE } from '@/core/bring'
 import { type BringReading, readBrought } from '@/text/bring'
 
 /** Lists are read and sent in pieces: the page answers meanwhile, shows how far it is and can be stopped. */
@@ -40,9 +40,6 @@ export async function readList(
   }
   return list
 }
-
-/** Rows the shop takes at a time. */
-const ROWS_A_PIECE = 1_000
 
 export type Sent = { ok: true } | { ok: false; message: string }
 

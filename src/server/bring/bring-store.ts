@@ -42,7 +42,7 @@ export async function setDown(
     await sweep(trx, at)
     await trx('imports').insert({ ...list, begun_at: at })
   }
-  for (const rows of inParts(entries))
+  for await (const rows of inParts(entries))
     await trx('import_rows')
       .insert(rows.map((entry) => ({ import_id: list.id, line: entry.line, entry: JSON.stringify(entry) })))
       .onConflict(['import_id', 'line'])
@@ -81,18 +81,17 @@ async function known(db: Knex): Promise<Known> {
 export async function planOfList(db: Knex, id: string): Promise<{ rows: number; plan: BringPlan }> {
   const rows = await db('import_rows').where({ import_id: id }).orderBy('line').select('entry')
   const entries: BringEntry[] = []
-  for (const part of inParts(rows)) {
+  for await (const part of inParts(rows))
     entries.push(...part.map(({ entry }) => bringEntrySchema.parse(JSON.parse(entry))))
-    await breathe()
-  }
   return { rows: rows.length, plan: planBring(entries, await known(db)) }
 }
 
-/** Lets the thread answer whoever asks meanwhile: a list may be long. */
-const breathe = () => new Promise<void>((resolve) => setImmediate(resolve))
-
-function* inParts<Row>(rows: readonly Row[]): Generator<Row[]> {
-  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) yield rows.slice(from, from + ROWS_AT_ONCE)
+/** Rows a part at a time; after each the thread may answer whoever asks meanwhile, since a list may be long. */
+async function* inParts<Row>(rows: readonly Row[]): AsyncGenerator<Row[]> {
+  for (let from = 0; from < rows.length; from += ROWS_AT_ONCE) {
+    yield rows.slice(from, from + ROWS_AT_ONCE)
+    await new Promise<void>((resolve) => setImmediate(resolve))
+  }
 }
 
 /** Takes over what was set down, all of it. To be called in a transaction. */
@@ -121,10 +120,7 @@ export async function takeOver(
     write_by: usual.writeBy,
     import_id: id,
   }))
-  for (const rows of inParts(customers)) {
-    await trx('customers').insert(rows)
-    await breathe()
-  }
+  for await (const rows of inParts(customers)) await trx('customers').insert(rows)
   const vehicles = plan.vehicles.map(
     ({ customer, plate, vin, make, model, year, colour, colourCode, shape }, index) => ({
       id: vehicleIds[index]!,
@@ -147,10 +143,7 @@ export async function takeOver(
       import_id: id,
     }),
   )
-  for (const rows of inParts(vehicles)) {
-    await trx('vehicles').insert(rows)
-    await breathe()
-  }
+  for await (const rows of inParts(vehicles)) await trx('vehicles').insert(rows)
   const past = plan.past.map(({ vehicle, day, work, priceMinor }) => ({
     vehicle_id: vehicleOf(vehicle),
     import_id: id,
@@ -158,10 +151,7 @@ export async function takeOver(
     work,
     price_cents: priceMinor ?? null,
   }))
-  for (const rows of inParts(past)) {
-    await trx('past_jobs').insert(rows)
-    await breathe()
-  }
+  for await (const rows of inParts(past)) await trx('past_jobs').insert(rows)
   const counts = { customers: customers.length, vehicles: vehicles.length, past: past.length, kept: 0 }
   await trx('imports')
     .where({ id })

@@ -1,8 +1,7 @@
 import { z } from 'zod'
-import { bringEntrySchema } from '@/core/bring'
+import { bringEntrySchema, ROWS_A_PIECE } from '@/core/bring'
 
-/** So many rows come at a time, and so much text, bytes. */
-export const ROWS_A_PIECE = 1_000
+/** So much text comes at a time, bytes. */
 export const MOST_PIECE_BYTES = 4_000_000
 
 /** A list is named by whoever reads it, so that a piece that is sent again goes to the same place. */

@@ -3,10 +3,11 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { aVehicle } from '@/core/inputs'
+import { SIZE_BOUNDS } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { writeSize } from './vehicle-store'
 
-const metres = (least: number, most: number, what: string) => {
+const metres = ([least, most]: readonly [number, number], what: string) => {
   const wrong = `No vehicle has this ${what}. Look again, or leave it empty.`
   return z.number({ error: wrong }).min(least, wrong).max(most, wrong).nullable()
 }
@@ -17,8 +18,8 @@ export const saveSize = defineAction({
   who: 'desk',
   input: z.strictObject({
     vehicleId: aVehicle,
-    lengthM: metres(1, 20, 'length'),
-    heightM: metres(0.5, 6, 'height'),
+    lengthM: metres(SIZE_BOUNDS.lengthM, 'length'),
+    heightM: metres(SIZE_BOUNDS.heightM, 'height'),
   }),
   write: async ({ trx }, { vehicleId, ...size }) =>
     (await writeSize(trx, vehicleId, size))
