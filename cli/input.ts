@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
 import type { z } from 'zod'
+import { faultText } from '@/text/en/contract'
 
 /** Something the caller can put right: the sentences to print before leaving with 2. */
 export class BadInput extends Error {
@@ -46,7 +47,7 @@ export function readJson<T>(file: string, schema: z.ZodType<T>): T {
   const checked = schema.safeParse(parsed)
   if (checked.success) return checked.data
   throw new BadInput(
-    checked.error.issues.map((issue) => `${file}: ${pathText(issue.path)}: ${issue.message}`),
+    checked.error.issues.map((issue) => `${file}: ${pathText(issue.path)}: ${faultText(issue.message)}`),
   )
 }
 

@@ -1,4 +1,5 @@
-import { ANGLE_ERROR_TEXT, contactAngle } from '@/core/aftercare'
+import { contactAngle } from '@/core/aftercare'
+import { ANGLE_ERROR_WORDS } from '@/text/en/aftercare'
 import type { Command } from '../command'
 import { BadInput, numberOption, readArguments } from '../input'
 
@@ -11,7 +12,7 @@ export const angle: Command = {
     const options = { height: { type: 'string' }, base: { type: 'string' } } as const
     const { values } = readArguments(args, options, { count: 0, usage: USAGE })
     const measured = contactAngle(numberOption(values, 'height'), numberOption(values, 'base'))
-    if (!measured.ok) throw new BadInput([ANGLE_ERROR_TEXT[measured.error.code]])
+    if (!measured.ok) throw new BadInput([ANGLE_ERROR_WORDS[measured.error.code]])
     return { json: measured.value, exitCode: 0 }
   },
 }

@@ -1,7 +1,9 @@
-import { historyErrorText, layerPlace, readHistory } from '@/core/history'
+import { layerPlace, readHistory } from '@/core/history'
 import { takenByPanel } from '@/core/survey'
+import { historyErrorText } from '@/text/en/history-file'
 import type { Command } from '../command'
 import { BadInput, readArguments, readText } from '../input'
+import { PLAIN } from '../region'
 
 const USAGE = 'history FILE.json'
 
@@ -11,7 +13,7 @@ export const history: Command = {
   run(args) {
     const { positionals } = readArguments(args, {}, { count: 1, usage: USAGE })
     const read = readHistory(readText(positionals[0]!))
-    if (!read.ok) throw new BadInput([historyErrorText(read.error)])
+    if (!read.ok) throw new BadInput([historyErrorText(PLAIN, read.error)])
     const { vehicle, stays, ledger, shop, writtenOn } = read.value
     return {
       json: {

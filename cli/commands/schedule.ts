@@ -1,4 +1,5 @@
 import { checkSchedule, problemSchema, scheduleSchema, solve } from '@/core/schedule'
+import { faultText } from '@/text/en/contract'
 import { reasonInFile } from '@/text/en/placing'
 import type { Command } from '../command'
 import { BadInput, numberOption, readArguments, readJson } from '../input'
@@ -20,7 +21,11 @@ export const schedule: Command = {
     )
     const problem = readJson(positionals[0]!, problemSchema)
     if (values.check !== undefined) {
-      const broken = checkSchedule(problem, readJson(values.check, scheduleSchema))
+      const schedule = readJson(values.check, scheduleSchema)
+      const broken = checkSchedule(problem, schedule).map((each) => ({
+        ...each,
+        message: faultText(each.message),
+      }))
       const stderr = broken
         .map(({ job, operation, rule, message }) => {
           const where = [job, operation].filter(Boolean).join(' / ') || 'schedule'

@@ -1,4 +1,5 @@
-import { readVin, vinNoteText } from '@/core/vehicle'
+import { readVin } from '@/core/vehicle'
+import { VIN_REGION_NAME, vinNoteText } from '@/text/en/vin'
 import type { Command } from '../command'
 import { BadInput, readArguments } from '../input'
 
@@ -12,6 +13,8 @@ export const vin: Command = {
     const reading = readVin(positionals[0]!)
     const notes = reading.notes.map((note) => ({ ...note, message: vinNoteText(note) }))
     if (!reading.wellFormed) throw new BadInput(notes.map(({ message }) => message))
-    return { json: { ...reading, valid: reading.checkDigit?.valid ?? false, notes }, exitCode: 0 }
+    const region = reading.region && VIN_REGION_NAME[reading.region]
+    const valid = reading.checkDigit?.valid ?? false
+    return { json: { ...reading, ...(region ? { region } : {}), valid, notes }, exitCode: 0 }
   },
 }

@@ -45,6 +45,7 @@ describe('a job as a frond', () => {
   test('fills as work is done: done leaves are full, the one under way partly, the others empty', () => {
     const leaflets = leafletsOf(
       job({ one: done(-400, -220), two: { kind: 'started', at: at(-90), by: toPersonId('oran') } }),
+      DUBLIN,
       NOW,
     )
     expect(leaflets.map(({ share }) => share)).toEqual([1, 0.5, 0])
@@ -52,12 +53,12 @@ describe('a job as a frond', () => {
     expect(leaflets.map(({ window }) => window ?? false)).toEqual([false, true, false])
   })
   test('is said in words for those who do not see it', () => {
-    expect(frondSummary(leafletsOf(job({ one: done(-400, -220) }), NOW))).toBe(
+    expect(frondSummary(leafletsOf(job({ one: done(-400, -220) }), DUBLIN, NOW))).toBe(
       '1 of 3 steps done, at: Layer 2',
     )
-    expect(frondSummary(leafletsOf(job({ one: done(-2000, -1800), two: done(-1500, -1300) }), NOW))).toBe(
-      '3 of 3 steps done',
-    )
+    expect(
+      frondSummary(leafletsOf(job({ one: done(-2000, -1800), two: done(-1500, -1300) }), DUBLIN, NOW)),
+    ).toBe('3 of 3 steps done')
   })
 })
 

@@ -25,6 +25,8 @@ export type HandoverWords = {
     gloss: string
     seen: string
   }
+  /** What the short jobs of the years after are called. */
+  shortJob: Record<'visit' | 'repair', string>
   title: (packageName: string, job: number, day: string) => string
   noPolishing: string
   notMeasured: string

@@ -32,10 +32,13 @@ export function Frond({
   leaflets,
   height = 64,
   className,
+  silent = false,
 }: {
   leaflets: readonly Leaflet[]
   height?: number
   className?: string
+  /** An ornament: on a paper in the customer’s language, where its steps are told in words beside it. */
+  silent?: boolean
 }) {
   const step = 27
   const width = leaflets.length * step + 44
@@ -44,8 +47,7 @@ export function Frond({
   const grown = leaflets.filter(({ share }) => share >= 1).length * step + 8
   return (
     <svg
-      role="img"
-      aria-label={frondSummary(leaflets)}
+      {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': frondSummary(leaflets) })}
       viewBox={`0 0 ${width} 80`}
       height={height}
       preserveAspectRatio="xMinYMid"

@@ -26,9 +26,3 @@ export function contactAngle(height: number, base: number): Result<ContactAngle,
     uncertaintyDegrees: ((2 * ratioError) / (1 + ratio ** 2)) * (180 / Math.PI),
   })
 }
-
-export const ANGLE_ERROR_TEXT: Record<AngleError['code'], string> = {
-  'drop-not-positive':
-    'Height and width of the drop must both be more than nothing. Measure both in the same unit.',
-  'drop-not-a-number': 'Type height and width of the drop as numbers, in the same unit.',
-}

@@ -38,7 +38,7 @@ const dateEvent = (uid: string, vehicle: string, date: Worded<CareDate>): Calend
 /** Cure calendar and care plan as RFC 5545 text. */
 export function careIcalendar({ uid, vehicle, shop, issued, milestones, dates = [] }: CareCalendar): string {
   return writeCalendar({
-    kind: 'Care calendar',
+    kind: 'Care',
     name: `${shop}: ${vehicle}`,
     issued,
     events: [

@@ -9,7 +9,6 @@ export {
 export { CARE_RULES, type CareRule, type CareRuleId, type CareSubject, careRulesFor } from './care-rules'
 export type { Coat, CoatedPart } from './coat'
 export {
-  ANGLE_ERROR_TEXT,
   type AngleError,
   type ContactAngle,
   contactAngle,
@@ -38,14 +37,11 @@ export {
 export { type CareCalendar, careIcalendar, type Worded } from './icalendar'
 export type { KeptLook, VisitWish } from './kept-look'
 export {
-  CAUSE,
   CAUSES,
   type Cause,
-  FEEL,
   FEELS,
   type Feel,
   type Look,
-  WATER,
   WATERS,
   type Water,
 } from './look'

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { day } from '../inputs'
 import { SHAPES } from '../vehicle'
 
@@ -53,7 +54,7 @@ export const bringEntrySchema = z.strictObject({
     })
     .optional(),
   past: z
-    .strictObject({ day: day('Not a day.'), work: text.min(1), priceMinor: z.int().min(0).optional() })
+    .strictObject({ day: day(ask('a-day')), work: text.min(1), priceMinor: z.int().min(0).optional() })
     .optional(),
 })
 export type BringEntry = z.infer<typeof bringEntrySchema>

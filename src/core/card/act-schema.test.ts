@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import { ask } from '../asks'
 import { actSchema } from './act-schema'
 
 const climate = { airC: 18, rhPercent: 52, panelC: 17 }
@@ -6,19 +7,16 @@ const coat = { productId: 'p', lot: 'L', poured: [{ bottle: 'b', ml: 36 }], clim
 
 test.each([
   [{ kind: 'done', operation: 'layer-1', coat }, undefined],
-  [{ kind: 'done', operation: 'layer-1', coat: { ...coat, lot: ' ' } }, 'Write the lot from the bottle.'],
+  [{ kind: 'done', operation: 'layer-1', coat: { ...coat, lot: ' ' } }, ask('lot')],
   [
     { kind: 'done', operation: 'layer-1', coat: { ...coat, climate: { ...climate, rhPercent: 140 } } },
-    'The humidity must lie between 1 and 100.',
+    ask('between', { quantity: 'percent', least: 1, most: 100 }),
   ],
   [
     { kind: 'done', operation: 'layer-1', coat: { ...coat, poured: [{ bottle: 'b', ml: -1 }] } },
-    'Type how many millilitres were used.',
+    ask('poured'),
   ],
-  [
-    { kind: 'process', operation: 'cut', panel: 'roof', process: 'Leave', reason: '' },
-    'Say in a few words why.',
-  ],
+  [{ kind: 'process', operation: 'cut', panel: 'roof', process: 'Leave', reason: '' }, ask('a-note')],
 ])('an act that comes in is read, or refused with what to do: %j', (act, message) => {
   const read = actSchema.safeParse(act)
   expect(read.success ? undefined : read.error.issues[0]!.message).toBe(message)

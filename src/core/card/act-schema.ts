@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { keptProcess } from '../correction'
 import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
@@ -8,28 +9,31 @@ import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 
 const operation = anOperation
 const panel = z.string().min(1).max(80)
-const words = z.string().trim().max(300, 'Keep it under 300 characters.')
+const words = z
+  .string()
+  .trim()
+  .max(300, ask('keep-under', { characters: 300 }))
 
 /** Nobody pours more than a large bottle onto one car (mem). */
 const POUR_MOST_ML = 1000
 export const pouredSchema = z.strictObject({
   bottle: aBottle,
   ml: z
-    .number({ error: 'Type the millilitres as a number.' })
-    .positive('Type how many millilitres were used.')
-    .max(POUR_MOST_ML, `More than ${POUR_MOST_ML} ml on one car cannot be.`),
+    .number({ error: ask('poured-number') })
+    .positive(ask('poured'))
+    .max(POUR_MOST_ML, ask('pour-most', { ml: POUR_MOST_ML })),
 })
 
-const reading = (least: number, most: number, what: string) =>
+const reading = (quantity: 'temperature' | 'percent', least: number, most: number) =>
   z
-    .number({ error: `Type the ${what} as a number.` })
-    .min(least, `The ${what} must lie between ${least} and ${most}.`)
-    .max(most, `The ${what} must lie between ${least} and ${most}.`)
+    .number({ error: ask('a-number') })
+    .min(least, ask('between', { quantity, least, most }))
+    .max(most, ask('between', { quantity, least, most }))
 
 export const climateSchema = z.strictObject({
-  airC: reading(-20, 60, 'temperature'),
-  rhPercent: reading(1, 100, 'humidity'),
-  panelC: reading(-20, 80, 'panel temperature'),
+  airC: reading('temperature', -20, 60),
+  rhPercent: reading('percent', 1, 100),
+  panelC: reading('temperature', -20, 80),
 })
 
 export const coatLogSchema = z.strictObject({
@@ -37,8 +41,8 @@ export const coatLogSchema = z.strictObject({
   lot: z
     .string()
     .trim()
-    .min(1, 'Write the lot from the bottle.')
-    .max(60, 'Keep the lot under 60 characters.'),
+    .min(1, ask('lot'))
+    .max(60, ask('keep-under', { characters: 60 })),
   poured: z.array(pouredSchema).max(6),
   climate: climateSchema,
   despite: words.optional(),
@@ -47,7 +51,7 @@ export const coatLogSchema = z.strictObject({
 const moment = z.string().transform((text, context): Instant => {
   const read = instant(text)
   if (read.ok) return read.value
-  context.addIssue({ code: 'custom', message: 'Choose a date and a time.' })
+  context.addIssue({ code: 'custom', message: ask('a-date-and-time') })
   return z.NEVER
 })
 /** A motorhome's roof is worked in fewer. */
@@ -101,7 +105,7 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     operation,
     panel,
     process: keptProcess,
-    reason: words.min(1, 'Say in a few words why.'),
+    reason: words.min(1, ask('a-note')),
   }),
   z.strictObject({ kind: z.literal('high-spot'), operation, panel }),
   z.strictObject({ kind: z.literal('high-spot-off'), operation, spot: z.string().min(1).max(80) }),

@@ -1,6 +1,7 @@
 import type { ForbidId } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
+import type { StepName } from '../offer'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { Entry } from './act'
 import { type CardState, pausedNow, workOn } from './state'
@@ -11,7 +12,7 @@ export type Conflict =
   | { code: 'begun-already'; by?: PersonId; at: Instant }
   | { code: 'done-already'; by?: PersonId; at: Instant }
   | { code: 'not-begun' }
-  | { code: 'open-before'; titles: string[] }
+  | { code: 'open-before'; titles: StepName[] }
   | { code: 'still-soft'; minutes: number }
   /** The layer before has set too far; to be begun only with a reason that is kept. */
   | { code: 'window-closed'; at: Instant }
@@ -21,12 +22,12 @@ export type Conflict =
   | { code: 'timer-gone' }
   | { code: 'spot-gone' }
   /** Another step has been begun on what is to be taken back. */
-  | { code: 'stood-upon'; title: string }
+  | { code: 'stood-upon'; title: StepName }
   /** A step recorded afterwards ends before it begins, or has not ended yet. */
   | { code: 'times-crossed' }
   | { code: 'ahead' }
   /** The step before it had not ended by then. */
-  | { code: 'too-early'; title: string; at: Instant }
+  | { code: 'too-early'; title: StepName; at: Instant }
   /** Absent where the shop does not know the process. */
   | { code: 'process-forbidden'; rule?: ForbidId }
   /** Nobody of this name works here, no such panel or bottle: what was sent does not fit this car or shop. */

@@ -34,9 +34,10 @@ export {
   flashState,
   secondsLeft,
   TIMER_PRESETS,
+  type TimerLabel,
   type TimerPreset,
   type TimerState,
   timerState,
   timerText,
 } from './timers'
-export { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'
+export { type DialSpeed, type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'

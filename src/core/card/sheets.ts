@@ -26,7 +26,8 @@ export type CoatSheet = {
   product: Pick<Product, 'id' | 'name'> & AirLimits
   /** What this coat was planned to take, ml. */
   ml: number
-  bayName: string
+  /** Undefined where the step is on no calendar. */
+  bayName: string | undefined
   sensor: SensorState
   climate?: BayClimate
   outlook: CoatingOutlook
@@ -111,7 +112,7 @@ function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | 
   return {
     product: { id: product.id, name: product.name, airC: product.airC, rhPercent: product.rhPercent },
     ml,
-    bayName: shop.setup.places.find(({ id }) => id === bay)?.name ?? 'the bay',
+    bayName: shop.setup.places.find(({ id }) => id === bay)?.name,
     sensor: air?.state ?? { kind: 'silent' },
     ...(climate ? { climate } : {}),
     outlook: coatingOutlook(product, climate ? air!.readings : []),

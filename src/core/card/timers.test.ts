@@ -30,12 +30,9 @@ describe('timers', () => {
       expect(timerState({ ...timer, off: timer.began }, timer.began)).toBe('off')
     }
   })
-  test('there is an answer for every kind of step, and each wait says what decides', () => {
+  test('there is an answer for every kind of step', () => {
     for (const kind of OPERATION_KINDS)
-      for (const { seconds, note } of TIMER_PRESETS[kind]) {
-        expect(seconds).toBeGreaterThan(0)
-        expect(note.length).toBeGreaterThan(5)
-      }
+      for (const { seconds } of TIMER_PRESETS[kind]) expect(seconds).toBeGreaterThan(0)
   })
   test('a wet panel waits, may be levelled, and is late, in that order', () => {
     const band = { min: 60, max: 120 }

@@ -2,26 +2,27 @@ import type { OperationKind } from '../offer'
 import { type Instant, minutesBetween } from '../time'
 import type { Timer } from './state'
 
+export const TIMER_LABELS = ['foam', 'acid', 'iron', 'all-in-one', 'flash', 'level', 'dwell'] as const
+export type TimerLabel = (typeof TIMER_LABELS)[number]
+
 /** A wait one may start by touch. The seconds are a beginning; the look of the thing decides. */
-export type TimerPreset = { label: string; seconds: number; source: 'cp' | 'mem'; note: string }
+export type TimerPreset = { label: TimerLabel; seconds: number; source: 'cp' | 'mem' }
 
 const minutes = (count: number) => count * 60
 
 /** What is timed at a step, by what kind of step it is. */
 export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   wash: [
-    { label: 'Foam', seconds: minutes(4), source: 'cp', note: 'Never let it dry.' },
+    { label: 'foam', seconds: minutes(4), source: 'cp' },
     {
-      label: 'Acid on the first wheel',
+      label: 'acid',
       seconds: minutes(2),
       source: 'cp',
-      note: 'Four only when two were safe.',
     },
     {
-      label: 'Iron remover',
+      label: 'iron',
       seconds: minutes(2),
       source: 'cp',
-      note: 'Longer only where the data sheet says so.',
     },
   ],
   mask: [],
@@ -29,18 +30,15 @@ export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   refine: [],
   polish: [
     {
-      label: 'All-in-one sets',
+      label: 'all-in-one',
       seconds: minutes(30),
       source: 'cp',
-      note: 'Swipe a finger: greasy means wait.',
     },
   ],
   wipe: [],
-  surface: [
-    { label: 'Flash', seconds: 90, source: 'mem', note: 'The data sheet and the look of the film decide.' },
-  ],
-  layer: [{ label: 'Level', seconds: 30, source: 'cp', note: 'One towel to level, then a second.' }],
-  extra: [{ label: 'Dwell', seconds: minutes(3), source: 'mem', note: 'As the data sheet says.' }],
+  surface: [{ label: 'flash', seconds: 90, source: 'mem' }],
+  layer: [{ label: 'level', seconds: 30, source: 'cp' }],
+  extra: [{ label: 'dwell', seconds: minutes(3), source: 'mem' }],
   vendor: [],
   look: [],
   hold: [],

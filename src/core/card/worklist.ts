@@ -17,15 +17,13 @@ export type MachineRecipe = {
   passes: number
   sectionM: number
   armMmPerSecond: number
-  speed: string
+  speed: DialSpeed
   panels: string[]
 }
 
 /** Speeds by machine (common practice): spread slowly, work faster; a rotary never fast. */
-const SPEED: Record<string, string> = {
-  Rotary: 'spread at 1, work at 3 at most',
-}
-const USUAL_SPEED = 'spread at 1–2, work at 4–6'
+export type DialSpeed = 'slow' | 'usual'
+const SLOW_MACHINE = 'Rotary'
 
 const ROLE: Partial<Record<PlannedOperation['kind'], Step['role']>> = {
   cut: 'cut',
@@ -80,7 +78,7 @@ function addRecipe(recipes: Map<string, MachineRecipe>, step: Step, care: Care, 
       passes,
       sectionM,
       armMmPerSecond,
-      speed: SPEED[machine] ?? USUAL_SPEED,
+      speed: machine === SLOW_MACHINE ? 'slow' : 'usual',
       panels: [panel],
     })
   return id

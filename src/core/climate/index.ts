@@ -7,5 +7,5 @@ export {
   dewPointC,
   dewVerdict,
 } from './dew-point'
-export { type Sensed, type SensorState, sensorState } from './sensor'
+export { type Absurd, type Sensed, type SensorState, sensorState } from './sensor'
 export { backWithin, type Reading, slopePerMinute } from './trend'

@@ -7,7 +7,6 @@ export type SurfaceCoat = { surface: OtherSurface; product: Product }
 const MIDDLE_SIZED_M2 = 9
 
 type SurfaceModel = {
-  name: string
   /** m² on a middle-sized car; it grows with the painted area (mem). */
   areaM2: number
   /** Minutes to clean, wipe, apply and buff it on a middle-sized car (mem). */
@@ -15,12 +14,12 @@ type SurfaceModel = {
 }
 
 export const SURFACE: Record<OtherSurface, SurfaceModel> = {
-  glass: { name: 'Glass', areaM2: 2.6, minutes: 50 },
-  trim: { name: 'Trim', areaM2: 0.8, minutes: 40 },
-  wheels: { name: 'Wheels', areaM2: 1.2, minutes: 60 },
-  fabric: { name: 'Fabric', areaM2: 4, minutes: 60 },
-  leather: { name: 'Leather', areaM2: 3.5, minutes: 75 },
-  chrome: { name: 'Chrome', areaM2: 0.4, minutes: 20 },
+  glass: { areaM2: 2.6, minutes: 50 },
+  trim: { areaM2: 0.8, minutes: 40 },
+  wheels: { areaM2: 1.2, minutes: 60 },
+  fabric: { areaM2: 4, minutes: 60 },
+  leather: { areaM2: 3.5, minutes: 75 },
+  chrome: { areaM2: 0.4, minutes: 20 },
 }
 
 /** m² of a surface on a vehicle with that much paint. */

@@ -5,4 +5,3 @@ export const LANGUAGE_NAME: Record<Language, string> = { en: 'English', fr: 'Fra
 
 export const CHANNELS = ['email', 'text'] as const
 export type Channel = (typeof CHANNELS)[number]
-export const CHANNEL_NAME: Record<Channel, string> = { email: 'E-mail', text: 'Text message' }

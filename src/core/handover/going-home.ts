@@ -1,6 +1,6 @@
 import type { CardState } from '../card'
 import type { Care } from '../job'
-import type { Agreement } from '../offer'
+import type { Agreement, StepName } from '../offer'
 import type { Balance, Payment } from './balance'
 import type { PanelChange } from './before-after'
 import type { InspectionItem, InspectionState, Verdict } from './inspection'
@@ -15,7 +15,7 @@ export type Handover = {
   /** People who worked on its paint. */
   blind: string[]
   /** Steps a fault can be sent back to. */
-  steps: { id: string; title: string }[]
+  steps: { id: string; title: StepName }[]
   changes: PanelChange[]
   reached?: number
   care: Care

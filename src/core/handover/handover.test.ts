@@ -69,9 +69,13 @@ describe('the final inspection', () => {
 
 describe('a fault that is sent back', () => {
   test('is a step of its own before the last, in its stay, by somebody with the skill; a plan that can be stored', () => {
-    const again = withRework(plan, toOperationId('refine'), 'Bonnet')!
+    const again = withRework(plan, toOperationId('refine'), 'bonnet')!
     const [step, last] = again.operations.slice(-2)
-    expect(step).toMatchObject({ title: 'Again: Bonnet (Refine)', minutes: REWORK_MINUTES, skill: 'correct' })
+    expect(step).toMatchObject({
+      title: { code: 'again', place: 'bonnet', of: { code: 'refine' } },
+      minutes: REWORK_MINUTES,
+      skill: 'correct',
+    })
     expect(isRework(step!.id)).toBe(true)
     expect(last).toEqual(plan.operations.at(-1))
     expect(again.links).toContainEqual({ from: step!.id, to: last!.id, min: 0 })

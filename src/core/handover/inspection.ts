@@ -7,7 +7,7 @@ import { type Panel, panelsOf, type Shape } from '../vehicle'
 
 /** The final inspection by a second person: every panel under the lamp, and the places one easily misses. */
 
-export type InspectionItem = { id: string; name: string; look?: string; panel?: Panel }
+export type InspectionItem = { id: string; panel?: Panel }
 
 export type Verdict = {
   item: string
@@ -24,8 +24,8 @@ export type Verdict = {
 /** What is looked at, in walking order: the panels, then what is easily missed. */
 export function inspectionItems(shape: Shape): InspectionItem[] {
   return [
-    ...panelsOf(shape).map((panel) => ({ id: panel.id, name: panel.name, panel })),
-    ...EASILY_MISSED.map(({ id, name, look }) => ({ id, name, look })),
+    ...panelsOf(shape).map((panel) => ({ id: panel.id, panel })),
+    ...EASILY_MISSED.map((id) => ({ id })),
   ]
 }
 

@@ -1,5 +1,5 @@
 import { type OperationId, toOperationId } from '../ids'
-import type { JobPlan, PlannedOperation } from '../offer'
+import type { JobPlan, PlannedOperation, StepName } from '../offer'
 
 /** How long a single place takes to be done again, minutes (mem). */
 export const REWORK_MINUTES = 30
@@ -12,11 +12,13 @@ export function stepsToSendTo(plan: JobPlan): PlannedOperation[] {
   )
 }
 
+const firstName = (name: StepName) => (typeof name === 'object' && name.code === 'again' ? name.of : name)
+
 const PREFIX = 'again-'
 export const isRework = (operation: OperationId) => operation.startsWith(PREFIX)
 
 /**
- * The plan with one place done again: half an hour by somebody who can do that step, before the last step is over. It
+ * The plan with one place, by its id, done again: half an hour by somebody who can do that step, before the last step is over. It
  * stands in the stay of the last step, so the car is not moved for it. Undefined where there is no such step.
  */
 export function withRework(plan: JobPlan, step: OperationId, place: string): JobPlan | undefined {
@@ -28,7 +30,7 @@ export function withRework(plan: JobPlan, step: OperationId, place: string): Job
     id: toOperationId(`${PREFIX}${count + 1}`),
     // It is done by hand and eye; what it is done with says the step it comes from.
     kind: source.kind === 'layer' || source.kind === 'surface' ? 'wipe' : source.kind,
-    title: `Again: ${place} (${source.title})`,
+    title: { code: 'again', place, of: firstName(source.title) },
     minutes: REWORK_MINUTES,
     mode: 'solid',
     people: 1,

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { CAUSES, FEELS, WATERS } from '../aftercare'
+import { ask } from '../asks'
 import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { ok, type Result, refused } from '../result'
 import { PHASES, REMOVAL_SOURCES } from '../survey'
@@ -13,29 +14,27 @@ import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
  */
 export const HISTORY_FORMAT = 'fern-yard-vehicle-history/1'
 
-const day = z
-  .string()
-  .refine(isLocalDay, 'must be a day such as 2027-01-13') as unknown as z.ZodType<LocalDay>
+const day = z.string().refine(isLocalDay, ask('file-day')) as unknown as z.ZodType<LocalDay>
 const instant = z.string().refine((text) => {
   try {
     return instantOrThrow(text) === text
   } catch {
     return false
   }
-}, 'must be an instant in UTC such as 2027-01-13T10:20:00.000Z')
+}, ask('file-instant'))
 const text = z.string().max(2000)
-const tenth = z.number().refine((value) => Number.isFinite(value), 'must be a number')
+const tenth = z.number().refine((value) => Number.isFinite(value), ask('file-number'))
 
 /** Small enough that a file of a whole life can still be sent, letters of base64. */
 const PICTURE_MOST = 160_000
 /** A photograph as small as it is still worth looking at: a JPEG of 360 px at the longest, in base64. */
 const picture = z
-  .base64('must be base64')
-  .max(PICTURE_MOST, 'is larger than a small picture')
+  .base64(ask('file-base64'))
+  .max(PICTURE_MOST, ask('file-picture'))
   // What every JPEG begins with: nothing else is shown.
-  .startsWith('/9j/', 'must be a JPEG')
+  .startsWith('/9j/', ask('file-jpeg'))
 
-const positive = z.number().positive('must be more than 0')
+const positive = z.number().positive(ask('file-positive'))
 
 const roundSchema = z.strictObject({
   panel: text,
@@ -118,7 +117,7 @@ const historySchema = z.strictObject({
         panel: text,
         day,
         removedUm: tenth,
-        uncertaintyUm: tenth.refine((um) => um >= 0, 'must not be less than 0'),
+        uncertaintyUm: tenth.refine((um) => um >= 0, ask('file-not-negative')),
         source: z.enum(REMOVAL_SOURCES),
         note: text,
       }),
@@ -138,6 +137,7 @@ export const layerPlace = ({
 export type HistoryError =
   | { code: 'not-json' }
   | { code: 'other-format'; found: string }
+  /** `what` is an ask, or what the parser itself says. */
   | { code: 'malformed'; path: string; what: string }
 
 /** As text. What was read is written again to the letter. */
@@ -159,25 +159,4 @@ export function readHistory(file: string): Result<VehicleHistory, HistoryError> 
   if (read.success) return ok(read.data)
   const [issue] = read.error.issues
   return refused({ code: 'malformed', path: issue!.path.join('.'), what: issue!.message })
-}
-
-export const HISTORY_ERROR_TEXT: {
-  [C in HistoryError['code']]: (error: Extract<HistoryError, { code: C }>) => string
-} = {
-  'not-json': () =>
-    'This file is no JSON. Choose the history file as it was handed over, not the sheet to read.',
-  'other-format': ({ found }) =>
-    `This is no history of a vehicle that we can read (its format: ${found}). Ask for a file of the format ${HISTORY_FORMAT}.`,
-  malformed: ({ path, what }) => `The file is damaged at “${path}”: ${what}. Ask for it to be written again.`,
-}
-
-export function historyErrorText(error: HistoryError): string {
-  switch (error.code) {
-    case 'not-json':
-      return HISTORY_ERROR_TEXT['not-json'](error)
-    case 'other-format':
-      return HISTORY_ERROR_TEXT['other-format'](error)
-    case 'malformed':
-      return HISTORY_ERROR_TEXT.malformed(error)
-  }
 }

@@ -2,7 +2,6 @@ export {
   HISTORY_FORMAT,
   type HistoryError,
   type HistoryStay,
-  historyErrorText,
   layerPlace,
   readHistory,
   type VehicleHistory,

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { CHANNELS, LANGUAGES } from '../customer'
 import { CUSTOMER_TAX } from '../offer/tax'
 import { isLocalDay } from '../time'
@@ -15,8 +16,16 @@ import {
 
 /** What is written down when a vehicle is taken in: the form on the screen and the check on the server. */
 
-const line = (what: string) => z.string().trim().min(1, what).max(200, 'Keep it under 200 characters.')
-const optionalLine = z.string().trim().max(200, 'Keep it under 200 characters.')
+const line = (what: string) =>
+  z
+    .string()
+    .trim()
+    .min(1, what)
+    .max(200, ask('keep-under', { characters: 200 }))
+const optionalLine = z
+  .string()
+  .trim()
+  .max(200, ask('keep-under', { characters: 200 }))
 
 const FIRST_CAR_YEAR = 1885
 const MAX_BUDGET = 100_000
@@ -28,13 +37,13 @@ const wholeNumber = (most: number, message: string) =>
     .refine((text) => text === '' || (/^\d{1,7}$/.test(text) && Number(text) <= most), message)
 
 /** A measure of the vehicle, m; empty where nobody measured it. */
-const measure = ([least, most]: readonly [number, number], what: string) =>
+const measure = ([least, most]: readonly [number, number], what: 'length' | 'height') =>
   z
     .string()
     .trim()
     .refine(
       (text) => text === '' || (/^\d+(\.\d+)?$/.test(text) && Number(text) >= least && Number(text) <= most),
-      `No vehicle has this ${what}. Look again, or leave it empty.`,
+      ask('no-such-size', { what }),
     )
 
 export const treatmentSchema = z.object({
@@ -47,62 +56,60 @@ export const intakeSchema = z.object({
   /** Empty for a customer or a vehicle that has not been here before. */
   customerId: z.string().max(80),
   vehicleId: z.string().max(80),
-  customerName: line('Write the customer’s name.'),
+  customerName: line(ask('customer-name')),
   phone: optionalLine,
-  email: z.union([z.literal(''), z.email('This is no e-mail address. Correct it, or leave it empty.')]),
+  email: z.union([z.literal(''), z.email(ask('an-email'))]),
   mayRemind: z.boolean(),
   language: z.enum(LANGUAGES),
   writeBy: z.enum(CHANNELS),
   tax: z.enum(CUSTOMER_TAX),
-  plate: line('Write the plate, or “none”.'),
-  vin: z.string().trim().max(40, 'No vehicle number is this long. Look again.'),
-  make: line('Write the make.'),
-  model: line('Write the model.'),
+  plate: line(ask('plate')),
+  vin: z.string().trim().max(40, ask('vin-too-long')),
+  make: line(ask('make')),
+  model: line(ask('model')),
   year: z
     .string()
     .trim()
     .refine(
       (text) =>
         text === '' || (/^\d{4}$/.test(text) && Number(text) >= FIRST_CAR_YEAR && Number(text) <= 2200),
-      'Write the year with four digits, or leave it empty.',
+      ask('year'),
     ),
-  shape: z.enum(SHAPES, 'Choose the body shape that comes closest.'),
+  shape: z.enum(SHAPES, ask('shape')),
   /** Metres. */
   length: measure(SIZE_BOUNDS.lengthM, 'length'),
   height: measure(SIZE_BOUNDS.heightM, 'height'),
   colourCode: optionalLine,
-  colour: line('Write the colour as the customer calls it.'),
-  paintSystem: z.enum(PAINT_SYSTEMS, 'Choose the paint system. The guide beside it tells them apart.'),
+  colour: line(ask('colour')),
+  paintSystem: z.enum(PAINT_SYSTEMS, ask('paint-system')),
   hardness: z.enum(HARDNESSES),
   purpose: z.enum(PURPOSES),
   storage: z.enum(STORAGES),
   washing: z.enum(WASHINGS),
-  yearlyKm: wholeNumber(500_000, 'Write the yearly distance in whole kilometres, or leave it empty.'),
+  yearlyKm: wholeNumber(500_000, ask('yearly-km')),
   salted: z.boolean(),
   hardWater: z.boolean(),
-  treatments: z.array(treatmentSchema).max(20, 'Twenty are enough. Put the rest into a note.'),
-  odometerKm: wholeNumber(3_000_000, 'Write the odometer in whole kilometres, or leave it empty.'),
-  fuelPercent: wholeNumber(100, 'Write fuel or charge in percent, 0 to 100, or leave it empty.'),
+  treatments: z.array(treatmentSchema).max(20, ask('treatments-enough')),
+  odometerKm: wholeNumber(3_000_000, ask('whole-km')),
+  fuelPercent: wholeNumber(100, ask('fuel')),
   keys: optionalLine,
   belongings: optionalLine,
   warnings: optionalLine,
   wishes: z
     .string()
     .trim()
-    .min(1, 'Write what the customer wants, in their words.')
-    .max(2000, 'Keep it under 2,000 characters.'),
+    .min(1, ask('wishes'))
+    .max(2000, ask('keep-under', { characters: 2_000 })),
   budget: z
     .string()
     .trim()
     .refine(
       (text) =>
         text === '' || (/^\d{1,6}([.,]\d{1,2})?$/.test(text) && Number(text.replace(',', '.')) <= MAX_BUDGET),
-      'Write the budget as an amount, such as 600, or leave it empty.',
+      ask('budget'),
     ),
-  arriveDay: z.string().refine((text): boolean => isLocalDay(text), 'Choose the day the vehicle comes in.'),
-  wantedBy: z
-    .string()
-    .refine((text): boolean => text === '' || isLocalDay(text), 'Choose a day, or leave it empty.'),
+  arriveDay: z.string().refine((text): boolean => isLocalDay(text), ask('arrival-day')),
+  wantedBy: z.string().refine((text): boolean => text === '' || isLocalDay(text), ask('a-day-or-empty')),
 })
 
 export type Intake = z.infer<typeof intakeSchema>

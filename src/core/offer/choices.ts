@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { PROCESS_KEYS, planAsChosen } from '../correction'
 import { EXTRA_KEYS } from './extras'
 import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
@@ -13,9 +14,9 @@ export const choicesSchema = z.strictObject({
     z.strictObject({
       key: z.enum(EXTRA_KEYS),
       count: z
-        .int({ error: 'Type how many as a whole number.' })
-        .min(0, 'None is 0; less than none cannot be.')
-        .max(40, 'No car has more than forty.'),
+        .int({ error: ask('count-of-extra') })
+        .min(0, ask('count-below-nothing'))
+        .max(40, ask('count-too-large')),
     }),
   ),
   terms: termsSchema,

@@ -18,8 +18,6 @@ export type ExtraKey = (typeof EXTRA_KEYS)[number]
 export type ChosenExtra = { key: ExtraKey; count: number }
 
 type ExtraModel = {
-  /** Of its step on the card. */
-  name: string
   /** What one of it is. */
   unit: 'panel' | 'lamp' | 'pane' | 'car'
   /** Minutes for one, on a middle-sized car (mem). */
@@ -31,56 +29,48 @@ type ExtraModel = {
 
 export const EXTRA: Record<ExtraKey, ExtraModel> = {
   'spot-work': {
-    name: 'Spot work',
     unit: 'panel',
     minutesEach: 45,
     skill: 'correct',
     stage: 'before',
   },
   'touch-up': {
-    name: 'Touch-up of chips',
     unit: 'panel',
     minutesEach: 30,
     skill: 'correct',
     stage: 'before',
   },
   headlamps: {
-    name: 'Headlamp restoration',
     unit: 'lamp',
     minutesEach: 40,
     skill: 'correct',
     stage: 'before',
   },
   'glass-polish': {
-    name: 'Glass polish',
     unit: 'pane',
     minutesEach: 35,
     skill: 'correct',
     stage: 'before',
   },
   'wheels-off': {
-    name: 'Wheels off',
     unit: 'car',
     minutesEach: 120,
     skill: 'prep',
     stage: 'before',
   },
   'soft-top': {
-    name: 'Soft top',
     unit: 'car',
     minutesEach: 90,
     skill: 'prep',
     stage: 'before',
   },
   'engine-bay': {
-    name: 'Engine bay',
     unit: 'car',
     minutesEach: 60,
     skill: 'prep',
     stage: 'before',
   },
   interior: {
-    name: 'Interior',
     unit: 'car',
     minutesEach: 150,
     skill: 'prep',

@@ -55,6 +55,7 @@ export type { Quote } from './quote-version'
 export { repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
+export { type FirstName, type PlainStep, type StepName, stepNameSchema } from './step-name'
 export {
   CUSTOMER_TAX,
   type CustomerTax,
@@ -67,7 +68,6 @@ export {
 } from './tax'
 export { type FormerlyTold, planSchema, type Summary, summaryOf, summarySchema, taxParts } from './told'
 export {
-  TRADE_NAME,
   TRADES,
   type Trade,
   VENDOR_STAGES,

@@ -1,10 +1,11 @@
-import { type OtherSurface, type Product, SURFACE, type SurfaceCoat, surfaceMinutes } from '../coating'
+import { type OtherSurface, type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { type OperationId, type ProductId, toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
 import { type Skill, type VendorSkill, vendorSkill } from './skill'
-import { TRADE_NAME, type Vendor, type VendorStage } from './vendor'
+import type { StepName } from './step-name'
+import type { Vendor, VendorStage } from './vendor'
 
 export const OPERATION_KINDS = [
   'wash',
@@ -27,7 +28,7 @@ export type OperationKind = (typeof OPERATION_KINDS)[number]
 export type PlannedOperation = {
   id: OperationId
   kind: OperationKind
-  title: string
+  title: StepName
   minutes: number
   mode: 'solid' | 'pausable' | 'unattended'
   people: number
@@ -92,7 +93,7 @@ const WIPE_KEEPS_MINUTES = 120
 export const attended = (
   id: string,
   kind: OperationKind,
-  title: string,
+  title: StepName,
   minutes: number,
   skill: Skill,
   mode: 'solid' | 'pausable' = 'solid',
@@ -104,9 +105,9 @@ export const attended = (
 
 function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
   const operations = [
-    attended('cut', 'cut', 'Cut', minutes.cut, 'correct', 'pausable'),
-    attended('refine', 'refine', 'Refine', minutes.refine, 'correct', 'pausable'),
-    attended('polish', 'polish', 'Polish', minutes.single, 'correct', 'pausable'),
+    attended('cut', 'cut', { code: 'cut' }, minutes.cut, 'correct', 'pausable'),
+    attended('refine', 'refine', { code: 'refine' }, minutes.refine, 'correct', 'pausable'),
+    attended('polish', 'polish', { code: 'polish' }, minutes.single, 'correct', 'pausable'),
   ]
   const worked = { cut: minutes.cut, refine: minutes.refine, polish: minutes.single }
   return operations.filter(({ id }) => worked[id as keyof typeof worked] > 0)
@@ -117,10 +118,17 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
  * there: buffing counts towards the wait.
  */
 function allInOneOperations(areaM2: number): PlannedOperation[] {
-  const buff = attended('buff', 'wipe', 'Buff off', MINUTES.buff(areaM2), 'prep')
+  const buff = attended('buff', 'wipe', { code: 'buff' }, MINUTES.buff(areaM2), 'prep')
   const minutes = planned(SET_MINUTES - buff.minutes)
   return [
-    { id: toOperationId('set'), kind: 'hold', title: 'Set', minutes, mode: 'unattended', people: 0 },
+    {
+      id: toOperationId('set'),
+      kind: 'hold',
+      title: { code: 'set' },
+      minutes,
+      mode: 'unattended',
+      people: 0,
+    },
     buff,
   ]
 }
@@ -129,7 +137,7 @@ const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
   ...attended(
     `extra-${key}`,
     'extra',
-    count > 1 ? `${EXTRA[key].name}, ${count}` : EXTRA[key].name,
+    { code: 'extra', extra: key, count },
     EXTRA[key].minutesEach * count,
     EXTRA[key].skill,
     'pausable',
@@ -140,7 +148,7 @@ const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
 const vendorOperation = (vendor: Vendor): PlannedOperation => ({
   id: toOperationId(`vendor-${vendor.id}`),
   kind: 'vendor',
-  title: `${TRADE_NAME[vendor.trade]}: ${vendor.name}`,
+  title: { code: 'vendor', trade: vendor.trade, name: vendor.name },
   minutes: planned(vendor.minutes),
   mode: 'pausable',
   people: 1,
@@ -152,7 +160,7 @@ const surfaceOperation = (areaM2: number, { surface, product }: SurfaceCoat): Pl
   ...attended(
     `surface-${surface}`,
     'surface',
-    `${SURFACE[surface].name}: ${product.name}`,
+    { code: 'surface', surface, product: product.name },
     surfaceMinutes(surface, areaM2),
     'coat',
   ),
@@ -167,12 +175,12 @@ function layerOperations(
 ): PlannedOperation[] {
   if (layers.length === 0) return []
   return [
-    attended('wipe', 'wipe', 'Panel wipe', MINUTES.wipe(areaM2) * paceFor(pace, 'wipe'), 'coat'),
+    attended('wipe', 'wipe', { code: 'wipe' }, MINUTES.wipe(areaM2) * paceFor(pace, 'wipe'), 'coat'),
     ...layers.map((product, index) => ({
       ...attended(
         `layer-${index + 1}`,
         'layer',
-        `Layer ${index + 1}: ${product.name}`,
+        { code: 'layer', layer: index + 1, product: product.name },
         (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2) * paceFor(pace, 'layer'),
         'coat',
       ),
@@ -190,7 +198,7 @@ export function dryHold(products: readonly Product[]): PlannedOperation[] {
         {
           id: toOperationId('dry'),
           kind: 'hold',
-          title: 'Dry hold',
+          title: { code: 'hold' },
           minutes: Math.max(1, last.indoorHoldMinutes),
           mode: 'unattended',
           people: 0,
@@ -236,11 +244,11 @@ function preparation(order: WorkOrder, areaM2: number, lightly: boolean): Planne
   const score = order.contamination ?? TYPICAL_CONTAMINATION
   const at = (kind: OperationKind, minutes: number) => minutes * paceFor(order.pace, kind)
   return [
-    attended('wash', 'wash', 'Wash and decontaminate', at('wash', MINUTES.wash(areaM2, score)), 'prep'),
+    attended('wash', 'wash', { code: 'wash' }, at('wash', MINUTES.wash(areaM2, score)), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
-      ? attended('mask', 'mask', 'Tape up', MINUTES.maskLightly(), 'prep')
-      : attended('mask', 'mask', 'Mask, inspect, test spot', at('mask', MINUTES.mask()), 'prep'),
+      ? attended('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')
+      : attended('mask', 'mask', { code: 'mask' }, at('mask', MINUTES.mask()), 'prep'),
     ...extrasAt(order, 'before'),
   ]
 }
@@ -269,11 +277,11 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(order, 'last'),
     gentle && surfaces.length === 0
-      ? attended('finish', 'finish', 'Final inspection under the lamp', MINUTES.lastLook(), 'prep')
+      ? attended('finish', 'finish', { code: 'inspect' }, MINUTES.lastLook(), 'prep')
       : attended(
           'finish',
           'finish',
-          'Refit and final inspection',
+          { code: 'refit-and-inspect' },
           MINUTES.finish() * paceFor(order.pace, 'finish'),
           'prep',
         ),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { type AskedThing, ask } from '../asks'
 import { OTHER_SURFACES } from '../coating'
 import { CARES, PROCESS_KEYS } from '../correction'
 import { toProductId } from '../ids'
@@ -12,13 +13,11 @@ import { taxSchema } from './tax'
  */
 export const packageTemplateSchema = z.strictObject({
   key: z.string().min(1).max(80),
-  name: z.string().trim().min(1, 'A package needs a name the customer can ask for.').max(40),
-  pitch: z.string().trim().min(1, 'Say in a sentence what it is for.').max(240),
+  name: z.string().trim().min(1, ask('package-name')).max(40),
+  pitch: z.string().trim().min(1, ask('package-pitch')).max(240),
   strongest: z.enum(PROCESS_KEYS),
   care: z.enum(CARES).default('usual'),
-  layers: z
-    .array(z.string().min(1).transform(toProductId))
-    .max(4, 'Apply no more than four layers on paint.'),
+  layers: z.array(z.string().min(1).transform(toProductId)).max(4, ask('layers-enough')),
   surfaces: z
     .array(
       z.strictObject({
@@ -32,34 +31,32 @@ export const packageTemplateSchema = z.strictObject({
 })
 export type PackageTemplate = z.infer<typeof packageTemplateSchema>
 
-const cents = (what: string) =>
-  z
-    .int({ error: `${what} must be an amount, such as 42.00.` })
-    .nonnegative(`${what} cannot be less than nothing.`)
+const cents = (of: AskedThing) =>
+  z.int({ error: ask('amount-of', { of }) }).nonnegative(ask('below-nothing', { of }))
 
 /** What the shop charges; integer cents, before the tax or with it as `tax` says. */
 export const ratesSchema = z.strictObject({
   centsPerHour: z.strictObject({
-    prep: cents('The hour of preparation'),
-    correct: cents('The hour at the machine'),
-    coat: cents('The hour of coating'),
+    prep: cents('hour-prep'),
+    correct: cents('hour-correct'),
+    coat: cents('hour-coat'),
   }),
-  consumablesCents: cents('The sum for pads, towels and tape'),
+  consumablesCents: cents('consumables'),
   /** Material of one extra: a lens kit, a pane’s polish. */
-  extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), cents('The material of an extra')).default({}),
+  extraMaterialsCents: z.partialRecord(z.enum(EXTRA_KEYS), cents('extra-material')).default({}),
   tax: taxSchema,
 })
 export type Rates = z.infer<typeof ratesSchema>
 
 /** On what terms a quote is written. */
 export const termsSchema = z.strictObject({
-  discountPercent: percent('The discount').default(0),
+  discountPercent: percent('discount').default(0),
   /** Paid before the work, of the total. */
-  depositPercent: percent('The deposit').default(0),
+  depositPercent: percent('deposit').default(0),
   validDays: z
-    .int({ error: 'Type the days it holds as a whole number.' })
-    .min(1, 'A quote holds for a day at least.')
-    .max(365, 'A quote holds for a year at most.')
+    .int({ error: ask('valid-days') })
+    .min(1, ask('valid-a-day'))
+    .max(365, ask('valid-a-year'))
     .default(14),
 })
 export type Terms = z.infer<typeof termsSchema>

@@ -1,8 +1,9 @@
 import { z } from 'zod'
+import { type AskedThing, ask } from '../asks'
 
-/** A share that is typed, percent; `what` is what a wrong one is called by. */
-export const percent = (what: string) =>
+/** A share that is typed, percent; `of` is what it is a share of. */
+export const percent = (of: AskedThing) =>
   z
-    .number({ error: `${what} must be a number of percent.` })
-    .min(0, `${what} cannot be less than 0 %.`)
-    .max(100, `${what} cannot be more than 100 %.`)
+    .number({ error: ask('percent-of', { of }) })
+    .min(0, ask('percent-of', { of }))
+    .max(100, ask('percent-of', { of }))

@@ -24,7 +24,7 @@ import type { Trade, Vendor } from './vendor'
 export type PriceLine =
   | { kind: 'labour'; skill: Skill; minutes: number; operations: string[]; cents: number }
   | { kind: 'product'; productId: ProductId; name: string; ml: number; cents: number }
-  | { kind: 'extra'; extra: ExtraKey; name: string; count: number; minutes: number; cents: number }
+  | { kind: 'extra'; extra: ExtraKey; count: number; minutes: number; cents: number }
   | { kind: 'vendor'; vendorId: string; name: string; trade: Trade; cents: number }
   | { kind: 'consumables'; cents: number }
   /** Below 0. */
@@ -160,7 +160,6 @@ function extraLines(plan: JobPlan, extras: readonly ChosenExtra[], rates: Rates)
     return {
       kind: 'extra',
       extra: key,
-      name: EXTRA[key].name,
       count,
       minutes,
       cents: cents(labour + materials),

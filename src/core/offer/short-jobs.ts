@@ -33,17 +33,17 @@ export function visitPlan(shape: Shape, topper: Product | undefined): JobPlan {
   const wash = MINUTES.wash(areaM2, TYPICAL_CONTAMINATION)
   return inOrder(
     [
-      attended('wash', 'wash', 'Wash and decontaminate', wash, 'prep'),
-      attended('look', 'look', 'Water, gloss and film', SHORT.look(panelsOf(shape).length), 'prep'),
+      attended('wash', 'wash', { code: 'wash' }, wash, 'prep'),
+      attended('look', 'look', { code: 'look' }, SHORT.look(panelsOf(shape).length), 'prep'),
       ...(topper ? [coat(topper, 1, MINUTES.sprayed(areaM2))] : []),
-      attended('finish', 'finish', 'Final inspection and tyres', SHORT.lastLook, 'prep'),
+      attended('finish', 'finish', { code: 'inspect' }, SHORT.lastLook, 'prep'),
     ],
     topper ? [topper] : [],
   )
 }
 
 const coat = (product: Product, layer: number, minutes: number, panels?: string[]): PlannedOperation => ({
-  ...attended(`layer-${layer}`, 'layer', `Layer ${layer}: ${product.name}`, minutes, 'coat'),
+  ...attended(`layer-${layer}`, 'layer', { code: 'layer', layer, product: product.name }, minutes, 'coat'),
   layer,
   productId: product.id,
   ...(panels ? { panels } : {}),
@@ -67,23 +67,23 @@ export function repairPlan(
   const polish = (panel: Panel) => processMinutes(processOf(process), panel, 'usual')
   return inOrder(
     [
-      attended('wash', 'wash', 'Wash and decontaminate', wash, 'prep'),
-      { ...attended('test', 'look', 'Test the water again', SHORT.test(panels.length), 'prep'), panels: ids },
+      attended('wash', 'wash', { code: 'wash' }, wash, 'prep'),
+      { ...attended('test', 'look', { code: 'test-water' }, SHORT.test(panels.length), 'prep'), panels: ids },
       {
         ...attended(
           'polish',
           'polish',
-          'Polish to bare paint',
+          { code: 'polish-to-bare' },
           panels.map(polish).reduce((a, b) => a + b),
           'correct',
           'pausable',
         ),
         panels: ids,
       },
-      { ...attended('wipe', 'wipe', 'Panel wipe', SHORT.wipe(areaM2), 'coat'), panels: ids },
+      { ...attended('wipe', 'wipe', { code: 'wipe' }, SHORT.wipe(areaM2), 'coat'), panels: ids },
       ...layers.map((product, at) => coat(product, at + 1, SHORT.layer(areaM2), ids)),
       ...dryHold(layers).map((hold) => ({ ...hold, minutes: planned(hold.minutes) })),
-      attended('finish', 'finish', 'Final inspection under the lamp', SHORT.lastLook, 'prep'),
+      attended('finish', 'finish', { code: 'inspect' }, SHORT.lastLook, 'prep'),
     ],
     layers,
   )

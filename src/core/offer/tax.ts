@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { percent } from './percent'
 
 /** Tax on sales (value added, goods and services, or sales tax): what it is called, at which rates, and whether prices contain it. */
@@ -12,12 +13,12 @@ export const taxSchema = z.strictObject({
   name: z
     .string()
     .trim()
-    .min(1, 'Type what the tax is called, such as VAT.')
-    .max(30, 'Keep the name under 30 characters.'),
+    .min(1, ask('tax-name'))
+    .max(30, ask('keep-under', { characters: 30 })),
   percent: z.strictObject({
-    work: percent('The tax on work'),
-    products: percent('The tax on products'),
-    subcontractors: percent('The tax on subcontractors'),
+    work: percent('tax-work'),
+    products: percent('tax-products'),
+    subcontractors: percent('tax-subcontractors'),
   }),
   /** Whether the shop's prices are typed and shown before the tax or with it. */
   prices: z.enum(['before-tax', 'with-tax']),

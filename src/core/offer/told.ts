@@ -8,6 +8,7 @@ import type { Offer } from './offer'
 import { OPERATION_KINDS } from './operations'
 import type { Price, PriceLine } from './quote'
 import { SKILLS } from './skill'
+import { stepNameSchema } from './step-name'
 import type { Taxation, TaxPart } from './tax'
 
 /** What a customer was told of an offer, as plain data that outlives the offer it was worked out from. */
@@ -19,7 +20,7 @@ export const planSchema = z.object({
     z.object({
       id: operation,
       kind: z.enum(OPERATION_KINDS),
-      title: z.string(),
+      title: stepNameSchema,
       minutes: z.int(),
       mode: z.enum(['solid', 'pausable', 'unattended']),
       people: z.int(),

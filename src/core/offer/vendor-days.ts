@@ -1,19 +1,19 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import type { ProblemCalendar } from '../schedule'
 import { WEEKDAYS, type Weekday } from '../time'
 
 /** The days on which somebody from outside comes, as a shop says it: some weekdays, from one hour to another. */
 
-const hour = (what: string) =>
-  z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, `Type ${what} as an hour, such as 09:00.`)
+const hour = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/, ask('an-hour'))
 
 export const vendorDaysSchema = z
   .strictObject({
-    days: z.array(z.enum(WEEKDAYS)).min(1, 'Choose a day on which they come.'),
-    from: hour('when they come'),
-    to: hour('when they go'),
+    days: z.array(z.enum(WEEKDAYS)).min(1, ask('subcontractor-day')),
+    from: hour,
+    to: hour,
   })
-  .refine(({ from, to }) => from < to, { path: ['to'], message: 'They go after they have come.' })
+  .refine(({ from, to }) => from < to, { path: ['to'], message: ask('subcontractor-goes') })
 export type VendorDays = z.infer<typeof vendorDaysSchema>
 
 /** Monday first, as a week is read. */

@@ -1,16 +1,9 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 
 /** A craft the shop does not have in the house. */
 export const TRADES = ['dents', 'wheels', 'paint', 'film', 'glass', 'upholstery'] as const
 export type Trade = (typeof TRADES)[number]
-export const TRADE_NAME: Record<Trade, string> = {
-  dents: 'Dent removal',
-  wheels: 'Wheel refinishing',
-  paint: 'Refinishing',
-  film: 'Film',
-  glass: 'Glass repair',
-  upholstery: 'Upholstery',
-}
 
 /** When a vendor comes. Film goes on naked paint: before the coating, never after. */
 export const VENDOR_STAGES = ['before-correction', 'before-coating', 'after-coating'] as const
@@ -19,15 +12,15 @@ export type VendorStage = (typeof VENDOR_STAGES)[number]
 /** Somebody from outside who comes to the shop on days of their own, for a price agreed beforehand. */
 export const vendorSchema = z.strictObject({
   id: z.string().min(1),
-  name: z.string().trim().min(1, 'Write who they are.').max(60),
+  name: z.string().trim().min(1, ask('subcontractor-name')).max(60),
   trade: z.enum(TRADES),
   stage: z.enum(VENDOR_STAGES),
   /** Name of the calendar with the days on which they come. */
   calendar: z.string().min(1),
   minutes: z
-    .int({ error: 'Type how long they take, in hours.' })
-    .positive('They take some time: type it in hours.')
-    .max(40 * 60, 'Forty hours at most; split what takes longer.'),
-  cents: z.int({ error: 'Type what they charge as an amount.' }).nonnegative('They charge nothing or more.'),
+    .int({ error: ask('subcontractor-hours') })
+    .positive(ask('subcontractor-time'))
+    .max(40 * 60, ask('subcontractor-too-long')),
+  cents: z.int({ error: ask('subcontractor-price') }).nonnegative(ask('subcontractor-below-nothing')),
 })
 export type Vendor = z.infer<typeof vendorSchema>

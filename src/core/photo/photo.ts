@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import type { JobId } from '../ids'
 import type { Phase } from '../survey'
 import type { Instant } from '../time'
@@ -27,4 +28,4 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('arrow'), fromX: share, fromY: share, toX: share, toY: share }),
 ])
 
-export const marksSchema = z.array(markSchema).max(40, 'Forty marks on one photograph are enough.')
+export const marksSchema = z.array(markSchema).max(40, ask('photo-marks-enough'))

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import type { BayId, PersonId } from '../ids'
 import { aBay, aPerson } from '../inputs'
 import { SKILLS } from '../offer/skill'
@@ -20,15 +21,19 @@ const hours = z.string().superRefine((text, context) => {
 const week = z.strictObject(
   Object.fromEntries(WEEKDAYS.map((day) => [day, hours])) as Record<Weekday, typeof hours>,
 )
-const day = z.string().refine(isLocalDay, 'Choose a day.')
-const name = (what: string) =>
-  z.string().trim().min(1, `Type a name for ${what}.`).max(60, 'Keep the name under 60 characters.')
-
-const room = ([least, most]: [number, number], [little, much]: [string, string]) =>
+const day = z.string().refine(isLocalDay, ask('a-day'))
+const name = (of: 'person' | 'bay') =>
   z
-    .number({ error: 'Type a number, or leave it empty.' })
-    .min(least, `Too ${little} for any vehicle. Check the unit.`)
-    .max(most, `No vehicle is that ${much}. Check the unit.`)
+    .string()
+    .trim()
+    .min(1, ask('name-of', { of }))
+    .max(60, ask('keep-under', { characters: 60 }))
+
+const room = ([least, most]: [number, number], what: 'length' | 'height') =>
+  z
+    .number({ error: ask('a-number-or-empty') })
+    .min(least, ask('room-too-small', { what }))
+    .max(most, ask('room-too-large', { what }))
     .optional()
 
 export const crewSchema = z
@@ -36,8 +41,8 @@ export const crewSchema = z
     people: z.array(
       z.strictObject({
         id: aPerson,
-        name: name('whoever works here'),
-        skills: z.array(z.enum(SKILLS)).min(1, 'Choose what they do.'),
+        name: name('person'),
+        skills: z.array(z.enum(SKILLS)).min(1, ask('skills')),
         week,
         /** Single days that are not as usual: other hours, or none. */
         days: z.array(z.strictObject({ day, hours })),
@@ -46,12 +51,12 @@ export const crewSchema = z
     places: z.array(
       z.strictObject({
         id: aBay,
-        name: name('the bay'),
-        kinds: z.array(z.enum(BAY_KINDS)).min(1, 'Choose what may be done in it.'),
-        capacity: z.int().min(1, 'At least one car fits.').max(20, 'At most twenty cars fit.'),
+        name: name('bay'),
+        kinds: z.array(z.enum(BAY_KINDS)).min(1, ask('bay-kinds')),
+        capacity: z.int().min(1, ask('one-car')).max(20, ask('cars-enough')),
         /** The longest and the highest vehicle it takes, m. */
-        lengthM: room([2, 40], ['short', 'long']),
-        heightM: room([1, 12], ['low', 'high']),
+        lengthM: room([2, 40], 'length'),
+        heightM: room([1, 12], 'height'),
       }),
     ),
     /** When cars can be brought and fetched. */
@@ -62,26 +67,21 @@ export const crewSchema = z
   .superRefine(({ people, places }, context) => {
     const say = (path: string, message: string) => context.addIssue({ code: 'custom', path: [path], message })
     for (const skill of SKILLS)
-      if (!people.some(({ skills }) => skills.includes(skill)))
-        say('people', `Nobody is left who can ${SKILL_VERB[skill]}.`)
-    if (!places.some(({ kinds }) => kinds.includes('wash')))
-      say('places', 'There is no bay left for washing.')
-    if (!places.some(({ kinds }) => kinds.includes('studio')))
-      say('places', 'There is no bay left for paint work.')
+      if (!people.some(({ skills }) => skills.includes(skill))) say('people', ask('nobody-left', { skill }))
+    if (!places.some(({ kinds }) => kinds.includes('wash'))) say('places', ask('no-wash-bay'))
+    if (!places.some(({ kinds }) => kinds.includes('studio'))) say('places', ask('no-paint-bay'))
     for (const [list, path] of [
       [people, 'people'],
       [places, 'places'],
     ] as const)
       if (new Set(list.map(({ name: each }) => each.toLowerCase())).size < list.length)
-        say(path, 'Two of them have the same name.')
+        say(path, ask('same-names'))
   })
 
 /** What is typed for people, bays and hours. */
 export type Crew = z.infer<typeof crewSchema>
 export type TypedCrew = z.input<typeof crewSchema>
 export type TypedWeek = TypedCrew['counter']
-
-const SKILL_VERB = { prep: 'prepare', correct: 'correct', coat: 'coat' } as const
 
 function weekOf(calendar: ProblemCalendar): TypedWeek {
   const of = (weekday: Weekday) =>

@@ -25,26 +25,14 @@ const swirls = (severity: 1 | 2 | 3, extentPercent: number): Defect => ({
 })
 
 /** How a caller describes the paint, and what that usually turns out to be (mem). */
-export const TOLD_STATE: Record<ToldState, { name: string; words: string; defects: readonly Defect[] }> = {
-  'nearly-new': {
-    name: 'Nearly new',
-    words: 'Hand-washed, a few fine marks in the sun.',
-    defects: [swirls(1, 30)],
-  },
-  usual: {
-    name: 'As most come',
-    words: 'Swirls all over in the sun, a scratch here and there.',
-    defects: [swirls(2, 60), { kind: 'scratches', severity: 1, extentPercent: 3, catchesNail: false }],
-  },
-  tired: {
-    name: 'Dull and tired',
-    words: 'Years of brush washes; the gloss is gone.',
-    defects: [
-      swirls(3, 80),
-      { kind: 'scratches', severity: 2, extentPercent: 8, catchesNail: false },
-      { kind: 'oxidation', severity: 1, extentPercent: 40, catchesNail: false },
-    ],
-  },
+const TOLD_DEFECTS: Record<ToldState, readonly Defect[]> = {
+  'nearly-new': [swirls(1, 30)],
+  usual: [swirls(2, 60), { kind: 'scratches', severity: 1, extentPercent: 3, catchesNail: false }],
+  tired: [
+    swirls(3, 80),
+    { kind: 'scratches', severity: 2, extentPercent: 8, catchesNail: false },
+    { kind: 'oxidation', severity: 1, extentPercent: 40, catchesNail: false },
+  ],
 }
 
 type Told = { shape: Shape; state: ToldState; school: School } & Pick<
@@ -65,7 +53,7 @@ export function enquiryOffer(template: PackageTemplate, { shape, state, school, 
         .filter(({ substrate }) => isMetal(substrate))
         .map(({ id }) => [id, [TYPICAL_FILM_UM - 1, TYPICAL_FILM_UM, TYPICAL_FILM_UM + 1]]),
     ),
-    defects: Object.fromEntries(panels.map(({ id }) => [id, TOLD_STATE[state].defects])),
+    defects: Object.fromEntries(panels.map(({ id }) => [id, TOLD_DEFECTS[state]])),
   })
   return makeOffer(template, {
     shape,
@@ -86,7 +74,7 @@ export function washedInside(plan: JobPlan): JobPlan {
   return {
     ...plan,
     operations: plan.operations.map((operation) =>
-      operation === wash ? { ...wash, title: 'Rinseless wash and decontamination' } : operation,
+      operation === wash ? { ...wash, title: { code: 'rinseless-wash' as const } } : operation,
     ),
     stays: plan.stays.flatMap((stay) => {
       const rest = stay.operations.filter((id) => id !== wash.id)

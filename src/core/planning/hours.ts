@@ -1,3 +1,4 @@
+import { type Asked, ask } from '../asks'
 import { clockMinutes } from '../time'
 
 /** Hours of a day as a shop writes them: `07:00–11:30, 12:00–15:30`, or nothing for a day off. */
@@ -11,9 +12,9 @@ export function hoursText(hours: readonly (readonly [string, string])[]): string
   return hours.map(([from, to]) => `${from}–${to}`).join(', ')
 }
 
-/** Reads hours as they are typed. The error says what to type instead. */
-export function readHours(text: string): { ok: true; hours: OpenHours } | { ok: false; error: string } {
-  const wrong = (error: string) => ({ ok: false, error }) as const
+/** Reads hours as they are typed. The error asks for what to type instead. */
+export function readHours(text: string): { ok: true; hours: OpenHours } | { ok: false; error: Asked } {
+  const wrong = (error: Asked) => ({ ok: false, error }) as const
   const parts = text
     .split(/[,;]/)
     .map((part) => part.trim())
@@ -23,15 +24,13 @@ export function readHours(text: string): { ok: true; hours: OpenHours } | { ok: 
     const clocks = part.split(/\s*[–—-]\s*/)
     const [from, to] = clocks
     if (clocks.length !== 2 || !from || !to || !CLOCK.test(from) || !CLOCK.test(to))
-      return wrong(
-        `“${part}” is no time. Type hours such as 07:00–11:30, 12:00–15:30, or nothing for a day off.`,
-      )
+      return wrong(ask('hours-unread', { part }))
     if (clockMinutes(twoDigits(from)) >= clockMinutes(twoDigits(to)))
-      return wrong(`“${part}” ends before it begins. Over midnight, write the rest on the next day.`)
+      return wrong(ask('hours-backwards', { part }))
     hours.push([twoDigits(from), twoDigits(to)])
   }
   hours.sort((a, b) => clockMinutes(a[0]) - clockMinutes(b[0]))
   const overlap = hours.find(([from], at) => at > 0 && clockMinutes(from) < clockMinutes(hours[at - 1]![1]))
-  if (overlap) return wrong(`${overlap.join('–')} overlaps the hours before it.`)
+  if (overlap) return wrong(ask('hours-overlap', { from: overlap[0], to: overlap[1] }))
   return { ok: true, hours }
 }

@@ -13,14 +13,13 @@ export type { DayOffered } from './day-offered'
 export {
   enquiryOffer,
   inAnyIndoorBay,
-  TOLD_STATE,
   TOLD_STATES,
   type ToldState,
   washedInside,
   withExtraDay,
 } from './enquiry'
 export { frozenWashes, type PlanChange, takesLonger } from './events'
-export { type FeedJob, personEvents, placeEvents, shopEvents } from './feeds'
+export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
 export { calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
 export { hoursText, readHours } from './hours'
 export type { MoveHistory } from './moves'

@@ -1,21 +1,22 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { toBayId, toPersonId } from '../ids'
 import { atLocal, type Instant, isLocalDay, localDayOrThrow } from '../time'
 
 /** What is told of something that goes otherwise than planned. */
 
-const moment = (what: string) =>
+const moment = (end: 'from' | 'until') =>
   z.strictObject({
-    day: z.string().max(10).refine(isLocalDay, `Choose the day ${what}.`),
-    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, `Type the time ${what}, such as 13:30.`),
+    day: z.string().max(10).refine(isLocalDay, ask('outage-day', { end })),
+    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, ask('outage-time', { end })),
   })
 
-const times = { from: moment('from which it holds'), until: moment('until which it holds') }
+const times = { from: moment('from'), until: moment('until') }
 
 export const timesInput = z.strictObject(times)
 type Times = z.input<typeof timesInput>
 
-const out = z.string().min(1, 'Choose who or what it is.').max(80)
+const out = z.string().min(1, ask('who-or-what')).max(80)
 
 export const outageInput = z.strictObject({
   what: z.discriminatedUnion('kind', [

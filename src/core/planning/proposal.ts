@@ -1,3 +1,4 @@
+import type { StepName } from '../offer'
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
 import type { PlanChange } from './events'
@@ -15,7 +16,7 @@ export type Proposal = {
   /** What it was worked out for; it becomes known with the plan. */
   outage?: Outage
   /** What whoever leaves is in the middle of. */
-  underWay: { plate: string; title: string }[]
+  underWay: { plate: string; title: StepName }[]
   changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]
 }
 

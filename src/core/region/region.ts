@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import { isZone } from '../time'
 
 /** Where the shop stands and how it writes: locale, clock, currency and units. What is stored stays SI, UTC and minor units. */
@@ -51,9 +52,9 @@ const isCurrency = (code: string) => Intl.supportedValuesOf('currency').includes
 
 export const regionSchema = z.strictObject({
   /** BCP 47: the order of day and month, the decimal sign, the first day of the week. */
-  locale: z.string().refine(isLocale, 'must be a locale, such as en-IE'),
-  timezone: z.string().refine(isZone, 'must be an IANA time zone, such as Europe/Dublin'),
-  currency: z.string().refine(isCurrency, 'must be an ISO 4217 currency, such as EUR'),
+  locale: z.string().refine(isLocale, ask('locale')),
+  timezone: z.string().refine(isZone, ask('time-zone')),
+  currency: z.string().refine(isCurrency, ask('currency')),
   clock: z.enum(['24-hour', '12-hour']),
   units: unitsSchema,
   language: z.enum(LANGUAGES).default('en'),

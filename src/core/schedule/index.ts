@@ -1,6 +1,7 @@
 export { type JobChange, planChanges } from './contract/changes'
 export { type BrokenRule, checkSchedule } from './contract/check'
 export { closedBetween, openedOn } from './contract/closure'
+export { type FaultFacts, fault, type PlainFault, readFault } from './contract/faults'
 export { nextOpen, openMinutesBetween, openSpans } from './contract/open-minutes'
 export {
   type Closed,

@@ -20,7 +20,6 @@ export {
   namedPlace,
   namesOf,
   paceSchema,
-  positive,
   quietSchema,
   type Setup,
   type Shop,

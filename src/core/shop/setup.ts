@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { type AskedThing, ask } from '../asks'
 import type { Product } from '../coating'
 import { toBayId, toPersonId } from '../ids'
 import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
@@ -27,8 +28,8 @@ export const namedPerson = z.object({
   calendar: z.string(),
 })
 
-export const positive = (what: string) =>
-  z.number({ error: `Type ${what} as a number.` }).positive(`${what} must be more than nothing.`)
+const positive = (of: AskedThing) =>
+  z.number({ error: ask('number-of', { of }) }).positive(ask('more-of', { of }))
 
 /** Its own bottles, buckets and lance, and the water it has. */
 export const washSetupSchema = z.object({
@@ -36,35 +37,31 @@ export const washSetupSchema = z.object({
   drain: z.boolean(),
   hose: z.boolean(),
   gear: z.object({
-    bucketMl: positive('The bucket, ml,'),
-    sprayMl: positive('The spray bottle, ml,'),
-    capMl: positive('The cap, ml,'),
+    bucketMl: positive('bucket'),
+    sprayMl: positive('spray-bottle'),
+    capMl: positive('cap'),
     lance: z.object({
-      bottleMl: positive('The lance bottle, ml,'),
-      emptySeconds: positive('The time to empty it, s,'),
-      flowLPerMin: positive('The flow, l/min,'),
+      bottleMl: positive('lance-bottle'),
+      emptySeconds: positive('emptying'),
+      flowLPerMin: positive('flow'),
     }),
   }),
 })
 
 export type WashSetup = z.infer<typeof washSetupSchema>
 
-const upTo = (what: string, most: number, unit: string) =>
-  positive(`${what}, ${unit},`).max(
-    most,
-    `${what} holds no more than ${most.toLocaleString('en-IE')} ${unit}.`,
-  )
+const upTo = (of: AskedThing, ml: number) => positive(of).max(ml, ask('holds-no-more', { of, ml }))
 
 /** The same as it is typed: no vessel is larger than these (mem). What is stored already is read whatever it holds. */
 export const washSetupInput = washSetupSchema.extend({
   gear: z.strictObject({
-    bucketMl: upTo('The bucket', 200_000, 'ml'),
-    sprayMl: upTo('The spray bottle', 20_000, 'ml'),
-    capMl: upTo('The cap', 1000, 'ml'),
+    bucketMl: upTo('bucket', 200_000),
+    sprayMl: upTo('spray-bottle', 20_000),
+    capMl: upTo('cap', 1000),
     lance: z.strictObject({
-      bottleMl: upTo('The lance bottle', 10_000, 'ml'),
-      emptySeconds: positive('The time to empty it, s,').max(3600, 'No bottle takes longer than an hour.'),
-      flowLPerMin: positive('The flow, l/min,').max(100, 'No lance gives more than 100 l/min.'),
+      bottleMl: upTo('lance-bottle', 10_000),
+      emptySeconds: positive('emptying').max(3600, ask('lance-time')),
+      flowLPerMin: positive('flow').max(100, ask('flow-most', { lPerMin: 100 })),
     }),
   }),
 })
@@ -109,7 +106,7 @@ export type Devices = z.infer<typeof devicesSchema>
 /** A shop that was set up before it was asked worked with what shipped. */
 const FIRST_DEVICES: Devices = { filmGauge: 'simulated', glossMeter: 'simulated', baySensors: 'simulated' }
 
-export const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type a time such as 20:00.')
+export const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, ask('a-time'))
 
 /** When no customer is written to. */
 export const quietSchema = z.object({ from: clockText, until: clockText, sundays: z.boolean() })
@@ -119,9 +116,7 @@ export const FIRST_QUIET: z.infer<typeof quietSchema> = { from: '20:00', until: 
 /** What the manager has accepted of how the shop's own hands go against the table of minutes. */
 export const paceSchema = z.record(z.string(), z.number().min(0.3).max(3))
 
-export const centsAnHour = z
-  .int({ error: 'Type an amount, such as 24.50.' })
-  .nonnegative('It cannot be less than nothing.')
+export const centsAnHour = z.int({ error: ask('an-amount') }).nonnegative(ask('not-below-nothing'))
 
 /** What things cost the shop itself, beside what it charges for them. */
 export const costsSchema = z.object({
@@ -140,25 +135,30 @@ export const FIRST_COSTS: Costs = {
   productPercent: 55,
 }
 
-const contactLine = (what: string) =>
-  z.string().trim().max(120, `Keep ${what} under 120 characters.`).default('')
+const contactLine = z
+  .string()
+  .trim()
+  .max(120, ask('keep-under', { characters: 120 }))
+  .default('')
 
 /** How the shop can be reached, as it stands on papers. */
 export const contactSchema = z.strictObject({
-  phone: contactLine('the telephone number'),
-  email: z
-    .union([
-      z.literal(''),
-      z.email('Type an address such as hello@shop.example, or leave it empty.').max(200),
-    ])
-    .default(''),
-  web: contactLine('the web address'),
+  phone: contactLine,
+  email: z.union([z.literal(''), z.email(ask('an-email')).max(200)]).default(''),
+  web: contactLine,
 })
 
 /** Who the shop is and how it writes, as it is typed. */
 export const identitySchema = z.strictObject({
-  name: z.string().trim().min(1, 'Type the name of the shop.').max(80, 'Keep the name under 80 characters.'),
-  address: z.string().trim().max(300, 'Keep the address under 300 characters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, ask('shop-name'))
+    .max(80, ask('keep-under', { characters: 80 })),
+  address: z
+    .string()
+    .trim()
+    .max(300, ask('keep-under', { characters: 300 })),
   contact: contactSchema.default(contactSchema.parse({})),
   region: regionSchema,
 })

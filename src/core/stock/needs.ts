@@ -1,10 +1,11 @@
 import type { Product } from '../coating'
 import type { ProductId } from '../ids'
+import type { StepName } from '../offer'
 import type { Instant, LocalDay } from '../time'
 import { type Bottle, usableBottles } from './bottle'
 
 /** A coat that is still to be applied. */
-export type CoatToCome = { productId: ProductId; ml: number; at: Instant; plate: string; title: string }
+export type CoatToCome = { productId: ProductId; ml: number; at: Instant; plate: string; title: StepName }
 
 export type ProductNeed = {
   product: Product

@@ -65,10 +65,12 @@ export {
   REMOVAL_SOURCES,
   type Removal,
   type RemovalSource,
+  readWitnesses,
   removalBetween,
   removalsOfVisit,
   type Taken,
   takenByPanel,
+  type Witness,
   WORKED_OUT_UNCERTAINTY,
 } from './ledger'
 export type { LedgerEntry } from './ledger-entry'

@@ -1,3 +1,4 @@
+import { coded, readCoded } from '../coded'
 import type { LocalDay } from '../time'
 import { mean, standardError } from './statistics'
 
@@ -71,15 +72,16 @@ export function removalsOfVisit({ beforeUm, afterUm, byProcessUm, day }: VisitRe
     const table = { removedUm: tableUm, uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY }
     const gauge = removalBetween(beforeUm[panel] ?? [], afterUm[panel] ?? [])
     if (!gauge) return { panel, day, ...table, source: 'worked-out', note: '' }
-    const note = `gauge ${said(gauge)}, table ${said(table)}`
+    const note = coded('witnesses', 'both', { gauge, table })
     return { panel, day, ...weighed(gauge, table), source: 'measured', note }
   })
 }
 
-type Witness = { removedUm: number; uncertaintyUm: number }
+/** What gauge and table said each by itself, µm, where a note holds it. */
+export const readWitnesses = (note: string) =>
+  readCoded('witnesses', note)?.facts as { gauge: Witness; table: Witness } | undefined
 
-const said = ({ removedUm, uncertaintyUm }: Witness) =>
-  `${removedUm.toFixed(1)} ± ${uncertaintyUm.toFixed(1)}`
+export type Witness = { removedUm: number; uncertaintyUm: number }
 
 /** No gauge is surer than this of a difference, µm, however well its readings agree (mem). */
 const LEAST_UNCERTAINTY_UM = 0.3

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '../asks'
 import type { Instant } from '../time'
 import type { SignOffLine } from './sign-off'
 
@@ -18,9 +19,9 @@ export const strokeSchema = z.array(z.tuple([z.number().min(0).max(1), z.number(
 
 export const signatureSchema = z
   .array(strokeSchema)
-  .min(1, 'Have the customer sign in the field.')
+  .min(1, ask('sign'))
   .max(200)
   .refine(
     (strokes) => strokes.reduce((sum, stroke) => sum + stroke.length, 0) <= 8000,
-    'The signature is too long.',
+    ask('signature-too-long'),
   )

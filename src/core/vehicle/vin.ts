@@ -24,7 +24,7 @@ const YEAR_PLACE = 9
 const YEAR_CODES = 'ABCDEFGHJKLMNPRSTVWXY123456789'
 const FIRST_CODED_YEAR = 1980
 
-export type VinRegion = 'Africa' | 'Asia' | 'Europe' | 'North America' | 'Oceania' | 'South America'
+export type VinRegion = 'africa' | 'asia' | 'europe' | 'north-america' | 'oceania' | 'south-america'
 
 export type VinNote =
   | { code: 'empty' }
@@ -62,12 +62,12 @@ export function checkDigitOf(vin: string): string {
 }
 
 function regionOf(first: string): VinRegion | undefined {
-  if ('ABCDEFGH'.includes(first)) return 'Africa'
-  if ('JKLMNPR'.includes(first)) return 'Asia'
-  if ('STUVWXYZ'.includes(first)) return 'Europe'
-  if ('12345'.includes(first)) return 'North America'
-  if ('67'.includes(first)) return 'Oceania'
-  if ('89'.includes(first)) return 'South America'
+  if ('ABCDEFGH'.includes(first)) return 'africa'
+  if ('JKLMNPR'.includes(first)) return 'asia'
+  if ('STUVWXYZ'.includes(first)) return 'europe'
+  if ('12345'.includes(first)) return 'north-america'
+  if ('67'.includes(first)) return 'oceania'
+  if ('89'.includes(first)) return 'south-america'
   return undefined
 }
 
@@ -117,25 +117,5 @@ export function readVin(text: string): VinReading {
     modelYears: modelYearsOf(vin),
     ...(region ? { region } : {}),
     notes: valid ? [] : [{ code: 'check-digit-differs', expected, found, required }],
-  }
-}
-
-/** One sentence for a note, for the field it stands under. */
-export function vinNoteText(note: VinNote): string {
-  switch (note.code) {
-    case 'empty':
-      return 'No number yet. It can stay empty if the car has none.'
-    case 'too-short':
-      return `${note.typed} of 17 characters, ${note.missing} to go. A shorter chassis number of an old car is kept as it is.`
-    case 'too-long':
-      return `${note.typed} characters, where a VIN has 17. Look at it again; it is kept as typed.`
-    case 'letter-not-used':
-      return `${note.character} in place ${note.place}: a VIN has no I, O or Q. Is it a ${note.character === 'I' ? '1' : '0'}?`
-    case 'character-not-allowed':
-      return `“${note.character}” in place ${note.place} is neither a letter A–Z nor a digit.`
-    case 'check-digit-differs':
-      return note.required
-        ? `Place 9 reads ${note.found} but should be ${note.expected}: one character is probably misread.`
-        : `Place 9 is not a check digit (${note.expected} would be). Usual outside North America.`
   }
 }

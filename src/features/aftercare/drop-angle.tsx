@@ -1,7 +1,8 @@
 'use client'
 
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
-import { ANGLE_ERROR_TEXT, contactAngle, DROP_MOST_MM } from '@/core/aftercare'
+import { contactAngle, DROP_MOST_MM } from '@/core/aftercare'
+import { ANGLE_ERROR_WORDS } from '@/text/en/aftercare'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
@@ -18,7 +19,7 @@ export function DropAngle({ degrees, onAngle }: Props) {
   useEffect(() => () => (photo ? URL.revokeObjectURL(photo) : undefined), [photo])
   const typedAngle = contactAngle(numberOf(height), numberOf(base))
   const use = () => {
-    if (!typedAngle.ok) return setRefusal(ANGLE_ERROR_TEXT[typedAngle.error.code])
+    if (!typedAngle.ok) return setRefusal(ANGLE_ERROR_WORDS[typedAngle.error.code])
     setRefusal(undefined)
     onAngle(Math.round(typedAngle.value.degrees * 10) / 10)
   }

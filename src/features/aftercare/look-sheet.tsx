@@ -2,10 +2,11 @@
 
 import { useState } from 'react'
 import type { KeptLook } from '@/core/aftercare'
-import { CAUSE, CAUSES, FEEL, FEELS, type Feel, WATER, WATERS, type Water } from '@/core/aftercare'
+import { CAUSES, FEELS, type Feel, WATERS, type Water } from '@/core/aftercare'
 import type { JobId } from '@/core/ids'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { endVisit } from '@/server/aftercare/visit-actions'
+import { CAUSE_WORDS, FEEL_WORDS, WATER_WORDS } from '@/text/en/aftercare'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -104,7 +105,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
         </BodyPlan>
       </div>
       <p className="text-sm text-ink-soft">
-        {WATERS.map((water) => `${SIGN[water]} ${WATER[water].name.toLowerCase()}`).join('   ')}
+        {WATERS.map((water) => `${SIGN[water]} ${WATER_WORDS[water].name.toLowerCase()}`).join('   ')}
       </p>
       {units.length > panelsOf(shape).length && (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -121,7 +122,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
         </p>
         <p className="text-ink-soft">{beforeText(before[selected])}</p>
         {closed ? (
-          <p className="mt-2">{known ? WATER[known.water].name : 'Not looked at.'}</p>
+          <p className="mt-2">{known ? WATER_WORDS[known.water].name : 'Not looked at.'}</p>
         ) : (
           <>
             <fieldset className="mt-3 grid gap-2 sm:grid-cols-2" aria-label="Water">
@@ -133,8 +134,8 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
                   onClick={() => keep({ water }, !BAD.includes(water))}
                   className="min-h-16 rounded border-2 border-line bg-sheet px-3 py-2 text-left hover:bg-lichen aria-pressed:border-fern aria-pressed:bg-fern-soft"
                 >
-                  <span className="block font-head text-lg font-semibold">{WATER[water].name}</span>
-                  <span className="text-[15px]">{WATER[water].means}</span>
+                  <span className="block font-head text-lg font-semibold">{WATER_WORDS[water].name}</span>
+                  <span className="text-[15px]">{WATER_WORDS[water].means}</span>
                 </button>
               ))}
             </fieldset>
@@ -203,7 +204,7 @@ function faceOf({ id, name }: Unit, looks: readonly Touched[]): PanelFace {
     fill: bad ? 'var(--c-copper-soft)' : look.water === 'tight' ? 'var(--c-fern-soft)' : 'var(--c-lichen)',
     ink: bad ? 'var(--c-copper)' : 'var(--c-ink)',
     text: SIGN[look.water],
-    label: `${name}: ${WATER[look.water].name.toLowerCase()}`,
+    label: `${name}: ${WATER_WORDS[look.water].name.toLowerCase()}`,
     ...(bad ? { mark: 'noted' as const } : {}),
   }
 }
@@ -212,8 +213,8 @@ function beforeText(before: LastLook | undefined): string {
   if (!before) return 'First look since it was coated.'
   const { water, feel, angleDegrees, on } = before
   return [
-    `Last time, ${on}: ${WATER[water].name.toLowerCase()}`,
-    feel ? FEEL[feel].toLowerCase() : '',
+    `Last time, ${on}: ${WATER_WORDS[water].name.toLowerCase()}`,
+    feel ? FEEL_WORDS[feel].toLowerCase() : '',
     angleDegrees === undefined ? '' : `${angleDegrees.toFixed(0)}°`,
   ]
     .filter(Boolean)
@@ -235,14 +236,14 @@ function Details({ look, pending, onKeep, onBack }: DetailProps) {
     <div className="mt-4 space-y-3">
       <Choice
         label="Towel drag test"
-        options={FEELS.map((value) => ({ value, name: FEEL[value] }))}
+        options={FEELS.map((value) => ({ value, name: FEEL_WORDS[value] }))}
         value={look.feel}
         onChange={(feel) => onKeep({ feel })}
       />
       {BAD.includes(look.water) && (
         <Choice
           label="Likely cause"
-          options={CAUSES.map((value) => ({ value, name: CAUSE[value] }))}
+          options={CAUSES.map((value) => ({ value, name: CAUSE_WORDS[value] }))}
           value={look.cause}
           onChange={(cause) => onKeep({ cause })}
         />

@@ -2,7 +2,6 @@
 
 import clsx from 'clsx'
 import { useState } from 'react'
-import { CHANNEL_NAME } from '@/core/customer'
 import type { Message } from '@/core/messages'
 import { OCCASIONS, type QuietHours } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
@@ -15,7 +14,7 @@ import {
   skipProposed,
   withdrawQueued,
 } from '@/server/messages/message-actions'
-import { OCCASION_NAME } from '@/text/en/messages'
+import { CHANNEL_NAME, OCCASION_NAME } from '@/text/en/messages'
 import { moment } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Link } from '@/ui/link'

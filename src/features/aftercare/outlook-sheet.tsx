@@ -1,8 +1,8 @@
 'use client'
 
 import { useState } from 'react'
-import { WATER } from '@/core/aftercare'
 import { panelsOf, type Shape } from '@/core/vehicle'
+import { WATER_WORDS } from '@/text/en/aftercare'
 import { monthYear, shortDay } from '@/text/formats'
 import { BodyPlan } from '@/ui/body-plan'
 import { useRegion } from '@/ui/region'
@@ -71,7 +71,9 @@ function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
       {unit && (
         <p className="mt-1" aria-live="polite">
           <strong>{unit.name}</strong>
-          {unit.water ? `, last seen: ${WATER[unit.water].name.toLowerCase()}.` : ', not looked at yet.'}{' '}
+          {unit.water
+            ? `, last seen: ${WATER_WORDS[unit.water].name.toLowerCase()}.`
+            : ', not looked at yet.'}{' '}
           {holdsWord(unit.holds) === 'gone'
             ? `Most likely gone${unit.failsAlone ? ', and it alone' : ''}.`
             : `Likely good until ${monthYear(region, unit.goodUntil.mid)} (${monthYear(region, unit.goodUntil.low)} to ${monthYear(region, unit.goodUntil.high)}).`}

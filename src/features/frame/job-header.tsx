@@ -1,5 +1,6 @@
 import type { StepState, WayStep } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { Frond } from '@/ui/frond'
 import { SideView } from '@/ui/side-view'
@@ -8,10 +9,15 @@ import { JobRooms } from './job-rooms'
 
 const KIND_NAME = { work: 'job', visit: 'visit', repair: 'repair' } as const
 
-type Props = { entry: FloorJob; way: Readonly<Record<WayStep, StepState>> | undefined; now: Instant }
+type Props = {
+  entry: FloorJob
+  way: Readonly<Record<WayStep, StepState>> | undefined
+  region: Region
+  now: Instant
+}
 
 /** Which car this is, how far it has come, and the way through its job. */
-export function JobHeader({ entry, way, now }: Props) {
+export function JobHeader({ entry, way, region, now }: Props) {
   const { job, live } = entry
   const { vehicle } = job
   return (
@@ -25,7 +31,7 @@ export function JobHeader({ entry, way, now }: Props) {
           {KIND_NAME[job.kind]} {job.number}
         </p>
       </div>
-      {live && <Frond leaflets={leafletsOf(live, now)} height={52} className="max-sm:hidden" />}
+      {live && <Frond leaflets={leafletsOf(live, region, now)} height={52} className="max-sm:hidden" />}
       <div className="ml-auto self-end">
         <JobRooms jobId={job.id} kind={job.kind} {...(way ? { way } : {})} />
       </div>

@@ -1,4 +1,5 @@
 import type { FloorJob } from '@/core/planning'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
@@ -13,10 +14,12 @@ import type { HandoverPaper } from './paper'
 export function HandoverSheet({
   entry,
   paper,
+  region,
   now,
 }: {
   entry: FloorJob
   paper: HandoverPaper
+  region: Region
   now: Instant
 }) {
   const { job, live } = entry
@@ -49,7 +52,7 @@ export function HandoverSheet({
       </header>
       <section className="mt-5 break-inside-avoid">
         <h2 className="text-xl">{headings.result}</h2>
-        {live && <Frond leaflets={leafletsOf(live, now)} height={58} className="my-2" />}
+        {live && <Frond leaflets={leafletsOf(live, region, now)} height={58} className="my-2" silent />}
         {paper.result.map((line) => (
           <p key={line}>{line}</p>
         ))}

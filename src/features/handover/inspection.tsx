@@ -4,13 +4,17 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
+import type { StepName } from '@/core/offer'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { judgeItem } from '@/server/handover/handover-actions'
+import { EASILY_MISSED_WORDS, isEasilyMissed } from '@/text/en/easily-missed'
+import { inspectedPlace, stepTitle } from '@/text/en/step-names'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { useRegion } from '@/ui/region'
 
 const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the final inspection' }
 const OWN = [JUDGE]
@@ -22,7 +26,7 @@ type Props = {
   verdicts: readonly Verdict[]
   blind: readonly string[]
   people: { id: string; name: string }[]
-  steps: { id: string; title: string }[]
+  steps: { id: string; title: StepName }[]
   closed: boolean
 }
 
@@ -31,6 +35,7 @@ const CLEARED = [50, 70, 80, 90, 95, 100]
 
 /** The final inspection, panel by panel and at what is easily missed, by somebody who did not do the work. */
 export function Inspection({ jobId, shape, items, verdicts, blind, people, steps, closed }: Props) {
+  const region = useRegion()
   const eyes = people.filter(({ id }) => !blind.includes(id))
   const [by, setBy] = useState<string | undefined>(eyes.length === 1 ? eyes[0]!.id : undefined)
   const [selected, setSelected] = useState(items[0]!.id)
@@ -103,7 +108,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       <ul aria-label="Easily missed" className="mt-2 flex flex-wrap gap-2">
         {items
           .filter(({ panel }) => !panel)
-          .map(({ id, name }) => {
+          .map(({ id }) => {
             const verdict = verdicts.find((each) => each.item === id)?.verdict
             return (
               <li key={id}>
@@ -121,7 +126,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
                     id === selected && 'outline-2 outline-ink',
                   )}
                 >
-                  {name}
+                  {inspectedPlace(region, id)}
                   {verdict === 'good' ? ' ✓' : verdict === 'fault' ? ' ✗' : ''}
                 </button>
               </li>
@@ -131,8 +136,12 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       {!closed && (
         <div className="mt-4 border-t border-line pt-4">
           <p className="font-head text-2xl font-semibold">
-            {item.name}
-            {item.look && <span className="ml-3 font-text text-base font-normal">{item.look}</span>}
+            {inspectedPlace(region, item.id)}
+            {isEasilyMissed(item.id) && (
+              <span className="ml-3 font-text text-base font-normal">
+                {EASILY_MISSED_WORDS[item.id](region).look}
+              </span>
+            )}
           </p>
           {known && (
             <p className={known.verdict === 'fault' ? 'text-copper' : 'text-ink-soft'}>
@@ -167,7 +176,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
                   <option value="">Only written down</option>
                   {steps.map(({ id, title }) => (
                     <option key={id} value={id}>
-                      {title}
+                      {stepTitle(region, title)}
                     </option>
                   ))}
                 </select>

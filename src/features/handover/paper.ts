@@ -164,7 +164,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
       taken: words.columns.taken(depthUnit),
     },
     title: words.title(
-      handover.agreement.packageName,
+      job.kind === 'work' ? handover.agreement.packageName : words.shortJob[job.kind],
       job.number,
       paperDay(region, dayIn(region.timezone, now)),
     ),

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react'
 import { Controller, type UseFormReturn } from 'react-hook-form'
 import type { Intake } from '@/core/intake/intake'
 import type { Quantity } from '@/core/region'
+import { asked } from '@/text/en/asks'
 import { unitSign } from '@/text/formats'
 import { Choice } from '@/ui/choice'
 import { DayInput } from '@/ui/day-input'
@@ -12,6 +13,15 @@ import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 
 export type Form = UseFormReturn<Intake>
+
+/** What is wrong with a field, in words. */
+export function useErrorOf(form: Form) {
+  const region = useRegion()
+  return (name: keyof Intake): string | undefined => {
+    const message = form.formState.errors[name]?.message
+    return message === undefined ? undefined : asked(region, message)
+  }
+}
 
 type TextName = Exclude<
   keyof Intake,
@@ -29,8 +39,9 @@ type TextProps = {
 }
 
 export function Text({ form, name, label, hint, ...input }: TextProps) {
+  const errorOf = useErrorOf(form)
   return (
-    <Field label={label} hint={hint} error={form.formState.errors[name]?.message}>
+    <Field label={label} hint={hint} error={errorOf(name)}>
       <input className="field" autoComplete="off" {...input} {...form.register(name)} />
     </Field>
   )
@@ -55,6 +66,7 @@ export function Amount({
   whole?: boolean
 }) {
   const region = useRegion()
+  const errorOf = useErrorOf(form)
   return (
     <Controller
       control={form.control}
@@ -63,7 +75,7 @@ export function Amount({
         <Field
           label={quantity ? `${label}, ${unitSign(region, quantity)}` : label}
           hint={hint}
-          error={form.formState.errors[name]?.message}
+          error={errorOf(name)}
         >
           <NumberInput
             {...field}
@@ -79,12 +91,13 @@ export function Amount({
 
 /** A day, typed or chosen. */
 export function Day({ form, name, label }: { form: Form; name: 'arriveDay' | 'wantedBy'; label: string }) {
+  const errorOf = useErrorOf(form)
   return (
     <Controller
       control={form.control}
       name={name}
       render={({ field: { value, ...field } }) => (
-        <Field label={label} error={form.formState.errors[name]?.message}>
+        <Field label={label} error={errorOf(name)}>
           <DayInput {...field} value={value ?? ''} />
         </Field>
       )}

@@ -18,7 +18,7 @@ import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { clearDraft, readDraft, writeDraft } from './draft'
-import { Amount, CARD, Day, type Form } from './fields'
+import { Amount, CARD, Day, type Form, useErrorOf } from './fields'
 import { intakeOf, intakeOfOwner } from './known'
 import { PastCard } from './past-card'
 import { StepCustomer } from './step-customer'
@@ -222,6 +222,7 @@ function Stem({
 }
 
 function StepWish({ form }: { form: Form }) {
+  const errorOf = useErrorOf(form)
   const region = useRegion()
   return (
     <>
@@ -247,7 +248,7 @@ function StepWish({ form }: { form: Form }) {
         )}
       />
       <div className="mt-5">
-        <Field label="What the customer wants, in their words" error={form.formState.errors.wishes?.message}>
+        <Field label="What the customer wants, in their words" error={errorOf('wishes')}>
           <textarea className="field min-h-24" {...form.register('wishes')} />
         </Field>
       </div>

@@ -1,6 +1,7 @@
-import { CHANNEL_NAME, CHANNELS, type Customer, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
+import { CHANNELS, type Customer, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import type { KnownVehicle, Past } from '@/core/job'
 import { CUSTOMER_TAX } from '@/core/offer/tax'
+import { CHANNEL_NAME } from '@/text/en/messages'
 import { CUSTOMER_TAX_NAME } from '@/text/en/offer'
 import { type Form, Pick, Text, Tick } from './fields'
 import { KnownSearch } from './known-search'

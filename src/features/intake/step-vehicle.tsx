@@ -3,12 +3,13 @@
 import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { Controller, useWatch } from 'react-hook-form'
-import { readVin, SHAPE_NAME, SHAPES, USUAL_SIZE, vinNoteText } from '@/core/vehicle'
+import { readVin, SHAPE_NAME, SHAPES, USUAL_SIZE } from '@/core/vehicle'
+import { VIN_REGION_NAME, vinNoteText } from '@/text/en/vin'
 import { figure } from '@/text/formats'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
 import { SideView } from '@/ui/side-view'
-import { Amount, CARD, type Form, Text } from './fields'
+import { Amount, CARD, type Form, Text, useErrorOf } from './fields'
 
 /** Which vehicle it is: plate, number, colour and shape. */
 export function StepVehicle({ form }: { form: Form }) {
@@ -59,14 +60,18 @@ function VinField({ form }: { form: Form }) {
   const reading = readVin(vin ?? '')
   const good = reading.wellFormed && reading.notes.length === 0
   const facts = reading.wellFormed
-    ? [reading.region, reading.modelYears.length > 0 ? `model year ${reading.modelYears.join(' or ')}` : '']
+    ? [
+        reading.region ? VIN_REGION_NAME[reading.region] : '',
+        reading.modelYears.length > 0 ? `model year ${reading.modelYears.join(' or ')}` : '',
+      ]
         .filter(Boolean)
         .join(', ')
     : ''
+  const errorOf = useErrorOf(form)
   const years = reading.wellFormed && year === '' ? reading.modelYears : []
   return (
     <div className="mt-4">
-      <Field label="Vehicle number (VIN)" error={form.formState.errors.vin?.message}>
+      <Field label="Vehicle number (VIN)" error={errorOf('vin')}>
         <input
           className="field tracking-wide uppercase"
           autoComplete="off"

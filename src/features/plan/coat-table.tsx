@@ -1,5 +1,6 @@
-import { type CoatStep, type Product, SURFACE } from '@/core/coating'
+import type { CoatStep, Product } from '@/core/coating'
 import type { Region } from '@/core/region'
+import { surfaceName } from '@/text/en/step-names'
 import { duration, figure, measured, number, percent } from '@/text/formats'
 
 type Props = {
@@ -16,8 +17,8 @@ export function CoatTable({ coats, bottles, region }: Props) {
         {coats.map(({ surface, product, layer, ml, next }) => (
           <li key={`${surface}-${layer}`} className="border-l-4 border-fern-soft pl-3">
             <p>
-              <strong>{surface === 'paint' ? `Layer ${layer}` : SURFACE[surface].name}</strong>:{' '}
-              {product.name}, {measured(region, 'volume', ml)}
+              <strong>{surface === 'paint' ? `Layer ${layer}` : surfaceName(surface)}</strong>: {product.name}
+              , {measured(region, 'volume', ml)}
             </p>
             <p className="text-ink-soft">
               {next

@@ -40,7 +40,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <h2 className="text-2xl">{template.name}</h2>
         <p className="mt-1 min-h-12 leading-snug text-ink-soft">{template.pitch}</p>
       </header>
-      <Frond leaflets={leafletsOf({ plan }, now)} height={62} className="mt-2" />
+      <Frond leaflets={leafletsOf({ plan }, setup.region, now)} height={62} className="mt-2" />
       <p className="mt-3 flex items-baseline justify-between">
         <span className="font-head text-3xl font-bold">{money(setup.region, price.totalCents)}</span>
         {budgetCents !== undefined && (

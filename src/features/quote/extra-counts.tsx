@@ -1,6 +1,7 @@
 import { EXTRA, EXTRA_KEYS, type ExtraKey, type ExtraProposal, extraApplies } from '@/core/offer'
 import type { Shape } from '@/core/vehicle'
 import { proposalText } from '@/text/en/offer'
+import { extraName } from '@/text/en/step-names'
 import { useRegion } from '@/ui/region'
 
 type Props = {
@@ -22,7 +23,8 @@ export function ExtraCounts({ shape, counts, proposals, onChange }: Props) {
       <legend className="mb-1 font-head text-sm font-semibold">Extras</legend>
       <ul className="divide-y divide-line">
         {keys.map((key) => {
-          const { name, unit } = EXTRA[key]
+          const { unit } = EXTRA[key]
+          const name = extraName(key)
           const asked = proposed.get(key)
           return (
             <li key={key} className="flex items-center justify-between gap-2 py-1">

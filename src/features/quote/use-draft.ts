@@ -1,6 +1,7 @@
 'use client'
 
 import { useEffect, useMemo, useState } from 'react'
+import type { ZodError } from 'zod'
 import type { JobId } from '@/core/ids'
 import {
   type Choices,
@@ -11,13 +12,20 @@ import {
   includedCount,
   type OfferInput,
 } from '@/core/offer'
+import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
+import { asked } from '@/text/en/asks'
 import { numberOf } from '@/text/typed'
 import { quoteDraftKey } from './draft-key'
 
 /** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
 
 export type TypedTerms = { discount: string; deposit: string; days: string; note: string }
+
+/** The first thing that is wrong, in words, and with which field. */
+function issueOf({ issues: [issue] }: ZodError, region: Region) {
+  return { path: issue!.path, message: asked(region, issue!.message) }
+}
 
 type Begin = { jobId: JobId; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
 
@@ -72,8 +80,8 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     processes,
     typed,
     counts: Object.fromEntries(extras.map(({ key, count }) => [key, count])) as Record<ExtraKey, number>,
-    /** What is wrong with it, and with which field. */
-    issue: checked.success ? undefined : checked.error.issues[0]!,
+    /** What is wrong with it, in words, and with which field. */
+    issue: checked.success ? undefined : issueOf(checked.error, setup.region),
     choices: checked.success ? checked.data : undefined,
     /** Undefined while something is wrong, or where a panel can no longer take what was chosen for it. */
     offer: checked.success ? chosenOffer(setup.packages, input, checked.data) : undefined,

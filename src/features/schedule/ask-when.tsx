@@ -2,12 +2,13 @@
 
 import { useState, useTransition } from 'react'
 import type { Answer as Told } from '@/core/answer'
-import { TOLD_STATE, TOLD_STATES } from '@/core/planning'
+import { TOLD_STATES } from '@/core/planning'
 import type { Collection, EnquiryAnswer, WayIn } from '@/core/planning/caller'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
 import { askWhen } from '@/server/planning/enquiry-actions'
+import { TOLD_STATE_WORDS } from '@/text/en/enquiry'
 import { namedReasonText, placingReason } from '@/text/en/placing'
 import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
@@ -70,11 +71,11 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
         <div>
           <Choice
             label="Its paint, as they describe it"
-            options={TOLD_STATES.map((state) => ({ value: state, name: TOLD_STATE[state].name }))}
+            options={TOLD_STATES.map((state) => ({ value: state, name: TOLD_STATE_WORDS[state].name }))}
             value={typed.state}
             onChange={(state) => change({ state })}
           />
-          <p className="mt-1 text-sm text-ink-soft">{TOLD_STATE[typed.state].words}</p>
+          <p className="mt-1 text-sm text-ink-soft">{TOLD_STATE_WORDS[typed.state].means}</p>
         </div>
         <div>
           <Choice

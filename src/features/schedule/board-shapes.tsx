@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import { stepTitle } from '@/text/en/step-names'
 import { shortPlate } from '@/ui/short-plate'
 import { type Block, partOf, type StayBlock } from './blocks'
 import type { BoardRow, BoardView } from './board-view'
@@ -98,7 +99,7 @@ function Step({
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: by keys it is reached through its car, whose panel lists the steps.
     <g
-      data-step={`${block.plate} ${block.operation.title}`}
+      data-step={`${block.plate} ${stepTitle(view.timeline.region, block.operation.title)}`}
       onPointerDown={onPointerDown}
       onClick={onClick}
       style={{ touchAction: inHand ? 'none' : 'auto' }}

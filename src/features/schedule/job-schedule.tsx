@@ -3,6 +3,7 @@ import type { Region } from '@/core/region'
 import type { ChainLink } from '@/core/schedule'
 import { everyone, type Setup } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { clock, duration, moment, paperDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
@@ -116,7 +117,7 @@ function OperationTable({ blocks, region, now, nameOf, placeOf }: TableProps) {
           >
             <td className="py-1.5 pr-3">
               <span className={block.operation.mode === 'unattended' ? 'text-copper' : ''}>
-                {block.operation.title}
+                {stepTitle(region, block.operation.title)}
               </span>
               {block.state !== 'open' && <span className="text-fern"> · {block.state}</span>}
               {block.window && (

@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import type { PersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
+import { stepTitle } from '@/text/en/step-names'
 import { clock, duration } from '@/text/formats'
 import type { Block } from './blocks'
 import { type Timeline, xOf } from './timeline'
@@ -23,7 +24,7 @@ export function blockTitle(
   nameOf: (person: PersonId) => string,
 ): string {
   const by = people.length > 0 ? `, ${people.map(nameOf).join(' and ')}` : ''
-  return `${plate}, ${operation.title}: ${clock(region, start)} to ${clock(region, end)}, ${duration(region, operation.minutes)}${by}`
+  return `${plate}, ${stepTitle(region, operation.title)}: ${clock(region, start)} to ${clock(region, end)}, ${duration(region, operation.minutes)}${by}`
 }
 
 /** One operation in time: filled leaves for work, an outlined copper one for waiting, a bracket for its window. */

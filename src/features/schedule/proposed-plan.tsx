@@ -6,6 +6,7 @@ import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { takePlan } from '@/server/planning/plan-actions'
 import { namedReasonText } from '@/text/en/placing'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { act } from '@/ui/use-action'
@@ -32,7 +33,7 @@ export function ProposedPlan({ proposal, title, take, leave, region, now, onClos
   return (
     <section aria-label={title}>
       <h2 className="text-xl">{title}</h2>
-      <LeftUnderWay {...proposal} />
+      <LeftUnderWay {...proposal} region={region} />
       <NoRoom proposal={proposal} region={region} now={now} />
       <Changes changes={proposal.changes} region={region} now={now} />
       <div className="mt-3 flex flex-wrap gap-2">
@@ -48,11 +49,15 @@ export function ProposedPlan({ proposal, title, take, leave, region, now, onClos
 }
 
 /** What whoever leaves is in the middle of, and has to be taken over at the car; or what is being coated as it gets damp. */
-function LeftUnderWay({ underWay, outage }: Pick<Proposal, 'underWay' | 'outage'>) {
+function LeftUnderWay({
+  underWay,
+  outage,
+  region,
+}: Pick<Proposal, 'underWay' | 'outage'> & { region: Region }) {
   const damp = outage?.what.kind === 'air'
   return underWay.map(({ plate, title }) => (
-    <p key={`${plate} ${title}`} className="mt-1 font-semibold text-copper">
-      {plate} is in the middle of “{title}”.{' '}
+    <p key={plate} className="mt-1 font-semibold text-copper">
+      {plate} is in the middle of “{stepTitle(region, title)}”.{' '}
       {damp
         ? 'It cannot be put off: keep the bay shut and warm, measure there, and look twice for high spots.'
         : 'Somebody has to take it over at the car: the plan counts on it being finished in time.'}

@@ -4,6 +4,7 @@ import { namedReasons } from '@/core/planning'
 import { everyone, namesOf } from '@/core/shop'
 import { clockIn, dayIn, type LocalDay, plusDays } from '@/core/time'
 import { namedReasonText } from '@/text/en/placing'
+import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
@@ -75,12 +76,18 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
 
 /** Steps that are still to be done, or under way. Nobody makes a wait take longer: it is over when its time is. */
 function openSteps(floor: Floor): OpenStep[] {
+  const { region } = floor.shop.setup
   return floor.jobs.flatMap(({ job, live, stage }) =>
     live && stage.kind !== 'handed-over'
       ? live.plan.operations
           .filter((operation) => operation.mode !== 'unattended')
           .filter((operation) => progressAt(live, operation, floor.now).kind !== 'done')
-          .map(({ id, title }) => ({ job: job.id, operation: id, plate: job.vehicle.plate, title }))
+          .map(({ id, title }) => ({
+            job: job.id,
+            operation: id,
+            plate: job.vehicle.plate,
+            title: stepTitle(region, title),
+          }))
       : [],
   )
 }

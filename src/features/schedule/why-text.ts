@@ -3,6 +3,7 @@ import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
 
 /** Work starts on the quarter hour; a wait shorter than that is nobody's absence. */
@@ -24,7 +25,10 @@ export function whyText(
   region: Region,
   now: Instant,
 ): string {
-  const titleOf = (id: string) => operations.find((operation) => operation.id === id)?.title ?? id
+  const titleOf = (id: string) => {
+    const found = operations.find((operation) => operation.id === id)
+    return found ? stepTitle(region, found.title) : id
+  }
   const at = (instant: Instant) => moment(region, instant, now)
   const title = titleOf(link.operation)
   switch (link.kind) {

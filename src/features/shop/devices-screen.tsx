@@ -7,6 +7,7 @@ import type { Devices } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import type { Spell } from '@/devices/climate-sensor'
 import { beginSpell, keepDevices, stopSpell } from '@/server/shop/device-actions'
+import { ABSURD_WORDS } from '@/text/en/at-the-car'
 import { measured, moment, percent } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -153,7 +154,7 @@ function airText(region: Region, { state }: BayAir): string {
     case 'silent':
       return 'says nothing'
     case 'absurd':
-      return `cannot be believed: ${state.what.toLowerCase()}`
+      return `cannot be believed: ${ABSURD_WORDS[state.why]}`
     case 'believed': {
       const { airC, rhPercent, panelC } = state.sensed.climate
       return `${measured(region, 'temperature', airC, 1)}, ${percent(region, rhPercent)}, panel ${measured(region, 'temperature', panelC, 1)}`

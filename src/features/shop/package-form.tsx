@@ -1,19 +1,13 @@
 'use client'
 
 import type { ReactNode } from 'react'
-import { OTHER_SURFACES, type Product, SURFACE } from '@/core/coating'
+import { OTHER_SURFACES, type Product } from '@/core/coating'
 import { CARES, PROCESSES, type ProcessKey } from '@/core/correction'
 import { toProductId } from '@/core/ids'
-import {
-  EXTRA,
-  EXTRA_KEYS,
-  type PackageTemplate,
-  packageBreaches,
-  TRADE_NAME,
-  type Vendor,
-} from '@/core/offer'
+import { EXTRA, EXTRA_KEYS, type PackageTemplate, packageBreaches, type Vendor } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { CARE_LEVEL, PROCESS_NAME } from '@/text/en/correction'
+import { extraName, surfaceName, tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { duration, money } from '@/text/formats'
 import { workWords } from '@/text/work'
@@ -123,7 +117,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
           {OTHER_SURFACES.map((surface) => {
             const made = catalogue.filter(({ surfaces }) => surfaces.includes(surface))
             return made.length === 0 ? null : (
-              <Field key={surface} label={SURFACE[surface].name}>
+              <Field key={surface} label={surfaceName(surface)}>
                 <select
                   className="field"
                   value={template.surfaces.find((coat) => coat.surface === surface)?.productId ?? ''}
@@ -158,7 +152,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
                   : `By the ${EXTRA[key].unit}, where the walk-round asks for it.`
               }
             >
-              {EXTRA[key].name}
+              {extraName(key)}
             </Tick>
           ))}
         </div>
@@ -173,7 +167,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
                 onChange={(on) => set({ vendors: toggle(template.vendors, vendor.id, on) })}
                 hint={`${vendor.name}, ${VENDOR_STAGE_NAME[vendor.stage]}, ${duration(region, vendor.minutes)}, ${money(region, vendor.cents)}, on days of their own.`}
               >
-                {TRADE_NAME[vendor.trade]}
+                {tradeName(vendor.trade)}
               </Tick>
             ))}
           </div>

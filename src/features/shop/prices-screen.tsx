@@ -4,6 +4,7 @@ import { type ReactNode, useState } from 'react'
 import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { keepPrices } from '@/server/shop/price-actions'
+import { extraName } from '@/text/en/step-names'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
@@ -109,7 +110,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           {EXTRA_KEYS.map((key) => (
             <div key={key}>
               {text(
-                EXTRA[key].name,
+                extraName(key),
                 typed.materials[key],
                 (value) => set({ materials: { ...typed.materials, [key]: value } }),
                 `rates.extraMaterialsCents.${key}`,

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { ask } from '@/core/asks'
 import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
 import { unread } from '@/text/typed'
 import setup from '../../../demo/setup.json'
@@ -49,7 +50,7 @@ describe('prices as they are typed', () => {
     expect(kept.rates.tax.percent.work).toBeNaN()
     expect(ratesSchema.safeParse({ ...kept.rates, consumablesCents: 3550 }).error?.issues[0]).toMatchObject({
       path: ['tax', 'percent', 'work'],
-      message: 'The tax on work must be a number of percent.',
+      message: ask('percent-of', { of: 'tax-work' }),
     })
   })
   test('a currency without cents is typed and kept in whole units', () => {

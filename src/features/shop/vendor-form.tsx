@@ -1,8 +1,9 @@
 'use client'
 
-import { TRADE_NAME, TRADES, type Trade, VENDOR_STAGES, type VendorStage, WEEK } from '@/core/offer'
+import { TRADES, type Trade, VENDOR_STAGES, type VendorStage, WEEK } from '@/core/offer'
 import type { Region } from '@/core/region'
 import type { Weekday } from '@/core/time'
+import { tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
@@ -53,7 +54,7 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
           >
             {TRADES.map((trade) => (
               <option key={trade} value={trade}>
-                {TRADE_NAME[trade]}
+                {tradeName(trade)}
               </option>
             ))}
           </select>

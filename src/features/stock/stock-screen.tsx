@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import type { Region } from '@/core/region'
 import type { BottleState, Shelf } from '@/core/stock'
 import type { Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { figure, measured, moment, paperDay, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
@@ -38,8 +39,8 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
           <ul className="space-y-1">
             {short.map(({ product, runsOutAt, neededMl, onShelfMl }) => (
               <li key={product.id}>
-                <strong>{product.name}</strong> will run out at “{runsOutAt!.title}” on {runsOutAt!.plate},{' '}
-                {moment(region, runsOutAt!.at, now)}:{' '}
+                <strong>{product.name}</strong> will run out at “{stepTitle(region, runsOutAt!.title)}” on{' '}
+                {runsOutAt!.plate}, {moment(region, runsOutAt!.at, now)}:{' '}
                 {measured(region, 'volume', Math.ceil(neededMl - onShelfMl))} short.
               </li>
             ))}

@@ -2,9 +2,10 @@
 
 import { useState } from 'react'
 import type { Customer } from '@/core/customer'
-import { CHANNEL_NAME, CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
+import { CHANNELS, LANGUAGE_NAME, LANGUAGES } from '@/core/customer'
 import { CUSTOMER_TAX } from '@/core/offer/tax'
 import { saveContact } from '@/server/messages/message-actions'
+import { CHANNEL_NAME } from '@/text/en/messages'
 import { CUSTOMER_TAX_NAME } from '@/text/en/offer'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'

@@ -1,9 +1,10 @@
 import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
-import { WATER, WATERS } from '@/core/aftercare'
+import { WATERS } from '@/core/aftercare'
 import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/history'
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
 import { SHAPE_NAME } from '@/core/vehicle'
+import { WATER_WORDS } from '@/text/en/aftercare'
 import { staffPanel } from '@/text/en/staff-panels'
 import { PAINT_SYSTEM_GUIDE } from '@/text/en/vehicle'
 import { figure, measured, shortDay, unitSign } from '@/text/formats'
@@ -27,7 +28,7 @@ function stayLines(region: Region, { film, gloss, work, layers, looks, photograp
   const processes = [...new Set(work.map(({ process }) => process))]
   const waters = WATERS.flatMap((water) => {
     const count = looks.filter((look) => look.water === water).length
-    return count > 0 ? [`${count} × ${WATER[water].name.toLowerCase()}`] : []
+    return count > 0 ? [`${count} × ${WATER_WORDS[water].name.toLowerCase()}`] : []
   })
   return [
     ...said('Paint depth', (um) => measured(region, 'depth', um, 1), film),

@@ -1,7 +1,9 @@
-import { WATER, WATERS } from '@/core/aftercare'
+import { WATERS } from '@/core/aftercare'
 import { layerPlace, type VehicleHistory } from '@/core/history'
 import type { KnownVehicle, Stay, TimelineEntry } from '@/core/job'
 import type { Region } from '@/core/region'
+import { WATER_WORDS } from '@/text/en/aftercare'
+import { ledgerNote } from '@/text/en/ledger'
 import { OCCASION_NAME } from '@/text/en/messages'
 import { TREATMENT } from '@/text/en/vehicle'
 import { measured, money, shortDay } from '@/text/formats'
@@ -50,7 +52,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
                   <strong>{shortDay(region, entry.day)}</strong> told:{' '}
                   {measured(region, 'depth', entry.entry.removedUm, 1)}
                   taken from {entry.entry.panel}
-                  {entry.entry.note && `, ${entry.entry.note}`}
+                  {entry.entry.note && `, ${ledgerNote(region, entry.entry.note)}`}
                 </p>
               )}
             </li>
@@ -176,7 +178,8 @@ function StayEntry({ stay, region }: { stay: Stay; region: Region }) {
         ))}
         {seen.length > 0 && (
           <li>
-            Water: {seen.map((water) => `${waters[water]} × ${WATER[water].name.toLowerCase()}`).join(', ')}
+            Water:{' '}
+            {seen.map((water) => `${waters[water]} × ${WATER_WORDS[water].name.toLowerCase()}`).join(', ')}
           </li>
         )}
         {totalCents !== undefined && (

@@ -1,6 +1,7 @@
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, type Removal, takenByPanel } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
+import { ledgerNote } from '@/text/en/ledger'
 import { staffPanel } from '@/text/en/staff-panels'
 import { figure, measured, shortDay, unitSign } from '@/text/formats'
 
@@ -48,7 +49,7 @@ export function LedgerTable({
                         {shortDay(region, entry.day)}, {SOURCE_NAME[entry.source]}{' '}
                         {figure(region, 'depth', entry.removedUm, 1)} ±{' '}
                         {figure(region, 'depth', entry.uncertaintyUm, 1)}
-                        {entry.note && `, ${entry.note}`}
+                        {entry.note && `, ${ledgerNote(region, entry.note)}`}
                       </span>
                     ))}
                 </td>

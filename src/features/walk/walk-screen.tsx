@@ -7,7 +7,9 @@ import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import { EASILY_MISSED, judgeRecord, type Removal, type School, takenByPanel } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
+import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
 import { staffPanel } from '@/text/en/staff-panels'
+import { inspectedPlace } from '@/text/en/step-names'
 import { measured, percent } from '@/text/formats'
 import { BodyPlan, type PlanPoint } from '@/ui/body-plan'
 import { ButtonLink } from '@/ui/button'
@@ -55,7 +57,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
     setSelected(id)
     setTouched(at)
   }
-  const nameOf = (id: string) => EASILY_MISSED.find((each) => each.id === id)?.name ?? staffPanel(region, id)
+  const nameOf = (id: string) => inspectedPlace(region, id)
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)
   const place = places.find(({ id }) => id === selected)
   const noted = Object.values(data.defects).flat().length + Object.values(data.places).flat().length
@@ -199,6 +201,7 @@ function Missed({
   readOnly: boolean
   onChange: (looked: string[]) => void
 }) {
+  const region = useRegion()
   return (
     <section className="sheet p-4" aria-label="Easily missed">
       <h2 className="flex items-baseline justify-between text-lg">
@@ -208,7 +211,8 @@ function Missed({
         </span>
       </h2>
       <ul className="mt-1">
-        {EASILY_MISSED.map(({ id, name, look }) => {
+        {EASILY_MISSED.map((id) => {
+          const { name, look } = EASILY_MISSED_WORDS[id](region)
           const done = looked.includes(id)
           return (
             <li key={id}>

@@ -3,8 +3,10 @@ import type { CoatSheet } from '@/core/card/sheets'
 import { dewVerdict } from '@/core/climate'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { ABSURD_WORDS } from '@/text/en/at-the-car'
 import { conditionText } from '@/text/en/conditions'
 import { measured, moment, percent, temperatureStep } from '@/text/formats'
+import { title } from '@/text/title'
 
 /** Whether the bay is fit for this coating, why not, and when it should be. Without a measurement nobody knows. */
 export function Air({
@@ -23,6 +25,7 @@ export function Air({
   const air = outlook.breaches.length === 0
   const go = air && closed === undefined
   const dew = climate && dewVerdict(climate)
+  const bay = bayName ?? 'the bay'
   return (
     <div
       className={clsx('mt-4 rounded border-2 p-4', go ? 'border-fern' : 'border-copper')}
@@ -39,7 +42,7 @@ export function Air({
       </p>
       {climate ? (
         <p className="mt-1">
-          {bayName}: air {measured(region, 'temperature', climate.airC, 1)}, humidity{' '}
+          {title(region, bay)}: air {measured(region, 'temperature', climate.airC, 1)}, humidity{' '}
           {percent(region, climate.rhPercent)}, panel {measured(region, 'temperature', climate.panelC, 1)},{' '}
           {dew?.ok ? temperatureStep(region, dew.value.marginC, 1) : '?'} above the dew point. Flash about{' '}
           {Math.round(flash.min)} to {Math.round(flash.max)} s; go by how the coating looks.
@@ -47,8 +50,8 @@ export function Air({
       ) : (
         <p className="mt-1">
           {sensor.kind === 'absurd'
-            ? `The sensor in ${bayName} gives impossible values: ${sensor.what.toLowerCase()}.`
-            : `No reading from the sensor in ${bayName}.`}{' '}
+            ? `The sensor in ${bay} cannot be believed: ${ABSURD_WORDS[sensor.why]}.`
+            : `No reading from the sensor in ${bay}.`}{' '}
           Measure by hand and enter the values with the layer.
         </p>
       )}

@@ -4,6 +4,7 @@ import clsx from 'clsx'
 import { type PersonId, toPersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { clock, duration, moment } from '@/text/formats'
 import { Choice } from '@/ui/choice'
 import { Link } from '@/ui/link'
@@ -59,7 +60,7 @@ export function DayScreen({ cars, people, region, now }: Props) {
                   >
                     <Tick state={step.state} hold={false} />
                     <span className={clsx('grow text-lg', step.state === 'done' && 'text-ink-soft')}>
-                      {step.operation.title}
+                      {stepTitle(region, step.operation.title)}
                       {me === EVERYBODY && (
                         <span className="ml-2 text-base text-ink-soft">
                           {step.people.map(nameOf).join(', ')}

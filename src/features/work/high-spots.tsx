@@ -8,6 +8,7 @@ import type { PlannedOperation } from '@/core/offer'
 import { panelsOf } from '@/core/vehicle'
 import { highSpotText } from '@/text/en/card'
 import { staffPanel } from '@/text/en/staff-panels'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, measured, moment, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -40,7 +41,10 @@ export function HighSpots({
         Look at eye level along every panel: a smear that was missed shows as a dark or rainbow patch.
       </p>
       <div className="mt-3 flex flex-wrap items-end gap-3">
-        <Field label={`Found in “${top.title}” on`} {...(wrong ? { error: wrong } : {})}>
+        <Field
+          label={`Found in “${stepTitle(view.region, top.title)}” on`}
+          {...(wrong ? { error: wrong } : {})}
+        >
           <select className="field min-w-52" value={panel} onChange={({ target }) => setPanel(target.value)}>
             <option value="">Choose the panel</option>
             {panels.map(({ id, name }) => (
@@ -70,7 +74,7 @@ export function HighSpots({
             return (
               <li key={spot.id} className="border-t border-line py-3" data-testid="high-spot">
                 <p className="font-head text-lg font-semibold">
-                  {nameOf(spot.panel)}, in “{layer.title}”
+                  {nameOf(spot.panel)}, in “{stepTitle(view.region, layer.title)}”
                 </p>
                 {spot.gone ? (
                   <p className="text-ink-soft">

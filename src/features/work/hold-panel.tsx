@@ -1,6 +1,7 @@
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { plusMinutes } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { cautionFor } from '@/text/en/steps'
 import { moment } from '@/text/formats'
 import type { Card } from './use-card'
@@ -12,9 +13,12 @@ export function HoldPanel({ card, operation }: { card: Card; operation: PlannedO
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const until = progress.kind === 'started' ? plusMinutes(progress.at, operation.minutes) : planned?.end
   return (
-    <section className="rounded-md border-2 border-copper bg-sheet p-6" aria-label={operation.title}>
+    <section
+      className="rounded-md border-2 border-copper bg-sheet p-6"
+      aria-label={stepTitle(view.region, operation.title)}
+    >
       <p className="eyebrow text-copper">{progress.kind === 'done' ? 'Over' : 'Waiting'}</p>
-      <h1 className="mt-1 text-4xl text-copper">{operation.title}</h1>
+      <h1 className="mt-1 text-4xl text-copper">{stepTitle(view.region, operation.title)}</h1>
       {until && progress.kind !== 'done' && (
         <p className="mt-3 text-3xl font-semibold">Until {moment(view.region, until, now)}</p>
       )}

@@ -1,5 +1,6 @@
 import type { MachineRecipe } from '@/core/card'
 import { panelsOf, type Shape } from '@/core/vehicle'
+import { SPEED_WORDS } from '@/text/en/at-the-car'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
 export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
@@ -30,7 +31,7 @@ export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRe
               {recipe.sectionM.toFixed(2)} m, {recipe.passes} passes
             </td>
             <td className="py-2">
-              {recipe.armMmPerSecond} mm/s, {recipe.speed}
+              {recipe.armMmPerSecond} mm/s, {SPEED_WORDS[recipe.speed]}
             </td>
           </tr>
         ))}

@@ -13,7 +13,11 @@ export function NetState({ card }: { card: Card }) {
   const words = (why: Why) =>
     why.kind === 'words'
       ? why.message
-      : conflictText(why.conflict, { who: nameOf, when: (at) => moment(view.region, at, now) })
+      : conflictText(why.conflict, {
+          who: nameOf,
+          when: (at) => moment(view.region, at, now),
+          region: view.region,
+        })
   return (
     <>
       <p role="status" data-testid="net" className="pb-2 text-sm text-ink-soft">
@@ -28,7 +32,11 @@ export function NetState({ card }: { card: Card }) {
       </p>
       {card.against && (
         <p role="alert" className="w-full rounded bg-copper-soft px-4 py-2 text-lg font-semibold text-copper">
-          {conflictText(card.against, { who: nameOf, when: (at) => moment(view.region, at, now) })}
+          {conflictText(card.against, {
+            who: nameOf,
+            when: (at) => moment(view.region, at, now),
+            region: view.region,
+          })}
         </p>
       )}
       {refused.length > 0 && (

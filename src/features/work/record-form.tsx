@@ -65,7 +65,11 @@ export function RecordForm({ card, operation, me }: StepProps) {
     if (against?.code === 'window-closed') return setLate(log ? { coat: log } : {})
     if (against) {
       const nameOf = (id: string) => people.find((person) => person.id === id)?.name ?? id
-      const message = conflictText(against, { who: nameOf, when: (when) => moment(region, when, card.now) })
+      const message = conflictText(against, {
+        who: nameOf,
+        when: (when) => moment(region, when, card.now),
+        region,
+      })
       return setFault({ field: FIELD[against.code] ?? '', message })
     }
     setFault(undefined)

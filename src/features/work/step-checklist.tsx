@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
+import { TIMER_WORDS } from '@/text/en/at-the-car'
 import { CHECK } from '@/text/en/checklist'
 import { Button } from '@/ui/button'
 import { checksOf } from './step-actions'
@@ -37,7 +38,7 @@ export function Presets({ card, operation, me }: StepProps) {
   if (presets.length === 0 || !begun) return null
   return (
     <ul aria-label="Timers of this step" className="mt-4 flex flex-wrap gap-2">
-      {presets.map(({ label, seconds, note }) => (
+      {presets.map(({ label, seconds }) => (
         <li key={label}>
           <Button
             look="outline"
@@ -45,9 +46,9 @@ export function Presets({ card, operation, me }: StepProps) {
             onClick={() => card.add(me, { kind: 'timer', operation: operation.id, label, seconds })}
           >
             <span>
-              {label} {timerText(seconds)}
+              {TIMER_WORDS[label].name} {timerText(seconds)}
             </span>
-            <span className="text-xs font-normal text-ink-soft">{note}</span>
+            <span className="text-xs font-normal text-ink-soft">{TIMER_WORDS[label].note}</span>
           </Button>
         </li>
       ))}

@@ -5,6 +5,7 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, measured, moment, percent } from '@/text/formats'
 import { windowText } from '../window-text'
 import { TakeBack } from './take-back'
@@ -89,7 +90,7 @@ function StepLine({
               hold && progress.kind !== 'done' && 'text-copper',
             )}
           >
-            {operation.title}
+            {stepTitle(region, operation.title)}
           </button>
           <p className="text-sm text-ink-soft">
             {progress.kind === 'done'
@@ -124,8 +125,9 @@ function StepLine({
         </div>
         {progress.kind !== 'open' && (progress.by ?? '') !== '' && (
           <TakeBack
-            title={operation.title}
+            title={stepTitle(region, operation.title)}
             isDone={progress.kind === 'done'}
+            isLayer={operation.kind === 'layer'}
             onTake={() => onTakeBack(operation.id)}
           />
         )}

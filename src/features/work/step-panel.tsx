@@ -7,6 +7,7 @@ import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { PAUSE_WORDS } from '@/text/en/card'
+import { stepTitle } from '@/text/en/step-names'
 import { cautionFor, recipeFor } from '@/text/en/steps'
 import { duration, moment } from '@/text/formats'
 import { later } from '@/ui/later'
@@ -37,9 +38,10 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const window = openedWindow(live, operation, now)
   const work = workOn(state, operation.id)
   const at = (instant: Instant) => moment(view.region, instant, now)
+  const title = stepTitle(view.region, operation.title)
   const rests = pausedNow(work)
   return (
-    <section className="sheet p-5" aria-label={operation.title}>
+    <section className="sheet p-5" aria-label={title}>
       <p className="eyebrow">
         {progress.kind === 'started'
           ? `Begun ${at(progress.at)}`
@@ -50,7 +52,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
               : 'Later'}
         {planned && `, planned ${at(planned.start)} to ${at(planned.end)}`}
       </p>
-      <h1 className="mt-1 text-4xl">{operation.title}</h1>
+      <h1 className="mt-1 text-4xl">{title}</h1>
       <p className="mt-1 text-lg text-ink-soft">
         about {duration(view.region, operation.minutes)}
         {rests && ` · rests since ${at(rests.from)}: ${PAUSE_WORDS[rests.reason].toLowerCase()}`}

@@ -7,12 +7,14 @@ type Props = {
   title: string
   /** A step that is done goes back to being under way; one under way to not begun. */
   isDone: boolean
+  /** What was applied goes with it. */
+  isLayer: boolean
   onTake: () => void
   onClosed: () => void
 }
 
 /** Asks once before what was last said of a step is taken back. */
-export function TakeBackDialog({ title, isDone, onTake, onClosed }: Props) {
+export function TakeBackDialog({ title, isDone, isLayer, onTake, onClosed }: Props) {
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && onClosed()}>
       <AlertDialog.Portal>
@@ -21,7 +23,7 @@ export function TakeBackDialog({ title, isDone, onTake, onClosed }: Props) {
           <AlertDialog.Title className="text-xl">Take “{title}” back?</AlertDialog.Title>
           <AlertDialog.Description className="my-3">
             {isDone
-              ? `It is under way again, since it was really begun${title.startsWith('Layer') ? '; its lot, bottles and climate are removed' : ''}.`
+              ? `It is under way again, since it was really begun${isLayer ? '; its lot, bottles and climate are removed' : ''}.`
               : 'It counts as not begun, and what was ticked on it is removed.'}{' '}
             The rest is planned again.
           </AlertDialog.Description>

@@ -7,7 +7,7 @@ import { later } from '@/ui/later'
 const TakeBackDialog = later(() => import('./take-back-dialog').then(({ TakeBackDialog: dialog }) => dialog))
 
 /** Takes a tick back, after asking once. */
-export function TakeBack(step: { title: string; isDone: boolean; onTake: () => void }) {
+export function TakeBack(step: { title: string; isDone: boolean; isLayer: boolean; onTake: () => void }) {
   const [asking, setAsking] = useState(false)
   return (
     <>

@@ -8,6 +8,8 @@ import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import { openedWindow } from '@/core/planning'
 import { plusMinutes } from '@/core/time'
+import { timerName } from '@/text/en/at-the-car'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
 import type { Card } from './use-card'
 
@@ -55,7 +57,7 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
                 {timerText(left)}
               </span>
               <span>
-                {timer.label}
+                {timerName(timer.label)}
                 <span className="block text-sm text-ink-soft">
                   {left > 0 ? 'runs; tap to end it' : 'is over; tap when seen to'}
                 </span>
@@ -75,7 +77,7 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
               : 'border-copper bg-copper-soft text-copper',
           )}
         >
-          <span className="text-sm">{operation.title}</span>
+          <span className="text-sm">{stepTitle(view.region, operation.title)}</span>
           <span className="font-head text-xl font-bold">
             {where.kind === 'not-yet'
               ? `opens in ${duration(view.region, Math.ceil(where.opensInMinutes))}`
@@ -90,7 +92,7 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
           key={operation.id}
           className="flex min-h-16 flex-col justify-center rounded-md border-2 border-copper bg-sheet px-4 py-1 text-copper"
         >
-          <span className="text-sm">{operation.title}</span>
+          <span className="text-sm">{stepTitle(view.region, operation.title)}</span>
           <span className="font-head text-xl font-bold">until {moment(view.region, until, now)}</span>
         </li>
       ))}

@@ -3,6 +3,7 @@ import type { PersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { windowText } from '../window-text'
 import type { WaitsFor } from './yard-view'
@@ -29,21 +30,25 @@ export function waitsText(
       return { what: 'Not here yet', until: `Comes ${at(waits.at)}`, hold: false }
     case 'work':
       return {
-        what: waits.operation.title,
+        what: stepTitle(region, waits.operation.title),
         until: waits.overdue
           ? `${by(waits.by)}was due by ${at(waits.until)}`
           : `${by(waits.by)}until about ${at(waits.until)}`,
         hold: false,
       }
     case 'hold':
-      return { what: `${waits.operation.title}: do not touch`, until: `Until ${at(waits.until)}`, hold: true }
+      return {
+        what: `${stepTitle(region, waits.operation.title)}: do not touch`,
+        until: `Until ${at(waits.until)}`,
+        hold: true,
+      }
     case 'next': {
       const planned = waits.from
         ? `${by(waits.by)}${waits.overdue ? 'was due' : 'from'} ${at(waits.from)}`
         : 'Not planned yet'
       const missed = waits.window && windowState(waits.window, now).kind === 'missed'
       return {
-        what: `Next: ${waits.operation.title}`,
+        what: `Next: ${stepTitle(region, waits.operation.title)}`,
         until: missed ? windowText(waits.window!, { region, now }) : planned,
         hold: waits.window !== undefined,
       }

@@ -155,7 +155,7 @@ function CarInBay({ car, context }: { car: YardCar; context: Context }) {
         </div>
       </div>
       <div className="mt-auto flex items-end justify-between gap-3 pt-2">
-        {live && <Frond leaflets={leafletsOf(live, context.now)} height={58} />}
+        {live && <Frond leaflets={leafletsOf(live, context.region, context.now)} height={58} />}
         {window && <p className="max-w-44 text-right text-sm text-copper">{windowText(window, context)}</p>}
       </div>
     </Link>

@@ -5,7 +5,9 @@ import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor, FloorJob } from '@/core/planning'
 import { openedWindow } from '@/core/planning'
+import type { Region } from '@/core/region'
 import { type Instant, plusMinutes } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { type JobRoom, roomFor } from '../frame/rooms'
 
 /** What the yard shows, worked out from the floor at one moment. No sentences yet: those are made on the screen. */
@@ -134,7 +136,7 @@ function isHere({ job, stage }: FloorJob, waits: WaitsFor, now: Instant): boolea
   return stage.kind !== 'planned' && waits.kind !== 'arrival'
 }
 
-function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
+function nextThings(cars: readonly YardCar[], region: Region, now: Instant): NextThing[] {
   return cars
     .flatMap(({ entry, waits }): NextThing[] => {
       const base = {
@@ -150,7 +152,7 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
                   ...base,
                   at: waits.from,
                   kind: 'begin' as const,
-                  what: waits.operation.title,
+                  what: stepTitle(region, waits.operation.title),
                   by: waits.by,
                   late: waits.overdue,
                 },
@@ -160,7 +162,7 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
             ...base,
             at: waits.window.closes,
             kind: 'window-closes' as const,
-            what: waits.operation.title,
+            what: stepTitle(region, waits.operation.title),
             by: [],
             late: waits.window.closes < now,
           }
@@ -168,7 +170,14 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
         }
         case 'hold':
           return [
-            { ...base, at: waits.until, kind: 'hold-ends', what: waits.operation.title, by: [], late: false },
+            {
+              ...base,
+              at: waits.until,
+              kind: 'hold-ends',
+              what: stepTitle(region, waits.operation.title),
+              by: [],
+              late: false,
+            },
           ]
         case 'collection':
           return [
@@ -180,12 +189,12 @@ function nextThings(cars: readonly YardCar[], now: Instant): NextThing[] {
           return []
       }
     })
-    .concat(followingWork(cars, now))
+    .concat(followingWork(cars, region, now))
     .sort((a, b) => a.at.localeCompare(b.at))
 }
 
 /** What a car under work goes on with, so that everybody's next step is on the list. */
-function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
+function followingWork(cars: readonly YardCar[], region: Region, now: Instant): NextThing[] {
   return cars.flatMap(({ entry: { job, live, stage } }): NextThing[] => {
     if (!live || (stage.kind !== 'working' && stage.kind !== 'waiting')) return []
     const open = live.plan.operations.find((operation) => progressAt(live, operation, now).kind === 'open')
@@ -198,7 +207,7 @@ function followingWork(cars: readonly YardCar[], now: Instant): NextThing[] {
         jobId: job.id,
         room: roomFor(stage, job.kind),
         plate: job.vehicle.plate,
-        what: open.title,
+        what: stepTitle(region, open.title),
         by: placed.people,
         late: false,
       },
@@ -240,6 +249,6 @@ export function yardView(
       .filter(({ stage }) => stage.kind === 'handed-over')
       .sort((a, b) => b.job.handedOverAt!.localeCompare(a.job.handedOverAt!))
       .slice(0, IN_CARE_SHOWN),
-    next: nextThings(cars, now),
+    next: nextThings(cars, floor.shop.setup.region, now),
   }
 }

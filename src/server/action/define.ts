@@ -1,13 +1,16 @@
+import type { Knex } from 'knex'
 import { revalidatePath } from 'next/cache'
 import { headers } from 'next/headers'
 import type { z } from 'zod'
 import { type Action, type Answer, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import type { Instant } from '@/core/time'
 import { now } from '../clock'
 import { database, writer } from '../db/connection'
 import { faultFacts, log } from '../log'
 import { wakePlanner } from '../planning/planner'
 import { type Audience, type Caller, mayDo, SHOP_FLOOR } from './caller'
+import { inWords } from './in-words'
 import { type ActionDefinition, perform } from './perform'
 
 /** Every way in from a page goes through one of these: who may, what is taken, and that it is done once. */
@@ -48,10 +51,7 @@ export type ReadDefinition<Schema extends z.ZodType, Value> = {
   name: string
   who: Audience
   input: Schema
-  read: (
-    asking: { db: Awaited<ReturnType<typeof database>>; at: Instant },
-    input: z.output<Schema>,
-  ) => Promise<Answer<Value>>
+  read: (asking: { db: Knex; at: Instant }, input: z.output<Schema>) => Promise<Answer<Value>>
 }
 
 /** A question a page asks without writing anything: it has no key, and is in no journal. */
@@ -61,19 +61,22 @@ export function defineReadAction<Schema extends z.ZodType, Value>({
   input,
   read,
 }: ReadDefinition<Schema, Value>): (asked: z.input<Schema>) => Promise<Answer<Value>> {
-  return async (asked) => {
-    if (!mayDo(await callerNow(), who))
-      return refuse('not-for-you', 'This is not for you to see. Ask the manager.')
+  const tryToRead = async (db: Knex, asked: z.input<Schema>): Promise<Answer<Value>> => {
+    if (!mayDo(await callerNow(), who)) return refuse('not-for-you', ask('not-for-you-to-see'))
     try {
       const checked = input.safeParse(asked)
       if (!checked.success) {
         const [issue] = checked.error.issues
         return refuse('input', issue!.message, issue!.path.map(String).join('.'))
       }
-      return await read({ db: await database(), at: now() }, checked.data)
+      return await read({ db, at: now() }, checked.data)
     } catch (error) {
       log.error({ action: name, ...faultFacts(error) })
-      return refuse('fault', 'The shop could not answer this. Try again.')
+      return refuse('fault', ask('no-answer'))
     }
+  }
+  return async (asked) => {
+    const db = await database()
+    return inWords(db, await tryToRead(db, asked))
   }
 }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { Knex } from 'knex'
 import { type Answer, type Refusal, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import type { Instant } from '@/core/time'
 import type { Caller } from './caller'
 
@@ -33,16 +34,11 @@ export async function answeredBefore(
   const row = await db('action_journal').where({ key }).first()
   if (!row) return undefined
   if (row.action !== action || row.input_hash !== hashOf(input)) return keyUsed()
-  if (row.secret === 1)
-    return refuse(
-      'shown-once',
-      'This was done, and what it gave is shown only once. Do it again for a new one.',
-    )
+  if (row.secret === 1) return refuse('shown-once', ask('shown-once'))
   return JSON.parse(row.answer) as Answer<unknown>
 }
 
-const keyUsed = (): Refusal =>
-  refuse('key-used', 'This was sent under the mark of something else. Reload the page and do it again.')
+const keyUsed = (): Refusal => refuse('key-used', ask('key-of-another'))
 
 export async function writeEntry(trx: Knex, entry: Entry): Promise<void> {
   const input = JSON.stringify(entry.input) ?? 'null'

@@ -1,10 +1,12 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { type Answer, type Refusal, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import type { Instant } from '@/core/time'
 import { faultFacts, log } from '../log'
 import { askToPlan } from '../planning/plan-requests'
 import { type Audience, type Caller, mayDo } from './caller'
+import { inWords } from './in-words'
 import { answeredBefore, writeEntry } from './journal'
 
 /** What an action is given to write with: everything it does is one transaction, at one moment. */
@@ -58,10 +60,8 @@ function readCall<Schema extends z.ZodType>(
   call: unknown,
 ): { ok: true; key: string; input: z.output<Schema>; raw: unknown } | Refusal {
   const sent = z.strictObject({ key: keySchema, input: z.unknown() }).safeParse(call)
-  if (!sent.success)
-    return refuse('input', 'What was sent has no mark of its own. Reload the page and do it again.')
-  if ((JSON.stringify(sent.data.input) ?? '').length > mostInput)
-    return refuse('input', 'That is far more than this can be. Shorten it and do it again.')
+  if (!sent.success) return refuse('input', ask('no-key'))
+  if ((JSON.stringify(sent.data.input) ?? '').length > mostInput) return refuse('input', ask('too-long'))
   const read = input.safeParse(sent.data.input)
   return read.success
     ? { ok: true, key: sent.data.key, input: read.data, raw: sent.data.input ?? null }
@@ -79,7 +79,7 @@ export async function perform<Schema extends z.ZodType, Value, Prepared = undefi
   { caller, at }: { caller: Caller; at: Instant },
 ): Promise<Answer<Value>> {
   const began = performance.now()
-  const answer = await tryToDo(db, definition, call, caller, at)
+  const answer = await inWords(db, await tryToDo(db, definition, call, caller, at))
   log.info({
     action: definition.name,
     role: caller.role,
@@ -96,15 +96,14 @@ async function tryToDo<Schema extends z.ZodType, Value, Prepared>(
   caller: Caller,
   at: Instant,
 ): Promise<Answer<Value>> {
-  if (!mayDo(caller, definition.who))
-    return refuse('not-for-you', 'This is not for you to do. Ask the manager.')
+  if (!mayDo(caller, definition.who)) return refuse('not-for-you', ask('not-for-you-to-do'))
   try {
     const read = readCall(definition, call)
     if (!read.ok) return read
     return await doOnce(db, definition, read, caller, at)
   } catch (error) {
     log.error({ action: definition.name, ...faultFacts(error) })
-    return refuse('fault', 'The shop could not do this, and nothing was changed. Try again.')
+    return refuse('fault', ask('nothing-changed'))
   }
 }
 

@@ -9,6 +9,7 @@ import type { Knex } from 'knex'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
 import type { KeptLook, Water } from '@/core/aftercare'
+import { ask } from '@/core/asks'
 import { readHistory, writeHistory } from '@/core/history'
 import { type PersonId, toJobId, toPersonId, toVehicleId } from '@/core/ids'
 import type { Job } from '@/core/job'
@@ -194,7 +195,7 @@ describe('the repair', () => {
     })
     const layers = (await paintOf()).products
     const refused = await repairOffer(db, shop, visit, ['roof'], layers, true)
-    expect(refused).toMatchObject({ message: expect.stringMatching(/^Roof: the paint cannot spare/) })
+    expect(refused).toMatchObject({ message: expect.stringContaining(`no-paint-to-spare{"panels":["roof"]`) })
     await db('removals').where({ note: 'test' }).delete()
   })
   test('comes into the schedule on a day that has room, with nobody else moved; a day that is past is refused', async () => {
@@ -206,7 +207,7 @@ describe('the repair', () => {
       day: plusDays(TODAY, -1),
       wishes: '',
     })
-    expect(past).toMatchObject({ message: expect.stringContaining('has passed') })
+    expect(past).toMatchObject({ message: ask('past-day') })
     const [day] = daysFor(await loadFloor(db, NOW), offer.plan, sizeOf(car), TODAY)
     const booked = await bookShortJob(db, NOW, offer, {
       vehicleId: car.id,
@@ -539,7 +540,7 @@ describe('the history that is handed on', () => {
     expect(pictures).toHaveLength(3)
     expect(await bringHistory(there, file, 'Conn Saltmarsh', NOW)).toMatchObject({
       kind: 'refused',
-      message: expect.stringContaining('known here already'),
+      message: expect.stringContaining('ask:vehicle-known'),
     })
     await there.destroy()
   })

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { day } from '@/core/inputs'
 import { dayIn, plusDays } from '@/core/time'
 import { defineWrite } from '../action/perform'
@@ -18,18 +19,17 @@ export const askForVisit = defineWrite({
   who: 'owner',
   input: z.strictObject({
     token: z.string().max(200),
-    fromDay: day('Choose a day.'),
-    words: z.string().max(1000, 'Keep it under 1,000 characters.'),
+    fromDay: day(ask('a-day')),
+    words: z.string().max(1000, ask('keep-under', { characters: 1_000 })),
   }),
   write: async ({ trx, at }, { token, fromDay, words }) => {
     const owned = await vehicleOfLink(trx, token, at)
-    if (!owned) return refuse('gone', 'This page is not open any more. Ask the shop for a new link.')
+    if (!owned) return refuse('gone', ask('page-closed'))
     const shop = await loadShop(trx)
     const today = dayIn(shop.setup.region.timezone, at)
     if (fromDay < today || fromDay > plusDays(today, AHEAD_DAYS))
-      return refuse('input', 'Choose a day from today on, within a year.', 'fromDay')
-    if ((await openWishes(trx, owned.vehicleId)).length > 0)
-      return refuse('stale', 'We have your wish already and will write to you.')
+      return refuse('input', ask('wish-day'), 'fromDay')
+    if ((await openWishes(trx, owned.vehicleId)).length > 0) return refuse('stale', ask('wish-known'))
     await addWish(trx, owned.vehicleId, { fromDay, words: words.trim().slice(0, WORDS_MOST) }, at)
     await refreshCareDates(trx, shop, owned.vehicleId, at)
     return done()

@@ -13,13 +13,14 @@ import {
   type SurfaceProtection,
   type Unit,
 } from '@/core/aftercare'
-import { type LaidProduct, OTHER_SURFACES, type OtherSurface, SURFACE } from '@/core/coating'
+import { type LaidProduct, OTHER_SURFACES, type OtherSurface } from '@/core/coating'
 import type { JobId, VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { type LedgerEntry, mean } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay, MONTH_DAYS, monthsBetween, plusDays } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
+import { surfaceName } from '@/text/en/step-names'
 import { loadBrought } from '../vehicles/brought'
 import { loadLedger } from '../vehicles/ledger-store'
 import { loadCoats } from './coats'
@@ -53,7 +54,7 @@ type UnitPlan = { id: string; name: string; orientation: 'horizontal' | 'vertica
 export function unitsOf(vehicle: Pick<Vehicle, 'shape'>, surface: 'paint' | OtherSurface): UnitPlan[] {
   return surface === 'paint'
     ? panelsOf(vehicle.shape).map(({ id, name, orientation }) => ({ id, name, orientation }))
-    : [{ id: surface, name: SURFACE[surface].name, orientation: 'vertical' }]
+    : [{ id: surface, name: surfaceName(surface), orientation: 'vertical' }]
 }
 
 const dayAfterMonths = (zone: string, from: Instant, months: number) =>
@@ -165,7 +166,7 @@ function surfaceProtection(
   const { low, mid, high } = outlook.lifeMonths
   return {
     surface,
-    name: surface === 'paint' ? 'Paint' : SURFACE[surface].name,
+    name: surfaceName(surface),
     products: main.layers,
     laidAt: main.laidAt,
     laidOn: dayIn(zone, main.laidAt),

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { ask } from '@/core/asks'
 import type { CoatStep, LaidProduct, Product } from '@/core/coating'
 import type { ProcessKey } from '@/core/correction'
 import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
@@ -12,6 +13,7 @@ import type { Shop } from '@/core/shop'
 import { countedReadings, judgeRecord, takenByPanel } from '@/core/survey'
 import { atLocal, dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '@/core/time'
 import { paintedAreaM2, panelsOf, sizeOf, type Vehicle, type VehicleSize } from '@/core/vehicle'
+import { SHORT_NAME, SHORT_WISH } from '@/text/en/visits'
 import { loadFloor } from '../floor/floor'
 import { addShortJob, findJob } from '../floor/job-store'
 import { publishFor } from '../planning/plan-store'
@@ -26,11 +28,6 @@ import { answerWishes } from './look-store'
 import { failing, loadProtection } from './protection'
 
 /** Visits and repairs: what they are, what they cost, and how they come onto the calendar. */
-
-export const SHORT_NAME: Record<Exclude<JobKind, 'work'>, string> = {
-  visit: 'Care visit',
-  repair: 'Coating repair',
-}
 
 /** A short job worked out, not yet booked. */
 export type ShortOffer = {
@@ -93,17 +90,16 @@ export async function repairOffer(
 ): Promise<ShortOffer | RepairRefusal> {
   const { shape, hardness } = visit.vehicle
   const panels = panelsOf(shape).filter(({ id }) => panelIds.includes(id))
-  if (panels.length === 0) return { message: 'Choose the panels that are to be coated again.' }
+  if (panels.length === 0) return { message: ask('panels-to-coat') }
   // What another shop has applied is only applied again where we have it, too.
   const layers = lying.flatMap(({ id }) => shop.catalogue.find((product) => product.id === id) ?? [])
-  if (layers.length === 0)
-    return { message: 'The coating on these panels is not one of ours. Quote a package instead.' }
+  if (layers.length === 0) return { message: ask('not-our-coating') }
   const takesUm = removalUm(PREPARATION, HARDNESS_GIVE[hardness])
   const left = await budgets(db, shop, visit)
   const thin = panels.filter(({ id }) => (left.get(id) ?? 0) < takesUm)
   if (thin.length > 0)
     return {
-      message: `${thin.map(({ name }) => name).join(', ')}: the paint cannot spare the ${takesUm.toFixed(1)} µm of a light polish. Clean it and use a topper, or have it refinished by a licensed shop.`,
+      message: ask('no-paint-to-spare', { panels: thin.map(({ id }) => id), um: takesUm }),
     }
   const plan = repairPlan(shape, panelIds, layers)
   const areaM2 = panels.reduce((sum, panel) => sum + panel.areaM2, 0)
@@ -136,7 +132,7 @@ export async function repairFor(
 ): Promise<{ offer: ShortOffer; vehicleId: VehicleId; size: VehicleSize } | RepairRefusal> {
   const shop = await loadShop(db)
   const visit = await findJob(db, visitId)
-  if (!visit) return { message: 'This visit is no longer there. Reload the page.' }
+  if (!visit) return { message: ask('visit-gone') }
   const protection = await loadProtection(db, shop, visit.vehicle, at)
   const found = failing(protection).filter(({ unit }) => panels.includes(unit.id))
   const layers = found[0]?.unit.layers ?? protection.surfaces[0]?.products ?? []
@@ -206,13 +202,13 @@ export async function bookShortJob(
 ): Promise<Booked> {
   const floor = await loadFloor(db, now)
   const { timezone } = floor.shop.setup.region
-  if (day < dayIn(timezone, now)) return { message: 'That day has passed. Choose today or later.' }
+  if (day < dayIn(timezone, now)) return { message: ask('past-day') }
   const known = await findKnown(db, booking.vehicleId)
-  if (!known) return { message: 'This vehicle is no longer there. Go back to the list.' }
+  if (!known) return { message: ask('vehicle-gone') }
   const tried = fits(floor, offer.plan, sizeOf(known.vehicle), day)
   if ('reasons' in tried)
     return {
-      message: `It does not fit on that day: ${whyNotPlaced(floor, tried.reasons, offer.plan)} Choose another one.`,
+      message: ask('does-not-fit', { why: whyNotPlaced(floor, tried.reasons, offer.plan) }),
     }
   const jobId = await db.transaction(async (trx) => {
     const id = await addShortJob(trx, { ...booking, kind: offer.kind, arriveAt: tried.arriveAt }, now)
@@ -237,7 +233,7 @@ export async function bookShortJob(
     })
     await publishFor(trx, id, tried.placed, {
       floor,
-      cause: `${SHORT_NAME[offer.kind].toLowerCase()} booked`,
+      cause: `${offer.kind}-booked`,
     })
     if (offer.kind === 'visit') await answerWishes(trx, booking.vehicleId, now)
     return id
@@ -248,7 +244,7 @@ export async function bookShortJob(
 /** A visit of a car that stands in the yard unannounced: nothing on the calendar, the look is all there is to it. */
 export async function openVisit(db: Knex, vehicleId: VehicleId, now: Instant): Promise<JobId> {
   return db.transaction((trx) =>
-    addShortJob(trx, { vehicleId, kind: 'visit', wishes: 'Came in for a look.', arriveAt: now }, now),
+    addShortJob(trx, { vehicleId, kind: 'visit', wishes: SHORT_WISH.unannounced, arriveAt: now }, now),
   )
 }
 

@@ -3,9 +3,11 @@
 import { z } from 'zod'
 import { comesOn, lifeSchema, lookFrom, looksSchema, repairSchema } from '@/core/aftercare/visit-told'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, aVehicle, id } from '@/core/inputs'
 import { everyone } from '@/core/shop'
 import { sizeOf } from '@/core/vehicle'
+import { SHORT_WISH } from '@/text/en/visits'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -18,9 +20,9 @@ import { dropLook, writeLooks } from './look-store'
 import { loadProtection, unitsOf } from './protection'
 import { bookShortJob, openVisit, repairFor, repairFrom, visitOffer } from './short-jobs'
 
-const GONE = 'This vehicle is no longer there. Go back to the list.'
-const VISIT_GONE = 'This visit is no longer there. Reload the page.'
-const WENT_HOME = 'The car has gone home. What was seen is kept as it was.'
+const GONE = ask('vehicle-gone')
+const VISIT_GONE = ask('visit-gone')
+const WENT_HOME = ask('looks-kept')
 
 /** Days on which a visit would fit, with the price. */
 export const daysForVisit = defineReadAction({
@@ -46,15 +48,17 @@ export const bookVisit = defineAction({
   input: z.strictObject({
     vehicleId: aVehicle,
     day: comesOn,
-    words: z.string().trim().max(300, 'Keep it under 300 characters.'),
+    words: z
+      .string()
+      .trim()
+      .max(300, ask('keep-under', { characters: 300 })),
   }),
   write: async ({ trx, at }, { vehicleId, day, words }) => {
     const shop = await loadShop(trx)
     const known = await findKnown(trx, vehicleId)
     if (!known) return refuse('gone', GONE)
-    if (await findOpenJob(trx, vehicleId))
-      return refuse('stale', 'This car is on the calendar already. Reload to see it.')
-    const wishes = words || 'A look at the coating, wash and topper.'
+    if (await findOpenJob(trx, vehicleId)) return refuse('stale', ask('visit-booked'))
+    const wishes = words || SHORT_WISH.visit
     const booked = await bookShortJob(trx, at, visitOffer(shop, known.vehicle, known.customer), {
       vehicleId,
       day,
@@ -75,7 +79,7 @@ export const logVisit = defineAction({
     if (!(await findKnown(trx, vehicleId))) return refuse('gone', GONE)
     const openJob = await findOpenJob(trx, vehicleId)
     if (openJob?.kind === 'visit') return done({ jobId: openJob.id })
-    if (openJob) return refuse('stale', 'This car is in hand for other work. Look at it there.')
+    if (openJob) return refuse('stale', ask('in-hand'))
     return done({ jobId: await openVisit(trx, vehicleId, at) })
   },
 })
@@ -91,14 +95,13 @@ export const keepLooks = defineAction({
     if (job?.kind !== 'visit') return refuse('gone', VISIT_GONE)
     if (job.handedOverAt) return refuse('stale', WENT_HOME)
     if (!everyone(shop.setup).some((person) => person.id === by))
-      return refuse('input', 'Say who looks.', 'by')
+      return refuse('input', ask('who-looks'), 'by')
     const { surfaces } = await loadProtection(trx, shop, job.vehicle, at)
     const known = new Set([
       ...unitsOf(job.vehicle, 'paint').map((unit) => unit.id),
       ...surfaces.map(({ surface }) => surface),
     ])
-    if (looks.some(({ unit }) => !known.has(unit)))
-      return refuse('gone', 'This car has no such part. Reload the page.')
+    if (looks.some(({ unit }) => !known.has(unit))) return refuse('gone', ask('no-such-part'))
     await writeLooks(
       trx,
       jobId,
@@ -139,8 +142,7 @@ export const endVisit = defineAction({
   write: async ({ trx, at }, { jobId }) => {
     const floor = await loadFloor(trx, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
-    if (entry?.stage.kind !== 'to-look')
-      return refuse('rule', 'This visit has steps of its own; hand it over when they are done.')
+    if (entry?.stage.kind !== 'to-look') return refuse('rule', ask('visit-has-steps'))
     await handOver(trx, entry.job, [], at)
     await refreshCareDates(trx, floor.shop, entry.job.vehicle.id, at)
     return done()
@@ -177,13 +179,14 @@ export const bookRepair = defineAction({
   write: async ({ trx, at }, { visitId, day, ...typed }) => {
     const found = await repairFor(trx, at, visitId, typed)
     if ('message' in found) return refuse('rule', found.message, 'panels')
-    if (await repairFrom(trx, visitId))
-      return refuse('stale', 'A repair was booked from this visit already. Reload to see it.')
-    const names = found.offer.polished.map(({ name }) => name.toLowerCase())
+    if (await repairFrom(trx, visitId)) return refuse('stale', ask('repair-booked'))
     const booked = await bookShortJob(trx, at, found.offer, {
       vehicleId: found.vehicleId,
       day,
-      wishes: `Coated again: ${names.join(', ')}.`,
+      wishes: SHORT_WISH.repair(
+        (await loadShop(trx)).setup.region,
+        found.offer.polished.map((panel) => panel.id),
+      ),
       fromJobId: visitId,
       onGuarantee: typed.onGuarantee,
     })
@@ -199,7 +202,7 @@ export const keepLife = defineAction({
   write: async ({ trx, at }, { jobId, odometerKm, storage, washing }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', VISIT_GONE)
-    if (job.handedOverAt) return refuse('stale', 'The car has gone home. What was told is kept as it was.')
+    if (job.handedOverAt) return refuse('stale', ask('looks-kept'))
     const life = { storage, washing, ...(odometerKm === '' ? {} : { odometerKm: Number(odometerKm) }) }
     await writeLife(trx, job, life)
     await refreshCareDates(trx, await loadShop(trx), job.vehicle.id, at)

@@ -2,13 +2,14 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadShop } from '../shop/shop-store'
 import { dropList, takeBack, takeOver } from './bring-store'
 import { listId } from './rows'
 
-const GONE = 'Nothing of this list is here. Choose the file again.'
+const GONE = ask('list-missing')
 
 /** What a list that was set down would bring. */
 export const checkList = defineReadAction({
@@ -28,10 +29,9 @@ export const takeList = defineAction({
   input: z.strictObject({ id: listId, rows: z.int().min(1) }),
   write: async ({ trx, at }, { id, rows }) => {
     const list = await trx('imports').where({ id }).first()
-    if (!list || list.taken_at) return refuse('gone', list ? 'This list has been brought already.' : GONE)
+    if (!list || list.taken_at) return refuse('gone', list ? ask('list-brought') : GONE)
     const [found] = await trx('import_rows').where({ import_id: id }).count({ rows: '*' })
-    if (Number(found?.rows) !== rows)
-      return refuse('stale', 'Not all of the list has arrived. Choose the file again.')
+    if (Number(found?.rows) !== rows) return refuse('stale', ask('list-incomplete'))
     const { language } = (await loadShop(trx)).setup.region
     return done(await takeOver(trx, id, { language, at }))
   },
@@ -55,8 +55,8 @@ export const undoList = defineAction({
   input: z.strictObject({ id: listId }),
   write: async ({ trx, at }, { id }) => {
     const list = await trx('imports').where({ id }).whereNotNull('taken_at').first()
-    if (!list) return refuse('gone', 'There is no such list. Reload the page.')
-    if (list.undone_at) return refuse('gone', 'This list has been taken back already. Reload the page.')
+    if (!list) return refuse('gone', ask('list-gone'))
+    if (list.undone_at) return refuse('gone', ask('list-taken-back'))
     return done(await takeBack(trx, id, at))
   },
 })

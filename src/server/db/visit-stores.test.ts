@@ -6,12 +6,14 @@ import sharp from 'sharp'
 import { afterEach, beforeEach, describe, expect, test } from 'vitest'
 import { toCustomerId, toJobId, toVehicleId } from '@/core/ids'
 import { emptyIntake, type Intake } from '@/core/intake/intake'
-import { countedReadings } from '@/core/survey'
+import { countedReadings, readWitnesses } from '@/core/survey'
 import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { CLEAN } from '@/core/wash'
+import { asked } from '@/text/en/asks'
+import { DUBLIN } from '@/text/region.fixture'
 import { findJob, handOver, takeIn, visitsOf } from '../floor/job-store'
 import { agreedCut, removalsOf } from '../handover/hand-over'
-import { MOST_BYTES, photoErrorText, readPhoto, storePhoto } from '../photos/photo-files'
+import { MOST_BYTES, photoAsk, readPhoto, storePhoto } from '../photos/photo-files'
 import { addPhoto, listPhotos, setRemoved, writeMarks } from '../photos/photo-store'
 import { signedVersions, signOff } from '../survey/sign-off-store'
 import { loadSurvey } from '../survey/survey-store'
@@ -169,7 +171,7 @@ describe('the ledger', () => {
     const table = agreedCut({ processes, panels: [] }, 'medium').bonnet!
     // The gauge says 2.5 and is the surer of the two; the table pulls a little.
     expect(Math.abs(removals[0]!.removedUm - 2.5)).toBeLessThan(Math.abs(table - 2.5))
-    expect(removals[0]!.note).toContain('gauge 2.5')
+    expect(readWitnesses(removals[0]!.note)?.gauge.removedUm).toBeCloseTo(2.5, 1)
     expect(removals[1]!.removedUm).toBeCloseTo(agreedCut({ processes, panels: [] }, 'medium').roof!, 9)
     expect(countedReadings(survey.after)).toEqual({ bonnet: [117.5, 117.9, 117.1] })
     await handOver(db, job, removals, NOW)
@@ -189,7 +191,7 @@ describe('photographs', () => {
     sharp({ create: { width, height, channels: 3, background: '#2f6242' } })
   const words = async (bytes: Buffer) => {
     const stored = await storePhoto(bytes)
-    return stored.ok ? 'kept' : photoErrorText(stored.error)
+    return stored.ok ? 'kept' : asked(DUBLIN, photoAsk(stored.error))
   }
   test('are turned upright, made smaller, and forget where they were taken', async () => {
     const taken = await picture(4000, 3000)

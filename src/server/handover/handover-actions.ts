@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { cardOf } from '@/core/card'
 import { blindToIt, inspectionItems, isTorqueOpen, PAYMENT_WAYS, withRework } from '@/core/handover'
 import { toPersonId } from '@/core/ids'
@@ -28,33 +29,35 @@ export const judgeItem = defineAction({
       jobId: aJob,
       item: id,
       verdict: z.enum(['good', 'fault']),
-      note: z.string().trim().max(300, 'Keep it under 300 characters.'),
+      note: z
+        .string()
+        .trim()
+        .max(300, ask('keep-under', { characters: 300 })),
       clearedPercent: z.int().min(0).max(100).optional(),
       sentTo: anOperation.optional(),
-      by: z.string().min(1, 'Say who looks.').max(80).transform(toPersonId),
+      by: z.string().min(1, ask('who-looks')).max(80).transform(toPersonId),
     })
     .refine(({ verdict, note }) => verdict === 'good' || note.length > 0, {
       path: ['note'],
-      message: 'Say in a few words what is wrong.',
+      message: ask('what-is-wrong'),
     }),
   write: async ({ trx, at, replan }, { jobId, by, sentTo, ...seen }) => {
     const floor = await loadFloor(trx, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
-    if (!entry?.live) return refuse('gone', 'There is no agreed work on this car. Load the page again.')
-    if (entry.job.handedOverAt)
-      return refuse('stale', 'The car has gone home. What was seen is kept as it was.')
+    if (!entry?.live) return refuse('gone', ask('no-agreed-work'))
+    if (entry.job.handedOverAt) return refuse('stale', ask('looks-kept'))
     const item = inspectionItems(entry.job.vehicle.shape).find((each) => each.id === seen.item)
-    if (!item) return refuse('gone', 'This car has no such place. Load the page again.')
+    if (!item) return refuse('gone', ask('no-such-place'))
     const person = everyone(floor.shop.setup).find((each) => each.id === by)
-    if (!person) return refuse('input', 'Say who looks.', 'by')
+    if (!person) return refuse('input', ask('who-looks'), 'by')
     if (blindToIt(entry.live.plan, entry.live.progress).has(by))
-      return refuse('rule', `${person.name} worked on this paint. Somebody else has to look.`, 'by')
-    const changed = sentTo ? withRework(entry.live.plan, sentTo, item.name) : undefined
-    if (sentTo && !changed) return refuse('input', 'Choose the step it goes back to.', 'sentTo')
+      return refuse('rule', ask('inspector-worked', { name: person.name }), 'by')
+    const changed = sentTo ? withRework(entry.live.plan, sentTo, item.id) : undefined
+    if (sentTo && !changed) return refuse('input', ask('step-to-redo'), 'sentTo')
     await writeVerdict(trx, jobId, { ...seen, by, at, ...(sentTo ? { sentTo } : {}) })
     if (changed) {
       await changePlan(trx, jobId, changed)
-      await replan('a fault sent back', [jobId])
+      await replan('fault-sent-back', [jobId])
     }
     return done()
   },
@@ -66,15 +69,17 @@ export const recordPayment = defineAction({
   input: z.strictObject({
     jobId: aJob,
     euros: z
-      .number({ error: 'Type the amount as a number, such as 480.50.' })
-      .positive('Type how much came in.')
-      .max(1_000_000, 'That is more than any job here costs.'),
+      .number({ error: ask('payment-number') })
+      .positive(ask('payment'))
+      .max(1_000_000, ask('payment-too-large')),
     way: z.enum(PAYMENT_WAYS),
-    note: z.string().trim().max(120, 'Keep it under 120 characters.'),
+    note: z
+      .string()
+      .trim()
+      .max(120, ask('keep-under', { characters: 120 })),
   }),
   write: async ({ trx, at }, { jobId, euros, way, note }) => {
-    if (!(await findJob(trx, jobId)))
-      return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    if (!(await findJob(trx, jobId))) return refuse('gone', ask('job-gone'))
     // Tablets name the amount so whatever the currency.
     const { region } = (await loadShop(trx)).setup
     const cents = Math.round(euros * 10 ** minorDigits(region))
@@ -103,8 +108,7 @@ export const makePrivateLink = defineAction({
   secret: true,
   input: z.strictObject({ jobId: aJob }),
   write: async ({ trx, at }, { jobId }) => {
-    if (!(await findJob(trx, jobId)))
-      return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    if (!(await findJob(trx, jobId))) return refuse('gone', ask('job-gone'))
     const token = await makeJobLink(trx, jobId, at, plusMinutes(at, LINK_DAYS * 1440))
     return done({ path: `/g/${token}` })
   },
@@ -128,18 +132,14 @@ export const handJobOver = defineAction({
   write: async ({ trx, at }, { jobId }) => {
     const floor = await loadFloor(trx, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
-    if (entry?.stage.kind !== 'ready') return refuse('stale', 'Not every step is done yet.')
+    if (entry?.stage.kind !== 'ready') return refuse('stale', ask('steps-open'))
     const fault = (await listVerdicts(trx, jobId)).find(({ verdict }) => verdict === 'fault')
-    if (fault)
-      return refuse(
-        'rule',
-        `The final inspection found a fault: ${fault.note}. Put it right, then inspect again.`,
-      )
+    if (fault) return refuse('rule', ask('fault-found', { note: fault.note }))
     if (
       entry.live &&
       isTorqueOpen(entry.live.plan.operations, cardOf(entry.live, await loadEntries(trx, jobId)))
     )
-      return refuse('rule', 'Confirm the wheel-nut torque before handover: tick it on the job card.')
+      return refuse('rule', ask('wheel-nuts'))
     await handOverJob(trx, entry.job, floor.shop.setup.region.timezone, at)
     return done()
   },

@@ -1,6 +1,7 @@
 'use server'
 
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { toVehicleId } from '@/core/ids'
 import { intakeSchema } from '@/core/intake/intake'
 import { atLocal, dayIn, laterOf, localDayOrThrow } from '@/core/time'
@@ -20,10 +21,9 @@ export const takeVehicleIn = defineAction({
   write: async ({ trx, at }, intake) => {
     const shop = await loadShop(trx)
     const { timezone } = shop.setup.region
-    if (intake.arriveDay < dayIn(timezone, at))
-      return refuse('input', 'That day has passed. Choose today or later.', 'arriveDay')
+    if (intake.arriveDay < dayIn(timezone, at)) return refuse('input', ask('past-day'), 'arriveDay')
     if (intake.wantedBy !== '' && intake.wantedBy < intake.arriveDay)
-      return refuse('input', 'That is before the vehicle comes in. Choose a later day.', 'wantedBy')
+      return refuse('input', ask('before-arrival'), 'wantedBy')
     const arrive = laterOf(atLocal(timezone, localDayOrThrow(intake.arriveDay), ARRIVAL_CLOCK), at)
     const jobId = await takeIn(trx, intake, arrive, at)
     // How it lives may have been told anew.

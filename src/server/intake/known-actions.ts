@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aVehicle } from '@/core/inputs'
 import { defineReadAction } from '../action/define'
 import { plain } from '../db/plain'
@@ -9,7 +10,7 @@ import { listKnown, ownersWithoutCar } from '../vehicles/vehicle-store'
 import { loadPast } from './past'
 
 const MOST_FOUND = 6
-const typed = z.string().max(100, 'Type less: a few letters of the plate will do.')
+const typed = z.string().max(100, ask('shorter-search'))
 
 /**
  * Vehicles whose plate, owner, make, model or number holds what was typed, and owners who have none here yet; spaces and accents do

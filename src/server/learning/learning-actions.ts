@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, type Refusal, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { id, version } from '@/core/inputs'
 import { PERIODS } from '@/core/learning'
 import { costsSchema } from '@/core/shop'
@@ -31,8 +32,7 @@ export const acceptPace = defineAction({
       const lesson = learned.get(key)
       return lesson && rounded(lesson.factor) === rounded(factor) ? [lesson] : []
     })
-    if (accepted.length < shown.length)
-      return refuse('stale', 'Another job has gone home since. Reload the page and look again.')
+    if (accepted.length < shown.length) return refuse('stale', ask('learned-since'))
     const pace = {
       ...shop.setup.pace,
       ...Object.fromEntries(accepted.map(({ key, factor }) => [key, rounded(factor)])),

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { toPersonId } from '@/core/ids'
 import { compareGrade, PRACTICE_PANELS, practicePanel } from '@/core/practice'
 import { defineAction } from '../action/define'
@@ -14,12 +15,12 @@ export const gradePanel = defineAction({
   who: 'floor',
   input: z.strictObject({
     seed: z.int().min(1).max(PRACTICE_PANELS),
-    person: z.string().min(1, 'Say who is looking.').max(80).transform(toPersonId),
+    person: z.string().min(1, ask('who-looks')).max(80).transform(toPersonId),
     grade: gradeSchema,
   }),
   write: async ({ trx, at }, { seed, person, grade }) => {
     const { setup } = await loadShop(trx)
-    if (!setup.people.some(({ id }) => id === person)) return refuse('input', 'Say who is looking.', 'person')
+    if (!setup.people.some(({ id }) => id === person)) return refuse('input', ask('who-looks'), 'person')
     const panel = practicePanel(seed)
     const others = (await gradesOf(trx, seed)).filter((kept) => kept.person !== person)
     await keepGrade(trx, { seed, person, grade, gradedAt: at })

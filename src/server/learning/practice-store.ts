@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { ask } from '@/core/asks'
 import type { PersonId } from '@/core/ids'
 import type { Grade } from '@/core/practice'
 import { PRACTICE_FINDINGS, PRACTICE_KINDS } from '@/core/practice'
@@ -7,7 +8,7 @@ import type { Instant } from '@/core/time'
 import { instantOrThrow } from '@/core/time'
 
 export const gradeSchema: z.ZodType<Grade> = z.object({
-  finding: z.enum(PRACTICE_FINDINGS, 'Say what the film tells.'),
+  finding: z.enum(PRACTICE_FINDINGS, ask('practice-film')),
   defects: z.array(
     z.object({
       kind: z.enum(PRACTICE_KINDS),

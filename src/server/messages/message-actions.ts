@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { CHANNELS, LANGUAGES } from '@/core/customer'
 import type { VehicleId } from '@/core/ids'
 import { aCustomer, aMessage, aVehicle, nothing, version } from '@/core/inputs'
@@ -42,7 +43,7 @@ async function queueOne(
   words: Template,
 ): Promise<Answer<null>> {
   const { due, customer, vehicle, route } = proposed
-  if (route.kind === 'held') return refuse('rule', 'Consent or address is missing.')
+  if (route.kind === 'held') return refuse('rule', ask('no-consent'))
   const page = await pageFor(doing, vehicle.id)
   const facts = {
     ...dueFacts(shop.setup.region, proposed.customer.language, due),
@@ -103,18 +104,18 @@ export const writeToOwner = defineAction({
     subject: z
       .string()
       .trim()
-      .min(1, 'Write what it is about.')
-      .max(120, 'Keep the subject under 120 characters.'),
+      .min(1, ask('about-what'))
+      .max(120, ask('keep-under', { characters: 120 })),
     text: z
       .string()
       .trim()
-      .min(1, 'Write what you want to say.')
-      .max(1500, 'Keep it under 1,500 characters.'),
+      .min(1, ask('message-text'))
+      .max(1500, ask('keep-under', { characters: 1_500 })),
   }),
   write: async (doing, { id: message, vehicleId, occasion, ...template }) => {
     const shop = await loadShop(doing.trx)
     const known = await findKnown(doing.trx, vehicleId)
-    if (!known) return refuse('gone', 'This vehicle is no longer there. Go back to the list.')
+    if (!known) return refuse('gone', ask('vehicle-gone'))
     const [unknown] = unknownFacts(template).filter((name) => name !== 'page')
     if (unknown) return refuse('input', TEMPLATE_ERROR_TEXT['unknown-fact'](unknown), 'text')
     const page = template.text.includes('{page}') ? await pageFor(doing, vehicleId) : undefined
@@ -142,9 +143,7 @@ export const withdrawQueued = defineAction({
   who: 'desk',
   input: z.strictObject({ id: aMessage }),
   write: async ({ trx }, message) =>
-    (await withdrawMessage(trx, message.id))
-      ? done()
-      : refuse('stale', 'It is on its way already and cannot be called back.'),
+    (await withdrawMessage(trx, message.id)) ? done() : refuse('stale', ask('message-sent')),
 })
 
 export const readReply = defineAction({
@@ -188,8 +187,16 @@ export const saveWords = defineAction({
   who: 'desk',
   input: z.strictObject({
     ...occasionAndLanguage,
-    subject: z.string().trim().min(1, 'Write a subject.').max(120, 'Keep the subject under 120 characters.'),
-    text: z.string().trim().min(1, 'Write a text.').max(1500, 'Keep it under 1,500 characters.'),
+    subject: z
+      .string()
+      .trim()
+      .min(1, ask('text-subject'))
+      .max(120, ask('keep-under', { characters: 120 })),
+    text: z
+      .string()
+      .trim()
+      .min(1, ask('text-text'))
+      .max(1500, ask('keep-under', { characters: 1_500 })),
   }),
   write: async ({ trx }, { occasion, language, ...template }) => {
     const [unknown] = unknownFacts(template)
@@ -227,20 +234,18 @@ export const saveContact = defineAction({
   who: 'desk',
   input: z.strictObject({
     customerId: aCustomer,
-    phone: z.string().trim().max(60, 'Keep the number under 60 characters.'),
-    email: z.union([
-      z.literal(''),
-      z.email('This is no e-mail address. Correct it, or leave it empty.').max(200),
-    ]),
+    phone: z
+      .string()
+      .trim()
+      .max(60, ask('keep-under', { characters: 60 })),
+    email: z.union([z.literal(''), z.email(ask('an-email')).max(200)]),
     mayRemind: z.boolean(),
     language: z.enum(LANGUAGES),
     writeBy: z.enum(CHANNELS),
     tax: z.enum(CUSTOMER_TAX),
   }),
   write: async ({ trx }, { customerId, ...contact }) =>
-    (await writeContact(trx, customerId, contact))
-      ? done()
-      : refuse('gone', 'This owner is no longer there. Reload the page.'),
+    (await writeContact(trx, customerId, contact)) ? done() : refuse('gone', ask('owner-gone')),
 })
 
 /** A private page for the owner; its address is shown once. */
@@ -251,7 +256,7 @@ export const makePage = defineAction({
   input: z.strictObject({ vehicleId: aVehicle }),
   write: async (doing, { vehicleId }) => {
     const path = await pagePath(doing, vehicleId)
-    return path ? done({ path }) : refuse('gone', 'This vehicle is no longer there. Go back to the list.')
+    return path ? done({ path }) : refuse('gone', ask('vehicle-gone'))
   },
 })
 

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { asksToStop, type Message, nextLoud, OCCASION, type QuietHours } from '@/core/messages'
 import { type Instant, plusMinutes } from '@/core/time'
 import type { MessageGateway } from '@/devices/message-gateway'
+import { CONSENT_WITHDRAWN } from '@/text/en/messages'
 import type { MessagesRow } from '../db/tables'
 import { toMessage } from './message-store'
 
@@ -47,7 +48,7 @@ async function mayStillSend(db: Knex, { occasion, customerId }: Message): Promis
 async function deliver(db: Knex, gateway: MessageGateway, message: Message, now: Instant): Promise<boolean> {
   const own = db('messages').where({ id: message.id, state: 'sending' })
   if (!(await mayStillSend(db, message))) {
-    await own.update({ state: 'withdrawn', last_error: 'Consent was withdrawn.' })
+    await own.update({ state: 'withdrawn', last_error: CONSENT_WITHDRAWN })
     return false
   }
   try {

@@ -1,15 +1,12 @@
 import type { Knex } from 'knex'
-import { CHANNEL_NAME, LANGUAGE_NAME } from '@/core/customer'
+import { LANGUAGE_NAME } from '@/core/customer'
 import type { Proposed } from '@/core/messages'
 import type { ProposalView } from '@/core/messages/proposed'
 import type { Shop } from '@/core/shop'
 import { loadTemplates } from '@/server/messages/message-store'
 import { writtenOut } from '@/server/messages/proposed-messages'
-import { HELD_TEXT } from '@/text/en/messages'
+import { CHANNEL_NAME, HELD_TEXT, PAGE_SHOWN } from '@/text/en/messages'
 import { dueFacts } from '@/text/messages'
-
-/** Stands in a preview for the address that is made when the message goes. */
-const PAGE_SHOWN = '(their private page)'
 
 export async function proposalViews(
   db: Knex,

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { ask } from '@/core/asks'
 import { type JobId, toVehicleId, type VehicleId } from '@/core/ids'
 import {
   type DueMessage,
@@ -182,7 +183,7 @@ export function writtenOut(
   })
   if (filled.ok) return ok(filled.value)
   return refused({
-    message: `The text for this occasion asks for {${filled.error.name}}, which this car does not have. Change it under Texts.`,
+    message: ask('text-fact-missing', { fact: filled.error.name }),
   })
 }
 

@@ -2,12 +2,13 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { id, version } from '@/core/inputs'
 import { marksSchema } from '@/core/photo'
 import { defineAction } from '../action/define'
 import { setRemoved, writeMarks } from './photo-store'
 
-const NO_PHOTO = 'This photograph is no longer there. Reload the page.'
+const NO_PHOTO = ask('photo-gone')
 
 /** Keeps what was drawn on a photograph. */
 export const keepMarks = defineAction({
@@ -15,9 +16,7 @@ export const keepMarks = defineAction({
   who: 'floor',
   input: z.strictObject({ id, version, marks: marksSchema }),
   write: async ({ trx }, { id: photo, version: readAt, marks }) =>
-    (await writeMarks(trx, photo, readAt, marks))
-      ? done()
-      : refuse('stale', 'Someone else has drawn on this photograph. Reload to see it, then draw again.'),
+    (await writeMarks(trx, photo, readAt, marks)) ? done() : refuse('stale', ask('photo-drawn-on')),
 })
 
 export const removePhoto = defineAction({

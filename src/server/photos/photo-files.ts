@@ -2,6 +2,7 @@ import { createHash, randomUUID } from 'node:crypto'
 import { mkdir, open, readFile, rename, stat } from 'node:fs/promises'
 import path from 'node:path'
 import sharp from 'sharp'
+import { ask } from '@/core/asks'
 import { ok, type Result, refused } from '@/core/result'
 import { dataFolder } from '../db/data-folder'
 
@@ -26,14 +27,13 @@ export type PhotoError =
   | { code: 'photo-broken' }
 
 const PHOTO_ERROR: Record<PhotoError['code'], string> = {
-  'photo-empty': 'The file is empty. Take the photograph again.',
-  'photo-too-large': `The file is larger than ${MOST_BYTES / 1024 / 1024} MB. Send a smaller copy; 12 megapixels are plenty.`,
-  'photo-too-many-pixels': `The picture has more than ${MOST_PIXELS / 1e6} million pixels. Send a smaller copy.`,
-  'photo-not-a-picture':
-    'This is no photograph we can read. Send a JPEG, PNG or WebP; set a phone to “most compatible”.',
-  'photo-broken': 'The picture is damaged. Send it again, or take it again.',
+  'photo-empty': ask('photo-empty'),
+  'photo-too-large': ask('photo-too-large', { megabytes: MOST_BYTES / 1024 / 1024 }),
+  'photo-too-many-pixels': ask('photo-too-many-pixels', { millions: MOST_PIXELS / 1e6 }),
+  'photo-not-a-picture': ask('photo-unread'),
+  'photo-broken': ask('photo-damaged'),
 }
-export const photoErrorText = ({ code }: PhotoError): string => PHOTO_ERROR[code]
+export const photoAsk = ({ code }: PhotoError): string => PHOTO_ERROR[code]
 
 const READABLE = new Set(['jpeg', 'png', 'webp', 'tiff', 'heif'])
 const OPTIONS = { limitInputPixels: MOST_PIXELS, failOn: 'error', sequentialRead: true } as const

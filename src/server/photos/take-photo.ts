@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, id } from '@/core/inputs'
 import { PHASES } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
@@ -10,7 +11,7 @@ import { addPhoto, listPhotos } from './photo-store'
 /** A photograph of a place on a vehicle, as it is told beside the picture itself. */
 export const photoInput = z.strictObject({
   jobId: aJob,
-  place: z.string().min(1, 'Choose a panel or a place first, then take the photograph.').max(80),
+  place: z.string().min(1, ask('photo-nowhere')).max(80),
   phase: z.enum(PHASES),
   samePlaceAs: id.optional(),
 })
@@ -22,12 +23,12 @@ export const takePhoto = defineWrite({
   input: photoInput.extend({ hash: z.string().max(128), width: z.int(), height: z.int() }),
   write: async ({ trx, at, key }, { jobId, samePlaceAs, ...photo }) => {
     const job = await findJob(trx, jobId)
-    if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    if (!job) return refuse('gone', ask('job-gone'))
     const { shape } = job.vehicle
     if (![...panelsOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place))
-      return refuse('input', `“${photo.place}” is no part of this body shape.`, 'place')
+      return refuse('input', ask('no-such-part'), 'place')
     if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))
-      return refuse('gone', 'The photograph this one repeats is no longer there.')
+      return refuse('gone', ask('photo-of-gone'))
     const taken = { jobId, ...photo, takenAt: at, ...(samePlaceAs ? { samePlaceAs } : {}) }
     return done(await addPhoto(trx, taken, key))
   },

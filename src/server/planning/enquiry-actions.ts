@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { day, id } from '@/core/inputs'
 import { TOLD_STATES } from '@/core/planning'
 import { atLocal, dayIn } from '@/core/time'
@@ -18,13 +19,12 @@ export const askWhen = defineReadAction({
     shape: z.enum(SHAPES),
     state: z.enum(TOLD_STATES),
     packageKey: id,
-    day: day('Choose the day on which the car can come.'),
-    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Type the time at which it can come, such as 08:30.'),
+    day: day(ask('enquiry-day')),
+    time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, ask('enquiry-time')),
   }),
   read: async ({ db, at }, { day: arriveDay, time, ...told }) => {
     const { timezone } = (await loadShop(db)).setup.region
-    if (arriveDay < dayIn(timezone, at))
-      return refuse('input', 'This day is past. Choose today or a later one.', 'day')
+    if (arriveDay < dayIn(timezone, at)) return refuse('input', ask('past-day'), 'day')
     return done(await compute('caller', at, { ...told, arrive: atLocal(timezone, arriveDay, time) }))
   },
 })

@@ -3,6 +3,7 @@ import type { BayId } from '@/core/ids'
 import type { Floor } from '@/core/planning'
 import { personEvents, placeEvents, shopEvents } from '@/core/planning'
 import { everyone } from '@/core/shop'
+import { feedWords } from '@/text/en/feeds'
 
 /** Calendars that other programs read: of a person, a bay, or the whole shop. Undefined for what is not in the shop. */
 export function feed(floor: Floor, kind: string, id: string): string | undefined {
@@ -12,14 +13,15 @@ export function feed(floor: Floor, kind: string, id: string): string | undefined
       ? [{ live, plate: job.vehicle.plate, vehicle: `${job.vehicle.make} ${job.vehicle.model}` }]
       : [],
   )
+  const words = feedWords(setup.region)
   const write = (whose: string, events: CalendarEvent[]) =>
     writeCalendar({ kind: 'Schedule', name: `${setup.name}: ${whose}`, issued: floor.now, events })
   const placeName = (place: BayId) => setup.places.find((each) => each.id === place)?.name ?? place
-  if (kind === 'shop') return id === 'all' ? write('who comes and goes', shopEvents(jobs)) : undefined
+  if (kind === 'shop') return id === 'all' ? write(words.whole, shopEvents(jobs, words)) : undefined
   if (kind === 'bays') {
     const place = setup.places.find((each) => each.id === id)
-    return place && write(place.name, placeEvents(jobs, place.id))
+    return place && write(place.name, placeEvents(jobs, place.id, words))
   }
   const person = kind === 'people' ? everyone(setup).find((each) => each.id === id) : undefined
-  return person && write(person.name, personEvents(jobs, person.id, placeName, floor.now))
+  return person && write(person.name, personEvents(jobs, person.id, placeName, words, floor.now))
 }

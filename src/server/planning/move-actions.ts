@@ -2,9 +2,11 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, anOperation, nothing } from '@/core/inputs'
 import type { Moved } from '@/core/planning'
 import { placedOperationSchema } from '@/core/schedule'
+import { MOVE_SAID } from '@/text/en/planning'
 import { defineAction, defineReadAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
 import { calendarToMove, redoMove, takeMove, undoMove } from './moving'
@@ -25,19 +27,13 @@ function answer(moved: Moved, said: string): Answer<{ said: string }> {
     case 'moved':
       return done({ said })
     case 'stale':
-      return refuse(
-        'stale',
-        'Something has happened on the floor since. Look at the calendar as it is now, and try again.',
-      )
+      return refuse('stale', ask('moved-since'))
     case 'broken':
-      return refuse('rule', `This would break a rule: it ${moved.rule}.`)
+      return refuse('rule', ask('breaks-rule', { rule: moved.rule }))
     case 'nothing':
-      return refuse('gone', 'There is nothing more to take back.')
+      return refuse('gone', ask('nothing-to-take-back'))
     case 'overtaken':
-      return refuse(
-        'stale',
-        `“${moved.what}” cannot be taken back or done again: the calendar has gone on since.`,
-      )
+      return refuse('stale', ask('overtaken', { what: moved.what }))
   }
 }
 
@@ -55,21 +51,21 @@ export const moveThere = defineAction({
   }),
   mostInput: 500_000,
   write: async ({ trx, at }, { from, operations, what }) =>
-    answer(await takeMove(trx, at, from, operations, what), `Moved: ${what}.`),
+    answer(await takeMove(trx, at, from, operations, what), MOVE_SAID.moved(what)),
 })
 
 export const undo = defineAction({
   name: 'planning.undo-move',
   who: 'desk',
   input: nothing,
-  write: async ({ trx, at }) => answer(await undoMove(trx, at), 'Taken back.'),
+  write: async ({ trx, at }) => answer(await undoMove(trx, at), MOVE_SAID.undone),
 })
 
 export const redo = defineAction({
   name: 'planning.redo-move',
   who: 'desk',
   input: nothing,
-  write: async ({ trx, at }) => answer(await redoMove(trx, at), 'Done again.'),
+  write: async ({ trx, at }) => answer(await redoMove(trx, at), MOVE_SAID.redone),
 })
 
 /** Lets steps stay where they are planned whatever else is planned, or lets them go again. */
@@ -84,9 +80,8 @@ export const setPinned = defineAction({
   write: async ({ trx, at }, { job, operations, pinned }) => {
     const live = (await loadFloor(trx, at)).jobs.find((entry) => entry.job.id === job)?.live
     const known = new Set(live?.plan.operations.map((operation) => operation.id))
-    if (!operations.every((operation) => known.has(operation)))
-      return refuse('gone', 'This step is no longer planned. Load the page again.')
+    if (!operations.every((operation) => known.has(operation))) return refuse('gone', ask('step-unplanned'))
     await (pinned ? pin : unpin)(trx, job, operations)
-    return done({ said: pinned ? 'Pinned where it is.' : 'Free to move again.' })
+    return done({ said: pinned ? MOVE_SAID.pinned : MOVE_SAID.unpinned })
   },
 })

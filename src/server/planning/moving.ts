@@ -57,7 +57,7 @@ export async function takeMove(
   const after = joinParts(calendar.problem, schedule).filter(({ job }) => changed.has(job))
   const before = await publishedOf(db, changed)
   await db.transaction(async (trx) => {
-    await publish(trx, after, { ...planningOf(floor), computedAt: now, cause: 'moved by hand' })
+    await publish(trx, after, { ...planningOf(floor), computedAt: now, cause: 'moved-by-hand' })
     await trx('moves').whereNotNull('undone_at').delete()
     await trx('moves').insert({
       what,
@@ -122,7 +122,7 @@ async function goTo(
   const back = placed.filter(({ job }) => jobs.has(job))
   if (new Set(back.map(({ job }) => job)).size < jobs.size) return overtaken
   await db.transaction(async (trx) => {
-    await publish(trx, back, { ...planningOf(floor), computedAt: now, cause: 'moved by hand' })
+    await publish(trx, back, { ...planningOf(floor), computedAt: now, cause: 'moved-by-hand' })
     // The way there and back leads between the same two calendars, as they are kept now.
     await trx('moves')
       .where({ id })

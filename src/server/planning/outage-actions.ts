@@ -3,6 +3,7 @@
 import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { toOperationId } from '@/core/ids'
 import { id } from '@/core/inputs'
 import { type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
@@ -40,12 +41,12 @@ export const foresee = defineAction({
       what.kind !== 'air' &&
       !(what.kind === 'person' ? everyone(setup) : setup.places).some((each) => each.id === what.id)
     )
-      return refuse('gone', 'This is no longer in the shop. Load the page again.', 'id')
+      return refuse('gone', ask('shop-thing-gone'), 'id')
     const { from, until } = spanOf(times, setup.region.timezone)
-    if (until <= from) return refuse('input', 'It must end after it begins.', 'until')
-    if (until <= at) return refuse('input', 'This is already over; it changes no plan.', 'until')
+    if (until <= from) return refuse('input', ask('end-after-begin'), 'until')
+    if (until <= at) return refuse('input', ask('over-already'), 'until')
     if (daysBetween(dayIn(setup.region.timezone, from), dayIn(setup.region.timezone, until)) > LONGEST_DAYS)
-      return refuse('input', 'Longer than a year: change who works here instead.', 'until')
+      return refuse('input', ask('longer-than-a-year'), 'until')
     return foretell(at, { kind: 'outage', outage: { id: randomUUID(), what, from, until } })
   },
   write: ({ trx }, _, told) => keep(trx, told),
@@ -59,9 +60,9 @@ export const foreseeFrost = defineAction({
   prepare: async ({ db, at }, times): Promise<Foretold> => {
     const floor = await loadFloor(db, at)
     const span = spanOf(times, floor.shop.setup.region.timezone)
-    if (span.until <= span.from) return refuse('input', 'It must end after it begins.', 'until')
+    if (span.until <= span.from) return refuse('input', ask('end-after-begin'), 'until')
     const changes = frozenWashes(openJobs(floor), span, at)
-    if (changes.length === 0) return refuse('gone', 'No wash outside is planned for that time.', 'from')
+    if (changes.length === 0) return refuse('gone', ask('no-wash-outside'), 'from')
     return foretell(at, { kind: 'work', changes, cause: 'frost' })
   },
   write: ({ trx }, _, told) => keep(trx, told),
@@ -73,20 +74,20 @@ export const foreseeLonger = defineAction({
   who: 'desk',
   input: z.strictObject({
     job: z.string().max(80),
-    operation: z.string().min(1, 'Choose the step.').max(80).transform(toOperationId),
+    operation: z.string().min(1, ask('step')).max(80).transform(toOperationId),
     minutes: z
-      .number('Type how many minutes, such as 90.')
-      .int('Type whole minutes, such as 90.')
-      .min(-600, 'That is more than the step can take.')
-      .max(2880, 'Longer than two days: agree on something else with the customer first.')
-      .refine((minutes) => minutes !== 0, 'Type how many minutes, such as 90.'),
+      .number(ask('longer-minutes'))
+      .int(ask('longer-whole-minutes'))
+      .min(-600, ask('longer-too-long'))
+      .max(2880, ask('longer-two-days'))
+      .refine((minutes) => minutes !== 0, ask('longer-minutes')),
   }),
   prepare: async ({ db, at }, { job, operation, minutes }): Promise<Foretold> => {
     const live = openJobs(await loadFloor(db, at)).find((each) => each.id === job)
     const change = live && takesLonger(live, operation, minutes)
     return change
-      ? foretell(at, { kind: 'work', changes: [change], cause: 'a step takes longer' })
-      : refuse('gone', 'This step is no longer to be done. Load the page again.', 'operation')
+      ? foretell(at, { kind: 'work', changes: [change], cause: 'step-takes-longer' })
+      : refuse('gone', ask('step-not-to-do'), 'operation')
   },
   write: ({ trx }, _, told) => keep(trx, told),
 })

@@ -2,8 +2,10 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { id, nothing } from '@/core/inputs'
 import { scheduleSchema } from '@/core/schedule'
+import { PLANNED_AS_SEEN } from '@/text/en/planning'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { plannedFromSchema } from './planned-from'
@@ -41,9 +43,9 @@ export const offerPlan = defineAction({
       case 'proposed':
         return done(offered.proposal)
       case 'stale':
-        return refuse('stale', 'The schedule has changed since. Re-plan.')
+        return refuse('stale', ask('schedule-changed'))
       case 'broken':
-        return refuse('rule', offered.rule)
+        return refuse('rule', ask('breaks-rule', { rule: offered.rule }))
     }
   },
 })
@@ -57,11 +59,11 @@ export const takePlan = defineAction({
     const { kind } = await takeProposal(trx, proposal.id, at)
     switch (kind) {
       case 'taken':
-        return done({ said: 'Planned. Everybody’s times are the ones you saw.' })
+        return done({ said: PLANNED_AS_SEEN })
       case 'stale':
-        return refuse('stale', 'The schedule has changed since. Re-plan and check again.')
+        return refuse('stale', ask('schedule-changed-check'))
       case 'gone':
-        return refuse('gone', 'This plan is no longer saved. Re-plan.')
+        return refuse('gone', ask('plan-gone'))
     }
   },
 })

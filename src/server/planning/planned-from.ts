@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '@/core/asks'
 import { type Instant, instant } from '@/core/time'
 
 /** From when a problem is that a page was given, and from what floor: as it comes back from the page. */
@@ -6,7 +7,7 @@ export const plannedFromSchema = z.object({
   at: z.string().transform((text, context): Instant => {
     const read = instant(text)
     if (read.ok) return read.value
-    context.addIssue({ code: 'custom', message: 'not an instant' })
+    context.addIssue({ code: 'custom', message: ask('a-date-and-time') })
     return z.NEVER
   }),
   basis: z.string(),

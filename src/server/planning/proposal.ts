@@ -29,6 +29,7 @@ import {
 import { unreachable } from '@/core/result'
 import {
   checkSchedule,
+  fault,
   type PlacedOperation,
   placedOperationSchema,
   planChanges,
@@ -155,16 +156,16 @@ export async function offerSchedule(
   const { problem } = planningProblem(calendarNow(floor), openJobs(floor), { now: at })
   const [broken] = checkSchedule(problem, schedule)
   if (broken || schedule.status === 'infeasible')
-    return { kind: 'broken', rule: broken?.message ?? 'no place' }
+    return { kind: 'broken', rule: broken?.message ?? fault('no-room') }
   const planning = planningOf(at, schedule)
   const worked = await proposalOf(db, floor, joinParts(problem, schedule), planning)
   return { kind: 'proposed', proposal: await keepProposal(db, worked) }
 }
 
 const CAUSE: Record<Outage['what']['kind'], string> = {
-  person: 'somebody away',
-  place: 'a bay out of use',
-  air: 'air too damp to coat',
+  person: 'person-away',
+  place: 'bay-out-of-use',
+  air: 'damp-air',
 }
 
 const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({

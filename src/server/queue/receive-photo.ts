@@ -4,8 +4,9 @@ import type { QueueEntry, QueueOutcome, Why } from '@/core/queue'
 import { refused } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
+import { said } from '../action/in-words'
 import { perform } from '../action/perform'
-import { MOST_BYTES, type PhotoError, photoErrorText, storePhoto } from '../photos/photo-files'
+import { MOST_BYTES, type PhotoError, photoAsk, storePhoto } from '../photos/photo-files'
 import { photoInput, takePhoto } from '../photos/take-photo'
 import { lastActAt } from '../work/acts-store'
 import { nextNumber, setNext, type Taken, timeOf } from './receive'
@@ -42,7 +43,7 @@ export async function receivePhoto(
     : refused<PhotoError>({ code: 'photo-too-large', mostBytes: MOST_BYTES })
   return db.transaction(async (trx) => {
     const refusal = async (message: string): Promise<QueueOutcome> => {
-      const why: Why = { kind: 'words', message }
+      const why: Why = { kind: 'words', message: await said(trx, message) }
       const { jobId: job, samePlaceAs, ...rest } = photo
       const entry: QueueEntry = {
         id,
@@ -57,7 +58,7 @@ export async function receivePhoto(
     }
     const next = Math.max(expected, number + 1)
     await setNext(trx, device, next)
-    if (!stored.ok) return { next, outcomes: [await refusal(photoErrorText(stored.error))] }
+    if (!stored.ok) return { next, outcomes: [await refusal(photoAsk(stored.error))] }
     const input = { ...photo, ...stored.value }
     const caller = { ...SHOP_FLOOR, device }
     const answer = await perform(trx, takePhoto, { key: id, input }, { caller, at })

@@ -1,11 +1,13 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { ask } from '@/core/asks'
 import type { Conflict, Entry } from '@/core/card'
 import { actSchema } from '@/core/card/act-schema'
 import { toJobId, toPersonId } from '@/core/ids'
 import { newIn, type QueueEntry, type QueueOutcome, type Why } from '@/core/queue'
 import { type Instant, instantOf } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
+import { said } from '../action/in-words'
 import { perform } from '../action/perform'
 import { lastActAt, writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
@@ -47,7 +49,7 @@ export const batchSchema = z.strictObject({
     .array(entrySchema)
     .max(BATCH_MOST)
     .refine((waiting) => waiting.every((entry) => JSON.stringify(entry).length <= ENTRY_MOST), {
-      message: 'An entry is longer than anything that is done at a car.',
+      message: ask('long-entry'),
     }),
 })
 type Received = z.infer<typeof batchSchema>
@@ -97,8 +99,8 @@ async function takeOne(
   last: Instant | undefined,
 ): Promise<Instant> {
   const at = timeOf(received.ago, now, last)
-  const known = (await outcomesOf(trx, [received]))[0]
-  if (known && !isUnknown(known)) return last ?? at
+  const [known] = await knownOutcomes(trx, [received])
+  if (known) return last ?? at
   const why = await (received.kind === 'act'
     ? takeAct(trx, device, received, at, now)
     : takeCall(trx, device, received, at))
@@ -125,7 +127,7 @@ async function takeAct(
 ): Promise<Why | undefined> {
   const read = actSchema.safeParse(act)
   // An act that cannot be read must not hold up those behind it; it is kept, and the tablet is told.
-  if (!read.success) return card({ code: 'malformed', what: read.error.issues[0]!.message })
+  if (!read.success) return card({ code: 'malformed', what: await said(trx, read.error.issues[0]!.message) })
   const entry: Entry = { ...read.data, id: own, job, by, at }
   const conflict = await trx
     .transaction(async (inner) => {
@@ -133,7 +135,7 @@ async function takeAct(
       if (!found) await writeAct(inner, entry, device, now)
       return found
     })
-    .catch(refusedByRule)
+    .catch((error: unknown) => refusedByRule(trx, error))
   return conflict && card(conflict)
 }
 
@@ -146,23 +148,30 @@ async function takeCall(
   at: Instant,
 ): Promise<Why | undefined> {
   const definition = queueable(action)
-  if (!definition) return { kind: 'words', message: 'This cannot wait on a tablet. Do it at the desk.' }
+  if (!definition) return { kind: 'words', message: await said(trx, ask('not-from-a-tablet')) }
   const answer = await perform(trx, definition, { key, input }, { caller: { ...SHOP_FLOOR, device }, at })
   return answer.ok ? undefined : { kind: 'words', message: answer.message }
 }
 
 /** What a rule of the database refuses is refused for good: sent again it would only hold up what comes behind it. */
-function refusedByRule(error: unknown): Conflict {
+async function refusedByRule(trx: Knex, error: unknown): Promise<Conflict> {
   const code = error instanceof Error && 'code' in error ? String(error.code) : ''
   if (!code.startsWith('SQLITE_CONSTRAINT')) throw error
-  return { code: 'malformed', what: 'it contradicts what is recorded' }
+  return { code: 'malformed', what: await said(trx, ask('contradicts')) }
 }
-
-const UNKNOWN: Why = { kind: 'words', message: 'The shop has no record of it. Do it once more.' }
-const isUnknown = (outcome: QueueOutcome) => !outcome.taken && outcome.why === UNKNOWN
 
 /** What became of entries whose numbers are past: only what is written somewhere was taken. */
 async function outcomesOf(db: Knex, entries: readonly ReceivedEntry[]): Promise<QueueOutcome[]> {
+  const known = await knownOutcomes(db, entries)
+  const why: Why = { kind: 'words', message: await said(db, ask('no-record')) }
+  return entries.map(({ id: own, number }, at) => known[at] ?? { id: own, number, taken: false, why })
+}
+
+/** What is written of entries; undefined for one of which nothing is. */
+async function knownOutcomes(
+  db: Knex,
+  entries: readonly ReceivedEntry[],
+): Promise<(QueueOutcome | undefined)[]> {
   const ids = entries.map((entry) => entry.id)
   const acts = new Set<string>((await db('acts').whereIn('id', ids).select('id')).map((row) => row.id))
   const calls = new Map<string, string>(
@@ -172,10 +181,11 @@ async function outcomesOf(db: Knex, entries: readonly ReceivedEntry[]): Promise<
     ]),
   )
   const refused = await findRefused(db, ids)
-  return entries.map(({ id: own, number }): QueueOutcome => {
+  return entries.map(({ id: own, number }): QueueOutcome | undefined => {
     if (acts.has(own)) return { id: own, number, taken: true }
     const answer = calls.get(own)
     if (answer !== undefined) return { id: own, number, taken: true, value: JSON.parse(answer).value }
-    return { id: own, number, taken: false, why: refused.get(own)?.why ?? UNKNOWN }
+    const why = refused.get(own)?.why
+    return why && { id: own, number, taken: false, why }
   })
 }

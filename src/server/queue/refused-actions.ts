@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { id } from '@/core/inputs'
 import { defineAction } from '../action/define'
 import { markRefusedRead } from './refused-store'
@@ -12,7 +13,5 @@ export const readRefused = defineAction({
   who: 'floor',
   input: z.strictObject({ id }),
   write: async ({ trx, at }, entry) =>
-    (await markRefusedRead(trx, entry.id, at))
-      ? done()
-      : refuse('stale', 'Somebody has read this already. Reload the page.'),
+    (await markRefusedRead(trx, entry.id, at)) ? done() : refuse('stale', ask('read-already')),
 })

@@ -4,13 +4,10 @@ import type { QueueEntry, Why } from '@/core/queue'
 import type { RefusedView } from '@/core/queue/refused-view'
 import { everyone } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { ENTRY_WORDS } from '@/text/en/at-the-car'
 import { conflictText } from '@/text/en/card'
+import { stepTitle } from '@/text/en/step-names'
 import { unreadRefused } from './refused-store'
-
-const WHAT: Record<Exclude<QueueEntry['kind'], 'call'>, string> = {
-  act: 'an entry at the car',
-  photo: 'a photograph',
-}
 
 export async function loadRefusedViews(
   db: Knex,
@@ -18,8 +15,10 @@ export async function loadRefusedViews(
   when: (at: Instant) => string,
 ): Promise<RefusedView[]> {
   const people = everyone(floor.shop.setup)
+  const { region } = floor.shop.setup
   const who = (id: string) => people.find((person) => person.id === id)?.name ?? id
-  const words = (why: Why) => (why.kind === 'words' ? why.message : conflictText(why.conflict, { who, when }))
+  const words = (why: Why) =>
+    why.kind === 'words' ? why.message : conflictText(why.conflict, { who, when, region })
   return (await unreadRefused(db)).map(({ id, at, jobId, entry, why }) => {
     const plate = floor.jobs.find(({ job }) => job.id === jobId)?.job.vehicle.plate
     const step =
@@ -28,7 +27,8 @@ export async function loadRefusedViews(
             .find(({ job }) => job.id === jobId)
             ?.live?.plan.operations.find((operation) => operation.id === entry.act.operation)?.title
         : undefined
-    const what = entry.kind === 'call' ? entry.about : step ? `“${step}”` : WHAT[entry.kind]
+    const what =
+      entry.kind === 'call' ? entry.about : step ? `“${stepTitle(region, step)}”` : ENTRY_WORDS[entry.kind]
     return {
       id,
       at,

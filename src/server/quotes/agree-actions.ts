@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { PROCESS_KEYS } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
 import { chosenOffer } from '@/core/offer'
@@ -13,10 +14,7 @@ import { agreeQuote, writeOffer } from './agreeing'
 import { loadWorked } from './offers'
 
 /** Processes chosen panel by panel, where they are not the package’s own. */
-const processesSchema = z.record(
-  id,
-  z.enum(PROCESS_KEYS, 'A panel has a process that is not known here. Reload and choose again.'),
-)
+const processesSchema = z.record(id, z.enum(PROCESS_KEYS, ask('process-unknown')))
 
 /**
  * Agrees a package at the desk: writes the quote as it stands on the screen, and accepts it at once. The job goes on
@@ -54,11 +52,11 @@ export const collectionFor = defineReadAction({
   read: async ({ db, at }, { jobId, packageKey, processes }) => {
     const floor = await loadFloor(db, at)
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
-    if (!entry) return refuse('gone', 'This job is no longer there.')
+    if (!entry) return refuse('gone', ask('job-gone'))
     const { input } = await loadWorked(db, floor.shop, entry.job)
     const { packages, terms } = floor.shop.setup
     const offer = chosenOffer(packages, input, { packageKey, processes, extras: [], terms })
-    if (!offer) return refuse('stale', 'The survey has changed. Reload and choose again.')
+    if (!offer) return refuse('stale', ask('survey-changed'))
     const [when] = await compute('fits', at, entry.job, [offer.plan])
     return when!.kind === 'possible'
       ? done({ collectAt: when!.collectAt })

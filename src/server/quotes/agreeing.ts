@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { ask } from '@/core/asks'
 import type { JobId } from '@/core/ids'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
 import type { Floor, PricedOffer } from '@/core/planning'
@@ -20,12 +21,11 @@ type Wanted = { shownCents: number; note: string; mustFit: boolean }
 function refusalFor(offer: Offer | undefined, shownCents: number): Refusal | undefined {
   if (!offer)
     return {
-      message: 'The survey has changed, and a panel can no longer take its process. Reload and choose again.',
+      message: ask('process-gone'),
     }
   const stop = offer.breaches.find(({ weight }) => weight === 'stop')
   if (stop) return { message: `${COATING_RULE[stop.id].reason} ${COATING_RULE[stop.id].remedy}` }
-  if (offer.price.totalCents !== shownCents)
-    return { message: 'The survey has changed since this price was worked out. Reload and look again.' }
+  if (offer.price.totalCents !== shownCents) return { message: ask('price-changed') }
   return undefined
 }
 
@@ -38,13 +38,11 @@ export async function writeOffer(
   { shownCents, note, mustFit }: Wanted,
 ): Promise<{ version: number; when: PricedOffer['when'] } | Refusal> {
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
-  if (!entry) return { message: 'This job is no longer there. Go back to the yard.' }
-  if (entry.agreement)
-    return { message: `“${entry.agreement.packageName}” is agreed already. Reload to see it.` }
-  if (!entry.surveyed) return { message: 'Nothing is measured yet. Read the paint first.' }
+  if (!entry) return { message: ask('job-gone') }
+  if (entry.agreement) return { message: ask('agreed-already', { name: entry.agreement.packageName }) }
+  if (!entry.surveyed) return { message: ask('unmeasured') }
   const { setup } = floor.shop
-  if (!setup.packages.some(({ key }) => key === choices.packageKey))
-    return { message: 'This package is no longer sold. Reload to see the others.' }
+  if (!setup.packages.some(({ key }) => key === choices.packageKey)) return { message: ask('package-gone') }
   const { input } = await loadWorked(db, floor.shop, entry.job)
   const offer = chosenOffer(setup.packages, input, choices)
   const refusal = refusalFor(offer, shownCents)
@@ -72,10 +70,10 @@ export async function writeOffer(
 }
 
 const CLOSED = {
-  accepted: 'This quote was accepted already. Reload to see it.',
-  declined: 'This quote was declined. Write a new version.',
-  expired: 'This quote is past its day. Write a new version at today’s price.',
-  superseded: 'A later version has taken its place. Reload to see it.',
+  accepted: ask('quote-accepted'),
+  declined: ask('quote-declined'),
+  expired: ask('quote-expired'),
+  superseded: ask('quote-replaced'),
 } as const
 
 /**
@@ -93,7 +91,7 @@ export async function agreeQuote(
   const entry = floor.jobs.find(({ job }) => job.id === jobId)
   const quotes = await listQuotes(db, jobId)
   const quote = quotes.find((each) => each.version === version)
-  if (!entry || !quote) return { message: 'This quote is no longer there. Reload the page.' }
+  if (!entry || !quote) return { message: ask('quote-gone') }
   const state = quoteState(quote, quotes.length, at)
   if (state.kind !== 'open') return { message: CLOSED[state.kind] }
   const when = worked ?? whenForPlan(floor, entry.job, quote.plan)
@@ -111,8 +109,8 @@ export async function agreeQuote(
     })
     if (!agreed) return false
     // What is promised is what stands on the calendar: the very place that was just worked out.
-    await publishFor(trx, jobId, when.placed, { floor, cause: 'package agreed' })
+    await publishFor(trx, jobId, when.placed, { floor, cause: 'package-agreed' })
     return decideQuote(trx, jobId, version, { said: 'accepted', at, words: '' })
   })
-  return written ? undefined : { message: 'Someone else has just agreed a package. Reload to see it.' }
+  return written ? undefined : { message: ask('agreed-meanwhile') }
 }

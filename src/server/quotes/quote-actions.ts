@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, version } from '@/core/inputs'
 import { choicesSchema, quoteState } from '@/core/offer'
 import { defineAction } from '../action/define'
@@ -16,7 +17,10 @@ export const writeQuoteVersion = defineAction({
   input: z.strictObject({
     jobId: aJob,
     choices: choicesSchema,
-    note: z.string().trim().max(600, 'Keep the note under 600 characters.'),
+    note: z
+      .string()
+      .trim()
+      .max(600, ask('keep-under', { characters: 600 })),
     shownCents: z.int(),
   }),
   write: async ({ trx, at }, { jobId, choices, note, shownCents }) => {
@@ -44,17 +48,19 @@ export const declineQuote = defineAction({
   input: z.strictObject({
     jobId: aJob,
     version,
-    words: z.string().trim().max(300, 'Keep it under 300 characters.'),
+    words: z
+      .string()
+      .trim()
+      .max(300, ask('keep-under', { characters: 300 })),
   }),
   write: async ({ trx, at }, { jobId, version: declined, words }) => {
     const quotes = await listQuotes(trx, jobId)
     const quote = quotes.find((each) => each.version === declined)
-    if (!quote) return refuse('gone', 'This quote is no longer there. Reload the page.')
+    if (!quote) return refuse('gone', ask('quote-gone'))
     const { kind } = quoteState(quote, quotes.length, at)
-    if (kind === 'accepted' || kind === 'declined')
-      return refuse('stale', `This version was ${kind} already. Reload to see it.`)
+    if (kind === 'accepted' || kind === 'declined') return refuse('stale', ask('quote-answered', { kind }))
     return (await decideQuote(trx, jobId, declined, { said: 'declined', at, words }))
       ? done()
-      : refuse('stale', 'Somebody has answered for it already. Reload to see it.')
+      : refuse('stale', ask('answered-already'))
   },
 })

@@ -1,5 +1,6 @@
 import path from 'node:path'
 import { describe, expect, test } from 'vitest'
+import { ask } from '@/core/asks'
 import { toCustomerId, toJobId, toPersonId } from '@/core/ids'
 import { type Choices, chosenOffer, daysOfCalendar, quoteState, termsSchema } from '@/core/offer'
 import type { Floor } from '@/core/planning'
@@ -142,14 +143,14 @@ describe('a quote', () => {
   })
   test('at another price than the one on the screen is refused, and nothing is written', async () => {
     const { job, written } = await write('IM 8803', choices('tideline'), { shownCents: 1 })
-    expect(written).toMatchObject({ message: expect.stringContaining('Reload and look again') })
+    expect(written).toMatchObject({ message: ask('price-changed') })
     expect(await listQuotes(shop.db, job.id)).toHaveLength(2)
   })
   test.each([
-    ['a package that is not sold', 'IM 8803', choices('gone'), 'no longer sold'],
+    ['a package that is not sold', 'IM 8803', choices('gone'), ask('package-gone')],
     ['a coating that pulls old colour', 'IM 19', choices('lantern'), 'strong solvent'],
-    ['an unmeasured car', 'IM 6127', choices('tideline'), 'Read the paint first'],
-    ['a car that is agreed already', 'IM 77', choices('tideline'), 'agreed already'],
+    ['an unmeasured car', 'IM 6127', choices('tideline'), ask('unmeasured')],
+    ['a car that is agreed already', 'IM 77', choices('tideline'), 'agreed-already'],
   ])('for %s is refused in words', async (_, plate, chosen, words) => {
     expect((await write(plate, chosen)).written).toMatchObject({ message: expect.stringContaining(words) })
   })
@@ -160,16 +161,16 @@ describe('a quote', () => {
     expect(await decideQuote(shop.db, job.id, 1, { ...no, words: 'again' })).toBe(false)
     expect((await listQuotes(shop.db, job.id))[0]!.decision).toEqual(no)
     expect(await agreeQuote(shop.db, job.id, 1, NOW)).toMatchObject({
-      message: expect.stringContaining('declined'),
+      message: ask('quote-declined'),
     })
   })
   test('past its day, replaced, or not there, is not accepted', async () => {
     const floor = await loadFloor(shop.db, NOW)
     const { id } = jobOf(floor, 'IM 8803')
     for (const [version, at, words] of [
-      [2, LATER, 'past its day'],
-      [1, NOW, 'later version'],
-      [9, NOW, 'no longer there'],
+      [2, LATER, ask('quote-expired')],
+      [1, NOW, ask('quote-replaced')],
+      [9, NOW, ask('quote-gone')],
     ] as const)
       expect(await agreeQuote(shop.db, id, version, at)).toMatchObject({
         message: expect.stringContaining(words),
@@ -201,7 +202,7 @@ describe('a quote', () => {
       .update({ setup: JSON.stringify(setup) })
     // Whoever presses a second time is told, and the calendar stays.
     expect(await agreeQuote(shop.db, id, quote.version, NOW)).toMatchObject({
-      message: expect.stringContaining('accepted already'),
+      message: ask('quote-accepted'),
     })
   })
   test('what the customer was told is what the ledger is charged with', async () => {

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { progressAt } from '@/core/job'
 import { crewSchema, type Floor, openJobs } from '@/core/planning'
@@ -18,7 +19,7 @@ function neededStill(floor: Floor, missing: readonly string[]) {
       const operation = live.plan.operations.find(({ id }) => id === placed.operation)
       if (!operation || progressAt(live, operation, floor.now).kind === 'done') continue
       const needed = [placed.place, ...placed.people].find((id) => missing.includes(id))
-      const plate = floor.jobs.find(({ job }) => job.id === live.id)?.job.vehicle.plate
+      const plate = floor.jobs.find(({ job }) => job.id === live.id)!.job.vehicle.plate
       if (needed !== undefined) return { needed, title: operation.title, plate }
     }
   return undefined
@@ -37,10 +38,7 @@ export const keepCrew = defineAction({
     const still = neededStill(floor, [...gone(people, crew.people), ...gone(places, crew.places)])
     if (still) {
       const called = [...people, ...places].find(({ id }) => id === still.needed)!.name
-      return refuse(
-        'rule',
-        `${called} still has “${still.title}” of ${still.plate} planned. Say that ${called} is out, take the new plan, and then take ${called} away here.`,
-      )
+      return refuse('rule', ask('still-planned', { name: called, title: still.title, plate: still.plate }))
     }
     if (!(await saveCrew(trx, readAt, crew))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { toBayId } from '@/core/ids'
 import { id, version } from '@/core/inputs'
 import { devicesSchema } from '@/core/shop'
@@ -27,18 +28,17 @@ export const beginSpell = defineAction({
   name: 'shop.begin-spell',
   who: 'desk',
   input: z.strictObject({
-    bay: z.string().min(1, 'Choose the bay.').max(80).transform(toBayId),
+    bay: z.string().min(1, ask('bay')).max(80).transform(toBayId),
     kind: z.enum(SPELL_KINDS),
     minutes: z
-      .int('Type how long as whole minutes, such as 240.')
-      .min(10, 'At least ten minutes.')
-      .max(2880, 'At most two days.'),
+      .int(ask('sensor-minutes'))
+      .min(10, ask('sensor-ten-minutes'))
+      .max(2880, ask('sensor-two-days')),
   }),
   write: async ({ trx, at: from }, { bay, kind, minutes }) => {
     if (!(await loadShop(trx)).setup.places.some((place) => place.id === bay))
-      return refuse('input', 'Choose the bay.', 'bay')
-    if ((await loadShop(trx)).setup.devices.baySensors === 'none')
-      return refuse('rule', 'The shop has no sensors that could meet it. Choose the simulated ones first.')
+      return refuse('input', ask('bay'), 'bay')
+    if ((await loadShop(trx)).setup.devices.baySensors === 'none') return refuse('rule', ask('no-sensors'))
     await addSpell(trx, { bay, kind, from, until: plusMinutes(from, minutes) })
     return done()
   },

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { packageFaults, packageTemplateSchema } from '@/core/offer'
 import { packageFaultText } from '@/text/en/coating'
@@ -19,8 +20,8 @@ export const keepPackages = defineAction({
     version,
     packages: z
       .array(packageTemplateSchema)
-      .min(1, 'A shop sells one package at least.')
-      .max(MOST_PACKAGES, `More than ${MOST_PACKAGES} packages help nobody to choose.`),
+      .min(1, ask('one-package'))
+      .max(MOST_PACKAGES, ask('packages-enough', { most: MOST_PACKAGES })),
   }),
   write: async ({ trx }, { version: readAt, packages }) => {
     const { setup, catalogue } = await loadShop(trx)
@@ -31,7 +32,7 @@ export const keepPackages = defineAction({
     if (twice >= 0)
       return refuse(
         'input',
-        `Two packages are called “${packages[twice]!.name}”. Give one another name.`,
+        ask('package-named-twice', { name: packages[twice]!.name }),
         `packages.${twice}.name`,
       )
     for (const [at, template] of packages.entries()) {

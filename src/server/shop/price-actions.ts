@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
 import { defineAction } from '../action/define'
@@ -18,19 +19,14 @@ export const keepPrices = defineAction({
       terms: termsSchema,
       vendors: z
         .array(vendorSchema.omit({ calendar: true }).extend({ when: vendorDaysSchema }))
-        .max(100, 'More than a hundred is more than one can call.'),
+        .max(100, ask('subcontractors-enough')),
     }),
   }),
   write: async ({ trx }, { version: readAt, prices }) => {
     const { setup } = await loadShop(trx)
     const kept = new Set(prices.vendors.map(({ id }) => id))
     const needed = setup.packages.find(({ vendors }) => vendors.some((id) => !kept.has(id)))
-    if (needed)
-      return refuse(
-        'rule',
-        `“${needed.name}” calls in somebody who is taken out here. Change that package first.`,
-        'prices.vendors',
-      )
+    if (needed) return refuse('rule', ask('subcontractor-needed', { name: needed.name }), 'prices.vendors')
     if (!(await savePrices(trx, readAt, prices))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })
   },

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { identitySchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
@@ -36,7 +37,7 @@ export const keepIdentity = defineAction({
 export const keepLogo = defineAction({
   name: 'shop.keep-logo',
   who: 'desk',
-  input: z.strictObject({ version, picture: z.string().max(1_000_000, 'This logo is too large.') }),
+  input: z.strictObject({ version, picture: z.string().max(1_000_000, ask('logo-too-large')) }),
   write: async ({ trx }, { version: readAt, picture }) => {
     const logo = picture ? await drawnAnew(picture) : undefined
     if (logo && !logo.ok) return refuse('input', NO_PICTURE, 'picture')

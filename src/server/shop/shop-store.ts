@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { ask } from '@/core/asks'
 import { catalogueSchema } from '@/core/coating'
 import {
   calendarOfDays,
@@ -29,6 +30,9 @@ import defaultSetup from '@/core/shop/starter/setup.json'
 import type { LocalDay } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
 import type { ShopRow } from '../db/tables'
+
+/** The region of a shop that has said nothing yet. */
+export const FIRST_REGION = setupSchema.parse(defaultSetup).region
 
 /** Gives a new database the set-up that ships with the app; leaves any other as it is. */
 export async function ensureShop(db: Knex): Promise<void> {
@@ -66,8 +70,7 @@ export function saveSchoolsAndWash(db: Knex, readAt: number, changed: SchoolsAnd
 }
 
 /** What somebody hears whose set-up is not the one that stands any more. */
-export const CHANGED_MEANWHILE =
-  'Somebody has changed the set-up of the shop meanwhile. Open this page in a second window to compare; what you typed stays here.'
+export const CHANGED_MEANWHILE = ask('setup-changed')
 
 /** Version of the set-up, for whoever is about to change it. */
 export async function shopVersion(db: Knex): Promise<number> {

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { toProductId } from '@/core/ids'
 import { aBottle, aProduct, id } from '@/core/inputs'
 import { SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
@@ -23,38 +24,37 @@ import {
 const BOTTLE_MOST_ML = 5000
 const PIECES_MOST = 1000
 
-const amount = (what: string, most: number) =>
+const amount = (mostMl: number) =>
   z
-    .number({ error: `Type ${what} as a number.` })
-    .min(0, `${what} cannot be less than nothing.`)
-    .max(most, `More than ${most} cannot be.`)
+    .number({ error: ask('a-number') })
+    .min(0, ask('not-below-nothing'))
+    .max(mostMl, ask('ml-most', { ml: mostMl }))
 
-const pieces = (what: string) =>
-  z
-    .int({ error: `Type ${what} as a whole number.` })
-    .min(0)
-    .max(PIECES_MOST)
+const pieces = z
+  .int({ error: ask('a-whole-number') })
+  .min(0, ask('not-below-nothing'))
+  .max(PIECES_MOST, ask('pieces-most', { most: PIECES_MOST }))
 
-const NO_SET = 'This set is no longer there. Load the page again.'
+const NO_SET = ask('set-gone')
 
 /** Bottles that have come in, unopened. */
 export const receiveBottles = defineAction({
   name: 'stock.receive-bottles',
   who: 'floor',
   input: z.strictObject({
-    productId: z.string().min(1, 'Choose the product.').max(80).transform(toProductId),
+    productId: z.string().min(1, ask('product')).max(80).transform(toProductId),
     lot: z
       .string()
       .trim()
-      .min(1, 'Write the lot from the bottle.')
-      .max(60, 'Keep the lot under 60 characters.'),
-    ml: amount('The millilitres', BOTTLE_MOST_ML).gt(0, 'Type how many millilitres are in it.'),
-    count: pieces('how many bottles').min(1, 'At least one bottle.').max(50, 'At most fifty at a time.'),
+      .min(1, ask('lot'))
+      .max(60, ask('keep-under', { characters: 60 })),
+    ml: amount(BOTTLE_MOST_ML).gt(0, ask('bottle-content')),
+    count: pieces.min(1, ask('one-bottle')).max(50, ask('bottles-enough')),
   }),
   write: async ({ trx, at }, { productId, lot, ml, count }) => {
     const { setup, catalogue } = await loadShop(trx)
     if (!catalogue.some((product) => product.id === productId))
-      return refuse('input', 'Choose the product.', 'productId')
+      return refuse('input', ask('product'), 'productId')
     const arrivedOn = dayIn(setup.region.timezone, at)
     for (let made = 0; made < count; made++) await addBottle(trx, { productId, lot, fullMl: ml, arrivedOn })
     return done()
@@ -65,11 +65,9 @@ export const receiveBottles = defineAction({
 export const countBottle = defineAction({
   name: 'stock.count-bottle',
   who: 'floor',
-  input: z.strictObject({ id: aBottle, ml: amount('what is left', BOTTLE_MOST_ML) }),
+  input: z.strictObject({ id: aBottle, ml: amount(BOTTLE_MOST_ML) }),
   write: async ({ trx, at }, { id: bottle, ml }) =>
-    (await recount(trx, bottle, ml, at))
-      ? done()
-      : refuse('gone', 'This bottle is no longer on the shelf. Load the page again.', 'ml'),
+    (await recount(trx, bottle, ml, at)) ? done() : refuse('gone', ask('bottle-gone'), 'ml'),
 })
 
 /** A bottle has left the shelf: empty, too old, or used up on wheels and trim. */
@@ -87,11 +85,11 @@ export const throwBottle = defineAction({
 export const setReorder = defineAction({
   name: 'stock.set-reorder-point',
   who: 'floor',
-  input: z.strictObject({ productId: aProduct, ml: amount('the millilitres', 100_000) }),
+  input: z.strictObject({ productId: aProduct, ml: amount(100_000) }),
   write: async ({ trx }, { productId, ml }) => {
     const { catalogue } = await loadShop(trx)
     if (!catalogue.some((product) => product.id === productId))
-      return refuse('gone', 'This product is no longer there. Load the page again.', 'ml')
+      return refuse('gone', ask('product-gone'), 'ml')
     await setReorderPoint(trx, productId, Math.round(ml))
     return done()
   },
@@ -102,9 +100,13 @@ export const addSet = defineAction({
   who: 'floor',
   input: z.strictObject({
     kind: z.enum(SUPPLY_KINDS),
-    name: z.string().trim().min(1, 'Give the set a name.').max(60, 'Keep the name under 60 characters.'),
-    count: pieces('how many there are').min(1, 'A set has at least one piece.'),
-    reorderAt: pieces('from how few on you buy more'),
+    name: z
+      .string()
+      .trim()
+      .min(1, ask('set-name'))
+      .max(60, ask('keep-under', { characters: 60 })),
+    count: pieces.min(1, ask('one-piece')),
+    reorderAt: pieces,
   }),
   write: async ({ trx }, { kind, name, count, reorderAt }) => {
     const washesMost = WASHES_MOST[kind]
@@ -123,7 +125,7 @@ export const washSet = defineAction({
 export const countSet = defineAction({
   name: 'stock.count-set',
   who: 'floor',
-  input: z.strictObject({ id, clean: pieces('how many there are') }),
+  input: z.strictObject({ id, clean: pieces }),
   write: async ({ trx }, { id: set, clean }) =>
     (await recountSupply(trx, set, clean)) ? done() : refuse('gone', NO_SET, 'clean'),
 })

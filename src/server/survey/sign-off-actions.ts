@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, version } from '@/core/inputs'
 import { signatureSchema } from '@/core/survey'
 import { defineAction } from '../action/define'
@@ -27,21 +28,19 @@ export const sign = defineAction({
     signedBy: z
       .string()
       .trim()
-      .min(1, 'Write the name of whoever signs.')
-      .max(200, 'Keep the name under 200 characters.'),
+      .min(1, ask('signed-by'))
+      .max(200, ask('keep-under', { characters: 200 })),
     signature: signatureSchema,
   }),
   mostInput: MOST_SIGNED,
   write: async ({ trx, at }, { jobId, version: readAt, shown, ...signed }) => {
     const job = await findJob(trx, jobId)
-    if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    if (!job) return refuse('gone', ask('job-gone'))
     const { setup } = await loadShop(trx)
     const lines = await linesToSign(trx, job, setup)
     if (JSON.stringify(lines.map(({ text }) => text)) !== JSON.stringify(shown))
-      return refuse('stale', 'The survey has changed since this was read out. Reload, and read it out again.')
+      return refuse('stale', ask('sign-off-stale'))
     const kept = await signOff(trx, jobId, readAt, { lines, ...signed, signedAt: at })
-    return kept.ok
-      ? done()
-      : refuse('stale', 'Another version has been signed in the meantime. Reload to see it.')
+    return kept.ok ? done() : refuse('stale', ask('signed-meanwhile'))
   },
 })

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, id } from '@/core/inputs'
 import { attemptSchema } from '@/core/test-spot'
 import { panelsOf } from '@/core/vehicle'
@@ -17,11 +18,11 @@ export const keepAttempt = defineAction({
   input: z.strictObject({ jobId: aJob, attempt: attemptSchema, photoId: id.optional() }),
   write: async ({ trx, at }, { jobId, attempt, photoId }) => {
     const job = await findJob(trx, jobId)
-    if (!job) return refuse('gone', 'This job is no longer there. Go back to the yard.')
+    if (!job) return refuse('gone', ask('job-gone'))
     if (!panelsOf(job.vehicle.shape).some((panel) => panel.id === attempt.panel))
-      return refuse('input', `“${attempt.panel}” is no panel of this shape.`, 'attempt.panel')
+      return refuse('input', ask('no-such-part'), 'attempt.panel')
     if (photoId !== undefined && !(await listPhotos(trx, jobId)).some((photo) => photo.id === photoId))
-      return refuse('gone', 'That photograph is no longer there. Choose another, or none.')
+      return refuse('gone', ask('photo-other'))
     return done({ id: await addAttempt(trx, jobId, attempt, photoId, at) })
   },
 })
@@ -32,7 +33,5 @@ export const takeBackAttempt = defineAction({
   who: 'floor',
   input: z.strictObject({ jobId: aJob, id }),
   write: async ({ trx, at }, { jobId, id: attempt }) =>
-    (await withdrawAttempt(trx, jobId, attempt, at))
-      ? done()
-      : refuse('stale', 'It has been taken back already. Reload to see how it stands.'),
+    (await withdrawAttempt(trx, jobId, attempt, at)) ? done() : refuse('stale', ask('spot-taken-back')),
 })

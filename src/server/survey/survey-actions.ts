@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, id, version } from '@/core/inputs'
 import { differingEntries, judgeRecord, type StoredSurvey, type SurveyRecord } from '@/core/survey'
 import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
@@ -28,11 +29,11 @@ function misplaced(record: SurveyRecord, shape: Shape): string | undefined {
   const unknown =
     named.find((panel) => !panels.has(panel)) ??
     Object.keys(record.places).find((place) => !places.has(place))
-  if (unknown) return `“${unknown}” is no part of this body shape.`
+  if (unknown) return ask('no-such-part')
   const plastic = readings.find(
     ([panel, values]) => values.length > 0 && !isMetal(panels.get(panel)!.substrate),
   )
-  return plastic ? `${panels.get(plastic[0])!.name} is not metal; a gauge cannot read it.` : undefined
+  return plastic ? ask('not-metal', { panel: plastic[0] }) : undefined
 }
 
 /** What was agreed rests on the round before the work and the defects; those entries are kept as they were. */
@@ -52,14 +53,14 @@ export const keepSurvey = defineAction({
   mostInput: MOST_SURVEY,
   write: async ({ trx, at }, { jobId, version: readAt, record }): Promise<Answer<SavedSurvey>> => {
     const job = await findJob(trx, jobId)
-    if (!job) return refuse('gone', 'This job is no longer there.')
+    if (!job) return refuse('gone', ask('job-gone'))
     const fault = misplaced(record, job.vehicle.shape)
     if (fault) return refuse('input', fault)
-    if (job.handedOverAt) return refuse('stale', 'The vehicle has gone home. Its survey is kept as it was.')
+    if (job.handedOverAt) return refuse('stale', ask('survey-kept'))
     if (await findAgreement(trx, jobId)) {
       const stored = await loadSurvey(trx, jobId)
       if (differingEntries(stored, record).some((entry) => AGREED_ENTRIES.test(entry)))
-        return refuse('rule', 'The round before the work is agreed with the customer and is kept as it was.')
+        return refuse('rule', ask('round-agreed'))
     }
     const saved = await saveSurvey(trx, jobId, readAt, record, at)
     return saved.ok
@@ -75,7 +76,7 @@ export const readGloss = defineReadAction({
   input: z.strictObject({ jobId: aJob, panel: id, phase: z.enum(['before', 'after']) }),
   read: async ({ db }, { jobId, panel, phase }) => {
     const job = await findJob(db, jobId)
-    if (!job) return refuse('gone', 'This job is no longer there.')
+    if (!job) return refuse('gone', ask('job-gone'))
     const { setup } = await loadShop(db)
     const survey = await loadSurvey(db, jobId)
     const agreement = phase === 'after' ? await findAgreement(db, jobId) : undefined
@@ -83,11 +84,6 @@ export const readGloss = defineReadAction({
     const index = panels.find((judged) => judged.panel.id === panel)?.condition.index ?? 100
     const lost = agreement ? (100 - index) * (1 - agreement.summary.expectedClearing) : 100 - index
     const meter = glossMeter(setup, { seenAs: 100 - lost, of: `${job.vehicle.plate}${panel}${phase}` })
-    return meter
-      ? done(meter.read(panel))
-      : refuse(
-          'rule',
-          'The shop has no gloss meter on a line. Type its readings, or choose one under Shop, Sensors.',
-        )
+    return meter ? done(meter.read(panel)) : refuse('rule', ask('no-gloss-meter'))
   },
 })

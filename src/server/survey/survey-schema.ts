@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { ask } from '@/core/asks'
 import {
   DEFECT_KINDS,
   EASILY_MISSED,
@@ -10,15 +11,15 @@ import { GAUGE_MAX_UM } from '@/core/units'
 
 const severity = z.union([z.literal(1), z.literal(2), z.literal(3)])
 const coordinate = z.int().min(-2000).max(2000)
-const note = z.string().trim().max(300, 'Keep the note under 300 characters.')
+const note = z
+  .string()
+  .trim()
+  .max(300, ask('keep-under', { characters: 300 }))
 
 export const defectSchema = z.object({
   kind: z.enum(DEFECT_KINDS),
   severity,
-  extentPercent: z
-    .int('Give the extent in whole percent.')
-    .min(1, 'At least 1 %.')
-    .max(100, 'At most 100 %.'),
+  extentPercent: z.int(ask('extent')).min(1, ask('percent-least')).max(100, ask('percent-most')),
   catchesNail: z.boolean(),
   at: z.object({ x: coordinate, y: coordinate }).optional(),
   note: note.optional(),
@@ -34,10 +35,7 @@ const readingSchema = z.object({
 })
 
 const measuredSchema = z.object({
-  readings: z.record(
-    z.string(),
-    z.array(readingSchema).max(MOST_PER_PANEL, 'Too many readings on one panel.'),
-  ),
+  readings: z.record(z.string(), z.array(readingSchema).max(MOST_PER_PANEL, ask('readings-enough'))),
   gloss: z.record(z.string(), z.array(z.number().min(0).max(GLOSS_MAX_GU)).max(MOST_PER_PANEL)),
   clarity: z.record(z.string(), z.int().min(0).max(10)),
 })
@@ -46,8 +44,8 @@ const measuredSchema = z.object({
 export const surveySchema: z.ZodType<SurveyRecord> = z.object({
   before: measuredSchema,
   after: measuredSchema,
-  defects: z.record(z.string(), z.array(defectSchema).max(40, 'Forty defects a panel are enough.')),
+  defects: z.record(z.string(), z.array(defectSchema).max(40, ask('defects-enough'))),
   places: z.record(z.string(), z.array(placeDefectSchema).max(40)),
   films: z.array(z.string()).max(60),
-  looked: z.array(z.enum(EASILY_MISSED.map(({ id }) => id))),
+  looked: z.array(z.enum(EASILY_MISSED)),
 })

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aJob, version } from '@/core/inputs'
 import type { StoredWash } from '@/core/wash'
 import { defineAction } from '../action/define'
@@ -17,7 +18,7 @@ export const keepWash = defineAction({
   who: 'floor',
   input: z.strictObject({ jobId: aJob, version, findings: washFindingsSchema }),
   write: async ({ trx }, { jobId, version: readAt, findings }): Promise<Answer<SavedWash>> => {
-    if (!(await findJob(trx, jobId))) return refuse('gone', 'This job is no longer there.')
+    if (!(await findJob(trx, jobId))) return refuse('gone', ask('job-gone'))
     return (await saveWash(trx, jobId, readAt, findings))
       ? done<SavedWash>({ kind: 'saved', version: readAt + 1 })
       : done<SavedWash>({ kind: 'stale', current: await loadWash(trx, jobId) })

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
+import { ask } from '@/core/asks'
 import type { JobId } from '@/core/ids'
 import { type Level, SIGHTS, type StoredWash, type WashFindings, ZONES } from '@/core/wash'
 
@@ -12,9 +13,9 @@ export const washFindingsSchema = z.object({
   contamination: z.object({ touch: levels(ZONES), sight: levels(SIGHTS) }),
   place: z.object({
     airC: z
-      .number({ error: 'Type the air temperature as a number.' })
-      .min(-30, 'The air must lie between −30 and 50 °C.')
-      .max(50, 'The air must lie between −30 and 50 °C.'),
+      .number({ error: ask('air-temperature') })
+      .min(-30, ask('between', { quantity: 'temperature', least: -30, most: 50 }))
+      .max(50, ask('between', { quantity: 'temperature', least: -30, most: 50 })),
     drain: z.boolean(),
     hose: z.boolean(),
     indoors: z.boolean(),

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { defineAction } from '../action/define'
 import { bringHistory } from './vehicle-history'
 
@@ -16,13 +17,12 @@ export const readBrought = defineAction({
   name: 'vehicles.bring-history',
   who: 'desk',
   input: z.strictObject({
-    file: z.instanceof(File, { error: 'Choose the history file that came with the car.' }),
-    owner: z.string().max(200, 'Keep the name under 200 characters.'),
+    file: z.instanceof(File, { error: ask('history-file') }),
+    owner: z.string().max(200, ask('keep-under', { characters: 200 })),
   }),
   prepare: async (_, { file }) => (file.size > MOST_BYTES ? undefined : file.text()),
   write: async ({ trx, at }, { owner }, text) => {
-    if (text === undefined)
-      return refuse('input', 'This file is too large for the history of one car. Choose another one.', 'file')
+    if (text === undefined) return refuse('input', ask('history-too-large'), 'file')
     const brought = await bringHistory(trx, text, owner, at)
     return brought.kind === 'read' ? done({ vehicleId: brought.vehicleId }) : refuse('input', brought.message)
   },

@@ -2,6 +2,7 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aVehicle, day, id } from '@/core/inputs'
 import { panelsOf } from '@/core/vehicle'
 import { defineAction } from '../action/define'
@@ -9,11 +10,10 @@ import { appendRemovals } from './ledger-store'
 import { findKnown } from './vehicle-store'
 
 const MOST_UM = 100
-const um = (what: string) =>
-  z
-    .number({ error: `Type ${what} as a number of µm, such as 2.5.` })
-    .min(0, `Type ${what} as a number of µm, 0 or more.`)
-    .max(MOST_UM, `No car has ${MOST_UM} µm to lose. Look at the unit.`)
+const um = z
+  .number({ error: ask('a-number') })
+  .min(0, ask('not-below-nothing'))
+  .max(MOST_UM, ask('removal-most', { um: MOST_UM }))
 
 /** Enters into the ledger what somebody tells was taken elsewhere or before our time. */
 export const tellRemoval = defineAction({
@@ -21,22 +21,22 @@ export const tellRemoval = defineAction({
   who: 'desk',
   input: z.strictObject({
     vehicleId: aVehicle,
-    panels: z.array(id).min(1, 'Choose at least one panel.').max(100),
-    day: day('Choose the day, as near as anybody knows.'),
-    removedUm: um('what was taken'),
-    uncertaintyUm: um('how sure that is'),
+    panels: z.array(id).min(1, ask('panel')).max(100),
+    day: day(ask('removal-day')),
+    removedUm: um,
+    uncertaintyUm: um,
     note: z
       .string()
       .trim()
-      .min(1, 'Write who says so, and what was done.')
-      .max(200, 'Keep it under 200 characters.'),
+      .min(1, ask('removal-note'))
+      .max(200, ask('keep-under', { characters: 200 })),
   }),
   write: async ({ trx, at }, { vehicleId, panels, ...told }) => {
     const known = await findKnown(trx, vehicleId)
-    if (!known) return refuse('gone', 'This vehicle is no longer there.')
+    if (!known) return refuse('gone', ask('vehicle-gone'))
     const own = new Set(panelsOf(known.vehicle.shape).map((panel) => panel.id))
     const unknown = panels.find((panel) => !own.has(panel))
-    if (unknown) return refuse('input', `“${unknown}” is no panel of this shape.`, 'panels')
+    if (unknown) return refuse('input', ask('no-such-part'), 'panels')
     const removals = panels.map((panel) => ({ panel, source: 'told' as const, ...told }))
     await appendRemovals(trx, vehicleId, undefined, removals, at)
     return done()

@@ -2,13 +2,14 @@
 
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
+import { ask } from '@/core/asks'
 import { aVehicle } from '@/core/inputs'
 import { SIZE_BOUNDS } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { writeSize } from './vehicle-store'
 
-const metres = ([least, most]: readonly [number, number], what: string) => {
-  const wrong = `No vehicle has this ${what}. Look again, or leave it empty.`
+const metres = ([least, most]: readonly [number, number], what: 'length' | 'height') => {
+  const wrong = ask('no-such-size', { what })
   return z.number({ error: wrong }).min(least, wrong).max(most, wrong).nullable()
 }
 
@@ -22,7 +23,5 @@ export const saveSize = defineAction({
     heightM: metres(SIZE_BOUNDS.heightM, 'height'),
   }),
   write: async ({ trx }, { vehicleId, ...size }) =>
-    (await writeSize(trx, vehicleId, size))
-      ? done()
-      : refuse('gone', 'This vehicle is no longer there. Go back to the list.'),
+    (await writeSize(trx, vehicleId, size)) ? done() : refuse('gone', ask('vehicle-gone')),
 })

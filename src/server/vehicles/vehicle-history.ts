@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
+import { ask } from '@/core/asks'
 import {
   HISTORY_FORMAT,
   type HistoryStay,
-  historyErrorText,
   readHistory,
   type VehicleHistory,
   writeHistory,
@@ -13,10 +13,12 @@ import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
+import { historyErrorText } from '@/text/en/history-file'
+import { ledgerNote } from '@/text/en/ledger'
+import { LOOKED_AT, SHORT_NAME } from '@/text/en/visits'
 import { refreshCareDates } from '../aftercare/care-dates'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
-import { SHORT_NAME } from '../aftercare/short-jobs'
 import { visitsOf } from '../floor/job-store'
 import { readPhoto } from '../photos/photo-files'
 import { photosOfVehicle } from '../photos/photo-store'
@@ -67,7 +69,7 @@ export async function loadHistory(
       day: dayIn(zone, job.arriveAt),
       homeOn: dayIn(zone, job.handedOverAt),
       kind: job.kind,
-      title: agreement?.packageName ?? (job.kind === 'work' ? 'Looked at' : SHORT_NAME[job.kind]),
+      title: agreement?.packageName ?? (job.kind === 'work' ? LOOKED_AT : SHORT_NAME[job.kind]),
       ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
       film: roundsOf(both(survey, countedReadings)),
       gloss: roundsOf(both(survey, ({ gloss }) => gloss)),
@@ -120,7 +122,10 @@ export async function loadHistory(
     shop: shop.setup.name,
     vehicle: paint,
     stays: [...(await broughtStays(db, vehicleId)), ...stays],
-    ledger: (await loadLedger(db, vehicleId)).map(({ id: _id, jobId: _job, ...removal }) => removal),
+    ledger: (await loadLedger(db, vehicleId)).map(({ id: _id, jobId: _job, ...removal }) => ({
+      ...removal,
+      note: ledgerNote(shop.setup.region, removal.note),
+    })),
   }
 }
 
@@ -171,7 +176,8 @@ export async function bringHistory(
   now: Instant,
 ): Promise<Brought> {
   const read = readHistory(file)
-  if (!read.ok) return { kind: 'refused', message: historyErrorText(read.error) }
+  const { region } = (await loadShop(db)).setup
+  if (!read.ok) return { kind: 'refused', message: historyErrorText(region, read.error) }
   const { vehicle, ledger, shop } = read.value
   const same = await db('vehicles')
     .where((either) => {
@@ -182,9 +188,9 @@ export async function bringHistory(
   if (same)
     return {
       kind: 'refused',
-      message: `${same.plate} is known here already, with a history of its own. Open it and enter what is missing.`,
+      message: ask('vehicle-known', { plate: same.plate }),
     }
-  if (ownerName.trim() === '') return { kind: 'refused', message: 'Write whose car it is now.' }
+  if (ownerName.trim() === '') return { kind: 'refused', message: ask('new-owner') }
   const intake = {
     ...emptyIntake(dayIn('UTC', now)),
     ...vehicle,

@@ -65,7 +65,7 @@ export async function takeEntry(trx: Knex, entry: Entry, now: Instant): Promise<
   if (conflict) return conflict
   await writeWhatFollows(trx, found, entry, shop)
   if (MOVES_THE_PLAN.has(entry.kind))
-    await askToPlan(trx, { cause: 'work at the car', jobs: [entry.job], at: now })
+    await askToPlan(trx, { cause: 'work-at-the-car', jobs: [entry.job], at: now })
   return undefined
 }
 

@@ -19,6 +19,7 @@ export const handoverInGerman: HandoverWords = {
     gloss: 'Glanz, GU',
     seen: 'Endkontrolle',
   },
+  shortJob: { visit: 'Pflegetermin', repair: 'Ausbesserung der Beschichtung' },
   title: (packageName, job, day) => `${packageName}, Auftrag ${job}, ${day}`,
   noPolishing: 'nicht poliert',
   notMeasured: 'nicht gemessen',

@@ -3,11 +3,16 @@ import type { Conflict } from '@/core/card'
 import { PAUSE_REASONS } from '@/core/card'
 import { toPersonId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
+import { DUBLIN } from '../region.fixture'
 import { conflictText, PAUSE_WORDS } from './card'
 
 const NOON = instantOrThrow('2027-01-13T12:00:00Z')
 const say = (conflict: Conflict) =>
-  conflictText(conflict, { who: (id) => ({ brida: 'Brída' })[id] ?? id, when: (at) => at.slice(11, 16) })
+  conflictText(conflict, {
+    who: (id) => ({ brida: 'Brída' })[id] ?? id,
+    when: (at) => at.slice(11, 16),
+    region: DUBLIN,
+  })
 
 /** One of each, so that a new code without words does not compile, and one without sense is seen. */
 const EVERY: Record<Conflict['code'], Conflict> = {

@@ -1,7 +1,10 @@
 import type { Conflict, Doubt, HighSpotAdvice, PauseReason } from '@/core/card'
+import type { StepName } from '@/core/offer'
+import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
 import { FORBIDDEN } from './correction'
+import { stepTitle } from './step-names'
 
 export const PAUSE_WORDS: Record<PauseReason, string> = {
   break: 'Break',
@@ -28,11 +31,12 @@ const UNKNOWN_WORDS: Record<Extract<Conflict, { code: 'unknown' }>['what'], stri
   job: 'This job is no longer there. Go back to the yard.',
 }
 
-/** Why an act was not taken, and what to do, in a sentence. `who` and `when` put ids and instants into words. */
+/** Why an act was not taken, and what to do, in a sentence. `who` and `when` put ids and instants into words, the region the names of steps. */
 export function conflictText(
   conflict: Conflict,
-  { who, when }: { who: (id: string) => string; when: (at: Instant) => string },
+  { who, when, region }: { who: (id: string) => string; when: (at: Instant) => string; region: Region },
 ): string {
+  const step = (name: StepName) => stepTitle(region, name)
   const by = 'by' in conflict && conflict.by ? who(conflict.by) : 'Somebody'
   switch (conflict.code) {
     case 'step-gone':
@@ -44,7 +48,7 @@ export function conflictText(
     case 'not-begun':
       return 'This step has not begun. Begin it first.'
     case 'open-before':
-      return `First finish: ${conflict.titles.join(', ')}.`
+      return `First finish: ${conflict.titles.map(step).join(', ')}.`
     case 'still-soft':
       return `The layer before is still soft: wait another ${conflict.minutes} min.`
     case 'window-closed':
@@ -60,13 +64,13 @@ export function conflictText(
     case 'spot-gone':
       return 'This high spot was dealt with already.'
     case 'stood-upon':
-      return `“${conflict.title}” was recorded after it. Take that back first.`
+      return `“${step(conflict.title)}” was recorded after it. Take that back first.`
     case 'times-crossed':
       return 'It ends before it begins. Correct one of the times.'
     case 'ahead':
       return 'That end lies in the future. Record it when it is done.'
     case 'too-early':
-      return `“${conflict.title}” ended only ${when(conflict.at)}. Correct the start.`
+      return `“${step(conflict.title)}” ended only ${when(conflict.at)}. Correct the start.`
     case 'unknown':
       return UNKNOWN_WORDS[conflict.what]
     case 'other-bottle':

@@ -19,6 +19,7 @@ export const handoverInEnglish: HandoverWords = {
     gloss: 'Gloss, GU',
     seen: 'Final inspection',
   },
+  shortJob: { visit: 'Care visit', repair: 'Coating repair' },
   title: (packageName, job, day) => `${packageName}, job ${job}, ${day}`,
   noPolishing: 'no polishing',
   notMeasured: 'not measured',

@@ -1,3 +1,4 @@
+import type { Channel } from '@/core/customer'
 import type { HeldReason, Occasion } from '@/core/messages'
 import { FACT_NAMES, type TemplateError } from '@/core/messages'
 import type { MessageWords } from '../messages'
@@ -78,3 +79,11 @@ export const TEMPLATE_ERROR_TEXT: Record<TemplateError['code'], (name: string) =
     `{${name}} is not a word a message knows. Use ${FACT_NAMES.map((each) => `{${each}}`).join(', ')}.`,
   'fact-missing': (name) => `This car has no {${name}}. Take it out of the text.`,
 }
+
+export const CHANNEL_NAME: Record<Channel, string> = { email: 'E-mail', text: 'Text message' }
+
+/** Why a message that was waiting will not go. */
+export const CONSENT_WITHDRAWN = 'Consent was withdrawn.'
+
+/** Stands in a preview for the address that is made when the message goes. */
+export const PAGE_SHOWN = '(their private page)'

@@ -5,6 +5,7 @@ import { unreachable } from '@/core/result'
 import type { PlacingReason, ScheduleReason } from '@/core/schedule'
 import { dayIn, type Instant } from '@/core/time'
 import { clock, duration, moment, paperDay } from '../formats'
+import { stepTitle } from './step-names'
 
 /** Why work cannot be placed on the calendar, in a sentence. */
 
@@ -105,7 +106,10 @@ export const placingReason = (
   placingText(reason, {
     region,
     moment: (at) => moment(region, at, now),
-    step: (id) => operations.find((operation) => operation.id === id)?.title ?? id,
+    step: (id) => {
+      const found = operations.find((operation) => operation.id === id)
+      return found ? stepTitle(region, found.title) : id
+    },
     person: (id) => names[id] ?? id,
     place: (id) => names[id] ?? id,
   })

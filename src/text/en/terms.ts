@@ -4,6 +4,7 @@ import type { Region } from '@/core/region'
 export type Terms = {
   bonnet: string
   boot: string
+  bootShort: string
   wing: string
   quarter: string
   tailgate: string
@@ -12,11 +13,17 @@ export type Terms = {
   wheelArches: string
   windscreen: string
   mirrorCap: string
+  colour: string
+  coloured: string
+  tyre: string
+  kerb: string
+  grey: string
 }
 
 export const BRITISH: Terms = {
   bonnet: 'bonnet',
   boot: 'boot lid',
+  bootShort: 'boot',
   wing: 'wing',
   quarter: 'rear quarter',
   tailgate: 'tailgate',
@@ -25,11 +32,17 @@ export const BRITISH: Terms = {
   wheelArches: 'wheel arches',
   windscreen: 'windscreen',
   mirrorCap: 'mirror cap',
+  colour: 'colour',
+  coloured: 'coloured',
+  tyre: 'tyre',
+  kerb: 'kerb',
+  grey: 'grey',
 }
 
 export const AMERICAN: Terms = {
   bonnet: 'hood',
   boot: 'trunk lid',
+  bootShort: 'trunk',
   wing: 'fender',
   quarter: 'quarter panel',
   tailgate: 'liftgate',
@@ -38,6 +51,11 @@ export const AMERICAN: Terms = {
   wheelArches: 'wheel wells',
   windscreen: 'windshield',
   mirrorCap: 'mirror cap',
+  colour: 'color',
+  coloured: 'colored',
+  tyre: 'tire',
+  kerb: 'curb',
+  grey: 'gray',
 }
 
 const AMERICAN_LOCALES = /^en-US$/

@@ -19,6 +19,7 @@ export const handoverInFrench: HandoverWords = {
     gloss: 'Brillance, GU',
     seen: 'Contrôle final',
   },
+  shortJob: { visit: 'Visite d’entretien', repair: 'Retouche du revêtement' },
   title: (packageName, job, day) => `${packageName}, dossier ${job}, ${day}`,
   noPolishing: 'sans polissage',
   notMeasured: 'non mesuré',

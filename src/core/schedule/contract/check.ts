@@ -1,4 +1,5 @@
 import type { BayId, JobId, OperationId } from '../../ids'
+import { fault } from './faults'
 import type { Problem } from './problem'
 import type { PlacedOperation, Schedule } from './schedule-file'
 import { QUARTER, WallClock } from './wall-clock'
@@ -98,7 +99,7 @@ class Checker {
 
   run(): BrokenRule[] {
     if (this.schedule.status === 'infeasible') {
-      if (this.schedule.reasons.length === 0) this.fail('reason', 'an infeasible schedule must name a reason')
+      if (this.schedule.reasons.length === 0) this.fail('reason', fault('no-reason'))
       return this.broken
     }
     this.collect()
@@ -124,18 +125,17 @@ class Checker {
       const known = this.problem.jobs
         .find(({ id }) => id === job)
         ?.operations.some(({ id }) => id === operation)
-      if (!known) this.fail('unknown-operation', 'the problem has no such operation', job, operation)
-      else if (this.placed.has(key))
-        this.fail('placed-twice', 'the operation is placed twice', job, operation)
+      if (!known) this.fail('unknown-operation', fault('no-such-operation'), job, operation)
+      else if (this.placed.has(key)) this.fail('placed-twice', fault('placed-twice'), job, operation)
       else if (!Number.isInteger(minute(start)) || !Number.isInteger(minute(end)))
-        this.fail('whole-minutes', 'start and end must be instants on whole minutes', job, operation)
+        this.fail('whole-minutes', fault('not-whole-minutes'), job, operation)
       else this.placed.set(key, placed)
     }
   }
 
   private isComplete(job: Job): boolean {
     const missing = job.operations.filter(({ id }) => !this.placed.has(`${job.id}\n${id}`))
-    for (const { id } of missing) this.fail('not-placed', 'the operation is not placed', job.id, id)
+    for (const { id } of missing) this.fail('not-placed', fault('not-placed'), job.id, id)
     return missing.length === 0
   }
 
@@ -144,30 +144,20 @@ class Checker {
     for (const link of job.links) {
       const gap = minute(this.at(job.id, link.to).start) - minute(this.at(job.id, link.from).end)
       if (gap < link.min)
-        this.fail(
-          'link-min',
-          `starts ${gap} min after “${link.from}”; at least ${link.min} are required`,
-          job.id,
-          link.to,
-        )
+        this.fail('link-min', fault('too-soon', { gap, after: link.from, least: link.min }), job.id, link.to)
       if (link.max !== undefined && gap > link.max)
-        this.fail(
-          'link-max',
-          `starts ${gap} min after “${link.from}”; at most ${link.max} are allowed`,
-          job.id,
-          link.to,
-        )
+        this.fail('link-max', fault('too-late', { gap, after: link.from, most: link.max }), job.id, link.to)
     }
     for (const stay of job.stays) {
       const places = new Set(stay.operations.map((id) => this.at(job.id, id).place))
-      if (places.size > 1) this.fail('stay-moved', `stay “${stay.id}” is in several places`, job.id)
+      if (places.size > 1) this.fail('stay-moved', fault('several-places', { stay: stay.id }), job.id)
       for (const id of places) {
         const place = this.problem.places.find((candidate) => candidate.id === id)
-        if (!place) this.fail('unknown-place', `no place “${id}”`, job.id)
+        if (!place) this.fail('unknown-place', fault('no-place', { id }), job.id)
         else if (!place.kinds.includes(stay.kind))
-          this.fail('place-kind', `“${id}” is not of the kind “${stay.kind}”`, job.id)
+          this.fail('place-kind', fault('other-kind', { id, kind: stay.kind }), job.id)
         else if (job.fits && !job.fits.includes(place.id))
-          this.fail('place-size', `the vehicle does not fit into “${id}”`, job.id)
+          this.fail('place-size', fault('does-not-fit', { id }), job.id)
       }
     }
   }
@@ -179,19 +169,19 @@ class Checker {
     const pin = this.problem.fixed.find((each) => each.job === job.id && each.operation === operation.id)
     const fail = (rule: string, message: string) => this.fail(rule, message, job.id, operation.id)
     const origin = minute(this.problem.origin)
-    if (start < minute(job.arrive)) fail('arrive', 'starts before the vehicle arrives')
-    if (end > origin + this.problem.horizonDays * 1440) fail('horizon', 'ends after the horizon')
-    if (!pin && start < origin) fail('origin', 'starts before the origin')
+    if (start < minute(job.arrive)) fail('arrive', fault('before-arrival'))
+    if (end > origin + this.problem.horizonDays * 1440) fail('horizon', fault('after-horizon'))
+    if (!pin && start < origin) fail('origin', fault('before-origin'))
     if (!pin && operation.mode !== 'unattended' && (start - origin) % this.problem.slotMinutes !== 0)
-      fail('grid', `starts off the grid of ${this.problem.slotMinutes} minutes`)
+      fail('grid', fault('off-grid', { minutes: this.problem.slotMinutes }))
     if (pin) this.checkPin(pin, placed, fail)
     const { dryAir } = operation
-    if (dryAir?.from && start < minute(dryAir.from)) fail('damp-air', 'starts before the air is dry again')
-    if (dryAir?.by && start > minute(dryAir.by)) fail('damp-air', 'starts too late to be done in dry air')
+    if (dryAir?.from && start < minute(dryAir.from)) fail('damp-air', fault('air-damp-before'))
+    if (dryAir?.by && start > minute(dryAir.by)) fail('damp-air', fault('air-damp-after'))
     if (operation.mode === 'unattended') {
-      if (placed.people.length > 0) fail('people', 'is unattended but has people')
+      if (placed.people.length > 0) fail('people', fault('unattended-with-people'))
       if (end - start !== operation.minutes)
-        fail('length', `lasts ${end - start} min instead of ${operation.minutes}`)
+        fail('length', fault('lasts', { minutes: end - start, instead: operation.minutes }))
       this.checkSegments(placed, [[start, end]], fail)
       return
     }
@@ -204,10 +194,10 @@ class Checker {
     placed: PlacedOperation,
     fail: (rule: string, message: string) => void,
   ): void {
-    if (minute(pin.start) !== minute(placed.start)) fail('fixed', 'is not at its fixed start')
-    if (pin.place !== undefined && pin.place !== placed.place) fail('fixed', 'is not in its fixed place')
+    if (minute(pin.start) !== minute(placed.start)) fail('fixed', fault('not-at-fixed-start'))
+    if (pin.place !== undefined && pin.place !== placed.place) fail('fixed', fault('not-in-fixed-place'))
     if (pin.people && [...pin.people].sort().join('\n') !== [...placed.people].sort().join('\n'))
-      fail('fixed', 'is not with its fixed people')
+      fail('fixed', fault('not-with-fixed-people'))
   }
 
   private checkTeam(
@@ -216,12 +206,12 @@ class Checker {
     fail: (rule: string, message: string) => void,
   ): void {
     if (new Set(placed.people).size !== operation.people || placed.people.length !== operation.people)
-      fail('people', `needs ${operation.people} different people, has ${placed.people.join(', ') || 'none'}`)
+      fail('people', fault('other-team', { needs: operation.people, has: placed.people }))
     for (const id of placed.people) {
       const person = this.problem.people.find((candidate) => candidate.id === id)
-      if (!person) fail('unknown-person', `no person “${id}”`)
+      if (!person) fail('unknown-person', fault('no-person', { id }))
       else if (!person.skills.includes(operation.skill ?? ''))
-        fail('skill', `${id} lacks “${operation.skill}”`)
+        fail('skill', fault('lacks-skill', { id, skill: operation.skill ?? '' }))
     }
   }
 
@@ -238,7 +228,7 @@ class Checker {
     const start = minute(placed.start)
     const end = minute(placed.end)
     if (end <= start || end - start > LONGEST_MINUTES) {
-      fail('length', 'ends before it starts or lasts for ever')
+      fail('length', fault('no-length'))
       return
     }
     const segments: [number, number][] = []
@@ -250,11 +240,11 @@ class Checker {
       if (last && last[1] === at) last[1] = at + 1
       else segments.push([at, at + 1])
     }
-    if (!working(start)) fail('closed', 'starts while its people or its place are closed')
+    if (!working(start)) fail('closed', fault('starts-closed'))
     if (worked !== operation.minutes)
-      fail('length', `has ${worked} open minutes instead of ${operation.minutes}`)
-    else if (!working(end - 1)) fail('length', 'ends after its work is done')
-    if (operation.mode === 'solid' && segments.length > 1) fail('solid', 'is interrupted by closed time')
+      fail('length', fault('open-minutes', { minutes: worked, instead: operation.minutes }))
+    else if (!working(end - 1)) fail('length', fault('ends-late'))
+    if (operation.mode === 'solid' && segments.length > 1) fail('solid', fault('interrupted'))
     this.checkSegments(placed, segments, fail)
   }
 
@@ -264,7 +254,7 @@ class Checker {
     fail: (rule: string, message: string) => void,
   ): void {
     const given = JSON.stringify(placed.segments.map(([from, to]) => [minute(from), minute(to)]))
-    if (given !== JSON.stringify(expected)) fail('segments', 'its segments are not its minutes of work')
+    if (given !== JSON.stringify(expected)) fail('segments', fault('other-segments'))
   }
 
   private checkPeople(): void {
@@ -278,7 +268,7 @@ class Checker {
         if (next && minute(next.start) < minute(placed.end))
           this.fail(
             'double-booked',
-            `${person} is still at “${placed.job} / ${placed.operation}”`,
+            fault('double-booked', { id: person, job: placed.job, operation: placed.operation }),
             next.job,
             next.operation,
           )
@@ -316,7 +306,7 @@ class Checker {
         if (together.length > place.capacity)
           this.fail(
             'place-full',
-            `${place.id} is held ${together.length} times at once, ${place.capacity} fit`,
+            fault('too-full', { id: place.id, held: together.length, fit: place.capacity }),
             stay.job ?? together.find(({ job }) => job)?.job,
           )
       }
@@ -343,12 +333,12 @@ class Checker {
     const total = names.reduce((all, name) => all + this.problem.objective[name] * sum[name], 0)
     for (const name of names)
       if (terms && !near(terms[name], sum[name]))
-        this.fail('terms', `${name} is ${sum[name]}, not ${terms[name]}`)
-    if (typeof cost !== 'number' || !near(cost, total)) this.fail('cost', `the cost is ${total}, not ${cost}`)
-    if (lowerBound !== undefined && lowerBound > total + 1e-6)
-      this.fail('lower-bound', 'the lower bound is above the cost')
+        this.fail('terms', fault('other-term', { term: name, is: sum[name], said: terms[name] }))
+    if (typeof cost !== 'number' || !near(cost, total))
+      this.fail('cost', fault('other-cost', { is: total, said: cost ?? null }))
+    if (lowerBound !== undefined && lowerBound > total + 1e-6) this.fail('lower-bound', fault('bound-above'))
     if (status === 'optimal' && lowerBound !== undefined && !near(lowerBound, total))
-      this.fail('optimal', 'optimal is said, but the lower bound is below the cost')
+      this.fail('optimal', fault('not-optimal'))
   }
 }
 

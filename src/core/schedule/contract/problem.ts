@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { type BayId, type OperationId, toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
 import { type Instant, instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
+import { fault } from './faults'
 
 /** The problem file `fern-yard/schedule-problem@1`: what is to be placed on the shop's calendar. */
 
@@ -9,23 +10,20 @@ export const PROBLEM_FORMAT = 'fern-yard/schedule-problem@1'
 const wholeMinute = z.string().transform((text, context): Instant => {
   const read = instant(text)
   if (read.ok && Date.parse(read.value) % 60_000 === 0) return read.value
-  const message =
-    'must be an ISO 8601 instant on a whole minute with an offset, such as 2027-01-11T08:00:00+00:00'
+  const message = fault('whole-minute')
   context.addIssue({ code: 'custom', message })
   return z.NEVER
 })
 
-const clock = z
-  .string()
-  .regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, 'must be a time of day HH:MM, 00:00 to 24:00')
+const clock = z.string().regex(/^(([01]\d|2[0-3]):[0-5]\d|24:00)$/, fault('clock'))
 const openInterval = z
   .tuple([clock, clock])
-  .refine(([from, to]) => from < to, 'must open before it closes, as in ["08:00","12:00"]')
+  .refine(([from, to]) => from < to, fault('opens-before-it-closes'))
 const openDay = z.array(openInterval)
 
 const weekly = z.strictObject(Object.fromEntries(WEEKDAYS.map((day) => [day, openDay.optional()])))
 const exception = z.object({
-  date: z.string().refine(isLocalDay, 'must be an existing day YYYY-MM-DD'),
+  date: z.string().refine(isLocalDay, fault('day')),
   open: openDay,
 })
 
@@ -34,7 +32,7 @@ const calendarSchema = z.union(
     z.strictObject({ always: z.literal(true) }),
     z.strictObject({ weekly, exceptions: z.array(exception).optional() }),
   ],
-  'must be { "always": true } or { "weekly": …, "exceptions": […] }, with times HH:MM and open before close',
+  fault('calendar'),
 )
 
 const id = z.string().min(1)
@@ -46,7 +44,7 @@ const bay = id.transform(toBayId)
 const operationSchema = z
   .object({
     id: operation,
-    minutes: z.int().min(1, 'must be at least 1 minute'),
+    minutes: z.int().min(1, fault('a-minute')),
     mode: z.enum(['solid', 'pausable', 'unattended']),
     people: z.int().nonnegative().default(0),
     skill: id.optional(),
@@ -57,15 +55,15 @@ const operationSchema = z
       context.addIssue({
         code: 'custom',
         path: ['people'],
-        message: 'an attended operation needs at least one person',
+        message: fault('needs-people'),
       })
     if (!attended && operation.people > 0)
-      context.addIssue({ code: 'custom', path: ['people'], message: 'an unattended operation has no people' })
+      context.addIssue({ code: 'custom', path: ['people'], message: fault('needs-nobody') })
     if (attended && !operation.skill)
-      context.addIssue({ code: 'custom', path: ['skill'], message: 'an attended operation names a skill' })
+      context.addIssue({ code: 'custom', path: ['skill'], message: fault('needs-skill') })
   })
 
-const lag = z.int().nonnegative('must not be negative')
+const lag = z.int().nonnegative(fault('not-negative'))
 
 const jobSchema = z.object({
   id: job,
@@ -83,7 +81,7 @@ const weightTerm = z.number().nonnegative().default(0)
 
 const problemShape = z.object({
   format: z.literal(PROBLEM_FORMAT),
-  timezone: z.string().refine(isZone, 'must be an IANA time zone, such as Europe/Dublin'),
+  timezone: z.string().refine(isZone, fault('time-zone')),
   origin: wholeMinute,
   slotMinutes: z.int().min(1),
   horizonDays: z.int().min(1).max(3660),
@@ -141,7 +139,7 @@ type Report = (path: (string | number)[], message: string) => void
 function reportDuplicates(ids: readonly string[], path: (string | number)[], report: Report): void {
   const seen = new Set<string>()
   for (const [index, value] of ids.entries()) {
-    if (seen.has(value)) report([...path, index], `“${value}” appears twice`)
+    if (seen.has(value)) report([...path, index], fault('twice', { id: value }))
     seen.add(value)
   }
 }
@@ -150,7 +148,7 @@ function reportCalendars(problem: ProblemFile, report: Report): void {
   const known = (name: string) => Object.hasOwn(problem.calendars, name)
   for (const list of ['places', 'people'] as const)
     for (const [index, { calendar }] of problem[list].entries())
-      if (!known(calendar)) report([list, index, 'calendar'], `no calendar “${calendar}”`)
+      if (!known(calendar)) report([list, index, 'calendar'], fault('no-calendar', { id: calendar }))
 }
 
 function reportJob(job: FileJob, path: (string | number)[], report: Report): void {
@@ -160,18 +158,19 @@ function reportJob(job: FileJob, path: (string | number)[], report: Report): voi
   for (const [index, link] of job.links.entries())
     for (const end of ['from', 'to'] as const)
       if (!ids.has(link[end]))
-        report([...path, 'links', index, end], `no operation “${link[end]}” in this job`)
+        report([...path, 'links', index, end], fault('not-in-this-job', { id: link[end] }))
   const stayOf = new Map<string, string>()
   for (const [index, stay] of job.stays.entries())
     for (const [place, operation] of stay.operations.entries()) {
       const at = [...path, 'stays', index, 'operations', place]
-      if (!ids.has(operation)) report(at, `no operation “${operation}” in this job`)
+      if (!ids.has(operation)) report(at, fault('not-in-this-job', { id: operation }))
       else if (stayOf.has(operation))
-        report(at, `“${operation}” is already in stay “${stayOf.get(operation)}”`)
+        report(at, fault('in-another-stay', { id: operation, stay: stayOf.get(operation)! }))
       stayOf.set(operation, stay.id)
     }
   for (const [index, operation] of job.operations.entries())
-    if (!stayOf.has(operation.id)) report([...path, 'operations', index], `“${operation.id}” is in no stay`)
+    if (!stayOf.has(operation.id))
+      report([...path, 'operations', index], fault('in-no-stay', { id: operation.id }))
 }
 
 function reportFixed(problem: ProblemFile, report: Report): void {
@@ -185,18 +184,18 @@ function reportFixed(problem: ProblemFile, report: Report): void {
   for (const [index, pin] of problem.fixed.entries()) {
     const job = problem.jobs.find((candidate) => candidate.id === pin.job)
     const operation = job?.operations.find((candidate) => candidate.id === pin.operation)
-    if (!job) report(['fixed', index, 'job'], `no job “${pin.job}”`)
+    if (!job) report(['fixed', index, 'job'], fault('no-job', { id: pin.job }))
     else if (!operation)
-      report(['fixed', index, 'operation'], `no operation “${pin.operation}” in job “${pin.job}”`)
+      report(['fixed', index, 'operation'], fault('no-operation', { id: pin.operation, job: pin.job }))
     if (pin.place !== undefined && !places.has(pin.place))
-      report(['fixed', index, 'place'], `no place “${pin.place}”`)
+      report(['fixed', index, 'place'], fault('no-place', { id: pin.place }))
     for (const person of pin.people ?? [])
-      if (!people.has(person)) report(['fixed', index, 'people'], `no person “${person}”`)
+      if (!people.has(person)) report(['fixed', index, 'people'], fault('no-person', { id: person }))
     reportDuplicates(pin.people ?? [], ['fixed', index, 'people'], report)
     if (operation && pin.people && pin.people.length !== operation.people)
       report(
         ['fixed', index, 'people'],
-        `“${pin.operation}” needs ${operation.people} people, ${pin.people.length} are given`,
+        fault('people-given', { id: pin.operation, needs: operation.people, given: pin.people.length }),
       )
   }
 }

@@ -3,6 +3,7 @@
 import { toBayId, toOperationId, toPersonId } from '@/core/ids'
 import type { Rearranged } from '@/core/schedule'
 import { moveThere, setPinned } from '@/server/planning/move-actions'
+import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { UNREACHED, useAction } from '@/ui/use-action'
@@ -151,7 +152,7 @@ function Controls({
           <option value="">All from here on</option>
           {open.map(({ operation }) => (
             <option key={operation.id} value={operation.id}>
-              {operation.title}
+              {stepTitle(view.timeline.region, operation.title)}
             </option>
           ))}
         </select>

@@ -6,6 +6,7 @@ import { unreachable } from '@/core/result'
 import type { PlacingReason, Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { type PlacingNames, placingText } from '@/text/en/placing'
+import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
 import { PLACE_WORDS, SKILL_WORDS } from '../why-text'
 
@@ -25,7 +26,10 @@ const placingNames = (
 ): PlacingNames => ({
   region,
   moment: (at) => moment(region, at, now),
-  step: (id) => operations.find((each) => each.id === id)?.title ?? id,
+  step: (id) => {
+    const found = operations.find((each) => each.id === id)
+    return found ? stepTitle(region, found.title) : id
+  },
   person,
   place,
 })
@@ -46,7 +50,10 @@ export function refusalText(
 ): string {
   const at = (instant: Instant) => moment(names.region, instant, names.now)
   const step = (id: string) => names.operations(job).find((each) => each.id === id)
-  const titleOf = (id: string) => `“${step(id)?.title ?? id}”`
+  const titleOf = (id: string) => {
+    const found = step(id)
+    return `“${found ? stepTitle(names.region, found.title) : id}”`
+  }
   const it = titleOf(operation ?? '')
   const because = (reason: PlacingReason, of: JobId) =>
     placingText(reason, placingNames(names, names.operations(of)))

@@ -34,7 +34,7 @@ const blocks = [
   block('cure', 'open', '2027-01-14T12:00:00Z', []),
 ]
 const stay = { jobId: 'a', stayId: 'dry', plate: 'IM 1', place: 'loft-1', blocks } as unknown as StayBlock
-const view = { stays: [stay] } as unknown as BoardView
+const view = { stays: [stay], timeline: { region: DUBLIN } } as unknown as BoardView
 const whole: Subject = { kind: 'stay', job: toJobId('a'), stay: 'dry' }
 const one = (operation: string): Subject => ({
   kind: 'operation',

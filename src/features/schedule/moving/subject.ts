@@ -1,5 +1,6 @@
 import type { BayId, JobId, OperationId, PersonId } from '@/core/ids'
 import { type Instant, plusMinutes } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import type { Move } from '@/workers/mover'
 import type { Block, StayBlock } from '../blocks'
 import type { BoardRow, BoardView } from '../board-view'
@@ -47,9 +48,10 @@ export function startOf(view: BoardView, subject: Subject): Instant | undefined 
 export function titleOf(view: BoardView, subject: Subject): string {
   const stay = stayOf(view, subject)
   const block = blockOf(view, subject)
-  if (subject.kind === 'operation') return block?.operation.title ?? ''
+  const { region } = view.timeline
+  if (subject.kind === 'operation') return block ? stepTitle(region, block.operation.title) : ''
   return stay && block && stay.blocks[0] !== block
-    ? `All from ${block.operation.title} on`
+    ? `All from ${stepTitle(region, block.operation.title)} on`
     : 'All from here on'
 }
 

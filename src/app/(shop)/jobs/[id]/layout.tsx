@@ -21,7 +21,12 @@ export default async function JobLayout({ params, children }: Props) {
   if (!entry) notFound()
   return (
     <>
-      <JobHeader entry={entry} way={await jobWay(await database(), entry, floor.now)} now={floor.now} />
+      <JobHeader
+        entry={entry}
+        way={await jobWay(await database(), entry, floor.now)}
+        region={floor.shop.setup.region}
+        now={floor.now}
+      />
       {children}
     </>
   )

@@ -15,6 +15,7 @@ export default async function HandoverSheetPage({ params }: { params: Promise<{ 
     <HandoverSheet
       entry={entry}
       paper={handoverPaper(entry, handover, floor.shop, floor.now)}
+      region={floor.shop.setup.region}
       now={floor.now}
     />
   )

@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { OTHER_SURFACES } from '../coating'
+import { EXTRA_KEYS } from './extras'
+import { TRADES } from './vendor'
+
+/** What a step of a job is called: a code and its facts, which `src/text` puts into words. */
+
+const PLAIN_STEPS = [
+  'wash',
+  'rinseless-wash',
+  'mask',
+  'tape',
+  'cut',
+  'refine',
+  'polish',
+  'polish-to-bare',
+  'set',
+  'buff',
+  'wipe',
+  'hold',
+  'look',
+  'test-water',
+  'inspect',
+  'refit-and-inspect',
+] as const
+export type PlainStep = (typeof PLAIN_STEPS)[number]
+
+const firstNames = z.discriminatedUnion('code', [
+  z.object({ code: z.enum(PLAIN_STEPS) }),
+  z.object({ code: z.literal('extra'), extra: z.enum(EXTRA_KEYS), count: z.int() }),
+  z.object({ code: z.literal('vendor'), trade: z.enum(TRADES), name: z.string() }),
+  z.object({ code: z.literal('surface'), surface: z.enum(OTHER_SURFACES), product: z.string() }),
+  z.object({ code: z.literal('layer'), layer: z.int(), product: z.string() }),
+])
+
+/** What it is called the first time; plans from before there were codes kept the words themselves. */
+export const firstNameSchema = z.union([z.string(), firstNames])
+export type FirstName = z.infer<typeof firstNameSchema>
+
+export const stepNameSchema = z.union([
+  firstNameSchema,
+  /** A panel or place that is done again, by the step it comes from. */
+  z.object({ code: z.literal('again'), place: z.string(), of: firstNameSchema }),
+])
+export type StepName = z.infer<typeof stepNameSchema>

@@ -1,0 +1,12 @@
+import type { Region } from '@/core/region'
+import { readWitnesses, type Witness } from '@/core/survey'
+import { figure } from '../formats'
+
+/** The note of an entry in the ledger: what somebody wrote, or what gauge and table said each by itself. */
+export function ledgerNote(region: Region, note: string): string {
+  const witnesses = readWitnesses(note)
+  if (!witnesses) return note
+  const said = ({ removedUm, uncertaintyUm }: Witness) =>
+    `${figure(region, 'depth', removedUm, 1)} ± ${figure(region, 'depth', uncertaintyUm, 1)}`
+  return `gauge ${said(witnesses.gauge)}, table ${said(witnesses.table)}`
+}

@@ -1,0 +1,56 @@
+import type { OtherSurface } from '@/core/coating'
+import type { ExtraKey, PlainStep, StepName, Trade } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { title } from '../title'
+import { EASILY_MISSED_WORDS, isEasilyMissed } from './easily-missed'
+import { staffPanel } from './staff-panels'
+import { workInEnglish } from './work'
+
+const PLAIN: Record<PlainStep, string> = {
+  wash: 'Wash and decontaminate',
+  'rinseless-wash': 'Rinseless wash and decontamination',
+  mask: 'Mask, inspect, test spot',
+  tape: 'Tape up',
+  cut: 'Cut',
+  refine: 'Refine',
+  polish: 'Polish',
+  'polish-to-bare': 'Polish to bare paint',
+  set: 'Set',
+  buff: 'Buff off',
+  wipe: 'Panel wipe',
+  hold: 'Dry hold',
+  look: 'Water, gloss and film',
+  'test-water': 'Test the water again',
+  inspect: 'Final inspection under the lamp',
+  'refit-and-inspect': 'Refit and final inspection',
+}
+
+const capital = (word: string) => title({ language: 'en' }, word)
+
+/** What the staff call an extra, a trade and a surface, at the beginning of a line. */
+export const extraName = (extra: ExtraKey) => capital(workInEnglish.extra[extra].name)
+export const tradeName = (trade: Trade) => capital(workInEnglish.trade[trade])
+export const surfaceName = (surface: OtherSurface | 'paint') => capital(workInEnglish.surface[surface])
+
+/** What the staff call a step. */
+export function stepTitle(region: Region, name: StepName): string {
+  if (typeof name === 'string') return name
+  switch (name.code) {
+    case 'extra':
+      return name.count > 1 ? `${extraName(name.extra)}, ${name.count}` : extraName(name.extra)
+    case 'vendor':
+      return `${tradeName(name.trade)}: ${name.name}`
+    case 'surface':
+      return `${surfaceName(name.surface)}: ${name.product}`
+    case 'layer':
+      return `Layer ${name.layer}: ${name.product}`
+    case 'again':
+      return `Again: ${inspectedPlace(region, name.place)} (${stepTitle(region, name.of)})`
+    default:
+      return PLAIN[name.code]
+  }
+}
+
+/** A panel, or one of the places one easily misses. */
+export const inspectedPlace = (region: Region, id: string): string =>
+  isEasilyMissed(id) ? EASILY_MISSED_WORDS[id](region).name : staffPanel(region, id)
