@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import path from 'node:path'
-import { type ParserOptions, parse } from '@babel/parser'
 import { describe, expect, test } from 'vitest'
+import { calledName, childrenOf, type Node, textOf, treeOf } from './syntax.fixture'
 
 /** Core and server say codes and facts; sentences stand in src/text. Held over the syntax tree, so that comments are free. */
 
@@ -19,27 +19,14 @@ const ALLOWED: Record<string, string> = {
   'server/db/describe-tables.ts': 'code it writes',
   'server/stock/stock-store.ts': 'a mark by which pours are found again',
 }
-/** What is read by those who write the program, or by the database: faults thrown, the log, SQL. */
 const NOT_READ =
   /^(raw|whereRaw|orderByRaw|havingRaw|joinRaw|exec|pragma|prepare|info|warn|error|debug|fatal)$/
 const SQL_ALIAS = /^\w+ as \w+$/
 const HEADER = /^attachment; /
 
-type Node = { type: string; [key: string]: unknown }
-const isNode = (value: unknown): value is Node =>
-  typeof value === 'object' && value !== null && typeof (value as Node).type === 'string'
-
-function textOf(node: Node): string | undefined {
-  if (node.type === 'StringLiteral') return node.value as string
-  if (node.type !== 'TemplateLiteral') return undefined
-  return (node.quasis as { value: { cooked: string } }[]).map(({ value }) => value.cooked).join('…')
-}
-
-function isSpared(node: Node): boolean {
-  const callee = node.callee as { type: string; name?: string; property?: { name?: string } } | undefined
-  if (node.type === 'NewExpression') return /Error$/.test(callee?.name ?? '')
-  return node.type === 'CallExpression' && NOT_READ.test(callee?.property?.name ?? '')
-}
+/** Faults thrown, the log, SQL: nobody of the shop reads them. */
+const isSpared = (node: Node): boolean =>
+  node.type === 'NewExpression' ? /Error$/.test(calledName(node)) : NOT_READ.test(calledName(node))
 
 /** Two words or more in a row, such as people read. */
 const isSaid = (text: string) =>
@@ -51,18 +38,10 @@ const isSaid = (text: string) =>
 function sentencesIn(node: Node): string[] {
   if (node.type === 'ImportDeclaration' || isSpared(node)) return []
   const own = textOf(node)
-  if (own !== undefined && isSaid(own)) return [own]
-  return Object.values(node).flatMap((child) =>
-    Array.isArray(child)
-      ? child.filter(isNode).flatMap(sentencesIn)
-      : isNode(child)
-        ? sentencesIn(child)
-        : [],
-  )
+  return own !== undefined && isSaid(own) ? [own] : childrenOf(node).flatMap(sentencesIn)
 }
 
-const OPTIONS: ParserOptions = { sourceType: 'module', plugins: ['typescript', 'jsx'], attachComment: false }
-const sentences = (code: string) => sentencesIn(parse(code, OPTIONS).program as unknown as Node)
+const sentences = (code: string) => sentencesIn(treeOf(code))
 
 const files = ['core', 'server'].flatMap((room) =>
   readdirSync(path.join(ROOT, room), { recursive: true, encoding: 'utf8' })

@@ -4,6 +4,7 @@ import type { OnPanels } from '@/core/survey'
 import { expectationInGerman } from './de/expectation'
 import { expectationInEnglish } from './en/expectation'
 import { expectationInFrench } from './fr/expectation'
+import { inItsSpelling } from './spelling'
 
 /** What a customer may expect of an offer, in sentences. */
 
@@ -42,8 +43,10 @@ function lifeText({ language }: Region, months: number): string {
   }).format(inYears ? months / YEAR_MONTHS : months)
 }
 
-export function expectationText(region: Region, told: Expectation | FormerlyTold): string {
-  if ('text' in told) return told.text
+export const expectationText = (region: Region, told: Expectation | FormerlyTold): string =>
+  'text' in told ? told.text : inItsSpelling(region, inWords(region, told))
+
+function inWords(region: Region, told: Expectation): string {
   const words = IN[region.language]
   switch (told.code) {
     case 'paint':

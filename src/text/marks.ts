@@ -3,6 +3,7 @@ import type { DefectKind, PlaceDefectKind } from '@/core/survey'
 import { marksInGerman } from './de/marks'
 import { marksInEnglish } from './en/marks'
 import { marksInFrench } from './fr/marks'
+import { inItsSpelling } from './spelling'
 import { title } from './title'
 
 /** What is wrong with paint, wheels, glass, trim and cabin, as it stands in the middle of a sentence. */
@@ -14,13 +15,14 @@ export type MarkWords = {
   needs: Record<PlaceDefectKind, string>
 }
 
+type Reader = Pick<Region, 'language' | 'locale'>
+
 const IN: Record<Language, MarkWords> = { en: marksInEnglish, fr: marksInFrench, de: marksInGerman }
 
-export const markName = ({ language }: Pick<Region, 'language'>, kind: MarkKind): string =>
-  IN[language].name[kind]
-export const markNeeds = ({ language }: Pick<Region, 'language'>, kind: PlaceDefectKind): string =>
-  IN[language].needs[kind]
+export const markName = (region: Reader, kind: MarkKind): string =>
+  inItsSpelling(region, IN[region.language].name[kind])
+export const markNeeds = (region: Reader, kind: PlaceDefectKind): string =>
+  inItsSpelling(region, IN[region.language].needs[kind])
 
 /** The same at the beginning of a line. */
-export const markTitle = (region: Pick<Region, 'language'>, kind: MarkKind) =>
-  title(region, markName(region, kind))
+export const markTitle = (region: Reader, kind: MarkKind) => title(region, markName(region, kind))

@@ -3,6 +3,7 @@ import type { SignOffFact, SignOffLine } from '@/core/survey'
 import { signOffInGerman } from './de/sign-off'
 import { signOffInEnglish } from './en/sign-off'
 import { signOffInFrench } from './fr/sign-off'
+import { inItsSpelling } from './spelling'
 
 /** What a customer signs before the work begins: what will remain, and why. */
 
@@ -27,5 +28,5 @@ export const signOffWords = ({ language }: Pick<Region, 'language'>): SignOffWor
 /** A line as it is read out and kept. */
 export function signOffLine(region: Region, fact: SignOffFact): SignOffLine {
   const say = signOffWords(region).line[fact.rule] as (fact: SignOffFact, region: Region) => string
-  return { rule: fact.rule, text: say(fact, region) }
+  return { rule: fact.rule, text: inItsSpelling(region, say(fact, region)) }
 }

@@ -3,8 +3,10 @@
 import { RadioGroup } from 'radix-ui'
 import { Controller, useFieldArray, useWatch } from 'react-hook-form'
 import { HARDNESSES, PAINT_SYSTEMS, TREATMENTS } from '@/core/vehicle'
+import { spelt } from '@/text/en/spelling'
 import { PAINT_SYSTEM_GUIDE, TREATMENT } from '@/text/en/vehicle'
 import { Button } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 import { CARD, type Form, Pick } from './fields'
 
 /** Makers moved to clear coat from the late 1980s into the 1990s (common practice). */
@@ -39,6 +41,7 @@ export function StepPaint({ form }: { form: Form }) {
 }
 
 function PaintPicker({ form, hint }: { form: Form; hint: string | undefined }) {
+  const region = useRegion()
   return (
     <Controller
       control={form.control}
@@ -56,13 +59,14 @@ function PaintPicker({ form, hint }: { form: Form; hint: string | undefined }) {
               <RadioGroup.Item key={system} value={system} className={CARD}>
                 <span className="font-head font-semibold">{PAINT_SYSTEM_GUIDE[system].name}</span>
                 <span className="block text-sm leading-snug text-ink-soft">
-                  {PAINT_SYSTEM_GUIDE[system].tell}
+                  {spelt(region, PAINT_SYSTEM_GUIDE[system].tell)}
                 </span>
               </RadioGroup.Item>
             ))}
           </RadioGroup.Root>
           <p className="mt-2 rounded bg-lichen/70 p-3 text-[15px]" aria-live="polite">
-            <strong className="font-head">Not sure?</strong> {PAINT_SYSTEM_GUIDE[field.value].test}
+            <strong className="font-head">Not sure?</strong>{' '}
+            {spelt(region, PAINT_SYSTEM_GUIDE[field.value].test)}
             <br />
             <strong className="font-head">It means:</strong> {PAINT_SYSTEM_GUIDE[field.value].consequence}
           </p>

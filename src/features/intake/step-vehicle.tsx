@@ -4,6 +4,7 @@ import clsx from 'clsx'
 import { RadioGroup } from 'radix-ui'
 import { Controller, useWatch } from 'react-hook-form'
 import { readVin, SHAPE_NAME, SHAPES, USUAL_SIZE } from '@/core/vehicle'
+import { spelt } from '@/text/en/spelling'
 import { VIN_REGION_NAME, vinNoteText } from '@/text/en/vin'
 import { figure } from '@/text/formats'
 import { Field } from '@/ui/field'
@@ -13,6 +14,7 @@ import { Amount, CARD, type Form, Text, useErrorOf } from './fields'
 
 /** Which vehicle it is: plate, number, colour and shape. */
 export function StepVehicle({ form }: { form: Form }) {
+  const region = useRegion()
   return (
     <>
       <div className="grid gap-4 sm:grid-cols-3">
@@ -23,12 +25,12 @@ export function StepVehicle({ form }: { form: Form }) {
       <VinField form={form} />
       <div className="mt-4 grid gap-4 sm:grid-cols-3">
         <Text form={form} name="year" label="Year" inputMode="numeric" />
-        <Text form={form} name="colour" label="Colour" />
+        <Text form={form} name="colour" label={spelt(region, 'Colour')} />
         <Text
           form={form}
           name="colourCode"
-          label="Colour code"
-          hint="From the plate in the door or under the bonnet."
+          label="Paint code"
+          hint={spelt(region, 'From the plate in the door or under the bonnet.')}
         />
       </div>
       <ShapePicker form={form} />

@@ -64,7 +64,7 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
       {learned.jobs === 0 ? (
         <p className="mt-8 max-w-prose text-lg">
           Every job teaches something as it is handed over: hours against the plan, marks gone against the
-          promise, millilitres, punctuality, and what was left over. The first one appears here.
+          promise, product used, punctuality, and what was left over. The first one appears here.
         </p>
       ) : (
         <>
@@ -85,7 +85,7 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
             <Part title="Correction achieved against estimate" table="clearing" period={period}>
               <ClearingChart clearing={learned.clearing} />
             </Part>
-            <Part title="Millilitres a car" table="products" period={period}>
+            <Part title="Product a car" table="products" period={period}>
               <ProductChart products={learned.products} />
             </Part>
             <Part title="Finished by the promise" table="on-time" period={period}>

@@ -45,7 +45,7 @@ export function CoatTable({ coats, bottles, region }: Props) {
               `${name}: ${figure(region, 'temperature', airC.min)}–${measured(region, 'temperature', airC.max)}, ${number(region, rhPercent.min)}–${percent(region, rhPercent.max)} humidity`,
           )
           .join('. ')}
-        . Solvent vapour: the data sheet names gloves and cartridge.
+        . Solvent fumes: the data sheet names gloves and cartridge.
       </p>
     </div>
   )

@@ -7,6 +7,7 @@ import type { JobId } from '@/core/ids'
 import type { WashSetup } from '@/core/shop'
 import type { StoredWash } from '@/core/wash'
 import { CLEAN, type Contamination, type Level, planWash, SIGHTS, type WashMethod, ZONES } from '@/core/wash'
+import { spelt } from '@/text/en/spelling'
 import { methodReason, partName, SIGHT_LABEL, SIGHT_NAME, TOUCH_NAME, ZONE_NAME } from '@/text/en/wash'
 import { measured, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
@@ -60,7 +61,11 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
         <Levels
           legend="By touch"
           hint="The back of the hand, or a finger in a thin bag, after the first wash."
-          rows={ZONES.map((zone) => ({ id: zone, name: ZONE_NAME[zone], level: contamination.touch[zone] }))}
+          rows={ZONES.map((zone) => ({
+            id: zone,
+            name: spelt(region, ZONE_NAME[zone]),
+            level: contamination.touch[zone],
+          }))}
           words={TOUCH_NAME}
           onLevel={(id, level) =>
             change({

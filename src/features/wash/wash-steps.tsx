@@ -1,9 +1,11 @@
 import type { Mix, PlannedStep } from '@/core/wash'
+import { spelt } from '@/text/en/spelling'
 import { LIQUID_NAME, lanceErrorText, mixText, pouredText, WASH_STEP, waterText } from '@/text/en/wash'
 import { useRegion } from '@/ui/region'
 
 /** The steps in order, each with what to pour, how long it stands, and what can hurt. */
 export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
+  const region = useRegion()
   return (
     <ol className="mt-4 border-l-2 border-fern-soft">
       {steps.map(({ id, facts, dwell, mix }, at) => (
@@ -13,8 +15,8 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
           </span>
           <div className="grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_16rem]">
             <div>
-              <h2 className="text-lg">{WASH_STEP[id].title}</h2>
-              <p className="text-[15px]">{WASH_STEP[id].how(facts)}</p>
+              <h2 className="text-lg">{spelt(region, WASH_STEP[id].title)}</h2>
+              <p className="text-[15px]">{spelt(region, WASH_STEP[id].how(facts))}</p>
               <p className="text-sm text-ink-soft">{WASH_STEP[id].reason}</p>
             </div>
             <div className="text-[15px]">

@@ -58,7 +58,7 @@ export function CoatLogForm({
     })
     const faults: Partial<Record<string, string>> = {}
     for (const { bottle, ml: each } of pours)
-      if (!within(each, 0.1, 1000)) faults[bottle] = 'Type the millilitres, such as 36.'
+      if (!within(each, 0.1, 1000)) faults[bottle] = 'Type how much, such as 36.'
     const lot =
       typed.lot.trim() ||
       [...new Set(pours.map(({ bottle }) => bottles.find(({ id }) => id === bottle)!.lot))].join(', ')

@@ -133,7 +133,7 @@ function Mended({
   const mend = () => {
     const used = ml.trim() === '' ? 0 : numberOf(ml)
     if (!(used >= 0 && used <= 100)) {
-      setWrong('Type the millilitres used, such as 2, or leave it empty.')
+      setWrong('Type how much was used, such as 2, or leave it empty.')
       return
     }
     if (bottle && used > bottle.leftMl) {

@@ -2,11 +2,13 @@ import clsx from 'clsx'
 import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
 import { TIMER_WORDS } from '@/text/en/at-the-car'
 import { CHECK } from '@/text/en/checklist'
+import { spelt } from '@/text/en/spelling'
 import { Button } from '@/ui/button'
 import { checksOf } from './step-actions'
 import type { StepProps } from './use-card'
 
 export function Checklist({ card, operation, me }: StepProps) {
+  const { region } = card.view
   const items = checksOf(card.view, operation)
   const { checks } = workOn(card.state, operation.id)
   if (items.length === 0) return null
@@ -23,7 +25,7 @@ export function Checklist({ card, operation, me }: StepProps) {
                 card.add(me, { kind: 'check', operation: operation.id, item: id, checked: target.checked })
               }
             />
-            <span className={clsx(checks[id] && 'text-ink-soft')}>{CHECK[id]}</span>
+            <span className={clsx(checks[id] && 'text-ink-soft')}>{spelt(region, CHECK[id])}</span>
           </label>
         </li>
       ))}

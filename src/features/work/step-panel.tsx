@@ -34,7 +34,10 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const progress = progressAt(live, operation, now)
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const sheet = view.sheets[operation.id]
-  const [recipe, caution] = [recipeFor(operation), cautionFor(operation, view.live.plan.operations)]
+  const [recipe, caution] = [
+    recipeFor(view.region, operation),
+    cautionFor(operation, view.live.plan.operations),
+  ]
   const window = openedWindow(live, operation, now)
   const work = workOn(state, operation.id)
   const at = (instant: Instant) => moment(view.region, instant, now)

@@ -1,11 +1,14 @@
 import type { JobId } from '@/core/ids'
 import type { PlannedStep } from '@/core/wash'
+import { spelt } from '@/text/en/spelling'
 import { WASH_STEP } from '@/text/en/wash'
 import { Link } from '@/ui/link'
+import { useRegion } from '@/ui/region'
 import { Mixed } from '../wash/wash-steps'
 
 /** The wash of this car in its order, with what to pour; a way to plan it where nobody has yet. */
 export function WashLines({ job, lines }: { job: JobId; lines: readonly PlannedStep[] }) {
+  const region = useRegion()
   return (
     <div className="mt-4">
       {lines.length > 0 && (
@@ -14,9 +17,9 @@ export function WashLines({ job, lines }: { job: JobId; lines: readonly PlannedS
             <li key={id} className="grid gap-x-5 gap-y-1 border-b border-line py-2 sm:grid-cols-[1fr_17rem]">
               <div>
                 <p className="font-head text-lg font-semibold">
-                  {at + 1}. {WASH_STEP[id].title}
+                  {at + 1}. {spelt(region, WASH_STEP[id].title)}
                 </p>
-                <p>{WASH_STEP[id].how(facts)}</p>
+                <p>{spelt(region, WASH_STEP[id].how(facts))}</p>
                 {WASH_STEP[id].cautions.length > 0 && (
                   <p className="text-copper">{WASH_STEP[id].cautions.join(' ')}</p>
                 )}

@@ -2,9 +2,9 @@ import { type AskedThing, type AskFacts, type PlainAsk, readAsk } from '@/core/a
 import type { Region } from '@/core/region'
 import { figure, measured, number, percent, timeText, unitSign } from '../formats'
 import { faultText } from './contract'
+import { spelt } from './spelling'
 import { staffPanel } from './staff-panels'
 import { stepTitle } from './step-names'
-import { termsOf } from './terms'
 
 /** What a form or an action asks for, in the staff's English. */
 
@@ -51,7 +51,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   model: () => 'Write the model.',
   year: () => 'Write the year with four digits, or leave it empty.',
   shape: () => 'Choose the body shape that comes closest.',
-  colour: (region) => `Write the ${termsOf(region).colour} as the customer calls it.`,
+  colour: (region) => spelt(region, 'Write the colour as the customer calls it.'),
   'paint-system': () => 'Choose the paint system. The guide beside it tells them apart.',
   'yearly-km': (region) => `Write the yearly distance in whole ${distance(region)}, or leave it empty.`,
   'treatments-enough': () => 'Twenty are enough. Put the rest into a note.',

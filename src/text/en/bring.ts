@@ -12,7 +12,7 @@ export const BRING_FIELD_NAME: Record<BringField, string> = {
   model: 'Model',
   year: 'Year',
   colour: 'Colour',
-  colourCode: 'Colour code',
+  colourCode: 'Paint code',
   shape: 'Body shape',
   day: 'Past job: day',
   work: 'Past job: what was done',

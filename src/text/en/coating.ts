@@ -11,7 +11,7 @@ type Rule = { reason: string; remedy: string }
 
 export const COATING_RULE: Record<CoatingRuleId, Rule> = {
   'strong-solvent-on-single-stage': {
-    reason: 'A strong solvent softens old single-stage paint and pulls its colour.',
+    reason: 'A strong solvent softens old single-stage paint and pulls its pigment.',
     remedy: 'Choose a product with a mild solvent or none.',
   },
   'coating-over-all-in-one': {
@@ -114,7 +114,7 @@ export const EXPOSURE_RULE: Record<ExposureId, { reason: (region: Region) => str
   },
   'touchless-washed': {
     reason: () => 'A touchless wash must clean by strong chemistry.',
-    remedy: 'Ask for the mild programme, and wash by hand in between.',
+    remedy: 'Ask for the mildest wash, and wash by hand in between.',
   },
   'washing-not-asked': {
     reason: () => 'Nobody has asked how it is washed.',

@@ -4,7 +4,7 @@ import { hardnessText, PROCESS_NAME, spotWhy } from './correction'
 
 test('a memory names the cars behind it', () => {
   expect(spotWhy({ code: 'remembered', cars: 2, kinship: 'same-paint' })).toBe(
-    'It was enough on 2 cars with this make and colour code.',
+    'It was enough on 2 cars with this make and paint code.',
   )
   expect(spotWhy({ code: 'remembered', cars: 1, kinship: 'same-time' })).toBe(
     'It was enough on one car with this kind of paint, within ten years.',

@@ -58,8 +58,8 @@ export const SPOT_VERDICT: Record<Verdict, { name: string; means: string }> = {
 
 /** How another car’s paint is like this one. */
 export const KIN: Record<Start['kinship'], string> = {
-  'same-paint': 'with this make and colour code',
-  'same-colour': 'of this make and colour, within five years',
+  'same-paint': 'with this make and paint code',
+  'same-colour': 'of this make and paint, within five years',
   'same-maker': 'of this make, within five years',
   'same-time': 'with this kind of paint, within ten years',
 }

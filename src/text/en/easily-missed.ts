@@ -1,6 +1,7 @@
 import type { Region } from '@/core/region'
 import type { EasilyMissed } from '@/core/survey'
 import { title } from '../title'
+import { spelt } from './spelling'
 import { termsOf } from './terms'
 
 export const isEasilyMissed = (place: string): place is EasilyMissed => place in EASILY_MISSED_WORDS
@@ -21,6 +22,6 @@ export const EASILY_MISSED_WORDS: Record<EasilyMissed, (region: Region) => { nam
   'door-edges': () => ({ name: 'Door edges and shuts', look: 'chips, touch-up, overspray lines' }),
   'fuel-flap': (region) => ({
     name: 'Under the fuel or charge flap',
-    look: `the ${termsOf(region).colour} nobody has polished`,
+    look: spelt(region, 'the colour nobody has polished'),
   }),
 }

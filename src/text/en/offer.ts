@@ -32,7 +32,7 @@ const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
   'touch-up': 'Chips or scratches that catch a nail',
   headlamps: 'Cloudy',
   'glass-polish': 'Marked glass',
-  interior: 'Stains or odour',
+  interior: 'Stains or smells',
 }
 
 /** What on this car asks for an extra. */

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { EXTRA_KEYS, type ExtraKey, OPERATION_KINDS, type OperationKind } from '@/core/offer'
+import { DUBLIN } from '../region.fixture'
 import { cautionFor, recipeFor } from './steps'
 
 const caution = (kind: OperationKind, extra?: ExtraKey) => {
@@ -20,7 +21,7 @@ test('wheel nuts are spoken of where wheels were off, and nowhere else', () => {
 
 test.each(EXTRA_KEYS)('%s speaks of its own danger and its own way of working', (extra) => {
   expect(caution('extra', extra)).not.toBe(caution('extra'))
-  expect(recipeFor({ kind: 'extra', extra })).toBeTruthy()
+  expect(recipeFor(DUBLIN, { kind: 'extra', extra })).toBeTruthy()
 })
 
 test.each([

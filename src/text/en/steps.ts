@@ -1,4 +1,6 @@
 import type { ExtraKey, OperationKind, PlannedOperation, VendorStage } from '@/core/offer'
+import type { Region } from '@/core/region'
+import { spelt } from './spelling'
 import { workInEnglish } from './work'
 
 /** What can hurt someone at a step, and what to defer to. Shown at the step itself. */
@@ -8,11 +10,11 @@ const CAUTIONS: Record<OperationKind, string | undefined> = {
   cut: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning. Dust mask where dust flies.',
   refine: 'Tie back cords, hair and sleeves. Edges and plastic heat first.',
   polish: 'Tie back cords, hair and sleeves. Hand on the panel: a hot one is a warning.',
-  wipe: 'Solvent vapour: ventilate, no flame, gloves. Follow the data sheet.',
+  wipe: 'Solvent fumes: ventilate, no flame, gloves. Follow the data sheet.',
   layer:
-    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, spread them out flat.',
+    'Coating fumes: ventilate, no flame, gloves and the cartridge the data sheet names. Fresh towels; soaked ones can heat, spread them out flat.',
   surface:
-    'Coating vapour: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are spread out flat.',
+    'Coating fumes: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are spread out flat.',
   extra: 'Read the data sheet of what is used; ventilate, gloves, eye protection where it says so.',
   vendor: 'Their own rules hold for their work: keep out of it, keep the bay ventilated, no flame.',
   look: 'Wet floor: boots with a grip, cables off it. What takes iron and tar off wants gloves, eye protection and a cold panel.',
@@ -22,12 +24,12 @@ const CAUTIONS: Record<OperationKind, string | undefined> = {
 
 const OF_EXTRA: Record<ExtraKey, string> = {
   'spot-work': 'Sanding dust: mask. Tie back cords and sleeves at the machine.',
-  'touch-up': 'Solvent vapour: ventilate, no flame. Two-component paint is for a licensed refinisher only.',
+  'touch-up': 'Solvent fumes: ventilate, no flame. Two-component paint is for a licensed refinisher only.',
   headlamps: 'Sanding dust: mask. A lens that stays cloudy from within needs a new lamp.',
   'glass-polish': 'Keep the glass cool and moving: a hot spot cracks it. Never over a chip or a crack.',
   'wheels-off':
     'Rated lift and stands on the jacking points, never a jack alone. Refit to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
-  'soft-top': 'No jet at close range into the weave. Proofing vapour: ventilate, gloves.',
+  'soft-top': 'No jet at close range into the weave. Proofing fumes: ventilate, gloves.',
   'engine-bay':
     'Engine cold, 12 V off. Orange cables are high voltage: leave them alone and follow the maker’s instructions.',
   interior: 'Ask about allergies before strong cleaners; keep fluids away from airbags and switches.',
@@ -65,8 +67,12 @@ const RECIPES: Record<OperationKind, string | undefined> = {
 }
 
 /** How one operation is done: an extra has its own words. */
-export function recipeFor({ kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>): string | undefined {
-  return extra ? workInEnglish.extra[extra].means : RECIPES[kind]
+export function recipeFor(
+  region: Pick<Region, 'locale'>,
+  { kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>,
+): string | undefined {
+  const recipe = extra ? workInEnglish.extra[extra].means : RECIPES[kind]
+  return recipe && spelt(region, recipe)
 }
 
 export const VENDOR_STAGE_NAME: Record<VendorStage, string> = {

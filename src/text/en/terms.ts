@@ -13,11 +13,6 @@ export type Terms = {
   wheelArches: string
   windscreen: string
   mirrorCap: string
-  colour: string
-  coloured: string
-  tyre: string
-  kerb: string
-  grey: string
 }
 
 export const BRITISH: Terms = {
@@ -32,11 +27,6 @@ export const BRITISH: Terms = {
   wheelArches: 'wheel arches',
   windscreen: 'windscreen',
   mirrorCap: 'mirror cap',
-  colour: 'colour',
-  coloured: 'coloured',
-  tyre: 'tyre',
-  kerb: 'kerb',
-  grey: 'grey',
 }
 
 export const AMERICAN: Terms = {
@@ -51,14 +41,8 @@ export const AMERICAN: Terms = {
   wheelArches: 'wheel wells',
   windscreen: 'windshield',
   mirrorCap: 'mirror cap',
-  colour: 'color',
-  coloured: 'colored',
-  tyre: 'tire',
-  kerb: 'curb',
-  grey: 'gray',
 }
 
-const AMERICAN_LOCALES = /^en-US$/
+export const isAmerican = ({ locale }: Pick<Region, 'locale'>): boolean => locale === 'en-US'
 
-export const termsOf = ({ locale }: Pick<Region, 'locale'>): Terms =>
-  AMERICAN_LOCALES.test(locale) ? AMERICAN : BRITISH
+export const termsOf = (region: Pick<Region, 'locale'>): Terms => (isAmerican(region) ? AMERICAN : BRITISH)

@@ -51,14 +51,14 @@ type Guide = {
 export const PAINT_SYSTEM_GUIDE: Record<PaintSystem, Guide> = {
   'clear-over-base': {
     name: 'Clear over base',
-    tell: 'Nothing of the colour comes off on the pad.',
-    test: 'Rub a hidden spot with polish on a white cloth: the cloth stays white or turns grey with dirt.',
+    tell: 'No paint comes off on the pad.',
+    test: 'Rub a hidden spot with polish on a white cloth: the cloth stays white, or takes only dirt.',
     consequence: 'The clear coat can be polished, within its budget. Usual from the 1990s on.',
   },
   'single-stage': {
     name: 'Single stage',
-    tell: 'The pad takes the colour of the car. There is no clear coat.',
-    test: 'Rub a hidden spot with polish on a white cloth: the cloth takes the colour of the car.',
+    tell: 'Paint of the car comes off on the pad. There is no clear coat.',
+    test: 'Rub a hidden spot with polish on a white cloth: the cloth takes the paint of the car.',
     consequence: 'No wool and no rotary; no strong alcohol and no strong solvent afterwards.',
   },
   matte: {
@@ -70,7 +70,7 @@ export const PAINT_SYSTEM_GUIDE: Record<PaintSystem, Guide> = {
   wrap: {
     name: 'Wrap or film',
     tell: 'Edges and seams in the door shuts. Not to be polished.',
-    test: 'Open a door: the colour ends at an edge you can feel with a nail.',
+    test: 'Open a door: the film ends at an edge you can feel with a nail.',
     consequence: 'Clean and protect. The paint beneath cannot be judged.',
   },
   gelcoat: {

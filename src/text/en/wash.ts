@@ -34,7 +34,7 @@ export const TOUCH_NAME: Record<Level, string> = {
 export const SIGHT_NAME: Record<Level, string> = { 0: 'none', 1: 'a few', 2: 'many', 3: 'all over' }
 
 export const SIGHT_LABEL: Record<Sight, string> = {
-  iron: 'Rust-coloured dots',
+  iron: 'Rust-brown dots',
   tar: 'Tar spots',
   sap: 'Tree sap',
   overspray: 'Overspray',
