@@ -13,7 +13,7 @@ function britishIn(node: Node): string[] {
   if (node.type === 'ImportDeclaration' || calledName(node) === 'spelt') return []
   const own = textOf(node)
   // One word in small letters is a name in the code: a field, a panel.
-  return own !== undefined && BRITISH.test(own) && !/^[a-z-]+$/i.test(own)
+  return own !== undefined && BRITISH.test(own) && !/^[a-z][a-zA-Z-]*$/.test(own)
     ? [own.trim()]
     : childrenOf(node).flatMap(britishIn)
 }

@@ -3,6 +3,7 @@ import type { TypedCrew } from '@/core/planning'
 import { Button } from '@/ui/button'
 import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
+import { HoursInput } from '@/ui/hours-input'
 import { Checks } from './checks'
 import { WeekForm } from './week-form'
 
@@ -86,12 +87,7 @@ function Otherwise({
             <DayInput value={day} onChange={(typed) => change(at, { day: typed })} />
           </Field>
           <Field label="these hours, or nothing" error={error(at, 'hours')}>
-            <input
-              className="field"
-              autoComplete="off"
-              value={hours}
-              onChange={({ target }) => change(at, { hours: target.value })}
-            />
+            <HoursInput value={hours} onChange={(typed) => change(at, { hours: typed })} />
           </Field>
           <Button look="quiet" onClick={() => onChange(days.filter((_, index) => index !== at))}>
             Back to normal hours

@@ -2,6 +2,7 @@ import { WEEK } from '@/core/offer'
 import type { TypedWeek } from '@/core/planning'
 import type { Weekday } from '@/core/time'
 import { Field } from '@/ui/field'
+import { HoursInput } from '@/ui/hours-input'
 
 const DAY_LABEL: Record<Weekday, string> = {
   mon: 'Monday',
@@ -13,7 +14,7 @@ const DAY_LABEL: Record<Weekday, string> = {
   sun: 'Sunday',
 }
 
-/** Hours of each day of the week, as they are typed: `08:00-12:00, 12:30-17:00`; empty for none. */
+/** Hours of each day of the week, `08:00–12:00, 12:30–17:00`; empty for none. */
 export function WeekForm({
   week,
   error,
@@ -27,12 +28,10 @@ export function WeekForm({
     <div className="grid gap-3 sm:grid-cols-2 lg:grid-cols-3">
       {WEEK.map((day) => (
         <Field key={day} label={DAY_LABEL[day]} error={error(day)}>
-          <input
-            className="field tabular-nums"
-            autoComplete="off"
+          <HoursInput
             placeholder="off"
             value={week[day]}
-            onChange={({ target }) => onChange({ ...week, [day]: target.value })}
+            onChange={(hours) => onChange({ ...week, [day]: hours })}
           />
         </Field>
       ))}
