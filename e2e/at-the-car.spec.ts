@@ -195,7 +195,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await page.getByLabel(/^Bottle 1, lot CB-7/).fill('21')
     await page.getByLabel(/^Bottle 2, lot CB-9/).fill('nonsense')
     await press(page, 'Log the layer')
-    await expect(page.getByText('Type the millilitres, such as 36.')).toBeVisible()
+    await expect(page.getByText('Type how much, such as 36.')).toBeVisible()
     await expect(page.getByLabel(/^Bottle 1, lot CB-7/)).toHaveValue('21')
     await page.getByLabel(/^Bottle 2, lot CB-9/).fill('18')
     await press(page, 'Log the layer')
@@ -301,7 +301,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
 
     const money = page.getByRole('region', { name: 'Payment' })
     await money.getByRole('button', { name: 'Record payment' }).click()
-    await expect(money.getByText('Type the amount as a number, such as 480.50.')).toBeVisible()
+    await expect(money.getByText('Type an amount, such as 480.50.')).toBeVisible()
     await money.getByLabel('Amount received').fill('500')
     await money.getByRole('button', { name: 'Record payment' }).click()
     await expect(page.getByTestId('balance')).toContainText('paid €500.00')

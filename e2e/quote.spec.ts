@@ -132,7 +132,7 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
     await page.getByRole('button', { name: 'One pane more: Glass polish' }).click()
     await expect.poll(async () => euros(await total())).toBeGreaterThan(before)
     await page.getByLabel('Discount, %').fill('120')
-    await expect(page.getByText('The discount cannot be more than 100 %.').first()).toBeVisible()
+    await expect(page.getByText('The discount must be a percentage from 0 to 100.').first()).toBeVisible()
     await expect(written(1)).toBeDisabled()
     await page.getByLabel('Discount, %').fill('10')
     await expect(paper).toContainText('Discount 10%')

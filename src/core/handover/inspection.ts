@@ -47,13 +47,19 @@ export function inspectionState(
 }
 
 /** Work by which somebody has become blind to its faults. */
-const BLINDS: ReadonlySet<PlannedOperation['kind']> = new Set(['cut', 'refine', 'polish', 'layer', 'surface'])
+export const BLINDS: ReadonlySet<PlannedOperation['kind']> = new Set([
+  'cut',
+  'refine',
+  'polish',
+  'layer',
+  'surface',
+])
 
 /** Who worked on the paint and so should not be the one to judge it. */
 export function blindToIt(
   plan: JobPlan,
   progress: Readonly<Record<string, { kind: string; by?: PersonId }>>,
-): Set<string> {
+): Set<PersonId> {
   return new Set(
     plan.operations.flatMap(({ id, kind }) => {
       const by = progress[id]?.by

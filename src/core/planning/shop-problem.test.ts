@@ -4,7 +4,8 @@ import catalogueFile from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { unprobed } from '../correction'
-import { toBayId, toJobId, toPersonId } from '../ids'
+import { BLINDS } from '../handover/inspection'
+import { toBayId, toJobId, toPersonId, UNKNOWN_PERSON } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
 import { makeOffer, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
@@ -198,6 +199,17 @@ describe('the shop as a scheduling problem', () => {
     expect(schedule.status).not.toBe('infeasible')
   })
 
+  test('a layer that ends before the next slot has missed nothing yet: its wait begins by itself', () => {
+    const began = instantOrThrow('2027-01-12T12:00:00Z')
+    const job = live('A', 'headland', {
+      'layer-1': { kind: 'started', at: began, by: toPersonId('brida') },
+    })
+    const layer = job.plan.operations.find(({ id }) => id === 'layer-1')!
+    const ends = plusMinutes(began, layer.minutes)
+    const before = planned([job], plusMinutes(ends, -2))
+    expect(before.missed).toEqual([])
+    expect(checkSchedule(before.problem, before.schedule)).toEqual([])
+  })
   test('clocks that show seconds do not break the plan', () => {
     const now = instantOrThrow('2027-01-11T08:05:37.412Z')
     const job = { ...live('A', 'headland'), arrive: now, due: plusMinutes(now, 9000) }
@@ -253,6 +265,60 @@ describe('the shop as a scheduling problem', () => {
         .map(({ job, operation, start, people }) => [job, operation, start, people])
     expect(times(second.placed)).toEqual(times(first.placed))
     expect(checkSchedule(second.problem, second.schedule)).toEqual([])
+  })
+
+  describe('the final inspection', () => {
+    const judges = (placed: ReturnType<typeof planned>['placed'], plan: LiveJob['plan']) => {
+      const peopleOf = (id: string) => placed.find(({ operation }) => operation === id)!.people
+      const hands = plan.operations.filter(({ kind }) => BLINDS.has(kind)).flatMap(({ id }) => peopleOf(id))
+      return { eyes: peopleOf('finish'), hands: new Set(hands) }
+    }
+    const SOLD = ['lantern', 'headland', 'tideline'] as const
+
+    test('is given to somebody who had no hand in the work, as long as there is such a one', () => {
+      const couldJudge = shop.people.filter(({ skills }) => skills.includes('prep')).map(({ id }) => id)
+      fc.assert(
+        fc.property(fc.constantFrom(...SOLD), fc.nat(6), fc.nat(1000), (key, day, seed) => {
+          const job = { ...live('A', key), arrive: plusMinutes(MONDAY, day * 1440) }
+          const { problem } = planningProblem(shop, [job], { now: MONDAY })
+          const { schedule } = solve(problem, { seed, steps: 20 })
+          const { eyes, hands } = judges(joinParts(problem, schedule), job.plan)
+          if (eyes.some((person) => hands.has(person)))
+            expect(couldJudge.filter((person) => !hands.has(person))).toEqual([])
+        }),
+        { numRuns: 25 },
+      )
+      for (const key of ['headland', 'tideline'] as const) {
+        const { placed } = planned([live('A', key)], MONDAY)
+        const { eyes, hands } = judges(placed, live('A', key).plan)
+        expect(eyes.filter((person) => hands.has(person))).toEqual([])
+      }
+    })
+    test('knows who did the work that is over', () => {
+      const first = live('A', 'headland')
+      const { placed } = planned([first], MONDAY)
+      const before = placed.filter(({ operation }) => operation !== 'finish')
+      const done = (by: string): LiveJob['progress'] =>
+        Object.fromEntries(
+          before.map(({ operation, start, end, people }) => [
+            operation,
+            { kind: 'done', from: start, to: end, by: people.length > 0 ? toPersonId(by) : UNKNOWN_PERSON },
+          ]),
+        )
+      const now = before.map(({ end }) => end).reduce((a, b) => (a > b ? a : b))
+      for (const by of ['brida', 'senan', 'merle']) {
+        const again = planned([{ ...first, progress: done(by), published: placed }], now)
+        expect(again.placed.find(({ operation }) => operation === 'finish')!.people).not.toContain(by)
+      }
+    })
+    test('is planned all the same where nobody else works here', () => {
+      const alone = { ...shop, people: shop.people.filter(({ id }) => id === 'merle') }
+      const job = live('A', 'tideline')
+      const { problem } = planningProblem(alone, [job], { now: MONDAY })
+      const { schedule } = solve(problem, { seed: 1, steps: 0 })
+      expect(schedule.status).not.toBe('infeasible')
+      expect(judges(joinParts(problem, schedule), job.plan).eyes).toEqual(['merle'])
+    })
   })
 
   test('a wait begins by itself with the end of what it follows, and is over by the clock', () => {

@@ -1,3 +1,4 @@
+import { BLINDS, blindToIt } from '../handover/inspection'
 import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import type { PlannedOperation } from '../offer/operations'
@@ -54,6 +55,12 @@ function closedFrom({ places, horizonDays, closures }: ShopCalendar, origin: Ins
   })
 }
 
+/** What the final inspection looks at: it is given to whoever did not do it, so that they are not refused at the car. */
+const judgedWork = ({ plan, progress }: LiveJob) => ({
+  operations: plan.operations.filter(({ kind }) => BLINDS.has(kind)).map(({ id }) => id),
+  people: [...blindToIt(plan, progress)],
+})
+
 class ProblemBuilder {
   private readonly busy = new Set<string>()
   readonly missed: MissedWindow[] = []
@@ -106,7 +113,11 @@ class ProblemBuilder {
     const allAfter = this.options.coatAfterDamp ?? false
     const limits = { earliest: this.origin, allAfter }
     const dryAir = isCoat(operation) ? dryAirFor(this.shop.damp ?? [], operation, planned, limits) : undefined
-    return { ...toSchedule(operation), ...(dryAir ? { dryAir } : {}) }
+    return {
+      ...toSchedule(operation),
+      ...(dryAir ? { dryAir } : {}),
+      ...(operation.kind === 'finish' ? { judges: judgedWork(job) } : {}),
+    }
   }
 
   private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
@@ -219,8 +230,8 @@ class ProblemBuilder {
       const ended = progress.kind === 'done' ? progress.to : plusMinutes(progress.at, from.minutes)
       const closed = plusMinutes(ended, link.max)
       if (closed >= this.origin && !this.letsGo(job, link.to, closed)) return [moved]
-      if (closed < this.origin)
-        this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
+      // What closes between now and the next slot cannot be kept on the grid, but is not missed: a wait begins by itself.
+      if (closed < this.now) this.missed.push({ job: job.id, operation: link.to, after: link.from, closed })
       const { max: _, ...withoutMax } = moved
       return [withoutMax]
     })

@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { type BayId, type OperationId, toBayId, toJobId, toOperationId, toPersonId } from '../../ids'
+import {
+  type BayId,
+  type OperationId,
+  type PersonId,
+  toBayId,
+  toJobId,
+  toOperationId,
+  toPersonId,
+} from '../../ids'
 import { type Instant, instant, isLocalDay, isZone, WEEKDAYS } from '../../time'
 import { fault } from './faults'
 
@@ -111,6 +119,9 @@ type FileJob = ProblemFile['jobs'][number]
 /** A place one unit of which is out of use for a while: no car may even stand in it. */
 export type Closed = { place: BayId; from: Instant; until: Instant }
 
+/** Work of the same job that is judged: the operations still to come, and whoever did those that are over. */
+export type Judged = { operations: readonly OperationId[]; people: readonly PersonId[] }
+
 /** When an operation may begin, besides what its links say, because of the air of the whole shop. */
 export type DryAir = { from?: Instant; by?: Instant }
 
@@ -122,6 +133,8 @@ export type ProblemOperation = FileJob['operations'][number] & {
   /** The operation of which this is what is left: work under way is cut at the origin. */
   restOf?: OperationId
   dryAir?: DryAir
+  /** It judges this work: given to somebody who had no hand in it, where there is such a one. */
+  judges?: Judged
 }
 export type ProblemJob = Omit<FileJob, 'operations'> & {
   operations: ProblemOperation[]

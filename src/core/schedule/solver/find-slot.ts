@@ -14,6 +14,8 @@ export type SlotContext = {
   blinkPercent?: number
   /** Whether a stay may be begun later than it could be, for no reason but to leave room for somebody else. */
   delays?: boolean
+  /** Whether no inspection waits for somebody who had no hand in the work. */
+  judgesItself?: boolean
   /** Slots found while the shop has not changed: each is still the soonest for any start up to its own. */
   known?: Map<ModelOperation, { from: number; slot: OperationPlacement }>
 }
@@ -46,6 +48,44 @@ function clashOf(
     if (team.some((person) => other.people.includes(person))) first = { from: other.start, to: other.end }
   }
   return first
+}
+
+/** Whether a crew may judge: none of it had a hand in what is judged. */
+function hasFreshEyes({ judges }: ModelOperation, placed: Placed, { people }: Crew): boolean {
+  return !people.some(
+    (person) =>
+      judges?.people.includes(person) ||
+      judges?.operations.some((index) => placed[index]?.people.includes(person)),
+  )
+}
+
+/** Whether a crew leaves somebody to judge its work: whoever is to, or, until that is known, anybody who could. */
+function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed, { people }: Crew): boolean {
+  if (!judgedBy) return true
+  const { index, skilled, judges } = judgedBy
+  const judge = placed[index]
+  if (judge) return !people.some((person) => judge.people.includes(person))
+  const hands = judges.operations.flatMap((other) => (other === own ? [] : (placed[other]?.people ?? [])))
+  return skilled.some(
+    (person) => !people.includes(person) && !hands.includes(person) && !judges.people.includes(person),
+  )
+}
+
+/** An inspection waits so long for somebody who had no hand in the work, minutes: over a weekend (mem). */
+const WAITS_FOR_FRESH_EYES = 3 * 1440
+
+/** The crews an operation may be given to: first those by whom no work judges itself, since of equals the first is taken. */
+function crewsInTurn(
+  { model }: SlotContext,
+  operation: ModelOperation,
+  place: number,
+  placed: Placed,
+): { apart: readonly Crew[]; others: readonly Crew[] } {
+  const all = model.crewsFor(operation, place)
+  if (!operation.judges && !operation.judgedBy) return { apart: all, others: [] }
+  const keepsApart = (crew: Crew) =>
+    hasFreshEyes(operation, placed, crew) && leavesAJudge(operation, placed, crew)
+  return { apart: all.filter(keepsApart), others: all.filter((crew) => !keepsApart(crew)) }
 }
 
 /** When `minutes` of work that begin at `start` are done, pausing between open intervals; undefined if never. */
@@ -226,19 +266,29 @@ export function earliestSlot(
     return end <= model.horizon ? { start: from, end, people: [], place } : undefined
   }
   const held = endFrom > Number.NEGATIVE_INFINITY
-  const known = held ? undefined : context.known?.get(operation)
+  // Who may do it hangs on who does the rest of the job.
+  const isApart = operation.judges !== undefined || operation.judgedBy !== undefined
+  const known = held || isApart ? undefined : context.known?.get(operation)
   if (known && known.from <= from && from <= known.slot.start && known.slot.place === place) return known.slot
-  let best: OperationPlacement | undefined
-  for (const crew of model.crewsFor(operation, place)) {
-    if (best && blinks(context)) continue
-    const slot = pin
-      ? slotAt(context, operation, placed, crew, from)
-      : earliestOf(context, operation, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
-    if (slot && (!best || slot.to < best.end))
-      best = { start: slot.from, end: slot.to, people: crew.people, place }
+  const soonest = (crews: readonly Crew[], than?: OperationPlacement) => {
+    let best = than
+    for (const crew of crews) {
+      if (best && blinks(context)) continue
+      const slot = pin
+        ? slotAt(context, operation, placed, crew, from)
+        : earliestOf(context, operation, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
+      if (slot && (!best || slot.to < best.end))
+        best = { start: slot.from, end: slot.to, people: crew.people, place }
+    }
+    return best
   }
+  const { apart, others } = crewsInTurn(context, operation, place, placed)
+  const fresh = soonest(apart)
+  const soon = soonest(others, fresh)
+  const waits = operation.judges && !context.judgesItself ? WAITS_FOR_FRESH_EYES : 0
+  const best = fresh && soon && fresh.end <= soon.end + waits ? fresh : soon
   // What the job's own operations leave room for changes as they are placed; only the shop stays as it is.
-  if (best && !pin && !held && operation.beside.length === 0)
+  if (best && !pin && !held && operation.beside.length === 0 && !isApart)
     context.known?.set(operation, { from, slot: best })
   return best
 }
@@ -262,7 +312,8 @@ export function latestSlot(
     return start < current.start ? undefined : { ...current, start, end: start + operation.minutes }
   }
   let best = kept
-  for (const crew of context.model.crewsFor(operation, place)) {
+  const { apart, others } = crewsInTurn(context, operation, place, placed)
+  for (const crew of [...apart, ...others]) {
     const slot = latestOf(context, operation, placed, crew, latest, (best?.start ?? current.start - 1) + 1)
     if (slot) best = { start: slot.from, end: slot.to, people: crew.people, place }
   }

@@ -2,12 +2,18 @@ import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { epochMinutes, type Instant } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
-import type { Problem, ProblemOperation } from '../contract/problem'
+import type { Judged, Problem, ProblemOperation } from '../contract/problem'
 import { type Crew, choices, crewCache } from './teams'
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
 export type Pin = { start: number; people?: number[]; place?: number }
+
+/** Whose hands a judgement should not be in: of whoever is given these operations, and of these people. */
+type Judging = { operations: readonly number[]; people: readonly number[] }
+
+/** The operation that judges others, and who could do it. */
+type Judge = { index: number; skilled: readonly number[]; judges: Judging }
 
 export type ModelOperation = {
   index: number
@@ -27,6 +33,10 @@ export type ModelOperation = {
   /** Because of the air: no start before this minute, none after that one. */
   dryFrom?: number
   dryUntil?: number
+  /** What it judges, where it is a judgement. */
+  judges?: Judging
+  /** The operation that judges this one. */
+  judgedBy?: Judge
   /** The only people who may do it, where a change is to leave it with them. */
   crew?: readonly number[]
   /** No start before this minute, where a change is to leave it no earlier than it was. */
@@ -190,6 +200,19 @@ function openTimeCache(
   return { openOf, openFor }
 }
 
+/** The judged work by index: of an operation under way, what is left of it. */
+function judgedBy(
+  job: Problem['jobs'][number],
+  judged: Judged,
+  personIndex: ReadonlyMap<PersonId, number>,
+): Judging {
+  const of = new Set<string>(judged.operations)
+  return {
+    operations: job.operations.flatMap(({ id, restOf }, at) => (of.has(restOf ?? id) ? [at] : [])),
+    people: judged.people.flatMap((person) => personIndex.get(person) ?? []),
+  }
+}
+
 /** Turns a checked problem into the solver's model. */
 export function compileModel(problem: Problem): Model {
   const originMinute = epochMinutes(problem.origin)
@@ -237,8 +260,12 @@ export function compileModel(problem: Problem): Model {
         ...(pin ? { pin } : {}),
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
+        ...(operation.judges ? { judges: judgedBy(job, operation.judges, personIndex) } : {}),
       }
     })
+    for (const { index: judge, judges, skilled } of operations)
+      for (const judged of judges?.operations ?? [])
+        operations[judged]!.judgedBy = { index: judge, skilled, judges: judges! }
     const order = topologicalOrder(operations.length, links)
     if (order) {
       const after = reachable(operations.length, links, order)

@@ -177,13 +177,21 @@ export function layEarly(
   groups: readonly PlaceGroup[],
   releases: readonly (number | undefined)[] = [],
 ): PlaceAttempt {
-  return new Placing(context, job, groups, releases).run()
+  const attempt = new Placing(context, job, groups, releases).run()
+  if (!job.operations.some(({ judges }) => judges) || isInTime(job, attempt)) return attempt
+  // Better inspected by somebody who worked on it than late, or not at all.
+  const mixed = new Placing({ ...context, judgesItself: true }, job, groups, releases).run()
+  return !attempt.ok || isInTime(job, mixed) ? mixed : attempt
 }
+
+const endOf = ({ placement }: Placed) => Math.max(...placement.operations.map(({ end }) => end))
+
+const isInTime = ({ due }: ModelJob, attempt: PlaceAttempt) =>
+  attempt.ok && (due === undefined || endOf(attempt.placed) <= due)
 
 /** The earliest placement of a job in the shop as it stands, of all places; the shop is not changed. */
 export function placeJob(context: SlotContext, job: ModelJob): PlaceAttempt {
   let best: PlaceAttempt = { ok: false, failure: { operation: job.order![0]!, code: 'no-place' } }
-  const endOf = ({ placement }: Placed) => Math.max(...placement.operations.map(({ end }) => end))
   for (const groups of job.placeChoices) {
     const attempt = layEarly(context, job, groups)
     if (!best.ok || (attempt.ok && endOf(attempt.placed) < endOf(best.placed))) best = attempt
