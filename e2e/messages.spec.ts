@@ -48,7 +48,7 @@ test('quiet hours are set by keys alone; what is no time is refused at its field
   await tabTo(page, /Save times/)
   await page.keyboard.press('Enter')
   const from = page.getByLabel('Quiet from')
-  await expect(from).toHaveAccessibleDescription('Type a time such as 20:00.')
+  await expect(from).toHaveAccessibleDescription('Type a time, such as 20:00.')
   await expect(from).toHaveValue('25:00')
   await from.fill('19:30')
   await page.getByRole('radio', { name: 'As other days' }).click()

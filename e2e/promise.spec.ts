@@ -57,7 +57,7 @@ test('a day that is past or missing is said beside the field, and the rest stays
   const day = page.getByLabel('It can come on')
   await day.fill('2027-01-12')
   await look(page).click()
-  await expect(page.getByText('This day is past. Choose today or a later one.')).toBeVisible()
+  await expect(page.getByText('That day has passed. Choose today or later.')).toBeVisible()
   await day.fill('')
   await look(page).click()
   await expect(page.getByText('Choose the day on which the car can come.')).toBeVisible()

@@ -41,7 +41,7 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
     await expect(form.getByText('Say how much of it went, in percent.').first()).toBeVisible()
     await form.getByLabel('Removed, %').fill('35')
     await form.getByRole('button', { name: 'Save test spot' }).click()
-    await expect(form.getByText('Say what it comes to.').first()).toBeVisible()
+    await expect(form.getByText('Choose a verdict.').first()).toBeVisible()
     await expect(form.getByLabel('Note')).toHaveValue('Red on the pad, as it should be.')
   })
   await test.step('not enough: one rung up, and the band of what is known has moved', async () => {
@@ -250,7 +250,7 @@ test('prices and vendors are kept, and what cannot be is refused at its field', 
   const keep = page.getByRole('button', { name: 'Save' })
   await page.getByLabel('On work, %').fill('')
   await keep.click()
-  await expect(page.getByText('The tax on work must be a number of percent.').first()).toBeVisible()
+  await expect(page.getByText('The tax on work must be a percentage from 0 to 100.').first()).toBeVisible()
   await page.getByLabel('On work, %').fill('21')
   await page.getByRole('button', { name: 'Add subcontractor' }).click()
   const newcomer = page.getByRole('group', { name: 'New subcontractor' })

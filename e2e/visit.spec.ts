@@ -167,7 +167,7 @@ test('the shop’s school and its lance change every plan that follows', async (
   await page.getByLabel('Empties in, s').fill('')
   await expect(page.getByText('Measure the lance first')).toBeVisible()
   await page.getByRole('button', { name: 'Save' }).click()
-  await expect(page.getByRole('alert').filter({ hasText: 'Type' })).toBeVisible()
+  await expect(page.getByRole('alert').filter({ hasText: 'must be' })).toBeVisible()
   await page.getByLabel('Empties in, s').fill('60')
   await page.getByLabel('Flow, l/min').fill('8')
   await expect(page.getByText('320 ml')).toBeVisible()

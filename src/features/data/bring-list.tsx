@@ -205,7 +205,7 @@ export function BringList({ today }: { today: LocalDay }) {
               {busy && (
                 <>
                   <p role="status">
-                    {busy.what} … {Math.round(100 * busy.share)} %
+                    {busy.what} … {Math.round(100 * busy.share)}%
                   </p>
                   <Button
                     look="quiet"

@@ -38,7 +38,7 @@ export function ClearingChart({ clearing }: { clearing: Learned['clearing'] }) {
   const said = clearing
     .map(
       ({ process, expected, reached }) =>
-        `${PROCESS_NAME[process]}: ${percent(expected)} % promised, ${percent(reached)} % found`,
+        `${PROCESS_NAME[process]}: ${percent(expected)}% promised, ${percent(reached)}% found`,
     )
     .join('; ')
   return <ChartCanvas label={said} className="h-72" draw={draw} />

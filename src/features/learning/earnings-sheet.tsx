@@ -88,7 +88,7 @@ function config(
           ctx.lineTo(x, chartArea.bottom)
           ctx.stroke()
           ctx.fillStyle = ink('ink')
-          ctx.fillText(`the bay costs ${bay.toFixed(2)}`, x + 6, chartArea.bottom - 6)
+          ctx.fillText(`the bay costs ${money(region, bay)}`, x + 6, chartArea.bottom - 6)
           ctx.restore()
         },
       },

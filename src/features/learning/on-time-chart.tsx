@@ -42,8 +42,8 @@ export function OnTimeChart({ months }: { months: Learned['onTime'] }) {
   return (
     <>
       <p>
-        <strong>{cars > 0 ? Math.round((100 * kept) / cars) : 0} %</strong> of {cars} cars were finished by
-        the hour that was promised.
+        <strong>{cars > 0 ? Math.round((100 * kept) / cars) : 0}%</strong> of {cars} cars were finished by the
+        hour that was promised.
       </p>
       <ChartCanvas
         label={months.map(({ month, cars: all, onTime }) => `${month}: ${onTime} of ${all}`).join(', ')}

@@ -2,7 +2,7 @@ import type { Offer } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { processWord } from '@/text/en/correction'
 import { staffPanelName } from '@/text/en/staff-panels'
-import { duration, money } from '@/text/formats'
+import { duration, money, number } from '@/text/formats'
 
 /** Panels that get something else, by what they get instead. */
 export function changedPanels(
@@ -45,7 +45,7 @@ export function Difference({
           {money(region, Math.abs(cents))} {cents >= 0 ? 'more' : 'less'}
         </strong>{' '}
         than {name}: {duration(region, Math.abs(minutes))} {minutes >= 0 ? 'more' : 'less'} at the machine,{' '}
-        {Math.abs(points).toFixed(1)} points {points >= 0 ? 'won' : 'given up'}.
+        {number(region, Math.abs(points), 1)} points {points >= 0 ? 'won' : 'given up'}.
       </p>
       <ul className="mt-1 text-sm text-ink-soft">
         {changedPanels(region, from, to).map(({ change, panels }) => (

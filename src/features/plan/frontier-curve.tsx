@@ -3,7 +3,7 @@
 import clsx from 'clsx'
 import type { PointerEvent } from 'react'
 import type { FrontierPoint } from '@/core/correction'
-import { duration } from '@/text/formats'
+import { duration, number } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
 export type NamedPoint = FrontierPoint & { name: string; why: string }
@@ -91,7 +91,7 @@ export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props)
             fontSize={12}
             className="fill-ink-soft"
           >
-            {(indexBefore + top * share).toFixed(top < 4 ? 1 : 0)}
+            {number(region, indexBefore + top * share, top < 4 ? 1 : 0)}
           </text>
         ))}
         <text

@@ -12,7 +12,7 @@ import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
 import { PROCESS_NAME } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
-import { clock, duration, figure, measured, money, screenDay, unitSign } from '@/text/formats'
+import { clock, duration, figure, measured, money, number, screenDay, unitSign } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -192,7 +192,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
               'Nothing more is to be won safely: what is left stays, and says so in the offer.'
             ) : (
               <>
-                The next hour buys <strong>{(later.gain - here.gain).toFixed(1)} points</strong> for{' '}
+                The next hour buys <strong>{number(region, later.gain - here.gain, 1)} points</strong> for{' '}
                 <strong>{money(region, laterOffer.price.totalCents - price.totalCents)}</strong>.
               </>
             )}

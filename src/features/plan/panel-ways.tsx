@@ -13,7 +13,7 @@ import { FORBIDDEN, PROCESS_NAME } from '@/text/en/correction'
 import { whyThis } from '@/text/en/offer'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
-import { duration, measured, percent } from '@/text/formats'
+import { duration, measured, number, percent } from '@/text/formats'
 import { markTitle } from '@/text/marks'
 import { useRegion } from '@/ui/region'
 
@@ -111,7 +111,7 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
           {option.hazePoints > 0 && (
             <li className="flex justify-between gap-3 py-1">
               <span>Haze left</span>
-              <span className="text-ink-soft">{option.hazePoints.toFixed(1)} points</span>
+              <span className="text-ink-soft">{number(region, option.hazePoints, 1)} points</span>
             </li>
           )}
         </ul>
@@ -126,9 +126,9 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
                   {step.pad}, {step.liquid.toLowerCase()}, {step.machine.toLowerCase()}
                 </span>
                 <span className="text-ink-soft">
-                  {duration(region, part.minutes)}: {part.sections.toFixed(1)} sections × {step.passes} passes{' '}
-                  {Math.round(part.machine)} min, wiping and looking {Math.round(part.handling)}, setting up{' '}
-                  {part.changeOver.toFixed(0)}
+                  {duration(region, part.minutes)}: {number(region, part.sections, 1)} sections ×{' '}
+                  {step.passes} passes {Math.round(part.machine)} min, wiping and looking{' '}
+                  {Math.round(part.handling)}, setting up {part.changeOver.toFixed(0)}
                 </span>
               </li>
             )

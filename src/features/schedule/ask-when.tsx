@@ -123,7 +123,7 @@ type AnswerProps = Pick<Props, 'region' | 'now' | 'names'> & {
 function Answer({ answer, checkIn, ...shop }: AnswerProps) {
   switch (answer.kind) {
     case 'no-package':
-      return <p className="mt-4 text-copper">This package is no longer sold. Load the page again.</p>
+      return <p className="mt-4 text-copper">This package is no longer sold. Reload the page.</p>
     case 'blocked':
       return (
         <p role="alert" className="mt-4 max-w-prose text-copper">

@@ -7,7 +7,7 @@ import { SCHOOLS, type School } from '@/core/survey'
 import { drawnShare, lanceBottle, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
 import { keepShop } from '@/server/shop/shop-actions'
 import { lanceErrorText } from '@/text/en/wash'
-import { measured, unitSign } from '@/text/formats'
+import { measured, percent, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -186,8 +186,8 @@ function LanceReading({ gear: { lance } }: { gear: WashSetup['gear'] }) {
     <p className="mt-2 text-[15px]" aria-live="polite">
       {bottle.ok ? (
         <>
-          It draws <strong>{(100 * drawn).toFixed(1)} %</strong> of the flow from its bottle. For 4 % on the
-          panel pour <strong>{measured(region, 'volume', bottle.value.productMl)}</strong> of foam and{' '}
+          It draws <strong>{percent(region, 100 * drawn, 1)}</strong> of the flow from its bottle. For 4% on
+          the panel pour <strong>{measured(region, 'volume', bottle.value.productMl)}</strong> of foam and{' '}
           {measured(region, 'volume', bottle.value.waterMl)} of water.
         </>
       ) : (

@@ -1,6 +1,8 @@
 import { factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
 import type { Hardness } from '@/core/vehicle'
 import { KIN } from '@/text/en/correction'
+import { number } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 const SIZE = { width: 560, left: 150, right: 18 }
 const ROW = 28
@@ -16,6 +18,7 @@ const carsText = (cars: number) => (cars === 1 ? 'one car' : `${cars} cars`)
 
 /** How hard the paint is: as declared, with what other cars taught, with what was seen here. Each a band. */
 export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Hardness }) {
+  const region = useRegion()
   const { recall, attempts, give } = study
   const rows = [
     { name: `declared ${hardness}`, ...factorOf(priorOf(hardness)) },
@@ -41,7 +44,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         aria-label={rows
           .map(
             (row) =>
-              `${row.name}: ${row.factor.toFixed(2)}, between ${row.low.toFixed(2)} and ${row.high.toFixed(2)}`,
+              `${row.name}: ${number(region, row.factor, 2)}, between ${number(region, row.low, 2)} and ${number(region, row.high, 2)}`,
           )
           .join('; ')}
       >
@@ -74,8 +77,8 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         })}
       </svg>
       <p className="text-sm text-ink-soft">
-        The same passes remove about {factor.toFixed(2)} of what they would from medium-hard paint (likely
-        range {low.toFixed(2)} to {high.toFixed(2)}).{' '}
+        The same passes remove about {number(region, factor, 2)} of what they would from medium-hard paint
+        (likely range {number(region, low, 2)} to {number(region, high, 2)}).{' '}
         {recall.closest
           ? `The shop knows ${carsText(recall.closest.cars)} ${KIN[recall.closest.kinship.id]}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
           : 'No car with paint like this has taught the shop anything yet.'}{' '}

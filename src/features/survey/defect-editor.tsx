@@ -11,7 +11,7 @@ import {
 } from '@/core/survey'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { prospectText, SEVERITY_NAME, VERDICT_NAME } from '@/text/en/survey'
-import { percent } from '@/text/formats'
+import { number, percent } from '@/text/formats'
 import { markName, markTitle } from '@/text/marks'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -69,7 +69,9 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
                     </span>
                   )}
                 </span>
-                <span className="text-ink-soft">−{(condition.costs[index]?.points ?? 0).toFixed(1)}</span>
+                <span className="text-ink-soft">
+                  −{number(region, condition.costs[index]?.points ?? 0, 1)}
+                </span>
                 {!readOnly && (
                   <RemoveButton
                     what={markTitle(region, defect.kind)}

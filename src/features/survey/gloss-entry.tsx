@@ -3,6 +3,7 @@
 import { type KeyboardEvent, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { GLOSS_MAX_GU, glossWord, mean } from '@/core/survey'
+import { number } from '@/text/formats'
 import { readNumber } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { useRegion } from '@/ui/region'
@@ -51,7 +52,7 @@ export function GlossEntry({ panelName, gloss, clarity, readOnly, onGloss, onCla
         <span data-testid="gloss">
           {gloss.length > 0 ? (
             <>
-              <strong>{mean(gloss).toFixed(1)} GU</strong>{' '}
+              <strong>{number(region, mean(gloss), 1)} GU</strong>{' '}
               <span className="text-ink-soft">
                 {glossWord(mean(gloss))}, {gloss.length} {gloss.length === 1 ? 'reading' : 'readings'}
               </span>

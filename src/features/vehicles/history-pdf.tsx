@@ -7,7 +7,7 @@ import { SHAPE_NAME } from '@/core/vehicle'
 import { WATER_WORDS } from '@/text/en/aftercare'
 import { staffPanel } from '@/text/en/staff-panels'
 import { PAINT_SYSTEM_GUIDE } from '@/text/en/vehicle'
-import { figure, measured, shortDay, unitSign } from '@/text/formats'
+import { figure, measured, number, shortDay, unitSign } from '@/text/formats'
 import { staffLanguage } from '@/text/staff-language'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 
@@ -32,7 +32,7 @@ function stayLines(region: Region, { film, gloss, work, layers, looks, photograp
   })
   return [
     ...said('Paint depth', (um) => measured(region, 'depth', um, 1), film),
-    ...said('Gloss', (units) => `${units.toFixed(1)} GU`, gloss),
+    ...said('Gloss', (units) => `${number(region, units, 1)} GU`, gloss),
     ...processes.map((process) => {
       const own = work.filter((each) => each.process === process)
       return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${measured(region, 'depth', mean(own.map(({ takesUm }) => takesUm)), 1)} each.`

@@ -1,9 +1,12 @@
 import type { MachineRecipe } from '@/core/card'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { SPEED_WORDS } from '@/text/en/at-the-car'
+import { number } from '@/text/formats'
+import { useRegion } from '@/ui/region'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
 export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
+  const region = useRegion()
   const names = new Map(panelsOf(shape).map(({ id, name }) => [id, name]))
   return (
     <table className="mt-4 w-full text-left">
@@ -28,7 +31,7 @@ export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRe
             </td>
             <td className="py-2 pr-3">{recipe.liquid}</td>
             <td className="py-2 pr-3 whitespace-nowrap">
-              {recipe.sectionM.toFixed(2)} m, {recipe.passes} passes
+              {number(region, recipe.sectionM, 2)} m, {recipe.passes} passes
             </td>
             <td className="py-2">
               {recipe.armMmPerSecond} mm/s, {SPEED_WORDS[recipe.speed]}

@@ -6,7 +6,7 @@ import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
-import { duration } from '@/text/formats'
+import { duration, number } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
@@ -69,8 +69,9 @@ export function Sections({ card, operation, me, album }: Props) {
         </strong>
         {progress?.kind === 'started' && done > 0 && pace && pace.minutesLeft > 0 && (
           <>
-            , {pace.minutesPerSection.toFixed(1)} min each, planned {pace.plannedPerSection.toFixed(1)}. At
-            this pace about {duration(view.region, Math.round(pace.minutesLeft))} of work is left
+            , {number(view.region, pace.minutesPerSection, 1)} min each, planned{' '}
+            {number(view.region, pace.plannedPerSection, 1)}. At this pace about{' '}
+            {duration(view.region, Math.round(pace.minutesLeft))} of work is left
           </>
         )}
         .

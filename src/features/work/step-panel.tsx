@@ -21,8 +21,9 @@ import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
 import type { Card, StepProps } from './use-card'
-import { WashLines } from './wash-lines'
 
+// The way a wash is done is read once, by whoever washes.
+const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
 type Props = StepProps & { isNext: boolean; album: Photos }

@@ -25,9 +25,9 @@ export const DOUBT_WORDS: Record<Doubt, string> = {
 
 const UNKNOWN_WORDS: Record<Extract<Conflict, { code: 'unknown' }>['what'], string> = {
   person: 'Nobody of that name works here. Choose who did it, and do it once more.',
-  panel: 'This car has no such panel. Load the card again.',
+  panel: 'This car has no such panel. Reload the card.',
   bottle: 'This bottle does not stand on the shelf. Choose another, or put it on the shelf first.',
-  product: 'The shop does not have this product. Load the card again.',
+  product: 'The shop does not have this product. Reload the card.',
   job: 'This job is no longer there. Go back to the yard.',
 }
 
@@ -40,7 +40,7 @@ export function conflictText(
   const by = 'by' in conflict && conflict.by ? who(conflict.by) : 'Somebody'
   switch (conflict.code) {
     case 'step-gone':
-      return 'This step is no longer part of the job. Load the card again.'
+      return 'This step is no longer part of the job. Reload the card.'
     case 'begun-already':
       return `${by} began this step already, ${when(conflict.at)}. Go on together, or take it back first.`
     case 'done-already':
@@ -82,7 +82,7 @@ export function conflictText(
     case 'process-forbidden':
       return `This process is not allowed there: ${conflict.rule ? FORBIDDEN[conflict.rule] : 'the shop does not know it.'}`
     case 'malformed':
-      return `The shop could not read it (${conflict.what}). Load the card again and do it once more.`
+      return `The shop could not read it (${conflict.what}). Reload the card and do it once more.`
     default:
       return unreachable(conflict)
   }

@@ -1,7 +1,7 @@
 import type { PanelOption } from '@/core/correction'
 import { type CustomerTax, type ExtraKey, type ExtraProposal, SEEN_POINTS } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { list, measured } from '../formats'
+import { list, measured, number } from '../formats'
 import { placeName } from '../panels'
 import { FORBIDDEN, PROCESS_NAME } from './correction'
 
@@ -23,8 +23,8 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
   const points = next.indexAfter - option.indexAfter
   const cost = `${depth(next.removalUm - option.removalUm)} and ${Math.round(next.minutes - option.minutes)} min more`
   return points < SEEN_POINTS
-    ? `${name} would cost ${cost} for a difference nobody sees (${points.toFixed(1)} points).`
-    : `${name} would gain ${points.toFixed(1)} points here for ${cost}; within these hours other panels need them more.`
+    ? `${name} would cost ${cost} for a difference nobody sees (${number(region, points, 1)} points).`
+    : `${name} would gain ${number(region, points, 1)} points here for ${cost}; within these hours other panels need them more.`
 }
 
 const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
