@@ -51,7 +51,7 @@ test('the due list leads to a car coated 14 months ago', async ({ page }) => {
 
 test('a visit is logged with the keyboard: the bonnet fails, and the outlook moves', async ({ page }) => {
   await openCar(page)
-  await tabTo(page, /It is here: log a visit/)
+  await tabTo(page, /Log a visit now/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'What does the water do?' })).toBeVisible()
   visitUrl = page.url()
@@ -173,7 +173,7 @@ test('another owner asks for a visit; it stands first on the list until it is bo
   const plate = (await link.textContent())!
   await link.click()
   await room(page, 'Owner')
-  await page.getByRole('button', { name: 'A new private page' }).click()
+  await page.getByRole('button', { name: 'Create private page' }).click()
   const address = (await page.getByTestId('owner-page').getByRole('link').getAttribute('href'))!
   const owner = await (await browser.newContext()).newPage()
   await owner.goto(address)
@@ -257,7 +257,7 @@ test('the manager takes a learned pace over, and goes back to the table for one 
 }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const wool = page.getByRole('row', { name: /Two-step with wool, cutting/ })
-  await expect(wool).toContainText('as the table')
+  await expect(wool).toContainText('standard time')
   await page.getByLabel('Take over Washing').uncheck()
   await page.getByRole('button', { name: /^Take over \d+ changes/ }).click()
   await expect(page.getByText('Taken over.')).toBeVisible()
@@ -266,7 +266,7 @@ test('the manager takes a learned pace over, and goes back to the table for one 
   await wool.getByRole('button', { name: 'Back to the table' }).click()
   await expect(wool.getByRole('button', { name: 'Back to the table' })).toHaveCount(0)
   await page.getByText('What was taken over before').click()
-  await expect(page.getByText(/Two-step with wool, cutting from \+4\d% to as the table/)).toBeVisible()
+  await expect(page.getByText(/Two-step with wool, cutting from \+4\d% to standard time/)).toBeVisible()
 })
 
 test('the history goes with the car: as a sheet, as a file, and into another shop', async ({
@@ -305,10 +305,10 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
       // As large as a history with its pictures may be.
       buffer: Buffer.from('dear colleague '.repeat(200_000)),
     })
-    await there.getByRole('button', { name: 'Read it' }).click()
+    await there.getByRole('button', { name: 'Import', exact: true }).click()
     await expect(there.getByText(/This file is no JSON/)).toBeVisible()
     await there.getByLabel('History file (JSON)').setInputFiles(file)
-    await there.getByRole('button', { name: 'Read it' }).click()
+    await there.getByRole('button', { name: 'Import', exact: true }).click()
     await expect(there.getByRole('heading', { name: /Brought along from Fern Yard/ })).toBeVisible()
     await room(there, 'Paint')
     await expect(there.getByText(/Fern Yard: gauge/).first()).toBeVisible()

@@ -43,7 +43,7 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
   await type(second, '222')
   await expect(second!.getByText('Someone else has changed Bonnet too.')).toBeVisible()
   await expect(second!.getByRole('button', { name: 'Set reading 222 µm aside' })).toBeVisible()
-  await second!.getByRole('button', { name: 'Take theirs' }).click()
+  await second!.getByRole('button', { name: 'Use theirs' }).click()
   await expect(second!.getByRole('button', { name: 'Set reading 111 µm aside' })).toBeVisible()
   await type(second, '112')
   await expect(second!.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()

@@ -83,7 +83,7 @@ test('packages, calendar, card and care say what they wait for on a car that was
 }) => {
   await openJob(page, 'IM 6127', 'plan')
   await expect(page.getByRole('heading', { name: 'Measure first' })).toBeVisible()
-  await page.getByRole('link', { name: 'To the survey' }).click()
+  await page.getByRole('link', { name: 'Measure the paint' }).click()
   await expect(page).toHaveURL(/\/survey$/)
   await page.getByRole('link', { name: 'Schedule' }).nth(1).click()
   await expect(page.getByRole('heading', { name: 'Nothing to place yet' })).toBeVisible()

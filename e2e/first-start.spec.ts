@@ -100,7 +100,7 @@ test('a shop in America: mil, fluid ounces, Fahrenheit, miles, dollars and sales
     await page.getByRole('link', { name: 'Go on with people, bays and hours' }).click()
     await expect(heading(page, 'People, bays and hours')).toBeVisible()
     await page.waitForLoadState('networkidle')
-    await page.getByRole('group', { name: 'First technician' }).getByLabel('Who').fill('June Tanager')
+    await page.getByRole('group', { name: 'First technician' }).getByLabel('Name').fill('June Tanager')
     await page.getByText('Public holidays of the next two years').click()
     await press(page, 'Close on all of them')
     await expect(page.getByRole('checkbox', { name: /^Labor Day Monday, September 6, 2027/ })).toBeChecked()

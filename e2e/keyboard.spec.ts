@@ -14,7 +14,7 @@ test.afterAll(() => shop.remove())
 test('take in, measure, choose and see the schedule by keyboard alone', async ({ page }) => {
   const { keyboard } = page
   await page.goto(shop.url)
-  await expect(page.getByRole('heading', { name: 'What now' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Coming up' })).toBeVisible()
   // A page that has just been read listens to keys a moment later.
   await expect(async () => {
     await keyboard.press('?')
@@ -99,7 +99,7 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await keyboard.type('21')
   await keyboard.press('Enter')
   await expect(page.getByRole('button', { name: 'Set reading 121 µm aside' })).toBeVisible()
-  await tabTo(page, /^To the packages/)
+  await tabTo(page, /^Choose a package/)
   await keyboard.press('Enter')
   await expect(page.getByRole('article', { name: 'Headland' })).toBeVisible()
   await tabTo(page, /^Agree Headland/)

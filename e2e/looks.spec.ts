@@ -27,7 +27,7 @@ async function openVisit(page: Page): Promise<void> {
   await page.goto(`${shop.url}/vehicles`)
   await page.getByLabel('Find by plate, name or make').fill('2208')
   await page.getByRole('link', { name: /IM 2208/ }).click()
-  await page.getByRole('button', { name: 'It is here: log a visit' }).click()
+  await page.getByRole('button', { name: 'Log a visit now' }).click()
   await expect(page.getByRole('heading', { name: 'What does the water do?' })).toBeVisible()
   visitUrl = page.url()
 }

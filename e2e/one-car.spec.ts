@@ -88,7 +88,7 @@ test('one car goes through the whole shop', async ({ page }) => {
       await page.getByRole('radio', { name: new RegExp(`^${panel}:`) }).click()
       await noteDefect(page, 'Swirls', 70)
     }
-    await expect(page.getByText('5 noted, 0 photographs')).toBeVisible()
+    await expect(page.getByText('5 marks recorded, 0 photos')).toBeVisible()
     await page.getByRole('link', { name: 'Measure the paint' }).click()
     await expect(page).toHaveURL(/\/survey$/)
   })
@@ -116,7 +116,7 @@ test('one car goes through the whole shop', async ({ page }) => {
 
   let promised = ''
   await test.step('choose one of three packages worked out from the readings', async () => {
-    await page.getByRole('link', { name: 'To the packages' }).click()
+    await page.getByRole('link', { name: 'Choose a package' }).click()
     const sheets = page.getByRole('article')
     await expect(sheets).toHaveCount(3)
     const dates = await page.getByTestId('collection').allInnerTexts()

@@ -110,7 +110,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page.getByRole('button', { name: 'Stop the gauge' })).toBeVisible()
     await expect(page.getByRole('button', { name: 'Read from gauge' })).toBeVisible({ timeout: 60_000 })
     await expect(page.getByText('13 of 13 metal panels read')).toBeVisible()
-    await expect(page.getByText(/The gauge: \d+ mishaps? on this walk/)).toBeVisible()
+    await expect(page.getByText(/\d+ gauge errors? in this round/)).toBeVisible()
     const questions = page.getByRole('group', { name: /^Question about/ })
     for (const link of await page
       .getByRole('status')
@@ -142,7 +142,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
   })
 
   await test.step('what stays is said, signed, and a later change asks for a new signature', async () => {
-    await page.getByRole('link', { name: 'To the sign-off' }).click()
+    await page.getByRole('link', { name: 'Go to sign-off' }).click()
     await expect(
       page.getByText('Scratches on the right front door that catch a fingernail will remain.'),
     ).toBeVisible()

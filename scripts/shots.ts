@@ -33,7 +33,7 @@ async function main(): Promise<void> {
     await start.getByLabel('Find by plate').fill('2208')
     const vehicle = await start.locator('a:has-text("IM 2208")').first().getAttribute('href')
     await start.goto(`${shop.url}${vehicle}/owner`)
-    await start.getByRole('button', { name: 'A new private page' }).click()
+    await start.getByRole('button', { name: 'Create private page' }).click()
     const owner = await start.getByTestId('owner-page').getByRole('link').getAttribute('href')
     const shots: Shot[] = [
       { name: 'yard', path: '/', viewport: DESK },
@@ -79,7 +79,7 @@ async function main(): Promise<void> {
         path: vehicle!,
         viewport: TABLET,
         press: [
-          'role=button[name="It is here: log a visit"]',
+          'role=button[name="Log a visit now"]',
           'role=radio[name="Brída"]',
           'role=radio[name="Yes, decontaminated"]',
           'role=button[name=/^Stays wet/]',

@@ -8,7 +8,14 @@ import { instantOrThrow, localDayOrThrow } from '../time'
 import { panelsOf } from '../vehicle'
 import { balanceOf, type Payment } from './balance'
 import { beforeAfter } from './before-after'
-import { blindToIt, inspectionItems, inspectionState, reachedClearing, type Verdict } from './inspection'
+import {
+  blindToIt,
+  inspectionItems,
+  inspectionState,
+  judgesOfOwnWork,
+  reachedClearing,
+  type Verdict,
+} from './inspection'
 import { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
 import { isTorqueOpen } from './torque'
 
@@ -65,6 +72,16 @@ describe('the final inspection', () => {
       ),
     )
   })
+})
+
+test('who is planned to inspect their own work is known from the plan', () => {
+  const by = (kind: 'wash' | 'cut' | 'layer' | 'finish', ...people: string[]) => ({
+    kind,
+    people: people.map(toPersonId),
+  })
+  const work = [by('wash', 'brida'), by('cut', 'senan'), by('layer', 'oran', 'merle')]
+  expect(judgesOfOwnWork([...work, by('finish', 'brida')])).toEqual([])
+  expect(judgesOfOwnWork([...work, by('finish', 'merle')])).toEqual(['merle'])
 })
 
 describe('a fault that is sent back', () => {

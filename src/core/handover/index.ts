@@ -7,6 +7,7 @@ export {
   type InspectionState,
   inspectionItems,
   inspectionState,
+  judgesOfOwnWork,
   reachedClearing,
   type Verdict,
 } from './inspection'

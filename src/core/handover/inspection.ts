@@ -68,6 +68,14 @@ export function blindToIt(
   )
 }
 
+/** Who is planned to inspect what they worked on themselves, by who does which step: the page at the car will refuse them. */
+export function judgesOfOwnWork(
+  steps: readonly { kind: PlannedOperation['kind']; people: readonly PersonId[] }[],
+): PersonId[] {
+  const hands = new Set(steps.flatMap(({ kind, people }) => (BLINDS.has(kind) ? people : [])))
+  return steps.flatMap(({ kind, people }) => (kind === 'finish' ? people.filter((id) => hands.has(id)) : []))
+}
+
 /**
  * Share 0–1 of the marks that are gone on the whole car, of the panels the inspector put a figure to, each by its area and
  * how much one sees it. Undefined where none was.

@@ -16,7 +16,7 @@ export function LogVisit({ vehicleId }: { vehicleId: VehicleId }) {
         disabled={pending}
         onClick={() => run(logVisit, { vehicleId }, ({ jobId }) => router.push(`/jobs/${jobId}/visit`))}
       >
-        It is here: log a visit
+        Log a visit now
       </Button>
       {refusal && (
         <span role="alert" className="mt-1 block text-sm font-semibold text-copper">

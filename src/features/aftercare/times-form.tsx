@@ -47,8 +47,8 @@ export function TimesForm({ quiet: keptQuiet, climate: keptClimate, version: rea
         />
       </div>
       <p className="mt-6 max-w-prose text-ink-soft">
-        In the first three weeks of a season a word about it is proposed for every car whose coat still holds.
-        The care calendar has iron and tar taken off after the salt and, by the sea, before it as well.
+        In the first three weeks of a season a message about it is proposed for every car whose coating still
+        holds. The care calendar has iron and tar taken off after the salt and, by the sea, before it as well.
       </p>
       <div className="mt-3 grid gap-4 sm:grid-cols-2 lg:grid-cols-3">
         <Months

@@ -74,7 +74,7 @@ export function CostsForm({
         </Field>
         <div className="flex items-end gap-3">
           <Button look="outline" disabled={pending} onClick={keep}>
-            Reckon with these
+            Save costs
           </Button>
           {isDone && <p role="status">Saved.</p>}
           {refusal?.field === '' && (

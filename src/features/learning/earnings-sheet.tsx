@@ -6,7 +6,7 @@ import type { Cause, PackageEarnings } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
 import { workName } from '@/text/en/learning'
-import { currencySign, minorDigits, money, percent } from '@/text/formats'
+import { currencySign, duration, minorDigits, money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { barOptions } from './chart-parts'
 
@@ -97,10 +97,13 @@ function config(
 }
 
 function lossText({ planned, actual, causes }: PackageEarnings, region: Region): string {
-  const from = `it leaves ${money(region, actual.leftCents)} a car`
+  const from =
+    actual.leftCents < 0
+      ? `it loses ${money(region, -actual.leftCents)} a car`
+      : `it leaves ${money(region, actual.leftCents)} a car`
   const planning =
     planned.leftCents < 0
-      ? `and would leave ${money(region, planned.leftCents)} even if all went by the plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
+      ? `and would lose ${money(region, -planned.leftCents)} even on plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
       : `where ${money(region, planned.leftCents)} was planned.`
   const [worst] = causes
   return `${from} ${planning}${worst ? ` What costs most: ${causeText(worst, region).toLowerCase()}.` : ''}`
@@ -118,7 +121,7 @@ export function causeText(cause: Cause, region: Region): string {
     case 'product':
       return `${cause.cents < 0 ? 'More' : 'Less'} product poured than planned, ${amount}`
     case 'bay':
-      return `${Math.abs(cause.hours).toFixed(0)} hours ${cause.hours > 0 ? 'more' : 'fewer'} in a bay, ${amount}`
+      return `${duration(region, Math.round(Math.abs(cause.hours) * 60))} ${cause.hours > 0 ? 'more' : 'less'} in a bay, ${amount}`
   }
 }
 
@@ -131,7 +134,7 @@ function PackageCard({ earned, region }: { earned: PackageEarnings; region: Regi
     ['Paid, net', actual.netCents],
     ['Wages', -actual.wageCents],
     ['Products', -actual.productCents],
-    ['Vendors', -actual.vendorCents],
+    ['Subcontractors', -actual.vendorCents],
     ['Pads, towels, tape', -actual.consumablesCents],
     [`${Math.round(actual.bayHours)} h in a bay`, -actual.bayCents],
   ]

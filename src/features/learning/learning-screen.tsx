@@ -35,7 +35,7 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
           <p className="mt-1 text-ink-soft">
             {learned.jobs === 0
               ? 'From no job yet.'
-              : `From the ${learned.jobs} jobs that went home in the last ${period} months.`}
+              : `From the ${learned.jobs} cars handed over in the last ${period} months.`}
           </p>
         </div>
         <div className="flex flex-wrap items-center gap-1.5">

@@ -15,7 +15,7 @@ type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Pe
 
 const againstTable = (region: Region, factor: number) =>
   Math.abs(factor - 1) < 0.005
-    ? 'as the table'
+    ? 'standard time'
     : `${factor > 1 ? '+' : '−'}${percent(region, Math.round(Math.abs(factor - 1) * 100))}`
 
 /** What was learned of the table of minutes, and the manager’s word on it: nothing changes by itself. */
@@ -33,7 +33,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
     <>
       <p className="max-w-prose">
         Each factor stays close to the standard time until enough jobs show otherwise. Where one differs by
-        more than chance, you may take it over; offers and schedules reckon with it from then on.
+        more than chance, you may take it over; offers and schedules use it from then on.
       </p>
       <ScrollStrip label="How long each kind of work takes" className="mt-3">
         <table className="w-full text-[15px]">
@@ -42,7 +42,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
               <th className="py-1 font-normal">Work</th>
               <th className="py-1 text-right font-normal">Jobs</th>
               <th className="py-1 text-right font-normal">In use</th>
-              <th className="py-1 pl-4 font-normal">Learned, with its band</th>
+              <th className="py-1 pl-4 font-normal">Learned, with likely range</th>
               <th className="py-1 text-right font-normal">Take over</th>
             </tr>
           </thead>
@@ -98,7 +98,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
       )}
       {isDone && (
         <p role="status" className="mt-2">
-          Taken over. New offers reckon with it; what is agreed stays as it is.
+          Taken over. New offers use it. What is agreed stays as it is.
         </p>
       )}
       {refusal && (

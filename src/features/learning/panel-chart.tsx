@@ -71,7 +71,7 @@ export function PanelChart({ panels }: { panels: Learned['panels'] }) {
       </div>
       {most && (
         <p className="mt-2">
-          {NAMES.get(most.panel) ?? most.panel} asks most: {percent(region, Math.round(Math.abs(most.more)))}{' '}
+          {NAMES.get(most.panel) ?? most.panel} takes most: {percent(region, Math.round(Math.abs(most.more)))}{' '}
           {most.more >= 0 ? 'longer' : 'less'} than planned, over {most.jobs} cars.
         </p>
       )}

@@ -16,7 +16,7 @@ export function Breaches({ broken }: { broken: readonly CoatingRule[] }) {
           )}
         >
           <strong className={weight === 'stop' ? 'text-copper' : ''}>
-            {weight === 'stop' ? 'Not so.' : 'Mind.'}
+            {weight === 'stop' ? 'Not allowed:' : 'Caution:'}
           </strong>{' '}
           {COATING_RULE[id].reason} <span className="text-ink-soft">{COATING_RULE[id].remedy}</span>
         </li>

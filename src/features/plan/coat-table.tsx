@@ -22,8 +22,8 @@ export function CoatTable({ coats, bottles, region }: Props) {
             </p>
             <p className="text-ink-soft">
               {next
-                ? `The next not before ${duration(region, next.min)}, not after ${duration(region, next.max)}.`
-                : `Indoors ${duration(region, product.indoorHoldMinutes)}, dry ${duration(region, product.dryHoldMinutes)}, first wash after ${product.firstWashDays} days, hard in ${product.fullCureDays}.`}
+                ? `Recoat window: ${duration(region, next.min)} to ${duration(region, next.max)}.`
+                : `Keep indoors ${duration(region, product.indoorHoldMinutes)}, keep dry ${duration(region, product.dryHoldMinutes)}, first wash after ${product.firstWashDays} days, full cure ${product.fullCureDays} days.`}
             </p>
           </li>
         ))}

@@ -33,7 +33,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
       <header className="flex flex-wrap items-baseline justify-between gap-2">
         <h3 className="text-xl">{staffPanel(region, judged.panel.id)}</h3>
         <p className="text-sm text-ink-soft">
-          may lose {measured(region, 'depth', judged.budget.budgetUm, 1)}, stands at{' '}
+          safe to remove {measured(region, 'depth', judged.budget.budgetUm, 1)}, condition{' '}
           {judged.condition.index.toFixed(0)}
         </p>
       </header>
@@ -103,8 +103,8 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
               </span>
               <span className="text-ink-soft">
                 {clearedBy(defect, cut) === 0
-                  ? 'stays'
-                  : `${percent(region, Math.round(100 * clearedBy(defect, cut)))} goes`}
+                  ? 'remains'
+                  : `${percent(region, Math.round(100 * clearedBy(defect, cut)))} removed`}
               </span>
             </li>
           ))}

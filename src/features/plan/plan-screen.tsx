@@ -37,7 +37,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
           Hours, price and date come from the paint of this car. Read a few panels, then the packages stand
           here.
         </p>
-        <ButtonLink href={`/jobs/${job.id}/survey`}>To the survey</ButtonLink>
+        <ButtonLink href={`/jobs/${job.id}/survey`}>Measure the paint</ButtonLink>
       </div>
     )
   const { judgement } = input

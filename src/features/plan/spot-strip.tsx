@@ -40,7 +40,7 @@ export function SpotStrip({ jobId, study, judgement, region }: Props) {
         className="inline-flex min-h-11 items-center underline underline-offset-4"
         href={`/jobs/${jobId}/spots`}
       >
-        To the test spots
+        Record a test spot
       </PatientLink>
     </section>
   )

@@ -130,7 +130,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
               </p>
             )}
             <Button className="w-full" disabled={pending} onClick={grade}>
-              That is my grade
+              Submit grade
             </Button>
           </section>
         )}

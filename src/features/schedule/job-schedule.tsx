@@ -1,3 +1,4 @@
+import { judgesOfOwnWork } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { ChainLink } from '@/core/schedule'
@@ -26,7 +27,7 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
       <div className="mx-auto max-w-xl p-10 text-center">
         <h1 className="text-2xl">Nothing to place yet</h1>
         <p className="my-4">A job comes on the calendar when a package is agreed.</p>
-        <ButtonLink href={`/jobs/${job.id}/plan`}>To the packages</ButtonLink>
+        <ButtonLink href={`/jobs/${job.id}/plan`}>Choose a package</ButtonLink>
       </div>
     )
   const blocks = blocksOf(job.vehicle.plate, live, now)
@@ -96,6 +97,7 @@ type TableProps = {
 }
 
 function OperationTable({ blocks, region, now, nameOf, placeOf }: TableProps) {
+  const own = judgesOfOwnWork(blocks.map(({ operation, people }) => ({ kind: operation.kind, people })))
   return (
     <table className="w-full self-start text-[15px]">
       <caption className="sr-only">Operations in the order of the work</caption>
@@ -127,6 +129,11 @@ function OperationTable({ blocks, region, now, nameOf, placeOf }: TableProps) {
                 </span>
               )}
               <span className="block text-sm text-ink-soft">{duration(region, block.operation.minutes)}</span>
+              {block.operation.kind === 'finish' && block.state === 'open' && own.length > 0 && (
+                <span className="block text-sm text-copper">
+                  {own.map(nameOf).join(', ')} worked on this paint. Somebody else has to inspect.
+                </span>
+              )}
             </td>
             <td className="py-1.5 pr-3">{moment(region, block.start, now)}</td>
             <td className="py-1.5 pr-3">{moment(region, block.end, now)}</td>

@@ -56,7 +56,7 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
   return (
     <fieldset className="sheet flex flex-wrap items-end gap-4 p-4">
       <legend className="sr-only">{bay.name || 'New bay'}</legend>
-      <Field label="Bay" error={error('name')}>
+      <Field label="Name" error={error('name')}>
         <input
           className="field"
           autoComplete="off"

@@ -46,7 +46,7 @@ export function ClosedDays({
         </Button>
       )}
       <div className="flex flex-wrap items-end gap-3">
-        <Field label="Nobody is here on">
+        <Field label="Closed on">
           <DayInput min={today} value={day} onChange={setDay} />
         </Field>
         <Button
@@ -57,7 +57,7 @@ export function ClosedDays({
             setDay('')
           }}
         >
-          Close on that day
+          Add closed day
         </Button>
       </div>
     </div>

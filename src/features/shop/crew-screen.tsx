@@ -119,10 +119,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
           onChange={(counter) => set({ counter })}
         />
       </Part>
-      <Part
-        title="Closed days"
-        words="Nobody is here, and nobody called in comes. What cures goes on curing."
-      >
+      <Part title="Closed days" words="Nobody works here, and subcontractors do not come. Curing continues.">
         <ClosedDays closed={typed.closed} today={today} onChange={(closed) => set({ closed })} />
         <HolidayList countries={countries} closed={typed.closed} onChange={(closed) => set({ closed })} />
       </Part>

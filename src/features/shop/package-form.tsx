@@ -55,7 +55,10 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         </Field>
       </div>
       <div className="grid gap-4 sm:grid-cols-2">
-        <Field label="At most" hint="Each panel gets this or something milder, as its paint allows.">
+        <Field
+          label="Strongest process"
+          hint="Each panel gets this or something milder, as its paint allows."
+        >
           <select
             className="field"
             value={template.strongest}
@@ -112,7 +115,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         )}
         <Breaches broken={packageBreaches(template, { catalogue, vendors })} />
       </Part>
-      <Part title="On the rest">
+      <Part title="On other surfaces">
         <div className="grid gap-2 sm:grid-cols-3">
           {OTHER_SURFACES.map((surface) => {
             const made = catalogue.filter(({ surfaces }) => surfaces.includes(surface))
@@ -139,7 +142,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
           })}
         </div>
       </Part>
-      <Part title="Extras it brings">
+      <Part title="Extras included">
         <div className="grid gap-x-6 sm:grid-cols-2">
           {EXTRA_KEYS.map((key) => (
             <Tick
@@ -158,7 +161,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         </div>
       </Part>
       {vendors.length > 0 && (
-        <Part title="Others called in">
+        <Part title="Subcontractors">
           <div className="grid gap-x-6 sm:grid-cols-2">
             {vendors.map((vendor) => (
               <Tick

@@ -99,7 +99,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
             ))}
           </ul>
           <Button look="outline" className="mt-3 w-full" onClick={add}>
-            Another package
+            Add package
           </Button>
           {removed && (
             <p className="mt-3 text-sm" role="status">

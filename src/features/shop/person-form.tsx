@@ -28,7 +28,7 @@ export function PersonForm({ person, isNew, error, onChange, onRemove }: Props) 
     <fieldset className="sheet p-4">
       <legend className="sr-only">{person.name || 'New person'}</legend>
       <div className="flex flex-wrap items-end gap-4">
-        <Field label="Who" error={error('name')}>
+        <Field label="Name" error={error('name')}>
           <input
             className="field"
             autoComplete="off"

@@ -17,8 +17,8 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
 const SCHOOL_NAME: Record<School, string> = {
-  'gauge-guided': 'By the gauge',
-  'method-guided': 'By the method',
+  'gauge-guided': 'From the gauge reading',
+  'method-guided': 'From the method used',
   both: 'Whichever is stricter',
 }
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
@@ -110,15 +110,15 @@ export function ShopScreen({
           </ButtonLink>
         </span>
       </div>
-      <Part title="Judging paint" words="With both, whichever spares more paint decides.">
+      <Part title="Judging paint" words="Where both are asked, the one that spares more paint decides.">
         <Choice
-          label="School"
+          label="How the safe limit is set"
           options={SCHOOLS.map((value) => ({ value, name: SCHOOL_NAME[value] }))}
           value={judging}
           onChange={setJudging}
         />
       </Part>
-      <Part title="Decontamination" words="Two schools; the order of every wash plan follows.">
+      <Part title="Decontamination" words="The order of every wash plan follows it.">
         <Choice
           label="Order"
           options={WASH_SCHOOLS.map((value) => ({ value, name: WASH_SCHOOL_NAME[value] }))}

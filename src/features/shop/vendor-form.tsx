@@ -38,7 +38,7 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
     <fieldset className="sheet space-y-3 p-4">
       <legend className="sr-only">{vendor.name || 'New subcontractor'}</legend>
       <div className="grid gap-3 sm:grid-cols-3">
-        <Field label="Who" error={error('name')}>
+        <Field label="Name" error={error('name')}>
           <input
             className="field"
             autoComplete="off"

@@ -96,7 +96,7 @@ export function SignOffScreen({ job, shopName, now, lines, signed, surveyed }: P
       <div className="no-print mt-4 flex flex-wrap items-center gap-3">
         <PrintButton />
         <ButtonLink look="quiet" href={`/jobs/${job.id}/plan`}>
-          To the packages
+          Choose a package
         </ButtonLink>
       </div>
       {signed.length > 0 && (

@@ -36,7 +36,7 @@ export function GaugeNotes({ questions, mishaps, onSelect }: Props) {
       {mishaps.length > 0 && (
         <details className="mb-2 text-sm text-ink-soft">
           <summary className="min-h-11 content-center">
-            The gauge: {mishaps.length} {mishaps.length === 1 ? 'mishap' : 'mishaps'} on this walk
+            {mishaps.length} gauge {mishaps.length === 1 ? 'error' : 'errors'} in this round
           </summary>
           <ul>
             {mishaps.map((text, at) => (

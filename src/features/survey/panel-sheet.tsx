@@ -15,9 +15,9 @@ type Props = {
 }
 
 const LIMIT_NAME = {
-  gauge: 'By the gauge',
+  gauge: 'From the gauge reading',
   lifetime: 'Over its life',
-  method: 'By the method',
+  method: 'From the method used',
   'never-cut': 'Never cut',
 } as const
 

@@ -28,13 +28,13 @@ export function SaveNote({ state, settle, nameOf }: Props) {
     case 'elsewhere':
       return (
         <div role="alert" className="max-w-sm text-sm text-copper">
-          Someone else has changed {names(state.conflicts)} too.
+          Someone else also changed {names(state.conflicts)}.
           <span className="mt-1 flex gap-2">
             <Button look="outline" onClick={() => settle('theirs', state.theirs)}>
-              Take theirs
+              Use theirs
             </Button>
             <Button look="outline" onClick={() => settle('mine', state.theirs)}>
-              Keep mine
+              Use mine
             </Button>
           </span>
         </div>

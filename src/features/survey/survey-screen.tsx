@@ -273,9 +273,9 @@ export function SurveyScreen(props: Props) {
         />
         <div className="flex flex-wrap justify-end gap-2">
           <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>
-            To the sign-off
+            Go to sign-off
           </ButtonLink>
-          <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'To the plan' : 'To the packages'}</ButtonLink>
+          <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'See the plan' : 'Choose a package'}</ButtonLink>
         </div>
       </aside>
       <div>

@@ -104,7 +104,7 @@ function Done({ prospects }: { prospects: readonly Prospect[] }) {
       ),
     ],
   })).filter(({ names }) => names.length > 0)
-  if (groups.length === 0) return <span className="text-ink-soft">nothing noted</span>
+  if (groups.length === 0) return <span className="text-ink-soft">nothing recorded</span>
   return groups.map(({ verdict, names }) => (
     <span key={verdict} className={clsx('block', verdict === 'stays' && 'text-copper')}>
       {VERDICT_NAME[verdict]}: {names.join(', ')}

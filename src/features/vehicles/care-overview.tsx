@@ -26,8 +26,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
         <h2 className="mb-2 text-2xl">Protection outlook</h2>
         {protection.surfaces.length === 0 ? (
           <p className="max-w-prose text-lg">
-            Nothing that lasts was applied to this car here. Its care is washing by hand, and a look when it
-            comes again.
+            No lasting protection was applied here. Wash it by hand, and inspect it at the next visit.
           </p>
         ) : (
           <OutlookSheet
@@ -35,7 +34,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
             views={protection.surfaces.map((surface) => outlookView(surface, protection, region, now))}
           />
         )}
-        {protection.exposure.rules.length > 0 && (
+        {protection.surfaces.length > 0 && protection.exposure.rules.length > 0 && (
           <details className="mt-4">
             <summary className="min-h-11 content-center font-head font-semibold underline decoration-ink-soft/40 underline-offset-4">
               Why {percent(region, Math.round(protection.exposure.share * 100))} of the product’s life

@@ -24,7 +24,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
   return (
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_19rem]">
       <section>
-        <h2 className="text-2xl">What happened</h2>
+        <h2 className="text-2xl">History</h2>
         {timeline.length === 0 && <p className="mt-1 text-ink-soft">It has not been here yet.</p>}
         <ol className="mt-3 border-l-2 border-fern-soft pl-6">
           {timeline.map((entry, at) => (
@@ -76,7 +76,7 @@ export function HistoryScreen({ known: { vehicle }, timeline, brought, region }:
         )}
       </section>
       <aside>
-        <h2 className="text-xl">To hand on</h2>
+        <h2 className="text-xl">Pass on to a new owner</h2>
         <p className="mt-1 text-[15px] text-ink-soft">
           When the car is sold its history goes with it: one file that any shop with this program reads back,
           and one sheet to read. Neither names messages or money.

@@ -19,7 +19,7 @@ export function OwnerPages({ vehicleId, ...shown }: Props) {
       </p>
       <PrivateLinks
         {...shown}
-        label="A new private page"
+        label="Create private page"
         testId="owner-page"
         subject={{ vehicleId }}
         make={makePage}

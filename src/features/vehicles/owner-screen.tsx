@@ -53,9 +53,9 @@ export function OwnerScreen({
           />
         </section>
         <section>
-          <h2 className="text-2xl">What was said</h2>
+          <h2 className="text-2xl">Messages</h2>
           {messages.length === 0 ? (
-            <p className="mt-1 text-ink-soft">Nothing yet.</p>
+            <p className="mt-1 text-ink-soft">No messages yet.</p>
           ) : (
             <ol className="mt-2" data-testid="said">
               {messages.toReversed().map((message) => (
@@ -88,7 +88,7 @@ export function OwnerScreen({
       </div>
       <aside className="space-y-8">
         <section>
-          <h2 className="text-xl">How they are reached</h2>
+          <h2 className="text-xl">Contact details</h2>
           <ContactForm key={customer.id} customer={customer} />
         </section>
         <section>

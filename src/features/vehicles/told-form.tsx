@@ -87,7 +87,7 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
         </Field>
         <div className="flex items-center gap-3">
           <Button disabled={pending} onClick={keep}>
-            Write it into the ledger
+            Add entry
           </Button>
           {isDone && <p role="status">Written. It counts from now on.</p>}
           {refusal?.field === '' && (

@@ -83,7 +83,7 @@ export function VehicleList({ first }: { first: Page }) {
       </ul>
       {shown.more && (
         <Button look="outline" className="mt-4" onClick={() => void ask(query, pages)}>
-          More of them
+          Show more
         </Button>
       )}
       <BringHistory />

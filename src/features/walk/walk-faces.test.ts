@@ -21,14 +21,14 @@ const faceOf = (defects: Defect[]) => {
 const share = (fill: string) => Number(fill.match(/(\d+)%/)?.[1] ?? 0)
 
 test('a panel nothing is noted on stays plain and says so', () => {
-  expect(faceOf([])).toMatchObject({ fill: 'var(--c-sheet)', text: '', label: 'Bonnet: nothing noted' })
+  expect(faceOf([])).toMatchObject({ fill: 'var(--c-sheet)', text: '', label: 'Bonnet: nothing recorded' })
 })
 
 test('the worse a panel is, the browner it stands there, with its letter', () => {
   const [light, heavy] = [faceOf([swirls(1)]), faceOf([swirls(3), swirls(3)])]
   expect(share(heavy.fill)).toBeGreaterThan(share(light.fill))
   expect(light.text).toBe('B')
-  expect(heavy.label).toMatch(/^Bonnet: 2 noted, [CDE] \d+$/)
+  expect(heavy.label).toMatch(/^Bonnet: 2 recorded, [CDE] \d+$/)
 })
 
 test('a place is marked as soon as something is noted on it', () => {
@@ -38,7 +38,7 @@ test('a place is marked as soon as something is noted on it', () => {
     placeFace(DUBLIN, place, { 'wheel-front-left': [{ kind: 'kerbed', severity: 1, note: '' }] }),
   ).toMatchObject({
     mark: 'noted',
-    label: 'Left front wheel: 1 noted',
+    label: 'Left front wheel: 1 recorded',
   })
 })
 

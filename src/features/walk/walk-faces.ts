@@ -12,7 +12,7 @@ export function conditionFace(region: Region, { panel, condition }: PanelJudgeme
   const count = condition.costs.length
   const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
   const said =
-    count === 0 ? 'nothing noted' : `${count} noted, ${condition.letter} ${condition.index.toFixed(0)}`
+    count === 0 ? 'nothing recorded' : `${count} recorded, ${condition.letter} ${condition.index.toFixed(0)}`
   return {
     fill:
       count === 0
@@ -30,7 +30,7 @@ export function placeFace(region: Region, place: Place, defects: SurveyRecord['p
     fill: '',
     ink: '',
     text: '',
-    label: `${staffPanel(region, place.id)}: ${count === 0 ? 'nothing noted' : `${count} noted`}`,
+    label: `${staffPanel(region, place.id)}: ${count === 0 ? 'nothing recorded' : `${count} recorded`}`,
     ...(count > 0 ? { mark: 'noted' as const } : {}),
   }
 }

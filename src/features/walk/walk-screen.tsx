@@ -88,7 +88,8 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             )}
           </p>
           <p className="text-sm text-ink-soft">
-            {noted} noted, {album.photos.length} {album.photos.length === 1 ? 'photograph' : 'photographs'}
+            {noted} {noted === 1 ? 'mark' : 'marks'} recorded, {album.photos.length}{' '}
+            {album.photos.length === 1 ? 'photo' : 'photos'}
           </p>
           <div className="ml-auto">
             <SaveNote state={state} settle={settle} nameOf={nameOf} />
@@ -122,7 +123,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
                 onClick={() => select(id)}
               >
                 {name}
-                {(data.places[id]?.length ?? 0) > 0 && ` · ${data.places[id]!.length} noted`}
+                {(data.places[id]?.length ?? 0) > 0 && ` · ${data.places[id]!.length} recorded`}
               </button>
             ))}
         </div>

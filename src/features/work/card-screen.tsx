@@ -101,7 +101,7 @@ function AllDone({ job }: { job: JobId }) {
         end of the last layer.
       </p>
       <div className="flex flex-wrap gap-3">
-        <ButtonLink href={`/jobs/${job}/finish`}>To the final inspection and handover</ButtonLink>
+        <ButtonLink href={`/jobs/${job}/finish`}>Final inspection and handover</ButtonLink>
         <ButtonLink look="outline" href={`/jobs/${job}/care`}>
           To its care
         </ButtonLink>

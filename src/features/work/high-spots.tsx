@@ -63,7 +63,7 @@ export function HighSpots({
             setPanel('')
           }}
         >
-          A high spot
+          Log high spot
         </Button>
       </div>
       {spots.length > 0 && (

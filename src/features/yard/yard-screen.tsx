@@ -67,7 +67,7 @@ function AfterList({ after: { toSee, answers } }: { after: After }) {
       {toSee > 0 && (
         <li>
           <Link href="/aftercare" className="inline-flex min-h-11 items-center">
-            {toSee} {toSee === 1 ? 'car' : 'cars'} to be seen for a visit
+            {toSee} {toSee === 1 ? 'inspection visit' : 'inspection visits'} due
           </Link>
         </li>
       )}
@@ -122,7 +122,7 @@ function Climate({ place, region }: { place: YardPlace; region: Region }) {
             dew point. {temperatureStep(region, 3)} are needed (ISO 8502-4).
           </p>
         )}
-        {place.breaches.map((breach) => (
+        {(studio ? place.breaches : []).map((breach) => (
           <p key={breach.rule} className="mt-1 text-copper">
             {conditionText(region, breach)}
           </p>
@@ -209,7 +209,7 @@ function Apron({
 function InCare({ jobs, context }: { jobs: Yard['inCare']; context: Context }) {
   return (
     <p className="mx-2 mt-2 border-t border-line pt-2 text-[15px] text-ink-soft">
-      Gone home:{' '}
+      Handed over:{' '}
       {jobs.map(({ job, stage }) => (
         <Link
           key={job.id}
@@ -235,7 +235,7 @@ const NEXT_WORDS: Record<NextThing['kind'], (thing: NextThing) => string> = {
 function NextList({ next, context }: { next: NextThing[]; context: Context }) {
   return (
     <section aria-label="What comes next">
-      <h2 className="mb-1 text-xl">What now</h2>
+      <h2 className="mb-1 text-xl">Coming up</h2>
       {next.length === 0 && <p className="text-ink-soft">Nothing is planned. Check a vehicle in to begin.</p>}
       <ol className="relative border-l-[3px] border-fern pl-4">
         {next.slice(0, 12).map((thing) => {

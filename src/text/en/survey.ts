@@ -76,7 +76,7 @@ export function findingText(region: Region, finding: Finding): string {
     case 'original':
       return `In line with the rest of the car (${finding.aboveBaselineUm >= 0 ? '+' : '−'}${depth(Math.abs(finding.aboveBaselineUm))}).`
     case 'thin':
-      return `The lowest spot, ${depth(finding.lowestSpotUm)}, leaves nothing above the safe minimum once the gauge’s error is taken off.`
+      return `The thinnest spot (${depth(finding.lowestSpotUm)}) is at the safe minimum once gauge error is allowed for.`
     case 'repainted':
       return `${depth(finding.aboveBaselineUm)} above the rest of the car; more than ${depth(finding.stepUm)} means a second coat of paint.`
     case 'filler-likely':

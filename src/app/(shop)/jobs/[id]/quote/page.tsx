@@ -28,7 +28,7 @@ export default async function QuotePage({ params, searchParams }: Props) {
           “{entry.agreement.packageName}” was agreed at the desk before quotes were kept. What was said stands
           on the plan.
         </p>
-        <ButtonLink href={`/jobs/${id}/plan`}>To the plan</ButtonLink>
+        <ButtonLink href={`/jobs/${id}/plan`}>See the plan</ButtonLink>
       </div>
     )
   if (!entry.surveyed && quotes.length === 0)
@@ -38,7 +38,7 @@ export default async function QuotePage({ params, searchParams }: Props) {
         <p className="my-4">
           A quote rests on the paint of this car. Read a few panels, then it can be written.
         </p>
-        <ButtonLink href={`/jobs/${id}/survey`}>To the survey</ButtonLink>
+        <ButtonLink href={`/jobs/${id}/survey`}>Measure the paint</ButtonLink>
       </div>
     )
   const { input } = await loadWorked(db, floor.shop, entry.job)
