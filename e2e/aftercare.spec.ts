@@ -200,8 +200,8 @@ test('another owner asks for a visit; it stands first on the list until it is bo
   await page.getByLabel('Find by plate, name or make').fill(plate)
   await page.getByRole('link', { name: new RegExp(plate) }).click()
   await room(page, 'Owner')
-  await page.getByRole('button', { name: 'Take back' }).click()
-  await expect(page.getByRole('button', { name: 'Take back' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Close link' }).click()
+  await expect(page.getByRole('button', { name: 'Close link' })).toHaveCount(0)
   expect((await owner.goto(address))!.status()).toBe(404)
 })
 
@@ -283,8 +283,8 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
     ),
   )
   const words = (await pdfPages(new Uint8Array(await sheet.body()))).join(' ')
-  expect(words).toContain('History of a car’s paint')
-  expect(words).toContain('Ebb Single on paint')
+  expect(words).toContain('Paint history')
+  expect(words).toContain('Ebb Single applied to paint')
   expect(words).not.toContain('€')
   const [download] = await Promise.all([
     page.waitForEvent('download'),

@@ -35,8 +35,8 @@ async function finish(page: Page, name = 'Done'): Promise<void> {
 }
 
 async function takeBack(page: Page, title: string): Promise<void> {
-  await page.getByRole('button', { name: `Take back ${title}` }).click()
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Take it back' }).click()
+  await page.getByRole('button', { name: `Undo ${title}` }).click()
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByRole('alertdialog')).toHaveCount(0)
 }
 
@@ -254,7 +254,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await page.goto(`${shop.url}${job}/schedule`)
     await expect(page.locator('[data-operation="layer-3"]')).toContainText('done')
     await page.goto(shop.url)
-    await expect(page.getByRole('article', { name: 'Loft 3' })).toContainText('Dry hold')
+    await expect(page.getByRole('article', { name: 'Loft 3' })).toContainText('Keep dry')
   })
 
   await test.step('the last look is for somebody else; a fault goes back and is done again', async () => {
@@ -276,7 +276,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await look.getByRole('button', { name: 'Save fault' }).click()
     await expect(page.getByTestId('inspection')).toContainText('1 at fault')
     await page.getByRole('link', { name: /^Job card/ }).click()
-    await press(page, 'Again: Bonnet (Refine)')
+    await press(page, 'Rework: Bonnet (Refine)')
     await press(page, 'Start now')
     await state(page, 'again-1', 'started')
     await finish(page)
@@ -320,8 +320,8 @@ test('one car from tape-up to handover, with all that can come in between', asyn
       'Keep indoors',
     ])
       expect(words).toContain(said)
-    await page.getByRole('button', { name: 'Take back', exact: true }).click()
-    await expect(page.getByRole('button', { name: 'Take back', exact: true })).toHaveCount(0)
+    await page.getByRole('button', { name: 'Close link', exact: true }).click()
+    await expect(page.getByRole('button', { name: 'Close link', exact: true })).toHaveCount(0)
     expect((await context.request.get(address!)).status()).toBe(404)
     expect((await context.request.get(`${shop.url}/g/nobodys-token`)).status()).toBe(404)
 

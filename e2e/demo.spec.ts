@@ -41,7 +41,7 @@ test('two tablets on one survey: the second is asked, nothing is overwritten sil
   await expect(first!.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
   // The same panel from the other tablet: somebody has to choose.
   await type(second, '222')
-  await expect(second!.getByText('Someone else has changed Bonnet too.')).toBeVisible()
+  await expect(second!.getByText('Someone else also changed Bonnet.')).toBeVisible()
   await expect(second!.getByRole('button', { name: 'Set reading 222 µm aside' })).toBeVisible()
   await second!.getByRole('button', { name: 'Use theirs' }).click()
   await expect(second!.getByRole('button', { name: 'Set reading 111 µm aside' })).toBeVisible()

@@ -27,7 +27,7 @@ export async function answerUpToWish(page: Page, asked: Asked): Promise<void> {
   await fill('Plate', asked.plate)
   await fill('Make', asked.make)
   await fill('Model', asked.model)
-  await fill('Colour', asked.colour)
+  await page.getByLabel(/^Colou?r$/).fill(asked.colour)
   if (asked.shape) await page.getByRole('radio', { name: asked.shape }).click()
   await next(page).click()
   await expect(page.getByRole('heading', { name: 'What is on it?' })).toBeVisible()

@@ -18,7 +18,7 @@ test.describe.configure({ mode: 'serial' })
 const ENGLISH =
   /\b(the|with|will|and|are|paint|panel|coating|work|until|before|total price|job|page \d+ of)\b/i
 
-async function speak(page: Page, plate: string, language: string): Promise<void> {
+async function speak(page: Page, plate: string, language: string): Promise<string> {
   await page.goto(`${shop.url}/vehicles`)
   await page.getByLabel('Find by plate').fill(plate)
   const vehicle = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
@@ -27,6 +27,7 @@ async function speak(page: Page, plate: string, language: string): Promise<void>
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   // What would be written to them is begun in their language at once.
   await expect(page.getByText(new RegExp(`, ${language}$`))).toBeVisible()
+  return vehicle!
 }
 
 async function jobOf(page: Page, plate: string): Promise<string> {
@@ -85,4 +86,14 @@ test('a German customer takes a German sheet home', async ({ page }) => {
   expect(words).toContain('Seite 1 von')
   const own = words.replaceAll(/Fern Yard|The Net Loft, Ferry Slip, Inchmoyle|night blue/g, '')
   expect(own).not.toMatch(/\b(the|with|will|are|paint|panel|coating|until|before|job)\b/i)
+})
+
+test('the history that goes with a car is a paper in the language of its owner', async ({ page }) => {
+  const vehicle = await speak(page, 'IM 2899', 'Français')
+  const words = await pdfText(page, `${vehicle}/history.pdf`)
+  expect(words).toContain('Historique de la peinture')
+  expect(words).toMatch(/Épaisseur de peinture, moyenne de \d+ mesures/)
+  expect(words).toMatch(/Page 1 sur \d/)
+  const own = words.replaceAll(/Fern Yard|The Net Loft, Ferry Slip, Inchmoyle/g, '')
+  expect(own).not.toMatch(ENGLISH)
 })

@@ -23,7 +23,7 @@ async function table(page: Page, name: string, months: number): Promise<Record<s
   return data
 }
 
-const jobs = async (page: Page) => Number(/From the (\d+) jobs/.exec((await page.textContent('main'))!)![1])
+const jobs = async (page: Page) => Number(/From the (\d+) cars/.exec((await page.textContent('main'))!)![1])
 
 test('how far back one looks is chosen, and everything follows', async ({ page }) => {
   await page.goto(`${shop.url}/learning`)
@@ -74,7 +74,7 @@ test('a kind of work is looked at panel by panel', async ({ page }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const part = page.locator('section').filter({ hasText: 'Panel by panel' })
   await part.getByLabel('Kind of work').selectOption({ label: 'Two-step with wool, cutting' })
-  const said = (await part.getByText(/asks most/).textContent())!
+  const said = (await part.getByText(/takes most/).textContent())!
   const panels = (await table(page, 'panels', 24)).filter(
     ({ work, jobs: own }) => work === 'Two-step with wool, cutting' && Number(own) >= 2,
   )

@@ -16,7 +16,7 @@ test.afterAll(() => shop.remove())
 
 const inHand = (page: Page) => page.getByRole('region', { name: 'What is in hand' })
 const step = (page: Page, name: string) => page.locator(`[data-step^="${name}"]`).first()
-const takeBack = (page: Page) => page.getByRole('button', { name: 'Take back' })
+const takeBack = (page: Page) => page.getByRole('button', { name: 'Undo' })
 
 async function openSchedule(page: Page, query = ''): Promise<void> {
   await page.goto(`${shop.url}/schedule${query}`)
@@ -67,15 +67,15 @@ test('a layer dragged past its window is refused in words, and the nearest allow
 
   await openSchedule(page)
   await takeBack(page).click()
-  await expect(page.getByText('Taken back.')).toBeVisible()
+  await expect(page.getByText('Undone.')).toBeVisible()
   expect(await plannedFor(page, 'IM 903', 'Layer 2')).toBe(before)
   await openSchedule(page)
-  await page.getByRole('button', { name: 'Do again' }).click()
+  await page.getByRole('button', { name: 'Redo' }).click()
   await expect(page.getByText('Done again.')).toBeVisible()
   expect(await plannedFor(page, 'IM 903', 'Layer 2')).toBe(after)
   await openSchedule(page)
   await page.keyboard.press('Control+z')
-  await expect(page.getByText('Taken back.')).toBeVisible()
+  await expect(page.getByText('Undone.')).toBeVisible()
   expect(await plannedFor(page, 'IM 903', 'Layer 2')).toBe(before)
 })
 

@@ -194,8 +194,8 @@ test('one car goes through the whole shop', async ({ page }) => {
   })
 
   await test.step('a tick made by mistake is taken back, and made again', async () => {
-    await page.getByRole('button', { name: 'Take back Refit and final inspection' }).click()
-    await page.getByRole('alertdialog').getByRole('button', { name: 'Take it back' }).click()
+    await page.getByRole('button', { name: 'Undo Refit and final inspection' }).click()
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Undo' }).click()
     await expect(page.locator('[data-step="finish"]')).toHaveAttribute('data-state', 'open')
     await logStep(page, 'finish', '2027-01-18T16:30', '2027-01-18T17:30')
   })

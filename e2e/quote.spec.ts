@@ -91,7 +91,7 @@ test('“what do I get for 300 more?” is answered by dragging', async ({ page 
 test('the shop remembers: the estate begins where its sister was good', async ({ page }) => {
   await openRoom(page, 'IM 5012', 'spots')
   await expect(page.getByRole('region', { name: 'What to try next' })).toContainText(
-    'It was enough on one car with this make and colour code.',
+    'It was enough on one car with this make and paint code.',
   )
 })
 

@@ -84,7 +84,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.mouse.up()
     await expect(page.getByRole('application', { name: /with 2 marks/ })).toBeVisible()
     await page.getByRole('button', { name: 'Close' }).click()
-    await expect(page.getByText('1 photograph', { exact: false }).first()).toBeVisible()
+    await expect(page.getByText('1 photo', { exact: false }).first()).toBeVisible()
   })
 
   await test.step('the wash follows from what is felt and seen', async () => {

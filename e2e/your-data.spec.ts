@@ -69,8 +69,8 @@ test('a list is mapped, seen, brought, found at check-in, and taken back', async
   await expect(page.getByRole('textbox', { name: 'E-mail' })).toHaveValue('mara@example.com')
 
   await page.goto(`${shop.url}/shop/data`)
-  await page.getByRole('button', { name: 'Take it back' }).click()
-  await expect(page.getByText('taken back', { exact: true })).toBeVisible()
+  await page.getByRole('button', { name: 'Undo import' }).click()
+  await expect(page.getByText('undone', { exact: true })).toBeVisible()
   await page.goto(`${shop.url}/vehicles`)
   await expect(page.getByRole('link', { name: /IM 4471/ })).toBeVisible()
   await expect(page.getByRole('link', { name: /IM 9001/ })).toHaveCount(0)

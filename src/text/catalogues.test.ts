@@ -10,6 +10,7 @@ import { expectationText } from './expectation'
 import { EXPECTATIONS, SIGN_OFF_FACTS } from './facts.fixture'
 import { fieldWords } from './fields'
 import { handoverWords } from './handover'
+import { historyWords } from './history'
 import { markName, markNeeds } from './marks'
 import { ownerWords } from './owner'
 import { placeName, placeTitle } from './panels'
@@ -77,6 +78,7 @@ function textsOf(region: typeof DUBLIN): string[] {
       days: quoteWords(region).validFor(14),
     }),
     ...flat(handoverWords(region)),
+    ...flat(historyWords(region)),
   ]
 }
 
@@ -118,7 +120,7 @@ describe.each(LANGUAGES.map((language) => [language]))('the words in %s', (langu
 })
 
 /** Facts filled in alone, and words that are spelt alike in two languages. */
-const ALIKE = ['1', '2', 'A', 'A: B.', 'correction', 'inspection']
+const ALIKE = ['1', '2', 'A', 'A: B.', 'correction', 'inspection', 'SUV', 'coupé', 'gelcoat']
 
 test('what is said in French and in German is not left in English', () => {
   const english = new Set(textsOf(DUBLIN))

@@ -27,21 +27,21 @@ export function BroughtLists({ lists, now }: { lists: readonly BroughtList[]; no
               {counted(region, counts.vehicles, 'vehicle')}, {counted(region, counts.past, 'past job')}
             </span>
             {undone ? (
-              <span className="text-ink-soft">taken back</span>
+              <span className="text-ink-soft">undone</span>
             ) : (
               <Button
                 look="outline"
                 disabled={pending}
                 onClick={() => run(undoList, { id }, () => router.refresh())}
               >
-                Take it back
+                Undo import
               </Button>
             )}
           </li>
         ))}
       </ul>
       <p className="mt-1 text-sm text-ink-soft">
-        Customers and vehicles you have worked with since stay when a list is taken back.
+        Customers and vehicles you have worked with since stay when an import is undone.
       </p>
       {refusal && (
         <p role="alert" className="text-copper">

@@ -19,7 +19,7 @@ const RECORD = { action: recordPayment, name: 'handover.record-payment', about: 
 const CROSS_OUT = {
   action: crossPaymentOut,
   name: 'handover.cross-payment-out',
-  about: 'a payment crossed out',
+  about: 'a voided payment',
 }
 
 const OWN = [RECORD, CROSS_OUT]

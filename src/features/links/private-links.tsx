@@ -72,7 +72,7 @@ export function PrivateLinks<Subject>({
                 disabled={pending}
                 onClick={() => run(takeBack, { hash }, () => setAddress(undefined))}
               >
-                Take back
+                Close link
               </Button>
             </li>
           ))}

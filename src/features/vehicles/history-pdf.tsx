@@ -1,55 +1,81 @@
 import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { WATERS } from '@/core/aftercare'
-import { type HistoryStay, layerPlace, type VehicleHistory } from '@/core/history'
+import type { ProcessKey } from '@/core/correction'
+import type { HistoryStay, VehicleHistory } from '@/core/history'
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
-import { SHAPE_NAME } from '@/core/vehicle'
-import { WATER_WORDS } from '@/text/en/aftercare'
-import { staffPanel } from '@/text/en/staff-panels'
-import { PAINT_SYSTEM_GUIDE } from '@/text/en/vehicle'
-import { figure, measured, number, shortDay, unitSign } from '@/text/formats'
-import { staffLanguage } from '@/text/staff-language'
+import { PROCESS_NAME } from '@/text/en/correction'
+import { figure, list, measured, number, shortDay, unitSign } from '@/text/formats'
+import { historyWords } from '@/text/history'
+import { placeName, placeTitle } from '@/text/panels'
+import { title } from '@/text/title'
+import { workWords } from '@/text/work'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 
-/** The history of a vehicle to be read: what a new owner is handed with the car. */
+/** The history of a vehicle to be read, in the language of its owner: what a new owner is handed with the car. */
+
+/** A process as the history names it, in the reader’s words where it is one of ours. */
+function processTitle(region: Region, name: string): string {
+  const known = Object.entries(workWords(region).process).find(
+    ([key]) => PROCESS_NAME[key as ProcessKey] === name,
+  )
+  return known ? title(region, known[1]) : name
+}
+
+function whereApplied(region: Region, { surface, panels }: HistoryStay['layers'][number]): string {
+  return panels
+    ? list(
+        region,
+        panels.map((panel) => placeName(region, panel)),
+      )
+    : workWords(region).surface[surface]
+}
 
 function stayLines(region: Region, { film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
+  const words = historyWords(region)
   const round = (values: HistoryStay['film'], phase: 'before' | 'after') =>
     values.filter((each) => each.phase === phase).flatMap((each) => each.values)
-  const said = (name: string, write: (value: number) => string, values: HistoryStay['film']) => {
+  const said = (what: string, write: (value: number) => string, values: HistoryStay['film']) => {
     const [before, after] = [round(values, 'before'), round(values, 'after')]
-    if (before.length + after.length === 0) return []
-    const words = [
-      before.length > 0 ? `${write(mean(before))} before` : '',
-      after.length > 0 ? `${write(mean(after))} after` : '',
-    ]
-    return [`${name}, mean of ${before.length + after.length} readings: ${words.filter(Boolean).join(', ')}.`]
+    const count = before.length + after.length
+    if (count === 0) return []
+    return words.readings({
+      what,
+      count,
+      ...(before.length > 0 ? { before: write(mean(before)) } : {}),
+      ...(after.length > 0 ? { after: write(mean(after)) } : {}),
+    })
   }
   const processes = [...new Set(work.map(({ process }) => process))]
   const waters = WATERS.flatMap((water) => {
     const count = looks.filter((look) => look.water === water).length
-    return count > 0 ? [`${count} × ${WATER_WORDS[water].name.toLowerCase()}`] : []
+    return count > 0 ? [`${count} × ${words.water[water]}`] : []
   })
   return [
-    ...said('Paint depth', (um) => measured(region, 'depth', um, 1), film),
-    ...said('Gloss', (units) => `${number(region, units, 1)} GU`, gloss),
+    ...said(words.depth, (um) => measured(region, 'depth', um, 1), film),
+    ...said(words.gloss, (units) => `${number(region, units, 1)} GU`, gloss),
     ...processes.map((process) => {
       const own = work.filter((each) => each.process === process)
-      return `${process} on ${own.length} ${own.length === 1 ? 'panel' : 'panels'}, ${measured(region, 'depth', mean(own.map(({ takesUm }) => takesUm)), 1)} each.`
+      const depth = measured(region, 'depth', mean(own.map(({ takesUm }) => takesUm)), 1)
+      return words.worked({ process: processTitle(region, process), panels: own.length, depth })
     }),
-    ...layers.map(
-      ({ product, lot, endedAt, ...layer }) =>
-        `${product} on ${layerPlace(layer)}, lot ${lot}, ${shortDay(region, endedAt.slice(0, 10) as never)}.`,
+    ...layers.map((layer) =>
+      words.applied({
+        product: layer.product,
+        where: whereApplied(region, layer),
+        lot: layer.lot,
+        day: shortDay(region, layer.endedAt.slice(0, 10) as never),
+      }),
     ),
-    ...(waters.length > 0 ? [`Water: ${waters.join(', ')}.`] : []),
-    ...(photographs.length > 0 ? [`${photographs.length} photographs.`] : []),
+    ...(waters.length > 0 ? [words.seen(waters.join(', '))] : []),
+    ...(photographs.length > 0 ? [words.photographs(photographs.length)] : []),
   ]
 }
 
 /** So many of a stay stand side by side. */
 const PICTURES_SHOWN = 5
 
-function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
+function Pictures({ photographs, region }: Pick<HistoryStay, 'photographs'> & { region: Region }) {
   const shown = photographs.filter(({ picture }) => picture).slice(0, PICTURES_SHOWN)
   if (shown.length === 0) return null
   return (
@@ -58,7 +84,7 @@ function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
         <View key={sha256} style={{ width: '19%' }}>
           <Image src={`data:image/jpeg;base64,${picture}`} style={{ height: 62, objectFit: 'cover' }} />
           <Text style={styles.soft}>
-            {place}, {phase}
+            {placeTitle(region, place)}, {historyWords(region).phase[phase]}
           </Text>
         </View>
       ))}
@@ -69,8 +95,9 @@ function Pictures({ photographs }: Pick<HistoryStay, 'photographs'>) {
 function HistoryDocument({ history, region }: { history: VehicleHistory; region: Region }) {
   const { vehicle, stays, ledger, shop, writtenOn } = history
   const taken = takenByPanel(ledger)
+  const words = historyWords(region)
   return (
-    <Document title={`History, ${vehicle.plate}`} author={shop} language={staffLanguage(region)}>
+    <Document title={words.name(vehicle.plate)} author={shop} language={region.language}>
       <Page size="A4" style={styles.page}>
         <View style={styles.body}>
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
@@ -78,7 +105,7 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
               <Text style={styles.soft}>
                 {shop}, {shortDay(region, writtenOn)}
               </Text>
-              <Text style={styles.h1}>History of a car’s paint</Text>
+              <Text style={styles.h1}>{words.heading}</Text>
             </View>
             <View style={{ width: '36%', alignItems: 'flex-end' }}>
               <Text style={[styles.h1, { fontSize: 15 }]}>{vehicle.plate}</Text>
@@ -87,16 +114,16 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
                 {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
               </Text>
               <Text style={styles.soft}>
-                {SHAPE_NAME[vehicle.shape]}, {PAINT_SYSTEM_GUIDE[vehicle.paintSystem].name.toLowerCase()}
+                {title(region, words.shape[vehicle.shape])}, {words.paint[vehicle.paintSystem]}
               </Text>
               {vehicle.vin ? <Text style={styles.soft}>{vehicle.vin}</Text> : null}
             </View>
           </View>
-          {stays.length === 0 ? <Text style={styles.h2}>Nothing was done here yet.</Text> : null}
+          {stays.length === 0 ? <Text style={styles.h2}>{words.nothing}</Text> : null}
           {stays.map((stay, at) => (
             <View key={at} style={{ marginTop: 4 }} wrap={false}>
               <Text style={styles.h2}>
-                {shortDay(region, stay.day)}: {stay.title}
+                {shortDay(region, stay.day)}: {stay.kind === 'work' ? stay.title : words.stay[stay.kind]}
                 {stay.odometerKm === undefined ? '' : `, ${measured(region, 'distance', stay.odometerKm)}`}
               </Text>
               {stayLines(region, stay).map((line) => (
@@ -104,28 +131,27 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
                   <Text>{line}</Text>
                 </View>
               ))}
-              <Pictures photographs={stay.photographs} />
+              <Pictures photographs={stay.photographs} region={region} />
             </View>
           ))}
           <Text style={styles.h2}>
-            All paint ever removed, {unitSign(region, 'depth')} of the {figure(region, 'depth', LIFETIME_UM)}{' '}
-            a panel can lose in its life
+            {words.removed({
+              unit: unitSign(region, 'depth'),
+              limit: figure(region, 'depth', LIFETIME_UM),
+            })}
           </Text>
-          {Object.keys(taken).length === 0 ? <Text>None that anybody knows of.</Text> : null}
+          {Object.keys(taken).length === 0 ? <Text>{words.noneKnown}</Text> : null}
           {Object.entries(taken).map(([panel, { takenUm, uncertaintyUm }]) => (
             <View key={panel} style={[styles.row, styles.price]} wrap={false}>
-              <Text>{staffPanel(region, panel)}</Text>
+              <Text>{placeTitle(region, panel)}</Text>
               <Text>
                 {figure(region, 'depth', takenUm, 1)} ± {figure(region, 'depth', uncertaintyUm, 1)}
               </Text>
             </View>
           ))}
-          <Text style={{ marginTop: 10, color: SOFT }}>
-            The same history goes with the car as one file, from which a shop can go on. Owners, messages and
-            money are not in it.
-          </Text>
+          <Text style={{ marginTop: 10, color: SOFT }}>{words.file}</Text>
         </View>
-        <Foot words={`${shop}, history of ${vehicle.plate}`} language="en" />
+        <Foot words={words.foot(shop, vehicle.plate)} language={region.language} />
       </Page>
     </Document>
   )

@@ -20,7 +20,7 @@ export function TakeBackDialog({ title, isDone, isLayer, onTake, onClosed }: Pro
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 bg-ink/30" />
         <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
-          <AlertDialog.Title className="text-xl">Take “{title}” back?</AlertDialog.Title>
+          <AlertDialog.Title className="text-xl">Undo “{title}”?</AlertDialog.Title>
           <AlertDialog.Description className="my-3">
             {isDone
               ? `It is under way again, since it was really begun${isLayer ? '; its lot, bottles and climate are removed' : ''}.`
@@ -34,10 +34,10 @@ export function TakeBackDialog({ title, isDone, isLayer, onTake, onClosed }: Pro
                 onClosed()
               }}
             >
-              Take it back
+              Undo
             </Button>
             <AlertDialog.Cancel className="min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">
-              Leave it
+              Cancel
             </AlertDialog.Cancel>
           </div>
         </AlertDialog.Content>

@@ -14,11 +14,11 @@ export function TakeBack(step: { title: string; isDone: boolean; isLayer: boolea
       <button
         type="button"
         className="min-h-11 px-2 text-sm underline decoration-ink-soft/50 underline-offset-4"
-        aria-label={`Take back ${step.title}`}
+        aria-label={`Undo ${step.title}`}
         aria-haspopup="dialog"
         onClick={() => setAsking(true)}
       >
-        take back
+        undo
       </button>
       {asking && <TakeBackDialog {...step} onClosed={() => setAsking(false)} />}
     </>

@@ -108,7 +108,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   cleared: () => 'Say how much of it went, in percent.',
   verdict: () => 'Choose a verdict.',
   'before-missing': () => 'There are readings after but none before. Read both, or neither.',
-  'spot-taken-back': () => 'It has been taken back already. Reload to see how it stands.',
+  'spot-taken-back': () => 'It has been deleted already. Reload the page.',
   sign: () => 'Have the customer sign in the field.',
   'signature-too-long': () => 'The signature is too long.',
   'signed-by': () => 'Write the name of whoever signs.',
@@ -237,7 +237,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'enquiry-day': () => 'Choose the day on which the car can come.',
   'enquiry-time': (region) => `Type the time at which it can come, such as ${timeText(region, '08:30')}.`,
   'moved-since': () => 'The calendar has changed since. Reload the page and try again.',
-  'nothing-to-take-back': () => 'There is nothing more to take back.',
+  'nothing-to-take-back': () => 'There is nothing more to undo.',
   'step-unplanned': () => 'This step is no longer planned. Reload the page.',
   'shop-thing-gone': () => 'This is no longer in the shop. Reload the page.',
   'over-already': () => 'This is already over; it changes no plan.',
@@ -268,7 +268,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'list-brought': () => 'This list has been brought already.',
   'list-incomplete': () => 'Not all of the list has arrived. Choose the file again.',
   'list-gone': () => 'There is no such list. Reload the page.',
-  'list-taken-back': () => 'This list has been taken back already. Reload the page.',
+  'list-taken-back': () => 'This import has been undone already. Reload the page.',
 }
 
 const THING: Record<AskedThing, string> = {
@@ -334,7 +334,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'outage-day': ({ end }) => `Choose the day ${SINCE[end]}.`,
   'outage-time': ({ end }, region) => `Type the time ${SINCE[end]}, such as ${timeText(region, '13:30')}.`,
   'breaks-rule': ({ rule }) => `This would break a rule of the schedule: ${faultText(rule)}.`,
-  overtaken: ({ what }) => `“${what}” cannot be taken back or done again: the calendar has gone on since.`,
+  overtaken: ({ what }) => `“${what}” cannot be undone or redone: the calendar has changed since.`,
   'does-not-fit': ({ why }) => `It does not fit on that day: ${why} Choose another one.`,
   'removal-most': ({ um }, region) =>
     `No car has ${measured(region, 'depth', um)} to lose. Look at the unit.`,

@@ -42,9 +42,9 @@ export function conflictText(
     case 'step-gone':
       return 'This step is no longer part of the job. Reload the card.'
     case 'begun-already':
-      return `${by} began this step already, ${when(conflict.at)}. Go on together, or take it back first.`
+      return `${by} began this step already, ${when(conflict.at)}. Go on together, or undo it first.`
     case 'done-already':
-      return `${by} recorded this step as done, ${when(conflict.at)}. Take that back first if it is wrong.`
+      return `${by} recorded this step as done, ${when(conflict.at)}. Undo that first if it is wrong.`
     case 'not-begun':
       return 'This step has not begun. Begin it first.'
     case 'open-before':
@@ -64,7 +64,7 @@ export function conflictText(
     case 'spot-gone':
       return 'This high spot was dealt with already.'
     case 'stood-upon':
-      return `“${step(conflict.title)}” was recorded after it. Take that back first.`
+      return `“${step(conflict.title)}” was recorded after it. Undo that first.`
     case 'times-crossed':
       return 'It ends before it begins. Correct one of the times.'
     case 'ahead':

@@ -1,8 +1,8 @@
 /** What is said of something that was done on the calendar. */
 export const MOVE_SAID = {
   moved: (what: string) => `Moved: ${what}.`,
-  undone: 'Taken back.',
-  redone: 'Done again.',
+  undone: 'Undone.',
+  redone: 'Redone.',
   pinned: 'Pinned where it is.',
   unpinned: 'Free to move again.',
 }

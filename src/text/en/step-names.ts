@@ -18,7 +18,7 @@ const PLAIN: Record<PlainStep, string> = {
   set: 'Set',
   buff: 'Buff off',
   wipe: 'Panel wipe',
-  hold: 'Dry hold',
+  hold: 'Keep dry',
   look: 'Water, gloss and film',
   'test-water': 'Test the water again',
   inspect: 'Final inspection under the lamp',
@@ -45,7 +45,7 @@ export function stepTitle(region: Region, name: StepName): string {
     case 'layer':
       return `Layer ${name.layer}: ${name.product}`
     case 'again':
-      return `Again: ${inspectedPlace(region, name.place)} (${stepTitle(region, name.of)})`
+      return `Rework: ${inspectedPlace(region, name.place)} (${stepTitle(region, name.of)})`
     default:
       return PLAIN[name.code]
   }

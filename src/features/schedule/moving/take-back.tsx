@@ -31,7 +31,7 @@ export function TakeBack({ history }: { history: MoveHistory }) {
         title={history.undo}
         onClick={() => run(undo)}
       >
-        Take back
+        Undo
       </Button>
       <Button
         look="outline"
@@ -39,7 +39,7 @@ export function TakeBack({ history }: { history: MoveHistory }) {
         title={history.redo}
         onClick={() => run(redo)}
       >
-        Do again
+        Redo
       </Button>
       <span role="status" className="text-sm text-ink-soft">
         {message}
