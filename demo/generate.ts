@@ -31,6 +31,7 @@ import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
 import { becomeFernYard, isWorkday, workday } from './fern-yard'
 import { addPast } from './past'
+import { STAY_MOST_DAYS } from './past-work'
 import { roundOf } from './round'
 import { addShelf } from './shelf'
 import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
@@ -128,16 +129,17 @@ function backdate(
 ): LiveJob | undefined {
   if (car.wanted.kind !== 'at') return undefined
   const operation = toOperationId(car.wanted.operation)
+  const calendar = { ...shopCalendar(setup), horizonDays: LOOK_BACK_DAYS + STAY_MOST_DAYS }
   const asPlanned = others.map((other) => ({ ...other, progress: {} }))
   for (const start of startsFor(car, offer, setup, now))
     for (const arrive of arrivalsBefore(setup, start)) {
       const live: LiveJob = { id: job.id, arrive, weight: 1, plan: offer.plan, progress: {}, published: [] }
-      const { problem } = planningProblem(shopCalendar(setup), [...asPlanned, live], {
+      const { problem } = planningProblem(calendar, [...asPlanned, live], {
         now: arrive,
         movable: new Set([job.id]),
       })
       const pinned = { ...problem, fixed: [...problem.fixed, { job: job.id, operation, start }] }
-      const { schedule } = solve(pinned, { seed: GAUGE_SEED, steps: 0 })
+      const { schedule } = solve(pinned, { seed: GAUGE_SEED, steps: 0, unproven: true })
       const published = schedule.operations.filter((placed) => placed.job === job.id)
       if (published.length < offer.plan.operations.length) continue
       const planned = { ...live, published }

@@ -92,7 +92,7 @@ test('the history that goes with a car is a paper in the language of its owner',
   const vehicle = await speak(page, 'IM 2899', 'Français')
   const words = await pdfText(page, `${vehicle}/history.pdf`)
   expect(words).toContain('Historique de la peinture')
-  expect(words).toMatch(/Épaisseur de peinture, moyenne de \d+ mesures/)
+  expect(words).toContain('Correction en une étape sur 3 éléments')
   expect(words).toMatch(/Page 1 sur \d/)
   const own = words.replaceAll(/Fern Yard|The Net Loft, Ferry Slip, Inchmoyle/g, '')
   expect(own).not.toMatch(ENGLISH)

@@ -71,7 +71,7 @@ test('a layer dragged past its window is refused in words, and the nearest allow
   expect(await plannedFor(page, 'IM 903', 'Layer 2')).toBe(before)
   await openSchedule(page)
   await page.getByRole('button', { name: 'Redo' }).click()
-  await expect(page.getByText('Done again.')).toBeVisible()
+  await expect(page.getByText('Redone.')).toBeVisible()
   expect(await plannedFor(page, 'IM 903', 'Layer 2')).toBe(after)
   await openSchedule(page)
   await page.keyboard.press('Control+z')

@@ -90,7 +90,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
   await test.step('the wash follows from what is felt and seen', async () => {
     await page.getByRole('link', { name: 'Next: wash' }).click()
     await page.getByRole('radio', { name: 'Behind the wheels, sills: like sandpaper' }).click()
-    await page.getByRole('radio', { name: 'Rust-coloured dots: many' }).click()
+    await page.getByRole('radio', { name: 'Rust-brown dots: many' }).click()
     await page.getByRole('radio', { name: 'Tar spots: a few' }).click()
     const order = await page
       .locator('[data-wash-step]')

@@ -48,7 +48,7 @@ test('every reason not to take an act is a sentence of its own', () => {
 
 test('it says who, when, how long and what comes first', () => {
   expect(say(EVERY['begun-already'])).toBe(
-    'Brída began this step already, 12:00. Go on together, or take it back first.',
+    'Brída began this step already, 12:00. Go on together, or undo it first.',
   )
   expect(say(EVERY['done-already'])).toContain('Somebody recorded this step as done, 12:00')
   expect(say(EVERY['still-soft'])).toBe('The layer before is still soft: wait another 80 min.')

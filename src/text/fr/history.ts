@@ -30,7 +30,7 @@ export const historyInFrench: HistoryWords = {
     `${what}, moyenne de ${count} mesures : ${[before && `${before} avant`, after && `${after} après`].filter(Boolean).join(', ')}.`,
   worked: ({ process, panels, depth }) =>
     `${process} sur ${panels} ${panels === 1 ? 'élément' : 'éléments'}, ${depth} chacun.`,
-  applied: ({ product, where, lot, day }) => `${product} appliqué sur ${where}, lot ${lot}, ${day}.`,
+  applied: ({ product, where, lot, day }) => `${product} appliqué (${where}), lot ${lot}, ${day}.`,
   water: {
     tight: 'perles serrées',
     loose: 'perles étalées',

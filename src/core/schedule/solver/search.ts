@@ -14,6 +14,8 @@ import { type Random, seededRandom } from './random'
  */
 
 export type SearchOptions = {
+  /** Whether nothing is to be proved of the schedule: quicker where only the places are asked for. */
+  unproven?: boolean
   seed: number
   /** Improvement attempts at most. */
   steps: number

@@ -40,14 +40,14 @@ export class Solver {
   /** Makes a first schedule. The problem is taken to be checked. */
   constructor(
     problem: Problem,
-    { seed, onBetter, standing, churn }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
+    { seed, onBetter, standing, churn, unproven = false }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
   ) {
     this.model = compileModel(problem)
     this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
     if (this.impossible.length > 0) return
     // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
-    this.boundIsBest = this.model.jobs.length <= PROOF_JOBS_MAX
-    this.bound = lowerBound(this.model, !this.boundIsBest)
+    this.boundIsBest = unproven || this.model.jobs.length <= PROOF_JOBS_MAX
+    if (!unproven) this.bound = lowerBound(this.model, !this.boundIsBest)
     this.search = new Search(this.model, seed, this.bound, onBetter, {
       ...(standing ? { standing } : {}),
       ...(churn ? { churn } : {}),
@@ -98,7 +98,10 @@ export class Solver {
     return {
       format: SCHEDULE_FORMAT,
       status,
-      ...(status === 'infeasible' ? {} : { cost, lowerBound: this.bound }),
+      ...(status === 'infeasible' ? {} : { cost }),
+      ...(status === 'infeasible' || this.bound === Number.NEGATIVE_INFINITY
+        ? {}
+        : { lowerBound: this.bound }),
       terms,
       operations,
       reasons,
