@@ -5,8 +5,8 @@ import { emptyIntake } from '@/core/intake/intake'
 import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
 import { makeOffer, type Offer, summaryOf } from '@/core/offer'
 import { collectionTime, nextSlot, planFloor, planningProblem, shopCalendar } from '@/core/planning'
-import { solve } from '@/core/schedule'
-import type { Setup, Shop } from '@/core/shop'
+import { nextOpen, solve } from '@/core/schedule'
+import { everyone, type Setup, type Shop } from '@/core/shop'
 import { emptyRecord } from '@/core/survey'
 import { atLocal, dayIn, earlierOf, type Instant, laterOf, plusDays, plusMinutes } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
@@ -86,18 +86,27 @@ function arrivalsBefore(setup: Setup, start: Instant): Instant[] {
     .filter((arrival) => arrival <= start)
 }
 
+/** Whether anybody who could do it is on shift at a moment; a wait needs nobody. */
+const somebodyStarts = (setup: Setup, skill: string | undefined, at: Instant): boolean =>
+  skill === undefined ||
+  everyone(setup).some(
+    ({ skills, calendar }) =>
+      skills.includes(skill) && nextOpen(setup.calendars[calendar]!, setup.region.timezone, at, 1) === at,
+  )
+
 /** Starts of the operation that leave the car where it is wanted at `now`, the likeliest first. */
 function startsFor(car: DemoCar, offer: Offer, setup: Setup, now: Instant): Instant[] {
   if (car.wanted.kind !== 'at') return []
   const { operation: id, state } = car.wanted
-  const { minutes } = offer.plan.operations.find((operation) => operation.id === id)!
+  const { minutes, skill } = offer.plan.operations.find((operation) => operation.id === id)!
   const step = setup.slotMinutes
   const latest = plusMinutes(
     nextSlot(plusMinutes(now, -step), step),
     state === 'just-done' ? -Math.ceil(minutes / step) * step : 0,
   )
   const count = (LOOK_BACK_DAYS * 1440) / step
-  return Array.from({ length: count }, (_, back) => plusMinutes(latest, -back * step))
+  const starts = Array.from({ length: count }, (_, back) => plusMinutes(latest, -back * step))
+  return starts.filter((start) => somebodyStarts(setup, skill, start))
 }
 
 /** What has happened to a planned job by `now`, if all went by the plan. */

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { unprobed } from '@/core/correction'
+import type { Verdict } from '@/core/handover'
 import { type JobId, toPersonId, UNKNOWN_PERSON } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
@@ -23,12 +24,12 @@ import { cutPaint, inventPaint, type PaintTruth, SimulatedFilmGauge, seedOf } fr
 import { SimulatedGlossMeter } from '@/devices/gloss-meter'
 import { findJob, handOver, takeIn } from '@/server/floor/job-store'
 import { agreedCut } from '@/server/handover/hand-over'
-import { addPayment, writeVerdict } from '@/server/handover/handover-store'
+import { addPayment, writeVerdicts } from '@/server/handover/handover-store'
 import { keepLesson } from '@/server/learning/lesson-store'
 import { publish } from '@/server/planning/plan-store'
 import { writeAgreement } from '@/server/quotes/agreement-store'
 import { addBottle, markGone, markOpened } from '@/server/stock/stock-store'
-import { loadSurvey, saveSurvey } from '@/server/survey/survey-store'
+import { FIRST_SURVEY, saveSurvey } from '@/server/survey/survey-store'
 import { pick } from './past-cars'
 import { tickSections } from './past-sections'
 import { roundOf } from './round'
@@ -197,7 +198,8 @@ export async function liveWork(
     offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.indexAfter]),
   )
   record.after.gloss = glossRound(judgement, seed + 1, (id) => better.get(id) ?? index.get(id)!)
-  await saveSurvey(db, jobId, (await loadSurvey(db, jobId)).version, record, arrive)
+  const saved = await saveSurvey(db, jobId, FIRST_SURVEY, record, arrive)
+  if (!saved.ok) throw new Error(`the survey of ${job.vehicle.plate} was written already`)
   const lastOf = (placed: readonly PlacedOperation[]) => placed.map(({ end }) => end).reduce(laterOf)
   const endedAt = lastOf(lived)
   const promisedFor = collectionTime(shop.setup, plusMinutes(lastOf(planned), PROMISE_SLACK_MINUTES))
@@ -215,21 +217,18 @@ export async function liveWork(
   await writeDone(db, job, offer.plan, lived)
   await tickSections(db, job, offer, lived, random)
   const inspectedAt = endedAt
-  for (const { judged, option } of offer.correction.panels) {
-    if (option.indexBefore >= 99.5 || option.indexAfter <= option.indexBefore) continue
-    const expected = (100 * (option.indexAfter - option.indexBefore)) / (100 - option.indexBefore)
-    await writeVerdict(db, jobId, {
-      item: judged.panel.id,
-      verdict: 'good',
-      note: '',
-      clearedPercent: Math.max(
-        0,
-        Math.min(100, Math.round(expected * REACHED[packageKey]! + 6 * (random() - 0.5))),
-      ),
-      by: toPersonId('merle'),
-      at: inspectedAt,
-    })
-  }
+  await writeVerdicts(
+    db,
+    jobId,
+    offer.correction.panels.flatMap(({ judged, option }): Verdict[] => {
+      if (option.indexBefore >= 99.5 || option.indexAfter <= option.indexBefore) return []
+      const expected = (100 * (option.indexAfter - option.indexBefore)) / (100 - option.indexBefore)
+      const reached = Math.round(expected * REACHED[packageKey]! + 6 * (random() - 0.5))
+      const clearedPercent = Math.max(0, Math.min(100, reached))
+      const by = toPersonId('merle')
+      return [{ item: judged.panel.id, verdict: 'good', note: '', clearedPercent, by, at: inspectedAt }]
+    }),
+  )
   const home = laterOf(promisedFor, collectionTime(shop.setup, endedAt))
   await addPayment(db, jobId, {
     cents: offer.price.totalCents,
@@ -237,10 +236,9 @@ export async function liveWork(
     note: '',
     at: home,
   })
-  const survey = await loadSurvey(db, jobId)
   const removals = removalsOfVisit({
-    beforeUm: countedReadings(survey.before),
-    afterUm: countedReadings(survey.after),
+    beforeUm: countedReadings(record.before),
+    afterUm: countedReadings(record.after),
     byProcessUm: cut,
     day: dayIn(zone, home),
   })

@@ -27,26 +27,26 @@ import { liveWork } from './past-work'
 const YEARS_DAYS = 730
 /** The past ends here, so that it leaves the cars in hand alone. */
 const UNTIL_DAYS = 14
-const CARS = 96
+const CARS = 170
 const SEED = 20_250_113
 
 /** What the shop has sold, as often as it stands here. */
 const SOLD = [
   'tideline',
   'tideline',
-  'tideline',
   'slipway',
   'slipway',
-  'slipway',
   'headland',
   'headland',
   'headland',
   'headland',
+  'lantern',
   'lantern',
   'lantern',
   'boathouse',
+  'boathouse',
 ]
-const LOFTS = ['loft-1', 'loft-2'] as const
+const LOFTS = ['loft-1', 'loft-2', 'loft-3'] as const
 /** How many owners of a coated car come to their visits. */
 const FAITHFUL = 0.78
 

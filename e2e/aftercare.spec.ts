@@ -44,7 +44,7 @@ test('the due list leads to a car coated 14 months ago', async ({ page }) => {
   const row = page.getByRole('listitem').filter({ hasText: PLATE })
   await expect(row).toContainText('Overdue by 3 weeks')
   await row.getByRole('link', { name: PLATE }).click()
-  await expect(page.getByTestId('outlook')).toContainText('Ebb Single of 13 Nov 2025')
+  await expect(page.getByTestId('outlook')).toContainText('Ebb Single of 14 Nov 2025')
   before = await goodUntil(page)
   await expect(page.getByRole('radio', { name: /^Bonnet: holds/ })).toBeVisible()
 })
@@ -314,7 +314,7 @@ test('the history goes with the car: as a sheet, as a file, and into another sho
     await expect(there.getByText(/Fern Yard: gauge/).first()).toBeVisible()
     // What lies on it is looked after there, too.
     await room(there, 'Care')
-    await expect(there.getByTestId('outlook')).toContainText('Ebb Single of 13 Nov 2025')
+    await expect(there.getByTestId('outlook')).toContainText('Ebb Single of 14 Nov 2025')
     await there.goto(`${other.url}/aftercare?show=all`)
     await expect(there.getByRole('link', { name: PLATE })).toBeVisible()
   } finally {

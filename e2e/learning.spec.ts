@@ -79,7 +79,8 @@ test('a kind of work is looked at panel by panel', async ({ page }) => {
     ({ work, jobs: own }) => work === 'Two-step with wool, cutting' && Number(own) >= 2,
   )
   const most = Math.max(...panels.map(({ ratio }) => Number(ratio)))
-  expect(Number(/(\d+)%/.exec(said)![1])).toBe(Math.round((most - 1) * 100))
+  // The table rounds, too.
+  expect(Math.abs(Number(/(\d+)%/.exec(said)![1]) - (most - 1) * 100)).toBeLessThan(1)
   await expect(part.getByRole('img')).toHaveAttribute('aria-label', /Bonnet −?\d+%/)
 })
 
@@ -94,7 +95,7 @@ test('how full a bay was is what the table says it was', async ({ page }) => {
     const share = Math.round((100 * sum('used_hours')) / sum('staffed_hours'))
     await expect(part.getByRole('listitem').filter({ hasText: bay })).toContainText(`${share}%`)
   }
-  await expect(part.getByText(/^Loft 3 stood empt/)).toBeVisible()
+  await expect(part.getByText(/^Wash bay stood emptiest/)).toBeVisible()
 })
 
 test('every table of the screen opens in a spreadsheet', async ({ page }) => {

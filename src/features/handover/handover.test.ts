@@ -5,7 +5,7 @@ import { demoShop } from '@/server/db/demo-shop.fixture'
 import { loadFloor } from '@/server/floor/floor'
 import { floorRevision } from '@/server/floor/revision'
 import { loadHandover } from '@/server/handover/handover'
-import { addPayment, listPayments, takePaymentBack, writeVerdict } from '@/server/handover/handover-store'
+import { addPayment, listPayments, takePaymentBack, writeVerdicts } from '@/server/handover/handover-store'
 import { jobOfLink, listJobLinks, makeJobLink, revokeJobLink } from '@/server/links/job-links'
 import { loadShelf } from '@/server/stock/shelf'
 import { handoverPaper } from './paper'
@@ -52,15 +52,18 @@ test('the sheet says what was done, who inspected it, what was applied and what 
   expect(blank.money.at(-1)).toMatch(/^Balance due: €/)
   const judge = handover.items.length
   const eyes = ['brida', 'senan', 'oran', 'merle', 'oona-dents'].find((id) => !handover.blind.includes(id))!
-  for (const { id, panel } of handover.items)
-    await writeVerdict(shop.db, entry.job.id, {
+  await writeVerdicts(
+    shop.db,
+    entry.job.id,
+    handover.items.map(({ id, panel }) => ({
       item: id,
-      verdict: 'good',
+      verdict: 'good' as const,
       note: '',
       ...(panel ? { clearedPercent: 80 } : {}),
       by: toPersonId(eyes),
       at: NOW,
-    })
+    })),
+  )
   const seen = (await loadHandover(shop.db, floor, entry))!
   expect(seen.inspection.passed).toBe(true)
   expect(seen.verdicts).toHaveLength(judge)

@@ -40,22 +40,20 @@ export async function writeLooks(
   jobId: JobId,
   looks: readonly (KeptLook & { by: PersonId })[],
 ): Promise<void> {
-  for (const look of looks)
-    await trx('looks')
-      .insert({
-        job_id: jobId,
-        unit: look.unit,
-        water: look.water,
-        angle_x10: look.angleDegrees === undefined ? null : Math.round(look.angleDegrees * 10),
-        feel: look.feel ?? null,
-        cleaned: look.cleaned ? 1 : 0,
-        cause: look.cause ?? null,
-        note: look.note,
-        by_person: look.by,
-        at: look.at,
-      })
-      .onConflict(['job_id', 'unit'])
-      .merge()
+  if (looks.length === 0) return
+  const rows = looks.map((look) => ({
+    job_id: jobId,
+    unit: look.unit,
+    water: look.water,
+    angle_x10: look.angleDegrees === undefined ? null : Math.round(look.angleDegrees * 10),
+    feel: look.feel ?? null,
+    cleaned: look.cleaned ? (1 as const) : (0 as const),
+    cause: look.cause ?? null,
+    note: look.note,
+    by_person: look.by,
+    at: look.at,
+  }))
+  await trx('looks').insert(rows).onConflict(['job_id', 'unit']).merge()
 }
 
 /** Takes a look back that was entered by mistake. */

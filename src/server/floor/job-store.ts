@@ -10,6 +10,7 @@ import { minorDigits } from '@/text/formats'
 import { oneOf } from '../db/one-of'
 import type { JobsRow } from '../db/tables'
 import { loadShop } from '../shop/shop-store'
+import { FIRST_SURVEY } from '../survey/survey-store'
 import { appendRemovals } from '../vehicles/ledger-store'
 import {
   toCustomer,
@@ -118,7 +119,7 @@ export async function addShortJob(trx: Knex, job: ShortJob, now: Instant): Promi
     on_guarantee: job.onGuarantee ? 1 : 0,
     created_at: now,
   })
-  await trx('surveys').insert({ job_id: id, updated_at: now, version: 1 })
+  await trx('surveys').insert({ job_id: id, updated_at: now, version: FIRST_SURVEY })
   return id
 }
 
@@ -148,7 +149,7 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
       wanted_by: intake.wantedBy === '' ? null : localDayOrThrow(intake.wantedBy),
       created_at: now,
     })
-    await trx('surveys').insert({ job_id: jobId, updated_at: now, version: 1 })
+    await trx('surveys').insert({ job_id: jobId, updated_at: now, version: FIRST_SURVEY })
   })
   return jobId
 }

@@ -18,7 +18,7 @@ import { changePlan } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { loadEntries } from '../work/acts-store'
 import { handOverJob } from './hand-over'
-import { addPayment, listVerdicts, takePaymentBack, writeVerdict } from './handover-store'
+import { addPayment, listVerdicts, takePaymentBack, writeVerdicts } from './handover-store'
 
 /** Keeps what a second pair of eyes saw; a fault that is sent back becomes a step of its own on the calendar. */
 export const judgeItem = defineAction({
@@ -54,7 +54,7 @@ export const judgeItem = defineAction({
       return refuse('rule', ask('inspector-worked', { name: person.name }), 'by')
     const changed = sentTo ? withRework(entry.live.plan, sentTo, item.id) : undefined
     if (sentTo && !changed) return refuse('input', ask('step-to-redo'), 'sentTo')
-    await writeVerdict(trx, jobId, { ...seen, by, at, ...(sentTo ? { sentTo } : {}) })
+    await writeVerdicts(trx, jobId, [{ ...seen, by, at, ...(sentTo ? { sentTo } : {}) }])
     if (changed) {
       await changePlan(trx, jobId, changed)
       await replan('fault-sent-back', [jobId])

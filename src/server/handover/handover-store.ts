@@ -20,20 +20,19 @@ export async function listVerdicts(db: Knex, jobId: JobId): Promise<Verdict[]> {
 }
 
 /** Keeps what somebody saw; looked at again, the later look stands. */
-export async function writeVerdict(db: Knex, jobId: JobId, verdict: Verdict): Promise<void> {
-  await db('inspections')
-    .insert({
-      job_id: jobId,
-      item: verdict.item,
-      verdict: verdict.verdict,
-      note: verdict.note,
-      cleared_percent: verdict.clearedPercent ?? null,
-      sent_to: verdict.sentTo ?? null,
-      by_person: verdict.by,
-      at: verdict.at,
-    })
-    .onConflict(['job_id', 'item'])
-    .merge()
+export async function writeVerdicts(db: Knex, jobId: JobId, verdicts: readonly Verdict[]): Promise<void> {
+  if (verdicts.length === 0) return
+  const rows = verdicts.map((verdict) => ({
+    job_id: jobId,
+    item: verdict.item,
+    verdict: verdict.verdict,
+    note: verdict.note,
+    cleared_percent: verdict.clearedPercent ?? null,
+    sent_to: verdict.sentTo ?? null,
+    by_person: verdict.by,
+    at: verdict.at,
+  }))
+  await db('inspections').insert(rows).onConflict(['job_id', 'item']).merge()
 }
 
 export async function listPayments(db: Knex, jobId: JobId): Promise<Payment[]> {
