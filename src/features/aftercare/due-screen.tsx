@@ -125,27 +125,30 @@ function DueRow({ car, product, today, now, region }: RowProps) {
             {booked
               ? bookedText(booked, region, now)
               : gone
-                ? 'Has most likely gone.'
+                ? 'Coating probably worn off.'
                 : dueText(region, state, dates.visit, today)}
           </span>{' '}
           <span className="text-ink-soft">
             {product} of {shortDay(region, dates.laidOn)}, likely good until{' '}
             {monthYear(region, dates.good.mid)}
-            {dates.lastVisit ? `, last seen ${shortDay(region, dates.lastVisit)}` : ', not seen since'}.
+            {dates.lastVisit
+              ? `, last inspected ${shortDay(region, dates.lastVisit)}`
+              : ', not inspected since'}
+            .
           </span>
           {dates.failing > 0 && (
             <span className="font-semibold text-copper">
               {' '}
-              {dates.failing === 1 ? 'One panel has failed.' : `${dates.failing} panels fail alone.`}
+              {dates.failing === 1 ? 'One panel has failed.' : `${dates.failing} panels have failed.`}
             </span>
           )}
         </p>
       </div>
       {booked ? (
         <ButtonLink look="outline" href={`/jobs/${booked.jobId}`}>
-          To the {booked.kind === 'work' ? 'job' : booked.kind}
+          Open {booked.kind === 'work' ? 'job' : booked.kind}
         </ButtonLink>
-      ) : gone ? (
+      ) : gone && !asked ? (
         <ButtonLink look="outline" href={`/intake?vehicle=${vehicle.id}`}>
           Check in
         </ButtonLink>

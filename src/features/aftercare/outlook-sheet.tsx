@@ -72,7 +72,7 @@ function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
         <p className="mt-1" aria-live="polite">
           <strong>{unit.name}</strong>
           {unit.water
-            ? `, last seen: ${WATER_WORDS[unit.water].name.toLowerCase()}.`
+            ? `, last inspected: ${WATER_WORDS[unit.water].name.toLowerCase()}.`
             : ', not looked at yet.'}{' '}
           {holdsWord(unit.holds) === 'gone'
             ? `Most likely gone${unit.failsAlone ? ', and it alone' : ''}.`

@@ -127,6 +127,15 @@ describe('the list of visits', () => {
       asked: false,
     })
   })
+  test('who asks is due now, though the coating has worn off or the visit is months away', async () => {
+    const [worn] = (await listDue(db, 'gone', TODAY)).cars
+    const id = worn!.vehicle.id
+    await addWish(db, id, { fromDay: TODAY, words: 'A dull door' }, NOW)
+    const [top] = (await listDue(db, 'now', TODAY)).cars
+    expect(top).toMatchObject({ asked: true, vehicle: { id } })
+    await db('visit_wishes').where({ vehicle_id: id }).delete()
+    expect((await listDue(db, 'gone', TODAY)).cars.map(({ vehicle }) => vehicle.id)).toContain(id)
+  })
   test('who asks comes first, and the visit that is booked answers it', async () => {
     await addWish(db, car.id, { fromDay: TODAY, words: 'A smear on the bonnet' }, NOW)
     const dates = await refreshCareDates(db, shop, car.id, NOW)

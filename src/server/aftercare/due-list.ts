@@ -29,6 +29,9 @@ function standing(db: Knex, today: LocalDay): Knex.Raw {
     `CASE
       WHEN EXISTS (SELECT 1 FROM jobs WHERE jobs.vehicle_id = care_dates.vehicle_id AND jobs.handed_over_at IS NULL)
         THEN 'booked'
+      -- Whoever has asked is waited for, whenever the car would be due.
+      WHEN EXISTS (SELECT 1 FROM visit_wishes WHERE visit_wishes.vehicle_id = care_dates.vehicle_id AND answered_at IS NULL)
+        THEN 'now'
       -- A coat that has most likely gone is not looked at any more, but coated again.
       WHEN good_mid < ? THEN 'gone'
       WHEN visit_until < ? THEN 'lapsed'
