@@ -8,7 +8,7 @@ export type Asked = {
   make: string
   model: string
   colour: string
-  shape?: string
+  shape?: string | RegExp
 }
 
 export const next = (page: Page) => page.getByRole('button', { name: /^Next:/ })

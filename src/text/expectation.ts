@@ -57,6 +57,7 @@ function inWords(region: Region, told: Expectation): string {
       return words.bestFinish
     case 'coating':
       return words.coating(lifeText(region, Math.round(told.lifeMonths)))
+    case 'not-inspected':
     case 'flawless':
     case 'no-gain':
     case 'slight':

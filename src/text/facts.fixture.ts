@@ -36,6 +36,7 @@ const WHY_LEFT: readonly WhyLeft[] = [
 ]
 
 export const EXPECTATIONS: readonly Expectation[] = [
+  { kind: 'result', code: 'not-inspected' },
   { kind: 'result', code: 'flawless', before: 100 },
   { kind: 'result', code: 'no-gain', before: 82 },
   { kind: 'result', code: 'slight', before: 97, clearedPercent: 60 },

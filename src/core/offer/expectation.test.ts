@@ -69,7 +69,10 @@ describe('the honest facts of an offer', () => {
     expect(said).not.toContain('chips')
   })
   test('a car without defects is protected, not corrected', () => {
-    expect(codes('headland', { defects: {} })[0]).toBe('flawless')
+    expect(codes('headland', { defects: {}, looked: ['pillars'] })[0]).toBe('flawless')
+  })
+  test('of a car nobody has looked at nothing is said but that', () => {
+    expect(codes('headland', { defects: {} })[0]).toBe('not-inspected')
   })
   test('slight marks are called slight, and no paint is spent on the slightest', () => {
     const slight = (extentPercent: number) => ({ ...swirls, severity: 1 as const, extentPercent })

@@ -26,6 +26,8 @@ export type WhyLeft =
  * what protects. Indices of condition 0–100, shares in whole percent.
  */
 export type Expectation =
+  /** Nobody has looked at the paint: nothing is said of how it will come out. */
+  | { kind: 'result'; code: 'not-inspected' }
   | { kind: 'result'; code: 'flawless' | 'no-gain'; before: number }
   | { kind: 'result'; code: 'slight'; before: number; clearedPercent: number }
   | { kind: 'result'; code: 'improved'; before: number; after: number; clearedPercent: number }
@@ -136,14 +138,15 @@ export function expectationOf({
   paintSystem,
   extras,
   vendors,
-}: Pick<Offer, 'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors'>): Expectation[] {
+  inspected,
+}: Pick<Offer, 'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected'>): Expectation[] {
   const mends = mendedBy({
     extras: extras.map(({ key }) => key),
     trades: vendors.map(({ trade }) => trade),
   })
   const lifeMonths = Math.max(0, ...layers.map((layer) => layer.lifeMonths))
   return [
-    resultOf(correction),
+    inspected ? resultOf(correction) : { kind: 'result', code: 'not-inspected' },
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
     ...leftLines(correction),
     ...remaining(correction.panels, mends),

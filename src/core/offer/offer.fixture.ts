@@ -27,6 +27,8 @@ type Car = {
   thin?: readonly string[]
   defects?: Record<string, readonly Defect[]>
   films?: readonly string[]
+  /** Easily missed places that were looked at. */
+  looked?: string[]
 }
 
 export function offerInput(
@@ -37,6 +39,7 @@ export function offerInput(
     thin = [],
     defects,
     films = [],
+    looked = [],
   }: Car = {},
   more: Partial<OfferInput> = {},
 ): OfferInput {
@@ -53,6 +56,7 @@ export function offerInput(
     ),
     defects: defects ?? Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
     films,
+    looked,
   })
   return {
     shape,

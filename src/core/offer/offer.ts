@@ -27,6 +27,8 @@ import type { Vendor } from './vendor'
 /** A package worked out for one vehicle. */
 export type Offer = {
   template: PackageTemplate
+  /** Whether anybody has looked at the paint it is worked out for. */
+  inspected: boolean
   paintSystem: PaintSystem
   layers: Product[]
   surfaces: SurfaceCoat[]
@@ -151,6 +153,7 @@ export function offerWith(
   const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
   return {
     template,
+    inspected: input.judgement.inspected,
     paintSystem: input.paintSystem,
     layers,
     surfaces,

@@ -41,7 +41,7 @@ export function DayChoice({ found, chosen, onChoose }: Props) {
         >
           <span className="block font-head font-semibold">{paperDay(found.region, offered.day)}</span>
           <span className="text-sm">
-            in at {clock(found.region, offered.arriveAt)}, fetched{' '}
+            in at {clock(found.region, offered.arriveAt)}, collected{' '}
             {moment(found.region, offered.collectAt, offered.arriveAt)}
           </span>
         </RadioGroup.Item>

@@ -1,5 +1,6 @@
 'use client'
 
+import { spelt } from '@/text/en/spelling'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { guessColumns } from '@/core/bring'
@@ -175,7 +176,7 @@ export function BringList({ today }: { today: LocalDay }) {
               >
                 {SHAPES.map((shape) => (
                   <option key={shape} value={shape}>
-                    {SHAPE_NAME[shape]}
+                    {spelt(region, SHAPE_NAME[shape])}
                   </option>
                 ))}
               </select>

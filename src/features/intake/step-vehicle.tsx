@@ -107,6 +107,7 @@ function VinField({ form }: { form: Form }) {
 }
 
 function ShapePicker({ form }: { form: Form }) {
+  const region = useRegion()
   return (
     <Controller
       control={form.control}
@@ -126,7 +127,7 @@ function ShapePicker({ form }: { form: Form }) {
                 className={clsx(CARD, 'flex flex-col items-center justify-end gap-1')}
               >
                 <SideView shape={shape} className="h-14 max-w-full" />
-                <span className="font-head font-semibold">{SHAPE_NAME[shape]}</span>
+                <span className="font-head font-semibold">{spelt(region, SHAPE_NAME[shape])}</span>
               </RadioGroup.Item>
             ))}
           </RadioGroup.Root>

@@ -10,6 +10,7 @@ import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
 import { askWhen } from '@/server/planning/enquiry-actions'
 import { TOLD_STATE_WORDS } from '@/text/en/enquiry'
 import { namedReasonText, placingReason } from '@/text/en/placing'
+import { spelt } from '@/text/en/spelling'
 import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -64,7 +65,7 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
       >
         <Choice
           label="The car"
-          options={SHAPES.map((shape) => ({ value: shape, name: SHAPE_NAME[shape] }))}
+          options={SHAPES.map((shape) => ({ value: shape, name: spelt(region, SHAPE_NAME[shape]) }))}
           value={typed.shape}
           onChange={(shape) => change({ shape })}
         />

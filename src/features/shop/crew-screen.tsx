@@ -111,7 +111,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
       </Part>
       <Part
         title="The counter"
-        words="When cars are brought and fetched. Collections are promised within these hours."
+        words="When cars are dropped off and collected. Collections are promised within these hours."
       >
         <WeekForm
           week={typed.counter}

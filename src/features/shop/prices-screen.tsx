@@ -121,7 +121,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
       </Part>
       <Part
         title="Subcontractors"
-        words="Vendors come on days of their own; a package that needs one waits for their day."
+        words="Subcontractors come on their own days. A package that needs one waits for their day."
       >
         <ul className="space-y-4">
           {typed.vendors.map((vendor, at) => (

@@ -87,7 +87,7 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
             y: {
               beginAtZero: false,
               suggestedMin: inUnit(FLOOR_UM - 10),
-              title: { display: true, text: `film, ${unitSign(region, 'depth')}` },
+              title: { display: true, text: `paint depth, ${unitSign(region, 'depth')}` },
             },
             x: { grid: { display: false }, ticks: { maxRotation: 60, minRotation: 40, autoSkip: false } },
           },

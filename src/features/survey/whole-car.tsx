@@ -32,7 +32,7 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
               {[
                 'Panel',
                 'Paint depth',
-                'It is',
+                'Finding',
                 'Removed before',
                 'Safe to remove',
                 'Condition',

@@ -1,6 +1,7 @@
 import type { KnownVehicle } from '@/core/job'
 import type { Region } from '@/core/region'
 import { SHAPE_NAME } from '@/core/vehicle'
+import { spelt } from '@/text/en/spelling'
 import { PAINT_SYSTEM_GUIDE, STORAGE_NAME, WASHING_NAME } from '@/text/en/vehicle'
 import { measured } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
@@ -35,8 +36,8 @@ export function VehicleHeader({
           <p>
             {vehicle.make} {vehicle.model}
             {vehicle.year ? ` ${vehicle.year}` : ''}, {vehicle.colour.toLowerCase()}
-            {vehicle.colourCode && ` (${vehicle.colourCode})`}, {SHAPE_NAME[vehicle.shape].toLowerCase()} ·{' '}
-            {customer.name}
+            {vehicle.colourCode && ` (${vehicle.colourCode})`},{' '}
+            {spelt(region, SHAPE_NAME[vehicle.shape]).toLowerCase()} · {customer.name}
             {customer.phone && `, ${customer.phone}`}
           </p>
           <p className="text-sm text-ink-soft">

@@ -37,6 +37,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
 
 export const expectationInGerman: ExpectationWords = {
   result: {
+    'not-inspected': () =>
+      'Der Lack ist noch nicht geprüft. Was Sie erwarten können, sagen wir Ihnen, sobald wir ihn unter der Lampe gesehen haben.',
     flawless: ({ before }) =>
       `${now(before)} Es sind keine Mängel festgehalten: Das Fahrzeug wird geschützt, nicht korrigiert.`,
     'no-gain': ({ before }) =>

@@ -37,6 +37,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
 
 export const expectationInEnglish: ExpectationWords = {
   result: {
+    'not-inspected': () =>
+      'The paint has not been inspected yet. We tell you what to expect once we have seen it under the lamp.',
     flawless: ({ before }) => `${now(before)} No defects are recorded: the car is protected, not corrected.`,
     'no-gain': ({ before }) =>
       `${now(before)} Polishing would not improve this; the car is cleaned and protected.`,

@@ -38,6 +38,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
 
 export const expectationInFrench: ExpectationWords = {
   result: {
+    'not-inspected': () =>
+      'La peinture n’a pas encore été examinée. Nous vous dirons à quoi vous attendre dès que nous l’aurons vue sous la lampe.',
     flawless: ({ before }) => `${now(before)} Aucun défaut relevé : la voiture est protégée, pas corrigée.`,
     'no-gain': ({ before }) =>
       `${now(before)} Un polissage n’y changerait rien ; la voiture est nettoyée et protégée.`,
