@@ -68,7 +68,7 @@ describe('core and server', () => {
   })
   test('would be seen if they did', () => {
     expect(sentences("const a = 'Write the plate.'")).toEqual(['Write the plate.'])
-    expect(sentences('const a = `No place ${id} here`')).toEqual(['No place … here'])
+    expect(sentences(`const a = \`No place \${id} here\``)).toEqual(['No place … here'])
     expect(sentences("throw new Error('a plan without a car')")).toEqual([])
     expect(sentences("db.raw('SELECT name FROM jobs')")).toEqual([])
     expect(sentences("ask('keep-under', { characters: 300 })")).toEqual([])

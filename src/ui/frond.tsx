@@ -47,7 +47,9 @@ export function Frond({
   const grown = leaflets.filter(({ share }) => share >= 1).length * step + 8
   return (
     <svg
-      {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': frondSummary(leaflets) })}
+      role="img"
+      aria-label={frondSummary(leaflets)}
+      aria-hidden={silent}
       viewBox={`0 0 ${width} 80`}
       height={height}
       preserveAspectRatio="xMinYMid"

@@ -1,7 +1,7 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
-import { EXTRA, EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
+import { EXTRA_KEYS, type Rates, SKILLS, type Terms } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { keepPrices } from '@/server/shop/price-actions'
 import { extraName } from '@/text/en/step-names'

@@ -111,11 +111,15 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     value: string,
     change: (value: string) => void,
     field: string,
-    more: { hint?: string; list?: readonly string[]; decimal?: boolean } = {},
+    more: { hint?: string; list?: readonly string[]; decimal?: boolean; quantity?: 'length' } = {},
   ) => (
     <Field label={label} {...(more.hint ? { hint: more.hint } : {})} error={error(field)}>
       {more.decimal ? (
-        <NumberInput value={value} onChange={change} />
+        <NumberInput
+          value={value}
+          onChange={change}
+          {...(more.quantity ? { quantity: more.quantity } : {})}
+        />
       ) : (
         <input
           className="field"
@@ -148,9 +152,13 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
           decimal: true,
         })}
         {text('Passes', rung.passes, (passes) => setRung({ ...rung, passes }), 'passes', { decimal: true })}
-        {text('Square, m', rung.sectionM, (sectionM) => setRung({ ...rung, sectionM }), 'sectionM', {
-          decimal: true,
-        })}
+        {text(
+          `Square, ${unitSign(region, 'length')}`,
+          rung.sectionM,
+          (sectionM) => setRung({ ...rung, sectionM }),
+          'sectionM',
+          { decimal: true, quantity: 'length' },
+        )}
       </div>
       {(['machine', 'pad', 'liquid'] as const).map((of) => (
         <datalist key={of} id={`${list}-${of}`}>

@@ -54,8 +54,8 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                   .
                 </p>
                 <p className="text-sm text-ink-soft">
-                  {attempt.pad}, {attempt.liquid.toLowerCase()}, {attempt.machine.toLowerCase()} at{' '}
-                  {attempt.speed}, {attempt.passes} passes on {attempt.sectionM} m.{' '}
+                  {attempt.pad}, {attempt.liquid}, {attempt.machine} at {attempt.speed}, {attempt.passes}{' '}
+                  passes on {measured(region, 'length', attempt.sectionM, 2)}.{' '}
                   {moment(region, attempt.madeAt, now)}.
                 </p>
                 {attempt.note && <p className="text-sm italic">“{attempt.note}”</p>}

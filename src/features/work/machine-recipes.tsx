@@ -1,7 +1,7 @@
 import type { MachineRecipe } from '@/core/card'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { SPEED_WORDS } from '@/text/en/at-the-car'
-import { number } from '@/text/formats'
+import { measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
@@ -31,7 +31,7 @@ export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRe
             </td>
             <td className="py-2 pr-3">{recipe.liquid}</td>
             <td className="py-2 pr-3 whitespace-nowrap">
-              {number(region, recipe.sectionM, 2)} m, {recipe.passes} passes
+              {measured(region, 'length', recipe.sectionM, 2)}, {recipe.passes} passes
             </td>
             <td className="py-2">
               {recipe.armMmPerSecond} mm/s, {SPEED_WORDS[recipe.speed]}

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import type { Floor } from '@/core/planning'
-import type { QueueEntry, Why } from '@/core/queue'
+import type { Why } from '@/core/queue'
 import type { RefusedView } from '@/core/queue/refused-view'
 import { everyone } from '@/core/shop'
 import type { Instant } from '@/core/time'

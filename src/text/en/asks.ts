@@ -314,7 +314,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'pour-most': ({ ml }, region) => `One car cannot take more than ${measured(region, 'volume', ml)}.`,
   'pieces-most': ({ most }, region) => `It cannot be more than ${number(region, most)}.`,
   square: ({ least, most }, region) =>
-    `The side of the square is between ${number(region, least, 1)} and ${number(region, most)} m.`,
+    `The side of the square is between ${figure(region, 'length', least, 1)} and ${measured(region, 'length', most, 1)}.`,
   'no-such-size': ({ what }) => `No vehicle has this ${what}. Look again, or leave it empty.`,
   'room-too-small': ({ what }) =>
     `Too ${what === 'length' ? 'short' : 'low'} for any vehicle. Check the unit.`,
