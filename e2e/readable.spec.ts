@@ -89,6 +89,7 @@ test('no screen fails WCAG 2.2 AA in axe, in the light of paper and of the booth
     expect.soft((await barriersOfColour(page)).map(told('booth'))).toEqual([])
     await page.setViewportSize(TABLET)
     expect.soft(await widthOf(page), `${path} on a tablet`).toBe(TABLET.width)
+    expect.soft((await barriers(page)).map(told('tablet'))).toEqual([])
     await page.setViewportSize(PHONE)
     expect.soft(await widthOf(page), `${path} on a phone`).toBe(PHONE.width)
     expect.soft((await barriers(page)).map(told('phone'))).toEqual([])

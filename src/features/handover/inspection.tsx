@@ -80,8 +80,8 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       <h1 className="text-3xl">Final inspection</h1>
       <p className="mt-1 text-lg" data-testid="inspection">
         {passed
-          ? 'Everything was looked at, and nothing is at fault.'
-          : `${items.length - open.length} of ${items.length} looked at${faults.length > 0 ? `, ${faults.length} at fault` : ''}. Lamp from two sides, eye level along every panel.`}
+          ? 'Everything is checked, and nothing is at fault.'
+          : `${items.length - open.length} of ${items.length} checked${faults.length > 0 ? `, ${faults.length} at fault` : ''}. Lamp from two sides, eye level along every panel.`}
       </p>
       {!closed && (
         <div className="mt-3">
@@ -213,7 +213,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
                   className="min-h-14 px-7 text-lg"
                   onClick={() => setFault({ note: '', sentTo: '' })}
                 >
-                  A fault
+                  Report a fault
                 </Button>
               </>
             )}
@@ -226,7 +226,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
 
 function verdictFace(name: string, verdict: Verdict | undefined): PanelFace {
   if (!verdict)
-    return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${name}: not yet looked at` }
+    return { fill: 'var(--c-sheet)', ink: 'var(--c-ink-soft)', text: '', label: `${name}: not yet checked` }
   return verdict.verdict === 'good'
     ? { fill: 'var(--c-fern-soft)', ink: 'var(--c-ink)', text: '✓', label: `${name}: good` }
     : { fill: 'var(--c-copper-soft)', ink: 'var(--c-copper)', text: '✗', label: `${name}: ${verdict.note}` }

@@ -141,7 +141,9 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             data-testid="frontier-here"
           >
             <Figure name="Condition">
-              {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
+              {input.judgement.inspected
+                ? `${letterOf(correction.indexAfter)} ${correction.indexAfter.toFixed(0)}`
+                : 'not inspected'}
             </Figure>
             <Figure name="At the machine">{duration(region, here.minutes)}</Figure>
             <Figure name="Price">

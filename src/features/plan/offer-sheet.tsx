@@ -52,19 +52,25 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
       <dl className="mt-3 grid grid-cols-[auto_1fr] gap-x-4 gap-y-2">
         <dt className="text-ink-soft">Defects cleared</dt>
         <dd>
-          {correction.flawless ? (
+          {!offer.inspected ? (
+            'Not inspected yet'
+          ) : correction.flawless ? (
             'None recorded'
           ) : (
             <Clearing region={setup.region} share={correction.expectedClearing} />
           )}
         </dd>
-        <dt className="text-ink-soft">Condition</dt>
-        <dd>
-          {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} →{' '}
-          <strong>
-            {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
-          </strong>
-        </dd>
+        {offer.inspected && (
+          <>
+            <dt className="text-ink-soft">Condition</dt>
+            <dd>
+              {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} →{' '}
+              <strong>
+                {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
+              </strong>
+            </dd>
+          </>
+        )}
         <dt className="text-ink-soft">Work</dt>
         <dd>
           {duration(setup.region, offer.attendedMinutes)}, of it{' '}

@@ -25,6 +25,8 @@ type Props = {
   title: string
   judged: PanelJudgement
   defects: readonly NotedDefect[]
+  /** Whether anybody has gone round the car: before that nothing is graded. */
+  inspected: boolean
   readOnly: boolean
   /** Where on the drawing the panel was last touched. */
   at?: { x: number; y: number } | undefined
@@ -33,7 +35,7 @@ type Props = {
 }
 
 /** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
-export function DefectEditor({ title, judged, defects, readOnly, at, onChange, children }: Props) {
+export function DefectEditor({ title, judged, defects, inspected, readOnly, at, onChange, children }: Props) {
   const region = useRegion()
   const { condition, prospects, panel } = judged
   return (
@@ -41,8 +43,14 @@ export function DefectEditor({ title, judged, defects, readOnly, at, onChange, c
       <header className="flex items-baseline justify-between gap-3">
         <h2 className="text-xl">{title}</h2>
         <p data-testid="panel-condition">
-          <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
-          {condition.index.toFixed(0)}
+          {inspected ? (
+            <>
+              <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
+              {condition.index.toFixed(0)}
+            </>
+          ) : (
+            <span className="text-ink-soft">Not inspected yet</span>
+          )}
         </p>
       </header>
       {defects.length === 0 && <p className="text-[15px] text-ink-soft">No defects recorded here.</p>}

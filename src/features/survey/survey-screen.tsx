@@ -266,6 +266,7 @@ export function SurveyScreen(props: Props) {
           title="Defects"
           judged={judged}
           defects={data.defects[selected] ?? []}
+          inspected={judgement.inspected}
           readOnly={agreed || handedOver}
           onChange={(defects) =>
             change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))

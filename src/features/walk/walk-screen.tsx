@@ -135,6 +135,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             title={staffPanel(region, judged.panel.id)}
             judged={judged}
             defects={data.defects[selected] ?? []}
+            inspected={judgement.inspected}
             readOnly={readOnly}
             at={touched}
             onChange={(defects) => {
