@@ -3,6 +3,7 @@ import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { type OperationId, type ProductId, toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
+import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
 import { type Skill, type VendorSkill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
 import type { Vendor, VendorStage } from './vendor'
@@ -47,35 +48,8 @@ export type JobLink = { from: OperationId; to: OperationId; min: number; max?: n
 export type JobStay = { id: string; kind: string; operations: OperationId[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
-/** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
-export const TYPICAL_CONTAMINATION = 40
 /** An all-in-one sets about 30 min before wipe-off (cp). */
 const SET_MINUTES = 30
-
-/** Minutes, all common practice or remembered, for a car of painted area a m². */
-export const MINUTES = {
-  /**
-   * About half an hour on a clean car, an hour and a half with iron, tar and clay on a middle-sized one (mem). The first
-   * finds cost most, since clay and iron remover come out for few as for many: hence the root.
-   */
-  wash: (areaM2: number, score: number) => 8 + 2.1 * areaM2 + 1.05 * areaM2 * Math.sqrt(score),
-  /** Masking, lamp round the car, test spot (cp: 45 min of preparation). */
-  mask: () => 45,
-  /** What one gentle pass needs: tape on what must stay dry (mem). */
-  maskLightly: () => 10,
-  /** Panel wipe twice round (mem). */
-  wipe: (areaM2: number) => 15 + 3 * areaM2,
-  /** A layer takes 3–4 h on a car (cp): a few minutes for each section of 0.6 m, its flash and two towels. */
-  layer: (areaM2: number) => 20 + 17 * areaM2,
-  /** A sealant is sprayed, spread and buffed as one goes (mem). */
-  sprayed: (areaM2: number) => 10 + 4 * areaM2,
-  /** One towel round the car (mem). */
-  buff: (areaM2: number) => 1.6 * areaM2,
-  /** Refit, glass, tyres, final inspection by a second pair of eyes (mem). */
-  finish: () => 60,
-  /** The same where nothing was taken off and nothing was coated (mem). */
-  lastLook: () => 5,
-}
 
 /** Estimates are planned in steps of five minutes; nobody believes a finer one. */
 const PLANNING_STEP_MINUTES = 5

@@ -1,16 +1,8 @@
 import type { Product } from '../coating'
 import { type ProcessKey, processMinutes, processOf } from '../correction'
 import { type Panel, paintedAreaM2, panelsOf, type Shape } from '../vehicle'
-import {
-  attended,
-  dryHold,
-  inOrder,
-  type JobPlan,
-  MINUTES,
-  type PlannedOperation,
-  planned,
-  TYPICAL_CONTAMINATION,
-} from './operations'
+import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
+import { attended, dryHold, inOrder, type JobPlan, type PlannedOperation, planned } from './operations'
 
 /** The two short jobs of the years after: a visit, and a panel that is coated again. */
 

@@ -2,7 +2,8 @@ import { describe, expect, test } from 'vitest'
 import { type AskFacts, ask, type PlainAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
 import { DUBLIN, OHIO } from '../region.fixture'
-import { asked, PLAIN } from './asks'
+import { asked } from './asks'
+import { PLAIN } from './plain-asks'
 
 /** One of each, so that a code whose facts change does not compile here. */
 const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {

@@ -1,4 +1,5 @@
 import { firstEndingAfter, type Interval, lastBeginningBefore } from '../contract/intervals'
+import { crewsInTurn } from './judging'
 import type { Model, ModelOperation } from './model'
 import type { Random } from './random'
 import type { OperationPlacement, ShopState } from './shop-state'
@@ -50,43 +51,8 @@ function clashOf(
   return first
 }
 
-/** Whether a crew may judge: none of it had a hand in what is judged. */
-function hasFreshEyes({ judges }: ModelOperation, placed: Placed, { people }: Crew): boolean {
-  return !people.some(
-    (person) =>
-      judges?.people.includes(person) ||
-      judges?.operations.some((index) => placed[index]?.people.includes(person)),
-  )
-}
-
-/** Whether a crew leaves somebody to judge its work: whoever is to, or, until that is known, anybody who could. */
-function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed, { people }: Crew): boolean {
-  if (!judgedBy) return true
-  const { index, skilled, judges } = judgedBy
-  const judge = placed[index]
-  if (judge) return !people.some((person) => judge.people.includes(person))
-  const hands = judges.operations.flatMap((other) => (other === own ? [] : (placed[other]?.people ?? [])))
-  return skilled.some(
-    (person) => !people.includes(person) && !hands.includes(person) && !judges.people.includes(person),
-  )
-}
-
 /** An inspection waits so long for somebody who had no hand in the work, minutes: over a weekend (mem). */
 const WAITS_FOR_FRESH_EYES = 3 * 1440
-
-/** The crews an operation may be given to: first those by whom no work judges itself, since of equals the first is taken. */
-function crewsInTurn(
-  { model }: SlotContext,
-  operation: ModelOperation,
-  place: number,
-  placed: Placed,
-): { apart: readonly Crew[]; others: readonly Crew[] } {
-  const all = model.crewsFor(operation, place)
-  if (!operation.judges && !operation.judgedBy) return { apart: all, others: [] }
-  const keepsApart = (crew: Crew) =>
-    hasFreshEyes(operation, placed, crew) && leavesAJudge(operation, placed, crew)
-  return { apart: all.filter(keepsApart), others: all.filter((crew) => !keepsApart(crew)) }
-}
 
 /** When `minutes` of work that begin at `start` are done, pausing between open intervals; undefined if never. */
 export function workEnd(open: readonly Interval[], start: number, minutes: number): number | undefined {

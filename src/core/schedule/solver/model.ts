@@ -2,18 +2,14 @@ import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { epochMinutes, type Instant } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
-import type { Judged, Problem, ProblemOperation } from '../contract/problem'
+import type { Problem, ProblemOperation } from '../contract/problem'
+import { type Judge, type Judging, judgedBy } from './judging'
+import { reachable, topologicalOrder } from './order'
 import { type Crew, choices, crewCache } from './teams'
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
 export type Pin = { start: number; people?: number[]; place?: number }
-
-/** Whose hands a judgement should not be in: of whoever is given these operations, and of these people. */
-type Judging = { operations: readonly number[]; people: readonly number[] }
-
-/** The operation that judges others, and who could do it. */
-type Judge = { index: number; skilled: readonly number[]; judges: Judging }
 
 export type ModelOperation = {
   index: number
@@ -94,32 +90,6 @@ export type Model = {
   closed: readonly (Interval & { place: number })[]
 }
 
-function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {
-  const waiting = Array.from({ length: count }, (_, to) => links.filter((link) => link.to === to).length)
-  const order: number[] = []
-  const taken = new Set<number>()
-  while (order.length < count) {
-    const next = waiting.findIndex((open, index) => open === 0 && !taken.has(index))
-    if (next < 0) return undefined
-    taken.add(next)
-    order.push(next)
-    for (const link of links) if (link.from === next) waiting[link.to]!--
-  }
-  return order
-}
-
-/** Which operations lie before which along the links. */
-function reachable(count: number, links: readonly ModelLink[], order: readonly number[]): boolean[][] {
-  const after = Array.from({ length: count }, () => new Array<boolean>(count).fill(false))
-  for (const index of order.toReversed())
-    for (const link of links)
-      if (link.from === index) {
-        after[index]![link.to] = true
-        for (let other = 0; other < count; other++) if (after[link.to]![other]) after[index]![other] = true
-      }
-  return after
-}
-
 /** Longest chain of minutes and lags through the operations of one stay. */
 function longestChain(job: ModelJob, stay: ModelStay): number {
   const inStay = new Set(stay.operations)
@@ -198,19 +168,6 @@ function openTimeCache(
     return open
   }
   return { openOf, openFor }
-}
-
-/** The judged work by index: of an operation under way, what is left of it. */
-function judgedBy(
-  job: Problem['jobs'][number],
-  judged: Judged,
-  personIndex: ReadonlyMap<PersonId, number>,
-): Judging {
-  const of = new Set<string>(judged.operations)
-  return {
-    operations: job.operations.flatMap(({ id, restOf }, at) => (of.has(restOf ?? id) ? [at] : [])),
-    people: judged.people.flatMap((person) => personIndex.get(person) ?? []),
-  }
 }
 
 /** Turns a checked problem into the solver's model. */

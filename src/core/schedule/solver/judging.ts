@@ -1,0 +1,63 @@
+import type { PersonId } from '../../ids'
+import type { Judged, Problem } from '../contract/problem'
+import type { Model, ModelOperation } from './model'
+import type { OperationPlacement } from './shop-state'
+import type { Crew } from './teams'
+
+/** Who may judge whose work: the final inspection is for somebody who had no hand in what is inspected. */
+
+/** Whose hands a judgement should not be in: of whoever is given these operations, and of these people. */
+export type Judging = { operations: readonly number[]; people: readonly number[] }
+
+/** The operation that judges others, and who could do it. */
+export type Judge = { index: number; skilled: readonly number[]; judges: Judging }
+
+/** The judged work by index: of an operation under way, what is left of it. */
+export function judgedBy(
+  job: Problem['jobs'][number],
+  judged: Judged,
+  personIndex: ReadonlyMap<PersonId, number>,
+): Judging {
+  const of = new Set<string>(judged.operations)
+  return {
+    operations: job.operations.flatMap(({ id, restOf }, at) => (of.has(restOf ?? id) ? [at] : [])),
+    people: judged.people.flatMap((person) => personIndex.get(person) ?? []),
+  }
+}
+
+type Placed = readonly (OperationPlacement | undefined)[]
+
+/** Whether a crew may judge: none of it had a hand in what is judged. */
+function hasFreshEyes({ judges }: ModelOperation, placed: Placed, { people }: Crew): boolean {
+  return !people.some(
+    (person) =>
+      judges?.people.includes(person) ||
+      judges?.operations.some((index) => placed[index]?.people.includes(person)),
+  )
+}
+
+/** Whether a crew leaves somebody to judge its work: whoever is to, or, until that is known, anybody who could. */
+function leavesAJudge({ index: own, judgedBy }: ModelOperation, placed: Placed, { people }: Crew): boolean {
+  if (!judgedBy) return true
+  const { index, skilled, judges } = judgedBy
+  const judge = placed[index]
+  if (judge) return !people.some((person) => judge.people.includes(person))
+  const hands = judges.operations.flatMap((other) => (other === own ? [] : (placed[other]?.people ?? [])))
+  return skilled.some(
+    (person) => !people.includes(person) && !hands.includes(person) && !judges.people.includes(person),
+  )
+}
+
+/** The crews an operation may be given to: first those by whom no work judges itself, since of equals the first is taken. */
+export function crewsInTurn(
+  { model }: { model: Model },
+  operation: ModelOperation,
+  place: number,
+  placed: Placed,
+): { apart: readonly Crew[]; others: readonly Crew[] } {
+  const all = model.crewsFor(operation, place)
+  if (!operation.judges && !operation.judgedBy) return { apart: all, others: [] }
+  const keepsApart = (crew: Crew) =>
+    hasFreshEyes(operation, placed, crew) && leavesAJudge(operation, placed, crew)
+  return { apart: all.filter(keepsApart), others: all.filter((crew) => !keepsApart(crew)) }
+}

@@ -1,0 +1,28 @@
+import type { ModelLink } from './model'
+
+/** The operations in an order in which none comes before what it follows; undefined where links run in a circle. */
+export function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {
+  const waiting = Array.from({ length: count }, (_, to) => links.filter((link) => link.to === to).length)
+  const order: number[] = []
+  const taken = new Set<number>()
+  while (order.length < count) {
+    const next = waiting.findIndex((open, index) => open === 0 && !taken.has(index))
+    if (next < 0) return undefined
+    taken.add(next)
+    order.push(next)
+    for (const link of links) if (link.from === next) waiting[link.to]!--
+  }
+  return order
+}
+
+/** Which operations lie before which along the links. */
+export function reachable(count: number, links: readonly ModelLink[], order: readonly number[]): boolean[][] {
+  const after = Array.from({ length: count }, () => new Array<boolean>(count).fill(false))
+  for (const index of order.toReversed())
+    for (const link of links)
+      if (link.from === index) {
+        after[index]![link.to] = true
+        for (let other = 0; other < count; other++) if (after[link.to]![other]) after[index]![other] = true
+      }
+  return after
+}
