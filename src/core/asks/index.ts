@@ -1,5 +1,4 @@
 import { coded, readCoded } from '../coded'
-import type { StepName } from '../offer'
 import type { PlainAsk } from './plain'
 
 export type { PlainAsk }
@@ -49,7 +48,8 @@ export type AskFacts = {
   'room-too-large': { what: 'length' | 'height' }
   'name-of': { of: 'person' | 'bay' }
   'nobody-left': { skill: 'prep' | 'correct' | 'coat' }
-  'still-planned': { name: string; title: StepName; plate: string }
+  /** The step as the staff call it. */
+  'still-planned': { name: string; title: string; plate: string }
   'hours-unread': { part: string }
   'hours-backwards': { part: string }
   'hours-overlap': { from: string; to: string }

@@ -6,6 +6,7 @@ import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { progressAt } from '@/core/job'
 import { crewSchema, type Floor, openJobs } from '@/core/planning'
+import { stepTitle } from '@/text/en/step-names'
 import { defineAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
 import { CHANGED_MEANWHILE, saveCrew } from './shop-store'
@@ -38,7 +39,14 @@ export const keepCrew = defineAction({
     const still = neededStill(floor, [...gone(people, crew.people), ...gone(places, crew.places)])
     if (still) {
       const called = [...people, ...places].find(({ id }) => id === still.needed)!.name
-      return refuse('rule', ask('still-planned', { name: called, title: still.title, plate: still.plate }))
+      return refuse(
+        'rule',
+        ask('still-planned', {
+          name: called,
+          title: stepTitle(floor.shop.setup.region, still.title),
+          plate: still.plate,
+        }),
+      )
     }
     if (!(await saveCrew(trx, readAt, crew))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })

@@ -25,7 +25,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'room-too-large': { what: 'length' },
   'name-of': { of: 'bay' },
   'nobody-left': { skill: 'coat' },
-  'still-planned': { name: 'Oran', title: { code: 'cut' }, plate: 'IM 1' },
+  'still-planned': { name: 'Oran', title: 'Cut', plate: 'IM 1' },
   'hours-unread': { part: 'mornings' },
   'hours-backwards': { part: '17:00–08:00' },
   'hours-overlap': { from: '11:00', to: '13:00' },

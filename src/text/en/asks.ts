@@ -4,7 +4,6 @@ import { figure, measured, number, percent, timeText } from '../formats'
 import { faultText } from './contract'
 import { amount, PLAIN } from './plain-asks'
 import { staffPanel } from './staff-panels'
-import { stepTitle } from './step-names'
 
 /** What a form or an action asks for, in the staff's English. */
 
@@ -58,8 +57,8 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'name-of': ({ of }) => `Type a name for ${of === 'bay' ? 'the bay' : 'whoever works here'}.`,
   'nobody-left': ({ skill }) =>
     `Nobody is left who can ${{ prep: 'prepare', correct: 'correct', coat: 'coat' }[skill]}.`,
-  'still-planned': ({ name, title, plate }, region) =>
-    `${name} still has “${stepTitle(region, title)}” of ${plate} planned. Say that ${name} is out, take the new plan, and then take ${name} away here.`,
+  'still-planned': ({ name, title, plate }) =>
+    `${name} still has “${title}” of ${plate} planned. Say that ${name} is out, take the new plan, and then take ${name} away here.`,
   'hours-unread': ({ part }, region) =>
     `“${part}” is no time. Type hours such as ${timeText(region, '07:00')}–${timeText(region, '11:30')}, ${timeText(region, '12:00')}–${timeText(region, '15:30')}, or nothing for a day off.`,
   'hours-backwards': ({ part }) =>

@@ -1,29 +1,8 @@
-import type { PersonId } from '../../ids'
-import type { Judged, Problem } from '../contract/problem'
 import type { Model, ModelOperation } from './model'
 import type { OperationPlacement } from './shop-state'
 import type { Crew } from './teams'
 
 /** Who may judge whose work: the final inspection is for somebody who had no hand in what is inspected. */
-
-/** Whose hands a judgement should not be in: of whoever is given these operations, and of these people. */
-export type Judging = { operations: readonly number[]; people: readonly number[] }
-
-/** The operation that judges others, and who could do it. */
-export type Judge = { index: number; skilled: readonly number[]; judges: Judging }
-
-/** The judged work by index: of an operation under way, what is left of it. */
-export function judgedBy(
-  job: Problem['jobs'][number],
-  judged: Judged,
-  personIndex: ReadonlyMap<PersonId, number>,
-): Judging {
-  const of = new Set<string>(judged.operations)
-  return {
-    operations: job.operations.flatMap(({ id, restOf }, at) => (of.has(restOf ?? id) ? [at] : [])),
-    people: judged.people.flatMap((person) => personIndex.get(person) ?? []),
-  }
-}
 
 type Placed = readonly (OperationPlacement | undefined)[]
 

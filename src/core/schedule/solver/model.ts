@@ -3,9 +3,11 @@ import { epochMinutes, type Instant } from '../../time'
 import { openIntervals } from '../contract/calendar'
 import { type Interval, intersectIntervals } from '../contract/intervals'
 import type { Problem, ProblemOperation } from '../contract/problem'
-import { type Judge, type Judging, judgedBy } from './judging'
-import { reachable, topologicalOrder } from './order'
+import { type Judge, type Judging, judgedBy } from './judged'
+import { type ModelLink, reachable, topologicalOrder } from './order'
 import { type Crew, choices, crewCache } from './teams'
+
+export type { ModelLink }
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
@@ -38,8 +40,6 @@ export type ModelOperation = {
   /** No start before this minute, where a change is to leave it no earlier than it was. */
   notBefore?: number
 }
-
-export type ModelLink = { from: number; to: number; min: number; max: number }
 
 /** Places of one calendar: in which of them a stay is held makes no difference to the hours of its work. */
 export type PlaceGroup = readonly number[]

@@ -1,4 +1,5 @@
-import type { ModelLink } from './model'
+/** One operation after another, by index, with the least and the most between them, minutes. */
+export type ModelLink = { from: number; to: number; min: number; max: number }
 
 /** The operations in an order in which none comes before what it follows; undefined where links run in a circle. */
 export function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {
