@@ -1,4 +1,4 @@
-import { layerPlace, readHistory } from '@/core/history'
+import { readHistory } from '@/core/history'
 import { takenByPanel } from '@/core/survey'
 import { historyErrorText } from '@/text/en/history-file'
 import type { Command } from '../command'
@@ -25,7 +25,10 @@ export const history: Command = {
           kind,
           title,
           filmReadings: film.reduce((sum, { values }) => sum + values.length, 0),
-          layers: layers.map((layer) => ({ product: layer.product, where: layerPlace(layer) })),
+          layers: layers.map((layer) => ({
+            product: layer.product,
+            where: layer.panels?.join(', ') ?? layer.surface,
+          })),
           looks: looks.length,
         })),
         takenUm: takenByPanel(ledger),

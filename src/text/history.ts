@@ -1,10 +1,14 @@
 import type { Water } from '@/core/aftercare'
 import type { HistoryStay } from '@/core/history'
 import type { Language, Region } from '@/core/region'
+import { dayIn } from '@/core/time'
 import type { PaintSystem, Shape } from '@/core/vehicle'
 import { historyInGerman } from './de/history'
 import { historyInEnglish } from './en/history'
+import { list, shortDay } from './formats'
 import { historyInFrench } from './fr/history'
+import { placeName } from './panels'
+import { workWords } from './work'
 
 /** The history of a vehicle’s paint as a paper: what a new owner is handed with the car. */
 
@@ -39,3 +43,23 @@ const IN: Record<Language, HistoryWords> = {
 }
 
 export const historyWords = ({ language }: Pick<Region, 'language'>): HistoryWords => IN[language]
+
+type HistoryLayer = HistoryStay['layers'][number]
+
+/** Where a layer lies: some panels of the paint, or a whole surface. */
+export const layerPlace = (region: Region, { surface, panels }: Pick<HistoryLayer, 'surface' | 'panels'>) =>
+  panels
+    ? list(
+        region,
+        panels.map((panel) => placeName(region, panel)),
+      )
+    : workWords(region).surface[surface]
+
+/** What was applied where, on the day the shop's own clock showed when it was done. */
+export const layerLine = (region: Region, layer: HistoryLayer): string =>
+  historyWords(region).applied({
+    product: layer.product,
+    where: layerPlace(region, layer),
+    lot: layer.lot,
+    day: shortDay(region, dayIn(region.timezone, layer.endedAt)),
+  })

@@ -6,7 +6,6 @@ export type PlainAsk =
   | 'a-number-or-empty'
   | 'an-amount'
   | 'not-below-nothing'
-  | 'more-than-nothing'
   | 'a-day'
   | 'a-day-or-empty'
   | 'a-date-and-time'

@@ -4,7 +4,7 @@ import { ask } from '../asks'
 import { PRODUCT_KINDS, SURFACES } from '../coating'
 import { ok, type Result, refused } from '../result'
 import { PHASES, REMOVAL_SOURCES } from '../survey'
-import { instantOrThrow, isLocalDay, type LocalDay } from '../time'
+import { type Instant, instantOrThrow, isLocalDay, type LocalDay } from '../time'
 import { HARDNESSES, PAINT_SYSTEMS, SHAPES, TREATMENTS } from '../vehicle'
 
 /**
@@ -21,7 +21,7 @@ const instant = z.string().refine((text) => {
   } catch {
     return false
   }
-}, ask('file-instant'))
+}, ask('file-instant')) as unknown as z.ZodType<Instant>
 const text = z.string().max(2000)
 const tenth = z.number().refine((value) => Number.isFinite(value), ask('file-number'))
 
@@ -127,12 +127,6 @@ const historySchema = z.strictObject({
 
 export type VehicleHistory = z.infer<typeof historySchema>
 export type HistoryStay = VehicleHistory['stays'][number]
-
-/** Where a layer lies, in words: the paint, some panels of it, or another surface. */
-export const layerPlace = ({
-  surface,
-  panels,
-}: Pick<HistoryStay['layers'][number], 'surface' | 'panels'>): string => panels?.join(', ') ?? surface
 
 export type HistoryError =
   | { code: 'not-json' }

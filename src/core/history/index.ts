@@ -2,7 +2,6 @@ export {
   HISTORY_FORMAT,
   type HistoryError,
   type HistoryStay,
-  layerPlace,
   readHistory,
   type VehicleHistory,
   writeHistory,

@@ -5,9 +5,9 @@ import type { HistoryStay, VehicleHistory } from '@/core/history'
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
 import { PROCESS_NAME } from '@/text/en/correction'
-import { figure, list, measured, number, shortDay, unitSign } from '@/text/formats'
-import { historyWords } from '@/text/history'
-import { placeName, placeTitle } from '@/text/panels'
+import { figure, measured, number, shortDay, unitSign } from '@/text/formats'
+import { historyWords, layerLine } from '@/text/history'
+import { placeTitle } from '@/text/panels'
 import { title } from '@/text/title'
 import { workWords } from '@/text/work'
 import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
@@ -20,15 +20,6 @@ function processTitle(region: Region, name: string): string {
     ([key]) => PROCESS_NAME[key as ProcessKey] === name,
   )
   return known ? title(region, known[1]) : name
-}
-
-function whereApplied(region: Region, { surface, panels }: HistoryStay['layers'][number]): string {
-  return panels
-    ? list(
-        region,
-        panels.map((panel) => placeName(region, panel)),
-      )
-    : workWords(region).surface[surface]
 }
 
 function stayLines(region: Region, { film, gloss, work, layers, looks, photographs }: HistoryStay): string[] {
@@ -59,14 +50,7 @@ function stayLines(region: Region, { film, gloss, work, layers, looks, photograp
       const depth = measured(region, 'depth', mean(own.map(({ takesUm }) => takesUm)), 1)
       return words.worked({ process: processTitle(region, process), panels: own.length, depth })
     }),
-    ...layers.map((layer) =>
-      words.applied({
-        product: layer.product,
-        where: whereApplied(region, layer),
-        lot: layer.lot,
-        day: shortDay(region, layer.endedAt.slice(0, 10) as never),
-      }),
-    ),
+    ...layers.map((layer) => layerLine(region, layer)),
     ...(waters.length > 0 ? [words.seen(waters.join(', '))] : []),
     ...(photographs.length > 0 ? [words.photographs(photographs.length)] : []),
   ]

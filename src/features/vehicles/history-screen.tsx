@@ -1,5 +1,5 @@
 import { WATERS } from '@/core/aftercare'
-import { layerPlace, type VehicleHistory } from '@/core/history'
+import type { VehicleHistory } from '@/core/history'
 import type { KnownVehicle, Stay, TimelineEntry } from '@/core/job'
 import type { Region } from '@/core/region'
 import { WATER_WORDS } from '@/text/en/aftercare'
@@ -7,6 +7,7 @@ import { ledgerNote } from '@/text/en/ledger'
 import { OCCASION_NAME } from '@/text/en/messages'
 import { TREATMENT } from '@/text/en/vehicle'
 import { measured, money, shortDay } from '@/text/formats'
+import { layerPlace } from '@/text/history'
 import { Link } from '@/ui/link'
 import { messageStateText } from '../aftercare/message-text'
 import { MarkedPhoto } from '../photos/marked-photo'
@@ -121,7 +122,7 @@ function BroughtHistory({
                 stay.film.length > 0
                   ? `${stay.film.reduce((sum, { values }) => sum + values.length, 0)} film readings`
                   : '',
-                ...stay.layers.map((layer) => `${layer.product} on ${layerPlace(layer)}`),
+                ...stay.layers.map((layer) => `${layer.product} on ${layerPlace(region, layer)}`),
                 stay.looks.length > 0 ? `${stay.looks.length} parts looked at` : '',
               ]
                 .filter(Boolean)

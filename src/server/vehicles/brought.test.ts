@@ -34,7 +34,7 @@ const layer = (more: Partial<HistoryStay['layers'][number]> = {}): HistoryStay['
   kind: 'single',
   lot: 'H-7',
   surface: 'paint',
-  endedAt: '2026-01-13T15:00:00.000Z',
+  endedAt: instantOrThrow('2026-01-13T15:00:00.000Z'),
   lifeMonths: 24,
   firstVisitMonths: 12,
   ...more,

@@ -12,7 +12,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'a-number-or-empty': () => 'Type a number, or leave it empty.',
   'an-amount': (region) => `Type an amount, such as ${amount(region, 2450)}.`,
   'not-below-nothing': () => 'Type 0 or more.',
-  'more-than-nothing': () => 'Type more than 0.',
   'a-day': () => 'Choose a day.',
   'a-day-or-empty': () => 'Choose a day, or leave it empty.',
   'a-date-and-time': () => 'Choose a date and a time.',
