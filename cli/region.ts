@@ -1,11 +1,4 @@
-import { METRIC, type Region } from '@/core/region'
+import { plainRegion } from '@/core/region'
 
-/** How the command line writes, whatever shop it is asked about: metric, 24 hours, UTC. */
-export const PLAIN: Region = {
-  locale: 'en-IE',
-  timezone: 'UTC',
-  currency: 'EUR',
-  clock: '24-hour',
-  units: METRIC,
-  language: 'en',
-}
+/** How the command line writes, whatever shop it is asked about. */
+export const PLAIN = plainRegion('UTC')

@@ -1,6 +1,6 @@
 import { careMilestones } from '@/core/aftercare'
 import { catalogueSchema } from '@/core/coating'
-import { METRIC, type Region } from '@/core/region'
+import { plainRegion } from '@/core/region'
 import { instant, isZone } from '@/core/time'
 import { careWords } from '@/text/care'
 import type { Command } from '../command'
@@ -9,15 +9,7 @@ import { BadInput, readArguments, readJson } from '../input'
 const USAGE = 'care --ended ISO --product ID [--zone ZONE] [--catalogue FILE]'
 const SHIPPED_CATALOGUE = new URL('../../src/core/shop/starter/catalogue.json', import.meta.url).pathname
 const SHOP_ZONE = 'Europe/Dublin'
-/** A terminal is read in English. */
-const READER: Region = {
-  locale: 'en-IE',
-  timezone: SHOP_ZONE,
-  currency: 'EUR',
-  clock: '24-hour',
-  units: METRIC,
-  language: 'en',
-}
+const READER = plainRegion(SHOP_ZONE)
 
 /** The cure calendar of a product whose last layer ended at a given instant. */
 export const care: Command = {

@@ -206,7 +206,7 @@ export function money(region: Region, minor: number): string {
 export const minorDigits = ({ currency }: Pick<Region, 'currency'>) =>
   formatterOf('en', { style: 'currency', currency }).resolvedOptions().maximumFractionDigits ?? 2
 
-/** `Euro`, `US Dollar`, and its sign `€`. */
+/** The sign of the money of a region, as its people write it. */
 export const currencySign = (region: Region) =>
   formatterOf(digitsLocale(region), { style: 'currency', currency: region.currency })
     .formatToParts(0)

@@ -1,4 +1,4 @@
-export { PLACES, type RegionOfPlace } from './places'
+export { PLACES, plainRegion, type RegionOfPlace } from './places'
 export { shown, stored } from './quantities'
 export {
   LANGUAGES,

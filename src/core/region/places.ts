@@ -24,6 +24,14 @@ const tax = (called: string, rate: number): PlaceTax => ({ name: called, percent
 /** Britain measures a car in metric units and its way in miles. */
 const BRITISH: Units = { ...METRIC, distance: 'mi' }
 
+const IRELAND = place('Ireland', 'en-IE', 'Europe/Dublin', 'EUR', tax('VAT', 23))
+
+/** How a file or a terminal is written, whatever shop it is about: in English, metric, on a 24-hour clock. */
+export const plainRegion = (timezone: string): Region => {
+  const { locale, currency, clock, units } = IRELAND
+  return { locale, timezone, currency, clock, units, language: 'en' }
+}
+
 /** Usual zone, currency and writing of each (CLDR); of a land of several zones the most populous. */
 export const PLACES: readonly RegionOfPlace[] = [
   place('Australia', 'en-AU', 'Australia/Sydney', 'AUD', tax('GST', 10), { clock: '12-hour' }),
@@ -37,7 +45,7 @@ export const PLACES: readonly RegionOfPlace[] = [
   place('Finland', 'fi-FI', 'Europe/Helsinki', 'EUR', tax('ALV', 25.5)),
   place('France', 'fr-FR', 'Europe/Paris', 'EUR', tax('TVA', 20)),
   place('Germany', 'de-DE', 'Europe/Berlin', 'EUR', tax('MwSt.', 19)),
-  place('Ireland', 'en-IE', 'Europe/Dublin', 'EUR', tax('VAT', 23)),
+  IRELAND,
   place('Italy', 'it-IT', 'Europe/Rome', 'EUR', tax('IVA', 22)),
   place('Luxembourg', 'fr-LU', 'Europe/Luxembourg', 'EUR', tax('TVA', 17)),
   place('Netherlands', 'nl-NL', 'Europe/Amsterdam', 'EUR', tax('btw', 21)),

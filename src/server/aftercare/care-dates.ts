@@ -69,7 +69,7 @@ export async function refreshCareDates(
   // First, so that a car whose dates cannot be worked out is not the stalest again at once.
   await db('vehicles')
     .where({ id: vehicleId })
-    .update({ care_reckoned_on: dayIn(shop.setup.region.timezone, now) })
+    .update({ care_checked_on: dayIn(shop.setup.region.timezone, now) })
   const known = await findKnown(db, vehicleId)
   if (!known) return undefined
   return writeCareDates(db, shop, known.vehicle, await loadProtection(db, shop, known.vehicle, now))
@@ -86,9 +86,7 @@ export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promis
   const today = dayIn(shop.setup.region.timezone, now)
   const stalest: { id: VehicleId } | undefined = await db('vehicles')
     .where((either) =>
-      either
-        .whereNull('care_reckoned_on')
-        .orWhere('care_reckoned_on', '<=', plusDays(today, -WORKED_OUT_DAYS)),
+      either.whereNull('care_checked_on').orWhere('care_checked_on', '<=', plusDays(today, -WORKED_OUT_DAYS)),
     )
     .where((known) =>
       known
@@ -102,7 +100,7 @@ export async function refreshStalest(db: Knex, shop: Shop, now: Instant): Promis
           db('brought_histories').whereRaw('brought_histories.vehicle_id = vehicles.id').select(db.raw('1')),
         ),
     )
-    .orderBy(['care_reckoned_on', 'id'])
+    .orderBy(['care_checked_on', 'id'])
     .first('id')
   if (!stalest) return false
   await refreshCareDates(db, shop, stalest.id, now)

@@ -661,13 +661,13 @@ export type VehiclesRow = {
   salted: 0 | 1
   hard_water: 0 | 1
   treatments: string
-  care_reckoned_on: string | null
   length_m: number | null
   height_m: number | null
   import_id: string | null
+  care_checked_on: string | null
 }
 
-type VehiclesIn = In<VehiclesRow, never, 'care_reckoned_on'>
+type VehiclesIn = In<VehiclesRow, never, 'care_checked_on'>
 
 export type VisitWishesRow = {
   id: string
@@ -881,10 +881,10 @@ declare module 'knex/types/tables' {
         | 'salted'
         | 'hard_water'
         | 'treatments'
-        | 'care_reckoned_on'
         | 'length_m'
         | 'height_m'
         | 'import_id'
+        | 'care_checked_on'
       >,
       Changed<VehiclesIn>
     >

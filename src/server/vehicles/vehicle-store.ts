@@ -21,7 +21,7 @@ import type { CustomersRow, VehiclesRow } from '../db/tables'
 
 /** Columns of vehicles and customers side by side, as every query that needs a vehicle selects them. */
 export type VehicleRow = Omit<CustomersRow, 'id' | 'name' | 'created_at'> &
-  Omit<VehiclesRow, 'id' | 'care_reckoned_on'> & { customer_name: string; vehicle_id: VehicleId }
+  Omit<VehiclesRow, 'id' | 'care_checked_on'> & { customer_name: string; vehicle_id: VehicleId }
 
 export const VEHICLE_COLUMNS = {
   customer_id: 'customers.id',

@@ -1,6 +1,6 @@
 import type { OperationId } from '@/core/ids'
 import type { NamedReason } from '@/core/planning'
-import { METRIC, type Region } from '@/core/region'
+import { plainRegion, type Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { PlacingReason, ScheduleReason } from '@/core/schedule'
 import { dayIn, type Instant } from '@/core/time'
@@ -120,14 +120,7 @@ export const namedReasonText = ({ reason, plate, operations }: NamedReason, shop
 
 /** As a schedule file says it: in a sentence, with ids for names and moments of the problem’s zone. */
 export function reasonInFile(timezone: string, reason: ScheduleReason) {
-  const region: Region = {
-    locale: 'en-IE',
-    timezone,
-    currency: 'EUR',
-    clock: '24-hour',
-    units: METRIC,
-    language: 'en',
-  }
+  const region = plainRegion(timezone)
   const itself = (id: string) => id
   const message = placingText(reason, {
     region,

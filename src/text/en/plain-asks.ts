@@ -260,7 +260,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'bottle-gone': () => 'This bottle is no longer on the shelf. Reload the page.',
   'product-gone': () => 'This product is no longer there. Reload the page.',
   'set-gone': () => 'This set is no longer there. Reload the page.',
-  'list-missing': () => 'This list is no longer here. Choose the file again.',
+  'list-missing': () => 'This list is no longer there. Choose the file again.',
   'list-brought': () => 'This list has been brought already.',
   'list-incomplete': () => 'Not all of the list has arrived. Choose the file again.',
   'list-gone': () => 'There is no such list. Reload the page.',

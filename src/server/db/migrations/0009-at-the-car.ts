@@ -1,8 +1,8 @@
 import type { Migration } from './migration'
 
 /**
- * What happens at the car: every act, once and in order; the shelf and what was poured from it; the air a coat was laid
- * in; the last look, what was paid, and the links customers were given.
+ * What happens at the car: every act, once and in order; the shelf and what was poured from it; the air a coat was applied
+ * in; the final inspection, what was paid, and the links customers were given.
  */
 export const atTheCar: Migration = {
   name: '0009-at-the-car',

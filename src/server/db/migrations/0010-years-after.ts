@@ -43,8 +43,6 @@ export const yearsAfter: Migration = {
       last_visit TEXT
     ) STRICT, WITHOUT ROWID`,
     'CREATE INDEX care_dates_by_visit ON care_dates (visit_from)',
-    'ALTER TABLE vehicles ADD COLUMN care_reckoned_on TEXT',
-    'CREATE INDEX vehicles_by_reckoning ON vehicles (care_reckoned_on)',
     `CREATE TABLE visit_wishes (
       id TEXT PRIMARY KEY,
       vehicle_id TEXT NOT NULL REFERENCES vehicles (id),

@@ -1,6 +1,6 @@
 import type { Migration } from './migration'
 
-/** What each finished job has to teach, worked out as it goes home, and what the manager has accepted of it. */
+/** What each finished job has to teach, worked out as it is handed over, and what the manager has accepted of it. */
 export const lessons: Migration = {
   name: '0012-lessons',
   statements: [

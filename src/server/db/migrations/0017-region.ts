@@ -1,4 +1,7 @@
+import { plainRegion } from '@/core/region'
 import type { Migration } from './migration'
+
+const { locale } = plainRegion('Europe/Dublin')
 
 const METRIC = `json('{"depth":"um","volume":"ml","water":"l","temperature":"c","distance":"km","area":"m2"}')`
 
@@ -8,7 +11,7 @@ export const region: Migration = {
   statements: [
     `UPDATE shop SET setup = json_remove(
        json_set(setup, '$.region', json_object(
-         'locale', 'en-IE',
+         'locale', '${locale}',
          'timezone', json_extract(setup, '$.timezone'),
          'currency', json_extract(setup, '$.currency'),
          'clock', '24-hour',

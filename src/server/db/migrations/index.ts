@@ -19,6 +19,7 @@ import { toldQuotes } from './0018-told-quotes'
 import { taxes } from './0019-taxes'
 import { vehicleSize } from './0020-vehicle-size'
 import { broughtLists } from './0021-brought-lists'
+import { careChecked } from './0022-care-checked'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -44,5 +45,6 @@ export const MIGRATIONS: readonly Migration[] = [
   taxes,
   vehicleSize,
   broughtLists,
+  careChecked,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
