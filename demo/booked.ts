@@ -1,7 +1,7 @@
 import type { Shape } from '@/core/vehicle'
 import { chips, type DemoCar, person, scratch, swirls } from './car'
 
-/** Cars that are booked into the two weeks ahead and fill them. Everybody and everything here is invented. */
+/** Cars that are booked into the two weeks ahead, on whichever mornings there is room, and fill them. Everybody and everything here is invented. */
 
 type Booked = {
   owner: [name: string, phone: string]
@@ -10,7 +10,6 @@ type Booked = {
   wishes: string
   budget: string
   packageKey: string
-  arrivesInDays: number
   /** Thickness of the paint, µm, and how marked it is: severity and share of each panel, %. */
   baseUm: number
   marked: [severity: 1 | 2 | 3, extentPercent: number]
@@ -18,11 +17,11 @@ type Booked = {
 
 const FRONT = ['bonnet', 'front-wing-left', 'front-wing-right'] as const
 
-const booked = ({ owner, plate, car, marked, baseUm, wishes, budget, ...when }: Booked): DemoCar => {
+const booked = ({ owner, plate, car, marked, baseUm, wishes, budget, packageKey }: Booked): DemoCar => {
   const [make, model, year, shape, colour] = car
   const [severity, extent] = marked
   return {
-    ...when,
+    packageKey,
     intake: {
       ...person(...owner),
       plate,
@@ -37,7 +36,7 @@ const booked = ({ owner, plate, car, marked, baseUm, wishes, budget, ...when }: 
       paintSystem: 'clear-over-base',
       hardness: 'medium',
     },
-    wanted: { kind: 'planned' },
+    wanted: { kind: 'booked' },
     paint: { baseUm, panels: {} },
     defects: {
       ...Object.fromEntries(FRONT.map((panel) => [panel, [swirls(severity, extent), scratch(3, false)]])),
@@ -54,7 +53,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Tows the rowing club’s trailer. Gloss, and water that runs off by itself.',
     budget: '1400',
     packageKey: 'headland',
-    arrivesInDays: 1,
     baseUm: 122,
     marked: [2, 60],
   }),
@@ -65,7 +63,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'The vet’s. Dogs, mud, gravel lanes; bring it back to something.',
     budget: '900',
     packageKey: 'slipway',
-    arrivesInDays: 2,
     baseUm: 115,
     marked: [2, 70],
   }),
@@ -76,7 +73,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'New last autumn. The best you have, before the salt gets at it.',
     budget: '2600',
     packageKey: 'lantern',
-    arrivesInDays: 5,
     baseUm: 127,
     marked: [1, 50],
   }),
@@ -87,7 +83,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Black, and seen by everybody. No rings round the street lamps, please.',
     budget: '2400',
     packageKey: 'lantern',
-    arrivesInDays: 7,
     baseUm: 124,
     marked: [2, 80],
   }),
@@ -98,7 +93,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'The nursery’s. Earth in every seam; clean it, shine it, keep it so.',
     budget: '950',
     packageKey: 'slipway',
-    arrivesInDays: 4,
     baseUm: 114,
     marked: [2, 60],
   }),
@@ -109,7 +103,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Fetches the guests from the ferry. White must stay white.',
     budget: '1300',
     packageKey: 'headland',
-    arrivesInDays: 8,
     baseUm: 121,
     marked: [1, 60],
   }),
@@ -120,7 +113,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Has done the school run for six years. Make it look asked after.',
     budget: '1200',
     packageKey: 'headland',
-    arrivesInDays: 9,
     baseUm: 117,
     marked: [2, 70],
   }),
@@ -131,7 +123,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Drives the district nurse’s round. To be washed by anybody, quickly.',
     budget: '1000',
     packageKey: 'headland',
-    arrivesInDays: 8,
     baseUm: 120,
     marked: [1, 60],
   }),
@@ -142,7 +133,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'Stands in the parade between the boats. As deep as it will go.',
     budget: '2500',
     packageKey: 'lantern',
-    arrivesInDays: 12,
     baseUm: 126,
     marked: [2, 60],
   }),
@@ -153,7 +143,6 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'The ferry office’s. It waits on the pier in every weather.',
     budget: '1100',
     packageKey: 'headland',
-    arrivesInDays: 13,
     baseUm: 118,
     marked: [2, 50],
   }),
@@ -164,8 +153,47 @@ export const BOOKED_CARS: readonly DemoCar[] = [
     wishes: 'To be sold in spring. Once round, and honest about the rest.',
     budget: '700',
     packageKey: 'slipway',
-    arrivesInDays: 15,
     baseUm: 112,
     marked: [2, 70],
+  }),
+  booked({
+    owner: ['Delphine Roake', '0555 923'],
+    plate: 'IM 6025',
+    car: ['Corvane', 'Hearth Saloon', '2023', 'saloon', 'Mussel blue'],
+    wishes: 'Takes the choir to the mainland. Wants it to look cared for at every kerb.',
+    budget: '1200',
+    packageKey: 'headland',
+    baseUm: 123,
+    marked: [2, 50],
+  }),
+  booked({
+    owner: ['Cormac Veale', '0555 958'],
+    plate: 'IM 3781',
+    car: ['Marl', 'Samphire', '2020', 'suv', 'Kelp green'],
+    wishes: 'Parked under the limes by the church. Sap and dust; a new start, please.',
+    budget: '900',
+    packageKey: 'slipway',
+    baseUm: 116,
+    marked: [2, 70],
+  }),
+  booked({
+    owner: ['Saoirse Inchley', '0555 976'],
+    plate: 'IM 5408',
+    car: ['Tarrow', 'Lugger', '2024', 'estate', 'Wet slate'],
+    wishes: 'Four weeks old. Nothing on it yet, and nothing shall be.',
+    budget: '2400',
+    packageKey: 'lantern',
+    baseUm: 128,
+    marked: [1, 40],
+  }),
+  booked({
+    owner: ['Bevan Tulloch', '0555 989'],
+    plate: 'IM 1152',
+    car: ['Marl', 'Puffin', '2019', 'coupe', 'Gorse yellow'],
+    wishes: 'Leads the candles down the slip. Yellow enough to be seen from the ferry.',
+    budget: '1300',
+    packageKey: 'headland',
+    baseUm: 119,
+    marked: [2, 60],
   }),
 ]

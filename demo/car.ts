@@ -8,6 +8,8 @@ type Wanted =
   | { kind: 'to-measure' }
   | { kind: 'to-choose' }
   | { kind: 'planned' }
+  /** Comes on whichever morning of the two weeks ahead has most room. */
+  | { kind: 'booked' }
   /** In the shop: this operation is under way now, or has lately been done. */
   | { kind: 'at'; operation: string; state: 'under-way' | 'just-done' }
 

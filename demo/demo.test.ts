@@ -4,7 +4,7 @@ import { catalogueSchema } from '@/core/coating'
 import { emptyIntake, intakeSchema } from '@/core/intake/intake'
 import { setupSchema } from '@/core/shop'
 import { DEFECT_KINDS } from '@/core/survey'
-import { instantOrThrow, plusMinutes } from '@/core/time'
+import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { isMetal, panelsOf, placesOf, readVin } from '@/core/vehicle'
 import { demoShop } from '@/server/db/demo-shop.fixture'
 import { loadFloor } from '@/server/floor/floor'
@@ -13,6 +13,7 @@ import { BOOKED_CARS } from './booked'
 import { DEMO_CARS } from './cars'
 import catalogueFile from './catalogue.json'
 import { COMING_CARS } from './coming'
+import { fullness, workdaysAhead } from './fortnight'
 import setupFile from './setup.json'
 import { RETURNING } from './visits'
 
@@ -125,5 +126,30 @@ describe('the demo shop opened before dawn', () => {
       const state = cardOf(live, await loadEntries(shop.db, live.id))
       expect(pausedNow(workOn(state, id))?.reason).toBe('day-over')
     }
+  })
+})
+
+describe('the whole demo shop on a working morning', () => {
+  const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+  const shop = demoShop(NOW, 'years')
+  const zone = setup.region.timezone
+
+  test('has two busy weeks ahead of it, and no day on which the lofts stand empty', async () => {
+    const { jobs } = await loadFloor(shop.db, NOW)
+    const full = fullness(
+      zone,
+      jobs.flatMap(({ live }) => live?.published ?? []),
+    )
+    const days = workdaysAhead(dayIn(zone, NOW)).map(full)
+    const mean = days.reduce((sum, share) => sum + share, 0) / days.length
+    expect(mean).toBeGreaterThanOrEqual(0.6)
+    expect(mean).toBeLessThanOrEqual(0.85)
+    for (const share of days) expect(share).toBeGreaterThan(0.25)
+  })
+  test('has planned every step of what was agreed', async () => {
+    const { jobs } = await loadFloor(shop.db, NOW)
+    const agreed = jobs.filter(({ job, live }) => live && !job.handedOverAt)
+    expect(agreed.length).toBeGreaterThan(20)
+    for (const { live } of agreed) expect(live!.published.length).toBe(live!.plan.operations.length)
   })
 })

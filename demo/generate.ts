@@ -30,6 +30,7 @@ import type { DemoCar } from './car'
 import { DEMO_CARS } from './cars'
 import { COMING_CARS } from './coming'
 import { becomeFernYard, isWorkday, workday } from './fern-yard'
+import { filled, quietDays } from './fortnight'
 import { addPast } from './past'
 import { STAY_MOST_DAYS } from './past-work'
 import { roundOf } from './round'
@@ -243,6 +244,43 @@ async function takeInCar(db: Knex, car: DemoCar, setup: Setup, now: Instant): Pr
   return (await findJob(db, id))!
 }
 
+/** Test spots follow one another, the last of them before now, whatever the hour the car is said to come. */
+async function trySpots(
+  db: Knex,
+  job: Job,
+  spots: NonNullable<DemoCar['spots']>,
+  now: Instant,
+): Promise<void> {
+  const first = earlierOf(
+    plusMinutes(job.arriveAt, FIRST_SPOT_MINUTES),
+    plusMinutes(now, -SPOT_MINUTES * spots.length),
+  )
+  for (const [at, attempt] of spots.entries())
+    await addAttempt(db, job.id, attempt, undefined, plusMinutes(first, SPOT_MINUTES * at))
+}
+
+/** Where cars are added: the shop, the jobs that are planned so far, and what is still being photographed. */
+type Filling = { db: Knex; shop: Shop; now: Instant; inShop: LiveJob[]; photographed: Promise<void>[] }
+
+async function addCar({ db, shop, now, inShop, photographed }: Filling, car: DemoCar): Promise<void> {
+  const job = await takeInCar(db, car, shop.setup, now)
+  if (car.wanted.kind === 'to-measure') return
+  await measure(db, car, job, now)
+  photographed.push(photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now))
+  await trySpots(db, job, car.spots ?? [], now)
+  if (car.wanted.kind === 'to-choose') return
+  await addPromises(db, job, shop.setup, earlierOf(job.arriveAt, now))
+  await addWash(db, job.id, shop.setup)
+  const offer = await offerFor(db, shop, car, job)
+  const live = planned(shop.setup, car, job, offer, inShop, now)
+  if (!live) return
+  inShop.push(live)
+  await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
+  if (!car.gone) return
+  await measureAgain(db, car, job, offer, now)
+  await handOverJob(db, job, shop.setup.region.timezone, plusMinutes(now, -GONE_MINUTES + 120))
+}
+
 /**
  * Fills an empty database with the demo shop. A `small` one lacks the two years behind it and the cars that fill the next fortnight.
  * Does nothing where there are jobs already; says whether it did.
@@ -255,37 +293,24 @@ export async function loadDemo(db: Knex, now: Instant, { small = false } = {}): 
   await addReturning(db, shop.setup, now)
   await addPracticeGrades(db, shop.setup, now)
   await addShelf(db, shop.setup.region.timezone, now)
-  const inShop: LiveJob[] = []
-  for (const car of [...DEMO_CARS, ...COMING_CARS, ...(small ? [] : BOOKED_CARS)]) {
-    const job = await takeInCar(db, car, shop.setup, now)
-    if (car.wanted.kind === 'to-measure') continue
-    await measure(db, car, job, now)
-    await photographPanels(db, job, car.photographs ?? [], car.wanted.kind === 'at', now)
-    // One after the other, the last of them before now, whatever the hour the car is said to come.
-    const spots = car.spots ?? []
-    const tried = earlierOf(
-      plusMinutes(job.arriveAt, FIRST_SPOT_MINUTES),
-      plusMinutes(now, -SPOT_MINUTES * spots.length),
-    )
-    for (const [at, attempt] of spots.entries())
-      await addAttempt(db, job.id, attempt, undefined, plusMinutes(tried, SPOT_MINUTES * at))
-    if (car.wanted.kind === 'to-choose') continue
-    await addPromises(db, job, shop.setup, earlierOf(job.arriveAt, now))
-    await addWash(db, job.id, shop.setup)
-    const offer = await offerFor(db, shop, car, job)
-    const live =
-      car.wanted.kind === 'planned'
-        ? planAhead(shop.setup, job, offer, inShop, now)
-        : backdate(shop.setup, car, job, offer, inShop, car.gone ? plusMinutes(now, -GONE_MINUTES) : now)
-    if (!live) continue
-    inShop.push(live)
-    await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
-    if (car.gone) await measureAgain(db, car, job, offer, now)
-    if (car.gone)
-      await handOverJob(db, job, shop.setup.region.timezone, plusMinutes(now, -GONE_MINUTES + 120))
-  }
+  const filling: Filling = { db, shop, now, inShop: [], photographed: [] }
+  for (const car of [...DEMO_CARS, ...COMING_CARS, ...(small ? [] : BOOKED_CARS)]) await addCar(filling, car)
+  await Promise.all(filling.photographed)
   await replan(db, now, 'demo loaded', new Set())
   return true
+}
+
+function planned(
+  setup: Setup,
+  car: DemoCar,
+  job: Job,
+  offer: Offer,
+  inShop: readonly LiveJob[],
+  now: Instant,
+): LiveJob | undefined {
+  if (car.wanted.kind === 'planned') return planAhead(setup, job, offer, inShop, now)
+  if (car.wanted.kind === 'booked') return planWhereRoom(setup, job, offer, inShop, now)
+  return backdate(setup, car, job, offer, inShop, car.gone ? plusMinutes(now, -GONE_MINUTES) : now)
 }
 
 function planAhead(
@@ -307,4 +332,22 @@ function planAhead(
   const planned = planFloor(shopCalendar(setup), [...busy, live], { now, movable: new Set([job.id]) })
   const published = planned.placed.filter((placed) => placed.job === job.id)
   return published.length === offer.plan.operations.length ? { ...live, published } : undefined
+}
+
+/** The plan of a car that may come on any morning of the two weeks ahead, on the one that leaves them fullest. */
+function planWhereRoom(
+  setup: Setup,
+  job: Job,
+  offer: Offer,
+  others: readonly LiveJob[],
+  now: Instant,
+): LiveJob | undefined {
+  const { timezone } = setup.region
+  const today = dayIn(timezone, now)
+  const placed = others.flatMap(({ published }) => published)
+  const plans = quietDays(timezone, today, placed)
+    .map((day) => planAhead(setup, { ...job, arriveAt: atLocal(timezone, day, '08:00') }, offer, others, now))
+    .filter((plan) => plan !== undefined)
+    .map((plan) => ({ plan, full: filled(timezone, today, [...placed, ...plan.published]) }))
+  return plans.reduce((a, b) => (b.full > a.full ? b : a), plans[0]!)?.plan
 }

@@ -7,6 +7,8 @@ import { loadDemo } from './generate'
 const has = (flag: string) => process.argv.includes(flag)
 
 const db = await openDatabase(databaseFile())
+// What a power cut takes of a demo is made again, so nothing waits for the disk.
+await db.raw('PRAGMA synchronous = NORMAL')
 if (has('--set-up-only')) {
   await becomeFernYard(db, now())
   console.log('The shop is set up as Fern Yard; it has no cars yet.')
