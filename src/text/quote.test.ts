@@ -97,6 +97,7 @@ describe('a version in words', () => {
     shop: 'Fern Yard',
     customer: 'Ita Corrigan',
     jobNumber: 12,
+    pitch: 'What a car in daily use deserves.',
     summary,
     operations: offer.plan.operations,
     totalCents: offer.price.totalCents,

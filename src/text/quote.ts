@@ -56,6 +56,7 @@ export const quoteWords = ({ language }: Pick<Region, 'language'>): QuoteWords =
 
 type Told = {
   shop: string
+  pitch: string
   customer: string
   jobNumber: number
   summary: Summary
@@ -197,6 +198,7 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
     language: region.language,
     headings: words.headings,
     ...aboutText(region, state, told.jobNumber),
+    pitch: told.pitch,
     forCustomer: words.forCustomer(told.customer),
     expectation: summary.expectation.map((each) => ({
       kind: each.kind,
@@ -227,19 +229,33 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
   }
 }
 
+/** What a package is for, in a customer’s language; nothing where the shop has not put it into that, or sells it no more. */
+export const pitchOf = ({ packages }: Pick<Setup, 'packages'>, key: string, language: Language): string =>
+  packages.find((template) => template.key === key)?.pitch[language] ?? ''
+
 /** A version in the words of today and of its customer. */
 export function toldQuote(
   quote: Pick<
     Quote,
-    'version' | 'summary' | 'plan' | 'totalCents' | 'choices' | 'writtenAt' | 'validUntil' | 'couldCollectAt'
+    | 'version'
+    | 'packageKey'
+    | 'summary'
+    | 'plan'
+    | 'totalCents'
+    | 'choices'
+    | 'writtenAt'
+    | 'validUntil'
+    | 'couldCollectAt'
   >,
   job: Pick<Job, 'number' | 'customer'>,
-  setup: Pick<Setup, 'name' | 'region'>,
+  setup: Pick<Setup, 'name' | 'region' | 'packages'>,
 ): QuoteText {
+  const { language } = job.customer
   return quoteText(
-    readIn(setup.region, job.customer.language),
+    readIn(setup.region, language),
     {
       shop: setup.name,
+      pitch: pitchOf(setup, quote.packageKey, language),
       customer: job.customer.name,
       jobNumber: job.number,
       summary: quote.summary,

@@ -5,6 +5,7 @@ import { CARES, PROCESS_KEYS } from '../correction'
 import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 import { percent } from './percent'
+import { pitchSchema } from './pitch'
 import { taxSchema } from './tax'
 
 /**
@@ -14,7 +15,7 @@ import { taxSchema } from './tax'
 export const packageTemplateSchema = z.strictObject({
   key: z.string().min(1).max(80),
   name: z.string().trim().min(1, ask('package-name')).max(40),
-  pitch: z.string().trim().min(1, ask('package-pitch')).max(240),
+  pitch: pitchSchema,
   strongest: z.enum(PROCESS_KEYS),
   care: z.enum(CARES).default('usual'),
   layers: z.array(z.string().min(1).transform(toProductId)).max(4, ask('layers-enough')),

@@ -9,6 +9,7 @@ import { makeOffer } from './offer'
 import { catalogue, chips, offerInput, product, swirls, template, templates, vendors } from './offer.fixture'
 import { packageTemplateSchema, termsSchema } from './package'
 import { packageFaults } from './package-faults'
+import { NO_PITCH, pitchFor } from './pitch'
 import { vendorSkill } from './skill'
 import { planSchema, summaryOf, summarySchema } from './told'
 import { TRADES } from './vendor'
@@ -189,13 +190,28 @@ describe('a package as it is written down', () => {
     for (const each of templates) expect(packageFaults(each, shelf)).toEqual([])
   })
   test('one from before surfaces, extras, vendors and care is still read', () => {
-    const old = { key: 'a', name: 'A', pitch: 'B', strongest: 'two-step', layers: [] }
+    const old = { key: 'a', name: 'A', pitch: { en: 'B' }, strongest: 'two-step', layers: [] }
     expect(packageTemplateSchema.parse(old)).toMatchObject({
       care: 'usual',
       surfaces: [],
       extras: [],
       vendors: [],
     })
+  })
+  test('says what it is for in one language at least, and is read in another where the shop wrote none', () => {
+    const pitched = (pitch: unknown) =>
+      packageTemplateSchema.safeParse({ key: 'a', name: 'A', pitch, strongest: 'two-step', layers: [] })
+    expect(pitched({ en: ' ', fr: '' }).error?.issues.map(({ path }) => path.join('.'))).toEqual(['pitch'])
+    expect(pitched({ fr: 'Un coup de neuf.' }).data?.pitch).toEqual({
+      en: '',
+      fr: 'Un coup de neuf.',
+      de: '',
+    })
+    expect(pitchFor({ ...NO_PITCH, fr: 'Un coup de neuf.', en: 'Fresh again.' }, 'fr')).toBe(
+      'Un coup de neuf.',
+    )
+    expect(pitchFor({ ...NO_PITCH, fr: 'Un coup de neuf.' }, 'de')).toBe('Un coup de neuf.')
+    expect(pitchFor(NO_PITCH, 'en')).toBe('')
   })
   test.each([
     ['layers', { layers: [toProductId('nothing')] }],

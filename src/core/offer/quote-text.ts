@@ -15,6 +15,8 @@ export const quoteTextSchema = z.object({
     darker: z.string(),
   }),
   title: z.string(),
+  /** What the package is for; unsaid by quotes of before, and where the shop has not put it into this language. */
+  pitch: z.string().optional(),
   /** Which job it is of, and how long it is valid. */
   about: z.string(),
   forCustomer: z.string(),

@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import type { PanelChoice } from '@/core/correction'
 import type { JobId } from '@/core/ids'
-import { expectationOf, type Offer } from '@/core/offer'
+import { expectationOf, type Offer, pitchFor } from '@/core/offer'
 import type { PricedOffer } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
@@ -38,7 +38,9 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
     <article className="sheet flex flex-col p-5" aria-label={template.name}>
       <header>
         <h2 className="text-2xl">{template.name}</h2>
-        <p className="mt-1 min-h-12 leading-snug text-ink-soft">{template.pitch}</p>
+        <p className="mt-1 min-h-12 leading-snug text-ink-soft">
+          {pitchFor(template.pitch, setup.region.language)}
+        </p>
       </header>
       <Frond leaflets={leafletsOf({ plan }, setup.region, now)} height={62} className="mt-2" />
       <p className="mt-3 flex items-baseline justify-between">

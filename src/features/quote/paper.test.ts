@@ -7,6 +7,7 @@ import { offerInput, template } from '@/core/offer/offer.fixture'
 import { setupSchema } from '@/core/shop'
 import { instantOrThrow } from '@/core/time'
 import { money } from '@/text/formats'
+import { toldQuote } from '@/text/quote'
 import setupFile from '../../../demo/setup.json'
 import { draftPaper, paperOf } from './paper'
 
@@ -43,8 +44,24 @@ describe('the paper of a version', () => {
   const paper = paperOf(quote, { job, setup })
   test('keeps the name the package had, and the words of the one sold today', () => {
     expect(paper.packageName).toBe('Headland as it was called then')
-    expect(paper.pitch).toBe(template('headland').pitch)
+    expect(paper.pitch).toBe(template('headland').pitch.en)
     expect(paperOf({ ...quote, packageKey: 'gone' }, { job, setup }).pitch).toBe('')
+  })
+  test('says what it is for in the customer’s language, and goes without where the shop has not put it into that', () => {
+    const customer = { ...job.customer, language: 'fr' as const }
+    expect(paperOf(quote, { job: { ...job, customer }, setup }).pitch).toBe(template('headland').pitch.fr)
+    const packages = setup.packages.map((each) => ({ ...each, pitch: { ...each.pitch, fr: '' } }))
+    expect(paperOf(quote, { job: { ...job, customer }, setup: { ...setup, packages } }).pitch).toBe('')
+  })
+  test('keeps what the package was for when it was written, whatever the shop says of it today', () => {
+    const told = toldQuote(quote, job, setup)
+    const packages = setup.packages.map((each) => ({ ...each, pitch: { ...each.pitch, en: 'Quite new.' } }))
+    const kept = { ...quote, told }
+    expect(paperOf(kept, { job, setup: { ...setup, packages } }).pitch).toBe(template('headland').pitch.en)
+    const { pitch: _, ...before } = told
+    expect(paperOf({ ...quote, told: before }, { job, setup: { ...setup, packages } }).pitch).toBe(
+      'Quite new.',
+    )
   })
   test('is told in the words it was written in, whatever the shop says today', () => {
     const told = { ...paper.text, title: 'Quote 3 of long ago' }

@@ -3,7 +3,7 @@ import type { Quote, QuoteText, Summary } from '@/core/offer'
 import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
-import { quoteText, toldQuote } from '@/text/quote'
+import { pitchOf, quoteText, toldQuote } from '@/text/quote'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
 /** Everything that stands on a quote: whose it is, and what it says. */
@@ -35,11 +35,7 @@ function paperWith(
       words: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
     },
     packageName,
-    // The shop’s own words, in its own language: a paper in another one does without them.
-    pitch:
-      text.language === setup.region.language
-        ? (setup.packages.find((template) => template.key === packageKey)?.pitch ?? '')
-        : '',
+    pitch: text.pitch ?? pitchOf(setup, packageKey, text.language),
     panels: summary.panels.map(({ id, process }) => ({ id, process })),
     note,
     text,
@@ -60,6 +56,7 @@ export function draftPaper(draft: Chosen, shared: Shared): Paper {
     readIn(setup.region, job.customer.language),
     {
       shop: setup.name,
+      pitch: pitchOf(setup, draft.packageKey, job.customer.language),
       customer: job.customer.name,
       jobNumber: job.number,
       operations: draft.plan.operations,

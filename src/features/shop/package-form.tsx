@@ -3,9 +3,10 @@
 import type { ReactNode } from 'react'
 import { OTHER_SURFACES, type Product } from '@/core/coating'
 import { CARES, PROCESSES, type ProcessKey } from '@/core/correction'
+import { LANGUAGE_NAME } from '@/core/customer'
 import { toProductId } from '@/core/ids'
 import { EXTRA, EXTRA_KEYS, type PackageTemplate, packageBreaches, type Vendor } from '@/core/offer'
-import type { Region } from '@/core/region'
+import { LANGUAGES, type Region } from '@/core/region'
 import { CARE_LEVEL, PROCESS_NAME } from '@/text/en/correction'
 import { extraName, surfaceName, tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
@@ -46,14 +47,23 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
             onChange={(event) => set({ name: event.target.value })}
           />
         </Field>
-        <Field label="What it is for, in a sentence" error={error('pitch')}>
-          <input
-            className="field"
-            value={template.pitch}
-            onChange={(event) => set({ pitch: event.target.value })}
-          />
-        </Field>
       </div>
+      <fieldset className="space-y-2">
+        <legend className="font-semibold">What it is for, in a sentence</legend>
+        <p className="text-sm text-ink-soft">
+          It stands on the quote, in the customer’s language. Left empty, quotes in that language go without.
+        </p>
+        {LANGUAGES.map((language, at) => (
+          <Field key={language} label={LANGUAGE_NAME[language]} error={at === 0 ? error('pitch') : undefined}>
+            <input
+              className="field"
+              lang={language}
+              value={template.pitch[language]}
+              onChange={(event) => set({ pitch: { ...template.pitch, [language]: event.target.value } })}
+            />
+          </Field>
+        ))}
+      </fieldset>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field
           label="Strongest process"

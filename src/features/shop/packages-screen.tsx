@@ -4,7 +4,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import type { Refusal } from '@/core/answer'
 import type { Product } from '@/core/coating'
-import type { PackageTemplate, Vendor } from '@/core/offer'
+import { NO_PITCH, type PackageTemplate, type Vendor } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { keepPackages } from '@/server/shop/package-actions'
 import { Button } from '@/ui/button'
@@ -51,7 +51,10 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
   }
   const add = () => {
     const key = freshKey(packages)
-    change([...packages, { ...(current ?? stored[0]!), key, name: '', pitch: '', vendors: [], extras: [] }])
+    change([
+      ...packages,
+      { ...(current ?? stored[0]!), key, name: '', pitch: NO_PITCH, vendors: [], extras: [] },
+    ])
     setOpen(key)
   }
   const remove = (template: PackageTemplate) => {

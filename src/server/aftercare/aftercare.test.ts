@@ -613,11 +613,11 @@ describe('the lists keep up with the calendar', () => {
     db('vehicles')
       .whereIn('id', db('jobs').whereNotNull('handed_over_at').select('vehicle_id'))
       .orderBy('id')
-      .select('id', 'care_reckoned_on')
+      .select('id', 'care_checked_on')
   test('nobody’s dates are worked out again within a week', async () => {
     while (await refreshStalest(db, shop, NOW));
     // A car that was handed over in one of these tests has a later day.
-    expect((await handedOver()).every(({ care_reckoned_on }) => care_reckoned_on! >= TODAY)).toBe(true)
+    expect((await handedOver()).every(({ care_checked_on }) => care_checked_on! >= TODAY)).toBe(true)
     expect(await refreshStalest(db, shop, plusMinutes(NOW, 6 * 1440))).toBe(false)
   })
   test('half a year on every car has been through once, and the list says what each car’s own page says', async () => {
@@ -643,7 +643,7 @@ describe('the lists keep up with the calendar', () => {
     const later = plusMinutes(NOW, 800 * 1440)
     const [first] = await db('vehicles')
       .whereIn('id', db('jobs').whereNotNull('handed_over_at').select('vehicle_id'))
-      .orderBy(['care_reckoned_on', 'id'])
+      .orderBy(['care_checked_on', 'id'])
       .select('id', 'shape')
     await db.raw('PRAGMA ignore_check_constraints = ON')
     await db('vehicles').where({ id: first!.id }).update({ shape: 'zeppelin' })

@@ -82,7 +82,8 @@ test('the shop stands where it stood, with its zone and its currency in one plac
     prices: 'before-tax',
   }
   const { region, ...kept } = read((await everyRow()).shop![0]!)
-  expect(kept).toEqual({ ...rest, rates: { ...rates, tax } })
+  const packages = rest.packages.map((each: { pitch: string }) => ({ ...each, pitch: { en: each.pitch } }))
+  expect(kept).toEqual({ ...rest, packages, rates: { ...rates, tax } })
   expect(regionSchema.parse(region)).toMatchObject({ locale: 'en-IE', timezone, currency, units: METRIC })
 })
 test('each car stands where it stood', async () => {

@@ -23,6 +23,7 @@ test.each([
       const { settingUp: __, ...former } = starter
       const setup = {
         ...former,
+        packages: former.packages.map((each) => ({ ...each, pitch: each.pitch.en })),
         region: { ...former.region, locale },
         rates: { ...rates, taxPercent: rate },
       }

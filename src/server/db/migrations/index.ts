@@ -20,6 +20,7 @@ import { taxes } from './0019-taxes'
 import { vehicleSize } from './0020-vehicle-size'
 import { broughtLists } from './0021-brought-lists'
 import { careChecked } from './0022-care-checked'
+import { pitchInLanguages } from './0023-pitch-in-languages'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -46,5 +47,6 @@ export const MIGRATIONS: readonly Migration[] = [
   vehicleSize,
   broughtLists,
   careChecked,
+  pitchInLanguages,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next'
 import { requestFloor } from '@/app/request-floor'
+import { pitchFor } from '@/core/offer'
 import { namesOf } from '@/core/shop'
 import { clockIn, dayIn } from '@/core/time'
 import { AskWhen } from '@/features/schedule/ask-when'
@@ -15,7 +16,11 @@ export default async function PromisePage() {
       now={now}
       today={dayIn(region.timezone, now)}
       clockNow={clockIn(region.timezone, now)}
-      packages={packages.map(({ key, name, pitch }) => ({ key, name, pitch }))}
+      packages={packages.map(({ key, name, pitch }) => ({
+        key,
+        name,
+        pitch: pitchFor(pitch, region.language),
+      }))}
       names={namesOf(shop.setup)}
     />
   )
