@@ -63,7 +63,7 @@ function Pictures({ photographs, region }: Pick<HistoryStay, 'photographs'> & { 
   const shown = photographs.filter(({ picture }) => picture).slice(0, PICTURES_SHOWN)
   if (shown.length === 0) return null
   return (
-    <View style={{ flexDirection: 'row', gap: 6, marginTop: 3 }}>
+    <View style={{ flexDirection: 'row', gap: 6, marginTop: 3 }} wrap={false}>
       {shown.map(({ sha256, picture, place, phase }) => (
         <View key={sha256} style={{ width: '19%' }}>
           <Image src={`data:image/jpeg;base64,${picture}`} style={{ height: 62, objectFit: 'cover' }} />
@@ -105,13 +105,13 @@ function HistoryDocument({ history, region }: { history: VehicleHistory; region:
           </View>
           {stays.length === 0 ? <Text style={styles.h2}>{words.nothing}</Text> : null}
           {stays.map((stay, at) => (
-            <View key={at} style={{ marginTop: 4 }} wrap={false}>
-              <Text style={styles.h2}>
+            <View key={at} style={{ marginTop: 4 }}>
+              <Text style={styles.h2} minPresenceAhead={30}>
                 {shortDay(region, stay.day)}: {stay.kind === 'work' ? stay.title : words.stay[stay.kind]}
                 {stay.odometerKm === undefined ? '' : `, ${measured(region, 'distance', stay.odometerKm)}`}
               </Text>
-              {stayLines(region, stay).map((line) => (
-                <View key={line} style={[styles.expect, { borderLeftColor: FERN }]}>
+              {stayLines(region, stay).map((line, lineAt) => (
+                <View key={lineAt} style={[styles.expect, { borderLeftColor: FERN }]} wrap={false}>
                   <Text>{line}</Text>
                 </View>
               ))}
