@@ -62,6 +62,7 @@ test('a French customer signs, is quoted and reads in French, on the screen and 
   const words = await pdfText(page, `${job}/quote.pdf?version=1`)
   expect(words).toContain('Devis 1 du mercredi 13 janvier 2027')
   expect(words).toContain('Bon pour accord, Nessa Pike')
+  expect(words).toContain('Une correction en une étape, puis une couche de protection céramique.')
   expect(words).toMatch(/Page 1 sur \d/)
   // Name and address of the shop, plate, car and colour are what they are.
   const own = words.replaceAll(

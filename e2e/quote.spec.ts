@@ -221,7 +221,10 @@ test('the shop writes a package of its own, and what cannot be is refused with i
   await keep.click()
   await expect(page.getByRole('alert').filter({ hasText: 'A package needs a name' }).first()).toBeVisible()
   await page.getByLabel('Name').fill('Breakwater')
-  await page.getByLabel('What it is for, in a sentence').fill('A polish and a coating for boats on wheels.')
+  await page
+    .getByRole('group', { name: 'What it is for, in a sentence' })
+    .getByLabel('English')
+    .fill('A polish and a coating for boats on wheels.')
   await page.getByLabel('Strongest process').selectOption('one-step-polish')
   await page.getByLabel('Layer 1').selectOption('tern-top')
   await expect(page.getByText('A top coat bonds to its base, not to bare paint.').first()).toBeVisible()
