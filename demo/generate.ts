@@ -4,7 +4,7 @@ import { type JobId, type OperationId, type PersonId, toOperationId, UNKNOWN_PER
 import { emptyIntake } from '@/core/intake/intake'
 import { type Job, type LiveJob, type Progress, progressAt, waitBegan } from '@/core/job'
 import { makeOffer, type Offer, summaryOf } from '@/core/offer'
-import { collectionTime, nextSlot, planFloor, planningProblem, shopCalendar } from '@/core/planning'
+import { collectionTime, joinParts, nextSlot, planningProblem, shopCalendar } from '@/core/planning'
 import { nextOpen, solve } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
 import { emptyRecord } from '@/core/survey'
@@ -329,8 +329,13 @@ function planAhead(
     published: [],
   }
   const busy = others.filter((other) => standsAt(other, now) !== undefined)
-  const planned = planFloor(shopCalendar(setup), [...busy, live], { now, movable: new Set([job.id]) })
-  const published = planned.placed.filter((placed) => placed.job === job.id)
+  const { problem } = planningProblem(shopCalendar(setup), [...busy, live], {
+    now,
+    movable: new Set([job.id]),
+  })
+  // Held against every rule once, as the whole floor is planned at the end.
+  const { schedule } = solve(problem, { seed: GAUGE_SEED, steps: 0, unproven: true })
+  const published = joinParts(problem, schedule).filter((placed) => placed.job === job.id)
   return published.length === offer.plan.operations.length ? { ...live, published } : undefined
 }
 

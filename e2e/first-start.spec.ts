@@ -133,7 +133,7 @@ test('a shop in America: mil, fluid ounces, Fahrenheit, miles, dollars and sales
   await expect(page.getByRole('heading', { name: 'Hood' })).toBeVisible()
   const paper = await quoteAndAccept(page, 'Correction and coating')
   expect(paper).toContain('Copper Kettle Detailing, 12 Quarry Street, Lanternford')
-  expect(paper).toContain('One-step correction on hood.')
+  expect(paper).toContain('One-step correction: hood.')
   expect(paper).toContain('Subtotal')
   expect(paper).toContain('Sales tax 6.25%')
   expect(paper).toMatch(/Single-layer coating, 1\.\d fl oz \$\d/)

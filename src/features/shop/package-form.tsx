@@ -53,16 +53,23 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         <p className="text-sm text-ink-soft">
           It stands on the quote, in the customer’s language. Left empty, quotes in that language go without.
         </p>
-        {LANGUAGES.map((language, at) => (
-          <Field key={language} label={LANGUAGE_NAME[language]} error={at === 0 ? error('pitch') : undefined}>
-            <input
-              className="field"
-              lang={language}
-              value={template.pitch[language]}
-              onChange={(event) => set({ pitch: { ...template.pitch, [language]: event.target.value } })}
-            />
-          </Field>
-        ))}
+        <div className="grid gap-4 sm:grid-cols-3">
+          {LANGUAGES.map((language, at) => (
+            <Field
+              key={language}
+              label={LANGUAGE_NAME[language]}
+              error={at === 0 ? error('pitch') : undefined}
+            >
+              <textarea
+                className="field leading-snug"
+                rows={4}
+                lang={language}
+                value={template.pitch[language]}
+                onChange={(event) => set({ pitch: { ...template.pitch, [language]: event.target.value } })}
+              />
+            </Field>
+          ))}
+        </div>
       </fieldset>
       <div className="grid gap-4 sm:grid-cols-2">
         <Field

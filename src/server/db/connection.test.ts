@@ -225,3 +225,30 @@ describe('work', () => {
     expect((await loadProgress(db)).get(job.id)).toBeUndefined()
   })
 })
+
+describe('statements that are kept ready', () => {
+  test('answer anew each time, and while another reader is still half way through', async () => {
+    await db.schema.createTable('numbers', (table) => table.integer('n'))
+    const all = () => db('numbers').orderBy('n').pluck('n')
+    expect(await all()).toEqual([])
+    await db('numbers').insert([{ n: 1 }, { n: 2 }, { n: 3 }])
+    expect(await all()).toEqual([1, 2, 3])
+    const seen: number[] = []
+    await db.transaction(async (trx) => {
+      for await (const { n } of trx('numbers').orderBy('n').stream()) {
+        seen.push(n)
+        expect(await trx('numbers').orderBy('n')).toHaveLength(3)
+      }
+    })
+    expect(seen).toEqual([1, 2, 3])
+  })
+  test('know a column that has been added since, and far more of them than are kept', async () => {
+    await db.schema.createTable('numbers', (table) => table.integer('n'))
+    await db('numbers').insert({ n: 1 })
+    expect(await db('numbers').select('*')).toEqual([{ n: 1 }])
+    await db.schema.alterTable('numbers', (table) => table.integer('m'))
+    expect(await db('numbers').select('*')).toEqual([{ n: 1, m: null }])
+    for (let at = 0; at < 900; at++)
+      expect(await db.raw(`SELECT n + ${at} AS n FROM numbers`)).toEqual([{ n: 1 + at }])
+  })
+})

@@ -22,6 +22,7 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
         raw.pragma('synchronous = FULL')
         raw.pragma('foreign_keys = ON')
         if (readOnly) raw.pragma('query_only = ON')
+        keepStatements(raw)
         raw.function('plain', { deterministic: true }, (text) => plain(String(text ?? '')))
         done(null, raw)
       },
@@ -29,6 +30,25 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
   })
   if (!readOnly) writeFromTheStart(db)
   return db
+}
+
+/** So many statements a connection keeps ready; the one asked for longest ago gives way. */
+const STATEMENTS_KEPT = 400
+
+/** SQL is parsed once for a connection instead of for every query, which is a good part of what a small query costs. */
+function keepStatements(raw: BetterSqlite3.Database): void {
+  const kept = new Map<string, BetterSqlite3.Statement>()
+  const prepare = raw.prepare.bind(raw)
+  raw.prepare = ((sql: string) => {
+    const known = kept.get(sql)
+    // One that is still being read row by row cannot be asked again.
+    if (known?.busy) return prepare(sql)
+    const statement = known ?? prepare(sql)
+    kept.delete(sql)
+    kept.set(sql, statement)
+    if (kept.size > STATEMENTS_KEPT) kept.delete(kept.keys().next().value!)
+    return statement
+  }) as typeof raw.prepare
 }
 
 type Begun = {

@@ -17,7 +17,7 @@ export const quoteInEnglish: QuoteWords = {
   couldCollect: (day, time) =>
     `If you had accepted when this quote was written, the car would have been ready on ${day} at ${time}. We confirm the day when you accept.`,
   wash: 'Hand wash and decontamination (iron, tar and clay) as needed.',
-  on: (process, panels) => `${process} on ${panels}.`,
+  on: (process, panels) => `${process}: ${panels}.`,
   everyPanel: 'all panels',
   cleanedOnly: (panels) => `Cleaned, not polished: ${panels}.`,
   afterwards: 'then',
