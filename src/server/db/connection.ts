@@ -35,15 +35,15 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
 /** So many statements a connection keeps ready; the one asked for longest ago gives way. */
 const STATEMENTS_KEPT = 400
 
-/** SQL is parsed once for a connection instead of for every query, which is a good part of what a small query costs. */
+/**
+ * SQL is parsed once for a connection instead of for every query, which is a good part of what a small query costs. Knex reads
+ * every answer to its end at once, so a statement is never asked again half way through.
+ */
 function keepStatements(raw: BetterSqlite3.Database): void {
   const kept = new Map<string, BetterSqlite3.Statement>()
   const prepare = raw.prepare.bind(raw)
   raw.prepare = ((sql: string) => {
-    const known = kept.get(sql)
-    // One that is still being read row by row cannot be asked again.
-    if (known?.busy) return prepare(sql)
-    const statement = known ?? prepare(sql)
+    const statement = kept.get(sql) ?? prepare(sql)
     kept.delete(sql)
     kept.set(sql, statement)
     if (kept.size > STATEMENTS_KEPT) kept.delete(kept.keys().next().value!)
