@@ -354,5 +354,12 @@ function planWhereRoom(
     .map((day) => planAhead(setup, { ...job, arriveAt: atLocal(timezone, day, '08:00') }, offer, others, now))
     .filter((plan) => plan !== undefined)
     .map((plan) => ({ plan, full: filled(timezone, today, [...placed, ...plan.published]) }))
-  return plans.reduce((a, b) => (b.full > a.full ? b : a), plans[0]!)?.plan
+  const best = plans.reduce((a, b) => (b.full > a.full ? b : a), plans[0]!)?.plan
+  return best && { ...best, arrive: comesAt(timezone, best) }
+}
+
+/** Nobody brings a car days before it is touched: it comes on the morning on which its work begins. */
+function comesAt(timezone: string, { published }: LiveJob): Instant {
+  const begins = published.map(({ start }) => start).reduce(earlierOf)
+  return earlierOf(begins, atLocal(timezone, dayIn(timezone, begins), '08:00'))
 }

@@ -62,7 +62,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
             >
               <textarea
                 className="field leading-snug"
-                rows={4}
+                rows={5}
                 lang={language}
                 value={template.pitch[language]}
                 onChange={(event) => set({ pitch: { ...template.pitch, [language]: event.target.value } })}
