@@ -31,7 +31,7 @@ const sent = (page: Page) => expect(net(page)).toHaveText('All saved')
 /** Says that the step is done, though something on its card is still open. */
 async function finish(page: Page, name = 'Done'): Promise<void> {
   await press(page, name)
-  await press(page, 'Done all the same')
+  await press(page, 'Finish anyway')
 }
 
 async function takeBack(page: Page, title: string): Promise<void> {
@@ -65,7 +65,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await expect(page.getByText('Still open: 2 things not to be forgotten.')).toBeVisible()
     await press(page, 'Not yet')
     await state(page, 'mask', 'started')
-    await page.getByLabel('Handle cups, pillars, mirror caps and sills looked at').check()
+    await page.getByLabel('Handle cups, pillars, mirror caps and sills inspected').check()
     await page.getByLabel('Lamp on its stand, cable out of the way').check()
     await press(page, 'Done')
     await state(page, 'mask', 'done')
@@ -106,7 +106,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await page.reload()
     await expect(net(page)).toContainText('2 entries are kept here')
     await expect(page.getByTestId('pace')).toContainText('3 of 19 sections')
-    await expect(page.getByText(/rests since/)).toBeVisible()
+    await expect(page.getByText(/paused since/)).toBeVisible()
     await press(page, 'Go on')
     await page.clock.fastForward('15:00')
     await page.locator('[data-panel=roof]').click()
@@ -296,7 +296,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
       await look.getByRole('button', { name: 'Good', exact: true }).click()
       await expect(page.getByTestId('inspection')).not.toHaveText(text!)
     }
-    await expect(page.getByTestId('inspection')).toContainText('nothing is at fault')
+    await expect(page.getByTestId('inspection')).toContainText('no faults')
     await expect(page.getByText('Under the lamp:')).toContainText('90%')
 
     const money = page.getByRole('region', { name: 'Payment' })

@@ -100,7 +100,7 @@ test('a new plan is shown before it is taken, and keeps every promise it can', a
 
 test('a job that is not there is said so, with a way back', async ({ page }) => {
   await page.goto(`${shop.url}/jobs/nobody/survey`)
-  await expect(page.getByRole('heading', { name: 'Nothing stands here' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Page not found' })).toBeVisible()
   await page.getByRole('link', { name: 'Back to the yard' }).click()
   await expect(page).toHaveURL(`${shop.url}/`)
 })

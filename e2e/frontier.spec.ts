@@ -45,7 +45,7 @@ test('along the curve everything follows, a held panel stays, and what stands th
     await page.mouse.move(box.x + box.width * 0.99, box.y + box.height * 0.4, { steps: 6 })
     await page.mouse.up()
     await expect(sheet.getByRole('button', { name: /^Highest safe/ })).toHaveAttribute('aria-pressed', 'true')
-    await expect(sheet.getByText('Nothing more is to be won safely')).toBeVisible()
+    await expect(sheet.getByText('Nothing more can be removed safely')).toBeVisible()
   })
 
   await test.step('a process is refused with its reason, another is held, and the curve is solved around it', async () => {

@@ -139,7 +139,7 @@ test('a try at the test spot, a quote and its yes by keyboard alone', async ({ p
     await tabTo(page, /^Write a quote for it/)
     await keyboard.press('Enter')
     await expect(page).toHaveURL(/\/quote\?from=curve$/)
-    await tabTo(page, /^Holds, days/)
+    await tabTo(page, /^Valid for, days/)
     await keyboard.press('ControlOrMeta+a')
     await keyboard.type('7')
     await tabTo(page, /^Write version 1/)

@@ -49,7 +49,7 @@ test('a drop is measured off its photograph: three marks, moved by keys and by f
     `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="600"><rect width="800" height="600" fill="#ccd"/>
      <path d="M240,420 A160,160 0 0 1 560,420 Z" fill="#456"/><path d="M0,420 H800" stroke="#222" stroke-width="4"/></svg>`,
   )
-  await page.getByLabel('Read it off a photograph').setInputFiles({
+  await page.getByLabel('Measure it on a photograph').setInputFiles({
     name: 'drop.png',
     mimeType: 'image/png',
     buffer: await sharp(picture).png().toBuffer(),
@@ -96,12 +96,12 @@ test('without a network one goes on looking; nothing is lost over a reload, and 
   const looked = async () => Number(/^(\d+) of/.exec((await progress.textContent())!)![1])
   const before = await looked()
   await page.getByRole('radio', { name: 'Brída' }).click()
-  const notYet = page.getByRole('radio', { name: /: not looked at$/ })
+  const notYet = page.getByRole('radio', { name: /: not inspected$/ })
   await notYet.first().click()
   await context.setOffline(true)
   await page.getByRole('button', { name: /^Tight beads/ }).click()
   await page.getByRole('button', { name: /^Loose beads/ }).click()
-  await expect(page.getByText(/^2 looks wait on this tablet/)).toBeVisible()
+  await expect(page.getByText(/^2 results wait on this tablet/)).toBeVisible()
   expect(await looked()).toBe(before + 2)
   // The visit is not over while the shop does not know what was seen.
   await expect(page.getByRole('button', { name: 'Finish visit and hand over' })).toBeDisabled()
@@ -123,15 +123,15 @@ test('a look taken back is as if it had never been, on the shop’s side, too', 
   const before = await progress.textContent()
   await page.getByRole('radio', { name: 'Brída' }).click()
   await page
-    .getByRole('radio', { name: /: not looked at$/ })
+    .getByRole('radio', { name: /: not inspected$/ })
     .first()
     .click()
   const name = (await part(page).textContent())!
   await page.getByRole('button', { name: /^Stays wet/ }).click()
   await expect(progress).not.toHaveText(before!)
-  await page.getByRole('button', { name: 'Take this look back' }).click()
+  await page.getByRole('button', { name: 'Undo this result' }).click()
   await expect(progress).toHaveText(before!)
   await page.reload()
-  await expect(page.getByRole('radio', { name: `${name}: not looked at` })).toBeVisible()
+  await expect(page.getByRole('radio', { name: `${name}: not inspected` })).toBeVisible()
   await expect(progress).toHaveText(before!)
 })

@@ -69,7 +69,7 @@ test('in the quiet hours nothing goes out, by itself or by hand; withdrawn, it n
   await expect(waiting).toHaveCount(1)
   await expect(waiting).toContainText('not before 12:00')
   await page.getByRole('button', { name: 'Send what is due now' }).click()
-  await expect(page.getByText('It is quiet until 12:00: nothing is sent before.')).toBeVisible()
+  await expect(page.getByText('Quiet hours until 12:00: nothing is sent before.')).toBeVisible()
   await expect(waiting).toHaveCount(1)
   await waiting.getByRole('button', { name: 'Withdraw' }).click()
   await expect(page.getByText('Empty.')).toBeVisible()

@@ -201,7 +201,7 @@ test('one car goes through the whole shop', async ({ page }) => {
   })
 
   await test.step('care dates from the real end of the last layer, a sheet, a calendar file', async () => {
-    await page.getByRole('link', { name: 'To its care' }).click()
+    await page.getByRole('link', { name: 'See its care calendar' }).click()
     await expect(page.locator('[data-milestone="dry-until"]')).toContainText(
       'Saturday 16 January 2027 at 17:20',
     )
@@ -243,7 +243,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByRole('cell', { name: /^Bonnet .*measured .*gauge .*table/ })).toBeVisible()
     await page.getByRole('link', { name: 'Check in again' }).click()
     await expect(page.getByRole('region', { name: 'What we remember' })).toContainText(
-      'Paint is gone already',
+      'Paint already removed',
     )
     await page.getByRole('button', { name: 'Back' }).click()
     await expect(page.getByRole('radio', { name: /^Clear over base/ })).toBeChecked()

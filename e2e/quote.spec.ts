@@ -38,7 +38,7 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   await test.step('what is missing is asked for, and nothing typed is lost', async () => {
     await form.getByLabel('Note').fill('Red on the pad, as it should be.')
     await form.getByRole('button', { name: 'Save test spot' }).click()
-    await expect(form.getByText('Say how much of it went, in percent.').first()).toBeVisible()
+    await expect(form.getByText('Say how much of it was removed, in percent.').first()).toBeVisible()
     await form.getByLabel('Removed, %').fill('35')
     await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(form.getByText('Choose a verdict.').first()).toBeVisible()
@@ -52,8 +52,8 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   })
   await test.step('good enough: settled, and the plan forbids more than that', async () => {
     await form.getByLabel('Removed, %').fill('70')
-    await form.getByLabel('Film before, µm').fill('104 105 104')
-    await form.getByLabel('Film after, µm').fill('102,5 103 103')
+    await form.getByLabel('Paint depth before, µm').fill('104 105 104')
+    await form.getByLabel('Paint depth after, µm').fill('102,5 103 103')
     await form.getByRole('radio', { name: 'Good enough' }).click()
     await form.getByRole('button', { name: 'Save test spot' }).click()
     await expect(next).toContainText('Settled: one-step cut and finish')
@@ -84,7 +84,7 @@ test('“what do I get for 300 more?” is answered by dragging', async ({ page 
   expect(more).toBeCloseTo(euros(await here.textContent()) - before, 2)
   expect(more).toBeGreaterThan(280)
   expect(more).toBeLessThan(345)
-  await expect(difference).toContainText(/points won/)
+  await expect(difference).toContainText(/points more/)
   await expect(difference).toContainText(/two-step( with wool)? instead of/)
 })
 
@@ -199,14 +199,12 @@ test('a quote: changed, declined, written anew, read as PDF, accepted, and on th
 
 test('a quote past its day is not accepted any more', async ({ page }) => {
   const job = await openRoom(page, 'IM 8803', 'quote?package=tideline')
-  await page.getByLabel('Holds, days').fill('2')
+  await page.getByLabel('Valid for, days').fill('2')
   await page.getByRole('button', { name: 'Write version 1' }).click()
   await expect(page.getByRole('button', { name: 'The customer accepts' })).toBeVisible()
   await shop.open('2027-01-17T09:00:00Z')
   await page.goto(`${shop.url}${job}/quote`)
-  await expect(page.getByRole('button', { name: /^1\. Tideline/ })).toContainText(
-    'past its day since 16 Jan 2027',
-  )
+  await expect(page.getByRole('button', { name: /^1\. Tideline/ })).toContainText('expired 16 Jan 2027')
   await expect(page.getByRole('button', { name: 'The customer accepts' })).toHaveCount(0)
   await shop.open(NOW)
 })
@@ -273,7 +271,7 @@ test('prices and vendors are kept, and what cannot be is refused at its field', 
   )
   await page.getByRole('group', { name: 'Oona Marsh' }).getByRole('button', { name: 'Remove' }).click()
   await keep.click()
-  await expect(page.getByText('“Boathouse” calls in somebody who is taken out here.').first()).toBeVisible()
+  await expect(page.getByText('“Boathouse” calls in somebody who is removed here.').first()).toBeVisible()
   await openRoom(page, 'IM 5012', 'quote?package=headland')
   await expect(page.getByRole('article').first()).toContainText('VAT 21%')
 })

@@ -27,7 +27,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByRole('button', { name: /IM 7341/ }).click()
     const past = page.getByRole('region', { name: 'What we remember' })
     await expect(past).toContainText('IM 7341 is back')
-    await expect(past).toContainText('Paint is gone already')
+    await expect(past).toContainText('Paint already removed')
     await page.getByLabel('Odometer, km').fill('141300')
     await page.getByLabel('Keys').fill('one, on a shackle')
     await page.getByLabel('Warning lights, broken trim').fill('engine light on')
@@ -60,7 +60,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByLabel('Note', { exact: true }).fill('fish box, rear footwell')
     await page.getByRole('button', { name: 'Add stained' }).click()
     await page.getByLabel('Door-handle cups').check()
-    await expect(page.getByText('1 of 10 looked at')).toBeVisible()
+    await expect(page.getByText('1 of 10 checked')).toBeVisible()
   })
 
   await test.step('photographed where it was touched, with a circle round it', async () => {
@@ -135,7 +135,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page.getByText(/lifetime 7\.6 µm − removed before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
     await expect(page.getByText('Before and after compared')).toBeVisible()
     await page.getByRole('button', { name: 'What has gone' }).click()
-    await expect(page.getByText('What has gone between')).toBeVisible()
+    await expect(page.getByText('What was removed between')).toBeVisible()
     await page.getByRole('button', { name: 'This visit, before' }).click()
     await page.getByRole('button', { name: 'From meter' }).click()
     await expect(page.getByTestId('gloss')).toContainText('3 readings')

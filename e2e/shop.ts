@@ -67,6 +67,6 @@ export class Shop {
   async remove(): Promise<void> {
     this.house?.vacate()
     this.house = undefined
-    rmSync(this.data, { recursive: true, force: true })
+    rmSync(this.data, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 })
   }
 }

@@ -37,10 +37,10 @@ test('bottles come in, are counted and go; what is wrong is said at its field an
 
   await page.getByRole('button', { name: 'Correct amount of bottle 1', exact: true }).click()
   await page.getByLabel('Left, ml').fill('-3')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Type 0 or more.')).toBeVisible()
   await page.getByLabel('Left, ml').fill('12,5')
-  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.locator('[data-bottle="1"]')).toContainText(/1[23] of 50 ml/)
 
   await page.getByRole('button', { name: 'Write off bottle 2' }).click()

@@ -32,17 +32,17 @@ test('a file that is no photograph is refused in words and waits there; a good o
     buffer: Buffer.from('panel,reading'),
   })
   await expect(strip.getByRole('alert')).toContainText('This is no photograph we can read.')
-  await page.getByRole('button', { name: 'Leave it out' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   await camera.setInputFiles({ name: 'none.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) })
   await expect(strip.getByRole('alert')).toContainText('The file is empty.')
-  await page.getByRole('button', { name: 'Leave it out' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   await camera.setInputFiles({
     name: 'huge.jpg',
     mimeType: 'image/jpeg',
     buffer: Buffer.alloc(31 * 1024 * 1024, 255),
   })
   await expect(strip.getByRole('alert')).toContainText('larger than 30 MB')
-  await page.getByRole('button', { name: 'Leave it out' }).click()
+  await page.getByRole('button', { name: 'Discard' }).click()
   const good = await sharp({ create: { width: 900, height: 700, channels: 3, background: '#557' } })
     .png()
     .toBuffer()
@@ -63,10 +63,10 @@ test('a file that is no photograph is refused in words and waits there; a good o
   await page.getByRole('button', { name: 'Before against after' }).click()
   await page.getByLabel('Edge between before and after').press('ArrowRight')
   await expect(page.getByAltText('Before the work')).toBeVisible()
-  await page.getByRole('button', { name: 'This one alone' }).click()
+  await page.getByRole('button', { name: 'This photograph only' }).click()
   await page.getByRole('button', { name: 'Remove', exact: true }).click()
   await expect(page.getByText('Photograph removed.')).toBeVisible()
-  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await page.getByRole('button', { name: 'Undo' }).click()
   await expect(opened).toHaveCount(1)
 })
 
@@ -115,7 +115,7 @@ test('a correction somebody tells of is written into the ledger and weighs on th
   await page.getByLabel('Taken, µm').fill('5,5')
   await page.getByLabel('Who says so, and what was done').fill('the dealer, before it was sold')
   await page.getByRole('button', { name: 'Add entry' }).click()
-  await expect(page.getByText('Written. It counts from now on.')).toBeVisible()
+  await expect(page.getByText('Saved.')).toBeVisible()
   await expect(page.getByRole('cell', { name: '5.5 ± 1.0', exact: true })).toBeVisible()
   await openJob(page, 'IM 5012', 'survey')
   await expect(page.getByTestId('budget')).toHaveText('2.1 µm')
@@ -155,8 +155,8 @@ test('the practice panel is graded against the model and the colleagues', async 
   await page.getByRole('button', { name: 'Haze' }).click()
   await page.getByRole('button', { name: 'Submit grade' }).click()
   const result = page.getByTestId('practice-result')
-  await expect(result).toContainText('how near you came')
-  await expect(result).toContainText('By its film the panel is thin, as you said.')
+  await expect(result).toContainText('of 100')
+  await expect(result).toContainText('By its paint depth the panel is thin, as you said.')
   await expect(result).toContainText('Colleagues came within')
   await page.getByRole('button', { name: 'Next panel' }).click()
   await expect(page.getByText('Panel 2 of 24')).toBeVisible()

@@ -91,7 +91,7 @@ test('what is no list is refused in words; one nobody can read says so; a shop t
   await page.getByLabel('a holds').selectOption('name')
   await page.route('**/api/bring/**', (route) => route.abort())
   await page.getByRole('button', { name: 'See what it would bring' }).click()
-  await expect(page.getByText(/The shop does not answer. Nothing was brought/)).toBeVisible()
+  await expect(page.getByText(/No reply from the server. Nothing was brought/)).toBeVisible()
 })
 
 test('everything goes along: tables for a spreadsheet, and all of it with the photographs', async ({

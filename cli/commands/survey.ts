@@ -19,7 +19,7 @@ function choice<T extends string>(
   return found
 }
 
-/** Judges a car from a table of film readings: panels, budget, grade. */
+/** Judges a car from a table of depth readings: panels, budget, grade. */
 export const survey: Command = {
   usage: USAGE,
   run(args) {
@@ -75,7 +75,7 @@ function judged(
     grade: {
       index: result.index,
       letter: result.letter,
-      basis: 'no defects recorded: film readings alone cost no points',
+      basis: 'no defects recorded: depth readings alone cost no points',
     },
   }
 }

@@ -33,6 +33,7 @@ const DATES: CareDate[] = [
   { ...span, kind: 'light-polish', spare: true },
   { ...span, kind: 'light-polish', spare: false },
   { ...span, kind: 'renewal' },
+  { ...span, kind: 'renewal', wornBy: day },
 ]
 const MILESTONES: Milestone['key'][] = [
   'dry-until',
@@ -163,4 +164,15 @@ test('a visit that was missed says by when it was due, with the year, and asks t
   const said = saidOf(DUBLIN, { ...span, kind: 'visit', why: 'rhythm', missedBy: day })
   expect(said.title).toBe('Inspection visit overdue (was due by Tuesday 17 November 2026)')
   expect(said.advice).toMatch(/^Please book now\./)
+})
+
+test('a coating that should have ended says so, and promises nothing of it', () => {
+  const said = saidOf(DUBLIN, { ...span, kind: 'renewal', wornBy: day })
+  expect(said.title).toBe('Recoating: the coating has probably worn off (by Tuesday 17 November 2026)')
+  for (const language of LANGUAGES) {
+    const words = ownerWords({ language })
+    const worn = words.protectedUntil('Drizzle Sealant', '29 Apr 2025', 'Aug 2025')
+    expect(worn).toContain('Drizzle Sealant')
+    expect(worn).not.toBe(words.protectedWith('Drizzle Sealant', '29 Apr 2025', 'Aug 2025'))
+  }
 })

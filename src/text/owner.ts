@@ -9,6 +9,8 @@ export type OwnerWords = {
   title: (shop: string) => string
   hello: (name: string) => string
   protectedWith: (products: string, since: string, until: string) => string
+  /** Where that moment has passed. */
+  protectedUntil: (products: string, since: string, until: string) => string
   unprotected: string
   firstDays: string
   yearAhead: string

@@ -11,9 +11,9 @@ export default function ErrorPage({
 }) {
   return (
     <div className="mx-auto max-w-xl p-16 text-center">
-      <h1 className="text-3xl">This did not work</h1>
+      <h1 className="text-3xl">Something went wrong</h1>
       <p className="my-4">
-        Nothing that was kept is lost. Try again; if it happens again, tell whoever looks after the program
+        Nothing you saved is lost. Try again; if it happens again, tell whoever looks after this app
         {error.digest ? ` and give the number ${error.digest}` : ''}.
       </p>
       <Button onClick={reset}>Try again</Button>

@@ -32,7 +32,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
           href="#main"
           className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:bg-sheet focus:p-3"
         >
-          To the content
+          Skip to content
         </a>
         <header className="no-print flex flex-wrap items-center gap-x-2 border-b-2 xl:gap-x-5 border-ink px-4 lg:px-5 py-1.5">
           <Link href="/" className="no-underline">

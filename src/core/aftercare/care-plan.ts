@@ -12,7 +12,8 @@ export type CareAsk =
   | { kind: 'visit'; why: VisitReason; missedBy?: LocalDay }
   /** Without paint to spare there is no polishing any more. */
   | { kind: 'light-polish'; spare: boolean }
-  | { kind: 'renewal' }
+  /** `wornBy` is the day by which the coating should have ended at the latest, where that has passed. */
+  | { kind: 'renewal'; wornBy?: LocalDay }
 
 /** A date or a span of the care plan; `everyWeeks` makes it come back until the end of the plan. */
 export type CareDate = CareAsk & { key: string; first: LocalDay; last: LocalDay; everyWeeks?: number }
@@ -107,6 +108,9 @@ function polishDate({ today, laidOn, polishesLeft }: CareInput, end: LocalDay): 
   ]
 }
 
+/** What was missed is still ahead: from today, for as long as a visit may take its time. */
+const ahead = (today: LocalDay) => ({ first: today, last: plusDays(today, VISIT_WINDOW_DAYS) })
+
 /** What is to be done with this car within a year, in the order of days. */
 export function carePlan(input: CareInput): CareDate[] {
   const end = plusMonths(input.today, PLAN_MONTHS)
@@ -117,9 +121,7 @@ export function carePlan(input: CareInput): CareDate[] {
     kind: 'visit',
     why: visit.why,
     ...(overdue ? { missedBy: visit.until } : {}),
-    // What was missed is still ahead.
-    first: overdue ? input.today : visit.from,
-    last: overdue ? plusDays(input.today, VISIT_WINDOW_DAYS) : visit.until,
+    ...(overdue ? ahead(input.today) : { first: visit.from, last: visit.until }),
   }
   const renewal: CareDate[] =
     goodUntil.low <= end
@@ -127,8 +129,9 @@ export function carePlan(input: CareInput): CareDate[] {
           {
             key: `renewal-${goodUntil.low}`,
             kind: 'renewal',
-            first: goodUntil.low,
-            last: goodUntil.high,
+            ...(goodUntil.high < input.today
+              ? { wornBy: goodUntil.high, ...ahead(input.today) }
+              : { first: goodUntil.low, last: goodUntil.high }),
           },
         ]
       : []

@@ -276,6 +276,29 @@ describe('the care plan', () => {
     expect(plan.find(({ kind }) => kind === 'light-polish')).toMatchObject({ spare: false })
     expect(plan.some(({ kind }) => kind === 'renewal')).toBe(true)
   })
+  test('where a coating should have ended long ago, recoating stands ahead and says since when', () => {
+    const worn = { low: day('2025-07-21'), high: day('2025-10-17') }
+    const renewal = carePlan(input({ goodUntil: worn })).find(({ kind }) => kind === 'renewal')!
+    expect(renewal).toMatchObject({ first: '2027-01-13', last: '2027-02-10', wornBy: '2025-10-17' })
+    const wearing = { low: day('2026-11-01'), high: day('2027-01-13') }
+    const still = carePlan(input({ goodUntil: wearing })).find(({ kind }) => kind === 'renewal')!
+    expect(still).toEqual({
+      key: 'renewal-2026-11-01',
+      kind: 'renewal',
+      first: '2026-11-01',
+      last: '2027-01-13',
+    })
+  })
+  test('has nothing in it that is over', () => {
+    const when = fc.integer({ min: -900, max: 900 }).map((days) => plusDays(day('2027-01-13'), days))
+    fc.assert(
+      fc.property(fc.array(when, { minLength: 4, maxLength: 4 }), (days) => {
+        const [from, until, low, high] = days.toSorted() as [LocalDay, LocalDay, LocalDay, LocalDay]
+        const plan = carePlan(input({ visit: { from, until, why: 'rhythm' }, goodUntil: { low, high } }))
+        for (const { last } of plan) expect(last >= '2027-01-13').toBe(true)
+      }),
+    )
+  })
   test('starts no topper before the coating stands it', () => {
     const plan = carePlan(input({ topperFrom: day('2027-02-02') }))
     expect(plan.find(({ kind }) => kind === 'topper')!.first).toBe('2027-02-02')

@@ -10,7 +10,7 @@ export type VehicleCare = {
   plan: CareDate[]
   rules: CareRule[]
   wishes: VisitWish[]
-  /** A short or long job of it that has not gone home yet. */
+  /** A short or long job of it that has not handed over yet. */
   openJob?: { id: JobId; kind: Job['kind']; arriveAt: Instant }
   /** By panel: how many corrections the paint still has, by the ledger. */
   corrections: { panel: string; name: string; left: CorrectionsLeft }[]

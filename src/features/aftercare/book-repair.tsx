@@ -49,7 +49,7 @@ export function BookRepair({ visitId, panels, standsForAll, region, today }: Pro
   const now = { panels: chosen, onGuarantee, from }
   return (
     <BookingDialog
-      title="Coat again what has failed"
+      title="Recoat the failed panels"
       trigger={<Button>Plan the repair</Button>}
       open={open}
       onOpenChange={(next) => {
@@ -95,7 +95,7 @@ export function BookRepair({ visitId, panels, standsForAll, region, today }: Pro
       />
       {onGuarantee && !standsForAll && (
         <p className="text-copper">
-          By the rules this is not on guarantee. The shop may still be generous: it is your choice.
+          The guarantee does not cover this. You can still choose to do it free of charge.
         </p>
       )}
       {found && !('message' in found) && (
@@ -104,7 +104,7 @@ export function BookRepair({ visitId, panels, standsForAll, region, today }: Pro
           <strong>{onGuarantee ? 'nothing to pay' : money(region, found.totalCents)}</strong>.
         </p>
       )}
-      <Field label="Look from">
+      <Field label="From">
         <DayInput value={from} onChange={(wanted) => void search({ ...now, from: wanted })} />
       </Field>
       <DayChoice found={found} chosen={day} onChoose={setDay} />

@@ -49,16 +49,16 @@ export function BookVisit({ vehicleId, plate, from, region }: Props) {
       ready={day !== undefined}
       onBook={() => run(bookVisit, { vehicleId, day: day!.day, words }, () => setOpen(false))}
     >
-      <Field label="Look from">
+      <Field label="From">
         <DayInput value={start} onChange={(wanted) => void search(wanted)} />
       </Field>
       <DayChoice found={found} chosen={day} onChoose={setDay} />
-      <Field label="What the owner says (may be empty)">
+      <Field label="What the owner says (optional)">
         <input className="field" value={words} onChange={(event) => setWords(event.target.value)} />
       </Field>
       {found && !('message' in found) && (
         <p>
-          Wash, decontamination, a look at every panel, a fresh topper:{' '}
+          Wash, decontamination, every panel inspected, fresh topper:{' '}
           <strong>{money(region, found.totalCents)}</strong>.
         </p>
       )}

@@ -47,10 +47,10 @@ export function BookingDialog({
           )}
           <div className="mt-5 flex gap-3">
             <Button disabled={pending || !ready} onClick={onBook}>
-              {pending ? 'Booking …' : 'Into the schedule'}
+              {pending ? 'Booking…' : 'Add to the schedule'}
             </Button>
             <Dialog.Close asChild>
-              <Button look="quiet">Leave it</Button>
+              <Button look="quiet">Cancel</Button>
             </Dialog.Close>
           </div>
         </Dialog.Content>

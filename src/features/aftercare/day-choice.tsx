@@ -13,7 +13,7 @@ type Props = {
 
 /** Days on which a short job fits without moving anybody, each with the hour at which the car can be fetched. */
 export function DayChoice({ found, chosen, onChoose }: Props) {
-  if (!found) return <p role="status">Looking for days on which it fits …</p>
+  if (!found) return <p role="status">Finding free days…</p>
   if ('message' in found)
     return (
       <p role="alert" className="font-semibold text-copper">
@@ -23,7 +23,7 @@ export function DayChoice({ found, chosen, onChoose }: Props) {
   if (found.days.length === 0)
     return (
       <p role="alert" className="font-semibold text-copper">
-        None of the next twelve days has room. Look from a later day, or move something on the schedule.
+        There is no room on the next twelve days. Choose a later day, or move something on the schedule.
       </p>
     )
   return (

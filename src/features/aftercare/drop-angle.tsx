@@ -37,17 +37,17 @@ export function DropAngle({ degrees, onAngle }: Props) {
           <Field label="Height of the drop" {...(refusal ? { error: refusal } : {})}>
             <NumberInput value={height} onChange={(text) => setHeight(text)} />
           </Field>
-          <Field label="Width where it stands, same unit">
+          <Field label="Width at its foot, same unit">
             <NumberInput value={base} onChange={(text) => setBase(text)} />
           </Field>
           <Button look="outline" onClick={use}>
             {typedAngle.ok
               ? `Take ${typedAngle.value.degrees.toFixed(0)}° ± ${typedAngle.value.uncertaintyDegrees.toFixed(0)}°`
-              : 'Take the angle'}
+              : 'Use this angle'}
           </Button>
         </div>
         <label className="mt-3 inline-flex min-h-11 cursor-pointer items-center rounded border border-ink/60 bg-sheet px-4 font-head text-[15px] font-semibold hover:bg-lichen focus-within:outline-3 focus-within:outline-fern">
-          Read it off a photograph
+          Measure it on a photograph
           <input
             type="file"
             accept="image/*"

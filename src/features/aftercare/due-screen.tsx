@@ -32,12 +32,12 @@ const FILTER_NAME: Record<DueFilter, string> = {
 }
 
 const EMPTY: Record<DueFilter, string> = {
-  now: 'Nobody is due. The next windows open under “Due within 3 weeks”.',
-  soon: 'No window opens in the next three weeks.',
+  now: 'No visit is due. The next are under “Due within 3 weeks”.',
+  soon: 'No visit falls due in the next three weeks.',
   booked: 'No coated car is booked or here.',
-  gone: 'No coat has come to its end yet.',
-  lapsed: 'Everybody has been here within half a year of their window.',
-  all: 'No coated car has gone home yet. The first one appears here with its visits.',
+  gone: 'No car needs recoating yet.',
+  lapsed: 'No visit is more than half a year overdue.',
+  all: 'No coated car has been handed over yet. The first one appears here with its visits.',
 }
 
 /** Who is to be seen next: the windows of every coated car, and the way into the schedule. */
@@ -46,8 +46,8 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
     <div className="mx-auto max-w-6xl p-5">
       <h1 className="text-3xl">Visits</h1>
       <p className="mt-1 max-w-prose text-ink-soft">
-        Every coated car has a window in which it should be looked at: by its product, by how it lives, and by
-        what the last inspection said.
+        When each coated car should be inspected next: by its product, how it is used, and what the last
+        inspection found.
       </p>
       <nav aria-label="Which cars" className="mt-4 flex flex-wrap gap-1.5">
         {DUE_FILTERS.map((each) => (
@@ -84,12 +84,12 @@ export function DueScreen({ cars, more, page, filter, counts, products, today, n
         <div className="mt-4 flex gap-3">
           {page > 0 && (
             <ButtonLink look="outline" href={`/aftercare?show=${filter}&page=${page - 1}`}>
-              The ones before
+              Previous
             </ButtonLink>
           )}
           {more && (
             <ButtonLink look="outline" href={`/aftercare?show=${filter}&page=${page + 1}`}>
-              The next ones
+              Next
             </ButtonLink>
           )}
         </div>
@@ -121,7 +121,7 @@ function DueRow({ car, product, today, now, region }: RowProps) {
               (gone || state === 'overdue' || state === 'lapsed') && 'text-copper',
             )}
           >
-            {asked ? 'Has asked for a visit. ' : ''}
+            {asked ? 'The owner has asked for a visit. ' : ''}
             {booked
               ? bookedText(booked, region, now)
               : gone
@@ -129,8 +129,8 @@ function DueRow({ car, product, today, now, region }: RowProps) {
                 : dueText(region, state, dates.visit, today)}
           </span>{' '}
           <span className="text-ink-soft">
-            {product} of {shortDay(region, dates.laidOn)}, likely good until{' '}
-            {monthYear(region, dates.good.mid)}
+            {product} of {shortDay(region, dates.laidOn)},{' '}
+            {gone ? 'expected to last until' : 'likely good until'} {monthYear(region, dates.good.mid)}
             {dates.lastVisit
               ? `, last inspected ${shortDay(region, dates.lastVisit)}`
               : ', not inspected since'}
@@ -179,14 +179,14 @@ export function dueText(
     days < 14 ? `${days} ${days === 1 ? 'day' : 'days'}` : `${Math.round(days / 7)} weeks`
   switch (state) {
     case 'later':
-      return `Window from ${shortDay(region, from)}.`
+      return `Visit from ${shortDay(region, from)}.`
     case 'soon':
-      return `Window opens in ${weeks(daysBetween(today, from))}.`
+      return `Visit in ${weeks(daysBetween(today, from))}.`
     case 'due':
-      return `Due, in time until ${shortDay(region, until)}.`
+      return `Due now, by ${shortDay(region, until)} at the latest.`
     case 'overdue':
       return `Overdue by ${weeks(daysBetween(until, today))}.`
     case 'lapsed':
-      return `Not seen for long: the window closed ${shortDay(region, until)}.`
+      return `Lapsed: was due by ${shortDay(region, until)}.`
   }
 }

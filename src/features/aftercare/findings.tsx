@@ -19,19 +19,22 @@ type Props = {
   visitId: JobId
   vehicleId: VehicleId
   findings: readonly FindingView[]
-  /** How many parts there are on that car. */
+  /** How many parts there are on that car, and of how many the water was seen at this visit. */
   of: number
+  inspected: number
   repair?: { id: string; number: number; onGuarantee: boolean }
   region: Region
   today: string
 }
 
 /** What the look has found, whether the shop stands for it, and what can be done. */
-export function Findings({ visitId, vehicleId, findings, of, repair, region, today }: Props) {
+export function Findings({ visitId, vehicleId, findings, of, inspected, repair, region, today }: Props) {
   if (findings.length === 0)
     return (
       <p className="max-w-prose" data-testid="findings">
-        Nothing has failed. The outlook beside it is what to tell the owner.
+        {inspected === 0
+          ? 'Nothing has been inspected at this visit yet.'
+          : 'Nothing has failed. Tell the owner what the outlook says.'}
       </p>
     )
   const most = findings.length > of / 2
@@ -40,15 +43,15 @@ export function Findings({ visitId, vehicleId, findings, of, repair, region, tod
     <div data-testid="findings">
       {most ? (
         <p className="max-w-prose">
-          The coating has failed on more than half of the car. Coating panels one by one makes no sense here:
-          quote a new coat.
+          The coating has failed on more than half of the car. Recoating single panels makes no sense here:
+          quote the whole car.
         </p>
       ) : (
         <ul>
           {findings.map((finding) => (
             <li key={finding.unit} className="border-t border-line py-2">
               <p className="font-head text-lg font-semibold text-copper">
-                {finding.name} has most likely gone{' '}
+                {finding.name}: the coating has probably failed{' '}
                 <span className="font-text text-base font-normal">
                   ({percent(region, Math.round((1 - finding.holds) * 100))})
                 </span>

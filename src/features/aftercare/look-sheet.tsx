@@ -61,25 +61,25 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
   const allOthers = () => note(open.map(({ id }) => typed(id, { water: 'tight', feel: 'slick' })))
   const faces = Object.fromEntries(units.map((each) => [each.id, faceOf(each, looks)]))
   return (
-    <section className="sheet p-5" aria-label="The look">
+    <section className="sheet p-5" aria-label="Inspection">
       <h1 className="text-3xl">What does the water do?</h1>
       <p className="mt-1 text-lg" data-testid="look-progress">
         {open.length === 0
-          ? 'Every part was looked at.'
-          : `${units.length - open.length} of ${units.length} looked at. A fine spray on one panel after another.`}
+          ? 'Every part is inspected.'
+          : `${units.length - open.length} of ${units.length} inspected. Use a fine spray, one panel after another.`}
       </p>
       {!closed && (
         <div className="mt-3 flex flex-wrap items-end gap-x-6 gap-y-3">
           <Choice
-            label="Who looks"
+            label="Inspected by"
             options={people.map(({ id, name }) => ({ value: id, name }))}
             value={by}
             onChange={setBy}
           />
           <Choice
-            label="Iron and tar are off, panels wiped"
+            label="Decontaminated (iron and tar), panels wiped"
             options={[
-              { value: 'yes', name: 'Yes, decontaminated' },
+              { value: 'yes', name: 'Yes' },
               { value: 'no', name: 'No, only washed' },
             ]}
             value={cleaned ? 'yes' : 'no'}
@@ -89,7 +89,8 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
       )}
       {!closed && !cleaned && (
         <p className="mt-2 text-ink-soft">
-          Dirt hides a coating that is still there: what is seen now will count for less.
+          Dirt can hide a coating that is still there, so results from a car that was only washed count for
+          less.
         </p>
       )}
       {/* Small enough that the buttons below are in reach without scrolling. */}
@@ -122,7 +123,7 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
         </p>
         <p className="text-ink-soft">{beforeText(before[selected])}</p>
         {closed ? (
-          <p className="mt-2">{known ? WATER_WORDS[known.water].name : 'Not looked at.'}</p>
+          <p className="mt-2">{known ? WATER_WORDS[known.water].name : 'Not inspected.'}</p>
         ) : (
           <>
             <fieldset className="mt-3 grid gap-2 sm:grid-cols-2" aria-label="Water">
@@ -155,8 +156,8 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
             )}
             {!noting.reached && noting.waiting.length > 0 && (
               <p role="status" className="mt-3 font-semibold">
-                {noting.waiting.length} {noting.waiting.length === 1 ? 'look waits' : 'looks wait'} on this
-                tablet until the shop is reached again. Go on; nothing is lost.
+                {noting.waiting.length} {noting.waiting.length === 1 ? 'result waits' : 'results wait'} on
+                this tablet until the server is reached again. Go on; nothing is lost.
               </p>
             )}
             <div className="mt-4 flex flex-wrap gap-3">
@@ -198,7 +199,7 @@ function typed(unit: string, look: Partial<KeptLook> & Pick<KeptLook, 'water'>) 
 
 function faceOf({ id, name }: Unit, looks: readonly Touched[]): PanelFace {
   const look = looks.find(({ unit }) => unit === id)
-  if (!look) return { fill: 'var(--c-sheet)', ink: 'var(--c-ink)', text: '', label: `${name}: not looked at` }
+  if (!look) return { fill: 'var(--c-sheet)', ink: 'var(--c-ink)', text: '', label: `${name}: not inspected` }
   const bad = BAD.includes(look.water)
   return {
     fill: bad ? 'var(--c-copper-soft)' : look.water === 'tight' ? 'var(--c-fern-soft)' : 'var(--c-lichen)',
@@ -210,7 +211,7 @@ function faceOf({ id, name }: Unit, looks: readonly Touched[]): PanelFace {
 }
 
 function beforeText(before: LastLook | undefined): string {
-  if (!before) return 'First look since it was coated.'
+  if (!before) return 'First inspection since it was coated.'
   const { water, feel, angleDegrees, on } = before
   return [
     `Last time, ${on}: ${WATER_WORDS[water].name.toLowerCase()}`,
@@ -258,7 +259,7 @@ function Details({ look, pending, onKeep, onBack }: DetailProps) {
         />
       </Field>
       <Button look="quiet" disabled={pending} onClick={onBack}>
-        Take this look back
+        Undo this result
       </Button>
     </div>
   )

@@ -41,7 +41,8 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
     <div className="mx-auto max-w-6xl p-5">
       <h1 className="text-3xl">Messages</h1>
       <p className="mt-1 max-w-prose text-ink-soft">
-        Nothing goes out by itself: you look, and put it into the queue. From {quiet.from} to {quiet.until}
+        Nothing is sent by itself: you check each message and add it to the queue. From {quiet.from} to{' '}
+        {quiet.until}
         {quiet.sundays ? ' and on Sundays' : ''} nothing is sent.
       </p>
       {refusal && (
@@ -52,7 +53,7 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
       {!refusal && went && (
         <p role="status" className="mt-3">
           {went.notBefore
-            ? `It is quiet until ${moment(region, went.notBefore, now)}: nothing is sent before.`
+            ? `Quiet hours until ${moment(region, went.notBefore, now)}: nothing is sent before.`
             : `${went.queued} ${went.queued === 1 ? 'message' : 'messages'}, done.`}
         </p>
       )}
@@ -133,12 +134,12 @@ export function MessagesScreen({ proposals, queue, sent, replies, plates, page, 
         <div className="mt-3 flex gap-3">
           {page > 0 && (
             <ButtonLink look="outline" href={`/aftercare/messages?page=${page - 1}`}>
-              Later ones
+              Newer
             </ButtonLink>
           )}
           {sent.more && (
             <ButtonLink look="outline" href={`/aftercare/messages?page=${page + 1}`}>
-              Earlier ones
+              Older
             </ButtonLink>
           )}
         </div>
@@ -199,7 +200,7 @@ function Proposals({ proposals: { shown, more }, run, pending, onQueued }: Propo
       <section className="mt-6">
         <h2 className="text-xl">To send today</h2>
         <p className="mt-1 text-ink-soft">
-          Nothing. Windows, seasons and fresh coatings are looked at anew every day.
+          Nothing. This list is made every day from visits due, seasons and fresh coatings.
         </p>
       </section>
     )

@@ -55,7 +55,7 @@ function config(view: OutlookView, region: Region, ink: Ink): ChartConfiguration
         ]
       : []),
     {
-      label: 'Gone below this',
+      label: 'Failed below this',
       data: [
         { x: 0, y: 50 },
         { x: view.curve.at(-1)!.month, y: 50 },
@@ -76,7 +76,7 @@ function config(view: OutlookView, region: Region, ink: Ink): ChartConfiguration
       pointRadius: 0,
     },
     {
-      label: 'Seen on a panel',
+      label: 'Inspected panel',
       data: view.looks.map(({ month, level }, at) => ({
         x: month + ((at % 5) - 2) * 0.06,
         y: ofHundred(level),
@@ -112,11 +112,11 @@ function config(view: OutlookView, region: Region, ink: Ink): ChartConfiguration
           labels: {
             boxWidth: 22,
             boxHeight: 3,
-            filter: ({ text }) => text !== 'high' && text !== 'Seen on a panel',
+            filter: ({ text }) => text !== 'high' && text !== 'Inspected panel',
           },
         },
         tooltip: {
-          filter: ({ dataset }) => dataset.label === 'Seen on a panel',
+          filter: ({ dataset }) => dataset.label === 'Inspected panel',
           callbacks: { title: () => '', label: ({ dataIndex }) => lookText(view, dataIndex) },
         },
       },

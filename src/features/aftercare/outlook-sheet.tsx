@@ -5,7 +5,7 @@ import { panelsOf, type Shape } from '@/core/vehicle'
 import { WATER_WORDS } from '@/text/en/aftercare'
 import { monthYear, shortDay } from '@/text/formats'
 import { BodyPlan } from '@/ui/body-plan'
-import { useRegion } from '@/ui/region'
+import { useRegion, useToday } from '@/ui/region'
 import { Hatches } from '../survey/hatches'
 import { OutlookChart } from './outlook-chart'
 import { holdsWord, type OutlookView, outlookFaces } from './outlook-view'
@@ -15,6 +15,7 @@ type Props = { shape: Shape; views: readonly OutlookView[] }
 /** How the protection stands, by surface: until when it should hold, the curve with its band, and every panel. */
 export function OutlookSheet({ shape, views }: Props) {
   const region = useRegion()
+  const today = useToday()
   const [at, setAt] = useState(0)
   const view = views[Math.min(at, views.length - 1)]!
   return (
@@ -37,7 +38,10 @@ export function OutlookSheet({ shape, views }: Props) {
       )}
       <p className="text-lg" data-testid="outlook">
         {view.products} of {shortDay(region, view.laidOn)}.{' '}
-        <strong>Likely good until {monthYear(region, view.goodUntil.mid)}</strong>
+        <strong>
+          {view.goodUntil.mid < today ? 'Probably worn off since' : 'Likely good until'}{' '}
+          {monthYear(region, view.goodUntil.mid)}
+        </strong>
         {view.goodUntil.low !== view.goodUntil.high && (
           <>
             {' '}
@@ -73,9 +77,9 @@ function PanelOutlook({ shape, view }: { shape: Shape; view: OutlookView }) {
           <strong>{unit.name}</strong>
           {unit.water
             ? `, last inspected: ${WATER_WORDS[unit.water].name.toLowerCase()}.`
-            : ', not looked at yet.'}{' '}
+            : ', not inspected yet.'}{' '}
           {holdsWord(unit.holds) === 'gone'
-            ? `Most likely gone${unit.failsAlone ? ', and it alone' : ''}.`
+            ? `Probably failed${unit.failsAlone ? ', the only panel that has' : ''}.`
             : `Likely good until ${monthYear(region, unit.goodUntil.mid)} (${monthYear(region, unit.goodUntil.low)} to ${monthYear(region, unit.goodUntil.high)}).`}
         </p>
       )}

@@ -109,7 +109,7 @@ export function outlookFaces(
         {
           ...FACE[word],
           text: `${Math.round(holds * 100)}`,
-          label: `${name}: ${word === 'gone' ? 'has most likely gone' : word}, ${percent(region, holds * 100)} likely to hold`,
+          label: `${name}: ${word === 'gone' ? 'has probably failed' : word}, ${percent(region, holds * 100)} likely to hold`,
           ...(word === 'gone' ? { mark: 'noted' as const } : {}),
         },
       ]

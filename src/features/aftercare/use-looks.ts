@@ -44,7 +44,7 @@ export function useLooks(jobId: JobId, kept: readonly KeptLook[]) {
     /** Notes looks of one pair of eyes at once. Without a name nothing is noted. */
     add(seen: readonly Seen['look'][], { by, cleaned }: Pick<Seen, 'by' | 'cleaned'>): void {
       if (by) note(KEEP_LOOKS, { by, cleaned, looks: seen })
-      else setMissing('Say who looks.')
+      else setMissing('Say who is inspecting.')
     },
     /** Takes the look at a part back, whether the shop has it already or not. */
     takeBack: (unit: string) => note(TAKE_LOOK_BACK, { unit }),

@@ -66,7 +66,7 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
       <div className="space-y-7">
         {visit.protection.surfaces.length === 0 ? (
           <p className="max-w-prose text-lg">
-            Nothing was ever coated here. What is seen is kept, and there is no outlook to move.
+            No coating is on record for this car. What you enter is saved; there is no outlook to update.
           </p>
         ) : (
           <>
@@ -77,6 +77,7 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
                 vehicleId={job.vehicle.id}
                 findings={visit.findings}
                 of={visit.units.length}
+                inspected={visit.looks.length}
                 region={setup.region}
                 today={dayIn(region.timezone, now)}
                 {...(visit.repair
@@ -97,8 +98,8 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
           </>
         )}
         <p className="text-[15px] text-ink-soft">
-          Gloss and film are read under Survey, damage is entered under Walk-round; both are compared with the
-          last visit there.
+          Gloss and paint depth are read under Survey, damage is recorded under Walk-round; both are compared
+          there with the last visit.
         </p>
       </div>
     </div>

@@ -30,7 +30,7 @@ export function CareScreen({
           <p className="mt-3 max-w-prose text-lg text-ink-soft">
             {agreement && agreement.summary.layers.length === 0
               ? agreement.summary.panels.some(({ process }) => process === 'all-in-one')
-                ? 'No coating is part of this job. Its protection comes from the all-in-one: wash by hand, and again when water stops beading.'
+                ? 'No coating is part of this job. Its protection comes from the all-in-one: wash by hand, and have it protected again when water stops beading.'
                 : 'No coating or protection is part of this job.'
               : 'The dates begin with the first layer that is logged on the job card.'}
           </p>

@@ -63,7 +63,7 @@ export function BringList({ today }: { today: LocalDay }) {
     setLoaded(undefined)
     setBrought(undefined)
     if (!file) return
-    if (file.size > MOST_BYTES) return setFault('This file is larger than 80 MB. Cut it and bring the parts.')
+    if (file.size > MOST_BYTES) return setFault('This file is larger than 80 MB. Split it and bring the parts.')
     const table = readTable(new Uint8Array(await file.arrayBuffer()), MOST_LINES)
     if (!table.ok) return setFault(listFileText(table.error))
     const rows = withoutEnd(table.value.rows)
@@ -241,7 +241,7 @@ export function BringList({ today }: { today: LocalDay }) {
                   Bring it in
                 </Button>
                 <Button look="quiet" onClick={forget}>
-                  Leave it
+                  Cancel
                 </Button>
                 {refusal && (
                   <p role="alert" className="text-copper">

@@ -17,8 +17,7 @@ export function DataScreen({ lists, today, now }: Props) {
       <section className="mt-5">
         <h2 className="text-2xl">Bring customers and vehicles</h2>
         <p className="mt-1 max-w-prose text-ink-soft">
-          Customers, their vehicles and what was done on them before. Whoever the shop knows already is
-          recognised by plate, VIN, telephone or e-mail. Nothing counts until you have seen what it would bring.
+          Customers, their vehicles and what was done on them before. Anyone you already have is found by plate, VIN, telephone or e-mail. Nothing is imported until you have seen what it would bring.
         </p>
         <div className="mt-4">
           <BringList today={today} />

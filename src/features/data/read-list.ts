@@ -76,7 +76,7 @@ async function sendPiece(id: string, piece: object): Promise<Sent> {
       if (turn === TRIES)
         return {
           ok: false,
-          message: 'The shop does not answer. Nothing was brought; try again when it is there.',
+          message: 'No reply from the server. Nothing was brought; try again.',
         }
       await new Promise((resolve) => setTimeout(resolve, AGAIN_AFTER_MS))
     }

@@ -80,7 +80,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       <h1 className="text-3xl">Final inspection</h1>
       <p className="mt-1 text-lg" data-testid="inspection">
         {passed
-          ? 'Everything is checked, and nothing is at fault.'
+          ? 'Everything is checked; no faults.'
           : `${items.length - open.length} of ${items.length} checked${faults.length > 0 ? `, ${faults.length} at fault` : ''}. Lamp from two sides, eye level along every panel.`}
       </p>
       {!closed && (
@@ -98,8 +98,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
           )}
           {eyes.length === 0 && (
             <p className="text-copper">
-              Everybody here worked on this paint. Add whoever is to look under Shop, People, and let them
-              look.
+              Everybody here worked on this paint. Add another inspector under Shop, People, bays and hours.
             </p>
           )}
         </div>

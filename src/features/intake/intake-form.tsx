@@ -193,7 +193,7 @@ function Stem({
   onGo: (step: number) => void
 }) {
   return (
-    <ol className="mt-3 mb-4 flex border-b-2 border-fern-soft" aria-label="Stretches of the intake">
+    <ol className="mt-3 mb-4 flex border-b-2 border-fern-soft" aria-label="Steps of the check-in">
       {STEPS.map(({ short, fields }, at) => {
         const wrong = fields.some((field) => errors[field])
         return (

@@ -30,7 +30,7 @@ export function PastCard({ past, onForget }: { past: Past; onForget: () => void 
       </ul>
       {taken.length > 0 && (
         <p className="mt-2 text-[15px] text-copper">
-          Paint is gone already:{' '}
+          Paint already removed:{' '}
           {taken
             .slice(0, 4)
             .map(

@@ -49,7 +49,7 @@ function Size({ form }: { form: Form }) {
       <Amount form={form} name="length" label="Length" quantity="length" placeholder={shown(usual.lengthM)} />
       <Amount form={form} name="height" label="Height" quantity="length" placeholder={shown(usual.heightM)} />
       <p className="self-end pb-3 text-sm text-ink-soft max-sm:pb-0">
-        Decides which bays it fits into. Left empty, what is usual for its shape is taken.
+        Decides which bays it fits. Left empty, the usual size for its shape is used.
       </p>
     </div>
   )

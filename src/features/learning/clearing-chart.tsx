@@ -23,7 +23,7 @@ export function ClearingChart({ clearing }: { clearing: Learned['clearing'] }) {
             backgroundColor: ink('fern-soft'),
           },
           {
-            label: 'Found gone',
+            label: 'Removed',
             data: clearing.map(({ reached }) => percent(reached)),
             backgroundColor: ink('fern'),
           },

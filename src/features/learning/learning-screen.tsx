@@ -63,8 +63,8 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
       </div>
       {learned.jobs === 0 ? (
         <p className="mt-8 max-w-prose text-lg">
-          Every job teaches something as it is handed over: hours against the plan, marks gone against the
-          promise, product used, punctuality, and what was left over. The first one appears here.
+          Every job teaches something as it is handed over: hours against the plan, defects removed against
+          the promise, product used, punctuality, and what was earned. The first one appears here.
         </p>
       ) : (
         <>

@@ -32,8 +32,7 @@ export function ProductChart({ products }: { products: Learned['products'] }) {
     }),
     [products],
   )
-  if (products.length === 0)
-    return <p className="text-ink-soft">Nothing was poured from a bottle by its label yet.</p>
+  if (products.length === 0) return <p className="text-ink-soft">No bottle has been used by its label yet.</p>
   const said = products
     .map(({ name, plannedMl, ml }) => `${name}: ${round1(plannedMl)} ml planned, ${round1(ml)} poured`)
     .join('; ')

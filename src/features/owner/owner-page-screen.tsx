@@ -38,7 +38,7 @@ export function OwnerPageScreen({ token, page, shop, region, now }: Props) {
           <p className="text-lg">
             {words.hello(customer.name)}{' '}
             {paint
-              ? words.protectedWith(
+              ? words[paint.goodUntil.mid < today ? 'protectedUntil' : 'protectedWith'](
                   list(region, [...new Set(paint.products.map(({ name }) => name))]),
                   shortDay(region, paint.laidOn),
                   monthYear(region, paint.goodUntil.mid),

@@ -34,7 +34,7 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
                   <strong>{upload.name}</strong>: {upload.fault}
                 </p>
                 <Button look="quiet" className="mt-1" onClick={() => album.drop(upload)}>
-                  Leave it out
+                  Discard
                 </Button>
               </div>
             ) : (
@@ -55,7 +55,7 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
             className="min-h-11 underline underline-offset-4"
             onClick={() => void album.undoRemove()}
           >
-            Bring it back
+            Undo
           </button>
         </p>
       )}

@@ -46,7 +46,7 @@ export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Prop
             </Dialog.Title>
             {before && after && (
               <Button look="outline" aria-pressed={comparing} onClick={() => setComparing(!comparing)}>
-                {comparing ? 'This one alone' : 'Before against after'}
+                {comparing ? 'This photograph only' : 'Before against after'}
               </Button>
             )}
             <Dialog.Close className="ml-auto min-h-11 rounded border border-ink/60 px-4 font-head font-semibold">

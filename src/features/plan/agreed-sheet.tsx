@@ -38,7 +38,7 @@ export function AgreedSheet({
         <p className="mt-4">
           Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected{' '}
           {letterOf(summary.indexAfter)} {summary.indexAfter.toFixed(0)}. About{' '}
-          {percent(region, Math.round(summary.expectedClearing * 100))} of the defects go.
+          {percent(region, Math.round(summary.expectedClearing * 100))} of the defects will be removed.
         </p>
         {summary.expectation.length > 0 ? (
           <ul className="mt-3 space-y-1 border-l-4 border-copper pl-3">
@@ -62,7 +62,7 @@ export function AgreedSheet({
           <p className="mt-1">Deposit before the work begins: {money(setup.region, summary.depositCents)}.</p>
         )}
         <div className="mt-5 flex flex-wrap gap-2">
-          <ButtonLink href={`/jobs/${job.id}/schedule`}>To its schedule</ButtonLink>
+          <ButtonLink href={`/jobs/${job.id}/schedule`}>See the schedule</ButtonLink>
           {quoted && (
             <ButtonLink look="outline" href={`/jobs/${job.id}/quote`}>
               The quote and its versions

@@ -45,7 +45,7 @@ export function Difference({
           {money(region, Math.abs(cents))} {cents >= 0 ? 'more' : 'less'}
         </strong>{' '}
         than {name}: {duration(region, Math.abs(minutes))} {minutes >= 0 ? 'more' : 'less'} at the machine,{' '}
-        {number(region, Math.abs(points), 1)} points {points >= 0 ? 'won' : 'given up'}.
+        {number(region, Math.abs(points), 1)} points {points >= 0 ? 'more' : 'less'}.
       </p>
       <ul className="mt-1 text-sm text-ink-soft">
         {changedPanels(region, from, to).map(({ change, panels }) => (

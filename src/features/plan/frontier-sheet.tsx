@@ -185,13 +185,13 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             />
           ) : (
             <p className="rounded bg-lichen/70 p-4 text-lg">
-              Machine polishing would not improve this car. Options for this car is a wash, and protection
-              where nothing speaks against it.
+              Machine polishing would not improve this car. What remains is a wash, and protection where
+              nothing speaks against it.
             </p>
           )}
           <p className="mt-3 rounded bg-lichen/70 px-3 py-2 text-[15px]" aria-live="polite">
             {later.minutes === here.minutes ? (
-              'Nothing more is to be won safely: what is left stays, and says so in the offer.'
+              'Nothing more can be removed safely: what is left stays, and the quote says so.'
             ) : (
               <>
                 The next hour buys <strong>{number(region, later.gain - here.gain, 1)} points</strong> for{' '}
@@ -253,7 +253,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
           </div>
           <p className="my-2 text-sm text-ink-soft">
             What each panel’s process removes, {unitSign(region, 'depth')}; the darker, the stronger. Touch a
-            panel to see why, and to hold it.
+            panel to see why, and to lock it.
           </p>
           <PanelWays
             ways={ways}

@@ -66,7 +66,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
           Locked to this. Unlock
         </button>
       ) : (
-        <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to hold it here.</p>
+        <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to lock it.</p>
       )}
       <p className="mt-2 border-l-4 border-fern-soft pl-3 text-[15px]">{whyThis(region, chosen, all)}</p>
       <Inside option={chosen} ways={ways} care={care} />
@@ -127,7 +127,7 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
                 </span>
                 <span className="text-ink-soft">
                   {duration(region, part.minutes)}: {number(region, part.sections, 1)} sections ×{' '}
-                  {step.passes} passes {Math.round(part.machine)} min, wiping and looking{' '}
+                  {step.passes} passes {Math.round(part.machine)} min, wiping and checking{' '}
                   {Math.round(part.handling)}, setting up {part.changeOver.toFixed(0)}
                 </span>
               </li>

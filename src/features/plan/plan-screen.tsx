@@ -34,8 +34,8 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       <div className="mx-auto max-w-xl p-10 text-center">
         <h1 className="text-2xl">Measure first</h1>
         <p className="my-4">
-          Hours, price and date come from the paint of this car. Read a few panels, then the packages stand
-          here.
+          Hours, price and date come from the paint of this car. Measure a few panels, then the packages
+          appear here.
         </p>
         <ButtonLink href={`/jobs/${job.id}/survey`}>Measure the paint</ButtonLink>
       </div>
@@ -69,7 +69,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       </div>
       {flawless && (
         <p className="mb-4 border-l-4 border-copper pl-3">
-          No defects are written down, so these packages protect the car but correct nothing. Was it looked at
+          No defects are recorded, so these packages protect the car but correct nothing. Was it inspected
           under the lamp? <a href={`/jobs/${job.id}/survey`}>Back to the survey</a>
         </p>
       )}

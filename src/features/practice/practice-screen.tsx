@@ -70,7 +70,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
         </div>
         <div className="mt-3">
           <Choice
-            label="What does the film say?"
+            label="What does the paint depth say?"
             options={PRACTICE_FINDINGS.map((value) => ({ value, name: FINDING_NAME[value] }))}
             value={finding}
             onChange={(value) => !graded && setFinding(value)}
@@ -86,7 +86,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
         ) : (
           <section className="sheet space-y-4 p-4" aria-label="Your grade">
             <Choice
-              label="Who is looking?"
+              label="Who is grading?"
               options={people.map(({ id, name }) => ({ value: id, name }))}
               value={person}
               onChange={setPerson}
@@ -146,17 +146,18 @@ function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded
     ...colleagues.map(({ name, indexGraded }) => ({ name, index: indexGraded, strong: false })),
   ]
   return (
-    <section className="sheet p-4" aria-label="How near it was" data-testid="practice-result">
+    <section className="sheet p-4" aria-label="How close you came" data-testid="practice-result">
       <p className="flex items-baseline gap-3">
         <span className="font-head text-5xl font-bold">{own.nearness.toFixed(0)}</span>
-        <span className="text-ink-soft">of 100: how near you came</span>
+        <span className="text-ink-soft">of 100</span>
       </p>
       <p className="mt-2 text-[15px]">
         You: {letterOf(own.indexGraded)} {own.indexGraded.toFixed(0)}. The model: {letterOf(own.indexTrue)}{' '}
         {own.indexTrue.toFixed(0)}.
       </p>
       <p className="mt-1 text-[15px]">
-        By its film the panel is <strong>{FINDING_NAME[truth.finding as FindingKind].toLowerCase()}</strong>
+        By its paint depth the panel is{' '}
+        <strong>{FINDING_NAME[truth.finding as FindingKind].toLowerCase()}</strong>
         {own.findingRight ? ', as you said.' : <span className="text-copper">, not what you said.</span>}
       </p>
       <IndexLine truth={own.indexTrue} marks={marks} />

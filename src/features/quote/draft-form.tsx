@@ -68,13 +68,13 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       </Field>
       {draft.processes && (
         <p className="text-sm text-ink-soft">
-          With the processes chosen along the curve.{' '}
+          With the processes you chose on the curve.{' '}
           <button
             type="button"
             className="min-h-11 underline underline-offset-4"
             onClick={() => edit(draft.forgetProcesses)}
           >
-            Take the package’s own
+            Use the package’s own
           </button>
         </p>
       )}
@@ -87,7 +87,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       <div className="grid grid-cols-3 gap-3">
         {text('discount', 'Discount, %', 'discountPercent')}
         {text('deposit', 'Deposit, %', 'depositPercent')}
-        {text('days', 'Holds, days', 'validDays')}
+        {text('days', 'Valid for, days', 'validDays')}
       </div>
       <Field label="A word to the customer" error={refused?.field === 'note' ? refused.message : undefined}>
         <textarea

@@ -124,9 +124,7 @@ function OneVersion({
       </div>
       {state.kind === 'open' && !closed && <Decide jobId={job.id} version={quote.version} />}
       {state.kind === 'expired' && !closed && (
-        <p className="text-copper">
-          Past its day. Write the next version; it is worked out at today’s price.
-        </p>
+        <p className="text-copper">Expired. Write the next version; it is priced at today’s rates.</p>
       )}
     </section>
   )

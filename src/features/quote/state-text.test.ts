@@ -11,7 +11,7 @@ describe('how a quote stands, in a line', () => {
     [{ kind: 'accepted', at }, 'accepted 27 Jan 2027'],
     [{ kind: 'declined', at, words: '' }, 'declined 27 Jan 2027'],
     [{ kind: 'declined', at, words: 'too dear' }, 'declined 27 Jan 2027: “too dear”'],
-    [{ kind: 'expired', since: at }, 'past its day since 27 Jan 2027'],
+    [{ kind: 'expired', since: at }, 'expired 27 Jan 2027'],
     [{ kind: 'superseded' }, 'replaced by a later version'],
   ]
   test.each(cases)('%o', (state, words) => {

@@ -14,7 +14,7 @@ export function stateText(state: QuoteState, region: Region): string {
     case 'declined':
       return `declined ${shortDay(region, dayIn(region.timezone, state.at))}${state.words ? `: “${state.words}”` : ''}`
     case 'expired':
-      return `past its day since ${shortDay(region, dayIn(region.timezone, state.since))}`
+      return `expired ${shortDay(region, dayIn(region.timezone, state.since))}`
     case 'superseded':
       return 'replaced by a later version'
     default:

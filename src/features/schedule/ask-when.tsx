@@ -161,7 +161,7 @@ function Answer({ answer, checkIn, ...shop }: AnswerProps) {
           <Sooner sooner={sooner} {...shop} />
           {noSooner.length > 0 && (
             <p className="text-sm text-ink-soft">
-              Tried as well, and no sooner: {noSooner.map((kind) => WAY_WORDS[kind]).join('; ')}.
+              Also tried, but no sooner: {noSooner.map((kind) => WAY_WORDS[kind]).join('; ')}.
             </p>
           )}
           <ButtonLink href={checkIn}>Check in</ButtonLink>

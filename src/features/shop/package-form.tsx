@@ -195,7 +195,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
       )}
       {onRemove && (
         <Button look="quiet" onClick={onRemove}>
-          Take this package out
+          Remove this package
         </Button>
       )}
     </section>

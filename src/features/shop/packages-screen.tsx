@@ -106,7 +106,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
           </Button>
           {removed && (
             <p className="mt-3 text-sm" role="status">
-              {removed.template.name || 'A new package'} is taken out.{' '}
+              {removed.template.name || 'A new package'} is removed.{' '}
               <button
                 type="button"
                 className="min-h-11 underline underline-offset-4"
@@ -116,7 +116,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
                   setRemoved(undefined)
                 }}
               >
-                Bring it back
+                Undo
               </button>
             </p>
           )}

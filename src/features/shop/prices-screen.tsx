@@ -102,7 +102,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
             'rates.consumablesCents',
           )}
           {text('Deposit, %', typed.deposit, (deposit) => set({ deposit }), 'terms.depositPercent')}
-          {text('Holds, days', typed.validDays, (validDays) => set({ validDays }), 'terms.validDays')}
+          {text('Valid for, days', typed.validDays, (validDays) => set({ validDays }), 'terms.validDays')}
         </div>
       </Part>
       <Part title="Material of extras" words="For one panel, lamp, pane or car; the hours come on top.">

@@ -209,10 +209,16 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         </p>
       )}
       <div className="grid gap-3 sm:grid-cols-2">
-        {text(`Film before, ${depth}`, film.before, (before) => setFilm({ ...film, before }), 'beforeUm', {
-          hint: 'Several readings of the square, with spaces. May stay empty.',
-        })}
-        {text(`Film after, ${depth}`, film.after, (after) => setFilm({ ...film, after }), 'afterUm', {
+        {text(
+          `Paint depth before, ${depth}`,
+          film.before,
+          (before) => setFilm({ ...film, before }),
+          'beforeUm',
+          {
+            hint: 'Several readings of the square, with spaces between them (optional).',
+          },
+        )}
+        {text(`Paint depth after, ${depth}`, film.after, (after) => setFilm({ ...film, after }), 'afterUm', {
           hint: 'The same square again.',
         })}
       </div>

@@ -46,7 +46,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                 </p>
                 <p>
                   {percent(region, Math.round(100 * attempt.cleared))} of{' '}
-                  {SEVERITY_NAME[attempt.mark.severity]} {markName(region, attempt.mark.kind)} gone, haze{' '}
+                  {SEVERITY_NAME[attempt.mark.severity]} {markName(region, attempt.mark.kind)} removed, haze{' '}
                   {attempt.haze}, panel {attempt.heat}
                   {removal
                     ? `, ${figure(region, 'depth', removal.removedUm, 1)} ± ${measured(region, 'depth', removal.uncertaintyUm, 1)} taken by the gauge`

@@ -81,7 +81,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         (likely range {number(region, low, 2)} to {number(region, high, 2)}).{' '}
         {recall.closest
           ? `The shop knows ${carsText(recall.closest.cars)} ${KIN[recall.closest.kinship.id]}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
-          : 'No car with paint like this has taught the shop anything yet.'}{' '}
+          : 'No car with paint like this has been recorded yet.'}{' '}
         The plan uses this figure.
       </p>
     </section>

@@ -57,10 +57,10 @@ export function NumberEditor<Input>({
         />
       </Field>
       <Button disabled={pending} onClick={() => run(action, input(numberOf(typed)), () => setOpen(false))}>
-        Keep
+        Save
       </Button>
       <Button look="outline" onClick={() => setOpen(false)}>
-        Leave it
+        Cancel
       </Button>
     </span>
   )

@@ -125,8 +125,8 @@ export const Distribution = memo(function Distribution({ judgement }: { judgemen
           ) : (
             'No panel stands out.'
           )}{' '}
-          The pale band is the car’s own level and what still belongs to it. The copper line is the safe
-          minimum of {measured(region, 'depth', FLOOR_UM)}.
+          The pale band is what is typical of this car. The copper line is the safe minimum of{' '}
+          {measured(region, 'depth', FLOOR_UM)}.
         </p>
       </figcaption>
       <ChartCanvas label={said} className="h-72" draw={draw} />

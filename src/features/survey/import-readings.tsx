@@ -99,7 +99,7 @@ export function ImportReadings({ panels, onTake }: Props) {
               in place of those the panels have
             </label>
             <Dialog.Close className="ml-auto min-h-11 rounded px-4 underline underline-offset-4">
-              Leave it
+              Cancel
             </Dialog.Close>
           </div>
         </Dialog.Content>

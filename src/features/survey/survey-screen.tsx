@@ -204,7 +204,7 @@ export function SurveyScreen(props: Props) {
         </div>
         {shown.kind === 'difference' ? (
           <p className="mt-2 text-sm text-ink-soft">
-            What has gone between “{read[0]!.name}” and “{read.at(-1)!.name}”, {unitSign(region, 'depth')}.
+            What was removed between “{read[0]!.name}” and “{read.at(-1)!.name}”, {unitSign(region, 'depth')}.
             Darker is more; what stands in brackets is within the error of the readings.
           </p>
         ) : (

@@ -38,7 +38,7 @@ export function BringHistory() {
           <input className="field" value={owner} onChange={(event) => setOwner(event.target.value)} />
         </Field>
         <Button disabled={pending} onClick={read}>
-          {pending ? 'Importing …' : 'Import'}
+          {pending ? 'Importing…' : 'Import'}
         </Button>
         {message && (
           <p role="alert" className="font-semibold text-copper sm:col-span-3">

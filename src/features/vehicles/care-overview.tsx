@@ -101,7 +101,7 @@ export function CareOverview({ known: { customer, vehicle }, care, region, now }
           </section>
         )}
         <section>
-          <h2 className="text-2xl">Do, and do not</h2>
+          <h2 className="text-2xl">Do and avoid</h2>
           <RuleLists region={region} rules={rules} />
         </section>
       </div>

@@ -120,10 +120,10 @@ function BroughtHistory({
             <span className="block text-ink-soft">
               {[
                 stay.film.length > 0
-                  ? `${stay.film.reduce((sum, { values }) => sum + values.length, 0)} film readings`
+                  ? `${stay.film.reduce((sum, { values }) => sum + values.length, 0)} depth readings`
                   : '',
                 ...stay.layers.map((layer) => `${layer.product} on ${layerPlace(region, layer)}`),
-                stay.looks.length > 0 ? `${stay.looks.length} parts looked at` : '',
+                stay.looks.length > 0 ? `${stay.looks.length} parts inspected` : '',
               ]
                 .filter(Boolean)
                 .join(', ')}
@@ -163,13 +163,13 @@ function StayEntry({ stay, region }: { stay: Stay; region: Region }) {
         <span className="text-sm text-ink-soft">
           {KIND[job.kind]} {job.number}
           {job.odometerKm !== undefined && ` · ${measured(region, 'distance', job.odometerKm)}`}
-          {!job.handedOverAt && ' · not gone home yet'}
+          {!job.handedOverAt && ' · not handed over yet'}
         </span>
       </p>
       <ul className="text-[15px]">
         {readings > 0 && (
           <li>
-            {readings} film readings{letter ? `, condition ${letter} as it came in` : ''}
+            {readings} depth readings{letter ? `, condition ${letter} as it came in` : ''}
           </li>
         )}
         {coats.map(({ product, lot, where }, at) => (

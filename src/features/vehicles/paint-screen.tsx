@@ -35,7 +35,7 @@ export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, r
         <ToldForm vehicleId={vehicle.id} panels={panels} />
       </section>
       <section>
-        <h2 className="text-2xl">Film and gloss over the years</h2>
+        <h2 className="text-2xl">Paint depth and gloss over the years</h2>
         <TrendSheet trends={trends} />
       </section>
     </div>

@@ -60,7 +60,7 @@ export function SizeForm({ vehicle }: { vehicle: Pick<Vehicle, 'id' | 'shape' | 
         )}
       </div>
       <p className="text-ink-soft">
-        Decides which bays it fits into. Left empty, what is usual for its shape is taken.
+        Decides which bays it fits. Left empty, the usual size for its shape is used.
       </p>
     </details>
   )

@@ -89,7 +89,7 @@ export function ToldForm({ vehicleId, panels }: { vehicleId: VehicleId; panels: 
           <Button disabled={pending} onClick={keep}>
             Add entry
           </Button>
-          {isDone && <p role="status">Written. It counts from now on.</p>}
+          {isDone && <p role="status">Saved.</p>}
           {refusal?.field === '' && (
             <p role="alert" className="text-copper">
               {refusal.message}

@@ -37,7 +37,7 @@ export function VehicleList({ first }: { first: Page }) {
         <div className="w-72">
           <Field
             label="Find by plate, name or make"
-            {...(fault ? { error: 'The shop’s memory does not answer. Type on, or try again.' } : {})}
+            {...(fault ? { error: 'No reply from the server. Keep typing, or try again.' } : {})}
           >
             <input
               type="search"
@@ -54,7 +54,7 @@ export function VehicleList({ first }: { first: Page }) {
         </div>
       </div>
       {first.known.length === 0 && (
-        <p className="mt-6 text-lg">None yet. The first one that is taken in is remembered here for good.</p>
+        <p className="mt-6 text-lg">None yet. The first vehicle you check in appears here.</p>
       )}
       {first.known.length > 0 && shown.known.length === 0 && (
         <p className="mt-6">Nothing by that name. Try fewer letters.</p>

@@ -95,13 +95,13 @@ export function WriteMessage({ customer, vehicleId, car, failed, templates, repa
             })
           }
         >
-          {pending ? 'Putting it there …' : 'Add to queue'}
+          {pending ? 'Adding…' : 'Add to queue'}
         </Button>
         <span className="text-sm text-ink-soft">
           {CHANNEL_NAME[route.channel]} to {route.address}, {LANGUAGE_NAME[customer.language]}
         </span>
       </div>
-      {isDone && <p role="status">It is in the queue and goes as soon as nobody is disturbed by it.</p>}
+      {isDone && <p role="status">It is in the queue, and goes as soon as the quiet hours allow.</p>}
       {refusal && refusal.field === '' && (
         <p role="alert" className="font-semibold text-copper">
           {refusal.message}

@@ -209,7 +209,7 @@ function Missed({
       <h2 className="flex items-baseline justify-between text-lg">
         Easily missed
         <span className="text-sm font-normal text-ink-soft">
-          {looked.length} of {EASILY_MISSED.length} looked at
+          {looked.length} of {EASILY_MISSED.length} checked
         </span>
       </h2>
       <ul className="mt-1">

@@ -39,7 +39,7 @@ export function AnotherProcess({
   }
   const take = () => {
     const faults = {
-      ...(!process ? { process: 'Choose how it is to be worked.' } : {}),
+      ...(!process ? { process: 'Choose a process.' } : {}),
       ...(reason.trim() === '' ? { reason: true as const } : {}),
     }
     setWrong(faults)
@@ -68,10 +68,10 @@ export function AnotherProcess({
           <p className="mt-1 text-ink-soft">
             As agreed: {processWord(current)}. Only what its paint can spare is offered.
           </p>
-          {!ways && <p className="mt-4">Looking what its paint can spare…</p>}
+          {!ways && <p className="mt-4">Checking what its paint can spare…</p>}
           {ways?.length === 0 && (
             <p className="mt-4 text-copper">
-              The shop does not answer. What this paint can spare is only known there: try again with a
+              No reply from the server. Only the server knows what this paint can spare: try again with a
               network.
             </p>
           )}
@@ -107,7 +107,7 @@ export function AnotherProcess({
             <ReasonField label="Why" reason={reason} isMissing={wrong.reason ?? false} onChange={setReason} />
           </div>
           <div className="mt-4 flex gap-3">
-            <Button onClick={take}>Work it so</Button>
+            <Button onClick={take}>Use this process</Button>
             <Dialog.Close asChild>
               <Button look="outline">As agreed</Button>
             </Dialog.Close>

@@ -37,7 +37,7 @@ export function AskReason({ children, words, onReason, onLeave }: Props) {
           {words}
         </Button>
         <Button className="min-h-14 px-7 text-lg" onClick={onLeave}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </div>

@@ -103,7 +103,7 @@ function AllDone({ job }: { job: JobId }) {
       <div className="flex flex-wrap gap-3">
         <ButtonLink href={`/jobs/${job}/finish`}>Final inspection and handover</ButtonLink>
         <ButtonLink look="outline" href={`/jobs/${job}/care`}>
-          To its care
+          See its care calendar
         </ButtonLink>
       </div>
     </section>

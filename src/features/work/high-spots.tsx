@@ -78,7 +78,7 @@ export function HighSpots({
                 </p>
                 {spot.gone ? (
                   <p className="text-ink-soft">
-                    {spot.gone.how === 're-wet' ? 'Re-wet and levelled' : 'Polished off and coated again'},{' '}
+                    {spot.gone.how === 're-wet' ? 'Re-wet and levelled' : 'Polished off and recoated'},{' '}
                     {moment(view.region, spot.gone.at, now)}.
                   </p>
                 ) : (
@@ -97,7 +97,7 @@ export function HighSpots({
                         card.add(me, { kind: 'high-spot-off', operation: layer.id, spot: spot.id })
                       }
                     >
-                      It is none after all
+                      Not a high spot after all
                     </Button>
                   </>
                 )}
@@ -159,7 +159,7 @@ function Mended({
         </Field>
       )}
       <Button onClick={mend}>
-        {remedy === 're-wet' ? 'Re-wet and levelled' : 'Polished off and coated again'}
+        {remedy === 're-wet' ? 'Re-wet and levelled' : 'Polished off and recoated'}
       </Button>
     </div>
   )

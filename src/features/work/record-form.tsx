@@ -100,7 +100,7 @@ export function RecordForm({ card, operation, me }: StepProps) {
       {late && (
         <div className="mt-4">
           <AskReason
-            words="Record it all the same"
+            words="Record anyway"
             onReason={(despite) => finish(late.coat, despite)}
             onLeave={() => setLate(undefined)}
           >

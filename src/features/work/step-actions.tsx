@@ -96,7 +96,7 @@ export function Actions({
         </Button>
       </div>
       {asking === 'pause' && (
-        <ul aria-label="Why it rests" className="flex flex-wrap gap-2">
+        <ul aria-label="Why it is paused" className="flex flex-wrap gap-2">
           {PAUSE_REASONS.map((reason) => (
             <li key={reason}>
               <Button
@@ -117,7 +117,7 @@ export function Actions({
           <p className="text-copper">Still open: {left.join('; ')}.</p>
           <div className="mt-3 flex flex-wrap gap-3">
             <Button className={large} look="outline" onClick={() => finish(`open: ${left.join('; ')}`)}>
-              Done all the same
+              Finish anyway
             </Button>
             <Button className={large} onClick={() => setAsking(undefined)}>
               Not yet

@@ -96,7 +96,7 @@ function StepLine({
             {progress.kind === 'done'
               ? `${at(progress.from)} to ${at(progress.to)}${progress.by ? `, ${nameOf(progress.by)}` : ''}`
               : progress.kind === 'started'
-                ? `since ${at(progress.at)}${progress.by ? `, ${nameOf(progress.by)}` : ''}${rests ? ', rests' : ''}`
+                ? `since ${at(progress.at)}${progress.by ? `, ${nameOf(progress.by)}` : ''}${rests ? ', paused' : ''}`
                 : planned
                   ? `${at(planned.start)}, ${duration(view.region, operation.minutes)}${planned.people.length > 0 ? `, ${planned.people.map(nameOf).join(', ')}` : ''}`
                   : duration(view.region, operation.minutes)}

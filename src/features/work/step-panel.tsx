@@ -59,7 +59,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       <h1 className="mt-1 text-4xl">{title}</h1>
       <p className="mt-1 text-lg text-ink-soft">
         about {duration(view.region, operation.minutes)}
-        {rests && ` · rests since ${at(rests.from)}: ${PAUSE_WORDS[rests.reason].toLowerCase()}`}
+        {rests && ` · paused since ${at(rests.from)}: ${PAUSE_WORDS[rests.reason].toLowerCase()}`}
       </p>
       {window && progress.kind === 'open' && (
         <p
@@ -100,7 +100,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
             href={`/jobs/${view.job.id}/visit`}
             className="inline-flex min-h-11 items-center font-semibold"
           >
-            The look, panel by panel
+            Inspection, panel by panel
           </Link>
         </p>
       )}

@@ -15,7 +15,7 @@ import { dayIn, type Instant } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
 import { historyErrorText } from '@/text/en/history-file'
 import { ledgerNote } from '@/text/en/ledger'
-import { LOOKED_AT, SHORT_NAME } from '@/text/en/visits'
+import { ONLY_INSPECTED, SHORT_NAME } from '@/text/en/visits'
 import { refreshCareDates } from '../aftercare/care-dates'
 import { loadCoats } from '../aftercare/coats'
 import { looksOfVehicle } from '../aftercare/look-store'
@@ -69,7 +69,7 @@ export async function loadHistory(
       day: dayIn(zone, job.arriveAt),
       homeOn: dayIn(zone, job.handedOverAt),
       kind: job.kind,
-      title: agreement?.packageName ?? (job.kind === 'work' ? LOOKED_AT : SHORT_NAME[job.kind]),
+      title: agreement?.packageName ?? (job.kind === 'work' ? ONLY_INSPECTED : SHORT_NAME[job.kind]),
       ...(job.odometerKm === undefined ? {} : { odometerKm: job.odometerKm }),
       film: roundsOf(both(survey, countedReadings)),
       gloss: roundsOf(both(survey, ({ gloss }) => gloss)),

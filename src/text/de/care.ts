@@ -75,11 +75,20 @@ export const careInGerman: CareWords = {
               'Das dünnste Bauteil kann keinen Lack mehr abgeben. Wir reinigen und frischen den Schutz auf, polieren aber nicht.',
             reason: 'Das zeigt unser Verzeichnis allen abgetragenen Lacks.',
           },
-    renewal: () => ({
-      title: 'Neu beschichten',
-      advice: 'Am besten, bevor die alte Beschichtung ganz abgetragen ist; dann ist weniger Vorarbeit nötig.',
-      reason: 'Ab diesem Tag kann die Beschichtung nachlassen.',
-    }),
+    renewal: ({ wornBy }, region) =>
+      wornBy
+        ? {
+            title: `Neu beschichten: Die alte Beschichtung ist wohl abgetragen (seit ${paperDay(region, wornBy)})`,
+            advice:
+              'Bitte eine Kontrolle vereinbaren: Wir prüfen, was noch da ist, bevor wir neu beschichten.',
+            reason: 'Länger als bis zu diesem Tag sollte sie nicht halten.',
+          }
+        : {
+            title: 'Neu beschichten',
+            advice:
+              'Am besten, bevor die alte Beschichtung ganz abgetragen ist; dann ist weniger Vorarbeit nötig.',
+            reason: 'Ab diesem Tag kann die Beschichtung nachlassen.',
+          },
   },
   visitReason: VISIT_REASON,
   rule: {

@@ -13,12 +13,12 @@ export const messagesInGerman: MessageWords = {
       text: 'Guten Tag {name},\nab {from} darf Ihr {car} gewaschen werden: von Hand, mit zwei Eimern, sauberem Handschuh und mildem Shampoo. Bitte keine Bürstenwaschanlage.\nSo geht es: {page}\n{shop}',
     },
     'visit-due': {
-      subject: 'Inspektionstermin für Ihren {car}',
-      text: `Guten Tag {name},\nzwischen {from} und {until} möchten wir die Beschichtung Ihres {car} prüfen: Wäsche, Wasserprobe auf jedem Bauteil und frische Auffrischung, etwa drei Stunden.\n{guarantee}\nTag anfragen: {page}\n${STOP}\n{shop}`,
+      subject: 'Kontrolltermin für Ihren {car}',
+      text: `Guten Tag {name},\nzwischen {from} und {until} möchten wir die Beschichtung Ihres {car} prüfen: Wäsche, Wasserprobe auf jedem Bauteil und ein frisches Pflegespray, etwa drei Stunden.\n{guarantee}\nTag anfragen: {page}\n${STOP}\n{shop}`,
     },
     'visit-overdue': {
-      subject: 'Die Inspektion Ihres {car} ist fällig',
-      text: `Guten Tag {name},\ndie Inspektion Ihres {car} war bis {until} fällig. Bitte wählen Sie bald einen Tag, der Ihnen passt.\n{guarantee}\nTag anfragen: {page}\n${STOP}\n{shop}`,
+      subject: 'Die Kontrolle Ihres {car} ist fällig',
+      text: `Guten Tag {name},\ndie Kontrolle Ihres {car} war bis {until} fällig. Bitte wählen Sie bald einen Tag, der Ihnen passt.\n{guarantee}\nTag anfragen: {page}\n${STOP}\n{shop}`,
     },
     'panel-failed': {
       subject: 'Was wir an Ihrem {car} festgestellt haben',

@@ -5,6 +5,8 @@ export const ownerInGerman: OwnerWords = {
   hello: (name) => `Guten Tag, ${name}.`,
   protectedWith: (products, since, until) =>
     `Geschützt mit ${products} seit ${since}, voraussichtlich bis ${until}.`,
+  protectedUntil: (products, since, until) =>
+    `Am ${since} mit ${products} geschützt; dieser Schutz ist seit ${until} wohl aufgebraucht.`,
   unprotected: 'Das wissen wir über Ihr Auto.',
   firstDays: 'Die ersten Tage',
   yearAhead: 'Das kommende Jahr',

@@ -16,11 +16,11 @@ export const FEEL_WORDS: Record<Feel, string> = {
 }
 
 export const CAUSE_WORDS: Record<Cause, string> = {
-  wear: 'Nothing to see: it has just gone',
+  wear: 'Nothing to see: worn off',
   etched: 'Droppings or sap left on',
   impact: 'Scraped or knocked',
-  repainted: 'Painted by others since',
-  unknown: 'Cannot be said',
+  repainted: 'Resprayed since',
+  unknown: 'Not clear',
 }
 
 export const ANGLE_ERROR_WORDS: Record<AngleError['code'], string> = {

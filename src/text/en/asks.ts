@@ -82,10 +82,10 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'packages-enough': ({ most }) => `Keep it to ${most} packages.`,
   'package-named-twice': ({ name }) => `Two packages are called “${name}”. Give one another name.`,
   'subcontractor-needed': ({ name }) =>
-    `“${name}” calls in somebody who is taken out here. Change that package first.`,
+    `“${name}” calls in somebody who is removed here. Change that package first.`,
   'agreed-already': ({ name }) => `“${name}” is agreed already. Reload to see it.`,
   'quote-answered': ({ kind }) => `This version was ${kind} already. Reload to see it.`,
-  'inspector-worked': ({ name }) => `${name} worked on this paint. Somebody else has to look.`,
+  'inspector-worked': ({ name }) => `${name} worked on this paint. Somebody else has to inspect it.`,
   'fault-found': ({ note }) =>
     `The final inspection found a fault: ${note}. Put it right, then inspect again.`,
   'text-fact-missing': ({ fact }) =>

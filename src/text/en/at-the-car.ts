@@ -8,7 +8,7 @@ export const TIMER_WORDS: Record<TimerLabel, { name: string; note: string }> = {
   acid: { name: 'Acid on the first wheel', note: 'Four minutes only where two were safe.' },
   iron: { name: 'Iron remover', note: 'Longer only where the data sheet says so.' },
   'all-in-one': { name: 'All-in-one sets', note: 'Swipe a finger: greasy means wait.' },
-  flash: { name: 'Flash', note: 'The data sheet and the look of the film decide.' },
+  flash: { name: 'Flash', note: 'Go by the data sheet and by how the coating looks.' },
   level: { name: 'Level', note: 'One towel to level, then a second.' },
   dwell: { name: 'Dwell', note: 'As the data sheet says.' },
 }

@@ -26,7 +26,7 @@ export const DOUBT_WORDS: Record<Doubt, string> = {
 const UNKNOWN_WORDS: Record<Extract<Conflict, { code: 'unknown' }>['what'], string> = {
   person: 'Nobody of that name works here. Choose who did it, and do it once more.',
   panel: 'This car has no such panel. Reload the card.',
-  bottle: 'This bottle does not stand on the shelf. Choose another, or put it on the shelf first.',
+  bottle: 'This bottle is not on the shelf. Choose another, or put it on the shelf first.',
   product: 'The shop does not have this product. Reload the card.',
   job: 'This job is no longer there. Go back to the yard.',
 }
@@ -52,11 +52,11 @@ export function conflictText(
     case 'still-soft':
       return `The layer before is still soft: wait another ${conflict.minutes} min.`
     case 'window-closed':
-      return `The window for this layer closed ${when(conflict.at)}. Follow the data sheet; begin it only with a reason, which is kept.`
+      return `The recoat window for this layer closed ${when(conflict.at)}. Follow the data sheet; begin it only with a reason, which is kept.`
     case 'paused-already':
-      return 'This step rests already.'
+      return 'This step is paused already.'
     case 'not-paused':
-      return 'This step does not rest.'
+      return 'This step is not paused.'
     case 'coat-missing':
       return 'A layer needs its product, lot and climate.'
     case 'timer-gone':

@@ -65,11 +65,18 @@ export const careInEnglish = (terms: Terms): CareWords => ({
               'The thinnest panel has no more paint to spare. We will clean and top up the protection, but not polish.',
             reason: 'Our record of all paint ever removed shows it.',
           },
-    renewal: () => ({
-      title: 'Recoating',
-      advice: 'Best done before the old coating has fully worn off, as it needs less preparation.',
-      reason: 'From this date the coating may start to fail.',
-    }),
+    renewal: ({ wornBy }, region) =>
+      wornBy
+        ? {
+            title: `Recoating: the coating has probably worn off (by ${paperDay(region, wornBy)})`,
+            advice: 'Please book an inspection: we check what is left before we recoat.',
+            reason: 'It should have lasted until then at the most.',
+          }
+        : {
+            title: 'Recoating',
+            advice: 'Best done before the old coating has fully worn off, as it needs less preparation.',
+            reason: 'From this date the coating may start to fail.',
+          },
   },
   visitReason: VISIT_REASON,
   rule: {

@@ -82,14 +82,15 @@ export const GUARANTEE_RULE: Record<GuaranteeRuleId, Rule> = {
   },
   'visit-missed': {
     reason: 'A visit that keeps the guarantee valid was not made.',
-    remedy: 'Look whether it was made elsewhere and enter it; else the shop may still choose to be generous.',
+    remedy:
+      'Check whether it was made elsewhere and enter it; otherwise the shop may still choose to be generous.',
   },
   'brush-washed': {
     reason: 'It is washed by brushes, which the care sheet rules out.',
     remedy: 'Show the marks under the lamp. Offer the repair at its price.',
   },
   'from-outside': {
-    reason: 'Something from outside has done it, not the coating.',
+    reason: 'Something else caused it, not the coating.',
     remedy: 'Keep a photograph of it. The owner’s insurance may pay for an accident.',
   },
   'painted-since': {
@@ -101,8 +102,8 @@ export const GUARANTEE_RULE: Record<GuaranteeRuleId, Rule> = {
     remedy: 'Remove iron and tar, wipe the panel, and test the water again.',
   },
   'cause-unknown': {
-    reason: 'Nobody has said what did it.',
-    remedy: 'Look under the lamp and at eye level for etching or scrapes, and enter what you see.',
+    reason: 'Nobody has entered the cause.',
+    remedy: 'Check under the lamp and at eye level for etching or scrapes, and enter what you see.',
   },
 }
 

@@ -33,7 +33,7 @@ export const handoverInEnglish: HandoverWords = {
     `${number}. ${product}, lot ${lot}, ${moment}, by ${by}; air ${air}, ${humidity}, panel ${panel}`,
   highSpot: {
     're-wet': (panel) => `${panel}: a high spot of the coating was levelled.`,
-    polished: (panel) => `${panel}: a high spot of the coating was polished off and coated again.`,
+    polished: (panel) => `${panel}: a high spot of the coating was polished off and recoated.`,
   },
   inspected: (people) =>
     `Checked panel by panel by ${people}, who did not work on this paint: no faults found.`,

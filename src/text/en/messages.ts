@@ -59,8 +59,8 @@ export const messagesInEnglish: MessageWords = {
 export const OCCASION_NAME: Record<Occasion, { name: string; when: string }> = {
   curing: { name: 'While it cures', when: 'The day the car is handed over' },
   'first-wash': { name: 'First wash', when: 'When the first wash is allowed' },
-  'visit-due': { name: 'Visit due', when: 'Two weeks before the window opens' },
-  'visit-overdue': { name: 'Visit overdue', when: 'A week after the window has closed' },
+  'visit-due': { name: 'Visit due', when: 'Two weeks before the visit is due' },
+  'visit-overdue': { name: 'Visit overdue', when: 'A week after the visit was due' },
   'panel-failed': { name: 'A panel has failed', when: 'After a visit, by hand' },
   'frost-and-salt': { name: 'Frost and salt', when: 'When the frost begins' },
   pollen: { name: 'Pollen', when: 'When the pollen begins' },

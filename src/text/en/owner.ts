@@ -5,6 +5,8 @@ export const ownerInEnglish: OwnerWords = {
   hello: (name) => `Hello ${name}.`,
   protectedWith: (products, since, until) =>
     `Protected with ${products} since ${since}, likely until ${until}.`,
+  protectedUntil: (products, since, until) =>
+    `Protected with ${products} on ${since}; that has probably worn off since ${until}.`,
   unprotected: 'Here is what we know about your car.',
   firstDays: 'The first days',
   yearAhead: 'The year ahead',

@@ -19,7 +19,7 @@ const PLAIN: Record<PlainStep, string> = {
   buff: 'Buff off',
   wipe: 'Panel wipe',
   hold: 'Keep dry',
-  look: 'Water, gloss and film',
+  look: 'Water, gloss and paint depth',
   'test-water': 'Test the water again',
   inspect: 'Final inspection under the lamp',
   'refit-and-inspect': 'Refit and final inspection',

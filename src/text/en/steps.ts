@@ -17,7 +17,7 @@ const CAUTIONS: Record<OperationKind, string | undefined> = {
     'Coating fumes: ventilate, no flame, gloves and the cartridge the data sheet names. Soaked towels are spread out flat.',
   extra: 'Read the data sheet of what is used; ventilate, gloves, eye protection where it says so.',
   vendor: 'Their own rules hold for their work: keep out of it, keep the bay ventilated, no flame.',
-  look: 'Wet floor: boots with a grip, cables off it. What takes iron and tar off wants gloves, eye protection and a cold panel.',
+  look: 'Wet floor: boots with a grip, cables off it. Iron and tar removers need gloves, eye protection and a cool panel.',
   hold: 'Do not touch, do not wet, do not move outdoors.',
   finish: undefined,
 }

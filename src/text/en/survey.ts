@@ -68,7 +68,7 @@ export function findingText(region: Region, finding: Finding): string {
     case 'film':
       return finding.why === 'wrap'
         ? 'A wrap or film covers the paint. It is not polished.'
-        : 'There is a film on this panel. It is not polished, and the paint beneath cannot be judged.'
+        : 'This panel has film on it (PPF or wrap). It is not polished, and the paint beneath cannot be judged.'
     case 'too-few':
       return finding.n < 2
         ? 'One reading is not enough. Take at least one more.'

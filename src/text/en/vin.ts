@@ -17,7 +17,7 @@ export function vinNoteText(note: VinNote): string {
     case 'too-short':
       return `${note.typed} of 17 characters, ${note.missing} to go. A shorter chassis number of an old car is kept as it is.`
     case 'too-long':
-      return `${note.typed} characters, where a VIN has 17. Look at it again; it is kept as typed.`
+      return `${note.typed} characters, where a VIN has 17. Check it again; it is saved as typed.`
     case 'letter-not-used':
       return `${note.character} in place ${note.place}: a VIN has no I, O or Q. Is it a ${note.character === 'I' ? '1' : '0'}?`
     case 'character-not-allowed':

@@ -10,14 +10,14 @@ export const SHORT_NAME: Record<Exclude<JobKind, 'work'>, string> = {
 }
 
 /** A stay at which nothing was agreed. */
-export const LOOKED_AT = 'Looked at'
+export const ONLY_INSPECTED = 'Inspected'
 
 /** What a short job is for, where nobody wrote it down. */
 export const SHORT_WISH = {
-  unannounced: 'Came in for a look.',
-  visit: 'A look at the coating, wash and topper.',
+  unannounced: 'Came in for an inspection.',
+  visit: 'Inspection of the coating, wash and topper.',
   repair: (region: Region, panels: readonly string[]) =>
-    `Coated again: ${list(
+    `Recoat: ${list(
       region,
       panels.map((panel) => staffPanelName(region, panel)),
     )}.`,

@@ -46,7 +46,8 @@ export const careInFrench: CareWords = {
     }),
     decontamination: ({ season }) => ({
       title: 'Décontamination (fer et goudron)',
-      advice: 'À nous confier : ces produits demandent des gants, des lunettes et une tôle froide.',
+      advice:
+        'À nous confier : ces produits demandent des gants, des lunettes de protection et une carrosserie froide.',
       reason:
         season === 'after-winter'
           ? 'Après le sel : ce que l’hiver a laissé s’incruste dans la peinture.'
@@ -73,12 +74,20 @@ export const careInFrench: CareWords = {
               'L’élément le plus mince n’a plus de peinture à céder. Nous nettoyons et renouvelons la protection, sans polir.',
             reason: 'C’est ce que montre notre relevé de toute la peinture enlevée.',
           },
-    renewal: () => ({
-      title: 'Nouveau traitement',
-      advice:
-        'De préférence avant que l’ancien ait complètement disparu : il faut alors moins de préparation.',
-      reason: 'À partir de cette date, le traitement peut commencer à faiblir.',
-    }),
+    renewal: ({ wornBy }, region) =>
+      wornBy
+        ? {
+            title: `Nouveau traitement : l’ancien a probablement disparu (depuis le ${paperDay(region, wornBy)})`,
+            advice:
+              'Prenez rendez-vous pour un contrôle : nous vérifions ce qu’il en reste avant de traiter à nouveau.',
+            reason: 'Il devait tenir jusqu’à cette date au plus tard.',
+          }
+        : {
+            title: 'Nouveau traitement',
+            advice:
+              'De préférence avant que l’ancien ait complètement disparu : il faut alors moins de préparation.',
+            reason: 'À partir de cette date, le traitement peut commencer à faiblir.',
+          },
   },
   visitReason: VISIT_REASON,
   rule: {

@@ -5,6 +5,8 @@ export const ownerInFrench: OwnerWords = {
   hello: (name) => `Bonjour ${name}.`,
   protectedWith: (products, since, until) =>
     `Protégée avec ${products} depuis le ${since}, probablement jusqu’en ${until}.`,
+  protectedUntil: (products, since, until) =>
+    `Protégée avec ${products} le ${since} ; cette protection a probablement disparu depuis ${until}.`,
   unprotected: 'Voici ce que nous savons de votre voiture.',
   firstDays: 'Les premiers jours',
   yearAhead: 'L’année à venir',

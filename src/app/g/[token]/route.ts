@@ -11,8 +11,5 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
   const job = await jobOfLink(db, token, floor.now)
   const answer = job && (await handoverResponse(db, floor, job))
   // The same words for a link that never was, has run out or was taken back: it tells nobody which.
-  return (
-    answer ||
-    new Response('This link does not lead anywhere any more. Ask the shop for a new one.', { status: 404 })
-  )
+  return answer || new Response('This link no longer works. Ask the shop for a new one.', { status: 404 })
 }

@@ -2,7 +2,7 @@
 export default function NoPage() {
   return (
     <div className="mx-auto max-w-xl p-16 text-center">
-      <h1 className="text-3xl">This link does not lead anywhere any more</h1>
+      <h1 className="text-3xl">This link no longer works</h1>
       <p className="mt-3">Ask the shop for a new one.</p>
     </div>
   )

@@ -12,5 +12,5 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tok
   const known = owned && (await findKnown(db, owned.vehicleId))
   return known
     ? careCalendarResponse(db, await loadShop(db), known, now())
-    : new Response('This link does not lead anywhere any more.', { status: 404 })
+    : new Response('This link no longer works.', { status: 404 })
 }

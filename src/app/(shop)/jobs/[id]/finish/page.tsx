@@ -15,7 +15,7 @@ export default async function FinishPage({ params }: { params: Promise<{ id: str
   return (
     <div className="mx-auto max-w-xl p-10 text-center">
       <h1 className="text-2xl">Nothing to hand over yet</h1>
-      <p className="my-4">First a package is agreed and done.</p>
+      <p className="my-4">Agree a package and finish the work first.</p>
       <ButtonLink href={`/jobs/${id}/plan`}>Choose a package</ButtonLink>
     </div>
   )

@@ -25,8 +25,8 @@ export default async function QuotePage({ params, searchParams }: Props) {
       <div className="mx-auto max-w-xl p-10 text-center">
         <h1 className="text-2xl">Agreed without a quote</h1>
         <p className="my-4">
-          “{entry.agreement.packageName}” was agreed at the desk before quotes were kept. What was said stands
-          on the plan.
+          “{entry.agreement.packageName}” was agreed before quotes were saved here. What was agreed is on the
+          plan.
         </p>
         <ButtonLink href={`/jobs/${id}/plan`}>See the plan</ButtonLink>
       </div>
@@ -35,9 +35,7 @@ export default async function QuotePage({ params, searchParams }: Props) {
     return (
       <div className="mx-auto max-w-xl p-10 text-center">
         <h1 className="text-2xl">Measure first</h1>
-        <p className="my-4">
-          A quote rests on the paint of this car. Read a few panels, then it can be written.
-        </p>
+        <p className="my-4">A quote depends on the paint of this car. Measure a few panels first.</p>
         <ButtonLink href={`/jobs/${id}/survey`}>Measure the paint</ButtonLink>
       </div>
     )

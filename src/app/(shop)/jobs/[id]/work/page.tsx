@@ -12,7 +12,7 @@ export default async function WorkPage({ params }: { params: Promise<{ id: strin
   return (
     <div className="mx-auto max-w-xl p-10 text-center">
       <h1 className="text-2xl">No job card yet</h1>
-      <p className="my-4">The card is written when a package is agreed.</p>
+      <p className="my-4">The job card appears once a package is agreed.</p>
       <ButtonLink href={`/jobs/${id}/plan`}>Choose a package</ButtonLink>
     </div>
   )
