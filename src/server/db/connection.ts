@@ -32,7 +32,7 @@ export function connect(file: string, { readOnly = false } = {}): Knex {
   return db
 }
 
-/** So many statements a connection keeps ready; the one asked for longest ago gives way. */
+/** So many statements a connection keeps ready; the one asked for longest ago is let go. */
 const STATEMENTS_KEPT = 400
 
 /**
