@@ -81,10 +81,10 @@ async function main(): Promise<void> {
         press: [
           'role=button[name="Log a visit now"]',
           'role=radio[name="Brída"]',
-          'role=radio[name="Yes, decontaminated"]',
+          'role=radio[name="Yes"]',
           'role=button[name=/^Stays wet/]',
           'role=radio[name="Grips the towel"]',
-          'role=radio[name="Nothing to see: it has just gone"]',
+          'role=radio[name="Nothing to see: worn off"]',
         ],
       },
     ]
