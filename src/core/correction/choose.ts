@@ -1,10 +1,10 @@
 import {
   clearedShare,
-  conditionFactor,
   DEFECT_MODEL,
   type Defect,
   depthScaleUm,
   type PanelJudgement,
+  panelCondition,
   panelWeight,
 } from '../survey'
 import type { PaintSystem } from '../vehicle'
@@ -60,11 +60,11 @@ export function clearedBy(defect: Defect, { removalUm: um, reached }: Cut): numb
 
 /** Condition index expected after a cut: every defect keeps the share of its extent not cleared; haze costs points. */
 export function indexAfter(defects: readonly Defect[], cut: Cut, haze: number): number {
-  const left = defects.reduce((index, defect) => {
-    const extentPercent = defect.extentPercent * (1 - clearedBy(defect, cut))
-    return index * conditionFactor({ ...defect, extentPercent })
-  }, 100)
-  return Math.max(0, left - haze)
+  const left = defects.map((defect) => ({
+    ...defect,
+    extentPercent: defect.extentPercent * (1 - clearedBy(defect, cut)),
+  }))
+  return Math.max(0, panelCondition(left).index - haze)
 }
 
 const burden = (defect: Defect) =>

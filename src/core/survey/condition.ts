@@ -18,23 +18,42 @@ export function letterOf(index: number): Letter {
   return LETTER_FROM.find(([, from]) => index >= from)?.[0] ?? 'E'
 }
 
-/** What one defect leaves of a panel's appearance, as a factor 0–1. */
-export function conditionFactor(defect: Defect): number {
-  const deduct = DEFECT_MODEL[defect.kind].deduct[defect.severity - 1]!
-  return 1 - (deduct / 100) * (defect.extentPercent / 100) ** EXTENT_EXPONENT
+/** An index as it is printed beside its letter: cut off and never rounded up, so that 89.6 does not read 90 beside a B. */
+export const wholeIndex = (index: number): number => Math.floor(index)
+
+const deductOf = ({ kind, severity }: Defect) => DEFECT_MODEL[kind].deduct[severity - 1]!
+const weightOf = (extentPercent: number) => (Math.min(100, extentPercent) / 100) ** EXTENT_EXPONENT
+
+/**
+ * What each entry of one kind takes of a panel's appearance, 0–1, in the order given. Entries of a kind are parts of one
+ * finding, however they were written down: the worst covers its extent first, a milder one only what is left of the panel.
+ */
+function takenByKind(entries: readonly Defect[]): number[] {
+  const worstFirst = entries.map((_, at) => at).sort((a, b) => deductOf(entries[b]!) - deductOf(entries[a]!))
+  const taken = entries.map(() => 0)
+  let covered = 0
+  for (const at of worstFirst) {
+    const entry = entries[at]!
+    const before = covered
+    covered += entry.extentPercent
+    taken[at] = (deductOf(entry) / 100) * (weightOf(covered) - weightOf(before))
+  }
+  return taken
 }
 
 /** Index 0–100 of a panel, its letter, and how many points each defect costs, in the order given. */
 export type Condition = { index: number; letter: Letter; costs: { defect: Defect; points: number }[] }
 
-/** Condition of one panel: 100 · Π(1 − deduct/100 · extent^0.6). Points are charged one defect after another. */
+/** Condition of one panel: 100 · Π over its kinds of (1 − deduct/100 · extent^0.6). Points are charged one kind after another. */
 export function panelCondition(defects: readonly Defect[]): Condition {
   let index = 100
-  const costs = defects.map((defect) => {
-    const before = index
-    index *= conditionFactor(defect)
-    return { defect, points: before - index }
-  })
+  const costs = defects.map((defect) => ({ defect, points: 0 }))
+  for (const kind of new Set(defects.map((defect) => defect.kind))) {
+    const own = costs.filter(({ defect }) => defect.kind === kind)
+    const taken = takenByKind(own.map(({ defect }) => defect))
+    for (const [at, cost] of own.entries()) cost.points = index * taken[at]!
+    index *= 1 - taken.reduce((sum, share) => sum + share, 0)
+  }
   return { index, letter: letterOf(index), costs }
 }
 

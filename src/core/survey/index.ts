@@ -11,12 +11,12 @@ export {
 } from './budget'
 export {
   type Condition,
-  conditionFactor,
   type Letter,
   letterOf,
   panelCondition,
   panelWeight,
   vehicleIndex,
+  wholeIndex,
 } from './condition'
 export {
   FILM_UNITS,

@@ -3,6 +3,7 @@ import { describe, expect, test } from 'vitest'
 import { isMetal, panelsOf } from '../vehicle'
 import { baselineOf } from './baseline'
 import { LIFETIME_UM, METHOD_CAP_UM, UNREAD_CAP_UM } from './budget'
+import { letterOf, panelCondition, wholeIndex } from './condition'
 import type { Defect } from './defects'
 import type { Readings } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
@@ -143,6 +144,53 @@ describe('how much may come off', () => {
 })
 
 describe('condition', () => {
+  const swirls = (extentPercent: number, severity: 1 | 2 | 3 = 2): Defect => ({
+    kind: 'swirls',
+    severity,
+    extentPercent,
+    catchesNail: false,
+  })
+  const anyDefects = fc.array(
+    fc.record({
+      kind: fc.constantFrom('swirls' as const, 'scratches' as const, 'chips' as const),
+      severity: fc.constantFrom(1 as const, 2 as const, 3 as const),
+      extentPercent: fc.integer({ min: 1, max: 100 }),
+      catchesNail: fc.boolean(),
+    }),
+    { maxLength: 6 },
+  )
+  test('a kind that was written down in two parts costs what it costs in one', () => {
+    expect(panelCondition([swirls(50), swirls(50)]).index).toBeCloseTo(panelCondition([swirls(100)]).index, 9)
+    expect(panelCondition([swirls(80), swirls(80)]).index).toBeCloseTo(panelCondition([swirls(100)]).index, 9)
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 50 }), fc.integer({ min: 1, max: 50 }), (a, b) => {
+        expect(panelCondition([swirls(a), swirls(b)]).index).toBeCloseTo(
+          panelCondition([swirls(a + b)]).index,
+          9,
+        )
+      }),
+    )
+  })
+  test('does not hang on the order, loses points for each entry, and accounts for all of them', () => {
+    fc.assert(
+      fc.property(anyDefects, anyDefects, (defects, more) => {
+        const { index, costs } = panelCondition(defects)
+        expect(panelCondition(defects.toReversed()).index).toBeCloseTo(index, 9)
+        expect(panelCondition([...defects, ...more]).index).toBeLessThanOrEqual(index + 1e-9)
+        expect(costs.map(({ defect }) => defect)).toEqual(defects)
+        expect(costs.reduce((sum, { points }) => sum + points, 0)).toBeCloseTo(100 - index, 9)
+      }),
+    )
+  })
+  test('is printed as a whole number that never reads better than its letter', () => {
+    expect(wholeIndex(89.6)).toBe(89)
+    expect(wholeIndex(90)).toBe(90)
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 100, noNaN: true }), (index) => {
+        expect(letterOf(wholeIndex(index))).toBe(letterOf(index))
+      }),
+    )
+  })
   const defect = (more: Partial<Defect>): Defect => ({
     kind: 'swirls',
     severity: 2,

@@ -5,7 +5,7 @@ import { productName } from '@/core/job'
 import type { FloorJob } from '@/core/planning'
 import { type Language, type Region, readIn } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { careWords } from '@/text/care'
 import { expectationText } from '@/text/expectation'
@@ -96,7 +96,7 @@ function panelLines(region: Region, { agreement, changes, verdicts, card }: Hand
 
 function resultLines(region: Region, { agreement: { summary }, reached }: Handover): string[] {
   const words = handoverWords(region)
-  const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)})`
+  const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)})`
   // A visit or a repair grades nothing anew.
   if (summary.indexAfter <= summary.indexBefore) return []
   return [

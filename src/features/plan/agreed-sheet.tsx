@@ -2,7 +2,7 @@ import type { ProcessKey } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Agreement, Summary } from '@/core/offer'
 import type { Setup } from '@/core/shop'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { processWord } from '@/text/en/correction'
 import { expectationText } from '@/text/expectation'
@@ -36,8 +36,8 @@ export function AgreedSheet({
         <h1 className="text-3xl">{agreement.packageName}</h1>
         <p className="mt-3 text-ink-soft italic">“{job.wishes}”</p>
         <p className="mt-4">
-          Condition {letterOf(summary.indexBefore)} {summary.indexBefore.toFixed(0)}, expected{' '}
-          {letterOf(summary.indexAfter)} {summary.indexAfter.toFixed(0)}. About{' '}
+          Condition {letterOf(summary.indexBefore)} {wholeIndex(summary.indexBefore)}, expected{' '}
+          {letterOf(summary.indexAfter)} {wholeIndex(summary.indexAfter)}. About{' '}
           {percent(region, Math.round(summary.expectedClearing * 100))} of the defects will be removed.
         </p>
         {summary.expectation.length > 0 ? (

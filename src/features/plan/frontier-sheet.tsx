@@ -7,7 +7,7 @@ import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '
 import type { JobId } from '@/core/ids'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
 import { PROCESS_NAME } from '@/text/en/correction'
@@ -142,7 +142,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
           >
             <Figure name="Condition">
               {input.judgement.inspected
-                ? `${letterOf(correction.indexAfter)} ${correction.indexAfter.toFixed(0)}`
+                ? `${letterOf(correction.indexAfter)} ${wholeIndex(correction.indexAfter)}`
                 : 'not inspected'}
             </Figure>
             <Figure name="At the machine">{duration(region, here.minutes)}</Figure>

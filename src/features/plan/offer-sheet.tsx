@@ -6,7 +6,7 @@ import type { PricedOffer } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { namesOf } from '@/core/shop'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
 import { placingReason } from '@/text/en/placing'
@@ -66,9 +66,9 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
           <>
             <dt className="text-ink-soft">Condition</dt>
             <dd>
-              {letterOf(correction.indexBefore)} {correction.indexBefore.toFixed(0)} →{' '}
+              {letterOf(correction.indexBefore)} {wholeIndex(correction.indexBefore)} →{' '}
               <strong>
-                {letterOf(correction.indexAfter)} {correction.indexAfter.toFixed(0)}
+                {letterOf(correction.indexAfter)} {wholeIndex(correction.indexAfter)}
               </strong>
             </dd>
           </>

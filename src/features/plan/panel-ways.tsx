@@ -9,6 +9,7 @@ import {
   type ProcessKey,
   type PanelWays as Ways,
 } from '@/core/correction'
+import { wholeIndex } from '@/core/survey'
 import { FORBIDDEN, PROCESS_NAME } from '@/text/en/correction'
 import { whyThis } from '@/text/en/offer'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
@@ -34,7 +35,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
         <h3 className="text-xl">{staffPanel(region, judged.panel.id)}</h3>
         <p className="text-sm text-ink-soft">
           safe to remove {measured(region, 'depth', judged.budget.budgetUm, 1)}, condition{' '}
-          {judged.condition.index.toFixed(0)}
+          {wholeIndex(judged.condition.index)}
         </p>
       </header>
       <RadioGroup.Root
@@ -52,7 +53,7 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
             <span className="font-head font-semibold">{PROCESS_NAME[process.key]}</span>
             <span className="text-sm text-ink-soft">
               {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}, to{' '}
-              {indexAfter.toFixed(0)}
+              {wholeIndex(indexAfter)}
             </span>
           </RadioGroup.Item>
         ))}

@@ -2,7 +2,7 @@ import type { JobId } from '@/core/ids'
 import type { OfferInput, Quote } from '@/core/offer'
 import type { FloorJob, PricedOffer } from '@/core/planning'
 import type { Setup } from '@/core/shop'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import type { StudyInput } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { money } from '@/text/formats'
@@ -50,7 +50,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
         <p>
           {judgement.inspected ? (
             <>
-              Paint condition: <strong>{letterOf(judgement.index)}</strong>, {judgement.index.toFixed(0)} out
+              Paint condition: <strong>{letterOf(judgement.index)}</strong>, {wholeIndex(judgement.index)} out
               of 100.
             </>
           ) : (

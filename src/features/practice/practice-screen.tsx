@@ -10,7 +10,7 @@ import {
   type PracticeFinding,
   type PracticeKind,
 } from '@/core/practice'
-import { type Defect, type FindingKind, letterOf, type Severity } from '@/core/survey'
+import { type Defect, type FindingKind, letterOf, type Severity, wholeIndex } from '@/core/survey'
 import { gradePanel } from '@/server/learning/practice-actions'
 import { differenceText, FINDING_NAME, SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, percent } from '@/text/formats'
@@ -152,8 +152,8 @@ function Result({ graded: { own, truth, colleagues }, onNext }: { graded: Graded
         <span className="text-ink-soft">of 100</span>
       </p>
       <p className="mt-2 text-[15px]">
-        You: {letterOf(own.indexGraded)} {own.indexGraded.toFixed(0)}. The model: {letterOf(own.indexTrue)}{' '}
-        {own.indexTrue.toFixed(0)}.
+        You: {letterOf(own.indexGraded)} {wholeIndex(own.indexGraded)}. The model: {letterOf(own.indexTrue)}{' '}
+        {wholeIndex(own.indexTrue)}.
       </p>
       <p className="mt-1 text-[15px]">
         By its paint depth the panel is{' '}
@@ -203,7 +203,7 @@ function IndexLine({
       viewBox={`0 0 340 ${34 + rows.length * 16}`}
       className="mt-3 w-full"
       role="img"
-      aria-label={`Model ${truth.toFixed(0)}; ${marks.map(({ name, index }) => `${name} ${index.toFixed(0)}`).join(', ')}`}
+      aria-label={`Model ${truth.toFixed(0)}; ${marks.map(({ name, index }) => `${name} ${wholeIndex(index)}`).join(', ')}`}
     >
       <line x1={10} x2={330} y1={18} y2={18} className="stroke-ink-soft" />
       {[0, 35, 55, 75, 90, 100].map((index) => (
@@ -238,7 +238,7 @@ function IndexLine({
             fontSize={11}
             className="fill-ink"
           >
-            {name} {index.toFixed(0)}
+            {name} {wholeIndex(index)}
           </text>
         </g>
       ))}

@@ -8,6 +8,7 @@ import {
   type NotedDefect,
   type PanelJudgement,
   type Severity,
+  wholeIndex,
 } from '@/core/survey'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { prospectText, SEVERITY_NAME, VERDICT_NAME } from '@/text/en/survey'
@@ -46,7 +47,7 @@ export function DefectEditor({ title, judged, defects, inspected, readOnly, at, 
           {inspected ? (
             <>
               <span className="font-head text-2xl font-bold">{condition.letter}</span>{' '}
-              {condition.index.toFixed(0)}
+              {wholeIndex(condition.index)}
             </>
           ) : (
             <span className="text-ink-soft">Not inspected yet</span>

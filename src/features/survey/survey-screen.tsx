@@ -13,6 +13,7 @@ import {
   type Removal,
   type School,
   takenByPanel,
+  wholeIndex,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
@@ -135,7 +136,7 @@ export function SurveyScreen(props: Props) {
             {judgement.inspected ? (
               <>
                 <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-                <span className="text-lg">{judgement.index.toFixed(0)}</span>
+                <span className="text-lg">{wholeIndex(judgement.index)}</span>
                 <span className="text-sm text-ink-soft">condition</span>
               </>
             ) : (

@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import { memo } from 'react'
 import type { Region } from '@/core/region'
 import type { Prospect, Taken, VehicleJudgement, Verdict } from '@/core/survey'
+import { wholeIndex } from '@/core/survey'
 import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
@@ -75,7 +76,7 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
                 <td className="pr-3 pl-1">
                   {inspected && (
                     <>
-                      <strong className="font-head">{condition.letter}</strong> {condition.index.toFixed(0)}
+                      <strong className="font-head">{condition.letter}</strong> {wholeIndex(condition.index)}
                     </>
                   )}
                 </td>

@@ -1,5 +1,6 @@
 import type { Region } from '@/core/region'
 import type { NotedDefect, PanelJudgement, SurveyRecord } from '@/core/survey'
+import { wholeIndex } from '@/core/survey'
 import type { Place } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import type { PanelFace, PlanPin } from '@/ui/body-plan'
@@ -12,7 +13,7 @@ export function conditionFace(region: Region, { panel, condition }: PanelJudgeme
   const count = condition.costs.length
   const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
   const said =
-    count === 0 ? 'nothing recorded' : `${count} recorded, ${condition.letter} ${condition.index.toFixed(0)}`
+    count === 0 ? 'nothing recorded' : `${count} recorded, ${condition.letter} ${wholeIndex(condition.index)}`
   return {
     fill:
       count === 0

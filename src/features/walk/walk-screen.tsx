@@ -5,7 +5,14 @@ import { useMemo, useState } from 'react'
 import type { Job } from '@/core/job'
 import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
-import { EASILY_MISSED, judgeRecord, type Removal, type School, takenByPanel } from '@/core/survey'
+import {
+  EASILY_MISSED,
+  judgeRecord,
+  type Removal,
+  type School,
+  takenByPanel,
+  wholeIndex,
+} from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
 import { staffPanel } from '@/text/en/staff-panels'
@@ -80,7 +87,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             {judgement.inspected ? (
               <>
                 <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-                <span className="text-lg">{judgement.index.toFixed(0)}</span>
+                <span className="text-lg">{wholeIndex(judgement.index)}</span>
                 <span className="text-sm text-ink-soft">condition</span>
               </>
             ) : (

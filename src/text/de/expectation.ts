@@ -1,11 +1,11 @@
 import type { WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
-const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} von 100)`
+const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} von 100)`
 const now = (before: number) => `Lackzustand jetzt: ${standing(before)}.`
 
 function because(why: WhyLeft, region: Region): string {
@@ -46,7 +46,7 @@ export const expectationInGerman: ExpectationWords = {
     slight: ({ before, clearedPercent }, region) =>
       `${now(before)} Die Spuren sind gering; etwa ${percent(region, clearedPercent)} davon werden entfernt.`,
     improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Nach der Arbeit erwartet: ${letterOf(after)} (${after.toFixed(0)}); etwa ${percent(region, clearedPercent)} der Spuren werden entfernt.`,
+      `${now(before)} Nach der Arbeit erwartet: ${letterOf(after)} (${wholeIndex(after)}); etwa ${percent(region, clearedPercent)} der Spuren werden entfernt.`,
   },
   paint: {
     'single-stage':

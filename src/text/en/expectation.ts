@@ -1,11 +1,11 @@
 import type { WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
 import { many, sentence, thePanels } from './sentence'
 
-const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} out of 100)`
+const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} out of 100)`
 const now = (before: number) => `Paint condition now: ${standing(before)}.`
 
 function because(why: WhyLeft, several: boolean, region: Region): string {
@@ -45,7 +45,7 @@ export const expectationInEnglish: ExpectationWords = {
     slight: ({ before, clearedPercent }, region) =>
       `${now(before)} The marks are slight; about ${percent(region, clearedPercent)} of them will be removed.`,
     improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Expected after the work: ${letterOf(after)} (${after.toFixed(0)}), with about ${percent(region, clearedPercent)} of the marks removed.`,
+      `${now(before)} Expected after the work: ${letterOf(after)} (${wholeIndex(after)}), with about ${percent(region, clearedPercent)} of the marks removed.`,
   },
   paint: {
     'single-stage':

@@ -1,11 +1,11 @@
 import type { WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { letterOf } from '@/core/survey'
+import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
-const standing = (index: number) => `${letterOf(index)} (${index.toFixed(0)} sur 100)`
+const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} sur 100)`
 const now = (before: number) => `État actuel de la peinture : ${standing(before)}.`
 
 function because(why: WhyLeft, region: Region): string {
@@ -46,7 +46,7 @@ export const expectationInFrench: ExpectationWords = {
     slight: ({ before, clearedPercent }, region) =>
       `${now(before)} Les marques sont légères ; environ ${percent(region, clearedPercent)} d’entre elles disparaîtront.`,
     improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Attendu après notre travail : ${letterOf(after)} (${after.toFixed(0)}), avec environ ${percent(region, clearedPercent)} des marques supprimées.`,
+      `${now(before)} Attendu après notre travail : ${letterOf(after)} (${wholeIndex(after)}), avec environ ${percent(region, clearedPercent)} des marques supprimées.`,
   },
   paint: {
     'single-stage':
