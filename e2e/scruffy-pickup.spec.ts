@@ -134,7 +134,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await page.getByText('How this is worked out').click()
     await expect(page.getByText(/lifetime 7\.6 µm − removed before [1-9]\.\d µm \(± \d\.\d\)/)).toBeVisible()
     await expect(page.getByText('Before and after compared')).toBeVisible()
-    await page.getByRole('button', { name: 'What has gone' }).click()
+    await page.getByRole('button', { name: 'What was removed' }).click()
     await expect(page.getByText('What was removed between')).toBeVisible()
     await page.getByRole('button', { name: 'This visit, before' }).click()
     await page.getByRole('button', { name: 'From meter' }).click()

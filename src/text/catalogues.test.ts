@@ -12,6 +12,7 @@ import { fieldWords } from './fields'
 import { handoverWords } from './handover'
 import { historyWords } from './history'
 import { markName, markNeeds } from './marks'
+import { NEVER } from './never.fixture'
 import { ownerWords } from './owner'
 import { placeName, placeTitle } from './panels'
 import { quoteWords } from './quote'
@@ -99,10 +100,6 @@ const leaf = <W extends object, K extends keyof W>(words: W, part: K): object =>
   const { [part]: _, ...others } = words
   return others
 }
-
-/** Words nobody should read any more, of the shop’s own glossary. */
-const NEVER =
-  /\blaid\b|\blay(s|ing)?\b|\banew\b|\bloft\b|\bslip\b|as it left the works|gives way|the air says|reckoned|\bfetched\b|goes home|no longer here|\bnew coat\b|\bhas gone\b|iron and tar off/i
 
 const regionOf = (language: Language) => readIn(DUBLIN, language)
 

@@ -25,7 +25,7 @@ export function RoundSwitch({ rounds, comparable, shown, onShow }: Props) {
       ))}
       {comparable && (
         <RoundButton
-          name="What has gone"
+          name="What was removed"
           pressed={shown.kind === 'difference'}
           onPress={() => onShow({ kind: 'difference' })}
         />

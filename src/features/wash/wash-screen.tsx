@@ -185,8 +185,8 @@ function MethodSwitch({
         onChange={(event) => onChange((event.target.value || undefined) as WashMethod | undefined)}
       >
         <option value="">by weather and place</option>
-        <option value="wet">wet, all the same</option>
-        <option value="rinseless">rinseless, all the same</option>
+        <option value="wet">wet anyway</option>
+        <option value="rinseless">rinseless anyway</option>
       </select>
     </label>
   )

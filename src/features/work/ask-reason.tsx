@@ -26,7 +26,7 @@ export function AskReason({ children, words, onReason, onLeave }: Props) {
       <div className="text-copper">{children}</div>
       <div className="mt-3">
         <ReasonField
-          label="Why all the same? It stays on the card"
+          label="Why anyway? It stays on the card"
           reason={reason}
           isMissing={isMissing}
           onChange={setReason}

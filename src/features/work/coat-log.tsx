@@ -173,7 +173,7 @@ export function CoatLogForm({
           <p className="font-semibold text-copper">Something speaks against it: {doubts.join('; ')}.</p>
           <div className="mt-2">
             <Field
-              label="Why it was done all the same; it stays on the card"
+              label="Why it was done anyway; it stays on the card"
               {...(wrong.despite ? { error: wrong.despite } : {})}
             >
               <input

@@ -19,7 +19,7 @@ export const PAUSE_WORDS: Record<PauseReason, string> = {
 export const DOUBT_WORDS: Record<Doubt, string> = {
   'other-product': 'another product was planned',
   'bottle-short': 'the bottle does not hold that much',
-  'bottle-past': 'the bottle is past its day',
+  'bottle-past': 'the bottle is past its shelf life',
   'air-outside': 'the air was outside the limits of the product',
 }
 

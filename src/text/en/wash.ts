@@ -149,7 +149,7 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
     reason: 'Drips from a vibrating panel dilute the polish.',
     how: ({ method }) =>
       method === 'wet'
-        ? 'Lay a towel flat and draw it off, then air into every gap, mirror, lamp and badge.'
+        ? 'Spread a towel flat and draw it off, then air into every gap, mirror, lamp and badge.'
         : 'Air into every gap, mirror, lamp and badge.',
     cautions: ['Eye and ear protection at the blower.'],
   },
