@@ -55,8 +55,10 @@ type Placed = { job: Job; offer: Offer; live: LiveJob; gone: boolean }
 async function measure(db: Knex, car: DemoCar, job: Job, now: Instant): Promise<void> {
   const gauge = new SimulatedFilmGauge(car.paint, GAUGE_SEED + seedOf(car.intake.plate), 0)
   const { version } = await loadSurvey(db, job.id)
-  const record = { ...emptyRecord(), defects: car.defects, places: car.places ?? {} }
-  record.before.readings = await roundOf(gauge, panelsOf(job.vehicle.shape))
+  const panels = panelsOf(job.vehicle.shape)
+  const inspected = panels.map(({ id }) => id)
+  const record = { ...emptyRecord(), defects: car.defects, places: car.places ?? {}, inspected }
+  record.before.readings = await roundOf(gauge, panels)
   await saveSurvey(db, job.id, version, record, now)
 }
 

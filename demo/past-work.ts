@@ -168,6 +168,7 @@ export async function liveWork(
   const worn = packageKey === 'boathouse' || packageKey === 'lantern' ? 1 : 0.2
   const record: SurveyRecord = {
     ...emptyRecord(),
+    inspected: panels.map(({ id }) => id),
     defects: marks(
       random,
       panels.map(({ id }) => id),

@@ -76,7 +76,7 @@ export async function addReturning(db: Knex, setup: Setup, now: Instant): Promis
   const id = await takeIn(db, { ...emptyIntake(day), ...RETURNING }, at, at)
   const job = (await findJob(db, id))!
   const panels = panelsOf(job.vehicle.shape)
-  const record = emptyRecord()
+  const record = { ...emptyRecord(), inspected: panels.map(({ id }) => id) }
   const gauge = (paint: PaintTruth, hand: string) =>
     new SimulatedFilmGauge(paint, seedOf(job.vehicle.plate + hand), 0)
   const after = paintThen(panels, job.vehicle.plate)

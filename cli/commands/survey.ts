@@ -73,9 +73,9 @@ function judged(
       panels: Object.fromEntries(result.panels.map(({ panel, budget }) => [panel.id, budget.budgetUm])),
     },
     grade: {
-      index: result.index,
-      letter: result.letter,
-      basis: 'no defects recorded: depth readings alone cost no points',
+      index: null,
+      letter: null,
+      basis: 'not inspected: depth readings alone are no grade',
     },
   }
 }

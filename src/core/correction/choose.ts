@@ -135,6 +135,8 @@ export type CorrectionPlan = {
   minutes: { single: number; cut: number; refine: number }
   indexBefore: number
   indexAfter: number
+  /** How many panels the indices rest on. */
+  inspected: { panels: number; of: number }
   /** Nothing is written down that could be cleared. */
   flawless: boolean
   /** Share 0–1 of all defects expected to go, weighted by what they cost, their extent and the panel's weight. */
@@ -152,7 +154,13 @@ export function planCorrection(judged: readonly PanelJudgement[], settings: Choi
 export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
   const weigh = (value: (choice: PanelChoice) => number) =>
     panels.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0)
-  const total = weigh(() => 1)
+  // What nobody has inspected has no condition, before or after.
+  const inspected = panels.filter(({ judged }) => judged.inspected)
+  const indexBy = (value: (choice: PanelChoice) => number) =>
+    inspected.length === 0
+      ? 100
+      : inspected.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0) /
+        inspected.reduce((sum, choice) => sum + panelWeight(choice.judged.panel), 0)
   const burdenOf = ({ judged }: PanelChoice) =>
     judged.condition.costs.reduce((sum, { defect }) => sum + burden(defect), 0)
   const marred = weigh(burdenOf)
@@ -160,8 +168,9 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
   return {
     panels,
     minutes: minutesByRole(panels),
-    indexBefore: weigh(({ option }) => option.indexBefore) / total,
-    indexAfter: weigh(({ option }) => option.indexAfter) / total,
+    indexBefore: indexBy(({ option }) => option.indexBefore),
+    indexAfter: indexBy(({ option }) => option.indexAfter),
+    inspected: { panels: inspected.length, of: panels.length },
     flawless: marred === 0,
     expectedClearing: marred > 0 ? cleared / marred : 0,
     leftAsTheyAre: panels.filter(

@@ -49,6 +49,9 @@ function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: ProcessK
   }
 }
 
+/** How much a panel counts in the car’s condition: nothing before it was inspected. */
+const weightIn = ({ panel, inspected }: PanelJudgement): number => (inspected ? panelWeight(panel) : 0)
+
 /**
  * Works out the frontier of a vehicle. Minutes of a panel are rounded up to whole ones, so that the plan is never
  * dearer than the point it stands for. Locked panels cost what they cost, whatever else is chosen.
@@ -59,7 +62,7 @@ export function vehicleFrontier(
   locks: Locks = {},
 ): VehicleFrontier {
   const panels = judged.map((panel) => waysOf(panel, settings, locks[panel.panel.id]))
-  const total = judged.reduce((sum, { panel }) => sum + panelWeight(panel), 0)
+  const total = judged.reduce((sum, panel) => sum + weightIn(panel), 0)
   const minutesOf = (option: PanelOption) => Math.ceil(option.minutes)
   // What a locked panel costs is spent before anything is chosen.
   const base = panels.reduce((sum, { open }) => sum + minutesOf(open[0]!), 0)
@@ -68,11 +71,11 @@ export function vehicleFrontier(
     0,
   )
   const frontier = frontierOf(
-    panels.map(({ judged: { panel }, open }) => ({
-      id: panel.id,
+    panels.map(({ judged: panel, open }) => ({
+      id: panel.panel.id,
       options: open.map((option) => ({
         minutes: minutesOf(option) - minutesOf(open[0]!),
-        gain: (panelWeight(panel) * (option.indexAfter - option.indexBefore)) / total,
+        gain: total === 0 ? 0 : (weightIn(panel) * (option.indexAfter - option.indexBefore)) / total,
       })),
     })),
     free,

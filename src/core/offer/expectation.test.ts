@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { panelsOf } from '../vehicle'
 import { expectationOf, LIMITING_PAINTS } from './expectation'
 import { freeSettings, makeOffer, settingsOf } from './offer'
 import { chips, offerInput, swirls, template } from './offer.fixture'
@@ -69,14 +70,15 @@ describe('the honest facts of an offer', () => {
     expect(said).not.toContain('chips')
   })
   test('a car without defects is protected, not corrected', () => {
-    expect(codes('headland', { defects: {}, looked: ['pillars'] })[0]).toBe('flawless')
+    expect(codes('headland', { defects: {}, inspected: ['bonnet'] })[0]).toBe('flawless')
   })
   test('of a car nobody has looked at nothing is said but that', () => {
     expect(codes('headland', { defects: {} })[0]).toBe('not-inspected')
   })
   test('slight marks are called slight, and no paint is spent on the slightest', () => {
     const slight = (extentPercent: number) => ({ ...swirls, severity: 1 as const, extentPercent })
-    expect(codes('headland', { defects: { bonnet: [slight(30)] } })).toContain('slight')
+    const inspected = panelsOf('saloon').map(({ id }) => id)
+    expect(codes('headland', { defects: { bonnet: [slight(30)] }, inspected })).toContain('slight')
     expect(found('left', 'headland', { defects: { bonnet: [slight(1)] } })).toMatchObject({
       why: { code: 'slight' },
     })

@@ -21,6 +21,9 @@ export type WhyLeft =
   | { code: 'nothing-to-spare' | 'slight' }
   | { code: 'rule'; rule: Exclude<ForbidId, 'over-budget'> }
 
+/** The condition before the work; `inspected` where it rests on some of the panels only. */
+export type Standing = { before: number; inspected?: { panels: number; of: number } }
+
 /**
  * What the customer may expect, as facts that hold under a lamp: the result first, then what remains and why, then what limits and
  * what protects. Indices of condition 0–100, shares in whole percent.
@@ -28,9 +31,9 @@ export type WhyLeft =
 export type Expectation =
   /** Nobody has looked at the paint: nothing is said of how it will come out. */
   | { kind: 'result'; code: 'not-inspected' }
-  | { kind: 'result'; code: 'flawless' | 'no-gain'; before: number }
-  | { kind: 'result'; code: 'slight'; before: number; clearedPercent: number }
-  | { kind: 'result'; code: 'improved'; before: number; after: number; clearedPercent: number }
+  | ({ kind: 'result'; code: 'flawless' | 'no-gain' } & Standing)
+  | ({ kind: 'result'; code: 'slight'; clearedPercent: number } & Standing)
+  | ({ kind: 'result'; code: 'improved'; after: number; clearedPercent: number } & Standing)
   | { kind: 'limit'; code: 'paint'; paint: LimitingPaint }
   | ({ kind: 'stays'; code: 'left'; why: WhyLeft } & OnPanels)
   | ({
@@ -55,14 +58,23 @@ function whyLeft({ judged, forbidden }: PanelChoice): WhyLeft {
   return spareUm > 0 ? { code: 'little-to-spare', spareUm } : { code: 'nothing-to-spare' }
 }
 
-function resultOf({ indexBefore, indexAfter, expectedClearing, flawless }: CorrectionPlan): Expectation {
-  const before = indexBefore
+function resultOf({
+  indexBefore,
+  indexAfter,
+  expectedClearing,
+  flawless,
+  inspected,
+}: CorrectionPlan): Expectation {
+  const standing: Standing = {
+    before: indexBefore,
+    ...(inspected.panels < inspected.of ? { inspected } : {}),
+  }
   const clearedPercent = Math.round(100 * expectedClearing)
-  if (flawless) return { kind: 'result', code: 'flawless', before }
-  if (clearedPercent === 0) return { kind: 'result', code: 'no-gain', before }
+  if (flawless) return { kind: 'result', code: 'flawless', ...standing }
+  if (clearedPercent === 0) return { kind: 'result', code: 'no-gain', ...standing }
   if (indexAfter - indexBefore < SEEN_POINTS)
-    return { kind: 'result', code: 'slight', before, clearedPercent }
-  return { kind: 'result', code: 'improved', before, after: indexAfter, clearedPercent }
+    return { kind: 'result', code: 'slight', ...standing, clearedPercent }
+  return { kind: 'result', code: 'improved', ...standing, after: indexAfter, clearedPercent }
 }
 
 const onPanels = (choices: readonly PanelChoice[], all: readonly PanelChoice[]): OnPanels => ({

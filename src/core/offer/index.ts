@@ -6,6 +6,7 @@ export {
   LIMITING_PAINTS,
   type LimitingPaint,
   SEEN_POINTS,
+  type Standing,
   type WhyLeft,
 } from './expectation'
 export {

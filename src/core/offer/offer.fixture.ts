@@ -27,8 +27,8 @@ type Car = {
   thin?: readonly string[]
   defects?: Record<string, readonly Defect[]>
   films?: readonly string[]
-  /** Easily missed places that were looked at. */
-  looked?: string[]
+  /** Panels that were inspected; those with a defect are anyway. */
+  inspected?: string[]
 }
 
 export function offerInput(
@@ -39,7 +39,7 @@ export function offerInput(
     thin = [],
     defects,
     films = [],
-    looked = [],
+    inspected = [],
   }: Car = {},
   more: Partial<OfferInput> = {},
 ): OfferInput {
@@ -56,7 +56,7 @@ export function offerInput(
     ),
     defects: defects ?? Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
     films,
-    looked,
+    inspected,
   })
   return {
     shape,

@@ -153,7 +153,7 @@ export function offerWith(
   const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
   return {
     template,
-    inspected: input.judgement.inspected,
+    inspected: input.judgement.grade !== undefined,
     paintSystem: input.paintSystem,
     layers,
     surfaces,

@@ -56,6 +56,8 @@ export const summarySchema = z.object({
   indexBefore: z.number(),
   indexAfter: z.number(),
   expectedClearing: z.number(),
+  /** How many panels the indices rest on; all of them where nothing is said. */
+  inspected: z.object({ panels: z.number(), of: z.number() }).optional(),
   layers: z.array(z.string()),
   processes: z.record(z.string(), keptProcess),
   left: z.array(z.string()),
@@ -104,6 +106,7 @@ export function summaryOf(offer: Offer): Summary {
     indexBefore: correction.indexBefore,
     indexAfter: correction.indexAfter,
     expectedClearing: correction.expectedClearing,
+    inspected: correction.inspected,
     layers: offer.template.layers,
     processes: Object.fromEntries(
       correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]),

@@ -12,14 +12,17 @@ const LETTER_FROM = [
   ['D', 35],
 ] as const
 
+/** What sums of weights lose in binary fractions, points. */
+const ROUNDING = 1e-9
+
 export type Letter = 'A' | 'B' | 'C' | 'D' | 'E'
 
 export function letterOf(index: number): Letter {
-  return LETTER_FROM.find(([, from]) => index >= from)?.[0] ?? 'E'
+  return LETTER_FROM.find(([, from]) => index + ROUNDING >= from)?.[0] ?? 'E'
 }
 
 /** An index as it is printed beside its letter: cut off and never rounded up, so that 89.6 does not read 90 beside a B. */
-export const wholeIndex = (index: number): number => Math.floor(index)
+export const wholeIndex = (index: number): number => Math.floor(index + ROUNDING)
 
 const deductOf = ({ kind, severity }: Defect) => DEFECT_MODEL[kind].deduct[severity - 1]!
 const weightOf = (extentPercent: number) => (Math.min(100, extentPercent) / 100) ** EXTENT_EXPONENT

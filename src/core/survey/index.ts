@@ -59,6 +59,7 @@ export {
   glossWord,
   reflectanceOf,
 } from './gloss'
+export { type Grade, uninspected } from './grade'
 export { judge, judgeRecord, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
 export {
   NOTHING_TAKEN,

@@ -7,6 +7,7 @@ import { letterOf, panelCondition, wholeIndex } from './condition'
 import type { Defect } from './defects'
 import type { Readings } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
+import { uninspected } from './grade'
 import { judge, type SurveyInput } from './judge'
 import { spotsOf, spotsWanted } from './spots'
 
@@ -214,20 +215,54 @@ describe('condition', () => {
     expect(index(list)).toBeCloseTo(index([...list].reverse()), 9)
     expect(index([defect({ severity: 3 })])).toBeLessThan(index([defect({ severity: 2 })]))
   })
-  test('the vehicle’s index lies between its best and its worst panel', () => {
-    const result = judge(input({ defects: { roof: [defect({ severity: 3 })] } }))
-    expect(result.index).toBeLessThan(100)
-    expect(result.index).toBeGreaterThan(panelOf(result, 'roof').condition.index)
-  })
 })
 
-describe('a car is graded once somebody has gone round it', () => {
+describe('a grade says what it rests on', () => {
   const swirls = { kind: 'swirls', severity: 2, extentPercent: 40, catchesNail: false } as const
-  test('readings alone say nothing of its marks', () => {
-    expect(judge(input({})).inspected).toBe(false)
+  const everywhere = panels.map(({ id }) => id)
+  test('nothing inspected, nothing graded: readings alone say nothing of its marks', () => {
+    expect(judge(input({})).grade).toBeUndefined()
   })
-  test('a defect that is recorded, or a place that was looked at, says that it was inspected', () => {
-    expect(judge(input({ defects: { bonnet: [swirls] } })).inspected).toBe(true)
-    expect(judge(input({ looked: ['sills'] })).inspected).toBe(true)
+  test('it stands for the inspected panels alone, counts them, and names the worst', () => {
+    const { grade } = judge(input({ inspected: ['bonnet'], defects: { roof: [swirls] } }))
+    expect(grade).toMatchObject({ inspected: 2, of: panels.length })
+    expect(grade!.worst.panel.id).toBe('roof')
+    const roofAlone = judge(input({ defects: { roof: [swirls] } }))
+    expect(roofAlone.grade!.index).toBeCloseTo(panelOf(roofAlone, 'roof').condition.index, 9)
+    expect(roofAlone.grade).toMatchObject({ inspected: 1 })
+  })
+  test('a panel that was inspected and shows nothing stands at A 100; one nobody saw stands nowhere', () => {
+    const result = judge(input({ inspected: ['bonnet'] }))
+    expect(result.grade).toMatchObject({ letter: 'A', inspected: 1 })
+    expect(wholeIndex(result.grade!.index)).toBe(100)
+    expect(panelOf(result, 'bonnet').inspected).toBe(true)
+    expect(panelOf(result, 'roof').inspected).toBe(false)
+    expect(uninspected(result.panels).map(({ panel }) => panel.id)).toEqual(
+      everywhere.filter((id) => id !== 'bonnet'),
+    )
+  })
+  test('a roof that has failed all over stands beside the letter, however good the rest is', () => {
+    const failed = { kind: 'clear-failure', severity: 3, extentPercent: 100, catchesNail: false } as const
+    const { grade } = judge(input({ inspected: everywhere, defects: { roof: [failed] } }))
+    expect(grade!.worst.panel.id).toBe('roof')
+    expect(grade!.worst.condition.letter).toBe('E')
+    expect(grade!.index).toBeGreaterThan(grade!.worst.condition.index)
+    expect(grade!.index).toBeLessThan(100)
+  })
+  test('inspecting one more panel moves it towards that panel, and never past it', () => {
+    const severity = fc.constantFrom(1 as const, 2 as const, 3 as const)
+    const some = fc.uniqueArray(fc.constantFrom(...everywhere), { minLength: 1, maxLength: 6 })
+    fc.assert(
+      fc.property(some, fc.constantFrom(...everywhere), severity, (marked, more, severity) => {
+        fc.pre(!marked.includes(more))
+        const defects = Object.fromEntries(marked.map((id) => [id, [{ ...swirls, severity }]]))
+        const [before, after] = [judge(input({ defects })), judge(input({ defects, inspected: [more] }))]
+        const own = panelOf(after, more).condition.index
+        const [low, high] = [before.grade!.index, own].sort((a, b) => a - b) as [number, number]
+        expect(after.grade!.index).toBeGreaterThanOrEqual(low - 1e-9)
+        expect(after.grade!.index).toBeLessThanOrEqual(high + 1e-9)
+        expect(after.grade!.inspected).toBe(before.grade!.inspected + 1)
+      }),
+    )
   })
 })

@@ -1,7 +1,7 @@
 import { type PaintSystem, type Panel, panelsOf, type Shape } from '../vehicle'
 import type { Baseline } from './baseline'
 import { type RemovalBudget, removalBudget, type School } from './budget'
-import { type Condition, type Letter, letterOf, panelCondition, vehicleIndex } from './condition'
+import { type Condition, panelCondition } from './condition'
 import type { Defect } from './defects'
 import {
   type Finding,
@@ -11,6 +11,7 @@ import {
   type Readings,
   vehicleBaseline,
 } from './finding'
+import { type Grade, gradeOf } from './grade'
 import type { Taken } from './ledger'
 import { type Prospect, prospectOf } from './prospect'
 import { countedReadings, type SurveyRecord } from './record'
@@ -25,8 +26,8 @@ export type SurveyInput = {
   films?: readonly string[]
   /** What the ledger says was removed from each panel at earlier visits. */
   taken?: Readonly<Record<string, Taken>>
-  /** Places that are easily missed and were looked at, by id. */
-  looked?: readonly string[]
+  /** Panels that were inspected, whatever was found; one with a defect was, too. */
+  inspected?: readonly string[]
 }
 
 export type PanelJudgement = {
@@ -35,6 +36,8 @@ export type PanelJudgement = {
   finding: Finding
   budget: RemovalBudget
   condition: Condition
+  /** Whether somebody has inspected it: before, its condition is nobody’s word. */
+  inspected: boolean
   /** What can be done about each defect, in the order given. */
   prospects: Prospect[]
 }
@@ -42,10 +45,8 @@ export type PanelJudgement = {
 export type VehicleJudgement = {
   baseline?: Baseline
   panels: PanelJudgement[]
-  /** Whether somebody has gone round it: a defect is recorded, or a place that is easily missed was looked at. */
-  inspected: boolean
-  index: number
-  letter: Letter
+  /** Of what was inspected; undefined while nothing is. */
+  grade?: Grade
   /** Panels with at least one reading, of those a gauge can read. */
   read: { panels: number; of: number }
 }
@@ -57,15 +58,12 @@ export function judge(input: SurveyInput): VehicleJudgement {
     input.readings,
   )
   const panels = input.panels.map((panel) => judgePanel(panel, input, baseline))
-  const byId = new Map(panels.map((judged) => [judged.panel.id, judged]))
-  const index = vehicleIndex(input.panels, (panel) => byId.get(panel.id)!.condition.index)
+  const grade = gradeOf(panels)
   const readable = panels.filter(({ finding }) => finding.kind !== 'unreadable' && finding.kind !== 'film')
   return {
     ...(baseline ? { baseline } : {}),
     panels,
-    inspected: (input.looked?.length ?? 0) > 0 || panels.some(({ prospects }) => prospects.length > 0),
-    index,
-    letter: letterOf(index),
+    ...(grade ? { grade } : {}),
     read: { panels: readable.filter(({ statistics }) => statistics).length, of: readable.length },
   }
 }
@@ -83,6 +81,7 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
     finding,
     budget,
     condition: panelCondition(defects),
+    inspected: defects.length > 0 || (input.inspected ?? []).includes(panel.id),
     prospects: defects.map((defect) => prospectOf(defect, budget)),
   }
 }
@@ -91,7 +90,7 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
 export function judgeRecord(
   { shape, paintSystem }: { shape: Shape; paintSystem: PaintSystem },
   school: School,
-  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> & Partial<Pick<SurveyRecord, 'looked'>>,
+  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> & Partial<Pick<SurveyRecord, 'inspected'>>,
   taken: Readonly<Record<string, Taken>>,
 ): VehicleJudgement {
   return judge({
@@ -102,6 +101,6 @@ export function judgeRecord(
     defects: record.defects,
     films: record.films,
     taken,
-    ...(record.looked ? { looked: record.looked } : {}),
+    ...(record.inspected ? { inspected: record.inspected } : {}),
   })
 }

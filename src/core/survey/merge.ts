@@ -20,6 +20,7 @@ function takeApart(record: SurveyRecord): Leaves {
   add('defects', record.defects)
   add('places', record.places)
   for (const panel of record.films) leaves.set(`film/${panel}`, true)
+  for (const panel of record.inspected) leaves.set(`inspected/${panel}`, true)
   for (const item of record.looked) leaves.set(`looked/${item}`, true)
   return leaves
 }
@@ -41,6 +42,7 @@ function putTogether(leaves: Leaves): SurveyRecord {
     defects: rows('defects') as SurveyRecord['defects'],
     places: rows('places') as SurveyRecord['places'],
     films: Object.keys(rows('film')),
+    inspected: Object.keys(rows('inspected')),
     looked: Object.keys(rows('looked')),
   }
 }

@@ -25,7 +25,9 @@ export type SurveyRecord = {
   places: Record<string, PlaceDefect[]>
   /** Panels under a film somebody has applied: never cut, and no judge of the paint beneath. */
   films: string[]
-  /** Easily missed places that have been looked at, by id. */
+  /** Panels somebody has inspected, whatever was found on them. */
+  inspected: string[]
+  /** Easily missed places that have been checked, by id. */
   looked: string[]
 }
 
@@ -36,6 +38,7 @@ export const emptyRecord = (): SurveyRecord => ({
   defects: {},
   places: {},
   films: [],
+  inspected: [],
   looked: [],
 })
 

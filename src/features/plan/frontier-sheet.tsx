@@ -141,7 +141,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             data-testid="frontier-here"
           >
             <Figure name="Condition">
-              {input.judgement.inspected
+              {input.judgement.grade
                 ? `${letterOf(correction.indexAfter)} ${wholeIndex(correction.indexAfter)}`
                 : 'not inspected'}
             </Figure>

@@ -2,9 +2,10 @@ import type { JobId } from '@/core/ids'
 import type { OfferInput, Quote } from '@/core/offer'
 import type { FloorJob, PricedOffer } from '@/core/planning'
 import type { Setup } from '@/core/shop'
-import { letterOf, wholeIndex } from '@/core/survey'
+import { wholeIndex } from '@/core/survey'
 import type { StudyInput } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
+import { gradeRestsOn } from '@/text/en/survey'
 import { money } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
@@ -41,6 +42,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       </div>
     )
   const { judgement } = input
+  const { grade } = judgement
   const { flawless } = offers[0]!.offer.correction
   const open = quotes.at(-1)
   return (
@@ -48,10 +50,10 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       <div className="mb-4 flex flex-wrap items-baseline gap-x-8 gap-y-1">
         <h1 className="text-2xl">Options for this car</h1>
         <p>
-          {judgement.inspected ? (
+          {grade ? (
             <>
-              Paint condition: <strong>{letterOf(judgement.index)}</strong>, {wholeIndex(judgement.index)} out
-              of 100.
+              Paint condition: <strong>{grade.letter}</strong>, {wholeIndex(grade.index)} out of 100 (
+              {gradeRestsOn(setup.region, grade)}).
             </>
           ) : (
             'Not inspected yet: no defects are recorded.'

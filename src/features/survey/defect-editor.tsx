@@ -26,19 +26,28 @@ type Props = {
   title: string
   judged: PanelJudgement
   defects: readonly NotedDefect[]
-  /** Whether anybody has gone round the car: before that nothing is graded. */
-  inspected: boolean
   readOnly: boolean
   /** Where on the drawing the panel was last touched. */
   at?: { x: number; y: number } | undefined
   onChange: (defects: NotedDefect[]) => void
+  /** Where it can be said that a panel was inspected and nothing was found. */
+  onInspected?: (inspected: boolean) => void
   children?: ReactNode
 }
 
 /** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
-export function DefectEditor({ title, judged, defects, inspected, readOnly, at, onChange, children }: Props) {
+export function DefectEditor({
+  title,
+  judged,
+  defects,
+  readOnly,
+  at,
+  onChange,
+  onInspected,
+  children,
+}: Props) {
   const region = useRegion()
-  const { condition, prospects, panel } = judged
+  const { condition, inspected, prospects, panel } = judged
   return (
     <section className="sheet p-4" aria-label={`Defects on ${staffPanelName(region, panel.id)}`}>
       <header className="flex items-baseline justify-between gap-3">
@@ -54,7 +63,16 @@ export function DefectEditor({ title, judged, defects, inspected, readOnly, at, 
           )}
         </p>
       </header>
-      {defects.length === 0 && <p className="text-[15px] text-ink-soft">No defects recorded here.</p>}
+      {defects.length === 0 && (
+        <p className="text-[15px] text-ink-soft">
+          {inspected ? 'Inspected: no defects.' : 'No defects recorded here.'}
+        </p>
+      )}
+      {defects.length === 0 && !readOnly && onInspected && (
+        <Button look="outline" className="mt-2" onClick={() => onInspected(!inspected)}>
+          {inspected ? 'Undo' : 'Inspected: no defects'}
+        </Button>
+      )}
       <ul>
         {defects.map((defect, index) => {
           const prospect = prospects[index]

@@ -13,7 +13,6 @@ import {
   type Removal,
   type School,
   takenByPanel,
-  wholeIndex,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
@@ -43,6 +42,7 @@ import { hasReadings, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
+import { VehicleGrade } from './vehicle-grade'
 import { WholeCar } from './whole-car'
 
 type Props = {
@@ -132,17 +132,7 @@ export function SurveyScreen(props: Props) {
     <div className="grid grid-cols-[minmax(0,1fr)] gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem] lg:grid-rows-[auto_1fr]">
       <section aria-label="Body plan">
         <div className="mb-3 flex flex-wrap items-center gap-x-6 gap-y-2">
-          <p className="flex items-baseline gap-2" data-testid="vehicle-grade">
-            {judgement.inspected ? (
-              <>
-                <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-                <span className="text-lg">{wholeIndex(judgement.index)}</span>
-                <span className="text-sm text-ink-soft">condition</span>
-              </>
-            ) : (
-              <span className="font-head text-xl font-semibold text-ink-soft">Not inspected yet</span>
-            )}
-          </p>
+          <VehicleGrade grade={judgement.grade} />
           <HowFarRead judgement={judgement} />
           <div className="ml-auto flex flex-wrap items-center justify-end gap-2">
             <SaveNote state={state} settle={settle} nameOf={nameOf} />
@@ -267,10 +257,13 @@ export function SurveyScreen(props: Props) {
           title="Defects"
           judged={judged}
           defects={data.defects[selected] ?? []}
-          inspected={judgement.inspected}
           readOnly={agreed || handedOver}
           onChange={(defects) =>
-            change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
+            change((before) => ({
+              ...before,
+              defects: { ...before.defects, [selected]: defects },
+              inspected: [...new Set([...before.inspected, selected])],
+            }))
           }
         />
         <div className="flex flex-wrap justify-end gap-2">

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { JobId } from '@/core/ids'
 import type { StoredSurvey } from '@/core/survey'
-import { mergeSurveys, type SurveyRecord } from '@/core/survey'
+import { emptyRecord, mergeSurveys, type SurveyRecord } from '@/core/survey'
 import { keepSurvey } from '@/server/survey/survey-actions'
 import { holdLinks } from '@/ui/patient-link'
 import { act } from '@/ui/use-action'
@@ -20,6 +20,9 @@ export type Survey = ReturnType<typeof useSurvey>
 
 /** What was typed and is not with the shop yet, with what it was typed on. */
 type Draft = { base: SurveyRecord; latest: SurveyRecord }
+
+/** One kept by a page of before may lack what a survey holds since. */
+const whole = (record: SurveyRecord): SurveyRecord => ({ ...emptyRecord(), ...record })
 
 function recordOf({ version, ...record }: StoredSurvey): SurveyRecord {
   return record
@@ -94,7 +97,8 @@ export function useSurvey(jobId: JobId, stored: StoredSurvey) {
   useEffect(() => {
     void readDraft<Draft>(draftKey).then((draft) => {
       if (!draft || dirty.current || sending.current) return
-      const { merged } = mergeSurveys(draft.base, draft.latest, base.current, 'mine')
+      const [was, mine] = [whole(draft.base), whole(draft.latest)]
+      const { merged } = mergeSurveys(was, mine, base.current, 'mine')
       latest.current = merged
       setData(merged)
       anew.current()

@@ -11,7 +11,7 @@ import { useRegion } from '@/ui/region'
 import { ScrollStrip } from '@/ui/scroll-strip'
 
 type Props = {
-  judgement: Pick<VehicleJudgement, 'panels' | 'inspected'>
+  judgement: Pick<VehicleJudgement, 'panels'>
   taken: Readonly<Record<string, Taken>>
   selected: string
   onSelect: (panel: string) => void
@@ -21,7 +21,7 @@ const VERDICTS: readonly Verdict[] = ['washes-off', 'polishes-out', 'softens', '
 
 /** The judgement of the whole car, a line a panel: what was read, what may come off, and what can be done. */
 export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onSelect }: Props) {
-  const { panels, inspected } = judgement
+  const { panels } = judgement
   const region = useRegion()
   return (
     <section className="mt-5 border-t border-line pt-4">
@@ -46,7 +46,7 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
             </tr>
           </thead>
           <tbody>
-            {panels.map(({ panel, statistics, finding, budget, condition, prospects }) => (
+            {panels.map(({ panel, statistics, finding, budget, condition, inspected, prospects }) => (
               <tr
                 key={panel.id}
                 className={clsx('border-t border-line', panel.id === selected && 'bg-lichen')}
@@ -74,10 +74,12 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
                   {measured(region, 'depth', budget.budgetUm, 1)}
                 </td>
                 <td className="pr-3 pl-1">
-                  {inspected && (
+                  {inspected ? (
                     <>
                       <strong className="font-head">{condition.letter}</strong> {wholeIndex(condition.index)}
                     </>
+                  ) : (
+                    <span className="text-ink-soft">not inspected</span>
                   )}
                 </td>
                 <td className="py-1 text-sm leading-snug">

@@ -11,8 +11,8 @@ const swirls = (severity: 1 | 2 | 3): Defect => ({
   extentPercent: 80,
   catchesNail: false,
 })
-const faceOf = (defects: Defect[]) => {
-  const record = { ...emptyRecord(), defects: { bonnet: defects } }
+const faceOf = (defects: Defect[], inspected: string[] = []) => {
+  const record = { ...emptyRecord(), defects: { bonnet: defects }, inspected }
   return conditionFace(
     DUBLIN,
     judgeRecord(vehicle, 'both', record, {}).panels.find(({ panel }) => panel.id === 'bonnet')!,
@@ -20,8 +20,14 @@ const faceOf = (defects: Defect[]) => {
 }
 const share = (fill: string) => Number(fill.match(/(\d+)%/)?.[1] ?? 0)
 
-test('a panel nothing is noted on stays plain and says so', () => {
-  expect(faceOf([])).toMatchObject({ fill: 'var(--c-sheet)', text: '', label: 'Bonnet: nothing recorded' })
+test('a panel nothing is noted on stays plain, and says whether anybody has inspected it', () => {
+  const plain = { fill: 'var(--c-sheet)' }
+  expect(faceOf([])).toMatchObject({ ...plain, text: '', label: 'Bonnet: not inspected yet' })
+  expect(faceOf([], ['bonnet'])).toMatchObject({
+    ...plain,
+    text: 'A',
+    label: 'Bonnet: inspected, no defects',
+  })
 })
 
 test('the worse a panel is, the browner it stands there, with its letter', () => {

@@ -9,18 +9,22 @@ import type { PanelFace, PlanPin } from '@/ui/body-plan'
 const WORST_INDEX = 30
 
 /** A panel on the walk: the more it has lost, the browner, like bracken; its letter stands on it. */
-export function conditionFace(region: Region, { panel, condition }: PanelJudgement): PanelFace {
+export function conditionFace(region: Region, { panel, condition, inspected }: PanelJudgement): PanelFace {
   const count = condition.costs.length
   const share = Math.min(1, (100 - condition.index) / (100 - WORST_INDEX))
   const said =
-    count === 0 ? 'nothing recorded' : `${count} recorded, ${condition.letter} ${wholeIndex(condition.index)}`
+    count === 0
+      ? inspected
+        ? 'inspected, no defects'
+        : 'not inspected yet'
+      : `${count} recorded, ${condition.letter} ${wholeIndex(condition.index)}`
   return {
     fill:
       count === 0
         ? 'var(--c-sheet)'
         : `color-mix(in oklab, var(--c-bracken) ${Math.round(16 + 54 * share)}%, var(--c-sheet))`,
     ink: 'var(--c-ink)',
-    text: count === 0 ? '' : condition.letter,
+    text: inspected ? condition.letter : '',
     label: `${staffPanel(region, panel.id)}: ${said}`,
   }
 }

@@ -11,7 +11,7 @@ import {
   type Removal,
   type School,
   takenByPanel,
-  wholeIndex,
+  uninspected,
 } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
@@ -27,7 +27,9 @@ import { DefectEditor } from '../survey/defect-editor'
 import { Hatches } from '../survey/hatches'
 import { SaveNote } from '../survey/save-note'
 import { useSurvey } from '../survey/use-survey'
+import { VehicleGrade } from '../survey/vehicle-grade'
 import { PlaceEditor } from './place-editor'
+import { StillToInspect } from './still-to-inspect'
 import { conditionFace, pinsOf, placeFace } from './walk-faces'
 
 type Props = {
@@ -83,17 +85,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
     <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
       <section aria-label="Walk round the car">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
-          <p data-testid="vehicle-grade" className="flex items-baseline gap-2">
-            {judgement.inspected ? (
-              <>
-                <span className="font-head text-4xl font-bold">{judgement.letter}</span>
-                <span className="text-lg">{wholeIndex(judgement.index)}</span>
-                <span className="text-sm text-ink-soft">condition</span>
-              </>
-            ) : (
-              <span className="font-head text-xl font-semibold text-ink-soft">Not inspected yet</span>
-            )}
-          </p>
+          <VehicleGrade grade={judgement.grade} />
           <p className="text-sm text-ink-soft">
             {noted} {noted === 1 ? 'mark' : 'marks'} recorded, {album.photos.length}{' '}
             {album.photos.length === 1 ? 'photo' : 'photos'}
@@ -142,13 +134,24 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             title={staffPanel(region, judged.panel.id)}
             judged={judged}
             defects={data.defects[selected] ?? []}
-            inspected={judgement.inspected}
             readOnly={readOnly}
             at={touched}
             onChange={(defects) => {
               setTouched(undefined)
-              change((before) => ({ ...before, defects: { ...before.defects, [selected]: defects } }))
+              change((before) => ({
+                ...before,
+                defects: { ...before.defects, [selected]: defects },
+                inspected: withPanels(before.inspected, [selected]),
+              }))
             }}
+            onInspected={(inspected) =>
+              change((before) => ({
+                ...before,
+                inspected: inspected
+                  ? withPanels(before.inspected, [selected])
+                  : before.inspected.filter((panel) => panel !== selected),
+              }))
+            }
           >
             <label className="mt-3 flex min-h-11 items-center gap-3 border-t border-line pt-3 text-[15px]">
               <input
@@ -183,6 +186,15 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             {strip}
           </PlaceEditor>
         )}
+        {!readOnly && (
+          <StillToInspect
+            panels={uninspected(judgement.panels)}
+            onSelect={select}
+            onNothingFound={(found) =>
+              change((before) => ({ ...before, inspected: withPanels(before.inspected, found) }))
+            }
+          />
+        )}
         <Missed
           looked={data.looked}
           readOnly={readOnly}
@@ -199,6 +211,9 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
     </div>
   )
 }
+
+/** A list of panels with some more of them, each once. */
+const withPanels = (panels: readonly string[], more: readonly string[]) => [...new Set([...panels, ...more])]
 
 /** Places that are easily missed, ticked off as they are looked at. */
 function Missed({

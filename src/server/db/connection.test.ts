@@ -147,6 +147,7 @@ describe('a survey', () => {
       },
       places: { 'wheel-front-left': [{ kind: 'kerbed', severity: 2, note: '' }] },
       films: ['bonnet'],
+      inspected: ['bonnet', 'roof'],
       looked: ['pillars', 'sills'],
     }
     await saveSurvey(db, id, 1, record, NOW)

@@ -215,6 +215,11 @@ export type ImportsRow = {
 
 type ImportsIn = In<ImportsRow, 'begun_at' | 'taken_at' | 'undone_at', never>
 
+export type InspectedPanelsRow = {
+  job_id: JobId
+  panel: string
+}
+
 export type InspectionsRow = {
   job_id: JobId
   item: string
@@ -735,6 +740,11 @@ declare module 'knex/types/tables' {
       ImportsRow,
       Written<ImportsIn, 'taken_at' | 'undone_at' | 'counts'>,
       Changed<ImportsIn>
+    >
+    inspected_panels: Knex.CompositeTableType<
+      InspectedPanelsRow,
+      InspectedPanelsRow,
+      Changed<InspectedPanelsRow>
     >
     inspections: Knex.CompositeTableType<
       InspectionsRow,

@@ -15,9 +15,10 @@ async function loadWayFacts(db: Knex, jobId: JobId, now: Instant): Promise<WayFa
   const any = (table: string) => db(table).where({ job_id: jobId }).first(db.raw('1'))
   const [inspected, washed, signed, tried, quote] = await Promise.all([
     db.first(
-      db.raw('EXISTS ? OR EXISTS ? OR EXISTS ? AS yes', [
+      db.raw('EXISTS ? OR EXISTS ? OR EXISTS ? OR EXISTS ? AS yes', [
         any('defects'),
         any('place_defects'),
+        any('inspected_panels'),
         any('looked'),
       ]),
     ),

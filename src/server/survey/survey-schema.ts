@@ -47,5 +47,7 @@ export const surveySchema: z.ZodType<SurveyRecord> = z.object({
   defects: z.record(z.string(), z.array(defectSchema).max(40, ask('defects-enough'))),
   places: z.record(z.string(), z.array(placeDefectSchema).max(40)),
   films: z.array(z.string()).max(60),
+  // A page of before says nothing of it.
+  inspected: z.array(z.string()).max(60).default([]),
   looked: z.array(z.enum(EASILY_MISSED)),
 })

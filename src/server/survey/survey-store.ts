@@ -20,6 +20,7 @@ import type {
   FilmReadingsRow,
   FilmsRow,
   GlossReadingsRow,
+  InspectedPanelsRow,
   LookedRow,
   PlaceDefectsRow,
   SurveysRow,
@@ -88,6 +89,7 @@ export async function loadSurveys(db: Knex, jobIds: readonly JobId[]): Promise<M
     }),
   )
   await each('films', ['panel'], (survey, { panel }) => survey.films.push(panel))
+  await each('inspected_panels', ['panel'], (survey, { panel }) => survey.inspected.push(panel))
   await each('looked', ['item'], (survey, { item }) => survey.looked.push(item))
   return surveys
 }
@@ -100,6 +102,7 @@ type Rows = {
   defects: DefectsRow
   place_defects: PlaceDefectsRow
   films: FilmsRow
+  inspected_panels: InspectedPanelsRow
   looked: LookedRow
 }
 
@@ -110,6 +113,7 @@ const TABLES = [
   'defects',
   'place_defects',
   'films',
+  'inspected_panels',
   'looked',
 ] as const
 
@@ -187,6 +191,7 @@ function surveyRows(jobId: JobId, record: SurveyRecord): Record<(typeof TABLES)[
       note,
     })),
     films: record.films.map((panel) => ({ ...own, panel })),
+    inspected_panels: record.inspected.map((panel) => ({ ...own, panel })),
     looked: record.looked.map((item) => ({ ...own, item })),
   }
 }

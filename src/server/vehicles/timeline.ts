@@ -36,7 +36,7 @@ function stayOf(
     survey,
     readings,
     ...(agreement ? { packageName: agreement.packageName, totalCents: agreement.totalCents } : {}),
-    ...(judgement.inspected && job.kind === 'work' ? { letter: judgement.letter } : {}),
+    ...(judgement.grade && job.kind === 'work' ? { letter: judgement.grade.letter } : {}),
     paidCents: payments.filter(({ takenBackAt }) => !takenBackAt).reduce((sum, { cents }) => sum + cents, 0),
   }
 }

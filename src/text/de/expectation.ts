@@ -1,4 +1,4 @@
-import type { WhyLeft } from '@/core/offer'
+import type { Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,7 +6,8 @@ import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} von 100)`
-const now = (before: number) => `Lackzustand jetzt: ${standing(before)}.`
+const now = ({ before, inspected }: Standing) =>
+  `Lackzustand jetzt: ${standing(before)}${inspected ? `, nach ${inspected.panels} von ${inspected.of} geprüften Bauteilen` : ''}.`
 
 function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
@@ -39,14 +40,14 @@ export const expectationInGerman: ExpectationWords = {
   result: {
     'not-inspected': () =>
       'Der Lack ist noch nicht geprüft. Was Sie erwarten können, sagen wir Ihnen, sobald wir ihn unter der Lampe gesehen haben.',
-    flawless: ({ before }) =>
-      `${now(before)} Es sind keine Mängel festgehalten: Das Fahrzeug wird geschützt, nicht korrigiert.`,
-    'no-gain': ({ before }) =>
-      `${now(before)} Polieren würde daran nichts ändern; das Fahrzeug wird gereinigt und geschützt.`,
-    slight: ({ before, clearedPercent }, region) =>
-      `${now(before)} Die Spuren sind gering; etwa ${percent(region, clearedPercent)} davon werden entfernt.`,
-    improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Nach der Arbeit erwartet: ${letterOf(after)} (${wholeIndex(after)}); etwa ${percent(region, clearedPercent)} der Spuren werden entfernt.`,
+    flawless: (state) =>
+      `${now(state)} Es sind keine Mängel festgehalten: Das Fahrzeug wird geschützt, nicht korrigiert.`,
+    'no-gain': (state) =>
+      `${now(state)} Polieren würde daran nichts ändern; das Fahrzeug wird gereinigt und geschützt.`,
+    slight: ({ clearedPercent, ...state }, region) =>
+      `${now(state)} Die Spuren sind gering; etwa ${percent(region, clearedPercent)} davon werden entfernt.`,
+    improved: ({ after, clearedPercent, ...state }, region) =>
+      `${now(state)} Nach der Arbeit erwartet: ${letterOf(after)} (${wholeIndex(after)}); etwa ${percent(region, clearedPercent)} der Spuren werden entfernt.`,
   },
   paint: {
     'single-stage':

@@ -1,4 +1,4 @@
-import type { WhyLeft } from '@/core/offer'
+import type { Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,7 +6,8 @@ import { measured, percent } from '../formats'
 import { many, sentence, thePanels } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} out of 100)`
-const now = (before: number) => `Paint condition now: ${standing(before)}.`
+const now = ({ before, inspected }: Standing) =>
+  `Paint condition now: ${standing(before)}${inspected ? `, from ${inspected.panels} of ${inspected.of} panels inspected` : ''}.`
 
 function because(why: WhyLeft, several: boolean, region: Region): string {
   switch (why.code) {
@@ -39,13 +40,12 @@ export const expectationInEnglish: ExpectationWords = {
   result: {
     'not-inspected': () =>
       'The paint has not been inspected yet. We tell you what to expect once we have seen it under the lamp.',
-    flawless: ({ before }) => `${now(before)} No defects are recorded: the car is protected, not corrected.`,
-    'no-gain': ({ before }) =>
-      `${now(before)} Polishing would not improve this; the car is cleaned and protected.`,
-    slight: ({ before, clearedPercent }, region) =>
-      `${now(before)} The marks are slight; about ${percent(region, clearedPercent)} of them will be removed.`,
-    improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Expected after the work: ${letterOf(after)} (${wholeIndex(after)}), with about ${percent(region, clearedPercent)} of the marks removed.`,
+    flawless: (state) => `${now(state)} No defects are recorded: the car is protected, not corrected.`,
+    'no-gain': (state) => `${now(state)} Polishing would not improve this; the car is cleaned and protected.`,
+    slight: ({ clearedPercent, ...state }, region) =>
+      `${now(state)} The marks are slight; about ${percent(region, clearedPercent)} of them will be removed.`,
+    improved: ({ after, clearedPercent, ...state }, region) =>
+      `${now(state)} Expected after the work: ${letterOf(after)} (${wholeIndex(after)}), with about ${percent(region, clearedPercent)} of the marks removed.`,
   },
   paint: {
     'single-stage':

@@ -1,9 +1,10 @@
 import type { Difference } from '@/core/practice'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import type { BudgetLimit, Finding, FindingKind, Prospect, Severity, Verdict } from '@/core/survey'
+import type { BudgetLimit, Finding, FindingKind, Grade, Prospect, Severity, Verdict } from '@/core/survey'
 import { figure, measured, percent } from '../formats'
 import { markName, markTitle } from '../marks'
+import { staffPanelName } from './staff-panels'
 
 /** What staff read of the paint: how bad a mark is, what can be done about it, how a panel is judged and why. */
 
@@ -120,3 +121,7 @@ export function differenceText(region: Region, difference: Difference): string {
       return unreachable(difference)
   }
 }
+
+/** What the condition of a car rests on: how much of it was inspected, and its worst panel. */
+export const gradeRestsOn = (region: Region, { inspected, of, worst }: Grade): string =>
+  `${inspected === of ? 'all panels' : `${inspected} of ${of} panels`} inspected, worst: ${staffPanelName(region, worst.panel.id)} ${worst.condition.letter}`

@@ -1,4 +1,4 @@
-import type { WhyLeft } from '@/core/offer'
+import type { Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,7 +6,8 @@ import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} sur 100)`
-const now = (before: number) => `État actuel de la peinture : ${standing(before)}.`
+const now = ({ before, inspected }: Standing) =>
+  `État actuel de la peinture : ${standing(before)}${inspected ? `, d’après ${inspected.panels} éléments examinés sur ${inspected.of}` : ''}.`
 
 function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
@@ -40,13 +41,13 @@ export const expectationInFrench: ExpectationWords = {
   result: {
     'not-inspected': () =>
       'La peinture n’a pas encore été examinée. Nous vous dirons à quoi vous attendre dès que nous l’aurons vue sous la lampe.',
-    flawless: ({ before }) => `${now(before)} Aucun défaut relevé : la voiture est protégée, pas corrigée.`,
-    'no-gain': ({ before }) =>
-      `${now(before)} Un polissage n’y changerait rien ; la voiture est nettoyée et protégée.`,
-    slight: ({ before, clearedPercent }, region) =>
-      `${now(before)} Les marques sont légères ; environ ${percent(region, clearedPercent)} d’entre elles disparaîtront.`,
-    improved: ({ before, after, clearedPercent }, region) =>
-      `${now(before)} Attendu après notre travail : ${letterOf(after)} (${wholeIndex(after)}), avec environ ${percent(region, clearedPercent)} des marques supprimées.`,
+    flawless: (state) => `${now(state)} Aucun défaut relevé : la voiture est protégée, pas corrigée.`,
+    'no-gain': (state) =>
+      `${now(state)} Un polissage n’y changerait rien ; la voiture est nettoyée et protégée.`,
+    slight: ({ clearedPercent, ...state }, region) =>
+      `${now(state)} Les marques sont légères ; environ ${percent(region, clearedPercent)} d’entre elles disparaîtront.`,
+    improved: ({ after, clearedPercent, ...state }, region) =>
+      `${now(state)} Attendu après notre travail : ${letterOf(after)} (${wholeIndex(after)}), avec environ ${percent(region, clearedPercent)} des marques supprimées.`,
   },
   paint: {
     'single-stage':

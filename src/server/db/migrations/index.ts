@@ -21,6 +21,7 @@ import { vehicleSize } from './0020-vehicle-size'
 import { broughtLists } from './0021-brought-lists'
 import { careChecked } from './0022-care-checked'
 import { pitchInLanguages } from './0023-pitch-in-languages'
+import { inspectedPanels } from './0024-inspected-panels'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -48,5 +49,6 @@ export const MIGRATIONS: readonly Migration[] = [
   broughtLists,
   careChecked,
   pitchInLanguages,
+  inspectedPanels,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
