@@ -1,4 +1,4 @@
-import type { Expectation, FormerlyTold, LimitingPaint, WhyLeft } from '@/core/offer'
+import type { Expectation, FormerlyTold, InspectedShare, LimitingPaint, WhyLeft } from '@/core/offer'
 import type { Language, Region } from '@/core/region'
 import type { OnPanels } from '@/core/survey'
 import { expectationInGerman } from './de/expectation'
@@ -9,6 +9,7 @@ import { inItsSpelling } from './spelling'
 /** What a customer may expect of an offer, in sentences. */
 
 export type ExpectationWords = {
+  partly: (share: InspectedShare) => string
   result: {
     [Code in Extract<Expectation, { kind: 'result' }>['code']]: (
       facts: Extract<Expectation, { kind: 'result'; code: Code }>,
@@ -41,6 +42,11 @@ function lifeText({ language }: Region, months: number): string {
     unit: inYears ? 'year' : 'month',
     unitDisplay: 'long',
   }).format(inYears ? months / YEAR_MONTHS : months)
+}
+
+/** How much of the car was inspected, where that is not all of it. */
+export function partlyText(region: Region, share: InspectedShare | undefined): string | undefined {
+  return share && share.panels > 0 && share.panels < share.of ? IN[region.language].partly(share) : undefined
 }
 
 export const expectationText = (region: Region, told: Expectation | FormerlyTold): string =>

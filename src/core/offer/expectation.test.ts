@@ -75,6 +75,14 @@ describe('the honest facts of an offer', () => {
   test('of a car nobody has looked at nothing is said but that', () => {
     expect(codes('headland', { defects: {} })[0]).toBe('not-inspected')
   })
+  test('a condition that rests on some of the panels says on how many, and one of all of them does not', () => {
+    const all = panelsOf('saloon').map(({ id }) => id)
+    const result = (inspected: string[]) =>
+      expectationOf(makeOffer(template('headland'), offerInput({ defects: { bonnet: [swirls] }, inspected })))[0]
+    expect(result([])).toMatchObject({ inspected: { panels: 1, of: all.length } })
+    expect(result(all.slice(0, 5))).toMatchObject({ inspected: { panels: 5, of: all.length } })
+    expect(result(all)).not.toHaveProperty('inspected')
+  })
   test('slight marks are called slight, and no paint is spent on the slightest', () => {
     const slight = (extentPercent: number) => ({ ...swirls, severity: 1 as const, extentPercent })
     const inspected = panelsOf('saloon').map(({ id }) => id)

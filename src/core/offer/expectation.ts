@@ -22,7 +22,9 @@ export type WhyLeft =
   | { code: 'rule'; rule: Exclude<ForbidId, 'over-budget'> }
 
 /** The condition before the work; `inspected` where it rests on some of the panels only. */
-export type Standing = { before: number; inspected?: { panels: number; of: number } }
+export type Standing = { before: number; inspected?: InspectedShare }
+/** How many of the panels of a car were inspected. */
+export type InspectedShare = { panels: number; of: number }
 
 /**
  * What the customer may expect, as facts that hold under a lamp: the result first, then what remains and why, then what limits and

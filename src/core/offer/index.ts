@@ -3,6 +3,7 @@ export { type Choices, choicesSchema, chosenOffer } from './choices'
 export {
   type Expectation,
   expectationOf,
+  type InspectedShare,
   LIMITING_PAINTS,
   type LimitingPaint,
   SEEN_POINTS,

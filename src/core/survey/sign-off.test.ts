@@ -26,6 +26,7 @@ const signOff = (
     school: 'both',
     readings: even,
     defects: {},
+    inspected: panels.map(({ id }) => id),
     ...more,
   })
   return signOffFor({ panels: judged, places }, mends)
@@ -60,6 +61,7 @@ const CASES: Record<Exclude<SignOffRule, 'beside-the-paint'>, [Partial<SurveyInp
   filler: [{ readings: { ...even, roof: [430, 500, 610] } }, ['roof']],
   unread: [{ defects: { 'mirror-left': [defect({})] } }, ['mirror-left']],
   'under-film': [{ films: ['bonnet'] }, ['bonnet']],
+  'not-inspected': [{ inspected: panels.map(({ id }) => id).filter((id) => id !== 'roof') }, ['roof']],
 }
 
 test.each(Object.keys(CASES) as (keyof typeof CASES)[])(

@@ -23,6 +23,7 @@ const PANEL_RULES = [
   'filler',
   'unread',
   'under-film',
+  'not-inspected',
 ] as const
 type PanelRule = (typeof PANEL_RULES)[number]
 export const SIGN_OFF_RULES = [...PANEL_RULES, 'softened-only', 'beside-the-paint'] as const
@@ -81,6 +82,7 @@ const HOLDS: Record<PanelRule, Holds> = {
   filler: found('filler-likely'),
   unread: ({ finding, condition }) => finding.kind === 'unreadable' && condition.costs.length > 0,
   'under-film': found('film'),
+  'not-inspected': ({ inspected }) => !inspected,
 }
 
 const onPanels = (judged: readonly PanelJudgement[], all: readonly PanelJudgement[]): OnPanels => ({

@@ -8,7 +8,7 @@ import { everyone, type Shop } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { careWords } from '@/text/care'
-import { expectationText } from '@/text/expectation'
+import { expectationText, partlyText } from '@/text/expectation'
 import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign } from '@/text/formats'
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
@@ -97,11 +97,12 @@ function panelLines(region: Region, { agreement, changes, verdicts, card }: Hand
 function resultLines(region: Region, { agreement: { summary }, reached }: Handover): string[] {
   const words = handoverWords(region)
   const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)})`
+  const partly = partlyText(region, summary.inspected)
   // A visit or a repair grades nothing anew.
   if (summary.indexAfter <= summary.indexBefore) return []
   return [
     words.expected({
-      before: standing(summary.indexBefore),
+      before: `${standing(summary.indexBefore)}${partly ? `, ${partly}` : ''}`,
       after: standing(summary.indexAfter),
       percent: percent(region, Math.round(summary.expectedClearing * 100)),
     }),

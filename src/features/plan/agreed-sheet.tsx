@@ -5,7 +5,7 @@ import type { Setup } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { processWord } from '@/text/en/correction'
-import { expectationText } from '@/text/expectation'
+import { expectationText, partlyText } from '@/text/expectation'
 import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PriceLines } from './price-lines'
@@ -26,6 +26,7 @@ export function AgreedSheet({
   now: Instant
 }) {
   const { summary } = agreement
+  const partly = partlyText(setup.region, summary.inspected)
   const { region } = setup
   return (
     <div className="mx-auto grid max-w-5xl gap-6 p-5 md:grid-cols-2">
@@ -36,8 +37,9 @@ export function AgreedSheet({
         <h1 className="text-3xl">{agreement.packageName}</h1>
         <p className="mt-3 text-ink-soft italic">“{job.wishes}”</p>
         <p className="mt-4">
-          Condition {letterOf(summary.indexBefore)} {wholeIndex(summary.indexBefore)}, expected{' '}
-          {letterOf(summary.indexAfter)} {wholeIndex(summary.indexAfter)}. About{' '}
+          Condition {letterOf(summary.indexBefore)} {wholeIndex(summary.indexBefore)}
+          {partly ? ` (${partly})` : ''}, expected {letterOf(summary.indexAfter)}{' '}
+          {wholeIndex(summary.indexAfter)}. About{' '}
           {percent(region, Math.round(summary.expectedClearing * 100))} of the defects will be removed.
         </p>
         {summary.expectation.length > 0 ? (

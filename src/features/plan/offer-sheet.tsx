@@ -11,7 +11,7 @@ import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { PROCESS_NAME } from '@/text/en/correction'
 import { placingReason } from '@/text/en/placing'
 import { staffPanel } from '@/text/en/staff-panels'
-import { expectationText } from '@/text/expectation'
+import { expectationText, partlyText } from '@/text/expectation'
 import { clock, duration, figure, money, paperDay, percent, unitSign } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
@@ -33,6 +33,7 @@ type Props = {
 /** One package as it would go on this very car. */
 export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wantedBy, setup, now }: Props) {
   const { template, correction, price, plan, layers } = offer
+  const partly = partlyText(setup.region, correction.inspected)
   const over = budgetCents === undefined ? 0 : price.totalCents - budgetCents
   return (
     <article className="sheet flex flex-col p-5" aria-label={template.name}>
@@ -70,6 +71,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
               <strong>
                 {letterOf(correction.indexAfter)} {wholeIndex(correction.indexAfter)}
               </strong>
+              {partly && <span className="block text-sm text-ink-soft">{partly}</span>}
             </dd>
           </>
         )}

@@ -1,4 +1,4 @@
-import type { Standing, WhyLeft } from '@/core/offer'
+import type { InspectedShare, Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,8 +6,10 @@ import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} von 100)`
+/** What a condition rests on where not all of the car was inspected. */
+const partly = ({ panels, of }: InspectedShare) => `nach ${panels} von ${of} geprüften Bauteilen`
 const now = ({ before, inspected }: Standing) =>
-  `Lackzustand jetzt: ${standing(before)}${inspected ? `, nach ${inspected.panels} von ${inspected.of} geprüften Bauteilen` : ''}.`
+  `Lackzustand jetzt: ${standing(before)}${inspected ? `, ${partly(inspected)}` : ''}.`
 
 function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
@@ -37,6 +39,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
 }
 
 export const expectationInGerman: ExpectationWords = {
+  partly,
   result: {
     'not-inspected': () =>
       'Der Lack ist noch nicht geprüft. Was Sie erwarten können, sagen wir Ihnen, sobald wir ihn unter der Lampe gesehen haben.',

@@ -38,6 +38,8 @@ export const signOffInGerman: SignOffWords = {
       `${panelsAhead(region, fact)}: Die Lackdicke lässt sich hier nicht messen. Wir verwenden nur die mildeste Politur, und manche Spuren bleiben.`,
     'under-film': (fact, region) =>
       `${panelsAhead(region, fact)}: Der Lack liegt unter einer Folie. Sie wird gereinigt, nicht poliert, und den Lack darunter können wir nicht beurteilen.`,
+    'not-inspected': (fact, region) =>
+      `${panelsAhead(region, fact)}: Der Lack wurde dort nicht unter der Lampe geprüft. Über Spuren dort sagen wir nichts zu.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)}: ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

@@ -1,4 +1,4 @@
-import type { Standing, WhyLeft } from '@/core/offer'
+import type { InspectedShare, Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,8 +6,10 @@ import { measured, percent } from '../formats'
 import { many, sentence, thePanels } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} out of 100)`
+/** What a condition rests on where not all of the car was inspected. */
+const partly = ({ panels, of }: InspectedShare) => `from ${panels} of ${of} panels inspected`
 const now = ({ before, inspected }: Standing) =>
-  `Paint condition now: ${standing(before)}${inspected ? `, from ${inspected.panels} of ${inspected.of} panels inspected` : ''}.`
+  `Paint condition now: ${standing(before)}${inspected ? `, ${partly(inspected)}` : ''}.`
 
 function because(why: WhyLeft, several: boolean, region: Region): string {
   switch (why.code) {
@@ -37,6 +39,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
 }
 
 export const expectationInEnglish: ExpectationWords = {
+  partly,
   result: {
     'not-inspected': () =>
       'The paint has not been inspected yet. We tell you what to expect once we have seen it under the lamp.',

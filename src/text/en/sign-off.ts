@@ -45,6 +45,10 @@ export const signOffInEnglish: SignOffWords = {
       at.everywhere
         ? 'The paint is under a wrap or film. It is cleaned, not polished, and we cannot judge the paint beneath.'
         : `There is a film on ${thePanels(region, at)}. It is cleaned, not polished, and we cannot judge the paint beneath.`,
+    'not-inspected': (at, region) =>
+      at.everywhere
+        ? 'The paint has not been inspected under the lamp. We promise nothing about its marks.'
+        : `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} not been inspected under the lamp. We promise nothing about ${many(plural(at), 'their', 'its')} marks.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)}: ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

@@ -1,4 +1,4 @@
-import type { Standing, WhyLeft } from '@/core/offer'
+import type { InspectedShare, Standing, WhyLeft } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
@@ -6,8 +6,10 @@ import { measured, percent } from '../formats'
 import { panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} sur 100)`
+/** What a condition rests on where not all of the car was inspected. */
+const partly = ({ panels, of }: InspectedShare) => `d’après ${panels} éléments examinés sur ${of}`
 const now = ({ before, inspected }: Standing) =>
-  `État actuel de la peinture : ${standing(before)}${inspected ? `, d’après ${inspected.panels} éléments examinés sur ${inspected.of}` : ''}.`
+  `État actuel de la peinture : ${standing(before)}${inspected ? `, ${partly(inspected)}` : ''}.`
 
 function because(why: WhyLeft, region: Region): string {
   switch (why.code) {
@@ -38,6 +40,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
 }
 
 export const expectationInFrench: ExpectationWords = {
+  partly,
   result: {
     'not-inspected': () =>
       'La peinture n’a pas encore été examinée. Nous vous dirons à quoi vous attendre dès que nous l’aurons vue sous la lampe.',

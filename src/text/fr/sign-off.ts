@@ -38,6 +38,8 @@ export const signOffInFrench: SignOffWords = {
       `${panelsAhead(region, fact)} : l’épaisseur de peinture ne peut pas y être mesurée. Nous n’y employons que le polish le plus doux, et des marques resteront.`,
     'under-film': (fact, region) =>
       `${panelsAhead(region, fact)} : la peinture est sous un film. Il sera nettoyé, pas poli, et nous ne pouvons pas juger la peinture qu’il recouvre.`,
+    'not-inspected': (fact, region) =>
+      `${panelsAhead(region, fact)} : la peinture n’y a pas été examinée sous la lampe. Nous ne promettons rien quant à ses marques.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)} : ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`
