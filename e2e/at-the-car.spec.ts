@@ -338,7 +338,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
 /** Begins the layer that comes next though its window has closed, and says why. */
 async function beginAllTheSame(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Start anyway' }).click()
-  await page.getByLabel('Why all the same?').fill('the maker allows it after a light scuff')
+  await page.getByLabel('Why anyway?').fill('the maker allows it after a light scuff')
   await page.getByRole('button', { name: 'Start anyway' }).click()
 }
 
