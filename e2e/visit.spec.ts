@@ -118,7 +118,7 @@ test('a correction somebody tells of is written into the ledger and weighs on th
   await expect(page.getByText('Saved.')).toBeVisible()
   await expect(page.getByRole('cell', { name: '5.5 ± 1.0', exact: true })).toBeVisible()
   await openJob(page, 'IM 5012', 'survey')
-  await expect(page.getByTestId('budget')).toHaveText('2.1 µm')
+  await expect(page.getByTestId('budget')).toHaveText('1.1 µm')
 })
 
 test('a car that went home measured twice has its ledger, and its picture of what has gone', async ({

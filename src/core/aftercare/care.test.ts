@@ -191,16 +191,18 @@ describe('a trend', () => {
 
 describe('how many corrections a paint still has', () => {
   test('counts down as the ledger fills, and is none at its end', () => {
-    const whole = correctionsLeft(undefined, 'medium')
+    const whole = correctionsLeft(undefined, 1)
     expect(whole.polishes).toBeGreaterThan(whole.cuts)
-    expect(correctionsLeft({ takenUm: 5, uncertaintyUm: 0.5 }, 'medium').polishes).toBeLessThan(
-      whole.polishes,
-    )
-    expect(correctionsLeft({ takenUm: 9, uncertaintyUm: 0 }, 'medium')).toEqual({
+    expect(correctionsLeft({ takenUm: 5, uncertaintyUm: 0.5 }, 1).polishes).toBeLessThan(whole.polishes)
+    expect(correctionsLeft({ takenUm: 9, uncertaintyUm: 0 }, 1)).toEqual({
       leftUm: 0,
       polishes: 0,
       cuts: 0,
     })
+  })
+  test('is none where the readings leave nothing, and fewer where the paint gives readily', () => {
+    expect(correctionsLeft(undefined, 1, 0)).toEqual({ leftUm: 0, polishes: 0, cuts: 0 })
+    expect(correctionsLeft(undefined, 1.6).polishes).toBeLessThan(correctionsLeft(undefined, 0.7).polishes)
   })
   test('what is not surely left does not count, nor what the readings forbid', () => {
     fc.assert(
@@ -209,7 +211,7 @@ describe('how many corrections a paint still has', () => {
         fc.double({ min: 0, max: 3, noNaN: true }),
         fc.double({ min: 0, max: 10, noNaN: true }),
         (takenUm, uncertaintyUm, budgetUm) => {
-          const left = correctionsLeft({ takenUm, uncertaintyUm }, 'hard', budgetUm)
+          const left = correctionsLeft({ takenUm, uncertaintyUm }, 0.7, budgetUm)
           expect(left.leftUm).toBeLessThanOrEqual(budgetUm)
           expect(left.leftUm).toBeLessThanOrEqual(Math.max(0, 7.6 - takenUm))
         },

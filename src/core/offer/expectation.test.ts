@@ -78,7 +78,9 @@ describe('the honest facts of an offer', () => {
   test('a condition that rests on some of the panels says on how many, and one of all of them does not', () => {
     const all = panelsOf('saloon').map(({ id }) => id)
     const result = (inspected: string[]) =>
-      expectationOf(makeOffer(template('headland'), offerInput({ defects: { bonnet: [swirls] }, inspected })))[0]
+      expectationOf(
+        makeOffer(template('headland'), offerInput({ defects: { bonnet: [swirls] }, inspected })),
+      )[0]
     expect(result([])).toMatchObject({ inspected: { panels: 1, of: all.length } })
     expect(result(all.slice(0, 5))).toMatchObject({ inspected: { panels: 5, of: all.length } })
     expect(result(all)).not.toHaveProperty('inspected')

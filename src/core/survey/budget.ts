@@ -1,6 +1,6 @@
 import type { Finding, PanelStatistics } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
-import { NOTHING_TAKEN, type Taken } from './ledger'
+import { NOTHING_TAKEN, type Taken, takenForSure } from './ledger'
 
 /** Which school of judging the shop follows; with both, the stricter rules. */
 export const SCHOOLS = ['gauge-guided', 'method-guided', 'both'] as const
@@ -35,17 +35,17 @@ function limitsOf(
   finding: Finding,
   statistics: PanelStatistics | undefined,
   school: School,
-  { takenUm, uncertaintyUm: takenUncertaintyUm }: Taken,
+  taken: Taken,
 ): BudgetLimit[] {
   if (finding.kind === 'film') return [{ rule: 'never-cut', limitUm: 0, why: 'film' }]
   if (finding.kind === 'unreadable' && finding.why === 'bare-metal')
     return [{ rule: 'never-cut', limitUm: 0, why: 'bare-metal' }]
   const lifetime: BudgetLimit = {
     rule: 'lifetime',
-    limitUm: LIFETIME_UM - takenUm,
+    limitUm: LIFETIME_UM - takenForSure(taken),
     lifetimeUm: LIFETIME_UM,
-    alreadyTakenUm: takenUm,
-    takenUncertaintyUm,
+    alreadyTakenUm: taken.takenUm,
+    takenUncertaintyUm: taken.uncertaintyUm,
   }
   const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
   if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]

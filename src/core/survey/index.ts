@@ -71,6 +71,7 @@ export {
   removalsOfVisit,
   type Taken,
   takenByPanel,
+  takenForSure,
   type Witness,
   WORKED_OUT_UNCERTAINTY,
 } from './ledger'

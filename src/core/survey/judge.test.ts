@@ -100,10 +100,10 @@ describe('how much may come off', () => {
     )
     expect(budget.budgetUm).toBeCloseTo(82 - gaugeUncertaintyUm(82) - 76.2, 9)
   })
-  test('over its life: what earlier visits took is gone, and more than all is nothing', () => {
+  test('over its life: what earlier visits took is gone, with one uncertainty of it, and more than all is nothing', () => {
     expect(
       panelOf(judge(input({ taken: { roof: { takenUm: 5, uncertaintyUm: 1 } } })), 'roof').budget.budgetUm,
-    ).toBeCloseTo(LIFETIME_UM - 5, 9)
+    ).toBeCloseTo(LIFETIME_UM - 5 - 1, 9)
     expect(
       panelOf(judge(input({ taken: { roof: { takenUm: 9, uncertaintyUm: 1 } } })), 'roof').budget.budgetUm,
     ).toBe(0)

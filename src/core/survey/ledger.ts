@@ -41,6 +41,9 @@ export type Taken = { takenUm: number; uncertaintyUm: number }
 
 export const NOTHING_TAKEN: Taken = { takenUm: 0, uncertaintyUm: 0 }
 
+/** What counts as gone wherever the ledger is asked, µm: what was taken, and one standard uncertainty of it. */
+export const takenForSure = ({ takenUm, uncertaintyUm }: Taken): number => takenUm + uncertaintyUm
+
 /** Totals by panel. An entry below 0 adds nothing, but its uncertainty stays. */
 export function takenByPanel(ledger: readonly Removal[]): Record<string, Taken> {
   const totals: Record<string, Taken> = {}

@@ -3,6 +3,7 @@
 import clsx from 'clsx'
 import type { PointerEvent } from 'react'
 import type { FrontierPoint } from '@/core/correction'
+import { wholeIndex } from '@/core/survey'
 import { duration, number } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
@@ -91,7 +92,7 @@ export function FrontierCurve({ points, named, at, indexBefore, onMove }: Props)
             fontSize={12}
             className="fill-ink-soft"
           >
-            {number(region, indexBefore + top * share, top < 4 ? 1 : 0)}
+            {top < 4 ? number(region, indexBefore + top * share, 1) : wholeIndex(indexBefore + top * share)}
           </text>
         ))}
         <text

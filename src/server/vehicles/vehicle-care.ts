@@ -2,7 +2,6 @@ import type { Knex } from 'knex'
 import {
   carePlan,
   careRulesFor,
-  correctionsLeft,
   type GuaranteeAnswer,
   guaranteeFor,
   type ProtectedUnit,
@@ -13,14 +12,12 @@ import {
 import type { VehicleId } from '@/core/ids'
 import type { VehicleCare } from '@/core/job'
 import type { Shop } from '@/core/shop'
-import { takenByPanel } from '@/core/survey'
 import { dayIn, type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
-import { panelsOf } from '@/core/vehicle'
 import { careDatesOf, visitDays } from '../aftercare/care-dates'
 import { openWishes } from '../aftercare/look-store'
 import { loadProtection } from '../aftercare/protection'
-import { loadLedger } from './ledger-store'
+import { correctionsOf } from './corrections'
 
 /** The stay of a vehicle that is booked or under way. */
 export async function findOpenJob(db: Knex, vehicleId: VehicleId): Promise<VehicleCare['openJob']> {
@@ -30,15 +27,6 @@ export async function findOpenJob(db: Knex, vehicleId: VehicleId): Promise<Vehic
     .orderBy('arrive_at')
     .first('id', 'kind', 'arrive_at')
   return row ? { id: row.id, kind: row.kind, arriveAt: instantOrThrow(row.arrive_at) } : undefined
-}
-
-export async function correctionsOf(db: Knex, vehicle: Vehicle): Promise<VehicleCare['corrections']> {
-  const taken = takenByPanel(await loadLedger(db, vehicle.id))
-  return panelsOf(vehicle.shape).map(({ id, name }) => ({
-    panel: id,
-    name,
-    left: correctionsLeft(taken[id], vehicle.hardness),
-  }))
 }
 
 export async function loadVehicleCare(
@@ -52,7 +40,7 @@ export async function loadVehicleCare(
   const protection = await loadProtection(db, shop, vehicle, now)
   const wishes = await openWishes(db, vehicle.id)
   const dates = careDatesOf(protection, timezone, wishes[0]?.fromDay)
-  const corrections = await correctionsOf(db, vehicle)
+  const corrections = await correctionsOf(db, shop.setup, vehicle)
   const paint = protection.surfaces.find(({ surface }) => surface === 'paint')
   const openJob = await findOpenJob(db, vehicle.id)
   const coated = paint?.products.some(({ kind }) => kind !== 'sealant') ?? false

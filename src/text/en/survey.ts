@@ -2,7 +2,7 @@ import type { Difference } from '@/core/practice'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { BudgetLimit, Finding, FindingKind, Grade, Prospect, Severity, Verdict } from '@/core/survey'
-import { figure, measured, percent } from '../formats'
+import { measured, percent } from '../formats'
 import { markName, markTitle } from '../marks'
 import { staffPanelName } from './staff-panels'
 
@@ -94,7 +94,7 @@ export function limitText(region: Region, limit: BudgetLimit): string {
     case 'gauge':
       return `lowest spot ${depth(limit.lowestSpotUm)} − gauge error ${depth(limit.uncertaintyUm)} − safe minimum ${depth(limit.floorUm)} = ${depth(limit.limitUm)}`
     case 'lifetime':
-      return `lifetime ${depth(limit.lifetimeUm)} − removed before ${depth(limit.alreadyTakenUm)}${limit.takenUncertaintyUm > 0 ? ` (± ${figure(region, 'depth', limit.takenUncertaintyUm, 1)})` : ''} = ${depth(limit.limitUm)}`
+      return `lifetime ${depth(limit.lifetimeUm)} − removed before ${depth(limit.alreadyTakenUm)}${limit.takenUncertaintyUm > 0 ? ` − its uncertainty ${depth(limit.takenUncertaintyUm)}` : ''} = ${depth(limit.limitUm)}`
     case 'method':
       return limit.readable
         ? `least aggressive method: ${depth(limit.limitUm)} at most`

@@ -4,9 +4,9 @@ import { toVehicleId } from '@/core/ids'
 import { PaintScreen } from '@/features/vehicles/paint-screen'
 import { database } from '@/server/db/connection'
 import { loadShop } from '@/server/shop/shop-store'
+import { correctionsOf } from '@/server/vehicles/corrections'
 import { loadLedger } from '@/server/vehicles/ledger-store'
 import { loadTrends } from '@/server/vehicles/trends'
-import { correctionsOf } from '@/server/vehicles/vehicle-care'
 
 export default async function PaintPage({ params }: { params: Promise<{ id: string }> }) {
   const known = await requestVehicle(toVehicleId((await params).id))
@@ -19,7 +19,7 @@ export default async function PaintPage({ params }: { params: Promise<{ id: stri
       ledger={await loadLedger(db, known.vehicle.id)}
       trends={await loadTrends(db, known.vehicle, setup.region.timezone)}
       region={setup.region}
-      corrections={await correctionsOf(db, known.vehicle)}
+      corrections={await correctionsOf(db, setup, known.vehicle)}
     />
   )
 }
