@@ -1,4 +1,5 @@
 export { CARE, CARES, type Care, underCare } from './care'
+export { type Ceiling, ceilingOf } from './ceiling'
 export {
   type ChoiceSettings,
   type CorrectionPlan,

@@ -66,6 +66,6 @@ export function paintKnowledge(input: StudyInput): PaintKnowledge {
   ) as Record<PanelGroup, GroupKnowledge>
 }
 
-/** The next rung for a group, begun where the memory would. */
+/** The next rung for a group, with what the shop remembers of it. */
 export const adviceFor = (study: GroupStudy, ladder: readonly ProcessKey[]): Advice =>
   nextRung(ladder, study.attempts, study.recall.start)

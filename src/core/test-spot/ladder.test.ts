@@ -13,11 +13,11 @@ describe('the ladder', () => {
   test('begins with the mildest pair', () => {
     expect(adviceAfter()).toMatchObject({ kind: 'try', process: 'one-step-polish', gently: false })
   })
-  test('begins where the shop remembers, if the rules allow it there', () => {
+  test('begins with the mildest, whatever the shop remembers; and says what it remembers, if the rules allow that there', () => {
     const start = { process: 'two-step', cars: 3, kinship: 'same-paint' } as const
     expect(nextRung(LADDER, [], start)).toMatchObject({
-      process: 'two-step',
-      why: { code: 'remembered', cars: 3, kinship: 'same-paint' },
+      process: 'one-step-polish',
+      why: { code: 'remembered', process: 'two-step', cars: 3, kinship: 'same-paint' },
     })
     expect(nextRung(['one-step-polish'], [], start)).toMatchObject({
       process: 'one-step-polish',

@@ -15,11 +15,11 @@ export type Why =
         | 'milder-untried'
         | 'all-harmed'
     }
-  | { code: 'remembered'; cars: number; kinship: Kinship['id'] }
+  | ({ code: 'remembered' } & Start)
   | { code: 'left-too-much' | 'nothing-stronger' | 'left-haze' | 'did-harm'; last: ProcessKey }
   | { code: 'harm-above'; last: ProcessKey; best: ProcessKey }
 
-/** Where the shop’s memory would begin. */
+/** What was enough on the closest cars the shop remembers: a word for whoever begins with the mildest, never a place to begin. */
 export type Start = { process: ProcessKey; cars: number; kinship: Kinship['id'] }
 
 export type Advice =
@@ -35,8 +35,9 @@ const tried = (attempts: readonly Attempt[], key: ProcessKey) =>
 const rungOf = (key: ProcessKey) => PROCESS_KEYS.indexOf(key)
 
 /**
- * The next rung for one group of panels. `ladder` is what the rules allow there, mildest first; `start` is where the
- * shop’s memory would begin. One step at a time, and never past a rung that did harm.
+ * The next rung for one group of panels. `ladder` is what the rules allow there, mildest first; `start` is what the shop
+ * remembers of cars like this. It begins with the mildest (common practice), goes one step at a time, and never past a rung
+ * that did harm.
  */
 export function nextRung(ladder: readonly ProcessKey[], attempts: readonly Attempt[], start?: Start): Advice {
   if (ladder.length === 0) return { kind: 'end', why: { code: 'nothing-allowed' } }
@@ -55,10 +56,9 @@ export function nextRung(ladder: readonly ProcessKey[], attempts: readonly Attem
 }
 
 function firstRung(ladder: readonly ProcessKey[], start?: Start): Advice {
-  if (!start || !ladder.includes(start.process))
-    return { kind: 'try', process: ladder[0]!, gently: false, why: { code: 'unknown-paint' } }
-  const { process, ...kin } = start
-  return { kind: 'try', process, gently: false, why: { code: 'remembered', ...kin } }
+  const why: Why =
+    start && ladder.includes(start.process) ? { code: 'remembered', ...start } : { code: 'unknown-paint' }
+  return { kind: 'try', process: ladder[0]!, gently: false, why }
 }
 
 /** The mildest rung that did harm; nothing is tried there or above it again. */

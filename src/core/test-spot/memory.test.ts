@@ -122,6 +122,7 @@ describe('the study of a group', () => {
     })
     expect(adviceFor(study, ['one-step-polish', 'two-step']).why).toEqual({
       code: 'remembered',
+      process: 'two-step',
       cars: 2,
       kinship: 'same-paint',
     })

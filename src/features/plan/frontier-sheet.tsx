@@ -3,14 +3,14 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
-import { farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
+import { ceilingOf, farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
-import { PROCESS_NAME } from '@/text/en/correction'
+import { CEILING_WORDS, PROCESS_NAME } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
 import { clock, duration, figure, measured, money, number, screenDay, unitSign } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
@@ -72,7 +72,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
     return [
       { ...kneeOf(points), name: 'The bend', why: 'after it an hour buys less' },
       ...(bought ? [{ ...bought, name: 'What the budget buys', why: money(region, budgetCents!) }] : []),
-      { ...highest, name: 'Highest safe', why: 'more would cost paint it needs' },
+      { ...highest, name: 'Highest safe', why: CEILING_WORDS[ceilingOf(frontier.panels)] },
     ] satisfies NamedPoint[]
   }, [frontier, offerAt, budgetCents, region])
 

@@ -3,11 +3,11 @@ import { DUBLIN } from '../region.fixture'
 import { hardnessText, PROCESS_NAME, spotWhy } from './correction'
 
 test('a memory names the cars behind it', () => {
-  expect(spotWhy({ code: 'remembered', cars: 2, kinship: 'same-paint' })).toBe(
-    'It was enough on 2 cars with this make and paint code.',
+  expect(spotWhy({ code: 'remembered', process: 'two-step', cars: 2, kinship: 'same-paint' })).toBe(
+    'Start with the mildest pair. Two-step was enough on 2 cars with this make and paint code.',
   )
-  expect(spotWhy({ code: 'remembered', cars: 1, kinship: 'same-time' })).toBe(
-    'It was enough on one car with this kind of paint, within ten years.',
+  expect(spotWhy({ code: 'remembered', process: 'one-step-cut', cars: 1, kinship: 'same-time' })).toBe(
+    'Start with the mildest pair. One-step cut and finish was enough on one car with this kind of paint, within ten years.',
   )
 })
 

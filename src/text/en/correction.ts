@@ -1,4 +1,4 @@
-import type { Care, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
+import type { Care, Ceiling, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Start, Verdict, Why } from '@/core/test-spot'
@@ -64,6 +64,14 @@ export const KIN: Record<Start['kinship'], string> = {
   'same-time': 'with this kind of paint, within ten years',
 }
 
+/** Why the curve ends where it ends. */
+export const CEILING_WORDS: Record<Ceiling, string> = {
+  paint: 'more would cost paint it needs',
+  spot: 'the test spot showed that more is not needed or does harm',
+  rule: 'the rules for this paint allow no more',
+  'nothing-more': 'nothing stronger would show',
+}
+
 /** Why this is tried next at a test spot, or nothing more is. */
 export function spotWhy(why: Why): string {
   switch (why.code) {
@@ -74,7 +82,7 @@ export function spotWhy(why: Why): string {
     case 'unknown-paint':
       return 'Nobody knows this paint yet: begin with the mildest pair there is.'
     case 'remembered':
-      return `It was enough on ${why.cars === 1 ? 'one car' : `${why.cars} cars`} ${KIN[why.kinship]}.`
+      return `Start with the mildest pair. ${PROCESS_NAME[why.process]} was enough on ${why.cars === 1 ? 'one car' : `${why.cars} cars`} ${KIN[why.kinship]}.`
     case 'left-too-much':
       return `${PROCESS_NAME[why.last]} left too many marks. Try the next stronger step.`
     case 'nothing-stronger':
