@@ -93,7 +93,7 @@ test('the shop remembers what was enough on the sister of the estate, and begins
 }) => {
   await openRoom(page, 'IM 5012', 'spots')
   await expect(page.getByRole('region', { name: 'What to try next' })).toContainText(
-    /Next: all-in-one.*Start with the mildest pair\..* was enough on one car with this make and paint code\./i,
+    /Next: one-step polish.*Start with the mildest pair\..* was enough on one car with this make and paint code\./i,
   )
 })
 
