@@ -33,11 +33,11 @@ export {
   type FlashState,
   flashState,
   secondsLeft,
-  TIMER_PRESETS,
   type TimerLabel,
   type TimerPreset,
   type TimerState,
   timerState,
+  timersFor,
   timerText,
 } from './timers'
 export { type DialSpeed, type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'

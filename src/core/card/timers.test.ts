@@ -2,9 +2,10 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { OPERATION_KINDS } from '../offer'
 import { instantOrThrow, plusMinutes } from '../time'
+import type { PlannedStep } from '../wash'
 import { highSpotAdvice, RE_WET_MINUTES } from './high-spot'
 import { paceOf, padState, SECTIONS_PER_PAD } from './pace'
-import { flashState, secondsLeft, TIMER_PRESETS, timerState, timerText } from './timers'
+import { flashState, secondsLeft, TIMER_PRESETS, timerState, timersFor, timerText } from './timers'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 
@@ -91,5 +92,29 @@ describe('a high spot', () => {
   })
   test('found while the layer is still being applied is no older than nothing', () => {
     expect(highSpotAdvice(NOW, plusMinutes(NOW, -10)).ageMinutes).toBe(0)
+  })
+})
+
+describe('the timers of a planned wash', () => {
+  const facts = { grade: 'fine' } as unknown as PlannedStep['facts']
+  const iron = (minMinutes: number, maxMinutes: number): PlannedStep => ({
+    id: 'iron',
+    facts,
+    dwell: { minMinutes, maxMinutes },
+  })
+  const seconds = (label: string, wash: readonly PlannedStep[]) =>
+    timersFor('wash', wash).find((timer) => timer.label === label)?.seconds
+  test('iron remover stays on as long as the school of the shop leaves it', () => {
+    expect(seconds('iron', [iron(1, 2)])).toBe(120)
+    expect(seconds('iron', [iron(5, 10)])).toBe(300)
+    expect(seconds('iron', [iron(0, 1)])).toBe(60)
+  })
+  test('nothing is timed that is not in the plan; without a plan, everything a wash may have', () => {
+    expect(seconds('acid', [iron(1, 2)])).toBeUndefined()
+    expect(seconds('foam', [{ id: 'rinseless-wash', facts }])).toBeUndefined()
+    expect(timersFor('wash', []).map(({ label }) => label)).toEqual(
+      TIMER_PRESETS.wash.map(({ label }) => label),
+    )
+    expect(timersFor('layer', [iron(1, 2)])).toBe(TIMER_PRESETS.layer)
   })
 })

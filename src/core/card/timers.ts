@@ -1,5 +1,6 @@
 import type { OperationKind } from '../offer'
 import { type Instant, minutesBetween } from '../time'
+import type { PlannedStep, WashStepId } from '../wash'
 import type { Timer } from './state'
 
 export const TIMER_LABELS = ['foam', 'acid', 'iron', 'all-in-one', 'flash', 'level', 'dwell'] as const
@@ -43,6 +44,25 @@ export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   look: [],
   hold: [],
   finish: [],
+}
+
+/** Which step of a wash plan each of its timers belongs to. */
+const OF_WASH: Partial<Record<TimerLabel, WashStepId>> = { foam: 'foam', acid: 'acid-wheels', iron: 'iron' }
+
+/**
+ * What is timed at a step. A planned wash times what it has planned and nothing else, within what its plan says: the plan knows
+ * whether the shop’s school leaves iron remover on for two minutes or for ten.
+ */
+export function timersFor(kind: OperationKind, wash: readonly PlannedStep[]): readonly TimerPreset[] {
+  const presets = TIMER_PRESETS[kind]
+  if (kind !== 'wash' || wash.length === 0) return presets
+  return presets.flatMap((preset) => {
+    const planned = wash.find(({ id }) => id === OF_WASH[preset.label])
+    if (!planned) return []
+    const { minMinutes = 0, maxMinutes = Number.POSITIVE_INFINITY } = planned.dwell ?? {}
+    const seconds = Math.min(Math.max(preset.seconds, minutes(minMinutes)), minutes(maxMinutes))
+    return [{ ...preset, seconds }]
+  })
 }
 
 /** Seconds a timer has still to run; below 0 it is over by so many. */

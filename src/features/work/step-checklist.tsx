@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import { TIMER_PRESETS, timerText, workOn } from '@/core/card'
+import { timersFor, timerText, workOn } from '@/core/card'
 import { TIMER_WORDS } from '@/text/en/at-the-car'
 import { CHECK } from '@/text/en/checklist'
 import { spelt } from '@/text/en/spelling'
@@ -35,7 +35,7 @@ export function Checklist({ card, operation, me }: StepProps) {
 
 /** Waits of this step that one may start by touch. */
 export function Presets({ card, operation, me }: StepProps) {
-  const presets = TIMER_PRESETS[operation.kind]
+  const presets = timersFor(operation.kind, card.view.wash)
   const begun = card.state.progress[operation.id]?.kind === 'started'
   if (presets.length === 0 || !begun) return null
   return (
