@@ -36,7 +36,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const sheet = view.sheets[operation.id]
   const [recipe, caution] = [
-    recipeFor(view.region, operation),
+    recipeFor(view.region, operation, view.wash.length > 0),
     cautionFor(operation, view.live.plan.operations),
   ]
   const window = openedWindow(live, operation, now)

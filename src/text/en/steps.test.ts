@@ -45,3 +45,18 @@ test.each([
 ] as const)('%s: %s', (kind, words) => {
   expect(caution(kind)).toMatch(words)
 })
+
+test('no line repeats a figure of the recipe below it, which may say otherwise', () => {
+  for (const kind of ['cut', 'refine', 'polish', 'layer', 'surface'] as const)
+    expect(recipeFor(DUBLIN, { kind })).not.toMatch(
+      /\d|\b(two|three|four|five|six) .*pass|(larger|smaller) section|slow|fast/i,
+    )
+})
+
+test('a wash that is planned is told by its plan alone; one without a hose has no foam and no buckets to rinse from', () => {
+  expect(recipeFor(DUBLIN, { kind: 'wash' }, true)).toBeUndefined()
+  const rinseless = recipeFor(DUBLIN, { kind: 'wash', title: { code: 'rinseless-wash' } })
+  expect(rinseless).toMatch(/Without a hose/)
+  expect(rinseless).not.toMatch(/foam|two buckets/)
+  expect(recipeFor(DUBLIN, { kind: 'wash', title: { code: 'wash' } })).toMatch(/foam/)
+})

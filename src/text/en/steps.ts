@@ -46,14 +46,17 @@ export function cautionFor({ kind, extra }: Step, job: readonly Step[]): string 
   return extra ? OF_EXTRA[extra] : CAUTIONS[kind]
 }
 
-/** How a step is done, in a line or two (common practice). */
+/**
+ * How a step is done, in a line or two (common practice). Figures that stand in its recipe or its plan are not said here once more:
+ * two of them would one day differ.
+ */
 const RECIPES: Record<OperationKind, string | undefined> = {
   wash: 'Top down. Wheels first, foam about four minutes, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
   mask: 'Tape trim and edges. Lamp round the car. Test spot on a flat middle panel, mildest pair first.',
-  cut: 'One section at a time, four to six crosshatch passes, half a pad’s overlap, a slow arm. Clean the pad every second section.',
+  cut: 'One section at a time, crosshatch, half a pad’s overlap, the passes below. Clean the pad every second section.',
   refine:
-    'Larger sections, faster arm, light pressure. Wipe and look under the point light before moving on.',
-  polish: 'One step: four to six passes, pad flat, stop when the polish turns clear.',
+    'Light pressure, the sections and passes below. Wipe and check under the point light before moving on.',
+  polish: 'One step: pad flat, the passes below; stop when the polish turns clear.',
   wipe: 'Twice round with panel wipe, fresh towel face each panel. Oils hide marks and keep the coating off.',
   layer:
     'A few drops a section, crosshatch. Wait for the flash, level with one towel, buff with a second, look at eye level. Leave none.',
@@ -66,12 +69,18 @@ const RECIPES: Record<OperationKind, string | undefined> = {
   finish: 'Second pair of eyes, panel by panel with the lamp. Badges, plate, glass, tyres, interior.',
 }
 
-/** How one operation is done: an extra has its own words. */
+const RINSELESS =
+  'Without a hose, top down, wheels first: pre-spray, then a soaked towel with a fresh face for each stretch. Lift iron remover with a wet towel before it dries; nothing is rinsed.'
+
+/** How one operation is done: an extra has its own words, and a wash that is planned says it step by step. */
 export function recipeFor(
   region: Pick<Region, 'locale'>,
-  { kind, extra }: Pick<PlannedOperation, 'kind' | 'extra'>,
+  { kind, extra, title }: Pick<PlannedOperation, 'kind' | 'extra'> & Partial<Pick<PlannedOperation, 'title'>>,
+  washIsPlanned = false,
 ): string | undefined {
-  const recipe = extra ? workInEnglish.extra[extra].means : RECIPES[kind]
+  if (kind === 'wash' && washIsPlanned) return undefined
+  const isRinseless = typeof title === 'object' && title.code === 'rinseless-wash'
+  const recipe = extra ? workInEnglish.extra[extra].means : isRinseless ? RINSELESS : RECIPES[kind]
   return recipe && spelt(region, recipe)
 }
 
