@@ -52,7 +52,8 @@ export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
   'water-spots': { mend: 'polish', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30] },
   etching: { mend: 'polish', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38] },
   oxidation: { mend: 'polish', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55] },
-  transfer: { mend: 'clean', deduct: [8, 16, 28] },
+  // It lies on the paint: what solvent does not lift a mild pad takes with it (common practice), so little depth is enough (mem).
+  transfer: { mend: 'polish', depthScaleUm: [0.2, 0.3, 0.4], deduct: [8, 16, 28] },
   overspray: { mend: 'clean', deduct: [8, 18, 30] },
   residue: { mend: 'clean', deduct: [6, 12, 20] },
   algae: { mend: 'clean', deduct: [6, 12, 20] },

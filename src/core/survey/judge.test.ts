@@ -4,7 +4,7 @@ import { isMetal, panelsOf } from '../vehicle'
 import { baselineOf } from './baseline'
 import { LIFETIME_UM, METHOD_CAP_UM, UNREAD_CAP_UM } from './budget'
 import { letterOf, panelCondition, wholeIndex } from './condition'
-import type { Defect } from './defects'
+import { clearedShare, type Defect } from './defects'
 import type { Readings } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
 import { uninspected } from './grade'
@@ -214,6 +214,18 @@ describe('condition', () => {
       panelOf(judge(input({ defects: { roof: defects } })), 'roof').condition.index
     expect(index(list)).toBeCloseTo(index([...list].reverse()), 9)
     expect(index([defect({ severity: 3 })])).toBeLessThan(index([defect({ severity: 2 })]))
+  })
+})
+
+describe('what the wash takes off', () => {
+  const on = (kind: Defect['kind']): Defect => ({ kind, severity: 2, extentPercent: 20, catchesNail: false })
+  test('is what lies on the paint; transfer is tried with solvent or a mild pad, and needs the machine where it stays', () => {
+    const verdicts = (kind: Defect['kind']) =>
+      panelOf(judge(input({ defects: { roof: [on(kind)] } })), 'roof').prospects.map(({ verdict }) => verdict)
+    for (const kind of ['algae', 'residue', 'overspray'] as const)
+      expect(verdicts(kind)).toEqual(['washes-off'])
+    expect(verdicts('transfer')).toEqual(['polishes-out'])
+    expect(clearedShare(on('transfer'), 0)).toBe(0)
   })
 })
 
