@@ -123,6 +123,26 @@ describe('what a job has to teach', () => {
       expect.closeTo(stepMinutes(step!, panel, 'usual').minutes, 6),
     )
   })
+  test.each(['tideline', 'slipway', 'lantern', 'boathouse'])(
+    'every pace that is learned of a %s is applied to the work it was learned from, and is not learned twice',
+    (key) => {
+      const plain = lessonOf(input(key))
+      const pace = Object.fromEntries(plain.steps.map((step) => [step.key, 0.5]))
+      const offer = makeOffer(template(key), offerInput({}, { pace }))
+      const paced = lessonOf({ ...input(key), plan: offer.plan, pace })
+      const table = (lesson: Lesson, of: string) =>
+        lesson.steps
+          .filter((step) => step.key === of)
+          .reduce((sum, { tableMinutes }) => sum + tableMinutes, 0)
+      for (const of of Object.keys(pace)) {
+        const steps = plain.steps.filter((step) => step.key === of).length
+        // A plan rounds each step up to whole five minutes, at half the pace to ten of the table.
+        expect(Math.abs(table(paced, of) - table(plain, of)), of).toBeLessThanOrEqual(10 * steps)
+      }
+      const minutes = (lesson: Lesson) => total(lesson, ({ plannedMinutes }) => plannedMinutes)
+      expect(minutes(paced) / minutes(plain)).toBeLessThan(0.56)
+    },
+  )
   test('a job of which nothing was recorded teaches nothing', () =>
     expect(() => lessonOf({ ...input(), progress: {} })).toThrow())
 })

@@ -2,7 +2,7 @@ import type { ProcessKey } from '../correction'
 import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
 import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
-import type { JobPlan, PlannedOperation, Skill } from '../offer'
+import { type JobPlan, type PlannedOperation, paceKey, type Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'
@@ -127,9 +127,9 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
   if (shares.length === 0)
     return [
       {
-        key: operation.extra ? `extra:${operation.extra}` : operation.kind,
+        key: paceKey(operation),
         skill: own,
-        tableMinutes: plannedMinutes / (input.pace[operation.kind] ?? 1),
+        tableMinutes: plannedMinutes / (input.pace[paceKey(operation)] ?? 1),
         plannedMinutes,
         actualMinutes,
       },

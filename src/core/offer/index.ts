@@ -41,6 +41,7 @@ export {
   planOperations,
   type WorkOrder,
 } from './operations'
+export { paceKey } from './pace-key'
 export {
   type PackageTemplate,
   packageTemplateSchema,

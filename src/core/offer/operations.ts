@@ -91,8 +91,14 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
  * The towel follows in the order in which the panels were applied, so that the last one has set its half hour when it gets
  * there: buffing counts towards the wait.
  */
-function allInOneOperations(areaM2: number): PlannedOperation[] {
-  const buff = attended('buff', 'wipe', { code: 'buff' }, MINUTES.buff(areaM2), 'prep')
+function allInOneOperations(areaM2: number, pace: Pace | undefined): PlannedOperation[] {
+  const buff = attended(
+    'buff',
+    'wipe',
+    { code: 'buff' },
+    MINUTES.buff(areaM2) * paceFor(pace, 'buff'),
+    'prep',
+  )
   const minutes = planned(SET_MINUTES - buff.minutes)
   return [
     {
@@ -107,12 +113,12 @@ function allInOneOperations(areaM2: number): PlannedOperation[] {
   ]
 }
 
-const extraOperation = ({ key, count }: ChosenExtra): PlannedOperation => ({
+const extraOperation = ({ key, count }: ChosenExtra, pace: Pace | undefined): PlannedOperation => ({
   ...attended(
     `extra-${key}`,
     'extra',
     { code: 'extra', extra: key, count },
-    EXTRA[key].minutesEach * count,
+    EXTRA[key].minutesEach * count * paceFor(pace, `extra:${key}`),
     EXTRA[key].skill,
     'pausable',
   ),
@@ -130,12 +136,16 @@ const vendorOperation = (vendor: Vendor): PlannedOperation => ({
   vendorId: vendor.id,
 })
 
-const surfaceOperation = (areaM2: number, { surface, product }: SurfaceCoat): PlannedOperation => ({
+const surfaceOperation = (
+  areaM2: number,
+  { surface, product }: SurfaceCoat,
+  pace: Pace | undefined,
+): PlannedOperation => ({
   ...attended(
     `surface-${surface}`,
     'surface',
     { code: 'surface', surface, product: product.name },
-    surfaceMinutes(surface, areaM2),
+    surfaceMinutes(surface, areaM2) * paceFor(pace, 'surface'),
     'coat',
   ),
   surface,
@@ -221,14 +231,20 @@ function preparation(order: WorkOrder, areaM2: number, lightly: boolean): Planne
     attended('wash', 'wash', { code: 'wash' }, at('wash', MINUTES.wash(areaM2, score)), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
-      ? attended('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')
+      ? attended(
+          'mask',
+          'mask',
+          { code: 'tape' },
+          MINUTES.maskLightly() * paceFor(order.pace, 'tape'),
+          'prep',
+        )
       : attended('mask', 'mask', { code: 'mask' }, at('mask', MINUTES.mask()), 'prep'),
     ...extrasAt(order, 'before'),
   ]
 }
 
-const extrasAt = ({ extras = [] }: WorkOrder, stage: 'before' | 'last') =>
-  extras.filter(({ key }) => EXTRA[key].stage === stage).map(extraOperation)
+const extrasAt = ({ extras = [], pace }: WorkOrder, stage: 'before' | 'last') =>
+  extras.filter(({ key }) => EXTRA[key].stage === stage).map((extra) => extraOperation(extra, pace))
 const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
   vendors.filter((vendor) => vendor.stage === stage).map(vendorOperation)
 
@@ -242,16 +258,22 @@ export function planOperations(order: WorkOrder): JobPlan {
   const operations = [
     ...preparation(order, areaM2, gentle),
     ...correctionOperations(correction),
-    ...(allInOne && layers.length === 0 ? allInOneOperations(areaM2) : []),
+    ...(allInOne && layers.length === 0 ? allInOneOperations(areaM2, order.pace) : []),
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
-    ...surfaces.map((coat) => surfaceOperation(areaM2, coat)),
+    ...surfaces.map((coat) => surfaceOperation(areaM2, coat, order.pace)),
     ...layerOperations(layers, areaM2, order.pace),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(order, 'last'),
     gentle && surfaces.length === 0
-      ? attended('finish', 'finish', { code: 'inspect' }, MINUTES.lastLook(), 'prep')
+      ? attended(
+          'finish',
+          'finish',
+          { code: 'inspect' },
+          MINUTES.lastLook() * paceFor(order.pace, 'inspect'),
+          'prep',
+        )
       : attended(
           'finish',
           'finish',

@@ -8,11 +8,15 @@ import { workInEnglish } from './work'
 const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
 const KIND: Record<string, string> = {
   wash: 'Washing',
+  'rinseless-wash': 'Rinseless wash',
   mask: 'Masking and test spot',
+  tape: 'Taping up',
+  buff: 'Buffing off an all-in-one',
   wipe: 'Panel wipe',
   layer: 'Applying a coating layer',
   surface: 'Coating glass, trim, wheels',
   finish: 'Refit and final inspection',
+  inspect: 'Final inspection',
   look: 'Inspecting a coating',
   cut: 'Cutting',
   refine: 'Refining',

@@ -1,0 +1,15 @@
+import type { PlannedOperation } from './operations'
+import type { PlainStep } from './step-name'
+
+/** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */
+const APART: readonly PlainStep[] = ['rinseless-wash', 'tape', 'buff', 'inspect']
+
+/**
+ * Under which name the minutes of an operation are learned and paced: what is learned of one kind of work is applied to that and
+ * to nothing else. Work at the machine goes by process and step (`machineKey`), panel by panel.
+ */
+export function paceKey({ kind, extra, title }: Pick<PlannedOperation, 'kind' | 'extra' | 'title'>): string {
+  if (extra) return `extra:${extra}`
+  const own = typeof title === 'object' && APART.find((step) => step === title.code)
+  return own || kind
+}
