@@ -44,17 +44,29 @@ export const NOTHING_TAKEN: Taken = { takenUm: 0, uncertaintyUm: 0 }
 /** What counts as gone wherever the ledger is asked, µm: what was taken, and one standard uncertainty of it. */
 export const takenForSure = ({ takenUm, uncertaintyUm }: Taken): number => takenUm + uncertaintyUm
 
-/** Totals by panel. An entry below 0 adds nothing, but its uncertainty stays. */
+/**
+ * Totals by panel. An entry below 0 adds nothing, but its uncertainty stays. What was worked out rests on one table: where that is
+ * wrong it is wrong at every visit alike, so those errors add up; errors of gauges and of memories are each their own.
+ */
 export function takenByPanel(ledger: readonly Removal[]): Record<string, Taken> {
-  const totals: Record<string, Taken> = {}
-  for (const { panel, removedUm, uncertaintyUm } of ledger) {
-    const before = totals[panel] ?? NOTHING_TAKEN
-    totals[panel] = {
-      takenUm: before.takenUm + Math.max(0, removedUm),
-      uncertaintyUm: Math.hypot(before.uncertaintyUm, uncertaintyUm),
-    }
-  }
-  return totals
+  const byPanel = new Map<string, Removal[]>()
+  for (const entry of ledger) byPanel.set(entry.panel, [...(byPanel.get(entry.panel) ?? []), entry])
+  return Object.fromEntries(
+    [...byPanel].map(([panel, entries]) => {
+      const [table, apart] = [
+        entries.filter(({ source }) => source === 'worked-out'),
+        entries.filter(({ source }) => source !== 'worked-out'),
+      ]
+      const ofTable = table.reduce((sum, { uncertaintyUm }) => sum + uncertaintyUm, 0)
+      return [
+        panel,
+        {
+          takenUm: entries.reduce((sum, { removedUm }) => sum + Math.max(0, removedUm), 0),
+          uncertaintyUm: Math.hypot(ofTable, ...apart.map(({ uncertaintyUm }) => uncertaintyUm)),
+        },
+      ]
+    }),
+  )
 }
 
 export type VisitRemovals = {

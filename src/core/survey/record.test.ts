@@ -5,7 +5,7 @@ import { placesOf } from '../vehicle'
 import type { RemovalBudget } from './budget'
 import { DEFECT_KINDS, type Defect } from './defects'
 import { BLACK_GLASS_INDEX, fresnelReflectance, glossUnits, reflectanceOf } from './gloss'
-import { type Removal, removalBetween, removalsOfVisit, takenByPanel } from './ledger'
+import { REMOVAL_SOURCES, type Removal, removalBetween, removalsOfVisit, takenByPanel } from './ledger'
 import { differingEntries, mergeSurveys } from './merge'
 import { PLACE_DEFECT_KINDS, placeDefectsOn } from './place-defects'
 import { prospectOf } from './prospect'
@@ -61,6 +61,33 @@ describe('the ledger', () => {
         )!
         expect(shifted.removedUm).toBeCloseTo(plain.removedUm, 6)
         expect(shifted.uncertaintyUm).toBeCloseTo(plain.uncertaintyUm, 6)
+      }),
+    )
+  })
+  test('what rests on one table errs alike at every visit; gauges and memories err each for itself', () => {
+    const entry = (source: Removal['source'], uncertaintyUm: number): Removal => ({
+      panel: 'roof',
+      day: localDayOrThrow('2026-05-04'),
+      removedUm: 1,
+      uncertaintyUm,
+      source,
+      note: '',
+    })
+    const sure = (...entries: Removal[]) => takenByPanel(entries).roof!.uncertaintyUm
+    expect(sure(entry('worked-out', 0.5), entry('worked-out', 0.5))).toBeCloseTo(1, 9)
+    expect(sure(entry('measured', 0.5), entry('measured', 0.5))).toBeCloseTo(Math.SQRT1_2, 9)
+    expect(sure(entry('worked-out', 0.6), entry('told', 0.8))).toBeCloseTo(1, 9)
+    const source = fc.constantFrom(...REMOVAL_SOURCES)
+    const any = fc.array(fc.tuple(source, fc.double({ min: 0, max: 3, noNaN: true })), {
+      minLength: 1,
+      maxLength: 8,
+    })
+    fc.assert(
+      fc.property(any, (pairs) => {
+        const entries = pairs.map(([of, u]) => entry(of, u))
+        const [all, each] = [sure(...entries), entries.map(({ uncertaintyUm }) => uncertaintyUm)]
+        expect(all).toBeGreaterThanOrEqual(Math.hypot(...each) - 1e-9)
+        expect(all).toBeLessThanOrEqual(each.reduce((sum, u) => sum + u, 0) + 1e-9)
       }),
     )
   })
