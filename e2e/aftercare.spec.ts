@@ -107,6 +107,11 @@ test('the repair is planned into the schedule on guarantee, and stands on the ca
   await page.getByRole('link', { name: /^Repair \d+, on guarantee/ }).click()
   await expect(page.getByRole('heading', { name: /^Promised for/ })).toBeVisible()
   await expect(page.getByRole('cell', { name: /Layer 1: Ebb Single/ })).toBeVisible()
+  // Its layer goes on the bonnet alone: no other panel waits to be levelled.
+  await page.goto(page.url().replace(/schedule$/, 'work'))
+  await page.getByRole('button', { name: /^Layer 1: Ebb Single/ }).click()
+  await expect(page.getByText('0 of 1 panels levelled')).toBeVisible()
+  await expect(page.getByRole('radio', { name: 'Roof: not part of this step' })).toBeVisible()
   await page.goto(`${shop.url}/schedule`)
   await expect(page.locator('title', { hasText: PLATE }).first()).toBeAttached()
   await page.goto(visitUrl)

@@ -93,7 +93,8 @@ function agreedMl({ agreement, panels }: SheetInput, operation: PlannedOperation
       coat.product === product.name &&
       (operation.kind === 'layer' ? coat.layer === operation.layer : coat.surface === operation.surface),
   )
-  return Math.ceil(told?.ml ?? product.mlPerM2 * panels.reduce((sum, { areaM2 }) => sum + areaM2, 0))
+  const own = panels.filter(({ id }) => operation.panels?.includes(id) ?? true)
+  return Math.ceil(told?.ml ?? product.mlPerM2 * own.reduce((sum, { areaM2 }) => sum + areaM2, 0))
 }
 
 /** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */

@@ -8,6 +8,7 @@ import { staffPanel } from '@/text/en/staff-panels'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import type { Photos } from '../photos/use-photos'
+import { outsideFace } from './outside-face'
 import { PanelPhotos } from './panel-photos'
 import type { StepProps } from './use-card'
 
@@ -26,8 +27,10 @@ export function CoatPanels({
   const { region } = view
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
-  const panels = panelsOf(view.job.shape)
-  const coat = view.sheets[operation.id]!.coat
+  const all = panelsOf(view.job.shape)
+  const { coat, tasks } = view.sheets[operation.id]!
+  // A repair coats some panels only; the others are drawn, and not for this step.
+  const panels = all.filter(({ id }) => tasks.some((task) => task.panel === id))
   const begun = state.progress[operation.id]?.kind === 'started'
   const stageOf = (panel: string): CoatStage => work.coats[panel]?.stage ?? 'bare'
   const say = (panel: string, stage: CoatStage) => {
@@ -81,15 +84,20 @@ export function CoatPanels({
       )}
       <BodyPlan
         shape={view.job.shape}
-        panels={panels}
+        panels={all}
         faces={Object.fromEntries(
-          panels.map(({ id }): [string, PanelFace] => [id, coatFace(staffPanel(region, id), stageOf(id))]),
+          all.map(({ id }): [string, PanelFace] => [
+            id,
+            panels.some((own) => own.id === id)
+              ? coatFace(staffPanel(region, id), stageOf(id))
+              : outsideFace(staffPanel(region, id)),
+          ]),
         )}
         {...(selected ? { selected } : {})}
         onSelect={setSelected}
         onType={(key) => {
           const stage = COAT_ORDER[Number(key)]
-          if (selected && stage) say(selected, stage)
+          if (panel && stage) say(panel.id, stage)
         }}
       />
       {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}

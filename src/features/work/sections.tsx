@@ -11,6 +11,7 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
+import { outsideFace } from './outside-face'
 import { PanelPhotos } from './panel-photos'
 import type { Card, StepProps } from './use-card'
 
@@ -183,13 +184,7 @@ function workedMinutes({ view, state, now }: Card, { id }: PlannedOperation): nu
 }
 
 function sectionFace(name: string, task: PanelTask | undefined, done: number): PanelFace {
-  if (!task)
-    return {
-      fill: 'var(--c-paper)',
-      ink: 'var(--c-ink-soft)',
-      text: '',
-      label: `${name}: not part of this step`,
-    }
+  if (!task) return outsideFace(name)
   const share = done / task.sections
   return {
     fill: `color-mix(in oklab, var(--c-fern) ${Math.round(share * 100)}%, var(--c-sheet))`,
