@@ -1,5 +1,5 @@
 import type { JobId, PersonId } from '../ids'
-import type { JobPlan, PlannedOperation } from '../offer/operations'
+import type { JobPlan, PlannedOperation } from '../offer/job-plan'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, plusMinutes } from '../time'
 import type { VehicleSize } from '../vehicle'

@@ -1,4 +1,4 @@
-import type { PlannedOperation } from '../offer/operations'
+import type { PlannedOperation } from '../offer/job-plan'
 import type { Instant } from '../time'
 import { type LiveJob, type Progress, progressAt } from './progress'
 

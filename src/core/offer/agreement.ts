@@ -1,6 +1,6 @@
 import type { JobId } from '../ids'
 import type { Instant } from '../time'
-import type { JobPlan } from './operations'
+import type { JobPlan } from './job-plan'
 import type { Summary } from './told'
 
 export type Agreement = {

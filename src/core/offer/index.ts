@@ -21,6 +21,14 @@ export {
   mergeExtras,
   proposeExtras,
 } from './extras'
+export {
+  type JobLink,
+  type JobPlan,
+  type JobStay,
+  OPERATION_KINDS,
+  type OperationKind,
+  type PlannedOperation,
+} from './job-plan'
 export { type Bought, boughtIn, mendedBy } from './mends'
 export {
   freeSettings,
@@ -31,16 +39,7 @@ export {
   offerWith,
   settingsOf,
 } from './offer'
-export {
-  type JobLink,
-  type JobPlan,
-  type JobStay,
-  OPERATION_KINDS,
-  type OperationKind,
-  type PlannedOperation,
-  planOperations,
-  type WorkOrder,
-} from './operations'
+export { planOperations, type WorkOrder } from './operations'
 export { paceKey } from './pace-key'
 export {
   type PackageTemplate,

@@ -1,6 +1,6 @@
 import type { Mends } from '../survey'
 import type { ExtraKey } from './extras'
-import type { JobPlan } from './operations'
+import type { JobPlan } from './job-plan'
 import type { Trade, Vendor } from './vendor'
 
 /** What was bought beside the package: extras, and the crafts of those who are called in. */

@@ -5,7 +5,8 @@ import { type ProcessKey, planCorrection, unprobed } from '../correction'
 import { toOperationId } from '../ids'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
-import { type JobPlan, planOperations } from './operations'
+import type { JobPlan } from './job-plan'
+import { planOperations } from './operations'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const product = (id: string) => catalogue.find((each) => each.id === id)!

@@ -1,52 +1,14 @@
-import { type OtherSurface, type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
+import { type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
-import { type OperationId, type ProductId, toOperationId } from '../ids'
+import { toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
-import { type ChosenExtra, EXTRA, type ExtraKey } from './extras'
+import { type ChosenExtra, EXTRA } from './extras'
+import { inOrder } from './in-order'
+import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
-import { type Skill, type VendorSkill, vendorSkill } from './skill'
+import { type Skill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
 import type { Vendor, VendorStage } from './vendor'
-
-export const OPERATION_KINDS = [
-  'wash',
-  'mask',
-  'cut',
-  'refine',
-  'polish',
-  'wipe',
-  'surface',
-  'layer',
-  'hold',
-  'extra',
-  'vendor',
-  'look',
-  'finish',
-] as const
-export type OperationKind = (typeof OPERATION_KINDS)[number]
-
-/** One thing that is done to a vehicle, or waited for. Minutes are estimates until it is done. */
-export type PlannedOperation = {
-  id: OperationId
-  kind: OperationKind
-  title: StepName
-  minutes: number
-  mode: 'solid' | 'pausable' | 'unattended'
-  people: number
-  skill?: Skill | VendorSkill
-  /** For a layer: its number from 1, and the product. For a hold: the product it waits for. */
-  layer?: number
-  productId?: ProductId
-  surface?: OtherSurface
-  extra?: ExtraKey
-  vendorId?: string
-  /** Panels it is done to, where that is not the whole car. */
-  panels?: string[]
-}
-
-export type JobLink = { from: OperationId; to: OperationId; min: number; max?: number }
-export type JobStay = { id: string; kind: string; operations: OperationId[] }
-export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
 /** An all-in-one sets about 30 min before wipe-off (cp). */
 const SET_MINUTES = 30
@@ -58,11 +20,6 @@ export const planned = (minutes: number) =>
 
 /** Longest piece of work without a break that is given to one person: half a shift (mem). */
 const ALONE_MOST_MINUTES = 240
-
-/** A washed car gathers dust: correction begins within a day of the wash, else it is washed again (mem). */
-const WASH_KEEPS_MINUTES = 24 * 60
-/** Oils gone, the coating follows before dust settles again (mem). */
-const WIPE_KEEPS_MINUTES = 120
 
 export const attended = (
   id: string,
@@ -192,23 +149,6 @@ export function dryHold(products: readonly Product[]): PlannedOperation[] {
     : []
 }
 
-/** How an operation follows the one before it. */
-export function linkBetween(
-  from: PlannedOperation,
-  to: PlannedOperation,
-  products: ReadonlyMap<string, Product>,
-): JobLink {
-  const link = { from: from.id, to: to.id, min: 0 }
-  if (from.kind === 'wash' && to.kind !== 'vendor') return { ...link, max: WASH_KEEPS_MINUTES }
-  if (from.kind === 'layer' && to.kind === 'layer') {
-    const { min, max } = products.get(from.productId!)!.nextLayerMinutes
-    return { ...link, min, max }
-  }
-  if (to.kind === 'hold') return { ...link, max: 0 }
-  if (from.id === 'wipe' && to.kind === 'layer') return { ...link, max: WIPE_KEEPS_MINUTES }
-  return link
-}
-
 /** What is to be done to one vehicle. */
 export type WorkOrder = {
   shape: Shape
@@ -283,18 +223,4 @@ export function planOperations(order: WorkOrder): JobPlan {
         ),
   ]
   return inOrder(operations, layers)
-}
-
-/** Operations one after another, the first in the wash bay and all others in one studio. */
-export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
-  const products = new Map(layers.map((product) => [product.id, product]))
-  const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))
-  return {
-    operations,
-    links,
-    stays: [
-      { id: 'wet', kind: 'wash', operations: [toOperationId('wash')] },
-      { id: 'dry', kind: 'studio', operations: operations.slice(1).map(({ id }) => id) },
-    ],
-  }
 }

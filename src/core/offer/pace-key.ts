@@ -1,4 +1,4 @@
-import type { PlannedOperation } from './operations'
+import type { PlannedOperation } from './job-plan'
 import type { PlainStep } from './step-name'
 
 /** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */

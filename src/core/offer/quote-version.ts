@@ -1,7 +1,7 @@
 import type { JobId } from '../ids'
 import type { Instant } from '../time'
 import type { Choices } from './choices'
-import type { JobPlan } from './operations'
+import type { JobPlan } from './job-plan'
 import type { QuoteDecision } from './quote-state'
 import type { QuoteText } from './quote-text'
 import type { Summary } from './told'

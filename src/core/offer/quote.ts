@@ -2,7 +2,7 @@ import type { CoatStep } from '../coating'
 import type { ProductId } from '../ids'
 import type { ChosenExtra, ExtraKey } from './extras'
 import { EXTRA } from './extras'
-import type { JobPlan, PlannedOperation } from './operations'
+import type { JobPlan, PlannedOperation } from './job-plan'
 import type { Rates, Terms } from './package'
 import { SKILLS, type Skill } from './skill'
 import {

@@ -1,8 +1,10 @@
 import type { Product } from '../coating'
 import { type ProcessKey, processMinutes, processOf } from '../correction'
 import { type Panel, paintedAreaM2, panelsOf, type Shape } from '../vehicle'
+import { inOrder } from './in-order'
+import type { JobPlan, PlannedOperation } from './job-plan'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
-import { attended, dryHold, inOrder, type JobPlan, type PlannedOperation, planned } from './operations'
+import { attended, dryHold, planned } from './operations'
 
 /** The two short jobs of the years after: a visit, and a panel that is coated again. */
 

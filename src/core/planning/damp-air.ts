@@ -1,4 +1,4 @@
-import type { PlannedOperation } from '../offer/operations'
+import type { PlannedOperation } from '../offer/job-plan'
 import type { DryAir, PlacedOperation } from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 

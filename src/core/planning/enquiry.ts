@@ -1,7 +1,7 @@
 import { unprobed } from '../correction'
 import type { PersonId } from '../ids'
+import type { JobPlan } from '../offer/job-plan'
 import { makeOffer, type Offer, type OfferInput } from '../offer/offer'
-import type { JobPlan } from '../offer/operations'
 import type { PackageTemplate } from '../offer/package'
 import type { Problem } from '../schedule'
 import { openedOn } from '../schedule'

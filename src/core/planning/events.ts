@@ -1,6 +1,6 @@
 import type { JobId, OperationId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
-import type { JobPlan } from '../offer/operations'
+import type { JobPlan } from '../offer/job-plan'
 import type { Instant } from '../time'
 import { washedInside } from './enquiry'
 

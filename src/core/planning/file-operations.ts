@@ -1,5 +1,5 @@
 import type { OperationId } from '../ids'
-import type { PlannedOperation } from '../offer/operations'
+import type { PlannedOperation } from '../offer/job-plan'
 import type { ProblemOperation } from '../schedule'
 
 /** An operation of a plan as the scheduler takes it. */

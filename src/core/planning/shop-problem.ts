@@ -1,7 +1,7 @@
 import { BLINDS, blindToIt } from '../handover/inspection'
 import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
-import type { PlannedOperation } from '../offer/operations'
+import type { PlannedOperation } from '../offer/job-plan'
 import {
   type Closed,
   nextOpen,

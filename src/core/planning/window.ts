@@ -1,7 +1,7 @@
 import { type LayerWindow, windowAfter } from '../coating'
 import type { OperationId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
-import type { JobLink, PlannedOperation } from '../offer/operations'
+import type { JobLink, PlannedOperation } from '../offer/job-plan'
 import type { Instant } from '../time'
 
 /** The link that gives an operation its window: a wait after a layer that must be neither cut short nor drawn out. */
