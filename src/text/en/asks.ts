@@ -49,7 +49,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'pieces-most': ({ most }, region) => `It cannot be more than ${number(region, most)}.`,
   square: ({ least, most }, region) =>
     `The side of the square is between ${figure(region, 'length', least, 1)} and ${measured(region, 'length', most, 1)}.`,
-  'no-such-size': ({ what }) => `No vehicle has this ${what}. Look again, or leave it empty.`,
+  'no-such-size': ({ what }) => `No vehicle has this ${what}. Check it, or leave it empty.`,
   'room-too-small': ({ what }) =>
     `Too ${what === 'length' ? 'short' : 'low'} for any vehicle. Check the unit.`,
   'room-too-large': ({ what }) =>
@@ -70,8 +70,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'breaks-rule': ({ rule }) => `This would break a rule of the schedule: ${faultText(rule)}.`,
   overtaken: ({ what }) => `“${what}” cannot be undone or redone: the calendar has changed since.`,
   'does-not-fit': ({ why }) => `It does not fit on that day: ${why} Choose another one.`,
-  'removal-most': ({ um }, region) =>
-    `No car has ${measured(region, 'depth', um)} to lose. Look at the unit.`,
+  'removal-most': ({ um }, region) => `No car has ${measured(region, 'depth', um)} to lose. Check the unit.`,
   'no-paint-to-spare': ({ panels, um }, region) =>
     `${panels.map((panel) => staffPanel(region, panel)).join(', ')}: the paint cannot spare the ${measured(region, 'depth', um, 1)} of a light polish. Clean it and use a topper, or have it refinished by a licensed shop.`,
   'not-metal': ({ panel }, region) => `${staffPanel(region, panel)} is not metal; a gauge cannot read it.`,
