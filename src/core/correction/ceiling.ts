@@ -1,14 +1,10 @@
-import { panelWeight } from '../survey'
-import type { PanelOption } from './choose'
+import { inspectedWeight } from '../survey'
+import { type PanelOption, WORTH_POINTS } from './choose'
 import type { ForbidId } from './forbidden'
 import type { PanelWays } from './vehicle-frontier'
 
 /** What keeps the highest point of the curve from being higher: paint, what a test spot has shown, a rule, or nothing. */
-export const CEILINGS = ['paint', 'spot', 'rule', 'nothing-more'] as const
-export type Ceiling = (typeof CEILINGS)[number]
-
-/** Less than this nobody would see, points of the panel (mem). */
-const SEEN_POINTS = 0.5
+export type Ceiling = 'paint' | 'spot' | 'rule' | 'nothing-more'
 
 const SPOT: readonly ForbidId[] = ['milder-was-enough', 'too-much-at-test-spot']
 
@@ -21,12 +17,11 @@ function kindOf({ broken }: PanelOption): Exclude<Ceiling, 'nothing-more'> {
 export function ceilingOf(panels: readonly PanelWays[]): Ceiling {
   const lost: Record<Exclude<Ceiling, 'nothing-more'>, number> = { paint: 0, spot: 0, rule: 0 }
   for (const { judged, open, forbidden } of panels) {
-    if (!judged.inspected) continue
     const best = Math.max(...open.map(({ indexAfter }) => indexAfter))
-    const better = forbidden.filter(({ indexAfter }) => indexAfter > best + SEEN_POINTS)
+    const better = forbidden.filter(({ indexAfter }) => indexAfter > best + WORTH_POINTS)
     if (better.length === 0) continue
     const wanted = better.reduce((a, b) => (b.indexAfter > a.indexAfter ? b : a))
-    lost[kindOf(wanted)] += panelWeight(judged.panel) * (wanted.indexAfter - best)
+    lost[kindOf(wanted)] += inspectedWeight(judged) * (wanted.indexAfter - best)
   }
   const [kind, points] = Object.entries(lost).reduce((a, b) => (b[1] > a[1] ? b : a)) as [Ceiling, number]
   return points > 0 ? kind : 'nothing-more'

@@ -3,6 +3,7 @@ import {
   DEFECT_MODEL,
   type Defect,
   depthScaleUm,
+  meanOfInspected,
   type PanelJudgement,
   panelCondition,
   panelWeight,
@@ -16,7 +17,7 @@ import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from '.
 import { type StepMinutes, stepMinutes } from './time'
 
 /** A gain smaller than this is not worth more paint, points of the condition index (mem). */
-const WORTH_POINTS = 0.5
+export const WORTH_POINTS = 0.5
 
 /** What one process would do to one panel. */
 export type PanelOption = {
@@ -156,11 +157,8 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
     panels.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0)
   // What nobody has inspected has no condition, before or after.
   const inspected = panels.filter(({ judged }) => judged.inspected)
-  const indexBy = (value: (choice: PanelChoice) => number) =>
-    inspected.length === 0
-      ? 100
-      : inspected.reduce((sum, choice) => sum + panelWeight(choice.judged.panel) * value(choice), 0) /
-        inspected.reduce((sum, choice) => sum + panelWeight(choice.judged.panel), 0)
+  const seen = panels.map((choice) => ({ ...choice, ...choice.judged }))
+  const indexBy = (value: (choice: PanelChoice) => number) => meanOfInspected(seen, value) ?? 100
   const burdenOf = ({ judged }: PanelChoice) =>
     judged.condition.costs.reduce((sum, { defect }) => sum + burden(defect), 0)
   const marred = weigh(burdenOf)

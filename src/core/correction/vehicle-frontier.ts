@@ -1,5 +1,5 @@
 import type { PanelJudgement } from '../survey'
-import { panelWeight } from '../survey'
+import { inspectedWeight } from '../survey'
 import {
   type ChoiceSettings,
   type CorrectionPlan,
@@ -49,9 +49,6 @@ function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: ProcessK
   }
 }
 
-/** How much a panel counts in the car’s condition: nothing before it was inspected. */
-const weightIn = ({ panel, inspected }: PanelJudgement): number => (inspected ? panelWeight(panel) : 0)
-
 /**
  * Works out the frontier of a vehicle. Minutes of a panel are rounded up to whole ones, so that the plan is never
  * dearer than the point it stands for. Locked panels cost what they cost, whatever else is chosen.
@@ -62,7 +59,7 @@ export function vehicleFrontier(
   locks: Locks = {},
 ): VehicleFrontier {
   const panels = judged.map((panel) => waysOf(panel, settings, locks[panel.panel.id]))
-  const total = judged.reduce((sum, panel) => sum + weightIn(panel), 0)
+  const total = judged.reduce((sum, panel) => sum + inspectedWeight(panel), 0)
   const minutesOf = (option: PanelOption) => Math.ceil(option.minutes)
   // What a locked panel costs is spent before anything is chosen.
   const base = panels.reduce((sum, { open }) => sum + minutesOf(open[0]!), 0)
@@ -75,7 +72,7 @@ export function vehicleFrontier(
       id: panel.panel.id,
       options: open.map((option) => ({
         minutes: minutesOf(option) - minutesOf(open[0]!),
-        gain: total === 0 ? 0 : (weightIn(panel) * (option.indexAfter - option.indexBefore)) / total,
+        gain: total === 0 ? 0 : (inspectedWeight(panel) * (option.indexAfter - option.indexBefore)) / total,
       })),
     })),
     free,

@@ -6,6 +6,7 @@ import { type ChosenExtra, EXTRA } from './extras'
 import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
+import { paceKey } from './pace-key'
 import { type Skill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
 import type { Vendor, VendorStage } from './vendor'
@@ -34,6 +35,13 @@ export const attended = (
   return { id: toOperationId(id), kind, title, minutes: planned(minutes / people), mode, people, skill }
 }
 
+/** The same work at the pace of the shop's own hands: each operation by the name its minutes are learned under, and only here. */
+const atThePaceOf =
+  (pace: Pace | undefined): typeof attended =>
+  (id, kind, title, minutes, skill, mode) =>
+    attended(id, kind, title, minutes * paceFor(pace, paceKey({ kind, title })), skill, mode)
+
+/** Minutes at the machine have their pace already, panel by panel. */
 function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
   const operations = [
     attended('cut', 'cut', { code: 'cut' }, minutes.cut, 'correct', 'pausable'),
@@ -48,14 +56,8 @@ function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
  * The towel follows in the order in which the panels were applied, so that the last one has set its half hour when it gets
  * there: buffing counts towards the wait.
  */
-function allInOneOperations(areaM2: number, pace: Pace | undefined): PlannedOperation[] {
-  const buff = attended(
-    'buff',
-    'wipe',
-    { code: 'buff' },
-    MINUTES.buff(areaM2) * paceFor(pace, 'buff'),
-    'prep',
-  )
+function allInOneOperations(work: typeof attended, areaM2: number): PlannedOperation[] {
+  const buff = work('buff', 'wipe', { code: 'buff' }, MINUTES.buff(areaM2), 'prep')
   const minutes = planned(SET_MINUTES - buff.minutes)
   return [
     {
@@ -70,12 +72,12 @@ function allInOneOperations(areaM2: number, pace: Pace | undefined): PlannedOper
   ]
 }
 
-const extraOperation = ({ key, count }: ChosenExtra, pace: Pace | undefined): PlannedOperation => ({
-  ...attended(
+const extraOperation = (work: typeof attended, { key, count }: ChosenExtra): PlannedOperation => ({
+  ...work(
     `extra-${key}`,
     'extra',
     { code: 'extra', extra: key, count },
-    EXTRA[key].minutesEach * count * paceFor(pace, `extra:${key}`),
+    EXTRA[key].minutesEach * count,
     EXTRA[key].skill,
     'pausable',
   ),
@@ -94,15 +96,15 @@ const vendorOperation = (vendor: Vendor): PlannedOperation => ({
 })
 
 const surfaceOperation = (
+  work: typeof attended,
   areaM2: number,
   { surface, product }: SurfaceCoat,
-  pace: Pace | undefined,
 ): PlannedOperation => ({
-  ...attended(
+  ...work(
     `surface-${surface}`,
     'surface',
     { code: 'surface', surface, product: product.name },
-    surfaceMinutes(surface, areaM2) * paceFor(pace, 'surface'),
+    surfaceMinutes(surface, areaM2),
     'coat',
   ),
   surface,
@@ -110,19 +112,19 @@ const surfaceOperation = (
 })
 
 function layerOperations(
+  work: typeof attended,
   layers: readonly Product[],
   areaM2: number,
-  pace: Pace | undefined,
 ): PlannedOperation[] {
   if (layers.length === 0) return []
   return [
-    attended('wipe', 'wipe', { code: 'wipe' }, MINUTES.wipe(areaM2) * paceFor(pace, 'wipe'), 'coat'),
+    work('wipe', 'wipe', { code: 'wipe' }, MINUTES.wipe(areaM2), 'coat'),
     ...layers.map((product, index) => ({
-      ...attended(
+      ...work(
         `layer-${index + 1}`,
         'layer',
         { code: 'layer', layer: index + 1, product: product.name },
-        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2) * paceFor(pace, 'layer'),
+        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
         'coat',
       ),
       layer: index + 1,
@@ -164,27 +166,25 @@ export type WorkOrder = {
   pace?: Pace
 }
 
-function preparation(order: WorkOrder, areaM2: number, lightly: boolean): PlannedOperation[] {
+function preparation(
+  work: typeof attended,
+  order: WorkOrder,
+  areaM2: number,
+  lightly: boolean,
+): PlannedOperation[] {
   const score = order.contamination ?? TYPICAL_CONTAMINATION
-  const at = (kind: OperationKind, minutes: number) => minutes * paceFor(order.pace, kind)
   return [
-    attended('wash', 'wash', { code: 'wash' }, at('wash', MINUTES.wash(areaM2, score)), 'prep'),
+    work('wash', 'wash', { code: 'wash' }, MINUTES.wash(areaM2, score), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
-      ? attended(
-          'mask',
-          'mask',
-          { code: 'tape' },
-          MINUTES.maskLightly() * paceFor(order.pace, 'tape'),
-          'prep',
-        )
-      : attended('mask', 'mask', { code: 'mask' }, at('mask', MINUTES.mask()), 'prep'),
-    ...extrasAt(order, 'before'),
+      ? work('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')
+      : work('mask', 'mask', { code: 'mask' }, MINUTES.mask(), 'prep'),
+    ...extrasAt(work, order, 'before'),
   ]
 }
 
-const extrasAt = ({ extras = [], pace }: WorkOrder, stage: 'before' | 'last') =>
-  extras.filter(({ key }) => EXTRA[key].stage === stage).map((extra) => extraOperation(extra, pace))
+const extrasAt = (work: typeof attended, { extras = [] }: WorkOrder, stage: 'before' | 'last') =>
+  extras.filter(({ key }) => EXTRA[key].stage === stage).map((extra) => extraOperation(work, extra))
 const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
   vendors.filter((vendor) => vendor.stage === stage).map(vendorOperation)
 
@@ -192,35 +192,24 @@ const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
 export function planOperations(order: WorkOrder): JobPlan {
   const { shape, correction, layers, surfaces = [] } = order
   const areaM2 = paintedAreaM2(shape)
+  const work = atThePaceOf(order.pace)
   const allInOne = correction.panels.some(({ option }) => option.process.leavesProtection)
   const cut = correction.minutes.cut + correction.minutes.refine > 0
   const gentle = allInOne && layers.length === 0 && !cut
   const operations = [
-    ...preparation(order, areaM2, gentle),
+    ...preparation(work, order, areaM2, gentle),
     ...correctionOperations(correction),
-    ...(allInOne && layers.length === 0 ? allInOneOperations(areaM2, order.pace) : []),
+    ...(allInOne && layers.length === 0 ? allInOneOperations(work, areaM2) : []),
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
-    ...surfaces.map((coat) => surfaceOperation(areaM2, coat, order.pace)),
-    ...layerOperations(layers, areaM2, order.pace),
+    ...surfaces.map((coat) => surfaceOperation(work, areaM2, coat)),
+    ...layerOperations(work, layers, areaM2),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
     ...vendorsAt(order, 'after-coating'),
-    ...extrasAt(order, 'last'),
+    ...extrasAt(work, order, 'last'),
     gentle && surfaces.length === 0
-      ? attended(
-          'finish',
-          'finish',
-          { code: 'inspect' },
-          MINUTES.lastLook() * paceFor(order.pace, 'inspect'),
-          'prep',
-        )
-      : attended(
-          'finish',
-          'finish',
-          { code: 'refit-and-inspect' },
-          MINUTES.finish() * paceFor(order.pace, 'finish'),
-          'prep',
-        ),
+      ? work('finish', 'finish', { code: 'inspect' }, MINUTES.lastLook(), 'prep')
+      : work('finish', 'finish', { code: 'refit-and-inspect' }, MINUTES.finish(), 'prep'),
   ]
   return inOrder(operations, layers)
 }

@@ -8,8 +8,13 @@ const APART: readonly PlainStep[] = ['rinseless-wash', 'tape', 'buff', 'inspect'
  * Under which name the minutes of an operation are learned and paced: what is learned of one kind of work is applied to that and
  * to nothing else. Work at the machine goes by process and step (`machineKey`), panel by panel.
  */
-export function paceKey({ kind, extra, title }: Pick<PlannedOperation, 'kind' | 'extra' | 'title'>): string {
-  if (extra) return `extra:${extra}`
-  const own = typeof title === 'object' && APART.find((step) => step === title.code)
-  return own || kind
+export function paceKey({
+  kind,
+  extra,
+  title,
+}: Pick<PlannedOperation, 'kind' | 'title'> & Partial<Pick<PlannedOperation, 'extra'>>): string {
+  const named = typeof title === 'object' ? title : undefined
+  const which = extra ?? (named?.code === 'extra' ? named.extra : undefined)
+  if (which) return `extra:${which}`
+  return APART.find((step) => step === named?.code) ?? kind
 }

@@ -64,9 +64,3 @@ export function panelCondition(defects: readonly Defect[]): Condition {
 export function panelWeight(panel: Panel): number {
   return panel.areaM2 * panel.visibility
 }
-
-/** The vehicle's index: the mean of its panels by area and visibility. */
-export function vehicleIndex(panels: readonly Panel[], indexOf: (panel: Panel) => number): number {
-  const total = panels.reduce((sum, panel) => sum + panelWeight(panel), 0)
-  return panels.reduce((sum, panel) => sum + panelWeight(panel) * indexOf(panel), 0) / total
-}

@@ -1,5 +1,5 @@
 import type { Panel } from '../vehicle'
-import { type Condition, type Letter, letterOf, vehicleIndex } from './condition'
+import { type Condition, type Letter, letterOf, panelWeight } from './condition'
 
 /**
  * The condition of a vehicle as far as somebody has inspected it: the mean of the inspected panels by area and how much they
@@ -15,15 +15,26 @@ export type Grade = {
 
 type Graded = { panel: Panel; condition: Condition; inspected: boolean }
 
+/** How much a panel counts in the condition of its vehicle: nothing before somebody has inspected it. */
+export const inspectedWeight = ({ panel, inspected }: Omit<Graded, 'condition'>): number =>
+  inspected ? panelWeight(panel) : 0
+
+/** The mean of a figure over the inspected panels, by area and how much they are seen; undefined while there are none. */
+export function meanOfInspected<P extends Omit<Graded, 'condition'>>(
+  panels: readonly P[],
+  figureOf: (panel: P) => number,
+): number | undefined {
+  const total = panels.reduce((sum, panel) => sum + inspectedWeight(panel), 0)
+  return total > 0
+    ? panels.reduce((sum, panel) => sum + inspectedWeight(panel) * figureOf(panel), 0) / total
+    : undefined
+}
+
 /** The grade of a vehicle; undefined while no panel has been inspected. */
 export function gradeOf(panels: readonly Graded[]): Grade | undefined {
   const inspected = panels.filter((panel) => panel.inspected)
-  if (inspected.length === 0) return undefined
-  const byId = new Map(inspected.map(({ panel, condition }) => [panel.id, condition.index]))
-  const index = vehicleIndex(
-    inspected.map(({ panel }) => panel),
-    ({ id }) => byId.get(id)!,
-  )
+  const index = meanOfInspected(inspected, ({ condition }) => condition.index)
+  if (index === undefined) return undefined
   const { panel, condition } = inspected.reduce((a, b) => (b.condition.index < a.condition.index ? b : a))
   return {
     index,

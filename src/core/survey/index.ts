@@ -15,7 +15,6 @@ export {
   letterOf,
   panelCondition,
   panelWeight,
-  vehicleIndex,
   wholeIndex,
 } from './condition'
 export {
@@ -59,7 +58,7 @@ export {
   glossWord,
   reflectanceOf,
 } from './gloss'
-export { type Grade, uninspected } from './grade'
+export { type Grade, inspectedWeight, meanOfInspected, uninspected } from './grade'
 export { judge, judgeRecord, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
 export {
   NOTHING_TAKEN,
@@ -96,6 +95,7 @@ export {
   PHASES,
   type Phase,
   type SurveyRecord,
+  withInspected,
 } from './record'
 export {
   type Mends,

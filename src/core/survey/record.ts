@@ -42,6 +42,12 @@ export const emptyRecord = (): SurveyRecord => ({
   looked: [],
 })
 
+/** The same record with these panels inspected, too. */
+export const withInspected = (record: SurveyRecord, panels: readonly string[]): SurveyRecord => ({
+  ...record,
+  inspected: [...new Set([...record.inspected, ...panels])],
+})
+
 /** The readings that count, by panel, µm. */
 export function countedReadings(measured: Measured): Readings {
   return Object.fromEntries(

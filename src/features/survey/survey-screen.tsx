@@ -13,6 +13,7 @@ import {
   type Removal,
   type School,
   takenByPanel,
+  withInspected,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOf } from '@/core/vehicle'
@@ -260,9 +261,8 @@ export function SurveyScreen(props: Props) {
           readOnly={agreed || handedOver}
           onChange={(defects) =>
             change((before) => ({
-              ...before,
+              ...withInspected(before, [selected]),
               defects: { ...before.defects, [selected]: defects },
-              inspected: [...new Set([...before.inspected, selected])],
             }))
           }
         />

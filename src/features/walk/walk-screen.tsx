@@ -12,6 +12,7 @@ import {
   type School,
   takenByPanel,
   uninspected,
+  withInspected,
 } from '@/core/survey'
 import { panelsOf, placesOf } from '@/core/vehicle'
 import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
@@ -139,18 +140,16 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             onChange={(defects) => {
               setTouched(undefined)
               change((before) => ({
-                ...before,
+                ...withInspected(before, [selected]),
                 defects: { ...before.defects, [selected]: defects },
-                inspected: withPanels(before.inspected, [selected]),
               }))
             }}
             onInspected={(inspected) =>
-              change((before) => ({
-                ...before,
-                inspected: inspected
-                  ? withPanels(before.inspected, [selected])
-                  : before.inspected.filter((panel) => panel !== selected),
-              }))
+              change((before) =>
+                inspected
+                  ? withInspected(before, [selected])
+                  : { ...before, inspected: before.inspected.filter((panel) => panel !== selected) },
+              )
             }
           >
             <label className="mt-3 flex min-h-11 items-center gap-3 border-t border-line pt-3 text-[15px]">
@@ -190,9 +189,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
           <StillToInspect
             panels={uninspected(judgement.panels)}
             onSelect={select}
-            onNothingFound={(found) =>
-              change((before) => ({ ...before, inspected: withPanels(before.inspected, found) }))
-            }
+            onNothingFound={(found) => change((before) => withInspected(before, found))}
           />
         )}
         <Missed
@@ -211,9 +208,6 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
     </div>
   )
 }
-
-/** A list of panels with some more of them, each once. */
-const withPanels = (panels: readonly string[], more: readonly string[]) => [...new Set([...panels, ...more])]
 
 /** Places that are easily missed, ticked off as they are looked at. */
 function Missed({

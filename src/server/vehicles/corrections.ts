@@ -32,6 +32,10 @@ async function lastRead(
   return job && { job, survey: await loadSurvey(db, job.id) }
 }
 
+/** Whether the work was followed by a round on a panel that says something. */
+const readTwice = (survey: StoredSurvey, panel: string) =>
+  (countedReadings(survey.after)[panel] ?? []).length > 1
+
 /**
  * What the readings leave of a panel, µm: by the gauge alone, less what was taken since they were read. Undefined where no
  * gauge has spoken, so that the ledger alone decides.
@@ -44,8 +48,9 @@ function spareUm(
   const limit = budget.limits.find(({ rule }) => rule === 'gauge' || rule === 'never-cut')
   if (!limit || finding.kind === 'not-read') return undefined
   // Read after the work: what that took is in the reading already.
-  const readAfter = (survey.after.readings[panel.id]?.length ?? 0) > 1
-  const since = readAfter ? [] : ledger.filter((entry) => entry.panel === panel.id && entry.jobId === job.id)
+  const since = readTwice(survey, panel.id)
+    ? []
+    : ledger.filter((entry) => entry.panel === panel.id && entry.jobId === job.id)
   return limit.limitUm - (takenByPanel(since)[panel.id]?.takenUm ?? 0)
 }
 
@@ -64,7 +69,7 @@ export async function correctionsOf(
   const rounds = last && {
     ...countedReadings(last.survey.before),
     ...Object.fromEntries(
-      Object.entries(countedReadings(last.survey.after)).filter(([, values]) => values.length > 1),
+      Object.entries(countedReadings(last.survey.after)).filter(([id]) => readTwice(last.survey, id)),
     ),
   }
   const { panels } = judge({
