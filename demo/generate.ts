@@ -131,14 +131,7 @@ function standsAt(live: LiveJob, now: Instant): string | undefined {
 }
 
 /** Plans a car into the past so that by now it stands where it is wanted; the cars before it stay where they are. */
-function backdate(
-  setup: Setup,
-  car: DemoCar,
-  job: Job,
-  offer: Offer,
-  others: readonly LiveJob[],
-  now: Instant,
-): LiveJob | undefined {
+function backdate(car: DemoCar, { setup, job, offer, others, now }: Placing): LiveJob | undefined {
   if (car.wanted.kind !== 'at') return undefined
   const operation = toOperationId(car.wanted.operation)
   const calendar = { ...shopCalendar(setup), horizonDays: LOOK_BACK_DAYS + STAY_MOST_DAYS }
@@ -274,7 +267,7 @@ async function addCar({ db, shop, now, inShop, photographed }: Filling, car: Dem
   await addPromises(db, job, shop.setup, earlierOf(job.arriveAt, now))
   await addWash(db, job.id, shop.setup)
   const offer = await offerFor(db, shop, car, job)
-  const live = planned(shop.setup, car, job, offer, inShop, now)
+  const live = planned(car, { setup: shop.setup, job, offer, others: inShop, now })
   if (!live) return
   inShop.push(live)
   await writeHistory(db, shop, { job, offer, live, gone: car.gone === true }, now)
@@ -302,26 +295,16 @@ export async function loadDemo(db: Knex, now: Instant, { small = false } = {}): 
   return true
 }
 
-function planned(
-  setup: Setup,
-  car: DemoCar,
-  job: Job,
-  offer: Offer,
-  inShop: readonly LiveJob[],
-  now: Instant,
-): LiveJob | undefined {
-  if (car.wanted.kind === 'planned') return planAhead(setup, job, offer, inShop, now)
-  if (car.wanted.kind === 'booked') return planWhereRoom(setup, job, offer, inShop, now)
-  return backdate(setup, car, job, offer, inShop, car.gone ? plusMinutes(now, -GONE_MINUTES) : now)
+/** A car to be placed beside the others that are planned so far. */
+type Placing = { setup: Setup; job: Job; offer: Offer; others: readonly LiveJob[]; now: Instant }
+
+function planned(car: DemoCar, placing: Placing): LiveJob | undefined {
+  if (car.wanted.kind === 'planned') return planAhead(placing)
+  if (car.wanted.kind === 'booked') return planWhereRoom(placing)
+  return backdate(car, car.gone ? { ...placing, now: plusMinutes(placing.now, -GONE_MINUTES) } : placing)
 }
 
-function planAhead(
-  setup: Setup,
-  job: Job,
-  offer: Offer,
-  others: readonly LiveJob[],
-  now: Instant,
-): LiveJob | undefined {
+function planAhead({ setup, job, offer, others, now }: Placing): LiveJob | undefined {
   const live: LiveJob = {
     id: job.id,
     arrive: job.arriveAt,
@@ -342,18 +325,13 @@ function planAhead(
 }
 
 /** The plan of a car that may come on any morning of the two weeks ahead, on the one that leaves them fullest. */
-function planWhereRoom(
-  setup: Setup,
-  job: Job,
-  offer: Offer,
-  others: readonly LiveJob[],
-  now: Instant,
-): LiveJob | undefined {
+function planWhereRoom(placing: Placing): LiveJob | undefined {
+  const { setup, job, others, now } = placing
   const { timezone } = setup.region
   const today = dayIn(timezone, now)
   const placed = others.flatMap(({ published }) => published)
   const plans = quietDays(timezone, today, placed)
-    .map((day) => planAhead(setup, { ...job, arriveAt: atLocal(timezone, day, '08:00') }, offer, others, now))
+    .map((day) => planAhead({ ...placing, job: { ...job, arriveAt: atLocal(timezone, day, '08:00') } }))
     .filter((plan) => plan !== undefined)
     .map((plan) => ({ plan, full: filled(timezone, today, [...placed, ...plan.published]) }))
   const best = plans.reduce((a, b) => (b.full > a.full ? b : a), plans[0]!)?.plan
