@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { unprobed } from '@/core/correction'
+import { offered, unprobed } from '@/core/correction'
 import { type JobId, toJobId } from '@/core/ids'
 import { lessonOf } from '@/core/learning'
 import { makeOffer, summaryOf } from '@/core/offer'
@@ -42,6 +42,7 @@ async function agreedJobs(db: Knex) {
       const vehicle = { shape, paintSystem: 'clear-over-base' as const }
       const offer = makeOffer(template, {
         ...vehicle,
+        methods: offered(setup.methods),
         knowledge: unprobed('medium'),
         treatments: [],
         judgement: judgeRecord(vehicle, setup.school, emptyRecord(), {}),
@@ -193,7 +194,7 @@ function addWork(
     progress,
     published: [],
     panels: panelsOf('hatchback'),
-    processes: {},
+    work: {},
     care: 'usual',
     pace: {},
     ticks: [],

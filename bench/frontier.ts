@@ -2,7 +2,7 @@ import { frontierOf } from '@/core/correction'
 import { seededRandom } from '@/core/schedule'
 
 const PANELS = 30
-const PROCESSES = 8
+const SEEDED_METHODS = 8
 const MOST_MINUTES = 60 * 60
 const ROUNDS = 20
 
@@ -11,7 +11,7 @@ export function frontierBench(): void {
   const random = seededRandom(4)
   const panels = Array.from({ length: PANELS }, (_, panel) => ({
     id: `p${panel}`,
-    options: Array.from({ length: PROCESSES }, (_, at) => ({
+    options: Array.from({ length: SEEDED_METHODS }, (_, at) => ({
       minutes: at === 0 ? 0 : Math.ceil(random() * 110),
       gain: at === 0 ? 0 : random() * 4,
     })),
@@ -22,6 +22,6 @@ export function frontierBench(): void {
     return performance.now() - start
   }).sort((a, b) => a - b)
   console.log(
-    `frontier: ${PANELS} panels, ${PROCESSES} processes, 60 h: median ${times[ROUNDS / 2]!.toFixed(1)} ms`,
+    `frontier: ${PANELS} panels, ${SEEDED_METHODS} processes, 60 h: median ${times[ROUNDS / 2]!.toFixed(1)} ms`,
   )
 }

@@ -67,7 +67,10 @@ describe('schedule', () => {
 })
 
 test('survey judges a table and refuses a faulty one by line and column', () => {
-  const rows = ['bonnet,104', 'bonnet,106', 'roof,110', 'roof,108', 'tailgate,240', 'tailgate,244']
+  const rows = [
+    ...['bonnet,104', 'bonnet,106', 'roof,110', 'roof,108', 'tailgate,240', 'tailgate,244'],
+    ...['front-wing-left,105', 'front-wing-left,107', 'front-wing-right,108', 'front-wing-right,109'],
+  ]
   const good = yard('survey', file('good.csv', `panel,reading_um\n${rows.join('\n')}\n`), '--shape', 'estate')
   expect(good.status).toBe(0)
   const found = Object.fromEntries(

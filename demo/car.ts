@@ -1,6 +1,7 @@
+import { type MethodKey, seededMethod, worked } from '@/core/correction'
 import type { Intake } from '@/core/intake/intake'
 import type { Defect, NotedDefect, PlaceDefect } from '@/core/survey'
-import type { Attempt } from '@/core/test-spot'
+import type { Attempt, AttemptStep } from '@/core/test-spot'
 
 /** What a car of the demo shop is made of, and words for what is usually found on one. */
 
@@ -52,13 +53,10 @@ export const spots: Defect = { kind: 'water-spots', severity: 2, extentPercent: 
 
 /** A test spot on the bonnet as the shop writes it down; the square and the speed are the usual ones. */
 export const spot = (
-  tried: Pick<Attempt, 'process' | 'machine' | 'pad' | 'liquid' | 'passes' | 'cleared' | 'verdict' | 'note'> &
-    Partial<Attempt>,
+  tried: Pick<Attempt, 'process' | 'steps' | 'cleared' | 'verdict' | 'note'> & Partial<Attempt>,
 ): Attempt => ({
   panel: 'bonnet',
   group: 'metal-original',
-  speed: 5,
-  sectionM: 0.6,
   mark: { kind: 'swirls', severity: 2 },
   haze: 'none',
   heat: 'warm',
@@ -66,20 +64,26 @@ export const spot = (
   afterUm: [],
   ...tried,
 })
+/** The steps of a method as they are tried on a taped square. */
+const stepsTried = (key: MethodKey): AttemptStep[] =>
+  worked(seededMethod(key)).steps.map(({ machine, pad, liquid, dial, passes }) => ({
+    machine,
+    pad,
+    liquid,
+    product: '',
+    dial,
+    passes,
+    sectionM: 0.6,
+  }))
+
 export const ONE_STEP_CUT = {
   process: 'one-step-cut',
-  machine: 'Long-throw dual action',
-  pad: 'Foam cut',
-  liquid: 'Medium polish',
-  passes: 5,
-} as const
+  steps: stepsTried('one-step-cut'),
+}
 export const TWO_STEP = {
   process: 'two-step',
-  machine: 'Forced rotation',
-  pad: 'Microfibre',
-  liquid: 'Heavy compound',
-  passes: 5,
-} as const
+  steps: stepsTried('two-step'),
+}
 
 export const person = (customerName: string, phone: string) => ({
   customerName,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { worklist } from '@/core/card'
-import { processOf, stepMinutes } from '@/core/correction'
+import { stepMinutes } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Offer } from '@/core/offer'
 import type { PlacedOperation, Random } from '@/core/schedule'
@@ -32,16 +32,16 @@ export async function tickSections(
   random: Random,
 ): Promise<void> {
   const panels = panelsOf(job.vehicle.shape)
-  const processes = Object.fromEntries(
-    offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]),
+  const work = Object.fromEntries(
+    offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.method]),
   )
   for (const operation of offer.plan.operations) {
     const placed = lived.find((each) => each.operation === operation.id)
     if (!placed || !['cut', 'refine', 'polish'].includes(operation.kind)) continue
-    const { tasks } = worklist(operation, panels, processes, offer.template.care)
+    const { tasks } = worklist(operation, panels, work, offer.template.care)
     const role = operation.kind === 'polish' ? 'single' : operation.kind
     const weights = tasks.map(({ panel }) => {
-      const steps = processOf(processes[panel]!).steps.filter((step) => step.role === role)
+      const steps = work[panel]!.steps.filter((step) => step.role === role)
       const own = panels.find(({ id }) => id === panel)!
       const minutes = steps.reduce(
         (sum, step) => sum + stepMinutes(step, own, offer.template.care).minutes,

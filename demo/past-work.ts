@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { unprobed } from '@/core/correction'
+import { offered, unprobed } from '@/core/correction'
 import type { Verdict } from '@/core/handover'
 import { type JobId, toPersonId, UNKNOWN_PERSON } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
@@ -60,7 +60,7 @@ const CUT = 1.12
 const SOLID_MOST_MINUTES = 230
 
 function reallyTakes(offer: Offer, operation: PlannedOperation, random: Random): number {
-  const wool = offer.correction.panels.some(({ option }) => option.process.key === 'two-step-wool')
+  const wool = offer.correction.panels.some(({ option }) => option.method.key === 'two-step-wool')
   const usual = operation.kind === 'cut' ? (wool ? WOOL_CUT : CUT) : (REALLY[operation.kind] ?? 1)
   const luck = 0.88 + 0.24 * random()
   const minutes = Math.max(5, Math.round((operation.minutes * usual * luck) / 5) * 5)
@@ -134,6 +134,7 @@ function offerOf(
     {
       shape: job.vehicle.shape,
       paintSystem: job.vehicle.paintSystem,
+      methods: offered(shop.setup.methods),
       knowledge: unprobed(job.vehicle.hardness),
       treatments: [],
       judgement,

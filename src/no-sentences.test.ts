@@ -9,8 +9,7 @@ const ROOT = import.meta.dirname
 
 /** What stands there in words all the same, and why. */
 const ALLOWED: Record<string, string> = {
-  'core/correction/process.ts':
-    'names of tools as test spots keep them, and of processes as plans of before kept them',
+  'core/correction/method.ts': 'names of methods as plans of before kept them',
   'core/icalendar/index.ts': 'the product’s name in a calendar file (RFC 5545)',
   'core/messages/sending.ts': 'words a customer may send back',
   'core/region/places.ts': 'names of countries and taxes',

@@ -23,7 +23,9 @@ describe('what stands on a quote', () => {
   })
   test('says how closely it is worked only where something is worked, in no workshop terms', () => {
     expect(workLines(DUBLIN, summary).at(-1)).toMatch(/checked twice under two lamps/)
-    const nothing = summaryOf(makeOffer(template('headland'), offerInput({ defects: {} })))
+    const nothing = summaryOf(
+      makeOffer(template('headland'), offerInput({ paintSystem: 'matte', defects: {} })),
+    )
     expect(workLines(DUBLIN, nothing)).toHaveLength(1)
     for (const region of [DUBLIN, french, german])
       expect(workLines(region, summary).join(' ')).not.toMatch(/0[.,]6|0[.,]45|\bm\b/)

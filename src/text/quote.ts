@@ -19,7 +19,7 @@ import { clock, duration, list, measured, money, paperDay, percent } from './for
 import { quoteInFrench } from './fr/quote'
 import { placeName } from './panels'
 import { title } from './title'
-import { extraTitle, surfaceTitle, tradeTitle, workWords } from './work'
+import { extraTitle, methodName, surfaceTitle, tradeTitle, workWords } from './work'
 
 /** A quote in the customer’s language: every line of it, for the screen and for the PDF alike, as it is kept. */
 
@@ -95,7 +95,10 @@ export function workLines(region: Region, summary: Summary): string[] {
     ...worked.map(({ process, own }) =>
       title(
         region,
-        words.on(work.process[process], own.length === summary.panels.length ? words.everyPanel : named(own)),
+        words.on(
+          methodName(region, process, summary.works),
+          own.length === summary.panels.length ? words.everyPanel : named(own),
+        ),
       ),
     ),
     ...(left.length > 0 && worked.length > 0 ? [words.cleanedOnly(named(left))] : []),

@@ -1,5 +1,5 @@
 import type { OtherSurface } from '@/core/coating'
-import type { Care, ProcessKey } from '@/core/correction'
+import type { Care, Liquid, Machine, Method, MethodKey, Pad } from '@/core/correction'
 import type { ExtraKey, OperationKind, Skill, Trade } from '@/core/offer'
 import type { Language, Region } from '@/core/region'
 import { workInGerman } from './de/work'
@@ -10,7 +10,11 @@ import { title } from './title'
 /** What is done to a car and with what, as a customer reads it: begins small, stands in the middle of a sentence. */
 
 export type WorkWords = {
-  process: Record<Exclude<ProcessKey, 'leave'>, string>
+  /** Of the methods that ship with the app. */
+  process: Record<MethodKey, string>
+  machine: Record<Machine, string>
+  pad: Record<Pad, string>
+  liquid: Record<Liquid, string>
   surface: Record<OtherSurface | 'paint', string>
   extra: Record<ExtraKey, { name: string; means: string }>
   trade: Record<Trade, string>
@@ -30,3 +34,10 @@ export const extraTitle = (region: Reader, key: ExtraKey) => title(region, workW
 export const tradeTitle = (region: Reader, trade: Trade) => title(region, workWords(region).trade[trade])
 export const surfaceTitle = (region: Reader, surface: OtherSurface | 'paint') =>
   title(region, workWords(region).surface[surface])
+
+/** A method in the middle of a sentence: one that ships with the app in the reader’s language, the shop’s own as it calls it. */
+export const methodName = (
+  region: Reader,
+  key: MethodKey,
+  methods: readonly Pick<Method, 'key' | 'name'>[] = [],
+): string => methods.find((method) => method.key === key)?.name || (workWords(region).process[key] ?? key)

@@ -13,6 +13,7 @@ import { loadShop } from '@/server/shop/shop-store'
 import { clock, screenDay } from '@/text/formats'
 import { staffLanguage } from '@/text/staff-language'
 import { Link } from '@/ui/link'
+import { MethodsProvider } from '@/ui/methods'
 import { RegionProvider } from '@/ui/region'
 import { Wordmark } from '@/ui/wordmark'
 import '../globals.css'
@@ -50,7 +51,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         </header>
         <main id="main">
           <RegionProvider region={readIn(setup.region, 'en')} today={today}>
-            {children}
+            <MethodsProvider methods={setup.methods.map(({ key, name }) => ({ key, name }))}>
+              {children}
+            </MethodsProvider>
           </RegionProvider>
         </main>
       </body>

@@ -1,4 +1,4 @@
-import { PROCESSES, removalUm } from '../correction'
+import { removalUm, seededMethod, worked } from '../correction'
 import { LIFETIME_UM, NOTHING_TAKEN, type Taken, takenForSure } from '../survey'
 
 /** The corrections one looks ahead to: the light yearly polish and a cut. */
@@ -17,9 +17,8 @@ export function correctionsLeft(
   budgetUm = Number.POSITIVE_INFINITY,
 ): CorrectionsLeft {
   const leftUm = Math.max(0, Math.min(LIFETIME_UM - takenForSure(taken), budgetUm))
-  const [polishes, cuts] = AHEAD.map((key) => {
-    const process = PROCESSES.find((candidate) => candidate.key === key)!
-    return Math.floor(leftUm / removalUm(process, give) + 1e-9)
-  })
+  const [polishes, cuts] = AHEAD.map((key) =>
+    Math.floor(leftUm / removalUm(worked(seededMethod(key)), give) + 1e-9),
+  )
   return { leftUm, polishes: polishes!, cuts: cuts! }
 }

@@ -27,6 +27,16 @@ export type AskedThing =
   | 'emptying'
   | 'flow'
   | 'square'
+  | 'dial'
+  | 'removal-per-pass'
+  | 'haze'
+  | 'section'
+  | 'pad-width'
+  | 'arm-speed'
+  | 'change-over'
+  | 'spreading'
+  | 'wiping'
+  | 'pad-cleaning'
 
 /** What asks with facts; quantities in SI or as their names say, panels by id. */
 export type AskFacts = {
@@ -34,6 +44,10 @@ export type AskFacts = {
   between: { quantity: 'temperature' | 'percent'; least: number; most: number }
   'number-of': { of: AskedThing }
   'more-of': { of: AskedThing }
+  'of-between': { of: AskedThing; least: number; most: number }
+  'method-steps-enough': { most: number }
+  'method-named-twice': { name: string }
+  'method-in-package': { name: string }
   'below-nothing': { of: AskedThing }
   'amount-of': { of: AskedThing }
   'percent-of': { of: AskedThing }

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ask } from '../asks'
-import { keptProcess } from '../correction'
+import { keptMethod } from '../correction'
 import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
@@ -104,7 +104,7 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     kind: z.literal('process'),
     operation,
     panel,
-    process: keptProcess,
+    process: keptMethod,
     reason: words.min(1, ask('a-note')),
   }),
   z.strictObject({ kind: z.literal('high-spot'), operation, panel }),

@@ -1,4 +1,4 @@
-import type { ProcessKey } from '../correction'
+import type { MethodKey } from '../correction'
 import type { BottleId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Instant } from '../time'
 
@@ -50,7 +50,7 @@ export type Act =
   | { kind: 'short'; operation: OperationId; panel: string; note: string }
   /** It is good enough now. */
   | { kind: 'short-off'; operation: OperationId; panel: string }
-  | { kind: 'process'; operation: OperationId; panel: string; process: ProcessKey; reason: string }
+  | { kind: 'process'; operation: OperationId; panel: string; process: MethodKey; reason: string }
   /** A smear that hardened; `operation` is the coat it lies in. */
   | { kind: 'high-spot'; operation: OperationId; panel: string }
   /** It was none: seen wrong, or on the wrong panel. */

@@ -40,4 +40,4 @@ export {
   timersFor,
   timerText,
 } from './timers'
-export { type DialSpeed, type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'
+export { type MachineRecipe, type PanelTask, worklist, workNow } from './worklist'

@@ -3,7 +3,7 @@ import { believed } from '../climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '../coating'
 import type { BottleId } from '../ids'
 import type { LiveJob } from '../job'
-import type { Agreement, PlannedOperation } from '../offer'
+import { type Agreement, agreedWork, type PlannedOperation } from '../offer'
 import { openMinutesBetween } from '../schedule'
 import { everyone, type Shop } from '../shop'
 import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
@@ -11,7 +11,7 @@ import { dayIn, type Instant, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'
 import type { AirLimits } from './facts'
 import { type CardState, workOn } from './state'
-import { type MachineRecipe, type PanelTask, processesNow, worklist } from './worklist'
+import { type MachineRecipe, type PanelTask, worklist, workNow } from './worklist'
 
 /** What a step needs at the car beside its plan: words, panels, and for a coat its product, air and bottles. */
 export type StepSheet = {
@@ -60,8 +60,8 @@ export function stepSheets(input: SheetInput): Record<string, StepSheet> {
 
 function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   const { summary } = input.agreement
-  const processes = processesNow(summary.processes, input.state.processes)
-  const { tasks, recipes } = worklist(operation, input.panels, processes, summary.care)
+  const work = workNow(agreedWork(summary), input.state.processes, input.shop.setup.methods)
+  const { tasks, recipes } = worklist(operation, input.panels, work, summary.care)
   const [coat, workedMinutes] = [coatSheet(input, operation), workedSoFar(input, operation)]
   return {
     tasks,

@@ -1,4 +1,4 @@
-import type { ProcessKey } from '../correction'
+import type { MethodKey } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
@@ -15,7 +15,7 @@ export type HighSpot = {
   gone?: { at: Instant; how: HighSpotRemedy }
 }
 export type Short = { panel: string; note: string; at: Instant }
-export type ProcessChange = { panel: string; process: ProcessKey; reason: string; at: Instant; by: PersonId }
+export type ProcessChange = { panel: string; process: MethodKey; reason: string; at: Instant; by: PersonId }
 
 /** What has been done within one operation. */
 export type StepWork = {

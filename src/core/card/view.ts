@@ -1,4 +1,4 @@
-import type { ProcessKey } from '../correction'
+import type { MethodKey } from '../correction'
 import type { JobId, PersonId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
@@ -18,7 +18,7 @@ export type CardView = {
   entries: Entry[]
   sheets: Record<string, StepSheet>
   /** The process of each panel, as agreed or as changed at the car. */
-  processes: Record<string, ProcessKey>
+  processes: Record<string, MethodKey>
   /** Those from outside are subcontractors: at the car only where it waits for them. */
   people: { id: PersonId; name: string; outside?: boolean }[]
   layers: LayerLog[]

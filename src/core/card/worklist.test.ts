@@ -1,19 +1,20 @@
 import { expect, test } from 'vitest'
-import type { ProcessKey } from '../correction'
+import { type MethodKey, seededMethod, type Worked, worked } from '../correction'
 import { toPersonId } from '../ids'
 import { panelsOf } from '../vehicle'
-import { processesNow, worklist } from './worklist'
+import { worklist, workNow } from './worklist'
 
 const panels = panelsOf('saloon')
-const all = (process: ProcessKey) => Object.fromEntries(panels.map(({ id }) => [id, process]))
+const all = (key: MethodKey): Record<string, Worked> =>
+  Object.fromEntries(panels.map(({ id }) => [id, worked(seededMethod(key))]))
 
 test('a two-step is cut and refined on every panel, each by its own machine, sections by area', () => {
   const processes = all('two-step')
   const cut = worklist({ kind: 'cut' }, panels, processes, 'usual')
   const refine = worklist({ kind: 'refine' }, panels, processes, 'usual')
   expect(cut.tasks).toHaveLength(panels.length)
-  expect(cut.recipes.map(({ pad }) => pad)).toEqual(['Microfibre'])
-  expect(refine.recipes.map(({ pad }) => pad)).toEqual(['Foam finish'])
+  expect(cut.recipes.map(({ pad }) => pad)).toEqual(['microfibre'])
+  expect(refine.recipes.map(({ pad }) => pad)).toEqual(['foam-finish'])
   const sectionsOf = (id: string) => cut.tasks.find(({ panel }) => panel === id)!.sections
   expect(sectionsOf('bonnet')).toBeGreaterThan(sectionsOf('mirror-left'))
   expect(worklist({ kind: 'polish' }, panels, processes, 'usual').tasks).toEqual([])
@@ -26,19 +27,19 @@ test('highest care works in smaller squares, so there are more of them', () => {
   expect(count('highest')).toBeGreaterThan(count('usual'))
 })
 
-test('a panel that is left is not on the list; one changed at the car is, by its new process', () => {
-  const agreed = { ...all('leave'), bonnet: 'two-step' as const }
+test('a panel that is left is not on the list; one changed at the car is, by its new method', () => {
+  const agreed = { ...all('leave'), bonnet: worked(seededMethod('two-step')) }
   expect(worklist({ kind: 'cut' }, panels, agreed, 'usual').tasks.map(({ panel }) => panel)).toEqual([
     'bonnet',
   ])
   const change = {
     panel: 'roof',
-    process: 'two-step' as const,
+    process: 'two-step',
     reason: 'r',
     by: toPersonId('b'),
     at: '' as never,
   }
-  const changed = worklist({ kind: 'cut' }, panels, processesNow(agreed, [change]), 'usual')
+  const changed = worklist({ kind: 'cut' }, panels, workNow(agreed, [change]), 'usual')
   expect(changed.tasks.map(({ panel }) => panel)).toEqual(['bonnet', 'roof'])
 })
 

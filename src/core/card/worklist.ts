@@ -1,5 +1,17 @@
-import type { ProcessKey } from '../correction'
-import { type Care, PROCESSES, type Step, stepMinutes, underCare } from '../correction'
+import {
+  type Care,
+  type Liquid,
+  type Machine,
+  type Method,
+  methodIn,
+  type Pad,
+  SEEDED_METHODS,
+  stepMinutes,
+  underCare,
+  type Worked,
+  type WorkedStep,
+  worked,
+} from '../correction'
 import type { PlannedOperation } from '../offer'
 import type { Panel } from '../vehicle'
 import type { ProcessChange } from './state'
@@ -11,39 +23,40 @@ export type PanelTask = { panel: string; sections: number; recipe?: string }
 /** A recipe at the machine, in words: the same words for all panels that are worked alike. */
 export type MachineRecipe = {
   id: string
-  machine: string
-  pad: string
-  liquid: string
+  machine: Machine
+  pad: Pad
+  liquid: Liquid
+  dial: number
   passes: number
   sectionM: number
   armMmPerSecond: number
-  speed: DialSpeed
   panels: string[]
 }
 
-/** Speeds by machine (common practice): spread slowly, work faster; a rotary never fast. */
-export type DialSpeed = 'slow' | 'usual'
-const SLOW_MACHINE = 'Rotary'
-
-const ROLE: Partial<Record<PlannedOperation['kind'], Step['role']>> = {
+const ROLE: Partial<Record<PlannedOperation['kind'], WorkedStep['role']>> = {
   cut: 'cut',
   refine: 'refine',
   polish: 'single',
 }
 
-/** The process of each panel: as it was agreed, or as it was changed at the car since. */
-export function processesNow(
-  agreed: Readonly<Record<string, ProcessKey>>,
+/** What is done to each panel: as it was agreed, or by the method it was changed to at the car since. */
+export function workNow(
+  agreed: Readonly<Record<string, Worked>>,
   changes: readonly ProcessChange[],
-): Record<string, ProcessKey> {
-  return { ...agreed, ...Object.fromEntries(changes.map(({ panel, process }) => [panel, process])) }
+  methods: readonly Method[] = SEEDED_METHODS,
+): Record<string, Worked> {
+  const changed = changes.flatMap(({ panel, process }): [string, Worked][] => {
+    const method = methodIn(methods, process) ?? methodIn(SEEDED_METHODS, process)
+    return method ? [[panel, worked(method)]] : []
+  })
+  return { ...agreed, ...Object.fromEntries(changed) }
 }
 
 /** The panels of an operation in walking order, and the recipes they are worked by. Empty for work that has no panels. */
 export function worklist(
   operation: Pick<PlannedOperation, 'kind' | 'panels'>,
   all: readonly Panel[],
-  processes: Readonly<Record<string, ProcessKey>>,
+  work: Readonly<Record<string, Worked>>,
   care: Care,
 ): { tasks: PanelTask[]; recipes: MachineRecipe[] } {
   const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
@@ -54,8 +67,7 @@ export function worklist(
       : { tasks: [], recipes: [] }
   const recipes = new Map<string, MachineRecipe>()
   const tasks = panels.flatMap((panel): PanelTask[] => {
-    const process = PROCESSES.find(({ key }) => key === processes[panel.id])
-    const steps = (process?.steps ?? []).filter((step) => step.role === role)
+    const steps = (work[panel.id]?.steps ?? []).filter((step) => step.role === role)
     if (steps.length === 0) return []
     const ids = steps.map((step) => addRecipe(recipes, step, care, panel.id))
     const sections = Math.max(1, Math.round(stepMinutes(steps[0]!, panel, care).sections))
@@ -64,8 +76,8 @@ export function worklist(
   return { tasks, recipes: [...recipes.values()] }
 }
 
-function addRecipe(recipes: Map<string, MachineRecipe>, step: Step, care: Care, panel: string): string {
-  const { machine, pad, liquid, passes, sectionM, armMmPerSecond } = underCare(step, care)
+function addRecipe(recipes: Map<string, MachineRecipe>, step: WorkedStep, care: Care, panel: string): string {
+  const { machine, pad, liquid, dial, passes, sectionM, armMmPerSecond } = underCare(step, care)
   const id = [machine, pad, liquid, passes, sectionM].join('/')
   const known = recipes.get(id)
   if (known) known.panels.push(panel)
@@ -75,10 +87,10 @@ function addRecipe(recipes: Map<string, MachineRecipe>, step: Step, care: Care, 
       machine,
       pad,
       liquid,
+      dial,
       passes,
       sectionM,
       armMmPerSecond,
-      speed: machine === SLOW_MACHINE ? 'slow' : 'usual',
       panels: [panel],
     })
   return id

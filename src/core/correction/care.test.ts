@@ -4,7 +4,8 @@ import { isMetal, panelsOf } from '../vehicle'
 import { CARE, CARES, type Care } from './care'
 import { planCorrection } from './choose'
 import { unprobed } from './group'
-import { PROCESSES, processOf, removalUm } from './process'
+import { offered, strengthOf, worked } from './method'
+import { SEEDED_METHODS, seededMethod } from './seeded'
 import { stepMinutes } from './time'
 
 const panels = panelsOf('saloon')
@@ -23,7 +24,7 @@ function correction(care: Care, strongest: 'two-step' | 'all-in-one' = 'two-step
     defects: Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
   })
   return planCorrection(judged.panels, {
-    paintSystem: 'clear-over-base',
+    methods: offered(SEEDED_METHODS),
     knowledge: unprobed('medium'),
     care,
     strongest,
@@ -38,9 +39,9 @@ describe('care', () => {
     expect(hours(correction('highest'))).toBeGreaterThan(21)
     expect(hours(correction('highest'))).toBeLessThan(29)
   })
-  test('with usual care it is about two working days of seven to eight hours (common practice)', () => {
-    expect(hours(correction('usual'))).toBeGreaterThan(11)
-    expect(hours(correction('usual'))).toBeLessThan(16)
+  test('with usual care it leaves room for wash, masking and one coat in two working days (common practice)', () => {
+    expect(hours(correction('usual'))).toBeGreaterThan(8)
+    expect(hours(correction('usual'))).toBeLessThan(11)
   })
   test('spends the same paint and clears more: two steps 80 to 95 %, up to 99 (common practice)', () => {
     const [usual, highest] = CARES.map((care) => correction(care))
@@ -59,8 +60,8 @@ describe('care', () => {
 })
 
 describe('the parts of a step’s minutes', () => {
-  test('add up, at any care, for every step of every process', () => {
-    for (const { steps } of PROCESSES)
+  test('add up, at any care, for every step of every method', () => {
+    for (const { steps } of SEEDED_METHODS.map((method) => worked(method)))
       for (const step of steps)
         for (const care of CARES)
           for (const panel of panels) {
@@ -72,9 +73,10 @@ describe('the parts of a step’s minutes', () => {
 
 describe('the disc', () => {
   test('takes more than wool and two steps, and is the last of the ladder', () => {
-    expect(PROCESSES.at(-1)!.key).toBe('disc-two-step')
-    const um = PROCESSES.map((process) => removalUm(process, 1))
+    const ladder = offered(SEEDED_METHODS)
+    expect(ladder.at(-1)!.key).toBe('disc-two-step')
+    const um = ladder.map(strengthOf)
     expect(um).toEqual(um.toSorted((a, b) => a - b))
-    expect(processOf('disc-two-step').steps[0]!.pad).toContain('3000')
+    expect(seededMethod('disc-two-step').steps[0]!.pad).toBe('disc-3000')
   })
 })

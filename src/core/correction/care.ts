@@ -1,4 +1,4 @@
-import type { Step } from './process'
+import type { Step } from './method'
 
 /** How closely the work at the machine is done. It changes the hours and what slips through, not the paint spent. */
 export const CARES = ['usual', 'highest'] as const
@@ -35,7 +35,10 @@ export const CARE: Record<Care, CareModel> = {
 }
 
 /** A step as it is done under that care. What is spread and left to set is not looked at section by section: it stays as it is. */
-export function underCare(step: Step, care: Care): Step {
+export function underCare<S extends Pick<Step, 'handling' | 'sectionM' | 'armMmPerSecond'>>(
+  step: S,
+  care: Care,
+): S {
   if (step.handling.wipeAndLook === 0) return step
   const { sectionMostM, armMostMmPerSecond, extraLookMinutes } = CARE[care]
   return {

@@ -17,11 +17,13 @@ function kindOf({ broken }: PanelOption): Exclude<Ceiling, 'nothing-more'> {
 export function ceilingOf(panels: readonly PanelWays[]): Ceiling {
   const lost: Record<Exclude<Ceiling, 'nothing-more'>, number> = { paint: 0, spot: 0, rule: 0 }
   for (const { judged, open, forbidden } of panels) {
-    const best = Math.max(...open.map(({ indexAfter }) => indexAfter))
-    const better = forbidden.filter(({ indexAfter }) => indexAfter > best + WORTH_POINTS)
+    const best = open.reduce((a, b) => (b.indexAfter > a.indexAfter ? b : a))
+    if (best.held === 'paint')
+      lost.paint += inspectedWeight(judged) * (best.method.clears - best.cleared) * (100 - best.indexBefore)
+    const better = forbidden.filter(({ indexAfter }) => indexAfter > best.indexAfter + WORTH_POINTS)
     if (better.length === 0) continue
     const wanted = better.reduce((a, b) => (b.indexAfter > a.indexAfter ? b : a))
-    lost[kindOf(wanted)] += inspectedWeight(judged) * (wanted.indexAfter - best)
+    lost[kindOf(wanted)] += inspectedWeight(judged) * (wanted.indexAfter - best.indexAfter)
   }
   const [kind, points] = Object.entries(lost).reduce((a, b) => (b[1] > a[1] ? b : a)) as [Ceiling, number]
   return points > 0 ? kind : 'nothing-more'

@@ -8,54 +8,71 @@ import {
   panelCondition,
   panelWeight,
 } from '../survey'
-import type { PaintSystem } from '../vehicle'
+import type { LocalDay } from '../time'
 import { CARE, type Care } from './care'
-import { brokenRules, type ForbidRule } from './forbidden'
+import { brokenRules, cautionsOf, type ForbidRule } from './forbidden'
 import { type PaintKnowledge, panelGroup } from './group'
+import { materialOf } from './material'
+import { hazeLeft, type Method, type MethodKey, removalUm, upTo, type Worked } from './method'
 import { atPace, machineKey, type Pace, paceFor } from './pace'
-import { hazeLeft, PROCESSES, type Process, type ProcessKey, removalUm } from './process'
+import { type Held, heldBy, workedOut } from './passes'
+import { minutesOfSetUps, setUpsOf } from './set-ups'
 import { type StepMinutes, stepMinutes } from './time'
 
-/** A gain smaller than this is not worth more paint, points of the condition index (mem). */
-export const WORTH_POINTS = 0.5
+/** A gain smaller than this is not worth more paint, points of the condition index (mem): it takes a lamp to see it. */
+export const WORTH_POINTS = 1.5
+/** … unless it leaves more than this share of what the best would clear: slight marks cost few points, and were paid for (mem). */
+const WORTH_SHARE = 0.85
 
-/** What one process would do to one panel. */
+/** What one method would do to one panel. */
 export type PanelOption = {
-  process: Process
+  method: Worked
+  /** What ended its passes before its marks were clear. */
+  held?: Held
   removalUm: number
   minutes: number
   /** What the minutes are made of, step by step. */
   parts: StepMinutes[]
+  /** What is worked on the panel, and how it answers. */
+  cut: Cut
   /** Points of the condition index that haze still costs afterwards. */
   hazePoints: number
   indexBefore: number
   indexAfter: number
   /** Share 0–1 of what mars the panel that goes, each defect by what it costs and how far it spreads. */
   cleared: number
+  /** Rules that forbid it here. */
   broken: ForbidRule[]
+  /** Rules that allow it, with care. */
+  cautions: ForbidRule[]
 }
 
 export type PanelChoice = { judged: PanelJudgement; option: PanelOption; forbidden: PanelOption[] }
 
 export type ChoiceSettings = {
-  paintSystem: PaintSystem
+  /** What the shop offers, mildest first. */
+  methods: readonly Method[]
   knowledge: PaintKnowledge
   care: Care
-  /** No process stronger than this is considered. */
-  strongest: ProcessKey
+  /** No method stronger than this is considered. */
+  strongest: MethodKey
   underCoating: boolean
-  /** The process itself is the protection: where one that protects is allowed, no panel goes without. */
+  /** The method itself is the protection: where one that protects is allowed, no panel goes without. */
   protects?: boolean
   /** How the shop's own hands go against the table. */
   pace?: Pace
+  /** The day it is worked; paint sprayed shortly before is still soft. */
+  today?: LocalDay
+  /** Panels for which the customer has agreed to what is only done by consent. */
+  consented?: readonly string[]
 }
 
-/** What is worked on panels, µm, and how much of them the pad really reaches. */
-type Cut = { removalUm: number; reached: number }
+/** What is worked on panels, µm; how much of them the pad really reaches; how deep marks lie against the table, 1 as there. */
+export type Cut = { removalUm: number; reached: number; depth: number }
 
 /** Share 0–1 of a defect that goes: what lies on the paint goes with the wash, the rest where the pad has been. */
-export function clearedBy(defect: Defect, { removalUm: um, reached }: Cut): number {
-  const share = clearedShare(defect, um)
+export function clearedBy(defect: Defect, { removalUm: um, reached, depth }: Cut): number {
+  const share = clearedShare(defect, um / depth)
   return DEFECT_MODEL[defect.kind].mend === 'polish' ? share * reached : share
 }
 
@@ -82,57 +99,103 @@ const DEEP_UM = 2
 
 const isDeep = (defect: Defect) => !defect.catchesNail && (depthScaleUm(defect) ?? 0) >= DEEP_UM
 
-/** What a process would do to a panel: paint, minutes, condition, and the rules that speak against it. */
-export function panelOption(judged: PanelJudgement, process: Process, settings: ChoiceSettings): PanelOption {
-  const { give, ...known } = settings.knowledge[panelGroup(judged)]
-  const removal = removalUm(process, give)
+/** What a method would do to a panel: paint, minutes, condition, and the rules that speak against it. */
+export function panelOption(judged: PanelJudgement, method: Method, settings: ChoiceSettings): PanelOption {
+  const { give, depth, ...known } = settings.knowledge[panelGroup(judged)]
+  const { panel, paint, budget } = judged
   const indexBefore = judged.condition.index
   const defects = judged.condition.costs.map(({ defect }) => defect)
-  const haze = hazeLeft(process, give)
-  const cut = { removalUm: removal, reached: CARE[settings.care].reached }
-  const parts = process.steps.map((step) =>
-    atPace(stepMinutes(step, judged.panel, settings.care), paceFor(settings.pace, machineKey(process, step))),
+  const { reached } = CARE[settings.care]
+  const marks = { defects, give, depth, budgetUm: budget.budgetUm }
+  const done = workedOut(method, marks)
+  const held = heldBy(method, done, marks)
+  const removal = removalUm(done, give)
+  const haze = hazeLeft(done, give)
+  const cut = { removalUm: removal, reached, depth }
+  const parts = done.steps.map((step) =>
+    atPace(stepMinutes(step, panel, settings.care), paceFor(settings.pace, machineKey(method, step))),
   )
+  const material = materialOf(paint, panel.substrate)
+  const context = {
+    panel,
+    paint,
+    ...(material ? { material } : {}),
+    ...(settings.today ? { today: settings.today } : {}),
+    consented: settings.consented?.includes(panel.id) ?? false,
+    budgetUm: budget.budgetUm,
+    removalUm: removal,
+    underFilm: judged.finding.kind === 'film',
+    underCoating: settings.underCoating,
+    deeplyMarked: defects.some(isDeep),
+    known,
+  }
   return {
-    process,
+    method: done,
+    ...(held ? { held } : {}),
     removalUm: removal,
     minutes: parts.reduce((sum, { minutes }) => sum + minutes, 0),
     parts,
+    cut,
     hazePoints: haze,
     indexBefore,
     indexAfter: indexAfter(defects, cut, haze),
     cleared: clearedOf(defects, cut),
-    broken: brokenRules(process, {
-      panel: judged.panel,
-      paintSystem: settings.paintSystem,
-      budgetUm: judged.budget.budgetUm,
-      removalUm: removal,
-      underFilm: judged.finding.kind === 'film',
-      underCoating: settings.underCoating,
-      deeplyMarked: defects.some(isDeep),
-      known,
-    }),
+    broken: brokenRules(method, context),
+    cautions: cautionsOf(method, context),
   }
 }
 
+/** Every method a package reaches on a panel, mildest first; a light polish is always within reach of a coating. */
+export function optionsOf(judged: PanelJudgement, settings: ChoiceSettings): PanelOption[] {
+  const { recipe } = settings.knowledge[panelGroup(judged)]
+  return reachOf(settings).map((method) =>
+    panelOption(judged, recipe && recipe.key === method.key ? recipe : method, settings),
+  )
+}
+
+/** What a package reaches, and under a coating the mildest polish that leaves nothing on the paint. */
+function reachOf({ methods, strongest, underCoating }: ChoiceSettings): Method[] {
+  const reached = upTo(methods, strongest)
+  const prepares = ({ steps, leavesProtection }: Method) => steps.length > 0 && !leavesProtection
+  const light = methods.find(prepares)
+  return !underCoating || !light || reached.some(prepares)
+    ? reached
+    : methods.filter((method) => method === light || reached.includes(method))
+}
+
 /**
- * The process for one panel: of those allowed, the mildest that comes within half a point of the best. Leaving
- * breaks no rule, so there is always an answer.
+ * The options that are open: those no rule forbids; where the method is the protection, those that protect; under a coating,
+ * those that polish, since what lies on the paint keeps a coating from bonding (common practice: a light polish under every one,
+ * unless the paint cannot spare it).
+ */
+export function openOf(options: readonly PanelOption[], settings: ChoiceSettings): PanelOption[] {
+  const unbroken = options.filter(({ broken }) => broken.length === 0)
+  const wanted = settings.protects
+    ? unbroken.filter(({ method }) => method.leavesProtection)
+    : settings.underCoating
+      ? unbroken.filter(({ method }) => method.steps.length > 0)
+      : []
+  return wanted.length > 0 ? wanted : unbroken
+}
+
+/**
+ * The method for one panel: of those open, the mildest that comes within a point and a half of the best and clears nearly as much. Leaving breaks no rule, so
+ * there is always an answer.
  */
 export function choosePanel(judged: PanelJudgement, settings: ChoiceSettings): PanelChoice {
-  const reach = PROCESSES.findIndex(({ key }) => key === settings.strongest)
-  const options = PROCESSES.slice(0, reach + 1).map((process) => panelOption(judged, process, settings))
-  const unbroken = options.filter(({ broken }) => broken.length === 0)
-  const protecting = settings.protects ? unbroken.filter(({ process }) => process.leavesProtection) : []
-  const allowed = protecting.length > 0 ? protecting : unbroken
-  const best = Math.max(...allowed.map((option) => option.indexAfter))
-  const option = allowed.find((candidate) => candidate.indexAfter >= best - WORTH_POINTS)!
+  const options = optionsOf(judged, settings)
+  const open = openOf(options, settings)
+  const best = open.reduce((a, b) => (b.indexAfter > a.indexAfter ? b : a))
+  const option = open.find(
+    ({ indexAfter: index, cleared }) =>
+      index >= best.indexAfter - WORTH_POINTS && cleared >= best.cleared * WORTH_SHARE,
+  )!
   return { judged, option, forbidden: options.filter(({ broken }) => broken.length > 0) }
 }
 
 export type CorrectionPlan = {
   panels: PanelChoice[]
-  /** Attended minutes at the machine, by role of the step. */
+  /** Attended minutes at the machine, by role of the step, set-ups with them. */
   minutes: { single: number; cut: number; refine: number }
   indexBefore: number
   indexAfter: number
@@ -142,7 +205,7 @@ export type CorrectionPlan = {
   flawless: boolean
   /** Share 0–1 of all defects expected to go, weighted by what they cost, their extent and the panel's weight. */
   expectedClearing: number
-  /** Panels that have defects but keep them: no process is allowed or none helps. */
+  /** Panels that have defects but keep them: no method is allowed or none helps. */
   leftAsTheyAre: PanelChoice[]
 }
 
@@ -173,7 +236,7 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
     expectedClearing: marred > 0 ? cleared / marred : 0,
     leftAsTheyAre: panels.filter(
       ({ judged: { condition }, option }) =>
-        option.process.key === 'leave' && condition.costs.some(({ defect }) => clearedShare(defect, 0) < 1),
+        option.method.steps.length === 0 && condition.costs.some(({ defect }) => clearedShare(defect, 0) < 1),
     ),
   }
 }
@@ -181,6 +244,9 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
 function minutesByRole(panels: readonly PanelChoice[]): CorrectionPlan['minutes'] {
   const minutes = { single: 0, cut: 0, refine: 0 }
   for (const { option } of panels)
-    for (const [at, step] of option.process.steps.entries()) minutes[step.role] += option.parts[at]!.minutes
+    for (const [at, step] of option.method.steps.entries()) minutes[step.role] += option.parts[at]!.minutes
+  const setUps = setUpsOf(panels.map(({ option }) => option.method))
+  for (const role of ['single', 'cut', 'refine'] as const)
+    minutes[role] += minutesOfSetUps(setUps.filter((setUp) => setUp.role === role))
   return minutes
 }

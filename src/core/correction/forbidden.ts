@@ -1,12 +1,21 @@
-import type { PaintSystem, Panel } from '../vehicle'
-import { isMetal } from '../vehicle'
+import type { LocalDay } from '../time'
+import { daysBetween } from '../time'
+import type { PanelPaint } from '../vehicle'
+import { isMetal, type Panel } from '../vehicle'
 import type { GroupKnowledge } from './group'
-import { PROCESS_KEYS, type Process } from './process'
+import type { Material } from './material'
+import { type Method, strengthOf } from './method'
 
-/** What the rules look at before a process is allowed on a panel. */
-export type ProcessContext = {
+/** What the rules look at before a method is allowed on a panel. */
+export type MethodContext = {
   panel: Panel
-  paintSystem: PaintSystem
+  paint: PanelPaint
+  /** What the pad meets; absent where there is nothing to polish. */
+  material?: Material
+  /** The day it is worked. */
+  today?: LocalDay
+  /** The customer has agreed to what is only done by consent. */
+  consented: boolean
   budgetUm: number
   removalUm: number
   /** A wrap or film covers this panel. */
@@ -16,15 +25,20 @@ export type ProcessContext = {
   /** There is something on the panel that lies deep: heavy marks, scratches, etching, sanding marks. */
   deeplyMarked: boolean
   /** What test spots have shown of its group. */
-  known: Pick<GroupKnowledge, 'settled' | 'tooMuch'>
+  known: Pick<GroupKnowledge, 'settled' | 'tooMuch' | 'good'>
 }
 
 export const FORBID_IDS = [
   'never-polish-matte',
   'never-cut-film',
   'no-paint-on-bare-metal',
-  'no-wool-on-single-stage',
+  'not-for-this-material',
+  'no-wool-on-metallic-single-stage',
+  'wool-with-care',
   'nothing-coarse-on-plastic',
+  'gloss-plastic-by-consent',
+  'fresh-paint',
+  'fresh-paint-gently',
   'disc-only-for-deep-marks',
   'milder-was-enough',
   'too-much-at-test-spot',
@@ -33,63 +47,121 @@ export const FORBID_IDS = [
 ] as const
 export type ForbidId = (typeof FORBID_IDS)[number]
 
+/** Forbidden; forbidden unless a test spot was good and the customer agrees; allowed, with care. */
+export const FORBID_LEVELS = ['stop', 'consent', 'caution'] as const
+export type ForbidLevel = (typeof FORBID_LEVELS)[number]
+
 export type ForbidRule = {
   id: ForbidId
-  breaks: (process: Process, context: ProcessContext) => boolean
+  level: ForbidLevel
+  breaks: (method: Method, context: MethodContext) => boolean
 }
 
-const abrasive = (process: Process) => process.steps.length > 0
-const strength = (process: Pick<Process, 'key'>) => PROCESS_KEYS.indexOf(process.key)
-const uses = (process: Process, pattern: RegExp) =>
-  process.steps.some((step) => pattern.test(step.pad) || pattern.test(step.machine))
+/** A body shop’s paint gives off solvent for about a month and is soft as long (common practice). */
+export const FRESH_DAYS = 30
 
-/** Why a process may not be used on a panel (common practice). Every rule is looked at, not only the first. */
+const abrasive = ({ steps }: Method) => steps.length > 0
+const COARSE = ['wool', 'microfibre', 'disc-3000']
+const wool = ({ steps }: Method) => steps.some(({ machine, pad }) => machine === 'rotary' || pad === 'wool')
+const coarse = (method: Method) => wool(method) || method.steps.some(({ pad }) => COARSE.includes(pad))
+const disc = ({ steps }: Method) => steps.some(({ pad }) => pad === 'disc-3000')
+const isFresh = ({ paint: { sprayedOn }, today }: MethodContext) =>
+  sprayedOn !== undefined && today !== undefined && daysBetween(sprayedOn, today) < FRESH_DAYS
+/** What only takes the dust off: no pad that cuts, and no more than one step. */
+const gentle = (method: Method) => method.steps.length <= 1 && !coarse(method)
+
+/** Why a method may not be used on a panel, or only so (common practice). Every rule is looked at, not only the first. */
 export const FORBID_RULES: readonly ForbidRule[] = [
   {
     id: 'never-polish-matte',
-    breaks: (process, { paintSystem }) => paintSystem === 'matte' && abrasive(process),
+    level: 'stop',
+    breaks: (method, { paint: { system } }) => system === 'matte' && abrasive(method),
   },
   {
     id: 'never-cut-film',
-    breaks: (process, { underFilm }) => underFilm && abrasive(process),
+    level: 'stop',
+    breaks: (method, { underFilm, paint: { system } }) =>
+      (underFilm || system === 'wrap') && abrasive(method),
   },
   {
     id: 'no-paint-on-bare-metal',
-    breaks: (process, { paintSystem }) => paintSystem === 'bare-metal' && abrasive(process),
+    level: 'stop',
+    breaks: (method, { paint: { system } }) => system === 'bare-metal' && abrasive(method),
   },
   {
-    id: 'no-wool-on-single-stage',
-    breaks: (process, { paintSystem }) => paintSystem === 'single-stage' && uses(process, /wool|rotary/i),
+    id: 'not-for-this-material',
+    level: 'stop',
+    breaks: (method, { material }) =>
+      material !== undefined && abrasive(method) && !method.fit.includes(material),
+  },
+  {
+    id: 'no-wool-on-metallic-single-stage',
+    level: 'stop',
+    breaks: (method, { material }) => material === 'single-metallic' && wool(method),
+  },
+  {
+    id: 'wool-with-care',
+    level: 'caution',
+    breaks: (method, { material }) => material === 'single-solid' && wool(method),
   },
   {
     id: 'nothing-coarse-on-plastic',
-    breaks: (process, { panel }) =>
-      !isMetal(panel.substrate) && uses(process, /wool|rotary|microfibre|disc/i),
+    level: 'stop',
+    breaks: (method, { panel, material }) =>
+      material !== 'gelcoat' && (!isMetal(panel.substrate) || material === 'gloss-plastic') && coarse(method),
+  },
+  {
+    id: 'gloss-plastic-by-consent',
+    level: 'consent',
+    breaks: (method, { material, consented, known }) =>
+      material === 'gloss-plastic' && abrasive(method) && !(consented && known.good.includes(method.key)),
+  },
+  {
+    id: 'fresh-paint',
+    level: 'stop',
+    breaks: (method, context) => isFresh(context) && !gentle(method),
+  },
+  {
+    id: 'fresh-paint-gently',
+    level: 'caution',
+    breaks: (method, context) => isFresh(context) && abrasive(method) && gentle(method),
   },
   {
     id: 'disc-only-for-deep-marks',
-    breaks: (process, { deeplyMarked }) => !deeplyMarked && uses(process, /disc/i),
+    level: 'stop',
+    breaks: (method, { deeplyMarked }) => !deeplyMarked && disc(method),
   },
   {
     id: 'milder-was-enough',
-    breaks: (process, { known: { settled } }) =>
-      settled !== undefined && strength(process) > strength({ key: settled }),
+    level: 'stop',
+    breaks: (method, { known: { settled } }) =>
+      settled !== undefined && method.key !== settled.key && strengthOf(method) > settled.strength,
   },
   {
     id: 'too-much-at-test-spot',
-    breaks: (process, { known: { tooMuch } }) =>
-      tooMuch.some((key) => strength(process) >= strength({ key })),
+    level: 'stop',
+    breaks: (method, { known: { tooMuch } }) =>
+      abrasive(method) &&
+      tooMuch.some(({ key, strength }) => method.key === key || strengthOf(method) >= strength),
   },
   {
     id: 'no-all-in-one-under-coating',
-    breaks: (process, { underCoating }) => underCoating && process.leavesProtection,
+    level: 'stop',
+    breaks: (method, { underCoating }) => underCoating && method.leavesProtection,
   },
   {
     id: 'over-budget',
+    level: 'stop',
     breaks: (_, { budgetUm, removalUm }) => removalUm > budgetUm,
   },
 ]
 
-export function brokenRules(process: Process, context: ProcessContext): ForbidRule[] {
-  return FORBID_RULES.filter((rule) => rule.breaks(process, context))
+/** The rules that forbid a method on a panel, those that only ask for consent among them. */
+export function brokenRules(method: Method, context: MethodContext): ForbidRule[] {
+  return FORBID_RULES.filter((rule) => rule.level !== 'caution' && rule.breaks(method, context))
+}
+
+/** The rules that allow it with care. */
+export function cautionsOf(method: Method, context: MethodContext): ForbidRule[] {
+  return FORBID_RULES.filter((rule) => rule.level === 'caution' && rule.breaks(method, context))
 }

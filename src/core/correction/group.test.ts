@@ -1,9 +1,11 @@
 import { expect, test } from 'vitest'
 import { judge } from '../survey'
+import type { LocalDay } from '../time'
 import { panelsOf } from '../vehicle'
 import { planCorrection } from './choose'
 import { PANEL_GROUPS, panelGroup, unprobed } from './group'
-import { HARDNESS_GIVE, removalUm } from './process'
+import { HARDNESS_GIVE, offered, removalUm } from './method'
+import { SEEDED_METHODS } from './seeded'
 
 const panels = panelsOf('hatchback')
 const judged = judge({
@@ -31,6 +33,27 @@ test('panels that answer the pad alike belong together', () => {
   expect(groupOf('roof')).toBe('other')
 })
 
+test('gelcoat, gloss-black plastic and what was sprayed since are groups of their own', () => {
+  const { panels: other } = judge({
+    panels,
+    paintSystem: 'clear-over-base',
+    school: 'both',
+    readings: {},
+    defects: {},
+    facts: {
+      roof: { paint: 'gelcoat', substrate: 'composite' },
+      bonnet: { sprayedOn: '2026-11-17' as LocalDay },
+      'mirror-left': { paint: 'gloss-plastic' },
+    },
+  })
+  const own = (id: string) => panelGroup(other.find(({ panel }) => panel.id === id)!)
+  expect([own('roof'), own('bonnet'), own('mirror-left')]).toEqual([
+    'gelcoat',
+    'metal-repainted',
+    'gloss-plastic',
+  ])
+})
+
 test('nothing known but the declared hardness holds for every group', () => {
   for (const group of PANEL_GROUPS) expect(unprobed('hard')[group].give).toBe(HARDNESS_GIVE.hard)
 })
@@ -38,7 +61,7 @@ test('nothing known but the declared hardness holds for every group', () => {
 test('what was found of one group changes its panels and no others', () => {
   const plan = (knowledge: ReturnType<typeof unprobed>) =>
     planCorrection(judged.panels, {
-      paintSystem: 'clear-over-base',
+      methods: offered(SEEDED_METHODS),
       knowledge,
       care: 'usual',
       strongest: 'one-step-cut',
@@ -47,8 +70,11 @@ test('what was found of one group changes its panels and no others', () => {
   const option = (of: ReturnType<typeof plan>, id: string) =>
     of.panels.find(({ judged: { panel } }) => panel.id === id)!.option
   const before = plan(unprobed('medium'))
-  const after = plan({ ...unprobed('medium'), 'metal-repainted': { give: 1.5, tooMuch: [] } })
+  const after = plan({
+    ...unprobed('medium'),
+    'metal-repainted': { ...unprobed('medium')['metal-repainted'], give: 1.5 },
+  })
   expect(option(after, 'bonnet')).toEqual(option(before, 'bonnet'))
   const door = option(after, 'front-door-left')
-  expect(door.removalUm).toBeCloseTo(removalUm(door.process, 1.5), 9)
+  expect(door.removalUm).toBeCloseTo(removalUm(door.method, 1.5), 9)
 })

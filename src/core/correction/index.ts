@@ -7,12 +7,31 @@ export {
   clearedBy,
   correctionOf,
   indexAfter,
+  optionsOf,
   type PanelChoice,
   type PanelOption,
   panelOption,
   planCorrection,
 } from './choose'
-export { brokenRules, FORBID_IDS, FORBID_RULES, type ForbidId, type ForbidRule } from './forbidden'
+export {
+  LIQUIDS,
+  type Liquid,
+  MACHINES,
+  type Machine,
+  PADS,
+  PAIR_HAZE,
+  type Pad,
+  pairUm,
+} from './equipment'
+export {
+  brokenRules,
+  FORBID_IDS,
+  FORBID_RULES,
+  type ForbidId,
+  type ForbidLevel,
+  type ForbidRule,
+  FRESH_DAYS,
+} from './forbidden'
 export {
   type Frontier,
   type FrontierOption,
@@ -28,23 +47,37 @@ export {
   type PaintKnowledge,
   type PanelGroup,
   panelGroup,
+  type Tried,
   unprobed,
 } from './group'
-export { atPace, machineKey, type Pace, paceFor } from './pace'
+export { MATERIALS, type Material, materialOf } from './material'
 export {
   HARDNESS_GIVE,
   hazeLeft,
-  keptProcess,
-  PROCESS_KEYS,
-  PROCESSES,
-  type Process,
-  type ProcessKey,
-  processOf,
+  keptMethod,
+  type Method,
+  type MethodKey,
+  methodIn,
+  mildestFirst,
+  offered,
+  openStep,
+  type Passes,
+  passesOf,
   removalUm,
   type Step,
   stepRemovalUm,
-} from './process'
-export { passSeconds, processMinutes, type StepMinutes, stepMinutes } from './time'
+  strengthOf,
+  upTo,
+  type Worked,
+  type WorkedStep,
+  worked,
+} from './method'
+export { methodSchema, methodsSchema } from './method-schema'
+export { atPace, machineKey, type Pace, paceFor } from './pace'
+export { roleAt, withRoles } from './roles'
+export { LEAVE, SEEDED_METHODS, seededMethod } from './seeded'
+export { minutesOfSetUps, type SetUp, setUpsOf } from './set-ups'
+export { methodMinutes, passSeconds, type StepMinutes, stepMinutes } from './time'
 export {
   type Locks,
   type PanelWays,

@@ -1,4 +1,4 @@
-import type { Process, Step } from './process'
+import type { Method, Step } from './method'
 import type { StepMinutes } from './time'
 
 /**
@@ -7,7 +7,7 @@ import type { StepMinutes } from './time'
  */
 export type Pace = Readonly<Record<string, number>>
 
-export const machineKey = ({ key }: Pick<Process, 'key'>, { role }: Pick<Step, 'role'>) => `${key}:${role}`
+export const machineKey = ({ key }: Pick<Method, 'key'>, { role }: Pick<Step, 'role'>) => `${key}:${role}`
 
 export function paceFor(pace: Pace | undefined, key: string): number {
   return pace?.[key] ?? 1

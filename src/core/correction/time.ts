@@ -1,6 +1,6 @@
 import type { Difficulty, Panel } from '../vehicle'
 import { type Care, underCare } from './care'
-import type { Process, Step } from './process'
+import type { Worked, WorkedStep } from './method'
 
 /** Share of a pad's width that the next stroke covers again (common practice: half). */
 const PAD_OVERLAP = 0.5
@@ -12,7 +12,7 @@ const DIFFICULTY_FACTOR: Record<Difficulty, number> = { flat: 1, curved: 1.15, i
  * Seconds for one pass over a square section of side `sectionM`: strokes side by side at half a pad's overlap.
  * 0.61 m, 125 mm, 25 mm/s: ten strokes of 24.4 s, 244 s (geometry).
  */
-export function passSeconds(step: Pick<Step, 'sectionM' | 'padMm' | 'armMmPerSecond'>): number {
+export function passSeconds(step: Pick<WorkedStep, 'sectionM' | 'padMm' | 'armMmPerSecond'>): number {
   const sectionMm = step.sectionM * 1000
   const strokes = Math.ceil(sectionMm / (step.padMm * (1 - PAD_OVERLAP)))
   return (sectionMm * strokes) / step.armMmPerSecond
@@ -28,7 +28,7 @@ export type StepMinutes = {
 }
 
 /** Minutes of a step on a panel, done with that care. */
-export function stepMinutes(step: Step, panel: Panel, care: Care): StepMinutes {
+export function stepMinutes(step: WorkedStep, panel: Panel, care: Care): StepMinutes {
   const { sectionM, passes, handling: each, ...stroke } = underCare(step, care)
   // Small panels share a section with their neighbour, so sections are not rounded up panel by panel.
   const sections = panel.areaM2 / sectionM ** 2
@@ -45,6 +45,6 @@ export function stepMinutes(step: Step, panel: Panel, care: Care): StepMinutes {
 }
 
 /** Minutes of a whole process on one panel. */
-export function processMinutes(process: Process, panel: Panel, care: Care): number {
-  return process.steps.reduce((total, step) => total + stepMinutes(step, panel, care).minutes, 0)
+export function methodMinutes({ steps }: Pick<Worked, 'steps'>, panel: Panel, care: Care): number {
+  return steps.reduce((total, step) => total + stepMinutes(step, panel, care).minutes, 0)
 }

@@ -4,11 +4,12 @@ import { DEFECT_KINDS, type Defect, judge, type Severity } from '../survey'
 import { HARDNESSES, isMetal, PAINT_SYSTEMS, panelsOf, SHAPES } from '../vehicle'
 import { type ChoiceSettings, planCorrection } from './choose'
 import { unprobed } from './group'
-import { PROCESSES } from './process'
+import { offered } from './method'
+import { SEEDED_METHODS } from './seeded'
 import { planAsChosen, vehicleFrontier } from './vehicle-frontier'
 
 const SETTINGS: ChoiceSettings = {
-  paintSystem: 'clear-over-base',
+  methods: offered(SEEDED_METHODS),
   knowledge: unprobed('medium'),
   care: 'usual',
   strongest: 'two-step-wool',
@@ -42,7 +43,7 @@ const anyCar = fc
       ),
       defects: Object.fromEntries(panels.map(({ id }, at) => [id, defects[at % 6]!])),
     })
-    return { judged, settings: { ...SETTINGS, paintSystem, hardness } }
+    return { judged, settings: { ...SETTINGS, knowledge: unprobed(hardness) } }
   })
 
 describe('the frontier of any vehicle', () => {
@@ -76,13 +77,13 @@ describe('the frontier of any vehicle', () => {
     fc.assert(
       fc.property(
         anyCar,
-        fc.constantFrom(...PROCESSES.map(({ key }) => key)),
+        fc.constantFrom('one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool'),
         ({ judged, settings }, strongest) => {
           const sold = planCorrection(judged, { ...settings, strongest })
           const highest = vehicleFrontier(judged, settings).points.at(-1)!
           expect(highest.gain).toBeGreaterThanOrEqual(sold.indexAfter - sold.indexBefore - 1e-6)
           const chosen = Object.fromEntries(
-            sold.panels.map(({ judged: { panel }, option }) => [panel.id, option.process.key]),
+            sold.panels.map(({ judged: { panel }, option }) => [panel.id, option.method.key]),
           )
           expect(planAsChosen(judged, settings, chosen)?.indexAfter).toBeCloseTo(sold.indexAfter, 9)
         },
@@ -108,11 +109,11 @@ describe('a locked panel', () => {
       ]),
     ),
   })
-  test('keeps its process at every point, and the others are solved around it', () => {
+  test('keeps its method at every point, and the others are solved around it', () => {
     const { points, planAt } = vehicleFrontier(judged, SETTINGS, { bonnet: 'two-step' })
     for (const { minutes } of [points[0]!, points.at(-1)!]) {
       const bonnet = planAt(minutes).panels.find(({ judged: { panel } }) => panel.id === 'bonnet')!
-      expect(bonnet.option.process.key).toBe('two-step')
+      expect(bonnet.option.method.key).toBe('two-step')
     }
     expect(points[0]!.minutes).toBeGreaterThan(0)
   })

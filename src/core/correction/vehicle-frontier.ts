@@ -4,11 +4,13 @@ import {
   type ChoiceSettings,
   type CorrectionPlan,
   correctionOf,
+  openOf,
+  optionsOf,
   type PanelOption,
-  panelOption,
 } from './choose'
 import { type FrontierPoint, frontierOf } from './frontier'
-import { PROCESSES, type ProcessKey } from './process'
+import type { MethodKey } from './method'
+import { setUpMinutes } from './set-ups'
 
 /** The frontier of one vehicle: its panels with the processes open to them, and the plan at any number of minutes. */
 
@@ -23,7 +25,7 @@ export type PanelWays = {
   locked: boolean
 }
 
-export type Locks = Readonly<Record<string, ProcessKey>>
+export type Locks = Readonly<Record<string, MethodKey>>
 
 export type VehicleFrontier = {
   panels: PanelWays[]
@@ -33,13 +35,11 @@ export type VehicleFrontier = {
 }
 
 /** The ways open to one panel. A lock on a process that is not allowed there holds nothing back and is ignored. */
-function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: ProcessKey | undefined): PanelWays {
-  const reach = PROCESSES.findIndex(({ key }) => key === settings.strongest)
-  const options = PROCESSES.slice(0, reach + 1).map((process) => panelOption(judged, process, settings))
+function waysOf(judged: PanelJudgement, settings: ChoiceSettings, lock: MethodKey | undefined): PanelWays {
+  const options = optionsOf(judged, settings)
   const unbroken = options.filter(({ broken }) => broken.length === 0)
-  const protecting = settings.protects ? unbroken.filter(({ process }) => process.leavesProtection) : []
-  const open = protecting.length > 0 ? protecting : unbroken
-  const held = open.find(({ process }) => process.key === lock)
+  const open = openOf(options, settings)
+  const held = unbroken.find(({ method }) => method.key === lock)
   return {
     judged,
     open: held ? [held] : open,
@@ -61,21 +61,27 @@ export function vehicleFrontier(
   const panels = judged.map((panel) => waysOf(panel, settings, locks[panel.panel.id]))
   const total = judged.reduce((sum, panel) => sum + inspectedWeight(panel), 0)
   const minutesOf = (option: PanelOption) => Math.ceil(option.minutes)
-  // What a locked panel costs is spent before anything is chosen.
-  const base = panels.reduce((sum, { open }) => sum + minutesOf(open[0]!), 0)
-  const free = panels.reduce(
-    (sum, { open }) => sum + Math.max(...open.map(minutesOf)) - minutesOf(open[0]!),
-    0,
-  )
+  const needs = ({ method }: PanelOption) => setUpMinutes(method)
+  const all = Object.assign({}, ...panels.flatMap(({ open }) => open.map(needs))) as Record<string, number>
+  const anyway = Object.assign({}, ...panels.map(({ open }) => needs(open[0]!))) as Record<string, number>
+  const sum = (minutes: readonly number[]) => minutes.reduce((total, each) => total + each, 0)
+  // What a panel costs at least, and what that needs set up, is spent before anything is chosen.
+  const base = sum(panels.map(({ open }) => minutesOf(open[0]!))) + sum(Object.values(anyway))
+  const free =
+    sum(panels.map(({ open }) => Math.max(...open.map(minutesOf)) - minutesOf(open[0]!))) +
+    sum(Object.values(all)) -
+    sum(Object.values(anyway))
   const frontier = frontierOf(
     panels.map(({ judged: panel, open }) => ({
       id: panel.panel.id,
       options: open.map((option) => ({
         minutes: minutesOf(option) - minutesOf(open[0]!),
         gain: total === 0 ? 0 : (inspectedWeight(panel) * (option.indexAfter - option.indexBefore)) / total,
+        setUps: Object.keys(needs(option)),
       })),
     })),
     free,
+    all,
   )
   return {
     panels,

@@ -1,5 +1,5 @@
 import type { ForbidId } from './forbidden'
-import type { ProcessKey } from './process'
+import type { MethodKey } from './method'
 
-/** A process for one panel: what it takes, µm, and the rule it breaks, where it is not allowed. */
-export type PanelWay = { key: ProcessKey; takesUm: number; forbidden?: ForbidId }
+/** A method for one panel: what it takes, µm, and the rule it breaks, where it is not allowed. */
+export type PanelWay = { key: MethodKey; name: string; takesUm: number; forbidden?: ForbidId }

@@ -161,8 +161,8 @@ test('before and after stand side by side for panels read twice, with the error 
     film: { before: 121, after: 119, removedUm: 2 },
     gloss: { before: 93, after: 104 },
   })
-  // Three readings a micron apart: a standard error of 1/√3 each, together √(2/3).
-  expect(bonnet!.film!.uncertaintyUm).toBeCloseTo(Math.sqrt(2 / 3))
+  // One spot each, wherever the probe was: 3 µm between spots, twice.
+  expect(bonnet!.film!.uncertaintyUm).toBeCloseTo(3 * Math.SQRT2, 0)
   expect(roof).toMatchObject({ panel: { id: 'roof' }, ledger: { removedUm: 2 } })
   expect(roof!.film).toBeUndefined()
   expect(rest).toEqual([])

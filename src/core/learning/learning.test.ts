@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import Papa from 'papaparse'
 import { describe, expect, test } from 'vitest'
-import { processOf, stepMinutes } from '../correction'
+import { stepMinutes } from '../correction'
 import { writeCsv } from '../csv'
 import { toBayId, toJobId, toOperationId, toPersonId, toProductId } from '../ids'
 import type { Progress } from '../job'
-import { makeOffer, summaryOf } from '../offer'
+import { agreedWork, makeOffer, summaryOf } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
 import { seededRandom } from '../schedule'
 import { type Instant, instantOrThrow, localDayOrThrow, minutesBetween, plusMinutes } from '../time'
@@ -59,7 +59,7 @@ function input(
     progress,
     published,
     panels: panelsOf('saloon'),
-    processes: summary.processes,
+    work: agreedWork(summary),
     care: summary.care,
     pace: {},
     ticks: [],
@@ -88,7 +88,7 @@ describe('what a job has to teach', () => {
     const without = lessonOf(input('lantern', (kind) => (kind === 'cut' ? 1.4 : 1)))
     const cut = input('lantern', (kind) => (kind === 'cut' ? 1.4 : 1))
     const began = cut.progress.cut as Extract<Progress, { kind: 'done' }>
-    const ids = Object.keys(cut.processes).filter((id) => cut.processes[id] !== 'leave')
+    const ids = Object.keys(cut.work).filter((id) => cut.work[id]!.steps.length > 0)
     const ticks = ids.map((panel, at) => ({
       operation: toOperationId('cut'),
       panel,
@@ -108,17 +108,14 @@ describe('what a job has to teach', () => {
     expect(without.steps.every(({ panel }) => panel === undefined)).toBe(true)
   })
   test('minutes by the table stay those of the table, whatever pace it was planned at', () => {
-    const offer = makeOffer(
-      template('lantern'),
-      offerInput({}, { pace: { 'two-step-wool:cut': 1.5, wash: 1.2 } }),
-    )
+    const offer = makeOffer(template('lantern'), offerInput({}, { pace: { 'two-step:cut': 1.5, wash: 1.2 } }))
     const plain = input('lantern')
-    const paced = lessonOf({ ...plain, plan: offer.plan, pace: { 'two-step-wool:cut': 1.5, wash: 1.2 } })
+    const paced = lessonOf({ ...plain, plan: offer.plan, pace: { 'two-step:cut': 1.5, wash: 1.2 } })
     const wash = paced.steps.find(({ key }) => key === 'wash')!
     expect(wash.plannedMinutes / wash.tableMinutes).toBeCloseTo(1.2, 1)
     const panel = panelsOf('saloon').find(({ id }) => id === 'bonnet')!
-    const [step] = processOf('two-step-wool').steps
-    const cuts = paced.steps.filter(({ key }) => key === 'two-step-wool:cut')
+    const [step] = plain.work.bonnet!.steps
+    const cuts = paced.steps.filter(({ key }) => key === `${plain.work.bonnet!.key}:cut`)
     expect(cuts.map(({ tableMinutes }) => tableMinutes)).toContainEqual(
       expect.closeTo(stepMinutes(step!, panel, 'usual').minutes, 6),
     )
@@ -163,7 +160,7 @@ describe('the pace of the shop', () => {
       (count) =>
         of(
           many(count, (kind) => (kind === 'cut' ? 1.4 : 1), 7),
-          'two-step-wool:cut',
+          'two-step:cut',
         ).factor,
     )
     expect(factors[3]).toBeGreaterThan(1.3)
@@ -223,7 +220,7 @@ describe('the pace of the shop', () => {
   })
   test('an accepted pace lengthens what it is about, and nothing else', () => {
     const plain = makeOffer(template('lantern'), offerInput())
-    const slower = makeOffer(template('lantern'), offerInput({}, { pace: { 'two-step-wool:cut': 1.5 } }))
+    const slower = makeOffer(template('lantern'), offerInput({}, { pace: { 'two-step:cut': 1.5 } }))
     const minutes = (offer: typeof plain, id: string) => {
       const operation = offer.plan.operations.find((each) => each.id === id)!
       return operation.minutes * operation.people

@@ -1,5 +1,5 @@
-import type { ProcessKey } from '../correction'
-import { type Care, machineKey, PROCESSES, type Process, type Step, stepMinutes } from '../correction'
+import type { MethodKey } from '../correction'
+import { type Care, machineKey, stepMinutes, type Worked, type WorkedStep } from '../correction'
 import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
 import { type JobPlan, type PlannedOperation, paceKey, type Skill } from '../offer'
@@ -41,7 +41,7 @@ export type Lesson = {
   bays: BayStay[]
   /** Where nothing was poured from a bottle by name, what was planned stands for it. */
   products: { productId: ProductId; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
-  clearing: { panel: string; process: ProcessKey; expected: number; reached: number }[]
+  clearing: { panel: string; process: MethodKey; expected: number; reached: number }[]
 }
 
 export type Tick = { operation: OperationId; panel: string; at: Instant }
@@ -54,8 +54,8 @@ export type LessonInput = {
   progress: Readonly<Record<string, Progress>>
   published: readonly PlacedOperation[]
   panels: readonly Panel[]
-  /** The process that was worked on each panel. */
-  processes: Readonly<Record<string, ProcessKey>>
+  /** What was worked on each panel, with its passes. */
+  work: Readonly<Record<string, Worked>>
   care: Care
   /** The pace it was planned at. */
   pace: Readonly<Record<string, number>>
@@ -67,26 +67,26 @@ export type LessonInput = {
   clearing: Lesson['clearing']
 }
 
-const ROLES: Partial<Record<PlannedOperation['kind'], Step['role']>> = {
+const ROLES: Partial<Record<PlannedOperation['kind'], WorkedStep['role']>> = {
   cut: 'cut',
   refine: 'refine',
   polish: 'single',
 }
 
 /** What one panel asks of a machine step, by the table. */
-type PanelShare = { panel: Panel; process: Process; key: string; minutes: number }
+type PanelShare = { panel: Panel; key: string; minutes: number }
 
-function sharesOf(operation: PlannedOperation, { panels, processes, care }: LessonInput): PanelShare[] {
+function sharesOf(operation: PlannedOperation, { panels, work, care }: LessonInput): PanelShare[] {
   const role = ROLES[operation.kind]
   if (!role) return []
   return panels
     .filter(({ id }) => !operation.panels || operation.panels.includes(id))
     .flatMap((panel) => {
-      const process = PROCESSES.find(({ key }) => key === processes[panel.id])
-      const steps = (process?.steps ?? []).filter((step) => step.role === role)
-      if (!process || steps.length === 0) return []
+      const method = work[panel.id]
+      const steps = (method?.steps ?? []).filter((step) => step.role === role)
+      if (!method || steps.length === 0) return []
       const minutes = steps.reduce((sum, step) => sum + stepMinutes(step, panel, care).minutes, 0)
-      return [{ panel, process, key: machineKey(process, { role }), minutes }]
+      return [{ panel, key: machineKey(method, { role }), minutes }]
     })
 }
 

@@ -1,4 +1,4 @@
-import type { ProcessKey } from '../correction'
+import type { MethodKey } from '../correction'
 import type { BayId, ProductId } from '../ids'
 import { commonSpans, mergedSpans, minutesBetween, type Span } from '../time'
 import type { Lesson } from './lesson'
@@ -54,7 +54,7 @@ export function hoursByWork(lessons: readonly Lesson[]): WorkHours[] {
     .sort((a, b) => b.actualMinutes - a.actualMinutes)
 }
 
-export type ClearingTally = { process: ProcessKey; panels: number; expected: number; reached: number }
+export type ClearingTally = { process: MethodKey; panels: number; expected: number; reached: number }
 
 /** Share of the marks that were to go and that went, 0–1, by process; the mean over panels. */
 export function clearingByProcess(lessons: readonly Lesson[]): ClearingTally[] {

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ask } from '../asks'
-import { PROCESS_KEYS, planAsChosen } from '../correction'
+import { keptMethod, planAsChosen } from '../correction'
 import { EXTRA_KEYS } from './extras'
 import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
 import { type PackageTemplate, termsSchema } from './package'
@@ -9,7 +9,7 @@ import { type PackageTemplate, termsSchema } from './package'
 export const choicesSchema = z.strictObject({
   packageKey: z.string(),
   /** Chosen panel by panel, where they are not the package’s own. */
-  processes: z.record(z.string(), z.enum(PROCESS_KEYS)).optional(),
+  processes: z.record(z.string(), keptMethod).optional(),
   extras: z.array(
     z.strictObject({
       key: z.enum(EXTRA_KEYS),

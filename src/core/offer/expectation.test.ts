@@ -3,6 +3,7 @@ import { panelsOf } from '../vehicle'
 import { expectationOf, LIMITING_PAINTS } from './expectation'
 import { freeSettings, makeOffer, settingsOf } from './offer'
 import { chips, offerInput, swirls, template } from './offer.fixture'
+import { summaryOf } from './told'
 
 const facts = (key: string, ...car: Parameters<typeof offerInput>) =>
   expectationOf(makeOffer(template(key), offerInput(...car)))
@@ -89,9 +90,11 @@ describe('the honest facts of an offer', () => {
     const slight = (extentPercent: number) => ({ ...swirls, severity: 1 as const, extentPercent })
     const inspected = panelsOf('saloon').map(({ id }) => id)
     expect(codes('headland', { defects: { bonnet: [slight(30)] }, inspected })).toContain('slight')
-    expect(found('left', 'headland', { defects: { bonnet: [slight(1)] } })).toMatchObject({
-      why: { code: 'slight' },
-    })
+    // Under a coating it gets the light polish that goes under every one, and no more.
+    const { panels } = summaryOf(
+      makeOffer(template('headland'), offerInput({ defects: { bonnet: [slight(1)] } })),
+    )
+    expect(panels.find(({ id }) => id === 'bonnet')!.process).toBe('light-polish')
   })
   test('where nothing can go, polishing is not promised', () => {
     expect(codes('headland', { defects: { bonnet: [chips] } })[0]).toBe('no-gain')
@@ -105,12 +108,19 @@ describe('the honest facts of an offer', () => {
   })
   test('what lies too deep is softened, not removed', () => {
     const deep = { kind: 'scratches' as const, severity: 3 as const, extentPercent: 50, catchesNail: false }
-    expect(found('softened-only', 'lantern', { defects: { bonnet: [deep] } })).toMatchObject({
+    const input = offerInput({ defects: { bonnet: [deep] } })
+    const panels = input.judgement.panels.map((judged) => ({
+      ...judged,
+      budget: { ...judged.budget, budgetUm: 12 },
+    }))
+    const offer = makeOffer(template('lantern'), { ...input, judgement: { ...input.judgement, panels } })
+    expect(expectationOf(offer).find(({ code }) => code === 'softened-only')).toMatchObject({
       panels: ['bonnet'],
     })
   })
   test('a panel held back by its budget is improved, not corrected', () => {
-    const input = offerInput({ defects: { bonnet: [swirls] } })
+    const inspected = panelsOf('saloon').map(({ id }) => id)
+    const input = offerInput({ defects: { bonnet: [swirls] }, inspected })
     const panels = input.judgement.panels.map((judged) =>
       judged.panel.id === 'bonnet' ? { ...judged, budget: { ...judged.budget, budgetUm: 1.2 } } : judged,
     )

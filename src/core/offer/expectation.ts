@@ -52,7 +52,7 @@ export const SEEN_POINTS = 1
 function whyLeft({ judged, forbidden }: PanelChoice): WhyLeft {
   const { finding, budget } = judged
   if (finding.kind === 'thin') return { code: 'thin', lowestUm: Math.round(finding.lowestSpotUm) }
-  const polish = forbidden.find(({ process }) => !process.leavesProtection)
+  const polish = forbidden.find(({ method }) => !method.leavesProtection)
   const rule = polish?.broken.find(({ id }) => id !== 'over-budget') ?? polish?.broken[0]
   if (!rule) return { code: 'slight' }
   if (rule.id !== 'over-budget') return { code: 'rule', rule: rule.id }
@@ -104,7 +104,7 @@ function leftLines({ leftAsTheyAre, panels }: CorrectionPlan): Expectation[] {
   }))
 }
 
-const worked = ({ option }: PanelChoice) => option.process.steps.length > 0
+const worked = ({ option }: PanelChoice) => option.method.steps.length > 0
 
 /** Two steps clear 80 to 95 % (common practice); a panel clearly below that is not called corrected. */
 const CORRECTED_FROM = 0.75
@@ -112,14 +112,16 @@ const CORRECTED_FROM = 0.75
 /** Worked more mildly than it needs, because of what it can spare. */
 const heldBack = (choice: PanelChoice) =>
   worked(choice) &&
+  couldBePolished(choice) &&
   choice.option.cleared < CORRECTED_FROM &&
-  choice.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'over-budget'))
+  (choice.option.held === 'paint' ||
+    choice.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'over-budget')))
 
 /** A strong process that still leaves most behind has met something deep. */
 const SOFTENED_BELOW = 0.6
 
 const meetsDepth = (choice: PanelChoice) =>
-  !heldBack(choice) && choice.option.process.steps.length > 1 && choice.option.cleared < SOFTENED_BELOW
+  !heldBack(choice) && choice.option.method.steps.length > 1 && choice.option.cleared < SOFTENED_BELOW
 
 const isMarked =
   (kind: 'chips' | 'nail') =>

@@ -69,7 +69,15 @@ export {
   type TaxPart,
   taxationFor,
 } from './tax'
-export { type FormerlyTold, planSchema, type Summary, summaryOf, summarySchema, taxParts } from './told'
+export {
+  agreedWork,
+  type FormerlyTold,
+  planSchema,
+  type Summary,
+  summaryOf,
+  summarySchema,
+  taxParts,
+} from './told'
 export {
   TRADES,
   type Trade,

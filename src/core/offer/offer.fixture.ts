@@ -1,7 +1,7 @@
 import catalogueFile from '../../../demo/catalogue.json'
 import setupFile from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
-import { unprobed } from '../correction'
+import { offered, SEEDED_METHODS, unprobed } from '../correction'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, panelsOf, type Shape } from '../vehicle'
 import type { OfferInput } from './offer'
@@ -61,6 +61,7 @@ export function offerInput(
   return {
     shape,
     paintSystem,
+    methods: offered(SEEDED_METHODS),
     knowledge: unprobed('medium'),
     treatments: [],
     judgement,

@@ -10,12 +10,13 @@ import {
 import {
   type ChoiceSettings,
   type CorrectionPlan,
+  type Method,
   type Pace,
   type PaintKnowledge,
-  PROCESS_KEYS,
   planCorrection,
 } from '../correction'
 import type { VehicleJudgement } from '../survey'
+import type { LocalDay } from '../time'
 import { type EarlierTreatment, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, mergeExtras } from './extras'
 import type { JobPlan } from './job-plan'
@@ -51,6 +52,12 @@ export type Offer = {
 export type OfferInput = {
   shape: Shape
   paintSystem: PaintSystem
+  /** The methods the shop offers, mildest first. */
+  methods: readonly Method[]
+  /** The day it is worked out for. */
+  today?: LocalDay
+  /** Panels for which the customer has agreed to what is only done by consent. */
+  consented?: readonly string[]
   /** How each group of panels answers the pad, as far as anybody knows. */
   knowledge: PaintKnowledge
   /** What was done to the paint before, as told. */
@@ -87,30 +94,35 @@ function named<T extends { id: string }>(all: readonly T[], id: string, template
   return found
 }
 
+type Settled = Pick<OfferInput, 'methods' | 'knowledge' | 'pace' | 'today' | 'consented'>
+
+/** A package whose strongest method leaves protection behind is sold for that. */
+const isProtection = ({ strongest }: PackageTemplate, methods: readonly Method[]) =>
+  methods.some(({ key, leavesProtection }) => key === strongest && leavesProtection)
+
 /** What a package allows the correction under it to be. */
 export function settingsOf(
   template: PackageTemplate,
-  { paintSystem, knowledge, pace }: Pick<OfferInput, 'paintSystem' | 'knowledge' | 'pace'>,
+  { methods, knowledge, pace, today, consented }: Settled,
 ): ChoiceSettings {
   return {
-    paintSystem,
+    methods,
     knowledge,
     care: template.care,
     strongest: template.strongest,
     underCoating: template.layers.length > 0,
     // Only a package whose very process is the protection goes on panels that need nothing else.
-    protects: template.layers.length === 0 && template.strongest === 'all-in-one',
+    protects: template.layers.length === 0 && isProtection(template, methods),
     ...(pace ? { pace } : {}),
+    ...(today ? { today } : {}),
+    ...(consented ? { consented } : {}),
   }
 }
 
 /** The same without the limit of the package: any process that is allowed under its coating. */
-export function freeSettings(
-  template: PackageTemplate,
-  input: Pick<OfferInput, 'paintSystem' | 'knowledge' | 'pace'>,
-): ChoiceSettings {
+export function freeSettings(template: PackageTemplate, input: Settled): ChoiceSettings {
   const settings = settingsOf(template, input)
-  return settings.protects ? settings : { ...settings, strongest: PROCESS_KEYS.at(-1)! }
+  return settings.protects ? settings : { ...settings, strongest: input.methods.at(-1)!.key }
 }
 
 /** Works out one package with the correction it comes with. */
@@ -191,7 +203,7 @@ function breachesOf(
     paintSystem: input.paintSystem,
     layers,
     surfaces,
-    residue: correction.panels.some(({ option }) => option.process.leavesProtection) ? 'all-in-one' : 'none',
+    residue: correction.panels.some(({ option }) => option.method.leavesProtection) ? 'all-in-one' : 'none',
     treatments: input.treatments,
     ...(input.year === undefined ? {} : { year: input.year }),
     ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import catalogueFile from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
-import { type ProcessKey, planCorrection, unprobed } from '../correction'
+import { type MethodKey, offered, planCorrection, SEEDED_METHODS, unprobed } from '../correction'
 import { toOperationId } from '../ids'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
@@ -13,7 +13,7 @@ const product = (id: string) => catalogue.find((each) => each.id === id)!
 const swirls: Defect = { kind: 'swirls', severity: 2, extentPercent: 60, catchesNail: false }
 
 function plan(
-  strongest: ProcessKey,
+  strongest: MethodKey,
   layers: string[],
   { shape = 'hatchback' as Shape, paintSystem = 'clear-over-base' as PaintSystem, defects = [swirls] } = {},
 ): JobPlan {
@@ -29,7 +29,7 @@ function plan(
     defects: Object.fromEntries(panels.map(({ id }) => [id, defects])),
   })
   const correction = planCorrection(judgement.panels, {
-    paintSystem,
+    methods: offered(SEEDED_METHODS),
     knowledge: unprobed('medium'),
     care: 'usual',
     strongest,
@@ -66,10 +66,11 @@ describe('what is done', () => {
       expect(operations).not.toEqual(expect.arrayContaining(['polish']))
     }
   })
-  test('a car without defects is not polished for nothing', () => {
+  test('a car without defects is not corrected, but lightly polished under its coating (common practice)', () => {
     expect(ids(plan('two-step', ['ebb-single'], { defects: [] }))).toEqual([
       'wash',
       'mask',
+      'polish',
       'wipe',
       'layer-1',
       'dry',

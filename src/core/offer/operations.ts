@@ -193,7 +193,7 @@ export function planOperations(order: WorkOrder): JobPlan {
   const { shape, correction, layers, surfaces = [] } = order
   const areaM2 = paintedAreaM2(shape)
   const work = atThePaceOf(order.pace)
-  const allInOne = correction.panels.some(({ option }) => option.process.leavesProtection)
+  const allInOne = correction.panels.some(({ option }) => option.method.leavesProtection)
   const cut = correction.minutes.cut + correction.minutes.refine > 0
   const gentle = allInOne && layers.length === 0 && !cut
   const operations = [

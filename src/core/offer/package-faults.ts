@@ -1,21 +1,25 @@
 import { type CoatingRule, type CoatingRuleId, coatingBreaches, type Product } from '../coating'
+import { type Method, methodIn } from '../correction'
 import type { PackageTemplate } from './package'
 import type { Vendor } from './vendor'
 
 /** What is wrong with a package as it is written down, on any car. The path names the field. */
 export type PackageFault = { path: string } & (
-  | { code: 'unknown-product' | 'unknown-vendor'; id: string }
+  | { code: 'unknown-product' | 'unknown-vendor' | 'unknown-method'; id: string }
   | { code: 'rule'; rule: CoatingRuleId }
 )
 
-type Shelf = { catalogue: readonly Product[]; vendors: readonly Vendor[] }
+type Shelf = { catalogue: readonly Product[]; vendors: readonly Vendor[]; methods: readonly Method[] }
 
 /** A middle-sized car; the rules looked at here do not depend on the area. */
 const ANY_AREA_M2 = 9
 
-function missing(template: PackageTemplate, { catalogue, vendors }: Shelf): PackageFault[] {
+function missing(template: PackageTemplate, { catalogue, vendors, methods }: Shelf): PackageFault[] {
   const has = (id: string) => catalogue.some((product) => product.id === id)
   return [
+    ...(methods.some(({ key, retired }) => key === template.strongest && !retired)
+      ? []
+      : [{ path: 'strongest', code: 'unknown-method', id: template.strongest } as const]),
     ...template.layers
       .filter((id) => !has(id))
       .map((id): PackageFault => ({ path: 'layers', code: 'unknown-product', id })),
@@ -35,7 +39,10 @@ function missing(template: PackageTemplate, { catalogue, vendors }: Shelf): Pack
 }
 
 /** Rules of coating that a package breaks whatever the car: order of layers, surfaces, film after coating, all-in-one. */
-export function packageBreaches(template: PackageTemplate, { catalogue, vendors }: Shelf): CoatingRule[] {
+export function packageBreaches(
+  template: PackageTemplate,
+  { catalogue, vendors, methods }: Shelf,
+): CoatingRule[] {
   const product = (id: string) => catalogue.filter((each) => each.id === id)
   const film = vendors.find(({ id, trade }) => trade === 'film' && template.vendors.includes(id))
   return coatingBreaches({
@@ -44,7 +51,7 @@ export function packageBreaches(template: PackageTemplate, { catalogue, vendors 
     surfaces: template.surfaces.flatMap(({ surface, productId }) =>
       product(productId).map((found) => ({ surface, product: found })),
     ),
-    residue: template.strongest === 'all-in-one' ? 'all-in-one' : 'none',
+    residue: methodIn(methods, template.strongest)?.leavesProtection ? 'all-in-one' : 'none',
     treatments: [],
     ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),
     areaM2: ANY_AREA_M2,

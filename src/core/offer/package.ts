@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type AskedThing, ask } from '../asks'
 import { OTHER_SURFACES } from '../coating'
-import { CARES, PROCESS_KEYS } from '../correction'
+import { CARES, keptMethod } from '../correction'
 import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 import { percent } from './percent'
@@ -16,7 +16,7 @@ export const packageTemplateSchema = z.strictObject({
   key: z.string().min(1).max(80),
   name: z.string().trim().min(1, ask('package-name')).max(40),
   pitch: pitchSchema,
-  strongest: z.enum(PROCESS_KEYS),
+  strongest: keptMethod,
   care: z.enum(CARES).default('usual'),
   layers: z.array(z.string().min(1).transform(toProductId)).max(4, ask('layers-enough')),
   surfaces: z

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { PROCESS_KEYS, type ProcessKey } from '../correction'
+import { type MethodKey, SEEDED_METHODS } from '../correction'
 import { toProductId } from '../ids'
 import { paintedAreaM2 } from '../vehicle'
 import { chosenOffer } from './choices'
@@ -14,7 +14,7 @@ import { vendorSkill } from './skill'
 import { planSchema, summaryOf, summarySchema } from './told'
 import { TRADES } from './vendor'
 
-const shelf = { catalogue, vendors }
+const shelf = { catalogue, vendors, methods: SEEDED_METHODS }
 const terms = termsSchema.parse({})
 
 describe('the times of a package (common practice)', () => {
@@ -34,15 +34,23 @@ describe('the times of a package (common practice)', () => {
     expect(minutes).toEqual(minutes.toSorted((a, b) => a - b))
     expect(minutes.at(-1)!).toBeLessThanOrEqual(150)
   })
-  test('a two-step under three layers is about three working days of one person, of it two for the paint', () => {
+  test('a two-step under three layers is about two and a half working days of one person, of it a day and a half for the paint', () => {
     const { plan } = makeOffer(template('lantern'), offerInput())
     const hours = (kinds: string[]) =>
       plan.operations
         .filter(({ kind }) => kinds.includes(kind))
         .reduce((sum, { minutes, people }) => sum + minutes * people, 0) / 60
-    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeGreaterThan(13)
-    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeLessThan(18)
+    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeGreaterThan(10)
+    expect(hours(['wash', 'mask', 'cut', 'refine', 'polish'])).toBeLessThan(14)
   })
+})
+
+test('a two-step under one coat on a clean saloon is two working days of one person (common practice)', () => {
+  const twoStep = { ...template('headland'), strongest: 'two-step' }
+  const { plan } = makeOffer(twoStep, offerInput({}, { contamination: 10 }))
+  const hours = plan.operations.reduce((sum, { minutes, people }) => sum + minutes * people, 0) / 60
+  expect(hours).toBeGreaterThan(14)
+  expect(hours).toBeLessThan(17)
 })
 
 describe('a large body', () => {
@@ -242,15 +250,14 @@ describe('what was chosen', () => {
   test('any allowed process on any panel is given to it', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom<ProcessKey>('leave', 'one-step-polish', 'one-step-cut', 'two-step'),
+        fc.constantFrom<MethodKey>('light-polish', 'one-step-polish', 'one-step-cut', 'two-step'),
         (key) => {
           const offer = chosenOffer(templates, input, { ...choices, processes: { bonnet: key } })!
           const bonnet = offer.correction.panels.find(({ judged }) => judged.panel.id === 'bonnet')!
-          expect(bonnet.option.process.key).toBe(key)
+          expect(bonnet.option.method.key).toBe(key)
         },
       ),
     )
-    expect(PROCESS_KEYS).toContain('two-step')
   })
 })
 

@@ -1,5 +1,5 @@
 import type { Product } from '../coating'
-import { type ProcessKey, processMinutes, processOf } from '../correction'
+import { methodMinutes, seededMethod, type Worked, worked } from '../correction'
 import { type Panel, paintedAreaM2, panelsOf, type Shape } from '../vehicle'
 import { inOrder } from './in-order'
 import type { JobPlan, PlannedOperation } from './job-plan'
@@ -51,14 +51,14 @@ export function repairPlan(
   shape: Shape,
   panelIds: readonly string[],
   layers: readonly Product[],
-  process: ProcessKey = 'one-step-polish',
+  preparation: Worked = worked(seededMethod('one-step-polish')),
 ): JobPlan {
   const panels = panelsOf(shape).filter(({ id }) => panelIds.includes(id))
   if (panels.length === 0 || layers.length === 0) throw new Error('a repair needs a panel and a layer')
   const ids = panels.map(({ id }) => id)
   const areaM2 = panels.reduce((sum, panel) => sum + panel.areaM2, 0)
   const wash = MINUTES.wash(paintedAreaM2(shape), TYPICAL_CONTAMINATION)
-  const polish = (panel: Panel) => processMinutes(processOf(process), panel, 'usual')
+  const polish = (panel: Panel) => methodMinutes(preparation, panel, 'usual')
   return inOrder(
     [
       attended('wash', 'wash', { code: 'wash' }, wash, 'prep'),

@@ -1,4 +1,4 @@
-import type { ProcessKey } from '../correction'
+import type { MethodKey, Worked } from '../correction'
 import type { Price } from './quote'
 import { type Summary, taxOf } from './told'
 
@@ -6,17 +6,20 @@ type ShortTold = {
   price: Price
   coats: Summary['coats']
   /** Panels that are polished to bare paint, with the process and what it takes, µm. */
-  polished?: readonly { id: string; name: string; process: ProcessKey; takesUm: number; budgetUm: number }[]
+  polished?: readonly { id: string; name: string; process: MethodKey; takesUm: number; budgetUm: number }[]
+  /** How they are. */
+  work?: Worked
 }
 
 /** The words and figures of a visit or a repair: nothing is graded anew, so the condition stays what it was. */
-export function shortSummary({ price, coats, polished = [] }: ShortTold): Summary {
+export function shortSummary({ price, coats, polished = [], work }: ShortTold): Summary {
   return {
     indexBefore: 100,
     indexAfter: 100,
     expectedClearing: 1,
     layers: [],
     processes: Object.fromEntries(polished.map(({ id, process }) => [id, process])),
+    works: work ? [work] : [],
     left: [],
     priceLines: price.lines,
     netCents: price.netCents,
@@ -24,7 +27,12 @@ export function shortSummary({ price, coats, polished = [] }: ShortTold): Summar
     ...taxOf(price),
     depositCents: 0,
     care: 'usual',
-    panels: polished.map((panel) => ({ ...panel, indexBefore: 100, indexAfter: 100 })),
+    panels: polished.map((panel) => ({
+      ...panel,
+      ...(work ? { work: 0 } : {}),
+      indexBefore: 100,
+      indexAfter: 100,
+    })),
     coats,
     expectation: [],
     pace: {},

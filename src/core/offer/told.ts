@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { OTHER_SURFACES, SURFACES } from '../coating'
-import { CARES, keptProcess } from '../correction'
+import { CARES, keptMethod, methodIn, SEEDED_METHODS, type Worked, worked } from '../correction'
 import { toOperationId, toProductId } from '../ids'
 import { type Expectation, expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
@@ -41,7 +41,9 @@ export const planSchema = z.object({
 const toldPanelSchema = z.object({
   id: z.string(),
   name: z.string(),
-  process: keptProcess,
+  process: keptMethod,
+  /** Which of `works` is done to it; absent from before that was kept. */
+  work: z.int().optional(),
   takesUm: z.number(),
   budgetUm: z.number(),
   indexBefore: z.number(),
@@ -59,7 +61,9 @@ export const summarySchema = z.object({
   /** How many panels the indices rest on; all of them where nothing is said. */
   inspected: z.object({ panels: z.number(), of: z.number() }).optional(),
   layers: z.array(z.string()),
-  processes: z.record(z.string(), keptProcess),
+  processes: z.record(z.string(), keptMethod),
+  /** What is done, step by step with its passes, as the shop did it then; each once. */
+  works: z.array(z.custom<Worked>()).default([]),
   left: z.array(z.string()),
   priceLines: z.array(z.custom<PriceLine>()),
   netCents: z.int(),
@@ -100,8 +104,39 @@ export const taxParts = ({
 }: Pick<Summary, 'taxes' | 'taxPercent' | 'netCents' | 'taxCents'>): readonly TaxPart[] =>
   taxes ?? (taxPercent ? [{ percent: taxPercent, onCents: netCents, cents: taxCents }] : [])
 
+/** What is done to each panel, as it was agreed. Agreements from before that was kept go by the methods that ship with the app. */
+export function agreedWork({
+  processes,
+  panels,
+  works,
+}: Pick<Summary, 'processes' | 'panels' | 'works'>): Record<string, Worked> {
+  return Object.fromEntries(
+    Object.entries(processes).flatMap(([panel, key]) => {
+      const own = works[panels.find(({ id }) => id === panel)?.work ?? -1]
+      if (own) return [[panel, own]]
+      const method = methodIn(SEEDED_METHODS, key)
+      return method ? [[panel, worked(method)]] : []
+    }),
+  )
+}
+
 export function summaryOf(offer: Offer): Summary {
   const { correction, price } = offer
+  const works: Worked[] = []
+  const workOf = (method: Worked) => {
+    const same = works.findIndex((other) => JSON.stringify(other) === JSON.stringify(method))
+    return same >= 0 ? same : works.push(method) - 1
+  }
+  const panels = correction.panels.map(({ judged, option }) => ({
+    id: judged.panel.id,
+    name: judged.panel.name,
+    process: option.method.key,
+    work: workOf(option.method),
+    takesUm: option.removalUm,
+    budgetUm: judged.budget.budgetUm,
+    indexBefore: option.indexBefore,
+    indexAfter: option.indexAfter,
+  }))
   return {
     indexBefore: correction.indexBefore,
     indexAfter: correction.indexAfter,
@@ -109,8 +144,9 @@ export function summaryOf(offer: Offer): Summary {
     inspected: correction.inspected,
     layers: offer.template.layers,
     processes: Object.fromEntries(
-      correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]),
+      correction.panels.map(({ judged, option }) => [judged.panel.id, option.method.key]),
     ),
+    works,
     left: correction.leftAsTheyAre.map(({ judged }) => judged.panel.name),
     priceLines: price.lines,
     netCents: price.netCents,
@@ -118,15 +154,7 @@ export function summaryOf(offer: Offer): Summary {
     ...taxOf(price),
     depositCents: price.depositCents,
     care: offer.template.care,
-    panels: correction.panels.map(({ judged, option }) => ({
-      id: judged.panel.id,
-      name: judged.panel.name,
-      process: option.process.key,
-      takesUm: option.removalUm,
-      budgetUm: judged.budget.budgetUm,
-      indexBefore: option.indexBefore,
-      indexAfter: option.indexAfter,
-    })),
+    panels,
     coats: offer.coats.map(({ surface, layer, product, ml }) => ({
       surface,
       layer,

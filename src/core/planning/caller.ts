@@ -1,3 +1,4 @@
+import { offered } from '../correction'
 import type { PersonId } from '../ids'
 import type { JobPlan } from '../offer'
 import {
@@ -100,7 +101,8 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return { kind: 'blocked', reasons: calendar.reasons }
   const { school, vendors, rates, pace } = setup
-  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace })
+  const methods = offered(setup.methods)
+  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace, methods })
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
   const size = sizeOf({ shape })

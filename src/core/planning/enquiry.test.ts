@@ -6,8 +6,8 @@ import { localDayOrThrow } from '../time'
 import { SHAPES } from '../vehicle'
 import { enquiryOffer, inAnyIndoorBay, TOLD_STATES, washedInside, withExtraDay } from './enquiry'
 
-const { rates } = offerInput()
-const told = { school: 'both', catalogue, vendors, rates } as const
+const { rates, methods } = offerInput()
+const told = { school: 'both', catalogue, vendors, rates, methods } as const
 const offer = (key: string, state: (typeof TOLD_STATES)[number], shape: (typeof SHAPES)[number] = 'saloon') =>
   enquiryOffer(template(key), { ...told, shape, state })
 

@@ -3,7 +3,7 @@ import { describe, expect, test } from 'vitest'
 import catalogueFile from '../../../demo/catalogue.json'
 import setup from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
-import { unprobed } from '../correction'
+import { offered, SEEDED_METHODS, unprobed } from '../correction'
 import { BLINDS } from '../handover/inspection'
 import { toBayId, toJobId, toPersonId, UNKNOWN_PERSON } from '../ids'
 import { type LiveJob, type Progress, progressAt, stageOf } from '../job'
@@ -32,6 +32,7 @@ function offer(key: string, shape: Shape = 'hatchback', taxPercent = 23) {
   return makeOffer(templates.find((template) => template.key === key)!, {
     shape,
     paintSystem: 'clear-over-base',
+    methods: offered(SEEDED_METHODS),
     knowledge: unprobed('medium'),
     treatments: [],
     judgement,
@@ -57,12 +58,12 @@ describe('an offer', () => {
     sorted(offers.map(({ price }) => price.totalCents))
     sorted(offers.map(({ correction }) => correction.expectedClearing))
   })
-  test('a two-step on a middle-sized car is two to three working days of work (common practice: about two)', () => {
+  test('a two-step on a middle-sized car is about a day and a half for the paint (common practice: two days with its coat)', () => {
     const { plan } = offer('lantern')
     const paint = plan.operations.filter(({ kind }) => !['layer', 'hold', 'wipe'].includes(kind))
     const hours = paint.reduce((sum, { minutes }) => sum + minutes, 0) / 60
-    expect(hours).toBeGreaterThan(12)
-    expect(hours).toBeLessThan(22)
+    expect(hours).toBeGreaterThan(9)
+    expect(hours).toBeLessThan(15)
   })
   test('the price is the sum of its lines to the cent, under any tax, and every minute of labour is in it', () => {
     fc.assert(

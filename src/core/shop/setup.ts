@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { type AskedThing, ask } from '../asks'
 import type { Product } from '../coating'
+import { methodsSchema } from '../correction'
 import { toBayId, toPersonId } from '../ids'
 import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
 import { regionSchema } from '../region'
@@ -195,6 +196,7 @@ export const setupSchema = z
     people: z.array(namedPerson),
     rates: ratesSchema,
     packages: z.array(packageTemplateSchema).min(1),
+    methods: methodsSchema,
     vendors: z.array(vendorSchema).default([]),
     terms: termsSchema.default(termsSchema.parse({})),
   })

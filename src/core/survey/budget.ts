@@ -12,6 +12,10 @@ export const LIFETIME_UM = 7.6
 /** What the mildest methods take where nothing can be read, µm (mem). */
 export const UNREAD_CAP_UM = 1
 
+/** Gelcoat is thick, half a millimetre and more, and hard: what one restoration may take, and all of them together, µm (mem). */
+export const GELCOAT_CAP_UM = 25
+export const GELCOAT_LIFETIME_UM = 100
+
 /** Method-guided work spends at most what one cut and its refining take, µm (mem). */
 export const METHOD_CAP_UM = 3.5
 
@@ -40,14 +44,17 @@ function limitsOf(
   if (finding.kind === 'film') return [{ rule: 'never-cut', limitUm: 0, why: 'film' }]
   if (finding.kind === 'unreadable' && finding.why === 'bare-metal')
     return [{ rule: 'never-cut', limitUm: 0, why: 'bare-metal' }]
+  const isGelcoat = finding.kind === 'unreadable' && finding.why === 'gelcoat'
+  const lifetimeUm = isGelcoat ? GELCOAT_LIFETIME_UM : LIFETIME_UM
   const lifetime: BudgetLimit = {
     rule: 'lifetime',
-    limitUm: LIFETIME_UM - takenForSure(taken),
-    lifetimeUm: LIFETIME_UM,
+    limitUm: lifetimeUm - takenForSure(taken),
+    lifetimeUm,
     alreadyTakenUm: taken.takenUm,
     takenUncertaintyUm: taken.uncertaintyUm,
   }
   const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
+  if (isGelcoat) return [lifetime, { rule: 'method', limitUm: GELCOAT_CAP_UM, readable: false }]
   if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]
   const { lowestSpotUm } = statistics
   const uncertaintyUm = gaugeUncertaintyUm(lowestSpotUm)

@@ -51,7 +51,8 @@ export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
   sanding: { mend: 'polish', depthScaleUm: [1, 1.5, 2.5], deduct: [14, 28, 44] },
   'water-spots': { mend: 'polish', depthScaleUm: [0.6, 1, 2], deduct: [8, 18, 30] },
   etching: { mend: 'polish', depthScaleUm: [2, 3, 4], deduct: [12, 24, 38] },
-  oxidation: { mend: 'polish', depthScaleUm: [0.8, 1.5, 2.5], deduct: [18, 36, 55] },
+  // A dead layer on top of the paint: a light polish lifts most of it (common practice; depths mem).
+  oxidation: { mend: 'polish', depthScaleUm: [0.25, 0.5, 1], deduct: [18, 36, 55] },
   // It lies on the paint: what solvent does not lift a mild pad takes with it (common practice), so little depth is enough (mem).
   transfer: { mend: 'polish', depthScaleUm: [0.2, 0.3, 0.4], deduct: [8, 16, 28] },
   overspray: { mend: 'clean', deduct: [8, 18, 30] },

@@ -43,6 +43,8 @@ export {
   type Finding,
   type FindingKind,
   findingOf,
+  HIGH_LEVEL_UM,
+  LEVEL_PANELS,
   type PanelStatistics,
   panelStatistics,
   type Readings,
@@ -59,14 +61,21 @@ export {
   reflectanceOf,
 } from './gloss'
 export { type Grade, inspectedWeight, meanOfInspected, uninspected } from './grade'
-export { judge, judgeRecord, type PanelJudgement, type SurveyInput, type VehicleJudgement } from './judge'
+export {
+  judge,
+  judgeRecord,
+  type PanelJudgement,
+  REMARKS,
+  type Remark,
+  type SurveyInput,
+  type VehicleJudgement,
+} from './judge'
 export {
   NOTHING_TAKEN,
   REMOVAL_SOURCES,
   type Removal,
   type RemovalSource,
   readWitnesses,
-  removalBetween,
   removalsOfVisit,
   type Taken,
   takenByPanel,
@@ -77,6 +86,16 @@ export {
 export type { LedgerEntry } from './ledger-entry'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
 export { differingEntries, type Merge, mergeSurveys } from './merge'
+export {
+  DAY_OFFSET_UM,
+  type Difference,
+  meanFilm,
+  removalAtSpot,
+  removalAtSpots,
+  removalBetween,
+  type Spread,
+  spreadOf,
+} from './metrology'
 export { inOtherUnit } from './other-unit'
 export {
   PLACE_DEFECT_KINDS,
@@ -109,5 +128,5 @@ export {
 export type { Signature, SignedOff } from './signed'
 export { signatureSchema, strokeSchema } from './signed'
 export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
-export { mean, median, medianAbsoluteDeviation, standardDeviation, standardError } from './statistics'
+export { mean, median, medianAbsoluteDeviation, standardDeviation } from './statistics'
 export type { StoredSurvey } from './stored'

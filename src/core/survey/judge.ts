@@ -1,4 +1,14 @@
-import { type PaintSystem, type Panel, panelsOf, type Shape } from '../vehicle'
+import {
+  type Finish,
+  type PaintSystem,
+  type Panel,
+  type PanelPaint,
+  type PanelsFacts,
+  paintOf,
+  panelsAsTheyAre,
+  panelsOf,
+  type Shape,
+} from '../vehicle'
 import type { Baseline } from './baseline'
 import { type RemovalBudget, removalBudget, type School } from './budget'
 import { type Condition, panelCondition } from './condition'
@@ -6,19 +16,25 @@ import type { Defect } from './defects'
 import {
   type Finding,
   findingOf,
+  HIGH_LEVEL_UM,
   type PanelStatistics,
   panelStatistics,
   type Readings,
+  UNEVEN_MAD_UM,
   vehicleBaseline,
 } from './finding'
 import { type Grade, gradeOf } from './grade'
 import type { Taken } from './ledger'
+import { type Spread, spreadOf } from './metrology'
 import { type Prospect, prospectOf } from './prospect'
 import { countedReadings, type SurveyRecord } from './record'
 
 export type SurveyInput = {
   panels: readonly Panel[]
+  /** Of the car; a panel that is not like it is told apart by its facts. */
   paintSystem: PaintSystem
+  finish?: Finish
+  facts?: PanelsFacts
   school: School
   readings: Readings
   defects: Readonly<Record<string, readonly Defect[]>>
@@ -32,6 +48,7 @@ export type SurveyInput = {
 
 export type PanelJudgement = {
   panel: Panel
+  paint: PanelPaint
   statistics?: PanelStatistics
   finding: Finding
   budget: RemovalBudget
@@ -42,8 +59,13 @@ export type PanelJudgement = {
   prospects: Prospect[]
 }
 
+/** What the readings of a car say of it as a whole, beyond any panel. */
+export const REMARKS = ['all-high', 'uneven', 'panels-thinner'] as const
+export type Remark = (typeof REMARKS)[number]
+
 export type VehicleJudgement = {
   baseline?: Baseline
+  remarks: Remark[]
   panels: PanelJudgement[]
   /** Of what was inspected; undefined while nothing is. */
   grade?: Grade
@@ -53,30 +75,50 @@ export type VehicleJudgement = {
 
 /** Judges a vehicle panel by panel from its readings (µm) and defects. Pure; order of panels is kept. */
 export function judge(input: SurveyInput): VehicleJudgement {
+  const there = panelsAsTheyAre(input.panels, input.facts)
   const baseline = vehicleBaseline(
-    input.panels.filter(({ id }) => !input.films?.includes(id)),
+    there.filter(({ id }) => !input.films?.includes(id)),
     input.readings,
   )
-  const panels = input.panels.map((panel) => judgePanel(panel, input, baseline))
+  const spread = spreadOf([input.readings])
+  const panels = there.map((panel) => judgePanel(panel, input, baseline, spread))
   const grade = gradeOf(panels)
   const readable = panels.filter(({ finding }) => finding.kind !== 'unreadable' && finding.kind !== 'film')
   return {
     ...(baseline ? { baseline } : {}),
+    remarks: remarksOn(panels, baseline),
     panels,
     ...(grade ? { grade } : {}),
     read: { panels: readable.filter(({ statistics }) => statistics).length, of: readable.length },
   }
 }
 
-function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undefined): PanelJudgement {
-  const statistics = panelStatistics(panel, input.readings[panel.id] ?? [])
+function remarksOn(panels: readonly PanelJudgement[], baseline: Baseline | undefined): Remark[] {
+  if (!baseline) return []
+  const holds: Record<Remark, boolean> = {
+    'all-high': baseline.medianUm > HIGH_LEVEL_UM,
+    uneven: baseline.madUm > UNEVEN_MAD_UM,
+    'panels-thinner': panels.some(({ finding }) => finding.kind === 'thinner'),
+  }
+  return REMARKS.filter((remark) => holds[remark])
+}
+
+function judgePanel(
+  panel: Panel,
+  input: SurveyInput,
+  baseline: Baseline | undefined,
+  spread: Spread,
+): PanelJudgement {
+  const paint = paintOf(panel.id, input)
+  const statistics = panelStatistics(panel, input.readings[panel.id] ?? [], spread)
   const finding = input.films?.includes(panel.id)
     ? ({ kind: 'film', why: 'film' } as const)
-    : findingOf(panel, input.paintSystem, statistics, baseline)
+    : findingOf(panel, paint.system, statistics, baseline)
   const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
   const defects = input.defects[panel.id] ?? []
   return {
     panel,
+    paint,
     ...(statistics ? { statistics } : {}),
     finding,
     budget,
@@ -86,9 +128,12 @@ function judgePanel(panel: Panel, input: SurveyInput, baseline: Baseline | undef
   }
 }
 
+/** What a judgement needs to know of the vehicle. */
+export type Painted = { shape: Shape; paintSystem: PaintSystem; finish?: Finish; panelFacts?: PanelsFacts }
+
 /** A vehicle judged from what is recorded of the round before the work, and from what the ledger says is gone. */
 export function judgeRecord(
-  { shape, paintSystem }: { shape: Shape; paintSystem: PaintSystem },
+  { shape, paintSystem, finish, panelFacts }: Painted,
   school: School,
   record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> & Partial<Pick<SurveyRecord, 'inspected'>>,
   taken: Readonly<Record<string, Taken>>,
@@ -96,6 +141,8 @@ export function judgeRecord(
   return judge({
     panels: panelsOf(shape),
     paintSystem,
+    ...(finish ? { finish } : {}),
+    ...(panelFacts ? { facts: panelFacts } : {}),
     school,
     readings: countedReadings(record.before),
     defects: record.defects,

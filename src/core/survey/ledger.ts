@@ -1,6 +1,6 @@
 import { coded, readCoded } from '../coded'
 import type { LocalDay } from '../time'
-import { mean, standardError } from './statistics'
+import { removalAtSpots, removalBetween, spreadOf } from './metrology'
 
 /** The memory of all paint ever removed from a vehicle: an entry for each panel and visit. It is only added to. */
 
@@ -21,20 +21,6 @@ export type Removal = {
 
 /** A figure worked out from the process table may be off by this share of itself (mem). */
 export const WORKED_OUT_UNCERTAINTY = 0.5
-
-/**
- * What was removed between two rounds of readings of one panel, µm: the difference of the means, with the standard
- * errors of both added in quadrature. The gauge's own offset is in both rounds and falls out. Undefined where a round
- * has fewer than two readings, since then nothing can be said about its error.
- */
-export function removalBetween(
-  beforeUm: readonly number[],
-  afterUm: readonly number[],
-): { removedUm: number; uncertaintyUm: number } | undefined {
-  const [before, after] = [standardError(beforeUm), standardError(afterUm)]
-  if (before === undefined || after === undefined) return undefined
-  return { removedUm: mean(beforeUm) - mean(afterUm), uncertaintyUm: Math.hypot(before, after) }
-}
 
 /** What the ledger says was taken from one panel so far, µm, with its standard uncertainty. */
 export type Taken = { takenUm: number; uncertaintyUm: number }
@@ -74,6 +60,8 @@ export type VisitRemovals = {
   afterUm: Readonly<Record<string, readonly number[]>>
   /** What the process that was agreed for a panel takes by the table, µm; absent where nothing was cut. */
   byProcessUm: Readonly<Record<string, number>>
+  /** Panels whose second round was read at the marks of the first. */
+  sameSpots?: readonly string[]
   day: LocalDay
 }
 
@@ -82,10 +70,18 @@ export type VisitRemovals = {
  * were read. Each counts by the inverse of its variance, so that a shaky hand does not overrule the table, nor the
  * table a good measurement. Only panels that were worked on are entered; elsewhere a difference is noise.
  */
-export function removalsOfVisit({ beforeUm, afterUm, byProcessUm, day }: VisitRemovals): Removal[] {
+export function removalsOfVisit({
+  beforeUm,
+  afterUm,
+  byProcessUm,
+  sameSpots = [],
+  day,
+}: VisitRemovals): Removal[] {
+  const spread = spreadOf([beforeUm, afterUm])
   return Object.entries(byProcessUm).map(([panel, tableUm]): Removal => {
     const table = { removedUm: tableUm, uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY }
-    const gauge = removalBetween(beforeUm[panel] ?? [], afterUm[panel] ?? [])
+    const between = sameSpots.includes(panel) ? removalAtSpots : removalBetween
+    const gauge = between(beforeUm[panel] ?? [], afterUm[panel] ?? [], spread)
     if (!gauge) return { panel, day, ...table, source: 'worked-out', note: '' }
     const note = coded('witnesses', 'both', { gauge, table })
     return { panel, day, ...weighed(gauge, table), source: 'measured', note }

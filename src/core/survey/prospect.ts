@@ -15,13 +15,16 @@ export type Prospect = { defect: Defect } & (
 )
 export type Verdict = Prospect['verdict']
 
-/** The most that can be hoped for of one defect when the whole budget is spent. */
-export function prospectOf(defect: Defect, { budgetUm }: RemovalBudget): Prospect {
+/** No method takes more from a section before it has to stop, µm of paint of medium hardness (mem). */
+export const METHOD_REACH_UM = 4.5
+
+/** The most that can be hoped for of one defect: what the panel can spare, or what any method reaches, where that is less. */
+export function prospectOf(defect: Defect, { budgetUm }: RemovalBudget, reachUm = METHOD_REACH_UM): Prospect {
   const { mend } = DEFECT_MODEL[defect.kind]
   if (defect.catchesNail) return { defect, verdict: 'stays', why: 'nail' }
   if (mend === 'repair') return { defect, verdict: 'stays', why: 'repair' }
   if (mend === 'clean') return { defect, verdict: 'washes-off' }
-  const cleared = clearedShare(defect, budgetUm)
+  const cleared = clearedShare(defect, Math.min(budgetUm, reachUm))
   if (cleared >= OUT_FROM) return { defect, verdict: 'polishes-out', cleared }
   if (cleared >= SOFTER_FROM) return { defect, verdict: 'softens', cleared }
   return { defect, verdict: 'stays', why: budgetUm < 1 ? 'too-little-paint' : 'too-deep' }

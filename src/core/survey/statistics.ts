@@ -28,11 +28,6 @@ export function medianAbsoluteDeviation(values: readonly number[]): number {
   return median(values.map((value) => Math.abs(value - centre)))
 }
 
-/** Standard error of the mean; undefined for fewer than two values, where nothing can be said. */
-export function standardError(values: readonly number[]): number | undefined {
-  return values.length < 2 ? undefined : standardDeviation(values) / Math.sqrt(values.length)
-}
-
 function requireSome(values: readonly number[]): void {
   if (values.length === 0) throw new Error('a statistic needs at least one value')
 }

@@ -1,4 +1,4 @@
-import type { PanelGroup, ProcessKey } from '../correction'
+import type { Liquid, Machine, MethodKey, Pad, PanelGroup } from '../correction'
 import type { Defect } from '../survey'
 
 /** What was tried at a test spot, and what was seen under the point light after wiping. */
@@ -10,18 +10,26 @@ export type Heat = (typeof HEATS)[number]
 export const VERDICTS = ['enough', 'more', 'too-much'] as const
 export type Verdict = (typeof VERDICTS)[number]
 
+/** One step as it was really done at the spot, whatever the method says. */
+export type AttemptStep = {
+  machine: Machine
+  pad: Pad
+  liquid: Liquid
+  /** The bottle’s own name, where somebody has written it down. */
+  product: string
+  /** As the dial of the machine has it. */
+  dial: number
+  passes: number
+  sectionM: number
+}
+
 export type Attempt = {
   panel: string
   group: PanelGroup
-  process: ProcessKey
-  /** Of the step that cuts; the finer step after it is as the table has it. */
-  machine: string
-  pad: string
-  liquid: string
-  /** As the dial of the machine has it. */
-  speed: number
-  passes: number
-  sectionM: number
+  /** The method it was begun from. */
+  process: MethodKey
+  /** Cutting step first, finishing step last. */
+  steps: readonly AttemptStep[]
   /** What was looked at. */
   mark: Pick<Defect, 'kind' | 'severity'>
   /** Share of it that had gone, 0–1. */

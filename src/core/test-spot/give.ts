@@ -1,54 +1,80 @@
-import { HARDNESS_GIVE, processOf, stepRemovalUm } from '../correction'
-import { depthScaleUm, removalBetween } from '../survey'
+import { HARDNESS_GIVE, type Method } from '../correction'
+import { depthScaleUm, removalAtSpot } from '../survey'
 import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
+import { onGrid } from './grid'
+import { tableUm } from './recipe'
 import { type Estimate, shrink } from './shrink'
 
-/** How hard a paint is, as test spots and finished jobs witness it. */
+/**
+ * How a paint answers the pad, in two figures that different witnesses tell. Its rate is µm lost for each that paint of medium
+ * hardness would lose: only film, measured before and after, says it. Its ratio is that rate over how deep its marks lie against
+ * the table: only what has gone under the lamp says it, and it alone says what the next step will clear.
+ */
 
 /** A declared hardness may be off by about a third either way (mem). */
 const DECLARED_SD = 0.3
 /** An eye under the lamp judges a share to about a tenth (mem). */
 const EYE_SD = 0.1
 /** How far the depth of marks of one kind differs from car to car, as a share of itself (mem). */
-const DEPTH_SD = 0.25
-/** Beyond these shares an eye tells nothing about the depth: all gone, or nothing. */
-const CLEARED_LEAST = 0.03
-const CLEARED_MOST = 0.97
+export const DEPTH_SD = 0.25
 /** A gauge that sees no removal still allows this share of what the table expects. */
 const LEAST_SHARE = 0.1
-/** Passes, pressure and pads differ from job to job, as a share (mem). */
-const HAND_SD = 0.15
+/** Passes, pressure and pads differ from spot to spot and from job to job, as a share (mem). */
+export const HAND_SD = 0.15
+/**
+ * Degrees of freedom of what is believed of a ratio before a spot: few, so that marks which lie far deeper than any before are
+ * believed once they are seen, and not averaged away.
+ */
+const RATIO_FREEDOM = 4
 
 export function priorOf(hardness: Hardness): Estimate {
   return { log: Math.log(HARDNESS_GIVE[hardness]), variance: DECLARED_SD ** 2 }
 }
 
-/** µm the attempt takes by the table from paint of medium hardness. The passes are those of the first step. */
-export function tableUm({ process, passes }: Pick<Attempt, 'process' | 'passes'>): number {
-  const [first, ...rest] = processOf(process).steps
-  if (!first) return 0
-  return first.removalPerPassUm * passes + rest.reduce((sum, step) => sum + stepRemovalUm(step, 1), 0)
+/** What the marks of a spot tell of the ratio: their share that went, and the µm of table over their depth that it took. */
+export type ClearingWitness = { share: number; depths: number }
+
+/** What was seen to go at a spot. Undefined where polishing does not mend the mark or nothing was taken. */
+export function byClearing(attempt: Attempt, methods: readonly Method[]): ClearingWitness | undefined {
+  const lambda = depthScaleUm({ ...attempt.mark, extentPercent: 100, catchesNail: false })
+  const table = tableUm(attempt, methods)
+  return lambda === undefined || table === 0 ? undefined : { share: attempt.cleared, depths: table / lambda }
 }
 
-/**
- * What the seen clearing says: with depths exponential, r/λ = −ln(1 − c). Undefined where polishing does not mend the
- * mark or the process does nothing.
- */
-export function byClearing(attempt: Attempt): Estimate | undefined {
-  const lambda = depthScaleUm({ ...attempt.mark, extentPercent: 100, catchesNail: false })
-  const table = tableUm(attempt)
-  if (lambda === undefined || table === 0) return undefined
-  const cleared = Math.min(CLEARED_MOST, Math.max(CLEARED_LEAST, attempt.cleared))
-  const spent = -Math.log(1 - cleared)
-  const eye = EYE_SD / ((1 - cleared) * spent)
-  return { log: Math.log((spent * lambda) / table), variance: eye ** 2 + DEPTH_SD ** 2 }
-}
+/** What the film of a spot tells of the rate, µm: what it lost, how surely, and what the table says medium paint would lose. */
+export type FilmWitness = { removedUm: number; uncertaintyUm: number; tableUm: number }
 
 /** What the gauge says: film before less film after. Undefined where either was not read twice. */
-export function byFilm(attempt: Attempt): Estimate | undefined {
-  const removal = removalBetween(attempt.beforeUm, attempt.afterUm)
-  return removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, tableUm(attempt))
+export function byFilm(attempt: Attempt, methods: readonly Method[]): FilmWitness | undefined {
+  const removal = removalAtSpot(attempt.beforeUm, attempt.afterUm)
+  const table = tableUm(attempt, methods)
+  return removal && table > 0 ? { ...removal, tableUm: table } : undefined
+}
+
+/** The rate after those spots: what was known before, and each removal with the error of its gauge and of the hand. */
+export function rateAfter(before: Estimate, films: readonly FilmWitness[]): Estimate {
+  return onGrid(before, (log) => {
+    const rate = Math.exp(log)
+    return films.reduce((sum, { removedUm, uncertaintyUm, tableUm: table }) => {
+      const expected = table * rate
+      const sd = Math.hypot(uncertaintyUm, HAND_SD * expected)
+      return sum - 0.5 * ((removedUm - expected) / sd) ** 2 - Math.log(sd)
+    }, 0)
+  })
+}
+
+/** The ratio after those spots, by the shares that went. Its spots share one car, so they share its depth. */
+export function ratioAfter(before: Estimate, seen: readonly ClearingWitness[]): Estimate {
+  return onGrid(
+    before,
+    (log) =>
+      seen.reduce((sum, { share, depths }) => {
+        const expected = 1 - Math.exp(-depths * Math.exp(log))
+        return sum - 0.5 * ((share - expected) / EYE_SD) ** 2
+      }, 0),
+    RATIO_FREEDOM,
+  )
 }
 
 /** A measured removal against the table’s for medium paint. Undefined where the table takes nothing. */
@@ -58,9 +84,11 @@ export function ofRemoval(removedUm: number, uncertaintyUm: number, table: numbe
   return { log: Math.log(share), variance: (uncertaintyUm / table) ** 2 + HAND_SD ** 2 }
 }
 
-/** All that one attempt witnesses. */
-export function witnessesOf(attempt: Attempt): Estimate[] {
-  return [byClearing(attempt), byFilm(attempt)].filter((each) => each !== undefined)
+/** A share that went, as what it tells of the ratio by itself; undefined where all or nothing went, which tells only a bound. */
+export function ofClearing({ share, depths }: ClearingWitness): Estimate | undefined {
+  if (share < 0.03 || share > 0.97) return undefined
+  const spent = -Math.log(1 - share)
+  return { log: Math.log(spent / depths), variance: (EYE_SD / ((1 - share) * spent)) ** 2 }
 }
 
 /**

@@ -1,5 +1,6 @@
 export {
   type Attempt,
+  type AttemptStep,
   HAZES,
   type Haze,
   HEATS,
@@ -7,10 +8,22 @@ export {
   VERDICTS,
   type Verdict,
 } from './attempt'
-export { byClearing, byFilm, ofRemoval, pooled, priorOf, tableUm, witnessesOf } from './give'
+export {
+  byClearing,
+  byFilm,
+  DEPTH_SD,
+  HAND_SD,
+  ofClearing,
+  ofRemoval,
+  pooled,
+  priorOf,
+  rateAfter,
+  ratioAfter,
+} from './give'
 export type { KeptAttempt } from './kept'
-export { adviceFor, type GroupStudy, paintKnowledge, type StudyInput, studyGroup } from './knowledge'
-export { type Advice, nextRung, type Start, type Why } from './ladder'
+export { adviceFor, depthOf, type GroupStudy, paintKnowledge, type StudyInput, studyGroup } from './knowledge'
+export { type Advice, nextRung, type Start, type Trial, type Why } from './ladder'
 export { KINSHIPS, type KnownCar, type PaintKey, type Recall, recall } from './memory'
+export { asDone, byTheMethod, recipeOf, strengthTried, tableUm } from './recipe'
 export { attemptSchema } from './schema'
 export { type Estimate, factorOf, shrink } from './shrink'

@@ -1,12 +1,24 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { PROCESS_KEYS, type ProcessKey } from '../correction'
-import { type Attempt, HAZES, HEATS, VERDICTS } from './attempt'
-import { type Advice, nextRung } from './ladder'
-import { attempt } from './spots.fixture'
+import { offered, SEEDED_METHODS, seededMethod, strengthOf } from '../correction'
+import { HAZES, HEATS, VERDICTS } from './attempt'
+import { type Advice, nextRung, type Trial } from './ladder'
 
-const LADDER: ProcessKey[] = ['one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool']
-const adviceAfter = (...attempts: Partial<Attempt>[]) => nextRung(LADDER, attempts.map(attempt))
+const LADDER = ['one-step-polish', 'one-step-cut', 'two-step', 'two-step-wool'].map(seededMethod)
+const KEYS = LADDER.map(({ key }) => key)
+/** An attempt as the ladder sees it, done by its method. */
+const trial = (more: Partial<Trial> = {}): Trial => {
+  const process = more.process ?? 'one-step-cut'
+  return {
+    process,
+    verdict: 'more',
+    haze: 'none',
+    heat: 'warm',
+    strength: strengthOf(seededMethod(process)),
+    ...more,
+  }
+}
+const adviceAfter = (...trials: Partial<Trial>[]) => nextRung(LADDER, trials.map(trial))
 const proposed = (advice: Advice) => (advice.kind === 'end' ? undefined : advice.process)
 
 describe('the ladder', () => {
@@ -19,7 +31,7 @@ describe('the ladder', () => {
       process: 'one-step-polish',
       why: { code: 'remembered', process: 'two-step', cars: 3, kinship: 'same-paint' },
     })
-    expect(nextRung(['one-step-polish'], [], start)).toMatchObject({
+    expect(nextRung(LADDER.slice(0, 1), [], start)).toMatchObject({
       process: 'one-step-polish',
       why: { code: 'unknown-paint' },
     })
@@ -84,44 +96,44 @@ describe('the ladder', () => {
   })
 
   const anyAttempt = fc.record({
-    process: fc.constantFrom(...LADDER),
+    process: fc.constantFrom(...KEYS),
     verdict: fc.constantFrom(...VERDICTS),
     haze: fc.constantFrom(...HAZES),
     heat: fc.constantFrom(...HEATS),
   })
-  const anyLadder = fc.subarray([...PROCESS_KEYS.slice(1)])
+  const anyLadder = fc.subarray(offered(SEEDED_METHODS).filter(({ steps }) => steps.length > 0))
   test('whatever was tried, it never proposes what is not on the ladder', () => {
     fc.assert(
       fc.property(anyLadder, fc.array(anyAttempt, { maxLength: 6 }), (ladder, tried) => {
-        const onLadder = tried.filter(({ process }) => ladder.includes(process)).map(attempt)
+        const onLadder = tried.filter(({ process }) => ladder.some(({ key }) => key === process)).map(trial)
         const advice = nextRung(ladder, onLadder)
         const process = proposed(advice)
-        if (process) expect(ladder).toContain(process)
+        if (process) expect(ladder.map(({ key }) => key)).toContain(process)
       }),
     )
   })
   test('never up to or past a rung that did harm, once the panel is cool', () => {
     fc.assert(
       fc.property(fc.array(anyAttempt, { minLength: 1, maxLength: 6 }), (tried) => {
-        const attempts = tried.map((each) => attempt({ ...each, heat: 'warm' }))
+        const attempts = tried.map((each) => trial({ ...each, heat: 'warm' }))
         const last = attempts.at(-1)!
         fc.pre(last.verdict !== 'enough')
         const harmed = attempts.filter(({ verdict }) => verdict === 'too-much')
         fc.pre(harmed.length > 0)
         const advice = nextRung(LADDER, attempts)
-        const ceiling = Math.min(...harmed.map(({ process }) => PROCESS_KEYS.indexOf(process)))
-        if (advice.kind === 'try') expect(PROCESS_KEYS.indexOf(advice.process)).toBeLessThan(ceiling)
+        const ceiling = Math.min(...harmed.map(({ strength }) => strength))
+        if (advice.kind === 'try') expect(strengthOf(seededMethod(advice.process))).toBeLessThan(ceiling)
       }),
     )
   })
   test('followed faithfully it comes to an end, whatever the paint says', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom(...VERDICTS), { minLength: 12, maxLength: 12 }), (verdicts) => {
-        const attempts: Attempt[] = []
+        const attempts: Trial[] = []
         for (const verdict of verdicts) {
           const advice = nextRung(LADDER, attempts)
           if (advice.kind !== 'try') return
-          attempts.push(attempt({ process: advice.process, verdict }))
+          attempts.push(trial({ process: advice.process, verdict }))
         }
         expect(nextRung(LADDER, attempts).kind).not.toBe('try')
       }),

@@ -17,6 +17,17 @@ export {
   type PaintSystem,
 } from './paint-system'
 export type { Difficulty, Orientation, PanelKind, Substrate } from './panel-kinds'
+export {
+  COVERINGS,
+  type Covering,
+  FINISHES,
+  type Finish,
+  type PanelFacts,
+  type PanelPaint,
+  type PanelsFacts,
+  paintOf,
+  panelsAsTheyAre,
+} from './panel-paint'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
 export type { PlaceKind } from './place-kinds'
 export { PLACE_SURFACES, type PlaceSurface } from './place-kinds'

@@ -13,7 +13,7 @@ import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
 import { quoteWords, taxName } from '@/text/quote'
-import { workWords } from '@/text/work'
+import { methodName } from '@/text/work'
 import { milestoneWhen } from '../care/milestone-list'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
@@ -82,7 +82,7 @@ function panelLines(region: Region, { agreement, changes, verdicts, card }: Hand
     const depth = (um: number, decimals = 0) => figure(region, 'depth', um, decimals)
     return {
       name: placeTitle(region, panel.id),
-      process: process === 'leave' ? words.noPolishing : workWords(region).process[process],
+      process: process === 'leave' ? words.noPolishing : methodName(region, process, agreement.summary.works),
       film: film ? `${depth(film.before)} → ${depth(film.after)}` : words.notMeasured,
       taken: ledger ? `${depth(ledger.removedUm, 1)} ± ${depth(ledger.uncertaintyUm, 1)}` : words.notMeasured,
       gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',

@@ -5,15 +5,18 @@ import { useCallback } from 'react'
 import type { Cause, PackageEarnings } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Costs } from '@/core/shop'
+import type { Named } from '@/text/en/correction'
 import { workName } from '@/text/en/learning'
 import { currencySign, duration, minorDigits, money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
+import { useMethodNames } from '@/ui/methods'
 import { barOptions } from './chart-parts'
 
 type Props = { packages: readonly PackageEarnings[]; costs: Costs; region: Region }
 
 /** What each package earns by the hour it keeps a bay, against what the bay costs; and of each, why. */
 export function EarningsSheet({ packages, costs, region }: Props) {
+  const { methods } = useMethodNames()
   const losing = packages.filter(({ actual }) => actual.leftCents < 0)
   const draw = useCallback((ink: Ink) => config(packages, costs, region, ink), [packages, costs, region])
   const said = packages
@@ -29,7 +32,7 @@ export function EarningsSheet({ packages, costs, region }: Props) {
             <strong className="text-copper">
               {losing.map(({ name }) => name).join(' and ')} {losing.length === 1 ? 'loses' : 'lose'} money
             </strong>
-            : {losing.map((each) => lossText(each, region)).join(' ')}
+            : {losing.map((each) => lossText(each, region, methods)).join(' ')}
           </>
         )}
       </p>
@@ -96,7 +99,11 @@ function config(
   }
 }
 
-function lossText({ planned, actual, causes }: PackageEarnings, region: Region): string {
+function lossText(
+  { planned, actual, causes }: PackageEarnings,
+  region: Region,
+  methods: readonly Named[],
+): string {
   const from =
     actual.leftCents < 0
       ? `it loses ${money(region, -actual.leftCents)} a car`
@@ -106,15 +113,15 @@ function lossText({ planned, actual, causes }: PackageEarnings, region: Region):
       ? `and would lose ${money(region, -planned.leftCents)} even on plan: its price is too low for ${Math.round(planned.bayHours)} hours in a bay.`
       : `where ${money(region, planned.leftCents)} was planned.`
   const [worst] = causes
-  return `${from} ${planning}${worst ? ` What costs most: ${causeText(worst, region).toLowerCase()}.` : ''}`
+  return `${from} ${planning}${worst ? ` What costs most: ${causeText(worst, region, methods).toLowerCase()}.` : ''}`
 }
 
-export function causeText(cause: Cause, region: Region): string {
+export function causeText(cause: Cause, region: Region, methods: readonly Named[]): string {
   // A word joiner keeps the sign with its figure.
   const amount = `${cause.cents < 0 ? '−' : '+'}\u2060${money(region, Math.abs(cause.cents))}`
   switch (cause.kind) {
     case 'work': {
-      return `${workName(cause.key)} takes ${percent(region, Math.abs(cause.ratio - 1) * 100)} ${cause.ratio > 1 ? 'longer' : 'less'} than planned, ${amount}`
+      return `${workName(cause.key, methods)} takes ${percent(region, Math.abs(cause.ratio - 1) * 100)} ${cause.ratio > 1 ? 'longer' : 'less'} than planned, ${amount}`
     }
     case 'discount':
       return `Discounts given, ${amount}`
@@ -129,6 +136,7 @@ export function causeText(cause: Cause, region: Region): string {
 const CAUSES_SHOWN = 4
 
 function PackageCard({ earned, region }: { earned: PackageEarnings; region: Region }) {
+  const { methods } = useMethodNames()
   const { name, cars, actual, causes, centsPerBayHour } = earned
   const lines: [string, number][] = [
     ['Paid, net', actual.netCents],
@@ -168,7 +176,7 @@ function PackageCard({ earned, region }: { earned: PackageEarnings; region: Regi
           .filter(({ cents }) => cents < 0)
           .slice(0, CAUSES_SHOWN)
           .map((cause, at) => (
-            <li key={at}>{causeText(cause, region)}</li>
+            <li key={at}>{causeText(cause, region, methods)}</li>
           ))}
       </ul>
     </article>

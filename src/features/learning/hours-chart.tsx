@@ -5,6 +5,7 @@ import { useCallback, useMemo } from 'react'
 import type { Learned } from '@/core/learning'
 import { workName } from '@/text/en/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
+import { useMethodNames } from '@/ui/methods'
 import { barOptions, round1 } from './chart-parts'
 
 /** Kinds of work in one picture: those that take most of the year. */
@@ -12,12 +13,13 @@ const SHOWN = 10
 
 /** Hours by kind of work, as planned and as they were. */
 export function HoursChart({ work }: { work: Learned['work'] }) {
+  const { methods } = useMethodNames()
   const shown = useMemo(() => work.slice(0, SHOWN), [work])
   const draw = useCallback(
     (ink: Ink): ChartConfiguration => ({
       type: 'bar',
       data: {
-        labels: shown.map(({ key }) => workName(key)),
+        labels: shown.map(({ key }) => workName(key, methods)),
         datasets: [
           {
             label: 'Planned',
@@ -35,12 +37,12 @@ export function HoursChart({ work }: { work: Learned['work'] }) {
       },
       options: barOptions('hours', true),
     }),
-    [shown],
+    [shown, methods],
   )
   const said = shown
     .map(
       ({ key, plannedMinutes, actualMinutes }) =>
-        `${workName(key)} ${round1(plannedMinutes / 60)} planned, ${round1(actualMinutes / 60)} real`,
+        `${workName(key, methods)} ${round1(plannedMinutes / 60)} planned, ${round1(actualMinutes / 60)} real`,
     )
     .join('; ')
   return <ChartCanvas label={`Hours: ${said}.`} className="h-96" draw={draw} />

@@ -8,6 +8,7 @@ import { acceptPace, dropPace } from '@/server/learning/learning-actions'
 import { workName } from '@/text/en/learning'
 import { percent, shortDay } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { useMethodNames } from '@/ui/methods'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { useAction } from '@/ui/use-action'
 
@@ -20,6 +21,7 @@ const againstTable = (region: Region, factor: number) =>
 
 /** What was learned of the table of minutes, and the manager’s word on it: nothing changes by itself. */
 export function PaceTable({ pace, changes, months, region }: Props) {
+  const { methods } = useMethodNames()
   const worth = pace.filter(({ worthAccepting }) => worthAccepting)
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(worth.map(({ key }) => key)))
   const { run, pending, refusal, isDone } = useAction()
@@ -49,7 +51,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
           <tbody>
             {pace.map(({ key, jobs, factor, low, high, current, worthAccepting }) => (
               <tr key={key} className="border-t border-line">
-                <th className="py-1 pr-3 text-left font-normal">{workName(key)}</th>
+                <th className="py-1 pr-3 text-left font-normal">{workName(key, methods)}</th>
                 <td className="text-right">{jobs}</td>
                 <td className="text-right whitespace-nowrap">
                   {againstTable(region, current)}
@@ -69,7 +71,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
                       <input
                         type="checkbox"
                         className="size-6 accent-fern"
-                        aria-label={`Take over ${workName(key)}`}
+                        aria-label={`Take over ${workName(key, methods)}`}
                         checked={chosen.has(key)}
                         onChange={() => toggle(key)}
                       />
@@ -114,7 +116,7 @@ export function PaceTable({ pace, changes, months, region }: Props) {
           <ul className="text-[15px]">
             {changes.map(({ key, before, after, jobs, at }) => (
               <li key={`${key} ${at}`}>
-                {shortDay(region, dayIn(region.timezone, at))}: {workName(key)} from{' '}
+                {shortDay(region, dayIn(region.timezone, at))}: {workName(key, methods)} from{' '}
                 {againstTable(region, before)} to {againstTable(region, after)}
                 {jobs > 0 && `, after ${jobs} jobs`}
               </li>

@@ -8,6 +8,7 @@ import { workName } from '@/text/en/learning'
 import { percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
+import { useMethodNames } from '@/ui/methods'
 import { useRegion } from '@/ui/region'
 import { barOptions } from './chart-parts'
 
@@ -17,8 +18,9 @@ const LEAST_JOBS = 2
 
 /** How much longer, or less, than planned each panel takes, for one kind of work. */
 export function PanelChart({ panels }: { panels: Learned['panels'] }) {
+  const { methods } = useMethodNames()
   const region = useRegion()
-  const kinds = [...new Map(panels.map(({ key }) => [key, workName(key)]))]
+  const kinds = [...new Map(panels.map(({ key }) => [key, workName(key, methods)]))]
   const [kind, setKind] = useState(kinds[0]?.[0])
   const own = useMemo(
     () =>

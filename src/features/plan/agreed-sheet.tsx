@@ -1,10 +1,10 @@
-import type { ProcessKey } from '@/core/correction'
+import type { MethodKey } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Agreement, Summary } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
-import { processWord } from '@/text/en/correction'
+import { wordOf } from '@/text/en/correction'
 import { expectationText, partlyText } from '@/text/expectation'
 import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
@@ -84,7 +84,7 @@ export function AgreedSheet({
         <ul className="columns-2 text-sm">
           {panelsTold(summary).map(({ name, process }) => (
             <li key={name} className="break-inside-avoid border-b border-line py-1">
-              {name}: <span className="text-ink-soft">{processWord(process)}</span>
+              {name}: <span className="text-ink-soft">{wordOf(summary.works, process)}</span>
             </li>
           ))}
         </ul>
@@ -94,7 +94,7 @@ export function AgreedSheet({
 }
 
 /** Panels by name with what each gets; from before names were kept, by id. */
-function panelsTold({ panels, processes }: Summary): { name: string; process: ProcessKey }[] {
+function panelsTold({ panels, processes }: Summary): { name: string; process: MethodKey }[] {
   return panels.length > 0
     ? panels
     : Object.entries(processes).map(([id, process]) => ({ name: id.replaceAll('-', ' '), process }))

@@ -1,6 +1,6 @@
 import type { Offer } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { processWord } from '@/text/en/correction'
+import { methodWord } from '@/text/en/correction'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { duration, money, number } from '@/text/formats'
 
@@ -10,14 +10,12 @@ export function changedPanels(
   from: Offer,
   to: Offer,
 ): { change: string; panels: string[] }[] {
-  const before = new Map(
-    from.correction.panels.map(({ judged, option }) => [judged.panel.id, option.process]),
-  )
+  const before = new Map(from.correction.panels.map(({ judged, option }) => [judged.panel.id, option.method]))
   const byChange = new Map<string, string[]>()
   for (const { judged, option } of to.correction.panels) {
     const was = before.get(judged.panel.id)!
-    if (was.key === option.process.key) continue
-    const change = `${processWord(option.process.key)} instead of ${processWord(was.key)}`
+    if (was.key === option.method.key) continue
+    const change = `${methodWord(option.method)} instead of ${methodWord(was)}`
     byChange.set(change, [...(byChange.get(change) ?? []), staffPanelName(region, judged.panel.id)])
   }
   return [...byChange].map(([change, panels]) => ({ change, panels }))

@@ -3,14 +3,14 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
-import { ceilingOf, farthest, kneeOf, type Locks, type ProcessKey, vehicleFrontier } from '@/core/correction'
+import { ceilingOf, farthest, kneeOf, type Locks, type MethodKey, vehicleFrontier } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { agree, collectionFor } from '@/server/quotes/agree-actions'
-import { CEILING_WORDS, PROCESS_NAME } from '@/text/en/correction'
+import { CEILING_WORDS, methodTitle } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
 import { clock, duration, figure, measured, money, number, screenDay, unitSign } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
@@ -23,8 +23,8 @@ import { quoteDraftKey } from '../quote/draft-key'
 import { Breaches } from './breaches'
 import { Difference } from './difference'
 import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
+import { methodColour } from './method-scale'
 import { PanelWays } from './panel-ways'
-import { processColour } from './process-scale'
 
 type Props = {
   jobId: JobId
@@ -80,8 +80,8 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
   const here = frontier.points[at]!
   const offer = useMemo(() => offerAt(here.minutes), [offerAt, here.minutes])
   const { correction, price } = offer
-  const processes = (): Record<string, ProcessKey> =>
-    Object.fromEntries(correction.panels.map(({ judged, option }) => [judged.panel.id, option.process.key]))
+  const processes = (): Record<string, MethodKey> =>
+    Object.fromEntries(correction.panels.map(({ judged, option }) => [judged.panel.id, option.method.key]))
   const later = frontier.points[pointAt(frontier.points, here.minutes + HOUR)]!
   const laterOffer = offerAt(later.minutes)
 
@@ -106,10 +106,10 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
     correction.panels.map(({ judged: { panel, budget }, option }): [string, PanelFace] => [
       panel.id,
       {
-        fill: processColour(option.process.key),
+        fill: methodColour(option.method, input.methods),
         ink: 'var(--c-ink)',
         text: option.removalUm > 0 ? figure(region, 'depth', option.removalUm, 1) : '',
-        label: `${staffPanel(region, panel.id)}: ${PROCESS_NAME[option.process.key]}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
+        label: `${staffPanel(region, panel.id)}: ${methodTitle(option.method)}, ${figure(region, 'depth', option.removalUm, 1)} of ${measured(region, 'depth', budget.budgetUm, 1)}`,
       },
     ]),
   )
@@ -258,7 +258,6 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
           <PanelWays
             ways={ways}
             chosen={chosen}
-            care={template.care}
             onLock={(process) =>
               settle(() => {
                 const { [selected]: _, ...others } = locks

@@ -8,7 +8,7 @@ import type { Setup } from '@/core/shop'
 import { namesOf } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
-import { PROCESS_NAME } from '@/text/en/correction'
+import { methodTitle } from '@/text/en/correction'
 import { placingReason } from '@/text/en/placing'
 import { staffPanel } from '@/text/en/staff-panels'
 import { expectationText, partlyText } from '@/text/expectation'
@@ -83,7 +83,7 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
         <dt className="text-ink-soft">Protection</dt>
         <dd>
           {layers.length === 0
-            ? correction.panels.some(({ option }) => option.process.leavesProtection)
+            ? correction.panels.some(({ option }) => option.method.leavesProtection)
               ? 'From the all-in-one polish'
               : 'None'
             : layers.map(({ name }) => name).join(', then ')}
@@ -191,7 +191,7 @@ function PanelTable({ choices, region }: { choices: readonly PanelChoice[]; regi
       <thead className="text-left text-ink-soft">
         <tr>
           <th className="font-normal">Panel</th>
-          <th className="font-normal">Process</th>
+          <th className="font-normal">Method</th>
           <th className="text-right font-normal">takes, {unitSign(region, 'depth')}</th>
           <th className="text-right font-normal">of</th>
         </tr>
@@ -200,7 +200,7 @@ function PanelTable({ choices, region }: { choices: readonly PanelChoice[]; regi
         {choices.map(({ judged, option }) => (
           <tr key={judged.panel.id} className="border-t border-line">
             <td className="py-1 pr-2">{staffPanel(region, judged.panel.id)}</td>
-            <td className="py-1 pr-2">{PROCESS_NAME[option.process.key]}</td>
+            <td className="py-1 pr-2">{methodTitle(option.method)}</td>
             <td className="py-1 text-right">{figure(region, 'depth', option.removalUm, 1)}</td>
             <td className="py-1 text-right text-ink-soft">
               {figure(region, 'depth', judged.budget.budgetUm, 1)}

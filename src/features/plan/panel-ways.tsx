@@ -1,16 +1,9 @@
 'use client'
 
 import { RadioGroup } from 'radix-ui'
-import {
-  CARE,
-  type Care,
-  clearedBy,
-  type PanelOption,
-  type ProcessKey,
-  type PanelWays as Ways,
-} from '@/core/correction'
+import { clearedBy, type MethodKey, type PanelOption, type PanelWays as Ways } from '@/core/correction'
 import { wholeIndex } from '@/core/survey'
-import { FORBIDDEN, PROCESS_NAME } from '@/text/en/correction'
+import { FORBIDDEN, methodTitle, toolsText } from '@/text/en/correction'
 import { whyThis } from '@/text/en/offer'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
@@ -21,12 +14,11 @@ import { useRegion } from '@/ui/region'
 type Props = {
   ways: Ways
   chosen: PanelOption
-  care: Care
-  onLock: (process: ProcessKey | undefined) => void
+  onLock: (process: MethodKey | undefined) => void
 }
 
 /** What is open to one panel, what is not and why; a process can be held there, and the rest is solved around it. */
-export function PanelWays({ ways, chosen, care, onLock }: Props) {
+export function PanelWays({ ways, chosen, onLock }: Props) {
   const region = useRegion()
   const { judged, open, forbidden, locked, all } = ways
   return (
@@ -40,17 +32,17 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
       </header>
       <RadioGroup.Root
         className="mt-2 grid gap-1.5"
-        aria-label="Process"
-        value={chosen.process.key}
-        onValueChange={(key) => onLock(key as ProcessKey)}
+        aria-label="Method"
+        value={chosen.method.key}
+        onValueChange={(key) => onLock(key as MethodKey)}
       >
-        {open.map(({ process, removalUm, minutes, indexAfter }) => (
+        {open.map(({ method, removalUm, minutes, indexAfter }) => (
           <RadioGroup.Item
-            key={process.key}
-            value={process.key}
+            key={method.key}
+            value={method.key}
             className="flex min-h-11 flex-wrap items-center justify-between gap-x-3 rounded border border-ink-soft/40 px-3 py-1.5 text-left text-[15px] hover:bg-lichen data-[state=checked]:border-fern data-[state=checked]:ring-2 data-[state=checked]:ring-fern"
           >
-            <span className="font-head font-semibold">{PROCESS_NAME[process.key]}</span>
+            <span className="font-head font-semibold">{methodTitle(method)}</span>
             <span className="text-sm text-ink-soft">
               {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}, to{' '}
               {wholeIndex(indexAfter)}
@@ -70,13 +62,17 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
         <p className="mt-2 text-sm text-ink-soft">Chosen by the curve. Touch one to lock it.</p>
       )}
       <p className="mt-2 border-l-4 border-fern-soft pl-3 text-[15px]">{whyThis(region, chosen, all)}</p>
-      <Inside option={chosen} ways={ways} care={care} />
+      {chosen.cautions.map(({ id }) => (
+        <p key={id} className="mt-2 border-l-4 border-copper bg-copper-soft px-3 py-1 text-[15px]">
+          {FORBIDDEN[id]}
+        </p>
+      ))}
+      <Inside option={chosen} ways={ways} />
       {forbidden.length > 0 && (
         <ul className="mt-2 border-t border-line pt-2 text-sm">
-          {forbidden.map(({ process, broken }) => (
-            <li key={process.key} className="text-ink-soft">
-              <strong className="text-copper">{PROCESS_NAME[process.key]}: no.</strong>{' '}
-              {FORBIDDEN[broken[0]!.id]}
+          {forbidden.map(({ method, broken }) => (
+            <li key={method.key} className="text-ink-soft">
+              <strong className="text-copper">{methodTitle(method)}: no.</strong> {FORBIDDEN[broken[0]!.id]}
             </li>
           ))}
         </ul>
@@ -86,10 +82,10 @@ export function PanelWays({ ways, chosen, care, onLock }: Props) {
 }
 
 /** What the chosen process does here: to each defect, with which pad, and what its minutes are made of. */
-function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care: Care }) {
+function Inside({ option, ways }: { option: PanelOption; ways: Ways }) {
   const region = useRegion()
   const defects = ways.judged.condition.costs.map(({ defect }) => defect)
-  const cut = { removalUm: option.removalUm, reached: CARE[care].reached }
+  const { cut } = option
   return (
     <div className="mt-3 grid gap-x-6 gap-y-2 text-sm sm:grid-cols-2">
       {defects.length > 0 && (
@@ -117,15 +113,13 @@ function Inside({ option, ways, care }: { option: PanelOption; ways: Ways; care:
           )}
         </ul>
       )}
-      {option.process.steps.length > 0 && (
+      {option.method.steps.length > 0 && (
         <ul aria-label="Steps and their minutes">
-          {option.process.steps.map((step, at) => {
+          {option.method.steps.map((step, at) => {
             const part = option.parts[at]!
             return (
-              <li key={`${step.role}-${step.pad}`} className="border-b border-line py-1">
-                <span className="block">
-                  {step.pad}, {step.liquid.toLowerCase()}, {step.machine.toLowerCase()}
-                </span>
+              <li key={at} className="border-b border-line py-1">
+                <span className="block">{toolsText(step)}</span>
                 <span className="text-ink-soft">
                   {duration(region, part.minutes)}: {number(region, part.sections, 1)} sections ×{' '}
                   {step.passes} passes {Math.round(part.machine)} min, wiping and checking{' '}

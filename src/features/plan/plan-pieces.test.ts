@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
-import { PROCESS_KEYS } from '@/core/correction'
+import { LEAVE, offered, SEEDED_METHODS } from '@/core/correction'
 import { markPath } from '../photos/marked-photo'
 import { pointAt } from './frontier-curve'
-import { processColour } from './process-scale'
+import { methodColour } from './method-scale'
 
 const POINTS = [
   { minutes: 0, gain: 0 },
@@ -16,10 +16,11 @@ test('a hand on the curve gets the last point that costs no more than where it i
   ])
 })
 
-test('every process has a colour of its own, and leaving a panel has none', () => {
-  const colours = PROCESS_KEYS.map(processColour)
-  expect(new Set(colours).size).toBe(PROCESS_KEYS.length)
-  expect(processColour('leave')).toBe('var(--c-sheet)')
+test('every method has a colour of its own, and leaving a panel has none', () => {
+  const methods = offered(SEEDED_METHODS)
+  const colours = methods.map((method) => methodColour(method, methods))
+  expect(new Set(colours).size).toBe(methods.length)
+  expect(methodColour(LEAVE, methods)).toBe('var(--c-sheet)')
 })
 
 test('marks keep their place on a picture of any size', () => {

@@ -3,7 +3,7 @@ import type { JobId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import type { VehicleJudgement } from '@/core/survey'
 import { factorOf, type StudyInput, studyGroup } from '@/core/test-spot'
-import { GROUP, hardnessText, processWord } from '@/text/en/correction'
+import { GROUP, hardnessText, wordOf } from '@/text/en/correction'
 import { PatientLink } from '@/ui/patient-link'
 
 type Props = { jobId: JobId; study: StudyInput; judgement: VehicleJudgement; region: Region }
@@ -23,7 +23,7 @@ export function SpotStrip({ jobId, study, judgement, region }: Props) {
           <p key={group}>
             <span className="text-ink-soft">{GROUP[group].name}:</span>{' '}
             {settled ? (
-              <strong>{processWord(settled)} was enough</strong>
+              <strong>{wordOf(study.methods, settled.key)} was enough</strong>
             ) : attempts.length > 0 ? (
               <strong>still trying</strong>
             ) : (

@@ -13,7 +13,7 @@ export type Paper = {
   packageName: string
   pitch: string
   /** What each panel gets, for the drawing. */
-  panels: Pick<Summary['panels'][number], 'id' | 'process'>[]
+  panels: Pick<Summary['panels'][number], 'id' | 'takesUm'>[]
   note: string
   text: QuoteText
 }
@@ -36,7 +36,7 @@ function paperWith(
     },
     packageName,
     pitch: text.pitch ?? pitchOf(setup, packageKey, text.language),
-    panels: summary.panels.map(({ id, process }) => ({ id, process })),
+    panels: summary.panels.map(({ id, takesUm }) => ({ id, takesUm })),
     note,
     text,
   }

@@ -1,5 +1,4 @@
 import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
-import { PROCESSES } from '@/core/correction'
 import type { QuoteRow, QuoteText } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
@@ -8,20 +7,23 @@ import type { Paper } from './paper'
 
 /** The quote as a PDF: the same words as on the screen, on one or two sheets of A4, with its own fonts inside. */
 
-/** From left alone to the strongest process there is. */
+/** From left alone to the most a panel ever gives at once. */
 const SHADES = ['#fbf9f2', '#dfe7d8', '#c5d6c1', '#a3bfa2', '#7fa584', '#5c8a67', '#3c6e4b']
 
-/** The unfolded car with every panel in the shade of its process, strongest darkest. */
+/** What the darkest shade stands for, µm. */
+const DARKEST_UM = 4
+
+const shadeOf = (takesUm = 0) =>
+  SHADES[
+    takesUm === 0
+      ? 0
+      : Math.max(1, Math.min(SHADES.length - 1, Math.ceil((takesUm / DARKEST_UM) * (SHADES.length - 1))))
+  ]!
+
+/** The unfolded car with every panel in the shade of what is taken from it. */
 function PlanDrawing({ paper }: { paper: Paper }) {
   const { viewBox, panels, backdrop } = bodyPlan(paper.vehicle.shape)
-  const shadeOf = (process: string | undefined) =>
-    SHADES[
-      Math.max(
-        0,
-        PROCESSES.findIndex(({ key }) => key === process),
-      )
-    ]!
-  const given = new Map(paper.panels.map(({ id, process }) => [id, process]))
+  const given = new Map(paper.panels.map(({ id, takesUm }) => [id, takesUm]))
   const under = backdrop.filter(({ kind }) => kind === 'shell' || kind === 'bed')
   const over = backdrop.filter(({ kind }) => kind !== 'shell' && kind !== 'bed' && kind !== 'line')
   const fill = { shell: '#c4cdb4', bed: '#e2e5d4', glass: '#c3cdc6', wheel: '#39443d' } as Record<

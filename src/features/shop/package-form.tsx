@@ -2,12 +2,12 @@
 
 import type { ReactNode } from 'react'
 import { OTHER_SURFACES, type Product } from '@/core/coating'
-import { CARES, PROCESSES, type ProcessKey } from '@/core/correction'
+import { CARES, type Method, offered } from '@/core/correction'
 import { LANGUAGE_NAME } from '@/core/customer'
 import { toProductId } from '@/core/ids'
 import { EXTRA, EXTRA_KEYS, type PackageTemplate, packageBreaches, type Vendor } from '@/core/offer'
 import { LANGUAGES, type Region } from '@/core/region'
-import { CARE_LEVEL, PROCESS_NAME } from '@/text/en/correction'
+import { CARE_LEVEL, methodTitle } from '@/text/en/correction'
 import { extraName, surfaceName, tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { duration, money } from '@/text/formats'
@@ -21,6 +21,7 @@ type Props = {
   template: PackageTemplate
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
+  methods: readonly Method[]
   region: Region
   fault: { message: string; field?: string } | undefined
   onChange: (template: PackageTemplate) => void
@@ -32,7 +33,16 @@ const MOST_LAYERS = 4
 const NOT_CHOSEN = toProductId('')
 
 /** One package, field by field. What speaks against it on any car stands under the layers while it is put together. */
-export function PackageForm({ template, catalogue, vendors, region, fault, onChange, onRemove }: Props) {
+export function PackageForm({
+  template,
+  catalogue,
+  vendors,
+  methods,
+  region,
+  fault,
+  onChange,
+  onRemove,
+}: Props) {
   const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
   const error = (field: string) => (fault?.field === field ? fault.message : undefined)
   const forPaint = catalogue.filter(({ surfaces }) => surfaces.includes('paint'))
@@ -72,18 +82,15 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
         </div>
       </fieldset>
       <div className="grid gap-4 sm:grid-cols-2">
-        <Field
-          label="Strongest process"
-          hint="Each panel gets this or something milder, as its paint allows."
-        >
+        <Field label="Strongest method" hint="Each panel gets this or something milder, as its paint allows.">
           <select
             className="field"
             value={template.strongest}
-            onChange={(event) => set({ strongest: event.target.value as ProcessKey })}
+            onChange={(event) => set({ strongest: event.target.value })}
           >
-            {PROCESSES.map(({ key }) => (
-              <option key={key} value={key}>
-                {PROCESS_NAME[key]}
+            {offered(methods).map((method) => (
+              <option key={method.key} value={method.key}>
+                {methodTitle(method)}
               </option>
             ))}
           </select>
@@ -130,7 +137,7 @@ export function PackageForm({ template, catalogue, vendors, region, fault, onCha
             {error('layers')}
           </p>
         )}
-        <Breaches broken={packageBreaches(template, { catalogue, vendors })} />
+        <Breaches broken={packageBreaches(template, { catalogue, vendors, methods })} />
       </Part>
       <Part title="On other surfaces">
         <div className="grid gap-2 sm:grid-cols-3">

@@ -4,6 +4,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import type { Refusal } from '@/core/answer'
 import type { Product } from '@/core/coating'
+import type { Method } from '@/core/correction'
 import { NO_PITCH, type PackageTemplate, type Vendor } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { keepPackages } from '@/server/shop/package-actions'
@@ -17,6 +18,7 @@ type Props = {
   packages: readonly PackageTemplate[]
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
+  methods: readonly Method[]
   version: number
   region: Region
 }
@@ -35,7 +37,14 @@ function faultIn({ field, message }: Refusal): { at: number; field: string; mess
 }
 
 /** What the shop sells: each package as a list of what is done, applied and brought in. Kept all together. */
-export function PackagesScreen({ packages: stored, catalogue, vendors, version: readAt, region }: Props) {
+export function PackagesScreen({
+  packages: stored,
+  catalogue,
+  vendors,
+  methods,
+  version: readAt,
+  region,
+}: Props) {
   const [packages, setPackages] = useState(stored)
   const [version, setVersion] = useState(readAt)
   const [open, setOpen] = useState(stored[0]!.key)
@@ -130,6 +139,7 @@ export function PackagesScreen({ packages: stored, catalogue, vendors, version: 
             template={current}
             catalogue={catalogue}
             vendors={vendors}
+            methods={methods}
             region={region}
             fault={fault}
             onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}

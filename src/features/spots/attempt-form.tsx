@@ -1,7 +1,7 @@
 'use client'
 
-import { useId, useState } from 'react'
-import { type PanelGroup, type PanelOption, PROCESSES, type ProcessKey } from '@/core/correction'
+import { useState } from 'react'
+import { LIQUIDS, MACHINES, type MethodKey, PADS, type PanelGroup, type PanelOption } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import {
@@ -11,14 +11,24 @@ import {
   type PanelJudgement,
   type Severity,
 } from '@/core/survey'
-import { HAZES, type Haze, HEATS, type Heat, VERDICTS, type Verdict } from '@/core/test-spot'
+import {
+  type AttemptStep,
+  HAZES,
+  type Haze,
+  HEATS,
+  type Heat,
+  VERDICTS,
+  type Verdict,
+} from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
-import { PROCESS_NAME, SPOT_VERDICT } from '@/text/en/correction'
+import { FORBIDDEN, methodTitle, SPOT_VERDICT } from '@/text/en/correction'
+import { sentence } from '@/text/en/sentence'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { unitSign } from '@/text/formats'
 import { markTitle } from '@/text/marks'
 import { numberOf, readQuantity } from '@/text/typed'
+import { workWords } from '@/text/work'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -27,14 +37,14 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
-import { markOn, rungOf } from './ladder'
+import { markOn, stepsOf } from './ladder'
 
 type Props = {
   jobId: JobId
   judged: PanelJudgement
   group: PanelGroup
   open: readonly PanelOption[]
-  proposed: ProcessKey
+  proposed: MethodKey
   album: Photos
 }
 
@@ -48,9 +58,16 @@ const readings = (region: Region, text: string) =>
       return typed.kind === 'number' ? typed.value : Number.NaN
     })
 const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
-const all = (of: 'machine' | 'pad' | 'liquid') => [
-  ...new Set(PROCESSES.flatMap(({ steps }) => steps.map((step) => step[of]))),
-]
+const TOOLS = { machine: MACHINES, pad: PADS, liquid: LIQUIDS } as const
+const TOOL_LABEL = { machine: 'Machine', pad: 'Pad', liquid: 'Liquid' } as const
+
+/** A step as it is typed. */
+type TypedStep = Omit<AttemptStep, 'dial' | 'passes' | 'sectionM'> & {
+  dial: string
+  passes: string
+  sectionM: string
+}
+
 const SEVERITIES: readonly Severity[] = [1, 2, 3]
 const POLISHABLE = DEFECT_KINDS.filter((kind) => DEFECT_MODEL[kind].mend === 'polish')
 
@@ -60,7 +77,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
   const depth = unitSign(region, 'depth')
   const mark = markOn(judged)
   const [process, setProcess] = useState(proposed)
-  const [rung, setRung] = useState(() => typedRung(proposed))
+  const [steps, setSteps] = useState(() => typedSteps(open, proposed))
   const [kind, setKind] = useState<DefectKind>(mark.kind)
   const [severity, setSeverity] = useState<Severity>(mark.severity)
   const [cleared, setCleared] = useState('')
@@ -75,12 +92,12 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
   // What is photographed while the form is open is of this spot.
   const photoId = chosenPhoto ?? photos.slice(before).at(-1)?.id ?? ''
   const { run, pending, refusal } = useAction()
-  const list = useId()
+  const rung = open.find(({ method }) => method.key === process)
   const error = (...fields: string[]) =>
     refusal && fields.includes(refusal.field.split('.')[1] ?? '') ? refusal.message : undefined
-  const climb = (key: ProcessKey) => {
+  const climb = (key: MethodKey) => {
     setProcess(key)
-    setRung(typedRung(key))
+    setSteps(typedSteps(open, key))
   }
   const keep = () =>
     run(keepAttempt, {
@@ -89,12 +106,12 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         panel: judged.panel.id,
         group,
         process,
-        machine: rung.machine,
-        pad: rung.pad,
-        liquid: rung.liquid,
-        speed: numberOf(rung.speed),
-        passes: numberOf(rung.passes),
-        sectionM: numberOf(rung.sectionM),
+        steps: steps.map((step) => ({
+          ...step,
+          dial: numberOf(step.dial),
+          passes: numberOf(step.passes),
+          sectionM: numberOf(step.sectionM),
+        })),
         mark: { kind, severity },
         cleared: numberOf(cleared) / 100,
         haze,
@@ -111,20 +128,15 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     value: string,
     change: (value: string) => void,
     field: string,
-    more: { hint?: string; list?: readonly string[]; decimal?: boolean; quantity?: 'length' } = {},
+    more: { hint?: string; decimal?: boolean } = {},
   ) => (
     <Field label={label} {...(more.hint ? { hint: more.hint } : {})} error={error(field)}>
       {more.decimal ? (
-        <NumberInput
-          value={value}
-          onChange={change}
-          {...(more.quantity ? { quantity: more.quantity } : {})}
-        />
+        <NumberInput value={value} onChange={change} />
       ) : (
         <input
           className="field"
           autoComplete="off"
-          list={more.list ? `${list}-${field}` : undefined}
           value={value}
           onChange={(event) => change(event.target.value)}
         />
@@ -135,37 +147,24 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     <section className="sheet mt-5 space-y-4 p-4" aria-label="Record a test spot">
       <h2 className="text-xl">Record a test spot: {staffPanelName(region, judged.panel.id)}</h2>
       <Choice
-        label="Process"
-        options={open.map(({ process: { key } }) => ({ value: key, name: PROCESS_NAME[key] }))}
+        label="Method"
+        options={open.map(({ method }) => ({ value: method.key, name: methodTitle(method) }))}
         value={process}
         onChange={climb}
       />
-      <div className="grid gap-3 sm:grid-cols-3">
-        {text('Machine', rung.machine, (machine) => setRung({ ...rung, machine }), 'machine', {
-          list: all('machine'),
-        })}
-        {text('Pad', rung.pad, (pad) => setRung({ ...rung, pad }), 'pad', { list: all('pad') })}
-        {text('Liquid', rung.liquid, (liquid) => setRung({ ...rung, liquid }), 'liquid', {
-          list: all('liquid'),
-        })}
-        {text('Speed on the dial', rung.speed, (speed) => setRung({ ...rung, speed }), 'speed', {
-          decimal: true,
-        })}
-        {text('Passes', rung.passes, (passes) => setRung({ ...rung, passes }), 'passes', { decimal: true })}
-        {text(
-          `Square, ${unitSign(region, 'length')}`,
-          rung.sectionM,
-          (sectionM) => setRung({ ...rung, sectionM }),
-          'sectionM',
-          { decimal: true, quantity: 'length' },
-        )}
-      </div>
-      {(['machine', 'pad', 'liquid'] as const).map((of) => (
-        <datalist key={of} id={`${list}-${of}`}>
-          {all(of).map((value) => (
-            <option key={value} value={value} />
-          ))}
-        </datalist>
+      {[...(rung?.broken ?? []), ...(rung?.cautions ?? [])].map(({ id }) => (
+        <p key={id} className="border-l-4 border-copper bg-copper-soft px-3 py-1 text-[15px]">
+          {FORBIDDEN[id]}
+        </p>
+      ))}
+      {steps.map((step, at) => (
+        <TypedStepFields
+          key={at}
+          step={step}
+          name={stepTitle(at, steps.length)}
+          error={(field) => (refusal?.field === `attempt.steps.${at}.${field}` ? refusal.message : undefined)}
+          onChange={(next) => setSteps(steps.with(at, next))}
+        />
       ))}
       <div className="grid gap-3 sm:grid-cols-[1fr_auto_8rem]">
         <Field label="Defect">
@@ -279,14 +278,73 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
   )
 }
 
-function typedRung(process: ProcessKey) {
-  const { machine, pad, liquid, passes, sectionM } = rungOf(process)
-  return {
-    machine,
-    pad,
-    liquid,
-    speed: machine === 'Rotary' ? '3' : '5',
-    passes: String(passes),
-    sectionM: String(sectionM),
-  }
+const typedSteps = (open: readonly PanelOption[], key: MethodKey): TypedStep[] => {
+  const option = open.find(({ method }) => method.key === key)
+  return (option ? stepsOf(option) : []).map((step) => ({
+    ...step,
+    dial: String(step.dial),
+    passes: String(step.passes),
+    sectionM: String(step.sectionM),
+  }))
+}
+
+const stepTitle = (at: number, of: number) =>
+  of === 1 ? 'The step' : at === of - 1 ? 'Finishing step' : at === 0 ? 'Cutting step' : `Step ${at + 1}`
+
+/** One step of the attempt: what was on the machine and how it was worked. */
+function TypedStepFields({
+  step,
+  name,
+  error,
+  onChange,
+}: {
+  step: TypedStep
+  name: string
+  error: (field: string) => string | undefined
+  onChange: (step: TypedStep) => void
+}) {
+  const region = useRegion()
+  const words = workWords(region)
+  const typed = (field: 'dial' | 'passes' | 'sectionM', label: string, quantity?: 'length') => (
+    <Field label={label} error={error(field)}>
+      <NumberInput
+        value={step[field]}
+        onChange={(value) => onChange({ ...step, [field]: value })}
+        {...(quantity ? { quantity } : {})}
+      />
+    </Field>
+  )
+  return (
+    <fieldset>
+      <legend className="font-semibold">{name}</legend>
+      <div className="mt-1 grid gap-3 sm:grid-cols-3">
+        {(['machine', 'pad', 'liquid'] as const).map((tool) => (
+          <Field key={tool} label={TOOL_LABEL[tool]} error={error(tool)}>
+            <select
+              className="field"
+              value={step[tool]}
+              onChange={(event) => onChange({ ...step, [tool]: event.target.value })}
+            >
+              {TOOLS[tool].map((kind) => (
+                <option key={kind} value={kind}>
+                  {sentence((words[tool] as Record<string, string>)[kind]!)}
+                </option>
+              ))}
+            </select>
+          </Field>
+        ))}
+        {typed('dial', 'Speed on the dial')}
+        {typed('passes', 'Passes')}
+        {typed('sectionM', `Square, ${unitSign(region, 'length')}`, 'length')}
+        <Field label="Name on the bottle (optional)" error={error('product')}>
+          <input
+            className="field"
+            autoComplete="off"
+            value={step.product}
+            onChange={(event) => onChange({ ...step, product: event.target.value })}
+          />
+        </Field>
+      </div>
+    </fieldset>
+  )
 }

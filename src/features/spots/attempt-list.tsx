@@ -2,14 +2,16 @@
 
 import Image from 'next/image'
 import type { JobId } from '@/core/ids'
-import { removalBetween } from '@/core/survey'
+import { removalAtSpot } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
-import { PROCESS_NAME, SPOT_VERDICT } from '@/text/en/correction'
+import { SPOT_VERDICT, toolsText } from '@/text/en/correction'
+import { sentence } from '@/text/en/sentence'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
+import { useMethodNames } from '@/ui/methods'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
@@ -23,6 +25,7 @@ type Props = {
 /** What was tried on a group so far, as rungs of a ladder from the first upwards. */
 export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
   const region = useRegion()
+  const { title } = useMethodNames()
   const { run, pending, refusal } = useAction()
   if (attempts.length === 0) return null
   return (
@@ -30,13 +33,13 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
       <h2 className="text-xl">Tried so far</h2>
       <ol className="mt-1 space-y-2">
         {attempts.map((attempt) => {
-          const removal = removalBetween(attempt.beforeUm, attempt.afterUm)
+          const removal = removalAtSpot(attempt.beforeUm, attempt.afterUm)
           return (
             <li key={attempt.id} className="flex gap-3 border-l-4 border-fern-soft pl-3 text-[15px]">
               <div className="grow">
                 <p className="flex flex-wrap justify-between gap-x-4">
                   <strong>
-                    {PROCESS_NAME[attempt.process]} on {attempt.panel.replaceAll('-', ' ')}
+                    {title(attempt.process)} on {attempt.panel.replaceAll('-', ' ')}
                   </strong>
                   <span
                     className={attempt.verdict === 'too-much' ? 'font-semibold text-copper' : 'font-semibold'}
@@ -53,11 +56,14 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                     : ''}
                   .
                 </p>
-                <p className="text-sm text-ink-soft">
-                  {attempt.pad}, {attempt.liquid}, {attempt.machine} at {attempt.speed}, {attempt.passes}{' '}
-                  passes on {measured(region, 'length', attempt.sectionM, 2)}.{' '}
-                  {moment(region, attempt.madeAt, now)}.
-                </p>
+                {attempt.steps.map((step, at) => (
+                  <p key={at} className="text-sm text-ink-soft">
+                    {sentence(toolsText(step))} at {step.dial}, {step.passes} passes on{' '}
+                    {measured(region, 'length', step.sectionM, 2)}
+                    {step.product ? ` (${step.product})` : ''}.
+                  </p>
+                ))}
+                <p className="text-sm text-ink-soft">{moment(region, attempt.madeAt, now)}</p>
                 {attempt.note && <p className="text-sm italic">“{attempt.note}”</p>}
                 {!readOnly && (
                   <button

@@ -1,10 +1,10 @@
 import { describe, expect, test } from 'vitest'
-import { PROCESSES } from '@/core/correction'
+import { offered, type PanelOption, SEEDED_METHODS } from '@/core/correction'
 import { chips, offerInput, swirls } from '@/core/offer/offer.fixture'
 import { DEFECT_MODEL } from '@/core/survey'
 import { studyGroup } from '@/core/test-spot'
 import { attempt } from '@/core/test-spot/spots.fixture'
-import { ladderFor, markOn, panelToTry, rungOf } from './ladder'
+import { ladderFor, markOn, panelToTry, stepsOf } from './ladder'
 
 const { judgement } = offerInput({ thin: ['roof'] })
 const panel = (id: string) => judgement.panels.find((judged) => judged.panel.id === id)!
@@ -13,29 +13,32 @@ const study = (attempts: Parameters<typeof attempt>[0][] = []) =>
     hardness: 'medium',
     paint: { make: '', colour: '', colourCode: '', paintSystem: 'clear-over-base' },
     memory: [],
-    attempts: attempts.map(attempt),
+    methods: SEEDED_METHODS,
+    attempts: attempts.map((each) => attempt(each)),
   })
-const keys = (options: readonly { process: { key: string } }[]) => options.map(({ process: { key } }) => key)
+const METHODS = offered(SEEDED_METHODS)
+const keys = (options: readonly PanelOption[]) => options.map(({ method: { key } }) => key)
 
 describe('the ladder of one panel', () => {
   test('leaves out what the rules forbid there, and says why', () => {
-    const { open, forbidden } = ladderFor(panel('front-bumper'), study(), 'clear-over-base')
+    const { open, forbidden } = ladderFor(panel('front-bumper'), study(), METHODS)
     expect(keys(open)).not.toContain('two-step')
     expect(forbidden.every(({ broken }) => broken.length > 0)).toBe(true)
-    expect(open.length + forbidden.length).toBe(PROCESSES.length - 1)
+    expect(open.length + forbidden.length).toBe(SEEDED_METHODS.length - 1)
   })
   test('a panel without paint to spare has no rung', () => {
-    expect(ladderFor(panel('roof'), study(), 'clear-over-base').open).toEqual([])
+    expect(ladderFor(panel('roof'), study(), METHODS).open).toEqual([])
   })
   test('what a spot has shown does not shorten it: a spot is there to find out', () => {
     const settled = study([{ process: 'one-step-polish', verdict: 'enough' }])
-    expect(settled.settled).toBe('one-step-polish')
-    expect(keys(ladderFor(panel('bonnet'), settled, 'clear-over-base').open)).toContain('two-step')
+    expect(settled.settled?.key).toBe('one-step-polish')
+    expect(keys(ladderFor(panel('bonnet'), settled, METHODS).open)).toContain('two-step')
   })
-  test('every rung fills the form with its first step, on a square that fits a spot', () => {
-    for (const { key, steps } of PROCESSES.filter((process) => process.steps.length > 0)) {
-      expect(rungOf(key).pad).toBe(steps[0]!.pad)
-      expect(rungOf(key).sectionM).toBeLessThanOrEqual(0.6)
+  test('every rung fills the form with its steps, on squares that fit a spot', () => {
+    for (const option of ladderFor(panel('bonnet'), study(), METHODS).open) {
+      const steps = stepsOf(option)
+      expect(steps.map(({ pad }) => pad)).toEqual(option.method.steps.map(({ pad }) => pad))
+      for (const { sectionM } of steps) expect(sectionM).toBeLessThanOrEqual(0.6)
     }
   })
 })

@@ -1,36 +1,37 @@
-import {
-  type PanelOption,
-  PROCESS_KEYS,
-  PROCESSES,
-  type ProcessKey,
-  panelGroup,
-  panelOption,
-} from '@/core/correction'
+import { type Method, type PanelOption, panelGroup, panelOption, unprobed } from '@/core/correction'
 import { DEFECT_MODEL, type Defect, type PanelJudgement, type VehicleJudgement } from '@/core/survey'
-import { type Attempt, factorOf, type GroupStudy } from '@/core/test-spot'
-import type { PaintSystem } from '@/core/vehicle'
+import { type Attempt, type AttemptStep, depthOf, factorOf, type GroupStudy } from '@/core/test-spot'
+import type { LocalDay } from '@/core/time'
 
-/** What may be tried on a panel, mildest first, and what may not with the rules it breaks. What spots showed is left out: a spot is there to find out. */
+/**
+ * What may be tried on a panel, mildest first, and what may not with the rules it breaks. What spots showed is left out: a spot
+ * is there to find out; and what is only done by consent may be tried, since a good spot comes before the consent.
+ */
 export function ladderFor(
   judged: PanelJudgement,
   study: GroupStudy,
-  paintSystem: PaintSystem,
+  methods: readonly Method[],
+  today?: LocalDay,
 ): { open: PanelOption[]; forbidden: PanelOption[] } {
-  const known = { give: factorOf(study.give).factor, tooMuch: [] }
-  const knowledge = { 'metal-original': known, 'metal-repainted': known, plastic: known, other: known }
-  const options = PROCESSES.filter(({ steps }) => steps.length > 0).map((process) =>
-    panelOption(judged, process, {
-      paintSystem,
-      knowledge,
-      care: 'usual',
-      strongest: PROCESS_KEYS.at(-1)!,
-      underCoating: true,
-    }),
-  )
-  return {
-    open: options.filter(({ broken }) => broken.length === 0),
-    forbidden: options.filter(({ broken }) => broken.length > 0),
+  const group = panelGroup(judged)
+  const known = {
+    ...unprobed('medium'),
+    [group]: { give: factorOf(study.give).factor, depth: depthOf(study).factor, tooMuch: [], good: [] },
   }
+  const options = methods
+    .filter(({ steps }) => steps.length > 0)
+    .map((method) =>
+      panelOption(judged, method, {
+        methods,
+        knowledge: known,
+        care: 'usual',
+        strongest: methods.at(-1)!.key,
+        underCoating: true,
+        ...(today ? { today } : {}),
+      }),
+    )
+  const stopped = ({ broken }: PanelOption) => broken.some(({ level }) => level === 'stop')
+  return { open: options.filter((option) => !stopped(option)), forbidden: options.filter(stopped) }
 }
 
 /** The mark a spot is judged by: what polishing can clear and costs the panel most; swirls where none is noted. */
@@ -54,11 +55,18 @@ export function panelToTry(judgement: VehicleJudgement, group: Attempt['group'])
   return own.toSorted((a, b) => rank(b) - rank(a))[0]
 }
 
-/** What the form begins with for a rung of the ladder. */
-export function rungOf(
-  process: ProcessKey,
-): Pick<Attempt, 'machine' | 'pad' | 'liquid' | 'passes' | 'sectionM'> {
-  const [step] = PROCESSES.find(({ key }) => key === process)!.steps
-  const { machine, pad, liquid, passes, sectionM } = step!
-  return { machine, pad, liquid, passes, sectionM: Math.min(0.6, sectionM) }
+/** The square a spot is taped off to, m, where the method would work a larger one (common practice). */
+const SQUARE_M = 0.6
+
+/** What the form begins with for a rung of the ladder: the steps of the method, as they would be done on this panel. */
+export function stepsOf({ method }: PanelOption): AttemptStep[] {
+  return method.steps.map(({ machine, pad, liquid, dial, passes, sectionM }) => ({
+    machine,
+    pad,
+    liquid,
+    product: '',
+    dial,
+    passes,
+    sectionM: Math.min(SQUARE_M, sectionM),
+  }))
 }

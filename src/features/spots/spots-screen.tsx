@@ -1,15 +1,15 @@
 'use client'
 
 import { useState } from 'react'
-import { PANEL_GROUPS, type PanelGroup, panelGroup } from '@/core/correction'
+import { offered, PANEL_GROUPS, type PanelGroup, panelGroup } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Photo } from '@/core/photo'
 import type { VehicleJudgement } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import { adviceFor, type StudyInput, studyGroup } from '@/core/test-spot'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
-import { FORBIDDEN, GROUP, PROCESS_NAME, processWord, spotWhy } from '@/text/en/correction'
+import { FORBIDDEN, GROUP, methodTitle, spotWhy, titleOf, wordOf } from '@/text/en/correction'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { useRegion } from '@/ui/region'
@@ -33,6 +33,8 @@ const GROUP_FILL: Record<PanelGroup, string> = {
   'metal-original': 'var(--c-sheet)',
   'metal-repainted': 'color-mix(in oklab, var(--c-bracken) 45%, var(--c-sheet))',
   plastic: 'color-mix(in oklab, var(--c-fern) 30%, var(--c-sheet))',
+  gelcoat: 'color-mix(in oklab, var(--c-fern) 12%, var(--c-sheet))',
+  'gloss-plastic': 'color-mix(in oklab, var(--c-ink) 22%, var(--c-sheet))',
   other: 'var(--c-lichen-deep)',
 }
 
@@ -48,10 +50,10 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
   const judged = judgement.panels.find(({ panel }) => panel.id === selected) ?? first
   const group = panelGroup(judged)
   const studied = studyGroup(group, study)
-  const { open, forbidden } = ladderFor(judged, studied, vehicle.paintSystem)
+  const { open, forbidden } = ladderFor(judged, studied, offered(study.methods), dayIn(region.timezone, now))
   const advice = adviceFor(
     studied,
-    open.map(({ process }) => process.key),
+    offered(study.methods).filter(({ key }) => open.some(({ method }) => method.key === key)),
   )
   const attempts = study.attempts.filter((attempt) => attempt.group === group)
   const number = (each: PanelGroup) => String(present.indexOf(each) + 1)
@@ -107,7 +109,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
                     <span className="block font-head font-semibold">{GROUP[each].name}</span>
                     <span className="block text-sm text-ink-soft">
                       {own.settled
-                        ? `${PROCESS_NAME[own.settled]} was enough`
+                        ? `${titleOf(study.methods, own.settled.key)} was enough`
                         : own.attempts.length > 0
                           ? `${own.attempts.length} tried, not settled`
                           : GROUP[each].means}
@@ -125,22 +127,21 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
           <p className="eyebrow">{GROUP[group].name}</p>
           <h2 className="text-xl">
             {advice.kind === 'try'
-              ? `Next: ${processWord(advice.process)}${advice.gently ? ', more gently' : ''}`
+              ? `Next: ${wordOf(study.methods, advice.process)}${advice.gently ? ', more gently' : ''}`
               : advice.kind === 'settled'
-                ? `Settled: ${processWord(advice.process)}`
+                ? `Settled: ${wordOf(study.methods, advice.process)}`
                 : 'Leave these panels'}
           </h2>
-          <p className="mt-1">{spotWhy(advice.why)}</p>
+          <p className="mt-1">{spotWhy(advice.why, study.methods)}</p>
           {forbidden.length > 0 && (
             <details className="mt-1 text-sm">
               <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
                 Not allowed on the {staffPanelName(region, judged.panel.id)}, and why
               </summary>
               <ul>
-                {forbidden.map(({ process, broken }) => (
-                  <li key={process.key} className="text-ink-soft">
-                    <strong className="text-copper">{PROCESS_NAME[process.key]}:</strong>{' '}
-                    {FORBIDDEN[broken[0]!.id]}
+                {forbidden.map(({ method, broken }) => (
+                  <li key={method.key} className="text-ink-soft">
+                    <strong className="text-copper">{methodTitle(method)}:</strong> {FORBIDDEN[broken[0]!.id]}
                   </li>
                 ))}
               </ul>
@@ -155,7 +156,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
             judged={judged}
             group={group}
             open={open}
-            proposed={advice.kind === 'end' ? open[0]!.process.key : advice.process}
+            proposed={advice.kind === 'end' ? open[0]!.method.key : advice.process}
             album={album}
           />
         )}

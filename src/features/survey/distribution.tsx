@@ -10,7 +10,7 @@ import { figure, measured, unitSign } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { useRegion } from '@/ui/region'
 
-const STANDS_OUT = new Set(['repainted', 'filler-likely', 'thin'])
+const STANDS_OUT = new Set(['repainted', 'filler-likely', 'thin', 'thinner'])
 
 /** The whole vehicle at a glance: what was read on each panel, the level they agree on, and who stands out. */
 export const Distribution = memo(function Distribution({ judgement }: { judgement: VehicleJudgement }) {

@@ -1,4 +1,5 @@
-import type { judgeRecord } from '@/core/survey'
+import { type judgeRecord, LEVEL_PANELS } from '@/core/survey'
+import { REMARK } from '@/text/en/survey'
 import { measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
@@ -13,11 +14,16 @@ export function HowFarRead({ judgement }: { judgement: ReturnType<typeof judgeRe
         <>
           Typical paint depth of this car:{' '}
           <strong className="text-ink">{measured(region, 'depth', judgement.baseline.medianUm)}</strong>, from{' '}
-          {judgement.baseline.panels === 1 ? '1 panel' : `${judgement.baseline.panels} panels`}
+          {`${judgement.baseline.panels} panels`}
         </>
       ) : (
-        'No typical paint depth yet: read at least two metal panels'
+        `No typical paint depth yet: read at least ${LEVEL_PANELS} metal panels`
       )}
+      {judgement.remarks.map((remark) => (
+        <strong key={remark} className="block text-copper">
+          {REMARK[remark]}
+        </strong>
+      ))}
       {judgement.read.of > 0 && (
         <>
           <br />

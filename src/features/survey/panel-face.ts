@@ -29,7 +29,7 @@ export function panelFace(
     text: figure(region, 'depth', statistics.medianUm),
     label: `${staffPanel(region, panel.id)}: ${measured(region, 'depth', statistics.medianUm)}, ${said}`,
     ...(finding.kind === 'thin' ? { mark: 'thin' as const } : {}),
-    ...(finding.kind === 'repainted' || finding.kind === 'filler-likely'
+    ...(['repainted', 'thinner', 'all-high', 'filler-likely'].includes(finding.kind)
       ? { mark: 'repainted' as const }
       : {}),
   }

@@ -116,12 +116,9 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
 function Statistics({ judged: { statistics } }: { judged: PanelJudgement }) {
   const region = useRegion()
   if (!statistics) return null
-  const { meanUm, standardErrorUm, medianUm, minUm, madUm, n } = statistics
+  const { meanUm, uncertaintyUm, medianUm, minUm, madUm, n } = statistics
   const rows = [
-    [
-      'mean',
-      `${figure(region, 'depth', meanUm, 1)}${standardErrorUm === undefined ? '' : ` ± ${figure(region, 'depth', standardErrorUm, 1)}`}`,
-    ],
+    ['mean', `${figure(region, 'depth', meanUm, 1)}± ${figure(region, 'depth', uncertaintyUm, 1)}`],
     ['median', figure(region, 'depth', medianUm, 1)],
     ['lowest', figure(region, 'depth', minUm, 1)],
     ['spread', figure(region, 'depth', madUm, 1)],

@@ -1,4 +1,4 @@
-import { countedUm, mean, removalBetween, standardError } from '@/core/survey'
+import { countedUm, mean, meanFilm, removalBetween, spreadOf } from '@/core/survey'
 import { figure, measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 import type { Round } from './rounds'
@@ -43,7 +43,7 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
         {rows.map(({ id, name, values }, row) => {
           const y = row * ROW + 24
           const centre = mean(values)
-          const error = standardError(values) ?? 0
+          const error = meanFilm(values, spreadOf([{ [panel]: values }]))!.uncertaintyUm
           return (
             <g key={id}>
               <text x={8} y={y - 11} className="fill-ink-soft" fontSize={11}>

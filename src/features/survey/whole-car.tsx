@@ -64,7 +64,7 @@ export const WholeCar = memo(function WholeCar({ judgement, taken, selected, onS
                 <td
                   className={clsx(
                     'pr-3',
-                    ['thin', 'repainted', 'filler-likely'].includes(finding.kind) && 'text-copper',
+                    ['thin', 'thinner', 'repainted', 'filler-likely'].includes(finding.kind) && 'text-copper',
                   )}
                 >
                   {FINDING_NAME[finding.kind].toLowerCase()}

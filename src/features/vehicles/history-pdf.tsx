@@ -1,10 +1,9 @@
 import { Document, Image, Page, renderToBuffer, Text, View } from '@react-pdf/renderer'
 import { WATERS } from '@/core/aftercare'
-import type { ProcessKey } from '@/core/correction'
 import type { HistoryStay, VehicleHistory } from '@/core/history'
 import type { Region } from '@/core/region'
 import { LIFETIME_UM, mean, takenByPanel } from '@/core/survey'
-import { PROCESS_NAME } from '@/text/en/correction'
+import { methodTitle } from '@/text/en/correction'
 import { figure, measured, number, shortDay, unitSign } from '@/text/formats'
 import { historyWords, layerLine } from '@/text/history'
 import { placeTitle } from '@/text/panels'
@@ -17,7 +16,7 @@ import { FERN, Foot, INK, SOFT, styles } from '@/ui/pdf-kit'
 /** A process as the history names it, in the reader’s words where it is one of ours. */
 function processTitle(region: Region, name: string): string {
   const known = Object.entries(workWords(region).process).find(
-    ([key]) => PROCESS_NAME[key as ProcessKey] === name,
+    ([key]) => methodTitle({ key, name: '' }) === name,
   )
   return known ? title(region, known[1]) : name
 }

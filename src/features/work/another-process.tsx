@@ -2,19 +2,20 @@
 
 import { Dialog } from 'radix-ui'
 import { useState } from 'react'
-import type { PanelWay, ProcessKey } from '@/core/correction'
+import type { MethodKey, PanelWay } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Panel } from '@/core/vehicle'
 import { waysOfPanel } from '@/server/survey/way-actions'
-import { FORBIDDEN, PROCESS_NAME, processWord } from '@/text/en/correction'
+import { FORBIDDEN, methodTitle } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
 import { measured } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { useMethodNames } from '@/ui/methods'
 import { useRegion } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { ReasonField } from './reason-field'
 
-/** Another process for one panel, within what its paint can spare, with the reason for the change. */
+/** Another method for one panel, within what its paint can spare, with the reason for the change. */
 export function AnotherProcess({
   job,
   panel,
@@ -23,13 +24,14 @@ export function AnotherProcess({
 }: {
   job: JobId
   panel: Panel
-  current: ProcessKey
-  onChange: (process: ProcessKey, reason: string) => void
+  current: MethodKey
+  onChange: (process: MethodKey, reason: string) => void
 }) {
   const region = useRegion()
+  const names = useMethodNames()
   const [open, setOpen] = useState(false)
   const [ways, setWays] = useState<PanelWay[]>()
-  const [process, setProcess] = useState<ProcessKey>()
+  const [process, setProcess] = useState<MethodKey>()
   const [reason, setReason] = useState('')
   const [wrong, setWrong] = useState<{ process?: string; reason?: true }>({})
   const look = async () => {
@@ -39,7 +41,7 @@ export function AnotherProcess({
   }
   const take = () => {
     const faults = {
-      ...(!process ? { process: 'Choose a process.' } : {}),
+      ...(!process ? { process: 'Choose a method.' } : {}),
       ...(reason.trim() === '' ? { reason: true as const } : {}),
     }
     setWrong(faults)
@@ -56,7 +58,7 @@ export function AnotherProcess({
       }}
     >
       <Dialog.Trigger asChild>
-        <Button look="outline">Another process</Button>
+        <Button look="outline">Another method</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
@@ -64,9 +66,9 @@ export function AnotherProcess({
           className="sheet fixed top-1/2 left-1/2 max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
           aria-describedby={undefined}
         >
-          <Dialog.Title className="text-2xl">{staffPanel(region, panel.id)}: another process</Dialog.Title>
+          <Dialog.Title className="text-2xl">{staffPanel(region, panel.id)}: another method</Dialog.Title>
           <p className="mt-1 text-ink-soft">
-            As agreed: {processWord(current)}. Only what its paint can spare is offered.
+            As agreed: {names.word(current)}. Only what its paint can spare is offered.
           </p>
           {!ways && <p className="mt-4">Checking what its paint can spare…</p>}
           {ways?.length === 0 && (
@@ -89,7 +91,7 @@ export function AnotherProcess({
                       onChange={() => setProcess(way.key)}
                     />
                     <span className={way.forbidden ? 'text-ink-soft' : ''}>
-                      <strong className="font-semibold">{PROCESS_NAME[way.key]}</strong>,{' '}
+                      <strong className="font-semibold">{methodTitle(way)}</strong>,{' '}
                       {measured(region, 'depth', way.takesUm, 1)}
                       {way.forbidden && <span className="block text-sm">{FORBIDDEN[way.forbidden]}</span>}
                     </span>
@@ -107,7 +109,7 @@ export function AnotherProcess({
             <ReasonField label="Why" reason={reason} isMissing={wrong.reason ?? false} onChange={setReason} />
           </div>
           <div className="mt-4 flex gap-3">
-            <Button onClick={take}>Use this process</Button>
+            <Button onClick={take}>Use this method</Button>
             <Dialog.Close asChild>
               <Button look="outline">As agreed</Button>
             </Dialog.Close>

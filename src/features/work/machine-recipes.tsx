@@ -1,12 +1,15 @@
 import type { MachineRecipe } from '@/core/card'
 import { panelsOf, type Shape } from '@/core/vehicle'
-import { SPEED_WORDS } from '@/text/en/at-the-car'
+import { dialText } from '@/text/en/at-the-car'
+import { sentence } from '@/text/en/sentence'
 import { measured } from '@/text/formats'
+import { workWords } from '@/text/work'
 import { useRegion } from '@/ui/region'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
 export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
   const region = useRegion()
+  const words = workWords(region)
   const names = new Map(panelsOf(shape).map(({ id, name }) => [id, name]))
   return (
     <table className="mt-4 w-full text-left">
@@ -22,19 +25,20 @@ export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRe
         {recipes.map((recipe) => (
           <tr key={recipe.id} className="border-t border-line align-top">
             <td className="py-2 pr-3">
-              <strong className="font-semibold">{recipe.machine}</strong>, {recipe.pad.toLowerCase()}
+              <strong className="font-semibold">{sentence(words.machine[recipe.machine])}</strong>,{' '}
+              {words.pad[recipe.pad]}
               {recipes.length > 1 && (
                 <span className="block text-sm text-ink-soft">
                   {recipe.panels.map((id) => names.get(id)).join(', ')}
                 </span>
               )}
             </td>
-            <td className="py-2 pr-3">{recipe.liquid}</td>
+            <td className="py-2 pr-3">{sentence(words.liquid[recipe.liquid])}</td>
             <td className="py-2 pr-3 whitespace-nowrap">
               {measured(region, 'length', recipe.sectionM, 2)}, {recipe.passes} passes
             </td>
             <td className="py-2">
-              {recipe.armMmPerSecond} mm/s, {SPEED_WORDS[recipe.speed]}
+              {recipe.armMmPerSecond} mm/s, {recipe.machine === 'hand' ? 'by hand' : dialText(recipe.dial)}
             </td>
           </tr>
         ))}

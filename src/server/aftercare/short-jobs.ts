@@ -1,8 +1,8 @@
 import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
 import type { CoatStep, LaidProduct, Product } from '@/core/coating'
-import type { ProcessKey } from '@/core/correction'
-import { HARDNESS_GIVE, processOf, removalUm } from '@/core/correction'
+import type { MethodKey } from '@/core/correction'
+import { HARDNESS_GIVE, removalUm, seededMethod, worked } from '@/core/correction'
 import type { Customer } from '@/core/customer'
 import type { JobId, VehicleId } from '@/core/ids'
 import type { Job, JobKind } from '@/core/job'
@@ -35,7 +35,7 @@ export type ShortOffer = {
   plan: JobPlan
   price: Price
   coats: CoatStep[]
-  polished: { id: string; name: string; process: ProcessKey; takesUm: number; budgetUm: number }[]
+  polished: { id: string; name: string; process: MethodKey; takesUm: number; budgetUm: number }[]
 }
 
 const NO_TERMS = { discountPercent: 0, depositPercent: 0 }
@@ -77,7 +77,7 @@ async function budgets(db: Knex, shop: Shop, visit: Job): Promise<Map<string, nu
   )
 }
 
-const PREPARATION = processOf('one-step-polish')
+const PREPARATION = worked(seededMethod('one-step-polish'))
 
 /** Panels to be coated again with what was on them. Refused where the paint cannot spare the polish under it. */
 export async function repairOffer(

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
-import type { ProcessKey } from '@/core/correction'
-import { HARDNESS_GIVE, type PanelWay, processOf, removalUm } from '@/core/correction'
+import type { MethodKey } from '@/core/correction'
+import { HARDNESS_GIVE, methodIn, type PanelWay, removalUm, SEEDED_METHODS, worked } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Summary } from '@/core/offer'
@@ -29,7 +29,8 @@ export function agreedCut(
     return Object.fromEntries(panels.flatMap(({ id, takesUm }) => (takesUm > 0 ? [[id, takesUm]] : [])))
   return Object.fromEntries(
     Object.entries(processes).flatMap(([panel, key]) => {
-      const um = removalUm(processOf(key), HARDNESS_GIVE[hardness])
+      const method = methodIn(SEEDED_METHODS, key)
+      const um = method ? removalUm(worked(method), HARDNESS_GIVE[hardness]) : 0
       return um > 0 ? [[panel, um]] : []
     }),
   )
@@ -54,7 +55,7 @@ async function workedProcesses(db: Knex, jobId: JobId, told: Summary): Promise<S
   const { processes } = cardOf({ progress: {} }, await loadEntries(db, jobId))
   const changed = new Map(processes.map(({ panel, process }) => [panel, process]))
   const ways = changed.size > 0 ? await findAllWays(db, jobId) : new Map<string, PanelWay[]>()
-  const takesUm = (panel: string, process: ProcessKey) =>
+  const takesUm = (panel: string, process: MethodKey) =>
     ways.get(panel)?.find(({ key }) => key === process)?.takesUm ?? 0
   return {
     ...told,

@@ -4,7 +4,7 @@ import { type Learned, learnedFrom, type Period } from '@/core/learning'
 import type { Region } from '@/core/region'
 import type { Shop } from '@/core/shop'
 import { atLocal, dayIn, type Instant, plusMonths } from '@/core/time'
-import { PROCESS_NAME } from '@/text/en/correction'
+import { type Named, titleOf } from '@/text/en/correction'
 import { workName } from '@/text/en/learning'
 import { minorDigits } from '@/text/formats'
 import { loadLessons } from './lesson-store'
@@ -22,7 +22,10 @@ type CsvTable = { columns: string[]; rows: Cell[][] }
 const round = (value: number, digits = 1) => Math.round(value * 10 ** digits) / 10 ** digits
 
 /** The tables of the screen, for a spreadsheet. */
-export const CSV_TABLES: Record<string, (learned: Learned, region: Region) => CsvTable> = {
+export const CSV_TABLES: Record<
+  string,
+  (learned: Learned, region: Region, methods: readonly Named[]) => CsvTable
+> = {
   packages: ({ packages }, region) => {
     const code = region.currency.toLowerCase()
     const digits = minorDigits(region)
@@ -58,20 +61,20 @@ export const CSV_TABLES: Record<string, (learned: Learned, region: Region) => Cs
       ]),
     }
   },
-  hours: ({ work }) => ({
+  hours: ({ work }, _region, methods) => ({
     columns: ['work', 'jobs', 'planned_minutes', 'actual_minutes', 'ratio'],
     rows: work.map(({ key, jobs, plannedMinutes, actualMinutes }) => [
-      workName(key),
+      workName(key, methods),
       jobs,
       round(plannedMinutes),
       round(actualMinutes),
       round(actualMinutes / plannedMinutes, 3),
     ]),
   }),
-  panels: ({ panels }) => ({
+  panels: ({ panels }, _region, methods) => ({
     columns: ['work', 'panel', 'jobs', 'planned_minutes', 'actual_minutes', 'ratio'],
     rows: panels.map(({ key, panel, jobs, plannedMinutes, actualMinutes }) => [
-      workName(key),
+      workName(key, methods),
       panel,
       jobs,
       round(plannedMinutes),
@@ -79,10 +82,10 @@ export const CSV_TABLES: Record<string, (learned: Learned, region: Region) => Cs
       round(actualMinutes / plannedMinutes, 3),
     ]),
   }),
-  pace: ({ pace }) => ({
+  pace: ({ pace }, _region, methods) => ({
     columns: ['work', 'jobs', 'factor', 'low', 'high', 'in_use'],
     rows: pace.map(({ key, jobs, factor, low, high, current }) => [
-      workName(key),
+      workName(key, methods),
       jobs,
       round(factor, 3),
       round(low, 3),
@@ -90,10 +93,10 @@ export const CSV_TABLES: Record<string, (learned: Learned, region: Region) => Cs
       round(current, 3),
     ]),
   }),
-  clearing: ({ clearing }) => ({
+  clearing: ({ clearing }, _region, methods) => ({
     columns: ['process', 'panels', 'expected_percent', 'reached_percent'],
     rows: clearing.map(({ process, panels, expected, reached }) => [
-      PROCESS_NAME[process],
+      titleOf(methods, process),
       panels,
       round(expected * 100),
       round(reached * 100),

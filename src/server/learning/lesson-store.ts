@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
-import { type CardState, cardOf, workOn } from '@/core/card'
-import { keptProcess } from '@/core/correction'
+import { type CardState, cardOf, workNow, workOn } from '@/core/card'
+import { keptMethod } from '@/core/correction'
 import type { JobId, ProductId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type Lesson, type LessonInput, lessonOf, type PaceChange, type Tick } from '@/core/learning'
-import { type Agreement, lineBeforeTax, type Summary } from '@/core/offer'
+import { type Agreement, agreedWork, lineBeforeTax, type Summary } from '@/core/offer'
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
@@ -108,7 +108,6 @@ async function lessonInput(
   const entries = await loadEntries(db, job.id)
   const card = cardOf(live, entries)
   const { summary } = agreement
-  const changed = Object.fromEntries(card.processes.map(({ panel, process }) => [panel, process]))
   return {
     job: {
       id: job.id,
@@ -122,7 +121,7 @@ async function lessonInput(
     progress: live.progress,
     published: live.published,
     panels: panelsOf(job.vehicle.shape),
-    processes: { ...summary.processes, ...changed },
+    work: workNow(agreedWork(summary), card.processes, shop.setup.methods),
     care: summary.care,
     pace: summary.pace,
     ticks: ticksOf(entries),
@@ -168,7 +167,7 @@ export async function loadLessons(db: Knex, from: LocalDay, to: LocalDay): Promi
     const kept = JSON.parse(lesson) as Lesson
     return {
       ...kept,
-      clearing: kept.clearing.map((each) => ({ ...each, process: keptProcess.parse(each.process) })),
+      clearing: kept.clearing.map((each) => ({ ...each, process: keptMethod.parse(each.process) })),
     }
   })
 }

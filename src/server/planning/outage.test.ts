@@ -153,11 +153,11 @@ test('in damp air nothing is coated, and every way to plan keeps to it', async (
     )
   const touched = new Set((await coated()).map(({ job }) => job))
   const proposal = await propose(shop.db, NOW, { kind: 'outage', outage: damp }, atOnce)
-  // Its second layer is under way: the third cannot wait so long, and that is said before anybody takes it.
+  // A car is wiped down already: its layer cannot wait so long, and that is said before anybody takes it.
   const shopNow = { region: DUBLIN, now: NOW, names: proposal.names }
   expect(proposal.reasons.map((reason) => namedReasonText(reason, shopNow))).toEqual([
     expect.stringMatching(
-      /^IM .*must begin between .* after “Layer 2.*”, but it can only begin .*: before that the air is too damp to coat/,
+      /^IM .*“Layer \d.*must begin between .* after .*, but it can only begin .*: before that the air is too damp to coat/,
     ),
   ])
   const moved = proposal.changes.map(({ job }) => job)

@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { PROCESS_KEYS } from '@/core/correction'
+import { keptMethod } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
 import { chosenOffer } from '@/core/offer'
 import { defineAction, defineReadAction } from '../action/define'
@@ -14,7 +14,7 @@ import { agreeQuote, writeOffer } from './agreeing'
 import { loadWorked } from './offers'
 
 /** Processes chosen panel by panel, where they are not the package’s own. */
-const processesSchema = z.record(id, z.enum(PROCESS_KEYS, ask('process-unknown')))
+const processesSchema = z.record(id, keptMethod)
 
 /**
  * Agrees a package at the desk: writes the quote as it stands on the screen, and accepts it at once. The job goes on

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { offered } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
 import { type JobPlan, makeOffer, type OfferInput, type PackageTemplate, proposeExtras } from '@/core/offer'
@@ -49,6 +50,8 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
     input: {
       shape,
       paintSystem,
+      methods: offered(shop.setup.methods),
+      today: dayIn(shop.setup.region.timezone, job.arriveAt),
       knowledge: paintKnowledge(study),
       treatments,
       year: Number(dayIn(shop.setup.region.timezone, job.arriveAt).slice(0, 4)),

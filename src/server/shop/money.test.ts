@@ -50,7 +50,11 @@ describe.each([
   test('a table for a spreadsheet names it', async () => {
     await reckonIn(currency)
     const loaded = await loadShop(shop.db)
-    const { columns } = CSV_TABLES.packages!(await loadLearned(shop.db, loaded, AT, 12), loaded.setup.region)
+    const { columns } = CSV_TABLES.packages!(
+      await loadLearned(shop.db, loaded, AT, 12),
+      loaded.setup.region,
+      [],
+    )
     expect(columns).toContain(`net_${currency.toLowerCase()}`)
   })
 })

@@ -36,7 +36,7 @@ export const keepPackages = defineAction({
         `packages.${twice}.name`,
       )
     for (const [at, template] of packages.entries()) {
-      const [fault] = packageFaults(template, { catalogue, vendors: setup.vendors })
+      const [fault] = packageFaults(template, { catalogue, vendors: setup.vendors, methods: setup.methods })
       if (fault) return refuse('input', packageFaultText(fault), `packages.${at}.${fault.path}`)
     }
     if (!(await savePackages(trx, readAt, packages))) return refuse('stale', CHANGED_MEANWHILE)

@@ -1,19 +1,21 @@
 import type { Knex } from 'knex'
-import { type PanelGroup, PROCESSES, panelGroup, removalUm } from '@/core/correction'
+import { type Method, type PanelGroup, panelGroup, removalUm } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
-import type { Agreement } from '@/core/offer'
+import { type Agreement, agreedWork } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { countedReadings, judgeRecord, removalBetween, type StoredSurvey } from '@/core/survey'
 import {
   type Attempt,
+  byClearing,
+  byFilm,
   type Estimate,
   type KnownCar,
+  ofClearing,
   ofRemoval,
   type PaintKey,
   pooled,
   type StudyInput,
-  witnessesOf,
 } from '@/core/test-spot'
 import type { Vehicle } from '@/core/vehicle'
 import { jobsByIds } from '../floor/job-store'
@@ -30,17 +32,15 @@ export function paintKeyOf({ make, colour, colourCode, year, paintSystem }: Vehi
   return { make, colour, colourCode, paintSystem, ...(year === undefined ? {} : { year }) }
 }
 
-/** µm of medium paint that each agreed process takes by the table. */
-const TABLE_UM = new Map(PROCESSES.map((process) => [process.key, removalUm(process, 1)]))
-
 /** What the gauge witnesses of one finished job, by group. */
 function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, setup: Setup) {
   const [before, after] = [countedReadings(survey.before), countedReadings(survey.after)]
   const byGroup = new Map<PanelGroup, Estimate[]>()
+  const work = agreedWork(agreement.summary)
   for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
     const { id } = judged.panel
     const removal = removalBetween(before[id] ?? [], after[id] ?? [])
-    const table = TABLE_UM.get(agreement.summary.processes[id] ?? 'leave') ?? 0
+    const table = work[id] ? removalUm(work[id], 1) : 0
     const witness = removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, table)
     if (witness) byGroup.set(panelGroup(judged), [...(byGroup.get(panelGroup(judged)) ?? []), witness])
   }
@@ -51,17 +51,28 @@ function knownCars(
   job: Job,
   attempts: readonly Attempt[],
   film: ReadonlyMap<PanelGroup, Estimate[]>,
+  methods: readonly Method[],
 ): KnownCar[] {
   const groups = new Set([...attempts.map(({ group }) => group), ...film.keys()])
   return [...groups].map((group) => {
     const own = attempts.filter((attempt) => attempt.group === group)
-    const give = pooled([...own.flatMap(witnessesOf), ...(film.get(group) ?? [])])
+    const ofSpots = own.flatMap((attempt) => {
+      const seen = byFilm(attempt, methods)
+      return (seen && ofRemoval(seen.removedUm, seen.uncertaintyUm, seen.tableUm)) ?? []
+    })
+    const ofMarks = own.flatMap((attempt) => {
+      const seen = byClearing(attempt, methods)
+      return (seen && ofClearing(seen)) ?? []
+    })
+    const give = pooled([...ofSpots, ...(film.get(group) ?? [])])
+    const ratio = pooled(ofMarks)
     const last = own.at(-1)
     return {
       vehicleId: job.vehicle.id,
       paint: paintKeyOf(job.vehicle),
       group,
       ...(give ? { give } : {}),
+      ...(ratio ? { ratio } : {}),
       ...(last?.verdict === 'enough' ? { settled: last.process } : {}),
     }
   })
@@ -92,7 +103,7 @@ async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> 
     const film = agreement
       ? filmWitnesses(other, agreement, surveys.get(id)!, setup)
       : new Map<PanelGroup, Estimate[]>()
-    return knownCars(other, attempts.get(id) ?? [], film)
+    return knownCars(other, attempts.get(id) ?? [], film, setup.methods)
   })
 }
 
@@ -102,6 +113,7 @@ export async function loadPaintStudy(db: Knex, job: Job, setup: Setup): Promise<
     hardness: job.vehicle.hardness,
     paint: paintKeyOf(job.vehicle),
     memory: await memoryFor(db, job, setup),
+    methods: setup.methods,
     attempts: await listAttempts(db, job.id),
   }
 }

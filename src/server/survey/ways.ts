@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type PanelWay, PROCESSES, panelOption } from '@/core/correction'
+import { optionsOf, type PanelWay } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { freeSettings } from '@/core/offer'
 import { findJob } from '../floor/job-store'
@@ -7,7 +7,7 @@ import { findAgreement } from '../quotes/agreement-store'
 import { loadWorked } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
 
-/** Every process for every panel of a job that is agreed; empty where none is. */
+/** Every method for every panel of a job that is agreed; empty where none is. */
 export async function findAllWays(db: Knex, jobId: JobId): Promise<Map<string, PanelWay[]>> {
   const [job, agreement, shop] = [
     await findJob(db, jobId),
@@ -21,16 +21,15 @@ export async function findAllWays(db: Knex, jobId: JobId): Promise<Map<string, P
   return new Map(
     input.judgement.panels.map((judged) => [
       judged.panel.id,
-      PROCESSES.map((process): PanelWay => {
-        const { removalUm, broken } = panelOption(judged, process, settings)
-        const way = { key: process.key, takesUm: removalUm }
+      optionsOf(judged, settings).map(({ method, removalUm, broken }): PanelWay => {
+        const way = { key: method.key, name: method.name, takesUm: removalUm }
         return broken[0] ? { ...way, forbidden: broken[0].id } : way
       }),
     ]),
   )
 }
 
-/** Every process for a panel of a job that is agreed; empty where there is no such panel. */
+/** Every method for a panel of a job that is agreed; empty where there is no such panel. */
 export async function findWays(db: Knex, jobId: JobId, panel: string): Promise<PanelWay[]> {
   return (await findAllWays(db, jobId)).get(panel) ?? []
 }

@@ -1,7 +1,17 @@
 import type { Knex } from 'knex'
 import { type Measure, type PanelTrend, type Round, trendOf } from '@/core/aftercare'
 import type { JobId, VehicleId } from '@/core/ids'
-import { type LedgerEntry, mean, standardError } from '@/core/survey'
+import {
+  type LedgerEntry,
+  mean,
+  meanFilm,
+  NOTHING_TAKEN,
+  type Spread,
+  spreadOf,
+  standardDeviation,
+  type Taken,
+  takenByPanel,
+} from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { isMetal, panelsOf } from '@/core/vehicle'
@@ -28,12 +38,12 @@ async function readingsOf(db: Knex, vehicleId: VehicleId, measure: Measure): Pro
     .select({ value: db.raw('r.film_um_x10 / 10.0') })
 }
 
-/** What was polished off a panel by the time of a round, µm: gone from the job on after whose work it was measured. */
-function polishedBy({ jobId, phase, day }: Round, panel: string, ledger: readonly LedgerEntry[]): number {
-  return ledger
-    .filter((entry) => entry.panel === panel)
-    .filter((entry) => (entry.jobId === jobId ? phase === 'after' : entry.day <= day))
-    .reduce((sum, { removedUm }) => sum + Math.max(0, removedUm), 0)
+/** What was polished off a panel by the time of a round, µm, and how surely: gone from the job on after whose work it was measured. */
+function polishedBy({ jobId, phase, day }: Round, panel: string, ledger: readonly LedgerEntry[]): Taken {
+  const gone = ledger.filter(
+    (entry) => entry.panel === panel && (entry.jobId === jobId ? phase === 'after' : entry.day <= day),
+  )
+  return takenByPanel(gone)[panel] ?? NOTHING_TAKEN
 }
 
 function panelTrend(
@@ -42,9 +52,10 @@ function panelTrend(
   readings: readonly Reading[],
   ledger: readonly LedgerEntry[],
   zone: string,
+  spread: Spread,
 ): PanelTrend {
   const own = readings.filter(({ panel }) => panel === id)
-  const rounds = roundsOf(own, zone, ANOTHER_DAY[measure])
+  const rounds = roundsOf(own, zone, measure, spread)
   // Polishing raises gloss at once: its trend begins with the last round after work.
   const first =
     measure === 'gloss'
@@ -54,12 +65,15 @@ function panelTrend(
         )
       : 0
   const trend = trendOf(
-    rounds.slice(first).map((round) => ({
-      at: Date.parse(round.day) / YEAR_MS,
-      // What was taken off the film is no wear: it is added back.
-      value: round.value + (measure === 'film' ? polishedBy(round, id, ledger) : 0),
-      sd: round.sd,
-    })),
+    rounds.slice(first).map((round) => {
+      // What was taken off the film is no wear: it is added back, as unsure as it is.
+      const gone = measure === 'film' ? polishedBy(round, id, ledger) : NOTHING_TAKEN
+      return {
+        at: Date.parse(round.day) / YEAR_MS,
+        value: round.value + gone.takenUm,
+        sd: Math.hypot(round.sd, gone.uncertaintyUm),
+      }
+    }),
   )
   return { panel: id, name, rounds, ...(trend ? { trend } : {}) }
 }
@@ -72,15 +86,34 @@ export async function loadTrends(
   const ledger = await loadLedger(db, vehicle.id)
   const of = async (measure: Measure) => {
     const readings = await readingsOf(db, vehicle.id, measure)
+    const spread = spreadOf(byRound(readings))
     return panelsOf(vehicle.shape)
       .filter(({ substrate }) => measure === 'gloss' || isMetal(substrate))
-      .map((panel) => panelTrend(measure, panel, readings, ledger, zone))
+      .map((panel) => panelTrend(measure, panel, readings, ledger, zone, spread))
       .filter(({ rounds }) => rounds.length > 0)
   }
   return { film: await of('film'), gloss: await of('gloss') }
 }
 
-function roundsOf(readings: readonly Reading[], zone: string, anotherDay: number): Round[] {
+/** The readings of each round by panel. */
+function byRound(readings: readonly Reading[]): Record<string, number[]>[] {
+  const rounds = new Map<string, Record<string, number[]>>()
+  for (const { job_id, phase, panel, value } of readings) {
+    const round = rounds.get(`${job_id} ${phase}`) ?? {}
+    rounds.set(`${job_id} ${phase}`, { ...round, [panel]: [...(round[panel] ?? []), value] })
+  }
+  return [...rounds.values()]
+}
+
+/** How surely the mean of one round is known: film by its spots, gloss by its readings. */
+const sdOf = (measure: Measure, values: readonly number[], spread: Spread): number =>
+  measure === 'film'
+    ? meanFilm(values, spread)!.uncertaintyUm
+    : values.length < 2
+      ? ANOTHER_DAY.gloss
+      : standardDeviation(values) / Math.sqrt(values.length)
+
+function roundsOf(readings: readonly Reading[], zone: string, measure: Measure, spread: Spread): Round[] {
   const keys = [...new Set(readings.map(({ job_id, phase }) => `${job_id} ${phase}`))]
   return keys
     .map((key) => {
@@ -92,7 +125,7 @@ function roundsOf(readings: readonly Reading[], zone: string, anotherDay: number
         phase,
         day: dayIn(zone, arrive_at),
         value: mean(values),
-        sd: Math.hypot(standardError(values) ?? anotherDay, anotherDay),
+        sd: Math.hypot(sdOf(measure, values, spread), ANOTHER_DAY[measure]),
       }
     })
     .sort((a, b) =>

@@ -12,7 +12,7 @@ import { emptyIntake } from '@/core/intake/intake'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
-import { PROCESS_NAME } from '@/text/en/correction'
+import { titleOf } from '@/text/en/correction'
 import { historyErrorText } from '@/text/en/history-file'
 import { ledgerNote } from '@/text/en/ledger'
 import { ONLY_INSPECTED, SHORT_NAME } from '@/text/en/visits'
@@ -75,7 +75,11 @@ export async function loadHistory(
       gloss: roundsOf(both(survey, ({ gloss }) => gloss)),
       work: (agreement?.summary.panels ?? [])
         .filter(({ takesUm }) => takesUm > 0)
-        .map(({ id, process, takesUm }) => ({ panel: id, process: PROCESS_NAME[process], takesUm })),
+        .map(({ id, process, takesUm }) => ({
+          panel: id,
+          process: titleOf(agreement?.summary.works ?? [], process),
+          takesUm,
+        })),
       layers: coats
         .filter(({ jobId }) => jobId === job.id)
         .map(({ product, lot, endedAt, part }) => ({

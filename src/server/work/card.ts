@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { cardOf, processesNow } from '@/core/card'
+import { cardOf } from '@/core/card'
 import { stepSheets } from '@/core/card/sheets'
 import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
@@ -37,7 +37,10 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     live,
     entries,
     sheets,
-    processes: processesNow(agreement.summary.processes, state.processes),
+    processes: {
+      ...agreement.summary.processes,
+      ...Object.fromEntries(state.processes.map(({ panel, process }) => [panel, process])),
+    },
     people: everyone(shop.setup).map(({ id, name }) => ({
       id,
       name,

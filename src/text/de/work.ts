@@ -2,12 +2,40 @@ import type { WorkWords } from '../work'
 
 export const workInGerman: WorkWords = {
   process: {
+    'light-polish': 'leichte Politur',
+    'small-two-step': 'sanfte Korrektur in zwei Schritten mit kleiner Maschine',
+    'cut-all-in-one': 'Korrektur, danach Politur mit Schutz',
+    'two-step-hand': 'Korrektur in zwei Schritten, letzter Durchgang von Hand',
     'all-in-one': 'einstufige Politur mit Schutz',
     'one-step-polish': 'leichte einstufige Politur',
     'one-step-cut': 'einstufige Lackkorrektur',
     'two-step': 'zweistufige Lackkorrektur',
     'two-step-wool': 'kräftige zweistufige Lackkorrektur',
     'disc-two-step': 'Feinschliff und zweistufige Lackkorrektur',
+  },
+  machine: {
+    rotary: 'Rotationsmaschine',
+    'forced-rotation': 'Maschine mit Zwangsantrieb',
+    'long-throw': 'Exzentermaschine mit großem Hub',
+    'short-throw': 'Exzentermaschine mit kleinem Hub',
+    small: 'kleine Maschine',
+    hand: 'von Hand',
+  },
+  pad: {
+    'disc-3000': 'Schaumscheibe, Körnung 3000',
+    wool: 'Wolle',
+    microfibre: 'Mikrofaser',
+    'foam-cut': 'Schleifschaum',
+    'foam-polish': 'Polierschaum',
+    'foam-finish': 'Finishschaum',
+    'soft-puck': 'weiches Handkissen',
+  },
+  liquid: {
+    'heavy-compound': 'grobe Schleifpaste',
+    'medium-polish': 'mittlere Politur',
+    'finishing-polish': 'Finishpolitur',
+    'all-in-one': 'All-in-one',
+    water: 'Wasser',
   },
   surface: {
     paint: 'Lack',

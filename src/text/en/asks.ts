@@ -25,6 +25,16 @@ const THING: Record<AskedThing, string> = {
   emptying: 'The time to empty it',
   flow: 'The flow',
   square: 'The side of the square',
+  dial: 'The speed on the dial',
+  'removal-per-pass': 'What a pass removes',
+  haze: 'The haze it leaves',
+  section: 'The side of a section',
+  'pad-width': 'The width of the pad',
+  'arm-speed': 'The speed of the arm',
+  'change-over': 'The time to set up a panel',
+  spreading: 'The time to spread',
+  wiping: 'The time to wipe and check',
+  'pad-cleaning': 'The time to clean the pad',
 }
 
 const range = (region: Region, { quantity, least, most }: AskFacts['between']) =>
@@ -36,6 +46,12 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'keep-under': ({ characters }, region) => `Keep it under ${number(region, characters)} characters.`,
   between: (facts, region) => `It must lie between ${range(region, facts)}.`,
   'number-of': ({ of }) => `${THING[of]} must be a number.`,
+  'of-between': ({ of, least, most }, region) =>
+    `${THING[of]} must lie between ${number(region, least, 3)} and ${number(region, most)}.`,
+  'method-steps-enough': ({ most }) => `A method has ${most} steps at most.`,
+  'method-named-twice': ({ name }) => `Two methods are called “${name}”. Give one another name.`,
+  'method-in-package': ({ name }) =>
+    `The package “${name}” stops at this method. Choose another one there before you retire it.`,
   'more-of': ({ of }) => `${THING[of]} must be more than 0.`,
   'below-nothing': ({ of }) => `${THING[of]} must be 0 or more.`,
   'amount-of': ({ of }, region) => `${THING[of]} must be an amount, such as ${amount(region, 4200)}.`,

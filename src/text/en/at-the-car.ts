@@ -1,4 +1,4 @@
-import type { DialSpeed, TimerLabel } from '@/core/card'
+import type { TimerLabel } from '@/core/card'
 import type { Absurd } from '@/core/climate'
 import type { QueueEntry } from '@/core/queue'
 
@@ -16,10 +16,8 @@ export const TIMER_WORDS: Record<TimerLabel, { name: string; note: string }> = {
 /** The name of a timer as it was kept; before it was kept by a code of its own, the name itself. */
 export const timerName = (label: string): string => TIMER_WORDS[label as TimerLabel]?.name ?? label
 
-export const SPEED_WORDS: Record<DialSpeed, string> = {
-  slow: 'spread at 1, work at 3 at most',
-  usual: 'spread at 1–2, work at 4–6',
-}
+/** Spread slowly, then work at the speed of the method. */
+export const dialText = (dial: number) => `spread at 1, work at ${dial}`
 
 export const ABSURD_WORDS: Record<Absurd, string> = {
   impossible: 'air cannot be like that',

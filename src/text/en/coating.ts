@@ -154,6 +154,8 @@ export function packageFaultText(fault: PackageFault): string {
       return `“${fault.id}” is not in the catalogue. Choose another product.`
     case 'unknown-vendor':
       return `“${fault.id}” is no subcontractor of this shop. Choose another one.`
+    case 'unknown-method':
+      return 'The strongest method of this package is no longer offered. Choose another one.'
     case 'rule':
       return `${COATING_RULE[fault.rule].reason} ${COATING_RULE[fault.rule].remedy}`
     default:

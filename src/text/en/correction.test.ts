@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { DUBLIN } from '../region.fixture'
-import { hardnessText, PROCESS_NAME, spotWhy } from './correction'
+import { hardnessText, spotWhy, titleOf } from './correction'
 
 test('a memory names the cars behind it', () => {
   expect(spotWhy({ code: 'remembered', process: 'two-step', cars: 2, kinship: 'same-paint' })).toBe(
@@ -18,4 +18,4 @@ test('hardness is said as a technician says it, not as a ratio', () => {
 })
 
 test('a process left out is called what it is on a paper', () =>
-  expect(PROCESS_NAME.leave).toBe('No polishing'))
+  expect(titleOf([], 'leave')).toBe('No polishing'))

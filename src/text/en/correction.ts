@@ -1,30 +1,78 @@
-import type { Care, Ceiling, ForbidId, PanelGroup, ProcessKey } from '@/core/correction'
+import type {
+  Care,
+  Ceiling,
+  ForbidId,
+  Material,
+  Method,
+  MethodKey,
+  PanelGroup,
+  Step,
+} from '@/core/correction'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Start, Verdict, Why } from '@/core/test-spot'
 import { percent } from '../formats'
+import { workInEnglish } from './work'
 
 /** How the shop speaks of polishing: processes, what forbids them, groups of panels, test spots. Read by staff only. */
 
-export const PROCESS_NAME: Record<ProcessKey, string> = {
+const SEEDED_NAME: Readonly<Record<MethodKey, string>> = {
   leave: 'No polishing',
+  'light-polish': 'Light polish',
   'all-in-one': 'All-in-one',
+  'small-two-step': 'Two mild steps, small machine',
   'one-step-polish': 'One-step polish',
   'one-step-cut': 'One-step cut and finish',
+  'cut-all-in-one': 'Cut, then all-in-one',
   'two-step': 'Two-step',
-  'two-step-wool': 'Two-step with wool',
-  'disc-two-step': '3000-grit sanding, then two-step',
+  'two-step-hand': 'Two-step, last pass by hand',
+  'two-step-wool': 'Wool, foam, finish',
+  'disc-two-step': '3000-grit disc, then two-step',
 }
 
-/** The same in the middle of a sentence. */
-export const processWord = (key: ProcessKey) => PROCESS_NAME[key].toLowerCase()
+/** A method by what is known of it: the shop’s own name, else the one it ships under. */
+export type Named = Pick<Method, 'key' | 'name'>
+
+export const methodTitle = ({ key, name }: Named): string => name || (SEEDED_NAME[key] ?? key)
+
+/** The same of a method that is only known by its key, among those of the shop. */
+export const titleOf = (methods: readonly Named[], key: MethodKey): string =>
+  methodTitle(methods.find((method) => method.key === key) ?? { key, name: '' })
+
+/** In the middle of a sentence. */
+export const methodWord = (method: Named): string => {
+  const title = methodTitle(method)
+  return method.name ? title : title.charAt(0).toLowerCase() + title.slice(1)
+}
+export const wordOf = (methods: readonly Named[], key: MethodKey): string =>
+  methodWord(methods.find((method) => method.key === key) ?? { key, name: '' })
+
+/** One step as it is set up: “cutting foam, medium polish, long-throw dual action”. */
+export const toolsText = ({ machine, pad, liquid }: Pick<Step, 'machine' | 'pad' | 'liquid'>): string =>
+  [workInEnglish.pad[pad], workInEnglish.liquid[liquid], workInEnglish.machine[machine]].join(', ')
+
+export const MATERIAL_NAME: Record<Material, string> = {
+  clear: 'Clear coat over base',
+  'single-solid': 'Solid single stage',
+  'single-metallic': 'Metallic single stage',
+  gelcoat: 'Gelcoat',
+  'painted-plastic': 'Painted plastic',
+  'gloss-plastic': 'Gloss-black plastic',
+}
 
 export const FORBIDDEN: Record<ForbidId, string> = {
   'never-polish-matte': 'Polishing a matte finish leaves shiny patches that never go away.',
   'never-cut-film': 'A wrap or film is not paint: a pad burns or lifts it.',
   'no-paint-on-bare-metal': 'There is no paint here to polish.',
-  'no-wool-on-single-stage': 'A rotary or wool on single-stage paint leaves tiger stripes.',
+  'not-for-this-material': 'This method is not meant for this material.',
+  'no-wool-on-metallic-single-stage': 'A rotary or wool on metallic single-stage paint leaves tiger stripes.',
+  'wool-with-care':
+    'Single-stage paint comes off on the pad: little pressure, and check the pad after every section.',
   'nothing-coarse-on-plastic': 'Painted plastic heats first, and its paint cannot be measured.',
+  'gloss-plastic-by-consent':
+    'Gloss-black plastic is only polished after a good test spot, and when the customer agrees.',
+  'fresh-paint': 'It was sprayed less than 30 days ago: still soft, so nothing that cuts. Ask the body shop.',
+  'fresh-paint-gently': 'It was sprayed less than 30 days ago: a soft pad, little pressure, no heat.',
   'disc-only-for-deep-marks': 'A sanding disc is for deep marks; here it would spend paint on nothing.',
   'milder-was-enough': 'At the test spot something milder was enough on panels like this.',
   'too-much-at-test-spot': 'At the test spot this, or something milder, did harm on panels like this.',
@@ -39,6 +87,8 @@ export const GROUP: Record<PanelGroup, { name: string; means: string }> = {
     name: 'Painted plastic',
     means: 'Often softer; heats first and hazes with what suits the metal.',
   },
+  gelcoat: { name: 'Gelcoat', means: 'Thick and hard; dull rather than scratched.' },
+  'gloss-plastic': { name: 'Gloss-black plastic', means: 'No paint on it at all; marks at a touch.' },
   other: { name: 'Composite or under film', means: 'Cannot be measured; nothing is known of its depth.' },
 }
 
@@ -73,7 +123,8 @@ export const CEILING_WORDS: Record<Ceiling, string> = {
 }
 
 /** Why this is tried next at a test spot, or nothing more is. */
-export function spotWhy(why: Why): string {
+export function spotWhy(why: Why, methods: readonly Named[] = []): string {
+  const name = (key: MethodKey) => titleOf(methods, key)
   switch (why.code) {
     case 'nothing-allowed':
       return 'Nothing may be polished here: the rules forbid every step.'
@@ -82,21 +133,21 @@ export function spotWhy(why: Why): string {
     case 'unknown-paint':
       return 'Nobody knows this paint yet: begin with the mildest pair there is.'
     case 'remembered':
-      return `Start with the mildest pair. ${PROCESS_NAME[why.process]} was enough on ${why.cars === 1 ? 'one car' : `${why.cars} cars`} ${KIN[why.kinship]}.`
+      return `Start with the mildest pair. ${name(why.process)} was enough on ${why.cars === 1 ? 'one car' : `${why.cars} cars`} ${KIN[why.kinship]}.`
     case 'left-too-much':
-      return `${PROCESS_NAME[why.last]} left too many marks. Try the next stronger step.`
+      return `${name(why.last)} left too many marks. Try the next stronger step.`
     case 'nothing-stronger':
-      return `${PROCESS_NAME[why.last]} left too many marks, and nothing stronger is safe here: these panels are improved, not corrected.`
+      return `${name(why.last)} left too many marks, and nothing stronger is safe here: these panels are improved, not corrected.`
     case 'left-haze':
-      return `${PROCESS_NAME[why.last]} clears it but leaves haze. A finer step has to follow.`
+      return `${name(why.last)} clears it but leaves haze. A finer step has to follow.`
     case 'milder-failed':
       return 'It was good at the spot, and milder was not.'
     case 'milder-untried':
       return 'It was good at the spot. Nothing milder was tried; where there is time, one step down may do as well.'
     case 'did-harm':
-      return `${PROCESS_NAME[why.last]} did harm. One step back.`
+      return `${name(why.last)} did harm. One step back.`
     case 'harm-above':
-      return `${PROCESS_NAME[why.last]} did harm, so ${processWord(why.best)} is as far as it goes. What is left remains, and the quote says so.`
+      return `${name(why.last)} did harm, so ${wordOf(methods, why.best)} is as far as it goes. What is left remains, and the quote says so.`
     case 'all-harmed':
       return 'Even the mildest did harm. These panels are cleaned and protected, not polished.'
     default:

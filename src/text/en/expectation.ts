@@ -30,7 +30,14 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
   'never-polish-matte': () => 'polishing leaves shiny patches on a matte finish',
   'never-cut-film': (several) => `${many(several, 'they are', 'it is')} under a wrap or film`,
   'no-paint-on-bare-metal': () => 'there is no paint on bare metal',
-  'no-wool-on-single-stage': () => 'single-stage paint must not be polished that hard',
+  'not-for-this-material': (several) =>
+    `none of our methods is meant for what ${many(several, 'they are', 'it is')} made of`,
+  'no-wool-on-metallic-single-stage': () => 'metallic single-stage paint must not be polished that hard',
+  'wool-with-care': () => 'single-stage paint is polished with care only',
+  'gloss-plastic-by-consent': () =>
+    'gloss-black plastic is only polished after a good test spot, and if you agree',
+  'fresh-paint': (several) => `${many(several, 'their', 'its')} paint is fresh and still soft`,
+  'fresh-paint-gently': (several) => `${many(several, 'their', 'its')} paint is fresh and still soft`,
   'nothing-coarse-on-plastic': () => 'painted plastic heats quickly and cannot be measured',
   'disc-only-for-deep-marks': (several) => `${many(several, 'their', 'its')} marks do not need sanding`,
   'milder-was-enough': () => 'our test spot showed that less is enough',
@@ -56,7 +63,7 @@ export const expectationInEnglish: ExpectationWords = {
     matte: 'Matte paint is never polished. Its marks will remain; it is cleaned and protected only.',
     wrap: 'The car is wrapped: it is cleaned and protected, and we cannot judge the paint beneath.',
     gelcoat:
-      'The thickness of gelcoat cannot be measured, so we use the mildest method that works; some marks will remain.',
+      'Gelcoat cannot be measured, but it is thick: we cut and polish it until the gloss is back, and stop there.',
     'bare-metal': 'Bare metal has no paint to polish; it is cleaned and protected.',
   },
   left: (why, at, region) =>

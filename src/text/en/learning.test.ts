@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { PROCESS_KEYS } from '@/core/correction'
+import { SEEDED_METHODS } from '@/core/correction'
 import { EXTRA_KEYS } from '@/core/offer'
 import { workName } from './learning'
 
@@ -7,9 +7,9 @@ test('every kind of work the shop learns has a name of its own', () => {
   const keys = [
     ...['wash', 'mask', 'wipe', 'layer', 'surface', 'finish', 'look', 'cut', 'refine', 'polish'],
     ...EXTRA_KEYS.map((key) => `extra:${key}`),
-    ...PROCESS_KEYS.flatMap((key) => ['cut', 'refine', 'single'].map((role) => `${key}:${role}`)),
+    ...SEEDED_METHODS.flatMap(({ key }) => ['cut', 'refine', 'single'].map((role) => `${key}:${role}`)),
   ]
-  const names = keys.map(workName)
+  const names = keys.map((key) => workName(key))
   expect(new Set(names).size).toBe(keys.length)
   for (const key of keys) expect(workName(key)).not.toBe(key)
   expect(workName('two-step:cut')).toBe('Two-step, cutting')

@@ -1,5 +1,5 @@
 import { EXTRA_KEYS } from '@/core/offer'
-import { PROCESS_NAME } from './correction'
+import { type Named, titleOf } from './correction'
 import { sentence } from './sentence'
 import { workInEnglish } from './work'
 
@@ -24,11 +24,10 @@ const KIND: Record<string, string> = {
 }
 
 /** A kind of work the shop learns the minutes of, from its key. */
-export function workName(key: string): string {
+export function workName(key: string, methods: readonly Named[] = []): string {
   const [first, role] = key.split(':') as [string, string | undefined]
   const extra = EXTRA_KEYS.find((each) => first === 'extra' && each === role)
   if (extra) return sentence(workInEnglish.extra[extra].name)
-  const process = Object.entries(PROCESS_NAME).find(([each]) => each === first)
-  if (process && role) return `${process[1]}, ${ROLE[role] ?? role}`
+  if (role) return `${titleOf(methods, first)}, ${ROLE[role] ?? role}`
   return KIND[key] ?? key
 }

@@ -12,15 +12,15 @@ describe('why this and not the next', () => {
   const frontier = vehicleFrontier(input.judgement.panels, settings)
   const ways = (id: string) => frontier.panels.find(({ judged }) => judged.panel.id === id)!
   const why = (id: string, key: string, region = DUBLIN) =>
-    whyThis(region, ways(id).all.find(({ process }) => process.key === key)!, ways(id).all)
+    whyThis(region, ways(id).all.find(({ method }) => method.key === key)!, ways(id).all)
   test('names the paint that is missing, as the shop measures it', () => {
     expect(why('roof', 'leave')).toMatch(
-      /^One-step polish would take \d\.\d µm, more than this panel can spare\.$/,
+      /^Light polish would take \d\.\d µm, more than this panel can spare\.$/,
     )
     expect(why('roof', 'leave', OHIO)).toMatch(/would take 0\.\d+ mil, more/)
   })
   test('names the rule that forbids it', () => {
-    expect(why('front-bumper', 'one-step-cut')).toContain('painted plastic heats first')
+    expect(why('front-bumper', 'one-step-cut')).toContain('not meant for this material')
   })
   test('names what more would win, and what it costs', () => {
     expect(why('bonnet', 'one-step-polish')).toMatch(

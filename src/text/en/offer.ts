@@ -3,19 +3,19 @@ import { type CustomerTax, type ExtraKey, type ExtraProposal, SEEN_POINTS } from
 import type { Region } from '@/core/region'
 import { list, measured, number } from '../formats'
 import { placeName } from '../panels'
-import { FORBIDDEN, PROCESS_NAME } from './correction'
+import { FORBIDDEN, methodTitle } from './correction'
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
 /** Why a panel gets this process and not the next stronger one. `all` is every process on it, mildest first. */
 export function whyThis(region: Region, option: PanelOption, all: readonly PanelOption[]): string {
   const depth = (um: number) => measured(region, 'depth', um, 1)
-  const at = all.findIndex(({ process }) => process.key === option.process.key)
+  const at = all.findIndex(({ method }) => method.key === option.method.key)
   const next = all
     .slice(at + 1)
-    .find(({ process }) => !process.leavesProtection || option.process.leavesProtection)
+    .find(({ method }) => !method.leavesProtection || option.method.leavesProtection)
   if (!next) return 'There is nothing stronger.'
-  const name = PROCESS_NAME[next.process.key]
+  const name = methodTitle(next.method)
   const [rule] = next.broken
   if (rule?.id === 'over-budget')
     return `${name} would take ${depth(next.removalUm)}, more than this panel can spare.`

@@ -1,7 +1,16 @@
 import type { Difference } from '@/core/practice'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import type { BudgetLimit, Finding, FindingKind, Grade, Prospect, Severity, Verdict } from '@/core/survey'
+import type {
+  BudgetLimit,
+  Finding,
+  FindingKind,
+  Grade,
+  Prospect,
+  Remark,
+  Severity,
+  Verdict,
+} from '@/core/survey'
 import { measured, percent } from '../formats'
 import { markName, markTitle } from '../marks'
 import { staffPanelName } from './staff-panels'
@@ -39,13 +48,23 @@ export function prospectText(region: Region, prospect: Prospect): string {
   }
 }
 
+/** What the readings say of the car as a whole. */
+export const REMARK: Record<Remark, string> = {
+  'all-high': 'All of it reads high: the whole car may have been resprayed.',
+  uneven: 'Its panels differ a lot: parts of it may have been resprayed.',
+  'panels-thinner': 'Some panels are thinner than the rest: resprayed thinner, or cut hard before.',
+}
+
 export const FINDING_NAME: Record<FindingKind, string> = {
   'not-read': 'Not measured yet',
   unreadable: 'Cannot be measured',
   film: 'Under film',
   'too-few': 'Too few readings',
+  'no-level': 'Nothing to compare with',
   original: 'Original',
   thin: 'Thin',
+  thinner: 'Thinner than the rest',
+  'all-high': 'High all over',
   repainted: 'Resprayed',
   'filler-likely': 'Filler likely',
 }
@@ -71,9 +90,13 @@ export function findingText(region: Region, finding: Finding): string {
         ? 'A wrap or film covers the paint. It is not polished.'
         : 'This panel has film on it (PPF or wrap). It is not polished, and the paint beneath cannot be judged.'
     case 'too-few':
-      return finding.n < 2
-        ? 'One reading is not enough. Take at least one more.'
-        : 'No other metal panel has been measured yet to compare it with.'
+      return 'One reading is not enough. Take at least one more.'
+    case 'no-level':
+      return `Measure at least ${finding.panels} metal panels: before that nobody can say what is usual on this car.`
+    case 'thinner':
+      return `${depth(finding.belowBaselineUm)} below the rest of the car: resprayed thinner, or cut hard before.`
+    case 'all-high':
+      return `In line with the rest of the car, but ${depth(finding.levelUm)} is more than a factory leaves: the whole car may have been resprayed.`
     case 'original':
       return `In line with the rest of the car (${finding.aboveBaselineUm >= 0 ? '+' : '−'}${depth(Math.abs(finding.aboveBaselineUm))}).`
     case 'thin':

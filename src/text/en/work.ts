@@ -2,12 +2,40 @@ import type { WorkWords } from '../work'
 
 export const workInEnglish: WorkWords = {
   process: {
+    'light-polish': 'light polish',
+    'small-two-step': 'gentle two-step correction with a small machine',
+    'cut-all-in-one': 'correction, then a polish with protection',
+    'two-step-hand': 'two-step correction, last pass by hand',
     'all-in-one': 'one-step polish with protection',
     'one-step-polish': 'light one-step polish',
     'one-step-cut': 'one-step correction',
     'two-step': 'two-step correction',
     'two-step-wool': 'strong two-step correction',
     'disc-two-step': 'fine sanding and two-step correction',
+  },
+  machine: {
+    rotary: 'rotary',
+    'forced-rotation': 'forced-rotation machine',
+    'long-throw': 'long-throw dual action',
+    'short-throw': 'short-throw dual action',
+    small: 'small machine',
+    hand: 'by hand',
+  },
+  pad: {
+    'disc-3000': '3000-grit foam disc',
+    wool: 'wool',
+    microfibre: 'microfibre',
+    'foam-cut': 'cutting foam',
+    'foam-polish': 'polishing foam',
+    'foam-finish': 'finishing foam',
+    'soft-puck': 'soft hand pad',
+  },
+  liquid: {
+    'heavy-compound': 'heavy compound',
+    'medium-polish': 'medium polish',
+    'finishing-polish': 'finishing polish',
+    'all-in-one': 'all-in-one',
+    water: 'water',
   },
   surface: {
     paint: 'paint',

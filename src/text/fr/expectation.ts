@@ -30,7 +30,14 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
   'never-polish-matte': 'le polissage laisse des zones brillantes sur une peinture mate',
   'never-cut-film': 'la peinture est sous un film',
   'no-paint-on-bare-metal': 'il n’y a pas de peinture sur le métal nu',
-  'no-wool-on-single-stage': 'une peinture sans vernis ne supporte pas un polissage aussi fort',
+  'not-for-this-material': 'aucune de nos méthodes n’est prévue pour cette matière',
+  'no-wool-on-metallic-single-stage':
+    'une peinture métallisée sans vernis ne supporte pas un polissage aussi fort',
+  'wool-with-care': 'une peinture sans vernis ne se polit qu’avec précaution',
+  'gloss-plastic-by-consent':
+    'le plastique noir brillant n’est poli qu’après un essai réussi, et avec votre accord',
+  'fresh-paint': 'la peinture est récente et encore tendre',
+  'fresh-paint-gently': 'la peinture est récente et encore tendre',
   'nothing-coarse-on-plastic': 'le plastique peint chauffe vite et ne peut pas être mesuré',
   'disc-only-for-deep-marks': 'les marques ne demandent pas de ponçage',
   'milder-was-enough': 'notre essai a montré qu’un traitement plus doux suffit',

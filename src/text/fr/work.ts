@@ -2,12 +2,40 @@ import type { WorkWords } from '../work'
 
 export const workInFrench: WorkWords = {
   process: {
+    'light-polish': 'polissage léger',
+    'small-two-step': 'correction douce en deux étapes à la petite machine',
+    'cut-all-in-one': 'correction, puis polissage avec protection',
+    'two-step-hand': 'correction en deux étapes, dernier passage à la main',
     'all-in-one': 'polissage en une étape avec protection',
     'one-step-polish': 'polissage léger en une étape',
     'one-step-cut': 'correction en une étape',
     'two-step': 'correction en deux étapes',
     'two-step-wool': 'correction forte en deux étapes',
     'disc-two-step': 'ponçage fin, puis correction en deux étapes',
+  },
+  machine: {
+    rotary: 'rotative',
+    'forced-rotation': 'machine à rotation forcée',
+    'long-throw': 'orbitale à grande course',
+    'short-throw': 'orbitale à petite course',
+    small: 'petite machine',
+    hand: 'à la main',
+  },
+  pad: {
+    'disc-3000': 'disque mousse grain 3000',
+    wool: 'laine',
+    microfibre: 'microfibre',
+    'foam-cut': 'mousse de coupe',
+    'foam-polish': 'mousse de polissage',
+    'foam-finish': 'mousse de finition',
+    'soft-puck': 'tampon souple',
+  },
+  liquid: {
+    'heavy-compound': 'pâte de coupe',
+    'medium-polish': 'polish moyen',
+    'finishing-polish': 'polish de finition',
+    'all-in-one': 'tout-en-un',
+    water: 'eau',
   },
   surface: {
     paint: 'peinture',

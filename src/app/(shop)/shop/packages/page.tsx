@@ -14,6 +14,7 @@ export default async function PackagesPage() {
       packages={setup.packages}
       catalogue={catalogue}
       vendors={setup.vendors}
+      methods={setup.methods}
       version={version}
       region={setup.region}
     />

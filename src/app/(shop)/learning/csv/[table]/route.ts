@@ -15,7 +15,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ tabl
   const db = await database()
   const period = PERIODS.find((each) => String(each) === months) ?? 12
   const shop = await loadShop(db)
-  const { columns, rows } = write(await loadLearned(db, shop, now(), period), shop.setup.region)
+  const { columns, rows } = write(
+    await loadLearned(db, shop, now(), period),
+    shop.setup.region,
+    shop.setup.methods,
+  )
   return new Response(writeCsv(columns, rows), {
     headers: {
       'content-type': 'text/csv; charset=utf-8',
