@@ -11,7 +11,7 @@ export class BadInput extends Error {
 }
 
 /** A file as it is; what is wrong with its place is said in words. */
-export function readBytes(file: string): Buffer {
+export function readBytes(file: string | number): Buffer {
   try {
     return readFileSync(file)
   } catch (cause) {
@@ -26,7 +26,7 @@ export function readBytes(file: string): Buffer {
   }
 }
 
-export function readText(file: string): string {
+export function readText(file: string | number): string {
   return readBytes(file).toString('utf8')
 }
 

@@ -4,12 +4,27 @@ import { care } from './commands/care'
 import { dew } from './commands/dew'
 import { dilute, lance } from './commands/dilute'
 import { history } from './commands/history'
+import { judgeCommand, ledgerCommand } from './commands/judge'
 import { schedule } from './commands/schedule'
 import { survey } from './commands/survey'
 import { vin } from './commands/vin'
+import { vocabulary } from './commands/vocabulary'
 import { BadInput } from './input'
 
-const COMMANDS: Record<string, Command> = { schedule, survey, vin, dew, dilute, lance, care, angle, history }
+const COMMANDS: Record<string, Command> = {
+  schedule,
+  survey,
+  judge: judgeCommand,
+  ledger: ledgerCommand,
+  vocabulary,
+  vin,
+  dew,
+  dilute,
+  lance,
+  care,
+  angle,
+  history,
+}
 
 const usage = () =>
   [
@@ -28,8 +43,12 @@ export function runYard(args: readonly string[]): Said {
   const command = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined
   try {
     if (!command) throw new BadInput([`there is no command “${name}”.`, usage()])
-    const { json, exitCode, stderr = '' } = command.run(rest)
-    return { status: exitCode, stdout: `${JSON.stringify(json, null, 2)}\n`, stderr }
+    const output = command.run(rest)
+    const stdout =
+      'lines' in output
+        ? output.lines.map((line) => `${JSON.stringify(line)}\n`).join('')
+        : `${JSON.stringify(output.json, null, 2)}\n`
+    return { status: output.exitCode, stdout, stderr: output.stderr ?? '' }
   } catch (error) {
     if (!(error instanceof BadInput)) throw error
     return { status: 2, stdout: '', stderr: error.faults.map((fault) => `yard: ${fault}\n`).join('') }

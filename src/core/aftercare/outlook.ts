@@ -1,8 +1,9 @@
 import type { Look } from './look'
-import { GONE_LEVEL, levelAt, likelihood } from './protection'
+import { GONE_LEVEL, levelAt, likelihood, WEAR_SHAPES } from './protection'
 
 /**
- * How long a coating should last, as a small Bayesian grid. What all panels of a car have in common (the batch, the air it
+ * How long a coating should last, as a small Bayesian grid. How it wears, early or late, nobody knows beforehand: everything is
+ * reckoned for each of a few ways, and each of them counts as much as it explains what was seen. What all panels of a car have in common (the batch, the air it
  * cured in, how it is really washed) is one unknown; what a single panel has of its own is another, nearly always small
  * and now and then large: a spot that was not wiped clean, a bonnet over a hot engine. Both multiply the life that the
  * product and the way the car lives would give.
@@ -45,7 +46,9 @@ const LOW = (1 - BAND_CHANCE) / 2
 const HIGH = 1 - LOW
 
 /** Spread of the logarithm of a life: of cars among each other, and of panels of one car (mem). */
-const CAR_SD = 0.28
+const CAR_SD = 0.26
+/** What a data sheet says is a little more than what cars come to, as a logarithm (mem). */
+const CAR_MEAN = -0.1
 const PANEL_SD = 0.1
 /** One panel in twenty has something of its own, and then mostly a shorter life (mem). */
 const ODD_CHANCE = 0.05
@@ -72,7 +75,7 @@ function chancesOn(reach: Reach, density: (log: number) => number): number[] {
 }
 
 const CAR_LOGS = logsOf(CAR_REACH)
-const CAR_CHANCES = chancesOn(CAR_REACH, (log) => bell(log, 0, CAR_SD))
+const CAR_CHANCES = chancesOn(CAR_REACH, (log) => bell(log, CAR_MEAN, CAR_SD))
 const PANEL_CHANCES = chancesOn(
   PANEL_REACH,
   (log) => (1 - ODD_CHANCE) * bell(log, 0, PANEL_SD) + ODD_CHANCE * bell(log, ODD_MEAN, ODD_SD),
@@ -143,7 +146,7 @@ function onceAlike<T, R>(keyOf: (each: T) => string, reckon: (each: T) => R): (e
 }
 
 /** What one look says of a unit of this life: it may be the same for units that differ in others. */
-function lookReader(): (look: Unit['looks'][number], lifeMonths: number) => AtLook {
+function lookReader(shape: number): (look: Unit['looks'][number], lifeMonths: number) => AtLook {
   const known = new Map<string, AtLook>()
   return (look, lifeMonths) => {
     const { unit: _, ...seen } = look
@@ -151,7 +154,9 @@ function lookReader(): (look: Unit['looks'][number], lifeMonths: number) => AtLo
     const before = known.get(key)
     if (before) return before
     const read = {
-      worn: SUM_LOGS.map((log) => likelihood(levelAt(look.ageMonths, lifeMonths * Math.exp(log)), look)),
+      worn: SUM_LOGS.map((log) =>
+        likelihood(levelAt(look.ageMonths, lifeMonths * Math.exp(log), shape), look),
+      ),
       lost: likelihood(LOST_LEVEL, look),
     }
     known.set(key, read)
@@ -190,6 +195,12 @@ function saidOfCar(witnessed: readonly number[]): number[] {
   })
 }
 
+/**
+ * The same eyes in the same light have seen all panels of a car: n of them weigh as n to the power of what is left. Set so that on
+ * fleets that wear by other laws the band holds as often as it says.
+ */
+const SAME_EYES = 0.4
+
 /** A curve is drawn this far beyond the expected life. */
 const CURVE_SHARE = 1.8
 const CURVE_POINTS = 60
@@ -197,28 +208,74 @@ const CURVE_POINTS = 60
 /**
  * What is left of a coating now and until when it should hold, unit by unit, from what was applied, how the car lives and all
  * that was seen since. Ages and lives in months; bands hold eight times in ten. Given what the car has in common, the
- * panels know nothing of each other; but the same eyes in the same light have seen them, so that n panels together weigh as
- * √n would. Throws without units.
+ * panels know nothing of each other. Throws without units.
  */
 export function outlookOf(units: readonly Unit[]): Outlook {
   if (units.length === 0) throw new Error('an outlook needs at least one coated part')
+  const ways = WEAR_SHAPES.map((shape) => wornSo(units, shape))
+  const chances = shares(ways.map(({ evidence }) => evidence))
+  const mixed = <T extends { chance: number }>(of: (way: Way) => readonly T[]): T[] =>
+    ways.flatMap((way, at) => {
+      const spread = of(way)
+      const total = sumOf(spread.map(({ chance }) => chance))
+      return spread.map((each) => ({ ...each, chance: (chances[at]! * each.chance) / total }))
+    })
+  const lifeOfUsual = units.map(({ lifeMonths }) => lifeMonths).sort((a, b) => a - b)[units.length >> 1]!
+  const judge = onceAlike(likeness, (unit: Unit): UnitOutlook => {
+    const of = (way: Way) => way.judge(unit)
+    const levels = mixed((way) => of(way).levels)
+    return {
+      id: unit.id,
+      lifeMonths: bandOf(rising(mixed((way) => of(way).lives))),
+      levelNow: bandOf(rising(levels)),
+      holds: sumOf(levels.filter(({ value }) => value >= GONE_LEVEL).map(({ chance }) => chance)),
+      failsAlone: false,
+    }
+  })
+  const lives = mixed(({ car, shape }) =>
+    CAR_LOGS.map((log, at) => ({ value: lifeOfUsual * Math.exp(log), chance: car[at]!, shape })),
+  )
+  return {
+    units: withLoners(units.map((unit) => ({ ...judge(unit), id: unit.id }))),
+    curve: curveOf(lives, lifeOfUsual),
+    lifeMonths: bandOf(rising(lives)),
+  }
+}
+
+const rising = <T extends Spread[number]>(spread: readonly T[]): T[] =>
+  [...spread].sort((a, b) => a.value - b.value)
+
+/** Chances from logarithms of what each explains, together one. */
+function shares(logs: readonly number[]): number[] {
+  const weights = fromLogs(logs)
+  const total = sumOf(weights)
+  return weights.map((weight) => weight / total)
+}
+
+/** A car judged as if its coating wore in one way, and how well that explains what was seen (a logarithm). */
+type Way = {
+  shape: number
+  car: readonly number[]
+  evidence: number
+  judge: (unit: Unit) => { lives: Spread; levels: Spread }
+}
+
+function wornSo(units: readonly Unit[], shape: number): Way {
   const looked = units.filter(({ looks }) => looks.length > 0).length
-  const weight = 1 / Math.sqrt(Math.max(1, looked))
-  const read = lookReader()
+  const weight = Math.max(1, looked) ** -SAME_EYES
+  const read = lookReader(shape)
   const see = onceAlike(likeness, (unit): Seen => {
     const witnessed = witness(unit, read)
     return { unit, witnessed, car: saidOfCar(either(witnessed)).map((said) => weight * Math.log(said)) }
   })
   const seen = units.map(see)
   const joint = CAR_CHANCES.map((chance, at) => Math.log(chance) + sumOf(seen.map(({ car }) => car[at]!)))
-  const judge = onceAlike(likeness, (unit) => judgeUnit(see(unit), joint))
   const car = fromLogs(joint)
-  const lifeOfUsual = [...units.map(({ lifeMonths }) => lifeMonths)].sort((a, b) => a - b)[units.length >> 1]!
-  const lives = CAR_LOGS.map((log, at) => ({ value: lifeOfUsual * Math.exp(log), chance: car[at]! }))
   return {
-    units: withLoners(units.map((unit) => ({ ...judge(unit), id: unit.id }))),
-    curve: curveOf(lives, lifeOfUsual),
-    lifeMonths: bandOf(lives),
+    shape,
+    car,
+    evidence: Math.max(...joint) + Math.log(sumOf(car)),
+    judge: onceAlike(likeness, (unit) => judgeUnit(see(unit), joint, shape)),
   }
 }
 
@@ -231,7 +288,11 @@ function fromLogs(logs: readonly number[]): number[] {
 type Seen = { unit: Unit; witnessed: Witness; car: readonly number[] }
 
 /** The life of one unit: what all others say of the car, times what is its own, times what was seen on it. */
-function judgeUnit({ unit, witnessed, car: own }: Seen, joint: readonly number[]): UnitOutlook {
+function judgeUnit(
+  { unit, witnessed, car: own }: Seen,
+  joint: readonly number[],
+  shape: number,
+): { lives: Spread; levels: Spread } {
   const others = fromLogs(joint.map((log, at) => log - own[at]!))
   const prior = SUM_LOGS.map(() => 0)
   for (let at = 0; at < others.length; at++)
@@ -249,19 +310,11 @@ function judgeUnit({ unit, witnessed, car: own }: Seen, joint: readonly number[]
       chance,
     }))
   })
-  const rising = (spread: Spread) => [...spread].sort((a, b) => a.value - b.value)
   const levels = [
-    ...worn.map(({ value, chance }) => ({ value: levelAt(unit.ageMonths, value), chance })),
+    ...worn.map(({ value, chance }) => ({ value: levelAt(unit.ageMonths, value, shape), chance })),
     ...lost.map(({ chance }) => ({ value: LOST_LEVEL, chance })),
   ]
-  const chanceOf = (spread: Spread) => sumOf(spread.map(({ chance }) => chance))
-  return {
-    id: unit.id,
-    lifeMonths: bandOf(rising([...worn, ...lost])),
-    levelNow: bandOf(rising(levels)),
-    holds: chanceOf(levels.filter(({ value }) => value >= GONE_LEVEL)) / chanceOf(levels),
-    failsAlone: false,
-  }
+  return { lives: [...worn, ...lost], levels }
 }
 
 /** A part whose coating has more likely gone than not. */
@@ -281,13 +334,18 @@ function withLoners(units: readonly UnitOutlook[]): UnitOutlook[] {
   return units.map((unit) => ({ ...unit, failsAlone: few && usual >= REST_HOLDS && hasGone(unit) }))
 }
 
-function curveOf(lives: Spread, usualLife: number): Outlook['curve'] {
+function curveOf(
+  lives: readonly (Spread[number] & { shape: number })[],
+  usualLife: number,
+): Outlook['curve'] {
   const last = usualLife * CURVE_SHARE
   return Array.from({ length: CURVE_POINTS + 1 }, (_, at) => {
     const month = (last * at) / CURVE_POINTS
     return {
       month,
-      ...bandOf(lives.map(({ value, chance }) => ({ value: levelAt(month, value), chance }))),
+      ...bandOf(
+        rising(lives.map(({ value, chance, shape }) => ({ value: levelAt(month, value, shape), chance }))),
+      ),
     }
   })
 }

@@ -1,13 +1,17 @@
 import type { Look, Water } from './look'
 import { FEELS, WATERS } from './look'
 
+/** How a coating wears, from quick at first over nearly in a straight line to late and all at once: exponents of the curve (mem). */
+export const WEAR_SHAPES = [0.8, 1.2, 2.2, 4] as const
+/** A usual one: slow at first (mem). */
+export const USUAL_WEAR = 2.2
+
 /**
  * How much of a coating is left, as a share of how it behaved when it had cured: 1 then, ½ at the end of its life. A
- * Weibull curve, slow at first; that shape, and every figure below, is remembered from practice (mem).
+ * Weibull curve; which one nobody knows beforehand. Every figure below is remembered from practice (mem).
  */
-const SHAPE = 2.2
-export function levelAt(ageMonths: number, lifeMonths: number): number {
-  return ageMonths <= 0 ? 1 : 2 ** -((ageMonths / lifeMonths) ** SHAPE)
+export function levelAt(ageMonths: number, lifeMonths: number, shape: number = USUAL_WEAR): number {
+  return ageMonths <= 0 ? 1 : 2 ** -((ageMonths / lifeMonths) ** shape)
 }
 
 /** Below this a coating is said to have gone. */

@@ -45,6 +45,9 @@ export type AskFacts = {
   'number-of': { of: AskedThing }
   'more-of': { of: AskedThing }
   'of-between': { of: AskedThing; least: number; most: number }
+  'case-panel': { panel: string }
+  'case-method': { method: string }
+  'case-spot-twice': { spot: number }
   'method-steps-enough': { most: number }
   'method-named-twice': { name: string }
   'method-in-package': { name: string }

@@ -27,6 +27,8 @@ const WORTH_SHARE = 0.85
 /** What one method would do to one panel. */
 export type PanelOption = {
   method: Worked
+  /** It takes more than the edge can spare: the edge is taped, the field is worked. */
+  tapeEdge: boolean
   /** What ended its passes before its marks were clear. */
   held?: Held
   removalUm: number
@@ -70,6 +72,9 @@ export type ChoiceSettings = {
 /** What is worked on panels, µm; how much of them the pad really reaches; how deep marks lie against the table, 1 as there. */
 export type Cut = { removalUm: number; reached: number; depth: number }
 
+/** Tape along the edges of one panel, minutes (mem). */
+const TAPE_MINUTES = 4
+
 /** Share 0–1 of a defect that goes: what lies on the paint goes with the wash, the rest where the pad has been. */
 export function clearedBy(defect: Defect, { removalUm: um, reached, depth }: Cut): number {
   const share = clearedShare(defect, um / depth)
@@ -111,6 +116,7 @@ export function panelOption(judged: PanelJudgement, method: Method, settings: Ch
   const held = heldBy(method, done, marks)
   const removal = removalUm(done, give)
   const haze = hazeLeft(done, give)
+  const tapeEdge = judged.edge !== undefined && removal > judged.edge.budgetUm
   const cut = { removalUm: removal, reached, depth }
   const parts = done.steps.map((step) =>
     atPace(stepMinutes(step, panel, settings.care), paceFor(settings.pace, machineKey(method, step))),
@@ -132,8 +138,9 @@ export function panelOption(judged: PanelJudgement, method: Method, settings: Ch
   return {
     method: done,
     ...(held ? { held } : {}),
+    tapeEdge,
     removalUm: removal,
-    minutes: parts.reduce((sum, { minutes }) => sum + minutes, 0),
+    minutes: parts.reduce((sum, { minutes }) => sum + minutes, tapeEdge ? TAPE_MINUTES : 0),
     parts,
     cut,
     hazePoints: haze,
@@ -244,7 +251,8 @@ export function correctionOf(panels: PanelChoice[]): CorrectionPlan {
 function minutesByRole(panels: readonly PanelChoice[]): CorrectionPlan['minutes'] {
   const minutes = { single: 0, cut: 0, refine: 0 }
   for (const { option } of panels)
-    for (const [at, step] of option.method.steps.entries()) minutes[step.role] += option.parts[at]!.minutes
+    for (const [at, step] of option.method.steps.entries())
+      minutes[step.role] += option.parts[at]!.minutes + (at === 0 && option.tapeEdge ? TAPE_MINUTES : 0)
   const setUps = setUpsOf(panels.map(({ option }) => option.method))
   for (const role of ['single', 'cut', 'refine'] as const)
     minutes[role] += minutesOfSetUps(setUps.filter((setUp) => setUp.role === role))

@@ -53,6 +53,7 @@ export {
 export { MATERIALS, type Material, materialOf } from './material'
 export {
   HARDNESS_GIVE,
+  type Handling,
   hazeLeft,
   keptMethod,
   type Method,

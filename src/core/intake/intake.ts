@@ -4,6 +4,7 @@ import { CHANNELS, LANGUAGES } from '../customer'
 import { CUSTOMER_TAX } from '../offer/tax'
 import { isLocalDay } from '../time'
 import {
+  FINISHES,
   HARDNESSES,
   PAINT_SYSTEMS,
   PURPOSES,
@@ -82,6 +83,7 @@ export const intakeSchema = z.object({
   colourCode: optionalLine,
   colour: line(ask('colour')),
   paintSystem: z.enum(PAINT_SYSTEMS, ask('paint-system')),
+  finish: z.union([z.literal(''), z.enum(FINISHES)]),
   hardness: z.enum(HARDNESSES),
   purpose: z.enum(PURPOSES),
   storage: z.enum(STORAGES),
@@ -136,6 +138,7 @@ export const emptyIntake = (today: string): Intake => ({
   colourCode: '',
   colour: '',
   paintSystem: 'clear-over-base',
+  finish: '',
   hardness: 'medium',
   purpose: 'daily',
   storage: 'unknown',

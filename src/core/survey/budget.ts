@@ -46,17 +46,16 @@ function limitsOf(
     return [{ rule: 'never-cut', limitUm: 0, why: 'bare-metal' }]
   const isGelcoat = finding.kind === 'unreadable' && finding.why === 'gelcoat'
   const lifetimeUm = isGelcoat ? GELCOAT_LIFETIME_UM : LIFETIME_UM
-  const lifetime: BudgetLimit = {
-    rule: 'lifetime',
-    limitUm: lifetimeUm - takenForSure(taken),
-    lifetimeUm,
-    alreadyTakenUm: taken.takenUm,
-    takenUncertaintyUm: taken.uncertaintyUm,
-  }
+  const lifetime = lifetimeLimit(lifetimeUm, taken)
   const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
   if (isGelcoat) return [lifetime, { rule: 'method', limitUm: GELCOAT_CAP_UM, readable: false }]
   if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]
-  const { lowestSpotUm } = statistics
+  return filmLimits(statistics.lowestSpotUm, school, taken, finding.kind === 'thin')
+}
+
+/** The limits of paint that was read, by its lowest spot. */
+function filmLimits(lowestSpotUm: number, school: School, taken: Taken, isThin: boolean): BudgetLimit[] {
+  const lifetime = lifetimeLimit(LIFETIME_UM, taken)
   const uncertaintyUm = gaugeUncertaintyUm(lowestSpotUm)
   // A panel known to be at the floor stays protected under either school: ignoring a reading is not a method.
   const gauge: BudgetLimit = {
@@ -68,10 +67,32 @@ function limitsOf(
   }
   const method: BudgetLimit = { rule: 'method', limitUm: METHOD_CAP_UM, readable: true }
   if (school === 'gauge-guided') return [gauge, lifetime]
-  if (school === 'method-guided')
-    return finding.kind === 'thin' ? [gauge, lifetime, method] : [lifetime, method]
+  if (school === 'method-guided') return isThin ? [gauge, lifetime, method] : [lifetime, method]
   return [gauge, lifetime, method]
 }
+
+const lifetimeLimit = (lifetimeUm: number, taken: Taken): BudgetLimit => ({
+  rule: 'lifetime',
+  limitUm: lifetimeUm - takenForSure(taken),
+  lifetimeUm,
+  alreadyTakenUm: taken.takenUm,
+  takenUncertaintyUm: taken.uncertaintyUm,
+})
+
+const leastOf = (limits: BudgetLimit[]): RemovalBudget => {
+  const decidedBy = limits.reduce((least, limit) => (limit.limitUm < least.limitUm ? limit : least))
+  return { budgetUm: Math.max(0, decidedBy.limitUm), decidedBy, limits }
+}
+
+/** How much may be removed where the lowest spot reads so much, µm: an edge or a crease judged by itself. */
+export const filmBudget = (
+  lowestSpotUm: number,
+  school: School,
+  taken: Taken = NOTHING_TAKEN,
+): RemovalBudget =>
+  leastOf(
+    filmLimits(lowestSpotUm, school, taken, lowestSpotUm - gaugeUncertaintyUm(lowestSpotUm) <= FLOOR_UM),
+  )
 
 /** How much may be removed from a panel, µm, never below 0; `taken` is what the ledger says is gone. */
 export function removalBudget(
@@ -80,7 +101,5 @@ export function removalBudget(
   school: School,
   taken: Taken = NOTHING_TAKEN,
 ): RemovalBudget {
-  const limits = limitsOf(finding, statistics, school, taken)
-  const decidedBy = limits.reduce((least, limit) => (limit.limitUm < least.limitUm ? limit : least))
-  return { budgetUm: Math.max(0, decidedBy.limitUm), decidedBy, limits }
+  return leastOf(limitsOf(finding, statistics, school, taken))
 }

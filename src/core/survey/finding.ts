@@ -49,10 +49,11 @@ export function panelStatistics(
   panel: Panel,
   readingsUm: readonly number[],
   spread: Spread = spreadOf([{ [panel.id]: readingsUm }]),
+  sizes?: readonly number[],
 ): PanelStatistics | undefined {
-  const film = meanFilm(readingsUm, spread)
+  const film = meanFilm(readingsUm, spread, sizes)
   if (!film) return undefined
-  const spots = spotsOf(readingsUm)
+  const spots = spotsOf(readingsUm, sizes)
   return {
     n: readingsUm.length,
     meanUm: film.meanUm,

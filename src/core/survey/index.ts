@@ -82,6 +82,7 @@ export {
   takenForSure,
   type Witness,
   WORKED_OUT_UNCERTAINTY,
+  witnessed,
 } from './ledger'
 export type { LedgerEntry } from './ledger-entry'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
@@ -90,11 +91,14 @@ export {
   DAY_OFFSET_UM,
   type Difference,
   meanFilm,
+  removalAtMarks,
   removalAtSpot,
   removalAtSpots,
   removalBetween,
+  removalElsewhere,
   type Spread,
   spreadOf,
+  spreadOfSpots,
 } from './metrology'
 export { inOtherUnit } from './other-unit'
 export {
@@ -107,6 +111,7 @@ export { type Prospect, prospectOf, type Verdict } from './prospect'
 export { countedUm, DOUBT_UM, doubtful, type Reading } from './reading'
 export {
   countedReadings,
+  edgeReadings,
   emptyMeasured,
   emptyRecord,
   type Measured,
@@ -127,6 +132,6 @@ export {
 } from './sign-off'
 export type { Signature, SignedOff } from './signed'
 export { signatureSchema, strokeSchema } from './signed'
-export { READINGS_PER_SPOT, type Spot, spotsOf, spotsWanted } from './spots'
+export { READINGS_PER_SPOT, type Spot, type SpotSizes, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation } from './statistics'
 export type { StoredSurvey } from './stored'

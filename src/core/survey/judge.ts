@@ -1,5 +1,6 @@
 import {
   type Finish,
+  type Overruled,
   type PaintSystem,
   type Panel,
   type PanelPaint,
@@ -9,8 +10,8 @@ import {
   panelsOf,
   type Shape,
 } from '../vehicle'
-import type { Baseline } from './baseline'
-import { type RemovalBudget, removalBudget, type School } from './budget'
+import { type Baseline, RESPRAY_STEP_UM } from './baseline'
+import { filmBudget, type RemovalBudget, removalBudget, type School } from './budget'
 import { type Condition, panelCondition } from './condition'
 import type { Defect } from './defects'
 import {
@@ -27,7 +28,8 @@ import { type Grade, gradeOf } from './grade'
 import type { Taken } from './ledger'
 import { type Spread, spreadOf } from './metrology'
 import { type Prospect, prospectOf } from './prospect'
-import { countedReadings, type SurveyRecord } from './record'
+import { countedReadings, edgeReadings, type SurveyRecord } from './record'
+import { type SpotSizes, spotsOf } from './spots'
 
 export type SurveyInput = {
   panels: readonly Panel[]
@@ -37,6 +39,10 @@ export type SurveyInput = {
   facts?: PanelsFacts
   school: School
   readings: Readings
+  /** Where spots were not read three times each. */
+  spotSizes?: SpotSizes
+  /** Readings of edges and creases, by panel: what is thin there is taped, and does not hold the field back. */
+  edges?: Readings
   defects: Readonly<Record<string, readonly Defect[]>>
   /** Panels under a film, which are judged by it and not by their readings. */
   films?: readonly string[]
@@ -51,7 +57,11 @@ export type PanelJudgement = {
   paint: PanelPaint
   statistics?: PanelStatistics
   finding: Finding
+  /** What the readings say by themselves, where somebody has told otherwise, and why. */
+  overruled?: { was: Finding; why: string }
   budget: RemovalBudget
+  /** Its edge, where that was read for itself: the lowest spot, and what may be taken there, µm. */
+  edge?: { lowestSpotUm: number; budgetUm: number }
   condition: Condition
   /** Whether somebody has inspected it: before, its condition is nobody’s word. */
   inspected: boolean
@@ -80,7 +90,7 @@ export function judge(input: SurveyInput): VehicleJudgement {
     there.filter(({ id }) => !input.films?.includes(id)),
     input.readings,
   )
-  const spread = spreadOf([input.readings])
+  const spread = spreadOf([input.readings], input.spotSizes)
   const panels = there.map((panel) => judgePanel(panel, input, baseline, spread))
   const grade = gradeOf(panels)
   const readable = panels.filter(({ finding }) => finding.kind !== 'unreadable' && finding.kind !== 'film')
@@ -91,6 +101,18 @@ export function judge(input: SurveyInput): VehicleJudgement {
     ...(grade ? { grade } : {}),
     read: { panels: readable.filter(({ statistics }) => statistics).length, of: readable.length },
   }
+}
+
+/** A panel as somebody says it is, with what its readings give for that. */
+function toldFinding(
+  as: Overruled['as'],
+  statistics: PanelStatistics,
+  baseline: Baseline | undefined,
+): Finding {
+  const aboveBaselineUm = baseline ? statistics.medianUm - baseline.medianUm : 0
+  if (as === 'repainted') return { kind: as, aboveBaselineUm, stepUm: baseline?.stepUm ?? RESPRAY_STEP_UM }
+  if (as === 'filler-likely') return { kind: as, highestUm: statistics.maxUm }
+  return { kind: as, aboveBaselineUm }
 }
 
 function remarksOn(panels: readonly PanelJudgement[], baseline: Baseline | undefined): Remark[] {
@@ -110,22 +132,43 @@ function judgePanel(
   spread: Spread,
 ): PanelJudgement {
   const paint = paintOf(panel.id, input)
-  const statistics = panelStatistics(panel, input.readings[panel.id] ?? [], spread)
-  const finding = input.films?.includes(panel.id)
+  const statistics = panelStatistics(
+    panel,
+    input.readings[panel.id] ?? [],
+    spread,
+    input.spotSizes?.[panel.id],
+  )
+  const read = input.films?.includes(panel.id)
     ? ({ kind: 'film', why: 'film' } as const)
     : findingOf(panel, paint.system, statistics, baseline)
+  const told = statistics && input.facts?.[panel.id]?.overruled
+  const finding = told ? toldFinding(told.as, statistics, baseline) : read
   const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
+  const edge = edgeOf(input.edges?.[panel.id] ?? [], input.school, input.taken?.[panel.id])
   const defects = input.defects[panel.id] ?? []
   return {
     panel,
     paint,
     ...(statistics ? { statistics } : {}),
     finding,
+    ...(told ? { overruled: { was: read, why: told.why } } : {}),
     budget,
+    ...(edge ? { edge } : {}),
     condition: panelCondition(defects),
     inspected: defects.length > 0 || (input.inspected ?? []).includes(panel.id),
     prospects: defects.map((defect) => prospectOf(defect, budget)),
   }
+}
+
+/** What an edge may still give; undefined where it was not read for itself. */
+function edgeOf(
+  readingsUm: readonly number[],
+  school: School,
+  taken: Taken | undefined,
+): PanelJudgement['edge'] {
+  if (readingsUm.length === 0) return undefined
+  const lowestSpotUm = Math.min(...spotsOf(readingsUm).map(({ meanUm }) => meanUm))
+  return { lowestSpotUm, budgetUm: filmBudget(lowestSpotUm, school, taken).budgetUm }
 }
 
 /** What a judgement needs to know of the vehicle. */
@@ -145,6 +188,7 @@ export function judgeRecord(
     ...(panelFacts ? { facts: panelFacts } : {}),
     school,
     readings: countedReadings(record.before),
+    edges: edgeReadings(record.before),
     defects: record.defects,
     films: record.films,
     taken,

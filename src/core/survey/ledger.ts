@@ -84,7 +84,7 @@ export function removalsOfVisit({
     const gauge = between(beforeUm[panel] ?? [], afterUm[panel] ?? [], spread)
     if (!gauge) return { panel, day, ...table, source: 'worked-out', note: '' }
     const note = coded('witnesses', 'both', { gauge, table })
-    return { panel, day, ...weighed(gauge, table), source: 'measured', note }
+    return { panel, day, ...witnessed(gauge, table), source: 'measured', note }
   })
 }
 
@@ -98,7 +98,7 @@ export type Witness = { removedUm: number; uncertaintyUm: number }
 const LEAST_UNCERTAINTY_UM = 0.3
 
 /** Mean of two witnesses by inverse variance. */
-function weighed(a: Witness, b: Witness): Witness {
+export function witnessed(a: Witness, b: Witness): Witness {
   const weight = ({ uncertaintyUm }: Witness) => Math.max(uncertaintyUm, LEAST_UNCERTAINTY_UM) ** -2
   const total = weight(a) + weight(b)
   return {

@@ -1,4 +1,4 @@
-import { spotsOf } from './spots'
+import { type Spot, type SpotSizes, spotsOf } from './spots'
 import { mean } from './statistics'
 
 /**
@@ -33,13 +33,12 @@ function pooled(groups: readonly (readonly number[])[], guess: number, worth: nu
 /** Readings of panels, µm, in the order they were taken: of one round or of several, each its own list. */
 export type Rounds = readonly Readonly<Record<string, readonly number[]>>[]
 
-/** What the panels of a car tell of its spread and of the gauge. */
-export function spreadOf(rounds: Rounds): Spread {
-  const panels = rounds.flatMap((round) => Object.values(round)).map(spotsOf)
+/** What panels tell of their spread and of the gauge, each as its spots. `guess` stands for a car of which little is known. */
+export function spreadOfSpots(panels: readonly (readonly Spot[])[], guess = SPOT_SPREAD_UM): Spread {
   return {
     spotUm: pooled(
       panels.map((spots) => spots.map(({ meanUm }) => meanUm)),
-      SPOT_SPREAD_UM,
+      guess,
       SPOT_SPREAD_WORTH,
     ),
     repeatUm: pooled(
@@ -50,32 +49,47 @@ export function spreadOf(rounds: Rounds): Spread {
   }
 }
 
+/** What the panels of a car tell of its spread and of the gauge. */
+export const spreadOf = (rounds: Rounds, sizes: SpotSizes = {}): Spread =>
+  spreadOfSpots(
+    rounds.flatMap((round) => Object.entries(round)).map(([panel, values]) => spotsOf(values, sizes[panel])),
+  )
+
 /** Mean of a panel from its spot means, µm, with its standard uncertainty; undefined without readings. */
 export function meanFilm(
   readingsUm: readonly number[],
-  { spotUm }: Spread,
-): { meanUm: number; uncertaintyUm: number; spots: number } | undefined {
-  const spots = spotsOf(readingsUm).map(({ meanUm }) => meanUm)
-  if (spots.length === 0) return undefined
-  return { meanUm: mean(spots), uncertaintyUm: spotUm / Math.sqrt(spots.length), spots: spots.length }
+  spread: Spread,
+  sizes?: readonly number[],
+): MeanFilm | undefined {
+  return readingsUm.length > 0 ? meanOfSpots(spotsOf(readingsUm, sizes), spread) : undefined
 }
 
+export type MeanFilm = { meanUm: number; uncertaintyUm: number; spots: number }
+
+const meanOfSpots = (spots: readonly Spot[], { spotUm }: Spread): MeanFilm => ({
+  meanUm: mean(spots.map(({ meanUm }) => meanUm)),
+  uncertaintyUm: spotUm / Math.sqrt(spots.length),
+  spots: spots.length,
+})
+
 export type Difference = { removedUm: number; uncertaintyUm: number }
+
+const count = (spots: readonly Spot[]) => spots.reduce((sum, { readingsUm }) => sum + readingsUm.length, 0)
 
 /**
  * What went between two rounds read wherever the probe happened to be, µm: the difference of two means, each as unsure as its
  * spots are few. Undefined where a round has fewer than two readings.
  */
-export function removalBetween(
-  beforeUm: readonly number[],
-  afterUm: readonly number[],
-  spread: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
+export function removalElsewhere(
+  before: readonly Spot[],
+  after: readonly Spot[],
+  spread: Spread,
 ): Difference | undefined {
-  if (beforeUm.length < 2 || afterUm.length < 2) return undefined
-  const [before, after] = [meanFilm(beforeUm, spread)!, meanFilm(afterUm, spread)!]
+  if (count(before) < 2 || count(after) < 2) return undefined
+  const [first, second] = [meanOfSpots(before, spread), meanOfSpots(after, spread)]
   return {
-    removedUm: before.meanUm - after.meanUm,
-    uncertaintyUm: Math.hypot(before.uncertaintyUm, after.uncertaintyUm, DAY_OFFSET_UM),
+    removedUm: first.meanUm - second.meanUm,
+    uncertaintyUm: Math.hypot(first.uncertaintyUm, second.uncertaintyUm, DAY_OFFSET_UM),
   }
 }
 
@@ -83,14 +97,13 @@ export function removalBetween(
  * What went at marked spots read before and after, µm: the mean of the differences spot by spot, from which the paint’s own
  * unevenness falls out; what is left is the gauge. Spots read only once do not count.
  */
-export function removalAtSpots(
-  beforeUm: readonly number[],
-  afterUm: readonly number[],
-  { repeatUm }: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
+export function removalAtMarks(
+  before: readonly Spot[],
+  after: readonly Spot[],
+  { repeatUm }: Spread,
 ): Difference | undefined {
-  const [before, after] = [spotsOf(beforeUm), spotsOf(afterUm)]
   const pairs = Math.min(before.length, after.length)
-  if (pairs === 0 || beforeUm.length < 2 || afterUm.length < 2) return undefined
+  if (pairs === 0 || count(before) < 2 || count(after) < 2) return undefined
   const differences = Array.from({ length: pairs }, (_, at) => {
     const [first, second] = [before[at]!, after[at]!]
     return {
@@ -106,6 +119,19 @@ export function removalAtSpots(
     uncertaintyUm: Math.hypot(Math.max(expected, seen) / Math.sqrt(pairs), DAY_OFFSET_UM),
   }
 }
+
+/** The same for readings one after the other, three to a spot. */
+export const removalBetween = (
+  beforeUm: readonly number[],
+  afterUm: readonly number[],
+  spread: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
+): Difference | undefined => removalElsewhere(spotsOf(beforeUm), spotsOf(afterUm), spread)
+
+export const removalAtSpots = (
+  beforeUm: readonly number[],
+  afterUm: readonly number[],
+  spread: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
+): Difference | undefined => removalAtMarks(spotsOf(beforeUm), spotsOf(afterUm), spread)
 
 /** What went at one spot whose readings were all taken on it, µm: a test spot. Undefined where a side has fewer than two. */
 export function removalAtSpot(

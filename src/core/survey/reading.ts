@@ -2,9 +2,10 @@ import { median, medianAbsoluteDeviation } from './statistics'
 
 /**
  * One gauge reading, µm. A reading far from its neighbours is asked about: it stays in the count, where a low one
- * keeps the budget safe, until someone has said whether it is real or is to be set aside.
+ * keeps the budget safe, until someone has said whether it is real, is to be set aside, or was taken on an edge or crease: that
+ * one is judged by itself, and taped.
  */
-export type Reading = { um: number; settled?: 'kept' | 'set-aside' }
+export type Reading = { um: number; settled?: 'kept' | 'set-aside' | 'edge' }
 
 /** Fewer readings than this say nothing about what is usual on the panel. */
 const ENOUGH_TO_DOUBT = 4
@@ -15,8 +16,12 @@ const DOUBT_MADS = 6
 
 /** The readings that count, µm, in the order they were taken. */
 export function countedUm(readings: readonly Reading[]): number[] {
-  return readings.filter(({ settled }) => settled !== 'set-aside').map(({ um }) => um)
+  return readings.filter(({ settled }) => settled !== 'set-aside' && settled !== 'edge').map(({ um }) => um)
 }
+
+/** The readings of edges and creases, µm. */
+export const edgeUm = (readings: readonly Reading[]): number[] =>
+  readings.filter(({ settled }) => settled === 'edge').map(({ um }) => um)
 
 /** Positions of the readings that should be asked about: far from the others, and nobody has answered yet. */
 export function doubtful(readings: readonly Reading[]): number[] {

@@ -1,7 +1,7 @@
 import type { Defect } from './defects'
 import type { Readings } from './finding'
 import type { PlaceDefect } from './place-defects'
-import { countedUm, type Reading } from './reading'
+import { countedUm, edgeUm, type Reading } from './reading'
 
 /** Everything seen and measured on one vehicle at one visit, by panel or place. */
 
@@ -52,5 +52,15 @@ export const withInspected = (record: SurveyRecord, panels: readonly string[]): 
 export function countedReadings(measured: Measured): Readings {
   return Object.fromEntries(
     Object.entries(measured.readings).map(([panel, readings]) => [panel, countedUm(readings)]),
+  )
+}
+
+/** The readings taken on edges, by panel, µm; panels without any are not in it. */
+export function edgeReadings(measured: Measured): Readings {
+  return Object.fromEntries(
+    Object.entries(measured.readings).flatMap(([panel, readings]) => {
+      const edge = edgeUm(readings)
+      return edge.length > 0 ? [[panel, edge]] : []
+    }),
   )
 }

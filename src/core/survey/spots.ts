@@ -9,13 +9,19 @@ const SPOTS_PER_M2 = 5 / 10
 /** One spot on a panel: its gauge readings, µm, in the order they came, and their mean. */
 export type Spot = { readingsUm: readonly number[]; meanUm: number; complete: boolean }
 
-/** Groups the readings of a panel by threes. A last group of one or two is a spot too, marked incomplete. */
-export function spotsOf(readingsUm: readonly number[]): Spot[] {
-  const count = Math.ceil(readingsUm.length / READINGS_PER_SPOT)
-  return Array.from({ length: count }, (_, index) => {
-    const group = readingsUm.slice(index * READINGS_PER_SPOT, (index + 1) * READINGS_PER_SPOT)
-    return { readingsUm: group, meanUm: mean(group), complete: group.length === READINGS_PER_SPOT }
-  })
+/** How many readings each spot of a panel was given, in order; by threes where nothing is said. */
+export type SpotSizes = Readonly<Record<string, readonly number[]>>
+
+/** Groups the readings of a panel, by threes or as told. A last group that is not full is a spot too, marked incomplete. */
+export function spotsOf(readingsUm: readonly number[], sizes?: readonly number[]): Spot[] {
+  const spots: Spot[] = []
+  for (let from = 0; from < readingsUm.length; ) {
+    const size = sizes?.[spots.length] ?? READINGS_PER_SPOT
+    const group = readingsUm.slice(from, from + size)
+    spots.push({ readingsUm: group, meanUm: mean(group), complete: group.length === size })
+    from += size
+  }
+  return spots
 }
 
 /**

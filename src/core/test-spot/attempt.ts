@@ -1,5 +1,5 @@
 import type { Liquid, Machine, MethodKey, Pad, PanelGroup } from '../correction'
-import type { Defect } from '../survey'
+import type { Defect, Difference } from '../survey'
 
 /** What was tried at a test spot, and what was seen under the point light after wiping. */
 
@@ -39,6 +39,8 @@ export type Attempt = {
   /** Film on the spot before and after, µm; empty where it was not read. */
   beforeUm: readonly number[]
   afterUm: readonly number[]
+  /** What it lost, where somebody tells it as one figure and not by readings. */
+  removed?: Difference
   verdict: Verdict
   note: string
 }

@@ -2,17 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { HARDNESS_GIVE, pairUm, removalUm, SEEDED_METHODS, seededMethod, worked } from '../correction'
 import { clearedShare, depthScaleUm } from '../survey'
-import {
-  byClearing,
-  byFilm,
-  DEPTH_SD,
-  ofClearing,
-  ofRemoval,
-  pooled,
-  priorOf,
-  rateAfter,
-  ratioAfter,
-} from './give'
+import { byClearing, byFilm, ofClearing, ofRemoval, pooled, priorOf, rateAfter, ratioAfter } from './give'
+import { DEPTH_SD } from './memory'
 import { recipeOf, strengthTried, tableUm } from './recipe'
 import { factorOf } from './shrink'
 import { attempt, stepsTried } from './spots.fixture'

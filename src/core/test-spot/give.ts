@@ -16,8 +16,6 @@ import { type Estimate, shrink } from './shrink'
 const DECLARED_SD = 0.3
 /** An eye under the lamp judges a share to about a tenth (mem). */
 const EYE_SD = 0.1
-/** How far the depth of marks of one kind differs from car to car, as a share of itself (mem). */
-export const DEPTH_SD = 0.25
 /** A gauge that sees no removal still allows this share of what the table expects. */
 const LEAST_SHARE = 0.1
 /** Passes, pressure and pads differ from spot to spot and from job to job, as a share (mem). */
@@ -47,7 +45,7 @@ export type FilmWitness = { removedUm: number; uncertaintyUm: number; tableUm: n
 
 /** What the gauge says: film before less film after. Undefined where either was not read twice. */
 export function byFilm(attempt: Attempt, methods: readonly Method[]): FilmWitness | undefined {
-  const removal = removalAtSpot(attempt.beforeUm, attempt.afterUm)
+  const removal = attempt.removed ?? removalAtSpot(attempt.beforeUm, attempt.afterUm)
   const table = tableUm(attempt, methods)
   return removal && table > 0 ? { ...removal, tableUm: table } : undefined
 }

@@ -11,7 +11,6 @@ export {
 export {
   byClearing,
   byFilm,
-  DEPTH_SD,
   HAND_SD,
   ofClearing,
   ofRemoval,

@@ -8,9 +8,9 @@ import {
 } from '../correction'
 import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
-import { byClearing, byFilm, DEPTH_SD, priorOf, rateAfter, ratioAfter } from './give'
+import { byClearing, byFilm, priorOf, rateAfter, ratioAfter } from './give'
 import { type Advice, nextRung, type Trial } from './ladder'
-import { type KnownCar, type PaintKey, type Recall, recall } from './memory'
+import { DEPTH_SD, type KnownCar, type PaintKey, type Recall, recall } from './memory'
 import { recipeOf, strengthTried } from './recipe'
 import { type Estimate, factorOf } from './shrink'
 
@@ -46,16 +46,17 @@ export type StudyInput = {
 export function studyGroup(group: PanelGroup, input: StudyInput): GroupStudy {
   const { hardness, paint, memory, methods, attempts } = input
   const own = attempts.filter((attempt) => attempt.group === group)
-  const declared = priorOf(hardness)
-  const depthUnknown = { log: declared.log, variance: declared.variance + DEPTH_SD ** 2 }
-  const remembered = recall(memory, paint, group, { give: declared, ratio: depthUnknown }, methods)
+  const remembered = recall(memory, paint, group, priorOf(hardness), methods)
   const films = own.map((attempt) => byFilm(attempt, methods)).filter((each) => each !== undefined)
   const seen = own.map((attempt) => byClearing(attempt, methods)).filter((each) => each !== undefined)
   const give = films.length > 0 ? rateAfter(remembered.give, films) : remembered.give
-  // A rate that the gauge has told moves the ratio with it: its marks lie no deeper for that.
+  // A rate that the gauge has told moves the ratio with it, and makes it surer: its marks lie no deeper for that.
   const moved = {
     log: remembered.ratio.log + give.log - remembered.give.log,
-    variance: remembered.ratio.variance,
+    variance: Math.max(
+      DEPTH_SD ** 2 / 2,
+      remembered.ratio.variance - remembered.give.variance + give.variance,
+    ),
   }
   const ratio = seen.length > 0 ? ratioAfter(moved, seen) : moved
   const good = settledBy(own)

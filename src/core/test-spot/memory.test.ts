@@ -27,12 +27,11 @@ const car = (
   ...more,
 })
 const prior = priorOf('medium')
-const DECLARED = { give: prior, ratio: prior }
-const remember = (...cars: KnownCar[]) => recall(cars, PAINT, 'metal-original', DECLARED, SEEDED_METHODS)
+const remember = (...cars: KnownCar[]) => recall(cars, PAINT, 'metal-original', prior, SEEDED_METHODS)
 
 describe('the shop’s memory', () => {
   test('without kin says only what was declared', () => {
-    expect(remember()).toMatchObject({ give: prior, ratio: prior, cars: 0 })
+    expect(remember()).toMatchObject({ give: prior, ratio: { log: prior.log }, cars: 0 })
   })
   test.each([
     ['same-paint', {}],
@@ -53,13 +52,13 @@ describe('the shop’s memory', () => {
       [car(toVehicleId('a'), { colourCode: '' })],
       { ...PAINT, colourCode: '' },
       'metal-original',
-      DECLARED,
+      prior,
       SEEDED_METHODS,
     ).closest
     expect(closest!.kinship.id).toBe('same-colour')
   })
   test('what one group of panels taught is not told of another', () => {
-    expect(recall([car(toVehicleId('a'))], PAINT, 'plastic', DECLARED, SEEDED_METHODS).cars).toBe(0)
+    expect(recall([car(toVehicleId('a'))], PAINT, 'plastic', prior, SEEDED_METHODS).cars).toBe(0)
   })
   test('the closer the kin, the more it counts', () => {
     const moved = [{}, { colourCode: '' }, { colourCode: '', colour: 'Sand' }].map(

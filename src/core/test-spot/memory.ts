@@ -3,6 +3,9 @@ import type { VehicleId } from '../ids'
 import type { PaintSystem } from '../vehicle'
 import { type Estimate, shrink } from './shrink'
 
+/** How far the depth of marks of one kind differs from car to car, as a share of itself (mem). */
+export const DEPTH_SD = 0.25
+
 /** The shop’s memory: how paint like this answered on other cars. */
 
 export type PaintKey = {
@@ -155,7 +158,7 @@ export function recall(
   memory: readonly KnownCar[],
   paint: PaintKey,
   group: PanelGroup,
-  declared: { give: Estimate; ratio: Estimate },
+  declared: Estimate,
   methods: readonly Method[],
 ): Recall {
   const kin = memory
@@ -170,10 +173,12 @@ export function recall(
     keys: kin.flatMap(({ car, kinship: { id } }) => (id === kinship.id && car.settled ? [car.settled] : [])),
   })).find(({ keys }) => keys.length > 0)
   const mildest = settled && mildestFirst(methods).find(({ key }) => settled.keys.includes(key))
-  const give = rememberedOf(kin, declared.give, (car) => car.give)
+  const give = rememberedOf(kin, declared, (car) => car.give)
+  // Of depth nothing is known before marks were seen to go: the ratio is the rate, and as much less sure.
+  const ratio = { log: give.estimate.log, variance: give.estimate.variance + DEPTH_SD ** 2 }
   return {
     give: give.estimate,
-    ratio: rememberedOf(kin, declared.ratio, (car) => car.ratio).estimate,
+    ratio: rememberedOf(kin, ratio, (car) => car.ratio).estimate,
     betweenCars: give.betweenCars,
     cars: new Set(kin.map(({ car }) => car.vehicleId)).size,
     ...(nearest

@@ -16,12 +16,15 @@ export {
   PAINT_SYSTEMS,
   type PaintSystem,
 } from './paint-system'
+export { panelsFactsSchema, SUBSTRATES } from './panel-facts-schema'
 export type { Difficulty, Orientation, PanelKind, Substrate } from './panel-kinds'
 export {
   COVERINGS,
   type Covering,
   FINISHES,
   type Finish,
+  OVERRULES,
+  type Overruled,
   type PanelFacts,
   type PanelPaint,
   type PanelsFacts,

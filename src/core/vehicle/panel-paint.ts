@@ -19,6 +19,10 @@ export const COVERINGS = [
 ] as const satisfies readonly (PaintSystem | 'gloss-plastic')[]
 export type Covering = (typeof COVERINGS)[number]
 
+/** As what a panel may be told against its readings. */
+export const OVERRULES = ['original', 'repainted', 'filler-likely'] as const
+export type Overruled = { as: (typeof OVERRULES)[number]; why: string }
+
 /** Where a panel is not like the rest of its car. What is not said is as on the car. */
 export type PanelFacts = {
   paint?: Covering
@@ -27,6 +31,8 @@ export type PanelFacts = {
   /** The day it was last sprayed. */
   sprayedOn?: LocalDay
   substrate?: Substrate
+  /** What somebody says of it against the gauge, and why: that stands beside what the gauge said. */
+  overruled?: Overruled
   /** Not there, or nothing on it to work: a glass roof, a hard top at home. */
   absent?: true
 }

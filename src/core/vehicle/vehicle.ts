@@ -2,6 +2,7 @@ import type { VehicleId } from '../ids'
 import type { Shape } from './bodies'
 import type { EarlierTreatment, Storage, Washing } from './life'
 import type { Hardness, PaintSystem } from './paint-system'
+import type { Finish, PanelsFacts } from './panel-paint'
 
 export type Vehicle = {
   id: VehicleId
@@ -17,6 +18,9 @@ export type Vehicle = {
   colour: string
   colourCode: string
   paintSystem: PaintSystem
+  finish?: Finish
+  /** Where a panel is not like the rest; absent where all are. */
+  panelFacts?: PanelsFacts
   hardness: Hardness
   storage: Storage
   washing: Washing

@@ -124,7 +124,7 @@ export function Tick({
 
 /** One of a few words, chosen by touch. */
 export function Pick<
-  N extends 'purpose' | 'storage' | 'washing' | 'hardness' | 'language' | 'writeBy' | 'tax',
+  N extends 'purpose' | 'storage' | 'washing' | 'finish' | 'hardness' | 'language' | 'writeBy' | 'tax',
 >({
   form,
   name,

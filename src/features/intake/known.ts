@@ -25,6 +25,7 @@ export function intakeOf({ customer, vehicle }: KnownVehicle): Partial<Intake> {
     colour: vehicle.colour,
     colourCode: vehicle.colourCode,
     paintSystem: vehicle.paintSystem,
+    finish: vehicle.finish ?? '',
     hardness: vehicle.hardness,
     storage: vehicle.storage,
     washing: vehicle.washing,

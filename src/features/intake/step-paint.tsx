@@ -30,6 +30,18 @@ export function StepPaint({ form }: { form: Form }) {
       <div className="mt-5">
         <Pick
           form={form}
+          name="finish"
+          label="Flakes in the colour?"
+          options={[
+            { value: '', name: 'Not sure' },
+            { value: 'solid', name: 'None: solid' },
+            { value: 'metallic', name: 'Metallic or pearl' },
+          ]}
+        />
+      </div>
+      <div className="mt-5">
+        <Pick
+          form={form}
           name="hardness"
           label="Paint hardness, if known (the test spot will tell; medium until then)"
           options={HARDNESSES.map((value) => ({ value, name: capital(value) }))}

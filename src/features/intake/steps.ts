@@ -36,7 +36,7 @@ export const STEPS: readonly Step[] = [
   {
     title: 'What is on it?',
     short: 'Paint',
-    fields: ['paintSystem', 'hardness', 'treatments'],
+    fields: ['paintSystem', 'finish', 'hardness', 'treatments'],
     needs: [],
   },
   {

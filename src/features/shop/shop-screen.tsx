@@ -99,6 +99,9 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/packages">
             The packages it sells
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/methods">
+            Methods
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/devices">
             Sensors
           </ButtonLink>

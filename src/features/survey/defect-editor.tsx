@@ -10,7 +10,8 @@ import {
   type Severity,
   wholeIndex,
 } from '@/core/survey'
-import { staffPanelName } from '@/text/en/staff-panels'
+import type { Panel } from '@/core/vehicle'
+import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { prospectText, SEVERITY_NAME, VERDICT_NAME } from '@/text/en/survey'
 import { number, percent } from '@/text/formats'
 import { markName, markTitle } from '@/text/marks'
@@ -30,6 +31,9 @@ type Props = {
   /** Where on the drawing the panel was last touched. */
   at?: { x: number; y: number } | undefined
   onChange: (defects: NotedDefect[]) => void
+  /** The other panels, and how one mark is put on several of them at once. */
+  others?: readonly Panel[]
+  onAlso?: (defect: NotedDefect, panels: readonly string[]) => void
   /** Where it can be said that a panel was inspected and nothing was found. */
   onInspected?: (inspected: boolean) => void
   children?: ReactNode
@@ -43,6 +47,8 @@ export function DefectEditor({
   readOnly,
   at,
   onChange,
+  others = [],
+  onAlso,
   onInspected,
   children,
 }: Props) {
@@ -111,7 +117,13 @@ export function DefectEditor({
         })}
       </ul>
       {!readOnly && (
-        <NewDefect onAdd={(defect) => onChange([...defects, { ...defect, ...(at ? { at } : {}) }])} />
+        <NewDefect
+          others={others}
+          onAdd={(defect, also) => {
+            onChange([...defects, { ...defect, ...(at ? { at } : {}) }])
+            if (also.length > 0) onAlso?.(defect, also)
+          }}
+        />
       )}
       {children}
     </section>
@@ -120,7 +132,17 @@ export function DefectEditor({
 
 const EXTENTS = [2, 5, 10, 25, 50, 75, 100] as const
 
-function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
+/** What was said last of each kind on this screen: the next panel is mostly like the one before. */
+const lastOf = new Map<DefectKind, { severity: Severity; extent: string }>()
+
+function NewDefect({
+  others,
+  onAdd,
+}: {
+  others: readonly Panel[]
+  onAdd: (defect: NotedDefect, also: readonly string[]) => void
+}) {
+  const [also, setAlso] = useState<readonly string[]>([])
   const region = useRegion()
   const [kind, setKind] = useState<DefectKind>()
   const [severity, setSeverity] = useState<Severity>(2)
@@ -133,7 +155,10 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
     setError(undefined)
     // A chip is small and always a hole; most others spread.
     setCatchesNail(next === 'chips')
-    setExtent(next === 'chips' || next === 'scratches' || next === 'dents' ? '5' : '50')
+    const last = lastOf.get(next)
+    setSeverity(last?.severity ?? 2)
+    setExtent(last?.extent ?? (next === 'chips' || next === 'scratches' || next === 'dents' ? '5' : '50'))
+    setAlso([])
   }
   const add = () => {
     const extentPercent = numberOf(extent)
@@ -141,7 +166,8 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
     if (!Number.isInteger(extentPercent) || extentPercent < 1 || extentPercent > 100)
       return setError('Give the extent in whole percent, 1 to 100.')
     setError(undefined)
-    onAdd({ kind, severity, extentPercent, catchesNail, ...(note.trim() ? { note: note.trim() } : {}) })
+    lastOf.set(kind, { severity, extent })
+    onAdd({ kind, severity, extentPercent, catchesNail, ...(note.trim() ? { note: note.trim() } : {}) }, also)
     setKind(undefined)
     setNote('')
   }
@@ -179,11 +205,52 @@ function NewDefect({ onAdd }: { onAdd: (defect: NotedDefect) => void }) {
             A fingernail catches in it
           </label>
           <NoteField value={note} onChange={setNote} />
+          {others.length > 0 && <AlsoOn others={others} also={also} onChange={setAlso} />}
           <Button className="w-full" onClick={add}>
             Add {markName(region, kind)}
+            {also.length > 0 ? ` to ${also.length + 1} panels` : ''}
           </Button>
         </div>
       )}
     </div>
+  )
+}
+
+/** Other panels that bear the same mark: chosen one by one, or all that are painted. */
+function AlsoOn({
+  others,
+  also,
+  onChange,
+}: {
+  others: readonly Panel[]
+  also: readonly string[]
+  onChange: (also: readonly string[]) => void
+}) {
+  const region = useRegion()
+  const all = others.every(({ id }) => also.includes(id))
+  return (
+    <details>
+      <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+        {also.length > 0 ? `The same on ${also.length} other panels` : 'The same on other panels'}
+      </summary>
+      <Button look="outline" onClick={() => onChange(all ? [] : others.map(({ id }) => id))}>
+        {all ? 'None of them' : 'All panels'}
+      </Button>
+      <div className="mt-1 grid grid-cols-2">
+        {others.map(({ id }) => (
+          <label key={id} className="flex min-h-11 items-center gap-2 text-[15px]">
+            <input
+              type="checkbox"
+              className="size-5 accent-fern"
+              checked={also.includes(id)}
+              onChange={(event) =>
+                onChange(event.target.checked ? [...also, id] : also.filter((each) => each !== id))
+              }
+            />
+            {staffPanel(region, id)}
+          </label>
+        ))}
+      </div>
+    </details>
   )
 }

@@ -23,11 +23,12 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
       ),
     )
   const counted = readings.flatMap((reading, at) =>
-    reading.settled === 'set-aside' ? [] : [{ ...reading, at }],
+    reading.settled === 'set-aside' || reading.settled === 'edge' ? [] : [{ ...reading, at }],
   )
   const aside = readings.flatMap((reading, at) =>
     reading.settled === 'set-aside' ? [{ ...reading, at }] : [],
   )
+  const edges = readings.flatMap((reading, at) => (reading.settled === 'edge' ? [{ ...reading, at }] : []))
   const spots = spotsOf(countedUm(readings))
   const complete = spots.filter((spot) => spot.complete).length
   const missing = Math.max(0, spotsWanted(panel.areaM2) - complete)
@@ -39,7 +40,7 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
           aria-label={`Question about ${measured(region, 'depth', readings[at]!.um)}`}
           className="mb-2 rounded border-2 border-copper bg-copper-soft p-2.5 text-[15px]"
         >
-          <strong>{measured(region, 'depth', readings[at]!.um)}</strong> is far from the others. A slip or an
+          <strong>{measured(region, 'depth', readings[at]!.um)}</strong> is far from the others. A slip, an
           edge, or really so?
           {onChange && (
             <span className="mt-2 flex gap-2">
@@ -48,6 +49,9 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
               </Button>
               <Button look="outline" onClick={() => settle(at, 'kept')}>
                 Keep reading
+              </Button>
+              <Button look="outline" onClick={() => settle(at, 'edge')}>
+                On an edge
               </Button>
             </span>
           )}
@@ -89,6 +93,23 @@ export function PanelReadings({ panel, readings, onChange }: Props) {
               disabled={!onChange}
               className="min-h-11 min-w-11 line-through hover:enabled:no-underline"
               aria-label={`Count reading ${measured(region, 'depth', um)} again`}
+              onClick={() => settle(at, 'kept')}
+            >
+              {figure(region, 'depth', um)}
+            </button>
+          ))}
+        </p>
+      )}
+      {edges.length > 0 && (
+        <p className="mt-2 flex flex-wrap items-center gap-1 text-sm text-ink-soft">
+          On an edge, judged by itself and taped:
+          {edges.map(({ um, at }) => (
+            <button
+              key={at}
+              type="button"
+              disabled={!onChange}
+              className="min-h-11 min-w-11 font-semibold hover:enabled:line-through"
+              aria-label={`Count reading ${measured(region, 'depth', um)} with the panel again`}
               onClick={() => settle(at, 'kept')}
             >
               {figure(region, 'depth', um)}

@@ -41,6 +41,12 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
         </p>
       </header>
       <p className="mt-1 text-[15px] text-ink-soft">{findingText(region, finding)}</p>
+      {judged.overruled && (
+        <p className="mt-1 border-l-4 border-copper pl-3 text-[15px]">
+          Told against the gauge, which says “{FINDING_NAME[judged.overruled.was.kind].toLowerCase()}”:{' '}
+          {judged.overruled.why}
+        </p>
+      )}
       <div className="mt-3">{children}</div>
       <Statistics judged={judged} />
       <div className="mt-3 border-t border-line pt-3">
@@ -56,6 +62,12 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
             </span>
           )}
         </p>
+        {judged.edge && (
+          <p className="flex items-baseline justify-between text-[15px]">
+            <span>Its edge, from {measured(region, 'depth', judged.edge.lowestSpotUm, 1)}</span>
+            <span>{measured(region, 'depth', judged.edge.budgetUm, 1)}, else taped</span>
+          </p>
+        )}
         <details>
           <summary className="flex min-h-11 items-center text-sm underline decoration-ink-soft/40 underline-offset-4">
             How this is worked out

@@ -1,7 +1,7 @@
 import type { Region } from '@/core/region'
 import type { NotedDefect, PanelJudgement, SurveyRecord } from '@/core/survey'
 import { wholeIndex } from '@/core/survey'
-import type { Place } from '@/core/vehicle'
+import type { Panel, Place } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import type { PanelFace, PlanPin } from '@/ui/body-plan'
 
@@ -28,6 +28,14 @@ export function conditionFace(region: Region, { panel, condition, inspected }: P
     label: `${staffPanel(region, panel.id)}: ${said}`,
   }
 }
+
+/** A panel that is not there, or carries no paint: grey, and nothing is asked of it. */
+export const absentFace = (region: Region, { id }: Panel): PanelFace => ({
+  fill: 'var(--c-line)',
+  ink: 'var(--c-ink-soft)',
+  text: '',
+  label: `${staffPanel(region, id)}: not there`,
+})
 
 export function placeFace(region: Region, place: Place, defects: SurveyRecord['places']): PanelFace {
   const count = defects[place.id]?.length ?? 0

@@ -29,9 +29,10 @@ import { Hatches } from '../survey/hatches'
 import { SaveNote } from '../survey/save-note'
 import { useSurvey } from '../survey/use-survey'
 import { VehicleGrade } from '../survey/vehicle-grade'
+import { PanelFactsForm } from './panel-facts-form'
 import { PlaceEditor } from './place-editor'
 import { StillToInspect } from './still-to-inspect'
-import { conditionFace, pinsOf, placeFace } from './walk-faces'
+import { absentFace, conditionFace, pinsOf, placeFace } from './walk-faces'
 
 type Props = {
   job: Job
@@ -58,10 +59,11 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const faces = useMemo(
     () =>
       Object.fromEntries([
+        ...panels.map((panel) => [panel.id, absentFace(region, panel)] as const),
         ...judgement.panels.map((judged) => [judged.panel.id, conditionFace(region, judged)] as const),
         ...places.map((place) => [place.id, placeFace(region, place, data.places)] as const),
       ]),
-    [region, judgement, places, data.places],
+    [region, judgement, panels, places, data.places],
   )
   const select = (id: string, at?: PlanPoint) => {
     setSelected(id)
@@ -137,6 +139,16 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             defects={data.defects[selected] ?? []}
             readOnly={readOnly}
             at={touched}
+            others={panels.filter(({ id }) => id !== selected)}
+            onAlso={(defect, also) =>
+              change((before) => ({
+                ...withInspected(before, also),
+                defects: {
+                  ...before.defects,
+                  ...Object.fromEntries(also.map((id) => [id, [...(before.defects[id] ?? []), defect]])),
+                },
+              }))
+            }
             onChange={(defects) => {
               setTouched(undefined)
               change((before) => ({
@@ -169,8 +181,28 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
               />
               This panel has film on it (PPF or wrap)
             </label>
+            <PanelFactsForm
+              key={selected}
+              vehicle={vehicle}
+              panels={panels}
+              panel={panels.find(({ id }) => id === selected)!}
+              readOnly={readOnly}
+            />
             {strip}
           </DefectEditor>
+        )}
+        {!judged && !place && (
+          <section className="sheet p-4" aria-label={staffPanel(region, selected)}>
+            <h2 className="text-xl">{staffPanel(region, selected)}</h2>
+            <p className="text-ink-soft">Not there, or no paint on it: it is not inspected and not worked.</p>
+            <PanelFactsForm
+              key={selected}
+              vehicle={vehicle}
+              panels={panels}
+              panel={panels.find(({ id }) => id === selected)!}
+              readOnly={readOnly}
+            />
+          </section>
         )}
         {place && (
           <PlaceEditor

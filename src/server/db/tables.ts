@@ -183,6 +183,7 @@ export type FilmReadingsRow = {
   position: number
   film_um_x10: number
   settled: 'kept' | 'set-aside' | null
+  on_edge: 0 | 1
 }
 
 export type FilmsRow = {
@@ -670,6 +671,8 @@ export type VehiclesRow = {
   height_m: number | null
   import_id: string | null
   care_checked_on: string | null
+  finish: 'solid' | 'metallic' | null
+  panel_facts: string
 }
 
 type VehiclesIn = In<VehiclesRow, never, 'care_checked_on'>
@@ -730,7 +733,7 @@ declare module 'knex/types/tables' {
     devices: Knex.CompositeTableType<DevicesRow, DevicesRow, Changed<DevicesRow>>
     film_readings: Knex.CompositeTableType<
       FilmReadingsRow,
-      Written<FilmReadingsRow, 'settled'>,
+      Written<FilmReadingsRow, 'settled' | 'on_edge'>,
       Changed<FilmReadingsRow>
     >
     films: Knex.CompositeTableType<FilmsRow, FilmsRow, Changed<FilmsRow>>
@@ -895,6 +898,8 @@ declare module 'knex/types/tables' {
         | 'height_m'
         | 'import_id'
         | 'care_checked_on'
+        | 'finish'
+        | 'panel_facts'
       >,
       Changed<VehiclesIn>
     >

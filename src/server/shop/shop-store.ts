@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
 import { catalogueSchema } from '@/core/coating'
+import type { Method } from '@/core/correction'
 import {
   calendarOfDays,
   daysOfCalendar,
@@ -163,6 +164,11 @@ export function savePackages(
   packages: readonly PackageTemplate[],
 ): Promise<boolean> {
   return changeSetup(db, readAt, () => ({ packages }), 'packages')
+}
+
+/** Keeps how the shop polishes. Agreements hold what they agreed, whatever becomes of a method. */
+export function saveMethods(db: Knex, readAt: number, methods: readonly Method[]): Promise<boolean> {
+  return changeSetup(db, readAt, () => ({ methods }))
 }
 
 export type Prices = {

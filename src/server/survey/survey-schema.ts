@@ -31,7 +31,7 @@ const MOST_PER_PANEL = 300
 
 const readingSchema = z.object({
   um: z.number().min(0).max(GAUGE_MAX_UM),
-  settled: z.enum(['kept', 'set-aside']).optional(),
+  settled: z.enum(['kept', 'set-aside', 'edge']).optional(),
 })
 
 const measuredSchema = z.object({

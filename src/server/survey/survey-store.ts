@@ -34,7 +34,8 @@ function append<T>(rows: Record<string, T[]>, id: string, value: T): void {
   rows[id].push(value)
 }
 
-function toReading({ film_um_x10, settled }: FilmReadingsRow): Reading {
+function toReading({ film_um_x10, settled, on_edge }: FilmReadingsRow): Reading {
+  if (on_edge === 1) return { um: film_um_x10 / 10, settled: 'edge' }
   return { um: film_um_x10 / 10, ...(settled ? { settled } : {}) }
 }
 
@@ -165,7 +166,8 @@ function surveyRows(jobId: JobId, record: SurveyRecord): Record<(typeof TABLES)[
       listed(record[phase].readings, (panel, { um, settled }) => ({
         panel,
         film_um_x10: Math.round(um * 10),
-        settled: settled ?? null,
+        settled: settled === 'edge' ? null : (settled ?? null),
+        on_edge: settled === 'edge' ? 1 : 0,
       })),
     ),
     gloss_readings: phased((phase) =>

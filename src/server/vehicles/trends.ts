@@ -34,6 +34,7 @@ async function readingsOf(db: Knex, vehicleId: VehicleId, measure: Measure): Pro
     .select('r.job_id', 'r.phase', 'r.panel', 'jobs.arrive_at')
   if (!film) return rows.select({ value: db.raw('r.gu_x10 / 10.0') })
   return rows
+    .where('r.on_edge', 0)
     .where((either) => either.whereNull('r.settled').orWhereNot('r.settled', 'set-aside'))
     .select({ value: db.raw('r.film_um_x10 / 10.0') })
 }

@@ -10,6 +10,8 @@ import {
   HARDNESSES,
   normaliseVin,
   PAINT_SYSTEMS,
+  type PanelsFacts,
+  panelsFactsSchema,
   SHAPES,
   STORAGES,
   type Vehicle,
@@ -64,6 +66,8 @@ export function toVehicle(row: VehicleRow): Vehicle {
     colour: row.colour,
     colourCode: row.colour_code,
     paintSystem: oneOf(PAINT_SYSTEMS, row.paint_system),
+    ...(row.finish === null ? {} : { finish: row.finish }),
+    ...(row.panel_facts === '{}' ? {} : { panelFacts: panelsFactsSchema.parse(JSON.parse(row.panel_facts)) }),
     hardness: oneOf(HARDNESSES, row.hardness),
     storage: oneOf(STORAGES, row.storage),
     washing: oneOf(WASHINGS, row.washing),
@@ -213,6 +217,14 @@ export async function writeSize(
   return (await db('vehicles').where({ id: vehicleId }).update({ length_m: lengthM, height_m: heightM })) > 0
 }
 
+/** Keeps where panels of a vehicle are not like the rest of it. False where there is none of that id. */
+export async function writePanelFacts(db: Knex, vehicleId: VehicleId, facts: PanelsFacts): Promise<boolean> {
+  // A panel of which nothing is said is as the car.
+  const told = Object.fromEntries(Object.entries(facts).filter(([, own]) => Object.keys(own).length > 0))
+  const row = { panel_facts: JSON.stringify(told) }
+  return (await db('vehicles').where({ id: vehicleId }).update(row)) > 0
+}
+
 /** Writes the vehicle of an intake under its owner, who may be a new one: cars are sold. Gives the id. */
 export async function writeVehicle(trx: Knex, intake: Intake, customerId: CustomerId): Promise<VehicleId> {
   const row = {
@@ -228,6 +240,7 @@ export async function writeVehicle(trx: Knex, intake: Intake, customerId: Custom
     colour: intake.colour,
     colour_code: intake.colourCode,
     paint_system: intake.paintSystem,
+    finish: intake.finish === '' ? null : intake.finish,
     hardness: intake.hardness,
     storage: intake.storage,
     washing: intake.washing,

@@ -48,6 +48,9 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'number-of': ({ of }) => `${THING[of]} must be a number.`,
   'of-between': ({ of, least, most }, region) =>
     `${THING[of]} must lie between ${number(region, least, 3)} and ${number(region, most)}.`,
+  'case-panel': ({ panel }) => `This shape has no panel “${panel}”. “yard vocabulary” lists them.`,
+  'case-method': ({ method }) => `There is no method “${method}”. “yard vocabulary” lists them.`,
+  'case-spot-twice': ({ spot }) => `Spot ${spot} is there twice. Put all its readings into one.`,
   'method-steps-enough': ({ most }) => `A method has ${most} steps at most.`,
   'method-named-twice': ({ name }) => `Two methods are called “${name}”. Give one another name.`,
   'method-in-package': ({ name }) =>

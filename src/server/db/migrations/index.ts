@@ -22,6 +22,7 @@ import { broughtLists } from './0021-brought-lists'
 import { careChecked } from './0022-care-checked'
 import { pitchInLanguages } from './0023-pitch-in-languages'
 import { inspectedPanels } from './0024-inspected-panels'
+import { carAsItIs } from './0025-car-as-it-is'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -50,5 +51,6 @@ export const MIGRATIONS: readonly Migration[] = [
   careChecked,
   pitchInLanguages,
   inspectedPanels,
+  carAsItIs,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
