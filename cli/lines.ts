@@ -1,6 +1,8 @@
 import type { z } from 'zod'
+import { asked } from '@/text/en/asks'
 import { faultText } from '@/text/en/contract'
 import { BadInput, pathText, readText } from './input'
+import { PLAIN } from './region'
 
 /** A file of one case, or with `--lines` of many, one JSON a line; `-` is standard input. */
 
@@ -17,7 +19,7 @@ function parsed<T>(text: string, where: string, schema: z.ZodType<T>): { value: 
   if (checked.success) return { value: checked.data }
   return {
     faults: checked.error.issues.map(
-      (issue) => `${where}: ${pathText(issue.path)}: ${faultText(issue.message)}`,
+      (issue) => `${where}: ${pathText(issue.path)}: ${asked(PLAIN, faultText(issue.message))}`,
     ),
   }
 }

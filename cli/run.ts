@@ -4,7 +4,7 @@ import { care } from './commands/care'
 import { dew } from './commands/dew'
 import { dilute, lance } from './commands/dilute'
 import { history } from './commands/history'
-import { judgeCommand, ledgerCommand } from './commands/judge'
+import { judgeCommand, ledgerCommand, outlookCommand } from './commands/judge'
 import { schedule } from './commands/schedule'
 import { survey } from './commands/survey'
 import { vin } from './commands/vin'
@@ -16,6 +16,7 @@ const COMMANDS: Record<string, Command> = {
   survey,
   judge: judgeCommand,
   ledger: ledgerCommand,
+  outlook: outlookCommand,
   vocabulary,
   vin,
   dew,

@@ -127,3 +127,57 @@ test('the angle of a half sphere is 90°, and what is no drop or no history is r
   expect(yard('angle', '--height', '0', '--base', '3').stderr).toContain('must both be more than nothing')
   expect(yard('history', path.join(ROOT, 'package.json')).stderr).toContain('no history of a vehicle')
 })
+
+describe('cases', () => {
+  const told = {
+    format: 'fern-yard/case@1',
+    vehicle: { shape: 'saloon', paint: 'clear' },
+    defects: [{ panel: 'bonnet', kind: 'swirls', severity: 2, extentPercent: 80 }],
+  }
+  test('judge answers one case, and many line by line', () => {
+    const one = yard('judge', file('case.json', JSON.stringify(told)))
+    expect(one).toMatchObject({
+      status: 0,
+      json: { format: 'fern-yard/judgement@1', car: { inspected: 1, of: 17 } },
+    })
+    const { status, stdout } = runYard([
+      'judge',
+      file('cases.jsonl', `${JSON.stringify(told)}\n\n${JSON.stringify(told)}\n`),
+      '--lines',
+    ])
+    const lines = stdout.trim().split('\n')
+    expect([status, lines.length]).toEqual([0, 2])
+    expect(JSON.parse(lines[1]!)).toEqual(one.json)
+  })
+  test('a faulty case is told by line, path and sentence, and nothing is printed', () => {
+    const bad = { ...told, defects: [{ ...told.defects[0], panel: 'nose' }] }
+    const said = runYard([
+      'judge',
+      file('bad.jsonl', `${JSON.stringify(told)}\n${JSON.stringify(bad)}`),
+      '--lines',
+    ])
+    expect([said.status, said.stdout]).toEqual([2, ''])
+    expect(said.stderr).toMatch(/line 2: defects\.0\.panel: This shape has no panel “nose”\./)
+    expect(yard('judge', file('no.json', '{')).stderr).toContain('this is not JSON')
+  })
+  test('ledger and outlook answer theirs', () => {
+    const ledger = { table: { um: 3, share: 0.5 } }
+    expect(yard('ledger', file('ledger.json', JSON.stringify(ledger))).json).toEqual({
+      takenUm: 3,
+      uUm: 1.5,
+      by: 'table',
+    })
+    expect(yard('ledger', file('none.json', '{}')).status).toBe(2)
+    const outlook = { lifeMonths: 18, appliedOn: '2025-01-10', today: '2026-01-10', panels: ['roof'] }
+    expect(yard('outlook', file('outlook.json', JSON.stringify(outlook))).json.panels).toMatchObject([
+      { panel: 'roof', blind: false },
+    ])
+  })
+  test('the vocabulary names every id a case may use', () => {
+    const { json } = yard('vocabulary')
+    const saloon = json.shapes.find(({ id }: { id: string }) => id === 'saloon')
+    expect(saloon.panels).toHaveLength(17)
+    expect(json.methods.map(({ id }: { id: string }) => id)).toContain('two-step-wool')
+    expect(json.rules.every(({ reason }: { reason: string }) => reason.length > 10)).toBe(true)
+  })
+})

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { caseSchema, judgeCase, ledgerCase, ledgerSchema } from '@/core/case'
+import { caseSchema, judgeCase, ledgerCase, ledgerSchema, outlookCase, outlookSchema } from '@/core/case'
 import type { Command } from '../command'
 import { BadInput, readArguments } from '../input'
 import { readCases } from '../lines'
@@ -27,3 +27,6 @@ export const ledgerCommand = ofCases('ledger', ledgerSchema, (told) => {
   if (!answer) throw new BadInput(['before, after: a removal needs two readings on both sides, or a table.'])
   return answer
 })
+
+/** How long a coating should hold, panel by panel, by what was seen of it. */
+export const outlookCommand = ofCases('outlook', outlookSchema, outlookCase)

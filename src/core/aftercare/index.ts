@@ -41,6 +41,7 @@ export {
   type Cause,
   FEELS,
   type Feel,
+  isBlind,
   type Look,
   WATERS,
   type Water,

@@ -24,3 +24,18 @@ export type Look = {
   /** Months since a topper was put over it, where one was: for that long one may be looking at the topper. */
   topperMonths?: number
 }
+
+/** For so many months a topper may well answer for whatever is under it (mem: one lasts three to six, common practice). */
+const TOPPER_HIDES_MONTHS = 2
+
+/**
+ * A look that cannot find a failure, whatever it saw: water alone on a panel that was merely washed, since dirt wets like bare
+ * paint; or anything at all while a fresh topper lies over it.
+ */
+export const isBlind = ({
+  cleaned,
+  angleDegrees,
+  topperMonths,
+}: Pick<Look, 'cleaned' | 'angleDegrees' | 'topperMonths'>): boolean =>
+  (!cleaned && angleDegrees === undefined) ||
+  (topperMonths !== undefined && topperMonths < TOPPER_HIDES_MONTHS)

@@ -79,7 +79,9 @@ describe('what a look says', () => {
 describe('the outlook', () => {
   test('without a look is what the product and the car’s life say, half on either side', () => {
     const fresh = outlookOf(car(() => undefined))
-    expect(fresh.lifeMonths.mid).toBeCloseTo(18, 0)
+    // A data sheet says a little more than cars come to.
+    expect(fresh.lifeMonths.mid).toBeGreaterThan(15.5)
+    expect(fresh.lifeMonths.mid).toBeLessThan(17)
     expect(fresh.lifeMonths.low).toBeLessThan(15)
     expect(fresh.lifeMonths.high).toBeGreaterThan(22)
   })

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { readAsk } from '../asks'
-import { judgeCase, ledgerCase, ledgerSchema } from '.'
+import { judgeCase, ledgerCase, ledgerSchema, outlookCase, outlookSchema } from '.'
 import { type Case, caseSchema } from './schema'
 
 type Told = Record<string, unknown>
@@ -269,5 +269,55 @@ describe('before and after of a panel', () => {
     const gauge = of({ before, after, sameSpots: true })!
     const both = of({ before, after, sameSpots: true, table: { um: 8, share: 0.5 } })!
     expect(Math.abs(both.takenUm - gauge.takenUm)).toBeLessThan(0.2)
+  })
+})
+
+describe('an outlook', () => {
+  const of = (looks: Told[], more: Told = {}) =>
+    outlookCase(
+      outlookSchema.parse({ lifeMonths: 18, appliedOn: '2025-01-10', today: '2026-04-10', looks, ...more }),
+    ).panels
+  const look = (panel: string, water: string, more: Told = {}) => ({
+    on: '2026-04-01',
+    panel,
+    water,
+    cleaned: true,
+    ...more,
+  })
+  const PANELS = ['roof', 'boot', 'door-1', 'door-2', 'door-3']
+  test('names the panel that fails while the others hold', () => {
+    const panels = of([look('bonnet', 'wets'), ...PANELS.map((panel) => look(panel, 'tight'))])
+    expect(panels.filter(({ fails }) => fails).map(({ panel }) => panel)).toEqual(['bonnet'])
+    for (const { endsP10, endsP50, endsP90 } of panels) {
+      expect(endsP10).toBeLessThan(endsP50)
+      expect(endsP50).toBeLessThan(endsP90)
+    }
+  })
+  test('water alone on a panel that was merely washed is blind; an angle, or iron and tar off, is not', () => {
+    const blind = (more: Told) => of([look('bonnet', 'loose', more)])[0]!.blind
+    expect(blind({ cleaned: false })).toBe(true)
+    expect(blind({ cleaned: true })).toBe(false)
+    expect(blind({ cleaned: false, angleDegrees: 101 })).toBe(false)
+    expect(blind({ cleaned: true, topperMonths: 1 })).toBe(true)
+    expect(of([], { panels: ['roof'] })[0]!.blind).toBe(false)
+  })
+  test('a hard life is a short one', () => {
+    const exposure = { storage: 'street', washing: 'brush', salted: true, hardWater: true, yearlyKm: 30_000 }
+    const [easy, hard] = [of([], { panels: ['roof'] }), of([], { panels: ['roof'], exposure })]
+    expect(hard[0]!.endsP50).toBeLessThan(0.7 * easy[0]!.endsP50)
+  })
+  test('a look before it was applied, or none at all, is told by its place', () => {
+    const faults = (more: Told) => {
+      const checked = outlookSchema.safeParse({
+        lifeMonths: 18,
+        appliedOn: '2025-01-10',
+        today: '2026-04-10',
+        ...more,
+      })
+      return checked.error?.issues.map(({ path }) => path.join('.'))
+    }
+    expect(faults({ looks: [look('bonnet', 'tight', { on: '2024-04-01' })] })).toEqual(['looks.0.on'])
+    expect(faults({})).toEqual(['looks'])
+    expect(faults({ panels: ['roof'], today: '2024-12-01' })).toEqual(['today'])
   })
 })

@@ -98,6 +98,8 @@ const WOOL_CUT: Step = {
   dial: 3,
   removalPerPassUm: pairUm('wool', 'heavy-compound'),
   hazePoints: 12,
+  // A rotary is led more slowly, so that it neither burns nor digs (mem).
+  armMmPerSecond: 38,
 }
 const REFINE: Step = {
   machine: 'short-throw',

@@ -17,14 +17,19 @@ export type ExtraKey = (typeof EXTRA_KEYS)[number]
 
 export type ChosenExtra = { key: ExtraKey; count: number }
 
+export type ExtraStage = 'wet' | 'before' | 'last'
+
 type ExtraModel = {
   /** What one of it is. */
   unit: 'panel' | 'lamp' | 'pane' | 'car'
   /** Minutes for one, on a middle-sized car (mem). */
   minutesEach: number
   skill: Skill
-  /** Before the correction, or at the very end when the paint has dried. */
-  stage: 'before' | 'last'
+  /**
+   * Wet, in the wash bay before the wash, since its dirty water runs over everything; before the correction; or at the very end
+   * when the paint has dried.
+   */
+  stage: ExtraStage
 }
 
 export const EXTRA: Record<ExtraKey, ExtraModel> = {
@@ -62,13 +67,13 @@ export const EXTRA: Record<ExtraKey, ExtraModel> = {
     unit: 'car',
     minutesEach: 90,
     skill: 'prep',
-    stage: 'before',
+    stage: 'wet',
   },
   'engine-bay': {
     unit: 'car',
     minutesEach: 60,
     skill: 'prep',
-    stage: 'before',
+    stage: 'wet',
   },
   interior: {
     unit: 'car',

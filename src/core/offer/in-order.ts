@@ -1,5 +1,4 @@
 import type { Product } from '../coating'
-import { toOperationId } from '../ids'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
@@ -26,16 +25,18 @@ function linkBetween(
   return link
 }
 
-/** Operations one after another, the first in the wash bay and all others in one studio. */
+/** Operations one after another: all up to the wash in the wash bay, all others in one studio. */
 export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
   const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))
+  const ids = operations.map(({ id }) => id)
+  const dry = operations.findIndex(({ kind }) => kind === 'wash') + 1
   return {
     operations,
     links,
     stays: [
-      { id: 'wet', kind: 'wash', operations: [toOperationId('wash')] },
-      { id: 'dry', kind: 'studio', operations: operations.slice(1).map(({ id }) => id) },
+      { id: 'wet', kind: 'wash', operations: ids.slice(0, dry) },
+      { id: 'dry', kind: 'studio', operations: ids.slice(dry) },
     ],
   }
 }

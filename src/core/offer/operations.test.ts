@@ -3,6 +3,7 @@ import catalogueFile from '../../../demo/catalogue.json'
 import { catalogueSchema } from '../coating'
 import { type MethodKey, offered, planCorrection, SEEDED_METHODS, unprobed } from '../correction'
 import { toOperationId } from '../ids'
+import { washedInside } from '../planning'
 import { type Defect, judge } from '../survey'
 import { isMetal, type PaintSystem, paintedAreaM2, panelsOf, SHAPES, type Shape } from '../vehicle'
 import type { JobPlan } from './job-plan'
@@ -76,6 +77,46 @@ describe('what is done', () => {
       'dry',
       'finish',
     ])
+  })
+})
+
+describe('what is worked wet', () => {
+  test('comes before the wash, in the wash bay, and nothing wet is done in the dry bay', () => {
+    const correction = plan('two-step', ['ebb-single'])
+    expect(correction.stays[0]!.operations).toEqual([toOperationId('wash')])
+    const panels = panelsOf('convertible')
+    const judged = judge({
+      panels,
+      paintSystem: 'clear-over-base',
+      school: 'both',
+      readings: {},
+      defects: {},
+    })
+    const order = {
+      shape: 'convertible' as const,
+      correction: planCorrection(judged.panels, {
+        methods: offered(SEEDED_METHODS),
+        knowledge: unprobed('medium'),
+        care: 'usual',
+        strongest: 'two-step',
+        underCoating: true,
+      }),
+      layers: [product('ebb-single')],
+      extras: [
+        { key: 'soft-top' as const, count: 1 },
+        { key: 'engine-bay' as const, count: 1 },
+        { key: 'headlamps' as const, count: 2 },
+      ],
+    }
+    const { stays, operations } = planOperations(order)
+    const [wet, dry] = stays.map(({ operations: own }) => own.map(String))
+    expect(wet).toEqual(['extra-soft-top', 'extra-engine-bay', 'wash'])
+    expect(dry).toContain('extra-headlamps')
+    expect(operations.map(({ id }) => String(id)).indexOf('wash')).toBe(2)
+    // Without a hose all of it is done where the car stays.
+    const inside = washedInside(planOperations(order))
+    expect(inside.stays).toHaveLength(1)
+    expect(inside.stays[0]!.operations.map(String).slice(0, 3)).toEqual(wet)
   })
 })
 

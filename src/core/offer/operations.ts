@@ -2,7 +2,7 @@ import { type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { toOperationId } from '../ids'
 import { paintedAreaM2, type Shape } from '../vehicle'
-import { type ChosenExtra, EXTRA } from './extras'
+import { type ChosenExtra, EXTRA, type ExtraStage } from './extras'
 import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
@@ -174,6 +174,8 @@ function preparation(
 ): PlannedOperation[] {
   const score = order.contamination ?? TYPICAL_CONTAMINATION
   return [
+    // A soft top and an engine bay are worked wet: what runs from them is washed off with the rest.
+    ...extrasAt(work, order, 'wet'),
     work('wash', 'wash', { code: 'wash' }, MINUTES.wash(areaM2, score), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
@@ -183,12 +185,12 @@ function preparation(
   ]
 }
 
-const extrasAt = (work: typeof attended, { extras = [] }: WorkOrder, stage: 'before' | 'last') =>
+const extrasAt = (work: typeof attended, { extras = [] }: WorkOrder, stage: ExtraStage) =>
   extras.filter(({ key }) => EXTRA[key].stage === stage).map((extra) => extraOperation(work, extra))
 const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
   vendors.filter((vendor) => vendor.stage === stage).map(vendorOperation)
 
-/** The operations, links and stays of a package on one vehicle: wash in the wash bay, all else in one studio. */
+/** The operations, links and stays of a package on one vehicle: what is wet in the wash bay, all else in one studio. */
 export function planOperations(order: WorkOrder): JobPlan {
   const { shape, correction, layers, surfaces = [] } = order
   const areaM2 = paintedAreaM2(shape)

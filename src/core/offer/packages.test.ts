@@ -128,7 +128,8 @@ describe('extras', () => {
     expect(line.cents).toBeGreaterThan(0)
     const at = (id: string) => offer.plan.operations.findIndex((each) => each.id === id)
     const before = at(operation.id) < at('layer-1')
-    expect(before).toBe(EXTRA[key].stage === 'before')
+    expect(before).toBe(EXTRA[key].stage !== 'last')
+    expect(at(operation.id) < at('wash')).toBe(EXTRA[key].stage === 'wet')
   })
   test('a soft top is not scrubbed on a car that has none', () => {
     const extras = [{ key: 'soft-top' as const, count: 1 }]

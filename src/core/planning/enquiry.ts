@@ -69,17 +69,20 @@ export function enquiryOffer(template: PackageTemplate, { shape, state, school, 
 /** The same work with a rinseless wash where the car then stays, so that it waits for no wash bay. */
 export function washedInside(plan: JobPlan): JobPlan {
   const wash = plan.operations.find(({ kind }) => kind === 'wash')
-  const home = plan.stays.find(({ operations }) => wash === undefined || !operations.includes(wash.id))
-  if (!wash || !home) return plan
+  const outside = plan.stays.find(
+    ({ kind, operations }) => kind === 'wash' && wash && operations.includes(wash.id),
+  )
+  const home = plan.stays.find((stay) => stay !== outside)
+  if (!wash || !outside || !home) return plan
   return {
     ...plan,
     operations: plan.operations.map((operation) =>
       operation === wash ? { ...wash, title: { code: 'rinseless-wash' as const } } : operation,
     ),
+    // What is worked wet with the wash goes along with it.
     stays: plan.stays.flatMap((stay) => {
-      const rest = stay.operations.filter((id) => id !== wash.id)
-      if (stay === home) return [{ ...stay, operations: [wash.id, ...stay.operations] }]
-      return rest.length > 0 ? [{ ...stay, operations: rest }] : []
+      if (stay === home) return [{ ...stay, operations: [...outside.operations, ...stay.operations] }]
+      return stay === outside ? [] : [stay]
     }),
   }
 }

@@ -1,4 +1,5 @@
 import { type Care, productName } from '@/core/job'
+import { agreedWork } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
@@ -29,7 +30,7 @@ export function CareScreen({
         {care.milestones.length === 0 ? (
           <p className="mt-3 max-w-prose text-lg text-ink-soft">
             {agreement && agreement.summary.layers.length === 0
-              ? agreement.summary.panels.some(({ process }) => process === 'all-in-one')
+              ? Object.values(agreedWork(agreement.summary)).some(({ leavesProtection }) => leavesProtection)
                 ? 'No coating is part of this job. Its protection comes from the all-in-one: wash by hand, and have it protected again when water stops beading.'
                 : 'No coating or protection is part of this job.'
               : 'The dates begin with the first layer that is logged on the job card.'}

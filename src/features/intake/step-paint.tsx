@@ -17,6 +17,7 @@ const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 
 /** What is on the vehicle: the paint system with a guide to telling them apart, and what was done before. */
 export function StepPaint({ form }: { form: Form }) {
+  const region = useRegion()
   const year = Number(useWatch({ control: form.control, name: 'year' }))
   const hint =
     year > 0 && year < CLEAR_COAT_FROM
@@ -31,7 +32,7 @@ export function StepPaint({ form }: { form: Form }) {
         <Pick
           form={form}
           name="finish"
-          label="Flakes in the colour?"
+          label={spelt(region, 'Flakes in the colour?')}
           options={[
             { value: '', name: 'Not sure' },
             { value: 'solid', name: 'None: solid' },

@@ -252,7 +252,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
             />
           </div>
           <p className="my-2 text-sm text-ink-soft">
-            What each panel’s process removes, {unitSign(region, 'depth')}; the darker, the stronger. Touch a
+            What each panel’s method removes, {unitSign(region, 'depth')}; the darker, the stronger. Touch a
             panel to see why, and to lock it.
           </p>
           <PanelWays

@@ -51,7 +51,7 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
         ) : (
           <p className="sheet p-6">
             {draft.issue?.message ??
-              'A panel can no longer take the process that was chosen for it: the survey or a test spot has changed. Go back to the plan and choose again.'}
+              'A panel can no longer take the method that was chosen for it: the survey or a test spot has changed. Go back to the plan and choose again.'}
           </p>
         )}
       </div>

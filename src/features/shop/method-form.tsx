@@ -53,7 +53,7 @@ export function MethodForm({ method, fault, onChange, onRemove }: Props) {
             onChange={(event) => set({ name: event.target.value === shipped ? '' : event.target.value })}
           />
         </Field>
-        <Field label="Worked until gone, %" hint="0: always the fewest passes." error={error('clears')}>
+        <Field label="Until this much is gone, %" hint="With 0, the fewest passes." error={error('clears')}>
           <NumberInput value={method.clearsPercent} onChange={(clearsPercent) => set({ clearsPercent })} />
         </Field>
       </div>

@@ -336,14 +336,16 @@ function TypedStepFields({
         {typed('dial', 'Speed on the dial')}
         {typed('passes', 'Passes')}
         {typed('sectionM', `Square, ${unitSign(region, 'length')}`, 'length')}
-        <Field label="Name on the bottle (optional)" error={error('product')}>
-          <input
-            className="field"
-            autoComplete="off"
-            value={step.product}
-            onChange={(event) => onChange({ ...step, product: event.target.value })}
-          />
-        </Field>
+        <div className="sm:col-span-3">
+          <Field label="Name on the bottle (optional)" error={error('product')}>
+            <input
+              className="field"
+              autoComplete="off"
+              value={step.product}
+              onChange={(event) => onChange({ ...step, product: event.target.value })}
+            />
+          </Field>
+        </div>
       </div>
     </fieldset>
   )

@@ -1,4 +1,4 @@
-import { factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
+import { depthOf, factorOf, type GroupStudy, priorOf } from '@/core/test-spot'
 import type { Hardness } from '@/core/vehicle'
 import { KIN } from '@/text/en/correction'
 import { number } from '@/text/formats'
@@ -33,6 +33,7 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
       : []),
   ]
   const { factor, low, high } = factorOf(give)
+  const depth = depthOf(study)
   const height = rows.length * ROW + 34
   return (
     <section className="mt-5" aria-label="Paint hardness">
@@ -82,7 +83,13 @@ export function GiveScale({ study, hardness }: { study: GroupStudy; hardness: Ha
         {recall.closest
           ? `The shop knows ${carsText(recall.closest.cars)} ${KIN[recall.closest.kinship.id]}${recall.cars > recall.closest.cars ? `, ${recall.cars} in all` : ''}.`
           : 'No car with paint like this has been recorded yet.'}{' '}
-        The plan uses this figure.
+        Only paint depth read before and after moves it.
+      </p>
+      <p className="mt-2 text-sm text-ink-soft">
+        {attempts.length === 0
+          ? 'How deep its marks lie is taken as usual until a test spot has shown what is removed.'
+          : `By what was removed at the test spots, its marks lie about ${number(region, depth.factor, 1)} times as deep as usual (likely range ${number(region, depth.factor * Math.exp(-depth.sd), 1)} to ${number(region, depth.factor * Math.exp(depth.sd), 1)}).`}{' '}
+        The plan uses both figures.
       </p>
     </section>
   )

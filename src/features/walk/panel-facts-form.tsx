@@ -14,6 +14,7 @@ import {
 } from '@/core/vehicle'
 import { keepPanelFacts } from '@/server/vehicles/panel-facts-actions'
 import { COVERING_NAME, FINISH_NAME, factsText, SUBSTRATE_NAME } from '@/text/en/panel-facts'
+import { spelt } from '@/text/en/spelling'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { FINDING_NAME } from '@/text/en/survey'
 import { Button } from '@/ui/button'
@@ -122,7 +123,7 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
               />
             </Field>
           </div>
-          <Field label="Colour, if another" error={error('colour')}>
+          <Field label={spelt(region, 'Colour, if another')} error={error('colour')}>
             <input
               className="field"
               value={typed.colour}

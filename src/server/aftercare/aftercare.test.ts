@@ -149,7 +149,7 @@ describe('the list of visits', () => {
 let visit: Job
 describe('a visit at which the bonnet has failed', () => {
   test('before it everything held', async () => {
-    expect(await holds('bonnet')).toBeGreaterThan(0.7)
+    expect(await holds('bonnet')).toBeGreaterThan(0.6)
     expect(failing(await loadProtection(db, shop, car, NOW))).toEqual([])
   })
   test('the look moves the outlook: the bonnet is gone and alone, the others are good for longer', async () => {

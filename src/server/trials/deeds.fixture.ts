@@ -198,6 +198,10 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('list-back', 'bring.undo', { id: BROUGHT }),
     action('list-dropped', 'bring.drop', { id: UNWANTED }),
     action('size', 'vehicles.save-size', { vehicleId: gone.vehicle.id, lengthM: 5.1, heightM: null }),
+    action('facts', 'vehicles.keep-panel-facts', {
+      vehicleId: gone.vehicle.id,
+      facts: { roof: { finish: 'solid' } },
+    }),
     action('told', 'vehicles.tell-removal', {
       vehicleId: gone.vehicle.id,
       panels: ['bonnet', 'roof'],

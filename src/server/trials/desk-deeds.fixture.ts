@@ -107,8 +107,9 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('crew', 'shop.keep-crew', { version: after('costs'), crew: typedCrew(setup) }),
     action('devices', 'shop.keep-devices', { version: after('crew'), devices: setup.devices }),
     action('packages', 'shop.keep-packages', { version: after('devices'), packages: setup.packages }),
+    action('methods', 'shop.keep-methods', { version: after('packages'), methods: setup.methods }),
     action('prices', 'shop.keep-prices', {
-      version: after('packages'),
+      version: after('methods'),
       prices: { rates: setup.rates, terms: setup.terms, vendors },
     }),
     action('ways', 'shop.keep-ways', { version: after('prices'), school: setup.school, wash: setup.wash }),

@@ -80,7 +80,7 @@ export function conflictText(
     case 'odd-time':
       return `By its time this was ${when(conflict.at)}, which cannot be. Set the tablet’s clock, and do it once more.`
     case 'process-forbidden':
-      return `This process is not allowed there: ${conflict.rule ? FORBIDDEN[conflict.rule] : 'the shop does not know it.'}`
+      return `This method is not allowed there: ${conflict.rule ? FORBIDDEN[conflict.rule] : 'the shop does not know it.'}`
     case 'malformed':
       return `The shop could not read it (${conflict.what}). Reload the card and do it once more.`
     default:

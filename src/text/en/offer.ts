@@ -7,7 +7,7 @@ import { FORBIDDEN, methodTitle } from './correction'
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
-/** Why a panel gets this process and not the next stronger one. `all` is every process on it, mildest first. */
+/** Why a panel gets this method and not the next stronger one. `all` is every method on it, mildest first. */
 export function whyThis(region: Region, option: PanelOption, all: readonly PanelOption[]): string {
   const depth = (um: number) => measured(region, 'depth', um, 1)
   const at = all.findIndex(({ method }) => method.key === option.method.key)

@@ -83,6 +83,6 @@ export const PAINT_SYSTEM_GUIDE: Record<PaintSystem, Guide> = {
     name: 'Bare metal',
     tell: 'Polished or brushed metal without any paint.',
     test: 'A gauge set on it reads nothing or next to nothing.',
-    consequence: 'No paint to spend. Metal polish and its own protection, never a paint process.',
+    consequence: 'No paint to spend. Metal polish and its own protection, never a polish for paint.',
   },
 }
