@@ -89,8 +89,8 @@ export function LookSheet({ jobId, shape, units, looks: kept, before, people, cl
       )}
       {!closed && !cleaned && (
         <p className="mt-2 text-ink-soft">
-          Under dirt water behaves as on bare paint: on a car that was only washed, water alone cannot find a
-          panel that has failed. Take iron and tar off first, or measure a drop.
+          On a car that was only washed, water alone finds no panel that has failed. Decontaminate it first,
+          or photograph a drop.
         </p>
       )}
       {/* Small enough that the buttons below are in reach without scrolling. */}

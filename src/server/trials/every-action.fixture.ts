@@ -21,6 +21,7 @@ import * as agreeing from '../quotes/agree-actions'
 import * as quotes from '../quotes/quote-actions'
 import * as crew from '../shop/crew-actions'
 import * as devices from '../shop/device-actions'
+import * as methods from '../shop/method-actions'
 import * as packages from '../shop/package-actions'
 import * as prices from '../shop/price-actions'
 import * as ways from '../shop/shop-actions'
@@ -33,6 +34,7 @@ import * as washes from '../survey/wash-actions'
 import * as panelWays from '../survey/way-actions'
 import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
+import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
@@ -57,6 +59,7 @@ const MODULES = [
   crew,
   devices,
   packages,
+  methods,
   prices,
   ways,
   theme,
@@ -69,6 +72,7 @@ const MODULES = [
   histories,
   ledger,
   sizes,
+  facts,
 ]
 
 /** Every action that writes, by its name. */
