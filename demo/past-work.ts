@@ -44,8 +44,8 @@ export type PastJob = {
 }
 
 /**
- * How the work of the demo shop really goes against its table, by kind of step: what it has yet to learn. Cutting with
- * wool takes far longer than the table says, a wash a little, and a polish goes quicker.
+ * How the work of the demo shop really goes against its table, by kind of step: what it has yet to learn. Cutting
+ * takes far longer than the table says, a wash a little, and a polish goes quicker.
  */
 const REALLY: Partial<Record<PlannedOperation['kind'], number>> = {
   wash: 1.12,
@@ -54,14 +54,12 @@ const REALLY: Partial<Record<PlannedOperation['kind'], number>> = {
   layer: 1.04,
   finish: 1.15,
 }
-const WOOL_CUT = 1.5
-const CUT = 1.12
+const CUT = 1.45
 /** Work that is not to be interrupted ends with the shift at the latest. */
 const SOLID_MOST_MINUTES = 230
 
-function reallyTakes(offer: Offer, operation: PlannedOperation, random: Random): number {
-  const wool = offer.correction.panels.some(({ option }) => option.method.key === 'two-step-wool')
-  const usual = operation.kind === 'cut' ? (wool ? WOOL_CUT : CUT) : (REALLY[operation.kind] ?? 1)
+function reallyTakes(operation: PlannedOperation, random: Random): number {
+  const usual = operation.kind === 'cut' ? CUT : (REALLY[operation.kind] ?? 1)
   const luck = 0.88 + 0.24 * random()
   const minutes = Math.max(5, Math.round((operation.minutes * usual * luck) / 5) * 5)
   return operation.mode === 'solid'
@@ -186,7 +184,7 @@ export async function liveWork(
     ...offer.plan,
     operations: offer.plan.operations.map((operation) => ({
       ...operation,
-      minutes: reallyTakes(offer, operation, random),
+      minutes: reallyTakes(operation, random),
     })),
   }
   const lived = place(shop, jobId, really, arrive, loft)

@@ -144,9 +144,17 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await manager.goto(shop.url)
     await expect(manager.getByRole('article', { name: 'Loft 3' })).toContainText('Refine')
     await manager.close()
-    await card(THURSDAY, '12:00')
+    await card(THURSDAY, '11:10')
     await finish(page)
     await state(page, 'refine', 'done')
+    await sent(page)
+    // What takes one step only, plastics among it, is polished after.
+    await card(THURSDAY, '11:15')
+    await press(page, 'Start now')
+    await state(page, 'polish', 'started')
+    await card(THURSDAY, '12:00')
+    await finish(page)
+    await state(page, 'polish', 'done')
     await sent(page)
   })
 

@@ -48,9 +48,9 @@ test('along the curve everything follows, a held panel stays, and what stands th
     await expect(sheet.getByText('Nothing more can be removed safely')).toBeVisible()
   })
 
-  await test.step('a process is refused with its reason, another is held, and the curve is solved around it', async () => {
+  await test.step('a method is refused with its reason, another is held, and the curve is solved around it', async () => {
     await sheet.getByRole('radio', { name: /^Left mirror cap:/ }).click()
-    await expect(sheet.getByText('Two-step with wool: no.')).toBeVisible()
+    await expect(sheet.getByText('Wool, foam, finish: no.')).toBeVisible()
     await sheet.getByRole('radio', { name: /^Bonnet:/ }).click()
     await sheet.getByRole('radio', { name: /^One-step polish/ }).click()
     await expect(sheet.getByText('Locked to this.')).toBeVisible()
@@ -60,7 +60,7 @@ test('along the curve everything follows, a held panel stays, and what stands th
     ).toBeVisible()
   })
 
-  await test.step('agreed as it stands, it is on the calendar with those very processes', async () => {
+  await test.step('agreed as it stands, it is on the calendar with those very methods', async () => {
     await sheet.getByRole('button', { name: 'Agree this, under Headland' }).click()
     await expect(page).toHaveURL(/\/schedule$/)
     await expect(page.getByRole('heading', { level: 1 })).toContainText('Promised for')

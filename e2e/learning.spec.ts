@@ -73,10 +73,10 @@ test('what an hour costs is said by keys alone; a slip is refused at its field, 
 test('a kind of work is looked at panel by panel', async ({ page }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const part = page.locator('section').filter({ hasText: 'Panel by panel' })
-  await part.getByLabel('Kind of work').selectOption({ label: 'Two-step with wool, cutting' })
+  await part.getByLabel('Kind of work').selectOption({ label: 'Two-step, cutting' })
   const said = (await part.getByText(/takes most/).textContent())!
   const panels = (await table(page, 'panels', 24)).filter(
-    ({ work, jobs: own }) => work === 'Two-step with wool, cutting' && Number(own) >= 2,
+    ({ work, jobs: own }) => work === 'Two-step, cutting' && Number(own) >= 2,
   )
   const most = Math.max(...panels.map(({ ratio }) => Number(ratio)))
   // The table rounds, too.

@@ -163,6 +163,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await logStep(page, 'mask', '2027-01-12T10:15', '2027-01-12T11:00')
     await logStep(page, 'cut', '2027-01-12T11:30', '2027-01-13T12:30')
     await logStep(page, 'refine', '2027-01-13T12:45', '2027-01-14T09:30')
+    await logStep(page, 'polish', '2027-01-14T09:45', '2027-01-14T13:00')
     await logStep(page, 'wipe', '2027-01-14T15:10', '2027-01-14T16:00')
   })
 

@@ -28,7 +28,7 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   const next = page.getByRole('region', { name: 'What to try next' })
   const form = page.getByRole('region', { name: 'Record a test spot' })
   await test.step('the thin bonnet may not be tried; a panel that can spare paint is proposed', async () => {
-    await expect(next).toContainText('Next: one-step polish')
+    await expect(next).toContainText('Next: light polish')
     await expect(next).toContainText('Nobody knows this paint yet')
     await page.getByRole('radio', { name: /^Bonnet:/ }).click()
     await expect(next).toContainText('Leave these panels')
@@ -47,7 +47,7 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
   await test.step('not enough: one rung up, and the band of what is known has moved', async () => {
     await form.getByRole('radio', { name: 'Not enough' }).click()
     await form.getByRole('button', { name: 'Save test spot' }).click()
-    await expect(next).toContainText('Next: one-step cut and finish')
+    await expect(next).toContainText('Next: one-step polish')
     await expect(page.getByRole('img', { name: /with one try here/ })).toBeVisible()
   })
   await test.step('good enough: settled, and the plan forbids more than that', async () => {
@@ -56,16 +56,16 @@ test('a test spot climbs the ladder, binds its group, and is taken back again', 
     await form.getByLabel('Paint depth after, µm').fill('102,5 103 103')
     await form.getByRole('radio', { name: 'Good enough' }).click()
     await form.getByRole('button', { name: 'Save test spot' }).click()
-    await expect(next).toContainText('Settled: one-step cut and finish')
+    await expect(next).toContainText('Settled: one-step polish')
     await page.getByRole('link', { name: /^Plan\b/ }).click()
-    await expect(page.getByText('one-step cut and finish was enough')).toBeVisible()
+    await expect(page.getByText('one-step polish was enough')).toBeVisible()
     await page.getByRole('radio', { name: /^Boot lid:/ }).click()
     await expect(page.getByText('At the test spot something milder was enough').first()).toBeVisible()
   })
   await test.step('a slip is taken back', async () => {
     await page.getByRole('link', { name: 'Record a test spot' }).click()
     await page.getByRole('button', { name: 'Delete test spot' }).last().click()
-    await expect(next).toContainText('Next: one-step cut and finish')
+    await expect(next).toContainText('Next: one-step polish')
   })
 })
 
@@ -93,7 +93,7 @@ test('the shop remembers what was enough on the sister of the estate, and begins
 }) => {
   await openRoom(page, 'IM 5012', 'spots')
   await expect(page.getByRole('region', { name: 'What to try next' })).toContainText(
-    /Next: one-step polish.*Start with the mildest pair\..* was enough on one car with this make and paint code\./i,
+    /Next: light polish.*Start with the mildest pair\..* was enough on one car with this make and paint code\./i,
   )
 })
 
@@ -225,7 +225,7 @@ test('the shop writes a package of its own, and what cannot be is refused with i
     .getByRole('group', { name: 'What it is for, in a sentence' })
     .getByLabel('English')
     .fill('A polish and a coating for boats on wheels.')
-  await page.getByLabel('Strongest process').selectOption('one-step-polish')
+  await page.getByLabel('Strongest method').selectOption('one-step-polish')
   await page.getByLabel('Layer 1').selectOption('tern-top')
   await expect(page.getByText('A top coat bonds to its base, not to bare paint.').first()).toBeVisible()
   await keep.click()

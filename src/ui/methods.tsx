@@ -1,24 +1,22 @@
 'use client'
 
-import { createContext, type ReactNode, useContext, useMemo } from 'react'
-import { type Named, titleOf, wordOf } from '@/text/en/correction'
+import { createContext, type ReactNode, useContext } from 'react'
+import type { Method } from '@/core/correction'
 
-const MethodsContext = createContext<readonly Named[]>([])
+/** A method by its key, as the shop calls it. */
+export type KnownMethod = Pick<Method, 'key' | 'name'>
 
-/** Gives what the shop calls its methods to whatever stands below. */
-export function MethodsProvider({ methods, children }: { methods: readonly Named[]; children: ReactNode }) {
+const MethodsContext = createContext<readonly KnownMethod[]>([])
+
+/** Gives what the shop calls its methods to whatever stands below. It carries no words, so that a card stays small. */
+export function MethodsProvider({
+  methods,
+  children,
+}: {
+  methods: readonly KnownMethod[]
+  children: ReactNode
+}) {
   return <MethodsContext.Provider value={methods}>{children}</MethodsContext.Provider>
 }
 
-/** The name of a method by its key: at the head of something, or in the middle of a sentence. */
-export function useMethodNames() {
-  const methods = useContext(MethodsContext)
-  return useMemo(
-    () => ({
-      methods,
-      title: (key: string) => titleOf(methods, key),
-      word: (key: string) => wordOf(methods, key),
-    }),
-    [methods],
-  )
-}
+export const useMethods = () => useContext(MethodsContext)

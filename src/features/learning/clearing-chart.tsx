@@ -4,7 +4,7 @@ import type { ChartConfiguration } from 'chart.js'
 import { useCallback } from 'react'
 import type { Learned } from '@/core/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { useMethodNames } from '@/ui/methods'
+import { useMethodNames } from '../method-names'
 import { barOptions } from './chart-parts'
 
 const percent = (share: number) => Math.round(share * 100)

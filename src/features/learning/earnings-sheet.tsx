@@ -9,7 +9,7 @@ import type { Named } from '@/text/en/correction'
 import { workName } from '@/text/en/learning'
 import { currencySign, duration, minorDigits, money, percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { useMethodNames } from '@/ui/methods'
+import { useMethodNames } from '../method-names'
 import { barOptions } from './chart-parts'
 
 type Props = { packages: readonly PackageEarnings[]; costs: Costs; region: Region }

@@ -5,7 +5,7 @@ import { useCallback, useMemo } from 'react'
 import type { Learned } from '@/core/learning'
 import { workName } from '@/text/en/learning'
 import { ChartCanvas, type Ink } from '@/ui/chart'
-import { useMethodNames } from '@/ui/methods'
+import { useMethodNames } from '../method-names'
 import { barOptions, round1 } from './chart-parts'
 
 /** Kinds of work in one picture: those that take most of the year. */

@@ -8,9 +8,9 @@ import { acceptPace, dropPace } from '@/server/learning/learning-actions'
 import { workName } from '@/text/en/learning'
 import { percent, shortDay } from '@/text/formats'
 import { Button } from '@/ui/button'
-import { useMethodNames } from '@/ui/methods'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { useAction } from '@/ui/use-action'
+import { useMethodNames } from '../method-names'
 
 type Props = { pace: Learned['pace']; changes: readonly PaceChange[]; months: Period; region: Region }
 

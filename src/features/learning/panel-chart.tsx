@@ -8,8 +8,8 @@ import { workName } from '@/text/en/learning'
 import { percent } from '@/text/formats'
 import { ChartCanvas, type Ink } from '@/ui/chart'
 import { Field } from '@/ui/field'
-import { useMethodNames } from '@/ui/methods'
 import { useRegion } from '@/ui/region'
+import { useMethodNames } from '../method-names'
 import { barOptions } from './chart-parts'
 
 const NAMES = new Map(SHAPES.flatMap((shape) => panelsOf(shape).map(({ id, name }) => [id, name] as const)))

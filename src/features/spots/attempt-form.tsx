@@ -21,7 +21,8 @@ import {
   type Verdict,
 } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
-import { FORBIDDEN, methodTitle, SPOT_VERDICT } from '@/text/en/correction'
+import { methodTitle, SPOT_VERDICT } from '@/text/en/correction'
+import { FORBIDDEN } from '@/text/en/forbidden'
 import { sentence } from '@/text/en/sentence'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'

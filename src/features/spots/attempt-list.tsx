@@ -11,9 +11,9 @@ import { sentence } from '@/text/en/sentence'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
-import { useMethodNames } from '@/ui/methods'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
+import { useMethodNames } from '../method-names'
 
 type Props = {
   jobId: JobId

@@ -2,14 +2,14 @@ import type { MachineRecipe } from '@/core/card'
 import { panelsOf, type Shape } from '@/core/vehicle'
 import { dialText } from '@/text/en/at-the-car'
 import { sentence } from '@/text/en/sentence'
+import { workInEnglish } from '@/text/en/work'
 import { measured } from '@/text/formats'
-import { workWords } from '@/text/work'
 import { useRegion } from '@/ui/region'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
 export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
   const region = useRegion()
-  const words = workWords(region)
+  const words = workInEnglish
   const names = new Map(panelsOf(shape).map(({ id, name }) => [id, name]))
   return (
     <table className="mt-4 w-full text-left">

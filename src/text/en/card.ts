@@ -3,7 +3,7 @@ import type { StepName } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
-import { FORBIDDEN } from './correction'
+import { FORBIDDEN } from './forbidden'
 import { stepTitle } from './step-names'
 
 export const PAUSE_WORDS: Record<PauseReason, string> = {

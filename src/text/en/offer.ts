@@ -3,7 +3,8 @@ import { type CustomerTax, type ExtraKey, type ExtraProposal, SEEN_POINTS } from
 import type { Region } from '@/core/region'
 import { list, measured, number } from '../formats'
 import { placeName } from '../panels'
-import { FORBIDDEN, methodTitle } from './correction'
+import { methodTitle } from './correction'
+import { FORBIDDEN } from './forbidden'
 
 const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1)
 
