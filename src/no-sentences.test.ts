@@ -13,6 +13,7 @@ const ALLOWED: Record<string, string> = {
   'core/icalendar/index.ts': 'the product’s name in a calendar file (RFC 5545)',
   'core/messages/sending.ts': 'words a customer may send back',
   'core/region/places.ts': 'names of countries and taxes',
+  'core/vehicle/parts.ts': 'the body in the language of the code',
   'core/vehicle/panel-kinds.ts': 'the body in the language of the code',
   'core/vehicle/place-kinds.ts': 'the body in the language of the code',
   'server/db/describe-tables.ts': 'code it writes',

@@ -1,4 +1,11 @@
-import type { Expectation, FormerlyTold, InspectedShare, LimitingPaint, WhyLeft } from '@/core/offer'
+import type {
+  Expectation,
+  FormerlyTold,
+  InspectedShare,
+  LimitingPaint,
+  RemainingCode,
+  WhyLeft,
+} from '@/core/offer'
 import type { Language, Region } from '@/core/region'
 import type { OnPanels } from '@/core/survey'
 import { expectationInGerman } from './de/expectation'
@@ -18,10 +25,7 @@ export type ExpectationWords = {
   }
   paint: Record<LimitingPaint, string>
   left: (why: WhyLeft, at: OnPanels, region: Region) => string
-  remains: Record<
-    'improved-only' | 'softened-only' | 'chips' | 'chips-touched-up' | 'nail',
-    (at: OnPanels, region: Region) => string
-  >
+  remains: Record<RemainingCode, (at: OnPanels, region: Region) => string>
   bestFinish: string
   coating: (life: string) => string
 }

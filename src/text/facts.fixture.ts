@@ -1,5 +1,5 @@
 import { FORBID_IDS } from '@/core/correction'
-import { type Expectation, LIMITING_PAINTS, type WhyLeft } from '@/core/offer'
+import { type Expectation, LIMITING_PAINTS, REMAINING_CODES, type WhyLeft } from '@/core/offer'
 import { DEFECT_KINDS, SIGN_OFF_RULES, type SignOffFact } from '@/core/survey'
 
 /** Facts of every kind, for catalogues to be read through in each language. */
@@ -43,9 +43,7 @@ export const EXPECTATIONS: readonly Expectation[] = [
   { kind: 'result', code: 'improved', before: 70, after: 92, clearedPercent: 83 },
   ...LIMITING_PAINTS.map((paint) => ({ kind: 'limit', code: 'paint', paint }) as const),
   ...WHY_LEFT.flatMap((why) => AT.map((at) => ({ kind: 'stays', code: 'left', why, ...at }) as const)),
-  ...(['improved-only', 'softened-only', 'chips', 'chips-touched-up', 'nail'] as const).flatMap((code) =>
-    AT.map((at) => ({ kind: 'stays', code, ...at }) as const),
-  ),
+  ...REMAINING_CODES.flatMap((code) => AT.map((at) => ({ kind: 'stays', code, ...at }) as const)),
   { kind: 'limit', code: 'best-finish' },
   { kind: 'protection', code: 'coating', lifeMonths: 60 },
   { kind: 'protection', code: 'coating', lifeMonths: 18 },

@@ -69,6 +69,8 @@ export function BodyPlan(props: Props) {
   const plan = useMemo(() => bodyPlan(shape), [shape])
   const { x, y, width, height } = plan.viewBox
   const drawn = places.filter((place) => place.drawn)
+  // Parts beside the drawing, such as pillars, stand under it as buttons of the same group.
+  const beside = panels.filter(({ id }) => !plan.panels[id])
   const walk = [...panels, ...drawn]
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEP[event.key]
@@ -85,7 +87,7 @@ export function BodyPlan(props: Props) {
   }
   // Mirror caps lie over the glass, everything else under it.
   const caps = panels.filter(({ id }) => id.startsWith('mirror'))
-  const body = panels.filter(({ id }) => !id.startsWith('mirror'))
+  const body = panels.filter(({ id }) => !id.startsWith('mirror') && plan.panels[id])
   const scenery = plan.backdrop.filter((part) => !behind(part) && !drawn.some(({ id }) => id === part.place))
   const tabStop = walk.some(({ id }) => id === selected) ? selected : walk[0]?.id
   const draw = (panel: Panel) => (
@@ -148,7 +150,42 @@ export function BodyPlan(props: Props) {
         ))}
         {children}
       </svg>
+      {beside.length > 0 && (
+        <div className="mt-2 flex flex-wrap gap-2">
+          {beside.map((panel) => (
+            <BesidePart
+              key={panel.id}
+              panel={panel}
+              face={faces[panel.id]}
+              selected={panel.id === selected}
+              tabStop={panel.id === tabStop}
+              onSelect={onSelect}
+            />
+          ))}
+        </div>
+      )}
     </div>
+  )
+}
+
+/** A part that is on no drawing: its name, its colour and what stands on it, as on a panel. */
+function BesidePart({ panel, face, selected, tabStop, onSelect }: Chosen & { panel: Panel }) {
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: it is one of a group with the shapes of the drawing
+    <button
+      type="button"
+      role="radio"
+      aria-checked={selected}
+      aria-label={face?.label ?? panel.name}
+      tabIndex={tabStop ? 0 : -1}
+      data-panel={panel.id}
+      className="flex min-h-11 items-center gap-2 rounded border border-ink-soft/45 px-3 text-[15px] text-ink aria-checked:border-fern aria-checked:ring-2 aria-checked:ring-fern"
+      style={{ background: face?.fill ?? 'var(--c-sheet)' }}
+      onClick={() => onSelect?.(panel.id)}
+    >
+      {panel.name}
+      {face?.text && <strong className="font-head">{face.text}</strong>}
+    </button>
   )
 }
 

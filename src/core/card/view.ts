@@ -4,7 +4,7 @@ import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
 import type { Region } from '../region'
 import type { Instant } from '../time'
-import type { Shape } from '../vehicle'
+import type { PanelsFacts, Shape } from '../vehicle'
 import type { PlannedStep } from '../wash'
 import type { Entry } from './act'
 import type { StepSheet } from './sheets'
@@ -13,7 +13,7 @@ import type { StepSheet } from './sheets'
 export type CardView = {
   now: Instant
   region: Region
-  job: { id: JobId; plate: string; shape: Shape; kind: JobKind }
+  job: { id: JobId; plate: string; shape: Shape; panelFacts?: PanelsFacts; kind: JobKind }
   live: LiveJob
   entries: Entry[]
   sheets: Record<string, StepSheet>

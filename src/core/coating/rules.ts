@@ -25,6 +25,8 @@ export type CoatingPlan = {
   residue: 'none' | 'all-in-one'
   /** What was done to the paint before, as told. */
   treatments: readonly EarlierTreatment[]
+  /** Panels that were sprayed so recently that nothing goes on them. */
+  freshPanels?: number
   /** The year it is planned in. */
   year?: number
   /** Film that is to be fitted, and when. */
@@ -163,7 +165,9 @@ export const COATING_RULES: readonly CoatingRule[] = [
   {
     id: 'fresh-respray',
     weight: 'caution',
-    breaks: (plan) => plan.layers.length > 0 && plan.treatments.some((treatment) => isFresh(treatment, plan)),
+    breaks: (plan) =>
+      plan.layers.length > 0 &&
+      ((plan.freshPanels ?? 0) > 0 || plan.treatments.some((treatment) => isFresh(treatment, plan))),
   },
   {
     id: 'out-of-conditions',

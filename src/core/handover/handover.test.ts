@@ -21,7 +21,7 @@ import { isTorqueOpen } from './torque'
 
 const NOW = instantOrThrow('2027-01-16T10:00:00Z')
 const { plan } = makeOffer(template('lantern'), offerInput())
-const items = inspectionItems('saloon')
+const items = inspectionItems({ shape: 'saloon' })
 const verdict = (item: string, more: Partial<Verdict> = {}): Verdict => ({
   item,
   verdict: 'good',

@@ -3,7 +3,7 @@ import type { JobPlan, PlannedOperation } from '../offer'
 import { panelWeight } from '../survey'
 import { EASILY_MISSED } from '../survey/looked'
 import type { Instant } from '../time'
-import { type Panel, panelsOf, type Shape } from '../vehicle'
+import { type Panel, panelsOfVehicle, type Vehicle } from '../vehicle'
 
 /** The final inspection by a second person: every panel under the lamp, and the places one easily misses. */
 
@@ -22,9 +22,9 @@ export type Verdict = {
 }
 
 /** What is looked at, in walking order: the panels, then what is easily missed. */
-export function inspectionItems(shape: Shape): InspectionItem[] {
+export function inspectionItems(vehicle: Pick<Vehicle, 'shape' | 'panelFacts'>): InspectionItem[] {
   return [
-    ...panelsOf(shape).map((panel) => ({ id: panel.id, panel })),
+    ...panelsOfVehicle(vehicle).map((panel) => ({ id: panel.id, panel })),
     ...EASILY_MISSED.map((id) => ({ id })),
   ]
 }

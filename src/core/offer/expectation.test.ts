@@ -1,4 +1,5 @@
 import { describe, expect, test } from 'vitest'
+import { localDayOrThrow } from '../time'
 import { panelsOf } from '../vehicle'
 import { expectationOf, LIMITING_PAINTS } from './expectation'
 import { freeSettings, makeOffer, settingsOf } from './offer'
@@ -136,4 +137,56 @@ test('a package allows no more than it names, freely chosen all that is safe', (
   expect(settingsOf(template('headland'), input).strongest).toBe('one-step-cut')
   expect(freeSettings(template('headland'), input).strongest).toBe('disc-two-step')
   expect(freeSettings(template('tideline'), input).strongest).toBe('all-in-one')
+})
+
+describe('a car as it is', () => {
+  const day = localDayOrThrow
+  const codesOf = (car: Parameters<typeof offerInput>[0], more: Parameters<typeof offerInput>[1] = {}) =>
+    expectationOf(makeOffer(template('headland'), offerInput(car, more)))
+  test('a thin edge is taped, and that is said; the field is polished all the same', () => {
+    const car = { edges: { bonnet: [77.5, 77.6, 77.4] } }
+    expect(codesOf(car).find(({ code }) => code === 'edge-taped')).toMatchObject({ panels: ['bonnet'] })
+    const { panels } = summaryOf(makeOffer(template('headland'), offerInput(car)))
+    expect(panels.find(({ id }) => id === 'bonnet')!.process).toBe('one-step-cut')
+  })
+  test('what was sprayed a fortnight ago is not coated, not charged for, and said', () => {
+    const facts = {
+      'front-door-left': { sprayedOn: day('2026-11-20') },
+      'rear-door-left': { sprayedOn: day('2026-11-20') },
+    }
+    const [fresh, dry] = ['2026-12-04', '2027-02-01'].map((today) =>
+      makeOffer(template('headland'), offerInput({ facts }, { today: day(today) })),
+    )
+    expect(expectationOf(fresh!).find(({ code }) => code === 'fresh-uncoated')).toMatchObject({
+      panels: ['rear-door-left', 'front-door-left'],
+    })
+    const layer = ({ plan }: typeof fresh & object) => plan.operations.find(({ kind }) => kind === 'layer')!
+    expect(layer(fresh!).panels).not.toContain('front-door-left')
+    expect(layer(fresh!).panels).toContain('front-door-right')
+    expect(fresh!.coats[0]!.ml).toBeLessThan(dry!.coats[0]!.ml)
+    expect(fresh!.breaches.map(({ id }) => id)).toContain('fresh-respray')
+    expect(layer(dry!).panels).toBeUndefined()
+    expect(expectationOf(dry!).some(({ code }) => code === 'fresh-uncoated')).toBe(false)
+  })
+  test('a panel that cannot spare the light polish under a coating is coated as it is, and that is said', () => {
+    const thin = codesOf({ thin: ['roof'], defects: {}, inspected: panelsOf('saloon').map(({ id }) => id) })
+    expect(thin.find(({ code }) => code === 'prep-skipped')).toMatchObject({ panels: ['roof'] })
+    expect(codesOf({}).some(({ code }) => code === 'prep-skipped')).toBe(false)
+  })
+  test('pillars and a hard top that are there are panels like any other: in the plan, the price and the hours', () => {
+    const facts = {
+      pillars: { present: true as const },
+      'hard-top': { present: true as const, paint: 'single-stage' as const },
+    }
+    const inspected = panelsOf('convertible').map(({ id }) => id)
+    const [without, with_] = [{}, { facts }].map((more) =>
+      makeOffer(template('headland'), offerInput({ shape: 'convertible', inspected, ...more })),
+    )
+    const ids = (offer: typeof with_ & object) => offer.correction.panels.map(({ judged }) => judged.panel.id)
+    expect(ids(with_!)).toEqual([...ids(without!), 'pillars', 'hard-top'])
+    expect(with_!.attendedMinutes).toBeGreaterThan(without!.attendedMinutes)
+    const paint = (id: string) =>
+      with_!.correction.panels.find(({ judged }) => judged.panel.id === id)!.judged.paint
+    expect([paint('pillars').system, paint('hard-top').system]).toEqual(['gloss-plastic', 'single-stage'])
+  })
 })

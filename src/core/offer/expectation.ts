@@ -26,6 +26,19 @@ export type Standing = { before: number; inspected?: InspectedShare }
 /** How many of the panels of a car were inspected. */
 export type InspectedShare = { panels: number; of: number }
 
+/** What stays on panels in one way or another. */
+export const REMAINING_CODES = [
+  'improved-only',
+  'softened-only',
+  'edge-taped',
+  'fresh-uncoated',
+  'prep-skipped',
+  'chips',
+  'chips-touched-up',
+  'nail',
+] as const
+export type RemainingCode = (typeof REMAINING_CODES)[number]
+
 /**
  * What the customer may expect, as facts that hold under a lamp: the result first, then what remains and why, then what limits and
  * what protects. Indices of condition 0–100, shares in whole percent.
@@ -40,7 +53,7 @@ export type Expectation =
   | ({ kind: 'stays'; code: 'left'; why: WhyLeft } & OnPanels)
   | ({
       kind: 'stays'
-      code: 'improved-only' | 'softened-only' | 'chips' | 'chips-touched-up' | 'nail'
+      code: RemainingCode
     } & OnPanels)
   | { kind: 'limit'; code: 'best-finish' }
   | { kind: 'protection'; code: 'coating'; lifeMonths: number }
@@ -130,11 +143,26 @@ const isMarked =
       kind === 'chips' ? defect.kind === 'chips' : defect.catchesNail && defect.kind !== 'chips',
     )
 
+/** Not even the light polish that goes under a coating: its paint is too thin for that, and no rule of its material forbids it. */
+const couldNotSpare = ({ option, forbidden }: PanelChoice) =>
+  option.method.steps.length === 0 &&
+  forbidden.some(({ broken }) => broken.length > 0 && broken.every(({ id }) => id === 'over-budget'))
+
 /** Panels that stay as they are in one way or another; only what is there is named. */
-function remaining(panels: readonly PanelChoice[], mends: Mends): Expectation[] {
+function remaining(
+  panels: readonly PanelChoice[],
+  mends: Mends,
+  { layers, freshPanels }: Pick<Offer, 'layers' | 'freshPanels'>,
+): Expectation[] {
   const kinds = [
     ['improved-only', heldBack],
     ['softened-only', meetsDepth],
+    ['edge-taped', ({ option }: PanelChoice) => option.tapeEdge && option.method.steps.length > 0],
+    [
+      'fresh-uncoated',
+      ({ judged }: PanelChoice) => layers.length > 0 && freshPanels.includes(judged.panel.id),
+    ],
+    ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],
     [mends('chips') ? 'chips-touched-up' : 'chips', isMarked('chips')],
     ['nail', isMarked('nail')],
   ] as const
@@ -155,7 +183,11 @@ export function expectationOf({
   extras,
   vendors,
   inspected,
-}: Pick<Offer, 'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected'>): Expectation[] {
+  freshPanels,
+}: Pick<
+  Offer,
+  'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected' | 'freshPanels'
+>): Expectation[] {
   const mends = mendedBy({
     extras: extras.map(({ key }) => key),
     trades: vendors.map(({ trade }) => trade),
@@ -165,7 +197,7 @@ export function expectationOf({
     inspected ? resultOf(correction) : { kind: 'result', code: 'not-inspected' },
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
     ...leftLines(correction),
-    ...remaining(correction.panels, mends),
+    ...remaining(correction.panels, mends, { layers, freshPanels }),
     ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
     ...(layers.length > 0 ? [{ kind: 'protection', code: 'coating', lifeMonths } as const] : []),
   ]

@@ -6,6 +6,8 @@ export {
   type InspectedShare,
   LIMITING_PAINTS,
   type LimitingPaint,
+  REMAINING_CODES,
+  type RemainingCode,
   SEEN_POINTS,
   type Standing,
   type WhyLeft,

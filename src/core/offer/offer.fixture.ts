@@ -3,7 +3,7 @@ import setupFile from '../../../demo/setup.json'
 import { catalogueSchema } from '../coating'
 import { offered, SEEDED_METHODS, unprobed } from '../correction'
 import { type Defect, judge } from '../survey'
-import { isMetal, type PaintSystem, panelsOf, type Shape } from '../vehicle'
+import { isMetal, type PaintSystem, type PanelsFacts, panelsOf, type Shape } from '../vehicle'
 import type { OfferInput } from './offer'
 import { packageTemplateSchema, ratesSchema } from './package'
 import { vendorSchema } from './vendor'
@@ -27,6 +27,8 @@ type Car = {
   thin?: readonly string[]
   defects?: Record<string, readonly Defect[]>
   films?: readonly string[]
+  facts?: PanelsFacts
+  edges?: Record<string, number[]>
   /** Panels that were inspected; those with a defect are anyway. */
   inspected?: string[]
 }
@@ -40,6 +42,8 @@ export function offerInput(
     defects,
     films = [],
     inspected = [],
+    facts,
+    edges,
   }: Car = {},
   more: Partial<OfferInput> = {},
 ): OfferInput {
@@ -57,6 +61,8 @@ export function offerInput(
     defects: defects ?? Object.fromEntries(panels.map(({ id }) => [id, [swirls]])),
     films,
     inspected,
+    ...(facts ? { facts } : {}),
+    ...(edges ? { edges } : {}),
   })
   return {
     shape,

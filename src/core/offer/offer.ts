@@ -10,13 +10,14 @@ import {
 import {
   type ChoiceSettings,
   type CorrectionPlan,
+  FRESH_DAYS,
   type Method,
   type Pace,
   type PaintKnowledge,
   planCorrection,
 } from '../correction'
-import type { VehicleJudgement } from '../survey'
-import type { LocalDay } from '../time'
+import type { PanelJudgement, VehicleJudgement } from '../survey'
+import { daysBetween, type LocalDay } from '../time'
 import { type EarlierTreatment, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, mergeExtras } from './extras'
 import type { JobPlan } from './job-plan'
@@ -31,6 +32,8 @@ export type Offer = {
   template: PackageTemplate
   /** Whether anybody has looked at the paint it is worked out for. */
   inspected: boolean
+  /** Panels sprayed so recently that nothing is applied on them yet. */
+  freshPanels: string[]
   paintSystem: PaintSystem
   layers: Product[]
   surfaces: SurfaceCoat[]
@@ -143,7 +146,11 @@ export function offerWith(
   { extras: chosen = [], terms = NO_TERMS }: OfferChoices = {},
 ): Offer {
   const { shape, catalogue } = input
-  const areaM2 = paintedAreaM2(shape)
+  const freshPanels = input.judgement.panels.filter((judged) => isFresh(judged, input.today))
+  const coated = input.judgement.panels.filter((judged) => !freshPanels.includes(judged))
+  const areaOf = (judged: readonly PanelJudgement[]) =>
+    judged.reduce((sum, { panel }) => sum + panel.areaM2, 0)
+  const areaM2 = areaOf(coated)
   const layers = template.layers.map((id) => named(catalogue, id, template))
   const surfaces = template.surfaces.map(({ surface, productId }) => ({
     surface,
@@ -153,9 +160,10 @@ export function offerWith(
   const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
   const extras = mergeExtras(included, chosen).filter(({ key }) => extraApplies(key, shape))
   const plan = planOperations({
-    shape,
+    areaM2: areaOf(input.judgement.panels),
     correction,
     layers,
+    ...(freshPanels.length > 0 ? { coated: coated.map(({ panel }) => panel.id), coatedM2: areaM2 } : {}),
     surfaces,
     extras,
     vendors,
@@ -167,6 +175,7 @@ export function offerWith(
   return {
     template,
     inspected: input.judgement.grade !== undefined,
+    freshPanels: freshPanels.map(({ panel }) => panel.id),
     paintSystem: input.paintSystem,
     layers,
     surfaces,
@@ -194,6 +203,10 @@ export function offerWith(
   }
 }
 
+/** Sprayed so shortly before that it still gives off solvent. */
+const isFresh = ({ paint }: PanelJudgement, today: LocalDay | undefined): boolean =>
+  paint.sprayedOn !== undefined && today !== undefined && daysBetween(paint.sprayedOn, today) < FRESH_DAYS
+
 function breachesOf(
   input: OfferInput,
   { layers, surfaces, vendors, correction }: Pick<Offer, 'layers' | 'surfaces' | 'vendors' | 'correction'>,
@@ -205,6 +218,7 @@ function breachesOf(
     surfaces,
     residue: correction.panels.some(({ option }) => option.method.leavesProtection) ? 'all-in-one' : 'none',
     treatments: input.treatments,
+    freshPanels: input.judgement.panels.filter((judged) => isFresh(judged, input.today)).length,
     ...(input.year === undefined ? {} : { year: input.year }),
     ...(film ? { film: film.stage === 'after-coating' ? 'after-coating' : 'before-coating' } : {}),
     areaM2: paintedAreaM2(input.shape),

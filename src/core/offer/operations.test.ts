@@ -36,7 +36,7 @@ function plan(
     strongest,
     underCoating: layers.length > 0,
   })
-  return planOperations({ shape, correction, layers: layers.map(product) })
+  return planOperations({ areaM2: paintedAreaM2(shape), correction, layers: layers.map(product) })
 }
 const ids = ({ operations }: JobPlan) => operations.map(({ id }) => id)
 
@@ -93,7 +93,7 @@ describe('what is worked wet', () => {
       defects: {},
     })
     const order = {
-      shape: 'convertible' as const,
+      areaM2: paintedAreaM2('convertible'),
       correction: planCorrection(judged.panels, {
         methods: offered(SEEDED_METHODS),
         knowledge: unprobed('medium'),

@@ -1,7 +1,6 @@
 import { type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { toOperationId } from '../ids'
-import { paintedAreaM2, type Shape } from '../vehicle'
 import { type ChosenExtra, EXTRA, type ExtraStage } from './extras'
 import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
@@ -153,7 +152,11 @@ export function dryHold(products: readonly Product[]): PlannedOperation[] {
 
 /** What is to be done to one vehicle. */
 export type WorkOrder = {
-  shape: Shape
+  /** m² of all panels. */
+  areaM2: number
+  /** The panels that are coated and their m², where that is not all of them. */
+  coated?: string[]
+  coatedM2?: number
   correction: CorrectionPlan
   /** First layer first. */
   layers: readonly Product[]
@@ -192,8 +195,7 @@ const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
 
 /** The operations, links and stays of a package on one vehicle: what is wet in the wash bay, all else in one studio. */
 export function planOperations(order: WorkOrder): JobPlan {
-  const { shape, correction, layers, surfaces = [] } = order
-  const areaM2 = paintedAreaM2(shape)
+  const { areaM2, correction, layers, coated, coatedM2 = areaM2, surfaces = [] } = order
   const work = atThePaceOf(order.pace)
   const allInOne = correction.panels.some(({ option }) => option.method.leavesProtection)
   const cut = correction.minutes.cut + correction.minutes.refine > 0
@@ -205,7 +207,10 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
     ...surfaces.map((coat) => surfaceOperation(work, areaM2, coat)),
-    ...layerOperations(work, layers, areaM2),
+    ...layerOperations(work, layers, coatedM2).map((layer) => ({
+      ...layer,
+      ...(coated ? { panels: coated } : {}),
+    })),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(work, order, 'last'),

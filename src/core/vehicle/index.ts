@@ -19,6 +19,7 @@ export {
 export { panelsFactsSchema, SUBSTRATES } from './panel-facts-schema'
 export type { Difficulty, Orientation, PanelKind, Substrate } from './panel-kinds'
 export {
+  anyPanelOf,
   COVERINGS,
   type Covering,
   FINISHES,
@@ -30,8 +31,10 @@ export {
   type PanelsFacts,
   paintOf,
   panelsAsTheyAre,
+  panelsOfVehicle,
 } from './panel-paint'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
+export { isPart, PART_IDS, type PartId, partPanel } from './parts'
 export type { PlaceKind } from './place-kinds'
 export { PLACE_SURFACES, type PlaceSurface } from './place-kinds'
 export type { Place } from './places'

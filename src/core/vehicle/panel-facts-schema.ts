@@ -31,6 +31,7 @@ const factsSchema = z.strictObject({
         .max(200, ask('keep-under', { characters: 200 })),
     })
     .optional(),
+  present: z.literal(true).optional(),
   absent: z.literal(true).optional(),
 })
 

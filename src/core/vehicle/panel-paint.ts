@@ -1,7 +1,9 @@
 import type { LocalDay } from '../time'
+import type { Shape } from './bodies'
 import type { PaintSystem } from './paint-system'
 import type { Substrate } from './panel-kinds'
-import type { Panel, PanelId } from './panels'
+import { type Panel, type PanelId, panelsOf } from './panels'
+import { PART_IDS, partPaint, partPanel } from './parts'
 
 /** Flakes in the paint or none: on a single stage they decide what a rotary may do. */
 export const FINISHES = ['solid', 'metallic'] as const
@@ -33,6 +35,8 @@ export type PanelFacts = {
   substrate?: Substrate
   /** What somebody says of it against the gauge, and why: that stands beside what the gauge said. */
   overruled?: Overruled
+  /** Of a part beside the drawing: it is on this car. */
+  present?: true
   /** Not there, or nothing on it to work: a glass roof, a hard top at home. */
   absent?: true
 }
@@ -50,15 +54,23 @@ export function paintOf(panel: PanelId, { paintSystem, finish, facts }: CarPaint
   const own = facts?.[panel]
   const flakes = own?.finish ?? finish
   return {
-    system: own?.paint ?? paintSystem,
+    system: own?.paint ?? partPaint(panel) ?? paintSystem,
     ...(flakes ? { finish: flakes } : {}),
     ...(own?.sprayedOn ? { sprayedOn: own.sprayedOn } : {}),
   }
 }
 
-/** The panels a car really has, each of what it is really made of. */
+/** The panels a car really has, each of what it is really made of; then the parts that somebody said are there. */
 export function panelsAsTheyAre(panels: readonly Panel[], facts: PanelsFacts = {}): Panel[] {
-  return panels
+  const parts = PART_IDS.filter((id) => facts[id]?.present).map(partPanel)
+  return [...panels, ...parts]
     .filter(({ id }) => !facts[id]?.absent)
     .map((panel) => ({ ...panel, substrate: facts[panel.id]?.substrate ?? panel.substrate }))
 }
+
+/** Every panel and part a vehicle of this shape may have, those that are not there as well: what may be named of it. */
+export const anyPanelOf = (shape: Shape): Panel[] => [...panelsOf(shape), ...PART_IDS.map(partPanel)]
+
+/** The panels and parts of one vehicle. */
+export const panelsOfVehicle = ({ shape, panelFacts }: { shape: Shape; panelFacts?: PanelsFacts }): Panel[] =>
+  panelsAsTheyAre(panelsOf(shape), panelFacts)

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
 import type { StepName } from '@/core/offer'
-import { panelsOf, type Shape } from '@/core/vehicle'
+import type { Shape } from '@/core/vehicle'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { judgeItem } from '@/server/handover/handover-actions'
 import { EASILY_MISSED_WORDS, isEasilyMissed } from '@/text/en/easily-missed'
@@ -65,7 +65,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
       },
       () => choose(open.find(({ id }) => id !== selected)?.id ?? selected),
     )
-  const panels = panelsOf(shape)
+  const panels = items.flatMap(({ panel }) => panel ?? [])
   const faces = Object.fromEntries(
     panels.map(({ id, name }): [string, PanelFace] => [
       id,

@@ -16,7 +16,7 @@ import {
   withInspected,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
-import { panelsAsTheyAre, panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import type { GaugeEvent } from '@/devices/film-gauge'
 import { readGloss } from '@/server/survey/survey-actions'
 import { staffPanel } from '@/text/en/staff-panels'
@@ -62,10 +62,7 @@ type Props = {
 export function SurveyScreen(props: Props) {
   const region = useRegion()
   const { jobId, vehicle, school, devices, stored, ledger, earlier, agreed, handedOver } = props
-  const panels = useMemo(
-    () => panelsAsTheyAre(panelsOf(vehicle.shape), vehicle.panelFacts),
-    [vehicle.shape, vehicle.panelFacts],
-  )
+  const panels = useMemo(() => panelsOfVehicle(vehicle), [vehicle.shape, vehicle.panelFacts, vehicle])
   const { data, state, change, settle } = useSurvey(jobId, stored)
   const [selected, setSelected] = useState(panels[0]!.id)
   const [shown, setShown] = useState<Shown>({ kind: 'round', id: 'before' })

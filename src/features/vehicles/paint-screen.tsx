@@ -2,7 +2,7 @@ import type { Measure, PanelTrend } from '@/core/aftercare'
 import type { KnownVehicle, VehicleCare } from '@/core/job'
 import type { Region } from '@/core/region'
 import type { LedgerEntry } from '@/core/survey'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { measured } from '@/text/formats'
 import { LedgerTable } from './ledger-table'
@@ -19,7 +19,7 @@ type Props = {
 
 /** The paint of a vehicle over the years: what was taken, what it still has to give, how film and gloss go. */
 export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, region }: Props) {
-  const panels = panelsOf(vehicle.shape)
+  const panels = panelsOfVehicle(vehicle)
   const least = corrections.reduce((a, b) => (b.left.leftUm < a.left.leftUm ? b : a))
   return (
     <div className="mx-auto grid max-w-6xl gap-8 p-5 lg:grid-cols-2">

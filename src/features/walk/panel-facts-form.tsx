@@ -70,9 +70,9 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
       ? refusal?.message
       : undefined
   const save = () => {
-    const facts = factsOf(typed)
+    const facts = { ...factsOf(typed), ...(own?.present ? { present: true } : {}) }
     // An overruled reading is of this panel alone.
-    const { overruled: _, ...shared } = facts
+    const { overruled: _, present: __, ...shared } = facts as Record<string, unknown>
     const told = { [panel.id]: facts, ...Object.fromEntries(also.map((id) => [id, shared])) }
     run(keepPanelFacts, { vehicleId: vehicle.id, facts: told as PanelsFacts }, () => router.refresh())
   }

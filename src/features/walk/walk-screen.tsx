@@ -14,7 +14,7 @@ import {
   uninspected,
   withInspected,
 } from '@/core/survey'
-import { panelsOf, placesOf } from '@/core/vehicle'
+import { PART_IDS, panelsOf, partPanel, placesOf } from '@/core/vehicle'
 import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
 import { staffPanel } from '@/text/en/staff-panels'
 import { inspectedPlace } from '@/text/en/step-names'
@@ -29,6 +29,7 @@ import { Hatches } from '../survey/hatches'
 import { SaveNote } from '../survey/save-note'
 import { useSurvey } from '../survey/use-survey'
 import { VehicleGrade } from '../survey/vehicle-grade'
+import { MoreParts } from './more-parts'
 import { PanelFactsForm } from './panel-facts-form'
 import { PlaceEditor } from './place-editor'
 import { StillToInspect } from './still-to-inspect'
@@ -46,7 +47,13 @@ type Props = {
 /** Round the car with a lamp: touch where something is, say what it is, photograph it. */
 export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Props) {
   const { vehicle } = job
-  const panels = useMemo(() => panelsOf(vehicle.shape), [vehicle.shape])
+  const panels = useMemo(
+    () => [
+      ...panelsOf(vehicle.shape),
+      ...PART_IDS.filter((id) => vehicle.panelFacts?.[id]?.present).map(partPanel),
+    ],
+    [vehicle.shape, vehicle.panelFacts],
+  )
   const places = useMemo(() => placesOf(vehicle.shape), [vehicle.shape])
   const { data, state, change, settle } = useSurvey(job.id, stored)
   const album = usePhotos(job.id, photos)
@@ -129,6 +136,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
               </button>
             ))}
         </div>
+        {!readOnly && <MoreParts vehicle={vehicle} onAdded={select} />}
       </section>
       <aside className="space-y-4">
         {judged && (

@@ -3,7 +3,7 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { COAT_ORDER, type CoatStage, flashState, timerText, workOn } from '@/core/card'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
@@ -27,7 +27,7 @@ export function CoatPanels({
   const { region } = view
   const [selected, setSelected] = useState<string>()
   const work = workOn(state, operation.id)
-  const all = panelsOf(view.job.shape)
+  const all = panelsOfVehicle(view.job)
   const { coat, tasks } = view.sheets[operation.id]!
   // A repair coats some panels only; the others are drawn, and not for this step.
   const panels = all.filter(({ id }) => tasks.some((task) => task.panel === id))

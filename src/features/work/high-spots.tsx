@@ -5,7 +5,7 @@ import { highSpotAdvice, workOn } from '@/core/card'
 import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { highSpotText } from '@/text/en/card'
 import { staffPanel } from '@/text/en/staff-panels'
 import { stepTitle } from '@/text/en/step-names'
@@ -30,7 +30,7 @@ export function HighSpots({
   const { view, state, now } = card
   const [panel, setPanel] = useState('')
   const [wrong, setWrong] = useState('')
-  const panels = panelsOf(view.job.shape)
+  const panels = panelsOfVehicle(view.job)
   const nameOf = (id: string) => staffPanel(view.region, id)
   const top = layers.at(-1)!
   const spots = layers.flatMap((layer) => workOn(state, layer.id).highSpots.map((spot) => ({ layer, spot })))

@@ -1,16 +1,15 @@
 import type { MachineRecipe } from '@/core/card'
-import { panelsOf, type Shape } from '@/core/vehicle'
 import { dialText } from '@/text/en/at-the-car'
 import { sentence } from '@/text/en/sentence'
+import { staffPanel } from '@/text/en/staff-panels'
 import { workInEnglish } from '@/text/en/work'
 import { measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
 /** How each group of panels is worked: machine, pad, liquid, passes. */
-export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRecipe[]; shape: Shape }) {
+export function MachineRecipes({ recipes }: { recipes: readonly MachineRecipe[] }) {
   const region = useRegion()
   const words = workInEnglish
-  const names = new Map(panelsOf(shape).map(({ id, name }) => [id, name]))
   return (
     <table className="mt-4 w-full text-left">
       <thead className="text-sm text-ink-soft">
@@ -29,7 +28,7 @@ export function MachineRecipes({ recipes, shape }: { recipes: readonly MachineRe
               {words.pad[recipe.pad]}
               {recipes.length > 1 && (
                 <span className="block text-sm text-ink-soft">
-                  {recipe.panels.map((id) => names.get(id)).join(', ')}
+                  {recipe.panels.map((id) => staffPanel(region, id)).join(', ')}
                 </span>
               )}
             </td>

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { type PanelTask, paceOf, padState, pausedMinutes, workOn } from '@/core/card'
 import type { PlannedOperation } from '@/core/offer'
 import { minutesBetween } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { duration, number } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
@@ -33,7 +33,7 @@ export function Sections({ card, operation, me, album }: Props) {
   const work = workOn(state, operation.id)
   const progress = state.progress[operation.id]
   const tasks = new Map(view.sheets[operation.id]!.tasks.map((task) => [task.panel, task]))
-  const panels = panelsOf(view.job.shape)
+  const panels = panelsOfVehicle(view.job)
   const doneOf = (panel: string) => Math.min(work.sections[panel]?.done ?? 0, tasks.get(panel)?.sections ?? 0)
   /** Says how many more are worked than were: two tablets add up. */
   const say = (panel: string, done: number) => {

@@ -114,9 +114,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           </Link>
         </p>
       )}
-      {sheet && sheet.machines.length > 0 && (
-        <MachineRecipes recipes={sheet.machines} shape={view.job.shape} />
-      )}
+      {sheet && sheet.machines.length > 0 && <MachineRecipes recipes={sheet.machines} />}
       {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />

@@ -46,7 +46,7 @@ export const judgeItem = defineAction({
     const entry = floor.jobs.find(({ job }) => job.id === jobId)
     if (!entry?.live) return refuse('gone', ask('no-agreed-work'))
     if (entry.job.handedOverAt) return refuse('stale', ask('looks-kept'))
-    const item = inspectionItems(entry.job.vehicle.shape).find((each) => each.id === seen.item)
+    const item = inspectionItems(entry.job.vehicle).find((each) => each.id === seen.item)
     if (!item) return refuse('gone', ask('no-such-place'))
     const person = everyone(floor.shop.setup).find((each) => each.id === by)
     if (!person) return refuse('input', ask('who-looks'), 'by')

@@ -12,7 +12,7 @@ import {
 } from '@/core/handover'
 import type { Floor, FloorJob } from '@/core/planning'
 import { dayIn } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { loadCare } from '../aftercare/care'
 import { listJobLinks } from '../links/job-links'
 import { loadSurvey } from '../survey/survey-store'
@@ -25,7 +25,7 @@ import { listPayments, listVerdicts } from './handover-store'
 export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Promise<Handover | undefined> {
   const { job, agreement, live } = entry
   if (!agreement || !live) return undefined
-  const items = inspectionItems(job.vehicle.shape)
+  const items = inspectionItems(job.vehicle)
   const verdicts = await listVerdicts(db, job.id)
   const survey = await loadSurvey(db, job.id)
   const ledger = job.handedOverAt
@@ -46,7 +46,7 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     inspection: inspectionState(items, verdicts),
     blind: [...blindToIt(live.plan, live.progress)],
     steps: stepsToSendTo(live.plan).map(({ id, title }) => ({ id, title })),
-    changes: beforeAfter(panelsOf(job.vehicle.shape), survey.before, survey.after, ledger),
+    changes: beforeAfter(panelsOfVehicle(job.vehicle), survey.before, survey.after, ledger),
     ...(reached === undefined ? {} : { reached }),
     care: await loadCare(db, floor.shop, job.id),
     card: cardOf(live, await loadEntries(db, job.id)),

@@ -9,7 +9,7 @@ import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
 import { dayIn, type Instant, instantOrThrow, type LocalDay, laterOf, minutesBetween } from '@/core/time'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { findJob } from '../floor/job-store'
 import { listVerdicts } from '../handover/handover-store'
 import { loadPublishedOf } from '../planning/plan-store'
@@ -120,7 +120,7 @@ async function lessonInput(
     plan: agreement.plan,
     progress: live.progress,
     published: live.published,
-    panels: panelsOf(job.vehicle.shape),
+    panels: panelsOfVehicle(job.vehicle),
     work: workNow(agreedWork(summary), card.processes, shop.setup.methods),
     care: summary.care,
     pace: summary.pace,

@@ -3,7 +3,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id } from '@/core/inputs'
 import { PHASES } from '@/core/survey'
-import { panelsOf, placesOf } from '@/core/vehicle'
+import { anyPanelOf, placesOf } from '@/core/vehicle'
 import { defineWrite } from '../action/perform'
 import { findJob } from '../floor/job-store'
 import { addPhoto, listPhotos } from './photo-store'
@@ -25,7 +25,7 @@ export const takePhoto = defineWrite({
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
     const { shape } = job.vehicle
-    if (![...panelsOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place))
+    if (![...anyPanelOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place))
       return refuse('input', ask('no-such-part'), 'place')
     if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))
       return refuse('gone', ask('photo-of-gone'))

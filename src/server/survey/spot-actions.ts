@@ -5,7 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id } from '@/core/inputs'
 import { attemptSchema } from '@/core/test-spot'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { findJob } from '../floor/job-store'
 import { listPhotos } from '../photos/photo-store'
@@ -19,7 +19,7 @@ export const keepAttempt = defineAction({
   write: async ({ trx, at }, { jobId, attempt, photoId }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
-    if (!panelsOf(job.vehicle.shape).some((panel) => panel.id === attempt.panel))
+    if (!panelsOfVehicle(job.vehicle).some((panel) => panel.id === attempt.panel))
       return refuse('input', ask('no-such-part'), 'attempt.panel')
     if (photoId !== undefined && !(await listPhotos(trx, jobId)).some((photo) => photo.id === photoId))
       return refuse('gone', ask('photo-other'))

@@ -5,7 +5,7 @@ import { type Answer, done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id, version } from '@/core/inputs'
 import { differingEntries, judgeRecord, type StoredSurvey, type SurveyRecord } from '@/core/survey'
-import { isMetal, panelsOf, placesOf, type Shape } from '@/core/vehicle'
+import { anyPanelOf, isMetal, type Panel, placesOf, type Vehicle } from '@/core/vehicle'
 import { defineAction, defineReadAction } from '../action/define'
 import { glossMeter } from '../devices'
 import { findJob } from '../floor/job-store'
@@ -15,8 +15,12 @@ import { surveySchema } from './survey-schema'
 import { loadSurvey, saveSurvey } from './survey-store'
 
 /** What a record says about parts this body does not have, or could never be read. */
-function misplaced(record: SurveyRecord, shape: Shape): string | undefined {
-  const panels = new Map(panelsOf(shape).map((panel) => [panel.id, panel]))
+function misplaced(
+  record: SurveyRecord,
+  { shape, panelFacts }: Pick<Vehicle, 'shape' | 'panelFacts'>,
+): string | undefined {
+  const madeOf = (panel: Panel) => panelFacts?.[panel.id]?.substrate ?? panel.substrate
+  const panels = new Map(anyPanelOf(shape).map((panel) => [panel.id, { ...panel, substrate: madeOf(panel) }]))
   const places = new Set(placesOf(shape).map((place) => place.id))
   const { before, after } = record
   const readings = [...Object.entries(before.readings), ...Object.entries(after.readings)]
@@ -54,7 +58,7 @@ export const keepSurvey = defineAction({
   write: async ({ trx, at }, { jobId, version: readAt, record }): Promise<Answer<SavedSurvey>> => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
-    const fault = misplaced(record, job.vehicle.shape)
+    const fault = misplaced(record, job.vehicle)
     if (fault) return refuse('input', fault)
     if (job.handedOverAt) return refuse('stale', ask('survey-kept'))
     if (await findAgreement(trx, jobId)) {

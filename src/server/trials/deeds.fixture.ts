@@ -61,7 +61,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
   })
   const blind = blindToIt(car.live!.plan, car.live!.progress)
   const eye = everyone(shop.setup).find(({ id }) => !blind.has(id))!.id
-  const [first, second] = inspectionItems(car.job.vehicle.shape)
+  const [first, second] = inspectionItems(car.job.vehicle)
   const lines = await linesToSign(db, unread, shop.setup)
   const { proposed } = await proposeMessages(db, shop, now)
   const sendable = proposed.filter(({ route }) => route.kind !== 'held')

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aVehicle, day, id } from '@/core/inputs'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { appendRemovals } from './ledger-store'
 import { findKnown } from './vehicle-store'
@@ -34,7 +34,7 @@ export const tellRemoval = defineAction({
   write: async ({ trx, at }, { vehicleId, panels, ...told }) => {
     const known = await findKnown(trx, vehicleId)
     if (!known) return refuse('gone', ask('vehicle-gone'))
-    const own = new Set(panelsOf(known.vehicle.shape).map((panel) => panel.id))
+    const own = new Set(panelsOfVehicle(known.vehicle).map((panel) => panel.id))
     const unknown = panels.find((panel) => !own.has(panel))
     if (unknown) return refuse('input', ask('no-such-part'), 'panels')
     const removals = panels.map((panel) => ({ panel, source: 'told' as const, ...told }))

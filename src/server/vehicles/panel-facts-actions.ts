@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aVehicle } from '@/core/inputs'
-import { panelsFactsSchema, panelsOf } from '@/core/vehicle'
+import { anyPanelOf, panelsFactsSchema } from '@/core/vehicle'
 import { defineAction } from '../action/define'
 import { findKnown, writePanelFacts } from './vehicle-store'
 
@@ -16,7 +16,7 @@ export const keepPanelFacts = defineAction({
   write: async ({ trx }, { vehicleId, facts }) => {
     const known = await findKnown(trx, vehicleId)
     if (!known) return refuse('gone', ask('vehicle-gone'))
-    const panels = new Set(panelsOf(known.vehicle.shape).map(({ id }) => id))
+    const panels = new Set(anyPanelOf(known.vehicle.shape).map(({ id }) => id))
     if (Object.keys(facts).some((panel) => !panels.has(panel))) return refuse('input', ask('no-such-part'))
     await writePanelFacts(trx, vehicleId, { ...known.vehicle.panelFacts, ...facts })
     return done()

@@ -14,7 +14,7 @@ import {
 } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
-import { isMetal, panelsOf } from '@/core/vehicle'
+import { isMetal, panelsOfVehicle } from '@/core/vehicle'
 import { loadLedger } from './ledger-store'
 
 /** Film and gloss of a vehicle over the years, panel by panel. */
@@ -88,7 +88,7 @@ export async function loadTrends(
   const of = async (measure: Measure) => {
     const readings = await readingsOf(db, vehicle.id, measure)
     const spread = spreadOf(byRound(readings))
-    return panelsOf(vehicle.shape)
+    return panelsOfVehicle(vehicle)
       .filter(({ substrate }) => measure === 'gloss' || isMetal(substrate))
       .map((panel) => panelTrend(measure, panel, readings, ledger, zone, spread))
       .filter(({ rounds }) => rounds.length > 0)

@@ -18,7 +18,7 @@ import { isCoat, liveJob } from '@/core/planning'
 import { everyone, type Shop } from '@/core/shop'
 import { bottleState } from '@/core/stock'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
-import { panelsOf, type Shape } from '@/core/vehicle'
+import { anyPanelOf, type Shape } from '@/core/vehicle'
 import { climateSensor } from '../devices'
 import { findJob } from '../floor/job-store'
 import { listPins } from '../planning/pin-store'
@@ -86,7 +86,7 @@ async function loadFacts(
   })
   return {
     people: new Set(everyone(setup).map(({ id }) => id)),
-    panels: new Set(panelsOf(shape).map(({ id }) => id)),
+    panels: new Set(anyPanelOf(shape).map(({ id }) => id)),
     bottles: new Map(bottles),
     products: new Map(catalogue.map((each) => [each.id, each])),
     planned: (operation) => live.plan.operations.find(({ id }) => id === operation)?.productId,

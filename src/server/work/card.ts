@@ -4,7 +4,7 @@ import { stepSheets } from '@/core/card/sheets'
 import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
 import { everyone } from '@/core/shop'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
 import { listBottles } from '../stock/stock-store'
@@ -26,14 +26,20 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     live,
     state,
     agreement,
-    panels: panelsOf(job.vehicle.shape),
+    panels: panelsOfVehicle(job.vehicle),
     air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
   })
   return {
     now,
     region: shop.setup.region,
-    job: { id: job.id, plate: job.vehicle.plate, shape: job.vehicle.shape, kind: job.kind },
+    job: {
+      id: job.id,
+      plate: job.vehicle.plate,
+      shape: job.vehicle.shape,
+      ...(job.vehicle.panelFacts ? { panelFacts: job.vehicle.panelFacts } : {}),
+      kind: job.kind,
+    },
     live,
     entries,
     sheets,

@@ -74,6 +74,12 @@ export const expectationInGerman: ExpectationWords = {
       `${panelsAhead(region, at)}: Verbesserung, keine vollständige Korrektur; mehr würde Lack kosten, der gebraucht wird.`,
     'softened-only': (at, region) =>
       `${panelsAhead(region, at)}: Einzelne Spuren sind zu tief, um sie ohne Risiko auszupolieren. Sie fallen weniger auf, verschwinden aber nicht.`,
+    'edge-taped': (at, region) =>
+      `${panelsAhead(region, at)}: Die Kanten sind zu dünn zum Polieren. Sie werden abgeklebt, der Rest wird poliert.`,
+    'fresh-uncoated': (at, region) =>
+      `${panelsAhead(region, at)}: Der Lack ist keine 30 Tage alt und noch weich. Er wird höchstens sanft poliert und erst später beschichtet.`,
+    'prep-skipped': (at, region) =>
+      `${panelsAhead(region, at)}: Der Lack ist selbst für die leichte Politur unter der Beschichtung zu dünn. Er wird so beschichtet, wie er ist.`,
     chips: (at, region) =>
       `${panelsAhead(region, at)}: Steinschläge bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
     'chips-touched-up': (at, region) =>

@@ -36,6 +36,12 @@ export const panelsInGerman: PanelWords = {
     'load-bed': 'Ladefläche',
     'trim-and-seals': 'Leisten und Dichtungen',
     interior: 'Innenraum',
+    pillars: 'Säulen',
+    'gloss-trim': 'glänzend schwarze Zierteile',
+    'handle-cups': 'Griffmulden',
+    'hard-top': 'Hardtop',
+    grille: 'Kühlergrill',
+    spoiler: 'Spoiler',
   },
   onSide: (_, name, side) => `${name} ${side === 'left' ? 'links' : 'rechts'}`,
 }

@@ -73,6 +73,12 @@ export const expectationInEnglish: ExpectationWords = {
       `${sentence(thePanels(region, at))} will be improved, not fully corrected: more would take paint ${many(at.panels.length > 1, 'they need', 'it needs')}.`,
     'softened-only': (at, region) =>
       `Some marks on ${thePanels(region, at)} are deeper than is safe to polish out. They will be less visible, not removed.`,
+    'edge-taped': (at, region) =>
+      `The edges of ${thePanels(region, at)} are too thin to polish: they are taped, and the rest is polished.`,
+    'fresh-uncoated': (at, region) =>
+      `The paint of ${thePanels(region, at)} was sprayed less than 30 days ago and is still soft. It is polished gently if at all, and coated later.`,
+    'prep-skipped': (at, region) =>
+      `The paint of ${thePanels(region, at)} is too thin even for the light polish under the coating. It is coated as it is.`,
     chips: (at, region) =>
       `Stone chips on ${thePanels(region, at)} will remain, and may be more noticeable once the paint around them is clear.`,
     'chips-touched-up': (at, region) =>

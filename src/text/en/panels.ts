@@ -37,6 +37,12 @@ export const panelsInEnglish = (terms: Terms): PanelWords => ({
     'load-bed': 'load bed',
     'trim-and-seals': 'trim and seals',
     interior: 'interior',
+    pillars: 'pillars',
+    'gloss-trim': 'gloss-black trim',
+    'handle-cups': 'door-handle cups',
+    'hard-top': 'hard top',
+    grille: 'grille',
+    spoiler: 'spoiler',
   },
   onSide: (_, name, side) => `${side} ${name}`,
 })

@@ -75,6 +75,12 @@ export const expectationInFrench: ExpectationWords = {
       `${panelsAhead(region, at)} : amélioration, sans correction complète ; aller plus loin enlèverait de la peinture nécessaire.`,
     'softened-only': (at, region) =>
       `${panelsAhead(region, at)} : certaines marques sont trop profondes pour être polies sans risque. Elles se verront moins, sans disparaître.`,
+    'edge-taped': (at, region) =>
+      `${panelsAhead(region, at)} : les bords sont trop minces pour être polis. Ils sont masqués, le reste est poli.`,
+    'fresh-uncoated': (at, region) =>
+      `${panelsAhead(region, at)} : la peinture a moins de 30 jours et reste tendre. Elle est polie en douceur tout au plus, et protégée plus tard.`,
+    'prep-skipped': (at, region) =>
+      `${panelsAhead(region, at)} : la peinture est trop mince même pour le polissage léger sous la protection. Elle est protégée telle quelle.`,
     chips: (at, region) =>
       `${panelsAhead(region, at)} : les éclats de gravillons resteront et pourront se voir davantage une fois la peinture nette autour d’eux.`,
     'chips-touched-up': (at, region) =>

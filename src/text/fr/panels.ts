@@ -49,6 +49,12 @@ export const panelsInFrench: PanelWords = {
     'load-bed': 'plateau de chargement',
     'trim-and-seals': 'garnitures et joints',
     interior: 'habitacle',
+    pillars: 'montants',
+    'gloss-trim': 'garnitures noir brillant',
+    'handle-cups': 'cuvettes de poignées',
+    'hard-top': 'toit rigide',
+    grille: 'calandre',
+    spoiler: 'becquet',
   },
   onSide: (kind, name, side) =>
     `${name} ${side === 'left' ? 'gauche' : MASCULINE.has(kind) ? 'droit' : 'droite'}`,

@@ -1,6 +1,6 @@
 import { toJobId } from '@/core/ids'
 import { PHASES, type Phase } from '@/core/survey'
-import { panelsOf } from '@/core/vehicle'
+import { panelsOfVehicle } from '@/core/vehicle'
 import { database } from '@/server/db/connection'
 import { filmGauge } from '@/server/devices'
 import { findJob } from '@/server/floor/job-store'
@@ -17,7 +17,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
   const db = await database()
   const job = await findJob(db, id)
   if (!job) return new Response('There is no such job.', { status: 404 })
-  const panels = panelsOf(job.vehicle.shape)
+  const panels = panelsOfVehicle(job.vehicle)
   const query = new URL(request.url).searchParams
   const phase: Phase = PHASES.find((each) => each === query.get('phase')) ?? 'before'
   const agreement = phase === 'after' ? await findAgreement(db, id) : undefined
