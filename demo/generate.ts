@@ -69,6 +69,7 @@ async function measureAgain(db: Knex, car: DemoCar, job: Job, offer: Offer, now:
   const gauge = new SimulatedFilmGauge(cutPaint(car.paint, panels, cut), GAUGE_SEED + job.number, 0)
   const { version, ...record } = await loadSurvey(db, job.id)
   record.after.readings = await roundOf(gauge, panels)
+  record.marked = panels.map(({ id }) => id)
   await saveSurvey(db, job.id, version, record, now)
 }
 

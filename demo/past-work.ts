@@ -194,6 +194,7 @@ export async function liveWork(
     new SimulatedFilmGauge(cutPaint(paint, panels, cut), seed + job.number + 7, 0),
     panels,
   )
+  record.marked = panels.map(({ id }) => id)
   const better = new Map(
     offer.correction.panels.map(({ judged, option }) => [judged.panel.id, option.indexAfter]),
   )
@@ -239,6 +240,7 @@ export async function liveWork(
   const removals = removalsOfVisit({
     beforeUm: countedReadings(record.before),
     afterUm: countedReadings(record.after),
+    sameSpots: record.marked,
     byProcessUm: cut,
     day: dayIn(zone, home),
   })

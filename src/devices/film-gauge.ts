@@ -12,11 +12,20 @@ export type GaugeEvent =
   | { kind: 'dropout'; panel: string }
 
 /** What the paint of a simulated car is really like, µm; panels not named are like the base. */
-export type PaintTruth = { baseUm: number; panels: Readonly<Record<string, number>> }
+export type PaintTruth = {
+  baseUm: number
+  panels: Readonly<Record<string, number>>
+  /** What its spots differ by is drawn from this: the same at every visit. */
+  spotSeed?: number
+}
 
 const READINGS_PER_PANEL = 6
-/** Spread of single readings on one panel: the paint itself and the hand that holds the probe, µm (mem). */
-const SPREAD_UM = 2.5
+const READINGS_PER_SPOT = 3
+/** Paint lies unevenly: spots of one panel differ by so much, µm; a gauge set on one spot again repeats to this (mem). */
+const SPOT_SPREAD_UM = 2.5
+const REPEAT_UM = 1
+/** What a gauge reads off from one day to the next, alike everywhere, µm (mem). */
+const DAY_OFFSET_UM = 0.3
 
 /** How often a hand in a wet glove goes wrong: shares of all readings (mem). */
 export type GaugeFaults = { dropout: number; slip: number; ontoPlastic: number }
@@ -39,7 +48,7 @@ export function inventPaint(panels: readonly Panel[], seed: number): PaintTruth 
     metal.map((panel) => [panel.id, baseUm + 5 * normal(random)]),
   )
   if (random() < 0.5) own[metal[Math.floor(random() * metal.length)]!.id] = baseUm + 90 + 60 * random()
-  return { baseUm, panels: own }
+  return { baseUm, panels: own, spotSeed: seed }
 }
 
 /** The same paint after some of it has been cut away, µm by panel. */
@@ -49,7 +58,7 @@ export function cutPaint(
   removedUm: Readonly<Record<string, number>>,
 ): PaintTruth {
   return {
-    baseUm: truth.baseUm,
+    ...truth,
     panels: Object.fromEntries(
       panels.map(({ id }) => [id, (truth.panels[id] ?? truth.baseUm) - (removedUm[id] ?? 0)]),
     ),
@@ -84,13 +93,21 @@ export class SimulatedFilmGauge implements FilmGauge {
 
   private *onMetal({ id }: Panel, random: () => number, luck: () => number): Iterable<GaugeEvent> {
     const level = this.truth.panels[id] ?? this.truth.baseUm
+    const dayOffset = DAY_OFFSET_UM * normal(seededRandom(this.seed))
     for (let taken = 0; taken < READINGS_PER_PANEL; taken++) {
+      const spotUm =
+        SPOT_SPREAD_UM * normal(seededRandom(this.spotSeed(id, Math.floor(taken / READINGS_PER_SPOT))))
       if (luck() < this.faults.dropout) yield { kind: 'dropout', panel: id }
-      const filmUm = level + SPREAD_UM * normal(random)
+      const filmUm = level + spotUm + dayOffset + REPEAT_UM * normal(random)
       const slips = luck() < this.faults.slip
       const offUm = SLIP_UM[0] + (SLIP_UM[1] - SLIP_UM[0]) * luck()
       yield { kind: 'reading', panel: id, filmUm: tenth(slips ? filmUm + offUm : filmUm) }
     }
+  }
+
+  /** A spot is where it was at the last visit. */
+  private spotSeed(panel: string, spot: number): number {
+    return seedOf(`${this.truth.spotSeed ?? 0}/${panel}/${spot}`)
   }
 
   /** Nobody means to read plastic; the probe slides onto it, and tells of the nearest metal behind it. */

@@ -1,4 +1,4 @@
-import { countedUm, type Measured, mean, type Removal, removalBetween } from '../survey'
+import { countedUm, type Measured, mean, type Removal, removalAtSpots, removalBetween } from '../survey'
 import type { Panel } from '../vehicle'
 
 /** One panel before the work and after it. Film µm, gloss GU. */
@@ -16,9 +16,10 @@ export function beforeAfter(
   before: Measured,
   after: Measured,
   ledger: readonly Removal[],
+  marked: readonly string[] = [],
 ): PanelChange[] {
   return panels.flatMap((panel): PanelChange[] => {
-    const film = filmChange(panel.id, before, after)
+    const film = filmChange(panel.id, before, after, marked)
     const [glossBefore, glossAfter] = [before.gloss[panel.id] ?? [], after.gloss[panel.id] ?? []]
     const entry = ledger.find((removal) => removal.panel === panel.id)
     const gloss = glossBefore.length > 0 && glossAfter.length > 0
@@ -34,8 +35,13 @@ export function beforeAfter(
   })
 }
 
-function filmChange(panel: string, before: Measured, after: Measured): PanelChange['film'] {
+function filmChange(
+  panel: string,
+  before: Measured,
+  after: Measured,
+  marked: readonly string[],
+): PanelChange['film'] {
   const [first, second] = [countedUm(before.readings[panel] ?? []), countedUm(after.readings[panel] ?? [])]
-  const removal = removalBetween(first, second)
+  const removal = (marked.includes(panel) ? removalAtSpots : removalBetween)(first, second)
   return removal && { before: mean(first), after: mean(second), ...removal }
 }

@@ -90,7 +90,9 @@ export { differingEntries, type Merge, mergeSurveys } from './merge'
 export {
   DAY_OFFSET_UM,
   type Difference,
+  type DifferenceQuestion,
   meanFilm,
+  questionOf,
   removalAtMarks,
   removalAtSpot,
   removalAtSpots,

@@ -21,6 +21,8 @@ function takeApart(record: SurveyRecord): Leaves {
   add('places', record.places)
   for (const panel of record.films) leaves.set(`film/${panel}`, true)
   for (const panel of record.inspected) leaves.set(`inspected/${panel}`, true)
+  // A page of before says nothing of it.
+  for (const panel of record.marked ?? []) leaves.set(`marked/${panel}`, true)
   for (const item of record.looked) leaves.set(`looked/${item}`, true)
   return leaves
 }
@@ -43,6 +45,7 @@ function putTogether(leaves: Leaves): SurveyRecord {
     places: rows('places') as SurveyRecord['places'],
     films: Object.keys(rows('film')),
     inspected: Object.keys(rows('inspected')),
+    marked: Object.keys(rows('marked')),
     looked: Object.keys(rows('looked')),
   }
 }

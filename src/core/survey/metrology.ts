@@ -145,3 +145,17 @@ export function removalAtSpot(
     uncertaintyUm: repeatUm * Math.sqrt(1 / beforeUm.length + 1 / afterUm.length),
   }
 }
+
+/** What no polishing does: paint that grew, or more gone than any work takes, µm beyond twice the uncertainty (mem). */
+const GROWN_UM = 4
+const GONE_UM = 15
+
+export const QUESTIONS = ['grown', 'too-much-gone'] as const
+export type DifferenceQuestion = (typeof QUESTIONS)[number]
+
+/** What has to be asked about a difference before anybody believes it; undefined where it may well be so. */
+export function questionOf({ removedUm, uncertaintyUm }: Difference): DifferenceQuestion | undefined {
+  const slack = 2 * uncertaintyUm
+  if (removedUm <= -Math.min(GROWN_UM + slack, 10)) return 'grown'
+  return removedUm > GONE_UM + slack ? 'too-much-gone' : undefined
+}

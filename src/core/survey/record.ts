@@ -27,6 +27,8 @@ export type SurveyRecord = {
   films: string[]
   /** Panels somebody has inspected, whatever was found on them. */
   inspected: string[]
+  /** Panels read after the work at the marks of the first round. */
+  marked: string[]
   /** Easily missed places that have been checked, by id. */
   looked: string[]
 }
@@ -39,6 +41,7 @@ export const emptyRecord = (): SurveyRecord => ({
   places: {},
   films: [],
   inspected: [],
+  marked: [],
   looked: [],
 })
 

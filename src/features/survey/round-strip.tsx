@@ -1,4 +1,13 @@
-import { countedUm, mean, meanFilm, removalBetween, spreadOf } from '@/core/survey'
+import {
+  countedUm,
+  mean,
+  meanFilm,
+  questionOf,
+  removalAtSpots,
+  removalBetween,
+  spreadOf,
+} from '@/core/survey'
+import { DIFFERENCE_QUESTION } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 import type { Round } from './rounds'
@@ -8,7 +17,16 @@ const LABEL = 0
 const ROW = 34
 
 /** One panel through the rounds: every reading a dot on one scale, the mean a bar with its standard error. */
-export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly Round[] }) {
+export function RoundStrip({
+  panel,
+  rounds,
+  marked,
+}: {
+  panel: string
+  rounds: readonly Round[]
+  /** The last round was read at the spots of the first. */
+  marked: boolean
+}) {
   const region = useRegion()
   const rows = rounds.flatMap(({ id, name, measured: read }) => {
     const values = countedUm(read.readings[panel] ?? [])
@@ -19,7 +37,8 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
   const [low, high] = [Math.min(...all) - 2, Math.max(...all) + 2]
   const x = (um: number) => LABEL + 8 + ((um - low) / (high - low)) * (WIDTH - LABEL - 16)
   const [first, last] = [rows[0]!, rows.at(-1)!]
-  const change = removalBetween(first.values, last.values)
+  const change = (marked ? removalAtSpots : removalBetween)(first.values, last.values)
+  const question = change && questionOf(change)
   return (
     <figure className="mt-3 border-t border-line pt-3">
       <figcaption className="font-head text-[15px] font-semibold">
@@ -29,6 +48,12 @@ export function RoundStrip({ panel, rounds }: { panel: string; rounds: readonly 
             {measured(region, 'depth', Math.abs(change.removedUm), 1)}{' '}
             {change.removedUm >= 0 ? 'less' : 'more'} than at first, ±{' '}
             {figure(region, 'depth', change.uncertaintyUm, 1)}
+            {marked ? ', at the same spots' : ', at other spots'}
+          </span>
+        )}
+        {question && (
+          <span role="alert" className="block font-text text-[15px] font-semibold text-copper">
+            {DIFFERENCE_QUESTION[question]}
           </span>
         )}
       </figcaption>

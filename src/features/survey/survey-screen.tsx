@@ -41,6 +41,7 @@ import { RoundStrip } from './round-strip'
 import { RoundSwitch, type Shown } from './round-switch'
 import { hasReadings, type Round, roundsOf } from './rounds'
 import { SaveNote } from './save-note'
+import { isReadable, marksOn, SpotMarks } from './spot-marks'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
 import { VehicleGrade } from './vehicle-grade'
@@ -67,6 +68,7 @@ export function SurveyScreen(props: Props) {
   const [selected, setSelected] = useState(panels[0]!.id)
   const [shown, setShown] = useState<Shown>({ kind: 'round', id: 'before' })
   const [mishaps, setMishaps] = useState<string[]>([])
+  const [atMarks, setAtMarks] = useState(true)
   const entry = useRef<HTMLInputElement>(null)
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
   const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
@@ -98,6 +100,11 @@ export function SurveyScreen(props: Props) {
         ...before[phase],
         readings: { ...before[phase].readings, [panel]: edit(before[phase].readings[panel] ?? []) },
       },
+      // What is read after the work is read at the marks, unless somebody says otherwise.
+      marked:
+        phase === 'after' && atMarks && !before.marked.includes(panel)
+          ? [...before.marked, panel]
+          : before.marked,
     }))
   const nameOf = (id: string) => staffPanel(region, id)
   const onGauge = (event: GaugeEvent) => {
@@ -190,6 +197,7 @@ export function SurveyScreen(props: Props) {
             panels={panels}
             faces={faces}
             selected={selected}
+            pins={open ? marksOn(vehicle.shape, judged.panel) : []}
             onSelect={setSelected}
             onType={typeInto}
           />
@@ -209,7 +217,7 @@ export function SurveyScreen(props: Props) {
           ledger={ledger}
           below={
             <>
-              <RoundStrip panel={selected} rounds={rounds} />
+              <RoundStrip panel={selected} rounds={rounds} marked={data.marked.includes(selected)} />
               <GlossEntry
                 key={`gloss-${selected}-${phase}`}
                 panelName={staffPanel(region, judged.panel.id)}
@@ -245,6 +253,20 @@ export function SurveyScreen(props: Props) {
               onReading={(filmUm) => setReadings(selected, (values) => [...values, { um: filmUm }])}
               onUndo={() => setReadings(selected, (values) => values.slice(0, -1))}
               onWalk={walk}
+            />
+          )}
+          {open && isReadable(judged) && (
+            <SpotMarks
+              phase={phase}
+              atMarks={phase === 'after' ? atMarks : true}
+              onAtMarks={(yes) => {
+                setAtMarks(yes)
+                if (!yes)
+                  change((before) => ({
+                    ...before,
+                    marked: before.marked.filter((panel) => panel !== selected),
+                  }))
+              }}
             />
           )}
           <PanelReadings

@@ -127,7 +127,14 @@ describe('a survey', () => {
     const id = await takeIn(db, INTAKE, NOW, NOW)
     const record: SurveyRecord = {
       before: {
-        readings: { bonnet: [{ um: 104.3 }, { um: 412, settled: 'set-aside' }, { um: 90, settled: 'kept' }] },
+        readings: {
+          bonnet: [
+            { um: 104.3 },
+            { um: 412, settled: 'set-aside' },
+            { um: 90, settled: 'kept' },
+            { um: 82, settled: 'edge' },
+          ],
+        },
         gloss: { bonnet: [91.4, 92] },
         clarity: { bonnet: 6 },
       },
@@ -148,6 +155,7 @@ describe('a survey', () => {
       places: { 'wheel-front-left': [{ kind: 'kerbed', severity: 2, note: '' }] },
       films: ['bonnet'],
       inspected: ['bonnet', 'roof'],
+      marked: ['bonnet'],
       looked: ['pillars', 'sills'],
     }
     await saveSurvey(db, id, 1, record, NOW)

@@ -297,6 +297,11 @@ export type LooksRow = {
 
 type LooksIn = In<LooksRow, 'at', never>
 
+export type MarkedPanelsRow = {
+  job_id: JobId
+  panel: string
+}
+
 export type MessageEventsRow = {
   message_id: MessageId
   kind: 'delivered' | 'bounced' | 'replied'
@@ -782,6 +787,7 @@ declare module 'knex/types/tables' {
       Written<LooksIn, 'angle_x10' | 'feel' | 'cause' | 'note'>,
       Changed<LooksIn>
     >
+    marked_panels: Knex.CompositeTableType<MarkedPanelsRow, MarkedPanelsRow, Changed<MarkedPanelsRow>>
     message_events: Knex.CompositeTableType<
       MessageEventsRow,
       Written<MessageEventsIn, 'words' | 'read_at'>,

@@ -161,6 +161,7 @@ describe('the ledger', () => {
     const survey = {
       before: { readings: { bonnet: round(120), roof: round(118) }, gloss: {}, clarity: {} },
       after: { readings: { bonnet: round(117.5) }, gloss: {}, clarity: {} },
+      marked: ['bonnet'],
     }
     const processes = { bonnet: 'two-step', roof: 'two-step', tailgate: 'leave' } as const
     const removals = removalsOf(job, { processes, panels: [] }, survey, TODAY)

@@ -39,13 +39,14 @@ export function agreedCut(
 export function removalsOf(
   job: Job,
   told: Pick<Summary, 'panels' | 'processes'>,
-  survey: Pick<SurveyRecord, 'before' | 'after'>,
+  survey: Pick<SurveyRecord, 'before' | 'after' | 'marked'>,
   day: Removal['day'],
 ): Removal[] {
   return removalsOfVisit({
     beforeUm: countedReadings(survey.before),
     afterUm: countedReadings(survey.after),
     byProcessUm: agreedCut(told, job.vehicle.hardness),
+    sameSpots: survey.marked,
     day,
   })
 }
@@ -73,7 +74,7 @@ export async function removalsNow(
   db: Knex,
   job: Job,
   told: Summary,
-  survey: Pick<SurveyRecord, 'before' | 'after'>,
+  survey: Pick<SurveyRecord, 'before' | 'after' | 'marked'>,
   day: Removal['day'],
 ): Promise<Removal[]> {
   return removalsOf(job, await workedProcesses(db, job.id, told), survey, day)

@@ -46,7 +46,7 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     inspection: inspectionState(items, verdicts),
     blind: [...blindToIt(live.plan, live.progress)],
     steps: stepsToSendTo(live.plan).map(({ id, title }) => ({ id, title })),
-    changes: beforeAfter(panelsOfVehicle(job.vehicle), survey.before, survey.after, ledger),
+    changes: beforeAfter(panelsOfVehicle(job.vehicle), survey.before, survey.after, ledger, survey.marked),
     ...(reached === undefined ? {} : { reached }),
     care: await loadCare(db, floor.shop, job.id),
     card: cardOf(live, await loadEntries(db, job.id)),

@@ -215,7 +215,7 @@ describe('a quote', () => {
     const removals = removalsOf(
       job,
       summary,
-      { before: nothing, after: nothing },
+      { before: nothing, after: nothing, marked: [] },
       dayIn('Europe/Dublin', NOW),
     )
     expect(removals.map(({ panel }) => panel).sort()).toEqual(Object.keys(cut).sort())

@@ -4,7 +4,14 @@ import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Agreement, agreedWork } from '@/core/offer'
 import type { Setup } from '@/core/shop'
-import { countedReadings, judgeRecord, removalBetween, type StoredSurvey } from '@/core/survey'
+import {
+  countedReadings,
+  judgeRecord,
+  removalAtSpots,
+  removalBetween,
+  type StoredSurvey,
+  spreadOf,
+} from '@/core/survey'
 import {
   type Attempt,
   byClearing,
@@ -37,9 +44,11 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
   const [before, after] = [countedReadings(survey.before), countedReadings(survey.after)]
   const byGroup = new Map<PanelGroup, Estimate[]>()
   const work = agreedWork(agreement.summary)
+  const spread = spreadOf([before, after])
   for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
     const { id } = judged.panel
-    const removal = removalBetween(before[id] ?? [], after[id] ?? [])
+    const between = survey.marked.includes(id) ? removalAtSpots : removalBetween
+    const removal = between(before[id] ?? [], after[id] ?? [], spread)
     const table = work[id] ? removalUm(work[id], 1) : 0
     const witness = removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, table)
     if (witness) byGroup.set(panelGroup(judged), [...(byGroup.get(panelGroup(judged)) ?? []), witness])

@@ -49,5 +49,6 @@ export const surveySchema: z.ZodType<SurveyRecord> = z.object({
   films: z.array(z.string()).max(60),
   // A page of before says nothing of it.
   inspected: z.array(z.string()).max(60).default([]),
+  marked: z.array(z.string().max(80)).max(100).default([]),
   looked: z.array(z.enum(EASILY_MISSED)),
 })

@@ -22,6 +22,7 @@ import type {
   GlossReadingsRow,
   InspectedPanelsRow,
   LookedRow,
+  MarkedPanelsRow,
   PlaceDefectsRow,
   SurveysRow,
 } from '../db/tables'
@@ -91,6 +92,7 @@ export async function loadSurveys(db: Knex, jobIds: readonly JobId[]): Promise<M
   )
   await each('films', ['panel'], (survey, { panel }) => survey.films.push(panel))
   await each('inspected_panels', ['panel'], (survey, { panel }) => survey.inspected.push(panel))
+  await each('marked_panels', ['panel'], (survey, { panel }) => survey.marked.push(panel))
   await each('looked', ['item'], (survey, { item }) => survey.looked.push(item))
   return surveys
 }
@@ -104,6 +106,7 @@ type Rows = {
   place_defects: PlaceDefectsRow
   films: FilmsRow
   inspected_panels: InspectedPanelsRow
+  marked_panels: MarkedPanelsRow
   looked: LookedRow
 }
 
@@ -115,6 +118,7 @@ const TABLES = [
   'place_defects',
   'films',
   'inspected_panels',
+  'marked_panels',
   'looked',
 ] as const
 
@@ -194,6 +198,7 @@ function surveyRows(jobId: JobId, record: SurveyRecord): Record<(typeof TABLES)[
     })),
     films: record.films.map((panel) => ({ ...own, panel })),
     inspected_panels: record.inspected.map((panel) => ({ ...own, panel })),
+    marked_panels: record.marked.map((panel) => ({ ...own, panel })),
     looked: record.looked.map((item) => ({ ...own, item })),
   }
 }

@@ -3,6 +3,7 @@ import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type {
   BudgetLimit,
+  DifferenceQuestion,
   Finding,
   FindingKind,
   Grade,
@@ -53,6 +54,12 @@ export const REMARK: Record<Remark, string> = {
   'all-high': 'All of it reads high: the whole car may have been resprayed.',
   uneven: 'Its panels differ a lot: parts of it may have been resprayed.',
   'panels-thinner': 'Some panels are thinner than the rest: resprayed thinner, or cut hard before.',
+}
+
+/** What is asked about a difference that no polishing makes. */
+export const DIFFERENCE_QUESTION: Record<DifferenceQuestion, string> = {
+  grown: 'Paint does not grow. Was the same panel read, and was the gauge zeroed?',
+  'too-much-gone': 'No polishing removes that much. Was the same panel read, and was the gauge zeroed?',
 }
 
 export const FINDING_NAME: Record<FindingKind, string> = {

@@ -23,6 +23,7 @@ import { careChecked } from './0022-care-checked'
 import { pitchInLanguages } from './0023-pitch-in-languages'
 import { inspectedPanels } from './0024-inspected-panels'
 import { carAsItIs } from './0025-car-as-it-is'
+import { markedSpots } from './0026-marked-spots'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -52,5 +53,6 @@ export const MIGRATIONS: readonly Migration[] = [
   pitchInLanguages,
   inspectedPanels,
   carAsItIs,
+  markedSpots,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
