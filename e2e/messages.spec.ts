@@ -32,7 +32,10 @@ const proposals = (page: Page) => page.getByRole('region', { name: 'To send toda
 
 test('an owner is written to in their own language, dates and all', async ({ page }) => {
   await page.goto(`${shop.url}/aftercare/messages`)
-  const row = proposals(page).getByRole('listitem').filter({ hasText: /Français|Deutsch/ }).first()
+  const row = proposals(page)
+    .getByRole('listitem')
+    .filter({ hasText: /Français|Deutsch/ })
+    .first()
   await row.getByRole('button', { name: 'Preview' }).click()
   await expect(row).toContainText(/Bonjour |Hallo |Guten Tag/)
   await expect(row).toContainText(/janvier|février|mars|Januar|Februar|März/)

@@ -50,7 +50,9 @@ test('the shop writes a method of its own, plans use it, and what cannot be is r
     await expect(form('Net-loft two-step').getByLabel('Passes, at most').first()).toHaveValue('4')
     await openRoom(page, 'IM 5012', 'plan')
     await expect(
-      page.getByRole('region', { name: 'Ways for the bonnet' }).getByRole('radio', { name: /^Net-loft two-step/ }),
+      page
+        .getByRole('region', { name: 'Ways for the bonnet' })
+        .getByRole('radio', { name: /^Net-loft two-step/ }),
     ).toBeVisible()
   })
 })

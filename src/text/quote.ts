@@ -18,6 +18,7 @@ import { expectationText } from './expectation'
 import { clock, duration, list, measured, money, paperDay, percent } from './formats'
 import { quoteInFrench } from './fr/quote'
 import { placeName } from './panels'
+import { RECIPES_HEADING, recipeLines } from './recipes'
 import { title } from './title'
 import { extraTitle, methodName, surfaceTitle, tradeTitle, workWords } from './work'
 
@@ -194,6 +195,12 @@ function aboutText(region: Region, state: QuoteState, jobNumber: number) {
   }
 }
 
+/** The technical lines, where anything is polished. */
+function technicalOf(region: Region, summary: Summary): Pick<QuoteText, 'technical'> {
+  const lines = recipeLines(region, summary)
+  return lines.length > 0 ? { technical: { heading: RECIPES_HEADING[region.language], lines } } : {}
+}
+
 export function quoteText(region: Region, told: Told, state: QuoteState): QuoteText {
   const words = quoteWords(region)
   const { summary } = told
@@ -209,6 +216,7 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
     })),
     work: workLines(region, summary),
     protection: protectionLines(region, summary),
+    ...technicalOf(region, summary),
     rows: summary.priceLines.map((line) => {
       const origin = lineOrigin(region, line, told.operations)
       return {

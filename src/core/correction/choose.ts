@@ -9,6 +9,7 @@ import {
   panelWeight,
 } from '../survey'
 import type { LocalDay } from '../time'
+import type { Panel } from '../vehicle'
 import { CARE, type Care } from './care'
 import { brokenRules, cautionsOf, type ForbidRule } from './forbidden'
 import { type PaintKnowledge, panelGroup } from './group'
@@ -65,6 +66,8 @@ export type ChoiceSettings = {
   pace?: Pace
   /** The day it is worked; paint sprayed shortly before is still soft. */
   today?: LocalDay
+  /** How much more a panel counts on the curve than by area and by how much it is seen; 1 where nothing is said. */
+  weigh?: (panel: Panel) => number
   /** Panels for which the customer has agreed to what is only done by consent. */
   consented?: readonly string[]
 }

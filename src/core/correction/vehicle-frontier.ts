@@ -29,7 +29,10 @@ export type Locks = Readonly<Record<string, MethodKey>>
 
 export type VehicleFrontier = {
   panels: PanelWays[]
-  /** Points of the vehicle's index won over how it came in, against whole minutes at the machine. */
+  /**
+   * Points of the vehicle's index won over how it came in, as its panels are weighed for its purpose, against whole minutes at the
+   * machine.
+   */
   points: FrontierPoint[]
   planAt: (minutes: number) => CorrectionPlan
 }
@@ -59,7 +62,8 @@ export function vehicleFrontier(
   locks: Locks = {},
 ): VehicleFrontier {
   const panels = judged.map((panel) => waysOf(panel, settings, locks[panel.panel.id]))
-  const total = judged.reduce((sum, panel) => sum + inspectedWeight(panel), 0)
+  const weightOf = (panel: PanelJudgement) => inspectedWeight(panel) * (settings.weigh?.(panel.panel) ?? 1)
+  const total = judged.reduce((sum, panel) => sum + weightOf(panel), 0)
   const minutesOf = (option: PanelOption) => Math.ceil(option.minutes)
   const needs = ({ method }: PanelOption) => setUpMinutes(method)
   const all = Object.assign({}, ...panels.flatMap(({ open }) => open.map(needs))) as Record<string, number>
@@ -76,7 +80,7 @@ export function vehicleFrontier(
       id: panel.panel.id,
       options: open.map((option) => ({
         minutes: minutesOf(option) - minutesOf(open[0]!),
-        gain: total === 0 ? 0 : (inspectedWeight(panel) * (option.indexAfter - option.indexBefore)) / total,
+        gain: total === 0 ? 0 : (weightOf(panel) * (option.indexAfter - option.indexBefore)) / total,
         setUps: Object.keys(needs(option)),
       })),
     })),

@@ -53,6 +53,7 @@ export {
 } from './package'
 export { type PackageFault, packageBreaches, packageFaults } from './package-faults'
 export { NO_PITCH, type Pitch, pitchFor } from './pitch'
+export { purposeWeight, suitsPurpose } from './purpose'
 export { closePrice, lineBeforeTax, type Price, type PriceLine, priceOf, type Totals } from './quote'
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
 export { type QuoteRow, type QuoteText, quoteTextSchema } from './quote-text'

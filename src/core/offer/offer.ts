@@ -18,11 +18,19 @@ import {
 } from '../correction'
 import type { PanelJudgement, VehicleJudgement } from '../survey'
 import { daysBetween, type LocalDay } from '../time'
-import { type EarlierTreatment, type PaintSystem, paintedAreaM2, type Shape } from '../vehicle'
+import {
+  type EarlierTreatment,
+  type PaintSystem,
+  type Panel,
+  type Purpose,
+  paintedAreaM2,
+  type Shape,
+} from '../vehicle'
 import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, mergeExtras } from './extras'
 import type { JobPlan } from './job-plan'
 import { planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
+import { purposeWeight } from './purpose'
 import { type Price, priceOf } from './quote'
 import type { CustomerTax } from './tax'
 import type { Vendor } from './vendor'
@@ -59,6 +67,8 @@ export type OfferInput = {
   methods: readonly Method[]
   /** The day it is worked out for. */
   today?: LocalDay
+  /** What the car is for. */
+  purpose?: Purpose
   /** Panels for which the customer has agreed to what is only done by consent. */
   consented?: readonly string[]
   /** How each group of panels answers the pad, as far as anybody knows. */
@@ -97,7 +107,7 @@ function named<T extends { id: string }>(all: readonly T[], id: string, template
   return found
 }
 
-type Settled = Pick<OfferInput, 'methods' | 'knowledge' | 'pace' | 'today' | 'consented'>
+type Settled = Pick<OfferInput, 'methods' | 'knowledge' | 'pace' | 'today' | 'purpose' | 'consented'>
 
 /** A package whose strongest method leaves protection behind is sold for that. */
 const isProtection = ({ strongest }: PackageTemplate, methods: readonly Method[]) =>
@@ -106,7 +116,7 @@ const isProtection = ({ strongest }: PackageTemplate, methods: readonly Method[]
 /** What a package allows the correction under it to be. */
 export function settingsOf(
   template: PackageTemplate,
-  { methods, knowledge, pace, today, consented }: Settled,
+  { methods, knowledge, pace, today, purpose, consented }: Settled,
 ): ChoiceSettings {
   return {
     methods,
@@ -118,6 +128,7 @@ export function settingsOf(
     protects: template.layers.length === 0 && isProtection(template, methods),
     ...(pace ? { pace } : {}),
     ...(today ? { today } : {}),
+    ...(purpose ? { weigh: ({ id }: Panel) => purposeWeight(purpose, id) } : {}),
     ...(consented ? { consented } : {}),
   }
 }

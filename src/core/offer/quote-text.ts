@@ -25,6 +25,8 @@ export const quoteTextSchema = z.object({
   ),
   work: z.array(z.string()),
   protection: z.array(z.string()),
+  /** How the paint is worked, step by step; unsaid by quotes of before. */
+  technical: z.object({ heading: z.string(), lines: z.array(z.string()) }).optional(),
   rows: z.array(row),
   sums: z.array(row),
   total: row,

@@ -1,10 +1,10 @@
-import { makeOffer, type OfferInput, type PackageTemplate } from '@/core/offer'
+import { makeOffer, type OfferInput, type PackageTemplate, suitsPurpose } from '@/core/offer'
 
 /** How many packages stand side by side. */
 export const COMPARED = 3
 
 /**
- * The packages to compare: those asked for, in the order of the shop; else the dearest that is within the budget with
+ * The packages to compare: those asked for, in the order of the shop; else the one that suits what the car is for, or the dearest that is within the budget, with
  * one to each side of it, and without a budget the middle ones.
  */
 export function comparedKeys(
@@ -19,8 +19,12 @@ export function comparedKeys(
   const byPrice = packages
     .map((template) => ({ key: template.key, cents: makeOffer(template, input).price.totalCents }))
     .sort((a, b) => a.cents - b.cents)
-  const within =
-    budgetCents === undefined
+  const suiting = packages.find(
+    (template) => input.purpose && suitsPurpose(input.purpose, template, input.methods),
+  )
+  const within = suiting
+    ? byPrice.findIndex(({ key }) => key === suiting.key)
+    : budgetCents === undefined
       ? Math.floor(byPrice.length / 2)
       : byPrice.findLastIndex(({ cents }) => cents <= budgetCents)
   const first = Math.min(Math.max(0, within - 1), byPrice.length - COMPARED)

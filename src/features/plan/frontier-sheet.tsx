@@ -25,6 +25,7 @@ import { Difference } from './difference'
 import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
 import { methodColour } from './method-scale'
 import { PanelWays } from './panel-ways'
+import { ReadyBy } from './ready-by'
 
 type Props = {
   jobId: JobId
@@ -207,6 +208,18 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
               region={region}
             />
           )}
+          {input.purpose === 'sale' && (
+            <p className="mt-3 text-[15px] text-ink-soft">
+              To be sold: what a buyer sees first counts double along the curve.
+            </p>
+          )}
+          <ReadyBy
+            jobId={jobId}
+            packageKey={key}
+            locks={locks}
+            region={region}
+            onBest={(best) => settle(() => setMinutes(best))}
+          />
           <Breaches broken={offer.breaches} />
           <div className="mt-3 flex flex-wrap items-center gap-3">
             <Button

@@ -1,5 +1,5 @@
 import type { Quote } from '@/core/offer'
-import { type Choices, makeOffer, type OfferInput } from '@/core/offer'
+import { type Choices, makeOffer, type OfferInput, suitsPurpose } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 
 /**
@@ -21,7 +21,7 @@ export function beginChoices(
   return fresh(withinBudget(setup, input, budgetCents))
 }
 
-/** Key of the dearest package within the budget that nothing forbids, or of the cheapest. */
+/** Key of the package that suits what the car is for; else of the dearest within the budget that nothing forbids, or of the cheapest. */
 export function withinBudget(
   { packages }: Pick<Setup, 'packages'>,
   input: OfferInput,
@@ -31,6 +31,10 @@ export function withinBudget(
     .map((template) => makeOffer(template, input))
     .sort((a, b) => a.price.totalCents - b.price.totalCents)
   const allowed = offers.filter(({ breaches }) => !breaches.some(({ weight }) => weight === 'stop'))
+  const suiting = input.purpose
+    ? allowed.filter(({ template }) => suitsPurpose(input.purpose!, template, input.methods))
+    : []
+  if (suiting[0]) return suiting[0].template.key
   const affordable = allowed.filter(
     ({ price }) => budgetCents === undefined || price.totalCents <= budgetCents,
   )

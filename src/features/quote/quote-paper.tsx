@@ -51,6 +51,18 @@ export function QuotePaper({ paper }: { paper: Paper }) {
         <Lines title={headings.work} lines={text.work} />
         {text.protection.length > 0 && <Lines title={headings.protection} lines={text.protection} />}
       </div>
+      {text.technical && (
+        <details className="mt-3">
+          <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+            {text.technical.heading}
+          </summary>
+          <ul className="space-y-1 text-[15px] text-ink-soft">
+            {text.technical.lines.map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       <section className="mt-4" aria-label={headings.price}>
         <h3 className="text-xl">{headings.price}</h3>
         <table className="mt-1 w-full text-[15px]">

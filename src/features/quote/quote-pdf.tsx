@@ -140,6 +140,16 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           </View>
           {text.collection ? <Text style={{ marginTop: 8 }}>{text.collection}</Text> : null}
           {paper.note ? <Text style={{ marginTop: 6 }}>{paper.note}</Text> : null}
+          {text.technical ? (
+            <View style={{ marginTop: 8 }}>
+              <Text style={styles.h2}>{text.technical.heading}</Text>
+              {text.technical.lines.map((line) => (
+                <Text key={line} style={[styles.soft, { marginBottom: 2 }]}>
+                  {line}
+                </Text>
+              ))}
+            </View>
+          ) : null}
           <View style={styles.row} wrap={false}>
             <Text style={[styles.sign, styles.soft]}>{text.accepted}</Text>
             <Text style={[styles.sign, styles.soft]}>{text.forShop}</Text>

@@ -3,9 +3,10 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { keptMethod } from '@/core/correction'
+import { keptMethod, vehicleFrontier } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
-import { chosenOffer } from '@/core/offer'
+import { chosenOffer, freeSettings, offerWith } from '@/core/offer'
+import { atLocal, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -61,5 +62,51 @@ export const collectionFor = defineReadAction({
     return when!.kind === 'possible'
       ? done({ collectAt: when!.collectAt })
       : refuse('rule', whyNotPlaced(floor, when!.reasons, offer.plan))
+  },
+})
+
+/** The point, where one is ready by then, and when it is; or when the least of it would be. */
+type Best = { minutes?: number; collectAt?: Instant }
+
+/** Points of the curve that are asked about at the most: a curve of a thousand is halved ten times. */
+const ASKED_MOST = 12
+
+/**
+ * The farthest point of the curve that is ready by a time, and when; nobody else is moved for it. Where not even the first is,
+ * it says when that would be.
+ */
+export const bestBy = defineReadAction({
+  name: 'quotes.best-by',
+  who: 'desk',
+  input: z.strictObject({
+    jobId: aJob,
+    packageKey: id,
+    day: z.string().refine((text): boolean => isLocalDay(text), ask('a-day')),
+    time: z.string().refine(isClock, ask('a-time')),
+    locks: processesSchema,
+  }),
+  read: async ({ db, at }, { jobId, packageKey, day, time, locks }) => {
+    const floor = await loadFloor(db, at)
+    const by = atLocal(floor.shop.setup.region.timezone, localDayOrThrow(day), time)
+    const entry = floor.jobs.find(({ job }) => job.id === jobId)
+    const template = floor.shop.setup.packages.find(({ key }) => key === packageKey)
+    if (!entry || !template) return refuse('gone', ask('job-gone'))
+    const { input } = await loadWorked(db, floor.shop, entry.job)
+    const { points, planAt } = vehicleFrontier(input.judgement.panels, freeSettings(template, input), locks)
+    const readyAt = async (index: number) => {
+      const { plan } = offerWith(template, input, planAt(points[index]!.minutes))
+      const [when] = await compute('fits', at, entry.job, [plan])
+      return when!.kind === 'possible' ? when!.collectAt : undefined
+    }
+    const first = await readyAt(0)
+    if (!first || first > by) return done<Best>(first ? { collectAt: first } : {})
+    let [low, high, collectAt] = [0, points.length - 1, first]
+    for (let asked = 0; low < high && asked < ASKED_MOST; asked++) {
+      const middle = (low + high + 1) >> 1
+      const ready = await readyAt(middle)
+      if (ready && ready <= by) [low, collectAt] = [middle, ready]
+      else high = middle - 1
+    }
+    return done<Best>({ minutes: points[low]!.minutes, collectAt })
   },
 })

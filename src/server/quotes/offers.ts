@@ -51,6 +51,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       shape,
       paintSystem,
       methods: offered(shop.setup.methods),
+      purpose: job.purpose,
       today: dayIn(shop.setup.region.timezone, job.arriveAt),
       knowledge: paintKnowledge(study),
       treatments,
