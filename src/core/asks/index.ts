@@ -37,6 +37,23 @@ export type AskedThing =
   | 'spreading'
   | 'wiping'
   | 'pad-cleaning'
+  | 'dilution'
+  | 'dwell'
+  | 'ml-per-m2'
+  | 'bottle-ml'
+  | 'flash'
+  | 'recoat'
+  | 'hold'
+  | 'first-wash'
+  | 'cure'
+  | 'life'
+  | 'guarantee'
+  | 'first-visit'
+  | 'shelf-life'
+  | 'product-air'
+  | 'product-humidity'
+  | 'price-per-ml'
+  | 'topper-from'
 
 /** What asks with facts; quantities in SI or as their names say, panels by id. */
 export type AskFacts = {
@@ -51,6 +68,8 @@ export type AskFacts = {
   'method-steps-enough': { most: number }
   'method-named-twice': { name: string }
   'method-in-package': { name: string }
+  'product-named-twice': { name: string }
+  'product-in-package': { name: string }
   'below-nothing': { of: AskedThing }
   'amount-of': { of: AskedThing }
   'percent-of': { of: AskedThing }

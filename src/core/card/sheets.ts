@@ -1,6 +1,6 @@
 import type { BayAir, BayClimate, SensorState } from '../climate'
 import { believed } from '../climate'
-import { type CoatingOutlook, coatingOutlook, flashBand, type Product } from '../coating'
+import { type CoatingOutlook, coatingOutlook, flashBand, type Product, sheetThen } from '../coating'
 import type { BottleId } from '../ids'
 import type { LiveJob } from '../job'
 import { type Agreement, agreedWork, type PlannedOperation } from '../offer'
@@ -23,7 +23,7 @@ export type StepSheet = {
 }
 
 export type CoatSheet = {
-  product: Pick<Product, 'id' | 'name'> & AirLimits
+  product: Pick<Product, 'id' | 'name' | 'sectionM'> & AirLimits
   /** What this coat was planned to take, ml. */
   ml: number
   /** Undefined where the step is on no calendar. */
@@ -102,7 +102,8 @@ const SHEET_AIR = { airC: 20, rhPercent: 50 }
 
 function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | undefined {
   const { live, shop, bottles, now } = input
-  const product = shop.catalogue.find(({ id }) => id === operation.productId)
+  // What was agreed by a sheet is applied by it.
+  const product = operation.productId && sheetThen(shop, operation.productId, input.agreement.agreedAt)
   if (!product || (operation.kind !== 'layer' && operation.kind !== 'surface')) return undefined
   const bay = live.published.find((placed) => placed.operation === operation.id)?.place
   const air = bay === undefined ? undefined : input.air.get(bay)
@@ -111,7 +112,13 @@ function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | 
   const ml = agreedMl(input, operation, product)
   const own = bottles.filter(({ productId }) => productId === product.id)
   return {
-    product: { id: product.id, name: product.name, airC: product.airC, rhPercent: product.rhPercent },
+    product: {
+      id: product.id,
+      name: product.name,
+      sectionM: product.sectionM,
+      airC: product.airC,
+      rhPercent: product.rhPercent,
+    },
     ml,
     bayName: shop.setup.places.find(({ id }) => id === bay)?.name,
     sensor: air?.state ?? { kind: 'silent' },

@@ -104,8 +104,8 @@ describe('the timers of a planned wash', () => {
   })
   const seconds = (label: string, wash: readonly PlannedStep[]) =>
     timersFor('wash', wash).find((timer) => timer.label === label)?.seconds
-  test('iron remover stays on as long as the school of the shop leaves it', () => {
-    expect(seconds('iron', [iron(1, 2)])).toBe(120)
+  test('iron remover is timed by the sheet of the product', () => {
+    expect(seconds('iron', [iron(1, 2)])).toBe(60)
     expect(seconds('iron', [iron(5, 10)])).toBe(300)
     expect(seconds('iron', [iron(0, 1)])).toBe(60)
   })

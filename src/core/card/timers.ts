@@ -3,11 +3,25 @@ import { type Instant, minutesBetween } from '../time'
 import type { PlannedStep, WashStepId } from '../wash'
 import type { Timer } from './state'
 
-export const TIMER_LABELS = ['foam', 'acid', 'iron', 'all-in-one', 'flash', 'level', 'dwell'] as const
+export const TIMER_LABELS = [
+  'foam',
+  'acid',
+  'iron',
+  'wheels',
+  'tyres',
+  'soak',
+  'tar',
+  'mineral',
+  'pre-spray',
+  'all-in-one',
+  'flash',
+  'level',
+  'dwell',
+] as const
 export type TimerLabel = (typeof TIMER_LABELS)[number]
 
 /** A wait one may start by touch. The seconds are a beginning; the look of the thing decides. */
-export type TimerPreset = { label: TimerLabel; seconds: number; source: 'cp' | 'mem' }
+export type TimerPreset = { label: TimerLabel; seconds: number; source: 'cp' | 'mem' | 'sheet' }
 
 const minutes = (count: number) => count * 60
 
@@ -46,22 +60,31 @@ export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   finish: [],
 }
 
-/** Which step of a wash plan each of its timers belongs to. */
-const OF_WASH: Partial<Record<TimerLabel, WashStepId>> = { foam: 'foam', acid: 'acid-wheels', iron: 'iron' }
+/** What is timed at each step of a wash plan. */
+const OF_WASH: Partial<Record<WashStepId, TimerLabel>> = {
+  wheels: 'wheels',
+  'acid-wheels': 'acid',
+  tyres: 'tyres',
+  'pre-soak': 'soak',
+  foam: 'foam',
+  'rinseless-pre-spray': 'pre-spray',
+  iron: 'iron',
+  'rinseless-iron': 'iron',
+  tar: 'tar',
+  mineral: 'mineral',
+}
 
 /**
- * What is timed at a step. A planned wash times what it has planned and nothing else, within what its plan says: the plan knows
- * whether the shop’s school leaves iron remover on for two minutes or for ten.
+ * What is timed at a step. A planned wash times what it has planned and nothing else, for as short a time as the sheet of its
+ * product says: then one looks.
  */
 export function timersFor(kind: OperationKind, wash: readonly PlannedStep[]): readonly TimerPreset[] {
-  const presets = TIMER_PRESETS[kind]
-  if (kind !== 'wash' || wash.length === 0) return presets
-  return presets.flatMap((preset) => {
-    const planned = wash.find(({ id }) => id === OF_WASH[preset.label])
-    if (!planned) return []
-    const { minMinutes = 0, maxMinutes = Number.POSITIVE_INFINITY } = planned.dwell ?? {}
-    const seconds = Math.min(Math.max(preset.seconds, minutes(minMinutes)), minutes(maxMinutes))
-    return [{ ...preset, seconds }]
+  if (kind !== 'wash' || wash.length === 0) return TIMER_PRESETS[kind]
+  return wash.flatMap(({ id, dwell }) => {
+    const label = OF_WASH[id]
+    return label && dwell
+      ? [{ label, seconds: minutes(dwell.minMinutes || dwell.maxMinutes), source: 'sheet' as const }]
+      : []
   })
 }
 

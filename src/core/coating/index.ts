@@ -1,17 +1,24 @@
 export { type CoatStep, coatSteps } from './coat-steps'
 export { type ConditionBreach, conditionBreaches } from './conditions'
+export { usualProduct } from './defaults'
 export { flashBand, flashFactor } from './flash'
 export { type CoatingOutlook, coatingOutlook } from './outlook'
 export {
   catalogueSchema,
+  type EarlierSheet,
+  earlierSheetSchema,
+  isCoating,
   type LaidProduct,
   OTHER_SURFACES,
   type OtherSurface,
   PRODUCT_KINDS,
   type Product,
+  type ProductKind,
   productSchema,
+  SUITS,
   SURFACES,
   type Surface,
+  sheetThen,
 } from './product'
 export {
   type BottleInShop,

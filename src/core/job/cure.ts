@@ -1,4 +1,5 @@
 import { careMilestones, type Milestone } from '../aftercare'
+import { sheetThen } from '../coating'
 import type { ProductId } from '../ids'
 import type { Shop } from '../shop'
 import type { LayerLog } from './layer-log'
@@ -7,7 +8,7 @@ export type Care = { layers: LayerLog[]; milestones: Milestone[] }
 
 export function careOf(shop: Shop, layers: LayerLog[]): Care {
   const applied = layers.flatMap(({ productId, endedAt }) => {
-    const product = shop.catalogue.find(({ id }) => id === productId)
+    const product = sheetThen(shop, productId, endedAt)
     return product ? [{ product, ended: endedAt }] : []
   })
   return { layers, milestones: applied.length > 0 ? careMilestones(applied, shop.setup.region.timezone) : [] }

@@ -8,6 +8,12 @@ export const MINUTES = {
    * finds cost most, since clay and iron remover come out for few as for many: hence the root.
    */
   wash: (areaM2: number, score: number) => 8 + 2.1 * areaM2 + 1.05 * areaM2 * Math.sqrt(score),
+  /**
+   * Pre-spray, sponge, both decontaminations and drying without a hose: 45 min on a middle-sized car (cp), less where there is
+   * nothing to take off (mem).
+   */
+  rinselessWash: (areaM2: number, score: number) =>
+    areaM2 * (2.8 + 2.2 * Math.sqrt(score / TYPICAL_CONTAMINATION)),
   /** Masking, lamp round the car, test spot (cp: 45 min of preparation). */
   mask: () => 45,
   /** What one gentle pass needs: tape on what must stay dry (mem). */

@@ -88,6 +88,8 @@ export type OfferInput = {
   year?: number
   /** How dirty it was found to be, of 100. */
   contamination?: number
+  /** Whether it is washed without a hose. */
+  rinseless?: boolean
   /** The air of the bay it would be coated in. */
   climate?: BayClimate
 }
@@ -179,6 +181,7 @@ export function offerWith(
     extras,
     vendors,
     ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
+    ...(input.rinseless ? { rinseless: true } : {}),
     ...(input.pace ? { pace: input.pace } : {}),
   })
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')

@@ -123,7 +123,7 @@ function layerOperations(
         `layer-${index + 1}`,
         'layer',
         { code: 'layer', layer: index + 1, product: product.name },
-        (product.kind === 'sealant' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
+        (product.kind === 'sealant' || product.kind === 'wax' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
         'coat',
       ),
       layer: index + 1,
@@ -165,6 +165,8 @@ export type WorkOrder = {
   vendors?: readonly Vendor[]
   /** How dirty it is, of 100; a usual car until somebody has felt it. */
   contamination?: number
+  /** Washed without a hose: by weather, by place, or because somebody chose so. */
+  rinseless?: boolean
   /** How the shop's own hands go against the table of minutes. */
   pace?: Pace
 }
@@ -179,7 +181,9 @@ function preparation(
   return [
     // A soft top and an engine bay are worked wet: what runs from them is washed off with the rest.
     ...extrasAt(work, order, 'wet'),
-    work('wash', 'wash', { code: 'wash' }, MINUTES.wash(areaM2, score), 'prep'),
+    order.rinseless
+      ? work('wash', 'wash', { code: 'rinseless-wash' }, MINUTES.rinselessWash(areaM2, score), 'prep')
+      : work('wash', 'wash', { code: 'wash' }, MINUTES.wash(areaM2, score), 'prep'),
     ...vendorsAt(order, 'before-correction'),
     lightly
       ? work('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')

@@ -39,7 +39,9 @@ describe('other ways to take it in', () => {
     expect(inside.stays.flatMap(({ operations }) => operations)).toEqual(plan.operations.map(({ id }) => id))
     expect(inside.links).toEqual(plan.links)
     expect(inside.operations[0]!.title).toEqual({ code: 'rinseless-wash' })
-    expect(washedInside(inside).stays).toEqual(inside.stays)
+    expect(washedInside(inside)).toEqual(inside)
+    // A rinseless wash takes about half the time (common practice: 45 min with both decontaminations).
+    expect(inside.operations[0]!.minutes / plan.operations[0]!.minutes).toBeCloseTo(0.5, 0)
   })
   test('in any bay under a roof, nothing else changes', () => {
     const anywhere = inAnyIndoorBay(plan)

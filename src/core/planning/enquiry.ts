@@ -1,7 +1,9 @@
 import { unprobed } from '../correction'
 import type { PersonId } from '../ids'
 import type { JobPlan } from '../offer/job-plan'
+import { MINUTES, TYPICAL_CONTAMINATION } from '../offer/minutes'
 import { makeOffer, type Offer, type OfferInput } from '../offer/offer'
+import { planned } from '../offer/operations'
 import type { PackageTemplate } from '../offer/package'
 import type { Problem } from '../schedule'
 import { openedOn } from '../schedule'
@@ -66,6 +68,10 @@ export function enquiryOffer(template: PackageTemplate, { shape, state, school, 
   })
 }
 
+/** What a rinseless wash takes of the minutes of a wet one, on a middle-sized car with usual dirt (cp: 45 min). */
+const RINSELESS_SHARE =
+  MINUTES.rinselessWash(9, TYPICAL_CONTAMINATION) / MINUTES.wash(9, TYPICAL_CONTAMINATION)
+
 /** The same work with a rinseless wash where the car then stays, so that it waits for no wash bay. */
 export function washedInside(plan: JobPlan): JobPlan {
   const wash = plan.operations.find(({ kind }) => kind === 'wash')
@@ -74,11 +80,15 @@ export function washedInside(plan: JobPlan): JobPlan {
   )
   const home = plan.stays.find((stay) => stay !== outside)
   if (!wash || !outside || !home) return plan
+  const rinseless = typeof wash.title === 'object' && wash.title.code === 'rinseless-wash'
+  const inside = {
+    ...wash,
+    title: { code: 'rinseless-wash' as const },
+    minutes: rinseless ? wash.minutes : planned(wash.minutes * RINSELESS_SHARE),
+  }
   return {
     ...plan,
-    operations: plan.operations.map((operation) =>
-      operation === wash ? { ...wash, title: { code: 'rinseless-wash' as const } } : operation,
-    ),
+    operations: plan.operations.map((operation) => (operation === wash ? inside : operation)),
     // What is worked wet with the wash goes along with it.
     stays: plan.stays.flatMap((stay) => {
       if (stay === home) return [{ ...stay, operations: [...outside.operations, ...stay.operations] }]

@@ -1,11 +1,12 @@
 import { z } from 'zod'
 import { type AskedThing, ask } from '../asks'
-import type { Product } from '../coating'
+import { earlierSheetSchema, type Product } from '../coating'
 import { methodsSchema } from '../correction'
 import { toBayId, toPersonId } from '../ids'
 import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
 import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
+import { suppliesSchema } from '../supply'
 import { SCHOOLS } from '../survey'
 import { WASH_SCHOOLS } from '../wash'
 import { logoSchema } from './logo'
@@ -197,6 +198,9 @@ export const setupSchema = z
     rates: ratesSchema,
     packages: z.array(packageTemplateSchema).min(1),
     methods: methodsSchema,
+    supplies: suppliesSchema,
+    /** Data sheets that were replaced: what was applied by one goes on by it. */
+    earlierSheets: z.array(earlierSheetSchema).default([]),
     vendors: z.array(vendorSchema).default([]),
     terms: termsSchema.default(termsSchema.parse({})),
   })

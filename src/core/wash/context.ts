@@ -14,5 +14,11 @@ export type WashContext = {
   /** Wheels with brake dust baked on, which an acid cleaner may be needed for. */
   bakedWheels: boolean
   method: WashMethod
+  /** It goes to the polisher or under a coating: old wax and sealant come off with the wash. */
+  strips: boolean
+  /** A coating that stays lies on it: nothing is dragged over it as a matter of course. */
+  coated: boolean
+  /** Some of its paint was sprayed only weeks ago. */
+  fresh: boolean
   clay: { start: ClayGrade; upTo: ClayGrade }
 }

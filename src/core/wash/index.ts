@@ -40,18 +40,11 @@ export {
 export {
   type Mix,
   type PlannedStep,
+  type Poured,
   planWash,
   type WashFacts,
   type WashGear,
   type WashInput,
   type WashPlan,
 } from './plan'
-export {
-  type Dwell,
-  WASH_LIQUIDS,
-  WASH_STEP_IDS,
-  WASH_STEPS,
-  type WashLiquid,
-  type WashStep,
-  type WashStepId,
-} from './steps'
+export { WASH_STEP_IDS, WASH_STEPS, type WashStep, type WashStepId } from './steps'

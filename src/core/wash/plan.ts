@@ -1,3 +1,4 @@
+import { type Dwell, type Supply, supplyFor, type WashLiquid } from '../supply'
 import {
   type ClayGrade,
   type Contamination,
@@ -8,26 +9,29 @@ import {
 import type { WashContext, WashSchool } from './context'
 import { type Lance, type LanceError, lanceBottle, type Pour, pourFor } from './dilution'
 import { type MethodReason, type WashMethod, type WashPlace, washMethod } from './method'
-import { type Dwell, WASH_STEPS, type WashLiquid, type WashStep, type WashStepId } from './steps'
+import { WASH_STEPS, type WashStep, type WashStepId } from './steps'
 
 /** Vessels of the shop, and its lance. */
 export type WashGear = { bucketMl: number; sprayMl: number; capMl: number; lance: Lance }
+
+/** What is poured: its kind, and the name on the bottle where the shop has given one. */
+export type Poured = { kind: WashLiquid; name: string }
 
 /** What to mix for a step: into what, and how much of each. */
 export type Mix =
   | {
       kind: 'pour'
-      product: WashLiquid
+      product: Poured
       vessel: { kind: 'lance' | 'bucket' | 'spray'; ml: number }
       pour: Pour
       ratio: { kind: 'parts'; water: number } | { kind: 'on-panel'; share: number }
       capfuls: number
     }
-  | { kind: 'neat'; product: WashLiquid }
-  | { kind: 'unmixable'; product: WashLiquid; error: LanceError }
+  | { kind: 'neat'; product: Poured }
+  | { kind: 'unmixable'; product: Poured; error: LanceError }
 
 /** What of a car and the shop decides how a step is done. */
-export type WashFacts = Pick<WashContext, 'school' | 'method' | 'clay'>
+export type WashFacts = Pick<WashContext, 'school' | 'method' | 'clay' | 'strips' | 'coated' | 'fresh'>
 
 /** A step with what is needed to say it: plain data, as it travels to the tablet. */
 export type PlannedStep = { id: WashStepId; facts: WashFacts; dwell?: Dwell; mix?: Mix }
@@ -49,35 +53,56 @@ export type WashInput = {
   softTop: boolean
   bakedWheels: boolean
   gear: WashGear
+  /** What the shop washes with. */
+  supplies: readonly Supply[]
+  strips: boolean
+  coated: boolean
+  fresh: boolean
   /** Overrules what weather, water and place speak for. */
   method?: WashMethod
 }
 
-function mixFor({ product, mix }: WashStep, gear: WashGear): Mix | undefined {
-  if (!product) return undefined
-  if (!mix) return { kind: 'neat', product }
-  if (mix.into === 'lance') {
-    const bottle = lanceBottle(gear.lance, mix.panelShare)
+function mixFor(step: WashStep, context: WashContext, { gear, supplies }: WashInput) {
+  const liquid = step.product?.(context)
+  if (!liquid) return undefined
+  const { name, strength, dwell } = supplyFor(supplies, liquid)
+  return { mix: mixed({ kind: liquid, name }, strength, step.into ?? 'spray', gear), dwell }
+}
+
+function mixed(
+  product: Poured,
+  strength: Supply['strength'],
+  into: 'lance' | 'bucket' | 'spray',
+  gear: WashGear,
+): Mix {
+  if (strength.kind === 'neat') return { kind: 'neat', product }
+  if (strength.kind === 'on-panel') {
+    const bottle = lanceBottle(gear.lance, strength.share)
     if (!bottle.ok) return { kind: 'unmixable', product, error: bottle.error }
     return {
       kind: 'pour',
       product,
       vessel: { kind: 'lance', ml: gear.lance.bottleMl },
       pour: bottle.value,
-      ratio: { kind: 'on-panel', share: mix.panelShare },
+      ratio: { kind: 'on-panel', share: strength.share },
       capfuls: bottle.value.productMl / gear.capMl,
     }
   }
-  const totalMl = mix.into === 'bucket' ? gear.bucketMl : gear.sprayMl
-  const pour = pourFor(totalMl, mix.partsWater)
+  const totalMl = { lance: gear.lance.bottleMl, bucket: gear.bucketMl, spray: gear.sprayMl }[into]
+  const pour = pourFor(totalMl, strength.water)
   return {
     kind: 'pour',
     product,
-    vessel: { kind: mix.into, ml: totalMl },
+    vessel: { kind: into, ml: totalMl },
     pour,
-    ratio: { kind: 'parts', water: mix.partsWater },
+    ratio: { kind: 'parts', water: strength.water },
     capfuls: pour.productMl / gear.capMl,
   }
+}
+
+/** As long as its sheet says, and no longer than the way of washing allows. */
+function dwellWithin(dwell: Dwell, most = Number.POSITIVE_INFINITY): Dwell {
+  return { minMinutes: Math.min(dwell.minMinutes, most / 2), maxMinutes: Math.min(dwell.maxMinutes, most) }
 }
 
 /** The ordered steps for one car, each with what to pour for it. */
@@ -86,7 +111,8 @@ export function planWash(input: WashInput): WashPlan {
   const method = input.method ?? advised.method
   const clay = clayGrade(input.contamination)
   const context: WashContext = { ...input, method, clay }
-  const facts = { school: input.school, method, clay }
+  const { school, strips, coated, fresh } = input
+  const facts = { school, method, clay, strips, coated, fresh }
   const order = (step: WashStep) => step.order[input.school]
   const steps = WASH_STEPS.filter((step) => step.needed(context)).sort((a, b) => order(a) - order(b))
   return {
@@ -96,9 +122,13 @@ export function planWash(input: WashInput): WashPlan {
     score: contaminationScore(input.contamination),
     clay,
     steps: steps.map((step) => {
-      const mix = mixFor(step, input.gear)
-      const dwell = step.dwell?.(context)
-      return { id: step.id, facts, ...(dwell ? { dwell } : {}), ...(mix ? { mix } : {}) }
+      const poured = mixFor(step, context, input)
+      return {
+        id: step.id,
+        facts,
+        ...(poured ? { mix: poured.mix } : {}),
+        ...(poured?.dwell ? { dwell: dwellWithin(poured.dwell, step.dwellMost) } : {}),
+      }
     }),
   }
 }

@@ -1,36 +1,23 @@
+import type { WashLiquid } from '../supply'
 import type { WashContext, WashSchool } from './context'
 
-/** Wash and decontamination as data: when a step is needed, what for it is poured, how long it dwells. */
-
-export type Dwell = { minMinutes: number; maxMinutes: number }
-
-/** Kinds of liquid a wash is poured from. */
-export const WASH_LIQUIDS = [
-  'fabric-cleaner',
-  'wheel-cleaner',
-  'acid-wheel-cleaner',
-  'all-purpose-cleaner',
-  'foam',
-  'shampoo',
-  'rinseless-wash',
-  'iron-remover',
-  'tar-remover',
-  'clay-lubricant',
-  'acid-spot-remover',
-] as const
-export type WashLiquid = (typeof WASH_LIQUIDS)[number]
+/** Wash and decontamination as data: when a step is needed, what for it is poured, and into what. Strength and dwell are the product's. */
 
 export const WASH_STEP_IDS = [
   'soft-top',
   'wheels',
   'acid-wheels',
+  'tyres',
   'pre-rinse',
+  'pre-soak',
   'algae',
   'foam',
   'two-buckets',
   'rinseless-pre-spray',
   'rinseless-wash',
   'iron',
+  'rinseless-iron',
+  'rinseless-lift',
   'tar',
   'clay',
   'mineral',
@@ -42,9 +29,11 @@ export type WashStep = {
   id: WashStepId
   order: Record<WashSchool, number>
   needed: (context: WashContext) => boolean
-  dwell?: (context: WashContext) => Dwell
-  product?: WashLiquid
-  mix?: { into: 'lance'; panelShare: number } | { into: 'bucket' | 'spray'; partsWater: number }
+  product?: (context: WashContext) => WashLiquid
+  /** What a mix of it is poured into; what its sheet says to use neat comes from its own bottle. */
+  into?: 'lance' | 'bucket' | 'spray'
+  /** It stays on no longer than this, whatever its sheet allows, min. */
+  dwellMost?: number
 }
 
 const wet = ({ method }: WashContext) => method === 'wet'
@@ -52,6 +41,15 @@ const rinseless = ({ method }: WashContext) => method === 'rinseless'
 const seen = (kind: keyof WashContext['contamination']['sight']) => (context: WashContext) =>
   context.contamination.sight[kind] > 0
 const at = (place: number): Record<WashSchool, number> => ({ 'iron-first': place, 'clay-first': place })
+const just = (liquid: WashLiquid) => () => liquid
+
+/** Iron is seen as dots, or felt low down. On a coating that stays it must be seen. */
+const iron = ({ contamination, coated }: WashContext) =>
+  contamination.sight.iron > 0 || (!coated && contamination.touch.lower > 1)
+/** A coated car in for a visit gets no clay as a matter of course (common practice). */
+const clay = ({ clay: { start }, coated }: WashContext) => start !== 'none' && !coated
+/** Sills and what is behind the wheels are caked: soaked first, or the mitt drags it (common practice). */
+const grimy = ({ contamination: { touch, sight } }: WashContext) => touch.lower > 1 || sight.tar > 1
 
 /** Iron and organic work happens once: behind the pre-wash, before or after the clay. */
 export const WASH_STEPS: readonly WashStep[] = [
@@ -59,23 +57,35 @@ export const WASH_STEPS: readonly WashStep[] = [
     id: 'soft-top',
     order: at(10),
     needed: ({ softTop }) => softTop,
-    product: 'fabric-cleaner',
-    mix: { into: 'spray', partsWater: 4 },
+    product: just('fabric-cleaner'),
+    into: 'spray',
   },
   {
     id: 'wheels',
     order: at(20),
     needed: () => true,
-    product: 'wheel-cleaner',
-    mix: { into: 'spray', partsWater: 4 },
-    dwell: () => ({ minMinutes: 2, maxMinutes: 4 }),
+    product: just('wheel-cleaner'),
+    into: 'spray',
   },
   {
     id: 'acid-wheels',
     order: at(22),
     needed: ({ bakedWheels }) => bakedWheels,
-    product: 'acid-wheel-cleaner',
-    dwell: () => ({ minMinutes: 2, maxMinutes: 4 }),
+    product: just('acid-wheel-cleaner'),
+  },
+  {
+    id: 'tyres',
+    order: at(24),
+    needed: () => true,
+    product: just('tyre-cleaner'),
+    into: 'spray',
+  },
+  {
+    id: 'pre-soak',
+    order: at(28),
+    needed: grimy,
+    product: just('all-purpose-cleaner'),
+    into: 'spray',
   },
   {
     id: 'pre-rinse',
@@ -86,68 +96,76 @@ export const WASH_STEPS: readonly WashStep[] = [
     id: 'algae',
     order: at(32),
     needed: seen('algae'),
-    product: 'all-purpose-cleaner',
-    mix: { into: 'spray', partsWater: 10 },
+    product: just('all-purpose-cleaner'),
+    into: 'spray',
   },
   {
     id: 'foam',
     order: at(40),
     needed: wet,
-    dwell: () => ({ minMinutes: 3, maxMinutes: 5 }),
-    product: 'foam',
-    mix: { into: 'lance', panelShare: 0.04 },
+    product: just('foam'),
+    into: 'lance',
   },
   {
     id: 'two-buckets',
     order: at(50),
     needed: wet,
-    product: 'shampoo',
-    mix: { into: 'bucket', partsWater: 400 },
+    product: ({ strips }) => (strips ? 'stripping-wash' : 'shampoo'),
+    into: 'bucket',
   },
   {
     id: 'rinseless-pre-spray',
     order: at(40),
     needed: rinseless,
-    dwell: () => ({ minMinutes: 1, maxMinutes: 3 }),
-    product: 'rinseless-wash',
-    mix: { into: 'spray', partsWater: 128 },
+    product: just('rinseless-wash'),
+    into: 'spray',
   },
   {
     id: 'rinseless-wash',
     order: at(50),
     needed: rinseless,
-    product: 'rinseless-wash',
-    mix: { into: 'bucket', partsWater: 128 },
+    product: just('rinseless-wash'),
+    into: 'bucket',
   },
   {
     id: 'iron',
     order: { 'iron-first': 60, 'clay-first': 85 },
-    needed: ({ contamination }) => contamination.sight.iron > 0 || contamination.touch.lower > 1,
-    // Two schools: 1–2 min, or 5–10 (common practice).
-    dwell: ({ school }) =>
-      school === 'iron-first' ? { minMinutes: 1, maxMinutes: 2 } : { minMinutes: 5, maxMinutes: 10 },
-    product: 'iron-remover',
+    needed: (context) => wet(context) && iron(context),
+    product: just('iron-remover'),
+  },
+  {
+    id: 'rinseless-iron',
+    order: at(60),
+    needed: (context) => rinseless(context) && iron(context),
+    product: just('iron-remover'),
+    // Nothing rinses it off: a minute or two, and never dry (common practice).
+    dwellMost: 2,
+  },
+  {
+    id: 'rinseless-lift',
+    order: at(61),
+    needed: (context) => rinseless(context) && (iron(context) || clay(context)),
+    product: just('rinseless-strong'),
+    into: 'bucket',
   },
   {
     id: 'tar',
-    order: at(62),
+    order: { 'iron-first': 62, 'clay-first': 62 },
     needed: ({ contamination }) => contamination.sight.tar > 0 || contamination.sight.sap > 0,
-    dwell: () => ({ minMinutes: 1, maxMinutes: 2 }),
-    product: 'tar-remover',
+    product: just('tar-remover'),
   },
   {
     id: 'clay',
     order: at(70),
-    needed: ({ clay }) => clay.start !== 'none',
-    product: 'clay-lubricant',
-    mix: { into: 'spray', partsWater: 16 },
+    needed: (context) => wet(context) && clay(context),
+    product: just('clay-lubricant'),
+    into: 'spray',
   },
   {
     id: 'mineral',
     order: at(88),
     needed: seen('mineral'),
-    dwell: () => ({ minMinutes: 1, maxMinutes: 2 }),
-    product: 'acid-spot-remover',
+    product: just('acid-spot-remover'),
   },
   {
     id: 'dry',

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { SEEDED_SUPPLIES, supplySchema } from '../supply'
 import {
   CLEAN,
   type Contamination,
@@ -28,6 +29,10 @@ const input = (more: Partial<WashInput>): WashInput => ({
   softTop: false,
   bakedWheels: false,
   gear,
+  supplies: SEEDED_SUPPLIES,
+  strips: false,
+  coated: false,
+  fresh: false,
   ...more,
 })
 const dirty: Contamination = {
@@ -154,20 +159,56 @@ describe('the order of the wash', () => {
       expect(order.indexOf('iron') < order.indexOf('clay')).toBe(school === 'iron-first')
     },
   )
-  test('iron remover stands one to two minutes in one school, five to ten in the other (common practice)', () => {
-    const dwell = (school: WashInput['school']) =>
-      planWash(input({ school, contamination: dirty })).steps.find(({ id }) => id === 'iron')!.dwell
-    expect(dwell('iron-first')).toEqual({ minMinutes: 1, maxMinutes: 2 })
-    expect(dwell('clay-first')).toEqual({ minMinutes: 5, maxMinutes: 10 })
+  test('iron remover stays on as long as its sheet says, in either school; without rinsing two minutes at most', () => {
+    const dwell = (more: Partial<WashInput>) =>
+      planWash(input({ contamination: dirty, ...more })).steps.find(({ id }) => id.endsWith('iron'))!.dwell
+    const quick = SEEDED_SUPPLIES.map((each) =>
+      each.kind === 'iron-remover' ? { ...each, dwell: { minMinutes: 1, maxMinutes: 3 } } : each,
+    )
+    for (const school of WASH_SCHOOLS) {
+      expect(dwell({ school })).toEqual({ minMinutes: 5, maxMinutes: 10 })
+      expect(dwell({ school, supplies: quick })).toEqual({ minMinutes: 1, maxMinutes: 3 })
+      expect(dwell({ school, method: 'rinseless' })).toEqual({ minMinutes: 1, maxMinutes: 2 })
+    }
   })
   test('a clean car is washed and dried, no more', () => {
-    expect(ids({})).toEqual(['wheels', 'pre-rinse', 'foam', 'two-buckets', 'dry'])
+    expect(ids({})).toEqual(['wheels', 'tyres', 'pre-rinse', 'foam', 'two-buckets', 'dry'])
     expect(ids({ place: { airC: 1, drain: true, hose: true, indoors: false } })).toEqual([
       'wheels',
+      'tyres',
       'rinseless-pre-spray',
       'rinseless-wash',
       'dry',
     ])
+  })
+  test('without rinsing, iron is lifted with a clay towel out of a stronger bucket, and no clay bar follows', () => {
+    const rinseless = planWash(input({ method: 'rinseless', contamination: dirty })).steps
+    const order = rinseless.map(({ id }) => id)
+    expect(order.indexOf('rinseless-lift')).toBe(order.indexOf('rinseless-iron') + 1)
+    expect(order).not.toContain('clay')
+    expect(order).not.toContain('foam')
+    // 1:64 in a bucket of 15 l (common practice).
+    const { mix } = rinseless.find(({ id }) => id === 'rinseless-lift')!
+    expect(mix).toMatchObject({ kind: 'pour', ratio: { water: 64 }, vessel: { kind: 'bucket' } })
+  })
+  test('what will be polished or coated is stripped; a coated car on a visit gets no clay', () => {
+    const bucket = (more: Partial<WashInput>) => {
+      const { mix } = planWash(input(more)).steps.find(({ id }) => id === 'two-buckets')!
+      return mix?.product.kind
+    }
+    expect(bucket({ strips: true })).toBe('stripping-wash')
+    expect(bucket({})).toBe('shampoo')
+    const gritty = { ...CLEAN, touch: { upper: 1, sides: 2, lower: 2, tail: 1 } as const }
+    expect(ids({ contamination: gritty })).toEqual(expect.arrayContaining(['iron', 'clay']))
+    const coated = ids({ contamination: gritty, coated: true })
+    expect(coated).not.toContain('clay')
+    expect(coated).not.toContain('iron')
+    expect(ids({ contamination: dirty, coated: true })).toContain('iron')
+  })
+  test('grimy lower panels are soaked before anything rubs or rinses', () => {
+    const order = ids({ contamination: dirty })
+    expect(order.indexOf('pre-soak')).toBeLessThan(order.indexOf('pre-rinse'))
+    expect(ids({})).not.toContain('pre-soak')
   })
   test('the method can be chosen by hand, and what spoke against it is still said', () => {
     const { method, reasons, overruled } = planWash(
@@ -189,5 +230,8 @@ describe('the order of the wash', () => {
     expect(new Set(steps.map(({ id }) => id))).toEqual(new Set(WASH_STEP_IDS))
     for (const { id, mix } of steps)
       expect(mix !== undefined).toBe(WASH_STEPS.find((step) => step.id === id)!.product !== undefined)
+  })
+  test('every sheet that ships can be kept as it is', () => {
+    for (const supply of SEEDED_SUPPLIES) expect(supplySchema.parse(supply)).toEqual(supply)
   })
 })

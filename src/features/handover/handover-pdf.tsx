@@ -69,6 +69,14 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               ))}
             </View>
           ) : null}
+          {paper.technical ? (
+            <View wrap={false}>
+              <Text style={styles.h2}>{paper.technical.heading}</Text>
+              {paper.technical.lines.map((line) => (
+                <Text key={line}>{line}</Text>
+              ))}
+            </View>
+          ) : null}
           <Text style={styles.h2}>{headings.inspection}</Text>
           <Text>{paper.inspection}</Text>
           {paper.milestones.length > 0 ? (

@@ -100,6 +100,14 @@ export function HandoverSheet({
           ))}
         </section>
       )}
+      {paper.technical && (
+        <section className="mt-5 break-inside-avoid">
+          <h2 className="text-xl">{paper.technical.heading}</h2>
+          {paper.technical.lines.map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </section>
+      )}
       <section className="mt-5 break-inside-avoid">
         <h2 className="text-xl">{headings.inspection}</h2>
         <p>{paper.inspection}</p>

@@ -1,4 +1,5 @@
 import { careRulesFor } from '@/core/aftercare'
+import { isCoating } from '@/core/coating'
 import type { Handover } from '@/core/handover'
 import { isRework } from '@/core/handover'
 import { productName } from '@/core/job'
@@ -13,6 +14,7 @@ import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
 import { quoteWords, taxName } from '@/text/quote'
+import { RECIPES_HEADING, recipeLines } from '@/text/recipes'
 import { methodName } from '@/text/work'
 import { milestoneWhen } from '../care/milestone-list'
 import { type Letterhead, letterheadOf } from '../letterhead'
@@ -34,6 +36,8 @@ export type HandoverPaper = {
   stays: string[]
   panels: Cells[]
   layers: string[]
+  /** How it was polished, step by step; none where it was not. */
+  technical: { heading: string; lines: string[] } | undefined
   spots: string[]
   milestones: { title: string; when: string; advice: string; hold: boolean }[]
   rules: { yes: string[]; no: string[] }
@@ -51,7 +55,7 @@ function rulesFor(region: Region, entry: FloorJob, { care }: Handover, shop: Sho
   const words = careWords(region)
   const rules = careRulesFor({
     ...entry.job.vehicle,
-    coated: products.some(({ kind }) => kind !== 'sealant' && kind !== 'topper'),
+    coated: products.some(isCoating),
     seaAir: shop.setup.climate.seaAir,
     guaranteed: products.some(({ guaranteeMonths }) => guaranteeMonths > 0),
   })
@@ -155,6 +159,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const reworks = operations.filter(({ id }) => isRework(id)).length
   const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
+  const recipe = recipeLines(region, handover.agreement.summary)
   return {
     language: region.language,
     shop: letterheadOf(setup),
@@ -187,6 +192,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
         panel: measured(region, 'temperature', layer.climate.panelC, 1),
       }),
     ),
+    technical: recipe.length > 0 ? { heading: RECIPES_HEADING[region.language], lines: recipe } : undefined,
     spots: Object.values(card.work).flatMap(({ highSpots }) =>
       highSpots.flatMap(({ panel, gone }) =>
         gone

@@ -8,6 +8,7 @@ import { toProductId } from '@/core/ids'
 import { EXTRA, EXTRA_KEYS, type PackageTemplate, packageBreaches, type Vendor } from '@/core/offer'
 import { LANGUAGES, type Region } from '@/core/region'
 import { CARE_LEVEL, methodTitle } from '@/text/en/correction'
+import { PRODUCT_KIND_NAME, suitedName } from '@/text/en/products'
 import { extraName, surfaceName, tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { duration, money } from '@/text/formats'
@@ -45,7 +46,11 @@ export function PackageForm({
 }: Props) {
   const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
   const error = (field: string) => (fault?.field === field ? fault.message : undefined)
-  const forPaint = catalogue.filter(({ surfaces }) => surfaces.includes('paint'))
+  const used = (id: string) =>
+    template.layers.some((layer) => layer === id) ||
+    template.surfaces.some(({ productId }) => productId === id)
+  const onOffer = catalogue.filter(({ id, retired }) => !retired || used(id))
+  const forPaint = onOffer.filter(({ surfaces }) => surfaces.includes('paint'))
   const layers = [...template.layers, ...(template.layers.length < MOST_LAYERS ? [NOT_CHOSEN] : [])]
   return (
     <section className="sheet space-y-5 p-5" aria-label={template.name || 'A new package'}>
@@ -124,7 +129,7 @@ export function PackageForm({
                   <option value="">none</option>
                   {forPaint.map((product) => (
                     <option key={product.id} value={product.id}>
-                      {product.name}, {product.kind}
+                      {suitedName(product)}, {PRODUCT_KIND_NAME[product.kind].toLowerCase()}
                     </option>
                   ))}
                 </select>
@@ -142,7 +147,7 @@ export function PackageForm({
       <Part title="On other surfaces">
         <div className="grid gap-2 sm:grid-cols-3">
           {OTHER_SURFACES.map((surface) => {
-            const made = catalogue.filter(({ surfaces }) => surfaces.includes(surface))
+            const made = onOffer.filter(({ surfaces }) => surfaces.includes(surface))
             return made.length === 0 ? null : (
               <Field key={surface} label={surfaceName(surface)}>
                 <select
@@ -157,7 +162,7 @@ export function PackageForm({
                   <option value="">nothing</option>
                   {made.map((product) => (
                     <option key={product.id} value={product.id}>
-                      {product.name}
+                      {suitedName(product)}
                     </option>
                   ))}
                 </select>

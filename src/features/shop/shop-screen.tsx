@@ -102,6 +102,9 @@ export function ShopScreen({
           <ButtonLink look="outline" href="/shop/methods">
             Methods
           </ButtonLink>
+          <ButtonLink look="outline" href="/shop/products">
+            Products
+          </ButtonLink>
           <ButtonLink look="outline" href="/shop/devices">
             Sensors
           </ButtonLink>

@@ -5,8 +5,18 @@ import { RadioGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import type { JobId } from '@/core/ids'
 import type { WashSetup } from '@/core/shop'
+import type { Supply } from '@/core/supply'
 import type { StoredWash } from '@/core/wash'
-import { CLEAN, type Contamination, type Level, planWash, SIGHTS, type WashMethod, ZONES } from '@/core/wash'
+import {
+  CLEAN,
+  type Contamination,
+  type Level,
+  planWash,
+  SIGHTS,
+  type WashInput,
+  type WashMethod,
+  ZONES,
+} from '@/core/wash'
 import { spelt } from '@/text/en/spelling'
 import { methodReason, partName, SIGHT_LABEL, SIGHT_NAME, TOUCH_NAME, ZONE_NAME } from '@/text/en/wash'
 import { measured, unitSign } from '@/text/formats'
@@ -24,8 +34,10 @@ type Props = {
   title: string
   wash: WashSetup
   stored: StoredWash
-  softTop: boolean
-  bakedWheels: boolean
+  /** What the shop washes with. */
+  supplies: readonly Supply[]
+  /** What of the car, beside its dirt, decides on the wash. */
+  car: Pick<WashInput, 'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh'>
   /** What the bay's sensor says now, °C. */
   airC: number
 }
@@ -33,7 +45,7 @@ type Props = {
 const LEVELS: readonly Level[] = [0, 1, 2, 3]
 
 /** How dirty it is, by touch and by sight, and the wash that follows from it. */
-export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, airC }: Props) {
+export function WashScreen({ jobId, title, wash, stored, supplies, car, airC }: Props) {
   const { findings, change, message, setMessage } = useFindings(jobId, stored, {
     contamination: CLEAN,
     place: { airC, drain: wash.drain, hose: wash.hose, indoors: true },
@@ -41,11 +53,8 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
   const region = useRegion()
   const [typed, setTyped] = useState<string>()
   const plan = useMemo(
-    () =>
-      planWash({ ...findings, school: wash.school, gear: wash.gear, softTop, bakedWheels } as Parameters<
-        typeof planWash
-      >[0]),
-    [findings, wash, softTop, bakedWheels],
+    () => planWash({ ...findings, school: wash.school, gear: wash.gear, supplies, ...car } as WashInput),
+    [findings, wash, supplies, car],
   )
   const { contamination, place } = findings
   const typeAir = (text: string) => {
@@ -156,12 +165,20 @@ export function WashScreen({ jobId, title, wash, stored, softTop, bakedWheels, a
             = {plan.score.score.toFixed(0)}
           </p>
         )}
+        {car.coated && plan.clay.start !== 'none' && (
+          <p className="mt-2 max-w-prose text-[15px]">
+            A coating lies on this car: no clay. What is still felt after the wash is shown to the manager.
+          </p>
+        )}
         <WashSteps steps={plan.steps} />
         <div className="no-print mt-5 flex flex-wrap gap-3">
           <PrintButton />
           <ButtonLink href={`/jobs/${jobId}/survey`}>Measure the paint</ButtonLink>
           <ButtonLink look="quiet" href="/shop">
             The shop’s bottles, buckets and lance
+          </ButtonLink>
+          <ButtonLink look="quiet" href="/shop/products">
+            Products, strengths and times
           </ButtonLink>
         </div>
       </section>

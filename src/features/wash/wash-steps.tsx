@@ -1,6 +1,15 @@
 import type { Mix, PlannedStep } from '@/core/wash'
 import { spelt } from '@/text/en/spelling'
-import { LIQUID_NAME, lanceErrorText, mixText, pouredText, WASH_STEP, waterText } from '@/text/en/wash'
+import {
+  dwellText,
+  lanceErrorText,
+  mixText,
+  pouredName,
+  pouredText,
+  WASH_STEP,
+  washCautions,
+  waterText,
+} from '@/text/en/wash'
 import { useRegion } from '@/ui/region'
 
 /** The steps in order, each with what to pour, how long it stands, and what can hurt. */
@@ -23,18 +32,14 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
               {mix && <Mixed mix={mix} />}
               {dwell && (
                 <p>
-                  Dwell{' '}
-                  <strong>
-                    {dwell.minMinutes}–{dwell.maxMinutes} min
-                  </strong>
-                  ; do not let it dry
+                  Leave it on for <strong>{dwellText(dwell)}</strong>; do not let it dry
                 </p>
               )}
             </div>
           </div>
-          {WASH_STEP[id].cautions.length > 0 && (
+          {washCautions(id, facts).length > 0 && (
             <p className="mt-1.5 rounded border-l-4 border-copper bg-copper-soft px-3 py-1.5 text-sm">
-              {WASH_STEP[id].cautions.join(' ')}
+              {washCautions(id, facts).join(' ')}
             </p>
           )}
         </li>
@@ -49,19 +54,19 @@ export function Mixed({ mix }: { mix: Mix }) {
   if (mix.kind === 'neat')
     return (
       <p>
-        <strong>{LIQUID_NAME[mix.product]}</strong>, neat
+        <strong>{pouredName(mix.product)}</strong>, neat
       </p>
     )
   if (mix.kind === 'unmixable')
     return (
       <p className="text-copper">
-        {LIQUID_NAME[mix.product]}: {lanceErrorText(region, mix.error)}
+        {pouredName(mix.product)}: {lanceErrorText(region, mix.error)}
       </p>
     )
   return (
     <p>
       <strong>
-        {pouredText(region, mix.pour.productMl)} {LIQUID_NAME[mix.product]}
+        {pouredText(region, mix.pour.productMl)} {pouredName(mix.product)}
       </strong>{' '}
       + {waterText(region, mix.pour.waterMl)} water
       <span className="block text-sm text-ink-soft">{mixText(region, mix)}</span>

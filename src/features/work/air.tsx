@@ -44,8 +44,10 @@ export function Air({
         <p className="mt-1">
           {title(region, bay)}: air {measured(region, 'temperature', climate.airC, 1)}, humidity{' '}
           {percent(region, climate.rhPercent)}, panel {measured(region, 'temperature', climate.panelC, 1)},{' '}
-          {dew?.ok ? temperatureStep(region, dew.value.marginC, 1) : '?'} above the dew point. Flash about{' '}
-          {Math.round(flash.min)} to {Math.round(flash.max)} s; go by how the coating looks.
+          {dew?.ok ? temperatureStep(region, dew.value.marginC, 1) : '?'} above the dew point. Sections of{' '}
+          {measured(region, 'length', product.sectionM, 1)}.{' '}
+          {flash.min === 0 ? 'Wipe at once, at the latest after' : `Flash about ${Math.round(flash.min)} to`}{' '}
+          {Math.round(flash.max)} s; go by how the coating looks.
         </p>
       ) : (
         <p className="mt-1">

@@ -1,7 +1,7 @@
 import type { JobId } from '@/core/ids'
 import type { PlannedStep } from '@/core/wash'
 import { spelt } from '@/text/en/spelling'
-import { WASH_STEP } from '@/text/en/wash'
+import { dwellText, WASH_STEP, washCautions } from '@/text/en/wash'
 import { Link } from '@/ui/link'
 import { useRegion } from '@/ui/region'
 import { Mixed } from '../wash/wash-steps'
@@ -20,17 +20,13 @@ export function WashLines({ job, lines }: { job: JobId; lines: readonly PlannedS
                   {at + 1}. {spelt(region, WASH_STEP[id].title)}
                 </p>
                 <p>{spelt(region, WASH_STEP[id].how(facts))}</p>
-                {WASH_STEP[id].cautions.length > 0 && (
-                  <p className="text-copper">{WASH_STEP[id].cautions.join(' ')}</p>
+                {washCautions(id, facts).length > 0 && (
+                  <p className="text-copper">{washCautions(id, facts).join(' ')}</p>
                 )}
               </div>
               <div>
                 {mix && <Mixed mix={mix} />}
-                {dwell && (
-                  <p>
-                    Dwell {dwell.minMinutes}–{dwell.maxMinutes} min; do not let it dry
-                  </p>
-                )}
+                {dwell && <p>Leave it on for {dwellText(dwell)}; do not let it dry</p>}
               </div>
             </li>
           ))}

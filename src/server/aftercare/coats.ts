@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import type { Coat, CoatedPart } from '@/core/aftercare'
+import { sheetThen } from '@/core/coating'
 import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { readPlan } from '../quotes/agreement-store'
@@ -17,7 +18,8 @@ export async function loadCoats(db: Knex, shop: Shop, vehicleId: VehicleId): Pro
     .orderBy('progress.ended_at')
     .select('layers.*', 'progress.ended_at', 'agreements.plan')
   return rows.flatMap((row): Coat[] => {
-    const product = shop.catalogue.find(({ id }) => id === row.product_id)
+    // It lasts as the sheet said by which it was applied.
+    const product = sheetThen(shop, row.product_id, row.ended_at)
     const operation = readPlan(row.plan).operations.find(({ id }) => id === row.operation_id)
     if (!product || !operation) return []
     const part: CoatedPart = operation.surface

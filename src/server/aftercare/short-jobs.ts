@@ -50,7 +50,7 @@ export function visitOffer(
   { shape }: Pick<Vehicle, 'shape'>,
   { tax: customerTax }: Pick<Customer, 'tax'>,
 ): ShortOffer {
-  const topper = catalogue.find(({ kind }) => kind === 'topper')
+  const topper = catalogue.find(({ kind, retired }) => kind === 'topper' && !retired)
   const plan = visitPlan(shape, topper)
   const coats = topper ? layersOn([topper], paintedAreaM2(shape)) : []
   const rates = { ...setup.rates, consumablesCents: 0 }

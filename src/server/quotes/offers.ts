@@ -17,7 +17,7 @@ import type { Shop } from '@/core/shop'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { dayIn, laterOf } from '@/core/time'
 import { placesOf, sizeOf } from '@/core/vehicle'
-import { contaminationScore } from '@/core/wash'
+import { contaminationScore, washMethod } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { loadWash } from '../survey/wash-store'
@@ -63,7 +63,12 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       rates: shop.setup.rates,
       customerTax: job.customer.tax,
       pace: shop.setup.pace,
-      ...(findings ? { contamination: contaminationScore(findings.contamination).score } : {}),
+      ...(findings
+        ? {
+            contamination: contaminationScore(findings.contamination).score,
+            rinseless: (findings.method ?? washMethod(findings.place).method) === 'rinseless',
+          }
+        : {}),
     },
   }
 }

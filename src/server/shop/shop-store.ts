@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
-import { catalogueSchema } from '@/core/coating'
+import { catalogueSchema, type Product } from '@/core/coating'
 import type { Method } from '@/core/correction'
 import {
   calendarOfDays,
@@ -28,7 +28,8 @@ import {
 } from '@/core/shop'
 import defaultCatalogue from '@/core/shop/starter/catalogue.json'
 import defaultSetup from '@/core/shop/starter/setup.json'
-import type { LocalDay } from '@/core/time'
+import type { Supply } from '@/core/supply'
+import type { Instant, LocalDay } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
 import type { ShopRow } from '../db/tables'
 
@@ -169,6 +170,32 @@ export function savePackages(
 /** Keeps how the shop polishes. Agreements hold what they agreed, whatever becomes of a method. */
 export function saveMethods(db: Knex, readAt: number, methods: readonly Method[]): Promise<boolean> {
   return changeSetup(db, readAt, () => ({ methods }))
+}
+
+export type Products = { catalogue: readonly Product[]; supplies: readonly Supply[] }
+
+/**
+ * Keeps the data sheets of the shop. A coating's sheet that is replaced is kept with the moment until which it stood: what was
+ * applied by it goes on by it. False where the set-up has changed since it was read.
+ */
+export function saveProducts(
+  db: Knex,
+  readAt: number,
+  { catalogue, supplies }: Products,
+  at: Instant,
+): Promise<boolean> {
+  return db.transaction(async (trx) => {
+    const before = await loadShop(trx)
+    const replaced = before.catalogue
+      .filter((sheet) => catalogue.some(({ id, version }) => id === sheet.id && version > sheet.version))
+      .map((sheet) => ({ sheet, until: at }))
+    const earlierSheets = [...before.setup.earlierSheets, ...replaced]
+    if (!(await changeSetup(trx, readAt, () => ({ supplies, earlierSheets })))) return false
+    await trx('shop')
+      .where({ id: 1 })
+      .update({ catalogue: JSON.stringify(catalogueSchema.parse(catalogue)) })
+    return true
+  })
 }
 
 export type Prices = {

@@ -1,32 +1,51 @@
 import type { Knex } from 'knex'
+import { isCoating } from '@/core/coating'
+import { FRESH_DAYS } from '@/core/correction'
 import type { Job } from '@/core/job'
-import type { WashSetup } from '@/core/shop'
+import type { Shop } from '@/core/shop'
+import { dayIn, daysBetween } from '@/core/time'
 import { placesOf } from '@/core/vehicle'
-import { type PlannedStep, planWash, type WashPlan } from '@/core/wash'
+import { type PlannedStep, planWash, type WashInput } from '@/core/wash'
+import { loadCoats } from '../aftercare/coats'
 import { loadSurvey } from './survey-store'
 import { loadWash } from './wash-store'
 
 /** What of a car, beside its dirt, decides on the wash. */
-export async function washedCar(db: Knex, job: Job): Promise<{ softTop: boolean; bakedWheels: boolean }> {
+export type WashedCar = Pick<WashInput, 'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh'>
+
+export async function washedCar(db: Knex, job: Job, shop: Shop): Promise<WashedCar> {
   const { places } = await loadSurvey(db, job.id)
+  const { vehicle } = job
+  // What comes for work is polished or coated; what comes to be looked at keeps what lies on it.
+  const strips = job.kind === 'work'
+  const laid = strips ? [] : await loadCoats(db, shop, vehicle.id)
+  const day = dayIn(shop.setup.region.timezone, job.arriveAt)
   return {
-    softTop: placesOf(job.vehicle.shape).some(({ surface }) => surface === 'fabric'),
+    softTop: placesOf(vehicle.shape).some(({ surface }) => surface === 'fabric'),
     bakedWheels: Object.values(places).some((defects) => defects.some(({ kind }) => kind === 'baked-dust')),
+    strips,
+    coated:
+      laid.some(({ product }) => isCoating(product)) ||
+      (!strips && vehicle.treatments.some(({ kind }) => kind === 'coating')),
+    fresh: Object.values(vehicle.panelFacts ?? {}).some(
+      ({ sprayedOn }) => sprayedOn !== undefined && daysBetween(sprayedOn, day) < FRESH_DAYS,
+    ),
   }
 }
 
 /** The wash of a job as it was planned; empty until somebody has felt and seen how dirty the car is. */
-export async function washLines(db: Knex, job: Job, { school, gear }: WashSetup): Promise<PlannedStep[]> {
+export async function washLines(db: Knex, job: Job, shop: Shop): Promise<PlannedStep[]> {
   const { findings } = await loadWash(db, job.id)
   if (!findings) return []
   const { contamination, place, method } = findings
-  const plan: WashPlan = planWash({
+  const { school, gear } = shop.setup.wash
+  return planWash({
     contamination,
     place,
     school,
     gear,
+    supplies: shop.setup.supplies,
     ...(method ? { method } : {}),
-    ...(await washedCar(db, job)),
-  })
-  return plan.steps
+    ...(await washedCar(db, job, shop)),
+  }).steps
 }

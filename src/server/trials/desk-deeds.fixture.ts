@@ -94,7 +94,7 @@ export async function visitDeeds(db: Knex, now: Instant, cars: readonly Job[]): 
 }
 
 export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
-  const { setup } = (await loadFloor(db, now)).shop
+  const { setup, catalogue } = (await loadFloor(db, now)).shop
   const version = await shopVersion(db)
   const sets = await listSupplies(db)
   const vendors = setup.vendors.map(({ calendar, ...vendor }) => ({
@@ -108,8 +108,13 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('devices', 'shop.keep-devices', { version: after('crew'), devices: setup.devices }),
     action('packages', 'shop.keep-packages', { version: after('devices'), packages: setup.packages }),
     action('methods', 'shop.keep-methods', { version: after('packages'), methods: setup.methods }),
-    action('prices', 'shop.keep-prices', {
+    action('products', 'shop.keep-products', {
       version: after('methods'),
+      catalogue,
+      supplies: setup.supplies,
+    }),
+    action('prices', 'shop.keep-prices', {
+      version: after('products'),
       prices: { rates: setup.rates, terms: setup.terms, vendors },
     }),
     action('ways', 'shop.keep-ways', { version: after('prices'), school: setup.school, wash: setup.wash }),

@@ -24,6 +24,7 @@ import * as devices from '../shop/device-actions'
 import * as methods from '../shop/method-actions'
 import * as packages from '../shop/package-actions'
 import * as prices from '../shop/price-actions'
+import * as products from '../shop/product-actions'
 import * as ways from '../shop/shop-actions'
 import * as theme from '../shop/theme-actions'
 import * as stock from '../stock/stock-actions'
@@ -59,6 +60,7 @@ const MODULES = [
   crew,
   devices,
   packages,
+  products,
   methods,
   prices,
   ways,

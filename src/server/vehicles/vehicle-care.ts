@@ -9,6 +9,7 @@ import {
   type SurfaceProtection,
   visitsOwed,
 } from '@/core/aftercare'
+import { isCoating } from '@/core/coating'
 import type { VehicleId } from '@/core/ids'
 import type { VehicleCare } from '@/core/job'
 import type { Shop } from '@/core/shop'
@@ -43,7 +44,7 @@ export async function loadVehicleCare(
   const corrections = await correctionsOf(db, shop.setup, vehicle)
   const paint = protection.surfaces.find(({ surface }) => surface === 'paint')
   const openJob = await findOpenJob(db, vehicle.id)
-  const coated = paint?.products.some(({ kind }) => kind !== 'sealant') ?? false
+  const coated = paint?.products.some(isCoating) ?? false
   const topperMinutes = Math.max(
     0,
     ...(paint?.products ?? []).map(({ topperFromMinutes }) => topperFromMinutes),

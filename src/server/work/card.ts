@@ -53,7 +53,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
       ...(shop.setup.people.some((own) => own.id === id) ? {} : { outside: true }),
     })),
     layers: await loadLayers(db, job.id),
-    wash: await washLines(db, job, shop.setup.wash),
+    wash: await washLines(db, job, shop),
     photos: await listPhotos(db, job.id),
   }
 }

@@ -17,6 +17,8 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'case-spot-twice': { spot: 2 },
   'method-steps-enough': { most: 5 },
   'method-named-twice': { name: 'Gentle' },
+  'product-named-twice': { name: 'Ebb' },
+  'product-in-package': { name: 'Lantern' },
   'method-in-package': { name: 'Headland' },
   'below-nothing': { of: 'hour-prep' },
   'amount-of': { of: 'consumables' },

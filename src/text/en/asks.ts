@@ -35,6 +35,23 @@ const THING: Record<AskedThing, string> = {
   spreading: 'The time to spread',
   wiping: 'The time to wipe and check',
   'pad-cleaning': 'The time to clean the pad',
+  dilution: 'The strength',
+  dwell: 'The time it stays on',
+  'ml-per-m2': 'What it takes for a square metre',
+  'bottle-ml': 'The bottle',
+  flash: 'The time until it is levelled',
+  recoat: 'The wait before the next layer',
+  hold: 'The time it must stay dry or indoors',
+  'first-wash': 'The days before the first wash',
+  cure: 'The days until it is fully hard',
+  life: 'How long it lasts',
+  guarantee: 'The guarantee',
+  'first-visit': 'The first visit',
+  'shelf-life': 'The time a bottle keeps',
+  'product-air': 'The air it is applied in',
+  'product-humidity': 'The humidity it is applied in',
+  'price-per-ml': 'The price of a millilitre',
+  'topper-from': 'The wait before a topper',
 }
 
 const range = (region: Region, { quantity, least, most }: AskFacts['between']) =>
@@ -53,6 +70,9 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'case-spot-twice': ({ spot }) => `Spot ${spot} is there twice. Put all its readings into one.`,
   'method-steps-enough': ({ most }) => `A method has ${most} steps at most.`,
   'method-named-twice': ({ name }) => `Two methods are called “${name}”. Give one another name.`,
+  'product-named-twice': ({ name }) => `Two products are called “${name}”. Give one another name.`,
+  'product-in-package': ({ name }) =>
+    `The package “${name}” uses this product. Choose another one there before you retire it.`,
   'method-in-package': ({ name }) =>
     `The package “${name}” stops at this method. Choose another one there before you retire it.`,
   'more-of': ({ of }) => `${THING[of]} must be more than 0.`,

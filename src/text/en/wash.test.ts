@@ -1,16 +1,28 @@
 import { describe, expect, test } from 'vitest'
-import {
-  METHOD_REASONS,
-  type Mix,
-  WASH_LIQUIDS,
-  WASH_STEP_IDS,
-  WASH_STEPS,
-  type WashFacts,
-} from '@/core/wash'
+import { SUPPLY_KINDS } from '@/core/supply'
+import { METHOD_REASONS, type Mix, WASH_STEP_IDS, type WashFacts } from '@/core/wash'
 import { DUBLIN, OHIO } from '../region.fixture'
-import { lanceErrorText, methodReason, mixText, pouredText, WASH_STEP, waterText } from './wash'
+import {
+  dwellText,
+  lanceErrorText,
+  methodReason,
+  mixText,
+  pouredName,
+  pouredText,
+  SUPPLY_NAME,
+  WASH_STEP,
+  washCautions,
+  waterText,
+} from './wash'
 
-const facts: WashFacts = { school: 'iron-first', method: 'wet', clay: { start: 'fine', upTo: 'heavy' } }
+const facts: WashFacts = {
+  school: 'iron-first',
+  method: 'wet',
+  clay: { start: 'fine', upTo: 'heavy' },
+  strips: false,
+  coated: false,
+  fresh: false,
+}
 
 describe('the steps of a wash', () => {
   test.each(WASH_STEP_IDS)('%s has a title, a reason and a way to do it', (id) => {
@@ -20,9 +32,26 @@ describe('the steps of a wash', () => {
     expect(how(facts)).toMatch(/\.$/)
   })
   test('an acid or a solvent comes with gloves', () => {
-    for (const { id, product } of WASH_STEPS.filter((step) => /acid|iron|tar/.test(step.product ?? '')))
-      expect(WASH_STEP[id].cautions.join(' '), product).toMatch(/[Gg]loves/)
-    expect(WASH_LIQUIDS).toContain('iron-remover')
+    for (const id of ['acid-wheels', 'iron', 'rinseless-iron', 'tar', 'mineral'] as const)
+      expect(washCautions(id, facts).join(' '), id).toMatch(/[Gg]loves/)
+  })
+  test('paint sprayed weeks ago is spared what rubs and bites, and only there is it said', () => {
+    const fresh = { ...facts, fresh: true }
+    expect(washCautions('clay', fresh).join(' ')).toMatch(/sprayed within the last month/)
+    expect(washCautions('clay', facts)).toEqual([])
+    expect(washCautions('dry', fresh).join(' ')).not.toMatch(/sprayed/)
+  })
+  test('what goes to the polisher is washed with what takes old wax off', () => {
+    expect(WASH_STEP['two-buckets'].how({ ...facts, strips: true })).toContain(
+      'takes old wax and sealant off',
+    )
+    expect(WASH_STEP['two-buckets'].how(facts)).not.toContain('wax')
+  })
+  test('a product is called as on its bottle, and by its kind where it has no name', () => {
+    expect(pouredName({ kind: 'foam', name: 'Spindrift' })).toBe('Spindrift')
+    for (const kind of SUPPLY_KINDS) expect(SUPPLY_NAME[kind]).not.toBe('')
+    expect(dwellText({ minMinutes: 5, maxMinutes: 10 })).toBe('5–10 min')
+    expect(dwellText({ minMinutes: 30, maxMinutes: 30 })).toBe('30 min')
   })
   test('clay says how far one may go, where that is farther than where one starts', () => {
     expect(WASH_STEP.clay.how(facts)).toContain('up to heavy only where fine moves nothing')
@@ -33,7 +62,7 @@ describe('the steps of a wash', () => {
 describe('what is poured', () => {
   const mix: Extract<Mix, { kind: 'pour' }> = {
     kind: 'pour',
-    product: 'shampoo',
+    product: { kind: 'shampoo', name: '' },
     vessel: { kind: 'bucket', ml: 15_000 },
     pour: { productMl: 37.4, waterMl: 14_962.6 },
     ratio: { kind: 'parts', water: 400 },

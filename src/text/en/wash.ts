@@ -1,5 +1,6 @@
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
+import type { Dwell, SupplyKind, WashLiquid } from '@/core/supply'
 import type {
   ClayGrade,
   ContaminationPart,
@@ -7,9 +8,9 @@ import type {
   Level,
   MethodReason,
   Mix,
+  Poured,
   Sight,
   WashFacts,
-  WashLiquid,
   WashStepId,
   Zone,
 } from '@/core/wash'
@@ -70,7 +71,7 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
     cautions: ['No jet at close range into the weave.'],
   },
   wheels: {
-    title: 'Wheels, tyres, arches',
+    title: 'Wheels and arches',
     reason: 'The worst dirt goes before the body is touched.',
     how: () => 'Wheel by wheel with their own brushes and bucket. Cold wheels only.',
     cautions: [SHEET],
@@ -80,6 +81,21 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
     reason: 'Ordinary wheel cleaner does not move baked-on dust.',
     how: () => 'Two minutes on the first wheel; four on the others only when the first is safe.',
     cautions: ACID,
+  },
+  tyres: {
+    title: 'Tyres',
+    reason: 'Old dressing runs brown over the paint, and the new one does not hold on it.',
+    how: () => 'With a stiff brush of their own, again until the foam stays white.',
+    cautions: [SHEET],
+  },
+  'pre-soak': {
+    title: 'Soak the lower panels',
+    reason: 'Caked road dirt would be dragged up the doors.',
+    how: ({ method }) =>
+      method === 'wet'
+        ? 'Sills, behind the wheels, the tail, from below up. Rinse it off before it dries.'
+        : 'Sills, behind the wheels, the tail, from below up. Lift it off with a towel you then put aside.',
+    cautions: ['It must not dry.', SHEET],
   },
   'pre-rinse': {
     title: 'Rinse from the top',
@@ -102,8 +118,11 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
   'two-buckets': {
     title: 'Two buckets and a mitt',
     reason: 'What still holds is washed off with the least rubbing.',
-    how: () =>
-      'A panel at a time, straight strokes, rinse the mitt after each. Brush seams, badges, grilles, shuts.',
+    how: ({ strips }) =>
+      [
+        'A panel at a time, straight strokes, rinse the mitt after each. Brush seams, badges, grilles, shuts.',
+        ...(strips ? ['This shampoo takes old wax and sealant off.'] : []),
+      ].join(' '),
     cautions: [],
   },
   'rinseless-pre-spray': {
@@ -121,9 +140,22 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
   iron: {
     title: 'Iron remover',
     reason: 'It dissolves embedded brake and rail dust, which clay only shaves off.',
-    how: ({ school }) =>
-      `Behind the wheels, the tail, the lower doors first. It bleeds purple. ${school === 'iron-first' ? 'Short dwell, watch it' : 'Longer dwell on paint that is already smooth'}; never let it dry. Rinse well.`,
+    how: () =>
+      'Behind the wheels, the tail, the lower doors first. It bleeds purple. Never let it dry. Rinse well.',
     cautions: ['Ventilate: it smells of sulphur.', ...ACID],
+  },
+  'rinseless-iron': {
+    title: 'Iron remover, without rinsing',
+    reason: 'It dissolves embedded brake and rail dust, which clay only shaves off.',
+    how: () => 'A panel at a time. It bleeds purple. Lift it off at once; never let it dry.',
+    cautions: ['Ventilate: it smells of sulphur.', ...ACID],
+  },
+  'rinseless-lift': {
+    title: 'Clay towel out of a second bucket',
+    reason: 'Nothing is rinsed: what was loosened leaves in the towel.',
+    how: () =>
+      'A panel at a time, straight strokes; then wipe twice with fresh faces. A towel that held iron remover never goes back into the wash bucket.',
+    cautions: [],
   },
   tar: {
     title: 'Tar remover',
@@ -155,19 +187,57 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
   },
 }
 
-export const LIQUID_NAME: Record<WashLiquid, string> = {
+/** Where something rubs, bites or blasts. */
+const HARD_ON_FRESH: readonly WashStepId[] = [
+  'pre-rinse',
+  'iron',
+  'rinseless-iron',
+  'rinseless-lift',
+  'tar',
+  'clay',
+  'mineral',
+]
+const FRESH_PAINT =
+  'Some panels were sprayed within the last month: keep off them with clay, solvent, acid and a close jet.'
+
+/** What can hurt at a step on this car. */
+export const washCautions = (id: WashStepId, { fresh }: WashFacts): string[] => [
+  ...(fresh && HARD_ON_FRESH.includes(id) ? [FRESH_PAINT] : []),
+  ...WASH_STEP[id].cautions,
+]
+
+const WASH_LIQUID_NAME: Record<WashLiquid, string> = {
   'fabric-cleaner': 'fabric cleaner',
   'wheel-cleaner': 'wheel cleaner',
   'acid-wheel-cleaner': 'acid wheel cleaner',
   'all-purpose-cleaner': 'all-purpose cleaner',
   foam: 'foam',
   shampoo: 'shampoo',
+  'stripping-wash': 'stripping shampoo',
+  'tyre-cleaner': 'tyre cleaner',
   'rinseless-wash': 'rinseless wash',
+  'rinseless-strong': 'rinseless wash, strong',
   'iron-remover': 'iron remover',
   'tar-remover': 'tar remover',
   'clay-lubricant': 'clay lubricant (rinseless wash)',
   'acid-spot-remover': 'acid spot remover',
 }
+
+export const SUPPLY_NAME: Record<SupplyKind, string> = {
+  ...WASH_LIQUID_NAME,
+  compound: 'compound',
+  polish: 'polish',
+  'finishing-polish': 'finishing polish',
+  'all-in-one': 'all-in-one polish',
+  prep: 'panel wipe',
+}
+
+/** What is poured, by the name on the shop’s bottle. */
+export const pouredName = ({ kind, name }: Poured) => name || SUPPLY_NAME[kind]
+
+/** `2–4 min`, or `30 min` where least and most are the same. */
+export const dwellText = ({ minMinutes, maxMinutes }: Dwell) =>
+  minMinutes === maxMinutes ? `${maxMinutes} min` : `${minMinutes}–${maxMinutes} min`
 
 export function methodReason(region: Region, reason: MethodReason): string {
   switch (reason) {
@@ -195,9 +265,9 @@ export function lanceErrorText(region: Region, error: LanceError): string {
   }
 }
 
-type Poured = Extract<Mix, { kind: 'pour' }>
+type PouredMix = Extract<Mix, { kind: 'pour' }>
 
-const VESSEL: Record<Poured['vessel']['kind'], string> = {
+const VESSEL: Record<PouredMix['vessel']['kind'], string> = {
   lance: 'lance bottle',
   bucket: 'bucket',
   spray: 'spray bottle',
@@ -218,7 +288,7 @@ export function waterText(region: Region, ml: number): string {
 const CAPFULS_BELOW = 10
 
 /** In what strength, into which vessel, and how many capfuls where that is fewer than ten. */
-export function mixText(region: Region, { ratio, vessel, capfuls }: Poured): string {
+export function mixText(region: Region, { ratio, vessel, capfuls }: PouredMix): string {
   const strength =
     ratio.kind === 'parts'
       ? `1:${number(region, ratio.water)}`

@@ -25,7 +25,8 @@ export default async function WashPage({ params }: { params: Promise<{ id: strin
       title={`${vehicle.plate}, ${vehicle.make} ${vehicle.model}`}
       wash={floor.shop.setup.wash}
       stored={await loadWash(db, id)}
-      {...(await washedCar(db, entry.job))}
+      supplies={floor.shop.setup.supplies}
+      car={await washedCar(db, entry.job, floor.shop)}
       airC={Math.round(air?.airC ?? MILD_C)}
     />
   )
