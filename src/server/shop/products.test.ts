@@ -50,6 +50,6 @@ test('two products of one name, and one a package needs, are refused at their fi
   const retired = catalogue.map((each, at) => (at === used ? { ...each, retired: true } : each))
   expect(await keep({ catalogue: retired })).toMatchObject({
     ok: false,
-    field: `catalogue.${used}.retired` },
+    field: `catalogue.${used}.retired`,
   })
 })
