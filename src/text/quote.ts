@@ -131,7 +131,20 @@ export function lineText(region: Region, line: PriceLine): string {
     case 'consumables':
       return words.consumables
     case 'extra':
-      return `${extraTitle(region, line.extra)}${line.count > 1 ? ` × ${line.count}` : ''}, ${duration(region, line.minutes)}`
+      return [
+        extraTitle(region, line.extra),
+        ...(line.pieces
+          ? [
+              ` (${list(
+                region,
+                line.pieces.map((id) => placeName(region, id)),
+              )})`,
+            ]
+          : line.count > 1
+            ? [` × ${line.count}`]
+            : []),
+        `, ${duration(region, line.minutes)}`,
+      ].join('')
     case 'vendor':
       return words.by(tradeTitle(region, line.trade), line.name)
     case 'discount':

@@ -62,7 +62,10 @@ export function worklist(
   const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
   const role = ROLE[operation.kind]
   if (!role)
-    return operation.kind === 'layer' || operation.kind === 'wipe'
+    // An extra that names its panels is ticked there, where the photographs of the panel are.
+    return operation.kind === 'layer' ||
+      operation.kind === 'wipe' ||
+      (operation.kind === 'extra' && operation.panels)
       ? { tasks: panels.map((panel) => ({ panel: panel.id, sections: 1 })), recipes: [] }
       : { tasks: [], recipes: [] }
   const recipes = new Map<string, MachineRecipe>()

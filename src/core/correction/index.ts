@@ -78,6 +78,7 @@ export { atPace, machineKey, type Pace, paceFor } from './pace'
 export { roleAt, withRoles } from './roles'
 export { LEAVE, SEEDED_METHODS, seededMethod } from './seeded'
 export { minutesOfSetUps, type SetUp, setUpsOf } from './set-ups'
+export { type SpotWork, spotWork } from './spot-work'
 export { methodMinutes, passSeconds, type StepMinutes, stepMinutes } from './time'
 export {
   type Locks,

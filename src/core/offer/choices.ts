@@ -17,8 +17,11 @@ export const choicesSchema = z.strictObject({
         .int({ error: ask('count-of-extra') })
         .min(0, ask('count-below-nothing'))
         .max(40, ask('count-too-large')),
+      pieces: z.array(z.string().max(80)).max(40).optional(),
     }),
   ),
+  /** Called in beside those the package brings. */
+  vendors: z.array(z.string().max(80)).max(20).optional(),
   terms: termsSchema,
 })
 export type Choices = z.infer<typeof choicesSchema>
@@ -27,11 +30,14 @@ export type Choices = z.infer<typeof choicesSchema>
 export function chosenOffer(
   packages: readonly PackageTemplate[],
   input: OfferInput,
-  { packageKey, processes, extras, terms }: Choices,
+  { packageKey, processes, extras: chosen, vendors, terms }: Choices,
 ): Offer | undefined {
   const template = packages.find(({ key }) => key === packageKey)
   if (!template) return undefined
-  if (!processes) return makeOffer(template, input, { extras, terms })
+  const extras = chosen.map(({ pieces, ...extra }) => ({ ...extra, ...(pieces ? { pieces } : {}) }))
+  if (!processes) return makeOffer(template, input, { extras, ...(vendors ? { vendors } : {}), terms })
   const correction = planAsChosen(input.judgement.panels, freeSettings(template, input), processes)
-  return correction && offerWith(template, input, correction, { extras, terms })
+  return (
+    correction && offerWith(template, input, correction, { extras, ...(vendors ? { vendors } : {}), terms })
+  )
 }

@@ -1,4 +1,4 @@
-import type { CorrectionPlan, ForbidId, PanelChoice } from '../correction'
+import type { CorrectionPlan, ForbidId, PanelChoice, SpotWork } from '../correction'
 import { depthScaleUm, type Mends, type OnPanels } from '../survey'
 import type { PaintSystem } from '../vehicle'
 import { mendedBy } from './mends'
@@ -33,6 +33,8 @@ export const REMAINING_CODES = [
   'edge-taped',
   'fresh-uncoated',
   'prep-skipped',
+  'spot-reduced',
+  'spot-refused',
   'chips',
   'chips-touched-up',
   'nail',
@@ -152,8 +154,10 @@ const couldNotSpare = ({ option, forbidden }: PanelChoice) =>
 function remaining(
   panels: readonly PanelChoice[],
   mends: Mends,
-  { layers, freshPanels }: Pick<Offer, 'layers' | 'freshPanels'>,
+  { layers, freshPanels, spots }: Pick<Offer, 'layers' | 'freshPanels' | 'spots'>,
 ): Expectation[] {
+  const spotIs = (verdict: SpotWork['verdict']) => (choice: PanelChoice) =>
+    spots.some((spot) => spot.panel === choice.judged.panel.id && spot.verdict === verdict)
   const kinds = [
     ['improved-only', heldBack],
     ['softened-only', meetsDepth],
@@ -163,6 +167,8 @@ function remaining(
       ({ judged }: PanelChoice) => layers.length > 0 && freshPanels.includes(judged.panel.id),
     ],
     ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],
+    ['spot-reduced', spotIs('reduced')],
+    ['spot-refused', spotIs('refused')],
     [mends('chips') ? 'chips-touched-up' : 'chips', isMarked('chips')],
     ['nail', isMarked('nail')],
   ] as const
@@ -184,9 +190,10 @@ export function expectationOf({
   vendors,
   inspected,
   freshPanels,
+  spots,
 }: Pick<
   Offer,
-  'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected' | 'freshPanels'
+  'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected' | 'freshPanels' | 'spots'
 >): Expectation[] {
   const mends = mendedBy({
     extras: extras.map(({ key }) => key),
@@ -197,7 +204,7 @@ export function expectationOf({
     inspected ? resultOf(correction) : { kind: 'result', code: 'not-inspected' },
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
     ...leftLines(correction),
-    ...remaining(correction.panels, mends, { layers, freshPanels }),
+    ...remaining(correction.panels, mends, { layers, freshPanels, spots }),
     ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
     ...(layers.length > 0 ? [{ kind: 'protection', code: 'coating', lifeMonths } as const] : []),
   ]

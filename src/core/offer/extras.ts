@@ -1,6 +1,7 @@
-import type { PlaceDefect, VehicleJudgement } from '../survey'
-import { type Place, placesOf, type Shape } from '../vehicle'
+import type { Defect, PlaceDefect, VehicleJudgement } from '../survey'
+import { type EarlierTreatment, type Place, placesOf, type Shape } from '../vehicle'
 import type { Skill } from './skill'
+import type { Trade } from './vendor'
 
 /** What is sold beside a package: by the panel, by the piece, or once for the car. */
 export const EXTRA_KEYS = [
@@ -8,6 +9,10 @@ export const EXTRA_KEYS = [
   'touch-up',
   'headlamps',
   'glass-polish',
+  'trim',
+  'chrome',
+  'film-off',
+  'strip-coating',
   'wheels-off',
   'soft-top',
   'engine-bay',
@@ -15,13 +20,14 @@ export const EXTRA_KEYS = [
 ] as const
 export type ExtraKey = (typeof EXTRA_KEYS)[number]
 
-export type ChosenExtra = { key: ExtraKey; count: number }
+/** How many of an extra, and on which panels or places where that is known. */
+export type ChosenExtra = { key: ExtraKey; count: number; pieces?: readonly string[] }
 
 export type ExtraStage = 'wet' | 'before' | 'last'
 
 type ExtraModel = {
   /** What one of it is. */
-  unit: 'panel' | 'lamp' | 'pane' | 'car'
+  unit: 'panel' | 'lamp' | 'pane' | 'piece' | 'car'
   /** Minutes for one, on a middle-sized car (mem). */
   minutesEach: number
   skill: Skill
@@ -30,6 +36,8 @@ type ExtraModel = {
    * when the paint has dried.
    */
   stage: ExtraStage
+  /** It must have dried so long before anything is polished over it, minutes. */
+  dryMinutes?: number
 }
 
 export const EXTRA: Record<ExtraKey, ExtraModel> = {
@@ -44,6 +52,8 @@ export const EXTRA: Record<ExtraKey, ExtraModel> = {
     minutesEach: 30,
     skill: 'correct',
     stage: 'before',
+    // Touch-up paint that is polished too soon comes out again (mem).
+    dryMinutes: 180,
   },
   headlamps: {
     unit: 'lamp',
@@ -54,6 +64,31 @@ export const EXTRA: Record<ExtraKey, ExtraModel> = {
   'glass-polish': {
     unit: 'pane',
     minutesEach: 35,
+    skill: 'correct',
+    stage: 'before',
+  },
+  trim: {
+    unit: 'piece',
+    minutesEach: 25,
+    skill: 'prep',
+    stage: 'before',
+  },
+  chrome: {
+    unit: 'piece',
+    minutesEach: 30,
+    skill: 'prep',
+    stage: 'before',
+  },
+  // Warmed, drawn off and its adhesive washed away.
+  'film-off': {
+    unit: 'panel',
+    minutesEach: 60,
+    skill: 'prep',
+    stage: 'wet',
+  },
+  'strip-coating': {
+    unit: 'car',
+    minutesEach: 150,
     skill: 'correct',
     stage: 'before',
   },
@@ -93,33 +128,68 @@ export type ExtraProposal = ChosenExtra & { where: string[] }
 
 type Seen = {
   judgement: Pick<VehicleJudgement, 'panels'>
+  /** What was done to the paint before, as told. */
+  treatments?: readonly EarlierTreatment[]
   places: readonly { place: Place; defects: readonly PlaceDefect[] }[]
 }
 
-function panelsWhere({ judgement }: Seen, holds: (kind: string, catchesNail: boolean) => boolean): string[] {
+function panelsWhere({ judgement }: Seen, holds: (defect: Defect) => boolean): string[] {
   return judgement.panels
-    .filter(({ condition }) => condition.costs.some(({ defect }) => holds(defect.kind, defect.catchesNail)))
+    .filter(({ condition }) => condition.costs.some(({ defect }) => holds(defect)))
     .map(({ panel }) => panel.id)
 }
 
-function placesWhere({ places }: Seen, kinds: readonly PlaceDefect['kind'][]): string[] {
+function placesWhere(
+  { places }: Seen,
+  kinds: readonly PlaceDefect['kind'][],
+  on?: Place['surface'],
+): string[] {
   return places
+    .filter(({ place }) => on === undefined || place.surface === on)
     .filter(({ defects }) => defects.some(({ kind }) => kinds.includes(kind)))
     .map(({ place }) => place.id)
 }
 
 /** What was seen on the walk-round that a package does not mend but an extra does. */
 export function proposeExtras(seen: Seen): ExtraProposal[] {
+  const told = (kind: EarlierTreatment['kind']) =>
+    seen.treatments?.some((treatment) => treatment.kind === kind)
+  const filmed = seen.judgement.panels.filter(({ finding }) => finding.kind === 'film')
   const found: [ExtraKey, string[]][] = [
-    ['spot-work', panelsWhere(seen, (kind, nail) => kind === 'scratches' && !nail)],
-    ['touch-up', panelsWhere(seen, (kind, nail) => kind === 'chips' || nail)],
+    ['spot-work', panelsWhere(seen, ({ kind, catchesNail }) => kind === 'scratches' && !catchesNail)],
+    ['touch-up', panelsWhere(seen, ({ kind, catchesNail }) => kind === 'chips' || catchesNail)],
     ['headlamps', placesWhere(seen, ['cloudy'])],
     ['glass-polish', placesWhere(seen, ['glass-spots', 'glass-scratches'])],
+    ['trim', placesWhere(seen, ['faded', 'worn'], 'trim')],
+    ['film-off', filmed.map(({ panel }) => panel.id)],
     ['interior', placesWhere(seen, ['stained', 'odour'])],
   ]
-  return found
-    .filter(([, where]) => where.length > 0)
-    .map(([key, where]) => ({ key, count: EXTRA[key].unit === 'car' ? 1 : where.length, where }))
+  return [
+    ...found
+      .filter(([, where]) => where.length > 0)
+      .map(([key, where]) => ({ key, count: EXTRA[key].unit === 'car' ? 1 : where.length, where })),
+    ...(told('coating') ? [{ key: 'strip-coating' as const, count: 1, where: [] }] : []),
+  ]
+}
+
+/** Somebody from outside whom this very car asks for, and the panels or places that do; none where it is the customer’s wish. */
+export type TradeProposal = { trade: Trade; where: string[] }
+
+const WISHES_FILM = /\b(film|folie)\b/i
+
+/** What was seen or wished that this shop does not do itself. */
+export function proposeTrades(seen: Seen, wishes: string): TradeProposal[] {
+  const found: [Trade, string[]][] = [
+    ['dents', panelsWhere(seen, ({ kind }) => kind === 'dents')],
+    ['paint', panelsWhere(seen, ({ kind }) => kind === 'clear-failure')],
+    ['wheels', placesWhere(seen, ['kerbed', 'corroded'])],
+    ['glass', placesWhere(seen, ['glass-chip', 'glass-crack'])],
+    ['upholstery', placesWhere(seen, ['torn'])],
+  ]
+  return [
+    ...found.filter(([, where]) => where.length > 0).map(([trade, where]) => ({ trade, where })),
+    ...(WISHES_FILM.test(wishes) ? [{ trade: 'film' as const, where: [] }] : []),
+  ]
 }
 
 /** How many of an extra a package that includes it means for this car; 0 where there is nothing to do. */
@@ -132,6 +202,12 @@ export function includedCount(key: ExtraKey, proposals: readonly ExtraProposal[]
 export function mergeExtras(included: readonly ChosenExtra[], chosen: readonly ChosenExtra[]): ChosenExtra[] {
   return EXTRA_KEYS.flatMap((key) => {
     const of = chosen.find((extra) => extra.key === key) ?? included.find((extra) => extra.key === key)
-    return of && of.count > 0 ? [{ key, count: of.count }] : []
+    return of && of.count > 0 ? [of] : []
   })
+}
+
+/** On which panels or places: as chosen, else where it was seen, as far as the count goes. */
+export function piecesOf({ key, count, pieces }: ChosenExtra, proposals: readonly ExtraProposal[]): string[] {
+  if (EXTRA[key].unit === 'car') return []
+  return (pieces ?? proposals.find((proposal) => proposal.key === key)?.where ?? []).slice(0, count)
 }

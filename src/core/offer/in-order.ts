@@ -1,4 +1,5 @@
 import type { Product } from '../coating'
+import { EXTRA } from './extras'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
@@ -25,6 +26,35 @@ function linkBetween(
   return link
 }
 
+const AT_THE_MACHINE: readonly PlannedOperation['kind'][] = [
+  'cut',
+  'refine',
+  'polish',
+  'wipe',
+  'layer',
+  'finish',
+]
+
+/** What has to dry, and the first work that goes over it. */
+function dryingLinks(operations: readonly PlannedOperation[]): JobLink[] {
+  return operations.flatMap((from, at) => {
+    const min = from.extra && EXTRA[from.extra].dryMinutes
+    const over = operations.slice(at + 1).find(({ kind }) => AT_THE_MACHINE.includes(kind))
+    return min && over ? [{ from: from.id, to: over.id, min }] : []
+  })
+}
+
+/** The same link twice is the stricter one. */
+function tightened(links: readonly JobLink[]): JobLink[] {
+  const kept: JobLink[] = []
+  for (const link of links) {
+    const at = kept.findIndex(({ from, to }) => from === link.from && to === link.to)
+    if (at < 0) kept.push(link)
+    else kept[at] = { ...kept[at]!, min: Math.max(kept[at]!.min, link.min) }
+  }
+  return kept
+}
+
 /** Operations one after another: all up to the wash in the wash bay, all others in one studio. */
 export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
@@ -33,7 +63,7 @@ export function inOrder(operations: PlannedOperation[], layers: readonly Product
   const dry = operations.findIndex(({ kind }) => kind === 'wash') + 1
   return {
     operations,
-    links,
+    links: tightened([...links, ...dryingLinks(operations)]),
     stays: [
       { id: 'wet', kind: 'wash', operations: ids.slice(0, dry) },
       { id: 'dry', kind: 'studio', operations: ids.slice(dry) },

@@ -21,7 +21,10 @@ export {
   extraApplies,
   includedCount,
   mergeExtras,
+  piecesOf,
   proposeExtras,
+  proposeTrades,
+  type TradeProposal,
 } from './extras'
 export {
   type JobLink,

@@ -15,6 +15,8 @@ import {
   type Pace,
   type PaintKnowledge,
   planCorrection,
+  type SpotWork,
+  spotWork,
 } from '../correction'
 import type { PanelJudgement, VehicleJudgement } from '../survey'
 import { daysBetween, type LocalDay } from '../time'
@@ -26,7 +28,15 @@ import {
   paintedAreaM2,
   type Shape,
 } from '../vehicle'
-import { type ChosenExtra, type ExtraProposal, extraApplies, includedCount, mergeExtras } from './extras'
+import {
+  type ChosenExtra,
+  type ExtraProposal,
+  extraApplies,
+  includedCount,
+  mergeExtras,
+  piecesOf,
+  type TradeProposal,
+} from './extras'
 import type { JobPlan } from './job-plan'
 import { planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
@@ -46,6 +56,8 @@ export type Offer = {
   layers: Product[]
   surfaces: SurfaceCoat[]
   extras: ChosenExtra[]
+  /** Deep marks that are brought down beyond the polish, or cannot be. */
+  spots: SpotWork[]
   vendors: Vendor[]
   /** Every coat with its millilitres, and the bottles to open. */
   coats: CoatStep[]
@@ -78,6 +90,8 @@ export type OfferInput = {
   judgement: VehicleJudgement
   /** Extras the walk-round asks for. */
   proposals: readonly ExtraProposal[]
+  /** Trades it asks for that this shop does not do itself. */
+  trades?: readonly TradeProposal[]
   catalogue: readonly Product[]
   vendors: readonly Vendor[]
   rates: Rates
@@ -97,6 +111,8 @@ export type OfferInput = {
 /** What is chosen for one customer over what the package brings. */
 export type OfferChoices = {
   extras?: readonly ChosenExtra[]
+  /** Called in beside those the package brings. */
+  vendors?: readonly string[]
   terms?: Pick<Terms, 'discountPercent' | 'depositPercent'>
 }
 
@@ -156,7 +172,7 @@ export function offerWith(
   template: PackageTemplate,
   input: OfferInput,
   correction: CorrectionPlan,
-  { extras: chosen = [], terms = NO_TERMS }: OfferChoices = {},
+  { extras: chosen = [], vendors: calledIn = [], terms = NO_TERMS }: OfferChoices = {},
 ): Offer {
   const { shape, catalogue } = input
   const freshPanels = input.judgement.panels.filter((judged) => isFresh(judged, input.today))
@@ -169,9 +185,16 @@ export function offerWith(
     surface,
     product: named(catalogue, productId, template),
   }))
-  const vendors = template.vendors.map((id) => named(input.vendors, id, template))
+  const vendors = [
+    ...template.vendors.map((id) => named(input.vendors, id, template)),
+    ...input.vendors.filter(({ id }) => calledIn.includes(id) && !template.vendors.includes(id)),
+  ]
   const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
-  const extras = mergeExtras(included, chosen).filter(({ key }) => extraApplies(key, shape))
+  const { extras, spots } = withSpots(
+    mergeExtras(included, chosen).filter(({ key }) => extraApplies(key, shape)),
+    input,
+    correction,
+  )
   const plan = planOperations({
     areaM2: areaOf(input.judgement.panels),
     correction,
@@ -194,6 +217,7 @@ export function offerWith(
     layers,
     surfaces,
     extras,
+    spots,
     vendors,
     coats,
     bottles,
@@ -215,6 +239,28 @@ export function offerWith(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,
     ),
   }
+}
+
+/** Extras with the pieces they are done to; spot work only where the paint can spare it. */
+function withSpots(
+  chosen: readonly ChosenExtra[],
+  { proposals }: OfferInput,
+  correction: CorrectionPlan,
+): { extras: ChosenExtra[]; spots: SpotWork[] } {
+  const spots: SpotWork[] = []
+  const extras = chosen.flatMap((extra): ChosenExtra[] => {
+    const pieces = piecesOf(extra, proposals)
+    if (extra.key !== 'spot-work') return [{ ...extra, ...(pieces.length > 0 ? { pieces } : {}) }]
+    const worked = pieces.filter((id) => {
+      const choice = correction.panels.find(({ judged }) => judged.panel.id === id)
+      const spot = choice && spotWork(choice.judged, choice.option)
+      if (spot) spots.push(spot)
+      return spot?.verdict !== 'refused'
+    })
+    const count = extra.count - (pieces.length - worked.length)
+    return count > 0 ? [{ ...extra, count, ...(worked.length > 0 ? { pieces: worked } : {}) }] : []
+  })
+  return { extras, spots }
 }
 
 /** Sprayed so shortly before that it still gives off solvent. */

@@ -71,17 +71,25 @@ function allInOneOperations(work: typeof attended, areaM2: number): PlannedOpera
   ]
 }
 
-const extraOperation = (work: typeof attended, { key, count }: ChosenExtra): PlannedOperation => ({
-  ...work(
-    `extra-${key}`,
-    'extra',
-    { code: 'extra', extra: key, count },
-    EXTRA[key].minutesEach * count,
-    EXTRA[key].skill,
-    'pausable',
-  ),
-  extra: key,
-})
+/** Extras that are done to panels of the drawing, and ticked there. */
+const onPanels = ({ key, pieces = [] }: ChosenExtra) =>
+  EXTRA[key].unit === 'panel' && pieces.length > 0 ? { panels: [...pieces] } : {}
+
+function extraOperation(work: typeof attended, chosen: ChosenExtra): PlannedOperation {
+  const { key, count, pieces = [] } = chosen
+  const { minutesEach, skill } = EXTRA[key]
+  const title: StepName = {
+    code: 'extra',
+    extra: key,
+    count,
+    ...(pieces.length > 0 ? { pieces: [...pieces] } : {}),
+  }
+  return {
+    ...work(`extra-${key}`, 'extra', title, minutesEach * count, skill, 'pausable'),
+    extra: key,
+    ...onPanels(chosen),
+  }
+}
 
 const vendorOperation = (vendor: Vendor): PlannedOperation => ({
   id: toOperationId(`vendor-${vendor.id}`),
@@ -193,7 +201,11 @@ function preparation(
 }
 
 const extrasAt = (work: typeof attended, { extras = [] }: WorkOrder, stage: ExtraStage) =>
-  extras.filter(({ key }) => EXTRA[key].stage === stage).map((extra) => extraOperation(work, extra))
+  extras
+    .filter(({ key }) => EXTRA[key].stage === stage)
+    // What has to dry comes first: other work fills its wait.
+    .toSorted((a, b) => (EXTRA[b.key].dryMinutes ?? 0) - (EXTRA[a.key].dryMinutes ?? 0))
+    .map((extra) => extraOperation(work, extra))
 const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
   vendors.filter((vendor) => vendor.stage === stage).map(vendorOperation)
 

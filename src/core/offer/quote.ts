@@ -24,7 +24,14 @@ import type { Trade, Vendor } from './vendor'
 export type PriceLine =
   | { kind: 'labour'; skill: Skill; minutes: number; operations: string[]; cents: number }
   | { kind: 'product'; productId: ProductId; name: string; ml: number; cents: number }
-  | { kind: 'extra'; extra: ExtraKey; count: number; minutes: number; cents: number }
+  | {
+      kind: 'extra'
+      extra: ExtraKey
+      count: number
+      pieces?: readonly string[]
+      minutes: number
+      cents: number
+    }
   | { kind: 'vendor'; vendorId: string; name: string; trade: Trade; cents: number }
   | { kind: 'consumables'; cents: number }
   /** Below 0. */
@@ -153,7 +160,7 @@ function productLines(coats: readonly CoatStep[]): PriceLine[] {
 }
 
 function extraLines(plan: JobPlan, extras: readonly ChosenExtra[], rates: Rates): PriceLine[] {
-  return extras.map(({ key, count }) => {
+  return extras.map(({ key, count, pieces }) => {
     const minutes = minutesOf(plan.operations.filter(({ extra }) => extra === key))
     const labour = (minutes * rates.centsPerHour[EXTRA[key].skill]) / 60
     const materials = (rates.extraMaterialsCents[key] ?? 0) * count
@@ -161,6 +168,7 @@ function extraLines(plan: JobPlan, extras: readonly ChosenExtra[], rates: Rates)
       kind: 'extra',
       extra: key,
       count,
+      ...(pieces && pieces.length > 0 ? { pieces } : {}),
       minutes,
       cents: cents(labour + materials),
     }

@@ -20,6 +20,7 @@ export function shortSummary({ price, coats, polished = [], work }: ShortTold): 
     layers: [],
     processes: Object.fromEntries(polished.map(({ id, process }) => [id, process])),
     works: work ? [work] : [],
+    spots: [],
     left: [],
     priceLines: price.lines,
     netCents: price.netCents,

@@ -27,7 +27,13 @@ export type PlainStep = (typeof PLAIN_STEPS)[number]
 
 const firstNames = z.discriminatedUnion('code', [
   z.object({ code: z.enum(PLAIN_STEPS) }),
-  z.object({ code: z.literal('extra'), extra: z.enum(EXTRA_KEYS), count: z.int() }),
+  z.object({
+    code: z.literal('extra'),
+    extra: z.enum(EXTRA_KEYS),
+    count: z.int(),
+    /** Panels or places it is done to, where they are known. */
+    pieces: z.array(z.string()).optional(),
+  }),
   z.object({ code: z.literal('vendor'), trade: z.enum(TRADES), name: z.string() }),
   z.object({ code: z.literal('surface'), surface: z.enum(OTHER_SURFACES), product: z.string() }),
   z.object({ code: z.literal('layer'), layer: z.int(), product: z.string() }),

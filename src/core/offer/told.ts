@@ -1,6 +1,14 @@
 import { z } from 'zod'
 import { OTHER_SURFACES, SURFACES } from '../coating'
-import { CARES, keptMethod, methodIn, SEEDED_METHODS, type Worked, worked } from '../correction'
+import {
+  CARES,
+  keptMethod,
+  methodIn,
+  SEEDED_METHODS,
+  type SpotWork,
+  type Worked,
+  worked,
+} from '../correction'
 import { toOperationId, toProductId } from '../ids'
 import { type Expectation, expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
@@ -81,6 +89,8 @@ export const summarySchema = z.object({
     .array(z.object({ surface: z.enum(SURFACES), layer: z.int(), product: z.string(), ml: z.number() }))
     .default([]),
   expectation: z.array(z.custom<Expectation | FormerlyTold>()).default([]),
+  /** Deep marks brought down beyond the polish, and what that takes. */
+  spots: z.array(z.custom<SpotWork>()).default([]),
   machineMinutes: z.int().optional(),
   /** How the shop's own hands went against the table when this was worked out. */
   pace: z.record(z.string(), z.number()).default({}),
@@ -162,6 +172,7 @@ export function summaryOf(offer: Offer): Summary {
       ml,
     })),
     expectation: expectationOf(offer),
+    spots: offer.spots,
     machineMinutes: offer.machineMinutes,
     pace: { ...offer.pace },
   }

@@ -71,12 +71,14 @@ export {
   type VehicleJudgement,
 } from './judge'
 export {
+  isSpotWork,
   NOTHING_TAKEN,
   REMOVAL_SOURCES,
   type Removal,
   type RemovalSource,
   readWitnesses,
   removalsOfVisit,
+  spotRemovals,
   type Taken,
   takenByPanel,
   takenForSure,

@@ -88,6 +88,29 @@ export function removalsOfVisit({
   })
 }
 
+/** Where a deep mark was brought down beyond the polish; what a note says of such an entry. */
+const SPOT_WORK = coded('removal', 'spot-work', {})
+export const isSpotWork = (note: string) => note === SPOT_WORK
+
+/**
+ * What spot work took: its own entries, since the gauge reads the field and not the mark. The panel’s budget is what its thinnest
+ * place can spare, so they count for the panel.
+ */
+export const spotRemovals = (
+  spots: readonly { panel: string; takesUm: number }[],
+  day: LocalDay,
+): Removal[] =>
+  spots
+    .filter(({ takesUm }) => takesUm > 0)
+    .map(({ panel, takesUm }) => ({
+      panel,
+      day,
+      removedUm: takesUm,
+      uncertaintyUm: takesUm * WORKED_OUT_UNCERTAINTY,
+      source: 'worked-out',
+      note: SPOT_WORK,
+    }))
+
 /** What gauge and table said each by itself, µm, where a note holds it. */
 export const readWitnesses = (note: string) =>
   readCoded('witnesses', note)?.facts as { gauge: Witness; table: Witness } | undefined

@@ -10,6 +10,7 @@ import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 import { Breaches } from '../plan/breaches'
+import { CalledIn } from './called-in'
 import { quoteDraftKey } from './draft-key'
 import { ExtraCounts } from './extra-counts'
 import type { Draft } from './use-draft'
@@ -81,8 +82,17 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       <ExtraCounts
         shape={input.shape}
         counts={draft.counts}
+        piecesOf={draft.piecesOf}
         proposals={input.proposals}
+        onPieces={(key, pieces, count) => edit(() => draft.choosePieces(key, pieces, count))}
         onChange={(key, count) => edit(() => draft.count(key, count))}
+      />
+      <CalledIn
+        vendors={setup.vendors}
+        included={setup.packages.find(({ key }) => key === draft.packageKey)?.vendors ?? []}
+        called={draft.vendors}
+        proposals={input.trades ?? []}
+        onChange={(id, isCalled) => edit(() => draft.callIn(id, isCalled))}
       />
       <div className="grid grid-cols-3 gap-3">
         {text('discount', 'Discount, %', 'discountPercent')}

@@ -11,6 +11,7 @@ import {
   type ExtraKey,
   includedCount,
   type OfferInput,
+  piecesOf,
 } from '@/core/offer'
 import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
@@ -36,6 +37,10 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
   const [counts, setCounts] = useState<Partial<Record<ExtraKey, number>>>(
     Object.fromEntries(begin.choices.extras.map(({ key, count }) => [key, count])),
   )
+  const [pieces, setPieces] = useState<Partial<Record<ExtraKey, readonly string[]>>>(
+    Object.fromEntries(begin.choices.extras.map(({ key, pieces: chosen }) => [key, chosen])),
+  )
+  const [vendors, setVendors] = useState<readonly string[]>(begin.choices.vendors ?? [])
   const [typed, setTyped] = useState<TypedTerms>({
     discount: String(begin.choices.terms.discountPercent),
     deposit: String(begin.choices.terms.depositPercent),
@@ -58,16 +63,21 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
   const template = setup.packages.find(({ key }) => key === packageKey) ?? setup.packages[0]!
   const extras = useMemo(
     () =>
-      EXTRA_KEYS.map((key) => ({
-        key,
-        count: counts[key] ?? (template.extras.includes(key) ? includedCount(key, input.proposals) : 0),
-      })),
-    [counts, template, input.proposals],
+      EXTRA_KEYS.map((key) => {
+        const count = counts[key] ?? (template.extras.includes(key) ? includedCount(key, input.proposals) : 0)
+        const chosen = piecesOf(
+          { key, count, ...(pieces[key] ? { pieces: pieces[key] } : {}) },
+          input.proposals,
+        )
+        return { key, count, ...(chosen.length > 0 ? { pieces: chosen } : {}) }
+      }),
+    [counts, pieces, template, input.proposals],
   )
   const wanted = {
     packageKey,
     ...(processes ? { processes } : {}),
     extras,
+    vendors,
     terms: {
       discountPercent: numberOf(typed.discount),
       depositPercent: numberOf(typed.deposit),
@@ -79,6 +89,8 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     packageKey,
     processes,
     typed,
+    piecesOf: (key: ExtraKey): readonly string[] => extras.find((each) => each.key === key)?.pieces ?? [],
+    vendors,
     counts: Object.fromEntries(extras.map(({ key, count }) => [key, count])) as Record<ExtraKey, number>,
     /** What is wrong with it, in words, and with which field. */
     issue: checked.success ? undefined : issueOf(checked.error, setup.region),
@@ -91,6 +103,15 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     },
     forgetProcesses: () => setProcesses(undefined),
     count: (key: ExtraKey, count: number) => setCounts({ ...counts, [key]: count }),
+    /** Does an extra to these pieces, and to as many besides as it was. */
+    choosePieces: (key: ExtraKey, chosen: readonly string[], count: number) => {
+      setPieces({ ...pieces, [key]: chosen })
+      setCounts({ ...counts, [key]: count })
+    },
+    callIn: (id: string, isCalled: boolean) => {
+      const others = vendors.filter((each) => each !== id)
+      setVendors(isCalled ? [...others, id] : others)
+    },
     type: (change: Partial<TypedTerms>) => setTyped({ ...typed, ...change }),
   }
 }

@@ -164,7 +164,7 @@ describe('the ledger', () => {
       marked: ['bonnet'],
     }
     const processes = { bonnet: 'two-step', roof: 'two-step', tailgate: 'leave' } as const
-    const removals = removalsOf(job, { processes, panels: [] }, survey, TODAY)
+    const removals = removalsOf(job, { processes, panels: [], spots: [] }, survey, TODAY)
     expect(removals.map(({ panel, source }) => [panel, source])).toEqual([
       ['bonnet', 'measured'],
       ['roof', 'worked-out'],

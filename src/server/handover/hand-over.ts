@@ -5,7 +5,13 @@ import { HARDNESS_GIVE, methodIn, type PanelWay, removalUm, SEEDED_METHODS, work
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { Summary } from '@/core/offer'
-import { countedReadings, type Removal, removalsOfVisit, type SurveyRecord } from '@/core/survey'
+import {
+  countedReadings,
+  type Removal,
+  removalsOfVisit,
+  type SurveyRecord,
+  spotRemovals,
+} from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import type { Hardness } from '@/core/vehicle'
 import { refreshCareDates } from '../aftercare/care-dates'
@@ -38,17 +44,20 @@ export function agreedCut(
 
 export function removalsOf(
   job: Job,
-  told: Pick<Summary, 'panels' | 'processes'>,
+  told: Pick<Summary, 'panels' | 'processes' | 'spots'>,
   survey: Pick<SurveyRecord, 'before' | 'after' | 'marked'>,
   day: Removal['day'],
 ): Removal[] {
-  return removalsOfVisit({
-    beforeUm: countedReadings(survey.before),
-    afterUm: countedReadings(survey.after),
-    byProcessUm: agreedCut(told, job.vehicle.hardness),
-    sameSpots: survey.marked,
-    day,
-  })
+  return [
+    ...removalsOfVisit({
+      beforeUm: countedReadings(survey.before),
+      afterUm: countedReadings(survey.after),
+      byProcessUm: agreedCut(told, job.vehicle.hardness),
+      sameSpots: survey.marked,
+      day,
+    }),
+    ...spotRemovals(told.spots, day),
+  ]
 }
 
 /** What was agreed for each panel, with the processes that were changed at the car in their place. */

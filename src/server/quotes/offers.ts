@@ -2,7 +2,14 @@ import type { Knex } from 'knex'
 import { offered } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job, LiveJob } from '@/core/job'
-import { type JobPlan, makeOffer, type OfferInput, type PackageTemplate, proposeExtras } from '@/core/offer'
+import {
+  type JobPlan,
+  makeOffer,
+  type OfferInput,
+  type PackageTemplate,
+  proposeExtras,
+  proposeTrades,
+} from '@/core/offer'
 import {
   calendarNow,
   collectionTime,
@@ -57,7 +64,8 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       treatments,
       year: Number(dayIn(shop.setup.region.timezone, job.arriveAt).slice(0, 4)),
       judgement,
-      proposals: proposeExtras({ judgement, places }),
+      proposals: proposeExtras({ judgement, places, treatments }),
+      trades: proposeTrades({ judgement, places }, job.wishes),
       catalogue: shop.catalogue,
       vendors: shop.setup.vendors,
       rates: shop.setup.rates,

@@ -80,6 +80,10 @@ export const expectationInGerman: ExpectationWords = {
       `${panelsAhead(region, at)}: Der Lack ist keine 30 Tage alt und noch weich. Er wird höchstens sanft poliert und erst später beschichtet.`,
     'prep-skipped': (at, region) =>
       `${panelsAhead(region, at)}: Der Lack ist selbst für die leichte Politur unter der Beschichtung zu dünn. Er wird so beschichtet, wie er ist.`,
+    'spot-reduced': (at, region) =>
+      `${panelsAhead(region, at)}: Die Nacharbeit mildert die tiefste Spur; mehr gibt der Lack dort nicht her.`,
+    'spot-refused': (at, region) =>
+      `${panelsAhead(region, at)}: Keine punktuelle Nacharbeit, der Lack gibt sie nicht her. Die Spur bleibt.`,
     chips: (at, region) =>
       `${panelsAhead(region, at)}: Steinschläge bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
     'chips-touched-up': (at, region) =>

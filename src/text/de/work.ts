@@ -60,6 +60,19 @@ export const workInGerman: WorkWords = {
       name: 'Glaspolitur',
       means: 'Kalkflecken und leichte Wischerkratzer auspoliert.',
     },
+    trim: {
+      name: 'Kunststoffaufbereitung',
+      means: 'Verblasste Kunststoffe gereinigt, aufgefrischt und geschützt.',
+    },
+    chrome: { name: 'Chrompolitur', means: 'Chrom gereinigt und von Hand poliert; Narben bleiben.' },
+    'film-off': {
+      name: 'alte Folie entfernt',
+      means: 'Erwärmt, Teil für Teil abgezogen, Kleber entfernt. Der Farbton darunter kann abweichen.',
+    },
+    'strip-coating': {
+      name: 'alte Beschichtung entfernt',
+      means: 'Nach Vorgabe ihres Herstellers entfernt, bevor Neues daraufkommt.',
+    },
     'wheels-off': {
       name: 'Räder demontiert',
       means: 'Alle vier abgenommen, innen und dahinter gereinigt.',

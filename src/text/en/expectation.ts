@@ -79,6 +79,10 @@ export const expectationInEnglish: ExpectationWords = {
       `The paint of ${thePanels(region, at)} was sprayed less than 30 days ago and is still soft. It is polished gently if at all, and coated later.`,
     'prep-skipped': (at, region) =>
       `The paint of ${thePanels(region, at)} is too thin even for the light polish under the coating. It is coated as it is.`,
+    'spot-reduced': (at, region) =>
+      `Spot work softens the deepest mark on ${thePanels(region, at)}: the paint there cannot spare more.`,
+    'spot-refused': (at, region) =>
+      `No spot work on ${thePanels(region, at)}: the paint there cannot spare it. The mark stays.`,
     chips: (at, region) =>
       `Stone chips on ${thePanels(region, at)} will remain, and may be more noticeable once the paint around them is clear.`,
     'chips-touched-up': (at, region) =>

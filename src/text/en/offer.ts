@@ -1,5 +1,12 @@
 import type { PanelOption } from '@/core/correction'
-import { type CustomerTax, type ExtraKey, type ExtraProposal, SEEN_POINTS } from '@/core/offer'
+import {
+  type CustomerTax,
+  type ExtraKey,
+  type ExtraProposal,
+  SEEN_POINTS,
+  type Trade,
+  type TradeProposal,
+} from '@/core/offer'
 import type { Region } from '@/core/region'
 import { list, measured, number } from '../formats'
 import { placeName } from '../panels'
@@ -33,6 +40,8 @@ const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
   'touch-up': 'Chips or scratches that catch a nail',
   headlamps: 'Cloudy',
   'glass-polish': 'Marked glass',
+  trim: 'Faded',
+  'film-off': 'Film lies on',
   interior: 'Stains or smells',
 }
 
@@ -42,8 +51,27 @@ export function proposalText(region: Region, { key, where }: Pick<ExtraProposal,
     region,
     where.map((id) => placeName(region, id)),
   )
+  if (where.length === 0) return key === 'strip-coating' ? 'An old coating, as the owner says' : 'Recorded'
   return `${ASKS_FOR[key] ?? 'Recorded'}: ${places}`
 }
+
+const CALLS_FOR: Record<Trade, string> = {
+  dents: 'Dents',
+  paint: 'Clear coat that comes off',
+  wheels: 'Kerbed or corroded',
+  glass: 'Chipped or cracked glass',
+  upholstery: 'Torn',
+  film: 'Film is wished for',
+}
+
+/** What on this car asks for somebody from outside. */
+export const tradeProposalText = (region: Region, { trade, where }: TradeProposal): string =>
+  where.length === 0
+    ? CALLS_FOR[trade]
+    : `${CALLS_FOR[trade]}: ${list(
+        region,
+        where.map((id) => placeName(region, id)),
+      )}`
 
 /** How one customer is charged tax, as it is chosen at check-in. */
 export const CUSTOMER_TAX_NAME: Record<CustomerTax, string> = {

@@ -1,6 +1,8 @@
 import type { OtherSurface } from '@/core/coating'
 import type { ExtraKey, PlainStep, StepName, Trade } from '@/core/offer'
 import type { Region } from '@/core/region'
+import { list } from '../formats'
+import { placeName } from '../panels'
 import { title } from '../title'
 import { EASILY_MISSED_WORDS, isEasilyMissed } from './easily-missed'
 import { staffPanel } from './staff-panels'
@@ -37,7 +39,14 @@ export function stepTitle(region: Region, name: StepName): string {
   if (typeof name === 'string') return name
   switch (name.code) {
     case 'extra':
-      return name.count > 1 ? `${extraName(name.extra)}, ${name.count}` : extraName(name.extra)
+      return name.pieces
+        ? `${extraName(name.extra)}: ${list(
+            region,
+            name.pieces.map((id) => placeName(region, id)),
+          )}`
+        : name.count > 1
+          ? `${extraName(name.extra)}, ${name.count}`
+          : extraName(name.extra)
     case 'vendor':
       return `${tradeName(name.trade)}: ${name.name}`
     case 'surface':

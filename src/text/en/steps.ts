@@ -27,6 +27,12 @@ const OF_EXTRA: Record<ExtraKey, string> = {
   'touch-up': 'Solvent fumes: ventilate, no flame. Two-component paint is for a licensed refinisher only.',
   headlamps: 'Sanding dust: mask. A lens that stays cloudy from within needs a new lamp.',
   'glass-polish': 'Keep the glass cool and moving: a hot spot cracks it. Never over a chip or a crack.',
+  trim: 'Ventilate, gloves; keep it off the paint.',
+  chrome: 'Mask the paint beside it. Gloves: chrome edges cut.',
+  'film-off':
+    'Adhesive remover: ventilate, no flame, gloves. Warm, never hot: the clear coat comes off with cold film.',
+  'strip-coating':
+    'Sanding dust and solvent: mask, ventilate, gloves. Follow the data sheet of the old coating.',
   'wheels-off':
     'Rated lift and stands on the jacking points, never a jack alone. Refit to the maker’s torque with a calibrated wrench, and re-check after the first drive.',
   'soft-top': 'No jet at close range into the weave. Proofing fumes: ventilate, gloves.',

@@ -60,6 +60,20 @@ export const workInEnglish: WorkWords = {
       name: 'glass polish',
       means: 'Mineral spots and light wiper marks polished from a pane.',
     },
+    trim: { name: 'trim restoration', means: 'Faded trim cleaned, worked up and sealed.' },
+    chrome: {
+      name: 'chrome polish',
+      means: 'Chrome cleaned and polished by hand; pitted chrome stays pitted.',
+    },
+    'film-off': {
+      name: 'old film taken off',
+      means:
+        'Warmed, drawn off panel by panel, its adhesive washed away. Paint under old film may look different.',
+    },
+    'strip-coating': {
+      name: 'old coating taken off',
+      means: 'Taken off as its maker says before anything new goes on.',
+    },
     'wheels-off': {
       name: 'wheels off',
       means: 'All four removed, cleaned behind and inside; the car stays on stands meanwhile.',

@@ -81,6 +81,10 @@ export const expectationInFrench: ExpectationWords = {
       `${panelsAhead(region, at)} : la peinture a moins de 30 jours et reste tendre. Elle est polie en douceur tout au plus, et protégée plus tard.`,
     'prep-skipped': (at, region) =>
       `${panelsAhead(region, at)} : la peinture est trop mince même pour le polissage léger sous la protection. Elle est protégée telle quelle.`,
+    'spot-reduced': (at, region) =>
+      `${panelsAhead(region, at)} : la retouche localisée atténue la marque la plus profonde ; la peinture n’en permet pas davantage.`,
+    'spot-refused': (at, region) =>
+      `${panelsAhead(region, at)} : pas de retouche localisée, la peinture ne la permet pas. La marque reste.`,
     chips: (at, region) =>
       `${panelsAhead(region, at)} : les éclats de gravillons resteront et pourront se voir davantage une fois la peinture nette autour d’eux.`,
     'chips-touched-up': (at, region) =>

@@ -60,6 +60,19 @@ export const workInFrench: WorkWords = {
       name: 'polissage du vitrage',
       means: 'Traces de calcaire et légères rayures d’essuie-glace polies.',
     },
+    trim: { name: 'rénovation des plastiques', means: 'Plastiques ternis nettoyés, ravivés et protégés.' },
+    chrome: {
+      name: 'polissage des chromes',
+      means: 'Chromes nettoyés et polis à la main ; les piqûres restent.',
+    },
+    'film-off': {
+      name: 'dépose de l’ancien film',
+      means: 'Chauffé, décollé élément par élément, colle retirée. La teinte dessous peut différer.',
+    },
+    'strip-coating': {
+      name: 'dépose de l’ancienne protection',
+      means: 'Retirée selon son fabricant avant toute nouvelle protection.',
+    },
     'wheels-off': {
       name: 'dépose des roues',
       means: 'Les quatre roues déposées, nettoyées à l’intérieur et derrière.',
