@@ -38,6 +38,7 @@ export const REMAINING_CODES = [
   'chips',
   'chips-touched-up',
   'nail',
+  'nail-touched-up',
 ] as const
 export type RemainingCode = (typeof REMAINING_CODES)[number]
 
@@ -154,8 +155,12 @@ const couldNotSpare = ({ option, forbidden }: PanelChoice) =>
 function remaining(
   panels: readonly PanelChoice[],
   mends: Mends,
-  { layers, freshPanels, spots }: Pick<Offer, 'layers' | 'freshPanels' | 'spots'>,
+  { layers, freshPanels, spots, extras }: Pick<Offer, 'layers' | 'freshPanels' | 'spots' | 'extras'>,
 ): Expectation[] {
+  // Where touch-up names its panels, only those are touched up.
+  const touched = extras.find(({ key }) => key === 'touch-up')?.pieces
+  const isTouched = ({ judged }: PanelChoice) =>
+    mends('chips') && (touched === undefined || touched.includes(judged.panel.id))
   const spotIs = (verdict: SpotWork['verdict']) => (choice: PanelChoice) =>
     spots.some((spot) => spot.panel === choice.judged.panel.id && spot.verdict === verdict)
   const kinds = [
@@ -169,8 +174,10 @@ function remaining(
     ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],
     ['spot-reduced', spotIs('reduced')],
     ['spot-refused', spotIs('refused')],
-    [mends('chips') ? 'chips-touched-up' : 'chips', isMarked('chips')],
-    ['nail', isMarked('nail')],
+    ['chips-touched-up', (choice: PanelChoice) => isMarked('chips')(choice) && isTouched(choice)],
+    ['chips', (choice: PanelChoice) => isMarked('chips')(choice) && !isTouched(choice)],
+    ['nail-touched-up', (choice: PanelChoice) => isMarked('nail')(choice) && isTouched(choice)],
+    ['nail', (choice: PanelChoice) => isMarked('nail')(choice) && !isTouched(choice)],
   ] as const
   return kinds.flatMap(([code, holds]): Expectation[] => {
     const found = panels.filter(holds)
@@ -204,7 +211,7 @@ export function expectationOf({
     inspected ? resultOf(correction) : { kind: 'result', code: 'not-inspected' },
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
     ...leftLines(correction),
-    ...remaining(correction.panels, mends, { layers, freshPanels, spots }),
+    ...remaining(correction.panels, mends, { layers, freshPanels, spots, extras }),
     ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
     ...(layers.length > 0 ? [{ kind: 'protection', code: 'coating', lifeMonths } as const] : []),
   ]

@@ -64,6 +64,23 @@ describe('an extra names its pieces', () => {
   })
 })
 
+test('what is touched up is told of the panels it is done to, and of no others', () => {
+  const chip: Defect = { kind: 'chips', severity: 1, extentPercent: 1, catchesNail: true }
+  const nail: Defect = { ...scratch(1), catchesNail: true }
+  const given = offerInput({ defects: { bonnet: [chip], roof: [chip], tailgate: [nail], boot: [nail] } })
+  const told = (pieces: string[]) =>
+    summaryOf(
+      makeOffer(headland, given, { extras: [{ key: 'touch-up', count: pieces.length, pieces }] }),
+    ).expectation.flatMap((each) =>
+      'panels' in each && /chips|nail/.test(each.code) ? [[each.code, each.panels]] : [],
+    )
+  expect(told(['bonnet', 'boot'])).toEqual([
+    ['chips-touched-up', ['bonnet']],
+    ['chips', ['roof']],
+    ['nail-touched-up', ['boot']],
+  ])
+})
+
 test('touch-up paint dries before anything is polished over it, and other work fills the wait', () => {
   const { plan } = makeOffer(headland, offerInput({}), {
     extras: [

@@ -88,6 +88,8 @@ export const expectationInGerman: ExpectationWords = {
       `${panelsAhead(region, at)}: Steinschläge bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
     'chips-touched-up': (at, region) =>
       `${panelsAhead(region, at)}: Steinschläge werden ausgetupft; versiegelt und weniger sichtbar, aber weiterhin zu finden.`,
+    'nail-touched-up': (at, region) =>
+      `${panelsAhead(region, at)}: Kratzer, an denen der Fingernagel hängen bleibt, werden ausgetupft; versiegelt und weniger sichtbar, aber weiterhin zu finden.`,
     nail: (at, region) =>
       `${panelsAhead(region, at)}: Kratzer, an denen der Fingernagel hängen bleibt, bleiben und können stärker auffallen, sobald der Lack ringsum klar ist.`,
   },

@@ -87,6 +87,8 @@ export const expectationInEnglish: ExpectationWords = {
       `Stone chips on ${thePanels(region, at)} will remain, and may be more noticeable once the paint around them is clear.`,
     'chips-touched-up': (at, region) =>
       `Stone chips on ${thePanels(region, at)} are touched up: sealed and less visible, but still to be found.`,
+    'nail-touched-up': (at, region) =>
+      `Scratches on ${thePanels(region, at)} that catch a fingernail are touched up: sealed and less visible, but still to be found.`,
     nail: (at, region) =>
       `Scratches on ${thePanels(region, at)} that catch a fingernail will remain, and may be more noticeable once the paint around them is clear.`,
   },

@@ -89,6 +89,8 @@ export const expectationInFrench: ExpectationWords = {
       `${panelsAhead(region, at)} : les éclats de gravillons resteront et pourront se voir davantage une fois la peinture nette autour d’eux.`,
     'chips-touched-up': (at, region) =>
       `${panelsAhead(region, at)} : les éclats de gravillons sont retouchés ; scellés et moins visibles, on pourra encore les repérer.`,
+    'nail-touched-up': (at, region) =>
+      `${panelsAhead(region, at)} : les rayures qui accrochent l’ongle sont retouchées ; scellées et moins visibles, on pourra encore les repérer.`,
     nail: (at, region) =>
       `${panelsAhead(region, at)} : les rayures qui accrochent l’ongle resteront et pourront se voir davantage une fois la peinture nette autour d’elles.`,
   },

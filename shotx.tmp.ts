@@ -1,0 +1,11 @@
+import { chromium } from '@playwright/test'
+const b = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] })
+const p = await b.newPage({ viewport: { width: 1280, height: 1500 }, locale: 'en-IE' })
+p.on('pageerror', (e) => console.log('ERR', e.message))
+await p.goto('http://localhost:3391/jobs/845f8b6e-e50c-44c6-b5e1-9d28a349cdae/quote'); await p.waitForLoadState('networkidle')
+await p.getByRole('button', { name: /Deep scratches: tailgate/ }).click()
+await p.getByRole('button', { name: /Chips or scratches/ }).click()
+await p.getByRole('list', { name: /Touch-up of stone chips, where/ }).getByRole('button', { name: /mirror/ }).click()
+await p.getByLabel(/Tam Rusk/).check()
+await p.screenshot({ path: '/tmp/s/draft.png' })
+await b.close()
