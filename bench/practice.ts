@@ -1,4 +1,5 @@
-import { marksOf, practicePanel, renderPanel } from '@/core/practice'
+import { marksOf, renderPanel } from '@/core/lamp'
+import { practicePanel } from '@/core/practice'
 
 const SIZE = { width: 760, height: 470 }
 const ROUNDS = 20

@@ -1,4 +1,5 @@
 import type { Milestone } from '../aftercare'
+import type { ToShow } from '../lamp'
 import type { Photo } from '../photo'
 import type { KnownVehicle } from './known-vehicle'
 import type { VehicleCare } from './vehicle-care'
@@ -11,4 +12,6 @@ export type OwnerPage = {
   milestones: Milestone[]
   /** Photographs of a place before and after. */
   pairs: { before: Photo; after: Photo }[]
+  /** A panel to draw under a lamp, as it came and as the work was expected to leave it. */
+  lamp?: ToShow
 }

@@ -1,5 +1,4 @@
 export { type Comparison, compareGrade, type Difference, type Grade } from './grade'
-export { type Marks, marksOf } from './marks'
 export {
   PRACTICE_FINDINGS,
   PRACTICE_KINDS,
@@ -9,4 +8,3 @@ export {
   type PracticePanel,
   practicePanel,
 } from './panel'
-export { type Light, renderPanel, type Size } from './render'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
+import { type Light, marksOf, renderPanel } from '../lamp'
 import { panelCondition } from '../survey'
 import { compareGrade } from './grade'
-import { marksOf } from './marks'
 import {
   PRACTICE_KINDS,
   PRACTICE_PANELS,
@@ -9,7 +9,6 @@ import {
   type PracticePanel,
   practicePanel,
 } from './panel'
-import { type Light, renderPanel } from './render'
 
 const seeds = Array.from({ length: PRACTICE_PANELS }, (_, at) => at + 1)
 const SIZE = { width: 240, height: 150 }

@@ -45,7 +45,7 @@ export type PanelFacts = {
 export type PanelsFacts = Readonly<Record<PanelId, PanelFacts>>
 
 /** The paint of one panel, as it is. */
-export type PanelPaint = { system: Covering; finish?: Finish; sprayedOn?: LocalDay }
+export type PanelPaint = { system: Covering; finish?: Finish; colour?: string; sprayedOn?: LocalDay }
 
 type CarPaint = { paintSystem: PaintSystem; finish?: Finish; facts?: PanelsFacts }
 
@@ -56,6 +56,7 @@ export function paintOf(panel: PanelId, { paintSystem, finish, facts }: CarPaint
   return {
     system: own?.paint ?? partPaint(panel) ?? paintSystem,
     ...(flakes ? { finish: flakes } : {}),
+    ...(own?.colour ? { colour: own.colour } : {}),
     ...(own?.sprayedOn ? { sprayedOn: own.sprayedOn } : {}),
   }
 }

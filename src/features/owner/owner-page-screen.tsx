@@ -8,6 +8,7 @@ import { PrintButton } from '@/ui/print-button'
 import { SideView } from '@/ui/side-view'
 import { PlanList, RuleLists } from '../aftercare/care-lists'
 import { MilestoneList } from '../care/milestone-list'
+import { UnderLamp } from '../lamp/under-lamp'
 import { type Letterhead, LetterheadLine } from '../letterhead'
 import { AskForVisit } from './ask-for-visit'
 
@@ -80,6 +81,11 @@ export function OwnerPageScreen({ token, page, shop, region, now }: Props) {
           <AskForVisit token={token} today={today} />
         )}
       </section>
+      {page.lamp && (
+        <section>
+          <UnderLamp {...page.lamp} colour={vehicle.colour} />
+        </section>
+      )}
       {pairs.length > 0 && (
         <section>
           <h2 className="text-2xl">{words.beforeAndAfter}</h2>

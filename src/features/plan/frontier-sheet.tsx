@@ -29,6 +29,8 @@ import { ReadyBy } from './ready-by'
 
 type Props = {
   jobId: JobId
+  /** Its plate, and the word for its colour. */
+  car: { plate: string; colour: string }
   templates: readonly PackageTemplate[]
   input: OfferInput
   budgetCents: number | undefined
@@ -41,7 +43,7 @@ const REST_MS = 500
 const HOUR = 60
 
 /** What the next hour buys on this very car: drag along the curve, hold a panel to a process, agree what stands there. */
-export function FrontierSheet({ jobId, templates, input, budgetCents, region }: Props) {
+export function FrontierSheet({ jobId, car, templates, input, budgetCents, region }: Props) {
   const today = useToday()
   const coated = templates.filter(({ layers }) => layers.length > 0)
   const [key, setKey] = useState(() => withinBudget({ packages: coated }, input, budgetCents))
@@ -271,6 +273,7 @@ export function FrontierSheet({ jobId, templates, input, budgetCents, region }: 
           <PanelWays
             ways={ways}
             chosen={chosen}
+            car={car}
             onLock={(process) =>
               settle(() => {
                 const { [selected]: _, ...others } = locks

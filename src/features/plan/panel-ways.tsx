@@ -2,6 +2,7 @@
 
 import { RadioGroup } from 'radix-ui'
 import { clearedBy, type MethodKey, type PanelOption, type PanelWays as Ways } from '@/core/correction'
+import { seedOf } from '@/core/lamp'
 import { wholeIndex } from '@/core/survey'
 import { methodTitle, toolsText } from '@/text/en/correction'
 import { FORBIDDEN } from '@/text/en/forbidden'
@@ -10,18 +11,25 @@ import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { duration, measured, number, percent } from '@/text/formats'
 import { markTitle } from '@/text/marks'
+import { later } from '@/ui/later'
 import { useRegion } from '@/ui/region'
+
+// The drawing comes when a panel is looked at.
+const UnderLamp = later(() => import('../lamp/under-lamp').then(({ UnderLamp: view }) => view))
 
 type Props = {
   ways: Ways
   chosen: PanelOption
+  /** Which car it is of, and the word for its colour. */
+  car: { plate: string; colour: string }
   onLock: (process: MethodKey | undefined) => void
 }
 
 /** What is open to one panel, what is not and why; a process can be held there, and the rest is solved around it. */
-export function PanelWays({ ways, chosen, onLock }: Props) {
+export function PanelWays({ ways, chosen, car, onLock }: Props) {
   const region = useRegion()
   const { judged, open, forbidden, locked, all } = ways
+  const defects = judged.condition.costs.map(({ defect }) => defect)
   return (
     <section className="sheet p-4" aria-label={`Ways for the ${staffPanelName(region, judged.panel.id)}`}>
       <header className="flex flex-wrap items-baseline justify-between gap-2">
@@ -69,6 +77,16 @@ export function PanelWays({ ways, chosen, onLock }: Props) {
         </p>
       ))}
       <Inside option={chosen} ways={ways} />
+      {defects.length > 0 && (
+        <div className="mt-3">
+          <UnderLamp
+            panel={judged.panel.id}
+            colour={judged.paint.colour ?? car.colour}
+            before={{ seed: seedOf(`${car.plate} ${judged.panel.id}`), defects }}
+            work={{ ...chosen.cut, hazePoints: chosen.hazePoints }}
+          />
+        </div>
+      )}
       {forbidden.length > 0 && (
         <ul className="mt-2 border-t border-line pt-2 text-sm">
           {forbidden.map(({ method, broken }) => (

@@ -79,6 +79,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
       {!flawless && setup.packages.some(({ layers }) => layers.length > 0) && (
         <FrontierSheet
           jobId={job.id}
+          car={job.vehicle}
           templates={setup.packages}
           input={input}
           budgetCents={job.budgetCents}

@@ -2,7 +2,8 @@
 
 import { type Remote, wrap } from 'comlink'
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
-import type { Painter } from '@/workers/practice-panel'
+import { practicePanel } from '@/core/practice'
+import type { Painter } from '@/workers/lamp'
 
 const SIZE = { width: 760, height: 470 }
 const START = { x: 0.32, y: 0.42 }
@@ -20,6 +21,7 @@ export function LitPanel({ seed }: { seed: number }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   const painter = useRef<Remote<Painter>>(null)
   const light = useRef(START)
+  const panel = useRef(practicePanel(seed))
   const busy = useRef(false)
   const again = useRef(false)
   const [fault, setFault] = useState(false)
@@ -33,7 +35,7 @@ export function LitPanel({ seed }: { seed: number }) {
     busy.current = true
     do {
       again.current = false
-      const image = await painter.current?.paint(light.current, SIZE)
+      const image = await painter.current?.paint(panel.current, light.current, SIZE)
       if (image) canvas.current?.getContext('2d')?.putImageData(image, 0, 0)
     } while (again.current)
     busy.current = false
@@ -42,13 +44,14 @@ export function LitPanel({ seed }: { seed: number }) {
   paintLatest.current = paint
 
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/practice-panel.ts', import.meta.url), { type: 'module' })
+    const worker = new Worker(new URL('../../workers/lamp.ts', import.meta.url), { type: 'module' })
     worker.onerror = () => setFault(true)
     const remote = wrap<Painter>(worker)
     painter.current = remote
     light.current = START
     busy.current = false
-    void remote.open(seed).then(() => paintLatest.current())
+    panel.current = practicePanel(seed)
+    void paintLatest.current()
     return () => worker.terminate()
   }, [seed])
 

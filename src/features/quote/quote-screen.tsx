@@ -2,10 +2,12 @@
 
 import { useState } from 'react'
 import type { Job } from '@/core/job'
+import { panelToShow } from '@/core/lamp'
 import type { Quote } from '@/core/offer'
 import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { later } from '@/ui/later'
 import { PrintButton } from '@/ui/print-button'
 import { Decide } from './decide'
 import { DraftForm } from './draft-form'
@@ -13,6 +15,8 @@ import { draftPaper, type Paper, paperOf } from './paper'
 import { QuotePaper } from './quote-paper'
 import { type Draft, useDraft } from './use-draft'
 import { Versions } from './versions'
+
+const UnderLamp = later(() => import('../lamp/under-lamp').then(({ UnderLamp: view }) => view))
 
 type Props = {
   job: Job
@@ -42,6 +46,8 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
   })
   const version = quotes.find((quote) => quote.version === shown)
   const paper = version ? paperOf(version, { job, setup }) : paperOfDraft(draft, job, setup)
+  const told = version?.summary ?? (draft.offer ? summaryOf(draft.offer) : undefined)
+  const lamp = told && panelToShow(told, foundOn(input), job.vehicle.plate)
   return (
     <div className="grid gap-6 p-5 lg:grid-cols-[minmax(0,1fr)_22rem] print:block print:p-0">
       <div>
@@ -53,6 +59,11 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
             {draft.issue?.message ??
               'A panel can no longer take the method that was chosen for it: the survey or a test spot has changed. Go back to the plan and choose again.'}
           </p>
+        )}
+        {lamp && (
+          <div className="mx-auto mt-6 max-w-2xl">
+            <UnderLamp {...lamp} colour={job.vehicle.colour} />
+          </div>
         )}
       </div>
       <aside className="no-print space-y-5">
@@ -73,6 +84,12 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
     </div>
   )
 }
+
+/** What was found on each panel. */
+const foundOn = ({ judgement }: OfferInput) =>
+  Object.fromEntries(
+    judgement.panels.map(({ panel, condition }) => [panel.id, condition.costs.map(({ defect }) => defect)]),
+  )
 
 function paperOfDraft(
   { offer, choices, typed, packageKey }: Draft,

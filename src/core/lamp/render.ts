@@ -1,7 +1,7 @@
 import type { Marks, Scratch, Spot } from './marks'
 
 /**
- * A dark panel under one point light. Light comes back to the eye from where the surface mirrors the lamp, and from
+ * A panel under one point light. Light comes back to the eye from where the surface mirrors the lamp, and from
  * the flanks of scratches that lie across the line from there: that is why swirls seem to circle the lamp, and why
  * one has to move it to see them all.
  */
@@ -9,9 +9,12 @@ import type { Marks, Scratch, Spot } from './marks'
 export type Light = { x: number; y: number }
 export type Size = { width: number; height: number }
 
-/** Colour of the paint and of the lamp, RGB 0–255: a dark green under cold white. */
-const PAINT = [13, 24, 19] as const
-const LAMP = [246, 249, 240] as const
+/** sRGB, 0–255 each. */
+export type Rgb = readonly [red: number, green: number, blue: number]
+
+/** Paint where none is said, a dark green, and the lamp, a cold white. */
+const PAINT: Rgb = [13, 24, 19]
+const LAMP: Rgb = [246, 249, 240]
 /** Radius of the mirrored lamp and of its glow on flawless paint, shares of the width. */
 const LAMP_RADIUS = 0.022
 const GLOW_RADIUS = 0.13
@@ -35,22 +38,23 @@ export function renderPanel(
   light: Light,
   { width, height }: Size,
   pixels: Uint8ClampedArray,
+  paint: Rgb = PAINT,
 ): void {
   const glow = new Float32Array(width * height)
   const [lx, ly] = [light.x * width, light.y * height]
   paintSurface(glow, marks, lx, ly, width, height)
   for (const scratch of marks.scratches) paintScratch(glow, scratch, lx, ly, width, height)
   for (const spot of marks.spots) paintSpot(glow, spot, lx, ly, width, height)
-  const [red, green, blue] = [0, 1, 2].map((channel) => LAMP[channel]! - PAINT[channel]!) as [
+  const [red, green, blue] = [0, 1, 2].map((channel) => LAMP[channel]! - paint[channel]!) as [
     number,
     number,
     number,
   ]
   for (let at = 0, byte = 0; at < glow.length; at++, byte += 4) {
     const bright = Math.min(1, glow[at]!)
-    pixels[byte] = PAINT[0] + red * bright
-    pixels[byte + 1] = PAINT[1] + green * bright
-    pixels[byte + 2] = PAINT[2] + blue * bright
+    pixels[byte] = paint[0] + red * bright
+    pixels[byte + 1] = paint[1] + green * bright
+    pixels[byte + 2] = paint[2] + blue * bright
     pixels[byte + 3] = 255
   }
 }
