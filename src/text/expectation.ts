@@ -27,6 +27,7 @@ export type ExpectationWords = {
   left: (why: WhyLeft, at: OnPanels, region: Region) => string
   remains: Record<RemainingCode, (at: OnPanels, region: Region) => string>
   bestFinish: string
+  gloss: (targetGu: string) => string
   coating: (life: string) => string
 }
 
@@ -65,6 +66,8 @@ function inWords(region: Region, told: Expectation): string {
       return words.left(told.why, told, region)
     case 'best-finish':
       return words.bestFinish
+    case 'gloss':
+      return words.gloss(String(told.targetGu))
     case 'coating':
       return words.coating(lifeText(region, Math.round(told.lifeMonths)))
     case 'not-inspected':

@@ -97,6 +97,8 @@ export type PlainAsk =
   | 'method-needs-a-step'
   | 'method-fit'
   | 'product-name'
+  | 'gloss-target'
+  | 'gloss-read'
   | 'product-surface'
   | 'least-before-most'
   | 'leave-stays'

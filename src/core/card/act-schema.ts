@@ -101,6 +101,15 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('short'), operation, panel, note: words }),
   z.strictObject({ kind: z.literal('short-off'), operation, panel }),
   z.strictObject({
+    kind: z.literal('gloss'),
+    operation,
+    panel,
+    gu: z
+      .number({ error: ask('gloss-read') })
+      .min(0, ask('gloss-read'))
+      .max(200, ask('gloss-read')),
+  }),
+  z.strictObject({
     kind: z.literal('process'),
     operation,
     panel,

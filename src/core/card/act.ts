@@ -50,6 +50,8 @@ export type Act =
   | { kind: 'short'; operation: OperationId; panel: string; note: string }
   /** It is good enough now. */
   | { kind: 'short-off'; operation: OperationId; panel: string }
+  /** Gloss at 60° as it reads now, GU. */
+  | { kind: 'gloss'; operation: OperationId; panel: string; gu: number }
   | { kind: 'process'; operation: OperationId; panel: string; process: MethodKey; reason: string }
   /** A smear that hardened; `operation` is the coat it lies in. */
   | { kind: 'high-spot'; operation: OperationId; panel: string }

@@ -19,6 +19,8 @@ export type StepSheet = {
   /** Minutes worked so far of a step under way: on shift, and not resting. */
   workedMinutes?: number
   machines: MachineRecipe[]
+  /** The gloss agreed, and the panels it is read on; where this step is at the machine. */
+  gloss?: { targetGu: number; panels: string[] }
   coat?: CoatSheet
 }
 
@@ -66,6 +68,7 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   return {
     tasks,
     machines: recipes,
+    ...(recipes.length > 0 && summary.gloss ? { gloss: summary.gloss } : {}),
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
     ...(coat ? { coat } : {}),
   }

@@ -32,6 +32,8 @@ export type StepWork = {
   towels: number
   checks: Readonly<Record<string, boolean>>
   short: Short[]
+  /** The last gloss reading of each panel, GU. */
+  gloss: Readonly<Record<string, number>>
   highSpots: HighSpot[]
 }
 
@@ -50,6 +52,7 @@ const UNTOUCHED: StepWork = {
   towels: 0,
   checks: {},
   short: [],
+  gloss: {},
   highSpots: [],
 }
 
@@ -168,6 +171,8 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
       return { towels: work.towels + 1 }
     case 'check':
       return { checks: { ...work.checks, [entry.item]: entry.checked } }
+    case 'gloss':
+      return { gloss: { ...work.gloss, [entry.panel]: entry.gu } }
     case 'short':
       return { short: [...work.short, { panel: entry.panel, note: entry.note, at }] }
     case 'short-off':

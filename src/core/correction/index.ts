@@ -41,6 +41,7 @@ export {
   frontierOf,
   kneeOf,
 } from './frontier'
+export { DULL_BELOW_GU, expectedGloss, glossDone, glossTarget } from './gloss'
 export {
   type GroupKnowledge,
   PANEL_GROUPS,

@@ -10,6 +10,8 @@ export type VisitView = {
   protection: Protection
   before: Protection
   findings: { unit: string; name: string; holds: number; isPanel: boolean; guarantee?: GuaranteeAnswer }[]
+  /** No visit has read the gloss since it was coated: what is read today is what later visits are compared with. */
+  asksForGloss: boolean
   repair?: Job
   /** The odometer as it stood at the last stay that wrote it down, km. */
   lastKm?: number

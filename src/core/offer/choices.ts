@@ -22,6 +22,12 @@ export const choicesSchema = z.strictObject({
   ),
   /** Called in beside those the package brings. */
   vendors: z.array(z.string().max(80)).max(20).optional(),
+  /** The gloss agreed with the customer, GU. */
+  glossGu: z
+    .number({ error: ask('a-number') })
+    .min(10, ask('gloss-target'))
+    .max(110, ask('gloss-target'))
+    .optional(),
   terms: termsSchema,
 })
 export type Choices = z.infer<typeof choicesSchema>
@@ -30,14 +36,18 @@ export type Choices = z.infer<typeof choicesSchema>
 export function chosenOffer(
   packages: readonly PackageTemplate[],
   input: OfferInput,
-  { packageKey, processes, extras: chosen, vendors, terms }: Choices,
+  { packageKey, processes, extras: chosen, vendors, glossGu, terms }: Choices,
 ): Offer | undefined {
   const template = packages.find(({ key }) => key === packageKey)
   if (!template) return undefined
   const extras = chosen.map(({ pieces, ...extra }) => ({ ...extra, ...(pieces ? { pieces } : {}) }))
-  if (!processes) return makeOffer(template, input, { extras, ...(vendors ? { vendors } : {}), terms })
+  const chosenToo = {
+    extras,
+    ...(vendors ? { vendors } : {}),
+    ...(glossGu === undefined ? {} : { glossGu }),
+    terms,
+  }
+  if (!processes) return makeOffer(template, input, chosenToo)
   const correction = planAsChosen(input.judgement.panels, freeSettings(template, input), processes)
-  return (
-    correction && offerWith(template, input, correction, { extras, ...(vendors ? { vendors } : {}), terms })
-  )
+  return correction && offerWith(template, input, correction, chosenToo)
 }

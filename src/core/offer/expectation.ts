@@ -59,6 +59,8 @@ export type Expectation =
       code: RemainingCode
     } & OnPanels)
   | { kind: 'limit'; code: 'best-finish' }
+  /** Gloss at 60° that is worked to, GU. */
+  | { kind: 'limit'; code: 'gloss'; targetGu: number }
   | { kind: 'protection'; code: 'coating'; lifeMonths: number }
 
 /** Below this gain in points of the condition index nobody sees a difference across the yard (mem). */
@@ -198,9 +200,19 @@ export function expectationOf({
   inspected,
   freshPanels,
   spots,
+  gloss,
 }: Pick<
   Offer,
-  'correction' | 'layers' | 'paintSystem' | 'extras' | 'vendors' | 'inspected' | 'freshPanels' | 'spots'
+  | 'correction'
+  | 'layers'
+  | 'paintSystem'
+  | 'extras'
+  | 'vendors'
+  | 'inspected'
+  | 'freshPanels'
+  | 'spots'
+  | 'gloss'
+  | 'gloss'
 >): Expectation[] {
   const mends = mendedBy({
     extras: extras.map(({ key }) => key),
@@ -213,6 +225,7 @@ export function expectationOf({
     ...leftLines(correction),
     ...remaining(correction.panels, mends, { layers, freshPanels, spots, extras }),
     ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
+    ...(gloss ? [{ kind: 'limit', code: 'gloss', targetGu: gloss.targetGu } as const] : []),
     ...(layers.length > 0 ? [{ kind: 'protection', code: 'coating', lifeMonths } as const] : []),
   ]
 }

@@ -10,8 +10,11 @@ import {
 import {
   type ChoiceSettings,
   type CorrectionPlan,
+  DULL_BELOW_GU,
   FRESH_DAYS,
+  glossTarget,
   type Method,
+  materialOf,
   type Pace,
   type PaintKnowledge,
   planCorrection,
@@ -58,6 +61,8 @@ export type Offer = {
   extras: ChosenExtra[]
   /** Deep marks that are brought down beyond the polish, or cannot be. */
   spots: SpotWork[]
+  /** Gloss at 60° that is worked to where the paint is dull, and the panels it is read on. */
+  gloss?: { targetGu: number; panels: string[] }
   vendors: Vendor[]
   /** Every coat with its millilitres, and the bottles to open. */
   coats: CoatStep[]
@@ -100,6 +105,8 @@ export type OfferInput = {
   pace?: Pace
   /** The year it is planned in. */
   year?: number
+  /** Mean gloss before the work by panel, GU, where it was read. */
+  glossGu?: Readonly<Record<string, number>>
   /** How dirty it was found to be, of 100. */
   contamination?: number
   /** Whether it is washed without a hose. */
@@ -113,6 +120,8 @@ export type OfferChoices = {
   extras?: readonly ChosenExtra[]
   /** Called in beside those the package brings. */
   vendors?: readonly string[]
+  /** The gloss that is agreed, GU; what the paint can be brought to where nothing is said. */
+  glossGu?: number
   terms?: Pick<Terms, 'discountPercent' | 'depositPercent'>
 }
 
@@ -172,7 +181,7 @@ export function offerWith(
   template: PackageTemplate,
   input: OfferInput,
   correction: CorrectionPlan,
-  { extras: chosen = [], vendors: calledIn = [], terms = NO_TERMS }: OfferChoices = {},
+  { extras: chosen = [], vendors: calledIn = [], glossGu, terms = NO_TERMS }: OfferChoices = {},
 ): Offer {
   const { shape, catalogue } = input
   const freshPanels = input.judgement.panels.filter((judged) => isFresh(judged, input.today))
@@ -218,6 +227,7 @@ export function offerWith(
     surfaces,
     extras,
     spots,
+    ...glossOf(input, correction, glossGu),
     vendors,
     coats,
     bottles,
@@ -239,6 +249,25 @@ export function offerWith(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,
     ),
   }
+}
+
+/** The gloss to work to: as agreed, else what the dull panels can be brought to. */
+function glossOf(
+  { glossGu = {} }: OfferInput,
+  { panels }: CorrectionPlan,
+  agreed: number | undefined,
+): Pick<Offer, 'gloss'> {
+  const dull = panels.flatMap(({ judged: { panel, paint }, option }) => {
+    const material = materialOf(paint, panel.substrate)
+    const beforeGu = glossGu[panel.id]
+    return material && beforeGu !== undefined && beforeGu < DULL_BELOW_GU && option.method.steps.length > 0
+      ? [{ id: panel.id, material, beforeGu, option }]
+      : []
+  })
+  const targetGu = agreed ?? glossTarget(dull)
+  return targetGu === undefined || dull.length === 0
+    ? {}
+    : { gloss: { targetGu, panels: dull.map(({ id }) => id) } }
 }
 
 /** Extras with the pieces they are done to; spot work only where the paint can spare it. */

@@ -91,6 +91,8 @@ export const summarySchema = z.object({
   expectation: z.array(z.custom<Expectation | FormerlyTold>()).default([]),
   /** Deep marks brought down beyond the polish, and what that takes. */
   spots: z.array(z.custom<SpotWork>()).default([]),
+  /** The gloss that is worked to, and the panels it is read on. */
+  gloss: z.object({ targetGu: z.number(), panels: z.array(z.string()) }).optional(),
   machineMinutes: z.int().optional(),
   /** How the shop's own hands went against the table when this was worked out. */
   pace: z.record(z.string(), z.number()).default({}),
@@ -173,6 +175,7 @@ export function summaryOf(offer: Offer): Summary {
     })),
     expectation: expectationOf(offer),
     spots: offer.spots,
+    ...(offer.gloss ? { gloss: offer.gloss } : {}),
     machineMinutes: offer.machineMinutes,
     pace: { ...offer.pace },
   }

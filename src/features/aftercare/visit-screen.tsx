@@ -97,6 +97,12 @@ export function VisitScreen({ entry, visit, shop, now }: Props) {
             </section>
           </>
         )}
+        {visit.asksForGloss && (
+          <p className="rounded border-l-4 border-fern bg-lichen/70 px-3 py-2" data-testid="gloss-baseline">
+            Read the gloss today, under Survey: no visit has since the coating. The reading taken right after
+            the coating misleads; later visits are compared with today’s.
+          </p>
+        )}
         <p className="text-[15px] text-ink-soft">
           Gloss and paint depth are read under Survey, damage is recorded under Walk-round; both are compared
           there with the last visit.

@@ -35,8 +35,17 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
     clear()
     onEdit()
   }
-  const text = (field: 'discount' | 'deposit' | 'days', label: string, path: string) => (
-    <Field label={label} error={issue?.path.at(-1) === path ? issue.message : undefined}>
+  const text = (
+    field: 'discount' | 'deposit' | 'days' | 'gloss',
+    label: string,
+    path: string,
+    hint?: string,
+  ) => (
+    <Field
+      label={label}
+      {...(hint ? { hint } : {})}
+      error={issue?.path.at(-1) === path ? issue.message : undefined}
+    >
       <NumberInput value={typed[field]} onChange={(text) => edit(() => draft.type({ [field]: text }))} />
     </Field>
   )
@@ -99,6 +108,15 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
         {text('deposit', 'Deposit, %', 'depositPercent')}
         {text('days', 'Valid for, days', 'validDays')}
       </div>
+      {(offer?.gloss || typed.gloss !== '') &&
+        text(
+          'gloss',
+          'Gloss to reach, GU',
+          'glossGu',
+          typed.gloss === '' && offer?.gloss
+            ? `Empty: ${offer.gloss.targetGu} GU, which the paint allows.`
+            : undefined,
+        )}
       <Field label="A word to the customer" error={refused?.field === 'note' ? refused.message : undefined}>
         <textarea
           className="field"

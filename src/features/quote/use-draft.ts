@@ -21,7 +21,7 @@ import { quoteDraftKey } from './draft-key'
 
 /** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
 
-export type TypedTerms = { discount: string; deposit: string; days: string; note: string }
+export type TypedTerms = { discount: string; deposit: string; days: string; gloss: string; note: string }
 
 /** The first thing that is wrong, in words, and with which field. */
 function issueOf({ issues: [issue] }: ZodError, region: Region) {
@@ -45,6 +45,7 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     discount: String(begin.choices.terms.discountPercent),
     deposit: String(begin.choices.terms.depositPercent),
     days: String(begin.choices.terms.validDays),
+    gloss: begin.choices.glossGu === undefined ? '' : String(begin.choices.glossGu),
     note: begin.note,
   })
   // What was chosen along the curve waits in the session, since it is too long for an address.
@@ -78,6 +79,7 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     ...(processes ? { processes } : {}),
     extras,
     vendors,
+    ...(typed.gloss === '' ? {} : { glossGu: numberOf(typed.gloss) }),
     terms: {
       discountPercent: numberOf(typed.discount),
       depositPercent: numberOf(typed.deposit),

@@ -11,6 +11,7 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
+import { GlossNow } from './gloss-now'
 import { outsideFace } from './outside-face'
 import { PanelPhotos } from './panel-photos'
 import type { Card, StepProps } from './use-card'
@@ -61,6 +62,7 @@ export function Sections({ card, operation, me, album }: Props) {
   const panel = panels.find(({ id }) => id === selected)
   const task = selected ? tasks.get(selected) : undefined
   const isShort = (id: string) => work.short.some((short) => short.panel === id)
+  const { gloss } = view.sheets[operation.id]!
   const isMachine = view.sheets[operation.id]!.machines.length > 0
   return (
     <div className="mt-5 border-t border-line pt-4">
@@ -121,6 +123,14 @@ export function Sections({ card, operation, me, album }: Props) {
                 {isShort(panel.id) ? 'Good enough now' : 'Mark for rework'}
               </Button>
             </>
+          )}
+          {task && begun && gloss?.panels.includes(panel.id) && (
+            <GlossNow
+              key={panel.id}
+              targetGu={gloss.targetGu}
+              gu={work.gloss[panel.id]}
+              onRead={(gu) => card.add(me, { kind: 'gloss', operation: operation.id, panel: panel.id, gu })}
+            />
           )}
           {task && isMachine && (
             <AnotherProcess

@@ -102,15 +102,42 @@ function polishedOff(
   return ledger.some((entry) => entry.panel === unit && entry.jobId !== jobId && entry.day > since)
 }
 
+/**
+ * The first gloss reading of a unit since it was coated, at a visit. A fresh coating misleads the meter (common practice), so what
+ * was read on the day it was applied is no measure of later wear.
+ */
+function firstGloss(
+  unit: string,
+  { laidAt }: Applied,
+  { looks, gloss }: Pick<PaintPast, 'looks' | 'gloss'>,
+): { jobId: JobId; gu: number } | undefined {
+  for (const look of looks) {
+    const gu = look.at > laidAt ? gloss.get(`${look.jobId} before`)?.[unit] : undefined
+    if (gu !== undefined) return { jobId: look.jobId, gu }
+  }
+  return undefined
+}
+
+/** Whether no visit has read the gloss of the paint since it was coated: the next reading is what later ones are compared with. */
+export function lacksGlossBaseline({ surfaces }: Protection, { looks, gloss }: PaintPast): boolean {
+  const paint = surfaces.find(({ surface }) => surface === 'paint')
+  if (!paint) return false
+  return paint.units.every(
+    ({ id, laidAt }) =>
+      !looks.some((look) => look.at > laidAt && gloss.get(`${look.jobId} before`)?.[id] !== undefined),
+  )
+}
+
 /** A kept look as the outlook reads it: with the gloss lost since the coating, and with the topper it may have seen. */
 function asSeen(
   look: KeptLook & { jobId: JobId },
   applied: Applied,
-  { toppers, gloss }: Found,
+  { toppers, looks, gloss }: Found,
 ): Unit['looks'][number] {
   const topped = toppers.filter(({ endedAt }) => endedAt < look.at).at(-1)
-  const [fresh, then] = [gloss.get(`${applied.jobId} after`), gloss.get(`${look.jobId} before`)]
-  const [was, is] = [fresh?.[look.unit], then?.[look.unit]]
+  const baseline = firstGloss(look.unit, applied, { looks, gloss })
+  const is = gloss.get(`${look.jobId} before`)?.[look.unit]
+  const was = baseline && baseline.jobId !== look.jobId ? baseline.gu : undefined
   const seen: Look = {
     unit: look.unit,
     water: look.water,

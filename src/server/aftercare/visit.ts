@@ -5,7 +5,7 @@ import type { Instant } from '@/core/time'
 import { visitsOf } from '../floor/job-store'
 import { guaranteeOf } from '../vehicles/vehicle-care'
 import { loadLooks } from './look-store'
-import { failing, loadPaintPast, pastWithout, protectionOf, unitsOf } from './protection'
+import { failing, lacksGlossBaseline, loadPaintPast, pastWithout, protectionOf, unitsOf } from './protection'
 import { repairFrom } from './short-jobs'
 
 export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): Promise<VisitView> {
@@ -39,6 +39,8 @@ export async function loadVisit(db: Knex, shop: Shop, job: Job, now: Instant): P
         ...(guarantee ? { guarantee } : {}),
       }
     }),
+    asksForGloss:
+      lacksGlossBaseline(before, pastWithout(past, job.id)) && !past.gloss.has(`${job.id} before`),
     ...(repair ? { repair } : {}),
     ...(lastKm === undefined ? {} : { lastKm }),
   }

@@ -21,6 +21,7 @@ import {
 } from '@/core/planning'
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
+import { mean } from '@/core/survey'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { dayIn, laterOf } from '@/core/time'
 import { placesOf, sizeOf } from '@/core/vehicle'
@@ -64,6 +65,11 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       treatments,
       year: Number(dayIn(shop.setup.region.timezone, job.arriveAt).slice(0, 4)),
       judgement,
+      glossGu: Object.fromEntries(
+        Object.entries(survey.before.gloss).flatMap(([panel, values]) =>
+          values.length > 0 ? [[panel, mean(values)]] : [],
+        ),
+      ),
       proposals: proposeExtras({ judgement, places, treatments }),
       trades: proposeTrades({ judgement, places }, job.wishes),
       catalogue: shop.catalogue,

@@ -57,14 +57,8 @@ function panelTrend(
 ): PanelTrend {
   const own = readings.filter(({ panel }) => panel === id)
   const rounds = roundsOf(own, zone, measure, spread)
-  // Polishing raises gloss at once: its trend begins with the last round after work.
-  const first =
-    measure === 'gloss'
-      ? Math.max(
-          0,
-          rounds.findLastIndex(({ phase }) => phase === 'after'),
-        )
-      : 0
+  // Polishing raises gloss at once, and a fresh coating misleads the meter: its trend begins with the first round after that.
+  const first = measure === 'gloss' ? rounds.findLastIndex(({ phase }) => phase === 'after') + 1 : 0
   const trend = trendOf(
     rounds.slice(first).map((round) => {
       // What was taken off the film is no wear: it is added back, as unsure as it is.

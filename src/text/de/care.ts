@@ -35,7 +35,8 @@ export const careInGerman: CareWords = {
     },
     'first-visit': {
       title: 'Erste Kontrolle',
-      advice: 'Wir prüfen an jedem Bauteil Wasserverhalten, Glanz und Lackdicke und waschen das Auto.',
+      advice:
+        'Wir prüfen an jedem Bauteil Wasserverhalten, Glanz und Lackdicke und waschen das Auto. Der dann gelesene Glanz ist das Maß für spätere Besuche.',
     },
   },
   date: {

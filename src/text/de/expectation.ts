@@ -95,6 +95,8 @@ export const expectationInGerman: ExpectationWords = {
   },
   bestFinish:
     'Das ist das beste Ergebnis, das dieser Lack in der angebotenen Zeit ohne Risiko erreichen kann; makellos wird es nicht. Einzelne Spuren bleiben unter der Prüflampe sichtbar.',
+  gloss: (gu) =>
+    `Der Glanz wird auf ${gu} GE gebracht, bei 60° nach jedem Schritt gemessen; ist er erreicht, wird kein Lack mehr abgetragen.`,
   coating: (life) =>
     `Die Beschichtung erleichtert das Waschen und hält den Glanz bei guter Pflege etwa ${life}, weniger, wenn das Fahrzeug im Freien steht oder durch Bürstenwaschanlagen fährt. Steinschläge und Kratzer verhindert sie nicht.`,
 }

@@ -26,7 +26,8 @@ export const careInEnglish = (terms: Terms): CareWords => ({
     'full-cure': { title: 'Fully cured', advice: 'The coating has reached full hardness.' },
     'first-visit': {
       title: 'First inspection visit',
-      advice: 'We check the water behaviour, gloss and paint depth of every panel, and wash the car.',
+      advice:
+        'We check the water behaviour, gloss and paint depth of every panel, and wash the car. The gloss read then is what later visits are compared with.',
     },
   },
   date: {

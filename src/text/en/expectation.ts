@@ -94,6 +94,8 @@ export const expectationInEnglish: ExpectationWords = {
   },
   bestFinish:
     'This is the best finish this paint can safely be given in the time quoted; it will not be flawless. A few marks will still show under an inspection lamp.',
+  gloss: (gu) =>
+    `The gloss is worked to ${gu} GU, measured at 60° and read after each step; once it is reached, no more paint is spent.`,
   coating: (life) =>
     `The coating makes washing easier and keeps the gloss for about ${life} with good care, less if the car lives outdoors or goes through brush car washes. It does not prevent stone chips or scratches.`,
 }

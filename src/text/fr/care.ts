@@ -33,7 +33,7 @@ export const careInFrench: CareWords = {
     'first-visit': {
       title: 'Première visite de contrôle',
       advice:
-        'Nous contrôlons le comportement de l’eau, la brillance et l’épaisseur de peinture de chaque élément, et nous lavons la voiture.',
+        'Nous contrôlons le comportement de l’eau, la brillance et l’épaisseur de peinture de chaque élément, et nous lavons la voiture. La brillance lue ce jour sert de référence aux visites suivantes.',
     },
   },
   date: {

@@ -96,6 +96,8 @@ export const expectationInFrench: ExpectationWords = {
   },
   bestFinish:
     'C’est le meilleur résultat que cette peinture puisse atteindre sans risque dans le temps prévu ; il ne sera pas parfait. Quelques marques resteront visibles sous une lampe d’inspection.',
+  gloss: (gu) =>
+    `La brillance visée est de ${gu} GU, mesurée à 60° après chaque étape ; une fois atteinte, on n’enlève plus de peinture.`,
   coating: (life) =>
     `La protection facilite le lavage et garde la brillance environ ${life} avec un bon entretien, moins si la voiture dort dehors ou passe aux rouleaux. Elle n’empêche ni les éclats ni les rayures.`,
 }
