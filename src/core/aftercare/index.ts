@@ -34,6 +34,7 @@ export {
   type GuaranteeRuleId,
   guaranteeFor,
 } from './guarantee'
+export { type Held, heldOf } from './held'
 export { type CareCalendar, careIcalendar, type Worded } from './icalendar'
 export type { KeptLook, VisitWish } from './kept-look'
 export {
@@ -57,6 +58,7 @@ export {
   type UnitOutlook,
 } from './outlook'
 export type { Measure, PanelTrend, Round } from './panel-trend'
+export { type CoatedCar, LEAST_CARS, type PooledLife, pooledLife, proposedLife } from './pooled-life'
 export type { ProtectedUnit, Protection, SurfaceProtection } from './protected'
 export { GONE_LEVEL, levelAt, likelihood, waterChances } from './protection'
 export {

@@ -17,6 +17,8 @@ import { PanelChart } from './panel-chart'
 import { ProductChart } from './product-chart'
 
 type Props = {
+  /** How long coatings really hold, from all inspections ever. */
+  held: ReactNode
   learned: Learned
   period: Period
   changes: readonly PaceChange[]
@@ -26,7 +28,7 @@ type Props = {
 }
 
 /** What finished jobs teach: what each package earns, where the hours go, how the table of minutes should change. */
-export function LearningScreen({ learned, period, changes, costs, region, version }: Props) {
+export function LearningScreen({ held, learned, period, changes, costs, region, version }: Props) {
   return (
     <div className="mx-auto max-w-6xl p-5">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -97,6 +99,10 @@ export function LearningScreen({ learned, period, changes, costs, region, versio
           </div>
         </>
       )}
+      <section className="mt-10">
+        <h2 className="mb-3 border-b border-line pb-1 text-2xl">How long coatings really hold</h2>
+        {held}
+      </section>
     </div>
   )
 }

@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import type { Held } from '@/core/aftercare'
 import type { PanelChoice } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { expectationOf, type Offer, pitchFor } from '@/core/offer'
@@ -9,6 +10,7 @@ import { namesOf } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { methodTitle } from '@/text/en/correction'
+import { carsText, heldText } from '@/text/en/held'
 import { placingReason } from '@/text/en/placing'
 import { staffPanel } from '@/text/en/staff-panels'
 import { expectationText, partlyText } from '@/text/expectation'
@@ -26,12 +28,22 @@ type Props = {
   priced: PricedOffer
   budgetCents?: number
   wantedBy?: LocalDay
+  /** How long this coating has really held here, where any was looked at. */
+  held: Held | undefined
   setup: Setup
   now: Instant
 }
 
 /** One package as it would go on this very car. */
-export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wantedBy, setup, now }: Props) {
+export function OfferSheet({
+  jobId,
+  priced: { offer, when },
+  budgetCents,
+  wantedBy,
+  held,
+  setup,
+  now,
+}: Props) {
   const { template, correction, price, plan, layers } = offer
   const partly = partlyText(setup.region, correction.inspected)
   const over = budgetCents === undefined ? 0 : price.totalCents - budgetCents
@@ -87,6 +99,12 @@ export function OfferSheet({ jobId, priced: { offer, when }, budgetCents, wanted
               ? 'From the all-in-one polish'
               : 'None'
             : layers.map(({ name }) => name).join(', then ')}
+          {held && (
+            <span className="block text-sm text-ink-soft">
+              Has held here {heldText(setup.region, held.sheetMonths, held.pooled)};{' '}
+              {carsText(setup.region, held.pooled)}
+            </span>
+          )}
         </dd>
         <dt className="text-ink-soft">Collection</dt>
         <dd data-testid="collection">

@@ -1,3 +1,4 @@
+import { type Held, heldOf } from '@/core/aftercare'
 import type { JobId } from '@/core/ids'
 import type { OfferInput, Quote } from '@/core/offer'
 import type { FloorJob, PricedOffer } from '@/core/planning'
@@ -20,13 +21,15 @@ type Props = {
   offers: PricedOffer[]
   input: OfferInput
   study: StudyInput
+  /** How long coatings have really held here. */
+  held: readonly Held[]
   quotes: readonly Quote[]
   setup: Setup
   now: Instant
 }
 
 /** What the pad has told, what every hour buys, and three packages side by side; or the one that was agreed. */
-export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: Props) {
+export function PlanScreen({ entry, offers, input, study, held, quotes, setup, now }: Props) {
   const { job, agreement } = entry
   if (agreement)
     return <AgreedSheet job={job} agreement={agreement} quoted={quotes.length > 0} setup={setup} now={now} />
@@ -98,6 +101,7 @@ export function PlanScreen({ entry, offers, input, study, quotes, setup, now }: 
             priced={priced}
             budgetCents={job.budgetCents}
             wantedBy={job.wantedBy}
+            held={heldOf(held, 'paint', priced.offer.layers)}
             setup={setup}
             now={now}
           />

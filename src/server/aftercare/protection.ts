@@ -28,7 +28,7 @@ import { looksOfVehicle } from './look-store'
 
 /** How the protection of a vehicle stands, from what was applied on it and from every look since. */
 
-const isTopper = ({ product }: Coat) => product.kind === 'topper'
+export const isTopper = ({ product }: Coat) => product.kind === 'topper'
 
 type Applied = { jobId: JobId; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
 
@@ -45,7 +45,7 @@ function lyingOn(coats: readonly Coat[]): Applied | undefined {
   }
 }
 
-const covers = ({ part }: Coat, unit: string) =>
+export const covers = ({ part }: Coat, unit: string) =>
   part.kind === 'surface' ? part.surface === unit : !part.panels || part.panels.includes(unit)
 
 type UnitPlan = { id: string; name: string; orientation: 'horizontal' | 'vertical' }
@@ -203,7 +203,7 @@ function surfaceProtection(
   }
 }
 
-const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
+export const partIs = ({ part }: Coat, surface: 'paint' | OtherSurface) =>
   part.kind === 'paint' ? surface === 'paint' : part.surface === surface
 
 export async function loadPaintPast(db: Knex, shop: Shop, vehicleId: VehicleId): Promise<PaintPast> {

@@ -1,8 +1,10 @@
 import type { Metadata } from 'next'
 import { PERIODS } from '@/core/learning'
+import { HeldTable } from '@/features/learning/held-table'
 import { LearningScreen } from '@/features/learning/learning-screen'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
+import { loadHeld } from '@/server/learning/held'
 import { loadLearned } from '@/server/learning/learning'
 import { listPaceChanges } from '@/server/learning/lesson-store'
 import { loadShop, shopVersion } from '@/server/shop/shop-store'
@@ -19,6 +21,15 @@ export default async function LearningPage({ searchParams }: Props) {
   const shop = await loadShop(db)
   return (
     <LearningScreen
+      held={
+        <HeldTable
+          held={await loadHeld(db, shop, now())}
+          catalogue={shop.catalogue}
+          supplies={shop.setup.supplies}
+          version={version}
+          region={shop.setup.region}
+        />
+      }
       learned={await loadLearned(db, shop, now(), period)}
       period={period}
       changes={await listPaceChanges(db)}

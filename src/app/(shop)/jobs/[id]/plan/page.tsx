@@ -6,6 +6,7 @@ import { comparedKeys } from '@/features/plan/compared'
 import { PlanScreen } from '@/features/plan/plan-screen'
 import { compute } from '@/server/compute/compute'
 import { database } from '@/server/db/connection'
+import { loadHeld } from '@/server/learning/held'
 import { loadWorked, offersFor } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { bayAir } from '@/server/shop/air'
@@ -39,6 +40,7 @@ export default async function PlanPage({ params, searchParams }: Props) {
       offers={offers}
       input={here}
       study={study}
+      held={entry.agreement ? [] : await loadHeld(db, floor.shop, floor.now)}
       quotes={await listQuotes(db, id)}
       setup={setup}
       now={floor.now}
