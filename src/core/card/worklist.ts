@@ -12,7 +12,7 @@ import {
   type WorkedStep,
   worked,
 } from '../correction'
-import type { PlannedOperation } from '../offer'
+import { machineRoles, type PlannedOperation } from '../offer'
 import type { Panel } from '../vehicle'
 import type { ProcessChange } from './state'
 
@@ -33,12 +33,6 @@ export type MachineRecipe = {
   panels: string[]
 }
 
-const ROLE: Partial<Record<PlannedOperation['kind'], WorkedStep['role']>> = {
-  cut: 'cut',
-  refine: 'refine',
-  polish: 'single',
-}
-
 /** What is done to each panel: as it was agreed, or by the method it was changed to at the car since. */
 export function workNow(
   agreed: Readonly<Record<string, Worked>>,
@@ -54,14 +48,14 @@ export function workNow(
 
 /** The panels of an operation in walking order, and the recipes they are worked by. Empty for work that has no panels. */
 export function worklist(
-  operation: Pick<PlannedOperation, 'kind' | 'panels'>,
+  operation: Pick<PlannedOperation, 'kind' | 'panels'> & Partial<Pick<PlannedOperation, 'title'>>,
   all: readonly Panel[],
   work: Readonly<Record<string, Worked>>,
   care: Care,
 ): { tasks: PanelTask[]; recipes: MachineRecipe[] } {
   const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
-  const role = ROLE[operation.kind]
-  if (!role)
+  const roles = machineRoles(operation)
+  if (roles.length === 0)
     // An extra that names its panels is ticked there, where the photographs of the panel are.
     return operation.kind === 'layer' ||
       operation.kind === 'wipe' ||
@@ -70,7 +64,7 @@ export function worklist(
       : { tasks: [], recipes: [] }
   const recipes = new Map<string, MachineRecipe>()
   const tasks = panels.flatMap((panel): PanelTask[] => {
-    const steps = (work[panel.id]?.steps ?? []).filter((step) => step.role === role)
+    const steps = (work[panel.id]?.steps ?? []).filter((step) => roles.includes(step.role))
     if (steps.length === 0) return []
     const ids = steps.map((step) => addRecipe(recipes, step, care, panel.id))
     const sections = Math.max(1, Math.round(stepMinutes(steps[0]!, panel, care).sections))

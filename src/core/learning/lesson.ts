@@ -1,8 +1,8 @@
 import type { MethodKey } from '../correction'
-import { type Care, machineKey, stepMinutes, type Worked, type WorkedStep } from '../correction'
+import { type Care, machineKey, stepMinutes, type Worked } from '../correction'
 import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
-import { type JobPlan, type PlannedOperation, paceKey, type Skill } from '../offer'
+import { type JobPlan, machineRoles, type PlannedOperation, paceKey, type Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'
@@ -67,27 +67,22 @@ export type LessonInput = {
   clearing: Lesson['clearing']
 }
 
-const ROLES: Partial<Record<PlannedOperation['kind'], WorkedStep['role']>> = {
-  cut: 'cut',
-  refine: 'refine',
-  polish: 'single',
-}
-
 /** What one panel asks of a machine step, by the table. */
 type PanelShare = { panel: Panel; key: string; minutes: number }
 
 function sharesOf(operation: PlannedOperation, { panels, work, care }: LessonInput): PanelShare[] {
-  const role = ROLES[operation.kind]
-  if (!role) return []
+  const roles = machineRoles(operation)
   return panels
     .filter(({ id }) => !operation.panels || operation.panels.includes(id))
-    .flatMap((panel) => {
-      const method = work[panel.id]
-      const steps = (method?.steps ?? []).filter((step) => step.role === role)
-      if (!method || steps.length === 0) return []
-      const minutes = steps.reduce((sum, step) => sum + stepMinutes(step, panel, care).minutes, 0)
-      return [{ panel, key: machineKey(method, { role }), minutes }]
-    })
+    .flatMap((panel) =>
+      roles.flatMap((role) => {
+        const method = work[panel.id]
+        const steps = (method?.steps ?? []).filter((step) => step.role === role)
+        if (!method || steps.length === 0) return []
+        const minutes = steps.reduce((sum, step) => sum + stepMinutes(step, panel, care).minutes, 0)
+        return [{ panel, key: machineKey(method, { role }), minutes }]
+      }),
+    )
 }
 
 /** Minutes of each panel between its tick and the one before, stretched so that they fill the step. */
@@ -137,6 +132,8 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
   const table = shares.reduce((sum, { minutes }) => sum + minutes, 0)
   const paced = shares.reduce((sum, { minutes, key }) => sum + minutes * (input.pace[key] ?? 1), 0)
   const ticked = minutesByTick(operation, progress, actualMinutes, shares, input)
+  const ofPanel = (panel: Panel) =>
+    shares.reduce((sum, share) => sum + (share.panel === panel ? share.minutes : 0), 0)
   const all = shares.every(({ panel }) => ticked.has(panel.id))
   return shares.map(({ panel, key, minutes }) => ({
     key,
@@ -145,7 +142,10 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
     ...(all ? { panel: panel.id } : {}),
     tableMinutes: minutes,
     plannedMinutes: (plannedMinutes * minutes * (input.pace[key] ?? 1)) / paced,
-    actualMinutes: all ? ticked.get(panel.id)! : (actualMinutes * minutes) / table,
+    // A panel that is cut and refined in one go is ticked once: its steps share its minutes.
+    actualMinutes: all
+      ? (ticked.get(panel.id)! * minutes) / ofPanel(panel)
+      : (actualMinutes * minutes) / table,
   }))
 }
 

@@ -34,6 +34,7 @@ export {
   type OperationKind,
   type PlannedOperation,
 } from './job-plan'
+export { machineRoles, POLISHING_SCHOOLS, type PolishingSchool } from './machine-roles'
 export { type Bought, boughtIn, mendedBy } from './mends'
 export {
   freeSettings,

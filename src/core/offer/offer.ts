@@ -41,6 +41,7 @@ import {
   type TradeProposal,
 } from './extras'
 import type { JobPlan } from './job-plan'
+import type { PolishingSchool } from './machine-roles'
 import { planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
 import { purposeWeight } from './purpose'
@@ -109,6 +110,8 @@ export type OfferInput = {
   glossGu?: Readonly<Record<string, number>>
   /** How dirty it was found to be, of 100. */
   contamination?: number
+  /** Whether the whole car is cut before it is refined, or each panel is finished. */
+  polishing?: PolishingSchool
   /** Whether it is washed without a hose. */
   rinseless?: boolean
   /** The air of the bay it would be coated in. */
@@ -214,6 +217,7 @@ export function offerWith(
     vendors,
     ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
     ...(input.rinseless ? { rinseless: true } : {}),
+    ...(input.polishing ? { polishing: input.polishing } : {}),
     ...(input.pace ? { pace: input.pace } : {}),
   })
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')

@@ -4,6 +4,7 @@ import { toOperationId } from '../ids'
 import { type ChosenExtra, EXTRA, type ExtraStage } from './extras'
 import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
+import type { PolishingSchool } from './machine-roles'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
 import { paceKey } from './pace-key'
 import { type Skill, vendorSkill } from './skill'
@@ -41,7 +42,12 @@ const atThePaceOf =
     attended(id, kind, title, minutes * paceFor(pace, paceKey({ kind, title })), skill, mode)
 
 /** Minutes at the machine have their pace already, panel by panel. */
-function correctionOperations({ minutes }: CorrectionPlan): PlannedOperation[] {
+function correctionOperations({ minutes }: CorrectionPlan, school: PolishingSchool): PlannedOperation[] {
+  const both = minutes.cut + minutes.refine
+  if (school === 'panel-by-panel' && both > 0)
+    return [
+      attended('polish', 'polish', { code: 'polish-panels' }, both + minutes.single, 'correct', 'pausable'),
+    ]
   const operations = [
     attended('cut', 'cut', { code: 'cut' }, minutes.cut, 'correct', 'pausable'),
     attended('refine', 'refine', { code: 'refine' }, minutes.refine, 'correct', 'pausable'),
@@ -175,6 +181,8 @@ export type WorkOrder = {
   contamination?: number
   /** Washed without a hose: by weather, by place, or because somebody chose so. */
   rinseless?: boolean
+  /** Whether the whole car is cut before it is refined, or each panel is finished. */
+  polishing?: PolishingSchool
   /** How the shop's own hands go against the table of minutes. */
   pace?: Pace
 }
@@ -218,7 +226,7 @@ export function planOperations(order: WorkOrder): JobPlan {
   const gentle = allInOne && layers.length === 0 && !cut
   const operations = [
     ...preparation(work, order, areaM2, gentle),
-    ...correctionOperations(correction),
+    ...correctionOperations(correction, order.polishing ?? 'step-by-step'),
     ...(allInOne && layers.length === 0 ? allInOneOperations(work, areaM2) : []),
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.

@@ -14,6 +14,7 @@ const PLAIN_STEPS = [
   'refine',
   'polish',
   'polish-to-bare',
+  'polish-panels',
   'set',
   'buff',
   'wipe',

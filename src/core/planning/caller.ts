@@ -102,7 +102,17 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   if (calendar.kind === 'blocked') return { kind: 'blocked', reasons: calendar.reasons }
   const { school, vendors, rates, pace } = setup
   const methods = offered(setup.methods)
-  const offer = enquiryOffer(template, { shape, state, school, catalogue, vendors, rates, pace, methods })
+  const offer = enquiryOffer(template, {
+    shape,
+    state,
+    school,
+    catalogue,
+    vendors,
+    rates,
+    pace,
+    methods,
+    polishing: setup.polishing,
+  })
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
   const size = sizeOf({ shape })

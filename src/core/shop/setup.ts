@@ -3,7 +3,14 @@ import { type AskedThing, ask } from '../asks'
 import { earlierSheetSchema, type Product } from '../coating'
 import { methodsSchema } from '../correction'
 import { toBayId, toPersonId } from '../ids'
-import { packageTemplateSchema, ratesSchema, termsSchema, vendorSchema, vendorSkill } from '../offer'
+import {
+  POLISHING_SCHOOLS,
+  packageTemplateSchema,
+  ratesSchema,
+  termsSchema,
+  vendorSchema,
+  vendorSkill,
+} from '../offer'
 import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { suppliesSchema } from '../supply'
@@ -177,6 +184,7 @@ export const setupSchema = z
     settingUp: settingUpSchema.optional(),
     region: regionSchema,
     school: z.enum(SCHOOLS),
+    polishing: z.enum(POLISHING_SCHOOLS).default('step-by-step'),
     wash: washSetupSchema.default(FIRST_WASH_SETUP),
     climate: climateSetupSchema.default(FIRST_CLIMATE),
     quiet: quietSchema.default(FIRST_QUIET),

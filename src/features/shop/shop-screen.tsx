@@ -1,6 +1,7 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
+import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
 import type { Quantity } from '@/core/region'
 import type { WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
@@ -24,6 +25,11 @@ const SCHOOL_NAME: Record<School, string> = {
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
   'iron-first': 'Iron remover, then clay',
   'clay-first': 'Clay, then iron remover',
+}
+
+const POLISHING_NAME: Record<PolishingSchool, string> = {
+  'step-by-step': 'Cut the whole car, then refine it',
+  'panel-by-panel': 'Finish one panel, then the next',
 }
 
 type Typed = Record<'bucket' | 'spray' | 'cap' | 'bottle' | 'seconds' | 'flow', string>
@@ -53,14 +59,17 @@ const gearOf = (typed: Typed): WashSetup['gear'] => ({
 /** How the shop judges and washes: its schools, its own bottles, buckets and lance. */
 export function ShopScreen({
   school,
+  polishing: storedPolishing,
   wash,
   version: readAt,
 }: {
   school: School
+  polishing: PolishingSchool
   wash: WashSetup
   version: number
 }) {
   const [judging, setJudging] = useState(school)
+  const [polishing, setPolishing] = useState(storedPolishing)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
   const [typed, setTyped] = useState(typedOf(wash))
@@ -82,7 +91,7 @@ export function ShopScreen({
   const keep = () =>
     run(
       keepShop,
-      { version, school: judging, wash: { school: washing, ...place, gear: gearOf(typed) } },
+      { version, school: judging, polishing, wash: { school: washing, ...place, gear: gearOf(typed) } },
       (kept) => setVersion(kept.version),
     )
   return (
@@ -122,6 +131,14 @@ export function ShopScreen({
           options={SCHOOLS.map((value) => ({ value, name: SCHOOL_NAME[value] }))}
           value={judging}
           onChange={setJudging}
+        />
+      </Part>
+      <Part title="Polishing" words="Plans and job cards follow it; the minutes are the same.">
+        <Choice
+          label="Order at the machine"
+          options={POLISHING_SCHOOLS.map((value) => ({ value, name: POLISHING_NAME[value] }))}
+          value={polishing}
+          onChange={setPolishing}
         />
       </Part>
       <Part title="Decontamination" words="The order of every wash plan follows it.">

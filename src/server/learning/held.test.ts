@@ -26,7 +26,13 @@ test('panels that are found bare shorten what is told of their coating', async (
   const before = (await loadHeld(shop.db, loaded, AT))[0]!
   await shop
     .db('looks')
-    .update({ water: 'wets', cleaned: 1, feel: null, angle_x10: null, at: '2026-12-20T10:00:00.000Z' })
+    .update({
+      water: 'wets',
+      cleaned: 1,
+      feel: null,
+      angle_x10: null,
+      at: instantOrThrow('2026-12-20T10:00:00Z'),
+    })
   const after = (await loadHeld(shop.db, loaded, AT)).find(
     ({ surface, products }) => surface === before.surface && products[0]!.id === before.products[0]!.id,
   )!

@@ -77,6 +77,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       rates: shop.setup.rates,
       customerTax: job.customer.tax,
       pace: shop.setup.pace,
+      polishing: shop.setup.polishing,
       ...(findings
         ? {
             contamination: contaminationScore(findings.contamination).score,

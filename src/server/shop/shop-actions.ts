@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
+import { POLISHING_SCHOOLS } from '@/core/offer'
 import { identitySchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
@@ -15,7 +16,12 @@ import { CHANGED_MEANWHILE, saveIdentity, saveLogo, saveSchoolsAndWash } from '.
 export const keepShop = defineAction({
   name: 'shop.keep-ways',
   who: 'desk',
-  input: z.strictObject({ version, school: z.enum(SCHOOLS), wash: washSetupInput }),
+  input: z.strictObject({
+    version,
+    school: z.enum(SCHOOLS),
+    polishing: z.enum(POLISHING_SCHOOLS),
+    wash: washSetupInput,
+  }),
   write: async ({ trx }, { version: readAt, ...changed }) => {
     if (!(await saveSchoolsAndWash(trx, readAt, changed))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })

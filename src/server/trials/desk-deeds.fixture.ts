@@ -117,7 +117,12 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       version: after('products'),
       prices: { rates: setup.rates, terms: setup.terms, vendors },
     }),
-    action('ways', 'shop.keep-ways', { version: after('prices'), school: setup.school, wash: setup.wash }),
+    action('ways', 'shop.keep-ways', {
+      version: after('prices'),
+      school: setup.school,
+      polishing: setup.polishing,
+      wash: setup.wash,
+    }),
     action('identity', 'shop.keep-identity', {
       version: after('ways'),
       identity: { name: 'Killed Yard', address: setup.address, region: setup.region },

@@ -17,6 +17,7 @@ const PLAIN: Record<PlainStep, string> = {
   refine: 'Refine',
   polish: 'Polish',
   'polish-to-bare': 'Polish to bare paint',
+  'polish-panels': 'Polish, panel by panel',
   set: 'Set',
   buff: 'Buff off',
   wipe: 'Panel wipe',

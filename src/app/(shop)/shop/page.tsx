@@ -9,5 +9,5 @@ export default async function ShopPage() {
   const db = await database()
   const version = await shopVersion(db)
   const { setup } = await loadShop(db)
-  return <ShopScreen school={setup.school} wash={setup.wash} version={version} />
+  return <ShopScreen school={setup.school} polishing={setup.polishing} wash={setup.wash} version={version} />
 }
