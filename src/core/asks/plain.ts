@@ -98,6 +98,7 @@ export type PlainAsk =
   | 'method-fit'
   | 'product-name'
   | 'gloss-target'
+  | 'agreed-now'
   | 'gloss-read'
   | 'product-surface'
   | 'least-before-most'

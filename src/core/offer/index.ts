@@ -45,6 +45,7 @@ export {
   offerWith,
   settingsOf,
 } from './offer'
+export { type OfferCurve, offerCurve } from './offer-curve'
 export { planOperations, type WorkOrder } from './operations'
 export { paceKey } from './pace-key'
 export {

@@ -3,9 +3,9 @@
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
-import { ceilingOf, farthest, kneeOf, type Locks, type MethodKey, vehicleFrontier } from '@/core/correction'
+import { ceilingOf, farthest, kneeOf, type Locks, type MethodKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
-import { freeSettings, type OfferInput, offerWith, type PackageTemplate } from '@/core/offer'
+import { type OfferInput, offerCurve, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
@@ -57,14 +57,8 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
   const template = coated.find((each) => each.key === key)!
 
   // The three named points belong to the car and its coating; holding a panel moves the curve, not what they mean.
-  const frontier = useMemo(
-    () => vehicleFrontier(input.judgement.panels, freeSettings(template, input), locks),
-    [input, template, locks],
-  )
-  const offerAt = useMemo(
-    () => (at: number) => offerWith(template, input, frontier.planAt(at)),
-    [frontier, template, input],
-  )
+  const frontier = useMemo(() => offerCurve(template, input, locks), [input, template, locks])
+  const { offerAt } = frontier
   const named = useMemo(() => {
     const { points } = frontier
     const highest = points.at(-1)!
@@ -274,6 +268,7 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
             ways={ways}
             chosen={chosen}
             car={car}
+            job={{ id: jobId, consented: input.consented ?? [] }}
             onLock={(process) =>
               settle(() => {
                 const { [selected]: _, ...others } = locks

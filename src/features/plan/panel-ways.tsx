@@ -2,6 +2,7 @@
 
 import { RadioGroup } from 'radix-ui'
 import { clearedBy, type MethodKey, type PanelOption, type PanelWays as Ways } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import { seedOf } from '@/core/lamp'
 import { wholeIndex } from '@/core/survey'
 import { methodTitle, toolsText } from '@/text/en/correction'
@@ -14,6 +15,8 @@ import { markTitle } from '@/text/marks'
 import { later } from '@/ui/later'
 import { useRegion } from '@/ui/region'
 
+import { Consent } from './consent'
+
 // The drawing comes when a panel is looked at.
 const UnderLamp = later(() => import('../lamp/under-lamp').then(({ UnderLamp: view }) => view))
 
@@ -22,13 +25,17 @@ type Props = {
   chosen: PanelOption
   /** Which car it is of, and the word for its colour. */
   car: { plate: string; colour: string }
+  /** The job, and the panels on which its customer has agreed to what is only done by consent. */
+  job: { id: JobId; consented: readonly string[] }
   onLock: (process: MethodKey | undefined) => void
 }
 
 /** What is open to one panel, what is not and why; a process can be held there, and the rest is solved around it. */
-export function PanelWays({ ways, chosen, car, onLock }: Props) {
+export function PanelWays({ ways, chosen, car, job, onLock }: Props) {
   const region = useRegion()
   const { judged, open, forbidden, locked, all } = ways
+  const agreed = job.consented.includes(judged.panel.id)
+  const asksConsent = forbidden.some(({ broken }) => broken.some(({ level }) => level === 'consent'))
   const defects = judged.condition.costs.map(({ defect }) => defect)
   return (
     <section className="sheet p-4" aria-label={`Ways for the ${staffPanelName(region, judged.panel.id)}`}>
@@ -76,6 +83,7 @@ export function PanelWays({ ways, chosen, car, onLock }: Props) {
           {FORBIDDEN[id]}
         </p>
       ))}
+      {(asksConsent || agreed) && <Consent jobId={job.id} panel={judged.panel.id} agreed={agreed} />}
       <Inside option={chosen} ways={ways} />
       {defects.length > 0 && (
         <div className="mt-3">

@@ -385,6 +385,14 @@ export type PaceChangesRow = {
 
 type PaceChangesIn = In<PaceChangesRow, 'accepted_at', never>
 
+export type PanelConsentsRow = {
+  job_id: JobId
+  panel: string
+  agreed_at: string
+}
+
+type PanelConsentsIn = In<PanelConsentsRow, 'agreed_at', never>
+
 export type PastJobsRow = {
   id: number
   vehicle_id: VehicleId
@@ -819,6 +827,7 @@ declare module 'knex/types/tables' {
       Written<PaceChangesIn, 'id'>,
       Changed<PaceChangesIn>
     >
+    panel_consents: Knex.CompositeTableType<PanelConsentsRow, PanelConsentsIn, Changed<PanelConsentsIn>>
     past_jobs: Knex.CompositeTableType<
       PastJobsRow,
       Written<PastJobsIn, 'id' | 'price_cents'>,

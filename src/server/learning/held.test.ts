@@ -24,15 +24,13 @@ test('every coating that was looked at is told, with a band about its middle and
 test('panels that are found bare shorten what is told of their coating', async () => {
   const loaded = await loadShop(shop.db)
   const before = (await loadHeld(shop.db, loaded, AT))[0]!
-  await shop
-    .db('looks')
-    .update({
-      water: 'wets',
-      cleaned: 1,
-      feel: null,
-      angle_x10: null,
-      at: instantOrThrow('2026-12-20T10:00:00Z'),
-    })
+  await shop.db('looks').update({
+    water: 'wets',
+    cleaned: 1,
+    feel: null,
+    angle_x10: null,
+    at: instantOrThrow('2026-12-20T10:00:00Z'),
+  })
   const after = (await loadHeld(shop.db, loaded, AT)).find(
     ({ surface, products }) => surface === before.surface && products[0]!.id === before.products[0]!.id,
   )!

@@ -3,9 +3,9 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { keptMethod, vehicleFrontier } from '@/core/correction'
+import { keptMethod } from '@/core/correction'
 import { aJob, id } from '@/core/inputs'
-import { chosenOffer, freeSettings, offerWith } from '@/core/offer'
+import { chosenOffer, offerCurve } from '@/core/offer'
 import { atLocal, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
@@ -92,9 +92,9 @@ export const bestBy = defineReadAction({
     const template = floor.shop.setup.packages.find(({ key }) => key === packageKey)
     if (!entry || !template) return refuse('gone', ask('job-gone'))
     const { input } = await loadWorked(db, floor.shop, entry.job)
-    const { points, planAt } = vehicleFrontier(input.judgement.panels, freeSettings(template, input), locks)
+    const { points, offerAt } = offerCurve(template, input, locks)
     const readyAt = async (index: number) => {
-      const { plan } = offerWith(template, input, planAt(points[index]!.minutes))
+      const { plan } = offerAt(points[index]!.minutes)
       const [when] = await compute('fits', at, entry.job, [plan])
       return when!.kind === 'possible' ? when!.collectAt : undefined
     }

@@ -29,6 +29,7 @@ import { contaminationScore, washMethod } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { loadWash } from '../survey/wash-store'
+import { loadConsents } from './consent-store'
 
 function candidate(floor: Floor, job: Pick<Job, 'id' | 'arriveAt' | 'vehicle'>, plan: JobPlan): LiveJob {
   return {
@@ -65,6 +66,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       treatments,
       year: Number(dayIn(shop.setup.region.timezone, job.arriveAt).slice(0, 4)),
       judgement,
+      consented: await loadConsents(db, job.id),
       glossGu: Object.fromEntries(
         Object.entries(survey.before.gloss).flatMap(([panel, values]) =>
           values.length > 0 ? [[panel, mean(values)]] : [],

@@ -114,6 +114,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('reorder', 'stock.set-reorder-point', { productId: product, ml: 321 }),
     action('bottle-away', 'stock.throw-bottle', { id: bottle!.id }),
     ...(await shopDeeds(db, now)),
+    action('consent', 'plan.keep-consent', { jobId: car5.id, panel: 'bonnet', agreed: true }),
     action('agree', 'quotes.agree', { jobId: car5.id, packageKey: sold.key, shownCents: cents }),
     action('quote', 'quotes.write-version', {
       jobId: car19.id,

@@ -18,6 +18,7 @@ import * as outages from '../planning/outage-actions'
 import * as plans from '../planning/plan-actions'
 import * as refused from '../queue/refused-actions'
 import * as agreeing from '../quotes/agree-actions'
+import * as consents from '../quotes/consent-actions'
 import * as quotes from '../quotes/quote-actions'
 import * as crew from '../shop/crew-actions'
 import * as devices from '../shop/device-actions'
@@ -56,6 +57,7 @@ const MODULES = [
   plans,
   refused,
   agreeing,
+  consents,
   quotes,
   crew,
   devices,

@@ -103,6 +103,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'look-outside': () => 'A look lies between the day it was applied and today.',
   'outlook-panels': () => 'Name at least one coated panel, or a look at one.',
   'method-name': () => 'Give the method a name.',
+  'agreed-now': () => 'A package is agreed for this car; what it was agreed on stays as it was.',
   'gloss-target': () => 'A gloss to reach lies between 10 and 110 GU.',
   'gloss-read': () => 'Type gloss units between 0 and 200, such as 92.',
   'product-name': () => 'Give the product a name.',

@@ -24,6 +24,7 @@ import { pitchInLanguages } from './0023-pitch-in-languages'
 import { inspectedPanels } from './0024-inspected-panels'
 import { carAsItIs } from './0025-car-as-it-is'
 import { markedSpots } from './0026-marked-spots'
+import { panelConsents } from './0027-panel-consents'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -54,5 +55,6 @@ export const MIGRATIONS: readonly Migration[] = [
   inspectedPanels,
   carAsItIs,
   markedSpots,
+  panelConsents,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
