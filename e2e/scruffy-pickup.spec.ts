@@ -103,7 +103,18 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     const order = await page
       .locator('[data-wash-step]')
       .evaluateAll((steps) => steps.map((step) => step.getAttribute('data-wash-step')))
-    expect(order).toEqual(['wheels', 'pre-rinse', 'foam', 'two-buckets', 'iron', 'tar', 'clay', 'dry'])
+    expect(order).toEqual([
+      'wheels',
+      'tyres',
+      'pre-soak',
+      'pre-rinse',
+      'foam',
+      'two-buckets',
+      'iron',
+      'tar',
+      'clay',
+      'dry',
+    ])
     await expect(page.locator('[data-wash-step="iron"]')).toContainText('Gloves and eye protection')
     await page.getByLabel('Air, °C').fill('1')
     await expect(page.getByRole('heading', { name: 'Washed without a hose' })).toBeVisible()

@@ -259,6 +259,10 @@ describe('every rule', () => {
       'light-polish',
       { paint: { system: 'clear-over-base', sprayedOn: day('2026-11-17') } },
     ],
+    'fresh-paint-unsealed': [
+      'all-in-one',
+      { paint: { system: 'clear-over-base', sprayedOn: day('2026-11-17') } },
+    ],
     'disc-only-for-deep-marks': ['disc-two-step', { deeplyMarked: false }],
     'milder-was-enough': ['two-step', { known: { settled: tried('one-step-cut'), tooMuch: [], good: [] } }],
     'too-much-at-test-spot': ['two-step-wool', { known: { tooMuch: [tried('two-step')], good: [] } }],

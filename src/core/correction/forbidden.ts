@@ -39,6 +39,7 @@ export const FORBID_IDS = [
   'gloss-plastic-by-consent',
   'fresh-paint',
   'fresh-paint-gently',
+  'fresh-paint-unsealed',
   'disc-only-for-deep-marks',
   'milder-was-enough',
   'too-much-at-test-spot',
@@ -125,6 +126,11 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'fresh-paint-gently',
     level: 'caution',
     breaks: (method, context) => isFresh(context) && abrasive(method) && gentle(method),
+  },
+  {
+    id: 'fresh-paint-unsealed',
+    level: 'stop',
+    breaks: (method, context) => isFresh(context) && method.leavesProtection,
   },
   {
     id: 'disc-only-for-deep-marks',

@@ -163,16 +163,14 @@ function remaining(
   const touched = extras.find(({ key }) => key === 'touch-up')?.pieces
   const isTouched = ({ judged }: PanelChoice) =>
     mends('chips') && (touched === undefined || touched.includes(judged.panel.id))
+  const protects = layers.length > 0 || panels.some(({ option }) => option.method.leavesProtection)
   const spotIs = (verdict: SpotWork['verdict']) => (choice: PanelChoice) =>
     spots.some((spot) => spot.panel === choice.judged.panel.id && spot.verdict === verdict)
   const kinds = [
     ['improved-only', heldBack],
     ['softened-only', meetsDepth],
     ['edge-taped', ({ option }: PanelChoice) => option.tapeEdge && option.method.steps.length > 0],
-    [
-      'fresh-uncoated',
-      ({ judged }: PanelChoice) => layers.length > 0 && freshPanels.includes(judged.panel.id),
-    ],
+    ['fresh-uncoated', ({ judged }: PanelChoice) => protects && freshPanels.includes(judged.panel.id)],
     ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],
     ['spot-reduced', spotIs('reduced')],
     ['spot-refused', spotIs('refused')],

@@ -169,6 +169,8 @@ export function proposeExtras(seen: Seen): ExtraProposal[] {
       .filter(([, where]) => where.length > 0)
       .map(([key, where]) => ({ key, count: EXTRA[key].unit === 'car' ? 1 : where.length, where })),
     ...(told('coating') ? [{ key: 'strip-coating' as const, count: 1, where: [] }] : []),
+    // Nobody has measured it under its film: the owner says where it is.
+    ...(told('film') && filmed.length === 0 ? [{ key: 'film-off' as const, count: 1, where: [] }] : []),
   ]
 }
 

@@ -79,7 +79,10 @@ export function UnderLamp({ panel, colour, before, work }: Props) {
       <figcaption className="mb-1 font-head font-semibold">{lampHeading(region, panel)}</figcaption>
       <div
         className="relative overflow-hidden rounded-[18px_18px_48px_22px]"
-        style={{ aspectRatio: `${SIZE.width} / ${SIZE.height}` }}
+        style={{
+          aspectRatio: `${SIZE.width} / ${SIZE.height}`,
+          background: `rgb(${tintOf(colour).join(' ')})`,
+        }}
         onPointerMove={move}
       >
         <canvas ref={after} {...SIZE} data-testid="lamp-after" className="absolute inset-0 size-full" />

@@ -186,6 +186,13 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
               nothing speaks against it.
             </p>
           )}
+          {budgetCents !== undefined &&
+            offerAt(frontier.points[0]!.minutes).price.totalCents > budgetCents && (
+              <p className="mt-3 rounded border-l-4 border-copper bg-copper-soft px-3 py-2 text-[15px]">
+                Nothing under a coating fits the budget of {money(region, budgetCents)}. See the packages
+                below.
+              </p>
+            )}
           <p className="mt-3 rounded bg-lichen/70 px-3 py-2 text-[15px]" aria-live="polite">
             {later.minutes === here.minutes ? (
               'Nothing more can be removed safely: what is left stays, and the quote says so.'

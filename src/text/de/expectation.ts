@@ -37,6 +37,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
     'glänzend schwarzer Kunststoff wird nur nach einer guten Probefläche und mit Ihrem Einverständnis poliert',
   'fresh-paint': 'der Lack ist frisch und noch weich',
   'fresh-paint-gently': 'der Lack ist frisch und noch weich',
+  'fresh-paint-unsealed': 'der Lack ist frisch und darf noch nicht versiegelt werden',
   'nothing-coarse-on-plastic': 'lackierter Kunststoff wird schnell heiß und lässt sich nicht messen',
   'disc-only-for-deep-marks': 'die Spuren erfordern keinen Schliff',
   'milder-was-enough': 'unsere Probefläche hat gezeigt, dass weniger genügt',
@@ -60,7 +61,7 @@ export const expectationInGerman: ExpectationWords = {
   },
   paint: {
     'single-stage':
-      'Dieses Fahrzeug hat Einschichtlack: Es gibt keinen Klarlack, daher nimmt jede Politur etwas von der Farbe selbst ab. Wir arbeiten mit milderen Methoden, und er lässt sich im Laufe seines Lebens nur begrenzt oft polieren.',
+      'Dieses Fahrzeug hat Einschichtlack: Es gibt keinen Klarlack, daher nimmt jede Politur etwas von der Farbe selbst ab. Er lässt sich im Laufe seines Lebens nur begrenzt oft polieren.',
     matte: 'Mattlack wird nie poliert. Seine Spuren bleiben; er wird nur gereinigt und geschützt.',
     wrap: 'Das Fahrzeug ist foliert: Es wird gereinigt und geschützt, und den Lack darunter können wir nicht beurteilen.',
     gelcoat:
@@ -77,7 +78,7 @@ export const expectationInGerman: ExpectationWords = {
     'edge-taped': (at, region) =>
       `${panelsAhead(region, at)}: Die Kanten sind zu dünn zum Polieren. Sie werden abgeklebt, der Rest wird poliert.`,
     'fresh-uncoated': (at, region) =>
-      `${panelsAhead(region, at)}: Der Lack ist keine 30 Tage alt und noch weich. Er wird höchstens sanft poliert und erst später beschichtet.`,
+      `${panelsAhead(region, at)}: Der Lack ist keine 30 Tage alt und noch weich. Er wird höchstens sanft poliert und erst später geschützt.`,
     'prep-skipped': (at, region) =>
       `${panelsAhead(region, at)}: Der Lack ist selbst für die leichte Politur unter der Beschichtung zu dünn. Er wird so beschichtet, wie er ist.`,
     'spot-reduced': (at, region) =>

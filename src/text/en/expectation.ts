@@ -38,6 +38,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
     'gloss-black plastic is only polished after a good test spot, and if you agree',
   'fresh-paint': (several) => `${many(several, 'their', 'its')} paint is fresh and still soft`,
   'fresh-paint-gently': (several) => `${many(several, 'their', 'its')} paint is fresh and still soft`,
+  'fresh-paint-unsealed': (several) =>
+    `${many(several, 'their', 'its')} paint is fresh and must not be sealed in yet`,
   'nothing-coarse-on-plastic': () => 'painted plastic heats quickly and cannot be measured',
   'disc-only-for-deep-marks': (several) => `${many(several, 'their', 'its')} marks do not need sanding`,
   'milder-was-enough': () => 'our test spot showed that less is enough',
@@ -59,7 +61,7 @@ export const expectationInEnglish: ExpectationWords = {
   },
   paint: {
     'single-stage':
-      'This car has single-stage paint: there is no clear coat, so every polish removes some of the colour itself. We use gentler methods, and can polish it only a limited number of times in its life.',
+      'This car has single-stage paint: there is no clear coat, so every polish removes some of the colour itself. It can be polished only a limited number of times in its life.',
     matte: 'Matte paint is never polished. Its marks will remain; it is cleaned and protected only.',
     wrap: 'The car is wrapped: it is cleaned and protected, and we cannot judge the paint beneath.',
     gelcoat:
@@ -76,7 +78,7 @@ export const expectationInEnglish: ExpectationWords = {
     'edge-taped': (at, region) =>
       `The edges of ${thePanels(region, at)} are too thin to polish: they are taped, and the rest is polished.`,
     'fresh-uncoated': (at, region) =>
-      `The paint of ${thePanels(region, at)} was sprayed less than 30 days ago and is still soft. It is polished gently if at all, and coated later.`,
+      `The paint of ${thePanels(region, at)} was sprayed less than 30 days ago and is still soft. It is polished gently if at all, and protected later.`,
     'prep-skipped': (at, region) =>
       `The paint of ${thePanels(region, at)} is too thin even for the light polish under the coating. It is coated as it is.`,
     'spot-reduced': (at, region) =>

@@ -14,6 +14,7 @@ export const FORBIDDEN: Record<ForbidId, string> = {
     'Gloss-black plastic is only polished after a good test spot, and when the customer agrees.',
   'fresh-paint': 'It was sprayed less than 30 days ago: still soft, so nothing that cuts. Ask the body shop.',
   'fresh-paint-gently': 'It was sprayed less than 30 days ago: a soft pad, little pressure, no heat.',
+  'fresh-paint-unsealed': 'It was sprayed less than 30 days ago: nothing that seals it in yet.',
   'disc-only-for-deep-marks': 'A sanding disc is for deep marks; here it would spend paint on nothing.',
   'milder-was-enough': 'At the test spot something milder was enough on panels like this.',
   'too-much-at-test-spot': 'At the test spot this, or something milder, did harm on panels like this.',

@@ -45,13 +45,19 @@ const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
   interior: 'Stains or smells',
 }
 
+/** What the owner has told, and nobody has seen. */
+const TOLD: Partial<Record<ExtraKey, string>> = {
+  'strip-coating': 'An old coating, as the owner says',
+  'film-off': 'Film, as the owner says',
+}
+
 /** What on this car asks for an extra. */
 export function proposalText(region: Region, { key, where }: Pick<ExtraProposal, 'key' | 'where'>): string {
   const places = list(
     region,
     where.map((id) => placeName(region, id)),
   )
-  if (where.length === 0) return key === 'strip-coating' ? 'An old coating, as the owner says' : 'Recorded'
+  if (where.length === 0) return TOLD[key] ?? 'Recorded'
   return `${ASKS_FOR[key] ?? 'Recorded'}: ${places}`
 }
 

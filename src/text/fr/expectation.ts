@@ -38,6 +38,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
     'le plastique noir brillant n’est poli qu’après un essai réussi, et avec votre accord',
   'fresh-paint': 'la peinture est récente et encore tendre',
   'fresh-paint-gently': 'la peinture est récente et encore tendre',
+  'fresh-paint-unsealed': 'la peinture est récente et ne doit pas encore être scellée',
   'nothing-coarse-on-plastic': 'le plastique peint chauffe vite et ne peut pas être mesuré',
   'disc-only-for-deep-marks': 'les marques ne demandent pas de ponçage',
   'milder-was-enough': 'notre essai a montré qu’un traitement plus doux suffit',
@@ -61,7 +62,7 @@ export const expectationInFrench: ExpectationWords = {
   },
   paint: {
     'single-stage':
-      'Cette voiture a une peinture sans vernis : chaque polissage enlève un peu de la teinte elle-même. Nous employons des méthodes plus douces, et elle ne peut être polie qu’un nombre limité de fois au cours de sa vie.',
+      'Cette voiture a une peinture sans vernis : chaque polissage enlève un peu de la teinte elle-même. Elle ne peut être polie qu’un nombre limité de fois au cours de sa vie.',
     matte: 'Une peinture mate ne se polit jamais. Ses marques resteront ; elle est nettoyée et protégée.',
     wrap: 'La voiture est sous covering : elle est nettoyée et protégée, et nous ne pouvons pas juger la peinture qu’il recouvre.',
     gelcoat:
