@@ -70,7 +70,10 @@ export const SEEN_POINTS = 1
 function whyLeft({ judged, forbidden }: PanelChoice): WhyLeft {
   const { finding, budget } = judged
   if (finding.kind === 'thin') return { code: 'thin', lowestUm: Math.round(finding.lowestSpotUm) }
-  const polish = forbidden.find(({ method }) => !method.leavesProtection)
+  // What only waits for a spot and a word is told as that, and not as what forbids the methods beside it.
+  const polish =
+    forbidden.find(({ broken }) => broken.length > 0 && broken.every(({ level }) => level === 'consent')) ??
+    forbidden.find(({ method }) => !method.leavesProtection)
   const rule = polish?.broken.find(({ id }) => id !== 'over-budget') ?? polish?.broken[0]
   if (!rule) return { code: 'slight' }
   if (rule.id !== 'over-budget') return { code: 'rule', rule: rule.id }

@@ -47,7 +47,7 @@ import type { PackageTemplate, Rates, Terms } from './package'
 import { purposeWeight } from './purpose'
 import { type Price, priceOf } from './quote'
 import type { CustomerTax } from './tax'
-import type { Vendor } from './vendor'
+import type { Trade, Vendor } from './vendor'
 
 /** A package worked out for one vehicle. */
 export type Offer = {
@@ -198,7 +198,9 @@ export function offerWith(
     product: named(catalogue, productId, template),
   }))
   const vendors = [
-    ...template.vendors.map((id) => named(input.vendors, id, template)),
+    ...template.vendors
+      .map((id) => named(input.vendors, id, template))
+      .filter((vendor) => hasWork(vendor, input)),
     ...input.vendors.filter(({ id }) => calledIn.includes(id) && !template.vendors.includes(id)),
   ]
   const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
@@ -254,6 +256,16 @@ export function offerWith(
     ),
   }
 }
+
+/** Crafts that mend what can be seen: film is a wish, and is not among them. */
+const MENDING: readonly Trade[] = ['dents', 'wheels', 'paint', 'glass', 'upholstery']
+
+/** Whether there is anything on this car for somebody a package brings: where it was looked at and nothing was found, there is not. */
+const hasWork = ({ trade }: Vendor, { trades, judgement }: OfferInput): boolean =>
+  trades === undefined ||
+  judgement.grade === undefined ||
+  !MENDING.includes(trade) ||
+  trades.some((proposal) => proposal.trade === trade)
 
 /** The gloss to work to: as agreed, else what the dull panels can be brought to. */
 function glossOf(

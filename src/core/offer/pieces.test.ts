@@ -106,6 +106,16 @@ describe('somebody from outside', () => {
     ])
     expect(proposeTrades({ judgement: offerInput({}).judgement, places: [] }, 'Shiny')).toEqual([])
   })
+  test('a package brings a dent remover to a car with dents, and to no other that was looked at', () => {
+    const trades = (given: ReturnType<typeof offerInput>) =>
+      makeOffer(template('boathouse'), given).vendors.map(({ trade }) => trade)
+    const dented = offerInput({ defects: { bonnet: [{ ...scratch(1), kind: 'dents' }] } })
+    const proposed = proposeTrades({ judgement: dented.judgement, places: [] }, '')
+    expect(trades({ ...dented, trades: proposed })).toEqual(['dents'])
+    expect(trades({ ...offerInput(), trades: [] })).toEqual([])
+    // Nobody has looked: the package is offered as it is sold.
+    expect(trades(offerInput())).toEqual(['dents', 'wheels'])
+  })
   test('is called in beside those the package brings, once, and priced', () => {
     const given = offerInput({})
     const [first] = given.vendors

@@ -38,9 +38,19 @@ describe('the package a quote begins with', () => {
     expect(withinBudget({ packages: templates }, input, priceOf('headland'))).toBe('headland')
     expect(withinBudget({ packages: templates }, input, priceOf('headland') - 1)).not.toBe('headland')
   })
-  test('without enough money it is the cheapest, without a limit the dearest', () => {
+  test('without enough money it is the cheapest; without a limit a show car gets everything', () => {
     expect(withinBudget({ packages: templates }, input, 1)).toBe('tideline')
-    expect(withinBudget({ packages: templates }, input, undefined)).toBe('boathouse')
+    expect(withinBudget({ packages: templates }, { ...input, purpose: 'show' }, undefined)).toBe('boathouse')
+  })
+  test('without a limit any other car gets what is enough: a nearly new one no days at the machine', () => {
+    const slight = { kind: 'swirls', severity: 1, extentPercent: 15, catchesNail: false } as const
+    const nearlyNew = offerInput({ defects: { bonnet: [slight], roof: [slight] } }, { purpose: 'new' })
+    const key = withinBudget({ packages: templates }, nearlyNew, undefined)
+    const chosen = makeOffer(template(key), nearlyNew)
+    const best = makeOffer(template('boathouse'), nearlyNew)
+    expect(chosen.layers.length).toBeGreaterThan(0)
+    expect(chosen.price.totalCents).toBeLessThan(best.price.totalCents / 2)
+    expect(chosen.correction.indexAfter).toBeGreaterThan(best.correction.indexAfter - 3)
   })
   test('never one that a rule of coating forbids', () => {
     const old = offerInput({ paintSystem: 'single-stage' })

@@ -21,7 +21,13 @@ export function beginChoices(
   return fresh(withinBudget(setup, input, budgetCents))
 }
 
-/** Key of the package that suits what the car is for; else of the dearest within the budget that nothing forbids, or of the cheapest. */
+/** So many points of the condition index apart, nobody sees across the yard which of two cars it is (mem). */
+const NEARLY_POINTS = 3
+
+/**
+ * Key of the package that suits what the car is for; else of the dearest within the budget that nothing forbids, or of the cheapest;
+ * without a budget of one that is enough.
+ */
 export function withinBudget(
   { packages }: Pick<Setup, 'packages'>,
   input: OfferInput,
@@ -35,6 +41,13 @@ export function withinBudget(
     ? allowed.filter(({ template }) => suitsPurpose(input.purpose!, template, input.methods))
     : []
   if (suiting[0]) return suiting[0].template.key
+  // Without a budget a show car gets everything; any other the cheapest that protects it and looks nearly as good.
+  if (budgetCents === undefined && input.purpose !== 'show') {
+    const protecting = allowed.filter(({ layers }) => layers.length > 0)
+    const best = Math.max(...protecting.map(({ correction }) => correction.indexAfter))
+    const enough = protecting.find(({ correction }) => correction.indexAfter >= best - NEARLY_POINTS)
+    if (enough) return enough.template.key
+  }
   const affordable = allowed.filter(
     ({ price }) => budgetCents === undefined || price.totalCents <= budgetCents,
   )

@@ -98,7 +98,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       />
       <CalledIn
         vendors={setup.vendors}
-        included={setup.packages.find(({ key }) => key === draft.packageKey)?.vendors ?? []}
+        included={(offer?.vendors ?? []).map(({ id }) => id).filter((id) => !draft.vendors.includes(id))}
         called={draft.vendors}
         proposals={input.trades ?? []}
         onChange={(id, isCalled) => edit(() => draft.callIn(id, isCalled))}

@@ -228,7 +228,14 @@ describe('vendors on their own days', () => {
     const job = jobOf(floor, 'IM 19')
     const { input } = await loadWorked(shop.db, floor.shop, job)
     const boathouse = floor.shop.setup.packages.filter(({ key }) => key === 'boathouse')
-    const [priced] = await offersFor(input, boathouse, (plans) =>
+    const asked = {
+      ...input,
+      trades: [
+        { trade: 'dents' as const, where: [] },
+        { trade: 'wheels' as const, where: [] },
+      ],
+    }
+    const [priced] = await offersFor(asked, boathouse, (plans) =>
       plans.map((plan) => whenForPlan(floor, job, plan)),
     )
     if (priced?.when.kind !== 'possible') throw new Error('the restoration finds no room')
