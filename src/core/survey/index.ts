@@ -114,6 +114,7 @@ export {
 export { type Prospect, prospectOf, type Verdict } from './prospect'
 export { countedUm, DOUBT_UM, doubtful, type Reading } from './reading'
 export {
+  allDefects,
   countedReadings,
   edgeReadings,
   emptyMeasured,
@@ -123,6 +124,7 @@ export {
   PHASES,
   type Phase,
   type SurveyRecord,
+  withAgain,
   withInspected,
 } from './record'
 export {

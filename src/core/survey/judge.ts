@@ -28,7 +28,7 @@ import { type Grade, gradeOf } from './grade'
 import type { Taken } from './ledger'
 import { type Spread, spreadOf } from './metrology'
 import { type Prospect, prospectOf } from './prospect'
-import { countedReadings, edgeReadings, type SurveyRecord } from './record'
+import { allDefects, countedReadings, edgeReadings, type SurveyRecord } from './record'
 import { type SpotSizes, spotsOf } from './spots'
 
 export type SurveyInput = {
@@ -178,7 +178,8 @@ export type Painted = { shape: Shape; paintSystem: PaintSystem; finish?: Finish;
 export function judgeRecord(
   { shape, paintSystem, finish, panelFacts }: Painted,
   school: School,
-  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> & Partial<Pick<SurveyRecord, 'inspected'>>,
+  record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> &
+    Partial<Pick<SurveyRecord, 'inspected' | 'found'>>,
   taken: Readonly<Record<string, Taken>>,
 ): VehicleJudgement {
   return judge({
@@ -189,7 +190,7 @@ export function judgeRecord(
     school,
     readings: countedReadings(record.before),
     edges: edgeReadings(record.before),
-    defects: record.defects,
+    defects: allDefects(record),
     films: record.films,
     taken,
     ...(record.inspected ? { inspected: record.inspected } : {}),

@@ -18,10 +18,12 @@ function takeApart(record: SurveyRecord): Leaves {
   }
   for (const phase of PHASES) for (const table of TABLES) add(`${phase}/${table}`, record[phase][table])
   add('defects', record.defects)
+  add('found', record.found ?? {})
   add('places', record.places)
   for (const panel of record.films) leaves.set(`film/${panel}`, true)
   for (const panel of record.inspected) leaves.set(`inspected/${panel}`, true)
   // A page of before says nothing of it.
+  for (const panel of record.again ?? []) leaves.set(`again/${panel}`, true)
   for (const panel of record.marked ?? []) leaves.set(`marked/${panel}`, true)
   for (const item of record.looked) leaves.set(`looked/${item}`, true)
   return leaves
@@ -45,6 +47,8 @@ function putTogether(leaves: Leaves): SurveyRecord {
     places: rows('places') as SurveyRecord['places'],
     films: Object.keys(rows('film')),
     inspected: Object.keys(rows('inspected')),
+    found: rows('found') as SurveyRecord['found'],
+    again: Object.keys(rows('again')),
     marked: Object.keys(rows('marked')),
     looked: Object.keys(rows('looked')),
   }

@@ -27,6 +27,9 @@ export type SurveyRecord = {
   films: string[]
   /** Panels somebody has inspected, whatever was found on them. */
   inspected: string[]
+  /** What showed only at the second inspection, after wash and masking, and the panels that were looked at then. */
+  found: Record<string, NotedDefect[]>
+  again: string[]
   /** Panels read after the work at the marks of the first round. */
   marked: string[]
   /** Easily missed places that have been checked, by id. */
@@ -41,6 +44,8 @@ export const emptyRecord = (): SurveyRecord => ({
   places: {},
   films: [],
   inspected: [],
+  found: {},
+  again: [],
   marked: [],
   looked: [],
 })
@@ -50,6 +55,23 @@ export const withInspected = (record: SurveyRecord, panels: readonly string[]): 
   ...record,
   inspected: [...new Set([...record.inspected, ...panels])],
 })
+
+/** The same record with these panels looked at in the second inspection, too. */
+export const withAgain = (record: SurveyRecord, panels: readonly string[]): SurveyRecord => ({
+  ...record,
+  again: [...new Set([...record.again, ...panels])],
+})
+
+/** All that mars each panel, of both inspections; what was found first stands first. */
+export function allDefects({
+  defects,
+  found = {},
+}: Pick<SurveyRecord, 'defects'> & Partial<Pick<SurveyRecord, 'found'>>): Record<string, NotedDefect[]> {
+  const panels = [...new Set([...Object.keys(defects), ...Object.keys(found)])]
+  return Object.fromEntries(
+    panels.map((panel) => [panel, [...(defects[panel] ?? []), ...(found[panel] ?? [])]]),
+  )
+}
 
 /** The readings that count, by panel, µm. */
 export function countedReadings(measured: Measured): Readings {

@@ -28,6 +28,12 @@ type Props = {
   judged: PanelJudgement
   defects: readonly NotedDefect[]
   readOnly: boolean
+  /** Whether this inspection has been done on the panel, where it is not the first. */
+  done?: boolean
+  /** How many marks of the panel stand before these: those of the first inspection. */
+  after?: number
+  /** What is said where nothing was found, and how that is said. */
+  words?: { nothing: string; nothingFound: string }
   /** Where on the drawing the panel was last touched. */
   at?: { x: number; y: number } | undefined
   onChange: (defects: NotedDefect[]) => void
@@ -39,12 +45,17 @@ type Props = {
   children?: ReactNode
 }
 
+const NOTHING = { nothing: 'Inspected: no defects.', nothingFound: 'Inspected: no defects' }
+
 /** What mars a panel, what each defect costs in points, what can be done about it, and how to add another. */
 export function DefectEditor({
   title,
   judged,
   defects,
   readOnly,
+  done,
+  after = 0,
+  words = NOTHING,
   at,
   onChange,
   others = [],
@@ -53,7 +64,8 @@ export function DefectEditor({
   children,
 }: Props) {
   const region = useRegion()
-  const { condition, inspected, prospects, panel } = judged
+  const { condition, prospects, panel } = judged
+  const inspected = done ?? judged.inspected
   return (
     <section className="sheet p-4" aria-label={`Defects on ${staffPanelName(region, panel.id)}`}>
       <header className="flex items-baseline justify-between gap-3">
@@ -70,18 +82,16 @@ export function DefectEditor({
         </p>
       </header>
       {defects.length === 0 && (
-        <p className="text-[15px] text-ink-soft">
-          {inspected ? 'Inspected: no defects.' : 'No defects recorded here.'}
-        </p>
+        <p className="text-[15px] text-ink-soft">{inspected ? words.nothing : 'No defects recorded here.'}</p>
       )}
       {defects.length === 0 && !readOnly && onInspected && (
         <Button look="outline" className="mt-2" onClick={() => onInspected(!inspected)}>
-          {inspected ? 'Undo' : 'Inspected: no defects'}
+          {inspected ? 'Undo' : words.nothingFound}
         </Button>
       )}
       <ul>
         {defects.map((defect, index) => {
-          const prospect = prospects[index]
+          const prospect = prospects[after + index]
           return (
             <li key={index} className="border-b border-line py-1.5 text-[15px]">
               <div className="flex min-h-11 items-center gap-2">
@@ -103,7 +113,7 @@ export function DefectEditor({
                   )}
                 </span>
                 <span className="text-ink-soft">
-                  −{number(region, condition.costs[index]?.points ?? 0, 1)}
+                  −{number(region, condition.costs[after + index]?.points ?? 0, 1)}
                 </span>
                 {!readOnly && (
                   <RemoveButton

@@ -6,6 +6,7 @@ import type { Job } from '@/core/job'
 import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import {
+  allDefects,
   EASILY_MISSED,
   judgeRecord,
   type Removal,
@@ -32,6 +33,7 @@ import { VehicleGrade } from '../survey/vehicle-grade'
 import { MoreParts } from './more-parts'
 import { PanelFactsForm } from './panel-facts-form'
 import { PlaceEditor } from './place-editor'
+import { SecondInspection, SecondStanding } from './second-inspection'
 import { StillToInspect } from './still-to-inspect'
 import { absentFace, conditionFace, pinsOf, placeFace } from './walk-faces'
 
@@ -61,6 +63,8 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const [selected, setSelected] = useState(panels[0]!.id)
   const [touched, setTouched] = useState<PlanPoint>()
   const readOnly = agreed || job.handedOverAt !== undefined
+  // What was agreed rests on the first inspection; the work begins with another.
+  const second = agreed && job.kind === 'work'
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
   const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
   const faces = useMemo(
@@ -79,15 +83,16 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   const nameOf = (id: string) => inspectedPlace(region, id)
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)
   const place = places.find(({ id }) => id === selected)
-  const noted = Object.values(data.defects).flat().length + Object.values(data.places).flat().length
-  const pins = pinsOf(data.defects, panels)
+  const noted = Object.values(allDefects(data)).flat().length + Object.values(data.places).flat().length
+  const pins = pinsOf(allDefects(data), panels)
   const strip = (
     <PhotoStrip
       key={selected}
       album={album}
       place={selected}
       placeName={nameOf(selected)}
-      phase={agreed ? 'after' : 'before'}
+      // Until the second inspection is done, nothing has been worked.
+      phase={agreed && !(second && data.again.length < judgement.panels.length) ? 'after' : 'before'}
       readOnly={job.handedOverAt !== undefined}
     />
   )
@@ -112,7 +117,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             faces={faces}
             places={places}
             pins={
-              touched && judged && !readOnly
+              touched && judged && job.handedOverAt === undefined
                 ? [...pins, { ...touched, id: 'touched', label: '+', held: false }]
                 : pins
             }
@@ -139,6 +144,30 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
         {!readOnly && <MoreParts vehicle={vehicle} onAdded={select} />}
       </section>
       <aside className="space-y-4">
+        {second && (
+          <SecondStanding
+            data={data}
+            panels={judgement.panels.map(({ panel }) => panel)}
+            closed={job.handedOverAt !== undefined}
+            onSelect={select}
+            onChange={change}
+          />
+        )}
+        {second && judged && (
+          <SecondInspection
+            data={data}
+            judged={judged}
+            panels={panels}
+            closed={job.handedOverAt !== undefined}
+            at={touched}
+            onChange={(made) => {
+              setTouched(undefined)
+              change(made)
+            }}
+          >
+            {strip}
+          </SecondInspection>
+        )}
         {judged && (
           <DefectEditor
             key={selected}
@@ -196,7 +225,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
               panel={panels.find(({ id }) => id === selected)!}
               readOnly={readOnly}
             />
-            {strip}
+            {!second && strip}
           </DefectEditor>
         )}
         {!judged && !place && (

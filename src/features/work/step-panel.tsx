@@ -104,6 +104,16 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           </Link>
         </p>
       )}
+      {operation.kind === 'mask' && (
+        <p className="mt-2">
+          <Link
+            href={`/jobs/${view.job.id}/walk`}
+            className="inline-flex min-h-11 items-center font-semibold"
+          >
+            Second inspection, panel by panel
+          </Link>
+        </p>
+      )}
       {operation.kind === 'finish' && (
         <p className="mt-2">
           <Link

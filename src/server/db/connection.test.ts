@@ -155,6 +155,10 @@ describe('a survey', () => {
       places: { 'wheel-front-left': [{ kind: 'kerbed', severity: 2, note: '' }] },
       films: ['bonnet'],
       inspected: ['bonnet', 'roof'],
+      found: {
+        bonnet: [{ kind: 'scratches' as const, severity: 2 as const, extentPercent: 1, catchesNail: false }],
+      },
+      again: ['bonnet'],
       marked: ['bonnet'],
       looked: ['pillars', 'sills'],
     }

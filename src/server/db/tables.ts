@@ -191,6 +191,19 @@ export type FilmsRow = {
   panel: string
 }
 
+export type FoundDefectsRow = {
+  job_id: JobId
+  panel: string
+  position: number
+  kind: string
+  severity: number
+  extent_percent: number
+  catches_nail: 0 | 1
+  note: string
+  at_x: number | null
+  at_y: number | null
+}
+
 export type GlossReadingsRow = {
   job_id: JobId
   phase: 'before' | 'after'
@@ -215,6 +228,11 @@ export type ImportsRow = {
 }
 
 type ImportsIn = In<ImportsRow, 'begun_at' | 'taken_at' | 'undone_at', never>
+
+export type InspectedAgainRow = {
+  job_id: JobId
+  panel: string
+}
 
 export type InspectedPanelsRow = {
   job_id: JobId
@@ -750,6 +768,11 @@ declare module 'knex/types/tables' {
       Changed<FilmReadingsRow>
     >
     films: Knex.CompositeTableType<FilmsRow, FilmsRow, Changed<FilmsRow>>
+    found_defects: Knex.CompositeTableType<
+      FoundDefectsRow,
+      Written<FoundDefectsRow, 'note' | 'at_x' | 'at_y'>,
+      Changed<FoundDefectsRow>
+    >
     gloss_readings: Knex.CompositeTableType<GlossReadingsRow, GlossReadingsRow, Changed<GlossReadingsRow>>
     import_rows: Knex.CompositeTableType<ImportRowsRow, ImportRowsRow, Changed<ImportRowsRow>>
     imports: Knex.CompositeTableType<
@@ -757,6 +780,7 @@ declare module 'knex/types/tables' {
       Written<ImportsIn, 'taken_at' | 'undone_at' | 'counts'>,
       Changed<ImportsIn>
     >
+    inspected_again: Knex.CompositeTableType<InspectedAgainRow, InspectedAgainRow, Changed<InspectedAgainRow>>
     inspected_panels: Knex.CompositeTableType<
       InspectedPanelsRow,
       InspectedPanelsRow,

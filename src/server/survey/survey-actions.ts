@@ -28,6 +28,8 @@ function misplaced(
     ...readings.map(([panel]) => panel),
     ...[before, after].flatMap(({ gloss, clarity }) => [...Object.keys(gloss), ...Object.keys(clarity)]),
     ...Object.keys(record.defects),
+    ...Object.keys(record.found),
+    ...record.again,
     ...record.films,
   ]
   const unknown =

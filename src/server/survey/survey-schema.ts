@@ -49,6 +49,8 @@ export const surveySchema: z.ZodType<SurveyRecord> = z.object({
   films: z.array(z.string()).max(60),
   // A page of before says nothing of it.
   inspected: z.array(z.string()).max(60).default([]),
+  found: z.record(z.string(), z.array(defectSchema).max(40, ask('defects-enough'))).default({}),
+  again: z.array(z.string().max(80)).max(100).default([]),
   marked: z.array(z.string().max(80)).max(100).default([]),
   looked: z.array(z.enum(EASILY_MISSED)),
 })

@@ -19,7 +19,9 @@ import type {
   DefectsRow,
   FilmReadingsRow,
   FilmsRow,
+  FoundDefectsRow,
   GlossReadingsRow,
+  InspectedAgainRow,
   InspectedPanelsRow,
   LookedRow,
   MarkedPanelsRow,
@@ -40,7 +42,7 @@ function toReading({ film_um_x10, settled, on_edge }: FilmReadingsRow): Reading 
   return { um: film_um_x10 / 10, ...(settled ? { settled } : {}) }
 }
 
-function toDefect(row: DefectsRow): NotedDefect {
+function toDefect(row: DefectsRow | FoundDefectsRow): NotedDefect {
   return {
     kind: row.kind as DefectKind,
     severity: row.severity as Severity,
@@ -50,6 +52,17 @@ function toDefect(row: DefectsRow): NotedDefect {
     ...(row.note ? { note: row.note } : {}),
   }
 }
+
+const fromDefect = (panel: string, defect: NotedDefect) => ({
+  panel,
+  kind: defect.kind,
+  severity: defect.severity,
+  extent_percent: defect.extentPercent,
+  catches_nail: defect.catchesNail ? 1 : 0,
+  note: defect.note ?? '',
+  at_x: defect.at?.x ?? null,
+  at_y: defect.at?.y ?? null,
+})
 
 export async function loadSurvey(db: Knex, jobId: JobId): Promise<StoredSurvey> {
   return (await loadSurveys(db, [jobId])).get(jobId)!
@@ -83,6 +96,10 @@ export async function loadSurveys(db: Knex, jobIds: readonly JobId[]): Promise<M
   await each('defects', ['panel', 'position'], (survey, row) =>
     append(survey.defects, row.panel, toDefect(row)),
   )
+  await each('found_defects', ['panel', 'position'], (survey, row) =>
+    append(survey.found, row.panel, toDefect(row)),
+  )
+  await each('inspected_again', ['panel'], (survey, { panel }) => survey.again.push(panel))
   await each('place_defects', ['place', 'position'], (survey, row) =>
     append(survey.places, row.place, {
       kind: row.kind as PlaceDefectKind,
@@ -103,6 +120,8 @@ type Rows = {
   gloss_readings: GlossReadingsRow
   clarity: ClarityRow
   defects: DefectsRow
+  found_defects: FoundDefectsRow
+  inspected_again: InspectedAgainRow
   place_defects: PlaceDefectsRow
   films: FilmsRow
   inspected_panels: InspectedPanelsRow
@@ -115,6 +134,8 @@ const TABLES = [
   'gloss_readings',
   'clarity',
   'defects',
+  'found_defects',
+  'inspected_again',
   'place_defects',
   'films',
   'inspected_panels',
@@ -180,16 +201,9 @@ function surveyRows(jobId: JobId, record: SurveyRecord): Record<(typeof TABLES)[
     clarity: phased((phase) =>
       Object.entries(record[phase].clarity).map(([panel, clarity]) => ({ ...own, panel, clarity })),
     ),
-    defects: listed(record.defects, (panel, defect) => ({
-      panel,
-      kind: defect.kind,
-      severity: defect.severity,
-      extent_percent: defect.extentPercent,
-      catches_nail: defect.catchesNail ? 1 : 0,
-      note: defect.note ?? '',
-      at_x: defect.at?.x ?? null,
-      at_y: defect.at?.y ?? null,
-    })),
+    defects: listed(record.defects, fromDefect),
+    found_defects: listed(record.found, fromDefect),
+    inspected_again: record.again.map((panel) => ({ ...own, panel })),
     place_defects: listed(record.places, (place, { kind, severity, note }) => ({
       place,
       kind,

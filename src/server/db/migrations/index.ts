@@ -25,6 +25,7 @@ import { inspectedPanels } from './0024-inspected-panels'
 import { carAsItIs } from './0025-car-as-it-is'
 import { markedSpots } from './0026-marked-spots'
 import { panelConsents } from './0027-panel-consents'
+import { secondInspection } from './0028-second-inspection'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -56,5 +57,6 @@ export const MIGRATIONS: readonly Migration[] = [
   carAsItIs,
   markedSpots,
   panelConsents,
+  secondInspection,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
