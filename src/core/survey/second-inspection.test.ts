@@ -1,12 +1,15 @@
 import { describe, expect, test } from 'vitest'
 import { judgeRecord } from './judge'
 import { differingEntries, mergeSurveys } from './merge'
-import { allDefects, emptyRecord, type NotedDefect, withAgain } from './record'
+import { allDefects, emptyRecord, type NotedDefect, type SurveyRecord, withAgain } from './record'
 
 const swirls: NotedDefect = { kind: 'swirls', severity: 2, extentPercent: 40, catchesNail: false }
 const scratch: NotedDefect = { kind: 'scratches', severity: 2, extentPercent: 2, catchesNail: false }
-const first = { ...emptyRecord(), defects: { bonnet: [swirls] }, inspected: ['bonnet', 'roof'] }
-const second = { ...withAgain(first, ['bonnet', 'roof']), found: { bonnet: [scratch], roof: [scratch] } }
+const first: SurveyRecord = { ...emptyRecord(), defects: { bonnet: [swirls] }, inspected: ['bonnet', 'roof'] }
+const second: SurveyRecord = {
+  ...withAgain(first, ['bonnet', 'roof']),
+  found: { bonnet: [scratch], roof: [scratch] },
+}
 
 describe('the second inspection', () => {
   test('what it finds counts in the condition, after what was found first, and leaves the first as it was', () => {
@@ -33,6 +36,6 @@ describe('the second inspection', () => {
   test('a page of before, which knows of none, reads as none', () => {
     const { found: _, again: __, ...before } = first
     expect(allDefects(before)).toEqual(first.defects)
-    expect(mergeSurveys(first, before as typeof first, first).merged.found).toEqual({})
+    expect(mergeSurveys(first, before as SurveyRecord, first).merged.found).toEqual({})
   })
 })
