@@ -49,14 +49,13 @@ export {
 } from './look'
 export { careMilestones, isAhead, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
 export {
-  BAND_CHANCE,
-  type Band,
   hasGone,
   type Outlook,
   outlookOf,
   type Unit,
   type UnitOutlook,
 } from './outlook'
+export { BAND_CHANCE, type Band } from './outlook-grid'
 export type { Measure, PanelTrend, Round } from './panel-trend'
 export { type CoatedCar, LEAST_CARS, type PooledLife, pooledLife, proposedLife } from './pooled-life'
 export type { ProtectedUnit, Protection, SurfaceProtection } from './protected'

@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { seededRandom } from '../schedule/solver/random'
 import { type Look, WATERS } from './look'
-import { BAND_CHANCE, outlookOf, type Unit } from './outlook'
+import { outlookOf, type Unit } from './outlook'
+import { BAND_CHANCE } from './outlook-grid'
 import { levelAt, likelihood, waterChances } from './protection'
 
 const PANELS = ['bonnet', 'roof', 'boot', 'door-left', 'door-right', 'wing-left', 'wing-right', 'bumper']

@@ -1,9 +1,19 @@
 import type { Look } from './look'
+import {
+  type Band,
+  bandOf,
+  CAR_CHANCES,
+  CAR_LOGS,
+  PANEL_CHANCES,
+  type Spread,
+  SUM_LOGS,
+  sumOf,
+} from './outlook-grid'
 import { GONE_LEVEL, levelAt, likelihood, WEAR_SHAPES } from './protection'
 
 /**
  * How long a coating should last, as a small Bayesian grid. How it wears, early or late, nobody knows beforehand: everything is
- * reckoned for each of a few ways, and each of them counts as much as it explains what was seen. What all panels of a car have in common (the batch, the air it
+ * worked out for each of a few ways, and each of them counts as much as it explains what was seen. What all panels of a car have in common (the batch, the air it
  * cured in, how it is really washed) is one unknown; what a single panel has of its own is another, nearly always small
  * and now and then large: a spot that was not wiped clean, a bonnet over a hot engine. Both multiply the life that the
  * product and the way the car lives would give.
@@ -18,8 +28,6 @@ export type Unit = {
   ageMonths: number
   looks: readonly (Look & { ageMonths: number })[]
 }
-
-export type Band = { low: number; mid: number; high: number }
 
 export type UnitOutlook = {
   id: string
@@ -39,77 +47,6 @@ export type Outlook = {
   /** Life of a usual panel, months. */
   lifeMonths: Band
 }
-
-/** The band holds the truth eight times in ten. */
-export const BAND_CHANCE = 0.8
-const LOW = (1 - BAND_CHANCE) / 2
-const HIGH = 1 - LOW
-
-/** Spread of the logarithm of a life: of cars among each other, and of panels of one car (mem). */
-const CAR_SD = 0.26
-/** What a data sheet says is a little more than what cars come to, as a logarithm (mem). */
-const CAR_MEAN = -0.1
-const PANEL_SD = 0.1
-/** One panel in twenty has something of its own, and then mostly a shorter life (mem). */
-const ODD_CHANCE = 0.05
-const ODD_MEAN = -0.7
-const ODD_SD = 0.6
-
-const bell = (x: number, mean: number, sd: number) => Math.exp(-0.5 * ((x - mean) / sd) ** 2) / sd
-
-/** Both grids are even and of one step, so that a sum of two of their logarithms falls on a grid again. */
-const STEP = 0.025
-const CAR_REACH = { from: -1.1, count: 89 }
-const PANEL_REACH = { from: -2.4, count: 137 }
-const SUM_REACH = { from: CAR_REACH.from + PANEL_REACH.from, count: CAR_REACH.count + PANEL_REACH.count - 1 }
-
-type Reach = { from: number; count: number }
-
-const logsOf = ({ from, count }: Reach) => Array.from({ length: count }, (_, at) => from + STEP * at)
-const sumOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0)
-
-function chancesOn(reach: Reach, density: (log: number) => number): number[] {
-  const weights = logsOf(reach).map(density)
-  const sum = sumOf(weights)
-  return weights.map((weight) => weight / sum)
-}
-
-const CAR_LOGS = logsOf(CAR_REACH)
-const CAR_CHANCES = chancesOn(CAR_REACH, (log) => bell(log, CAR_MEAN, CAR_SD))
-const PANEL_CHANCES = chancesOn(
-  PANEL_REACH,
-  (log) => (1 - ODD_CHANCE) * bell(log, 0, PANEL_SD) + ODD_CHANCE * bell(log, ODD_MEAN, ODD_SD),
-)
-const SUM_LOGS = logsOf(SUM_REACH)
-
-/** Values in rising order with their weights. */
-type Spread = readonly { value: number; chance: number }[]
-
-/** The value below which `share` of the weight lies, between neighbours by line. */
-function quantile(spread: Spread, share: number): number {
-  const total = sumOf(spread.map(({ chance }) => chance))
-  let below = 0
-  let previous: { value: number; upTo: number } | undefined
-  for (const { value, chance } of spread) {
-    // The weight of a cell is taken to lie about its value, half on either side.
-    const upTo = (below + chance / 2) / total
-    if (upTo >= share) {
-      const step = previous ? upTo - previous.upTo : 0
-      return previous && step > 0
-        ? previous.value + ((value - previous.value) * (share - previous.upTo)) / step
-        : value
-    }
-    below += chance
-    previous = { value, upTo }
-  }
-  return spread.at(-1)!.value
-}
-
-const bandOf = (spread: Spread): Band => ({
-  low: quantile(spread, LOW),
-  mid: quantile(spread, 0.5),
-  high: quantile(spread, HIGH),
-})
 
 /**
  * A coating does not only wear: now and then a panel loses it all at once, by a dropping left on, an elbow, a harsh cleaner.

@@ -1,5 +1,6 @@
 import type { Look } from './look'
-import type { Band, Unit } from './outlook'
+import type { Unit } from './outlook'
+import type { Band } from './outlook-grid'
 import { levelAt, likelihood, WEAR_SHAPES } from './protection'
 
 /**

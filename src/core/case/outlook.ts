@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { exposureOf, FEELS, hasGone, isBlind, outlookOf, type Unit, WATERS } from '../aftercare'
 import { ask } from '../asks'
-import { daysBetween, isLocalDay, type LocalDay } from '../time'
+import { daysBetween, isLocalDay, type LocalDay, localDayOrThrow } from '../time'
 import { STORAGES, WASHINGS } from '../vehicle'
 
 /** The looks at a coated car as a file tells them: `fern-yard/outlook@1`. */
@@ -13,7 +13,7 @@ const MONTH_DAYS = 365.25 / 12
 const day = z
   .string()
   .refine(isLocalDay, ask('a-day'))
-  .transform((text) => text as LocalDay)
+  .transform((text): LocalDay => localDayOrThrow(text))
 
 export const outlookSchema = z
   .strictObject({

@@ -3,7 +3,7 @@ import { ask } from '../asks'
 import { SEEDED_METHODS } from '../correction'
 import { DEFECT_KINDS, SCHOOLS } from '../survey'
 import { VERDICTS } from '../test-spot'
-import { isLocalDay, type LocalDay } from '../time'
+import { isLocalDay, type LocalDay, localDayOrThrow } from '../time'
 import { COVERINGS, FINISHES, HARDNESSES, PAINT_SYSTEMS, panelsOf, SHAPES } from '../vehicle'
 
 /** One car as anybody may describe it in a file, and what is judged of it: `fern-yard/case@1`. */
@@ -13,7 +13,7 @@ export const JUDGEMENT_FORMAT = 'fern-yard/judgement@1'
 const day = z
   .string()
   .refine(isLocalDay, ask('a-day'))
-  .transform((text) => text as LocalDay)
+  .transform((text): LocalDay => localDayOrThrow(text))
 /** “clear” is what people say for a clear coat over base. */
 const covering = z.preprocess((kept) => (kept === 'clear' ? 'clear-over-base' : kept), z.enum(COVERINGS))
 const carPaint = z.preprocess((kept) => (kept === 'clear' ? 'clear-over-base' : kept), z.enum(PAINT_SYSTEMS))

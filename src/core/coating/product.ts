@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { type AskedThing, ask } from '../asks'
 import { toProductId } from '../ids'
-import type { Instant } from '../time'
+import { type Instant, instantOrThrow } from '../time'
 
 /** What a product is made for. Each surface has its own (common practice). */
 export const SURFACES = ['paint', 'glass', 'trim', 'wheels', 'fabric', 'leather', 'chrome'] as const
@@ -82,7 +82,7 @@ export type Product = z.infer<typeof productSchema>
 /** A sheet that was replaced, and until when it stood. */
 export const earlierSheetSchema = z.strictObject({
   sheet: productSchema,
-  until: z.string().transform((text) => text as Instant),
+  until: z.string().transform((text): Instant => instantOrThrow(text)),
 })
 export type EarlierSheet = z.infer<typeof earlierSheetSchema>
 

@@ -7,7 +7,7 @@ import type { SeenPanel, WorkOnMarks } from './marks'
 
 export type ToShow = { panel: string; before: SeenPanel; work: WorkOnMarks }
 
-/** One number for a panel of a car, so that its marks lie where they lay when it is drawn again. */
+/** One number for a panel of a car, so that its marks are where they were when it is drawn again. */
 export const seedOf = (text: string) =>
   [...text].reduce((sum, sign) => (sum * 31 + sign.charCodeAt(0)) % 99_991, 7)
 

@@ -125,7 +125,9 @@ export {
   type Phase,
   type SurveyRecord,
   withAgain,
+  withDefects,
   withInspected,
+  withoutMark,
 } from './record'
 export {
   type Mends,

@@ -56,6 +56,18 @@ export const withInspected = (record: SurveyRecord, panels: readonly string[]): 
   inspected: [...new Set([...record.inspected, ...panels])],
 })
 
+/** The same record with these defects on a panel: whoever writes them down has inspected it. */
+export const withDefects = (record: SurveyRecord, panel: string, defects: NotedDefect[]): SurveyRecord => ({
+  ...withInspected(record, [panel]),
+  defects: { ...record.defects, [panel]: defects },
+})
+
+/** The same record where a panel was not read at the marks of the first round after all. */
+export const withoutMark = (record: SurveyRecord, panel: string): SurveyRecord => ({
+  ...record,
+  marked: record.marked.filter((each) => each !== panel),
+})
+
 /** The same record with these panels looked at in the second inspection, too. */
 export const withAgain = (record: SurveyRecord, panels: readonly string[]): SurveyRecord => ({
   ...record,

@@ -7,7 +7,7 @@ const REACH_SD = 10
 /**
  * A figure after witnesses whose errors are not those of a straight line: every value on a fine grid is weighed by what was
  * believed before and by how well it explains what was seen. With `freedom` the belief is a Student t of so many degrees and as
- * wide, which gives way to a surprise; without it a normal one.
+ * wide, which yields to a surprise; without it a normal one.
  */
 export function onGrid(
   before: Estimate,

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { ask } from '../asks'
-import { isLocalDay, type LocalDay } from '../time'
+import { isLocalDay, type LocalDay, localDayOrThrow } from '../time'
 import { COVERINGS, FINISHES, OVERRULES, type PanelsFacts } from './panel-paint'
 
 /** What is told of single panels, as it is typed and as it is kept. */
@@ -18,7 +18,7 @@ const factsSchema = z.strictObject({
   sprayedOn: z
     .string()
     .refine(isLocalDay, ask('a-day'))
-    .transform((text) => text as LocalDay)
+    .transform((text): LocalDay => localDayOrThrow(text))
     .optional(),
   substrate: z.enum(SUBSTRATES).optional(),
   overruled: z

@@ -8,8 +8,10 @@ import { dayIn } from '@/core/time'
 import { bestBy } from '@/server/quotes/agree-actions'
 import { clock, screenDay } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { useToday } from '@/ui/region'
+import { TimeInput } from '@/ui/time-input'
 import { reach } from '@/ui/use-action'
 
 /** The car must be collected by a time: the curve is turned to the best that is ready by then. */
@@ -56,15 +58,10 @@ export function ReadyBy({
       </summary>
       <div className="flex flex-wrap items-end gap-3">
         <Field label="Day">
-          <input className="field" type="date" value={day} onChange={(event) => setDay(event.target.value)} />
+          <DayInput value={day} onChange={setDay} />
         </Field>
         <Field label="Time">
-          <input
-            className="field"
-            type="time"
-            value={time}
-            onChange={(event) => setTime(event.target.value)}
-          />
+          <TimeInput value={time} onChange={setTime} />
         </Field>
         <Button look="outline" disabled={asking} onClick={() => void find()}>
           {asking ? 'Asking the calendar…' : 'Find the best for it'}

@@ -1,7 +1,7 @@
 'use client'
 
 import { useState } from 'react'
-import { LIQUIDS, MACHINES, type MethodKey, PADS, type PanelGroup, type PanelOption } from '@/core/correction'
+import type { MethodKey, PanelGroup, PanelOption } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import {
@@ -11,25 +11,15 @@ import {
   type PanelJudgement,
   type Severity,
 } from '@/core/survey'
-import {
-  type AttemptStep,
-  HAZES,
-  type Haze,
-  HEATS,
-  type Heat,
-  VERDICTS,
-  type Verdict,
-} from '@/core/test-spot'
+import { HAZES, type Haze, HEATS, type Heat, VERDICTS, type Verdict } from '@/core/test-spot'
 import { keepAttempt } from '@/server/survey/spot-actions'
 import { methodTitle, SPOT_VERDICT } from '@/text/en/correction'
 import { FORBIDDEN } from '@/text/en/forbidden'
-import { sentence } from '@/text/en/sentence'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { unitSign } from '@/text/formats'
 import { markTitle } from '@/text/marks'
 import { numberOf, readQuantity } from '@/text/typed'
-import { workWords } from '@/text/work'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
@@ -38,7 +28,8 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
-import { markOn, stepsOf } from './ladder'
+import { same, stepTitle, TypedStepFields, typedSteps } from './attempt-step'
+import { markOn } from './ladder'
 
 type Props = {
   jobId: JobId
@@ -58,17 +49,6 @@ const readings = (region: Region, text: string) =>
       const typed = readQuantity(region, 'depth', each)
       return typed.kind === 'number' ? typed.value : Number.NaN
     })
-const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
-const TOOLS = { machine: MACHINES, pad: PADS, liquid: LIQUIDS } as const
-const TOOL_LABEL = { machine: 'Machine', pad: 'Pad', liquid: 'Liquid' } as const
-
-/** A step as it is typed. */
-type TypedStep = Omit<AttemptStep, 'dial' | 'passes' | 'sectionM'> & {
-  dial: string
-  passes: string
-  sectionM: string
-}
-
 const SEVERITIES: readonly Severity[] = [1, 2, 3]
 const POLISHABLE = DEFECT_KINDS.filter((kind) => DEFECT_MODEL[kind].mend === 'polish')
 
@@ -276,78 +256,5 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
         )}
       </div>
     </section>
-  )
-}
-
-const typedSteps = (open: readonly PanelOption[], key: MethodKey): TypedStep[] => {
-  const option = open.find(({ method }) => method.key === key)
-  return (option ? stepsOf(option) : []).map((step) => ({
-    ...step,
-    dial: String(step.dial),
-    passes: String(step.passes),
-    sectionM: String(step.sectionM),
-  }))
-}
-
-const stepTitle = (at: number, of: number) =>
-  of === 1 ? 'The step' : at === of - 1 ? 'Finishing step' : at === 0 ? 'Cutting step' : `Step ${at + 1}`
-
-/** One step of the attempt: what was on the machine and how it was worked. */
-function TypedStepFields({
-  step,
-  name,
-  error,
-  onChange,
-}: {
-  step: TypedStep
-  name: string
-  error: (field: string) => string | undefined
-  onChange: (step: TypedStep) => void
-}) {
-  const region = useRegion()
-  const words = workWords(region)
-  const typed = (field: 'dial' | 'passes' | 'sectionM', label: string, quantity?: 'length') => (
-    <Field label={label} error={error(field)}>
-      <NumberInput
-        value={step[field]}
-        onChange={(value) => onChange({ ...step, [field]: value })}
-        {...(quantity ? { quantity } : {})}
-      />
-    </Field>
-  )
-  return (
-    <fieldset>
-      <legend className="font-semibold">{name}</legend>
-      <div className="mt-1 grid gap-3 sm:grid-cols-3">
-        {(['machine', 'pad', 'liquid'] as const).map((tool) => (
-          <Field key={tool} label={TOOL_LABEL[tool]} error={error(tool)}>
-            <select
-              className="field"
-              value={step[tool]}
-              onChange={(event) => onChange({ ...step, [tool]: event.target.value })}
-            >
-              {TOOLS[tool].map((kind) => (
-                <option key={kind} value={kind}>
-                  {sentence((words[tool] as Record<string, string>)[kind]!)}
-                </option>
-              ))}
-            </select>
-          </Field>
-        ))}
-        {typed('dial', 'Speed on the dial')}
-        {typed('passes', 'Passes')}
-        {typed('sectionM', `Square, ${unitSign(region, 'length')}`, 'length')}
-        <div className="sm:col-span-3">
-          <Field label="Name on the bottle (optional)" error={error('product')}>
-            <input
-              className="field"
-              autoComplete="off"
-              value={step.product}
-              onChange={(event) => onChange({ ...step, product: event.target.value })}
-            />
-          </Field>
-        </div>
-      </div>
-    </fieldset>
   )
 }

@@ -13,7 +13,8 @@ import {
   type Removal,
   type School,
   takenByPanel,
-  withInspected,
+  withDefects,
+  withoutMark,
 } from '@/core/survey'
 import type { Vehicle } from '@/core/vehicle'
 import { panelsOfVehicle } from '@/core/vehicle'
@@ -261,11 +262,7 @@ export function SurveyScreen(props: Props) {
               atMarks={phase === 'after' ? atMarks : true}
               onAtMarks={(yes) => {
                 setAtMarks(yes)
-                if (!yes)
-                  change((before) => ({
-                    ...before,
-                    marked: before.marked.filter((panel) => panel !== selected),
-                  }))
+                if (!yes) change((before) => withoutMark(before, selected))
               }}
             />
           )}
@@ -281,12 +278,7 @@ export function SurveyScreen(props: Props) {
           judged={judged}
           defects={data.defects[selected] ?? []}
           readOnly={agreed || handedOver}
-          onChange={(defects) =>
-            change((before) => ({
-              ...withInspected(before, [selected]),
-              defects: { ...before.defects, [selected]: defects },
-            }))
-          }
+          onChange={(defects) => change((before) => withDefects(before, selected, defects))}
         />
         <div className="flex flex-wrap justify-end gap-2">
           <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>

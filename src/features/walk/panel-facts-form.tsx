@@ -18,6 +18,7 @@ import { spelt } from '@/text/en/spelling'
 import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
 import { FINDING_NAME } from '@/text/en/survey'
 import { Button } from '@/ui/button'
+import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
@@ -115,12 +116,7 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
             {pick('finish', 'Finish', FINISHES, FINISH_NAME, 'As the car')}
             {pick('substrate', 'Made of', SUBSTRATES, SUBSTRATE_NAME, SUBSTRATE_NAME[panel.substrate]!)}
             <Field label="Sprayed on" error={error('sprayedOn')}>
-              <input
-                className="field"
-                type="date"
-                value={typed.sprayedOn}
-                onChange={(event) => set({ sprayedOn: event.target.value })}
-              />
+              <DayInput value={typed.sprayedOn} onChange={(sprayedOn) => set({ sprayedOn })} />
             </Field>
           </div>
           <Field label={spelt(region, 'Colour, if another')} error={error('colour')}>

@@ -1,25 +1,22 @@
 'use client'
 
-import clsx from 'clsx'
 import { useMemo, useState } from 'react'
 import type { Job } from '@/core/job'
 import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import {
   allDefects,
-  EASILY_MISSED,
   judgeRecord,
   type Removal,
   type School,
   takenByPanel,
   uninspected,
+  withDefects,
   withInspected,
 } from '@/core/survey'
 import { PART_IDS, panelsOf, partPanel, placesOf } from '@/core/vehicle'
-import { EASILY_MISSED_WORDS } from '@/text/en/easily-missed'
 import { staffPanel } from '@/text/en/staff-panels'
 import { inspectedPlace } from '@/text/en/step-names'
-import { measured, percent } from '@/text/formats'
 import { BodyPlan, type PlanPoint } from '@/ui/body-plan'
 import { ButtonLink } from '@/ui/button'
 import { useRegion } from '@/ui/region'
@@ -30,6 +27,7 @@ import { Hatches } from '../survey/hatches'
 import { SaveNote } from '../survey/save-note'
 import { useSurvey } from '../survey/use-survey'
 import { VehicleGrade } from '../survey/vehicle-grade'
+import { Belongings, Missed } from './beside-the-car'
 import { MoreParts } from './more-parts'
 import { PanelFactsForm } from './panel-facts-form'
 import { PlaceEditor } from './place-editor'
@@ -188,10 +186,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
             }
             onChange={(defects) => {
               setTouched(undefined)
-              change((before) => ({
-                ...withInspected(before, [selected]),
-                defects: { ...before.defects, [selected]: defects },
-              }))
+              change((before) => withDefects(before, selected, defects))
             }}
             onInspected={(inspected) =>
               change((before) =>
@@ -275,74 +270,5 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
         </div>
       </aside>
     </div>
-  )
-}
-
-/** Places that are easily missed, ticked off as they are looked at. */
-function Missed({
-  looked,
-  readOnly,
-  onChange,
-}: {
-  looked: readonly string[]
-  readOnly: boolean
-  onChange: (looked: string[]) => void
-}) {
-  const region = useRegion()
-  return (
-    <section className="sheet p-4" aria-label="Easily missed">
-      <h2 className="flex items-baseline justify-between text-lg">
-        Easily missed
-        <span className="text-sm font-normal text-ink-soft">
-          {looked.length} of {EASILY_MISSED.length} checked
-        </span>
-      </h2>
-      <ul className="mt-1">
-        {EASILY_MISSED.map((id) => {
-          const { name, look } = EASILY_MISSED_WORDS[id](region)
-          const done = looked.includes(id)
-          return (
-            <li key={id}>
-              <label className="flex min-h-11 items-center gap-3 text-[15px]">
-                <input
-                  type="checkbox"
-                  className="size-6 shrink-0 accent-fern"
-                  disabled={readOnly}
-                  checked={done}
-                  onChange={() => onChange(done ? looked.filter((each) => each !== id) : [...looked, id])}
-                />
-                <span className={clsx(done && 'text-ink-soft')}>
-                  {name}
-                  <span className="ml-2 text-sm text-ink-soft">{look}</span>
-                </span>
-              </label>
-            </li>
-          )
-        })}
-      </ul>
-    </section>
-  )
-}
-
-/** How it stood here when it came in, as written at the intake. */
-function Belongings({ job }: { job: Job }) {
-  const region = useRegion()
-  const rows = [
-    ['Odometer', job.odometerKm === undefined ? '' : measured(region, 'distance', job.odometerKm)],
-    ['Fuel or charge', job.fuelPercent === undefined ? '' : percent(region, job.fuelPercent)],
-    ['Keys', job.keys],
-    ['Left inside', job.belongings],
-    ['Faults on arrival', job.warnings],
-  ].filter(([, text]) => text)
-  if (rows.length === 0) return null
-  return (
-    <dl className="grid grid-cols-[auto_1fr] gap-x-4 px-4 text-[15px]">
-      {rows.map(([name, text]) => (
-        <div key={name} className="contents">
-          <dt className="text-ink-soft">{name}</dt>
-          <dd>{text}</dd>
-        </div>
-      ))}
-    </dl>
   )
 }

@@ -1,10 +1,10 @@
 import type { Mix, PlannedStep } from '@/core/wash'
 import { spelt } from '@/text/en/spelling'
+import { pouredName } from '@/text/en/supplies'
 import {
   dwellText,
   lanceErrorText,
   mixText,
-  pouredName,
   pouredText,
   WASH_STEP,
   washCautions,

@@ -12,7 +12,7 @@ import {
 import { type LaidProduct, OTHER_SURFACES, type Surface } from '@/core/coating'
 import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
-import { dayIn, type Instant, monthsBetween } from '@/core/time'
+import { atLocal, dayIn, type Instant, monthsBetween } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
 import { covers, isTopper, loadPaintPast, type PaintPast, partIs, unitsOf } from '../aftercare/protection'
 import { shopVersion } from '../shop/shop-store'
@@ -47,14 +47,14 @@ function stacksOn(
     return {
       layers: layers.map(({ product }) => product),
       laidAt,
-      until: polished && polished.day < dayIn(zone, until) ? (`${polished.day}T00:00:00Z` as Instant) : until,
+      until: polished && polished.day < dayIn(zone, until) ? atLocal(zone, polished.day, '00:00') : until,
     }
   })
 }
 
 type Seen = { key: string; layers: LaidProduct[]; surface: Surface; vehicle: Vehicle; car: CoatedCar }
 
-/** Each coating that lay on this vehicle with what was seen of it. */
+/** Each coating once on this vehicle with what was seen of it. */
 function seenOn(vehicle: Vehicle, past: PaintPast, zone: string, now: Instant): Seen[] {
   const exposure = exposureOf(vehicle)
   const byKey = new Map<string, Seen & { car: { units: CoatedCar['units'][number][] } }>()

@@ -6,7 +6,7 @@ import { ask } from '@/core/asks'
 import { type Product, productSchema } from '@/core/coating'
 import { version } from '@/core/inputs'
 import { type Supply, supplySchema } from '@/core/supply'
-import { SUPPLY_NAME } from '@/text/en/wash'
+import { SUPPLY_NAME } from '@/text/en/supplies'
 import { defineAction } from '../action/define'
 import { CHANGED_MEANWHILE, loadShop, saveProducts } from './shop-store'
 

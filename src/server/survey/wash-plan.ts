@@ -18,14 +18,14 @@ export async function washedCar(db: Knex, job: Job, shop: Shop): Promise<WashedC
   const { vehicle } = job
   // What comes for work is polished or coated; what comes to be looked at keeps what lies on it.
   const strips = job.kind === 'work'
-  const laid = strips ? [] : await loadCoats(db, shop, vehicle.id)
+  const coats = strips ? [] : await loadCoats(db, shop, vehicle.id)
   const day = dayIn(shop.setup.region.timezone, job.arriveAt)
   return {
     softTop: placesOf(vehicle.shape).some(({ surface }) => surface === 'fabric'),
     bakedWheels: Object.values(places).some((defects) => defects.some(({ kind }) => kind === 'baked-dust')),
     strips,
     coated:
-      laid.some(({ product }) => isCoating(product)) ||
+      coats.some(({ product }) => isCoating(product)) ||
       (!strips && vehicle.treatments.some(({ kind }) => kind === 'coating')),
     fresh: Object.values(vehicle.panelFacts ?? {}).some(
       ({ sprayedOn }) => sprayedOn !== undefined && daysBetween(sprayedOn, day) < FRESH_DAYS,

@@ -2,14 +2,13 @@ import { describe, expect, test } from 'vitest'
 import { SUPPLY_KINDS } from '@/core/supply'
 import { METHOD_REASONS, type Mix, WASH_STEP_IDS, type WashFacts } from '@/core/wash'
 import { DUBLIN, OHIO } from '../region.fixture'
+import { pouredName, SUPPLY_NAME } from './supplies'
 import {
   dwellText,
   lanceErrorText,
   methodReason,
   mixText,
-  pouredName,
   pouredText,
-  SUPPLY_NAME,
   WASH_STEP,
   washCautions,
   waterText,

@@ -1,6 +1,6 @@
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import type { Dwell, SupplyKind, WashLiquid } from '@/core/supply'
+import type { Dwell } from '@/core/supply'
 import type {
   ClayGrade,
   ContaminationPart,
@@ -8,7 +8,6 @@ import type {
   Level,
   MethodReason,
   Mix,
-  Poured,
   Sight,
   WashFacts,
   WashStepId,
@@ -205,35 +204,6 @@ export const washCautions = (id: WashStepId, { fresh }: WashFacts): string[] => 
   ...(fresh && HARD_ON_FRESH.includes(id) ? [FRESH_PAINT] : []),
   ...WASH_STEP[id].cautions,
 ]
-
-const WASH_LIQUID_NAME: Record<WashLiquid, string> = {
-  'fabric-cleaner': 'fabric cleaner',
-  'wheel-cleaner': 'wheel cleaner',
-  'acid-wheel-cleaner': 'acid wheel cleaner',
-  'all-purpose-cleaner': 'all-purpose cleaner',
-  foam: 'foam',
-  shampoo: 'shampoo',
-  'stripping-wash': 'stripping shampoo',
-  'tyre-cleaner': 'tyre cleaner',
-  'rinseless-wash': 'rinseless wash',
-  'rinseless-strong': 'rinseless wash, strong',
-  'iron-remover': 'iron remover',
-  'tar-remover': 'tar remover',
-  'clay-lubricant': 'clay lubricant (rinseless wash)',
-  'acid-spot-remover': 'acid spot remover',
-}
-
-export const SUPPLY_NAME: Record<SupplyKind, string> = {
-  ...WASH_LIQUID_NAME,
-  compound: 'compound',
-  polish: 'polish',
-  'finishing-polish': 'finishing polish',
-  'all-in-one': 'all-in-one polish',
-  prep: 'panel wipe',
-}
-
-/** What is poured, by the name on the shop’s bottle. */
-export const pouredName = ({ kind, name }: Poured) => name || SUPPLY_NAME[kind]
 
 /** `2–4 min`, or `30 min` where least and most are the same. */
 export const dwellText = ({ minMinutes, maxMinutes }: Dwell) =>

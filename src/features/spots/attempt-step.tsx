@@ -1,0 +1,95 @@
+'use client'
+
+import { LIQUIDS, MACHINES, type MethodKey, PADS, type PanelOption } from '@/core/correction'
+import type { AttemptStep } from '@/core/test-spot'
+import { sentence } from '@/text/en/sentence'
+import { unitSign } from '@/text/formats'
+import { workWords } from '@/text/work'
+import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
+import { stepsOf } from './ladder'
+
+export const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
+const TOOLS = { machine: MACHINES, pad: PADS, liquid: LIQUIDS } as const
+const TOOL_LABEL = { machine: 'Machine', pad: 'Pad', liquid: 'Liquid' } as const
+
+/** A step as it is typed. */
+export type TypedStep = Omit<AttemptStep, 'dial' | 'passes' | 'sectionM'> & {
+  dial: string
+  passes: string
+  sectionM: string
+}
+
+export const typedSteps = (open: readonly PanelOption[], key: MethodKey): TypedStep[] => {
+  const option = open.find(({ method }) => method.key === key)
+  return (option ? stepsOf(option) : []).map((step) => ({
+    ...step,
+    dial: String(step.dial),
+    passes: String(step.passes),
+    sectionM: String(step.sectionM),
+  }))
+}
+
+export const stepTitle = (at: number, of: number) =>
+  of === 1 ? 'The step' : at === of - 1 ? 'Finishing step' : at === 0 ? 'Cutting step' : `Step ${at + 1}`
+
+/** One step of the attempt: what was on the machine and how it was worked. */
+export function TypedStepFields({
+  step,
+  name,
+  error,
+  onChange,
+}: {
+  step: TypedStep
+  name: string
+  error: (field: string) => string | undefined
+  onChange: (step: TypedStep) => void
+}) {
+  const region = useRegion()
+  const words = workWords(region)
+  const typed = (field: 'dial' | 'passes' | 'sectionM', label: string, quantity?: 'length') => (
+    <Field label={label} error={error(field)}>
+      <NumberInput
+        value={step[field]}
+        onChange={(value) => onChange({ ...step, [field]: value })}
+        {...(quantity ? { quantity } : {})}
+      />
+    </Field>
+  )
+  return (
+    <fieldset>
+      <legend className="font-semibold">{name}</legend>
+      <div className="mt-1 grid gap-3 sm:grid-cols-3">
+        {(['machine', 'pad', 'liquid'] as const).map((tool) => (
+          <Field key={tool} label={TOOL_LABEL[tool]} error={error(tool)}>
+            <select
+              className="field"
+              value={step[tool]}
+              onChange={(event) => onChange({ ...step, [tool]: event.target.value })}
+            >
+              {TOOLS[tool].map((kind) => (
+                <option key={kind} value={kind}>
+                  {sentence((words[tool] as Record<string, string>)[kind]!)}
+                </option>
+              ))}
+            </select>
+          </Field>
+        ))}
+        {typed('dial', 'Speed on the dial')}
+        {typed('passes', 'Passes')}
+        {typed('sectionM', `Square, ${unitSign(region, 'length')}`, 'length')}
+        <div className="sm:col-span-3">
+          <Field label="Name on the bottle (optional)" error={error('product')}>
+            <input
+              className="field"
+              autoComplete="off"
+              value={step.product}
+              onChange={(event) => onChange({ ...step, product: event.target.value })}
+            />
+          </Field>
+        </div>
+      </div>
+    </fieldset>
+  )
+}
