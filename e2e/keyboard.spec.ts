@@ -83,7 +83,7 @@ test('take in, measure, choose and see the schedule by keyboard alone', async ({
   await keyboard.press('Enter')
   await keyboard.type('120,5')
   await keyboard.press('Enter')
-  await expect(page.getByTestId('finding')).toHaveText('Original')
+  await expect(page.getByTestId('finding')).toHaveText('Nothing to compare with')
   await keyboard.press('Backspace')
   await expect(page.getByTestId('finding')).toHaveText('Too few readings')
 
@@ -121,6 +121,11 @@ test('a try at the test spot, a quote and its yes by keyboard alone', async ({ p
     await tabTo(page, /^Bonnet:/)
     await keyboard.press('ArrowRight')
     await expect(page.getByRole('heading', { name: 'Record a test spot: right front wing' })).toBeVisible()
+    await tabTo(page, /^Light polish/)
+    for (const method of ['One-step polish', 'One-step cut and finish', 'Two-step']) {
+      await keyboard.press('ArrowRight', { delay: 60 })
+      await expect(page.getByRole('radio', { name: method, exact: true })).toBeChecked()
+    }
     await tabTo(page, /^Removed, %/)
     await keyboard.type('80')
     await tabTo(page, /^Good enough/)

@@ -93,7 +93,9 @@ test('how full a bay was is what the table says it was', async ({ page }) => {
     expect(own).toHaveLength(13)
     const sum = (column: string) => own.reduce((all, each) => all + Number(each[column]), 0)
     const share = Math.round((100 * sum('used_hours')) / sum('staffed_hours'))
-    await expect(part.getByRole('listitem').filter({ hasText: bay })).toContainText(`${share}%`)
+    const said = await part.getByRole('listitem').filter({ hasText: bay }).textContent()
+    // The table rounds its hours: a percent either way.
+    expect(Math.abs(Number(/(\d+)%/.exec(said!.replace(bay, ''))![1]) - share)).toBeLessThanOrEqual(1)
   }
   await expect(part.getByText(/^Wash bay stood emptiest/)).toBeVisible()
 })

@@ -30,15 +30,15 @@ async function quiet(page: Page, from: string, until: string): Promise<void> {
 
 const proposals = (page: Page) => page.getByRole('region', { name: 'To send today' })
 
-test('an owner is written to in their own language, dates and all', async ({ page }) => {
+test('an owner is written to in their own language', async ({ page }) => {
   await page.goto(`${shop.url}/aftercare/messages`)
-  const row = proposals(page)
+  const rows = proposals(page)
     .getByRole('listitem')
     .filter({ hasText: /Français|Deutsch/ })
-    .first()
-  await row.getByRole('button', { name: 'Preview' }).click()
-  await expect(row).toContainText(/Bonjour |Hallo |Guten Tag/)
-  await expect(row).toContainText(/janvier|février|mars|Januar|Februar|März/)
+  await expect(rows.first()).toBeVisible()
+  await rows.first().getByRole('button', { name: 'Preview' }).click()
+  await expect(rows.first()).toContainText(/Bonjour |Hallo |Guten Tag/)
+  await expect(rows.first()).toContainText(/STOPP?\b/)
 })
 
 test('quiet hours are set by keys alone; what is no time is refused at its field, and stays typed', async ({

@@ -175,7 +175,7 @@ test('the shop’s school and its lance change every plan that follows', async (
   await page.getByRole('button', { name: 'Save' }).click()
   await expect(page.getByText('Saved. New plans follow it.')).toBeVisible()
   await openJob(page, 'IM 4471', 'wash')
-  await expect(page.locator('[data-wash-step="foam"]')).toContainText('320 ml foam')
+  await expect(page.locator('[data-wash-step="foam"]')).toContainText('320 ml Spindrift Foam')
   const order = await page
     .locator('[data-wash-step]')
     .evaluateAll((steps) => steps.map((step) => step.getAttribute('data-wash-step')))

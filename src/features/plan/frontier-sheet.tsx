@@ -182,8 +182,9 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
             />
           ) : (
             <p className="rounded bg-lichen/70 p-4 text-lg">
-              Machine polishing would not improve this car. What remains is a wash, and protection where
-              nothing speaks against it.
+              {correction.panels.some(({ option }) => option.method.steps.length > 0)
+                ? 'There is only one way to polish this car: the one below. Nothing stronger is needed or allowed.'
+                : 'Machine polishing would not improve this car. What remains is a wash, and protection where nothing speaks against it.'}
             </p>
           )}
           {budgetCents !== undefined &&

@@ -11,13 +11,15 @@ import { BodyPlan, type PanelFace } from '@/ui/body-plan'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
-import { GlossNow } from './gloss-now'
 import { outsideFace } from './outside-face'
 import { PanelPhotos } from './panel-photos'
 import type { Card, StepProps } from './use-card'
 
 // It needs the shop in any case, so it may come from there when a panel is in hand.
 const AnotherProcess = later(() => import('./another-process').then(({ AnotherProcess: dialog }) => dialog))
+
+// Only dull paint has a gloss to reach.
+const GlossNow = later(() => import('./gloss-now').then(({ GlossNow: reading }) => reading))
 
 type Props = StepProps & { album: Photos }
 

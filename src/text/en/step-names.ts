@@ -2,10 +2,9 @@ import type { OtherSurface } from '@/core/coating'
 import type { ExtraKey, PlainStep, StepName, Trade } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { list } from '../formats'
-import { placeName } from '../panels'
 import { title } from '../title'
 import { EASILY_MISSED_WORDS, isEasilyMissed } from './easily-missed'
-import { staffPanel } from './staff-panels'
+import { staffPanel, staffPanelName } from './staff-panels'
 import { workInEnglish } from './work'
 
 const PLAIN: Record<PlainStep, string> = {
@@ -43,7 +42,7 @@ export function stepTitle(region: Region, name: StepName): string {
       return name.pieces
         ? `${extraName(name.extra)}: ${list(
             region,
-            name.pieces.map((id) => placeName(region, id)),
+            name.pieces.map((id) => staffPanelName(region, id)),
           )}`
         : name.count > 1
           ? `${extraName(name.extra)}, ${name.count}`
