@@ -149,7 +149,7 @@ test('a try at the test spot, a quote and its yes by keyboard alone', async ({ p
     await keyboard.type('7')
     await tabTo(page, /^Write version 1/)
     await keyboard.press('Enter')
-    await expect(page.getByRole('button', { name: /^1\. Headland/ })).toContainText('open until 20 Jan 2027')
+    await expect(page.getByRole('button', { name: /^1\. Slipway/ })).toContainText('open until 20 Jan 2027')
     await tabTo(page, /^The customer accepts/)
     await keyboard.press('Enter')
     await expect(page).toHaveURL(/\/schedule$/)

@@ -3,7 +3,8 @@ import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
-import { many, sentence, thePanels } from './sentence'
+import { many, sentence } from './sentence'
+import { thePanels } from './the-panels'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} out of 100)`
 /** What a condition rests on where not all of the car was inspected. */

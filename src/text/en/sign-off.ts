@@ -3,7 +3,8 @@ import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
 import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-import { many, sentence, thePanels } from './sentence'
+import { many, sentence } from './sentence'
+import { thePanels } from './the-panels'
 
 const plural = ({ panels }: OnPanels) => panels.length > 1
 
