@@ -161,6 +161,7 @@ export function proposeExtras(seen: Seen): ExtraProposal[] {
     ['headlamps', placesWhere(seen, ['cloudy'])],
     ['glass-polish', placesWhere(seen, ['glass-spots', 'glass-scratches'])],
     ['trim', placesWhere(seen, ['faded', 'worn'], 'trim')],
+    ['chrome', placesWhere(seen, ['tarnished', 'pitted'])],
     ['film-off', filmed.map(({ panel }) => panel.id)],
     ['interior', placesWhere(seen, ['stained', 'odour'])],
   ]

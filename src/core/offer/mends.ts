@@ -21,6 +21,8 @@ const MENDED_BY: Partial<Record<Parameters<Mends>[0], readonly (ExtraKey | Trade
   torn: ['upholstery'],
   stained: ['interior'],
   odour: ['interior'],
+  faded: ['trim'],
+  tarnished: ['chrome'],
 }
 
 /** Comes off in any wash, as far as it comes off at all. */

@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest'
-import type { Defect } from '../survey'
+import { type Defect, placeDefectsOn } from '../survey'
+import { placesOf } from '../vehicle'
 import { chosenOffer } from './choices'
 import { proposeExtras, proposeTrades } from './extras'
+import { mendedBy } from './mends'
 import { makeOffer } from './offer'
 import { offerInput, template, templates } from './offer.fixture'
 import { summaryOf } from './told'
@@ -95,6 +97,25 @@ test('touch-up paint dries before anything is polished over it, and other work f
   expect(plan.links.find(({ from, to }) => from === 'extra-touch-up' && to === 'extra-headlamps')?.min).toBe(
     0,
   )
+})
+
+test('tarnished chrome asks for its polish and names its piece; told as put right once that is bought', () => {
+  const chrome = placesOf('saloon').find(({ id }) => id === 'chrome')!
+  expect(placeDefectsOn(chrome.surface)).toEqual(['rust', 'missing', 'tarnished', 'pitted'])
+  const places = [
+    { place: chrome, defects: [{ kind: 'tarnished' as const, severity: 2 as const, note: '' }] },
+  ]
+  const { judgement } = offerInput()
+  const proposals = proposeExtras({ judgement, places })
+  expect(proposals).toEqual([{ key: 'chrome', count: 1, where: ['chrome'] }])
+  const step = makeOffer(
+    headland,
+    { ...offerInput(), proposals },
+    { extras: [{ key: 'chrome', count: 1 }] },
+  ).plan.operations.find(({ extra }) => extra === 'chrome')!
+  expect(step.title).toMatchObject({ pieces: ['chrome'] })
+  expect(mendedBy({ extras: ['chrome'], trades: [] })('tarnished')).toBe(true)
+  expect(mendedBy({ extras: ['chrome'], trades: [] })('pitted')).toBe(false)
 })
 
 describe('somebody from outside', () => {

@@ -65,6 +65,23 @@ describe('what a panel is', () => {
     const result = judge(input({ readings: { ...evenReadings(110), bonnet: [240] } }))
     expect(panelOf(result, 'bonnet').finding).toEqual({ kind: 'too-few', n: 1 })
   })
+  test('gelcoat is on the house of a motorhome, and paint on the metal cab before it, until somebody says otherwise', () => {
+    const home = input({ paintSystem: 'gelcoat' })
+    const systems = (facts = {}) =>
+      Object.fromEntries(
+        judge({ ...home, panels: panelsOf('motorhome'), facts }).panels.map(({ panel, paint }) => [
+          panel.id,
+          paint.system,
+        ]),
+      )
+    expect(systems()).toMatchObject({
+      bonnet: 'clear-over-base',
+      'front-door-left': 'clear-over-base',
+      'front-bumper': 'clear-over-base',
+      'house-side-left': 'gelcoat',
+    })
+    expect(systems({ bonnet: { paint: 'gelcoat' } })).toMatchObject({ bonnet: 'gelcoat' })
+  })
   test('plastic, gelcoat and film are never judged by a gauge', () => {
     expect(panelOf(judge(input({})), 'front-bumper').finding.kind).toBe('unreadable')
     expect(panelOf(judge(input({ paintSystem: 'gelcoat' })), 'bonnet').finding.kind).toBe('unreadable')

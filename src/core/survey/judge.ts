@@ -131,7 +131,7 @@ function judgePanel(
   baseline: Baseline | undefined,
   spread: Spread,
 ): PanelJudgement {
-  const paint = paintOf(panel.id, input)
+  const paint = paintOf(panel, input.panels, input)
   const statistics = panelStatistics(
     panel,
     input.readings[panel.id] ?? [],

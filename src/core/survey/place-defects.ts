@@ -1,7 +1,7 @@
 import type { PlaceSurface } from '../vehicle'
 import type { Severity } from './defects'
 
-/** What can be wrong with wheels, glass, lights, soft tops, trim and the interior. None of it has a film to spend. */
+/** What can be wrong with wheels, glass, lights, soft tops, trim, chrome and the interior. None of it has a film to spend. */
 
 export const PLACE_DEFECT_KINDS = [
   'kerbed',
@@ -22,6 +22,8 @@ export const PLACE_DEFECT_KINDS = [
   'missing',
   'worn',
   'odour',
+  'tarnished',
+  'pitted',
 ] as const
 export type PlaceDefectKind = (typeof PLACE_DEFECT_KINDS)[number]
 
@@ -44,10 +46,12 @@ const OCCURS_ON: Record<PlaceDefectKind, readonly PlaceSurface[]> = {
   growth: ['fabric', 'trim', 'glass', 'bed'],
   stained: ['fabric', 'interior', 'bed'],
   gouged: ['bed', 'trim'],
-  rust: ['bed', 'wheel', 'trim'],
-  missing: ['trim', 'interior', 'wheel', 'light'],
+  rust: ['bed', 'wheel', 'trim', 'chrome'],
+  missing: ['trim', 'interior', 'wheel', 'light', 'chrome'],
   worn: ['interior', 'bed', 'fabric'],
   odour: ['interior'],
+  tarnished: ['chrome'],
+  pitted: ['chrome'],
 }
 
 /** The kinds that can occur on a surface, in the order of the table. */

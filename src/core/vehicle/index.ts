@@ -32,6 +32,7 @@ export {
   paintOf,
   panelsAsTheyAre,
   panelsOfVehicle,
+  usualCovering,
 } from './panel-paint'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'
 export { isPart, PART_IDS, type PartId, partPanel } from './parts'

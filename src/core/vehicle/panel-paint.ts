@@ -49,12 +49,29 @@ export type PanelPaint = { system: Covering; finish?: Finish; colour?: string; s
 
 type CarPaint = { paintSystem: PaintSystem; finish?: Finish; facts?: PanelsFacts }
 
-/** The paint of a panel: its own where somebody has said so, else the car's. */
-export function paintOf(panel: PanelId, { paintSystem, finish, facts }: CarPaint): PanelPaint {
-  const own = facts?.[panel]
+/**
+ * What covers a panel where nobody has said anything of it. Gelcoat comes out of the mould with a house of composite; the metal
+ * cab before it is painted, and so are its bumpers (common practice).
+ */
+export function usualCovering(
+  { id, substrate }: Pick<Panel, 'id' | 'substrate'>,
+  paintSystem: PaintSystem,
+  panels: readonly Panel[],
+): Covering {
+  const isBeside = substrate !== 'composite' && panels.some((each) => each.substrate === 'composite')
+  return partPaint(id) ?? (paintSystem === 'gelcoat' && isBeside ? 'clear-over-base' : paintSystem)
+}
+
+/** The paint of a panel among the others of its car: its own where somebody has said so, else what is usual there. */
+export function paintOf(
+  panel: Panel,
+  panels: readonly Panel[],
+  { paintSystem, finish, facts }: CarPaint,
+): PanelPaint {
+  const own = facts?.[panel.id]
   const flakes = own?.finish ?? finish
   return {
-    system: own?.paint ?? partPaint(panel) ?? paintSystem,
+    system: own?.paint ?? usualCovering(panel, paintSystem, panels),
     ...(flakes ? { finish: flakes } : {}),
     ...(own?.colour ? { colour: own.colour } : {}),
     ...(own?.sprayedOn ? { sprayedOn: own.sprayedOn } : {}),

@@ -1,6 +1,15 @@
 /** Places on a vehicle that are not painted panels but can be dirty, broken or worn all the same. */
 
-export const PLACE_SURFACES = ['wheel', 'glass', 'light', 'fabric', 'bed', 'interior', 'trim'] as const
+export const PLACE_SURFACES = [
+  'wheel',
+  'glass',
+  'light',
+  'fabric',
+  'bed',
+  'interior',
+  'trim',
+  'chrome',
+] as const
 export type PlaceSurface = (typeof PLACE_SURFACES)[number]
 
 export const PLACE_NATURE = {
@@ -15,6 +24,7 @@ export const PLACE_NATURE = {
   'soft-top': { name: 'soft top', surface: 'fabric' },
   'load-bed': { name: 'load bed', surface: 'bed' },
   'trim-and-seals': { name: 'trim and seals', surface: 'trim' },
+  chrome: { name: 'chrome', surface: 'chrome' },
   interior: { name: 'interior', surface: 'interior' },
 } as const satisfies Record<string, { name: string; surface: PlaceSurface }>
 

@@ -4,7 +4,7 @@ import { PLACE_NATURE, type PlaceKind, type PlaceSurface } from './place-kinds'
 export type Place = { id: string; name: string; surface: PlaceSurface; drawn: boolean }
 
 /** Parts that go round the whole car or lie inside it, and are therefore on no drawing. */
-const UNDRAWN = ['trim-and-seals', 'interior'] as const satisfies PlaceKind[]
+const UNDRAWN = ['trim-and-seals', 'chrome', 'interior'] as const satisfies PlaceKind[]
 
 export const capital = (text: string) => text[0]!.toUpperCase() + text.slice(1)
 

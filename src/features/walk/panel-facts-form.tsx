@@ -10,6 +10,7 @@ import {
   type PanelFacts,
   type PanelsFacts,
   SUBSTRATES,
+  usualCovering,
   type Vehicle,
 } from '@/core/vehicle'
 import { keepPanelFacts } from '@/server/vehicles/panel-facts-actions'
@@ -99,6 +100,8 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
       </select>
     </Field>
   )
+  const usual = usualCovering(panel, vehicle.paintSystem, panels)
+  const isAsCar = usual === vehicle.paintSystem
   const said = factsText(region, own)
   const sides = (['left', 'right'] as const).map((side) => ({
     side,
@@ -112,7 +115,7 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
       {!readOnly && (
         <div className="space-y-3 pb-2">
           <div className="grid grid-cols-2 gap-3">
-            {pick('paint', 'Paint', COVERINGS, COVERING_NAME, 'As the car')}
+            {pick('paint', 'Paint', COVERINGS, COVERING_NAME, isAsCar ? 'As the car' : COVERING_NAME[usual])}
             {pick('finish', 'Finish', FINISHES, FINISH_NAME, 'As the car')}
             {pick('substrate', 'Made of', SUBSTRATES, SUBSTRATE_NAME, SUBSTRATE_NAME[panel.substrate]!)}
             <Field label="Sprayed on" error={error('sprayedOn')}>

@@ -36,6 +36,8 @@ export const marksInGerman: MarkWords = {
     missing: 'fehlendes oder loses Teil',
     worn: 'abgenutzt',
     odour: 'Geruch',
+    tarnished: 'angelaufener Chrom',
+    pitted: 'narbiger Chrom',
   },
   needs: {
     kerbed: 'ist Sache eines Felgenaufbereiters',
@@ -56,5 +58,7 @@ export const marksInGerman: MarkWords = {
     missing: 'braucht ein neues Teil',
     worn: 'kann repariert werden oder bleibt',
     odour: 'verschwindet auf Dauer erst, wenn seine Ursache beseitigt ist',
+    tarnished: 'kann als Zusatzleistung von Hand poliert werden',
+    pitted: 'kann gereinigt werden; nur neues Verchromen füllt die Narben',
   },
 }

@@ -35,6 +35,7 @@ export const panelsInGerman: PanelWords = {
     'soft-top': 'Verdeck',
     'load-bed': 'Ladefläche',
     'trim-and-seals': 'Leisten und Dichtungen',
+    chrome: 'Chrom',
     interior: 'Innenraum',
     pillars: 'Säulen',
     'gloss-trim': 'glänzend schwarze Zierteile',

@@ -36,6 +36,8 @@ export const marksInEnglish: MarkWords = {
     missing: 'missing or loose',
     worn: 'worn',
     odour: 'odour',
+    tarnished: 'tarnished chrome',
+    pitted: 'pitted chrome',
   },
   needs: {
     kerbed: 'needs a wheel refinisher',
@@ -56,5 +58,7 @@ export const marksInEnglish: MarkWords = {
     missing: 'needs a new part',
     worn: 'can be repaired or left',
     odour: 'cannot be cleaned away for good until its source is removed',
+    tarnished: 'can be polished by hand as an extra',
+    pitted: 'can be cleaned, but only replating fills the pits',
   },
 }

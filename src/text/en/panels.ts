@@ -36,6 +36,7 @@ export const panelsInEnglish = (terms: Terms): PanelWords => ({
     'soft-top': 'soft top',
     'load-bed': 'load bed',
     'trim-and-seals': 'trim and seals',
+    chrome: 'chrome',
     interior: 'interior',
     pillars: 'pillars',
     'gloss-trim': 'gloss-black trim',

@@ -36,6 +36,8 @@ export const marksInFrench: MarkWords = {
     missing: 'pièce manquante ou mal fixée',
     worn: 'usure',
     odour: 'odeur',
+    tarnished: 'chrome terni',
+    pitted: 'chrome piqué',
   },
   needs: {
     kerbed: 'relève d’un rénovateur de jantes',
@@ -56,5 +58,7 @@ export const marksInFrench: MarkWords = {
     missing: 'demande une pièce neuve',
     worn: 'peut être réparé ou laissé en l’état',
     odour: 'ne disparaîtra durablement qu’une fois la cause éliminée',
+    tarnished: 'peut être poli à la main en option',
+    pitted: 'peut être nettoyé ; seul un nouveau chromage comble les piqûres',
   },
 }

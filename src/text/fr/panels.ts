@@ -48,6 +48,7 @@ export const panelsInFrench: PanelWords = {
     'soft-top': 'capote',
     'load-bed': 'plateau de chargement',
     'trim-and-seals': 'garnitures et joints',
+    chrome: 'chromes',
     interior: 'habitacle',
     pillars: 'montants',
     'gloss-trim': 'garnitures noir brillant',
