@@ -15,6 +15,7 @@ export { CHECK_IDS, CHECKLISTS, type CheckId, WHEEL_CHECKS } from './checklist'
 export { type Conflict, conflictOf, type Doubt } from './conflict'
 export { type AirLimits, coatDoubts, type Facts, factConflict, type KnownBottle, timeConflict } from './facts'
 export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot'
+export type { LiquidHere } from './liquids'
 export { type Pace, type PadState, paceOf, padState, SECTIONS_PER_PAD } from './pace'
 export {
   type CardState,

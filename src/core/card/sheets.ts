@@ -7,9 +7,11 @@ import { type Agreement, agreedWork, type PlannedOperation } from '../offer'
 import { openMinutesBetween } from '../schedule'
 import { everyone, type Shop } from '../shop'
 import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
+import { setTime } from '../supply'
 import { dayIn, type Instant, minutesBetween } from '../time'
-import type { Panel } from '../vehicle'
+import type { Panel, PanelId } from '../vehicle'
 import type { AirLimits } from './facts'
+import { type LiquidHere, liquidsAt } from './liquids'
 import { type CardState, workOn } from './state'
 import { type MachineRecipe, type PanelTask, worklist, workNow } from './worklist'
 
@@ -19,6 +21,10 @@ export type StepSheet = {
   /** Minutes worked so far of a step under way: on shift, and not resting. */
   workedMinutes?: number
   machines: MachineRecipe[]
+  /** Left out where nothing is poured. */
+  liquids?: LiquidHere[]
+  /** How long an all-in-one of this step sets before it is wiped off. */
+  setMinutes?: number
   /** The gloss agreed, and the panels it is read on; where this step is at the machine. */
   gloss?: { targetGu: number; panels: string[] }
   coat?: CoatSheet
@@ -49,6 +55,7 @@ export type SheetInput = {
   state: CardState
   agreement: Agreement
   panels: readonly Panel[]
+  singleStage: readonly PanelId[]
   air: ReadonlyMap<string, BayAir>
   bottles: readonly ShelfBottle[]
 }
@@ -65,9 +72,13 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   const work = workNow(agreedWork(summary), input.state.processes, input.shop.setup.methods)
   const { tasks, recipes } = worklist(operation, input.panels, work, summary.care)
   const [coat, workedMinutes] = [coatSheet(input, operation), workedSoFar(input, operation)]
+  const { supplies } = input.shop.setup
+  const liquids = liquidsAt(operation, { ...input, recipes, supplies })
   return {
     tasks,
     machines: recipes,
+    ...(liquids.length > 0 ? { liquids } : {}),
+    ...(liquids.some(({ kind }) => kind === 'all-in-one') ? setTime(supplies) : {}),
     ...(recipes.length > 0 && summary.gloss ? { gloss: summary.gloss } : {}),
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
     ...(coat ? { coat } : {}),

@@ -117,4 +117,15 @@ describe('the timers of a planned wash', () => {
     )
     expect(timersFor('layer', [iron(1, 2)])).toBe(TIMER_PRESETS.layer)
   })
+  test('a coat flashes as its sheet and the air say, and an all-in-one sets as long as its own', () => {
+    const flash = { min: 42.4, max: 130 }
+    expect(timersFor('surface', [], { coat: { flash } })).toEqual([
+      { label: 'flash', seconds: 42, source: 'sheet' },
+    ])
+    expect(timersFor('layer', [], { coat: { flash: { min: 0, max: 60 } } })[0]!.seconds).toBe(60)
+    expect(timersFor('polish', [], { setMinutes: 20 })).toEqual([
+      { label: 'all-in-one', seconds: 1200, source: 'sheet' },
+    ])
+    expect(timersFor('polish', [], {})).toEqual([])
+  })
 })

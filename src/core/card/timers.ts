@@ -43,13 +43,8 @@ export const TIMER_PRESETS: Record<OperationKind, readonly TimerPreset[]> = {
   mask: [],
   cut: [],
   refine: [],
-  polish: [
-    {
-      label: 'all-in-one',
-      seconds: minutes(30),
-      source: 'cp',
-    },
-  ],
+  // An all-in-one is timed where it is used.
+  polish: [],
   wipe: [],
   surface: [{ label: 'flash', seconds: 90, source: 'mem' }],
   layer: [{ label: 'level', seconds: 30, source: 'cp' }],
@@ -74,11 +69,27 @@ const OF_WASH: Partial<Record<WashStepId, TimerLabel>> = {
   mineral: 'mineral',
 }
 
+/** What of a step’s sheet is timed; seconds of flash at the air of the bay. */
+export type TimedSheet = { setMinutes?: number; coat?: { flash: { min: number; max: number } } }
+
 /**
  * What is timed at a step. A planned wash times what it has planned and nothing else, for as short a time as the sheet of its
  * product says: then one looks.
  */
-export function timersFor(kind: OperationKind, wash: readonly PlannedStep[]): readonly TimerPreset[] {
+export function timersFor(
+  kind: OperationKind,
+  wash: readonly PlannedStep[],
+  sheet: TimedSheet = {},
+): readonly TimerPreset[] {
+  if (sheet.setMinutes !== undefined)
+    return [{ label: 'all-in-one', seconds: minutes(sheet.setMinutes), source: 'sheet' }]
+  const flashes = kind === 'surface' || kind === 'layer'
+  if (flashes && sheet.coat)
+    return TIMER_PRESETS[kind].map((preset) => ({
+      ...preset,
+      seconds: Math.round(sheet.coat!.flash.min || sheet.coat!.flash.max),
+      source: 'sheet',
+    }))
   if (kind !== 'wash' || wash.length === 0) return TIMER_PRESETS[kind]
   return wash.flatMap(({ id, dwell }) => {
     const label = OF_WASH[id]

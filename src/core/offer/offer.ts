@@ -107,6 +107,8 @@ export type OfferInput = {
   contamination?: number
   /** Whether the whole car is cut before it is refined, or each panel is finished. */
   polishing?: PolishingSchool
+  /** What the all-in-one of the shop sets before it is wiped off, by its sheet, min. */
+  setMinutes?: number
   /** Whether it is washed without a hose. */
   rinseless?: boolean
   /** The air of the bay it would be coated in. */
@@ -215,6 +217,7 @@ export function offerWith(
     ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
     ...(input.rinseless ? { rinseless: true } : {}),
     ...(input.polishing ? { polishing: input.polishing } : {}),
+    ...(input.setMinutes === undefined ? {} : { setMinutes: input.setMinutes }),
     ...(input.pace ? { pace: input.pace } : {}),
   })
   const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')

@@ -11,8 +11,8 @@ import { type Skill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
 import type { Vendor, VendorStage } from './vendor'
 
-/** An all-in-one sets about 30 min before wipe-off (cp). */
-const SET_MINUTES = 30
+/** An all-in-one sets about 30 min before wipe-off (cp), where its own sheet says nothing else. */
+export const SET_MINUTES = 30
 
 /** Estimates are planned in steps of five minutes; nobody believes a finer one. */
 const PLANNING_STEP_MINUTES = 5
@@ -61,9 +61,9 @@ function correctionOperations({ minutes }: CorrectionPlan, school: PolishingScho
  * The towel follows in the order in which the panels were applied, so that the last one has set its half hour when it gets
  * there: buffing counts towards the wait.
  */
-function allInOneOperations(work: typeof attended, areaM2: number): PlannedOperation[] {
+function allInOneOperations(work: typeof attended, areaM2: number, setMinutes: number): PlannedOperation[] {
   const buff = work('buff', 'wipe', { code: 'buff' }, MINUTES.buff(areaM2), 'prep')
-  const minutes = planned(SET_MINUTES - buff.minutes)
+  const minutes = planned(setMinutes - buff.minutes)
   return [
     {
       id: toOperationId('set'),
@@ -183,6 +183,8 @@ export type WorkOrder = {
   rinseless?: boolean
   /** Whether the whole car is cut before it is refined, or each panel is finished. */
   polishing?: PolishingSchool
+  /** What the all-in-one sets before it is wiped off, by its sheet. */
+  setMinutes?: number
   /** How the shop's own hands go against the table of minutes. */
   pace?: Pace
 }
@@ -227,7 +229,9 @@ export function planOperations(order: WorkOrder): JobPlan {
   const operations = [
     ...preparation(work, order, areaM2, gentle),
     ...correctionOperations(correction, order.polishing ?? 'step-by-step'),
-    ...(allInOne && layers.length === 0 ? allInOneOperations(work, areaM2) : []),
+    ...(allInOne && layers.length === 0
+      ? allInOneOperations(work, areaM2, order.setMinutes ?? SET_MINUTES)
+      : []),
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
     ...surfaces.map((coat) => surfaceOperation(work, areaM2, coat)),

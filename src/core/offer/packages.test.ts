@@ -27,6 +27,11 @@ describe('the times of a package (common practice)', () => {
     expect(minutes('polish')).toBeLessThanOrEqual(45)
     expect(minutes('set') + minutes('buff')).toBe(30)
   })
+  test('an all-in-one whose sheet says that it sets longer is given that long', () => {
+    const { plan } = makeOffer(template('tideline'), offerInput({}, { contamination: 0, setMinutes: 45 }))
+    const minutes = (id: string) => plan.operations.find((operation) => operation.id === id)!.minutes
+    expect(minutes('set') + minutes('buff')).toBe(45)
+  })
   test('the dirtier the car, the longer the wash, and it never passes two and a half hours on a car', () => {
     const wash = (contamination: number) =>
       makeOffer(template('tideline'), offerInput({}, { contamination })).plan.operations[0]!.minutes

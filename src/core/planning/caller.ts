@@ -8,6 +8,7 @@ import {
   type ScheduleReason,
   soonestFor,
 } from '../schedule'
+import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
@@ -112,6 +113,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
     pace,
     methods,
     polishing: setup.polishing,
+    ...setTime(setup.supplies),
   })
   const { plan } = offer
   const from = laterOf(arrive, floor.now)

@@ -5,9 +5,11 @@ export {
   SUPPLY_KINDS,
   type Supply,
   type SupplyKind,
+  setTime,
   suppliesSchema,
   supplyFor,
   supplySchema,
+  takesMl,
   WASH_LIQUIDS,
   type WashLiquid,
 } from './supply'

@@ -51,6 +51,11 @@ export type Supply = {
   dwell?: Dwell | undefined
   /** How strongly its solvent bites: strong ones stay off single-stage paint. */
   solvent: 'none' | 'mild' | 'strong'
+  /** What one square metre takes of it; empty for what is mixed by the bucket. */
+  mlPerM2?: number | undefined
+  bottleMl?: number | undefined
+  /** Months it keeps once it is opened. */
+  shelfLifeMonths?: number | undefined
   retired: boolean
 }
 
@@ -61,6 +66,13 @@ const minutes = z
   .number({ error: ask('number-of', { of: 'dwell' }) })
   .min(0, ask('of-between', { of: 'dwell', least: 0, most: DWELL_MOST_MINUTES }))
   .max(DWELL_MOST_MINUTES, ask('of-between', { of: 'dwell', least: 0, most: DWELL_MOST_MINUTES }))
+
+const amount = (of: 'ml-per-m2' | 'bottle-ml' | 'shelf-life', most: number) =>
+  z
+    .number({ error: ask('number-of', { of }) })
+    .positive(ask('more-of', { of }))
+    .max(most, ask('of-between', { of, least: 0, most }))
+    .optional()
 
 const dilution = (most: number) =>
   z
@@ -89,6 +101,9 @@ export const supplySchema: z.ZodType<Supply> = z.strictObject({
     })
     .optional(),
   solvent: z.enum(['none', 'mild', 'strong']),
+  mlPerM2: amount('ml-per-m2', 200),
+  bottleMl: amount('bottle-ml', 200_000),
+  shelfLifeMonths: amount('shelf-life', 120),
   retired: z.boolean(),
 })
 
@@ -97,6 +112,17 @@ const NEAT: Strength = { kind: 'neat' }
 const dwell = (minMinutes: number, maxMinutes: number): Dwell => ({ minMinutes, maxMinutes })
 
 type Seed = [kind: SupplyKind, strength: Strength, dwell?: Dwell, solvent?: Supply['solvent']]
+
+/** What a square metre of paint takes, ml (mem). */
+const ML_PER_M2: Partial<Record<SupplyKind, number>> = {
+  'iron-remover': 30,
+  'tar-remover': 5,
+  compound: 8,
+  polish: 6,
+  'finishing-polish': 5,
+  'all-in-one': 8,
+  prep: 12,
+}
 
 /** What a shop pours until it has entered its own: common practice, but what is marked mem. */
 const SEEDS: readonly Seed[] = [
@@ -134,6 +160,7 @@ export const SEEDED_SUPPLIES: readonly Supply[] = SEEDS.map(([kind, strength, st
   strength,
   ...(stands ? { dwell: stands } : {}),
   solvent: solvent ?? 'none',
+  ...(ML_PER_M2[kind] ? { mlPerM2: ML_PER_M2[kind] } : {}),
   retired: false,
 }))
 
@@ -148,4 +175,14 @@ export function supplyFor(supplies: readonly Supply[], kind: SupplyKind): Supply
     supplies.find((each) => each.kind === kind && !each.retired) ??
     SEEDED_SUPPLIES.find((each) => each.kind === kind)!
   )
+}
+
+/** What so many square metres take of it, ml; undefined where its sheet says nothing of that. */
+export const takesMl = ({ mlPerM2 }: Pick<Supply, 'mlPerM2'>, areaM2: number): number | undefined =>
+  mlPerM2 === undefined ? undefined : mlPerM2 * areaM2
+
+/** How long an all-in-one sets before it is wiped off, where its sheet says so. */
+export function setTime(supplies: readonly Supply[]): { setMinutes?: number } {
+  const { dwell } = supplyFor(supplies, 'all-in-one')
+  return dwell ? { setMinutes: dwell.minMinutes } : {}
 }

@@ -32,6 +32,7 @@ export {
   paintOf,
   panelsAsTheyAre,
   panelsOfVehicle,
+  singleStagePanels,
   usualCovering,
 } from './panel-paint'
 export { isMetal, type Panel, type PanelId, paintedAreaM2, panelsOf, placesOf } from './panels'

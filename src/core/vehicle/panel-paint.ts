@@ -92,3 +92,17 @@ export const anyPanelOf = (shape: Shape): Panel[] => [...panelsOf(shape), ...PAR
 /** The panels and parts of one vehicle. */
 export const panelsOfVehicle = ({ shape, panelFacts }: { shape: Shape; panelFacts?: PanelsFacts }): Panel[] =>
   panelsAsTheyAre(panelsOf(shape), panelFacts)
+
+/** The panels of a vehicle that are single stage, which a strong solvent dissolves. */
+export function singleStagePanels(vehicle: {
+  shape: Shape
+  paintSystem: PaintSystem
+  panelFacts?: PanelsFacts
+}): PanelId[] {
+  const panels = panelsOfVehicle(vehicle)
+  const car = {
+    paintSystem: vehicle.paintSystem,
+    ...(vehicle.panelFacts ? { facts: vehicle.panelFacts } : {}),
+  }
+  return panels.filter((panel) => paintOf(panel, panels, car).system === 'single-stage').map(({ id }) => id)
+}

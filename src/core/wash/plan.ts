@@ -1,4 +1,4 @@
-import { type Dwell, type Supply, supplyFor, type WashLiquid } from '../supply'
+import { type Dwell, type Supply, supplyFor, takesMl, type WashLiquid } from '../supply'
 import {
   type ClayGrade,
   type Contamination,
@@ -27,14 +27,22 @@ export type Mix =
       ratio: { kind: 'parts'; water: number } | { kind: 'on-panel'; share: number }
       capfuls: number
     }
-  | { kind: 'neat'; product: Poured }
+  /** `ml` is what this car takes of it, where its sheet says so. */
+  | { kind: 'neat'; product: Poured; ml?: number }
   | { kind: 'unmixable'; product: Poured; error: LanceError }
 
 /** What of a car and the shop decides how a step is done. */
 export type WashFacts = Pick<WashContext, 'school' | 'method' | 'clay' | 'strips' | 'coated' | 'fresh'>
 
 /** A step with what is needed to say it: plain data, as it travels to the tablet. */
-export type PlannedStep = { id: WashStepId; facts: WashFacts; dwell?: Dwell; mix?: Mix }
+export type PlannedStep = {
+  id: WashStepId
+  facts: WashFacts
+  dwell?: Dwell
+  mix?: Mix
+  /** The solvent of what is poured dissolves some paint of this car. */
+  bites?: true
+}
 
 export type WashPlan = {
   method: WashMethod
@@ -58,15 +66,26 @@ export type WashInput = {
   strips: boolean
   coated: boolean
   fresh: boolean
+  /** Painted area, m². */
+  areaM2: number
+  /** Some of its paint is single stage, which a strong solvent dissolves. */
+  singleStage: boolean
   /** Overrules what weather, water and place speak for. */
   method?: WashMethod
 }
 
-function mixFor(step: WashStep, context: WashContext, { gear, supplies }: WashInput) {
+function mixFor(step: WashStep, context: WashContext, { gear, supplies, areaM2, singleStage }: WashInput) {
   const liquid = step.product?.(context)
   if (!liquid) return undefined
-  const { name, strength, dwell } = supplyFor(supplies, liquid)
-  return { mix: mixed({ kind: liquid, name }, strength, step.into ?? 'spray', gear), dwell }
+  const supply = supplyFor(supplies, liquid)
+  const { name, strength, dwell } = supply
+  const mix = mixed({ kind: liquid, name }, strength, step.into ?? 'spray', gear)
+  const ml = takesMl(supply, areaM2)
+  return {
+    mix: mix.kind === 'neat' && ml !== undefined ? { ...mix, ml } : mix,
+    dwell,
+    bites: singleStage && supply.solvent === 'strong',
+  }
 }
 
 function mixed(
@@ -127,6 +146,7 @@ export function planWash(input: WashInput): WashPlan {
         id: step.id,
         facts,
         ...(poured ? { mix: poured.mix } : {}),
+        ...(poured?.bites ? { bites: true as const } : {}),
         ...(poured?.dwell ? { dwell: dwellWithin(poured.dwell, step.dwellMost) } : {}),
       }
     }),

@@ -33,6 +33,8 @@ const input = (more: Partial<WashInput>): WashInput => ({
   strips: false,
   coated: false,
   fresh: false,
+  areaM2: 9,
+  singleStage: false,
   ...more,
 })
 const dirty: Contamination = {
@@ -204,6 +206,16 @@ describe('the order of the wash', () => {
     expect(coated).not.toContain('clay')
     expect(coated).not.toContain('iron')
     expect(ids({ contamination: dirty, coated: true })).toContain('iron')
+  })
+  test('what is poured neat is told by the car; a strong solvent is warned of on single-stage paint only', () => {
+    const tar = (more: Partial<WashInput>) =>
+      planWash(input({ contamination: dirty, ...more })).steps.find(({ id }) => id === 'tar')!
+    expect(tar({}).mix).toMatchObject({ kind: 'neat', ml: 45 })
+    expect(tar({}).bites).toBeUndefined()
+    expect(tar({ singleStage: true }).bites).toBe(true)
+    const mild = SEEDED_SUPPLIES.map((each) => ({ ...each, solvent: 'mild' as const, mlPerM2: undefined }))
+    expect(tar({ singleStage: true, supplies: mild }).bites).toBeUndefined()
+    expect(tar({ supplies: mild }).mix).toEqual({ kind: 'neat', product: { kind: 'tar-remover', name: '' } })
   })
   test('grimy lower panels are soaked before anything rubs or rinses', () => {
     const order = ids({ contamination: dirty })

@@ -5,17 +5,24 @@ import { SOLVENT_NAME, STRENGTH_NAME } from '@/text/en/products'
 import { sentence } from '@/text/en/sentence'
 import { spelt } from '@/text/en/spelling'
 import { SUPPLY_NAME } from '@/text/en/supplies'
+import { unitSign } from '@/text/formats'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 import { Retire } from './product-form'
-import { type TypedSupply, typedSupply } from './typed-product'
+import { SUPPLY_NUMBERS, type TypedSupply, typedSupply } from './typed-product'
 
 type Props = {
   supply: TypedSupply
   fault: { message: string; field?: string } | undefined
   onChange: (supply: TypedSupply) => void
   onRemove?: () => void
+}
+
+/** What it takes is told on the wash plan and on the card. */
+const NUMBER_LABEL = {
+  mlPerM2: 'Takes for 1 m², ml',
+  shelfLifeMonths: 'Keeps opened, months',
 }
 
 const STRENGTHS = ['neat', 'parts', 'on-panel'] as const
@@ -107,6 +114,21 @@ export function SupplyForm({ supply, fault, onChange, onRemove }: Props) {
             ))}
           </select>
         </Field>
+      </div>
+      <div className="grid gap-4 sm:grid-cols-3">
+        {SUPPLY_NUMBERS.map((at) => (
+          <Field
+            key={at}
+            label={at === 'bottleMl' ? `Bottle, ${unitSign(region, 'volume')}` : NUMBER_LABEL[at]}
+            error={error(at)}
+          >
+            <NumberInput
+              value={supply.numbers[at]}
+              {...(at === 'bottleMl' ? { quantity: 'volume' as const } : {})}
+              onChange={(value) => set({ numbers: { ...supply.numbers, [at]: value } })}
+            />
+          </Field>
+        ))}
       </div>
       <p className="max-w-prose text-sm text-ink-soft">
         Where there are several for one use, the first in the list is poured.

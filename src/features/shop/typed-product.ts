@@ -106,15 +106,27 @@ export function readProduct(region: Region, { text, ...plain }: TypedProduct): P
   return sheet as Product
 }
 
-export type TypedSupply = Omit<Supply, 'strength' | 'dwell'> & {
+/** Numbers of what is washed and polished with that may be left empty. */
+export const SUPPLY_NUMBERS = ['mlPerM2', 'bottleMl', 'shelfLifeMonths'] as const
+
+export type TypedSupply = Omit<Supply, 'strength' | 'dwell' | (typeof SUPPLY_NUMBERS)[number]> & {
   strength: Supply['strength']['kind']
   /** N of 1:N, or percent on the panel. */
   amount: NumberText
   least: NumberText
   most: NumberText
+  numbers: Readonly<Record<(typeof SUPPLY_NUMBERS)[number], NumberText>>
 }
 
-export function typedSupply({ strength, dwell, ...plain }: Supply): TypedSupply {
+export function typedSupply({
+  strength,
+  dwell,
+  mlPerM2,
+  bottleMl,
+  shelfLifeMonths,
+  ...plain
+}: Supply): TypedSupply {
+  const text = (value: number | undefined) => (value === undefined ? '' : tidy(value))
   const amount =
     strength.kind === 'parts'
       ? String(strength.water)
@@ -127,6 +139,7 @@ export function typedSupply({ strength, dwell, ...plain }: Supply): TypedSupply 
     amount,
     least: dwell ? String(dwell.minMinutes) : '',
     most: dwell ? String(dwell.maxMinutes) : '',
+    numbers: { mlPerM2: text(mlPerM2), bottleMl: text(bottleMl), shelfLifeMonths: text(shelfLifeMonths) },
   }
 }
 
@@ -135,12 +148,15 @@ function strengthOf(kind: Supply['strength']['kind'], amount: NumberText): Suppl
   return kind === 'parts' ? { kind, water: numberOf(amount) } : { kind, share: numberOf(amount) / 100 }
 }
 
-export function readSupply({ strength, amount, least, most, ...plain }: TypedSupply): Supply {
+export function readSupply({ strength, amount, least, most, numbers, ...plain }: TypedSupply): Supply {
   const stays = least !== '' || most !== ''
   return {
     ...plain,
     version: Math.max(1, plain.version),
     strength: strengthOf(strength, amount),
+    ...Object.fromEntries(
+      SUPPLY_NUMBERS.flatMap((at) => (numbers[at] === '' ? [] : [[at, numberOf(numbers[at])]])),
+    ),
     ...(stays ? { dwell: { minMinutes: numberOf(least || '0'), maxMinutes: numberOf(most || least) } } : {}),
   }
 }

@@ -37,7 +37,7 @@ type Props = {
   /** What the shop washes with. */
   supplies: readonly Supply[]
   /** What of the car, beside its dirt, decides on the wash. */
-  car: Pick<WashInput, 'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh'>
+  car: Pick<WashInput, 'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh' | 'areaM2' | 'singleStage'>
   /** What the bay's sensor says now, °C. */
   airC: number
 }

@@ -17,33 +17,37 @@ export function WashSteps({ steps }: { steps: readonly PlannedStep[] }) {
   const region = useRegion()
   return (
     <ol className="mt-4 border-l-2 border-fern-soft">
-      {steps.map(({ id, facts, dwell, mix }, at) => (
-        <li key={id} className="relative mb-1 py-2.5 pl-7" data-wash-step={id}>
-          <span className="absolute top-3 -left-[13px] flex size-6 items-center justify-center rounded-[50%_50%_50%_0] bg-fern font-head text-[13px] font-bold text-on-fern">
-            {at + 1}
-          </span>
-          <div className="grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_16rem]">
-            <div>
-              <h2 className="text-lg">{spelt(region, WASH_STEP[id].title)}</h2>
-              <p className="text-[15px]">{spelt(region, WASH_STEP[id].how(facts))}</p>
-              <p className="text-sm text-ink-soft">{WASH_STEP[id].reason}</p>
+      {steps.map((step, at) => {
+        const { id, facts, dwell, mix } = step
+        const cautions = washCautions(step)
+        return (
+          <li key={id} className="relative mb-1 py-2.5 pl-7" data-wash-step={id}>
+            <span className="absolute top-3 -left-[13px] flex size-6 items-center justify-center rounded-[50%_50%_50%_0] bg-fern font-head text-[13px] font-bold text-on-fern">
+              {at + 1}
+            </span>
+            <div className="grid gap-x-6 gap-y-1 sm:grid-cols-[1fr_16rem]">
+              <div>
+                <h2 className="text-lg">{spelt(region, WASH_STEP[id].title)}</h2>
+                <p className="text-[15px]">{spelt(region, WASH_STEP[id].how(facts))}</p>
+                <p className="text-sm text-ink-soft">{WASH_STEP[id].reason}</p>
+              </div>
+              <div className="text-[15px]">
+                {mix && <Mixed mix={mix} />}
+                {dwell && (
+                  <p>
+                    Leave it on for <strong>{dwellText(dwell)}</strong>; do not let it dry
+                  </p>
+                )}
+              </div>
             </div>
-            <div className="text-[15px]">
-              {mix && <Mixed mix={mix} />}
-              {dwell && (
-                <p>
-                  Leave it on for <strong>{dwellText(dwell)}</strong>; do not let it dry
-                </p>
-              )}
-            </div>
-          </div>
-          {washCautions(id, facts).length > 0 && (
-            <p className="mt-1.5 rounded border-l-4 border-copper bg-copper-soft px-3 py-1.5 text-sm">
-              {washCautions(id, facts).join(' ')}
-            </p>
-          )}
-        </li>
-      ))}
+            {cautions.length > 0 && (
+              <p className="mt-1.5 rounded border-l-4 border-copper bg-copper-soft px-3 py-1.5 text-sm">
+                {cautions.join(' ')}
+              </p>
+            )}
+          </li>
+        )
+      })}
     </ol>
   )
 }
@@ -54,6 +58,7 @@ export function Mixed({ mix }: { mix: Mix }) {
   if (mix.kind === 'neat')
     return (
       <p>
+        {mix.ml === undefined ? '' : `About ${pouredText(region, mix.ml)} `}
         <strong>{pouredName(mix.product)}</strong>, neat
       </p>
     )

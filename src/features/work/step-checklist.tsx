@@ -35,7 +35,7 @@ export function Checklist({ card, operation, me }: StepProps) {
 
 /** Waits of this step that one may start by touch. */
 export function Presets({ card, operation, me }: StepProps) {
-  const presets = timersFor(operation.kind, card.view.wash)
+  const presets = timersFor(operation.kind, card.view.wash, card.view.sheets[operation.id])
   const begun = card.state.progress[operation.id]?.kind === 'started'
   if (presets.length === 0 || !begun) return null
   return (

@@ -24,6 +24,7 @@ import type { Card, StepProps } from './use-card'
 
 // The way a wash is done is read once, by whoever washes.
 const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
+const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
 type Props = StepProps & { isNext: boolean; album: Photos }
@@ -125,6 +126,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
         </p>
       )}
       {sheet && sheet.machines.length > 0 && <MachineRecipes recipes={sheet.machines} />}
+      {sheet?.liquids && <AtHand liquids={sheet.liquids} />}
       {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />

@@ -13,23 +13,28 @@ export function WashLines({ job, lines }: { job: JobId; lines: readonly PlannedS
     <div className="mt-4">
       {lines.length > 0 && (
         <ol className="border-t border-line">
-          {lines.map(({ id, facts, dwell, mix }, at) => (
-            <li key={id} className="grid gap-x-5 gap-y-1 border-b border-line py-2 sm:grid-cols-[1fr_17rem]">
-              <div>
-                <p className="font-head text-lg font-semibold">
-                  {at + 1}. {spelt(region, WASH_STEP[id].title)}
-                </p>
-                <p>{spelt(region, WASH_STEP[id].how(facts))}</p>
-                {washCautions(id, facts).length > 0 && (
-                  <p className="text-copper">{washCautions(id, facts).join(' ')}</p>
-                )}
-              </div>
-              <div>
-                {mix && <Mixed mix={mix} />}
-                {dwell && <p>Leave it on for {dwellText(dwell)}; do not let it dry</p>}
-              </div>
-            </li>
-          ))}
+          {lines.map((step, at) => {
+            const { id, facts, dwell, mix } = step
+            const cautions = washCautions(step)
+            return (
+              <li
+                key={id}
+                className="grid gap-x-5 gap-y-1 border-b border-line py-2 sm:grid-cols-[1fr_17rem]"
+              >
+                <div>
+                  <p className="font-head text-lg font-semibold">
+                    {at + 1}. {spelt(region, WASH_STEP[id].title)}
+                  </p>
+                  <p>{spelt(region, WASH_STEP[id].how(facts))}</p>
+                  {cautions.length > 0 && <p className="text-copper">{cautions.join(' ')}</p>}
+                </div>
+                <div>
+                  {mix && <Mixed mix={mix} />}
+                  {dwell && <p>Leave it on for {dwellText(dwell)}; do not let it dry</p>}
+                </div>
+              </li>
+            )
+          })}
         </ol>
       )}
       <Link

@@ -21,6 +21,7 @@ import {
 } from '@/core/planning'
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
+import { setTime } from '@/core/supply'
 import { mean } from '@/core/survey'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { dayIn, laterOf } from '@/core/time'
@@ -80,6 +81,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
       customerTax: job.customer.tax,
       pace: shop.setup.pace,
       polishing: shop.setup.polishing,
+      ...setTime(shop.setup.supplies),
       ...(findings
         ? {
             contamination: contaminationScore(findings.contamination).score,

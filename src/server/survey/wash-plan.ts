@@ -4,14 +4,17 @@ import { FRESH_DAYS } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Shop } from '@/core/shop'
 import { dayIn, daysBetween } from '@/core/time'
-import { placesOf } from '@/core/vehicle'
+import { panelsOfVehicle, placesOf, singleStagePanels } from '@/core/vehicle'
 import { type PlannedStep, planWash, type WashInput } from '@/core/wash'
 import { loadCoats } from '../aftercare/coats'
 import { loadSurvey } from './survey-store'
 import { loadWash } from './wash-store'
 
 /** What of a car, beside its dirt, decides on the wash. */
-export type WashedCar = Pick<WashInput, 'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh'>
+export type WashedCar = Pick<
+  WashInput,
+  'softTop' | 'bakedWheels' | 'strips' | 'coated' | 'fresh' | 'areaM2' | 'singleStage'
+>
 
 export async function washedCar(db: Knex, job: Job, shop: Shop): Promise<WashedCar> {
   const { places } = await loadSurvey(db, job.id)
@@ -27,6 +30,8 @@ export async function washedCar(db: Knex, job: Job, shop: Shop): Promise<WashedC
     coated:
       coats.some(({ product }) => isCoating(product)) ||
       (!strips && vehicle.treatments.some(({ kind }) => kind === 'coating')),
+    areaM2: panelsOfVehicle(vehicle).reduce((sum, { areaM2 }) => sum + areaM2, 0),
+    singleStage: singleStagePanels(vehicle).length > 0,
     fresh: Object.values(vehicle.panelFacts ?? {}).some(
       ({ sprayedOn }) => sprayedOn !== undefined && daysBetween(sprayedOn, day) < FRESH_DAYS,
     ),

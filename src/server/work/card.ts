@@ -4,7 +4,7 @@ import { stepSheets } from '@/core/card/sheets'
 import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
 import { everyone } from '@/core/shop'
-import { panelsOfVehicle } from '@/core/vehicle'
+import { panelsOfVehicle, singleStagePanels } from '@/core/vehicle'
 import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
 import { listBottles } from '../stock/stock-store'
@@ -27,6 +27,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     state,
     agreement,
     panels: panelsOfVehicle(job.vehicle),
+    singleStage: singleStagePanels(job.vehicle),
     air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
   })

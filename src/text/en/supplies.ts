@@ -1,5 +1,4 @@
 import type { SupplyKind, WashLiquid } from '@/core/supply'
-import type { Poured } from '@/core/wash'
 
 /** What is washed and polished with, by what it is for. */
 
@@ -30,4 +29,4 @@ export const SUPPLY_NAME: Record<SupplyKind, string> = {
 }
 
 /** What is poured, by the name on the shop’s bottle. */
-export const pouredName = ({ kind, name }: Poured) => name || SUPPLY_NAME[kind]
+export const pouredName = ({ kind, name }: { kind: SupplyKind; name: string }) => name || SUPPLY_NAME[kind]

@@ -32,13 +32,13 @@ describe('the steps of a wash', () => {
   })
   test('an acid or a solvent comes with gloves', () => {
     for (const id of ['acid-wheels', 'iron', 'rinseless-iron', 'tar', 'mineral'] as const)
-      expect(washCautions(id, facts).join(' '), id).toMatch(/[Gg]loves/)
+      expect(washCautions({ id, facts }).join(' '), id).toMatch(/[Gg]loves/)
   })
   test('paint sprayed weeks ago is spared what rubs and bites, and only there is it said', () => {
     const fresh = { ...facts, fresh: true }
-    expect(washCautions('clay', fresh).join(' ')).toMatch(/sprayed within the last month/)
-    expect(washCautions('clay', facts)).toEqual([])
-    expect(washCautions('dry', fresh).join(' ')).not.toMatch(/sprayed/)
+    expect(washCautions({ id: 'clay', facts: fresh }).join(' ')).toMatch(/sprayed within the last month/)
+    expect(washCautions({ id: 'clay', facts })).toEqual([])
+    expect(washCautions({ id: 'dry', facts: fresh }).join(' ')).not.toMatch(/sprayed/)
   })
   test('what goes to the polisher is washed with what takes old wax off', () => {
     expect(WASH_STEP['two-buckets'].how({ ...facts, strips: true })).toContain(

@@ -8,6 +8,7 @@ import type {
   Level,
   MethodReason,
   Mix,
+  PlannedStep,
   Sight,
   WashFacts,
   WashStepId,
@@ -15,6 +16,7 @@ import type {
 } from '@/core/wash'
 import { NEAR_FREEZING_C } from '@/core/wash'
 import { measured, number, percent } from '../formats'
+import { STRONG_SOLVENT } from './solvent'
 
 /** How the wash is done, step by step, and what can hurt. Read by staff only. */
 
@@ -200,7 +202,8 @@ const FRESH_PAINT =
   'Some panels were sprayed within the last month: keep off them with clay, solvent, acid and a close jet.'
 
 /** What can hurt at a step on this car. */
-export const washCautions = (id: WashStepId, { fresh }: WashFacts): string[] => [
+export const washCautions = ({ id, facts: { fresh }, bites }: PlannedStep): string[] => [
+  ...(bites ? [STRONG_SOLVENT] : []),
   ...(fresh && HARD_ON_FRESH.includes(id) ? [FRESH_PAINT] : []),
   ...WASH_STEP[id].cautions,
 ]
