@@ -150,6 +150,20 @@ describe('the study of a group', () => {
     expect(knowledge.plastic.tooMuch.map(({ key }) => key)).toEqual(['one-step-cut'])
     expect(knowledge.other.give).toBeCloseTo(1, 9)
   })
+  test('the latest car of the closest kin that was settled by it hands on its recipe', () => {
+    const worked = (passes: number) => [{ ...attempt({}).steps[0]!, passes }]
+    const { recall } = studyGroup('metal-original', {
+      ...input,
+      memory: [
+        car(toVehicleId('a'), {}, { settled: 'one-step-cut', recipe: worked(3) }),
+        car(toVehicleId('b'), {}, { settled: 'one-step-cut', recipe: worked(6) }),
+        car(toVehicleId('c'), {}, { settled: 'two-step', recipe: worked(9) }),
+      ],
+    })
+    expect(recall.start).toEqual({ process: 'one-step-cut', cars: 3, kinship: 'same-paint' })
+    expect(recall.recipe?.map(({ passes }) => passes)).toEqual([3])
+    expect(studyGroup('metal-original', { ...input, memory: [] }).recall.recipe).toBeUndefined()
+  })
   test('the advice names the cars behind the start', () => {
     const study = studyGroup('metal-original', {
       ...input,

@@ -1,6 +1,7 @@
 import { type Method, type MethodKey, mildestFirst, type PanelGroup } from '../correction'
 import type { VehicleId } from '../ids'
 import type { PaintSystem } from '../vehicle'
+import type { AttemptStep } from './attempt'
 import { type Estimate, shrink } from './shrink'
 
 /** How far the depth of marks of one kind differs from car to car, as a share of itself (mem). */
@@ -27,6 +28,8 @@ export type KnownCar = {
   ratio?: Estimate
   /** The method that was good enough at its test spot. */
   settled?: MethodKey
+  /** How that spot was worked, step by step. */
+  recipe?: readonly AttemptStep[]
 }
 
 const same = (a: string, b: string) =>
@@ -89,6 +92,8 @@ export type Recall = {
   closest?: { kinship: Kinship; cars: number }
   /** The mildest method that was enough on the closest kin that had a test spot. */
   start?: { process: MethodKey; cars: number; kinship: Kinship['id'] }
+  /** How the latest of those cars was worked by it. */
+  recipe?: readonly AttemptStep[]
 }
 
 type Kin = { car: KnownCar; kinship: Kinship }
@@ -153,7 +158,7 @@ function rememberedOf(
   }
 }
 
-/** What the memory says of a group on this paint; without kin what was declared stands as it is. */
+/** What the memory, the latest car first, says of a group on this paint; without kin what was declared stands as it is. */
 export function recall(
   memory: readonly KnownCar[],
   paint: PaintKey,
@@ -170,9 +175,11 @@ export function recall(
   const nearest = KINSHIPS.find(({ id }) => kin.some(({ kinship }) => kinship.id === id))
   const settled = KINSHIPS.map((kinship) => ({
     kinship,
-    keys: kin.flatMap(({ car, kinship: { id } }) => (id === kinship.id && car.settled ? [car.settled] : [])),
-  })).find(({ keys }) => keys.length > 0)
-  const mildest = settled && mildestFirst(methods).find(({ key }) => settled.keys.includes(key))
+    cars: kin.flatMap(({ car, kinship: { id } }) => (id === kinship.id && car.settled ? [car] : [])),
+  })).find(({ cars }) => cars.length > 0)
+  const mildest =
+    settled && mildestFirst(methods).find(({ key }) => settled.cars.some((car) => car.settled === key))
+  const recipe = settled?.cars.find((car) => car.settled === mildest?.key && car.recipe)?.recipe
   const give = rememberedOf(kin, declared, (car) => car.give)
   // Of depth nothing is known before marks were seen to go: the ratio is the rate, and as much less sure.
   const ratio = { log: give.estimate.log, variance: give.estimate.variance + DEPTH_SD ** 2 }
@@ -185,7 +192,8 @@ export function recall(
       ? { closest: { kinship: nearest, cars: kin.filter(({ kinship }) => kinship === nearest).length } }
       : {}),
     ...(settled && mildest
-      ? { start: { process: mildest.key, cars: settled.keys.length, kinship: settled.kinship.id } }
+      ? { start: { process: mildest.key, cars: settled.cars.length, kinship: settled.kinship.id } }
       : {}),
+    ...(mildest && recipe ? { recipe } : {}),
   }
 }

@@ -28,7 +28,7 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
 import type { Photos } from '../photos/use-photos'
-import { same, stepTitle, TypedStepFields, typedSteps } from './attempt-step'
+import { type RememberedRecipe, same, stepTitle, TypedStepFields, typedSteps } from './attempt-step'
 import { markOn } from './ladder'
 
 type Props = {
@@ -37,6 +37,8 @@ type Props = {
   group: PanelGroup
   open: readonly PanelOption[]
   proposed: MethodKey
+  /** How the shop last worked paint like this by one of these methods. */
+  remembered?: RememberedRecipe
   album: Photos
 }
 
@@ -53,12 +55,12 @@ const SEVERITIES: readonly Severity[] = [1, 2, 3]
 const POLISHABLE = DEFECT_KINDS.filter((kind) => DEFECT_MODEL[kind].mend === 'polish')
 
 /** One try at a test spot, filled in beside the car. */
-export function AttemptForm({ jobId, judged, group, open, proposed, album }: Props) {
+export function AttemptForm({ jobId, judged, group, open, proposed, remembered, album }: Props) {
   const region = useRegion()
   const depth = unitSign(region, 'depth')
   const mark = markOn(judged)
   const [process, setProcess] = useState(proposed)
-  const [steps, setSteps] = useState(() => typedSteps(open, proposed))
+  const [steps, setSteps] = useState(() => typedSteps(open, proposed, remembered))
   const [kind, setKind] = useState<DefectKind>(mark.kind)
   const [severity, setSeverity] = useState<Severity>(mark.severity)
   const [cleared, setCleared] = useState('')
@@ -78,7 +80,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, album }: Pro
     refusal && fields.includes(refusal.field.split('.')[1] ?? '') ? refusal.message : undefined
   const climb = (key: MethodKey) => {
     setProcess(key)
-    setSteps(typedSteps(open, key))
+    setSteps(typedSteps(open, key, remembered))
   }
   const keep = () =>
     run(keepAttempt, {

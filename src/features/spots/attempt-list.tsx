@@ -6,14 +6,14 @@ import { removalAtSpot } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
-import { SPOT_VERDICT, toolsText } from '@/text/en/correction'
-import { sentence } from '@/text/en/sentence'
+import { SPOT_VERDICT } from '@/text/en/correction'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { useMethodNames } from '../method-names'
+import { StepsDone } from './steps-done'
 
 type Props = {
   jobId: JobId
@@ -56,13 +56,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
                     : ''}
                   .
                 </p>
-                {attempt.steps.map((step, at) => (
-                  <p key={at} className="text-sm text-ink-soft">
-                    {sentence(toolsText(step))} at {step.dial}, {step.passes} passes on{' '}
-                    {measured(region, 'length', step.sectionM, 2)}
-                    {step.product ? ` (${step.product})` : ''}.
-                  </p>
-                ))}
+                <StepsDone steps={attempt.steps} />
                 <p className="text-sm text-ink-soft">{moment(region, attempt.madeAt, now)}</p>
                 {attempt.note && <p className="text-sm italic">“{attempt.note}”</p>}
                 {!readOnly && (

@@ -21,9 +21,17 @@ export type TypedStep = Omit<AttemptStep, 'dial' | 'passes' | 'sectionM'> & {
   sectionM: string
 }
 
-export const typedSteps = (open: readonly PanelOption[], key: MethodKey): TypedStep[] => {
+export type RememberedRecipe = { process: MethodKey; steps: readonly AttemptStep[] }
+
+/** What the form begins with: the steps of the method, or what they came to when paint like this was last settled by it. */
+export const typedSteps = (
+  open: readonly PanelOption[],
+  key: MethodKey,
+  remembered?: RememberedRecipe,
+): TypedStep[] => {
   const option = open.find(({ method }) => method.key === key)
-  return (option ? stepsOf(option) : []).map((step) => ({
+  const steps = remembered?.process === key ? remembered.steps : option ? stepsOf(option) : []
+  return steps.map((step) => ({
     ...step,
     dial: String(step.dial),
     passes: String(step.passes),

@@ -19,6 +19,7 @@ import { AttemptForm } from './attempt-form'
 import { AttemptList } from './attempt-list'
 import { GiveScale } from './give-scale'
 import { ladderFor, panelToTry } from './ladder'
+import { StepsDone } from './steps-done'
 
 type Props = {
   jobId: JobId
@@ -52,6 +53,8 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
   const group = panelGroup(judged)
   const studied = studyGroup(group, study)
   const { open, forbidden } = ladderFor(judged, studied, offered(study.methods), dayIn(region.timezone, now))
+  const { start, recipe } = studied.recall
+  const remembered = start && recipe ? { process: start.process, steps: recipe } : undefined
   const advice = adviceFor(
     studied,
     offered(study.methods).filter(({ key }) => open.some(({ method }) => method.key === key)),
@@ -134,6 +137,14 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
                 : 'Leave these panels'}
           </h2>
           <p className="mt-1">{spotWhy(advice.why, study.methods)}</p>
+          {remembered && advice.kind === 'try' && (
+            <>
+              <p className="mt-2 text-sm font-semibold">
+                How {wordOf(study.methods, remembered.process)} was done on the last of them
+              </p>
+              <StepsDone steps={remembered.steps} />
+            </>
+          )}
           {forbidden.length > 0 && (
             <details className="mt-1 text-sm">
               <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
@@ -157,6 +168,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
             judged={judged}
             group={group}
             open={open}
+            {...(remembered ? { remembered } : {})}
             proposed={advice.kind === 'end' ? open[0]!.method.key : advice.process}
             album={album}
           />

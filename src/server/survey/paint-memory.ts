@@ -82,7 +82,7 @@ function knownCars(
       group,
       ...(give ? { give } : {}),
       ...(ratio ? { ratio } : {}),
-      ...(last?.verdict === 'enough' ? { settled: last.process } : {}),
+      ...(last?.verdict === 'enough' ? { settled: last.process, recipe: last.steps } : {}),
     }
   })
 }
