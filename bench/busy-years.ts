@@ -45,7 +45,7 @@ async function agreedJobs(db: Knex) {
         methods: offered(setup.methods),
         knowledge: unprobed('medium'),
         treatments: [],
-        judgement: judgeRecord(vehicle, setup.school, emptyRecord(), {}),
+        judgement: judgeRecord(vehicle, setup, emptyRecord(), {}),
         proposals: [],
         catalogue,
         vendors: setup.vendors,

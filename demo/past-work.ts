@@ -175,7 +175,7 @@ export async function liveWork(
     ),
   }
   record.before.readings = await roundOf(new SimulatedFilmGauge(paint, seed + job.number, 0), panels)
-  const judgement = judgeRecord(job.vehicle, shop.setup.school, record, {})
+  const judgement = judgeRecord(job.vehicle, shop.setup, record, {})
   const index = new Map(judgement.panels.map(({ panel, condition }) => [panel.id, condition.index]))
   record.before.gloss = glossRound(judgement, seed, (id) => index.get(id)!)
   const offer = offerOf(shop, job, judgement, packageKey, random)

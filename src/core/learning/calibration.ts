@@ -1,5 +1,6 @@
 import { factorOf, shrink } from '../test-spot'
 import type { Lesson } from './lesson'
+import { surenessFor } from './sureness'
 
 /** How the shop’s own hands go against the table, learned kind by kind of work and shrunk towards the table. */
 
@@ -21,7 +22,11 @@ export type PaceLesson = {
 
 /** How far the table may be off for any shop, and one job from another of its kind: spread of the logarithm (mem). */
 const TABLE_SD = 0.25
-const JOB_SD = 0.22
+const JOB_SD = 0.25
+/** Fewer jobs are no rule, however far they lie from it (mem). */
+const LEAST_JOBS = 10
+/** So many jobs that guess is worth beside what the shop’s own jobs scatter (mem). */
+const JOB_SD_WORTH = 6
 /** A change smaller than this moves no plan by a planning step (mem). */
 const WORTH_SHARE = 0.04
 /** No single job is believed to have gone further from the table than this: a clock was left running (mem). */
@@ -44,20 +49,31 @@ export function paceLessons(
     for (const [key, sum] of own)
       if (sum.table >= LEAST_MINUTES && sum.actual > 0) byKey.set(key, [...(byKey.get(key) ?? []), sum])
   }
+  const sureness = surenessFor(byKey.size)
   return [...byKey]
-    .map(([key, jobs]) => paceLesson(key, jobs, current[key] ?? 1))
+    .map(([key, jobs]) => paceLesson(key, jobs, current[key] ?? 1, sureness))
     .sort((a, b) => b.actualMinutes - a.actualMinutes)
+}
+
+/** Variance from job to job: what they scatter about their mean, drawn towards the guess until there are many. */
+function jobVariance(logs: readonly number[]): number {
+  const mean = logs.reduce((sum, log) => sum + log, 0) / logs.length
+  const scatter = logs.reduce((sum, log) => sum + (log - mean) ** 2, 0)
+  return (JOB_SD_WORTH * JOB_SD ** 2 + scatter) / (JOB_SD_WORTH + logs.length - 1)
 }
 
 function paceLesson(
   key: string,
   jobs: readonly { table: number; actual: number }[],
   current: number,
+  sureness: number,
 ): PaceLesson {
   const bounded = (ratio: number) => Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, ratio))
+  const logs = jobs.map(({ table, actual }) => Math.log(bounded(actual / table)))
+  const variance = jobVariance(logs)
   const learned = shrink(
     { log: 0, variance: TABLE_SD ** 2 },
-    jobs.map(({ table, actual }) => ({ log: Math.log(bounded(actual / table)), variance: JOB_SD ** 2 })),
+    logs.map((log) => ({ log, variance })),
   )
   const { factor, low, high } = factorOf(learned)
   const off = Math.abs(Math.log(factor / current))
@@ -70,6 +86,7 @@ function paceLesson(
     low,
     high,
     current,
-    worthAccepting: off > WORTH_SHARE && off > 2 * Math.sqrt(learned.variance),
+    worthAccepting:
+      jobs.length >= LEAST_JOBS && off > WORTH_SHARE && off > sureness * Math.sqrt(learned.variance),
   }
 }

@@ -1,4 +1,5 @@
 export { type PaceLesson, paceLessons } from './calibration'
+export { type DepthLesson, depthLessons, markOfKey } from './depths'
 export {
   type Account,
   type Cause,
@@ -7,8 +8,16 @@ export {
   type ShopCosts,
 } from './earnings'
 export { type Learned, learnedFrom, monthsOf, PERIODS, type Period, staffedHours } from './learned'
-export { type BayStay, type Lesson, type LessonInput, type LessonStep, lessonOf, type Tick } from './lesson'
-export type { PaceChange } from './pace-change'
+export {
+  type BayStay,
+  type ClearingLesson,
+  type Lesson,
+  type LessonInput,
+  type LessonStep,
+  lessonOf,
+  type Tick,
+} from './lesson'
+export { LEARNED_OF, type LearnedOf, type PaceChange } from './pace-change'
 export {
   type BayTally,
   bayUseByMonth,

@@ -2,6 +2,7 @@ import { openSpans } from '../schedule'
 import type { Setup, Shop } from '../shop'
 import { atLocal, dayIn, localDayOrThrow, mergedSpans, plusMonths, type Span } from '../time'
 import { paceLessons } from './calibration'
+import { depthLessons } from './depths'
 import { packageEarnings } from './earnings'
 import type { Lesson } from './lesson'
 import {
@@ -54,6 +55,7 @@ export function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Sh
     work: hoursByWork(lessons),
     panels: hoursByPanel(lessons),
     clearing: clearingByProcess(lessons),
+    depths: depthLessons(lessons, setup.depths),
     products: productPerCar(lessons).map((tally) => ({
       ...tally,
       name: names.get(tally.productId) ?? tally.productId,

@@ -4,6 +4,7 @@ import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
 import { type JobPlan, machineRoles, type PlannedOperation, paceKey, type Skill } from '../offer'
 import type { PlacedOperation } from '../schedule'
+import type { DefectKind, Severity } from '../survey'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
 import type { Panel } from '../vehicle'
 
@@ -23,6 +24,16 @@ export type LessonStep = {
 
 export type BayStay = { place: BayId; plannedMinutes: number; from: Instant; to: Instant }
 
+/** Share of the marks of a panel that were to go and that went, 0–1. */
+export type ClearingLesson = {
+  panel: string
+  process: MethodKey
+  expected: number
+  reached: number
+  /** What cost it most, and how deep it was taken to lie against the table; absent from before that was kept. */
+  mark?: { kind: DefectKind; severity: Severity; depth: number } | undefined
+}
+
 export type Lesson = {
   jobId: JobId
   number: number
@@ -41,7 +52,7 @@ export type Lesson = {
   bays: BayStay[]
   /** Where nothing was poured from a bottle by name, what was planned stands for it. */
   products: { productId: ProductId; plannedMl: number; ml: number; poured: boolean; centsPerMl: number }[]
-  clearing: { panel: string; process: MethodKey; expected: number; reached: number }[]
+  clearing: ClearingLesson[]
 }
 
 export type Tick = { operation: OperationId; panel: string; at: Instant }

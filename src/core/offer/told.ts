@@ -10,6 +10,7 @@ import {
   worked,
 } from '../correction'
 import { toOperationId, toProductId } from '../ids'
+import { DEFECT_KINDS, mainMark, type PanelJudgement } from '../survey'
 import { type Expectation, expectationOf } from './expectation'
 import { EXTRA_KEYS } from './extras'
 import { OPERATION_KINDS } from './job-plan'
@@ -56,6 +57,10 @@ const toldPanelSchema = z.object({
   budgetUm: z.number(),
   indexBefore: z.number(),
   indexAfter: z.number(),
+  /** What costs it most of what a machine removes, and how deep it was taken to lie against the table. */
+  mark: z
+    .object({ kind: z.enum(DEFECT_KINDS), severity: z.literal([1, 2, 3]), depth: z.number() })
+    .optional(),
 })
 
 /** What was told in words of its day, before its facts were kept. */
@@ -132,6 +137,11 @@ export function agreedWork({
   )
 }
 
+function markOf({ condition }: PanelJudgement) {
+  const mark = mainMark(condition)
+  return mark ? { mark: { kind: mark.kind, severity: mark.severity, depth: mark.depthFactor ?? 1 } } : {}
+}
+
 export function summaryOf(offer: Offer): Summary {
   const { correction, price } = offer
   const works: Worked[] = []
@@ -148,6 +158,7 @@ export function summaryOf(offer: Offer): Summary {
     budgetUm: judged.budget.budgetUm,
     indexBefore: option.indexBefore,
     indexAfter: option.indexAfter,
+    ...markOf(judged),
   }))
   return {
     indexBefore: correction.indexBefore,

@@ -189,6 +189,8 @@ export const setupSchema = z
     climate: climateSetupSchema.default(FIRST_CLIMATE),
     quiet: quietSchema.default(FIRST_QUIET),
     pace: paceSchema.default({}),
+    /** How deep marks lie against the table, as learned and taken over. */
+    depths: paceSchema.default({}),
     costs: costsSchema.default(FIRST_COSTS),
     devices: devicesSchema.default(FIRST_DEVICES),
     slotMinutes: z.int(),

@@ -60,6 +60,13 @@ export function panelCondition(defects: readonly Defect[]): Condition {
   return { index, letter: letterOf(index), costs }
 }
 
+/** What a machine removes and costs the panel most; undefined where there is nothing of that. */
+export function mainMark({ costs }: Condition): Defect | undefined {
+  return costs
+    .filter(({ defect }) => DEFECT_MODEL[defect.kind].mend === 'polish' && !defect.catchesNail)
+    .toSorted((a, b) => b.points - a.points)[0]?.defect
+}
+
 /** How much a panel counts in the vehicle's index: m² times how much it is seen. */
 export function panelWeight(panel: Panel): number {
   return panel.areaM2 * panel.visibility

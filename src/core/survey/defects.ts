@@ -23,7 +23,14 @@ export type DefectKind = (typeof DEFECT_KINDS)[number]
 export type Severity = 1 | 2 | 3
 
 /** One defect seen on a panel; `extentPercent` is the share of the panel it covers, 0–100. */
-export type Defect = { kind: DefectKind; severity: Severity; extentPercent: number; catchesNail: boolean }
+export type Defect = {
+  kind: DefectKind
+  severity: Severity
+  extentPercent: number
+  catchesNail: boolean
+  /** How much deeper the shop has found such marks than the table says; never written down with the defect itself. */
+  depthFactor?: number
+}
 
 type Costs = {
   /** Points lost at full extent for severity 1, 2, 3 (mem). */
@@ -66,7 +73,9 @@ export const DEFECT_MODEL: Record<DefectKind, DefectModel> = {
 /** λ of a defect, µm; undefined where no depth of polishing mends it. */
 export function depthScaleUm(defect: Defect): number | undefined {
   const model = DEFECT_MODEL[defect.kind]
-  return model.mend === 'polish' ? model.depthScaleUm[defect.severity - 1]! : undefined
+  return model.mend === 'polish'
+    ? model.depthScaleUm[defect.severity - 1]! * (defect.depthFactor ?? 1)
+    : undefined
 }
 
 /**

@@ -13,6 +13,7 @@ export {
   type Condition,
   type Letter,
   letterOf,
+  mainMark,
   panelCondition,
   panelWeight,
   wholeIndex,
@@ -38,6 +39,7 @@ export {
   depthScaleUm,
   type Severity,
 } from './defects'
+export { asDeep, type DepthScales, depthKey } from './depths'
 export {
   FILLER_UM,
   type Finding,
@@ -62,6 +64,7 @@ export {
 } from './gloss'
 export { type Grade, inspectedWeight, meanOfInspected, uninspected } from './grade'
 export {
+  type Judging,
   judge,
   judgeRecord,
   type PanelJudgement,

@@ -14,6 +14,7 @@ import { type Baseline, RESPRAY_STEP_UM } from './baseline'
 import { filmBudget, type RemovalBudget, removalBudget, type School } from './budget'
 import { type Condition, panelCondition } from './condition'
 import type { Defect } from './defects'
+import { asDeep, type DepthScales } from './depths'
 import {
   type Finding,
   findingOf,
@@ -38,6 +39,8 @@ export type SurveyInput = {
   finish?: Finish
   facts?: PanelsFacts
   school: School
+  /** How deep marks lie, as the shop has learned. */
+  depths?: DepthScales
   readings: Readings
   /** Where spots were not read three times each. */
   spotSizes?: SpotSizes
@@ -145,7 +148,7 @@ function judgePanel(
   const finding = told ? toldFinding(told.as, statistics, baseline) : read
   const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
   const edge = edgeOf(input.edges?.[panel.id] ?? [], input.school, input.taken?.[panel.id])
-  const defects = input.defects[panel.id] ?? []
+  const defects = (input.defects[panel.id] ?? []).map((defect) => asDeep(defect, input.depths))
   return {
     panel,
     paint,
@@ -174,10 +177,13 @@ function edgeOf(
 /** What a judgement needs to know of the vehicle. */
 export type Painted = { shape: Shape; paintSystem: PaintSystem; finish?: Finish; panelFacts?: PanelsFacts }
 
+/** What of the shop’s set-up a judgement goes by. */
+export type Judging = { school: School; depths?: DepthScales }
+
 /** A vehicle judged from what is recorded of the round before the work, and from what the ledger says is gone. */
 export function judgeRecord(
   { shape, paintSystem, finish, panelFacts }: Painted,
-  school: School,
+  { school, depths }: Judging,
   record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> &
     Partial<Pick<SurveyRecord, 'inspected' | 'found'>>,
   taken: Readonly<Record<string, Taken>>,
@@ -188,6 +194,7 @@ export function judgeRecord(
     ...(finish ? { finish } : {}),
     ...(panelFacts ? { facts: panelFacts } : {}),
     school,
+    ...(depths ? { depths } : {}),
     readings: countedReadings(record.before),
     edges: edgeReadings(record.before),
     defects: allDefects(record),

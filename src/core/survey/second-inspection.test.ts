@@ -16,9 +16,12 @@ describe('the second inspection', () => {
     expect(allDefects(second)).toEqual({ bonnet: [swirls, scratch], roof: [scratch] })
     expect(second.defects).toEqual(first.defects)
     const index = (record: typeof first, id: string) =>
-      judgeRecord({ shape: 'saloon', paintSystem: 'clear-over-base' }, 'both', record, {}).panels.find(
-        ({ panel }) => panel.id === id,
-      )!.condition.index
+      judgeRecord(
+        { shape: 'saloon', paintSystem: 'clear-over-base' },
+        { school: 'both' },
+        record,
+        {},
+      ).panels.find(({ panel }) => panel.id === id)!.condition.index
     expect(index(second, 'bonnet')).toBeLessThan(index(first, 'bonnet'))
     expect(index(second, 'roof')).toBeLessThan(index(first, 'roof'))
   })

@@ -1,5 +1,5 @@
 import { HARDNESS_GIVE, type Method } from '../correction'
-import { depthScaleUm, removalAtSpot } from '../survey'
+import { asDeep, type DepthScales, depthScaleUm, removalAtSpot } from '../survey'
 import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
 import { onGrid } from './grid'
@@ -34,8 +34,12 @@ export function priorOf(hardness: Hardness): Estimate {
 export type ClearingWitness = { share: number; depths: number }
 
 /** What was seen to go at a spot. Undefined where polishing does not mend the mark or nothing was taken. */
-export function byClearing(attempt: Attempt, methods: readonly Method[]): ClearingWitness | undefined {
-  const lambda = depthScaleUm({ ...attempt.mark, extentPercent: 100, catchesNail: false })
+export function byClearing(
+  attempt: Attempt,
+  methods: readonly Method[],
+  depths?: DepthScales,
+): ClearingWitness | undefined {
+  const lambda = depthScaleUm(asDeep({ ...attempt.mark, extentPercent: 100, catchesNail: false }, depths))
   const table = tableUm(attempt, methods)
   return lambda === undefined || table === 0 ? undefined : { share: attempt.cleared, depths: table / lambda }
 }

@@ -19,6 +19,7 @@ export {
   rateAfter,
   ratioAfter,
 } from './give'
+export { onGrid } from './grid'
 export type { KeptAttempt } from './kept'
 export { adviceFor, depthOf, type GroupStudy, paintKnowledge, type StudyInput, studyGroup } from './knowledge'
 export { type Advice, nextRung, type Start, type Trial, type Why } from './ladder'

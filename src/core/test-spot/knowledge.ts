@@ -6,6 +6,7 @@ import {
   type PanelGroup,
   type Tried,
 } from '../correction'
+import type { DepthScales } from '../survey'
 import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
 import { byClearing, byFilm, priorOf, rateAfter, ratioAfter } from './give'
@@ -40,15 +41,17 @@ export type StudyInput = {
   methods: readonly Method[]
   /** In the order in which they were made. */
   attempts: readonly Attempt[]
+  /** How deep marks lie against the table, as the shop has learned. */
+  depths?: DepthScales
 }
 
 /** Studies one group: the declared hardness, drawn towards other cars, drawn towards what was seen on this one. */
 export function studyGroup(group: PanelGroup, input: StudyInput): GroupStudy {
-  const { hardness, paint, memory, methods, attempts } = input
+  const { hardness, paint, memory, methods, attempts, depths } = input
   const own = attempts.filter((attempt) => attempt.group === group)
   const remembered = recall(memory, paint, group, priorOf(hardness), methods)
   const films = own.map((attempt) => byFilm(attempt, methods)).filter((each) => each !== undefined)
-  const seen = own.map((attempt) => byClearing(attempt, methods)).filter((each) => each !== undefined)
+  const seen = own.map((attempt) => byClearing(attempt, methods, depths)).filter((each) => each !== undefined)
   const give = films.length > 0 ? rateAfter(remembered.give, films) : remembered.give
   // A rate that the gauge has told moves the ratio with it, and makes it surer: its marks lie no deeper for that.
   const moved = {

@@ -9,6 +9,7 @@ import { Link } from '@/ui/link'
 import { BayChart } from './bay-chart'
 import { ClearingChart } from './clearing-chart'
 import { CostsForm } from './costs-form'
+import { DepthTable } from './depth-table'
 import { EarningsSheet } from './earnings-sheet'
 import { HoursChart } from './hours-chart'
 import { OnTimeChart } from './on-time-chart'
@@ -82,6 +83,9 @@ export function LearningScreen({ held, learned, period, changes, costs, region, 
           </Part>
           <Part title="Panel by panel" table="panels" period={period}>
             <PanelChart panels={learned.panels} />
+          </Part>
+          <Part title="How deep marks lie" table="depths" period={period}>
+            <DepthTable depths={learned.depths} changes={changes} months={period} region={region} />
           </Part>
           <div className="grid gap-x-10 lg:grid-cols-2">
             <Part title="Correction achieved against estimate" table="clearing" period={period}>

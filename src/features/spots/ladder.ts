@@ -1,5 +1,5 @@
 import { type Method, type PanelOption, panelGroup, panelOption, unprobed } from '@/core/correction'
-import { DEFECT_MODEL, type Defect, type PanelJudgement, type VehicleJudgement } from '@/core/survey'
+import { type Defect, mainMark, type PanelJudgement, type VehicleJudgement } from '@/core/survey'
 import { type Attempt, type AttemptStep, depthOf, factorOf, type GroupStudy } from '@/core/test-spot'
 import type { LocalDay } from '@/core/time'
 
@@ -36,10 +36,7 @@ export function ladderFor(
 
 /** The mark a spot is judged by: what polishing can clear and costs the panel most; swirls where none is noted. */
 export function markOn({ condition }: PanelJudgement): Pick<Defect, 'kind' | 'severity'> {
-  const polishable = condition.costs.filter(
-    ({ defect }) => DEFECT_MODEL[defect.kind].mend === 'polish' && !defect.catchesNail,
-  )
-  const worst = polishable.toSorted((a, b) => b.points - a.points)[0]?.defect
+  const worst = mainMark(condition)
   return worst ? { kind: worst.kind, severity: worst.severity } : { kind: 'swirls', severity: 2 }
 }
 

@@ -7,11 +7,11 @@ import type { Devices } from '@/core/shop'
 import type { StoredSurvey } from '@/core/survey'
 import {
   doubtful,
+  type Judging,
   judgeRecord,
   type Phase,
   type Reading,
   type Removal,
-  type School,
   takenByPanel,
   withDefects,
   withoutMark,
@@ -51,7 +51,7 @@ import { WholeCar } from './whole-car'
 type Props = {
   jobId: JobId
   vehicle: Vehicle
-  school: School
+  judging: Judging
   devices: Pick<Devices, 'filmGauge' | 'glossMeter'>
   stored: StoredSurvey
   ledger: readonly Removal[]
@@ -63,7 +63,7 @@ type Props = {
 /** Measuring and grading on the body plan. */
 export function SurveyScreen(props: Props) {
   const region = useRegion()
-  const { jobId, vehicle, school, devices, stored, ledger, earlier, agreed, handedOver } = props
+  const { jobId, vehicle, judging, devices, stored, ledger, earlier, agreed, handedOver } = props
   const panels = useMemo(() => panelsOfVehicle(vehicle), [vehicle.shape, vehicle.panelFacts, vehicle])
   const { data, state, change, settle } = useSurvey(jobId, stored)
   const [selected, setSelected] = useState(panels[0]!.id)
@@ -72,7 +72,7 @@ export function SurveyScreen(props: Props) {
   const [atMarks, setAtMarks] = useState(true)
   const entry = useRef<HTMLInputElement>(null)
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
-  const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
+  const judgement = useMemo(() => judgeRecord(vehicle, judging, data, taken), [vehicle, judging, data, taken])
   // A reading shows at once where it was typed; chart and table follow when there is time.
   const later = useDeferredValue(judgement)
   const mayMeasureAfter = agreed && !handedOver

@@ -15,7 +15,7 @@ const faceOf = (defects: Defect[], inspected: string[] = []) => {
   const record = { ...emptyRecord(), defects: { bonnet: defects }, inspected }
   return conditionFace(
     DUBLIN,
-    judgeRecord(vehicle, 'both', record, {}).panels.find(({ panel }) => panel.id === 'bonnet')!,
+    judgeRecord(vehicle, { school: 'both' }, record, {}).panels.find(({ panel }) => panel.id === 'bonnet')!,
   )
 }
 const share = (fill: string) => Number(fill.match(/(\d+)%/)?.[1] ?? 0)

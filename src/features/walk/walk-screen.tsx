@@ -6,9 +6,9 @@ import type { Photo } from '@/core/photo'
 import type { StoredSurvey } from '@/core/survey'
 import {
   allDefects,
+  type Judging,
   judgeRecord,
   type Removal,
-  type School,
   takenByPanel,
   uninspected,
   withDefects,
@@ -37,7 +37,7 @@ import { absentFace, conditionFace, pinsOf, placeFace } from './walk-faces'
 
 type Props = {
   job: Job
-  school: School
+  judging: Judging
   stored: StoredSurvey
   ledger: readonly Removal[]
   photos: readonly Photo[]
@@ -45,7 +45,7 @@ type Props = {
 }
 
 /** Round the car with a lamp: touch where something is, say what it is, photograph it. */
-export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Props) {
+export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Props) {
   const { vehicle } = job
   const panels = useMemo(
     () => [
@@ -64,7 +64,7 @@ export function WalkScreen({ job, school, stored, ledger, photos, agreed }: Prop
   // What was agreed rests on the first inspection; the work begins with another.
   const second = agreed && job.kind === 'work'
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
-  const judgement = useMemo(() => judgeRecord(vehicle, school, data, taken), [vehicle, school, data, taken])
+  const judgement = useMemo(() => judgeRecord(vehicle, judging, data, taken), [vehicle, judging, data, taken])
   const faces = useMemo(
     () =>
       Object.fromEntries([

@@ -32,7 +32,7 @@ import { proposeMessages, putIntoQueue, writtenOut } from '../messages/proposed-
 import { storePhoto } from '../photos/photo-files'
 import { addPhoto } from '../photos/photo-store'
 import { findAgreement } from '../quotes/agreement-store'
-import { loadShop, savePace, saveQuietAndClimate, shopVersion } from '../shop/shop-store'
+import { loadShop, saveLearned, saveQuietAndClimate, shopVersion } from '../shop/shop-store'
 import { listBrought } from '../vehicles/brought'
 import { loadLedger } from '../vehicles/ledger-store'
 import { loadTimeline } from '../vehicles/timeline'
@@ -594,9 +594,9 @@ describe('what the shop has learned in two years', () => {
   })
   test('what the manager takes over is what plans reckon with, and a stale screen is not taken', async () => {
     const version = await shopVersion(db)
-    expect(await savePace(db, version, { 'two-step-wool:cut': 1.44 })).toBe(true)
+    expect(await saveLearned(db, version, { pace: { 'two-step-wool:cut': 1.44 } })).toBe(true)
     expect((await loadShop(db)).setup.pace).toEqual({ 'two-step-wool:cut': 1.44 })
-    expect(await savePace(db, version, {})).toBe(false)
+    expect(await saveLearned(db, version, { pace: {} })).toBe(false)
   })
 })
 

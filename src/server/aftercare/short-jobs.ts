@@ -64,7 +64,7 @@ export type RepairRefusal = { message: string }
 async function budgets(db: Knex, shop: Shop, visit: Job): Promise<Map<string, number>> {
   const survey = await loadSurvey(db, visit.id)
   const taken = takenByPanel(await loadLedger(db, visit.vehicle.id))
-  const { panels } = judgeRecord(visit.vehicle, shop.setup.school, survey, taken)
+  const { panels } = judgeRecord(visit.vehicle, shop.setup, survey, taken)
   const read = countedReadings(survey.before)
   // Where this visit has not read a panel, the ledger alone says what it may give.
   return new Map(

@@ -4,10 +4,10 @@ import { z } from 'zod'
 import { done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { id, version } from '@/core/inputs'
-import { PERIODS } from '@/core/learning'
+import { LEARNED_OF, type Learned, type LearnedOf, PERIODS } from '@/core/learning'
 import { costsSchema } from '@/core/shop'
 import { defineAction } from '../action/define'
-import { CHANGED_MEANWHILE, loadShop, saveCosts, savePace, shopVersion } from '../shop/shop-store'
+import { CHANGED_MEANWHILE, loadShop, saveCosts, saveLearned, shopVersion } from '../shop/shop-store'
 import { loadLearned } from './learning'
 import { addPaceChange } from './lesson-store'
 
@@ -15,47 +15,51 @@ const STALE: Refusal = refuse('stale', CHANGED_MEANWHILE)
 
 const rounded = (factor: number) => Math.round(factor * 100) / 100
 
-/** Takes over what was learned for these kinds of work, as it was shown; plans use it from now on. */
-export const acceptPace = defineAction({
-  name: 'learning.accept-pace',
+/** What was learned of a table: its key, its factor, and the jobs or cars behind it. */
+const lessonsOf = ({ pace, depths }: Learned, of: LearnedOf) =>
+  of === 'pace' ? pace : depths.map(({ cars, ...lesson }) => ({ ...lesson, jobs: cars }))
+
+/** Takes over what was learned of one table, as it was shown; plans use it from now on. */
+export const acceptLearned = defineAction({
+  name: 'learning.accept',
   who: 'desk',
   input: z.strictObject({
+    of: z.enum(LEARNED_OF),
     months: z.literal(PERIODS),
     shown: z.array(z.strictObject({ key: id, factor: z.number().min(0).max(100) })).max(200),
   }),
-  write: async ({ trx, at }, { months, shown }) => {
+  write: async ({ trx, at }, { of, months, shown }) => {
     const shop = await loadShop(trx)
-    const learned = new Map(
-      (await loadLearned(trx, shop, at, months)).pace.map((lesson) => [lesson.key, lesson]),
-    )
+    const lessons = lessonsOf(await loadLearned(trx, shop, at, months), of)
+    const learned = new Map(lessons.map((lesson) => [lesson.key, lesson]))
     const accepted = shown.flatMap(({ key, factor }) => {
       const lesson = learned.get(key)
       return lesson && rounded(lesson.factor) === rounded(factor) ? [lesson] : []
     })
     if (accepted.length < shown.length) return refuse('stale', ask('learned-since'))
-    const pace = {
-      ...shop.setup.pace,
+    const factors = {
+      ...shop.setup[of],
       ...Object.fromEntries(accepted.map(({ key, factor }) => [key, rounded(factor)])),
     }
     // What was shown is compared above; that something else of the set-up has changed since does not matter here.
-    if (!(await savePace(trx, await shopVersion(trx), pace))) return STALE
+    if (!(await saveLearned(trx, await shopVersion(trx), { [of]: factors }))) return STALE
     for (const { key, current, factor, jobs } of accepted)
-      await addPaceChange(trx, { key, before: current, after: rounded(factor), jobs, at })
+      await addPaceChange(trx, { of, key, before: current, after: rounded(factor), jobs, at })
     return done()
   },
 })
 
-/** Goes back to the table for one kind of work. */
-export const dropPace = defineAction({
-  name: 'learning.drop-pace',
+/** Goes back to the table for one kind of work or of marks. */
+export const dropLearned = defineAction({
+  name: 'learning.drop',
   who: 'desk',
-  input: z.strictObject({ key: id }),
-  write: async ({ trx, at }, { key }) => {
+  input: z.strictObject({ of: z.enum(LEARNED_OF), key: id }),
+  write: async ({ trx, at }, { of, key }) => {
     const { setup } = await loadShop(trx)
-    const { [key]: before, ...rest } = setup.pace
+    const { [key]: before, ...rest } = setup[of]
     if (before === undefined) return done()
-    if (!(await savePace(trx, await shopVersion(trx), rest))) return STALE
-    await addPaceChange(trx, { key, before, after: 1, jobs: 0, at })
+    if (!(await saveLearned(trx, await shopVersion(trx), { [of]: rest }))) return STALE
+    await addPaceChange(trx, { of, key, before, after: 1, jobs: 0, at })
     return done()
   },
 })

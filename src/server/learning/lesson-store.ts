@@ -78,7 +78,7 @@ async function clearingOf(db: Knex, { jobId, summary }: Agreement): Promise<Less
   const seen = new Map(
     (await listVerdicts(db, jobId)).map((verdict) => [verdict.item, verdict.clearedPercent]),
   )
-  return summary.panels.flatMap(({ id, process, indexBefore, indexAfter }) => {
+  return summary.panels.flatMap(({ id, process, indexBefore, indexAfter, mark }) => {
     const reached = seen.get(id)
     return reached === undefined || indexBefore >= 100
       ? []
@@ -88,6 +88,7 @@ async function clearingOf(db: Knex, { jobId, summary }: Agreement): Promise<Less
             process,
             expected: (indexAfter - indexBefore) / (100 - indexBefore),
             reached: reached / 100,
+            ...(mark ? { mark } : {}),
           },
         ]
   })
@@ -172,10 +173,15 @@ export async function loadLessons(db: Knex, from: LocalDay, to: LocalDay): Promi
   })
 }
 
+/** Both tables are kept in one list; keys of depths are told apart by what they begin with. */
+const DEPTHS = 'depth '
+const keptKey = (kept: string): Pick<PaceChange, 'of' | 'key'> =>
+  kept.startsWith(DEPTHS) ? { of: 'depths', key: kept.slice(DEPTHS.length) } : { of: 'pace', key: kept }
+
 export async function listPaceChanges(db: Knex): Promise<PaceChange[]> {
   const rows = await db('pace_changes').orderBy('id', 'desc').limit(20)
   return rows.map((row) => ({
-    key: row.key,
+    ...keptKey(row.key),
     before: row.factor_before,
     after: row.factor_after,
     jobs: row.jobs,
@@ -185,7 +191,7 @@ export async function listPaceChanges(db: Knex): Promise<PaceChange[]> {
 
 export async function addPaceChange(db: Knex, change: PaceChange): Promise<void> {
   await db('pace_changes').insert({
-    key: change.key,
+    key: change.of === 'depths' ? `${DEPTHS}${change.key}` : change.key,
     factor_before: change.before,
     factor_after: change.after,
     jobs: change.jobs,

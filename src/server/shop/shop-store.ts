@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
 import { catalogueSchema, type Product } from '@/core/coating'
 import type { Method } from '@/core/correction'
+import type { LearnedOf } from '@/core/learning'
 import {
   calendarOfDays,
   daysOfCalendar,
@@ -113,8 +114,12 @@ export function saveQuietAndClimate(
 }
 
 /** Keeps what the manager has accepted of the shop's own pace. */
-export function savePace(db: Knex, readAt: number, pace: Record<string, number>): Promise<boolean> {
-  return changeSetup(db, readAt, () => ({ pace }))
+export function saveLearned(
+  db: Knex,
+  readAt: number,
+  learned: Partial<Pick<Setup, LearnedOf>>,
+): Promise<boolean> {
+  return changeSetup(db, readAt, () => learned)
 }
 
 /** Keeps what hours and products cost the shop itself. */

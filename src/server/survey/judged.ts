@@ -17,5 +17,5 @@ export type Judged = { survey: StoredSurvey; ledger: LedgerEntry[]; judgement: V
 export async function loadJudged(db: Knex, job: Job, setup: Setup): Promise<Judged> {
   const survey = await loadSurvey(db, job.id)
   const ledger = await ledgerBefore(db, job.vehicle.id, job.id)
-  return { survey, ledger, judgement: judgeRecord(job.vehicle, setup.school, survey, takenByPanel(ledger)) }
+  return { survey, ledger, judgement: judgeRecord(job.vehicle, setup, survey, takenByPanel(ledger)) }
 }

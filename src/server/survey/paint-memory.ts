@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { type Method, type PanelGroup, panelGroup, removalUm } from '@/core/correction'
+import { type PanelGroup, panelGroup, removalUm } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Agreement, agreedWork } from '@/core/offer'
@@ -45,7 +45,7 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
   const byGroup = new Map<PanelGroup, Estimate[]>()
   const work = agreedWork(agreement.summary)
   const spread = spreadOf([before, after])
-  for (const judged of judgeRecord(job.vehicle, setup.school, survey, {}).panels) {
+  for (const judged of judgeRecord(job.vehicle, setup, survey, {}).panels) {
     const { id } = judged.panel
     const between = survey.marked.includes(id) ? removalAtSpots : removalBetween
     const removal = between(before[id] ?? [], after[id] ?? [], spread)
@@ -60,7 +60,7 @@ function knownCars(
   job: Job,
   attempts: readonly Attempt[],
   film: ReadonlyMap<PanelGroup, Estimate[]>,
-  methods: readonly Method[],
+  { methods, depths }: Setup,
 ): KnownCar[] {
   const groups = new Set([...attempts.map(({ group }) => group), ...film.keys()])
   return [...groups].map((group) => {
@@ -70,7 +70,7 @@ function knownCars(
       return (seen && ofRemoval(seen.removedUm, seen.uncertaintyUm, seen.tableUm)) ?? []
     })
     const ofMarks = own.flatMap((attempt) => {
-      const seen = byClearing(attempt, methods)
+      const seen = byClearing(attempt, methods, depths)
       return (seen && ofClearing(seen)) ?? []
     })
     const give = pooled([...ofSpots, ...(film.get(group) ?? [])])
@@ -112,7 +112,7 @@ async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> 
     const film = agreement
       ? filmWitnesses(other, agreement, surveys.get(id)!, setup)
       : new Map<PanelGroup, Estimate[]>()
-    return knownCars(other, attempts.get(id) ?? [], film, setup.methods)
+    return knownCars(other, attempts.get(id) ?? [], film, setup)
   })
 }
 
@@ -123,6 +123,7 @@ export async function loadPaintStudy(db: Knex, job: Job, setup: Setup): Promise<
     paint: paintKeyOf(job.vehicle),
     memory: await memoryFor(db, job, setup),
     methods: setup.methods,
+    depths: setup.depths,
     attempts: await listAttempts(db, job.id),
   }
 }

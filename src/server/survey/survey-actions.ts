@@ -86,7 +86,7 @@ export const readGloss = defineReadAction({
     const { setup } = await loadShop(db)
     const survey = await loadSurvey(db, jobId)
     const agreement = phase === 'after' ? await findAgreement(db, jobId) : undefined
-    const { panels } = judgeRecord(job.vehicle, setup.school, survey, {})
+    const { panels } = judgeRecord(job.vehicle, setup, survey, {})
     const index = panels.find((judged) => judged.panel.id === panel)?.condition.index ?? 100
     const lost = agreement ? (100 - index) * (1 - agreement.summary.expectedClearing) : 100 - index
     const meter = glossMeter(setup, { seenAs: 100 - lost, of: `${job.vehicle.plate}${panel}${phase}` })

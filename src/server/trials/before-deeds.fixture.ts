@@ -8,7 +8,7 @@ import { listOwnerLinks, makeOwnerLink } from '../links/owner-links'
 import { queueMessage } from '../messages/message-store'
 import { addOutage } from '../planning/outage-store'
 import { keepRefused } from '../queue/refused-store'
-import { savePace, shopVersion } from '../shop/shop-store'
+import { saveLearned, shopVersion } from '../shop/shop-store'
 import { addSpell, listAllSpells } from '../shop/spell-store'
 import { listsSetDown } from './brought-list.fixture'
 import { key } from './deed.fixture'
@@ -43,7 +43,7 @@ export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
   } as const
   const why = { kind: 'words', message: 'This shop does not know it.' } as const
   await keepRefused(db, { id: entry.id, device: key('tablet'), at: now, entry, why })
-  await savePace(db, await shopVersion(db), { cut: 1.2 })
+  await saveLearned(db, await shopVersion(db), { pace: { cut: 1.2 } })
   await db('customers').where({ id: gone.customer.id }).update({ may_remind: 1, email: 'a@b.example' })
   const day = (text: string) => localDayOrThrow(text)
   await db('care_dates')

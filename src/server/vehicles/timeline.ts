@@ -27,7 +27,7 @@ function stayOf(
   { survey, agreement, payments }: Facts,
 ): Omit<Stay, 'coats' | 'waters' | 'photos'> {
   const readings = Object.values(survey.before.readings).flat().length
-  const judgement = judgeRecord(job.vehicle, shop.setup.school, survey, {})
+  const judgement = judgeRecord(job.vehicle, shop.setup, survey, {})
   return {
     kind: 'stay',
     at: job.arriveAt,

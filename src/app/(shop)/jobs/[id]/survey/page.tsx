@@ -19,7 +19,7 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
     <SurveyScreen
       jobId={id}
       vehicle={job.vehicle}
-      school={setup.school}
+      judging={{ school: setup.school, depths: setup.depths }}
       devices={setup.devices}
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}

@@ -18,7 +18,7 @@ export default async function WalkPage({ params }: { params: Promise<{ id: strin
   return (
     <WalkScreen
       job={job}
-      school={setup.school}
+      judging={{ school: setup.school, depths: setup.depths }}
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}
       photos={await listPhotos(db, id)}
