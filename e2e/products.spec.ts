@@ -65,12 +65,29 @@ test('what the bottle says is what is poured, and how long the clock runs', asyn
   })
   await iron.getByLabel('Stays on at least, min').fill('3')
   await iron.getByLabel('Stays on at most, min').fill('4')
+  await iron.getByLabel('Takes for 1 m², ml').fill('40')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByText('Saved. New plans use them.')).toBeVisible()
   await openRoom(page, 'IM 77', 'wash')
   const step = page.locator('[data-wash-step="iron"]')
   await expect(step).toContainText('Rust Heron')
   await expect(step).toContainText('3–4 min')
+  await expect(step).toContainText(/About [34]\d\d ml Rust Heron, neat/)
+})
+
+test('tarnished chrome is recorded at its place, and its polish is proposed there', async ({ page }) => {
+  await openRoom(page, 'IM 5012', 'walk')
+  const chrome = page.getByRole('region', { name: 'Chrome', exact: true })
+  await until(async () => {
+    await page.getByRole('button', { name: /^Chrome/ }).click()
+    await expect(chrome).toBeVisible({ timeout: 1000 })
+  })
+  await chrome.getByRole('radio', { name: 'Tarnished chrome' }).click()
+  await chrome.getByRole('button', { name: 'Add tarnished chrome' }).click()
+  await expect(chrome.getByText('can be polished by hand as an extra')).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
+  await openRoom(page, 'IM 5012', 'quote')
+  await expect(page.getByText('Tarnished or pitted: chrome')).toBeVisible()
 })
 
 test('an extra names its pieces, spot work keeps to the budget, and whom a car asks for is proposed', async ({

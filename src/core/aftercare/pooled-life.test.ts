@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { isLong, tries } from '../long.fixture'
+import { tell, tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
 import { type Look, WATERS } from './look'
 import { type CoatedCar, pooledLife, proposedLife } from './pooled-life'
@@ -58,7 +58,7 @@ describe('how long a coating really holds', () => {
         const { low, high } = pooledLife(fleet(share, 12, [8, 16, 24], 1000 * share + run))!.share
         return low <= share && share <= high
       }).filter(Boolean).length
-      if (isLong()) console.log(`life × ${share}: the 80 % band held ${Math.round((100 * held) / runs)} %`)
+      tell(`pooled life, true life × ${share} of the sheet, in the 80 % band`, held / runs)
       expect(held / runs).toBeGreaterThan(0.65)
     }
   })

@@ -72,13 +72,31 @@ function unitFits({ lifeMonths, looks }: CoatedCar['units'][number]): number[] {
   return blurred(own, OF_PANELS).map((likely) => Math.log(Math.max(likely, 1e-12)))
 }
 
+/** What a car says is the same in whichever pool it is counted: by use, by paint, among all. */
+const told = new WeakMap<CoatedCar, number[]>()
+
+function carFits(car: CoatedCar): number[] {
+  const known = told.get(car)
+  if (known) return known
+  const fitted = fitsOf(car)
+  told.set(car, fitted)
+  return fitted
+}
+
 /** Log-likelihood of a car for each mean share of the fleet. */
-function carFits({ units }: CoatedCar): number[] {
+function fitsOf({ units }: CoatedCar): number[] {
   const seen = units.filter(({ looks }) => looks.length > 0)
   // So many panels under the same eyes count as fewer.
   const weight = 1 / (1 + SAME_EYES * (seen.length - 1))
   const all = LOGS.map(() => 0)
-  for (const unit of seen) for (const [at, log] of unitFits(unit).entries()) all[at]! += weight * log
+  // Most panels of a car look alike, lie alike and wear alike.
+  const alike = new Map<string, number[]>()
+  for (const { lifeMonths, looks } of seen) {
+    const key = JSON.stringify([lifeMonths, looks.map(({ unit: _, ...look }) => look)])
+    const fitted = alike.get(key) ?? unitFits({ lifeMonths, looks })
+    alike.set(key, fitted)
+    for (const [at, log] of fitted.entries()) all[at]! += weight * log
+  }
   const most = Math.max(...all)
   return blurred(
     all.map((log) => Math.exp(log - most)),

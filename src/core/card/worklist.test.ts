@@ -48,3 +48,14 @@ test('a coat and a wipe go over every panel, other steps over none', () => {
   expect(worklist({ kind: 'wipe' }, panels, {}, 'usual').tasks).toHaveLength(panels.length)
   expect(worklist({ kind: 'wash' }, panels, {}, 'usual')).toEqual({ tasks: [], recipes: [] })
 })
+
+test('recipes of the same machine and pad stand together, whatever the order of the panels', () => {
+  const [first, second, third] = panels.map(({ id }) => id)
+  const work = {
+    [first!]: worked(seededMethod('two-step')),
+    [second!]: worked(seededMethod('two-step-wool')),
+    [third!]: worked(seededMethod('two-step'), [7, 4]),
+  }
+  const { recipes } = worklist({ kind: 'cut' }, panels, work, 'usual')
+  expect(recipes.map(({ pad }) => pad)).toEqual(['microfibre', 'microfibre', 'wool'])
+})

@@ -70,7 +70,14 @@ export function worklist(
     const sections = Math.max(1, Math.round(stepMinutes(steps[0]!, panel, care).sections))
     return [{ panel: panel.id, sections, recipe: ids.join(' ') }]
   })
-  return { tasks, recipes: [...recipes.values()] }
+  return { tasks, recipes: byTools([...recipes.values()]) }
+}
+
+/** Recipes of the same machine and pad stand together: nobody changes to and fro. */
+function byTools(recipes: readonly MachineRecipe[]): MachineRecipe[] {
+  const tools = ({ machine, pad }: MachineRecipe) => `${machine} ${pad}`
+  const inOrder = [...new Set(recipes.map(tools))]
+  return recipes.toSorted((a, b) => inOrder.indexOf(tools(a)) - inOrder.indexOf(tools(b)))
 }
 
 function addRecipe(recipes: Map<string, MachineRecipe>, step: WorkedStep, care: Care, panel: string): string {

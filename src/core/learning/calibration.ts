@@ -22,7 +22,7 @@ export type PaceLesson = {
 
 /** How far the table may be off for any shop, and one job from another of its kind: spread of the logarithm (mem). */
 const TABLE_SD = 0.25
-const JOB_SD = 0.25
+const JOB_SD = 0.28
 /** Fewer jobs are no rule, however far they lie from it (mem). */
 const LEAST_JOBS = 10
 /** So many jobs that guess is worth beside what the shop’s own jobs scatter (mem). */

@@ -58,9 +58,12 @@ function learned(cars: readonly (readonly Seen[])[]) {
     told.reduce((sum, { depths, reached }) => {
       const spent = depths / Math.exp(log)
       const left = Math.exp(-spent)
-      // How far the share moves when this car’s marks lie a little deeper.
-      const sd = Math.hypot(EYE_SD, CAR_SD * spent * left)
-      return sum - 0.5 * ((reached - 1 + left) / sd) ** 2 - Math.log(sd)
+      // How far the share moves when this car’s marks lie a little deeper; and since it bends, the mean over such cars lies beside
+      // the share of the mean car (second order).
+      const slope = spent * left
+      const expected = 1 - left + 0.5 * CAR_SD ** 2 * slope * (1 - spent)
+      const sd = Math.hypot(EYE_SD, CAR_SD * slope)
+      return sum - 0.5 * ((reached - expected) / sd) ** 2 - Math.log(sd)
     }, 0),
   )
 }

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { tries } from '../long.fixture'
+import { tell, tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
 import { normalDeviate } from '../statistics.fixture'
 import { DEFECT_MODEL, type Severity } from '../survey'
@@ -93,11 +93,24 @@ test('deviations of a tail are those of the tables', () => {
 
 describe('where nothing has changed, at most one shop in twenty is shown a change in a year', () => {
   test.each([0.15, 0.2, 0.3])('of its pace, jobs scattering by %d', (scatter) => {
-    expect(alarmed({ scatter }, pace)).toBeLessThanOrEqual(0.05)
+    const share = alarmed({ scatter }, pace)
+    tell(`shops shown a pace by chance, jobs scattering by ${scatter}`, share)
+    expect(share).toBeLessThanOrEqual(0.05)
   })
   test('of the depth of marks', () => {
-    expect(alarmed({ scatter: 0.2 }, depth)).toBeLessThanOrEqual(0.05)
+    const share = alarmed({ scatter: 0.2 }, depth)
+    tell('shops shown a depth by chance', share)
+    expect(share).toBeLessThanOrEqual(0.05)
   })
+})
+
+test('the depth learned is the true one, and not beside it since cars differ', () => {
+  const random = seededRandom(3)
+  for (const depth of [0.8, 1, 1.3]) {
+    const lessons = Array.from({ length: 600 }, () => job(random, { scatter: 0.2, depth }))
+    for (const { factor } of depthLessons(lessons, {}))
+      expect(Math.abs(Math.log(factor / depth))).toBeLessThan(0.1)
+  }
 })
 
 describe('where something has changed, nearly every shop is shown it within the year', () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { tries } from '../long.fixture'
+import { tell, tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
 import { normalDeviate } from '../statistics.fixture'
 import { removalsOfVisit } from './ledger'
@@ -45,6 +45,7 @@ function coverage(which: 'same' | 'other', spots = 2) {
 describe('a removal', () => {
   test('read wherever the probe happens to be is known to about 3 µm, and says so', () => {
     const { held, u, slack } = coverage('other')
+    tell(`removals read anywhere, said to ± ${u.toFixed(2)} µm, within twice that`, held)
     expect(u).toBeGreaterThan(2.7)
     expect(u).toBeLessThan(3.4)
     expect(held).toBeGreaterThan(0.93 - slack)
@@ -52,6 +53,7 @@ describe('a removal', () => {
   })
   test('read at the same spots is known to about 0.6 µm, and says so', () => {
     const { held, u, slack } = coverage('same')
+    tell(`removals read at the same spots, said to ± ${u.toFixed(2)} µm, within twice that`, held)
     expect(u).toBeGreaterThan(0.5)
     expect(u).toBeLessThan(0.8)
     expect(held).toBeGreaterThan(0.93 - slack)
@@ -77,6 +79,7 @@ describe('a removal', () => {
       }
     }
     const slack = 3 * Math.sqrt((0.95 * 0.05) / (all / 4))
+    tell('entries of the ledger within twice their uncertainty', held / all)
     expect(held / all).toBeGreaterThan(0.93 - slack)
     expect(held / all).toBeLessThan(0.98 + slack)
   })

@@ -1,7 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { SEEDED_METHODS } from '../correction'
 import { toVehicleId } from '../ids'
-import { tries } from '../long.fixture'
+import { tell, tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
 import { normalDeviate } from '../statistics.fixture'
 import { studyGroup } from './knowledge'
@@ -64,6 +64,7 @@ describe('two standard deviations hold this car’s rate in 93 to 97 of 100', ()
         let held = 0
         for (let run = 0; run < runs; run++)
           held += Number(oneCar({ betweenCars: 0.15, cousins, spots }, random))
+        tell(`${cousins} cousins, ${spots} own spots`, held / runs)
         // Three standard errors of such a share either way.
         const slack = 3 * Math.sqrt((0.95 * 0.05) / runs)
         expect(held / runs).toBeGreaterThan(0.93 - slack)
@@ -75,6 +76,7 @@ describe('two standard deviations hold this car’s rate in 93 to 97 of 100', ()
     let held = 0
     for (let run = 0; run < runs; run++)
       held += Number(oneCar({ betweenCars: 0.3, cousins: 80, spots: 2 }, random))
+    tell('cars of one paint twice as far apart, 80 cousins, 2 own spots', held / runs)
     expect(held / runs).toBeGreaterThan(0.93 - 3 * Math.sqrt((0.95 * 0.05) / runs))
   })
 })

@@ -10,6 +10,7 @@ import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { MethodForm } from './method-form'
 import { SaveBar } from './save-bar'
+import { BESIDE, SheetColumn } from './sheet-column'
 import { ShopCrumb } from './shop-crumb'
 import { readMethod, type TypedMethod, typedMethod } from './typed-method'
 
@@ -70,7 +71,7 @@ export function MethodsScreen({
         the strongest you name there.
       </p>
       <div className="mt-4 grid gap-6 md:grid-cols-[17rem_minmax(0,1fr)]">
-        <nav aria-label="Methods of this shop">
+        <nav aria-label="Methods of this shop" className={BESIDE}>
           <ul className="space-y-1.5">
             {methods.map((method) => (
               <li key={method.key}>
@@ -100,17 +101,19 @@ export function MethodsScreen({
             Agreed jobs keep the method as it was when they were agreed. Changes apply to new plans.
           </p>
         </nav>
-        {current && (
-          <MethodForm
-            key={current.key}
-            method={current}
-            fault={fault}
-            onChange={(next) => change(methods.map((each) => (each === current ? next : each)))}
-            {...(current.version === 0
-              ? { onRemove: () => change(methods.filter((each) => each !== current)) }
-              : {})}
-          />
-        )}
+        <SheetColumn opened={current?.key}>
+          {current && (
+            <MethodForm
+              key={current.key}
+              method={current}
+              fault={fault}
+              onChange={(next) => change(methods.map((each) => (each === current ? next : each)))}
+              {...(current.version === 0
+                ? { onRemove: () => change(methods.filter((each) => each !== current)) }
+                : {})}
+            />
+          )}
+        </SheetColumn>
       </div>
       <SaveBar saving={saving} onSave={keep} saved="Saved. New plans use them." />
     </div>

@@ -15,6 +15,7 @@ import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { ProductForm } from './product-form'
 import { SaveBar } from './save-bar'
+import { BESIDE, SheetColumn } from './sheet-column'
 import { ShopCrumb } from './shop-crumb'
 import { SupplyForm } from './supply-form'
 import {
@@ -110,7 +111,7 @@ export function ProductsScreen({
         follow it.
       </p>
       <div className="mt-4 grid gap-6 md:grid-cols-[17rem_minmax(0,1fr)]">
-        <nav aria-label="Products of this shop" className="space-y-5">
+        <nav aria-label="Products of this shop" className={clsx('space-y-5', BESIDE)}>
           <Sheets
             title="Coatings, sealants, toppers"
             add="Add a coating or sealant"
@@ -143,28 +144,30 @@ export function ProductsScreen({
             What was applied by a sheet goes on by it. Changes apply to new plans.
           </p>
         </nav>
-        {product && (
-          <ProductForm
-            key={product.id}
-            product={product}
-            fault={fault}
-            onChange={(next) => changeProducts(products.map((each) => (each === product ? next : each)))}
-            {...(product.version === 0
-              ? { onRemove: () => changeProducts(products.filter((each) => each !== product)) }
-              : {})}
-          />
-        )}
-        {supply && (
-          <SupplyForm
-            key={supply.id}
-            supply={supply}
-            fault={fault}
-            onChange={(next) => changeSupplies(supplies.map((each) => (each === supply ? next : each)))}
-            {...(supply.version === 0
-              ? { onRemove: () => changeSupplies(supplies.filter((each) => each !== supply)) }
-              : {})}
-          />
-        )}
+        <SheetColumn opened={shown}>
+          {product && (
+            <ProductForm
+              key={product.id}
+              product={product}
+              fault={fault}
+              onChange={(next) => changeProducts(products.map((each) => (each === product ? next : each)))}
+              {...(product.version === 0
+                ? { onRemove: () => changeProducts(products.filter((each) => each !== product)) }
+                : {})}
+            />
+          )}
+          {supply && (
+            <SupplyForm
+              key={supply.id}
+              supply={supply}
+              fault={fault}
+              onChange={(next) => changeSupplies(supplies.map((each) => (each === supply ? next : each)))}
+              {...(supply.version === 0
+                ? { onRemove: () => changeSupplies(supplies.filter((each) => each !== supply)) }
+                : {})}
+            />
+          )}
+        </SheetColumn>
       </div>
       <SaveBar saving={saving} onSave={keep} saved="Saved. New plans use them." />
     </div>

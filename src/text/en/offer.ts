@@ -41,6 +41,7 @@ const ASKS_FOR: Partial<Record<ExtraKey, string>> = {
   headlamps: 'Cloudy',
   'glass-polish': 'Marked glass',
   trim: 'Faded',
+  chrome: 'Tarnished or pitted',
   'film-off': 'Film lies on',
   interior: 'Stains or smells',
 }
