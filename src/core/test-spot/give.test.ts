@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { HARDNESS_GIVE, pairUm, removalUm, SEEDED_METHODS, seededMethod, worked } from '../correction'
 import { clearedShare, depthScaleUm } from '../survey'
-import { byClearing, byFilm, ofClearing, ofRemoval, pooled, priorOf, rateAfter, ratioAfter } from './give'
+import { byClearing, byFilm, ofClearing, pooled, priorOf, rateAfter, rateOfCar, ratioAfter } from './give'
 import { DEPTH_SD } from './memory'
 import { recipeOf, strengthTried, tableUm } from './recipe'
 import { factorOf } from './shrink'
@@ -116,8 +116,9 @@ describe('what the gauge says', () => {
     expect(rateAfter(before, []).log).toBeCloseTo(before.log, 6)
   })
   test('a gauge that sees no removal is believed only so far', () => {
-    expect(factorOf(ofRemoval(-1, 0.5, 2)!).factor).toBeCloseTo(0.1, 9)
-    expect(ofRemoval(1, 0.5, 0)).toBeUndefined()
+    const nothing = rateOfCar([{ removedUm: -1, uncertaintyUm: 0.05, tableUm: 2 }])!
+    expect(factorOf(nothing).factor).toBeCloseTo(0.1, 9)
+    expect(rateOfCar([{ removedUm: 1, uncertaintyUm: 0.5, tableUm: 0 }])).toBeUndefined()
   })
 })
 
@@ -145,8 +146,9 @@ describe('from hardness to paint', () => {
     }
   })
   test('panels of one car are one hand: together never surer than it', () => {
-    const each = ofRemoval(1.9, 0.2, 2)!
-    expect(pooled(Array(30).fill(each))!.variance).toBeGreaterThanOrEqual(0.15 ** 2)
+    const each = { removedUm: 1.9, uncertaintyUm: 0.2, tableUm: 2 }
+    expect(rateOfCar(Array(30).fill(each))!.variance).toBeGreaterThanOrEqual(0.15 ** 2)
+    expect(rateOfCar([])).toBeUndefined()
     expect(pooled([])).toBeUndefined()
     expect(depthScaleUm(SWIRLS)).toBe(1)
   })

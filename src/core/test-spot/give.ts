@@ -1,5 +1,5 @@
 import { HARDNESS_GIVE, type Method } from '../correction'
-import { asDeep, type DepthScales, depthScaleUm, removalAtSpot } from '../survey'
+import { asDeep, DAY_OFFSET_UM, type DepthScales, depthScaleUm, removalAtSpot } from '../survey'
 import type { Hardness } from '../vehicle'
 import type { Attempt } from './attempt'
 import { onGrid } from './grid'
@@ -79,11 +79,24 @@ export function ratioAfter(before: Estimate, seen: readonly ClearingWitness[]): 
   )
 }
 
-/** A measured removal against the table’s for medium paint. Undefined where the table takes nothing. */
-export function ofRemoval(removedUm: number, uncertaintyUm: number, table: number): Estimate | undefined {
-  if (table <= 0) return undefined
-  const share = Math.max(LEAST_SHARE, removedUm / table)
-  return { log: Math.log(share), variance: (uncertaintyUm / table) ** 2 + HAND_SD ** 2 }
+/**
+ * The rate of one car from all that was read on it: removals against what the table expects, a line through nothing, each
+ * weighing by how surely it is known. Logarithms panel by panel would be of no use: where a light polish takes a quarter of a µm, a
+ * gauge reads it below nothing as often as not. What the gauge was off by on the day is one error of all of them; so is the hand.
+ * Undefined where the table takes nothing. Source: weighted least squares with an error in common.
+ */
+export function rateOfCar(films: readonly FilmWitness[]): Estimate | undefined {
+  const told = films.filter(({ tableUm: table }) => table > 0)
+  if (told.length === 0) return undefined
+  const sum = (of: (film: FilmWitness) => number) =>
+    told.reduce((total, film) => total + of(film) / film.uncertaintyUm ** 2, 0)
+  const weight = sum(({ tableUm: table }) => table ** 2)
+  const rate = sum(({ removedUm, tableUm: table }) => removedUm * table) / weight
+  const offset = (DAY_OFFSET_UM * sum(({ tableUm: table }) => table)) / weight
+  const sd = Math.hypot(1 / Math.sqrt(weight), offset)
+  // A rate that is lost in its own error says next to nothing; it is told as a share of that error.
+  const said = Math.max(rate, sd / 2, LEAST_SHARE)
+  return { log: Math.log(said), variance: (sd / said) ** 2 + HAND_SD ** 2 }
 }
 
 /** A share that went, as what it tells of the ratio by itself; undefined where all or nothing went, which tells only a bound. */

@@ -11,12 +11,13 @@ export {
 export {
   byClearing,
   byFilm,
+  type FilmWitness,
   HAND_SD,
   ofClearing,
-  ofRemoval,
   pooled,
   priorOf,
   rateAfter,
+  rateOfCar,
   ratioAfter,
 } from './give'
 export { onGrid } from './grid'

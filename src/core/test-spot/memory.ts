@@ -103,22 +103,22 @@ function kinshipOf(a: PaintKey, b: PaintKey): Kinship | undefined {
 }
 
 /**
- * Variance between cars of the closest circle that holds several: what their figures scatter beyond their own errors, drawn
- * towards the guess until there are many.
+ * Variance between cars of the closest circle that holds several: what their figures scatter beyond their own errors, each
+ * weighing by how sure it is (DerSimonian and Laird 1986), drawn towards the guess until there are many.
  */
 function betweenCarsOf(figures: readonly Estimate[]): number {
   const guess = BETWEEN_CARS ** 2
   if (figures.length < 2) return guess
-  const mean = figures.reduce((sum, { log }) => sum + log, 0) / figures.length
-  const scatter = figures.reduce(
-    (sum, { log, variance }) => sum + (log - mean) ** 2 - (variance * (figures.length - 1)) / figures.length,
-    0,
-  )
-  const degrees = figures.length - 1
-  return Math.max(
-    guess / 9,
-    (BETWEEN_CARS_WORTH * guess + Math.max(0, scatter)) / (BETWEEN_CARS_WORTH + degrees),
-  )
+  const weights = figures.map(({ variance }) => 1 / variance)
+  const total = weights.reduce((sum, weight) => sum + weight, 0)
+  const mean = figures.reduce((sum, { log }, at) => sum + log * weights[at]!, 0) / total
+  const scatter = figures.reduce((sum, { log }, at) => sum + weights[at]! * (log - mean) ** 2, 0)
+  const spared = total - weights.reduce((sum, weight) => sum + weight ** 2, 0) / total
+  const seen = Math.max(0, (scatter - (figures.length - 1)) / spared)
+  // A car whose own figure is less sure than cars lie apart says little of how far they do.
+  const told = figures.reduce((sum, { variance }) => sum + guess / (guess + variance), 0)
+  const worth = Math.max(0, told - 1)
+  return Math.max(guess / 9, (BETWEEN_CARS_WORTH * guess + worth * seen) / (BETWEEN_CARS_WORTH + worth))
 }
 
 /**

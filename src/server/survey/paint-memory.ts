@@ -16,12 +16,12 @@ import {
   type Attempt,
   byClearing,
   byFilm,
-  type Estimate,
+  type FilmWitness,
   type KnownCar,
   ofClearing,
-  ofRemoval,
   type PaintKey,
   pooled,
+  rateOfCar,
   type StudyInput,
 } from '@/core/test-spot'
 import type { Vehicle } from '@/core/vehicle'
@@ -42,7 +42,7 @@ export function paintKeyOf({ make, colour, colourCode, year, paintSystem }: Vehi
 /** What the gauge witnesses of one finished job, by group. */
 function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, setup: Setup) {
   const [before, after] = [countedReadings(survey.before), countedReadings(survey.after)]
-  const byGroup = new Map<PanelGroup, Estimate[]>()
+  const byGroup = new Map<PanelGroup, FilmWitness[]>()
   const work = agreedWork(agreement.summary)
   const spread = spreadOf([before, after])
   for (const judged of judgeRecord(job.vehicle, setup, survey, {}).panels) {
@@ -50,8 +50,8 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
     const between = survey.marked.includes(id) ? removalAtSpots : removalBetween
     const removal = between(before[id] ?? [], after[id] ?? [], spread)
     const table = work[id] ? removalUm(work[id], 1) : 0
-    const witness = removal && ofRemoval(removal.removedUm, removal.uncertaintyUm, table)
-    if (witness) byGroup.set(panelGroup(judged), [...(byGroup.get(panelGroup(judged)) ?? []), witness])
+    const group = panelGroup(judged)
+    if (removal) byGroup.set(group, [...(byGroup.get(group) ?? []), { ...removal, tableUm: table }])
   }
   return byGroup
 }
@@ -59,21 +59,18 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
 function knownCars(
   job: Job,
   attempts: readonly Attempt[],
-  film: ReadonlyMap<PanelGroup, Estimate[]>,
+  film: ReadonlyMap<PanelGroup, FilmWitness[]>,
   { methods, depths }: Setup,
 ): KnownCar[] {
   const groups = new Set([...attempts.map(({ group }) => group), ...film.keys()])
   return [...groups].map((group) => {
     const own = attempts.filter((attempt) => attempt.group === group)
-    const ofSpots = own.flatMap((attempt) => {
-      const seen = byFilm(attempt, methods)
-      return (seen && ofRemoval(seen.removedUm, seen.uncertaintyUm, seen.tableUm)) ?? []
-    })
+    const ofSpots = own.flatMap((attempt) => byFilm(attempt, methods) ?? [])
     const ofMarks = own.flatMap((attempt) => {
       const seen = byClearing(attempt, methods, depths)
       return (seen && ofClearing(seen)) ?? []
     })
-    const give = pooled([...ofSpots, ...(film.get(group) ?? [])])
+    const give = rateOfCar([...ofSpots, ...(film.get(group) ?? [])])
     const ratio = pooled(ofMarks)
     const last = own.at(-1)
     return {
@@ -111,7 +108,7 @@ async function memoryFor(db: Knex, job: Job, setup: Setup): Promise<KnownCar[]> 
     const agreement = other.handedOverAt ? agreements.get(id) : undefined
     const film = agreement
       ? filmWitnesses(other, agreement, surveys.get(id)!, setup)
-      : new Map<PanelGroup, Estimate[]>()
+      : new Map<PanelGroup, FilmWitness[]>()
     return knownCars(other, attempts.get(id) ?? [], film, setup)
   })
 }
