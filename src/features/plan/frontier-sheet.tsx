@@ -1,6 +1,5 @@
 'use client'
 
-import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import { ceilingOf, farthest, kneeOf, type Locks, type MethodKey } from '@/core/correction'
@@ -9,18 +8,17 @@ import { type OfferInput, offerCurve, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
-import { agree, collectionFor } from '@/server/quotes/agree-actions'
+import { collectionFor } from '@/server/quotes/agree-actions'
 import { CEILING_WORDS, methodTitle } from '@/text/en/correction'
 import { staffPanel } from '@/text/en/staff-panels'
 import { clock, duration, figure, measured, money, number, screenDay, unitSign } from '@/text/formats'
 import { BodyPlan, type PanelFace } from '@/ui/body-plan'
-import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { useToday } from '@/ui/region'
-import { reach, useAction } from '@/ui/use-action'
+import { reach } from '@/ui/use-action'
 import { withinBudget } from '../quote/begin'
-import { quoteDraftKey } from '../quote/draft-key'
 import { Breaches } from './breaches'
+import { Decide } from './decide'
 import { Difference } from './difference'
 import { FrontierCurve, type NamedPoint, pointAt } from './frontier-curve'
 import { methodColour } from './method-scale'
@@ -51,8 +49,6 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
   const [minutes, setMinutes] = useState<number>()
   const [selected, setSelected] = useState('bonnet')
   const [collection, setCollection] = useState<Answer<{ collectAt: Instant }> | 'asking'>()
-  const { run, pending, refusal, clear } = useAction()
-  const router = useRouter()
   const rest = useRef<ReturnType<typeof setTimeout>>(undefined)
   const template = coated.find((each) => each.key === key)!
 
@@ -85,7 +81,6 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
   const settle = (change: () => void) => {
     change()
     setCollection(undefined)
-    clear()
     clearTimeout(rest.current)
     // The hand rests: only then is the calendar asked, and with what stands on the screen by then.
     rest.current = setTimeout(() => ask.current(), REST_MS)
@@ -225,38 +220,15 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
             onBest={(best) => settle(() => setMinutes(best))}
           />
           <Breaches broken={offer.breaches} />
-          <div className="mt-3 flex flex-wrap items-center gap-3">
-            <Button
-              disabled={pending || offer.breaches.some(({ weight }) => weight === 'stop')}
-              onClick={() =>
-                run(
-                  agree,
-                  { jobId, packageKey: key, shownCents: price.totalCents, processes: processes() },
-                  () => router.push(`/jobs/${jobId}/schedule`),
-                )
-              }
-            >
-              {pending ? 'Placing it on the calendar…' : `Agree this, under ${template.name}`}
-            </Button>
-            <Button
-              look="outline"
-              disabled={offer.breaches.some(({ weight }) => weight === 'stop')}
-              onClick={() => {
-                sessionStorage.setItem(
-                  quoteDraftKey(jobId),
-                  JSON.stringify({ packageKey: key, processes: processes() }),
-                )
-                router.push(`/jobs/${jobId}/quote?from=curve`)
-              }}
-            >
-              Write a quote for it
-            </Button>
-            {refusal && (
-              <p role="alert" className="text-copper">
-                {refusal.message}
-              </p>
-            )}
-          </div>
+          {/* A refusal is of the point it was said of. */}
+          <Decide
+            key={`${key} ${price.totalCents}`}
+            jobId={jobId}
+            template={template}
+            shownCents={price.totalCents}
+            isStopped={offer.breaches.some(({ weight }) => weight === 'stop')}
+            processes={processes}
+          />
         </div>
         <div>
           <div className="[&_svg]:max-h-[24rem]">

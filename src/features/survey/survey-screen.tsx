@@ -93,6 +93,7 @@ export function SurveyScreen(props: Props) {
     [region, judgement, shown, read, round],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
+  const pins = open ? marksOn(vehicle.shape, judged.panel) : []
   const inRound = round?.measured ?? data.before
   const setReadings = (panel: string, edit: (values: Reading[]) => Reading[]) =>
     change((before) => ({
@@ -196,9 +197,10 @@ export function SurveyScreen(props: Props) {
           <BodyPlan
             shape={vehicle.shape}
             panels={panels}
-            faces={faces}
+            // The numbers of the spots take the place of the mean, which stands beside the drawing.
+            faces={pins.length > 0 ? { ...faces, [selected]: { ...faces[selected]!, text: '' } } : faces}
             selected={selected}
-            pins={open ? marksOn(vehicle.shape, judged.panel) : []}
+            pins={pins}
             onSelect={setSelected}
             onType={typeInto}
           />
