@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { tries } from '../long.fixture'
+import { tell, tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
 import { normalDeviate } from '../statistics.fixture'
 import { WATERS } from './look'
@@ -67,6 +67,10 @@ for (const [family, levelOf] of Object.entries(FAMILIES))
   for (const withAngles of [false, true])
     test(`${family} fleets, ${withAngles ? 'angles' : 'words'}: the band holds about as often as it says after any number of visits`, () => {
       const shares = VISITS.map((visits) => heldShare(levelOf, visits, withAngles))
+      tell(
+        `${family}, ${withAngles ? 'angles' : 'words'}, after none to three visits: ${shares.map((share) => (100 * share).toFixed(0)).join(' ')}, the last`,
+        shares.at(-1)!,
+      )
       // 24 cars share their luck among 8 panels each: three standard errors of that, and less where there are more.
       const slack = tries(0.18, 0.06)
       for (const share of shares) {
