@@ -77,8 +77,14 @@ describe('how a car lives', () => {
     expect(share).toBeLessThan(0.5)
     expect(share).toBeGreaterThan(0.3)
   })
-  test('two layers of one coating last a third longer; a top coat rules over its base', () => {
-    expect(lifeMonthsOf([product('ebb-single'), product('ebb-single')])).toBeCloseTo(24, 9)
+  test('two layers of one coating last half as long again to twice as long; a top coat rules over its base', () => {
+    const light = { ...product('ebb-single'), lifeMonths: 12 }
+    expect(lifeMonthsOf([light])).toBe(12)
+    // Common practice: 18 to 24 months.
+    expect(lifeMonthsOf([light, light])).toBeCloseTo(21, 9)
+    const gains = [1, 2, 3, 4].map((count) => lifeMonthsOf(Array(count).fill(light)))
+    for (const [at, life] of gains.entries())
+      if (at > 1) expect(life - gains[at - 1]!).toBeLessThan(gains[at - 1]! - gains[at - 2]!)
     expect(lifeMonthsOf([product('cladonia-base'), product('tern-top'), product('tern-top')])).toBe(60)
   })
 })

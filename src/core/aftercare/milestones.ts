@@ -18,8 +18,10 @@ export function isAhead({ when }: Pick<Milestone, 'when'>, now: Instant, zone: s
 /** A layer that was really applied: what, and when its last section was levelled. */
 export type LaidLayer = { product: Product; ended: Instant }
 
-/** What a further layer of a single coating adds to its life, of it (common practice: two layers 18 to 24 months for 12). */
-const SECOND_LAYER_SHARE = 1 / 3
+/** What a second layer of a single coating adds to its life, of it (common practice: two layers 18 to 24 months where one gives 12). */
+const SECOND_LAYER_SHARE = 0.75
+/** A third and every further one adds this much of what the one before it added (mem). */
+const FADES = 0.5
 
 /**
  * Months the layers on one part should last together: those of the longest-lived, since a top coat shields what is under it.
@@ -29,7 +31,7 @@ export function lifeMonthsOf(layers: readonly LaidProduct[]): number {
   if (layers.length === 0) throw new Error('a life needs at least one layer')
   const longest = layers.reduce((most, layer) => (layer.lifeMonths > most.lifeMonths ? layer : most))
   const further = longest.kind === 'single' ? layers.filter(({ id }) => id === longest.id).length - 1 : 0
-  return longest.lifeMonths * (1 + SECOND_LAYER_SHARE * further)
+  return longest.lifeMonths * (1 + (SECOND_LAYER_SHARE * (1 - FADES ** further)) / (1 - FADES))
 }
 
 function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => number): Instant {

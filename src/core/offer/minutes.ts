@@ -1,19 +1,25 @@
 /** How dirty a car is taken to be until somebody has felt it, of 100 (mem). */
 export const TYPICAL_CONTAMINATION = 40
 
+/** At this score half of what decontamination takes is taken, of 100 (mem). */
+const HALF_AT = 36
+
+/** How much of the work of a whole decontamination so dirty a car takes, 0–1. */
+const allOver = (score: number) => score ** 2 / (score ** 2 + HALF_AT ** 2)
+
 /** Minutes, all common practice or remembered, for a car of painted area a m². */
 export const MINUTES = {
   /**
-   * About half an hour on a clean car, an hour and a half with iron, tar and clay on a middle-sized one (mem). The first
-   * finds cost most, since clay and iron remover come out for few as for many: hence the root.
+   * Not half an hour on a clean car, an hour and a half with iron, tar and clay on a middle-sized one (mem). A few dots are taken
+   * off where they are; then iron remover and clay go over the whole car, and what is dirtier still takes little longer.
    */
-  wash: (areaM2: number, score: number) => 8 + 2.1 * areaM2 + 1.05 * areaM2 * Math.sqrt(score),
+  wash: (areaM2: number, score: number) => 5 + 1.6 * areaM2 + 13 * areaM2 * allOver(score),
   /**
    * Pre-spray, sponge, both decontaminations and drying without a hose: 45 min on a middle-sized car (cp), less where there is
    * nothing to take off (mem).
    */
   rinselessWash: (areaM2: number, score: number) =>
-    areaM2 * (2.8 + 2.2 * Math.sqrt(score / TYPICAL_CONTAMINATION)),
+    areaM2 * (2 + (3 * allOver(score)) / allOver(TYPICAL_CONTAMINATION)),
   /** Masking, lamp round the car, test spot (cp: 45 min of preparation). */
   mask: () => 45,
   /** What one gentle pass needs: tape on what must stay dry (mem). */
