@@ -67,6 +67,7 @@ export class Shop {
   async remove(): Promise<void> {
     this.house?.vacate()
     this.house = undefined
-    rmSync(this.data, { recursive: true, force: true, maxRetries: 5, retryDelay: 100 })
+    // The house still stands open on it, and may yet write what the last story asked for.
+    rmSync(this.data, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
   }
 }
