@@ -53,6 +53,14 @@ describe('what stands on a quote', () => {
       expect(origin).not.toMatch(/panel wipe|refine|layer \d/i)
     }
   })
+  test('what is buffed off is not called cleaning for a coating that is not bought', () => {
+    const gentle = makeOffer(template('tideline'), offerInput())
+    const origins = summaryOf(gentle).priceLines.map((line) =>
+      lineOrigin(DUBLIN, line, gentle.plan.operations),
+    )
+    expect(origins.join('; ')).toContain('buffing off')
+    expect(origins.join('; ')).not.toContain('before the coating')
+  })
   test('every kind of line has words of its own', () => {
     const words = summary.priceLines.map((line) => lineText(DUBLIN, line))
     expect(new Set(words).size).toBe(words.length)

@@ -159,7 +159,10 @@ export function lineOrigin(region: Region, line: PriceLine, operations: JobPlan[
   if (line.kind !== 'labour') return ''
   const minutes = new Map<string, number>()
   for (const operation of operations.filter(({ id }) => line.operations.includes(id))) {
-    const activity = workWords(region).activity[operation.kind]
+    const { activity: activities, buffing } = workWords(region)
+    const { title } = operation
+    const isBuffing = typeof title === 'object' && title.code === 'buff'
+    const activity = isBuffing ? buffing : activities[operation.kind]
     minutes.set(activity, (minutes.get(activity) ?? 0) + operation.minutes * operation.people)
   }
   return [...minutes].map(([activity, took]) => `${activity} ${duration(region, took)}`).join(', ')

@@ -21,6 +21,8 @@ export type WorkWords = {
   skill: Record<Skill, string>
   /** What the hours of a price are made of. */
   activity: Record<OperationKind, string>
+  /** The same of an all-in-one: nothing is cleaned for a coating. */
+  buffing: string
   care: Record<Care, string>
 }
 

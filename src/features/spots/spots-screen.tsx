@@ -140,7 +140,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
           {remembered && advice.kind === 'try' && (
             <>
               <p className="mt-2 text-sm font-semibold">
-                How {wordOf(study.methods, remembered.process)} was done on the last of them
+                How {wordOf(study.methods, remembered.process)} was done there
               </p>
               <StepsDone steps={remembered.steps} />
             </>

@@ -96,6 +96,7 @@ export const workInGerman: WorkWords = {
     upholstery: 'Sattlerei',
   },
   skill: { prep: 'Vorbereitung', correct: 'Lackkorrektur', coat: 'Beschichtung' },
+  buffing: 'Auspolieren von Hand',
   activity: {
     wash: 'Wäsche und Dekontamination',
     mask: 'Abkleben und Prüfung',

@@ -94,6 +94,7 @@ export const workInEnglish: WorkWords = {
     upholstery: 'upholstery',
   },
   skill: { prep: 'preparation', correct: 'correction', coat: 'coating' },
+  buffing: 'buffing off',
   activity: {
     wash: 'washing and decontamination',
     mask: 'masking and inspection',

@@ -93,6 +93,7 @@ export const workInFrench: WorkWords = {
     upholstery: 'sellerie',
   },
   skill: { prep: 'préparation', correct: 'correction', coat: 'protection céramique' },
+  buffing: 'essuyage du polish',
   activity: {
     wash: 'lavage et décontamination',
     mask: 'masquage et inspection',
