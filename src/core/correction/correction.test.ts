@@ -263,7 +263,6 @@ describe('every rule', () => {
       'all-in-one',
       { paint: { system: 'clear-over-base', sprayedOn: day('2026-11-17') } },
     ],
-    'wool-only-for-deep-marks': ['two-step-wool', { material: 'clear', deeplyMarked: false }],
     'disc-only-for-deep-marks': ['disc-two-step', { deeplyMarked: false }],
     'milder-was-enough': ['two-step', { known: { settled: tried('one-step-cut'), tooMuch: [], good: [] } }],
     'too-much-at-test-spot': ['two-step-wool', { known: { tooMuch: [tried('two-step')], good: [] } }],

@@ -40,7 +40,6 @@ export const FORBID_IDS = [
   'fresh-paint',
   'fresh-paint-gently',
   'fresh-paint-unsealed',
-  'wool-only-for-deep-marks',
   'disc-only-for-deep-marks',
   'milder-was-enough',
   'too-much-at-test-spot',
@@ -132,13 +131,6 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'fresh-paint-unsealed',
     level: 'stop',
     breaks: (method, context) => isFresh(context) && method.leavesProtection,
-  },
-  {
-    // The least aggressive that works (common practice): where a spot has shown that nothing milder does, wool is open again.
-    id: 'wool-only-for-deep-marks',
-    level: 'stop',
-    breaks: (method, { material, deeplyMarked, known: { good } }) =>
-      material === 'clear' && wool(method) && !deeplyMarked && !good.includes(method.key),
   },
   {
     id: 'disc-only-for-deep-marks',

@@ -30,9 +30,7 @@ export function ladderFor(
         ...(today ? { today } : {}),
       }),
     )
-  // Whether wool is needed is what a spot is there to find out.
-  const stopped = ({ broken }: PanelOption) =>
-    broken.some(({ id, level }) => level === 'stop' && id !== 'wool-only-for-deep-marks')
+  const stopped = ({ broken }: PanelOption) => broken.some(({ level }) => level === 'stop')
   return { open: options.filter((option) => !stopped(option)), forbidden: options.filter(stopped) }
 }
 
