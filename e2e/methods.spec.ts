@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { openRoomOf } from './rooms'
 import { Shop } from './shop'
 
 let shop: Shop
@@ -8,11 +9,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => shop.remove())
 
-async function openRoom(page: Page, plate: string, room: string): Promise<void> {
-  await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
-  await page.goto(`${shop.url}${href!.replace(/(\/jobs\/[^/]+).*/, '$1')}/${room}`)
-}
+const openRoom = (page: Page, plate: string, room: string) => openRoomOf(shop, page, plate, room)
 
 test('the shop writes a method of its own, plans use it, and what cannot be is refused at its field', async ({
   page,

@@ -1,4 +1,4 @@
-import { DEFECT_KINDS, type DefectKind, depthKey, type Severity } from '../survey'
+import { DEFECT_KINDS, type DefectKind, depthKey, mean, type Severity } from '../survey'
 import { factorOf, onGrid } from '../test-spot'
 import type { ClearingLesson, Lesson } from './lesson'
 import { surenessFor } from './sureness'
@@ -33,15 +33,13 @@ const CAR_SD = 0.3
 const EYE_SD = 0.08
 /** A change smaller than this is seen by nobody under a lamp (mem). */
 const WORTH_SHARE = 0.1
-/** A plan to remove nearly nothing, or nearly all, says nothing of depth. */
+/** A plan to remove nearly nothing, or nearly all, says nothing of depth: shares, 0–1 (mem). */
 const EXPECTED_LEAST = 0.1
 const EXPECTED_MOST = 0.97
 
 type Seen = Required<Pick<ClearingLesson, 'expected' | 'reached'>> & {
   mark: NonNullable<ClearingLesson['mark']>
 }
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
 
 /**
  * Of a car the mean of its panels counts once: they share its paint, its hand and its eye. A car whose marks lie `f` times as
