@@ -105,7 +105,7 @@ export const DEMO_CARS: readonly DemoCar[] = [
       bonnet: [{ kind: 'oxidation', severity: 2, extentPercent: 60, catchesNail: false }, chips(10)],
       roof: [{ kind: 'oxidation', severity: 2, extentPercent: 80, catchesNail: false }],
       'bed-side-left': [scratch(12, true), swirls(2, 50)],
-      'bed-side-right': [swirls(3, 70)],
+      'bed-side-right': [swirls(2, 80)],
       'front-door-left': [swirls(2, 70)],
       'front-door-right': [swirls(2, 70), scratch(6, false)],
       'rear-door-left': [swirls(2, 60)],

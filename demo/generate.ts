@@ -149,7 +149,9 @@ function backdate(car: DemoCar, { setup, job, offer, others, now }: Placing): Li
       const published = schedule.operations.filter((placed) => placed.job === job.id)
       if (published.length < offer.plan.operations.length) continue
       const planned = { ...live, published }
-      return { ...planned, progress: lived(planned, now) }
+      const progress = lived(planned, now)
+      if (car.wanted.state === 'under-way' && progress[operation]?.kind !== 'started') continue
+      return { ...planned, progress }
     }
   return undefined
 }

@@ -105,8 +105,13 @@ test('a correction somebody tells of is written into the ledger and weighs on th
   await expect(page.getByTestId('budget')).toHaveText('3.5 µm')
   await page.goto(`${shop.url}/vehicles`)
   await page.getByLabel('Find by plate, name or make').fill('5012')
-  await page.getByRole('link', { name: /IM 5012/ }).click()
-  await page.getByRole('link', { name: 'Paint', exact: true }).click()
+  // The list is searched while it is typed: a row may be drawn anew under the click.
+  const paint = page.getByRole('link', { name: 'Paint', exact: true })
+  await expect(async () => {
+    if (!(await paint.isVisible())) await page.getByRole('link', { name: /IM 5012/ }).click({ timeout: 2000 })
+    await expect(paint).toBeVisible({ timeout: 2000 })
+  }).toPass()
+  await paint.click()
   await page.getByText('Add earlier polishing reported by the customer').click()
   await page.getByRole('button', { name: 'Add entry' }).click()
   await expect(page.getByText('Choose at least one panel.')).toBeVisible()

@@ -105,7 +105,11 @@ function clearedOf(defects: readonly Defect[], cut: Cut): number {
 /** λ from which a mark counts as deep, µm (mem): what a compound alone does not reach. */
 const DEEP_UM = 2
 
-const isDeep = (defect: Defect) => !defect.catchesNail && (depthScaleUm(defect) ?? 0) >= DEEP_UM
+/** λ from which a mark is more than light, µm (mem): moderate swirls. */
+const MODERATE_UM = 1
+
+/** λ of what polishing takes, µm: what catches the nail stays, and what needs no pad has none. */
+const polishedDepth = (defect: Defect) => (defect.catchesNail ? 0 : (depthScaleUm(defect) ?? 0))
 
 /** What a method would do to a panel: paint, minutes, condition, and the rules that speak against it. */
 export function panelOption(judged: PanelJudgement, method: Method, settings: ChoiceSettings): PanelOption {
@@ -135,7 +139,8 @@ export function panelOption(judged: PanelJudgement, method: Method, settings: Ch
     removalUm: removal,
     underFilm: judged.finding.kind === 'film',
     underCoating: settings.underCoating,
-    deeplyMarked: defects.some(isDeep),
+    deeplyMarked: defects.some((defect) => polishedDepth(defect) >= DEEP_UM),
+    lightlyMarked: !defects.some((defect) => polishedDepth(defect) >= MODERATE_UM),
     known,
   }
   return {

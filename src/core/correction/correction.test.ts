@@ -225,6 +225,15 @@ describe('the choice for each panel', () => {
   })
 })
 
+describe('wool on clear coat', () => {
+  const bonnet = (kind: Defect['kind'], severity: Defect['severity']) =>
+    plan('two-step-wool', {}, survey({ defects: { bonnet: [{ ...swirls, kind, severity }] } })).panels.find(
+      ({ judged: { panel } }) => panel.id === 'bonnet',
+    )!.option.method.key
+  test('a dull top is lifted by less', () => expect(bonnet('oxidation', 2)).not.toBe('two-step-wool'))
+  test('heavy swirls take it', () => expect(bonnet('swirls', 3)).toBe('two-step-wool'))
+})
+
 describe('every rule', () => {
   const allowed: MethodContext = {
     panel: metal[0]!,
@@ -237,6 +246,7 @@ describe('every rule', () => {
     underFilm: false,
     underCoating: false,
     deeplyMarked: true,
+    lightlyMarked: false,
     known: { tooMuch: [], good: [] },
   }
   const bumper = panels.find(({ substrate }) => substrate === 'plastic')!
@@ -263,6 +273,7 @@ describe('every rule', () => {
       'all-in-one',
       { paint: { system: 'clear-over-base', sprayedOn: day('2026-11-17') } },
     ],
+    'no-wool-on-light-marks': ['two-step-wool', { material: 'clear', lightlyMarked: true }],
     'disc-only-for-deep-marks': ['disc-two-step', { deeplyMarked: false }],
     'milder-was-enough': ['two-step', { known: { settled: tried('one-step-cut'), tooMuch: [], good: [] } }],
     'too-much-at-test-spot': ['two-step-wool', { known: { tooMuch: [tried('two-step')], good: [] } }],
@@ -273,6 +284,10 @@ describe('every rule', () => {
     const [key, more] = cases[id]
     expect(broken(key, more)).toContain(id)
     expect(broken(key, {})).not.toContain(id)
+  })
+  test('wool is open on light marks once a spot has shown that they take it', () => {
+    const known = { tooMuch: [], good: ['two-step-wool'] }
+    expect(broken('two-step-wool', { lightlyMarked: true, known })).toEqual([])
   })
   test('leaving a panel breaks none, on any paint', () => {
     for (const system of COVERINGS)

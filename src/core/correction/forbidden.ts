@@ -24,6 +24,8 @@ export type MethodContext = {
   underCoating: boolean
   /** There is something on the panel that lies deep: heavy marks, scratches, etching, sanding marks. */
   deeplyMarked: boolean
+  /** All that a pad takes off lies shallow: light swirls, haze, a dull top. */
+  lightlyMarked: boolean
   /** What test spots have shown of its group. */
   known: Pick<GroupKnowledge, 'settled' | 'tooMuch' | 'good'>
 }
@@ -40,6 +42,7 @@ export const FORBID_IDS = [
   'fresh-paint',
   'fresh-paint-gently',
   'fresh-paint-unsealed',
+  'no-wool-on-light-marks',
   'disc-only-for-deep-marks',
   'milder-was-enough',
   'too-much-at-test-spot',
@@ -131,6 +134,13 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'fresh-paint-unsealed',
     level: 'stop',
     breaks: (method, context) => isFresh(context) && method.leavesProtection,
+  },
+  {
+    // The least aggressive that works (common practice): where a spot has shown that nothing milder does, wool is open again.
+    id: 'no-wool-on-light-marks',
+    level: 'stop',
+    breaks: (method, { material, lightlyMarked, known: { good } }) =>
+      material === 'clear' && wool(method) && lightlyMarked && !good.includes(method.key),
   },
   {
     id: 'disc-only-for-deep-marks',

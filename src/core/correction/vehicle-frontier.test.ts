@@ -60,6 +60,23 @@ describe('the frontier of any vehicle', () => {
       { numRuns: 60 },
     )
   })
+  test('a new car’s light swirls get no wool, at any point', () => {
+    const panels = panelsOf('pickup')
+    const light: Defect = { kind: 'swirls', severity: 1, extentPercent: 20, catchesNail: false }
+    const { panels: judged } = judge({
+      panels,
+      paintSystem: 'clear-over-base',
+      school: 'both',
+      readings: Object.fromEntries(panels.map(({ id }) => [id, [116, 117, 115]])),
+      defects: Object.fromEntries(panels.map(({ id }) => [id, [light]])),
+    })
+    const { points, planAt } = vehicleFrontier(judged, { ...SETTINGS, knowledge: unprobed('hard') })
+    const pads = points.flatMap(({ minutes }) =>
+      planAt(minutes).panels.flatMap(({ option }) => option.method.steps.map(({ pad }) => pad)),
+    )
+    expect(pads.length).toBeGreaterThan(0)
+    expect(pads).not.toContain('wool')
+  })
   test('each point wins what its plan wins, within the minutes it names', () => {
     fc.assert(
       fc.property(anyCar, fc.double({ min: 0, max: 1, noNaN: true }), ({ judged, settings }, share) => {

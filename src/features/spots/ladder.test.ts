@@ -34,6 +34,11 @@ describe('the ladder of one panel', () => {
     expect(settled.settled?.key).toBe('one-step-polish')
     expect(keys(ladderFor(panel('bonnet'), settled, METHODS).open)).toContain('two-step')
   })
+  test('wool stays on it where marks are light: whether it is needed is what a spot finds out', () => {
+    const light = offerInput({ defects: { bonnet: [{ ...swirls, severity: 1 }] } }).judgement
+    const bonnet = light.panels.find(({ panel: { id } }) => id === 'bonnet')!
+    expect(keys(ladderFor(bonnet, study(), METHODS).open)).toContain('two-step-wool')
+  })
   test('every rung fills the form with its steps, on squares that fit a spot', () => {
     for (const option of ladderFor(panel('bonnet'), study(), METHODS).open) {
       const steps = stepsOf(option)

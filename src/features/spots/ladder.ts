@@ -30,7 +30,9 @@ export function ladderFor(
         ...(today ? { today } : {}),
       }),
     )
-  const stopped = ({ broken }: PanelOption) => broken.some(({ level }) => level === 'stop')
+  // Whether wool is needed is what a spot is there to find out.
+  const stopped = ({ broken }: PanelOption) =>
+    broken.some(({ id, level }) => level === 'stop' && id !== 'no-wool-on-light-marks')
   return { open: options.filter((option) => !stopped(option)), forbidden: options.filter(stopped) }
 }
 

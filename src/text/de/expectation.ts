@@ -39,6 +39,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
   'fresh-paint-gently': 'der Lack ist frisch und noch weich',
   'fresh-paint-unsealed': 'der Lack ist frisch und darf noch nicht versiegelt werden',
   'nothing-coarse-on-plastic': 'lackierter Kunststoff wird schnell heiß und lässt sich nicht messen',
+  'no-wool-on-light-marks': 'die Spuren erfordern kein Lammfell',
   'disc-only-for-deep-marks': 'die Spuren erfordern keinen Schliff',
   'milder-was-enough': 'unsere Probefläche hat gezeigt, dass weniger genügt',
   'too-much-at-test-spot': 'unsere Probefläche hat gezeigt, dass Polieren dort schaden würde',

@@ -42,6 +42,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
   'fresh-paint-unsealed': (several) =>
     `${many(several, 'their', 'its')} paint is fresh and must not be sealed in yet`,
   'nothing-coarse-on-plastic': () => 'painted plastic heats quickly and cannot be measured',
+  'no-wool-on-light-marks': (several) => `${many(several, 'their', 'its')} marks do not need wool`,
   'disc-only-for-deep-marks': (several) => `${many(several, 'their', 'its')} marks do not need sanding`,
   'milder-was-enough': () => 'our test spot showed that less is enough',
   'too-much-at-test-spot': () => 'our test spot showed that polishing would do harm',

@@ -40,6 +40,7 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
   'fresh-paint-gently': 'la peinture est récente et encore tendre',
   'fresh-paint-unsealed': 'la peinture est récente et ne doit pas encore être scellée',
   'nothing-coarse-on-plastic': 'le plastique peint chauffe vite et ne peut pas être mesuré',
+  'no-wool-on-light-marks': 'les marques ne demandent pas de laine',
   'disc-only-for-deep-marks': 'les marques ne demandent pas de ponçage',
   'milder-was-enough': 'notre essai a montré qu’un traitement plus doux suffit',
   'too-much-at-test-spot': 'notre essai a montré que le polissage ferait des dégâts',
