@@ -29,6 +29,7 @@ export type ExpectationWords = {
   bestFinish: string
   gloss: (targetGu: string) => string
   coating: (life: string) => string
+  seasonal: (life: string) => string
 }
 
 const IN: Record<Language, ExpectationWords> = {
@@ -69,7 +70,8 @@ function inWords(region: Region, told: Expectation): string {
     case 'gloss':
       return words.gloss(String(told.targetGu))
     case 'coating':
-      return words.coating(lifeText(region, Math.round(told.lifeMonths)))
+    case 'seasonal':
+      return words[told.code](lifeText(region, Math.round(told.lifeMonths)))
     case 'not-inspected':
     case 'flawless':
     case 'no-gain':

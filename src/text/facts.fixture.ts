@@ -47,4 +47,5 @@ export const EXPECTATIONS: readonly Expectation[] = [
   { kind: 'limit', code: 'best-finish' },
   { kind: 'protection', code: 'coating', lifeMonths: 60 },
   { kind: 'protection', code: 'coating', lifeMonths: 18 },
+  { kind: 'protection', code: 'seasonal', lifeMonths: 8 },
 ]

@@ -59,7 +59,7 @@ describe('what stands on a quote', () => {
       lineOrigin(DUBLIN, line, gentle.plan.operations),
     )
     expect(origins.join('; ')).toContain('buffing off')
-    expect(origins.join('; ')).not.toContain('before the coating')
+    expect(origins.join('; ')).not.toContain('protected')
   })
   test('every kind of line has words of its own', () => {
     const words = summary.priceLines.map((line) => lineText(DUBLIN, line))

@@ -57,7 +57,14 @@ export {
 } from './outlook'
 export { BAND_CHANCE, type Band } from './outlook-grid'
 export type { Measure, PanelTrend, Round } from './panel-trend'
-export { type CoatedCar, LEAST_CARS, type PooledLife, pooledLife, proposedLife } from './pooled-life'
+export {
+  type CoatedCar,
+  isForeseen,
+  LEAST_CARS,
+  type PooledLife,
+  pooledLife,
+  proposedLife,
+} from './pooled-life'
 export type { ProtectedUnit, Protection, SurfaceProtection } from './protected'
 export { GONE_LEVEL, levelAt, likelihood, waterChances } from './protection'
 export {

@@ -68,6 +68,10 @@ describe('how long a coating really holds', () => {
     expect(proposed).toBeGreaterThan(SHEET_MONTHS * 0.5)
     expect(proposed).toBeLessThan(SHEET_MONTHS * 0.75)
     expect(proposedLife(SHEET_MONTHS, { ...short, cars: 4 })).toBeUndefined()
+    const long = { ...short, share: { low: 1.2, mid: 1.5, high: 1.8 } }
+    expect(proposedLife(SHEET_MONTHS, { ...long, oldestMonths: 40 })).toBe(36)
+    // A longer one than any car has come to is not put on a sheet.
+    expect(proposedLife(SHEET_MONTHS, { ...long, oldestMonths: 30 })).toBeUndefined()
     expect(
       proposedLife(SHEET_MONTHS, { ...short, share: { low: 0.9, mid: 0.95, high: 1.1 } }),
     ).toBeUndefined()

@@ -17,6 +17,8 @@ export type PooledLife = {
   share: Band
   cars: number
   looks: number
+  /** How long the oldest that was looked at had been on by then, months. */
+  oldestMonths: number
 }
 
 /** What is believed before anybody has looked: sheets promise a little more than cars come to, and none is far out (mem). */
@@ -134,6 +136,9 @@ export function pooledLife(cars: readonly CoatedCar[]): PooledLife | undefined {
   return {
     share: { low: low!, mid: mid!, high: high! },
     cars: seen.length,
+    oldestMonths: Math.max(
+      ...seen.flatMap(({ units }) => units.flatMap(({ looks }) => looks.map(({ ageMonths }) => ageMonths))),
+    ),
     looks: seen.reduce(
       (total, { units }) => total + units.reduce((count, { looks }) => count + looks.length, 0),
       0,
@@ -144,10 +149,18 @@ export function pooledLife(cars: readonly CoatedCar[]): PooledLife | undefined {
 /** So many cars must have been looked at before a sheet is to be corrected (mem). */
 export const LEAST_CARS = 5
 
-/** The life the sheet should say, whole months, where the cars leave no doubt that it is another; undefined where they do. */
+/** Nothing that old has been looked at: such a life is read from how the coating wears so far. */
+export const isForeseen = (months: number, { oldestMonths }: PooledLife): boolean => months > oldestMonths
+
+/**
+ * The life the sheet should say, whole months, where the cars leave no doubt that it is another; undefined where they do. A longer
+ * life than the sheet’s is put on it once a car has come to it: a guarantee may hang on that.
+ */
 export function proposedLife(sheetMonths: number, pooled: PooledLife): number | undefined {
   const { share, cars } = pooled
   if (cars < LEAST_CARS || (share.low <= 1 && share.high >= 1)) return undefined
   const months = Math.max(1, Math.round(sheetMonths * share.mid))
-  return months === Math.round(sheetMonths) ? undefined : months
+  if (months === Math.round(sheetMonths) || (months > sheetMonths && isForeseen(months, pooled)))
+    return undefined
+  return months
 }

@@ -21,6 +21,11 @@ describe('the honest facts of an offer', () => {
     expect(first.clearedPercent).toBeGreaterThan(50)
     expect(Number.isInteger(first.clearedPercent)).toBe(true)
   })
+  test('what lasts a season is not called a coating', () => {
+    expect(codes('slipway').at(-1)).toBe('seasonal')
+    expect(codes('headland').at(-1)).toBe('coating')
+    expect(codes('tideline')).not.toContain('coating')
+  })
   test('a thin panel is left, with its microns', () => {
     expect(found('left', 'lantern', { thin: ['roof'] })).toEqual({
       kind: 'stays',

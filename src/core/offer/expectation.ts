@@ -1,3 +1,4 @@
+import { isCoating } from '../coating'
 import type { CorrectionPlan, ForbidId, PanelChoice, SpotWork } from '../correction'
 import { depthScaleUm, type Mends, type OnPanels } from '../survey'
 import type { PaintSystem } from '../vehicle'
@@ -61,7 +62,8 @@ export type Expectation =
   | { kind: 'limit'; code: 'best-finish' }
   /** Gloss at 60° that is worked to, GU. */
   | { kind: 'limit'; code: 'gloss'; targetGu: number }
-  | { kind: 'protection'; code: 'coating'; lifeMonths: number }
+  /** A coating lasts for years; what lasts a season is not called one. */
+  | { kind: 'protection'; code: 'coating' | 'seasonal'; lifeMonths: number }
 
 /** Below this gain in points of the condition index nobody sees a difference across the yard (mem). */
 export const SEEN_POINTS = 1
@@ -220,6 +222,7 @@ export function expectationOf({
     trades: vendors.map(({ trade }) => trade),
   })
   const lifeMonths = Math.max(0, ...layers.map((layer) => layer.lifeMonths))
+  const code = layers.some(isCoating) ? 'coating' : 'seasonal'
   return [
     inspected ? resultOf(correction) : { kind: 'result', code: 'not-inspected' },
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
@@ -227,6 +230,6 @@ export function expectationOf({
     ...remaining(correction.panels, mends, { layers, freshPanels, spots, extras }),
     ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
     ...(gloss ? [{ kind: 'limit', code: 'gloss', targetGu: gloss.targetGu } as const] : []),
-    ...(layers.length > 0 ? [{ kind: 'protection', code: 'coating', lifeMonths } as const] : []),
+    ...(layers.length > 0 ? [{ kind: 'protection', code, lifeMonths } as const] : []),
   ]
 }

@@ -5,7 +5,7 @@ import type { Product } from '@/core/coating'
 import type { Region } from '@/core/region'
 import type { Supply } from '@/core/supply'
 import { keepProducts } from '@/server/shop/product-actions'
-import { carsText, heldText } from '@/text/en/held'
+import { carsText, foreseenText, heldText } from '@/text/en/held'
 import { surfaceName } from '@/text/en/step-names'
 import { PAINT_SYSTEM_GUIDE, STORAGE_NAME } from '@/text/en/vehicle'
 import { number } from '@/text/formats'
@@ -45,6 +45,7 @@ export function HeldTable({ held, catalogue, supplies, version, region }: Props)
         </thead>
         <tbody>
           {held.map(({ products, surface, sheetMonths, pooled, proposed, byUse, byPaint }) => {
+            const foreseen = foreseenText(region, sheetMonths, pooled)
             const name = products.map((product) => product.name).join(', then ')
             return (
               <tr key={`${surface} ${name}`} className="border-b border-line align-top">
@@ -55,6 +56,7 @@ export function HeldTable({ held, catalogue, supplies, version, region }: Props)
                 <td className="py-2">{number(region, sheetMonths, Number.isInteger(sheetMonths) ? 0 : 1)}</td>
                 <td className="py-2">
                   {heldText(region, sheetMonths, pooled)}
+                  {foreseen && <span className="block text-sm text-ink-soft">{foreseen}</span>}
                   {[
                     ...byUse.map(({ storage, pooled: own }) => ({ as: STORAGE_NAME[storage], own })),
                     ...byPaint.map(({ paint, pooled: own }) => ({ as: PAINT_SYSTEM_GUIDE[paint].name, own })),

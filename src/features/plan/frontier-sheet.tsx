@@ -163,10 +163,15 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
                   {clock(region, collection.value.collectAt)}
                 </span>
               ) : (
-                <span className="text-base text-copper">{collection.message}</span>
+                <span className="text-base text-copper">no day found</span>
               )}
             </Figure>
           </dl>
+          {typeof collection === 'object' && !collection.ok && (
+            <p className="mb-3 rounded border-l-4 border-copper bg-copper-soft px-3 py-2 text-[15px]">
+              {collection.message}
+            </p>
+          )}
           {frontier.points.length > 1 ? (
             <FrontierCurve
               points={frontier.points}

@@ -10,7 +10,7 @@ import { namesOf } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { methodTitle } from '@/text/en/correction'
-import { carsText, heldText } from '@/text/en/held'
+import { carsText, hasHeld } from '@/text/en/held'
 import { placingReason } from '@/text/en/placing'
 import { staffPanel } from '@/text/en/staff-panels'
 import { expectationText, partlyText } from '@/text/expectation'
@@ -101,8 +101,7 @@ export function OfferSheet({
             : layers.map(({ name }) => name).join(', then ')}
           {held && (
             <span className="block text-sm text-ink-soft">
-              Has held here {heldText(setup.region, held.sheetMonths, held.pooled)};{' '}
-              {carsText(setup.region, held.pooled)}
+              {hasHeld(setup.region, held.sheetMonths, held.pooled)}; {carsText(setup.region, held.pooled)}
             </span>
           )}
         </dd>

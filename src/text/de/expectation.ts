@@ -101,4 +101,6 @@ export const expectationInGerman: ExpectationWords = {
     `Der Glanz wird auf ${gu} GE gebracht, bei 60° nach jedem Schritt gemessen; ist er erreicht, wird kein Lack mehr abgetragen.`,
   coating: (life) =>
     `Die Beschichtung erleichtert das Waschen und hält den Glanz bei guter Pflege etwa ${life}, weniger, wenn das Fahrzeug im Freien steht oder durch Bürstenwaschanlagen fährt. Steinschläge und Kratzer verhindert sie nicht.`,
+  seasonal: (life) =>
+    `Der Schutz erleichtert das Waschen und hält den Glanz bei guter Pflege etwa ${life}, weniger, wenn das Fahrzeug im Freien steht oder durch Bürstenwaschanlagen fährt. Steinschläge und Kratzer verhindert er nicht.`,
 }

@@ -102,4 +102,6 @@ export const expectationInEnglish: ExpectationWords = {
     `The gloss is worked to ${gu} GU, measured at 60° and read after each step; once it is reached, no more paint is spent.`,
   coating: (life) =>
     `The coating makes washing easier and keeps the gloss for about ${life} with good care, less if the car lives outdoors or goes through brush car washes. It does not prevent stone chips or scratches.`,
+  seasonal: (life) =>
+    `The protection makes washing easier and keeps the gloss for about ${life} with good care, less if the car lives outdoors or goes through brush car washes. It does not prevent stone chips or scratches.`,
 }

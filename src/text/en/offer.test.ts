@@ -27,6 +27,27 @@ describe('why this and not the next', () => {
       /^One-step cut and finish would gain \d+\.\d points here for \d\.\d µm and \d+ min more/,
     )
   })
+  test('says of a stronger one that wins nothing what it costs, and never less than nothing', () => {
+    const { all } = ways('bonnet')
+    const option = { ...all.find(({ method: { key } }) => key === 'two-step')!, broken: [] }
+    const by = (um: number, minutes: number, points: number) =>
+      whyThis(DUBLIN, option, [
+        option,
+        {
+          ...option,
+          method: { ...option.method, key: 'hand', name: 'By hand' },
+          removalUm: option.removalUm + um,
+          minutes: option.minutes + minutes,
+          indexAfter: option.indexAfter + points,
+        },
+      ])
+    expect(by(-0.4, 10, -1.2)).toBe('By hand would leave this panel no better, for 10 min more.')
+    expect(by(0.2, -3, 0)).toBe('By hand would leave this panel no better, for 0.2 µm more.')
+    expect(by(0.2, 10, 0.5)).toBe(
+      'By hand would cost 0.2 µm and 10 min more for a difference nobody sees (0.5 points).',
+    )
+    expect(by(0, 10, 2)).toMatch(/^By hand would gain 2.0 points here for 10 min more;/)
+  })
   test('has an answer for every process on every panel, with a full stop', () => {
     for (const { id } of panelsOf('saloon'))
       for (const option of ways(id).all) expect(whyThis(DUBLIN, option, ways(id).all)).toMatch(/\.$/)

@@ -29,7 +29,13 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
     return `${name} would take ${depth(next.removalUm)}, more than this panel can spare.`
   if (rule) return `Not ${lowerFirst(name)}: ${lowerFirst(FORBIDDEN[rule.id])}`
   const points = next.indexAfter - option.indexAfter
-  const cost = `${depth(next.removalUm - option.removalUm)} and ${Math.round(next.minutes - option.minutes)} min more`
+  // A stronger method may come with fewer passes, where another would be one too many: then it takes less, in more time.
+  const um = next.removalUm - option.removalUm
+  const minutes = Math.round(next.minutes - option.minutes)
+  const costs = [...(um >= 0.05 ? [depth(um)] : []), ...(minutes > 0 ? [`${minutes} min`] : [])]
+  if (points <= 0 || costs.length === 0)
+    return `${name} would leave this panel no better${costs.length > 0 ? `, for ${costs.join(' and ')} more` : ''}.`
+  const cost = `${costs.join(' and ')} more`
   return points < SEEN_POINTS
     ? `${name} would cost ${cost} for a difference nobody sees (${number(region, points, 1)} points).`
     : `${name} would gain ${number(region, points, 1)} points here for ${cost}; within these hours other panels need them more.`

@@ -48,6 +48,10 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
     'le traitement céramique n’adhérerait pas sur ce que ce polish laisse derrière lui',
 }
 
+/** Of a coating and of what lasts a season alike. */
+const protects = (life: string) =>
+  `La protection facilite le lavage et garde la brillance environ ${life} avec un bon entretien, moins si la voiture dort dehors ou passe aux rouleaux. Elle n’empêche ni les éclats ni les rayures.`
+
 export const expectationInFrench: ExpectationWords = {
   partly,
   result: {
@@ -100,6 +104,6 @@ export const expectationInFrench: ExpectationWords = {
     'C’est le meilleur résultat que cette peinture puisse atteindre sans risque dans le temps prévu ; il ne sera pas parfait. Quelques marques resteront visibles sous une lampe d’inspection.',
   gloss: (gu) =>
     `La brillance visée est de ${gu} GU, mesurée à 60° après chaque étape ; une fois atteinte, on n’enlève plus de peinture.`,
-  coating: (life) =>
-    `La protection facilite le lavage et garde la brillance environ ${life} avec un bon entretien, moins si la voiture dort dehors ou passe aux rouleaux. Elle n’empêche ni les éclats ni les rayures.`,
+  coating: protects,
+  seasonal: protects,
 }
