@@ -1,4 +1,5 @@
 import type { PaymentWay } from '@/core/handover'
+import type { LayerPart } from '@/core/offer'
 import type { Language, Region } from '@/core/region'
 import { handoverInGerman } from './de/handover'
 import { handoverInEnglish } from './en/handover'
@@ -45,6 +46,8 @@ export type HandoverWords = {
     humidity: string
     panel: string
   }) => string
+  /** Of a layer that was applied part by part. */
+  part: (part: LayerPart) => string
   highSpot: Record<'re-wet' | 'polished', (panel: string) => string>
   inspected: (people: string) => string
   reworked: (places: number) => string

@@ -3,7 +3,7 @@ import { believed } from '../climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product, sheetThen } from '../coating'
 import type { BottleId } from '../ids'
 import type { LiveJob } from '../job'
-import { type Agreement, agreedWork, type PlannedOperation } from '../offer'
+import { type Agreement, agreedWork, type PlannedOperation, shareOfLayer } from '../offer'
 import { openMinutesBetween } from '../schedule'
 import { everyone, type Shop } from '../shop'
 import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
@@ -101,14 +101,19 @@ function workedSoFar({ now, shop, state }: SheetInput, { id }: PlannedOperation)
 }
 
 /** What a coat was planned to take when it was agreed, ml; by its area where that was not kept. */
-function agreedMl({ agreement, panels }: SheetInput, operation: PlannedOperation, product: Product): number {
+function agreedMl(
+  { agreement, live, panels }: SheetInput,
+  operation: PlannedOperation,
+  product: Product,
+): number {
   const told = agreement.summary.coats.find(
     (coat) =>
       coat.product === product.name &&
       (operation.kind === 'layer' ? coat.layer === operation.layer : coat.surface === operation.surface),
   )
   const own = panels.filter(({ id }) => operation.panels?.includes(id) ?? true)
-  return Math.ceil(told?.ml ?? product.mlPerM2 * own.reduce((sum, { areaM2 }) => sum + areaM2, 0))
+  if (told) return Math.ceil(told.ml * shareOfLayer(operation, live.plan.operations, panels))
+  return Math.ceil(product.mlPerM2 * own.reduce((sum, { areaM2 }) => sum + areaM2, 0))
 }
 
 /** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */

@@ -22,7 +22,7 @@ function linkBetween(
     return { ...link, min, max }
   }
   if (to.kind === 'hold') return { ...link, max: 0 }
-  if (from.id === 'wipe' && to.kind === 'layer') return { ...link, max: WIPE_KEEPS_MINUTES }
+  if (from.kind === 'wipe' && to.kind === 'layer') return { ...link, max: WIPE_KEEPS_MINUTES }
   return link
 }
 

@@ -1,5 +1,6 @@
 export type { Agreement } from './agreement'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
+export { type LayerPart, partOfLayer, shareOfLayer } from './coat-parts'
 export {
   type Expectation,
   expectationOf,

@@ -66,6 +66,7 @@ export type Offer = {
   correction: CorrectionPlan
   plan: JobPlan
   price: Price
+  /** Minutes of hands: what two do together counts twice. */
   attendedMinutes: number
   machineMinutes: number
   pace: Pace
@@ -210,7 +211,7 @@ export function offerWith(
     areaM2: areaOf(input.judgement.panels),
     correction,
     layers,
-    ...(freshPanels.length > 0 ? { coated: coated.map(({ panel }) => panel.id), coatedM2: areaM2 } : {}),
+    ...(freshPanels.length > 0 ? { coated: coated.map(({ panel }) => panel.id) } : {}),
     surfaces,
     extras,
     vendors,
@@ -248,7 +249,7 @@ export function offerWith(
     }),
     breaches: breachesOf(input, { layers, surfaces, vendors, correction }),
     pace: input.pace ?? {},
-    attendedMinutes: attended.reduce((sum, { minutes }) => sum + minutes, 0),
+    attendedMinutes: attended.reduce((sum, { minutes, people }) => sum + minutes * people, 0),
     machineMinutes: Math.round(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,
     ),

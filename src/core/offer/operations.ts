@@ -1,6 +1,7 @@
 import { type Product, type SurfaceCoat, surfaceMinutes } from '../coating'
 import { type CorrectionPlan, type Pace, paceFor } from '../correction'
 import { toOperationId } from '../ids'
+import { type CoatPart, coatParts, partsFor } from './coat-parts'
 import { type ChosenExtra, EXTRA, type ExtraStage } from './extras'
 import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
@@ -127,23 +128,46 @@ const surfaceOperation = (
 function layerOperations(
   work: typeof attended,
   layers: readonly Product[],
-  areaM2: number,
+  { areaM2, part }: CoatPart,
 ): PlannedOperation[] {
-  if (layers.length === 0) return []
+  const suffix = part && part.at > 1 ? `-part-${part.at}` : ''
+  const partOf = part ? { part } : {}
   return [
-    work('wipe', 'wipe', { code: 'wipe' }, MINUTES.wipe(areaM2), 'coat'),
+    work(`wipe${suffix}`, 'wipe', { code: 'wipe', ...partOf }, MINUTES.wipe(areaM2), 'coat'),
     ...layers.map((product, index) => ({
       ...work(
-        `layer-${index + 1}`,
+        `layer-${index + 1}${suffix}`,
         'layer',
-        { code: 'layer', layer: index + 1, product: product.name },
-        (product.kind === 'sealant' || product.kind === 'wax' ? MINUTES.sprayed : MINUTES.layer)(areaM2),
+        { code: 'layer', layer: index + 1, product: product.name, ...partOf },
+        layerMinutes(product, areaM2),
         'coat',
       ),
       layer: index + 1,
       productId: product.id,
     })),
   ]
+}
+
+const layerMinutes = ({ kind }: Product, areaM2: number) =>
+  (kind === 'sealant' || kind === 'wax' ? MINUTES.sprayed : MINUTES.layer)(areaM2)
+
+/** The wipe and the layers of the paint; part by part where it is too large to be coated at a stretch. */
+function paintOperations(work: typeof attended, order: WorkOrder): PlannedOperation[] {
+  const { layers, correction, coated } = order
+  if (layers.length === 0) return []
+  const all = correction.panels.map(({ judged }) => judged.panel)
+  const panels = coated ? all.filter(({ id }) => coated.includes(id)) : all
+  const areaM2 = panels.reduce((sum, panel) => sum + panel.areaM2, 0)
+  const pace = paceFor(order.pace, 'layer')
+  const longest = Math.max(...layers.map((product) => pace * layerMinutes(product, areaM2)))
+  const parts = coatParts(panels, partsFor(longest, ALONE_MOST_MINUTES, layers.length))
+  // Where all of it is coated at once no panels are named.
+  const named = coated !== undefined || parts.length > 1
+  return parts.flatMap((part) =>
+    layerOperations(work, layers, part).map((operation) =>
+      named ? { ...operation, panels: part.panels } : operation,
+    ),
+  )
 }
 
 /** The hold after the last coat: as long as the product on the car that asks longest. */
@@ -168,9 +192,8 @@ export function dryHold(products: readonly Product[]): PlannedOperation[] {
 export type WorkOrder = {
   /** m² of all panels. */
   areaM2: number
-  /** The panels that are coated and their m², where that is not all of them. */
+  /** The panels that are coated, where that is not all of them. */
   coated?: string[]
-  coatedM2?: number
   correction: CorrectionPlan
   /** First layer first. */
   layers: readonly Product[]
@@ -221,7 +244,7 @@ const vendorsAt = ({ vendors = [] }: WorkOrder, stage: VendorStage) =>
 
 /** The operations, links and stays of a package on one vehicle: what is wet in the wash bay, all else in one studio. */
 export function planOperations(order: WorkOrder): JobPlan {
-  const { areaM2, correction, layers, coated, coatedM2 = areaM2, surfaces = [] } = order
+  const { areaM2, correction, layers, surfaces = [] } = order
   const work = atThePaceOf(order.pace)
   const allInOne = correction.panels.some(({ option }) => option.method.leavesProtection)
   const cut = correction.minutes.cut + correction.minutes.refine > 0
@@ -235,10 +258,7 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...vendorsAt(order, 'before-coating'),
     // Other surfaces first: what runs from them is wiped off before the paint is coated.
     ...surfaces.map((coat) => surfaceOperation(work, areaM2, coat)),
-    ...layerOperations(work, layers, coatedM2).map((layer) => ({
-      ...layer,
-      ...(coated ? { panels: coated } : {}),
-    })),
+    ...paintOperations(work, order),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(work, order, 'last'),

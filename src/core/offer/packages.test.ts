@@ -65,9 +65,12 @@ describe('a large body', () => {
       const layer = plan.operations.find(({ kind }) => kind === 'layer')!
       expect(layer.people).toBe(2)
     }
-    const { plan } = makeOffer(template('headland'), offerInput({ shape: 'van' }))
-    for (const { mode, minutes } of plan.operations)
-      if (mode === 'solid') expect(minutes).toBeLessThanOrEqual(240)
+    for (const shape of ['van', 'motorhome'] as const)
+      for (const key of ['headland', 'lantern']) {
+        const { plan } = makeOffer(template(key), offerInput({ shape }))
+        for (const { mode, minutes } of plan.operations)
+          if (mode === 'solid') expect(minutes).toBeLessThanOrEqual(240)
+      }
   })
   test('two people are paid twice', () => {
     const { plan, price } = makeOffer(template('headland'), offerInput({ shape: 'van' }))

@@ -26,8 +26,11 @@ const PLAIN_STEPS = [
 ] as const
 export type PlainStep = (typeof PLAIN_STEPS)[number]
 
+/** Which part of a vehicle that is coated part by part. */
+const part = z.object({ at: z.int(), of: z.int() }).optional()
+
 const firstNames = z.discriminatedUnion('code', [
-  z.object({ code: z.enum(PLAIN_STEPS) }),
+  z.object({ code: z.enum(PLAIN_STEPS), part }),
   z.object({
     code: z.literal('extra'),
     extra: z.enum(EXTRA_KEYS),
@@ -37,7 +40,7 @@ const firstNames = z.discriminatedUnion('code', [
   }),
   z.object({ code: z.literal('vendor'), trade: z.enum(TRADES), name: z.string() }),
   z.object({ code: z.literal('surface'), surface: z.enum(OTHER_SURFACES), product: z.string() }),
-  z.object({ code: z.literal('layer'), layer: z.int(), product: z.string() }),
+  z.object({ code: z.literal('layer'), layer: z.int(), product: z.string(), part }),
 ])
 
 /** What it is called the first time; plans from before there were codes kept the words themselves. */

@@ -11,7 +11,7 @@ import { makeOffer, packageTemplateSchema } from '../offer'
 import { checkSchedule, solve } from '../schedule'
 import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
-import { isMetal, panelsOf, type Shape } from '../vehicle'
+import { isMetal, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { joinParts } from './parts'
 import { planningProblem, type ShopCalendar } from './shop-problem'
 
@@ -118,6 +118,14 @@ describe('the shop as a scheduling problem', () => {
     return { problem, schedule, missed, placed: joinParts(problem, schedule) }
   }
 
+  test.each(SHAPES)('every coating finds its days in an empty shop, on a body of any size: %s', (shape) => {
+    for (const key of ['slipway', 'headland', 'lantern']) {
+      const { plan } = offer(key, shape)
+      const { problem, schedule } = planned([{ ...live('A', 'lantern'), plan }], MONDAY)
+      expect(schedule.reasons, key).toEqual([])
+      expect(checkSchedule(problem, schedule)).toEqual([])
+    }
+  })
   test('lived through step by step by its own plan, it stays plannable and valid at any minute', () => {
     const start = live('A', 'lantern')
     const { placed } = planned([start], MONDAY)

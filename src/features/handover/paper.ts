@@ -2,7 +2,9 @@ import { careRulesFor } from '@/core/aftercare'
 import { isCoating } from '@/core/coating'
 import type { Handover } from '@/core/handover'
 import { isRework } from '@/core/handover'
+import type { OperationId } from '@/core/ids'
 import { productName } from '@/core/job'
+import { partOfLayer } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
 import { type Language, type Region, readIn } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
@@ -156,6 +158,10 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const { verdicts, inspection, card } = handover
   const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
   const operations = live?.plan.operations ?? []
+  const partOf = (operation: OperationId) => {
+    const part = partOfLayer(operations.find(({ id }) => id === operation))
+    return part ? [words.part(part)] : []
+  }
   const reworks = operations.filter(({ id }) => isRework(id)).length
   const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
@@ -183,7 +189,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     layers: handover.care.layers.map((layer, index) =>
       words.layer({
         number: index + 1,
-        product: productName(shop, layer.productId),
+        product: [productName(shop, layer.productId), ...partOf(layer.operationId)].join(', '),
         lot: layer.lot,
         moment: paperMoment(region, layer.endedAt),
         by: nameOf(layer.by),

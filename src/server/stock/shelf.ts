@@ -1,8 +1,10 @@
 import type { Knex } from 'knex'
 import { progressAt } from '@/core/job'
+import { shareOfLayer } from '@/core/offer'
 import type { Floor } from '@/core/planning'
 import { bottleState, type CoatToCome, goodUntil, needsOf, type Shelf } from '@/core/stock'
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
+import { panelsOf } from '@/core/vehicle'
 import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 
 /** The shelf against what is to be applied. */
@@ -26,7 +28,10 @@ export function coatsToCome({ jobs, now, shop }: Floor, until: LocalDay): CoatTo
         kind === 'layer' ? coat.surface === 'paint' && coat.layer === layer : coat.surface === surface,
       )
       if (!product || !told) return []
-      return [{ productId, ml: Math.ceil(told.ml), at: placed.start, plate: job.vehicle.plate, title }]
+      const share = shareOfLayer(operation, live.plan.operations, panelsOf(job.vehicle.shape))
+      return [
+        { productId, ml: Math.ceil(told.ml * share), at: placed.start, plate: job.vehicle.plate, title },
+      ]
     })
   })
 }

@@ -31,6 +31,7 @@ export const handoverInGerman: HandoverWords = {
   short: (panels) => `Wie vereinbart bearbeitet, aber nicht alles ließ sich entfernen: ${panels}.`,
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, Charge ${lot}, ${moment}, von ${by}; Luft ${air}, ${humidity}, Blech ${panel}`,
+  part: ({ at, of }) => `Teil ${at} von ${of}`,
   highSpot: {
     're-wet': (panel) => `${panel}: Ein Überstand der Beschichtung wurde geglättet.`,
     polished: (panel) => `${panel}: Ein Überstand der Beschichtung wurde abpoliert und neu beschichtet.`,

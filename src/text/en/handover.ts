@@ -31,6 +31,7 @@ export const handoverInEnglish: HandoverWords = {
   short: (panels) => `Worked as agreed, but not everything came out: ${panels}.`,
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, lot ${lot}, ${moment}, by ${by}; air ${air}, ${humidity}, panel ${panel}`,
+  part: ({ at, of }) => `part ${at} of ${of}`,
   highSpot: {
     're-wet': (panel) => `${panel}: a high spot of the coating was levelled.`,
     polished: (panel) => `${panel}: a high spot of the coating was polished off and recoated.`,

@@ -52,13 +52,16 @@ export function stepTitle(region: Region, name: StepName): string {
     case 'surface':
       return `${surfaceName(name.surface)}: ${name.product}`
     case 'layer':
-      return `Layer ${name.layer}: ${name.product}`
+      return `Layer ${name.layer}: ${name.product}${partText(name.part)}`
     case 'again':
       return `Rework: ${inspectedPlace(region, name.place)} (${stepTitle(region, name.of)})`
     default:
-      return PLAIN[name.code]
+      return `${PLAIN[name.code]}${partText(name.part)}`
   }
 }
+
+const partText = (part: { at: number; of: number } | undefined) =>
+  part ? `, part ${part.at} of ${part.of}` : ''
 
 /** A panel, or one of the places one easily misses. */
 export const inspectedPlace = (region: Region, id: string): string =>

@@ -31,6 +31,7 @@ export const handoverInFrench: HandoverWords = {
   short: (panels) => `Travaillé comme convenu, sans que tout parte : ${panels}.`,
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, lot ${lot}, ${moment}, par ${by} ; air ${air}, ${humidity}, tôle ${panel}`,
+  part: ({ at, of }) => `partie ${at} sur ${of}`,
   highSpot: {
     're-wet': (panel) => `${panel} : une surépaisseur de la protection a été égalisée.`,
     polished: (panel) => `${panel} : une surépaisseur a été polie, puis la protection réappliquée.`,
