@@ -49,6 +49,8 @@ export function whyText(
       return `${title} could begin ${at(link.from)}, but nobody who can ${SKILL_WORDS[link.skill] ?? link.skill} is free for it until ${at(link.start)}.`
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`
+    case 'equipment':
+      return `${title} waits until ${at(link.start)} for ${link.equipment}, which is in use.`
     case 'window':
       return `${title} is held back to ${at(link.start)}, so that ${titleOf(link.next)} falls into its window while someone is on shift.`
     default:

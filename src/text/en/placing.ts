@@ -79,6 +79,8 @@ function factsText(reason: PlacingReason, names: PlacingNames): string {
       return `${it} is fixed to a time at which its people, its bay or the step before it do not allow it.`
     case 'place-taken':
       return `${it} does not fit into any free time of ${bayOf(reason.kind)}.`
+    case 'equipment-taken':
+      return `${it} needs ${names.place(reason.equipment)}, which is not free for as long as it is needed.`
     case 'no-place':
       return `${it} needs ${bayOf(reason.kind)}, and none is free.`
     case 'nobody-free':

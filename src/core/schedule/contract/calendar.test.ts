@@ -44,7 +44,11 @@ const calendar: Exclude<ProblemCalendar, { always: true }> = {
       ['06:00', '07:00'],
     ],
     sat: [['00:00', '24:00']],
-    sun: [['00:30', '03:30']],
+    sun: [
+      ['00:30', '01:20'],
+      ['01:45', '02:10'],
+      ['02:35', '03:30'],
+    ],
   },
   exceptions: [{ date: localDayOrThrow('2027-03-29'), open: [['10:00', '11:00']] }],
 }

@@ -1,5 +1,6 @@
 import {
   atLocal,
+  clockIn,
   dayIn,
   epochMinutes,
   fromEpochMinutes,
@@ -19,6 +20,14 @@ export function openOn(calendar: WeeklyCalendar, day: LocalDay): OpenDay {
   return exception?.open ?? calendar.weekly[weekdayOf(day)] ?? []
 }
 
+/** A time that spring skips is reached as soon as the clocks show a later one; epoch minutes. */
+function minuteOf(zone: string, day: LocalDay, clock: string): number {
+  let at = epochMinutes(atLocal(zone, day, clock))
+  const shows = (minute: number) => clockIn(zone, fromEpochMinutes(minute))
+  if (shows(at) > clock && clock !== '24:00') while (shows(at - 1) > clock) at--
+  return at
+}
+
 /** When a day is open, in epoch minutes, and which day follows. */
 type KnownDay = { open: readonly (readonly [from: number, to: number])[]; next: LocalDay }
 
@@ -31,7 +40,7 @@ function knownDay(calendar: WeeklyCalendar, zone: string, day: LocalDay): KnownD
   const key = `${zone} ${day}`
   const before = days.get(key)
   if (before) return before
-  const minute = (clock: string) => epochMinutes(atLocal(zone, day, clock))
+  const minute = (clock: string) => minuteOf(zone, day, clock)
   const found: KnownDay = {
     open: openOn(calendar, day).map(([from, to]) => [minute(from), minute(to)]),
     next: plusDays(day, 1),

@@ -1,4 +1,5 @@
 import type { BayId, JobId, OperationId } from '../../ids'
+import { checkBeside } from './check-beside'
 import { fault } from './faults'
 import type { Problem } from './problem'
 import type { PlacedOperation, Schedule } from './schedule-file'
@@ -106,6 +107,11 @@ class Checker {
     for (const job of this.problem.jobs) if (this.isComplete(job)) this.checkJob(job)
     this.checkPeople()
     this.checkPlaces()
+    checkBeside(
+      this.problem,
+      (job, operation) => this.placed.get(`${job}\n${operation}`),
+      (...said) => this.fail(...said),
+    )
     this.checkCost()
     return this.broken
   }
@@ -205,8 +211,15 @@ class Checker {
     placed: PlacedOperation,
     fail: (rule: string, message: string) => void,
   ): void {
-    if (new Set(placed.people).size !== operation.people || placed.people.length !== operation.people)
-      fail('people', fault('other-team', { needs: operation.people, has: placed.people }))
+    const [least, most] = [operation.people, operation.split ?? operation.people]
+    const hands = new Set(placed.people).size
+    if (hands !== placed.people.length || hands < least || hands > most)
+      fail(
+        'people',
+        operation.split === undefined
+          ? fault('other-team', { needs: least, has: placed.people })
+          : fault('split-team', { least, most, has: placed.people }),
+      )
     for (const id of placed.people) {
       const person = this.problem.people.find((candidate) => candidate.id === id)
       if (!person) fail('unknown-person', fault('no-person', { id }))
@@ -223,6 +236,7 @@ class Checker {
     const calendars = [
       ...this.problem.people.filter(({ id }) => placed.people.includes(id)),
       ...this.problem.places.filter(({ id }) => id === placed.place),
+      ...(this.problem.equipment ?? []).filter(({ id }) => operation.equipment?.includes(id)),
     ].map(({ calendar }) => calendar)
     const working = this.open.together(calendars)
     const start = minute(placed.start)
@@ -241,8 +255,11 @@ class Checker {
       else segments.push([at, at + 1])
     }
     if (!working(start)) fail('closed', fault('starts-closed'))
-    if (worked !== operation.minutes)
-      fail('length', fault('open-minutes', { minutes: worked, instead: operation.minutes }))
+    const minutes =
+      operation.split === undefined
+        ? operation.minutes
+        : Math.ceil(operation.minutes / Math.max(1, placed.people.length))
+    if (worked !== minutes) fail('length', fault('open-minutes', { minutes: worked, instead: minutes }))
     else if (!working(end - 1)) fail('length', fault('ends-late'))
     if (operation.mode === 'solid' && segments.length > 1) fail('solid', fault('interrupted'))
     this.checkSegments(placed, segments, fail)
@@ -276,7 +293,7 @@ class Checker {
     }
   }
 
-  private stays(): { job: JobId; place: BayId; from: number; to: number }[] {
+  private stays(): { job: JobId; place: BayId; kind: string; from: number; to: number }[] {
     return this.problem.jobs.flatMap((job) =>
       job.stays.flatMap((stay) => {
         const placed = stay.operations.flatMap((id) => this.placed.get(`${job.id}\n${id}`) ?? [])
@@ -284,6 +301,7 @@ class Checker {
         return {
           job: job.id,
           place: placed[0]!.place,
+          kind: stay.kind,
           from: Math.min(...placed.map(({ start }) => minute(start))),
           to: Math.max(...placed.map(({ end }) => minute(end))),
         }
@@ -317,7 +335,8 @@ class Checker {
     const { cost, terms, lowerBound, status } = this.schedule
     const origin = minute(this.problem.origin)
     const sum = { tardiness: 0, hold: 0, finish: 0, makespan: 0 }
-    for (const stay of this.stays()) sum.hold += stay.to - stay.from
+    for (const { from, to, kind } of this.stays())
+      sum.hold += (to - from) * (kind === 'offsite' ? (this.problem.offsiteCost ?? 1) : 1)
     for (const job of this.problem.jobs) {
       const ends = [...this.placed.values()]
         .filter((placed) => placed.job === job.id)

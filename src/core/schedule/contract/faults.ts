@@ -14,6 +14,10 @@ export type PlainFault =
   | 'needs-people'
   | 'needs-nobody'
   | 'needs-skill'
+  | 'split-of-one'
+  | 'split-below-people'
+  | 'spread'
+  | 'ends-before-it-begins'
   | 'not-negative'
   | 'time-zone'
   | 'no-reason'
@@ -49,6 +53,9 @@ export type FaultFacts = {
   'no-operation': { id: string; job: string }
   'no-place': { id: string }
   'no-person': { id: string }
+  'no-equipment': { id: string }
+  'apart-from-itself': { id: string }
+  'split-above-staff': { split: number; staff: number }
   'people-given': { id: string; needs: number; given: number }
   'too-soon': { gap: number; after: string; least: number }
   'too-late': { gap: number; after: string; most: number }
@@ -61,6 +68,10 @@ export type FaultFacts = {
   'lacks-skill': { id: string; skill: string }
   'open-minutes': { minutes: number; instead: number }
   'double-booked': { id: string; job: string; operation: string }
+  'not-apart': { from: string }
+  'not-during': { from: string; to: string }
+  'equipment-short': { id: string; used: number; there: number }
+  'split-team': { least: number; most: number; has: readonly string[] }
   'too-full': { id: string; held: number; fit: number }
   'other-term': { term: string; is: number; said: number }
   'other-cost': { is: number; said: number | null }

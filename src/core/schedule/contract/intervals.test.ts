@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { workEnd, workSegments } from '../solver/find-slot'
+import { workEnd, workSegments } from '../solver/work-time'
 import {
   firstEndingAfter,
   firstOverlap,

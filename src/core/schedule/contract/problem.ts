@@ -56,9 +56,17 @@ const operationSchema = z
     mode: z.enum(['solid', 'pausable', 'unattended']),
     people: z.int().nonnegative().default(0),
     skill: id.optional(),
+    /** One unit of each is held from its start to its end, nights included. */
+    equipment: z.array(id).optional(),
+    /** Shared by as many with the skill as this, from `people` on; then `minutes` are those of all hands together. */
+    split: z.int().min(1, fault('split-of-one')).optional(),
+    /** Coefficient of variation of the minutes, 0–1. */
+    spread: z.number().min(0, fault('spread')).max(1, fault('spread')).optional(),
   })
   .superRefine((operation, context) => {
     const attended = operation.mode !== 'unattended'
+    if (operation.split !== undefined && (!attended || operation.split < operation.people))
+      context.addIssue({ code: 'custom', path: ['split'], message: fault('split-below-people') })
     if (attended && operation.people === 0)
       context.addIssue({
         code: 'custom',
@@ -83,6 +91,18 @@ const jobSchema = z.object({
     .array(z.object({ from: operation, to: operation, min: lag.default(0), max: lag.optional() }))
     .default([]),
   stays: z.array(z.object({ id, kind: id, operations: z.array(operation).min(1) })).min(1),
+  /** Pairs that must not overlap in time. */
+  apart: z.array(z.tuple([operation, operation])).optional(),
+  /** One unit from the start of one operation to the end of another. */
+  hold: z.array(z.object({ from: operation, to: operation, equipment: id })).optional(),
+  /** Spans an operation must not lie in, not even with a part of it. */
+  notDuring: z
+    .array(
+      z
+        .object({ operation, from: wholeMinute, to: wholeMinute })
+        .refine(({ from, to }) => from < to, { path: ['to'], message: fault('ends-before-it-begins') }),
+    )
+    .optional(),
 })
 
 const weightTerm = z.number().nonnegative().default(0)
@@ -95,6 +115,11 @@ const problemShape = z.object({
   horizonDays: z.int().min(1).max(3660),
   objective: z.object({ tardiness: weightTerm, hold: weightTerm, finish: weightTerm, makespan: weightTerm }),
   calendars: z.record(z.string(), calendarSchema),
+  /** What a minute of an offsite stay counts of one in a bay; as much as there where nothing is said. */
+  offsiteCost: z.number().nonnegative(fault('not-negative')).optional(),
+  equipment: z
+    .array(z.object({ id, capacity: z.int().min(1).default(1), calendar: id.default('always') }))
+    .optional(),
   places: z.array(
     z.object({ id: bay, kinds: z.array(id).min(1), capacity: z.int().min(1).default(1), calendar: id }),
   ),
@@ -159,8 +184,8 @@ function reportDuplicates(ids: readonly string[], path: (string | number)[], rep
 
 function reportCalendars(problem: ProblemFile, report: Report): void {
   const known = (name: string) => Object.hasOwn(problem.calendars, name)
-  for (const list of ['places', 'people'] as const)
-    for (const [index, { calendar }] of problem[list].entries())
+  for (const list of ['places', 'people', 'equipment'] as const)
+    for (const [index, { calendar }] of (problem[list] ?? []).entries())
       if (!known(calendar)) report([list, index, 'calendar'], fault('no-calendar', { id: calendar }))
 }
 
@@ -186,6 +211,42 @@ function reportJob(job: FileJob, path: (string | number)[], report: Report): voi
       report([...path, 'operations', index], fault('in-no-stay', { id: operation.id }))
 }
 
+/** What a job asks for beside its links: pieces of equipment, and what must not be done together or at some time. */
+function reportBeside(
+  job: FileJob,
+  { equipment, staff }: { equipment: ReadonlySet<string>; staff: number },
+  path: (string | number)[],
+  report: Report,
+): void {
+  const ids = new Set(job.operations.map((operation) => operation.id))
+  const own = (operation: OperationId, at: (string | number)[]) => {
+    if (!ids.has(operation)) report([...path, ...at], fault('not-in-this-job', { id: operation }))
+  }
+  const known = (piece: string, at: (string | number)[]) => {
+    if (!equipment.has(piece)) report([...path, ...at], fault('no-equipment', { id: piece }))
+  }
+  for (const [index, operation] of job.operations.entries()) {
+    if (operation.split !== undefined && operation.split > staff)
+      report(
+        [...path, 'operations', index, 'split'],
+        fault('split-above-staff', { split: operation.split, staff }),
+      )
+    for (const [at, piece] of (operation.equipment ?? []).entries())
+      known(piece, ['operations', index, 'equipment', at])
+    reportDuplicates(operation.equipment ?? [], [...path, 'operations', index, 'equipment'], report)
+  }
+  for (const [index, pair] of (job.apart ?? []).entries()) {
+    for (const [at, operation] of pair.entries()) own(operation, ['apart', index, at])
+    if (pair[0] === pair[1]) report([...path, 'apart', index], fault('apart-from-itself', { id: pair[0] }))
+  }
+  for (const [index, hold] of (job.hold ?? []).entries()) {
+    for (const end of ['from', 'to'] as const) own(hold[end], ['hold', index, end])
+    known(hold.equipment, ['hold', index, 'equipment'])
+  }
+  for (const [index, { operation }] of (job.notDuring ?? []).entries())
+    own(operation, ['notDuring', index, 'operation'])
+}
+
 function reportFixed(problem: ProblemFile, report: Report): void {
   const places = new Set(problem.places.map((place) => place.id))
   const people = new Set(problem.people.map((person) => person.id))
@@ -205,7 +266,8 @@ function reportFixed(problem: ProblemFile, report: Report): void {
     for (const person of pin.people ?? [])
       if (!people.has(person)) report(['fixed', index, 'people'], fault('no-person', { id: person }))
     reportDuplicates(pin.people ?? [], ['fixed', index, 'people'], report)
-    if (operation && pin.people && pin.people.length !== operation.people)
+    const most = operation?.split ?? operation?.people ?? 0
+    if (operation && pin.people && !(operation.people <= pin.people.length && pin.people.length <= most))
       report(
         ['fixed', index, 'people'],
         fault('people-given', { id: pin.operation, needs: operation.people, given: pin.people.length }),
@@ -220,14 +282,18 @@ export const calendarsSchema = problemShape.shape.calendars
 export const problemSchema = problemShape
   .superRefine((problem, context) => {
     const report: Report = (path, message) => context.addIssue({ code: 'custom', path, message })
-    for (const list of ['places', 'people', 'jobs'] as const)
+    for (const list of ['places', 'people', 'equipment', 'jobs'] as const)
       reportDuplicates(
-        problem[list].map((entry) => entry.id),
+        (problem[list] ?? []).map((entry) => entry.id),
         [list],
         report,
       )
     reportCalendars(problem, report)
-    for (const [index, job] of problem.jobs.entries()) reportJob(job, ['jobs', index], report)
+    const equipment = new Set(problem.equipment?.map((each) => each.id))
+    for (const [index, job] of problem.jobs.entries()) {
+      reportJob(job, ['jobs', index], report)
+      reportBeside(job, { equipment, staff: problem.people.length }, ['jobs', index], report)
+    }
     reportFixed(problem, report)
   })
   .transform(({ format: _, ...problem }): Problem => problem)

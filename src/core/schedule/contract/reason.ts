@@ -48,6 +48,7 @@ const placingReasonSchema = z.discriminatedUnion('code', [
   z.object({ ...at, code: z.literal('air-too-damp'), by: moment }),
   z.object({ ...at, code: z.literal('pin-broken') }),
   z.object({ ...at, code: z.literal('place-taken'), kind: z.string() }),
+  z.object({ ...at, code: z.literal('equipment-taken'), equipment: z.string() }),
   z.object({ ...at, code: z.literal('no-place'), kind: z.string() }),
   z.object({ ...at, code: z.literal('nobody-free'), skill: z.string() }),
   z.object({ ...at, code: z.literal('ends-too-late') }),

@@ -17,6 +17,7 @@ type ChainCause =
   | { kind: 'dry-air' }
   | { kind: 'people'; skill: string; from: Instant }
   | { kind: 'place'; places: string; from: Instant }
+  | { kind: 'equipment'; equipment: string; from: Instant }
   | { kind: 'window'; next: string }
 
 /**
@@ -49,7 +50,7 @@ function chainOf(model: Model, job: ModelJob, placed: Placed): ChainLink[] {
     const index: number = current
     const own = operations[index]!
     const base = { operation: job.operations[index]!.known, start: at(own.start), end: at(own.end) }
-    const { link, before } = causeOf(job, index, placed.causes[index]!, at)
+    const { link, before } = causeOf(model, job, index, placed.causes[index]!, at)
     chain.unshift({ ...base, ...link })
     current = before
   }
@@ -58,6 +59,7 @@ function chainOf(model: Model, job: ModelJob, placed: Placed): ChainLink[] {
 
 /** The words' data of one cause, and the operation the chain goes on with. */
 function causeOf(
+  model: Model,
   job: ModelJob,
   index: number,
   cause: StartCause,
@@ -87,6 +89,10 @@ function causeOf(
         link: { kind: 'place', places: job.stays[operation.stay]!.kind, from: at(cause.from) },
         ...rest,
       }
+    case 'equipment': {
+      const equipment = model.problem.equipment![cause.equipment]!.id
+      return { link: { kind: 'equipment', equipment, from: at(cause.from) }, ...rest }
+    }
     case 'window':
       return { link: { kind: 'window', next: job.operations[cause.next]!.known }, ...rest }
     case 'pinned':

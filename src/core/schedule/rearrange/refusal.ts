@@ -2,9 +2,9 @@ import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { fromEpochMinutes, type Instant } from '../../time'
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
 import type { PlacingReason } from '../contract/reason'
-import { workEnd } from '../solver/find-slot'
-import type { Model, ModelJob, ModelOperation } from '../solver/model'
+import { type Model, type ModelJob, type ModelOperation, minutesWith } from '../solver/model'
 import type { JobPlacement } from '../solver/shop-state'
+import { workEnd } from '../solver/work-time'
 import type { FirmUses } from './firm'
 
 /** What forbids an operation a start, one rule each, with what there is to say about it. Names are ids of the problem. */
@@ -177,8 +177,8 @@ function refusalByPeople(
   for (const { people, open } of crews) {
     const shift = open[firstEndingAfter(open, start)]
     if (!shift || shift.from > start) continue
-    const end =
-      operation.mode === 'solid' ? start + operation.minutes : workEnd(open, start, operation.minutes)
+    const minutes = minutesWith(operation, people)
+    const end = operation.mode === 'solid' ? start + minutes : workEnd(open, start, minutes)
     if (end === undefined) continue
     if (operation.mode === 'solid' && end > shift.to) {
       tooShort = Math.max(tooShort ?? shift.to, shift.to)

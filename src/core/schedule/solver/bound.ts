@@ -1,8 +1,8 @@
 import { firstEndingAfter } from '../contract/intervals'
 import { leastAssignment } from './assignment'
 import { completions, type Demand, supplyOf } from './capacity'
-import { workEnd } from './find-slot'
 import type { Model, ModelJob, ModelOperation, ModelStay } from './model'
+import { workEnd } from './work-time'
 
 /**
  * What no schedule can cost less than. Each job ends no earlier than alone in the shop; and taken together, the k-th car
@@ -135,7 +135,7 @@ function finishTimesOfSkill(model: Model, alone: readonly Alone[], skill: string
     return demandOf(
       each,
       own,
-      own.reduce((sum, operation) => sum + operation.minutes * operation.people, 0),
+      own.reduce((sum, { minutes, people, shared }) => sum + (shared?.minutes ?? minutes * people), 0),
     )
   })
   return completions(demands, supplyOf(people.flatMap((person) => model.openOf(person))))
@@ -200,7 +200,11 @@ export function lowerBound(model: Model, quick = false): number {
   const priceOf = (job: ModelJob, finish: number) =>
     objective.tardiness * job.weight * (job.due === undefined ? 0 : Math.max(0, finish - job.due)) +
     objective.finish * (finish - job.arrive)
-  const holds = alone.reduce((sum, { stays }) => sum + stays.reduce((total, stay) => total + stay, 0), 0)
+  const holds = alone.reduce(
+    (sum, { job, stays }) =>
+      sum + stays.reduce((total, stay, at) => total + job.stays[at]!.holdShare * stay, 0),
+    0,
+  )
   const costs = alone.map(({ job, end }) => times.map((time) => priceOf(job, Math.max(end, time))))
   const least = leastAssignment(costs) + objective.hold * holds + objective.makespan * Math.max(0, ...times)
   // Sums of fractions of minutes: what they are off by must not stand above a cost.

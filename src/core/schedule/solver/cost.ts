@@ -6,9 +6,9 @@ export type JobTerms = { tardiness: number; hold: number; finish: number; end: n
 
 export function jobTerms(job: ModelJob, placement: JobPlacement): JobTerms {
   const end = Math.max(...placement.operations.map((operation) => operation.end))
-  const hold = job.stays.reduce((total, _, stay) => {
+  const hold = job.stays.reduce((total, { holdShare }, stay) => {
     const { from, to } = stayExtent(job, placement, stay)
-    return total + (to - from)
+    return total + holdShare * (to - from)
   }, 0)
   return {
     tardiness: job.due === undefined ? 0 : job.weight * Math.max(0, end - job.due),

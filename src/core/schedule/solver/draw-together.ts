@@ -1,4 +1,5 @@
 import { latestSlot, type SlotContext } from './find-slot'
+import { findHolds } from './holds'
 import type { ModelJob } from './model'
 import { type Placed, ROUNDS_MAX } from './place-job'
 import { type OperationPlacement, stayExtent } from './shop-state'
@@ -35,7 +36,10 @@ export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed
       drawn[operation.index] = slot
     }
     const wide = job.links.find((link) => drawn[link.to]!.start - drawn[link.from]!.end > link.max)
-    if (!wide) return { ...placed, placement: { job: job.index, operations: drawn } }
+    if (!wide)
+      return findHolds(context, job, drawn).ok
+        ? { ...placed, placement: { job: job.index, operations: drawn } }
+        : undefined
     startBy[wide.to] = Math.min(startBy[wide.to]!, drawn[wide.from]!.end + wide.max)
     position = order.indexOf(wide.to)
   }

@@ -1,9 +1,10 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { earliestSlot, latestSlot, workEnd, workStart } from './find-slot'
+import { earliestSlot, latestSlot } from './find-slot'
 import { compileModel } from './model'
 import { shopProblem } from './problems.fixture'
 import { ShopState } from './shop-state'
+import { workEnd, workStart } from './work-time'
 
 /** Slots against trying every minute: one operation in a shop in which some people are already taken. */
 

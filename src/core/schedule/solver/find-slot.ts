@@ -1,9 +1,11 @@
 import { firstEndingAfter, type Interval, lastBeginningBefore } from '../contract/intervals'
+import { clashOf, type Placed } from './clash'
 import { crewsInTurn } from './judging'
-import type { Model, ModelOperation } from './model'
+import { type Model, type ModelOperation, minutesWith } from './model'
 import type { Random } from './random'
 import type { OperationPlacement, ShopState } from './shop-state'
 import type { Crew } from './teams'
+import { workEnd, workStart } from './work-time'
 
 /** What the search for a slot needs to know besides the operation itself. */
 export type SlotContext = {
@@ -25,76 +27,16 @@ export function blinks({ random, blinkPercent = 0 }: SlotContext): boolean {
   return random !== undefined && random() * 100 < blinkPercent
 }
 
-/** Where the job's own operations already lie, by index; those that may overlap compete for people. */
-type Placed = readonly (OperationPlacement | undefined)[]
-
-/** What stands in the way of a team between two minutes, of the shop or of the same job: the first that does. */
-function clashOf(
-  { shop }: SlotContext,
-  operation: ModelOperation,
-  placed: Placed,
-  team: readonly number[],
-  from: number,
-  to: number,
-): Interval | undefined {
-  let first: Interval | undefined
-  for (const person of team) {
-    const use = shop.personClash(person, from, to)
-    if (use && (!first || use.from < first.from)) first = use
-  }
-  for (const index of operation.beside) {
-    const other = placed[index]
-    if (!other || other.start >= to || from >= other.end) continue
-    if (first && first.from <= other.start) continue
-    if (team.some((person) => other.people.includes(person))) first = { from: other.start, to: other.end }
-  }
-  return first
-}
-
 /** An inspection waits so long for somebody who had no hand in the work, minutes: over a weekend (mem). */
 const WAITS_FOR_FRESH_EYES = 3 * 1440
-
-/** When `minutes` of work that begin at `start` are done, pausing between open intervals; undefined if never. */
-export function workEnd(open: readonly Interval[], start: number, minutes: number): number | undefined {
-  let left = minutes
-  for (let at = firstEndingAfter(open, start); at < open.length; at++) {
-    const from = Math.max(start, open[at]!.from)
-    const available = open[at]!.to - from
-    if (left <= available) return from + left
-    left -= available
-  }
-  return undefined
-}
-
-/** The latest minute at which `minutes` of work can begin to be done by `end`; undefined if there is none. */
-export function workStart(open: readonly Interval[], end: number, minutes: number): number | undefined {
-  let left = minutes
-  for (let at = lastBeginningBefore(open, end); at >= 0; at--) {
-    const to = Math.min(end, open[at]!.to)
-    const available = to - open[at]!.from
-    if (left <= available) return to - left
-    left -= available
-  }
-  return undefined
-}
-
-/** The minutes of work between `start` and `end`, with gaps only where work pauses. */
-export function workSegments(open: readonly Interval[], start: number, end: number): Interval[] {
-  const segments: Interval[] = []
-  for (let at = firstEndingAfter(open, start); at < open.length && open[at]!.from < end; at++) {
-    const from = Math.max(start, open[at]!.from)
-    const to = Math.min(end, open[at]!.to)
-    if (from < to) segments.push({ from, to })
-  }
-  return segments
-}
 
 const gridAtOrAfter = (minute: number, slot: number) => Math.ceil(minute / slot) * slot
 const gridAtOrBefore = (minute: number, slot: number) => Math.floor(minute / slot) * slot
 
 /** When work that begins at `start`, in the open interval `at`, is done: undefined where it does not fit there. */
 function endOfWork(
-  { mode, minutes }: ModelOperation,
+  mode: ModelOperation['mode'],
+  minutes: number,
   open: readonly Interval[],
   at: number,
   start: number,
@@ -114,15 +56,18 @@ function slotAt(
 ): Interval | undefined {
   const at = firstEndingAfter(open, start)
   if (at === open.length || open[at]!.from > start) return undefined
-  const end = endOfWork(operation, open, at, start)
+  const end = endOfWork(operation.mode, minutesWith(operation, people), open, at, start)
   if (end === undefined || end > context.model.horizon) return undefined
   return clashOf(context, operation, placed, people, start, end) ? undefined : { from: start, to: end }
 }
 
 /** From where on one crew’s work ends no earlier than `endFrom`; what it does before that ends too soon. */
-function startEndingFrom({ mode, minutes }: ModelOperation, { open }: Crew, endFrom: number): number {
+function startEndingFrom(operation: ModelOperation, { open, people }: Crew, endFrom: number): number {
   if (endFrom === Number.NEGATIVE_INFINITY) return endFrom
-  return mode === 'solid' ? endFrom - minutes : (workStart(open, endFrom, minutes) ?? endFrom - minutes)
+  const minutes = minutesWith(operation, people)
+  return operation.mode === 'solid'
+    ? endFrom - minutes
+    : (workStart(open, endFrom, minutes) ?? endFrom - minutes)
 }
 
 /**
@@ -140,7 +85,7 @@ function earliestOf(
 ): Interval | undefined {
   const { slot, horizon } = context.model
   const { people, open } = crew
-  const { minutes } = operation
+  const minutes = minutesWith(operation, people)
   let start = gridAtOrAfter(Math.max(earliest, startEndingFrom(operation, crew, endFrom)), slot)
   let at = firstEndingAfter(open, start)
   for (;;) {
@@ -149,7 +94,7 @@ function earliestOf(
     if (at === open.length) return undefined
     if (open[at]!.from > start) start = gridAtOrAfter(open[at]!.from, slot)
     if (start + minutes >= beat) return undefined
-    const end = start < open[at]!.to ? endOfWork(operation, open, at, start) : undefined
+    const end = start < open[at]!.to ? endOfWork(operation.mode, minutes, open, at, start) : undefined
     if (end === undefined) {
       // Work that pauses and finds no end here will find none later.
       if (start < open[at]!.to && operation.mode === 'pausable') return undefined
@@ -171,6 +116,28 @@ function earliestOf(
   }
 }
 
+/** The first minute from `from` on at which nothing is in the way of what nobody attends to. */
+function freeFrom(context: SlotContext, operation: ModelOperation, placed: Placed, from: number): number {
+  const { minutes } = operation
+  let start = from
+  for (;;) {
+    const clash = clashOf(context, operation, placed, [], start, start + minutes)
+    if (!clash || start > context.model.horizon) return start
+    start = clash.to
+  }
+}
+
+/** The last minute up to `from` at which nothing is in its way; may be before all time. */
+function freeUntil(context: SlotContext, operation: ModelOperation, placed: Placed, from: number): number {
+  const { minutes } = operation
+  let start = from
+  for (;;) {
+    const clash = clashOf(context, operation, placed, [], start, start + minutes)
+    if (!clash || start < context.model.earliest) return start
+    start = clash.from - minutes
+  }
+}
+
 /** The latest slot of one crew that ends by `end` and starts by `start`, but not before `notBefore`. */
 function latestOf(
   context: SlotContext,
@@ -181,23 +148,24 @@ function latestOf(
   notBefore: number,
 ): Interval | undefined {
   const { slot } = context.model
+  const minutes = minutesWith(operation, people)
   let by = latest.end
   let start = latest.start
   for (;;) {
-    const raw = operation.mode === 'solid' ? by - operation.minutes : workStart(open, by, operation.minutes)
+    const raw = operation.mode === 'solid' ? by - minutes : workStart(open, by, minutes)
     if (raw === undefined) return undefined
     start = gridAtOrBefore(Math.min(start, raw), slot)
     const at = lastBeginningBefore(open, start + 1)
     if (at < 0 || start < notBefore) return undefined
     const { from, to } = open[at]!
     // The grid may have led out of open time; then the last start before it closed is next.
-    const lastHere = operation.mode === 'solid' ? to - operation.minutes : to - 1
+    const lastHere = operation.mode === 'solid' ? to - minutes : to - 1
     if (start > lastHere) {
       start = lastHere
       if (gridAtOrBefore(start, slot) < from) start = from - 1
       continue
     }
-    const end = endOfWork(operation, open, at, start)
+    const end = endOfWork(operation.mode, minutes, open, at, start)
     if (end === undefined || end > by) {
       start--
       continue
@@ -228,8 +196,9 @@ export function earliestSlot(
     pin?.start ??
     (operation.mode === 'unattended' ? Math.max(earliest, endFrom - operation.minutes) : earliest)
   if (operation.mode === 'unattended') {
-    const end = from + operation.minutes
-    return end <= model.horizon ? { start: from, end, people: [], place } : undefined
+    const start = freeFrom(context, operation, placed, from)
+    const end = start + operation.minutes
+    return end <= model.horizon && (!pin || start === from) ? { start, end, people: [], place } : undefined
   }
   const held = endFrom > Number.NEGATIVE_INFINITY
   // Who may do it hangs on who does the rest of the job.
@@ -274,7 +243,12 @@ export function latestSlot(
   const kept = current.end <= latest.end && current.start <= latest.start ? current : undefined
   if (operation.pin) return kept
   if (operation.mode === 'unattended') {
-    const start = Math.min(latest.start, latest.end - operation.minutes)
+    const start = freeUntil(
+      context,
+      operation,
+      placed,
+      Math.min(latest.start, latest.end - operation.minutes),
+    )
     return start < current.start ? undefined : { ...current, start, end: start + operation.minutes }
   }
   let best = kept

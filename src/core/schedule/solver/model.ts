@@ -1,9 +1,9 @@
 import type { BayId, JobId, OperationId, PersonId } from '../../ids'
 import { epochMinutes, type Instant } from '../../time'
-import { openIntervals } from '../contract/calendar'
-import { type Interval, intersectIntervals } from '../contract/intervals'
+import type { Interval } from '../contract/intervals'
 import type { Problem, ProblemOperation } from '../contract/problem'
 import { type Judge, type Judging, judgedBy } from './judged'
+import { openTimeCache, rangeOf } from './open-time'
 import { type ModelLink, reachable, topologicalOrder } from './order'
 import { type Crew, choices, crewCache } from './teams'
 
@@ -18,7 +18,10 @@ export type ModelOperation = {
   id: OperationId
   /** The operation it is spoken of as: itself, or what it is the rest of. */
   known: OperationId
+  /** The shortest it can take: with as many hands as may share it. */
   minutes: number
+  /** Shared work: minutes of all hands together, and the most hands. */
+  shared?: { minutes: number; most: number }
   mode: ProblemOperation['mode']
   people: number
   skill: string
@@ -27,6 +30,13 @@ export type ModelOperation = {
   stay: number
   /** Operations of the same job that no chain of links puts before or after this one: they may overlap it. */
   beside: number[]
+  /** Of those, the ones it must not overlap. */
+  apart: number[]
+  /** Kinds of equipment of which it holds a unit each, and who of those beside it needs one of the same. */
+  equipment: number[]
+  rivals: number[][]
+  /** Spans it must not lie in. */
+  notDuring: readonly Interval[]
   pin?: Pin
   /** Because of the air: no start before this minute, none after that one. */
   dryFrom?: number
@@ -51,7 +61,18 @@ export type ModelStay = {
   places: number[]
   /** No stay of this kind can be shorter: its longest chain of minutes and lags. */
   minutesAtLeast: number
+  /** What a minute of it counts of one in a bay: a car that is away blocks none. */
+  holdShare: number
 }
+
+/** A unit of equipment from the start of one operation to the end of another. */
+export type ModelHold = { from: number; to: number; equipment: number }
+
+/** How long an operation takes with so many hands; with as many as may share it where nobody is named. */
+export const minutesWith = (
+  { minutes, shared }: Pick<ModelOperation, 'minutes' | 'shared'>,
+  people: readonly number[] | undefined,
+): number => (shared && people ? Math.ceil(shared.minutes / people.length) : minutes)
 
 export type ModelJob = {
   index: number
@@ -62,6 +83,7 @@ export type ModelJob = {
   operations: ModelOperation[]
   links: ModelLink[]
   stays: ModelStay[]
+  holds: ModelHold[]
   /** Operation indexes so that links point forward; undefined where links run in a circle. */
   order?: number[]
   /** Every way to choose a group of places for each stay, stays by index; empty where a stay has none. */
@@ -79,8 +101,9 @@ export type Model = {
   personIds: PersonId[]
   placeIds: BayId[]
   capacity: number[]
-  /** Open time common to some people and a place, cached by who and where. */
-  openFor: (people: readonly number[], place: number) => readonly Interval[]
+  equipment: readonly { capacity: number }[]
+  /** Open time common to some people, a place and pieces of equipment, cached by who and where. */
+  openFor: (people: readonly number[], place: number, equipment?: readonly number[]) => readonly Interval[]
   /** When a person is on shift. */
   openOf: (person: number) => readonly Interval[]
   /** The teams that may do an operation in a place: the pinned one, or any of the right size with the skill. */
@@ -135,39 +158,13 @@ export function narrowed(
   return { ...own, placeChoices: choices(stays.map((stay) => placeGroups(problem, stay, own))) }
 }
 
-function rangeOf(problem: Problem, originMinute: number): Interval {
-  const minutes = [
-    ...problem.fixed.map(({ start }) => start),
-    ...problem.jobs.map(({ arrive }) => arrive),
-  ].map((at) => epochMinutes(at) - originMinute)
-  return { from: Math.min(0, ...minutes), to: problem.horizonDays * 1440 }
-}
+/** The kind of a place that is away. */
+const OFFSITE = 'offsite'
 
-function openTimeCache(
-  problem: Problem,
-  originMinute: number,
-  range: Interval,
-): Pick<Model, 'openOf' | 'openFor'> {
-  const byCalendar = new Map(
-    Object.entries(problem.calendars).map(([name, calendar]) => [
-      name,
-      openIntervals(calendar, problem.timezone, originMinute, range),
-    ]),
-  )
-  const cache = new Map<string, readonly Interval[]>()
-  const openOf: Model['openOf'] = (person) => byCalendar.get(problem.people[person]!.calendar)!
-  const openFor: Model['openFor'] = (people, place) => {
-    const key = `${people.join(',')}@${place}`
-    const known = cache.get(key)
-    if (known) return known
-    const open = people.reduce<readonly Interval[]>(
-      (common, person) => intersectIntervals(common, openOf(person)),
-      byCalendar.get(problem.places[place]!.calendar)!,
-    )
-    cache.set(key, open)
-    return open
-  }
-  return { openOf, openFor }
+function lengthOf({ minutes, split }: ProblemOperation): Pick<ModelOperation, 'minutes' | 'shared'> {
+  return split === undefined
+    ? { minutes }
+    : { minutes: Math.ceil(minutes / split), shared: { minutes, most: split } }
 }
 
 /** Turns a checked problem into the solver's model. */
@@ -177,6 +174,7 @@ export function compileModel(problem: Problem): Model {
   const range = rangeOf(problem, originMinute)
   const personIndex = new Map(problem.people.map((person, index) => [person.id, index]))
   const placeIndex = new Map(problem.places.map((place, index) => [place.id, index]))
+  const equipmentIndex = new Map((problem.equipment ?? []).map(({ id }, index) => [id, index]))
   const bySkillCount = problem.people
     .map((_, index) => index)
     .sort((a, b) => {
@@ -207,13 +205,19 @@ export function compileModel(problem: Problem): Model {
         index: at,
         id: operation.id,
         known: operation.restOf ?? operation.id,
-        minutes: operation.minutes,
+        ...lengthOf(operation),
         mode: operation.mode,
         people: operation.people,
         skill,
         skilled: bySkillCount.filter((person) => problem.people[person]!.skills.includes(skill)),
         stay: job.stays.findIndex((stay) => stay.operations.includes(operation.id)),
         beside: [],
+        apart: [],
+        equipment: (operation.equipment ?? []).map((piece) => equipmentIndex.get(piece)!),
+        rivals: [],
+        notDuring: (job.notDuring ?? [])
+          .filter((span) => span.operation === operation.id)
+          .map(({ from, to }) => ({ from: minuteOf(from), to: minuteOf(to) })),
         ...(pin ? { pin } : {}),
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
@@ -223,12 +227,21 @@ export function compileModel(problem: Problem): Model {
     for (const { index: judge, judges, skilled } of operations)
       for (const judged of judges?.operations ?? [])
         operations[judged]!.judgedBy = { index: judge, skilled, judges: judges! }
+    for (const [one, other] of job.apart ?? []) {
+      const [a, b] = [operationIndex.get(one)!, operationIndex.get(other)!]
+      operations[a]!.apart.push(b)
+      operations[b]!.apart.push(a)
+    }
     const order = topologicalOrder(operations.length, links)
     if (order) {
       const after = reachable(operations.length, links, order)
       for (const { index: one, beside } of operations)
         for (const { index: other } of operations)
           if (one !== other && !after[one]![other] && !after[other]![one]) beside.push(other)
+      for (const operation of operations)
+        operation.rivals = operation.equipment.map((piece) =>
+          operation.beside.filter((index) => operations[index]!.equipment.includes(piece)),
+        )
     }
     const compiled: ModelJob = {
       index,
@@ -246,6 +259,12 @@ export function compileModel(problem: Problem): Model {
           kinds.includes(stay.kind) && (job.fits?.includes(id) ?? true) ? [at] : [],
         ),
         minutesAtLeast: 0,
+        holdShare: stay.kind === OFFSITE ? (problem.offsiteCost ?? 1) : 1,
+      })),
+      holds: (job.hold ?? []).map(({ from, to, equipment }) => ({
+        from: operationIndex.get(from)!,
+        to: operationIndex.get(to)!,
+        equipment: equipmentIndex.get(equipment)!,
       })),
       ...(order ? { order } : {}),
       placeChoices: [],
@@ -265,6 +284,7 @@ export function compileModel(problem: Problem): Model {
     personIds: problem.people.map((person) => person.id),
     placeIds: problem.places.map((place) => place.id),
     capacity: problem.places.map((place) => place.capacity),
+    equipment: (problem.equipment ?? []).map(({ capacity }) => ({ capacity })),
     openOf,
     openFor,
     crewsFor: crewCache(problem, openFor),

@@ -1,5 +1,6 @@
 import { type Berth, findBerths } from './berths'
 import { earliestSlot, type SlotContext } from './find-slot'
+import { findHolds } from './holds'
 import type { ModelJob, ModelLink, ModelOperation, PlaceGroup } from './model'
 import type { JobPlacement, OperationPlacement } from './shop-state'
 
@@ -14,11 +15,21 @@ export type StartCause =
   | { kind: 'dry-air' }
   | { kind: 'people'; from: number; behind: StartCause }
   | { kind: 'place'; from: number; behind: StartCause }
+  | { kind: 'equipment'; equipment: number; from: number; behind: StartCause }
   | { kind: 'window'; next: number; behind: StartCause }
 
 export type PlaceFailure = {
   operation: number
-  code: 'window-closed' | 'air-too-damp' | 'no-slot' | 'place-taken' | 'pin-broken' | 'no-place'
+  code:
+    | 'window-closed'
+    | 'air-too-damp'
+    | 'no-slot'
+    | 'place-taken'
+    | 'equipment-taken'
+    | 'pin-broken'
+    | 'no-place'
+  /** The equipment that has no unit free for long enough. */
+  equipment?: number
   /** For a closed window: the operation before it, and when the follower would have had to start. */
   window?: { after: number; opens: number; closes: number }
 }
@@ -42,6 +53,8 @@ class Placing {
   private readonly heldBack: (HeldBack | undefined)[] = []
   /** When a place first becomes free for a stay, as far as it is known. */
   private readonly placeFrom: (number | undefined)[] = []
+  /** When an operation may begin because equipment becomes free that is kept from then on. */
+  private readonly heldFrom: ({ at: number; equipment: number } | undefined)[] = []
   private readonly linksTo: ModelLink[][]
   private readonly windows: ModelLink[]
   private readonly position: number[] = []
@@ -67,7 +80,17 @@ class Placing {
       if (failure) return { ok: false, failure }
       const operations = this.placed as OperationPlacement[]
       const found = findBerths(this.context, this.job, operations, this.groups)
-      if (found.ok) return { ok: true, placed: this.berthed(operations, found.berths) }
+      if (found.ok) {
+        const held = findHolds(this.context, this.job, operations)
+        if (held.ok) return { ok: true, placed: this.berthed(operations, found.berths) }
+        const { from: first, equipment } = this.job.holds[held.hold]!
+        // It may find no later time at last: then the equipment is what it waited for.
+        this.missed ??= { operation: first, code: 'equipment-taken', equipment }
+        if (held.next === undefined || this.rounds++ > ROUNDS_MAX) return { ok: false, failure: this.missed }
+        this.heldFrom[first] = { at: held.next, equipment }
+        from = this.position[first]!
+        continue
+      }
       const { stay, next } = found
       const [first] = this.job.stays[stay]!.operations
       const code = this.job.operations[first!]!.pin ? 'pin-broken' : 'place-taken'
@@ -131,10 +154,20 @@ class Placing {
       if (operation.pin) this.causes[index] = { kind: 'pinned' }
       else if (slot.start > earliest && held && operation.mode === 'pausable')
         this.causes[index] = { kind: 'window', next: held.follower, behind }
-      else if (slot.start > earliest && !longer)
-        this.causes[index] = { kind: 'people', from: earliest, behind }
+      else if (slot.start > earliest && !longer) {
+        const piece = this.takenAt(operation, earliest)
+        this.causes[index] =
+          piece === undefined
+            ? { kind: 'people', from: earliest, behind }
+            : { kind: 'equipment', equipment: piece, from: earliest, behind }
+      }
     }
     return undefined
+  }
+
+  /** A kind of equipment without a unit free where an operation could begin otherwise. */
+  private takenAt({ equipment, minutes }: ModelOperation, from: number): number | undefined {
+    return equipment.find((piece) => this.context.shop.equipmentClash(piece, from, from + minutes))
   }
 
   /** Before which minute an operation cannot start, and, in `causes`, why not. */
@@ -157,9 +190,14 @@ class Placing {
       cause = { kind: 'place', from: at, behind: cause }
       at = free
     }
+    const kept = this.heldFrom[index]
+    if (kept && kept.at > at) {
+      cause = { kind: 'equipment', equipment: kept.equipment, from: at, behind: cause }
+      at = kept.at
+    }
     const held = this.heldBack[index]
     // Work that pauses is held back by its end alone: who begins it later may be done sooner.
-    if (held && operation.mode !== 'pausable' && held.end - operation.minutes > at) {
+    if (held && operation.mode !== 'pausable' && !operation.shared && held.end - operation.minutes > at) {
       at = held.end - operation.minutes
       cause = { kind: 'window', next: held.follower, behind: cause }
     }

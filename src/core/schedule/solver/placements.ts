@@ -2,9 +2,9 @@ import type { JobId, OperationId } from '../../ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
 import { costOf, totalTerms } from './cost'
-import { workSegments } from './find-slot'
 import type { Model } from './model'
 import type { JobPlacement, OperationPlacement } from './shop-state'
+import { workSegments } from './work-time'
 
 /** Between the operations of a schedule file and the placements of the model. */
 
@@ -15,7 +15,11 @@ export function writeOperations(model: Model, placement: JobPlacement): PlacedOp
     const operation = job.operations[index]!
     const segments =
       operation.mode === 'pausable'
-        ? workSegments(model.openFor(placed.people, placed.place), placed.start, placed.end)
+        ? workSegments(
+            model.openFor(placed.people, placed.place, operation.equipment),
+            placed.start,
+            placed.end,
+          )
         : [{ from: placed.start, to: placed.end }]
     return {
       job: job.id,

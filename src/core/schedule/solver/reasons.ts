@@ -59,6 +59,12 @@ export function failureReason(model: Model, jobIndex: number, failure: PlaceFail
       return { ...where, code: 'place-taken', kind }
     case 'no-place':
       return { ...where, code: 'no-place', kind }
+    case 'equipment-taken':
+      return {
+        ...where,
+        code: 'equipment-taken',
+        equipment: model.problem.equipment![failure.equipment!]!.id,
+      }
     case 'no-slot':
     case 'window-closed':
       return operation.mode === 'unattended'

@@ -1,8 +1,6 @@
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
-import type { Model, ModelJob } from './model'
-
-/** One use of a person or a place by a job. */
-type Use = Interval & { job: number }
+import { type Model, type ModelHold, type ModelJob, minutesWith } from './model'
+import { dropJob, insertSorted, UnitPool, type Use } from './unit-pool'
 
 /** Whose use it is when it is of no job. */
 const NOBODY = -1
@@ -12,22 +10,6 @@ export type OperationPlacement = { start: number; end: number; people: readonly 
 
 /** A whole job on the calendar, operations by index. */
 export type JobPlacement = { job: number; operations: OperationPlacement[] }
-
-function insertSorted(uses: Use[], use: Use): void {
-  let at = uses.length
-  while (at > 0 && uses[at - 1]!.from > use.from) at--
-  uses.splice(at, 0, use)
-}
-
-/** Beginnings and ends in the order of time; what ends at a minute makes room for what begins at it. */
-function edgesOf(intervals: readonly Interval[]): { at: number; by: 1 | -1 }[] {
-  return intervals
-    .flatMap(({ from, to }) => [
-      { at: from, by: 1 as const },
-      { at: to, by: -1 as const },
-    ])
-    .sort((a, b) => a.at - b.at || a.by - b.by)
-}
 
 export function stayExtent(
   job: ModelJob,
@@ -44,16 +26,26 @@ export function stayExtent(
   return { from, to }
 }
 
+/** From the start of the first operation of a hold to the end of its last; nothing where that was over before. */
+export function holdExtent(
+  { from, to }: ModelHold,
+  { operations }: { readonly operations: readonly OperationPlacement[] },
+): Interval {
+  const { start } = operations[from]!
+  return { from: start, to: Math.max(start, operations[to]!.end) }
+}
+
 /** Who and what is taken when. Mutable, owned by one run of the solver. */
 export class ShopState {
   private readonly people: Use[][]
-  private readonly places: Use[][]
-  private readonly gaps: (readonly Interval[] | undefined)[]
+  private readonly places: UnitPool[]
+  private readonly equipment: UnitPool[]
 
-  constructor(private readonly model: Model) {
+  constructor(model: Model) {
+    const range = { from: model.earliest, to: model.horizon }
     this.people = model.personIds.map(() => [])
-    this.places = model.placeIds.map(() => [])
-    this.gaps = model.placeIds.map(() => undefined)
+    this.places = model.capacity.map((capacity) => new UnitPool(capacity, range))
+    this.equipment = model.equipment.map(({ capacity }) => new UnitPool(capacity, range))
     for (const { place, ...time } of model.closed) this.takePlace(place, time)
     for (const job of model.jobs) this.reserve(job)
   }
@@ -95,64 +87,57 @@ export class ShopState {
 
   /** Stretches in which a place has a unit free, within the range of the problem; `also` is taken as well. */
   freeGaps(place: number, also: readonly Interval[] = []): readonly Interval[] {
-    if (also.length > 0) return this.gapsBetween(place, [...this.places[place]!, ...also])
-    this.gaps[place] ??=
-      this.model.capacity[place] === 1 ? this.gapsOfOne(place) : this.gapsBetween(place, this.places[place]!)
-    return this.gaps[place]!
+    return this.places[place]!.freeGaps(also)
   }
 
-  /** Where only one car fits, uses follow each other; pins may lie on top of each other. */
-  private gapsOfOne(place: number): Interval[] {
-    const gaps: Interval[] = []
-    let free = this.model.earliest
-    for (const { from, to } of this.places[place]!) {
-      if (from > free) gaps.push({ from: free, to: from })
-      if (to > free) free = to
-    }
-    if (free < this.model.horizon) gaps.push({ from: free, to: this.model.horizon })
-    return gaps
+  /** The same of a kind of equipment. */
+  freeEquipment(piece: number, also: readonly Interval[] = []): readonly Interval[] {
+    return this.equipment[piece]!.freeGaps(also)
   }
 
-  private gapsBetween(place: number, uses: readonly Interval[]): Interval[] {
-    const capacity = this.model.capacity[place]!
-    const gaps: Interval[] = []
-    let taken = 0
-    let from = this.model.earliest
-    for (const { at, by } of edgesOf(uses)) {
-      const wasFree = taken < capacity
-      taken += by
-      if (wasFree && taken >= capacity && at > from) gaps.push({ from, to: at })
-      if (!wasFree && taken < capacity) from = at
-    }
-    if (taken < capacity && from < this.model.horizon) gaps.push({ from, to: this.model.horizon })
-    return gaps
+  /** The first stretch without a free unit that shares a minute with [from, to). */
+  equipmentClash(
+    piece: number,
+    from: number,
+    to: number,
+    also: readonly Interval[] = [],
+  ): Interval | undefined {
+    return this.equipment[piece]!.firstTaken(from, to, also)
   }
 
   /** Takes a job off the calendar; what its pins reserve goes with it. */
   remove(job: number): void {
     for (const uses of this.people) dropJob(uses, job)
-    for (const [place, uses] of this.places.entries()) if (dropJob(uses, job)) this.gaps[place] = undefined
+    for (const pool of this.places) pool.drop(job)
+    for (const pool of this.equipment) pool.drop(job)
   }
 
   commit(job: ModelJob, placement: JobPlacement): void {
     if (job.pinned) this.remove(job.index)
-    for (const { start, end, people } of placement.operations)
-      for (const person of people)
-        insertSorted(this.people[person]!, { from: start, to: end, job: job.index })
+    for (const [index, { start, end, people }] of placement.operations.entries()) {
+      const use = { from: start, to: end, job: job.index }
+      for (const person of people) insertSorted(this.people[person]!, use)
+      for (const piece of job.operations[index]!.equipment) this.equipment[piece]!.take(use)
+    }
     for (const stay of job.stays.keys()) {
       const { place } = placement.operations[job.stays[stay]!.operations[0]!]!
-      this.occupy(place, { ...stayExtent(job, placement, stay), job: job.index })
+      this.places[place]!.take({ ...stayExtent(job, placement, stay), job: job.index })
     }
+    for (const hold of job.holds)
+      this.equipment[hold.equipment]!.take({ ...holdExtent(hold, placement), job: job.index })
   }
 
-  /** Keeps the people and places of pinned operations free for them until their job is placed. */
+  /** Keeps the people, places and equipment of pinned operations free for them until their job is placed. */
   reserve(job: ModelJob): void {
     if (!job.pinned) return
-    for (const { pin, minutes } of job.operations) {
+    for (const operation of job.operations) {
+      const { pin, equipment } = operation
       if (!pin) continue
-      const use = { from: pin.start, to: pin.start + minutes, job: job.index }
+      const to = pin.start + minutesWith(operation, pin.people)
+      const use = { from: pin.start, to, job: job.index }
       for (const person of pin.people ?? []) insertSorted(this.people[person]!, use)
-      if (pin.place !== undefined) this.occupy(pin.place, use)
+      if (pin.place !== undefined) this.places[pin.place]!.take(use)
+      for (const piece of equipment) this.equipment[piece]!.take(use)
     }
   }
 
@@ -163,29 +148,11 @@ export class ShopState {
 
   /** The same for a place. */
   takePlace(place: number, time: Interval): void {
-    this.occupy(place, { ...time, job: NOBODY })
+    this.places[place]!.take({ ...time, job: NOBODY })
   }
 
   /** Gives back what was taken for nobody’s job. */
-  leavePlace(place: number, { from, to }: Interval): void {
-    const uses = this.places[place]!
-    const at = uses.findIndex((use) => use.job === NOBODY && use.from === from && use.to === to)
-    if (at >= 0) uses.splice(at, 1)
-    this.gaps[place] = undefined
+  leavePlace(place: number, time: Interval): void {
+    this.places[place]!.give({ ...time, job: NOBODY })
   }
-
-  private occupy(place: number, use: Use): void {
-    insertSorted(this.places[place]!, use)
-    this.gaps[place] = undefined
-  }
-}
-
-/** Takes the uses of a job out of a list; says whether there were any. */
-function dropJob(uses: Use[], job: number): boolean {
-  let kept = 0
-  while (kept < uses.length && uses[kept]!.job !== job) kept++
-  for (let at = kept + 1; at < uses.length; at++) if (uses[at]!.job !== job) uses[kept++] = uses[at]!
-  const dropped = kept < uses.length
-  uses.length = kept
-  return dropped
 }

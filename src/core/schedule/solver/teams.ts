@@ -11,6 +11,9 @@ export type Crew = { people: readonly number[]; open: readonly Interval[] }
 export type ByTeam = {
   skill: string
   people: number
+  shared?: { most: number }
+  /** Kinds of equipment it is done with. */
+  equipment: readonly number[]
   skilled: readonly number[]
   pin?: { people?: readonly number[] }
   crew?: readonly number[]
@@ -39,10 +42,13 @@ export function teamsOf(people: readonly number[], size: number): number[][] {
   return teams
 }
 
+const sizes = (least: number, most: number) =>
+  Array.from({ length: most - least + 1 }, (_, more) => least + more)
+
 /** Teams are the same for all operations that ask for as many of one skill, open time for all places of one calendar. */
 export function crewCache(
   problem: Problem,
-  openFor: (people: readonly number[], place: number) => readonly Interval[],
+  openFor: (people: readonly number[], place: number, equipment: readonly number[]) => readonly Interval[],
 ): (operation: ByTeam, place: number) => readonly Crew[] {
   const cache = new Map<string, readonly Crew[]>()
   const calendars = Object.keys(problem.calendars)
@@ -58,15 +64,17 @@ export function crewCache(
     const known = byCalendar[calendar]
     if (known) return known
     const pinned = operation.pin?.people ?? operation.crew
-    const key = `${calendar} ${pinned ? pinned.join() : ''} ${operation.people} ${operation.skill}`
+    const { people: least, shared, equipment, skill } = operation
+    const most = shared?.most ?? least
+    const key = `${calendar} ${pinned ? pinned.join() : ''} ${least} ${most} ${skill} ${equipment.join()}`
     let crews = cache.get(key)
     if (!crews) {
       const teams = pinned
         ? pinned.every((person) => operation.skilled.includes(person))
           ? [pinned]
           : []
-        : teamsOf(operation.skilled, operation.people)
-      crews = teams.map((people) => ({ people, open: openFor(people, place) }))
+        : sizes(least, most).flatMap((size) => teamsOf(operation.skilled, size))
+      crews = teams.map((people) => ({ people, open: openFor(people, place, equipment) }))
       cache.set(key, crews)
     }
     byCalendar[calendar] = crews
