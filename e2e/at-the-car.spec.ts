@@ -13,6 +13,7 @@ const WEDNESDAY = '2027-01-13'
 const THURSDAY = '2027-01-14'
 const FRIDAY = '2027-01-15'
 const SATURDAY = '2027-01-16'
+const MONDAY = '2027-01-18'
 const at = (day: string, time: string) => `${day}T${time}:00Z`
 
 let shop: Shop
@@ -285,6 +286,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await expect(page.getByTestId('inspection')).toContainText('1 at fault')
     await page.getByRole('link', { name: /^Job card/ }).click()
     await press(page, 'Rework: Bonnet (Refine)')
+    await expect(page.getByText('Sent back by Senan: a trail beside the badge')).toBeVisible()
     await press(page, 'Start now')
     await state(page, 'again-1', 'started')
     await finish(page)
@@ -292,7 +294,37 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await sent(page)
   })
 
+  await test.step('what was polished off is applied again: wiped, three layers on that panel alone, and dry for a night', async () => {
+    await press(page, 'Rework: Bonnet (Panel wipe)')
+    await press(page, 'Start now')
+    await state(page, 'again-1-wipe', 'started')
+    await finish(page)
+    await state(page, 'again-1-wipe', 'done')
+    await sent(page)
+    const times = ['10:00', '13:45', '17:15']
+    for (const [index, time] of times.entries()) {
+      const layer = `again-1-layer-${index + 1}`
+      await card(SATURDAY, time)
+      await step(page, layer).getByRole('button').first().click()
+      await press(page, 'Start now')
+      await state(page, layer, 'started')
+      if (index === 0) await expect(page.getByText('0 of 1 panels levelled')).toBeVisible()
+      await finish(page, 'Layer finished')
+      await press(page, 'Log the layer')
+      await state(page, layer, 'done')
+      await sent(page)
+    }
+    await state(page, 'again-1-dry', 'started')
+    await page.getByRole('link', { name: 'Handover' }).click()
+    const look = page.getByRole('region', { name: 'Final inspection' })
+    await look.getByRole('radio', { name: /^Bonnet/ }).click()
+    await expect(look.getByText('At fault: a trail beside the badge')).toBeVisible()
+    await expect(look.getByRole('list', { name: 'Done again' })).toContainText('○ Rework: Bonnet (Keep dry)')
+    await expect(look.getByRole('button', { name: 'Good', exact: true })).toBeDisabled()
+  })
+
   await test.step('looked at again, all good; read, paid, signed for, and the car goes home', async () => {
+    await card(MONDAY, '09:00')
     await page.getByRole('link', { name: 'Handover' }).click()
     const look = page.getByRole('region', { name: 'Final inspection' })
     await look.getByRole('radio', { name: 'Senan' }).click()
@@ -322,6 +354,7 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     for (const said of [
       'IM 903',
       'Cladonia Base, lot CB-7, CB-9',
+      'Cladonia Base, bonnet again, lot',
       'Bonnet: a high spot of the coating was levelled.',
       'by Senan',
       'Paid €500.00 by card',

@@ -48,6 +48,8 @@ export type HandoverWords = {
   }) => string
   /** Of a layer that was applied part by part. */
   part: (part: LayerPart) => string
+  /** Of a layer on a panel that was done again. */
+  again: (place: string) => string
   highSpot: Record<'re-wet' | 'polished', (panel: string) => string>
   inspected: (people: string) => string
   reworked: (places: number) => string

@@ -14,6 +14,8 @@ export type Coat = {
   lot: string
   endedAt: Instant
   part: CoatedPart
+  /** Which rework of its job applied it, from 1: what lay there before was polished off for it. */
+  rework?: number
   /** Applied elsewhere: the day on which the car went home from there. */
   homeOn?: LocalDay
 }

@@ -172,6 +172,8 @@ export type PlainAsk =
 
   // Final inspection, handover, payments
   | 'what-is-wrong'
+  | 'rework-open'
+  | 'why-good'
   | 'no-agreed-work'
   | 'no-such-place'
   | 'step-to-redo'

@@ -1,7 +1,8 @@
 import type { BayAir, BayClimate, SensorState } from '../climate'
 import { believed } from '../climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product, sheetThen } from '../coating'
-import type { BottleId } from '../ids'
+import type { Verdict } from '../handover'
+import type { BottleId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { type Agreement, agreedWork, type PlannedOperation, shareOfLayer } from '../offer'
 import { openMinutesBetween } from '../schedule'
@@ -21,6 +22,8 @@ export type StepSheet = {
   /** Minutes worked so far of a step under way: on shift, and not resting. */
   workedMinutes?: number
   machines: MachineRecipe[]
+  /** What the inspector found, where a place is done again. */
+  found?: { note: string; by: PersonId }
   /** Left out where nothing is poured. */
   liquids?: LiquidHere[]
   /** How long an all-in-one of this step sets before it is wiped off. */
@@ -58,6 +61,8 @@ export type SheetInput = {
   singleStage: readonly PanelId[]
   air: ReadonlyMap<string, BayAir>
   bottles: readonly ShelfBottle[]
+  /** What the final inspection found so far. */
+  verdicts: readonly Pick<Verdict, 'item' | 'verdict' | 'note' | 'by'>[]
 }
 
 /** The sheet of every step, by its id. */
@@ -77,12 +82,20 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   return {
     tasks,
     machines: recipes,
+    ...foundAt(input, operation),
     ...(liquids.length > 0 ? { liquids } : {}),
     ...(liquids.some(({ kind }) => kind === 'all-in-one') ? setTime(supplies) : {}),
     ...(recipes.length > 0 && summary.gloss ? { gloss: summary.gloss } : {}),
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
     ...(coat ? { coat } : {}),
   }
+}
+
+/** What was said of the place that this step does again. */
+function foundAt({ verdicts }: SheetInput, { title }: PlannedOperation): Pick<StepSheet, 'found'> {
+  if (typeof title !== 'object' || title.code !== 'again') return {}
+  const fault = verdicts.find(({ item, verdict }) => item === title.place && verdict === 'fault')
+  return fault ? { found: { note: fault.note, by: fault.by } } : {}
 }
 
 /** Minutes on shift since a step was begun, less those in which it rested; undefined where it is not under way. */

@@ -14,6 +14,8 @@ export type Handover = {
   inspection: InspectionState
   /** People who worked on its paint. */
   blind: string[]
+  /** Places that are done again, with the steps it takes. */
+  reworks: Record<string, { title: StepName; isDone: boolean }[]>
   /** Steps a fault can be sent back to. */
   steps: { id: string; title: StepName }[]
   changes: PanelChange[]

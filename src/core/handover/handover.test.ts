@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import { toOperationId, toPersonId } from '../ids'
-import { makeOffer, planSchema } from '../offer'
+import { toPersonId } from '../ids'
+import { makeOffer } from '../offer'
 import { offerInput, template } from '../offer/offer.fixture'
 import { emptyMeasured } from '../survey'
 import { instantOrThrow, localDayOrThrow } from '../time'
@@ -16,7 +16,6 @@ import {
   reachedClearing,
   type Verdict,
 } from './inspection'
-import { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
 import { isTorqueOpen } from './torque'
 
 const NOW = instantOrThrow('2027-01-16T10:00:00Z')
@@ -82,37 +81,6 @@ test('who is planned to inspect their own work is known from the plan', () => {
   const work = [by('wash', 'brida'), by('cut', 'senan'), by('layer', 'oran', 'merle')]
   expect(judgesOfOwnWork([...work, by('finish', 'brida')])).toEqual([])
   expect(judgesOfOwnWork([...work, by('finish', 'merle')])).toEqual(['merle'])
-})
-
-describe('a fault that is sent back', () => {
-  test('is a step of its own before the last, in its stay, by somebody with the skill; a plan that can be stored', () => {
-    const again = withRework(plan, toOperationId('refine'), 'bonnet')!
-    const [step, last] = again.operations.slice(-2)
-    expect(step).toMatchObject({
-      title: { code: 'again', place: 'bonnet', of: { code: 'refine' } },
-      minutes: REWORK_MINUTES,
-      skill: 'correct',
-    })
-    expect(isRework(step!.id)).toBe(true)
-    expect(last).toEqual(plan.operations.at(-1))
-    expect(again.links).toContainEqual({ from: step!.id, to: last!.id, min: 0 })
-    expect(again.stays.at(-1)!.operations).toContain(step!.id)
-    expect(planSchema.safeParse(again).success).toBe(true)
-  })
-  test('twice is two steps, and neither can be sent back itself', () => {
-    const twice = withRework(
-      withRework(plan, toOperationId('cut'), 'Roof')!,
-      toOperationId('layer-1'),
-      'Bonnet',
-    )!
-    expect(twice.operations.filter(({ id }) => isRework(id)).map(({ id }) => id)).toEqual([
-      'again-1',
-      'again-2',
-    ])
-    expect(stepsToSendTo(twice)).toEqual(stepsToSendTo(plan))
-    expect(withRework(plan, toOperationId('dry'), 'Roof')).toBeUndefined()
-    expect(withRework(plan, toOperationId('nothing'), 'Roof')).toBeUndefined()
-  })
 })
 
 test('what is open is what was agreed less what came in and was not crossed out', () => {

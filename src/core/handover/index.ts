@@ -12,5 +12,14 @@ export {
   type Verdict,
 } from './inspection'
 export type { PrivateLink } from './private-link'
-export { isRework, REWORK_MINUTES, stepsToSendTo, withRework } from './rework'
+export {
+  isRework,
+  REWORK_MINUTES,
+  type ReworkAt,
+  reworkFor,
+  reworkOf,
+  reworksIn,
+  stepsToSendTo,
+  withRework,
+} from './rework'
 export { isTorqueOpen } from './torque'

@@ -15,6 +15,8 @@ export type Verdict = {
   note: string
   /** Share of the marks that are gone, %, as the inspector sees it; panels only. */
   clearedPercent?: number
+  /** What was at fault before it was good. */
+  found?: string
   /** The step a fault was sent back to. */
   sentTo?: OperationId
   by: PersonId

@@ -52,15 +52,18 @@ export function partOfLayer(operation: Pick<PlannedOperation, 'title'> | undefin
   return typeof title === 'object' && 'part' in title ? title.part : undefined
 }
 
-/** How much of its layer one operation applies, 0–1: all of it, or the share of its part in the m² of all parts. */
+/** How much of its layer one operation applies, 0–1: all of it, the share of its part in the m² of all parts, or that of a panel done again. */
 export function shareOfLayer(
   operation: PlannedOperation,
   operations: readonly PlannedOperation[],
   panels: readonly Coated[],
 ): number {
+  const among = (ids: readonly string[] = []) => areaOf(panels.filter(({ id }) => ids.includes(id)))
+  const { title } = operation
+  if (typeof title === 'object' && title.code === 'again' && operation.panels)
+    return among(operation.panels) / areaOf(panels)
   const alike = operations.filter(({ kind, layer }) => kind === operation.kind && layer === operation.layer)
   const parts = alike.filter(partOfLayer)
   if (!parts.includes(operation)) return 1
-  const among = (ids: readonly string[] = []) => areaOf(panels.filter(({ id }) => ids.includes(id)))
   return among(operation.panels) / among(parts.flatMap((part) => part.panels ?? []))
 }

@@ -10,7 +10,7 @@ const WASH_KEEPS_MINUTES = 24 * 60
 const WIPE_KEEPS_MINUTES = 120
 
 /** How an operation follows the one before it. */
-function linkBetween(
+export function linkBetween(
   from: PlannedOperation,
   to: PlannedOperation,
   products: ReadonlyMap<string, Product>,

@@ -27,6 +27,7 @@ export {
   proposeTrades,
   type TradeProposal,
 } from './extras'
+export { linkBetween } from './in-order'
 export {
   type JobLink,
   type JobPlan,
@@ -47,7 +48,7 @@ export {
   settingsOf,
 } from './offer'
 export { type OfferCurve, offerCurve } from './offer-curve'
-export { planOperations, type WorkOrder } from './operations'
+export { dryHold, planOperations, type WorkOrder } from './operations'
 export { paceKey } from './pace-key'
 export {
   type PackageTemplate,
@@ -64,7 +65,7 @@ export { closePrice, lineBeforeTax, type Price, type PriceLine, priceOf, type To
 export { type QuoteDecision, type QuoteState, quoteState } from './quote-state'
 export { type QuoteRow, type QuoteText, quoteTextSchema } from './quote-text'
 export type { Quote } from './quote-version'
-export { repairPlan, visitPlan } from './short-jobs'
+export { recoat, repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
 export { type FirstName, type PlainStep, type StepName, stepNameSchema } from './step-name'

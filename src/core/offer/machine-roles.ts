@@ -14,5 +14,9 @@ export function machineRoles({
 }: Pick<PlannedOperation, 'kind'> & Partial<Pick<PlannedOperation, 'title'>>): readonly WorkedStep['role'][] {
   if (kind === 'cut' || kind === 'refine') return [kind]
   if (kind !== 'polish') return []
-  return typeof title === 'object' && title.code === 'polish-panels' ? ALL : ['single']
+  const first = typeof title === 'object' && title.code === 'again' ? title.of : title
+  const code = typeof first === 'object' ? first.code : undefined
+  // What takes a coating off is the step that finishes.
+  if (code === 'polish-to-bare') return ['single', 'refine']
+  return code === 'polish-panels' ? ALL : ['single']
 }

@@ -43,6 +43,20 @@ const coat = (product: Product, layer: number, minutes: number, panels?: string[
   ...(panels ? { panels } : {}),
 })
 
+/** A few panels wiped, coated and dried. */
+const coatedAgain = (panels: string[], areaM2: number, layers: readonly Product[]): PlannedOperation[] => [
+  { ...attended('wipe', 'wipe', { code: 'wipe' }, SHORT.wipe(areaM2), 'coat'), panels },
+  ...layers.map((product, at) => coat(product, at + 1, SHORT.layer(areaM2), panels)),
+  ...dryHold(layers).map((hold) => ({ ...hold, minutes: planned(hold.minutes) })),
+]
+
+/** One panel of a car in the shop, from the polish that bares it to the hold of its last layer. */
+export const recoat = (
+  { id, areaM2 }: Pick<Panel, 'id' | 'areaM2'>,
+  layers: readonly Product[],
+  polish: PlannedOperation,
+): PlannedOperation[] => [polish, ...coatedAgain([id], areaM2, layers)]
+
 /**
  * Panels coated again: washed and decontaminated, tested once more, polished lightly to bare paint, wiped, applied, dried. Throws
  * where no panel or no layer is named.
@@ -74,9 +88,7 @@ export function repairPlan(
         ),
         panels: ids,
       },
-      { ...attended('wipe', 'wipe', { code: 'wipe' }, SHORT.wipe(areaM2), 'coat'), panels: ids },
-      ...layers.map((product, at) => coat(product, at + 1, SHORT.layer(areaM2), ids)),
-      ...dryHold(layers).map((hold) => ({ ...hold, minutes: planned(hold.minutes) })),
+      ...coatedAgain(ids, areaM2, layers),
       attended('finish', 'finish', { code: 'inspect' }, SHORT.lastLook, 'prep'),
     ],
     layers,

@@ -31,6 +31,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
         verdicts={handover.verdicts}
         blind={handover.blind}
         people={people.map(({ id, name }) => ({ id, name }))}
+        reworks={handover.reworks}
         steps={handover.steps}
         closed={job.handedOverAt !== undefined}
       />

@@ -1,8 +1,7 @@
 'use client'
 
-import clsx from 'clsx'
 import { useState } from 'react'
-import { type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
+import { type Handover, type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
 import type { StepName } from '@/core/offer'
 import type { Shape } from '@/core/vehicle'
@@ -15,6 +14,8 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
+import { EasilyMissed } from './easily-missed'
+import { Known } from './known-verdict'
 
 const JUDGE = { action: judgeItem, name: 'handover.judge-item', about: 'the final inspection' }
 const OWN = [JUDGE]
@@ -26,6 +27,8 @@ type Props = {
   verdicts: readonly Verdict[]
   blind: readonly string[]
   people: { id: string; name: string }[]
+  /** Places that are done again, with the steps it takes. */
+  reworks: Handover['reworks']
   steps: { id: string; title: StepName }[]
   closed: boolean
 }
@@ -34,20 +37,26 @@ type Props = {
 const CLEARED = [50, 70, 80, 90, 95, 100]
 
 /** The final inspection, panel by panel and at what is easily missed, by somebody who did not do the work. */
-export function Inspection({ jobId, shape, items, verdicts, blind, people, steps, closed }: Props) {
+export function Inspection({ jobId, shape, items, verdicts, blind, people, reworks, steps, closed }: Props) {
   const region = useRegion()
   const eyes = people.filter(({ id }) => !blind.includes(id))
   const [by, setBy] = useState<string | undefined>(eyes.length === 1 ? eyes[0]!.id : undefined)
   const [selected, setSelected] = useState(items[0]!.id)
   const [fault, setFault] = useState<{ note: string; sentTo: string }>()
+  /** Why a fault that was only written down is none. */
+  const [reason, setReason] = useState<string>()
   const [cleared, setCleared] = useState<number>()
   const { run, pending, refusal, errorAt, clear, notice } = useCarAction(OWN)
   const { open, passed, faults } = inspectionState(items, verdicts)
   const item = items.find(({ id }) => id === selected)!
   const known = verdicts.find((each) => each.item === selected)
+  const again = reworks[selected] ?? []
+  const isBeingDone = again.some(({ isDone }) => !isDone)
+  const asksWhy = known?.verdict === 'fault' && again.length === 0
   const choose = (id: string) => {
     setSelected(id)
     setFault(undefined)
+    setReason(undefined)
     setCleared(undefined)
     clear()
   }
@@ -58,7 +67,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
         jobId,
         item: selected,
         verdict,
-        note: verdict === 'fault' ? (fault?.note ?? '') : '',
+        note: (verdict === 'fault' ? fault?.note : reason) ?? '',
         ...(item.panel && cleared !== undefined ? { clearedPercent: cleared } : {}),
         ...(verdict === 'fault' && fault?.sentTo ? { sentTo: fault.sentTo } : {}),
         by: by ?? '',
@@ -104,34 +113,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
         </div>
       )}
       <BodyPlan shape={shape} panels={panels} faces={faces} selected={selected} onSelect={choose} />
-      <ul aria-label="Easily missed" className="mt-2 flex flex-wrap gap-2">
-        {items
-          .filter(({ panel }) => !panel)
-          .map(({ id }) => {
-            const verdict = verdicts.find((each) => each.item === id)?.verdict
-            return (
-              <li key={id}>
-                <button
-                  type="button"
-                  aria-pressed={id === selected}
-                  onClick={() => choose(id)}
-                  className={clsx(
-                    'min-h-11 rounded border-2 px-3 text-[15px]',
-                    verdict === 'good'
-                      ? 'border-fern bg-fern-soft'
-                      : verdict === 'fault'
-                        ? 'border-copper bg-copper-soft text-copper'
-                        : 'border-line bg-sheet',
-                    id === selected && 'outline-2 outline-ink',
-                  )}
-                >
-                  {inspectedPlace(region, id)}
-                  {verdict === 'good' ? ' ✓' : verdict === 'fault' ? ' ✗' : ''}
-                </button>
-              </li>
-            )
-          })}
-      </ul>
+      <EasilyMissed items={items} verdicts={verdicts} selected={selected} onChoose={choose} />
       {!closed && (
         <div className="mt-4 border-t border-line pt-4">
           <p className="font-head text-2xl font-semibold">
@@ -142,11 +124,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
               </span>
             )}
           </p>
-          {known && (
-            <p className={known.verdict === 'fault' ? 'text-copper' : 'text-ink-soft'}>
-              {known.verdict === 'fault' ? `At fault: ${known.note}.` : 'Was good.'}
-            </p>
-          )}
+          <Known verdict={known} again={again} />
           {item.panel && (
             <div className="mt-2">
               <Choice
@@ -155,6 +133,13 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
                 value={cleared}
                 onChange={setCleared}
               />
+            </div>
+          )}
+          {reason !== undefined && (
+            <div className="mt-3 max-w-xl">
+              <Field label="Why it is good now" {...errorAt('note')}>
+                <input className="field" value={reason} onChange={({ target }) => setReason(target.value)} />
+              </Field>
             </div>
           )}
           {fault && (
@@ -204,13 +189,20 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, steps
               </>
             ) : (
               <>
-                <Button className="min-h-14 px-10 text-lg" disabled={pending} onClick={() => say('good')}>
-                  Good
+                <Button
+                  className="min-h-14 px-10 text-lg"
+                  disabled={pending || isBeingDone}
+                  onClick={() => (asksWhy && reason === undefined ? setReason('') : say('good'))}
+                >
+                  {asksWhy ? 'Good after all' : 'Good'}
                 </Button>
                 <Button
                   look="outline"
                   className="min-h-14 px-7 text-lg"
-                  onClick={() => setFault({ note: '', sentTo: '' })}
+                  onClick={() => {
+                    setReason(undefined)
+                    setFault({ note: '', sentTo: '' })
+                  }}
                 >
                   Report a fault
                 </Button>

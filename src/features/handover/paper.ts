@@ -1,7 +1,7 @@
 import { careRulesFor } from '@/core/aftercare'
 import { isCoating } from '@/core/coating'
 import type { Handover } from '@/core/handover'
-import { isRework } from '@/core/handover'
+import { reworksIn } from '@/core/handover'
 import type { OperationId } from '@/core/ids'
 import { productName } from '@/core/job'
 import { partOfLayer } from '@/core/offer'
@@ -159,10 +159,13 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
   const operations = live?.plan.operations ?? []
   const partOf = (operation: OperationId) => {
-    const part = partOfLayer(operations.find(({ id }) => id === operation))
-    return part ? [words.part(part)] : []
+    const applied = operations.find(({ id }) => id === operation)
+    const part = partOfLayer(applied)
+    const title = applied?.title
+    const again = typeof title === 'object' && title.code === 'again' ? title.place : undefined
+    return [...(part ? [words.part(part)] : []), ...(again ? [words.again(placeName(region, again))] : [])]
   }
-  const reworks = operations.filter(({ id }) => isRework(id)).length
+  const reworks = reworksIn({ operations })
   const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
   const recipe = recipeLines(region, handover.agreement.summary)

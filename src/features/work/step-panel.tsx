@@ -93,6 +93,12 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           ]}
         />
       )}
+      {sheet?.found && (
+        <p className="mt-4 border-l-4 border-copper pl-4 text-lg leading-relaxed">
+          Sent back by {view.people.find(({ id }) => id === sheet.found?.by)?.name ?? 'the inspector'}:{' '}
+          {sheet.found.note}
+        </p>
+      )}
       {recipe && <p className="mt-4 text-lg leading-relaxed">{recipe}</p>}
       {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
       {operation.kind === 'look' && view.job.kind === 'visit' && (

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { Coat, CoatedPart } from '@/core/aftercare'
 import { sheetThen } from '@/core/coating'
+import { reworkOf } from '@/core/handover'
 import type { VehicleId } from '@/core/ids'
 import type { Shop } from '@/core/shop'
 import { readPlan } from '../quotes/agreement-store'
@@ -22,6 +23,7 @@ export async function loadCoats(db: Knex, shop: Shop, vehicleId: VehicleId): Pro
     const product = sheetThen(shop, row.product_id, row.ended_at)
     const operation = readPlan(row.plan).operations.find(({ id }) => id === row.operation_id)
     if (!product || !operation) return []
+    const rework = reworkOf(operation.id)
     const part: CoatedPart = operation.surface
       ? { kind: 'surface', surface: operation.surface }
       : { kind: 'paint', ...(operation.panels ? { panels: operation.panels } : {}) }
@@ -32,6 +34,7 @@ export async function loadCoats(db: Knex, shop: Shop, vehicleId: VehicleId): Pro
         lot: row.lot,
         endedAt: row.ended_at,
         part,
+        ...(rework === undefined ? {} : { rework }),
       },
     ]
   })

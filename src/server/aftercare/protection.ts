@@ -32,11 +32,11 @@ export const isTopper = ({ product }: Coat) => product.kind === 'topper'
 
 type Applied = { jobId: JobId; laidAt: Instant; layers: LaidProduct[]; homeOn?: LocalDay }
 
-/** The coats that lie on one part now: those of the last job that coated it. Earlier ones were polished off. */
+/** The coats that lie on one part now: those of the last job, and the last rework in it, that coated it. Earlier ones were polished off. */
 function lyingOn(coats: readonly Coat[]): Applied | undefined {
   const last = coats.at(-1)
   if (!last) return undefined
-  const own = coats.filter(({ jobId }) => jobId === last.jobId)
+  const own = coats.filter(({ jobId, rework }) => jobId === last.jobId && rework === last.rework)
   return {
     jobId: last.jobId,
     laidAt: last.endedAt,

@@ -248,6 +248,7 @@ export type InspectionsRow = {
   sent_to: OperationId | null
   by_person: PersonId
   at: string
+  found: string | null
 }
 
 type InspectionsIn = In<InspectionsRow, 'at', never>
@@ -788,7 +789,7 @@ declare module 'knex/types/tables' {
     >
     inspections: Knex.CompositeTableType<
       InspectionsRow,
-      Written<InspectionsIn, 'cleared_percent' | 'sent_to'>,
+      Written<InspectionsIn, 'cleared_percent' | 'sent_to' | 'found'>,
       Changed<InspectionsIn>
     >
     jobs: Knex.CompositeTableType<

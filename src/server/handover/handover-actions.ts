@@ -4,9 +4,18 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { cardOf } from '@/core/card'
-import { blindToIt, inspectionItems, isTorqueOpen, PAYMENT_WAYS, withRework } from '@/core/handover'
-import { toPersonId } from '@/core/ids'
+import { sheetThen } from '@/core/coating'
+import {
+  blindToIt,
+  inspectionItems,
+  isTorqueOpen,
+  PAYMENT_WAYS,
+  reworkFor,
+  withRework,
+} from '@/core/handover'
+import { type OperationId, toPersonId } from '@/core/ids'
 import { aJob, anOperation, id } from '@/core/inputs'
+import { progressAt } from '@/core/job'
 import { everyone } from '@/core/shop'
 import { plusMinutes } from '@/core/time'
 import { minorDigits } from '@/text/formats'
@@ -48,13 +57,28 @@ export const judgeItem = defineAction({
     if (entry.job.handedOverAt) return refuse('stale', ask('looks-kept'))
     const item = inspectionItems(entry.job.vehicle).find((each) => each.id === seen.item)
     if (!item) return refuse('gone', ask('no-such-place'))
+    const known = (await listVerdicts(trx, jobId)).find((each) => each.item === item.id)
+    if (known?.verdict === 'fault' && seen.verdict === 'good') {
+      const again = reworkFor(entry.live.plan, item.id)
+      const isOpen = again.some((step) => progressAt(entry.live!, step, at).kind !== 'done')
+      if (isOpen) return refuse('rule', ask('rework-open'))
+      if (again.length === 0 && seen.note === '') return refuse('input', ask('why-good'), 'note')
+    }
     const person = everyone(floor.shop.setup).find((each) => each.id === by)
     if (!person) return refuse('input', ask('who-looks'), 'by')
     if (blindToIt(entry.live.plan, entry.live.progress).has(by))
       return refuse('rule', ask('inspector-worked', { name: person.name }), 'by')
-    const changed = sentTo ? withRework(entry.live.plan, sentTo, item.id) : undefined
+    const { live } = entry
+    const isDone = (operation: OperationId) => live.progress[operation]?.kind === 'done'
+    const productOf = (product: string) => sheetThen(floor.shop, product, entry.agreement?.agreedAt ?? at)
+    const place = { place: item.id, ...(item.panel ? { panel: item.panel } : {}), isDone, productOf }
+    const changed = sentTo ? withRework(live.plan, sentTo, place) : undefined
     if (sentTo && !changed) return refuse('input', ask('step-to-redo'), 'sentTo')
-    await writeVerdicts(trx, jobId, [{ ...seen, by, at, ...(sentTo ? { sentTo } : {}) }])
+    const found =
+      seen.verdict === 'good' ? (known?.verdict === 'fault' ? known.note : known?.found) : undefined
+    await writeVerdicts(trx, jobId, [
+      { ...seen, by, at, ...(found ? { found } : {}), ...(sentTo ? { sentTo } : {}) },
+    ])
     if (changed) {
       await changePlan(trx, jobId, changed)
       await replan('fault-sent-back', [jobId])

@@ -8,8 +8,10 @@ import {
   inspectionItems,
   inspectionState,
   reachedClearing,
+  reworkFor,
   stepsToSendTo,
 } from '@/core/handover'
+import { progressAt } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { dayIn } from '@/core/time'
 import { panelsOfVehicle } from '@/core/vehicle'
@@ -45,6 +47,15 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     verdicts,
     inspection: inspectionState(items, verdicts),
     blind: [...blindToIt(live.plan, live.progress)],
+    reworks: Object.fromEntries(
+      items.flatMap(({ id }) => {
+        const again = reworkFor(live.plan, id).map((step) => ({
+          title: step.title,
+          isDone: progressAt(live, step, floor.now).kind === 'done',
+        }))
+        return again.length > 0 ? [[id, again]] : []
+      }),
+    ),
     steps: stepsToSendTo(live.plan).map(({ id, title }) => ({ id, title })),
     changes: beforeAfter(panelsOfVehicle(job.vehicle), survey.before, survey.after, ledger, survey.marked),
     ...(reached === undefined ? {} : { reached }),

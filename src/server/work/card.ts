@@ -5,6 +5,7 @@ import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { panelsOfVehicle, singleStagePanels } from '@/core/vehicle'
+import { listVerdicts } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
 import { listBottles } from '../stock/stock-store'
@@ -30,6 +31,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     singleStage: singleStagePanels(job.vehicle),
     air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
+    verdicts: await listVerdicts(db, job.id),
   })
   return {
     now,

@@ -32,6 +32,7 @@ export const handoverInGerman: HandoverWords = {
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, Charge ${lot}, ${moment}, von ${by}; Luft ${air}, ${humidity}, Blech ${panel}`,
   part: ({ at, of }) => `Teil ${at} von ${of}`,
+  again: (place) => `${place} noch einmal`,
   highSpot: {
     're-wet': (panel) => `${panel}: Ein Überstand der Beschichtung wurde geglättet.`,
     polished: (panel) => `${panel}: Ein Überstand der Beschichtung wurde abpoliert und neu beschichtet.`,

@@ -32,6 +32,7 @@ export const handoverInEnglish: HandoverWords = {
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, lot ${lot}, ${moment}, by ${by}; air ${air}, ${humidity}, panel ${panel}`,
   part: ({ at, of }) => `part ${at} of ${of}`,
+  again: (place) => `${place} again`,
   highSpot: {
     're-wet': (panel) => `${panel}: a high spot of the coating was levelled.`,
     polished: (panel) => `${panel}: a high spot of the coating was polished off and recoated.`,

@@ -181,6 +181,8 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
 
   // Final inspection, handover, payments
   'what-is-wrong': () => 'Say in a few words what is wrong.',
+  'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
+  'why-good': () => 'A fault was reported here and nothing was done again. Say why it is good now.',
   'no-agreed-work': () => 'There is no agreed work on this car. Reload the page.',
   'no-such-place': () => 'This car has no such place. Reload the page.',
   'step-to-redo': () => 'Choose the step it goes back to.',

@@ -32,6 +32,7 @@ export const handoverInFrench: HandoverWords = {
   layer: ({ number, product, lot, moment, by, air, humidity, panel }) =>
     `${number}. ${product}, lot ${lot}, ${moment}, par ${by} ; air ${air}, ${humidity}, tôle ${panel}`,
   part: ({ at, of }) => `partie ${at} sur ${of}`,
+  again: (place) => `${place}, de nouveau`,
   highSpot: {
     're-wet': (panel) => `${panel} : une surépaisseur de la protection a été égalisée.`,
     polished: (panel) => `${panel} : une surépaisseur a été polie, puis la protection réappliquée.`,

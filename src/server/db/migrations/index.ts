@@ -26,6 +26,7 @@ import { carAsItIs } from './0025-car-as-it-is'
 import { markedSpots } from './0026-marked-spots'
 import { panelConsents } from './0027-panel-consents'
 import { secondInspection } from './0028-second-inspection'
+import { whatWasFound } from './0029-what-was-found'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -58,5 +59,6 @@ export const MIGRATIONS: readonly Migration[] = [
   markedSpots,
   panelConsents,
   secondInspection,
+  whatWasFound,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,0 +1,134 @@
+import { describe, expect, test } from 'vitest'
+import setup from '../../../demo/setup.json'
+import { lifeMonthsOf } from '../aftercare'
+import { type OperationId, toJobId, toOperationId } from '../ids'
+import { machineRoles, makeOffer, planSchema, shareOfLayer } from '../offer'
+import { offerInput, product, template } from '../offer/offer.fixture'
+import { planningProblem, type ShopCalendar } from '../planning'
+import { checkSchedule, solve } from '../schedule'
+import { instantOrThrow } from '../time'
+import { panelsOf } from '../vehicle'
+import {
+  isRework,
+  REWORK_MINUTES,
+  type ReworkAt,
+  reworkFor,
+  reworksIn,
+  stepsToSendTo,
+  withRework,
+} from './rework'
+
+const { plan } = makeOffer(template('lantern'), offerInput())
+const panels = panelsOf('saloon')
+const bonnet = panels.find(({ id }) => id === 'bonnet')!
+const at = (place: string, more: Partial<ReworkAt> = {}): ReworkAt => {
+  const panel = panels.find(({ id }) => id === place)
+  return { place, ...(panel ? { panel } : {}), isDone: () => true, productOf: product, ...more }
+}
+const sentBack = (step: string, place = 'bonnet', more: Partial<ReworkAt> = {}) =>
+  withRework(plan, toOperationId(step), at(place, more))!
+const chain = (changed: typeof plan) => changed.operations.filter(({ id }) => isRework(id))
+const names = (changed: typeof plan) =>
+  chain(changed).map(({ title }) => (typeof title === 'object' && title.code === 'again' ? title.of : title))
+
+describe('a coated panel sent back', () => {
+  test('to the machine is polished there, wiped, and gets every layer and its hold anew', () => {
+    const changed = sentBack('refine')
+    expect(names(changed)).toEqual([
+      { code: 'refine' },
+      { code: 'wipe' },
+      { code: 'layer', layer: 1, product: 'Cladonia Base' },
+      { code: 'layer', layer: 2, product: 'Tern Top' },
+      { code: 'layer', layer: 3, product: 'Tern Top' },
+      { code: 'hold' },
+    ])
+    const [polish, ...others] = chain(changed)
+    expect(polish).toMatchObject({
+      kind: 'refine',
+      minutes: REWORK_MINUTES,
+      panels: ['bonnet'],
+      skill: 'correct',
+    })
+    for (const { kind, panels: own } of others) if (kind !== 'hold') expect(own).toEqual(['bonnet'])
+    expect(planSchema.safeParse(changed).success).toBe(true)
+  })
+  test('to a layer has that layer polished off by the step that finishes, never only wiped', () => {
+    const [polish] = chain(sentBack('layer-2'))
+    expect(polish).toMatchObject({ kind: 'polish', panels: ['bonnet'], skill: 'correct' })
+    expect(machineRoles(polish!)).toEqual(['single', 'refine'])
+    expect(chain(sentBack('layer-2')).filter(({ kind }) => kind === 'layer')).toHaveLength(3)
+  })
+  test('keeps the windows of its products and dries as long as they ask', () => {
+    const changed = sentBack('layer-1')
+    const link = (to: string) => changed.links.find((each) => each.to === to)!
+    expect(link('again-1-layer-2')).toMatchObject({ from: 'again-1-layer-1', min: 180, max: 720 })
+    expect(link('again-1-layer-1').max).toBe(120)
+    expect(link('again-1-dry')).toMatchObject({ from: 'again-1-layer-3', min: 0, max: 0 })
+    expect(changed.operations.find(({ id }) => id === 'again-1-dry')!.minutes).toBeGreaterThanOrEqual(720)
+  })
+  test('takes the millilitres of one panel, not of the car', () => {
+    const layer = chain(sentBack('layer-1')).find(({ kind }) => kind === 'layer')!
+    const share = shareOfLayer(layer, sentBack('layer-1').operations, panels)
+    expect(share).toBeCloseTo(bonnet.areaM2 / panels.reduce((sum, { areaM2 }) => sum + areaM2, 0))
+  })
+  test('stands before the last step, in its stay, and can be planned by every rule', () => {
+    const changed = sentBack('refine')
+    expect(changed.operations.at(-1)).toEqual(plan.operations.at(-1))
+    for (const { id } of chain(changed)) expect(changed.stays.at(-1)!.operations).toContain(id)
+    const now = instantOrThrow('2027-01-11T07:00:00Z')
+    const live = { id: toJobId('A'), arrive: now, weight: 1, plan: changed, progress: {}, published: [] }
+    const { problem } = planningProblem(setup as unknown as ShopCalendar, [live], { now })
+    const { schedule } = solve(problem, { seed: 1, steps: 0 })
+    expect(schedule.reasons).toEqual([])
+    expect(checkSchedule(problem, schedule)).toEqual([])
+    const ends = (id: string) => schedule.operations.find(({ operation }) => operation === id)!.end
+    const finish = schedule.operations.find(({ operation }) => operation === plan.operations.at(-1)!.id)!
+    expect(finish.start >= ends('again-1-dry')).toBe(true)
+  })
+  test('lies under as many layers as before, not under twice as many', () => {
+    const single = makeOffer(template('headland'), offerInput()).plan
+    const changed = withRework(single, toOperationId('layer-1'), at('bonnet'))!
+    const again = chain(changed).flatMap(({ kind, productId }) =>
+      kind === 'layer' ? [product(productId!)] : [],
+    )
+    expect(lifeMonthsOf(again)).toBe(lifeMonthsOf([product('ebb-single')]))
+  })
+})
+
+describe('what is not coated', () => {
+  test('before the coats are on, a panel is only polished again: they are still to come', () => {
+    const changed = sentBack('refine', 'bonnet', { isDone: (id: OperationId) => !id.startsWith('layer') })
+    expect(chain(changed)).toHaveLength(1)
+    expect(chain(changed)[0]).toMatchObject({ kind: 'refine', panels: ['bonnet'] })
+  })
+  test('a place that is only to be washed again is washed', () => {
+    const [wash, ...more] = chain(sentBack('wash', 'door-shuts'))
+    expect(wash).toMatchObject({ kind: 'wash', minutes: REWORK_MINUTES })
+    expect(more).toEqual([])
+  })
+  test('glass gets its own product and its hold', () => {
+    const { plan: full } = makeOffer(template('boathouse'), offerInput())
+    const changed = withRework(full, toOperationId('surface-glass'), at('glass'))!
+    expect(chain(changed)[0]).toMatchObject({ kind: 'surface', surface: 'glass', productId: 'rill-glass' })
+    expect(chain(changed).at(-1)!.kind).toBe('hold')
+  })
+})
+
+describe('sent back more than once', () => {
+  const twice = withRework(sentBack('cut', 'roof'), toOperationId('layer-1'), at('bonnet'))!
+  test('each is counted once, however many steps it has, and none can be sent back itself', () => {
+    expect(reworksIn(plan)).toBe(0)
+    expect(reworksIn(twice)).toBe(2)
+    expect(stepsToSendTo(twice)).toEqual(stepsToSendTo(plan))
+  })
+  test('the steps of a place are those of its last time', () => {
+    expect(reworkFor(twice, 'roof').every(({ id }) => id.startsWith('again-1'))).toBe(true)
+    const thrice = withRework(twice, toOperationId('refine'), at('roof'))!
+    expect(reworkFor(thrice, 'roof').every(({ id }) => id.startsWith('again-3'))).toBe(true)
+    expect(reworkFor(plan, 'roof')).toEqual([])
+  })
+  test('what is no step of somebody’s hands is none to send back to', () => {
+    expect(withRework(plan, toOperationId('dry'), at('roof'))).toBeUndefined()
+    expect(withRework(plan, toOperationId('nothing'), at('roof'))).toBeUndefined()
+  })
+})
