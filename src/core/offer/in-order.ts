@@ -35,10 +35,19 @@ const AT_THE_MACHINE: readonly PlannedOperation['kind'][] = [
   'finish',
 ]
 
+/** Film sets for a day before a coating goes over it (common practice). */
+const FILM_SETS_MINUTES = 24 * 60
+
+function driesFor({ extra, title }: PlannedOperation): number | undefined {
+  if (extra) return EXTRA[extra].dryMinutes
+  const isFilm = typeof title === 'object' && title.code === 'vendor' && title.trade === 'film'
+  return isFilm ? FILM_SETS_MINUTES : undefined
+}
+
 /** What has to dry, and the first work that goes over it. */
 function dryingLinks(operations: readonly PlannedOperation[]): JobLink[] {
   return operations.flatMap((from, at) => {
-    const min = from.extra && EXTRA[from.extra].dryMinutes
+    const min = driesFor(from)
     const over = operations.slice(at + 1).find(({ kind }) => AT_THE_MACHINE.includes(kind))
     return min && over ? [{ from: from.id, to: over.id, min }] : []
   })
@@ -55,18 +64,32 @@ function tightened(links: readonly JobLink[]): JobLink[] {
   return kept
 }
 
-/** Operations one after another: all up to the wash in the wash bay, all others in one studio. */
+const isRinseless = ({ title }: PlannedOperation) =>
+  typeof title === 'object' && title.code === 'rinseless-wash'
+
+/**
+ * Where the car stands: under a roof while others work on it before the wash; in the wash bay while it is wet; then in one studio to the
+ * end. What is washed without a hose is washed in the studio.
+ */
+function staysOf(operations: readonly PlannedOperation[]): JobPlan['stays'] {
+  const wash = operations.findIndex(({ kind }) => kind === 'wash')
+  const first = operations.findIndex(({ kind }) => kind !== 'vendor')
+  const dry = wash < 0 ? first : isRinseless(operations[wash]!) ? wash : wash + 1
+  const ids = operations.map(({ id }) => id)
+  return [
+    { id: 'first', kind: 'indoor', operations: ids.slice(0, first) },
+    { id: 'wet', kind: 'wash', operations: ids.slice(first, dry) },
+    { id: 'dry', kind: 'studio', operations: ids.slice(dry) },
+  ].filter((stay) => stay.operations.length > 0)
+}
+
+/** Operations one after another, each with what it asks of the one before it. */
 export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
   const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))
-  const ids = operations.map(({ id }) => id)
-  const dry = operations.findIndex(({ kind }) => kind === 'wash') + 1
   return {
     operations,
     links: tightened([...links, ...dryingLinks(operations)]),
-    stays: [
-      { id: 'wet', kind: 'wash', operations: ids.slice(0, dry) },
-      { id: 'dry', kind: 'studio', operations: ids.slice(dry) },
-    ],
+    stays: staysOf(operations),
   }
 }

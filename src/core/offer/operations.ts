@@ -10,7 +10,7 @@ import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
 import { paceKey } from './pace-key'
 import { type Skill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
-import type { Vendor, VendorStage } from './vendor'
+import type { Trade, Vendor, VendorStage } from './vendor'
 
 /** An all-in-one sets about 30 min before wipe-off (cp), where its own sheet says nothing else. */
 export const SET_MINUTES = 30
@@ -219,19 +219,27 @@ function preparation(
   lightly: boolean,
 ): PlannedOperation[] {
   const score = order.contamination ?? TYPICAL_CONTAMINATION
+  const called = vendorsAt(order, 'before-correction')
+  const isFirst = ({ vendorId }: PlannedOperation) =>
+    order.vendors?.some(({ id, trade }) => id === vendorId && BEFORE_THE_WASH.includes(trade)) ?? false
   return [
+    ...called.filter(isFirst),
     // A soft top and an engine bay are worked wet: what runs from them is washed off with the rest.
     ...extrasAt(work, order, 'wet'),
     order.rinseless
       ? work('wash', 'wash', { code: 'rinseless-wash' }, MINUTES.rinselessWash(areaM2, score), 'prep')
       : work('wash', 'wash', { code: 'wash' }, MINUTES.wash(areaM2, score), 'prep'),
-    ...vendorsAt(order, 'before-correction'),
     lightly
       ? work('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')
       : work('mask', 'mask', { code: 'mask' }, MINUTES.mask(), 'prep'),
     ...extrasAt(work, order, 'before'),
+    // Whoever refinishes the wheels needs them off.
+    ...called.filter((operation) => !isFirst(operation)),
   ]
 }
+
+/** Trades that leave dust, fingers and compound on a car, or take it away: it is washed after them (common practice). */
+const BEFORE_THE_WASH: readonly Trade[] = ['dents', 'paint', 'glass', 'upholstery']
 
 const extrasAt = (work: typeof attended, { extras = [] }: WorkOrder, stage: ExtraStage) =>
   extras

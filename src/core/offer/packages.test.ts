@@ -175,8 +175,34 @@ describe('vendors and other surfaces', () => {
     expect(at('vendor-oona-dents')).toBeLessThan(at('cut'))
     expect(offer.price.lines).toContainEqual(expect.objectContaining({ kind: 'vendor', cents: 24000 }))
   })
-  test('a washed car that waits for a vendor is not held to a day', () => {
-    expect(offer.plan.links.find(({ from }) => from === 'wash')?.max).toBeUndefined()
+  test('dents are drawn before the car is washed, under a roof and not in the wash bay; the work begins within a day of the wash', () => {
+    expect(at('vendor-oona-dents')).toBeLessThan(at('wash'))
+    expect(offer.plan.stays[0]).toEqual({ id: 'first', kind: 'indoor', operations: ['vendor-oona-dents'] })
+    expect(offer.plan.stays[1]).toEqual({ id: 'wet', kind: 'wash', operations: ['wash'] })
+    expect(offer.plan.links.find(({ from }) => from === 'wash')).toMatchObject({ to: 'mask', max: 1440 })
+  })
+  test('wheels are off before they are refinished', () => {
+    expect(at('extra-wheels-off')).toBeGreaterThan(0)
+    expect(at('extra-wheels-off')).toBeLessThan(at('vendor-tam-wheels'))
+    expect(at('vendor-tam-wheels')).toBeLessThan(at('cut'))
+  })
+  test('film sets for a day before anything goes over it', () => {
+    const film = vendors.find(({ trade }) => trade === 'film')!
+    const { plan } = makeOffer({ ...template('headland'), vendors: [film.id] }, offerInput({}, { vendors }))
+    expect(plan.links).toContainEqual({ from: `vendor-${film.id}`, to: 'wipe', min: 1440 })
+  })
+  test('what is washed without a hose waits for no wash bay; what is scrubbed wet still does', () => {
+    const rinseless = offerInput({}, { rinseless: true })
+    const stays = (extras: { key: 'engine-bay'; count: number }[]) =>
+      makeOffer(template('headland'), rinseless, { extras }).plan.stays.map(({ id, operations }) => [
+        id,
+        operations[0],
+      ])
+    expect(stays([])).toEqual([['dry', 'wash']])
+    expect(stays([{ key: 'engine-bay', count: 1 }])).toEqual([
+      ['wet', 'extra-engine-bay'],
+      ['dry', 'wash'],
+    ])
   })
   test('each surface has its own product and its own step, before the paint is coated', () => {
     for (const surface of ['glass', 'trim', 'wheels']) {

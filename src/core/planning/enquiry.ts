@@ -78,8 +78,10 @@ export function washedInside(plan: JobPlan): JobPlan {
   const outside = plan.stays.find(
     ({ kind, operations }) => kind === 'wash' && wash && operations.includes(wash.id),
   )
-  const home = plan.stays.find((stay) => stay !== outside)
-  if (!wash || !outside || !home) return plan
+  if (!wash || !outside) return plan
+  const next = plan.operations[plan.operations.indexOf(wash) + 1]
+  const home = plan.stays.find((stay) => stay !== outside && next && stay.operations.includes(next.id))
+  if (!home) return plan
   const rinseless = typeof wash.title === 'object' && wash.title.code === 'rinseless-wash'
   const inside = {
     ...wash,

@@ -13,7 +13,7 @@ import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { joinParts } from './parts'
-import { planningProblem, type ShopCalendar } from './shop-problem'
+import { planningProblem, ROOFED, type ShopCalendar } from './shop-problem'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const templates = setup.packages.map((template) => packageTemplateSchema.parse(template))
@@ -246,7 +246,7 @@ describe('the shop as a scheduling problem', () => {
     })
     test('fits into none: that is said before anything is promised', () => {
       const { reasons } = bays({ ...live('A', 'lantern'), size: { ...long, heightM: 3.1 } })
-      expect(reasons[0]).toMatchObject({ code: 'fits-nowhere', kind: 'studio' })
+      expect(reasons[0]).toMatchObject({ code: 'fits-nowhere', kind: ROOFED })
     })
     test('that stands in a bay already does fit into it, whatever was measured', () => {
       const job = live('A', 'lantern')
@@ -258,6 +258,45 @@ describe('the shop as a scheduling problem', () => {
       const begun = { [last.operation]: { kind: 'started' as const, at: MONDAY } }
       const there = bays({ ...job, published, progress: begun, size: long })
       expect(there.stands).toContain('loft-1')
+    })
+  })
+  describe('a bay for paint work without a roof', () => {
+    const open: ShopCalendar = {
+      ...shop,
+      places: shop.places.map((place) =>
+        place.id === 'loft-1' || place.id === 'loft-2' ? { ...place, kinds: ['studio'] } : place,
+      ),
+    }
+    const of = (jobs: LiveJob[], now = MONDAY) => {
+      const { problem } = planningProblem(open, jobs, { now })
+      const { schedule } = solve(problem, { seed: 1, steps: 0 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      return schedule
+    }
+    test('takes no car that is coated or kept dry in it', () => {
+      const { operations, reasons } = of(['A', 'B'].map((id) => live(id, 'lantern')))
+      expect(reasons).toEqual([])
+      expect(operations.filter(({ place }) => place === 'loft-1' || place === 'loft-2')).toEqual([])
+    })
+    test('that had one when work was done there breaks nobody’s plan: the car moves', () => {
+      const { placed } = planned([live('A', 'lantern')], MONDAY)
+      const published = placed.map((each) =>
+        each.place === 'wash' ? each : { ...each, place: toBayId('loft-1') },
+      )
+      const cut = published.find(({ operation }) => operation === 'cut')!
+      const done = published.filter(({ end }) => end <= cut.end)
+      const progress = Object.fromEntries(
+        done.map(({ operation, start, end, people }): [string, Progress] => [
+          operation,
+          { kind: 'done', from: start as Instant, to: end as Instant, by: people[0]! },
+        ]),
+      )
+      const { reasons, operations } = of(
+        [{ ...live('A', 'lantern'), published, progress }, live('B', 'headland')],
+        cut.end as Instant,
+      )
+      expect(reasons).toEqual([])
+      expect(operations.find(({ operation }) => operation === 'layer-1')!.place).toBe('loft-3')
     })
   })
   test('a new job moves nobody who was placed before', () => {

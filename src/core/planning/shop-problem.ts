@@ -1,7 +1,7 @@
 import { BLINDS, blindToIt } from '../handover/inspection'
 import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
-import type { PlannedOperation } from '../offer/job-plan'
+import type { JobPlan, PlannedOperation } from '../offer/job-plan'
 import {
   type Closed,
   nextOpen,
@@ -61,6 +61,21 @@ const judgedWork = ({ plan, progress }: LiveJob) => ({
   people: [...blindToIt(plan, progress)],
 })
 
+/** Paint work under a roof: where something is coated or dries, neither rain nor dew may fall on it. */
+export const ROOFED = 'studio-indoor'
+
+/** What kind of place a stay asks for: a bay for paint work has to have a roof where a coat is applied or kept in it. */
+function kindOf({ kind, operations }: JobPlan['stays'][number], plan: JobPlan): string {
+  const own = plan.operations.filter(({ id }) => operations.includes(id))
+  const isKeptDry = own.some((operation) => isCoat(operation) || operation.kind === 'hold')
+  return kind === 'studio' && isKeptDry ? ROOFED : kind
+}
+
+const withRoof = (place: ShopCalendar['places'][number]): ShopCalendar['places'][number] =>
+  place.kinds.includes('studio') && place.kinds.includes('indoor')
+    ? { ...place, kinds: [...place.kinds, ROOFED] }
+    : place
+
 class ProblemBuilder {
   private readonly busy = new Set<string>()
   readonly missed: MissedWindow[] = []
@@ -90,6 +105,7 @@ class ProblemBuilder {
         links: this.links(job, entries),
         stays: job.plan.stays.map((stay) => ({
           ...stay,
+          kind: kindOf(stay, job.plan),
           operations: stay.operations.flatMap((id) =>
             entries.get(id)!.operations.map((operation) => operation.id),
           ),
@@ -120,10 +136,14 @@ class ProblemBuilder {
     }
   }
 
+  /** Where an operation lies; nowhere in particular where that bay is not for such work, or not any more: then the car has to move. */
   private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
     if (this.options.forgetPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
-    return place === undefined ? {} : { place }
+    const stay = job.plan.stays.find(({ operations }) => operations.includes(operation))
+    const bay = this.shop.places.find(({ id }) => id === place)
+    if (!bay || !stay || !withRoof(bay).kinds.includes(kindOf(stay, job.plan))) return {}
+    return { place: bay.id }
   }
 
   private entry(job: LiveJob, operation: PlannedOperation, keepPublished: boolean): Entry {
@@ -284,6 +304,7 @@ export function planningProblem(
   const { closures: _, damp: __, ...calendar } = shop
   const problem: Problem = {
     ...calendar,
+    places: shop.places.map(withRoof),
     origin,
     jobs: built.map((job) => job.problem),
     fixed: built.flatMap(({ pins }) => pins),

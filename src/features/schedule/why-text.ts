@@ -10,7 +10,12 @@ import { duration, moment } from '@/text/formats'
 const GRID_MINUTES = 15
 
 export const SKILL_WORDS: Record<string, string> = { prep: 'prepare', correct: 'correct', coat: 'coat' }
-export const PLACE_WORDS: Record<string, string> = { wash: 'wash bay', studio: 'studio' }
+export const PLACE_WORDS: Record<string, string> = {
+  wash: 'wash bay',
+  indoor: 'bay under a roof',
+  studio: 'studio',
+  'studio-indoor': 'studio under a roof',
+}
 
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {

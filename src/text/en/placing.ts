@@ -26,6 +26,7 @@ const BAY: Readonly<Record<string, string>> = {
   wash: 'a wash bay',
   indoor: 'a bay under a roof',
   studio: 'a bay for paint work',
+  'studio-indoor': 'a bay for paint work under a roof',
 }
 const bayOf = (kind: string) => BAY[kind] ?? `a place of the kind “${kind}”`
 
