@@ -30,6 +30,13 @@ export type HandoverWords = {
   shortJob: Record<'visit' | 'repair', string>
   title: (packageName: string, job: number, day: string) => string
   noPolishing: string
+  /** A reading before and after; the fonts of a PDF have no arrow. */
+  change: (before: string, after: string) => string
+  /** Before it is done. */
+  planned: (process: string) => string
+  /** Readings after the work that lie no lower than before. */
+  noLoss: string
+  notFinished: string
   notMeasured: string
   passed: string
   cleared: (percent: string) => string
@@ -54,6 +61,8 @@ export type HandoverWords = {
   inspected: (people: string) => string
   reworked: (places: number) => string
   notInspected: string
+  /** Of a car that went home without one. */
+  neverInspected: string
   /** With the tax in it, where there is any. */
   agreed: (amount: string, tax: string | undefined) => string
   paid: (amount: string, way: string, day: string) => string

@@ -21,6 +21,13 @@ describe('what stands on a quote', () => {
     expect(said).toMatch(/Cleaned, not polished: .*roof/)
     expect(said).not.toMatch(/leave/i)
   })
+  test('names every extra and everybody called in, as the price has them', () => {
+    const said = workLines(DUBLIN, summary)
+    expect(said).toContain('Headlamp restoration × 2.')
+    expect(said).toContain('Dent removal by Oona Marsh.')
+    expect(said).toContain('Wheels off.')
+    expect(workLines(german, summary).join(' ')).toContain('durch Tam Rusk.')
+  })
   test('says how closely it is worked only where something is worked, in no workshop terms', () => {
     expect(workLines(DUBLIN, summary).at(-1)).toMatch(/checked twice under two lamps/)
     const nothing = summaryOf(

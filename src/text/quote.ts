@@ -103,8 +103,29 @@ export function workLines(region: Region, summary: Summary): string[] {
       ),
     ),
     ...(left.length > 0 && worked.length > 0 ? [words.cleanedOnly(named(left))] : []),
+    ...besideLines(region, summary),
     ...(worked.length > 0 ? [work.care[summary.care]] : []),
   ]
+}
+
+/** What is done beside the paint, and by whom else: every extra and everybody called in, as the price has them. */
+function besideLines(region: Region, { priceLines }: Summary): string[] {
+  return priceLines.flatMap((line) => {
+    if (line.kind === 'vendor')
+      return [`${quoteWords(region).by(tradeTitle(region, line.trade), line.name)}.`]
+    return line.kind === 'extra' ? [`${extraPieces(region, line)}.`] : []
+  })
+}
+
+/** An extra with its pieces, or how many there are. */
+function extraPieces(region: Region, line: Extract<PriceLine, { kind: 'extra' }>): string {
+  const extra = extraTitle(region, line.extra)
+  if (line.pieces)
+    return `${extra} (${list(
+      region,
+      line.pieces.map((id) => placeName(region, id)),
+    )})`
+  return line.count > 1 ? `${extra} × ${line.count}` : extra
 }
 
 /** What is applied to which surface. */
@@ -131,20 +152,7 @@ export function lineText(region: Region, line: PriceLine): string {
     case 'consumables':
       return words.consumables
     case 'extra':
-      return [
-        extraTitle(region, line.extra),
-        ...(line.pieces
-          ? [
-              ` (${list(
-                region,
-                line.pieces.map((id) => placeName(region, id)),
-              )})`,
-            ]
-          : line.count > 1
-            ? [` × ${line.count}`]
-            : []),
-        `, ${duration(region, line.minutes)}`,
-      ].join('')
+      return `${extraPieces(region, line)}, ${duration(region, line.minutes)}`
     case 'vendor':
       return words.by(tradeTitle(region, line.trade), line.name)
     case 'discount':

@@ -73,6 +73,42 @@ test('the sheet says what was done, who inspected it, what was applied and what 
   expect(paper.result.join(' ')).toContain('Under the inspection lamp about 80% of them are gone.')
 })
 
+test('before the work is done the sheet says so, and calls nothing done that is only planned', async () => {
+  const { floor, entry } = await entryOf('IM 903')
+  const handover = (await loadHandover(shop.db, floor, entry))!
+  const paper = handoverPaper(entry, handover, floor.shop, NOW)
+  expect(paper.result[0]).toBe('The work is not finished yet: this sheet shows how far it is.')
+  const polished = paper.panels.filter(({ process }) => process !== 'no polishing')
+  expect(polished.length).toBeGreaterThan(0)
+  for (const { process, taken } of polished) {
+    expect(process).toMatch(/^planned: /)
+    expect(taken).toBe('not measured')
+  }
+})
+
+test('paint that reads thicker after the work is not told as paint that was taken', async () => {
+  const { floor, entry } = await entryOf('IM 1154')
+  const handover = (await loadHandover(shop.db, floor, entry))!
+  const [change] = handover.changes
+  const read = (removedUm: number) => {
+    const ledger = { removedUm, uncertaintyUm: 0.9, source: 'measured' as const }
+    const paper = handoverPaper(entry, { ...handover, changes: [{ ...change!, ledger }] }, floor.shop, NOW)
+    return paper.panels[0]!.taken
+  }
+  expect(read(-50.4)).toBe('not measured')
+  expect(read(-0.6)).toBe('none measurable')
+  expect(read(2.1)).toBe('2.1 ± 0.9')
+})
+
+test('readings before and after are told without a sign the paper has no letter for', async () => {
+  const { floor, entry } = await entryOf('IM 1154')
+  const handover = (await loadHandover(shop.db, floor, entry))!
+  const [change] = handover.changes
+  const film = { before: 118, after: 116, removedUm: 2, uncertaintyUm: 0.6 }
+  const paper = handoverPaper(entry, { ...handover, changes: [{ ...change!, film }] }, floor.shop, NOW)
+  expect(paper.panels[0]!.film).toBe('118 to 116')
+})
+
 test('a car that nothing is agreed for has nothing to hand over', async () => {
   const { floor, entry } = await entryOf('IM 5012')
   expect(await loadHandover(shop.db, floor, entry)).toBeUndefined()

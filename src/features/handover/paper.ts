@@ -3,8 +3,8 @@ import { isCoating } from '@/core/coating'
 import type { Handover } from '@/core/handover'
 import { reworksIn } from '@/core/handover'
 import type { OperationId } from '@/core/ids'
-import { productName } from '@/core/job'
-import { partOfLayer } from '@/core/offer'
+import { productName, progressAt } from '@/core/job'
+import { machineRoles, type PlannedOperation, partOfLayer } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
 import { type Language, type Region, readIn } from '@/core/region'
 import { everyone, type Shop } from '@/core/shop'
@@ -79,19 +79,31 @@ function seenText(region: Region, verdict: Handover['verdicts'][number] | undefi
   ].join(', ')
 }
 
-function panelLines(region: Region, { agreement, changes, verdicts, card }: Handover): Cells[] {
+function panelLines(
+  region: Region,
+  { agreement, changes, verdicts, card }: Handover,
+  isWorked: boolean,
+): Cells[] {
   const words = handoverWords(region)
   const told = new Map(agreement.summary.panels.map((panel) => [panel.id, panel.process]))
   const changed = new Map(card.processes.map(({ panel, process }) => [panel, process]))
   return changes.map(({ panel, film, gloss, ledger }) => {
     const process = changed.get(panel.id) ?? told.get(panel.id) ?? 'leave'
     const depth = (um: number, decimals = 0) => figure(region, 'depth', um, decimals)
+    const name =
+      process === 'leave' ? words.noPolishing : methodName(region, process, agreement.summary.works)
     return {
       name: placeTitle(region, panel.id),
-      process: process === 'leave' ? words.noPolishing : methodName(region, process, agreement.summary.works),
-      film: film ? `${depth(film.before)} → ${depth(film.after)}` : words.notMeasured,
-      taken: ledger ? `${depth(ledger.removedUm, 1)} ± ${depth(ledger.uncertaintyUm, 1)}` : words.notMeasured,
-      gloss: gloss ? `${gloss.before.toFixed(0)} → ${gloss.after.toFixed(0)}` : '',
+      process: process === 'leave' || isWorked ? name : words.planned(name),
+      film: film ? words.change(depth(film.before), depth(film.after)) : words.notMeasured,
+      // Paint does not grow: what reads thicker by more than its error was read elsewhere, and by less is no loss at all.
+      taken:
+        !isWorked || !ledger || ledger.removedUm < -2 * ledger.uncertaintyUm
+          ? words.notMeasured
+          : ledger.removedUm < 0
+            ? words.noLoss
+            : `${depth(ledger.removedUm, 1)} ± ${depth(ledger.uncertaintyUm, 1)}`,
+      gloss: gloss ? words.change(gloss.before.toFixed(0), gloss.after.toFixed(0)) : '',
       seen: seenText(
         region,
         verdicts.find(({ item }) => item === panel.id),
@@ -165,6 +177,10 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     const again = typeof title === 'object' && title.code === 'again' ? title.place : undefined
     return [...(part ? [words.part(part)] : []), ...(again ? [words.again(placeName(region, again))] : [])]
   }
+  const isOver = (operation: PlannedOperation) =>
+    live !== undefined && progressAt(live, operation, now).kind === 'done'
+  const isFinished = operations.every(isOver)
+  const isWorked = operations.every((operation) => machineRoles(operation).length === 0 || isOver(operation))
   const reworks = reworksIn({ operations })
   const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
@@ -186,9 +202,9 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     plate: vehicle.plate,
     vehicle: `${vehicle.make} ${vehicle.model}${vehicle.year ? ` ${vehicle.year}` : ''}, ${vehicle.colour.toLowerCase()}`,
     forCustomer: quoteWords(region).forCustomer(job.customer.name),
-    result: resultLines(region, handover),
+    result: [...(isFinished ? [] : [words.notFinished]), ...resultLines(region, handover)],
     stays: staysLines(region, handover),
-    panels: panelLines(region, handover),
+    panels: panelLines(region, handover, isWorked),
     layers: handover.care.layers.map((layer, index) =>
       words.layer({
         number: index + 1,
@@ -219,7 +235,9 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
       ? [words.inspected(list(region, inspectors)), ...(reworks > 0 ? [words.reworked(reworks)] : [])].join(
           ' ',
         )
-      : words.notInspected,
+      : job.handedOverAt
+        ? words.neverInspected
+        : words.notInspected,
     money: moneyLines(region, handover),
     cautions: [
       ...(operations.some(({ extra }) => extra === 'wheels-off') ? [words.wheels] : []),

@@ -22,6 +22,10 @@ export const handoverInGerman: HandoverWords = {
   shortJob: { visit: 'Pflegetermin', repair: 'Ausbesserung der Beschichtung' },
   title: (packageName, job, day) => `${packageName}, Auftrag ${job}, ${day}`,
   noPolishing: 'nicht poliert',
+  planned: (process) => `geplant: ${process}`,
+  change: (before, after) => `${before} auf ${after}`,
+  noLoss: 'nichts messbar',
+  notFinished: 'Die Arbeit ist noch nicht fertig: Dieses Blatt zeigt den heutigen Stand.',
   notMeasured: 'nicht gemessen',
   passed: 'in Ordnung',
   cleared: (percent) => `${percent} der Spuren entfernt`,
@@ -43,6 +47,7 @@ export const handoverInGerman: HandoverWords = {
     places === 1
       ? 'Eine Stelle wurde zuvor nachgearbeitet.'
       : `${places} Stellen wurden zuvor nachgearbeitet.`,
+  neverInspected: 'Es wurde keine Endkontrolle festgehalten.',
   notInspected: 'Noch nicht abgeschlossen.',
   agreed: (amount, tax) => `Gesamtpreis: ${amount}${tax ? `, inklusive ${tax}` : ''}`.replace(/\.?$/, '.'),
   paid: (amount, way, day) => `Bezahlt ${amount} ${way}, ${day}`,

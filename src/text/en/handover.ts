@@ -22,6 +22,10 @@ export const handoverInEnglish: HandoverWords = {
   shortJob: { visit: 'Care visit', repair: 'Coating repair' },
   title: (packageName, job, day) => `${packageName}, job ${job}, ${day}`,
   noPolishing: 'no polishing',
+  planned: (process) => `planned: ${process}`,
+  change: (before, after) => `${before} to ${after}`,
+  noLoss: 'none measurable',
+  notFinished: 'The work is not finished yet: this sheet shows how far it is.',
   notMeasured: 'not measured',
   passed: 'passed',
   cleared: (percent) => `${percent} of the marks removed`,
@@ -41,6 +45,7 @@ export const handoverInEnglish: HandoverWords = {
     `Checked panel by panel by ${people}, who did not work on this paint: no faults found.`,
   reworked: (places) =>
     places === 1 ? 'One area was reworked first.' : `${places} areas were reworked first.`,
+  neverInspected: 'No final inspection was written down.',
   notInspected: 'Not finished yet.',
   agreed: (amount, tax) => `Total: ${amount}${tax ? `, including ${tax}` : ''}.`,
   paid: (amount, way, day) => `Paid ${amount} by ${way}, ${day}`,

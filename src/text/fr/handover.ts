@@ -22,6 +22,10 @@ export const handoverInFrench: HandoverWords = {
   shortJob: { visit: 'Visite d’entretien', repair: 'Retouche du revêtement' },
   title: (packageName, job, day) => `${packageName}, dossier ${job}, ${day}`,
   noPolishing: 'sans polissage',
+  planned: (process) => `prévu : ${process}`,
+  change: (before, after) => `${before} puis ${after}`,
+  noLoss: 'rien de mesurable',
+  notFinished: 'Le travail n’est pas terminé : cette fiche montre où il en est.',
   notMeasured: 'non mesuré',
   passed: 'conforme',
   cleared: (percent) => `${percent} des marques supprimées`,
@@ -41,6 +45,7 @@ export const handoverInFrench: HandoverWords = {
     `Contrôlé élément par élément par ${people}, qui n’a pas travaillé sur cette peinture : aucun défaut relevé.`,
   reworked: (places) =>
     places === 1 ? 'Une zone a d’abord été reprise.' : `${places} zones ont d’abord été reprises.`,
+  neverInspected: 'Aucun contrôle final n’a été noté.',
   notInspected: 'Pas encore terminé.',
   agreed: (amount, tax) => `Total : ${amount}${tax ? `, ${tax} comprise` : ''}.`,
   paid: (amount, way, day) => `Réglé ${amount} ${way}, ${day}`,
