@@ -136,7 +136,7 @@ test('work by somebody who cannot do it, or at night, is refused with the reason
   await inHand(page).getByLabel('By whom').selectOption('Senan')
   await expect(inHand(page)).toContainText('Senan does not coat here.')
   await inHand(page).getByLabel('Where').selectOption('Wash bay')
-  await expect(inHand(page)).toContainText('cannot be done in Wash bay: it needs a studio.')
+  await expect(inHand(page)).toContainText('cannot be done in Wash bay: it needs a studio under a roof.')
 })
 
 test.describe('with fingers on the tablet', () => {

@@ -107,6 +107,7 @@ export type AskFacts = {
   'quote-answered': { kind: 'accepted' | 'declined' }
   'inspector-worked': { name: string }
   'fault-found': { note: string }
+  'money-open': { cents: number }
   'text-fact-missing': { fact: string }
   'vehicle-known': { plate: string }
 }

@@ -8,6 +8,7 @@ export {
   inspectionItems,
   inspectionState,
   judgesOfOwnWork,
+  openHighSpots,
   reachedClearing,
   type Verdict,
 } from './inspection'
@@ -22,4 +23,5 @@ export {
   stepsToSendTo,
   withRework,
 } from './rework'
+export { takeBackUntil } from './take-back'
 export { isTorqueOpen } from './torque'

@@ -1,3 +1,4 @@
+import type { CardState } from '../card'
 import type { OperationId, PersonId } from '../ids'
 import type { JobPlan, PlannedOperation } from '../offer'
 import { panelWeight } from '../survey'
@@ -47,6 +48,10 @@ export function inspectionState(
   const faults = verdicts.filter(({ verdict }) => verdict === 'fault')
   return { open, faults, passed: open.length === 0 && faults.length === 0 }
 }
+
+/** High spots nobody has levelled or polished off yet. */
+export const openHighSpots = ({ work }: Pick<CardState, 'work'>): number =>
+  Object.values(work).reduce((sum, { highSpots }) => sum + highSpots.filter(({ gone }) => !gone).length, 0)
 
 /** Work by which somebody has become blind to its faults. */
 export const BLINDS: ReadonlySet<PlannedOperation['kind']> = new Set([

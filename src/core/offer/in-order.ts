@@ -1,6 +1,7 @@
 import type { Product } from '../coating'
 import { EXTRA } from './extras'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
+import type { Trade } from './vendor'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
 
@@ -38,10 +39,9 @@ const AT_THE_MACHINE: readonly PlannedOperation['kind'][] = [
 /** Film sets for a day before a coating goes over it (common practice). */
 const FILM_SETS_MINUTES = 24 * 60
 
-function driesFor({ extra, title }: PlannedOperation): number | undefined {
-  if (extra) return EXTRA[extra].dryMinutes
-  const isFilm = typeof title === 'object' && title.code === 'vendor' && title.trade === 'film'
-  return isFilm ? FILM_SETS_MINUTES : undefined
+function driesFor(operation: PlannedOperation): number | undefined {
+  if (operation.extra) return EXTRA[operation.extra].dryMinutes
+  return isTrade(operation, 'film') ? FILM_SETS_MINUTES : undefined
 }
 
 /** What has to dry, and the first work that goes over it. */
@@ -83,13 +83,39 @@ function staysOf(operations: readonly PlannedOperation[]): JobPlan['stays'] {
   ].filter((stay) => stay.operations.length > 0)
 }
 
-/** Operations one after another, each with what it asks of the one before it. */
+const isTrade = ({ title }: PlannedOperation, trade: Trade) =>
+  typeof title === 'object' && title.code === 'vendor' && title.trade === trade
+
+/**
+ * What others do while the work goes on, with the step it follows and the one it must be done before: wheels are refinished off the car, and
+ * are back before anything is coated near their dust.
+ */
+function besideOf(operations: readonly PlannedOperation[]): Map<PlannedOperation, JobLink[]> {
+  const off = operations.find(({ extra }) => extra === 'wheels-off')
+  const coated = operations.find(({ id, kind }) => kind === 'surface' || kind === 'layer' || id === 'wipe')
+  const before = coated ?? operations.at(-1)
+  const wheels = operations.filter((operation) => isTrade(operation, 'wheels'))
+  if (!off || !before) return new Map()
+  return new Map(
+    wheels.map((operation) => [
+      operation,
+      [
+        { from: off.id, to: operation.id, min: 0 },
+        { from: operation.id, to: before.id, min: 0 },
+      ],
+    ]),
+  )
+}
+
+/** Operations one after another, each with what it asks of the one before it; what runs beside them is tied to two of them only. */
 export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
-  const links = operations.slice(1).map((to, index) => linkBetween(operations[index]!, to, products))
+  const beside = besideOf(operations)
+  const chain = operations.filter((operation) => !beside.has(operation))
+  const links = chain.slice(1).map((to, index) => linkBetween(chain[index]!, to, products))
   return {
     operations,
-    links: tightened([...links, ...dryingLinks(operations)]),
+    links: tightened([...links, ...[...beside.values()].flat(), ...dryingLinks(operations)]),
     stays: staysOf(operations),
   }
 }

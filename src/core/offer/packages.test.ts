@@ -184,7 +184,12 @@ describe('vendors and other surfaces', () => {
   test('wheels are off before they are refinished', () => {
     expect(at('extra-wheels-off')).toBeGreaterThan(0)
     expect(at('extra-wheels-off')).toBeLessThan(at('vendor-tam-wheels'))
-    expect(at('vendor-tam-wheels')).toBeLessThan(at('cut'))
+    expect(offer.plan.links).toContainEqual({ from: 'extra-wheels-off', to: 'vendor-tam-wheels', min: 0 })
+  })
+  test('paint work goes on while they are refinished, and waits for them where dust would settle on a coat', () => {
+    const after = offer.plan.links.filter(({ from }) => from === 'vendor-tam-wheels').map(({ to }) => to)
+    expect(after).toEqual(['surface-glass'])
+    expect(offer.plan.links.some(({ from, to }) => from === 'extra-wheels-off' && to === 'cut')).toBe(true)
   })
   test('film sets for a day before anything goes over it', () => {
     const film = vendors.find(({ trade }) => trade === 'film')!

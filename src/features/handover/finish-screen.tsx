@@ -1,11 +1,11 @@
 import type { Handover } from '@/core/handover'
-import { isTorqueOpen } from '@/core/handover'
+import { isTorqueOpen, openHighSpots, takeBackUntil } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { staffPanel } from '@/text/en/staff-panels'
 import { figure, moment, percent, unitSign } from '@/text/formats'
-import { HandOverButton } from '../care/hand-over-button'
+import { HandOverButton, TakeBackButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
 import { SheetLinks } from './sheet-links'
@@ -19,9 +19,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { region } = setup
   const { inspection, agreement, reached } = handover
   const { people } = setup
-  const openSpots = Object.values(handover.card.work).flatMap(({ highSpots }) =>
-    highSpots.filter(({ gone }) => !gone),
-  ).length
+  const openSpots = openHighSpots(handover.card)
   return (
     <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
       <Inspection
@@ -120,7 +118,10 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
               <HandOverButton jobId={job.id} />
             </>
           ) : job.handedOverAt ? (
-            <p className="text-ink-soft">Handed over {moment(setup.region, job.handedOverAt, now)}.</p>
+            <>
+              <p className="text-ink-soft">Handed over {moment(setup.region, job.handedOverAt, now)}.</p>
+              {now <= takeBackUntil(job.handedOverAt) && <TakeBackButton jobId={job.id} />}
+            </>
           ) : (
             <p className="text-ink-soft">Not every step is done yet.</p>
           )}

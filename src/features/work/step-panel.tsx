@@ -16,7 +16,6 @@ import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
 import { CoatPanels } from './coat-panels'
-import { MachineRecipes } from './machine-recipes'
 import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
@@ -24,6 +23,7 @@ import type { Card, StepProps } from './use-card'
 
 // The way a wash is done is read once, by whoever washes.
 const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
+const MachineRecipes = later(() => import('./machine-recipes').then(({ MachineRecipes: recipes }) => recipes))
 const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 

@@ -165,6 +165,14 @@ export async function handOver(db: Knex, job: Job, removals: readonly Removal[],
   })
 }
 
+/** A car that was not handed over after all: what was written into the ledger at that moment goes with it. */
+export async function takeBack(db: Knex, { id, handedOverAt }: Job): Promise<void> {
+  await db.transaction(async (trx) => {
+    await trx('removals').where({ job_id: id, written_at: handedOverAt }).delete()
+    await trx('jobs').where({ id }).update({ handed_over_at: null })
+  })
+}
+
 /** Keeps what was told at a visit: the odometer with the visit, how the car lives with the vehicle. */
 export async function writeLife(
   trx: Knex,

@@ -15,8 +15,8 @@ import {
 import { dayIn, type Instant } from '@/core/time'
 import type { Hardness } from '@/core/vehicle'
 import { refreshCareDates } from '../aftercare/care-dates'
-import { handOver } from '../floor/job-store'
-import { keepLesson } from '../learning/lesson-store'
+import { handOver, takeBack } from '../floor/job-store'
+import { dropLesson, keepLesson } from '../learning/lesson-store'
 import { findAgreement } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { loadSurvey } from '../survey/survey-store'
@@ -99,4 +99,11 @@ export async function handOverJob(db: Knex, job: Job, timezone: string, at: Inst
   const shop = await loadShop(db)
   await refreshCareDates(db, shop, job.vehicle.id, at)
   await keepLesson(db, shop, job.id)
+}
+
+/** The same undone: what was entered into the ledger with it, the lesson it was, and the dates of the weeks ahead. */
+export async function takeBackJob(db: Knex, job: Job, at: Instant): Promise<void> {
+  await takeBack(db, job)
+  await dropLesson(db, job.id)
+  await refreshCareDates(db, await loadShop(db), job.vehicle.id, at)
 }

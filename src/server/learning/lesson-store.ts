@@ -158,6 +158,11 @@ export async function keepLesson(db: Knex, shop: Shop, jobId: JobId): Promise<vo
     .merge()
 }
 
+/** Of a car that has not gone home after all. */
+export async function dropLesson(db: Knex, jobId: JobId): Promise<void> {
+  await db('lessons').where({ job_id: jobId }).delete()
+}
+
 /** Lessons of the jobs that went home between two days, the oldest first. They were written by this program and are read as such. */
 export async function loadLessons(db: Knex, from: LocalDay, to: LocalDay): Promise<Lesson[]> {
   const rows: { lesson: string }[] = await db('lessons')

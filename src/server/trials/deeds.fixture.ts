@@ -231,7 +231,9 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     ...(await visitDeeds(db, now, [gone, ready])),
     action('read', 'work.read-refused', { id: key('refused') }),
     action('take-in', 'intake.take-in', TAKEN_IN),
-    action('home', 'handover.hand-over', { jobId: ready.id }),
+    action('home', 'handover.hand-over', { jobId: ready.id, owing: true }),
+    action('taken-back', 'handover.take-back', { jobId: ready.id }),
+    action('home-again', 'handover.hand-over', { jobId: ready.id, owing: true }),
     action('pay-again', 'handover.record-payment', {
       jobId: car.job.id,
       euros: 12.5,

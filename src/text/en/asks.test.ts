@@ -55,6 +55,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'quote-answered': { kind: 'declined' },
   'inspector-worked': { name: 'Oran' },
   'fault-found': { note: 'a high spot' },
+  'money-open': { cents: 48_050 },
   'text-fact-missing': { fact: 'page' },
   'vehicle-known': { plate: 'IM 1' },
 }

@@ -1,6 +1,6 @@
 import { type AskedThing, type AskFacts, readAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
-import { figure, measured, number, percent, timeText } from '../formats'
+import { figure, measured, money, number, percent, timeText } from '../formats'
 import { faultText } from './contract'
 import { amount, PLAIN } from './plain-asks'
 import { staffPanel } from './staff-panels'
@@ -126,6 +126,8 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'inspector-worked': ({ name }) => `${name} worked on this paint. Somebody else has to inspect it.`,
   'fault-found': ({ note }) =>
     `The final inspection found a fault: ${note}. Put it right, then inspect again.`,
+  'money-open': ({ cents }, region) =>
+    `Still to be paid: ${money(region, cents)}. Hand over all the same only if that is agreed.`,
   'text-fact-missing': ({ fact }) =>
     `The text for this occasion asks for {${fact}}, which this car does not have. Change it under Texts.`,
   'vehicle-known': ({ plate }) =>

@@ -182,6 +182,10 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   // Final inspection, handover, payments
   'what-is-wrong': () => 'Say in a few words what is wrong.',
   'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
+  'high-spot-open': () => 'A high spot is still open. Level it or polish it off, and say so on the job card.',
+  'not-handed-over': () => 'This car is not handed over. Reload to see it.',
+  'handed-over-too-long': () =>
+    'That can be taken back for ten minutes only. Check the car in again if it came back.',
   'why-good': () => 'A fault was reported here and nothing was done again. Say why it is good now.',
   'no-agreed-work': () => 'There is no agreed work on this car. Reload the page.',
   'no-such-place': () => 'This car has no such place. Reload the page.',
