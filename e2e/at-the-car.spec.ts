@@ -374,12 +374,12 @@ test('one car from tape-up to handover, with all that can come in between', asyn
     await page.getByRole('button', { name: 'Mark as handed over' }).click()
     await expect(page.getByText('Still to be paid: €1,472.45.')).toBeVisible()
     await page.getByRole('button', { name: 'Hand over all the same' }).click()
-    await expect(page.getByText('Handed over')).toBeVisible()
+    await expect(page.getByText('Handed over 09:00.')).toBeVisible()
     // The wrong car was tapped: it is taken back, and goes home once more.
     await page.getByRole('button', { name: 'Not handed over after all' }).click()
     await page.getByRole('button', { name: 'Mark as handed over' }).click()
     await page.getByRole('button', { name: 'Hand over all the same' }).click()
-    await expect(page.getByText('Handed over')).toBeVisible()
+    await expect(page.getByText('Handed over 09:00.')).toBeVisible()
   })
 })
 
