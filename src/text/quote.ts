@@ -15,6 +15,7 @@ import { dayIn, type Instant, plusMinutes } from '@/core/time'
 import { quoteInGerman } from './de/quote'
 import { quoteInEnglish } from './en/quote'
 import { expectationText } from './expectation'
+import { extraPieces } from './extra-pieces'
 import { clock, duration, list, measured, money, paperDay, percent } from './formats'
 import { quoteInFrench } from './fr/quote'
 import { placeName } from './panels'
@@ -115,17 +116,6 @@ function besideLines(region: Region, { priceLines }: Summary): string[] {
       return [`${quoteWords(region).by(tradeTitle(region, line.trade), line.name)}.`]
     return line.kind === 'extra' ? [`${extraPieces(region, line)}.`] : []
   })
-}
-
-/** An extra with its pieces, or how many there are. */
-function extraPieces(region: Region, line: Extract<PriceLine, { kind: 'extra' }>): string {
-  const extra = extraTitle(region, line.extra)
-  if (line.pieces)
-    return `${extra} (${list(
-      region,
-      line.pieces.map((id) => placeName(region, id)),
-    )})`
-  return line.count > 1 ? `${extra} × ${line.count}` : extra
 }
 
 /** What is applied to which surface. */

@@ -13,7 +13,8 @@ import { type Defect, judge } from '../survey'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { joinParts } from './parts'
-import { planningProblem, ROOFED, type ShopCalendar } from './shop-problem'
+import { ROOFED } from './roof'
+import { planningProblem, type ShopCalendar } from './shop-problem'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
 const templates = setup.packages.map((template) => packageTemplateSchema.parse(template))

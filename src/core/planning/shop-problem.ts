@@ -1,7 +1,7 @@
 import { BLINDS, blindToIt } from '../handover/inspection'
 import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
-import type { JobPlan, PlannedOperation } from '../offer/job-plan'
+import type { PlannedOperation } from '../offer/job-plan'
 import {
   type Closed,
   nextOpen,
@@ -14,6 +14,7 @@ import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, 
 import { type BayRoom, fitsIn } from '../vehicle'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { toSchedule, unattended } from './file-operations'
+import { kindOf, withRoof } from './roof'
 
 /** A bay in which no car may stand for a while. */
 export type Closure = { id: string; place: BayId; from: Instant; until: Instant }
@@ -60,21 +61,6 @@ const judgedWork = ({ plan, progress }: LiveJob) => ({
   operations: plan.operations.filter(({ kind }) => BLINDS.has(kind)).map(({ id }) => id),
   people: [...blindToIt(plan, progress)],
 })
-
-/** Paint work under a roof: where something is coated or dries, neither rain nor dew may fall on it. */
-export const ROOFED = 'studio-indoor'
-
-/** What kind of place a stay asks for: a bay for paint work has to have a roof where a coat is applied or kept in it. */
-function kindOf({ kind, operations }: JobPlan['stays'][number], plan: JobPlan): string {
-  const own = plan.operations.filter(({ id }) => operations.includes(id))
-  const isKeptDry = own.some((operation) => isCoat(operation) || operation.kind === 'hold')
-  return kind === 'studio' && isKeptDry ? ROOFED : kind
-}
-
-const withRoof = (place: ShopCalendar['places'][number]): ShopCalendar['places'][number] =>
-  place.kinds.includes('studio') && place.kinds.includes('indoor')
-    ? { ...place, kinds: [...place.kinds, ROOFED] }
-    : place
 
 class ProblemBuilder {
   private readonly busy = new Set<string>()
