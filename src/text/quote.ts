@@ -21,7 +21,7 @@ import { quoteInFrench } from './fr/quote'
 import { placeName } from './panels'
 import { RECIPES_HEADING, recipeLines } from './recipes'
 import { title } from './title'
-import { extraTitle, methodName, surfaceTitle, tradeTitle, workWords } from './work'
+import { methodName, surfaceTitle, tradeTitle, workWords } from './work'
 
 /** A quote in the customer’s language: every line of it, for the screen and for the PDF alike, as it is kept. */
 

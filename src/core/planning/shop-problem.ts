@@ -128,8 +128,7 @@ class ProblemBuilder {
     const place = job.published.find((placed) => placed.operation === operation)?.place
     const stay = job.plan.stays.find(({ operations }) => operations.includes(operation))
     const bay = this.shop.places.find(({ id }) => id === place)
-    if (!bay || !stay || !withRoof(bay).kinds.includes(kindOf(stay, job.plan))) return {}
-    return { place: bay.id }
+    return bay && stay && withRoof(bay).kinds.includes(kindOf(stay, job.plan)) ? { place: bay.id } : {}
   }
 
   private entry(job: LiveJob, operation: PlannedOperation, keepPublished: boolean): Entry {
