@@ -234,7 +234,7 @@ test('one car goes through the whole shop', async ({ page }) => {
     await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
     await page.getByRole('link', { name: 'Care', exact: true }).click()
     await page.getByRole('button', { name: 'Mark as handed over' }).click()
-    await page.getByRole('button', { name: 'Hand over all the same' }).click()
+    await page.getByRole('button', { name: 'Hand over anyway' }).click()
     await expect(page.getByText('Handed over')).toBeVisible()
   })
 

@@ -102,7 +102,7 @@ test('an extra names its pieces, spot work keeps to the budget, and whom a car a
   await expect(page.getByText('Spot work softens the deepest mark on the tailgate')).toBeVisible()
   await expect(page.getByText('Kerbed or corroded: right rear wheel')).toBeVisible()
   await page.getByLabel(/^Wheel refinishing: /).check()
-  await expect(page.getByText('Wheel refinishing by Tam Rusk')).toBeVisible()
+  await expect(page.getByRole('cell', { name: 'Wheel refinishing by Tam Rusk' })).toBeVisible()
   await page.getByRole('button', { name: /^Write version 1/ }).click()
   await expect(page.getByText(/^Quote 1, /)).toBeVisible()
   await expect(page.getByText('Spot work (tailgate), 45 min')).toBeVisible()

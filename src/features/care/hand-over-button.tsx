@@ -21,7 +21,7 @@ export function HandOverButton({ jobId }: { jobId: JobId }) {
         </p>
       )}
       <Button disabled={pending} onClick={() => run(HAND_OVER, { jobId, ...(asks ? { owing: true } : {}) })}>
-        {asks ? 'Hand over all the same' : 'Mark as handed over'}
+        {asks ? 'Hand over anyway' : 'Mark as handed over'}
       </Button>
       {notice && <p role="status">{notice}</p>}
     </>

@@ -127,7 +127,7 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'fault-found': ({ note }) =>
     `The final inspection found a fault: ${note}. Put it right, then inspect again.`,
   'money-open': ({ cents }, region) =>
-    `Still to be paid: ${money(region, cents)}. Hand over all the same only if that is agreed.`,
+    `Still to be paid: ${money(region, cents)}. Hand over anyway only if that is agreed.`,
   'text-fact-missing': ({ fact }) =>
     `The text for this occasion asks for {${fact}}, which this car does not have. Change it under Texts.`,
   'vehicle-known': ({ plate }) =>
