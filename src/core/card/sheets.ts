@@ -1,7 +1,6 @@
 import type { BayAir, BayClimate, SensorState } from '../climate'
 import { believed } from '../climate'
 import { type CoatingOutlook, coatingOutlook, flashBand, type Product, sheetThen } from '../coating'
-import type { Verdict } from '../handover'
 import type { BottleId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { type Agreement, agreedWork, type PlannedOperation, shareOfLayer } from '../offer'
@@ -61,8 +60,8 @@ export type SheetInput = {
   singleStage: readonly PanelId[]
   air: ReadonlyMap<string, BayAir>
   bottles: readonly ShelfBottle[]
-  /** What the final inspection found so far. */
-  verdicts: readonly Pick<Verdict, 'item' | 'verdict' | 'note' | 'by'>[]
+  /** What is at fault, by the place it was found at. */
+  faults: ReadonlyMap<string, NonNullable<StepSheet['found']>>
 }
 
 /** The sheet of every step, by its id. */
@@ -92,10 +91,10 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
 }
 
 /** What was said of the place that this step does again. */
-function foundAt({ verdicts }: SheetInput, { title }: PlannedOperation): Pick<StepSheet, 'found'> {
+function foundAt({ faults }: SheetInput, { title }: PlannedOperation): Pick<StepSheet, 'found'> {
   if (typeof title !== 'object' || title.code !== 'again') return {}
-  const fault = verdicts.find(({ item, verdict }) => item === title.place && verdict === 'fault')
-  return fault ? { found: { note: fault.note, by: fault.by } } : {}
+  const found = faults.get(title.place)
+  return found ? { found } : {}
 }
 
 /** Minutes on shift since a step was begun, less those in which it rested; undefined where it is not under way. */

@@ -111,6 +111,9 @@ describe('what is not coated', () => {
     const changed = withRework(full, toOperationId('surface-glass'), at('glass'))!
     expect(chain(changed)[0]).toMatchObject({ kind: 'surface', surface: 'glass', productId: 'rill-glass' })
     expect(chain(changed).at(-1)!.kind).toBe('hold')
+    // Whichever place it was seen from: no paint is polished for it.
+    const seen = withRework(full, toOperationId('surface-glass'), at('bonnet'))!
+    expect(chain(seen).map(({ kind }) => kind)).toEqual(['surface', 'hold'])
   })
 })
 

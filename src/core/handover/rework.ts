@@ -79,7 +79,7 @@ function chainFor(plan: JobPlan, source: PlannedOperation, at: ReworkAt): Planne
   const byHand = { minutes: REWORK_MINUTES, mode: 'solid' as const, people: 1, ...own }
   const { kind, title, surface, productId } = source
   const skill = source.skill!
-  const layers = kind === 'wash' ? [] : layersOn(plan, at)
+  const layers = kind === 'wash' || kind === 'surface' ? [] : layersOn(plan, at)
   if (panel && layers.length > 0) {
     const isAtMachine = kind === 'cut' || kind === 'refine' || kind === 'polish'
     return recoat(panel, layers, {

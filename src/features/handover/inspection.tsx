@@ -52,7 +52,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, rewor
   const known = verdicts.find((each) => each.item === selected)
   const again = reworks[selected] ?? []
   const isBeingDone = again.some(({ isDone }) => !isDone)
-  const asksWhy = known?.verdict === 'fault' && again.length === 0
+  const asksWhy = known?.verdict === 'fault' && !known.sentTo
   const choose = (id: string) => {
     setSelected(id)
     setFault(undefined)

@@ -20,7 +20,9 @@ export const PLACE_WORDS: Record<string, string> = {
 /** Whether this link costs time that another shift, bay or order could win. */
 export function isDelay(link: ChainLink): boolean {
   if (link.kind === 'people') return minutesBetween(link.from, link.start) >= GRID_MINUTES
-  return link.kind === 'place' || link.kind === 'window' || link.kind === 'dry-air'
+  return (
+    link.kind === 'place' || link.kind === 'equipment' || link.kind === 'window' || link.kind === 'dry-air'
+  )
 }
 
 /** Why one operation of the chain begins no earlier, in a sentence. */

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { describe, expect, test } from 'vitest'
-import { blindToIt, inspectionItems, reworksIn, stepsToSendTo } from '@/core/handover'
+import { blindToIt, inspectionItems, reworkFor, reworksIn, stepsToSendTo } from '@/core/handover'
 import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
@@ -49,6 +49,26 @@ describe('a fault of the final inspection', () => {
       ok: false,
       message: expect.stringContaining('still being done again'),
     })
+    // Found again later and only written down: what was done before answers for nothing.
+    const done = reworkFor((await findAgreement(shop.db, job.id))!.plan, second!.id)
+    for (const { id } of done)
+      await shop.db('progress').insert({
+        job_id: job.id,
+        operation_id: id,
+        started_at: NOW,
+        ended_at: NOW,
+        by_person: [...blind][0]!,
+        version: 1,
+      })
+    expect(await judge(second!.id, 'fault', 'still a trail')).toMatchObject({ ok: true })
+    expect(await judge(second!.id, 'good', '')).toMatchObject({ ok: false, field: 'note' })
+    await shop
+      .db('progress')
+      .whereIn(
+        'operation_id',
+        done.map(({ id }) => id),
+      )
+      .delete()
     // Nor does the car go home meanwhile.
     expect(await say('handover.hand-over', { jobId: job.id, owing: true })).toMatchObject({
       ok: false,

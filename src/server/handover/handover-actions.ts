@@ -65,7 +65,8 @@ export const judgeItem = defineAction({
       const again = reworkFor(entry.live.plan, item.id)
       const isOpen = again.some((step) => progressAt(entry.live!, step, at).kind !== 'done')
       if (isOpen) return refuse('rule', ask('rework-open'))
-      if (again.length === 0 && seen.note === '') return refuse('input', ask('why-good'), 'note')
+      // Only this fault counts: what was done again before it was found answers for nothing.
+      if (!known.sentTo && seen.note === '') return refuse('input', ask('why-good'), 'note')
     }
     const person = everyone(floor.shop.setup).find((each) => each.id === by)
     if (!person) return refuse('input', ask('who-looks'), 'by')

@@ -31,7 +31,11 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     singleStage: singleStagePanels(job.vehicle),
     air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
-    verdicts: await listVerdicts(db, job.id),
+    faults: new Map(
+      (await listVerdicts(db, job.id)).flatMap(({ item, verdict, note, by }) =>
+        verdict === 'fault' ? [[item, { note, by }]] : [],
+      ),
+    ),
   })
   return {
     now,
