@@ -181,7 +181,9 @@ test('a coupé of the nineties: old film over yellowed clear, filler in a quarte
   await measure(page, room, (panel) =>
     panel === 'right rear quarter' ? 720 : panel === 'bonnet' ? 118 : 121,
   )
-  await expect(page.getByRole('radio', { name: /^Right rear quarter: 720 µm, Filler likely/ })).toBeVisible()
+  await expect(
+    page.getByRole('radio', { name: /^Right rear quarter: 720 µm, Possible filler/ }),
+  ).toBeVisible()
   await look(page, `${room}/plan`, 'coupe-plan')
   await look(page, `${room}/quote`, 'coupe-quote')
   await expect(page.getByText('Film is wished for')).toBeVisible()

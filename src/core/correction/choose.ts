@@ -139,6 +139,7 @@ export function panelOption(judged: PanelJudgement, method: Method, settings: Ch
     removalUm: removal,
     underFilm: judged.finding.kind === 'film',
     underCoating: settings.underCoating,
+    overFiller: judged.finding.kind === 'filler-likely',
     deeplyMarked: defects.some((defect) => polishedDepth(defect) >= DEEP_UM),
     lightlyMarked: !defects.some((defect) => polishedDepth(defect) >= MODERATE_UM),
     known,

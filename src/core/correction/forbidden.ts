@@ -22,6 +22,8 @@ export type MethodContext = {
   underFilm: boolean
   /** A coating goes over the result. */
   underCoating: boolean
+  /** Body filler is likely under the paint: how much paint lies over it no gauge tells. */
+  overFiller: boolean
   /** There is something on the panel that lies deep: heavy marks, scratches, etching, sanding marks. */
   deeplyMarked: boolean
   /** All that a pad takes off lies shallow: light swirls, haze, a dull top. */
@@ -42,6 +44,8 @@ export const FORBID_IDS = [
   'fresh-paint',
   'fresh-paint-gently',
   'fresh-paint-unsealed',
+  'no-wool-over-filler',
+  'gently-over-filler',
   'no-wool-on-light-marks',
   'disc-only-for-deep-marks',
   'milder-was-enough',
@@ -134,6 +138,17 @@ export const FORBID_RULES: readonly ForbidRule[] = [
     id: 'fresh-paint-unsealed',
     level: 'stop',
     breaks: (method, context) => isFresh(context) && method.leavesProtection,
+  },
+  {
+    // Heat lets an old repair sink and show (common practice).
+    id: 'no-wool-over-filler',
+    level: 'stop',
+    breaks: (method, { overFiller }) => overFiller && wool(method),
+  },
+  {
+    id: 'gently-over-filler',
+    level: 'caution',
+    breaks: (method, { overFiller }) => overFiller && abrasive(method) && !wool(method),
   },
   {
     // The least aggressive that works (common practice): where a spot has shown that nothing milder does, wool is open again.

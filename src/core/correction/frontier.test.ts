@@ -3,7 +3,7 @@ import loadHighs from 'highs'
 import { describe, expect, test } from 'vitest'
 import { tries } from '../long.fixture'
 import { seededRandom } from '../schedule'
-import { type FrontierPanel, farthest, frontierOf, kneeOf } from './frontier'
+import { advisedOn, type FrontierPanel, farthest, frontierOf, kneeOf } from './frontier'
 
 /** What may have to be set up, min. */
 const SET_UPS: Record<string, number> = { wool: 9, foam: 6, finish: 4, disc: 13, hand: 2 }
@@ -173,6 +173,12 @@ describe('named points', () => {
   test('the knee is where the curve bends', () => {
     expect(kneeOf(points)).toEqual({ minutes: 60, gain: 8 })
     expect(kneeOf([{ minutes: 0, gain: 0 }])).toEqual({ minutes: 0, gain: 0 })
+  })
+  test('what stands there first is the bend, or the beginning where hours buy next to nothing', () => {
+    const curve = (gains: readonly number[]) => gains.map((gain, hour) => ({ minutes: 60 * hour, gain }))
+    expect(advisedOn(curve([62, 68, 71, 72]))).toEqual({ minutes: 60, gain: 68 })
+    // A car that is nearly new: the bend is there, and it is not worth its paint.
+    expect(advisedOn(curve([94, 94.4, 94.7, 94.8]))).toEqual({ minutes: 0, gain: 94 })
   })
   test('what the money buys is the farthest point that can be paid, or none', () => {
     expect(farthest(points, ({ minutes }) => minutes <= 150)).toEqual({ minutes: 120, gain: 9 })

@@ -149,6 +149,20 @@ function choiceOf(
   return choice
 }
 
+/** Less than this for an hour is not worth the paint it costs, points of the vehicle’s index (mem). */
+const WORTH_AN_HOUR = 0.5
+const HOUR = 60
+
+/**
+ * What stands there first: where the curve bends, or its beginning where even up to the bend an hour buys next to nothing. A car
+ * that is nearly new keeps its paint.
+ */
+export function advisedOn(points: readonly FrontierPoint[]): FrontierPoint {
+  const [first, knee] = [points[0]!, kneeOf(points)]
+  const isWorth = knee.gain - first.gain >= (WORTH_AN_HOUR * (knee.minutes - first.minutes)) / HOUR
+  return isWorth ? knee : first
+}
+
 /**
  * Where the curve bends: the point farthest above the straight line from nothing to everything, both axes taken as
  * shares. Before it an hour buys more than the average hour, after it less. The last point where nothing is to be won.

@@ -33,13 +33,13 @@ export {
   FRESH_DAYS,
 } from './forbidden'
 export {
+  advisedOn,
   type Frontier,
   type FrontierOption,
   type FrontierPanel,
   type FrontierPoint,
   farthest,
   frontierOf,
-  kneeOf,
 } from './frontier'
 export { DULL_BELOW_GU, expectedGloss, glossDone, glossTarget } from './gloss'
 export {

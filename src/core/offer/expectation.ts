@@ -31,6 +31,7 @@ export type InspectedShare = { panels: number; of: number }
 export const REMAINING_CODES = [
   'improved-only',
   'softened-only',
+  'filler',
   'edge-taped',
   'fresh-uncoated',
   'prep-skipped',
@@ -174,6 +175,7 @@ function remaining(
   const kinds = [
     ['improved-only', heldBack],
     ['softened-only', meetsDepth],
+    ['filler', (choice: PanelChoice) => worked(choice) && choice.judged.finding.kind === 'filler-likely'],
     ['edge-taped', ({ option }: PanelChoice) => option.tapeEdge && option.method.steps.length > 0],
     ['fresh-uncoated', ({ judged }: PanelChoice) => protects && freshPanels.includes(judged.panel.id)],
     ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],

@@ -47,8 +47,11 @@ function limitsOf(
   const isGelcoat = finding.kind === 'unreadable' && finding.why === 'gelcoat'
   const lifetimeUm = isGelcoat ? GELCOAT_LIFETIME_UM : LIFETIME_UM
   const lifetime = lifetimeLimit(lifetimeUm, taken)
+  // A gauge reads the filler with the paint: it says nothing of what lies over it.
   const measured = statistics && !['unreadable', 'not-read', 'too-few'].includes(finding.kind)
   if (isGelcoat) return [lifetime, { rule: 'method', limitUm: GELCOAT_CAP_UM, readable: false }]
+  if (finding.kind === 'filler-likely')
+    return [lifetime, { rule: 'method', limitUm: METHOD_CAP_UM, readable: true }]
   if (!measured) return [lifetime, { rule: 'method', limitUm: UNREAD_CAP_UM, readable: false }]
   return filmLimits(statistics.lowestSpotUm, school, taken, finding.kind === 'thin')
 }

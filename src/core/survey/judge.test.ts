@@ -60,6 +60,11 @@ describe('what a panel is', () => {
     expect(panelOf(result, 'bonnet').finding.kind).toBe('original')
     expect(panelOf(result, 'roof').finding).toMatchObject({ kind: 'repainted', aboveBaselineUm: 91 })
     expect(panelOf(result, 'tailgate').finding.kind).toBe('filler-likely')
+    // The gauge reads filler and paint together: it says nothing of what may come off.
+    expect(panelOf(result, 'tailgate').budget).toMatchObject({
+      budgetUm: METHOD_CAP_UM,
+      decidedBy: { rule: 'method' },
+    })
   })
   test('one reading proves nothing', () => {
     const result = judge(input({ readings: { ...evenReadings(110), bonnet: [240] } }))

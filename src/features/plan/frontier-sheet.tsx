@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
-import { ceilingOf, farthest, kneeOf, type Locks, type MethodKey } from '@/core/correction'
+import { advisedOn, ceilingOf, farthest, type Locks, type MethodKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import { type OfferInput, offerCurve, type PackageTemplate } from '@/core/offer'
 import type { Region } from '@/core/region'
@@ -58,12 +58,18 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
   const named = useMemo(() => {
     const { points } = frontier
     const highest = points.at(-1)!
+    const advised = advisedOn(points)
+    const bend = {
+      ...advised,
+      name: 'The bend',
+      why: advised === points[0] ? 'an hour more buys next to nothing' : 'after it an hour buys less',
+    }
     const bought =
       budgetCents === undefined
         ? undefined
         : farthest(points, (point) => offerAt(point.minutes).price.totalCents <= budgetCents)
     return [
-      { ...kneeOf(points), name: 'The bend', why: 'after it an hour buys less' },
+      bend,
       ...(bought ? [{ ...bought, name: 'What the budget buys', why: money(region, budgetCents!) }] : []),
       { ...highest, name: 'Highest safe', why: CEILING_WORDS[ceilingOf(frontier.panels)] },
     ] satisfies NamedPoint[]

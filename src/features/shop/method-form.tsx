@@ -1,12 +1,9 @@
 'use client'
 
 import {
-  LIQUIDS,
-  MACHINES,
   MATERIALS,
   methodMinutes,
   methodSchema,
-  PADS,
   PAIR_HAZE,
   pairUm,
   removalUm,
@@ -17,14 +14,13 @@ import {
 import { clearedShare } from '@/core/survey'
 import { panelsOf } from '@/core/vehicle'
 import { MATERIAL_NAME, methodTitle } from '@/text/en/correction'
-import { sentence } from '@/text/en/sentence'
 import { staffPanelName } from '@/text/en/staff-panels'
 import { duration, measured, percent, unitSign } from '@/text/formats'
-import { workWords } from '@/text/work'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
+import { ToolFields, type Tools } from '@/ui/tool-fields'
 import { readMethod, type TypedMethod, type TypedStep, typedStep } from './typed-method'
 
 type Props = {
@@ -172,9 +168,6 @@ function OnABonnet({ method }: { method: TypedMethod }) {
   )
 }
 
-const TOOLS = { machine: MACHINES, pad: PADS, liquid: LIQUIDS } as const
-const TOOL_LABEL = { machine: 'Machine', pad: 'Pad', liquid: 'Liquid' } as const
-
 function StepFields({
   step,
   title,
@@ -189,12 +182,11 @@ function StepFields({
   onRemove?: () => void
 }) {
   const region = useRegion()
-  const words = workWords(region)
   // Another pair takes something else: what is usual for it stands there to be corrected.
-  const withTool = (tool: 'machine' | 'pad' | 'liquid', kind: string) => {
-    const next = { ...step, [tool]: kind }
+  const withTools = (changed: Partial<Tools>) => {
+    const next = { ...step, ...changed }
     onChange(
-      tool === 'machine'
+      changed.machine
         ? next
         : {
             ...next,
@@ -228,21 +220,7 @@ function StepFields({
     <fieldset className="border-t border-line pt-4">
       <legend className="float-left mb-2 w-full font-head text-lg font-bold">{title}</legend>
       <div className="clear-both grid gap-3 sm:grid-cols-3">
-        {(['machine', 'pad', 'liquid'] as const).map((tool) => (
-          <Field key={tool} label={TOOL_LABEL[tool]} error={error(tool)}>
-            <select
-              className="field"
-              value={step[tool]}
-              onChange={(event) => withTool(tool, event.target.value)}
-            >
-              {TOOLS[tool].map((kind) => (
-                <option key={kind} value={kind}>
-                  {sentence((words[tool] as Record<string, string>)[kind]!)}
-                </option>
-              ))}
-            </select>
-          </Field>
-        ))}
+        <ToolFields tools={step} error={error} onChange={withTools} />
         {field('dial', 'Speed on the dial')}
         {field('least', 'Passes, at least', { path: 'passes.least' })}
         {field('most', 'Passes, at most', { path: 'passes.most' })}

@@ -12,6 +12,7 @@ import { Button } from '@/ui/button'
 import { useAction } from '@/ui/use-action'
 import { PackageForm } from './package-form'
 import { SaveBar } from './save-bar'
+import { BESIDE, SheetColumn } from './sheet-column'
 import { ShopCrumb } from './shop-crumb'
 
 type Props = {
@@ -81,7 +82,7 @@ export function PackagesScreen({
       <ShopCrumb />
       <h1 className="mt-1 text-3xl">Packages</h1>
       <div className="mt-4 grid gap-6 md:grid-cols-[16rem_minmax(0,1fr)]">
-        <nav aria-label="Packages of this shop">
+        <nav aria-label="Packages of this shop" className={BESIDE}>
           <ul className="space-y-1.5">
             {packages.map((template, at) => (
               <li key={template.key} className="flex items-center gap-1">
@@ -133,19 +134,21 @@ export function PackagesScreen({
             Existing quotes and jobs keep their terms. Changes apply to new ones.
           </p>
         </nav>
-        {current && (
-          <PackageForm
-            key={current.key}
-            template={current}
-            catalogue={catalogue}
-            vendors={vendors}
-            methods={methods}
-            region={region}
-            fault={fault}
-            onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}
-            {...(packages.length > 1 ? { onRemove: () => remove(current) } : {})}
-          />
-        )}
+        <SheetColumn opened={current?.key}>
+          {current && (
+            <PackageForm
+              key={current.key}
+              template={current}
+              catalogue={catalogue}
+              vendors={vendors}
+              methods={methods}
+              region={region}
+              fault={fault}
+              onChange={(next) => change(packages.map((each) => (each === current ? next : each)))}
+              {...(packages.length > 1 ? { onRemove: () => remove(current) } : {})}
+            />
+          )}
+        </SheetColumn>
       </div>
       <SaveBar saving={saving} onSave={keep} saved="Saved. New plans offer them." />
     </div>

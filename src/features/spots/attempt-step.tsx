@@ -1,18 +1,15 @@
 'use client'
 
-import { LIQUIDS, MACHINES, type MethodKey, PADS, type PanelOption } from '@/core/correction'
+import type { MethodKey, PanelOption } from '@/core/correction'
 import type { AttemptStep } from '@/core/test-spot'
-import { sentence } from '@/text/en/sentence'
 import { unitSign } from '@/text/formats'
-import { workWords } from '@/text/work'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
+import { ToolFields } from '@/ui/tool-fields'
 import { stepsOf } from './ladder'
 
 export const same = (values: readonly string[]) => values.map((value) => ({ value, name: value }))
-const TOOLS = { machine: MACHINES, pad: PADS, liquid: LIQUIDS } as const
-const TOOL_LABEL = { machine: 'Machine', pad: 'Pad', liquid: 'Liquid' } as const
 
 /** A step as it is typed. */
 export type TypedStep = Omit<AttemptStep, 'dial' | 'passes' | 'sectionM'> & {
@@ -55,7 +52,6 @@ export function TypedStepFields({
   onChange: (step: TypedStep) => void
 }) {
   const region = useRegion()
-  const words = workWords(region)
   const typed = (field: 'dial' | 'passes' | 'sectionM', label: string, quantity?: 'length') => (
     <Field label={label} error={error(field)}>
       <NumberInput
@@ -68,22 +64,8 @@ export function TypedStepFields({
   return (
     <fieldset>
       <legend className="font-semibold">{name}</legend>
-      <div className="mt-1 grid gap-3 sm:grid-cols-3">
-        {(['machine', 'pad', 'liquid'] as const).map((tool) => (
-          <Field key={tool} label={TOOL_LABEL[tool]} error={error(tool)}>
-            <select
-              className="field"
-              value={step[tool]}
-              onChange={(event) => onChange({ ...step, [tool]: event.target.value })}
-            >
-              {TOOLS[tool].map((kind) => (
-                <option key={kind} value={kind}>
-                  {sentence((words[tool] as Record<string, string>)[kind]!)}
-                </option>
-              ))}
-            </select>
-          </Field>
-        ))}
+      <div className="mt-1 grid gap-3 sm:grid-cols-[1.3fr_1fr_1fr]">
+        <ToolFields tools={step} error={error} onChange={(changed) => onChange({ ...step, ...changed })} />
         {typed('dial', 'Speed on the dial')}
         {typed('passes', 'Passes')}
         {typed('sectionM', `Square, ${unitSign(region, 'length')}`, 'length')}

@@ -6,7 +6,7 @@ import { workInEnglish } from '@/text/en/work'
 import { measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
-/** How each group of panels is worked: machine, pad, liquid, passes. */
+/** How each group of panels is worked: machine, pad, compound or polish, passes. */
 export function MachineRecipes({ recipes }: { recipes: readonly MachineRecipe[] }) {
   const region = useRegion()
   const words = workInEnglish
@@ -15,7 +15,7 @@ export function MachineRecipes({ recipes }: { recipes: readonly MachineRecipe[] 
       <thead className="text-sm text-ink-soft">
         <tr>
           <th className="py-1 font-normal">Machine and pad</th>
-          <th className="py-1 font-normal">Liquid</th>
+          <th className="py-1 font-normal">Compound or polish</th>
           <th className="py-1 font-normal">Section, passes</th>
           <th className="py-1 font-normal">Speed</th>
         </tr>

@@ -3,7 +3,7 @@ import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
-import { panelsAhead } from './sentence'
+import { fillerUnder, panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} von 100)`
 /** What a condition rests on where not all of the car was inspected. */
@@ -39,6 +39,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
   'fresh-paint-gently': 'der Lack ist frisch und noch weich',
   'fresh-paint-unsealed': 'der Lack ist frisch und darf noch nicht versiegelt werden',
   'nothing-coarse-on-plastic': 'lackierter Kunststoff wird schnell heiß und lässt sich nicht messen',
+  'no-wool-over-filler': 'Hitze lässt darunter womöglich eine alte Reparatur hervortreten',
+  'gently-over-filler': 'unter dem Lack liegt wahrscheinlich Spachtelmasse',
   'no-wool-on-light-marks': 'die Spuren erfordern kein Lammfell',
   'disc-only-for-deep-marks': 'die Spuren erfordern keinen Schliff',
   'milder-was-enough': 'unsere Probefläche hat gezeigt, dass weniger genügt',
@@ -66,7 +68,7 @@ export const expectationInGerman: ExpectationWords = {
     matte: 'Mattlack wird nie poliert. Seine Spuren bleiben; er wird nur gereinigt und geschützt.',
     wrap: 'Das Fahrzeug ist foliert: Es wird gereinigt und geschützt, und den Lack darunter können wir nicht beurteilen.',
     gelcoat:
-      'Die Dicke von Gelcoat lässt sich nicht messen; wir verwenden die mildeste Methode, die wirkt, und manche Spuren bleiben.',
+      'Die Dicke von Gelcoat lässt sich nicht messen, aber es ist dick: Wir schneiden und polieren, bis der Glanz zurück ist, und hören dort auf.',
     'bare-metal': 'Blankes Metall hat keinen Lack, der sich polieren ließe; es wird gereinigt und geschützt.',
   },
   left: (why, at, region) =>
@@ -76,6 +78,7 @@ export const expectationInGerman: ExpectationWords = {
       `${panelsAhead(region, at)}: Verbesserung, keine vollständige Korrektur; mehr würde Lack kosten, der gebraucht wird.`,
     'softened-only': (at, region) =>
       `${panelsAhead(region, at)}: Einzelne Spuren sind zu tief, um sie ohne Risiko auszupolieren. Sie fallen weniger auf, verschwinden aber nicht.`,
+    filler: fillerUnder,
     'edge-taped': (at, region) =>
       `${panelsAhead(region, at)}: Die Kanten sind zu dünn zum Polieren. Sie werden abgeklebt, der Rest wird poliert.`,
     'fresh-uncoated': (at, region) =>

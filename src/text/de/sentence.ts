@@ -11,3 +11,7 @@ export const panelsAhead = (region: Region, { panels, everywhere }: OnPanels) =>
         region,
         panels.map((id) => placeTitle(region, id)),
       )
+
+/** What a customer has to know of an old repair. */
+export const fillerUnder = (at: OnPanels, region: Region) =>
+  `${panelsAhead(region, at)}: Unter dem Lack liegt wahrscheinlich Spachtelmasse. Alte Reparaturen können sichtbar werden, sobald die Oberfläche klar ist.`

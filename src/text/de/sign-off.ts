@@ -2,7 +2,7 @@ import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
 import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-import { panelsAhead } from './sentence'
+import { fillerUnder, panelsAhead } from './sentence'
 
 export const signOffInGerman: SignOffWords = {
   title: 'Bevor wir beginnen',
@@ -32,8 +32,7 @@ export const signOffInGerman: SignOffWords = {
       `${panelsAhead(region, fact)}: Hier wurde schon früher mit der Maschine poliert. Wir nehmen dieses Mal weniger Lack ab, damit eine sichere Reserve bleibt.`,
     repainted: (fact, region) =>
       `${panelsAhead(region, fact)}: nachlackiert. Farbton und Glanz können vor wie nach unserer Arbeit leicht vom übrigen Fahrzeug abweichen.`,
-    filler: (fact, region) =>
-      `${panelsAhead(region, fact)}: Unter dem Lack liegt wahrscheinlich Spachtelmasse. Alte Reparaturen können sichtbar werden, sobald die Oberfläche klar ist.`,
+    filler: fillerUnder,
     unread: (fact, region) =>
       `${panelsAhead(region, fact)}: Die Lackdicke lässt sich hier nicht messen. Wir verwenden nur die mildeste Politur, und manche Spuren bleiben.`,
     'under-film': (fact, region) =>

@@ -4,7 +4,7 @@ import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
 import { many, sentence } from './sentence'
-import { thePanels } from './the-panels'
+import { fillerUnder, isSeveral, thePanels } from './the-panels'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} out of 100)`
 /** What a condition rests on where not all of the car was inspected. */
@@ -42,6 +42,9 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], (several: boolean
   'fresh-paint-unsealed': (several) =>
     `${many(several, 'their', 'its')} paint is fresh and must not be sealed in yet`,
   'nothing-coarse-on-plastic': () => 'painted plastic heats quickly and cannot be measured',
+  'no-wool-over-filler': (several) => `heat may let the old repair under ${many(several, 'them', 'it')} show`,
+  'gently-over-filler': (several) =>
+    `there is probably body filler under ${many(several, 'their', 'its')} paint`,
   'no-wool-on-light-marks': (several) => `${many(several, 'their', 'its')} marks do not need wool`,
   'disc-only-for-deep-marks': (several) => `${many(several, 'their', 'its')} marks do not need sanding`,
   'milder-was-enough': () => 'our test spot showed that less is enough',
@@ -71,12 +74,13 @@ export const expectationInEnglish: ExpectationWords = {
     'bare-metal': 'Bare metal has no paint to polish; it is cleaned and protected.',
   },
   left: (why, at, region) =>
-    `${sentence(thePanels(region, at))} will not be polished: ${because(why, at.panels.length > 1, region)}. We will clean and protect ${many(at.panels.length > 1, 'them', 'it')}.`,
+    `${sentence(thePanels(region, at))} will not be polished: ${because(why, isSeveral(at), region)}. We will clean and protect ${many(isSeveral(at), 'them', 'it')}.`,
   remains: {
     'improved-only': (at, region) =>
-      `${sentence(thePanels(region, at))} will be improved, not fully corrected: more would take paint ${many(at.panels.length > 1, 'they need', 'it needs')}.`,
+      `${sentence(thePanels(region, at))} will be improved, not fully corrected: more would take paint ${many(isSeveral(at), 'they need', 'it needs')}.`,
     'softened-only': (at, region) =>
       `Some marks on ${thePanels(region, at)} are deeper than is safe to polish out. They will be less visible, not removed.`,
+    filler: fillerUnder,
     'edge-taped': (at, region) =>
       `The edges of ${thePanels(region, at)} are too thin to polish: they are taped, and the rest is polished.`,
     'fresh-uncoated': (at, region) =>

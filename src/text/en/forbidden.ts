@@ -15,6 +15,10 @@ export const FORBIDDEN: Record<ForbidId, string> = {
   'fresh-paint': 'It was sprayed less than 30 days ago: still soft, so nothing that cuts. Ask the body shop.',
   'fresh-paint-gently': 'It was sprayed less than 30 days ago: a soft pad, little pressure, no heat.',
   'fresh-paint-unsealed': 'It was sprayed less than 30 days ago: nothing that seals it in yet.',
+  'no-wool-over-filler':
+    'There is probably filler under it: the heat of wool or a rotary lets an old repair show.',
+  'gently-over-filler':
+    'There is probably filler under it, and no gauge tells how much paint lies over it: keep it cool, and stop if an edge of the repair shows.',
   'no-wool-on-light-marks':
     'Wool or a rotary is too much for marks as light as these. Where milder methods fail at a test spot, try it there: a good spot allows it.',
   'disc-only-for-deep-marks': 'A sanding disc is for deep marks; here it would spend paint on nothing.',

@@ -1,12 +1,9 @@
-import type { OnPanels } from '@/core/survey'
 import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
 import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
 import { many, sentence } from './sentence'
-import { thePanels } from './the-panels'
-
-const plural = ({ panels }: OnPanels) => panels.length > 1
+import { fillerUnder, isSeveral, thePanels } from './the-panels'
 
 export const signOffInEnglish: SignOffWords = {
   title: 'Before we begin',
@@ -35,11 +32,10 @@ export const signOffInEnglish: SignOffWords = {
         ),
       )} on ${thePanels(region, fact)} will be reduced, not removed. They will be less visible, but will still show under an inspection lamp.`,
     'earlier-correction': (at, region) =>
-      `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} been machine polished before. We will remove less paint there this time, to keep a safe reserve.`,
+      `${sentence(thePanels(region, at))} ${many(isSeveral(at), 'have', 'has')} been machine polished before. We will remove less paint there this time, to keep a safe reserve.`,
     repainted: (at, region) =>
-      `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} been resprayed. ${many(plural(at), 'Their', 'Its')} colour and gloss may differ slightly from the rest of the car, before and after our work.`,
-    filler: (at, region) =>
-      `${sentence(thePanels(region, at))} probably ${many(plural(at), 'have', 'has')} body filler under ${many(plural(at), 'their', 'its')} paint. Old repairs can show once the finish is clear.`,
+      `${sentence(thePanels(region, at))} ${many(isSeveral(at), 'have', 'has')} been resprayed. ${many(isSeveral(at), 'Their', 'Its')} colour and gloss may differ slightly from the rest of the car, before and after our work.`,
+    filler: fillerUnder,
     unread: (at, region) =>
       `The paint on ${thePanels(region, at)} cannot be measured. We use only the mildest polish there, and some marks will remain.`,
     'under-film': (at, region) =>
@@ -49,7 +45,7 @@ export const signOffInEnglish: SignOffWords = {
     'not-inspected': (at, region) =>
       at.everywhere
         ? 'The paint has not been inspected under the lamp. We promise nothing about its marks.'
-        : `${sentence(thePanels(region, at))} ${many(plural(at), 'have', 'has')} not been inspected under the lamp. We promise nothing about ${many(plural(at), 'their', 'its')} marks.`,
+        : `${sentence(thePanels(region, at))} ${many(isSeveral(at), 'have', 'has')} not been inspected under the lamp. We promise nothing about ${many(isSeveral(at), 'their', 'its')} marks.`,
     'beside-the-paint': ({ place, defect, included }, region) => {
       const note = defect.note.trim()
       const what = `${placeTitle(region, place)}: ${markName(region, defect.kind)}${note ? ` (${note})` : ''}.`

@@ -73,7 +73,7 @@ export const FINDING_NAME: Record<FindingKind, string> = {
   thinner: 'Thinner than the rest',
   'all-high': 'High all over',
   repainted: 'Resprayed',
-  'filler-likely': 'Filler likely',
+  'filler-likely': 'Possible filler',
 }
 
 const ONLY_OVER_METAL = 'the gauge reads only over metal, so only the mildest methods are allowed.'

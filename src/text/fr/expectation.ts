@@ -3,7 +3,7 @@ import type { Region } from '@/core/region'
 import { letterOf, wholeIndex } from '@/core/survey'
 import type { ExpectationWords } from '../expectation'
 import { measured, percent } from '../formats'
-import { panelsAhead } from './sentence'
+import { fillerUnder, panelsAhead } from './sentence'
 
 const standing = (index: number) => `${letterOf(index)} (${wholeIndex(index)} sur 100)`
 /** What a condition rests on where not all of the car was inspected. */
@@ -40,6 +40,8 @@ const RULE: Record<Extract<WhyLeft, { code: 'rule' }>['rule'], string> = {
   'fresh-paint-gently': 'la peinture est récente et encore tendre',
   'fresh-paint-unsealed': 'la peinture est récente et ne doit pas encore être scellée',
   'nothing-coarse-on-plastic': 'le plastique peint chauffe vite et ne peut pas être mesuré',
+  'no-wool-over-filler': 'la chaleur pourrait y faire ressortir une ancienne réparation',
+  'gently-over-filler': 'il y a probablement du mastic sous la peinture',
   'no-wool-on-light-marks': 'les marques ne demandent pas de laine',
   'disc-only-for-deep-marks': 'les marques ne demandent pas de ponçage',
   'milder-was-enough': 'notre essai a montré qu’un traitement plus doux suffit',
@@ -71,7 +73,7 @@ export const expectationInFrench: ExpectationWords = {
     matte: 'Une peinture mate ne se polit jamais. Ses marques resteront ; elle est nettoyée et protégée.',
     wrap: 'La voiture est sous covering : elle est nettoyée et protégée, et nous ne pouvons pas juger la peinture qu’il recouvre.',
     gelcoat:
-      'L’épaisseur du gelcoat ne se mesure pas : nous employons la méthode la plus douce qui convienne, et des marques resteront.',
+      'L’épaisseur du gelcoat ne se mesure pas, mais il est épais : nous coupons et polissons jusqu’au retour de la brillance, et nous nous arrêtons là.',
     'bare-metal': 'Le métal nu n’a pas de peinture à polir ; il est nettoyé et protégé.',
   },
   left: (why, at, region) =>
@@ -81,6 +83,7 @@ export const expectationInFrench: ExpectationWords = {
       `${panelsAhead(region, at)} : amélioration, sans correction complète ; aller plus loin enlèverait de la peinture nécessaire.`,
     'softened-only': (at, region) =>
       `${panelsAhead(region, at)} : certaines marques sont trop profondes pour être polies sans risque. Elles se verront moins, sans disparaître.`,
+    filler: fillerUnder,
     'edge-taped': (at, region) =>
       `${panelsAhead(region, at)} : les bords sont trop minces pour être polis. Ils sont masqués, le reste est poli.`,
     'fresh-uncoated': (at, region) =>

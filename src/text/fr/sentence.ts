@@ -9,3 +9,7 @@ export function panelsAhead(region: Region, { panels, everywhere }: OnPanels): s
   const [first, ...others] = panels
   return list(region, [placeTitle(region, first!), ...others.map((id) => placeName(region, id))])
 }
+
+/** What a customer has to know of an old repair. */
+export const fillerUnder = (at: OnPanels, region: Region): string =>
+  `${panelsAhead(region, at)} : il y a probablement du mastic sous la peinture. D’anciennes réparations peuvent apparaître une fois la surface nette.`

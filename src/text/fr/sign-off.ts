@@ -2,7 +2,7 @@ import { list } from '../formats'
 import { markName, markNeeds } from '../marks'
 import { placeTitle } from '../panels'
 import type { SignOffWords } from '../sign-off'
-import { panelsAhead } from './sentence'
+import { fillerUnder, panelsAhead } from './sentence'
 
 export const signOffInFrench: SignOffWords = {
   title: 'Avant de commencer',
@@ -32,8 +32,7 @@ export const signOffInFrench: SignOffWords = {
       `${panelsAhead(region, fact)} : polissage à la machine déjà effectué par le passé. Nous y enlèverons moins de peinture cette fois, pour garder une réserve sûre.`,
     repainted: (fact, region) =>
       `${panelsAhead(region, fact)} : peinture refaite par le passé. La teinte et la brillance peuvent différer légèrement du reste de la voiture, avant comme après notre travail.`,
-    filler: (fact, region) =>
-      `${panelsAhead(region, fact)} : il y a probablement du mastic sous la peinture. D’anciennes réparations peuvent apparaître une fois la surface nette.`,
+    filler: fillerUnder,
     unread: (fact, region) =>
       `${panelsAhead(region, fact)} : l’épaisseur de peinture ne peut pas y être mesurée. Nous n’y employons que le polish le plus doux, et des marques resteront.`,
     'under-film': (fact, region) =>
