@@ -21,6 +21,8 @@ describe('why this and not the next', () => {
   })
   test('names the rule that forbids it', () => {
     expect(why('front-bumper', 'one-step-cut')).toContain('not meant for this material')
+    // Where something stronger is meant for the paint, what is not meant for it is no reason.
+    expect(why('bonnet', 'light-polish')).toMatch(/^One-step polish would gain/)
   })
   test('names what more would win, and what it costs', () => {
     expect(why('bonnet', 'one-step-polish')).toMatch(
@@ -46,7 +48,7 @@ describe('why this and not the next', () => {
     expect(by(0.2, 10, 0.5)).toBe(
       'By hand would cost 0.2 µm and 10 min more for a difference nobody sees (0.5 points).',
     )
-    expect(by(0, 10, 2)).toMatch(/^By hand would gain 2.0 points here for 10 min more;/)
+    expect(by(0, 10, 2)).toMatch(/^By hand would gain 2.0 points here for 10 min more, /)
   })
   test('has an answer for every process on every panel, with a full stop', () => {
     for (const { id } of panelsOf('saloon'))

@@ -19,9 +19,11 @@ const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1
 export function whyThis(region: Region, option: PanelOption, all: readonly PanelOption[]): string {
   const depth = (um: number) => measured(region, 'depth', um, 1)
   const at = all.findIndex(({ method }) => method.key === option.method.key)
-  const next = all
+  const stronger = all
     .slice(at + 1)
-    .find(({ method }) => !method.leavesProtection || option.method.leavesProtection)
+    .filter(({ method }) => !method.leavesProtection || option.method.leavesProtection)
+  // What was never meant for such paint is no reason, unless there is nothing else.
+  const next = stronger.find(({ broken }) => broken[0]?.id !== 'not-for-this-material') ?? stronger[0]
   if (!next) return 'There is nothing stronger.'
   const name = methodTitle(next.method)
   const [rule] = next.broken
@@ -38,7 +40,7 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
   const cost = `${costs.join(' and ')} more`
   return points < SEEN_POINTS
     ? `${name} would cost ${cost} for a difference nobody sees (${number(region, points, 1)} points).`
-    : `${name} would gain ${number(region, points, 1)} points here for ${cost}; within these hours other panels need them more.`
+    : `${name} would gain ${number(region, points, 1)} points here for ${cost}, more than these hours leave for it.`
 }
 
 const ASKS_FOR: Partial<Record<ExtraKey, string>> = {

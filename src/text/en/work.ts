@@ -58,7 +58,7 @@ export const workInEnglish: WorkWords = {
     headlamps: { name: 'headlamp restoration', means: 'Cloudy lenses polished clear and sealed.' },
     'glass-polish': {
       name: 'glass polish',
-      means: 'Mineral spots and light wiper marks polished from a pane.',
+      means: 'Water spots and light wiper marks polished from a pane.',
     },
     trim: { name: 'trim restoration', means: 'Faded trim cleaned, worked up and sealed.' },
     chrome: {
