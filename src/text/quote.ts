@@ -114,6 +114,7 @@ function besideLines(region: Region, { priceLines }: Summary): string[] {
   return priceLines.flatMap((line) => {
     if (line.kind === 'vendor')
       return [`${quoteWords(region).by(tradeTitle(region, line.trade), line.name)}.`]
+    if (line.kind === 'one-off') return [`${line.words}.`]
     return line.kind === 'extra' ? [`${extraPieces(region, line)}.`] : []
   })
 }
@@ -143,6 +144,8 @@ export function lineText(region: Region, line: PriceLine): string {
       return words.consumables
     case 'extra':
       return `${extraPieces(region, line)}, ${duration(region, line.minutes)}`
+    case 'one-off':
+      return line.minutes > 0 ? `${line.words}, ${duration(region, line.minutes)}` : line.words
     case 'vendor':
       return words.by(tradeTitle(region, line.trade), line.name)
     case 'discount':

@@ -2,12 +2,12 @@ import type { Product } from '../coating'
 import { type OperationId, toOperationId } from '../ids'
 import {
   dryHold,
+  firstNameOf,
   type JobPlan,
   linkBetween,
   type PlannedOperation,
   partOfLayer,
   recoat,
-  type StepName,
 } from '../offer'
 import type { Panel } from '../vehicle'
 
@@ -24,8 +24,6 @@ export function stepsToSendTo(plan: JobPlan): PlannedOperation[] {
       (partOfLayer({ title })?.at ?? 1) === 1,
   )
 }
-
-const firstName = (name: StepName) => (typeof name === 'object' && name.code === 'again' ? name.of : name)
 
 const PREFIX = 'again-'
 export const isRework = (operation: OperationId) => operation.startsWith(PREFIX)
@@ -129,7 +127,7 @@ export function withRework(plan: JobPlan, step: OperationId, at: ReworkAt): JobP
     (operation, index): PlannedOperation => ({
       ...operation,
       id: toOperationId(index === 0 ? prefix : `${prefix}-${operation.id}`),
-      title: { code: 'again', place: at.place, of: firstName(operation.title) },
+      title: { code: 'again', place: at.place, of: firstNameOf(operation.title) },
     }),
   )
   const products = new Map(

@@ -1,9 +1,11 @@
 import { z } from 'zod'
 import { ask } from '../asks'
 import { keptMethod, planAsChosen } from '../correction'
+import { toProductId } from '../ids'
 import { EXTRA_KEYS } from './extras'
 import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
-import { type PackageTemplate, termsSchema } from './package'
+import { oneOffSchema } from './one-off'
+import { type PackageTemplate, packageTemplateSchema, termsSchema } from './package'
 
 /** What was chosen for one customer, so that it can be worked out again, and the next version can begin there. */
 export const choicesSchema = z.strictObject({
@@ -22,6 +24,14 @@ export const choicesSchema = z.strictObject({
   ),
   /** Called in beside those the package brings. */
   vendors: z.array(z.string().max(80)).max(20).optional(),
+  /** Brought by the package, and not wanted. */
+  withoutVendors: z.array(z.string().max(80)).max(20).optional(),
+  /** Layers of the paint other than those of the package, the first at the bottom. */
+  layers: z.array(z.string().min(1).transform(toProductId)).max(4, ask('layers-enough')).optional(),
+  /** What goes on other surfaces, where that is not what the package brings. */
+  surfaces: packageTemplateSchema.shape.surfaces.unwrap().optional(),
+  /** Lines of this quote alone. */
+  oneOffs: z.array(oneOffSchema).max(20, ask('one-offs-enough')).optional(),
   /** The gloss agreed with the customer, GU. */
   glossGu: z
     .number({ error: ask('a-number') })
@@ -32,19 +42,33 @@ export const choicesSchema = z.strictObject({
 })
 export type Choices = z.infer<typeof choicesSchema>
 
+/** The package as this customer wants it. */
+const asWished = (
+  template: PackageTemplate,
+  { layers, surfaces, withoutVendors = [] }: Choices,
+): PackageTemplate => ({
+  ...template,
+  ...(layers ? { layers } : {}),
+  ...(surfaces ? { surfaces } : {}),
+  vendors: template.vendors.filter((id) => !withoutVendors.includes(id)),
+})
+
 /** Choices worked out; undefined where the package or one of the processes is not to be had on this car. */
 export function chosenOffer(
   packages: readonly PackageTemplate[],
   input: OfferInput,
-  { packageKey, processes, extras: chosen, vendors, glossGu, terms }: Choices,
+  choices: Choices,
 ): Offer | undefined {
-  const template = packages.find(({ key }) => key === packageKey)
-  if (!template) return undefined
+  const { packageKey, processes, extras: chosen, vendors, glossGu, oneOffs, terms } = choices
+  const named = packages.find(({ key }) => key === packageKey)
+  if (!named) return undefined
+  const template = asWished(named, choices)
   const extras = chosen.map(({ pieces, ...extra }) => ({ ...extra, ...(pieces ? { pieces } : {}) }))
   const chosenToo = {
     extras,
     ...(vendors ? { vendors } : {}),
     ...(glossGu === undefined ? {} : { glossGu }),
+    ...(oneOffs ? { oneOffs } : {}),
     terms,
   }
   if (!processes) return makeOffer(template, input, chosenToo)

@@ -1,4 +1,14 @@
 export type { Agreement } from './agreement'
+export {
+  type AgreedNow,
+  type Changed,
+  type ChangeFault,
+  calledOffAt,
+  changeOf,
+  type LineChange,
+  lineChanges,
+} from './changed'
+export type { StateOf, StepState } from './changed-plan'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
 export { type LayerPart, partOfLayer, shareOfLayer } from './coat-parts'
 export {
@@ -48,6 +58,7 @@ export {
   settingsOf,
 } from './offer'
 export { type OfferCurve, offerCurve } from './offer-curve'
+export { type OneOff, oneOffSchema } from './one-off'
 export { dryHold, planOperations, type WorkOrder } from './operations'
 export { paceKey } from './pace-key'
 export {
@@ -68,7 +79,7 @@ export type { Quote } from './quote-version'
 export { recoat, repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
-export { type FirstName, type PlainStep, type StepName, stepNameSchema } from './step-name'
+export { type FirstName, firstNameOf, type PlainStep, type StepName, stepNameSchema } from './step-name'
 export {
   CUSTOMER_TAX,
   type CustomerTax,

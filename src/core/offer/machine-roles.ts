@@ -1,5 +1,6 @@
 import type { WorkedStep } from '../correction'
 import type { PlannedOperation } from './job-plan'
+import { firstNameOf } from './step-name'
 
 /** Two schools (common practice): cut the whole car and then refine the whole car, or finish one panel and go on to the next. */
 export const POLISHING_SCHOOLS = ['step-by-step', 'panel-by-panel'] as const
@@ -14,7 +15,7 @@ export function machineRoles({
 }: Pick<PlannedOperation, 'kind'> & Partial<Pick<PlannedOperation, 'title'>>): readonly WorkedStep['role'][] {
   if (kind === 'cut' || kind === 'refine') return [kind]
   if (kind !== 'polish') return []
-  const first = typeof title === 'object' && title.code === 'again' ? title.of : title
+  const first = title && firstNameOf(title)
   const code = typeof first === 'object' ? first.code : undefined
   // What takes a coating off is the step that finishes.
   if (code === 'polish-to-bare') return ['single', 'refine']

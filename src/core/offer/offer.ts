@@ -37,6 +37,7 @@ import {
 } from './extras'
 import type { JobPlan } from './job-plan'
 import type { PolishingSchool } from './machine-roles'
+import type { OneOff } from './one-off'
 import { planOperations } from './operations'
 import type { PackageTemplate, Rates, Terms } from './package'
 import { purposeWeight } from './purpose'
@@ -60,6 +61,7 @@ export type Offer = {
   /** Gloss at 60° that is worked to where the paint is dull, and the panels it is read on. */
   gloss?: { targetGu: number; panels: string[] }
   vendors: Vendor[]
+  oneOffs: readonly OneOff[]
   /** Every coat with its millilitres, and the bottles to open. */
   coats: CoatStep[]
   bottles: { product: Product; ml: number; bottles: number }[]
@@ -121,6 +123,8 @@ export type OfferChoices = {
   extras?: readonly ChosenExtra[]
   /** Called in beside those the package brings. */
   vendors?: readonly string[]
+  /** Lines of this quote alone. */
+  oneOffs?: readonly OneOff[]
   /** The gloss that is agreed, GU; what the paint can be brought to where nothing is said. */
   glossGu?: number
   terms?: Pick<Terms, 'discountPercent' | 'depositPercent'>
@@ -182,7 +186,7 @@ export function offerWith(
   template: PackageTemplate,
   input: OfferInput,
   correction: CorrectionPlan,
-  { extras: chosen = [], vendors: calledIn = [], glossGu, terms = NO_TERMS }: OfferChoices = {},
+  { extras: chosen = [], vendors: calledIn = [], oneOffs = [], glossGu, terms = NO_TERMS }: OfferChoices = {},
 ): Offer {
   const { shape, catalogue } = input
   const freshPanels = input.judgement.panels.filter((judged) => isFresh(judged, input.today))
@@ -215,6 +219,7 @@ export function offerWith(
     surfaces,
     extras,
     vendors,
+    oneOffs,
     ...(input.contamination === undefined ? {} : { contamination: input.contamination }),
     ...(input.rinseless ? { rinseless: true } : {}),
     ...(input.polishing ? { polishing: input.polishing } : {}),
@@ -234,6 +239,7 @@ export function offerWith(
     spots,
     ...glossOf(input, correction, glossGu),
     vendors,
+    oneOffs,
     coats,
     bottles,
     correction,
@@ -243,6 +249,7 @@ export function offerWith(
       coats,
       extras,
       vendors,
+      oneOffs,
       rates: input.rates,
       terms,
       ...(input.customerTax ? { customerTax: input.customerTax } : {}),

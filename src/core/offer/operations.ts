@@ -7,6 +7,7 @@ import { inOrder } from './in-order'
 import type { JobPlan, OperationKind, PlannedOperation } from './job-plan'
 import type { PolishingSchool } from './machine-roles'
 import { MINUTES, TYPICAL_CONTAMINATION } from './minutes'
+import { type OneOff, oneOffOperations } from './one-off'
 import { paceKey } from './pace-key'
 import { type Skill, vendorSkill } from './skill'
 import type { StepName } from './step-name'
@@ -200,6 +201,8 @@ export type WorkOrder = {
   surfaces?: readonly SurfaceCoat[]
   extras?: readonly ChosenExtra[]
   vendors?: readonly Vendor[]
+  /** Lines of one quote alone. */
+  oneOffs?: readonly OneOff[]
   /** How dirty it is, of 100; a usual car until somebody has felt it. */
   contamination?: number
   /** Washed without a hose: by weather, by place, or because somebody chose so. */
@@ -233,6 +236,7 @@ function preparation(
       ? work('mask', 'mask', { code: 'tape' }, MINUTES.maskLightly(), 'prep')
       : work('mask', 'mask', { code: 'mask' }, MINUTES.mask(), 'prep'),
     ...extrasAt(work, order, 'before'),
+    ...oneOffOperations(order.oneOffs ?? [], planned),
     // Whoever refinishes the wheels needs them off.
     ...called.filter((operation) => !isFirst(operation)),
   ]

@@ -1,5 +1,5 @@
 import type { PlannedOperation } from './job-plan'
-import type { PlainStep } from './step-name'
+import { firstNameOf, type PlainStep } from './step-name'
 
 /** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */
 const APART: readonly PlainStep[] = ['rinseless-wash', 'tape', 'buff', 'inspect']
@@ -13,7 +13,8 @@ export function paceKey({
   extra,
   title,
 }: Pick<PlannedOperation, 'kind' | 'title'> & Partial<Pick<PlannedOperation, 'extra'>>): string {
-  const named = typeof title === 'object' ? title : undefined
+  const first = firstNameOf(title)
+  const named = typeof first === 'object' ? first : undefined
   const which = extra ?? (named?.code === 'extra' ? named.extra : undefined)
   if (which) return `extra:${which}`
   return APART.find((step) => step === named?.code) ?? kind

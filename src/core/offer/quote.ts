@@ -3,6 +3,7 @@ import type { ProductId } from '../ids'
 import type { ChosenExtra, ExtraKey } from './extras'
 import { EXTRA } from './extras'
 import type { JobPlan, PlannedOperation } from './job-plan'
+import type { OneOff } from './one-off'
 import type { Rates, Terms } from './package'
 import { SKILLS, type Skill } from './skill'
 import {
@@ -33,6 +34,7 @@ export type PriceLine =
       cents: number
     }
   | { kind: 'vendor'; vendorId: string; name: string; trade: Trade; cents: number }
+  | { kind: 'one-off'; words: string; minutes: number; cents: number }
   | { kind: 'consumables'; cents: number }
   /** Below 0. */
   | { kind: 'discount'; percent: number; cents: number }
@@ -61,6 +63,7 @@ const cents = (exact: number) => Math.round(exact)
 const TAXED_AS: Record<Exclude<PriceLine['kind'], 'discount'>, Taxed> = {
   labour: 'work',
   extra: 'work',
+  'one-off': 'work',
   product: 'products',
   consumables: 'products',
   vendor: 'subcontractors',
@@ -180,21 +183,22 @@ export type Charged = {
   coats: readonly CoatStep[]
   extras: readonly ChosenExtra[]
   vendors: readonly Vendor[]
+  oneOffs?: readonly OneOff[]
   rates: Rates
   terms: Pick<Terms, 'discountPercent' | 'depositPercent'>
   customerTax?: CustomerTax
 }
 
-/** The price of a plan: labour by skill, products by the millilitre, extras, vendors, consumables, discount and tax. */
-export function priceOf({
+/** The lines of a plan: labour by skill, products by the millilitre, extras, vendors, lines of its own, consumables. */
+export function priceLines({
   plan,
   coats,
   extras,
   vendors,
+  oneOffs = [],
   rates,
-  terms,
   customerTax = 'as-usual',
-}: Charged): Price {
+}: Omit<Charged, 'terms'>): PriceLine[] {
   const lines: PriceLine[] = [
     ...labourLines(plan, rates),
     ...productLines(coats),
@@ -208,10 +212,20 @@ export function priceOf({
         cents: fixed,
       }),
     ),
+    ...oneOffs.map(
+      ({ words, minutes, cents: fixed }): PriceLine => ({ kind: 'one-off', words, minutes, cents: fixed }),
+    ),
     { kind: 'consumables', cents: rates.consumablesCents },
   ]
-  const charged = isTakenOut(rates.tax, customerTax)
+  return isTakenOut(rates.tax, customerTax)
     ? lines.map((line) => ({ ...line, cents: beforeTax(line.cents, rateOf(line, rates.tax)) }))
     : lines
-  return closePrice(charged, terms, taxationFor(rates.tax, customerTax))
 }
+
+/** The price of a plan: its lines, discount and tax. */
+export const priceOf = (charged: Charged): Price =>
+  closePrice(
+    priceLines(charged),
+    charged.terms,
+    taxationFor(charged.rates.tax, charged.customerTax ?? 'as-usual'),
+  )

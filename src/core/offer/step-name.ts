@@ -38,6 +38,8 @@ const firstNames = z.discriminatedUnion('code', [
     /** Panels or places it is done to, where they are known. */
     pieces: z.array(z.string()).optional(),
   }),
+  /** A line of one quote, in the words it was written with. */
+  z.object({ code: z.literal('one-off'), words: z.string() }),
   z.object({ code: z.literal('vendor'), trade: z.enum(TRADES), name: z.string() }),
   z.object({ code: z.literal('surface'), surface: z.enum(OTHER_SURFACES), product: z.string() }),
   z.object({ code: z.literal('layer'), layer: z.int(), product: z.string(), part }),
@@ -51,5 +53,11 @@ export const stepNameSchema = z.union([
   firstNameSchema,
   /** A panel or place that is done again, by the step it comes from. */
   z.object({ code: z.literal('again'), place: z.string(), of: firstNameSchema }),
+  /** What came to a step that was over when more was agreed. */
+  z.object({ code: z.literal('more'), of: firstNameSchema }),
 ])
 export type StepName = z.infer<typeof stepNameSchema>
+
+/** What a step is called apart from being done again, or done to more. */
+export const firstNameOf = (name: StepName): FirstName =>
+  typeof name === 'object' && (name.code === 'again' || name.code === 'more') ? name.of : name

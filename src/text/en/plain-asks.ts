@@ -172,6 +172,22 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'quote-accepted': () => 'This quote was accepted already. Reload to see it.',
   'quote-declined': () => 'This quote was declined. Write a new version.',
   'quote-expired': () => 'This quote has expired. Write a new version at today’s price.',
+  'one-off-words': () => 'Say in a few words what it is.',
+  'one-off-price': () => 'Type its price as an amount, 0 or more.',
+  'one-off-minutes': () => 'Type how long it takes, 0 where nobody works on it here.',
+  'one-offs-enough': () => 'Twenty lines of its own are enough for one quote.',
+  'change-overtaken': () =>
+    'What is agreed has changed since this was written. Write it once more, from what stands now.',
+  'nothing-agreed': () => 'Nothing is agreed for this car. Write a quote.',
+  'nothing-differs': () => 'Nothing differs from what is agreed. Change something first.',
+  'coated-already': () =>
+    'A panel whose method was changed is coated already. Send it back as rework from the final inspection.',
+  'layer-lies': () =>
+    'A product that lies on the car already is missing here, or is another one. Keep what was applied, and change the rest.',
+  'work-under-way': () => 'A step is under way. End it, or take it back, then call off the rest.',
+  'home-already': () => 'The car has gone home. Check it in again for more work.',
+  'who-said-so': () => 'Write who agreed to it.',
+  'told-later': () => 'That time is still to come.',
   'quote-replaced': () => 'A later version has taken its place. Reload to see it.',
 
   // At the car

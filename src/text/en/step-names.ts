@@ -53,6 +53,10 @@ export function stepTitle(region: Region, name: StepName): string {
       return `${surfaceName(name.surface)}: ${name.product}`
     case 'layer':
       return `Layer ${name.layer}: ${name.product}${partText(name.part)}`
+    case 'one-off':
+      return name.words
+    case 'more':
+      return `${stepTitle(region, name.of)}, added work`
     case 'again':
       return `Rework: ${inspectedPlace(region, name.place)} (${stepTitle(region, name.of)})`
     default:
