@@ -139,61 +139,54 @@ export const isWorkedOut = (roles: readonly WorkedStep['role'][], standing: Stan
   roles.length > 0 && rolesDone(roles, standing)
 
 /**
- * The stays of the car: what has begun keeps its own; what is still to do goes where such work goes, and to the wash bay once more where
- * something wet came to a car that stands in its studio already.
+ * The stays of the car: what has begun keeps its own, what is still to do goes on where the car stands, and the car moves where it cannot:
+ * to the wash bay once more where something wet came to a car in its studio.
  */
-function staysOf(operations: readonly PlannedOperation[], fresh: JobPlan, { plan, stateOf }: Standing) {
+function staysOf(
+  operations: readonly PlannedOperation[],
+  fresh: JobPlan,
+  { plan, stateOf, version }: Standing,
+): JobPlan['stays'] {
   const stayIn = (of: JobPlan, id: OperationId) => of.stays.find((stay) => stay.operations.includes(id))
-  const isDry = (stay: JobPlan['stays'][number] | undefined) => stay?.id.startsWith('dry') ?? true
-  const inStudio = operations.some(
-    ({ id }) => stateOf(id) !== 'open' && stayIn(plan, id) && isDry(stayIn(plan, id)),
-  )
-  const wetAgain = operations.filter(({ id }) => stateOf(id) === 'open' && stayIn(fresh, id)?.id === 'wet')
-  const moves = inStudio && wetAgain.length > 0
-  const wanted = operations.map((operation) => {
+  const stays: JobPlan['stays'] = []
+  const isBegun = ({ id }: PlannedOperation) => stateOf(id) !== 'open'
+  const walked = [...operations.filter(isBegun), ...operations.filter((each) => !isBegun(each))]
+  for (const operation of walked) {
     const { id } = operation
-    const begun = stateOf(id) === 'open' ? undefined : stayIn(plan, id)
-    if (begun) return { id, stay: begun.id, kind: begun.kind }
-    const own = stayIn(fresh, id)
-    if (!inStudio && own) return { id, stay: own.id, kind: own.kind }
-    if (moves && wetAgain.includes(operation)) return { id, stay: 'wet-again', kind: 'wash' }
-    return { id, stay: moves ? 'dry-again' : 'dry', kind: 'studio' }
-  })
-  const ids = [...new Set(wanted.map(({ stay }) => stay))]
-  return ids.map((stay) => {
-    const own = wanted.filter((each) => each.stay === stay)
-    return { id: stay, kind: own[0]!.kind, operations: own.map(({ id }) => id) }
-  })
+    const begun = isBegun(operation) ? stayIn(plan, id) : undefined
+    const now = stays.at(-1)
+    const known = begun && stays.find((stay) => stay.id === begun.id)
+    if (known) known.operations.push(id)
+    else if (begun) stays.push({ ...begun, operations: [id] })
+    else {
+      const own = stayIn(fresh, id) ?? { id: 'dry', kind: 'studio' }
+      // Whoever works under any roof works in the studio, too.
+      const goesOn = now && (now.kind === own.kind || (now.kind === 'studio' && own.kind === 'indoor'))
+      if (goesOn) now.operations.push(id)
+      else {
+        const isUsed = stays.some((stay) => stay.id === own.id)
+        stays.push({ id: isUsed ? `${own.id}-${version}` : own.id, kind: own.kind, operations: [id] })
+      }
+    }
+  }
+  return stays
 }
 
-/**
- * The plan of a change: what is over stays as it was, what has begun goes on, what is still open is as the new offer has it, and what
- * came to a step that is over is a step of its own. Reworks stay where they were, before the last step.
- */
-export function changedPlan(offer: Offer, standing: Standing, products: readonly Product[]): JobPlan {
+/** What is wanted put together with what was done: begun work first and as it was begun, then what is open, then the reworks. */
+function together(
+  { wanted, more, fresh }: { wanted: readonly PlannedOperation[]; more: PlannedOperation[]; fresh: JobPlan },
+  standing: Standing,
+  products: readonly Product[],
+): JobPlan {
   const { plan, stateOf } = standing
-  const wanted = withCoatAsBegun(offer.plan.operations, standing)
-  const before = new Map(plan.operations.map((operation) => [operation.id, operation]))
-  const kept = wanted.map((operation) =>
-    stateOf(operation.id) === 'over' ? (before.get(operation.id) ?? operation) : operation,
-  )
-  const dropped = plan.operations.filter(
-    (operation) =>
-      !isAgain(operation) &&
-      stateOf(operation.id) !== 'open' &&
-      !wanted.some(({ id }) => id === operation.id),
-  )
-  const again = plan.operations.filter(isAgain)
-  const isOpen = ({ id }: PlannedOperation) => stateOf(id) === 'open'
-  const ordered = [
-    ...dropped,
-    ...kept.filter((operation) => !isOpen(operation)),
-    ...moreAtTheMachine(offer, standing),
-    ...moreExtras(wanted, standing),
-    ...kept.filter(isOpen),
-  ]
+  const now = new Map(wanted.map((operation) => [operation.id, operation]))
+  const begun = plan.operations
+    .filter((operation) => !isAgain(operation) && stateOf(operation.id) !== 'open')
+    .map((operation) => (stateOf(operation.id) === 'over' ? operation : (now.get(operation.id) ?? operation)))
+  const open = wanted.filter(({ id }) => stateOf(id) === 'open')
+  const ordered = [...begun, ...more, ...open]
   const whole = [...ordered, ...lastLook(ordered, standing)]
-  const fresh = inOrder(whole, products)
+  const again = plan.operations.filter(isAgain)
   const operations = [...whole.slice(0, -1), ...again, ...whole.slice(-1)]
   const has = new Set(operations.map(({ id }) => id))
   const ofAgain = plan.links.filter(
@@ -201,9 +194,40 @@ export function changedPlan(offer: Offer, standing: Standing, products: readonly
   )
   return {
     operations,
-    links: [...fresh.links, ...ofAgain],
-    stays: staysOf(operations, offer.plan, standing),
+    links: [...inOrder(whole, products).links, ...ofAgain],
+    stays: staysOf(operations, fresh, standing),
   }
+}
+
+/**
+ * The plan of a change: what is over stays as it was, what has begun goes on, what is still open is as the new offer has it, and what
+ * came to a step that is over is a step of its own. Reworks stay where they were, before the last step.
+ */
+export function changedPlan(offer: Offer, standing: Standing, products: readonly Product[]): JobPlan {
+  const wanted = withCoatAsBegun(offer.plan.operations, standing)
+  const more = [...moreAtTheMachine(offer, standing), ...moreExtras(wanted, standing)]
+  return together({ wanted, more, fresh: offer.plan }, standing, products)
+}
+
+/**
+ * A change that was written while the work went on, as it can be done now; undefined where a step that it changes or leaves out has been
+ * begun or ended since.
+ */
+export function broughtForward(
+  written: JobPlan,
+  standing: Standing,
+  products: readonly Product[],
+): JobPlan | undefined {
+  const { plan, stateOf } = standing
+  const now = new Map(written.operations.map((operation) => [operation.id, operation]))
+  const isMet = plan.operations.every((operation) => {
+    const state = stateOf(operation.id)
+    const wished = now.get(operation.id)
+    if (isAgain(operation) || state === 'open') return true
+    return wished !== undefined && (state === 'begun' || wished.minutes === operation.minutes)
+  })
+  const wanted = written.operations.filter((operation) => !isAgain(operation))
+  return isMet ? together({ wanted, more: [], fresh: written }, standing, products) : undefined
 }
 
 /** What is left of a plan that is called off: what was done. */

@@ -8,7 +8,7 @@ export {
   type LineChange,
   lineChanges,
 } from './changed'
-export type { StateOf, StepState } from './changed-plan'
+export { broughtForward, type StateOf, type StepState } from './changed-plan'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
 export { type LayerPart, partOfLayer, shareOfLayer } from './coat-parts'
 export {
