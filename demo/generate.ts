@@ -189,7 +189,7 @@ async function writeHistory(
     toldQuote({ ...quote, version: number }, job, setup),
   )
   await decideQuote(db, job.id, version, { said: 'accepted', at: agreedAt, words: '' })
-  await writeAgreement(db, { ...told, promisedFor, agreedAt })
+  await writeAgreement(db, { ...told, version, promisedFor, agreedAt })
   await publish(db, live.published, { computedAt: now, status: 'feasible', cause: 'demo', reasons: [] })
   for (const operation of live.plan.operations) {
     const progress = live.progress[operation.id]

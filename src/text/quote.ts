@@ -1,8 +1,11 @@
 import type { Job } from '@/core/job'
 import {
+  type Agreement,
   type JobPlan,
+  lineChanges,
   type PriceLine,
   type Quote,
+  type QuoteChange,
   type QuoteRow,
   type QuoteText,
   type Summary,
@@ -51,6 +54,24 @@ export type QuoteWords = {
   by: (trade: string, name: string) => string
   accepted: (name: string) => string
   forShop: (shop: string) => string
+  change: ChangeWords
+}
+
+/** What a supplement says beside a quote. */
+export type ChangeWords = {
+  draft: string
+  title: (version: number, day: string) => string
+  calledOff: (version: number, day: string) => string
+  of: (day: string) => string
+  ofCalledOff: (day: string) => string
+  found: string
+  why: string
+  otherwise: string
+  heading: string
+  dropped: (line: string) => string
+  before: string
+  difference: string
+  couldCollect: (day: string, time: string) => string
 }
 
 const IN: Record<Language, QuoteWords> = { en: quoteInEnglish, fr: quoteInFrench, de: quoteInGerman }
@@ -64,6 +85,7 @@ type Told = {
   summary: Summary
   operations: JobPlan['operations']
   totalCents: number
+  change?: ChangeTold
   depositPercent: number
 }
 
@@ -71,6 +93,11 @@ type Told = {
 export type QuoteState =
   | { kind: 'written'; version: number; writtenAt: Instant; validUntil: Instant; couldCollectAt?: Instant }
   | { kind: 'draft'; validDays: number }
+
+/** What a supplement changes: the agreement that stands, and the words of whoever found more. */
+export type ChangeTold = Pick<QuoteChange, 'found' | 'otherwise' | 'callsOff'> & {
+  agreed: Pick<Agreement, 'summary' | 'totalCents' | 'agreedAt'>
+}
 
 /** Panels by what is done to them, the strongest first; those left alone apart. */
 function panelsByProcess({ panels }: Summary) {
@@ -195,20 +222,66 @@ export function sumRows(
     : [{ name: words.excludingTax(tax), amount: money(region, summary.netCents) }, ...parts]
 }
 
-function aboutText(region: Region, state: QuoteState, jobNumber: number) {
+function aboutText(region: Region, state: QuoteState, jobNumber: number, change: ChangeTold | undefined) {
   const words = quoteWords(region)
   const day = (at: Instant) => paperDay(region, dayIn(region.timezone, at))
   if (state.kind === 'draft')
-    return { title: words.draft, about: `${words.job(jobNumber)}. ${words.validFor(state.validDays)}` }
+    return {
+      title: change ? words.change.draft : words.draft,
+      about: `${words.job(jobNumber)}. ${words.validFor(state.validDays)}`,
+    }
   return {
-    title: words.title(state.version, day(state.writtenAt)),
+    title: titleWords(words, change)(state.version, day(state.writtenAt)),
     // It ends with the midnight after its last day.
-    about: `${words.job(jobNumber)}. ${words.validUntil(day(plusMinutes(state.validUntil, -1)))}`,
+    about: change?.callsOff
+      ? `${words.job(jobNumber)}.`
+      : `${words.job(jobNumber)}. ${words.validUntil(day(plusMinutes(state.validUntil, -1)))}`,
     ...(state.couldCollectAt
       ? {
-          collection: words.couldCollect(day(state.couldCollectAt), clock(region, state.couldCollectAt)),
+          collection: (change ? words.change : words).couldCollect(
+            day(state.couldCollectAt),
+            clock(region, state.couldCollectAt),
+          ),
         }
       : {}),
+  }
+}
+
+const titleWords = (words: QuoteWords, change: ChangeTold | undefined) =>
+  change ? (change.callsOff ? words.change.calledOff : words.change.title) : words.title
+
+/** The part of a supplement that a first quote does not have: the lines that differ add up to the difference, before tax or with it. */
+function changeText(region: Region, { summary, totalCents, change }: Told): Pick<QuoteText, 'change'> {
+  if (!change) return {}
+  const { agreed, found, otherwise, callsOff } = change
+  const words = quoteWords(region).change
+  const taxCents = summary.taxCents - agreed.summary.taxCents
+  const signed = (cents: number) => `${cents > 0 ? '+' : ''}${money(region, cents)}`
+  const sections = [
+    { heading: callsOff ? words.why : words.found, text: found },
+    { heading: words.otherwise, text: otherwise },
+  ]
+  return {
+    change: {
+      of: (callsOff ? words.ofCalledOff : words.of)(
+        paperDay(region, dayIn(region.timezone, agreed.agreedAt)),
+      ),
+      sections: sections.filter(({ text }) => text.length > 0),
+      heading: words.heading,
+      rows: lineChanges(agreed.summary.priceLines, summary.priceLines).map(
+        ({ line, beforeCents, afterCents }) => ({
+          name: afterCents === 0 ? words.dropped(lineText(region, line)) : lineText(region, line),
+          amount: signed(afterCents - beforeCents),
+        }),
+      ),
+      sums: [
+        ...(taxCents === 0 || summary.taxIncluded
+          ? []
+          : [{ name: taxName(region, summary.taxName), amount: signed(taxCents) }]),
+        { name: words.before, amount: money(region, agreed.totalCents) },
+        { name: words.difference, amount: signed(totalCents - agreed.totalCents) },
+      ],
+    },
   }
 }
 
@@ -221,17 +294,19 @@ function technicalOf(region: Region, summary: Summary): Pick<QuoteText, 'technic
 export function quoteText(region: Region, told: Told, state: QuoteState): QuoteText {
   const words = quoteWords(region)
   const { summary } = told
+  const isOff = told.change?.callsOff === true
   return {
     language: region.language,
     headings: words.headings,
-    ...aboutText(region, state, told.jobNumber),
+    ...aboutText(region, state, told.jobNumber, told.change),
+    ...changeText(region, told),
     pitch: told.pitch,
     forCustomer: words.forCustomer(told.customer),
-    expectation: summary.expectation.map((each) => ({
+    expectation: (isOff ? [] : summary.expectation).map((each) => ({
       kind: each.kind,
       text: expectationText(region, each),
     })),
-    work: workLines(region, summary),
+    work: isOff ? [] : workLines(region, summary),
     protection: protectionLines(region, summary),
     ...technicalOf(region, summary),
     rows: summary.priceLines.map((line) => {
@@ -242,7 +317,7 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
         amount: money(region, line.cents),
       }
     }),
-    sums: sumRows(region, summary),
+    sums: isOff && told.totalCents === 0 ? [] : sumRows(region, summary),
     total: { name: words.total, amount: money(region, told.totalCents) },
     ...(summary.depositCents > 0
       ? {
@@ -274,9 +349,11 @@ export function toldQuote(
     | 'writtenAt'
     | 'validUntil'
     | 'couldCollectAt'
+    | 'change'
   >,
   job: Pick<Job, 'number' | 'customer'>,
   setup: Pick<Setup, 'name' | 'region' | 'packages'>,
+  agreed?: ChangeTold['agreed'],
 ): QuoteText {
   const { language } = job.customer
   return quoteText(
@@ -290,6 +367,7 @@ export function toldQuote(
       operations: quote.plan.operations,
       totalCents: quote.totalCents,
       depositPercent: quote.choices.terms.depositPercent,
+      ...(quote.change && agreed ? { change: { ...quote.change, agreed } } : {}),
     },
     { kind: 'written', ...quote },
   )

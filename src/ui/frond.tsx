@@ -40,6 +40,7 @@ export function Frond({
   /** An ornament: on a paper in the customer’s language, where its steps are told in words beside it. */
   silent?: boolean
 }) {
+  if (leaflets.length === 0) return null
   const step = 27
   const width = leaflets.length * step + 44
   const middle = 40

@@ -8,12 +8,12 @@ export const LOW = (1 - BAND_CHANCE) / 2
 export const HIGH = 1 - LOW
 
 /** Spread of the logarithm of a life: of cars among each other, and of panels of one car (mem). */
-const CAR_SD = 0.26
+const CAR_SD = 0.265
 /** What a data sheet says is a little more than what cars come to, as a logarithm (mem). */
 const CAR_MEAN = -0.1
 const PANEL_SD = 0.1
-/** One panel in twenty has something of its own, and then mostly a shorter life (mem). */
-const ODD_CHANCE = 0.05
+/** One panel in twenty-five has something of its own, and then mostly a shorter life (mem). */
+const ODD_CHANCE = 0.04
 const ODD_MEAN = -0.7
 const ODD_SD = 0.6
 

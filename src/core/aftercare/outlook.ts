@@ -9,7 +9,7 @@ import {
   SUM_LOGS,
   sumOf,
 } from './outlook-grid'
-import { GONE_LEVEL, levelAt, likelihood, WEAR_SHAPES } from './protection'
+import { GONE_LEVEL, levelAt, likelihood } from './protection'
 
 /**
  * How long a coating should last, as a small Bayesian grid. How it wears, early or late, nobody knows beforehand: everything is
@@ -133,10 +133,16 @@ function saidOfCar(witnessed: readonly number[]): number[] {
 }
 
 /**
+ * How a car’s coating may wear, from quick at first over nearly in a straight line to slow at first: exponents of the curve (mem). One that goes
+ * late and all at once is told apart by nothing seen before, and would only widen every band.
+ */
+const SHAPES = [0.8, 1.3, 2.2, 3.2] as const
+
+/**
  * The same eyes in the same light have seen all panels of a car: n of them weigh as n to the power of what is left. Set so that on
  * fleets that wear by other laws the band holds as often as it says.
  */
-const SAME_EYES = 0.4
+const SAME_EYES = 0.2
 
 /** A curve is drawn this far beyond the expected life. */
 const CURVE_SHARE = 1.8
@@ -149,7 +155,7 @@ const CURVE_POINTS = 60
  */
 export function outlookOf(units: readonly Unit[]): Outlook {
   if (units.length === 0) throw new Error('an outlook needs at least one coated part')
-  const ways = WEAR_SHAPES.map((shape) => wornSo(units, shape))
+  const ways = SHAPES.map((shape) => wornSo(units, shape))
   const chances = shares(ways.map(({ evidence }) => evidence))
   const mixed = <T extends { chance: number }>(of: (way: Way) => readonly T[]): T[] =>
     ways.flatMap((way, at) => {

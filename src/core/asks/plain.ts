@@ -169,6 +169,8 @@ export type PlainAsk =
   | 'one-off-minutes'
   | 'one-offs-enough'
   | 'change-overtaken'
+  | 'work-went-on'
+  | 'change-needs-yes'
   | 'nothing-agreed'
   | 'nothing-differs'
   | 'coated-already'

@@ -1,4 +1,5 @@
 import type { JobId, PersonId } from '../ids'
+import type { StepState } from '../offer/changed-plan'
 import type { JobPlan, PlannedOperation } from '../offer/job-plan'
 import type { PlacedOperation } from '../schedule'
 import { type Instant, plusMinutes } from '../time'
@@ -38,6 +39,17 @@ export function waitBegan(job: LiveJob, operation: PlannedOperation): Instant | 
   const before = link && job.progress[link.from]
   return before?.kind === 'done' ? before.to : undefined
 }
+
+/** How far each step of a job has come, as far as a change of its plan cares. */
+export const stepStates = (job: LiveJob, now: Instant): Record<string, StepState> =>
+  Object.fromEntries(
+    job.plan.operations.map((operation) => [operation.id, STATE[progressAt(job, operation, now).kind]]),
+  )
+
+const STATE = { open: 'open', started: 'begun', done: 'over' } as const satisfies Record<
+  Progress['kind'],
+  StepState
+>
 
 /** An operation's progress as the clock has it: a wait that began is over when its minutes have passed. */
 export function progressAt(job: LiveJob, operation: PlannedOperation, now: Instant): Progress {

@@ -5,6 +5,8 @@ import type { Summary } from './told'
 
 export type Agreement = {
   jobId: JobId
+  /** Of the quote that was accepted, from 1; absent where it was agreed before quotes were kept, or without one. */
+  version?: number
   packageKey: string
   packageName: string
   plan: JobPlan

@@ -23,6 +23,8 @@ export type Standing = {
   stateOf: StateOf
   /** Number of the version that the change makes. */
   version: number
+  /** Panels are held to their methods as agreed: what is not changed is not worked out anew. */
+  holds?: boolean
 }
 
 const isAgain = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'again'
@@ -52,6 +54,16 @@ export const changedPanels = ({ correction }: Pick<Offer, 'correction'>, { proce
   )
 
 const MACHINE = ['cut', 'refine', 'polish'] as const
+
+/** The operations of the offer; work at the machine as it was agreed, where no panel's method is another one. */
+function asHeld(offer: Offer, standing: Standing): PlannedOperation[] {
+  const { plan, holds } = standing
+  if (!holds || changedPanels(offer, standing).length > 0) return offer.plan.operations
+  return offer.plan.operations.map((operation) => {
+    const agreed = plan.operations.find(({ id }) => id === operation.id)
+    return agreed && machineRoles(operation).length > 0 ? agreed : operation
+  })
+}
 
 /** What comes to steps at the machine that are over: the panels whose method has changed since, with their own minutes. */
 function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] {
@@ -204,7 +216,7 @@ function together(
  * came to a step that is over is a step of its own. Reworks stay where they were, before the last step.
  */
 export function changedPlan(offer: Offer, standing: Standing, products: readonly Product[]): JobPlan {
-  const wanted = withCoatAsBegun(offer.plan.operations, standing)
+  const wanted = withCoatAsBegun(asHeld(offer, standing), standing)
   const more = [...moreAtTheMachine(offer, standing), ...moreExtras(wanted, standing)]
   return together({ wanted, more, fresh: offer.plan }, standing, products)
 }

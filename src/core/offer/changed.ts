@@ -1,5 +1,5 @@
 import type { Product } from '../coating'
-import type { WorkedStep } from '../correction'
+import type { Worked, WorkedStep } from '../correction'
 import type { OperationId } from '../ids'
 import {
   calledOff,
@@ -25,6 +25,8 @@ export type AgreedNow = {
   stateOf: StateOf
   /** Number of the version that the change makes. */
   version: number
+  /** Panels are held to their methods as agreed: what is not changed is not worked out anew. */
+  holds?: boolean
 }
 
 export type ChangeFault = 'nothing-differs' | 'coated-already' | 'layer-lies'
@@ -131,14 +133,19 @@ function panelsAfter(
 ): Pick<Summary, 'panels' | 'processes' | 'works'> {
   const roles = agreedRoles(agreed.summary)
   const works = [...fresh.works]
+  const placeOf = (work: Worked) => {
+    const at = works.findIndex((each) => JSON.stringify(each) === JSON.stringify(work))
+    return at >= 0 ? at : works.push(work) - 1
+  }
   const panels = fresh.panels.map((panel) => {
     const old = agreed.summary.panels.find(({ id }) => id === panel.id)
-    if (!old || !isWorkedOut(roles[panel.id] ?? [], standing)) return panel
-    const isSame = old.process === panel.process
+    const isSame = old?.process === panel.process
+    const stays = (isSame && agreed.holds) || isWorkedOut(roles[panel.id] ?? [], standing)
+    if (!old || !stays) return panel
     if (!isSame && panel.process !== 'leave') return { ...panel, takesUm: panel.takesUm + old.takesUm }
     const { work, ...kept } = old
     const done = agreed.summary.works[work ?? -1]
-    return done ? { ...kept, work: works.push(done) - 1 } : old
+    return done ? { ...kept, work: placeOf(done) } : old
   })
   return { panels, works, processes: Object.fromEntries(panels.map(({ id, process }) => [id, process])) }
 }
@@ -207,13 +214,44 @@ export function calledOffAt(
     plan,
     price,
     summary: {
-      ...agreed.summary,
+      ...leftUnworked(agreed, plan),
       priceLines: price.lines,
       netCents: price.netCents,
       taxCents: price.taxCents,
       ...taxOf(price),
       depositCents: 0,
     },
+  }
+}
+
+/** What was told, of which only what was done is left: panels nobody worked on keep their condition. */
+function leftUnworked(agreed: Omit<AgreedNow, 'version'>, plan: JobPlan): Summary {
+  const { summary } = agreed
+  const standing = { ...agreed, processes: summary.processes, version: 0 }
+  const roles = agreedRoles(summary)
+  const panels = summary.panels.map((panel) => {
+    if (isWorkedOut(roles[panel.id] ?? [], standing)) return panel
+    const { work: _, ...rest } = panel
+    return { ...rest, process: 'leave' as const, takesUm: 0, indexAfter: panel.indexBefore }
+  })
+  const share = panels.filter(({ process }) => process !== 'leave').length / Math.max(1, panels.length)
+  const { gloss: _, ...rest } = summary
+  return {
+    ...rest,
+    panels,
+    processes: Object.fromEntries(panels.map(({ id, process }) => [id, process])),
+    indexAfter: share > 0 ? summary.indexAfter : summary.indexBefore,
+    expectedClearing: share * summary.expectedClearing,
+    layers: summary.layers.filter((product) =>
+      plan.operations.some(({ productId }) => productId === product),
+    ),
+    coats: summary.coats.filter(({ surface, layer }) =>
+      plan.operations.some((operation) =>
+        surface === 'paint' ? operation.layer === layer : operation.surface === surface,
+      ),
+    ),
+    expectation: [],
+    spots: [],
   }
 }
 

@@ -199,11 +199,12 @@ export function offerWith(
     surface,
     product: named(catalogue, productId, template),
   }))
+  const brought = template.vendors
+    .map((id) => named(input.vendors, id, template))
+    .filter((vendor) => hasWork(vendor, input))
   const vendors = [
-    ...template.vendors
-      .map((id) => named(input.vendors, id, template))
-      .filter((vendor) => hasWork(vendor, input)),
-    ...input.vendors.filter(({ id }) => calledIn.includes(id) && !template.vendors.includes(id)),
+    ...brought,
+    ...input.vendors.filter((vendor) => calledIn.includes(vendor.id) && !brought.includes(vendor)),
   ]
   const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
   const { extras, spots } = withSpots(

@@ -1,7 +1,18 @@
+import type { Signature } from '../survey'
 import type { Instant } from '../time'
 
 /** What the customer said. */
-export type QuoteDecision = { said: 'accepted' | 'declined'; at: Instant; words: string }
+export type QuoteDecision = {
+  said: 'accepted' | 'declined'
+  at: Instant
+  words: string
+  /** Who said yes to a change, and how; absent for a first quote. */
+  agreedBy?: AgreedBy
+}
+
+export type AgreedBy =
+  | { how: 'signed'; name: string; signature: Signature }
+  | { how: 'telephone'; name: string }
 
 /** How a quote stands. Nothing of it is stored but the decision: the rest follows from the clock and the versions. */
 export type QuoteState =

@@ -27,6 +27,16 @@ export const quoteTextSchema = z.object({
   protection: z.array(z.string()),
   /** How the paint is worked, step by step; unsaid by quotes of before. */
   technical: z.object({ heading: z.string(), lines: z.array(z.string()) }).optional(),
+  /** Of a supplement: what it changes, what was found, what happens without it, and the lines that differ. */
+  change: z
+    .object({
+      of: z.string(),
+      sections: z.array(z.object({ heading: z.string(), text: z.string() })),
+      heading: z.string(),
+      rows: z.array(row),
+      sums: z.array(row),
+    })
+    .optional(),
   rows: z.array(row),
   sums: z.array(row),
   total: row,

@@ -6,6 +6,16 @@ import type { QuoteDecision } from './quote-state'
 import type { QuoteText } from './quote-text'
 import type { Summary } from './told'
 
+/** A supplement: which version it changes, what was found, and what happens without it. */
+export type QuoteChange = {
+  /** Of the agreement it was made from; 0 where that has none. */
+  from: number
+  found: string
+  otherwise: string
+  /** Everything that is not done is called off. */
+  callsOff: boolean
+}
+
 /** One version of a quote, kept as the customer was shown it. Nothing in it is ever changed but what they said. */
 export type Quote = {
   jobId: JobId
@@ -21,6 +31,8 @@ export type Quote = {
   writtenAt: Instant
   validUntil: Instant
   decision?: QuoteDecision
+  /** What it changes of what was agreed; absent for a first quote. */
+  change?: QuoteChange
   /** As it was written down for the customer; absent where it is from before that was kept. */
   told?: QuoteText
 }

@@ -118,7 +118,14 @@ describe('a job that changes', () => {
             now = plusMinutes(now, 60 * hours)
             job = { ...job, progress: livedTo(now, job.published, job.progress) }
             const stateOf = statesOf(job, now)
-            const agreed: AgreedNow = { plan: job.plan, summary, totalCents: total, stateOf, version: at + 2 }
+            const agreed: AgreedNow = {
+              plan: job.plan,
+              summary,
+              totalCents: total,
+              stateOf,
+              version: at + 2,
+              holds: wish.bonnet !== undefined,
+            }
             const changed = changeOf(offerFor(wish), agreed, charges, catalogue)
             if (typeof changed === 'string') {
               // What lies on the car is not argued with; all else can be changed.

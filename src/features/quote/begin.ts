@@ -1,4 +1,4 @@
-import type { Quote } from '@/core/offer'
+import type { Quote, Summary } from '@/core/offer'
 import { type Choices, makeOffer, type OfferInput, suitsPurpose } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 
@@ -19,6 +19,15 @@ export function beginChoices(
     return newest ? { ...fresh(asked), terms: newest.choices.terms } : fresh(asked)
   if (newest) return newest.choices
   return fresh(withinBudget(setup, input, budgetCents))
+}
+
+/** A change begins with what is agreed: its choices, and every panel held to its method. */
+export function changeBegins(
+  quotes: readonly Quote[],
+  { version, summary }: { version: number; summary: Summary },
+): Choices {
+  const { choices } = quotes.find((quote) => quote.version === version)!
+  return { ...choices, processes: summary.processes }
 }
 
 /** So many points of the condition index apart, nobody sees across the yard which of two cars it is (mem). */

@@ -5,20 +5,17 @@ import { useRegion } from '@/ui/region'
 
 type Props = {
   vendors: readonly Vendor[]
-  /** Whom the package brings in any case. */
-  included: readonly string[]
+  /** Whom the package brings, and who comes beside them. */
   called: readonly string[]
   proposals: readonly TradeProposal[]
   onChange: (id: string, isCalled: boolean) => void
 }
 
-/** Whom the shop calls in for this car beside the package; those it asks for first, with the reason. */
-export function CalledIn({ vendors, included, called, proposals, onChange }: Props) {
+/** Whom the shop calls in for this car; those it asks for first, with the reason. */
+export function CalledIn({ vendors, called, proposals, onChange }: Props) {
   const region = useRegion()
   const asked = new Map(proposals.map((proposal) => [proposal.trade, proposal]))
-  const others = vendors
-    .filter(({ id }) => !included.includes(id))
-    .toSorted((a, b) => Number(asked.has(b.trade)) - Number(asked.has(a.trade)))
+  const others = vendors.toSorted((a, b) => Number(asked.has(b.trade)) - Number(asked.has(a.trade)))
   if (others.length === 0) return null
   return (
     <fieldset>

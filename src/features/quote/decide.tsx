@@ -8,12 +8,12 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { useAction } from '@/ui/use-action'
 
+type Props = { jobId: JobId; version: number }
+
 /** What the customer says to a version. A yes puts the car on the calendar; a no is asked for its reason once. */
-export function Decide({ jobId, version }: { jobId: JobId; version: number }) {
+export function Decide({ jobId, version }: Props) {
   const { run, pending, refusal } = useAction()
   const router = useRouter()
-  const [declining, setDeclining] = useState(false)
-  const [words, setWords] = useState('')
   return (
     <div className="space-y-2">
       <Button
@@ -23,25 +23,40 @@ export function Decide({ jobId, version }: { jobId: JobId; version: number }) {
       >
         {pending ? 'One moment…' : 'The customer accepts'}
       </Button>
-      {declining ? (
-        <div className="space-y-2">
-          <Field label="What did they say?" hint="Leave it empty where they gave no reason.">
-            <input className="field" value={words} onChange={(event) => setWords(event.target.value)} />
-          </Field>
-          <Button
-            look="outline"
-            className="w-full"
-            disabled={pending}
-            onClick={() => run(declineQuote, { jobId, version, words })}
-          >
-            Save the reason
-          </Button>
-        </div>
-      ) : (
-        <Button look="quiet" className="w-full" onClick={() => setDeclining(true)}>
-          They decline
-        </Button>
+      <Decline jobId={jobId} version={version} />
+      {refusal && (
+        <p role="alert" className="text-copper">
+          {refusal.message}
+        </p>
       )}
+    </div>
+  )
+}
+
+/** A no, and perhaps why. */
+export function Decline({ jobId, version }: Props) {
+  const { run, pending, refusal } = useAction()
+  const [declining, setDeclining] = useState(false)
+  const [words, setWords] = useState('')
+  if (!declining)
+    return (
+      <Button look="quiet" className="w-full" onClick={() => setDeclining(true)}>
+        They decline
+      </Button>
+    )
+  return (
+    <div className="space-y-2">
+      <Field label="What did they say?" hint="Leave it empty where they gave no reason.">
+        <input className="field" value={words} onChange={(event) => setWords(event.target.value)} />
+      </Field>
+      <Button
+        look="outline"
+        className="w-full"
+        disabled={pending}
+        onClick={() => run(declineQuote, { jobId, version, words })}
+      >
+        Save the reason
+      </Button>
       {refusal && (
         <p role="alert" className="text-copper">
           {refusal.message}

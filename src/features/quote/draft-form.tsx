@@ -1,5 +1,6 @@
 'use client'
 
+import type { ReactNode } from 'react'
 import type { JobId } from '@/core/ids'
 import type { OfferInput } from '@/core/offer'
 import type { Setup } from '@/core/shop'
@@ -9,10 +10,13 @@ import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
+import { LayerFields, SurfaceFields } from '../coats/coat-fields'
 import { Breaches } from '../plan/breaches'
 import { CalledIn } from './called-in'
 import { quoteDraftKey } from './draft-key'
 import { ExtraCounts } from './extra-counts'
+import { OneOffs } from './one-offs'
+import { PanelMethods } from './panel-methods'
 import type { Draft } from './use-draft'
 
 type Props = {
@@ -24,10 +28,23 @@ type Props = {
   next: number
   onEdit: () => void
   onWritten: (version: number) => void
+  /** Where what is agreed is changed: what it comes to, and what stands at the end of the form in place of writing a version. */
+  change?: { comesTo: ReactNode; end: (edit: (change: () => void) => void) => ReactNode }
+}
+
+function More({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <details>
+      <summary className="flex min-h-11 items-center underline decoration-ink-soft/40 underline-offset-4">
+        {title}
+      </summary>
+      <div className="space-y-3 pb-2">{children}</div>
+    </details>
+  )
 }
 
 /** Package, extras and terms of the next version; the paper beside it follows every touch. */
-export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten }: Props) {
+export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten, change }: Props) {
   const { run, pending, refusal: refused, clear } = useAction()
   const { issue, offer, typed } = draft
   const edit = (change: () => void) => {
@@ -62,7 +79,10 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
     )
   return (
     <section aria-label="The next version" className="space-y-4 border-t border-line pt-4">
-      <h2 className="text-xl">{next > 1 ? 'Change it' : 'Put it together'}</h2>
+      <h2 className="text-xl">
+        {change ? 'Change what was agreed' : next > 1 ? 'Change it' : 'Put it together'}
+      </h2>
+      {change?.comesTo}
       <Field label="Package">
         <select
           className="field"
@@ -78,16 +98,36 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       </Field>
       {draft.processes && (
         <p className="text-sm text-ink-soft">
-          With the processes you chose on the curve.{' '}
+          {change ? 'With the methods as they are agreed. ' : 'With the methods you chose. '}
           <button
             type="button"
             className="min-h-11 underline underline-offset-4"
             onClick={() => edit(draft.forgetProcesses)}
           >
-            Use the package’s own
+            {change ? 'Choose them again from what is known now' : 'Use the package’s own'}
           </button>
         </p>
       )}
+      <More title="Methods, panel by panel">
+        <PanelMethods
+          template={draft.template}
+          input={input}
+          processes={draft.methods}
+          onChange={(panel, method) => edit(() => draft.chooseMethod(panel, method))}
+        />
+      </More>
+      <More title="Coatings">
+        <LayerFields
+          coats={draft.coats}
+          catalogue={input.catalogue}
+          onChange={(coats) => edit(() => draft.chooseCoats(coats))}
+        />
+        <SurfaceFields
+          coats={draft.coats}
+          catalogue={input.catalogue}
+          onChange={(coats) => edit(() => draft.chooseCoats(coats))}
+        />
+      </More>
       <ExtraCounts
         shape={input.shape}
         counts={draft.counts}
@@ -98,10 +138,16 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
       />
       <CalledIn
         vendors={setup.vendors}
-        included={(offer?.vendors ?? []).map(({ id }) => id).filter((id) => !draft.vendors.includes(id))}
-        called={draft.vendors}
+        called={(offer?.vendors ?? []).map(({ id }) => id)}
         proposals={input.trades ?? []}
         onChange={(id, isCalled) => edit(() => draft.callIn(id, isCalled))}
+      />
+      <OneOffs
+        lines={draft.oneOffs}
+        error={(at, field) =>
+          issue?.path.join('.') === `oneOffs.${at}.${field}` ? issue.message : undefined
+        }
+        onChange={(lines) => edit(() => draft.writeOneOffs(lines))}
       />
       <div className="grid grid-cols-3 gap-3">
         {text('discount', 'Discount, %', 'discountPercent')}
@@ -126,11 +172,15 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten 
         />
       </Field>
       {offer && <Breaches broken={offer.breaches} />}
-      <Button className="w-full" disabled={pending || !offer} onClick={write}>
-        {pending
-          ? 'Writing it…'
-          : `Write version ${next}${offer ? `, ${money(setup.region, offer.price.totalCents)}` : ''}`}
-      </Button>
+      {change ? (
+        change.end(edit)
+      ) : (
+        <Button className="w-full" disabled={pending || !offer} onClick={write}>
+          {pending
+            ? 'Writing it…'
+            : `Write version ${next}${offer ? `, ${money(setup.region, offer.price.totalCents)}` : ''}`}
+        </Button>
+      )}
       {refused && (
         <p role="alert" className="text-copper">
           {refused.message}

@@ -1,9 +1,9 @@
 import type { Job } from '@/core/job'
-import type { Quote, QuoteText, Summary } from '@/core/offer'
+import type { Agreement, Quote, QuoteText, Summary } from '@/core/offer'
 import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
-import { pitchOf, quoteText, toldQuote } from '@/text/quote'
+import { type ChangeTold, pitchOf, quoteText, toldQuote } from '@/text/quote'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
 /** Everything that stands on a quote: whose it is, and what it says. */
@@ -43,11 +43,12 @@ function paperWith(
 }
 
 /** A version as it was written. */
-export function paperOf(quote: Quote, shared: Shared): Paper {
-  return paperWith(quote, shared, quote.told ?? toldQuote(quote, shared.job, shared.setup))
+export function paperOf(quote: Quote, shared: Shared, agreed?: Agreement): Paper {
+  return paperWith(quote, shared, quote.told ?? toldQuote(quote, shared.job, shared.setup, agreed))
 }
 
-type Chosen = Offered & Pick<Quote, 'plan' | 'totalCents'> & { depositPercent: number; validDays: number }
+type Chosen = Offered &
+  Pick<Quote, 'plan' | 'totalCents'> & { depositPercent: number; validDays: number; change?: ChangeTold }
 
 /** What is chosen on the screen and not yet written. */
 export function draftPaper(draft: Chosen, shared: Shared): Paper {

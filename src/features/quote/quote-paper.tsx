@@ -18,8 +18,8 @@ export function QuotePaper({ paper }: { paper: Paper }) {
       <header className="flex flex-wrap items-end justify-between gap-4 border-b-2 border-ink pb-4">
         <div>
           <LetterheadLine shop={shop} />
-          <h2 className="text-3xl">{paper.packageName}</h2>
-          <p className="text-ink-soft">{paper.pitch}</p>
+          <h2 className="text-3xl">{text.change ? text.title : paper.packageName}</h2>
+          <p className="text-ink-soft">{text.change ? paper.packageName : paper.pitch}</p>
         </div>
         <div className="flex items-end gap-4">
           <SideView shape={vehicle.shape} className="h-14" />
@@ -32,23 +32,26 @@ export function QuotePaper({ paper }: { paper: Paper }) {
         </div>
       </header>
       <p className="mt-3 text-sm text-ink-soft">
-        {text.title}. {text.about}
+        {text.change ? text.about : `${text.title}. ${text.about}`}
       </p>
-      <section className="mt-4" aria-label={headings.expect}>
-        <h3 className="text-xl">{headings.expect}</h3>
-        <ul className="mt-1 space-y-1.5">
-          {text.expectation.map(({ kind, text: said }) => (
-            <li
-              key={said}
-              className={`border-l-4 pl-3 ${kind === 'stays' ? 'border-copper' : 'border-fern-soft'} ${TONE[kind]}`}
-            >
-              {said}
-            </li>
-          ))}
-        </ul>
-      </section>
+      {text.change && <ChangeBlock change={text.change} />}
+      {text.expectation.length > 0 && (
+        <section className="mt-4" aria-label={headings.expect}>
+          <h3 className="text-xl">{headings.expect}</h3>
+          <ul className="mt-1 space-y-1.5">
+            {text.expectation.map(({ kind, text: said }) => (
+              <li
+                key={said}
+                className={`border-l-4 pl-3 ${kind === 'stays' ? 'border-copper' : 'border-fern-soft'} ${TONE[kind]}`}
+              >
+                {said}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
       <div className="mt-4 grid gap-6 sm:grid-cols-2">
-        <Lines title={headings.work} lines={text.work} />
+        {text.work.length > 0 && <Lines title={headings.work} lines={text.work} />}
         {text.protection.length > 0 && <Lines title={headings.protection} lines={text.protection} />}
       </div>
       {text.technical && (
@@ -100,6 +103,42 @@ export function QuotePaper({ paper }: { paper: Paper }) {
       {text.collection && <p className="mt-4">{text.collection}</p>}
       {paper.note && <p className="mt-3 whitespace-pre-line">{paper.note}</p>}
     </article>
+  )
+}
+
+/** What a supplement changes, before all that then holds. */
+function ChangeBlock({ change }: { change: NonNullable<Paper['text']['change']> }) {
+  return (
+    <section className="mt-4 border-b border-line pb-4" aria-label={change.heading}>
+      <p>{change.of}</p>
+      {change.sections.map(({ heading, text }) => (
+        <div key={heading} className="mt-3">
+          <h3 className="text-xl">{heading}</h3>
+          <p className="whitespace-pre-line">{text}</p>
+        </div>
+      ))}
+      {change.rows.length > 0 && (
+        <>
+          <h3 className="mt-3 text-xl">{change.heading}</h3>
+          <table className="mt-1 w-full text-[15px]">
+            <tbody>
+              {change.rows.map(({ name, amount }) => (
+                <tr key={name} className="border-b border-line align-top">
+                  <td className="py-1.5 pr-4">{name}</td>
+                  <td className="py-1.5 text-right whitespace-nowrap">{amount}</td>
+                </tr>
+              ))}
+              {change.sums.map(({ name, amount }, at) => (
+                <tr key={name} className={at > 0 ? 'font-semibold' : ''}>
+                  <td className="pt-1.5">{name}</td>
+                  <td className="pt-1.5 text-right whitespace-nowrap">{amount}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+    </section>
   )
 }
 

@@ -69,6 +69,28 @@ function PriceRow({ row: { name, origin, amount } }: { row: QuoteRow }) {
   )
 }
 
+function ChangeBlock({ change }: { change: NonNullable<QuoteText['change']> }) {
+  return (
+    <View>
+      <Text style={{ marginTop: 8 }}>{change.of}</Text>
+      {change.sections.map(({ heading, text }) => (
+        <View key={heading} wrap={false}>
+          <Text style={styles.h2}>{heading}</Text>
+          <Text>{text}</Text>
+        </View>
+      ))}
+      {change.rows.length > 0 ? (
+        <>
+          <Text style={styles.h2}>{change.heading}</Text>
+          {[...change.rows, ...change.sums].map((row) => (
+            <PriceRow key={row.name} row={row} />
+          ))}
+        </>
+      ) : null}
+    </View>
+  )
+}
+
 function QuoteDocument({ paper }: { paper: Paper }) {
   const { shop, text, vehicle } = paper
   const { headings } = text
@@ -79,8 +101,8 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           <View style={[styles.row, { borderBottomWidth: 1.5, borderBottomColor: INK, paddingBottom: 8 }]}>
             <View style={{ width: '62%' }}>
               <PaperHead shop={shop} />
-              <Text style={styles.h1}>{paper.packageName}</Text>
-              <Text style={{ color: SOFT }}>{paper.pitch}</Text>
+              <Text style={styles.h1}>{text.change ? text.title : paper.packageName}</Text>
+              <Text style={{ color: SOFT }}>{text.change ? paper.packageName : paper.pitch}</Text>
             </View>
             <View style={{ width: '34%', alignItems: 'flex-end' }}>
               <Text style={[styles.h1, { fontSize: 15 }]}>{vehicle.plate}</Text>
@@ -89,9 +111,10 @@ function QuoteDocument({ paper }: { paper: Paper }) {
             </View>
           </View>
           <Text style={[styles.soft, { marginTop: 5 }]}>
-            {text.title}. {text.about}
+            {text.change ? text.about : `${text.title}. ${text.about}`}
           </Text>
-          <Text style={styles.h2}>{headings.expect}</Text>
+          {text.change ? <ChangeBlock change={text.change} /> : null}
+          {text.expectation.length > 0 ? <Text style={styles.h2}>{headings.expect}</Text> : null}
           {text.expectation.map(({ kind, text: said }) => (
             <View key={said} style={[styles.expect, { borderLeftColor: BORDER[kind] }]} wrap={false}>
               <Text style={kind === 'result' ? styles.bold : {}}>{said}</Text>
@@ -99,7 +122,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           ))}
           <View style={[styles.row, { marginTop: 2 }]} wrap={false}>
             <View style={{ width: '60%' }}>
-              <Text style={styles.h2}>{headings.work}</Text>
+              {text.work.length > 0 ? <Text style={styles.h2}>{headings.work}</Text> : null}
               {text.work.map((line) => (
                 <Text key={line} style={{ marginBottom: 2 }}>
                   {line}

@@ -3,13 +3,20 @@
 import { useState } from 'react'
 import type { Job } from '@/core/job'
 import { panelToShow } from '@/core/lamp'
-import type { Quote } from '@/core/offer'
+import type { AgreedBy, Quote, QuoteDecision, StepState } from '@/core/offer'
 import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { paperMoment } from '@/text/formats'
+import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import { PrintButton } from '@/ui/print-button'
+import { useRegion } from '@/ui/region'
+import { SignatureDrawing } from '../sign-off/signature-pad'
+import { CallOff } from './call-off'
+import { type AgreedShown, ChangeCompared, type ChangeTyped, ChangeWritten } from './change-part'
 import { Decide } from './decide'
+import { DecideChange } from './decide-change'
 import { DraftForm } from './draft-form'
 import { draftPaper, type Paper, paperOf } from './paper'
 import { QuotePaper } from './quote-paper'
@@ -27,27 +34,57 @@ type Props = {
   begin: Choices
   fromCurve: boolean
   now: Instant
-  /** A package is agreed: nothing more is written. */
+  /** What is agreed, while the car is here: it can be changed. */
+  agreed?: AgreedShown & { states: Readonly<Record<string, StepState>> }
+  /** Nothing more is written: the car has gone home, or what it was here for is not changed by quotes. */
   closed: boolean
 }
 
 /** A quote as it is put together, as the customer gets it, and every version that was written. */
-export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, closed }: Props) {
+export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, agreed, closed }: Props) {
   const newest = quotes.at(-1)
+  const isOpen = newest && !newest.decision
+  const first = agreed && !isOpen ? agreed.version : newest?.version
   const [shown, setShown] = useState<number | 'draft'>(
-    newest && (closed || !fromCurve) && begin.packageKey === newest.packageKey ? newest.version : 'draft',
+    first && (closed || agreed || (!fromCurve && begin.packageKey === newest?.packageKey)) ? first : 'draft',
   )
+  const [changing, setChanging] = useState(false)
+  const [words, setWords] = useState<ChangeTyped>({ found: '', otherwise: '' })
   const draft = useDraft(setup, input, {
     jobId: job.id,
     choices: begin,
     note: newest?.note ?? '',
     fromCurve,
     onFromCurve: () => setShown('draft'),
+    customerTax: job.customer.tax,
+    ...(agreed
+      ? { agreed: { ...agreed, version: quotes.length + 1, stateOf: (id) => agreed.states[id] ?? 'open' } }
+      : {}),
   })
+  const writes = !closed && (!agreed || changing)
   const version = quotes.find((quote) => quote.version === shown)
-  const paper = version ? paperOf(version, { job, setup }) : paperOfDraft(draft, job, setup)
-  const told = version?.summary ?? (draft.offer ? summaryOf(draft.offer) : undefined)
+  const paper = version
+    ? paperOf(version, { job, setup })
+    : paperOfDraft(draft, { job, setup }, agreed, words)
+  const told = version?.summary ?? summaryOfDraft(draft)
   const lamp = told && panelToShow(told, foundOn(input), job.vehicle.plate)
+  const changeForm = (standing: AgreedShown) => {
+    const shared = { jobId: job.id, draft, changed: draft.changed, region: setup.region }
+    return {
+      comesTo: <ChangeCompared {...shared} agreed={standing} now={now} />,
+      end: (edit: (change: () => void) => void) => (
+        <ChangeWritten
+          {...shared}
+          words={words}
+          onWords={(typed) => edit(() => setWords(typed))}
+          onWritten={(written) => {
+            setChanging(false)
+            setShown(written)
+          }}
+        />
+      ),
+    }
+  }
   return (
     <div className="grid gap-6 p-5 lg:grid-cols-[minmax(0,1fr)_22rem] print:block print:p-0">
       <div>
@@ -67,9 +104,21 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
         )}
       </div>
       <aside className="no-print space-y-5">
-        <Versions quotes={quotes} shown={shown} setup={setup} now={now} closed={closed} onShow={setShown} />
+        <Versions quotes={quotes} shown={shown} setup={setup} now={now} closed={!writes} onShow={setShown} />
         {version && <OneVersion job={job} quote={version} newest={quotes.length} now={now} closed={closed} />}
-        {!closed && (
+        {agreed && !closed && !changing && (
+          <Button
+            look="outline"
+            className="w-full"
+            onClick={() => {
+              setChanging(true)
+              setShown('draft')
+            }}
+          >
+            Change what was agreed
+          </Button>
+        )}
+        {writes && (
           <DraftForm
             jobId={job.id}
             draft={draft}
@@ -78,7 +127,11 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
             next={quotes.length + 1}
             onEdit={() => setShown('draft')}
             onWritten={setShown}
+            {...(agreed ? { change: changeForm(agreed) } : {})}
           />
+        )}
+        {agreed && !closed && Object.values(agreed.states).some((state) => state !== 'over') && (
+          <CallOff job={job} from={agreed.version} now={now} />
         )}
       </aside>
     </div>
@@ -91,26 +144,32 @@ const foundOn = ({ judgement }: OfferInput) =>
     judgement.panels.map(({ panel, condition }) => [panel.id, condition.costs.map(({ defect }) => defect)]),
   )
 
+const summaryOfDraft = ({ changed, offer }: Draft) =>
+  typeof changed === 'object' ? changed.summary : offer && summaryOf(offer)
+
+/** The draft on paper: of a change only what it changes, where it changes anything. */
 function paperOfDraft(
-  { offer, choices, typed, packageKey }: Draft,
-  job: Job,
-  setup: Setup,
+  { offer, choices, typed, packageKey, changed }: Draft,
+  shared: { job: Job; setup: Setup },
+  agreed: AgreedShown | undefined,
+  words: ChangeTyped,
 ): Paper | undefined {
-  return offer && choices
-    ? draftPaper(
-        {
-          packageKey,
-          packageName: offer.template.name,
-          summary: summaryOf(offer),
-          plan: offer.plan,
-          totalCents: offer.price.totalCents,
-          depositPercent: choices.terms.depositPercent,
-          validDays: choices.terms.validDays,
-          note: typed.note,
-        },
-        { job, setup },
-      )
-    : undefined
+  if (!offer || !choices) return undefined
+  const worked = typeof changed === 'object' ? changed : undefined
+  return draftPaper(
+    {
+      packageKey,
+      packageName: offer.template.name,
+      summary: worked?.summary ?? summaryOf(offer),
+      plan: worked?.plan ?? offer.plan,
+      totalCents: worked?.price.totalCents ?? offer.price.totalCents,
+      depositPercent: choices.terms.depositPercent,
+      validDays: choices.terms.validDays,
+      note: typed.note,
+      ...(agreed && worked ? { change: { ...words, callsOff: false, agreed } } : {}),
+    },
+    shared,
+  )
 }
 
 /** What can be done with a version that was written: read, printed, answered. */
@@ -139,10 +198,31 @@ function OneVersion({
         </a>
         <PrintButton />
       </div>
-      {state.kind === 'open' && !closed && <Decide jobId={job.id} version={quote.version} />}
+      {state.kind === 'open' &&
+        !closed &&
+        (quote.change ? (
+          <DecideChange job={job} version={quote.version} now={now} />
+        ) : (
+          <Decide jobId={job.id} version={quote.version} />
+        ))}
+      {quote.decision?.agreedBy && <AgreedByLine decision={quote.decision} by={quote.decision.agreedBy} />}
       {state.kind === 'expired' && !closed && (
         <p className="text-copper">Expired. Write the next version; it is priced at today’s rates.</p>
       )}
     </section>
+  )
+}
+
+/** Who said yes to a change, when and how. */
+function AgreedByLine({ decision, by }: { decision: QuoteDecision; by: AgreedBy }) {
+  const region = useRegion()
+  return (
+    <div className="text-[15px]" data-testid="agreed-by">
+      {by.how === 'signed' && <SignatureDrawing strokes={by.signature} className="w-56 max-w-full" />}
+      <p>
+        {by.how === 'signed' ? `Signed by ${by.name}` : `${by.name}, by telephone`},{' '}
+        {paperMoment(region, decision.at)}
+      </p>
+    </div>
   )
 }

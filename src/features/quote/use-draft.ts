@@ -2,15 +2,21 @@
 
 import { useEffect, useMemo, useState } from 'react'
 import type { ZodError } from 'zod'
+import type { MethodKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import {
+  type AgreedNow,
   type Choices,
+  type CustomerTax,
+  changeOf,
   choicesSchema,
   chosenOffer,
   EXTRA_KEYS,
   type ExtraKey,
   includedCount,
+  type Offer,
   type OfferInput,
+  type PackageTemplate,
   piecesOf,
 } from '@/core/offer'
 import type { Region } from '@/core/region'
@@ -18,20 +24,33 @@ import type { Setup } from '@/core/shop'
 import { asked } from '@/text/en/asks'
 import { numberOf } from '@/text/typed'
 import { quoteDraftKey } from './draft-key'
+import { readOneOff, type TypedOneOff, typedOneOff } from './typed-one-off'
 
 /** The next version while it is put together: what is chosen, what is typed, and the offer it comes to. */
 
 export type TypedTerms = { discount: string; deposit: string; days: string; gloss: string; note: string }
+
+/** Coats other than those of the package. */
+type Coats = { layers: Choices['layers']; surfaces: Choices['surfaces'] }
 
 /** The first thing that is wrong, in words, and with which field. */
 function issueOf({ issues: [issue] }: ZodError, region: Region) {
   return { path: issue!.path, message: asked(region, issue!.message) }
 }
 
-type Begin = { jobId: JobId; choices: Choices; note: string; fromCurve: boolean; onFromCurve: () => void }
+type Begin = {
+  jobId: JobId
+  choices: Choices
+  note: string
+  fromCurve: boolean
+  onFromCurve: () => void
+  /** What is agreed, where the draft is a change of it. */
+  agreed?: AgreedNow
+  customerTax: CustomerTax
+}
 
 export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
-  const { jobId, fromCurve, onFromCurve } = begin
+  const { jobId, fromCurve, onFromCurve, agreed, customerTax } = begin
   const [packageKey, setPackageKey] = useState(begin.choices.packageKey)
   const [processes, setProcesses] = useState(begin.choices.processes)
   const [counts, setCounts] = useState<Partial<Record<ExtraKey, number>>>(
@@ -41,6 +60,14 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     Object.fromEntries(begin.choices.extras.map(({ key, pieces: chosen }) => [key, chosen])),
   )
   const [vendors, setVendors] = useState<readonly string[]>(begin.choices.vendors ?? [])
+  const [withoutVendors, setWithoutVendors] = useState<readonly string[]>(begin.choices.withoutVendors ?? [])
+  const [coats, setCoats] = useState<Coats>({
+    layers: begin.choices.layers,
+    surfaces: begin.choices.surfaces,
+  })
+  const [oneOffs, setOneOffs] = useState<readonly TypedOneOff[]>(
+    (begin.choices.oneOffs ?? []).map((line) => typedOneOff(setup.region, line)),
+  )
   const [typed, setTyped] = useState<TypedTerms>({
     discount: String(begin.choices.terms.discountPercent),
     deposit: String(begin.choices.terms.depositPercent),
@@ -79,6 +106,10 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     ...(processes ? { processes } : {}),
     extras,
     vendors,
+    ...(withoutVendors.length > 0 ? { withoutVendors } : {}),
+    ...(coats.layers ? { layers: coats.layers } : {}),
+    ...(coats.surfaces ? { surfaces: coats.surfaces } : {}),
+    ...(oneOffs.length > 0 ? { oneOffs: oneOffs.map((line) => readOneOff(setup.region, line)) } : {}),
     ...(typed.gloss === '' ? {} : { glossGu: numberOf(typed.gloss) }),
     terms: {
       discountPercent: numberOf(typed.discount),
@@ -87,6 +118,10 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     },
   }
   const checked = choicesSchema.safeParse(wanted)
+  // A change goes on at the pace it was agreed at.
+  const known = agreed ? { ...input, pace: agreed.summary.pace } : input
+  const offer = checked.success ? chosenOffer(setup.packages, known, checked.data) : undefined
+  const charges = { rates: setup.rates, terms: wanted.terms, customerTax }
   return {
     packageKey,
     processes,
@@ -98,11 +133,29 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     issue: checked.success ? undefined : issueOf(checked.error, setup.region),
     choices: checked.success ? checked.data : undefined,
     /** Undefined while something is wrong, or where a panel can no longer take what was chosen for it. */
-    offer: checked.success ? chosenOffer(setup.packages, input, checked.data) : undefined,
+    offer,
+    /** What it makes of what is agreed; or why it cannot. */
+    changed:
+      offer &&
+      agreed &&
+      changeOf(offer, { ...agreed, holds: processes !== undefined }, charges, input.catalogue),
+    template,
+    coats: { layers: coats.layers ?? template.layers, surfaces: coats.surfaces ?? template.surfaces },
+    oneOffs,
+    withoutVendors,
     choosePackage: (key: string) => {
       setPackageKey(key)
       setProcesses(undefined)
+      setCoats({ layers: undefined, surfaces: undefined })
+      setWithoutVendors([])
     },
+    /** Holds one panel to a method, and all others to theirs. */
+    chooseMethod: (panel: string, method: MethodKey) =>
+      setProcesses({ ...processesOf(offer), ...processes, [panel]: method }),
+    /** The method of every panel as it stands. */
+    methods: { ...processesOf(offer), ...processes },
+    chooseCoats: (change: Partial<PackageTemplate>) => setCoats({ ...coats, ...change }),
+    writeOneOffs: setOneOffs,
     forgetProcesses: () => setProcesses(undefined),
     count: (key: ExtraKey, count: number) => setCounts({ ...counts, [key]: count }),
     /** Does an extra to these pieces, and to as many besides as it was. */
@@ -111,11 +164,17 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
       setCounts({ ...counts, [key]: count })
     },
     callIn: (id: string, isCalled: boolean) => {
-      const others = vendors.filter((each) => each !== id)
-      setVendors(isCalled ? [...others, id] : others)
+      const [others, without] = [vendors, withoutVendors].map((all) => all.filter((each) => each !== id))
+      setVendors(isCalled ? [...others!, id] : others!)
+      setWithoutVendors(isCalled || !template.vendors.includes(id) ? without! : [...without!, id])
     },
     type: (change: Partial<TypedTerms>) => setTyped({ ...typed, ...change }),
   }
 }
+
+const processesOf = (offer: Offer | undefined): Record<string, MethodKey> =>
+  Object.fromEntries(
+    (offer?.correction.panels ?? []).map(({ judged, option }) => [judged.panel.id, option.method.key]),
+  )
 
 export type Draft = ReturnType<typeof useDraft>

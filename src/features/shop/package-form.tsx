@@ -1,21 +1,20 @@
 'use client'
 
 import type { ReactNode } from 'react'
-import { OTHER_SURFACES, type Product } from '@/core/coating'
+import type { Product } from '@/core/coating'
 import { CARES, type Method, offered } from '@/core/correction'
 import { LANGUAGE_NAME } from '@/core/customer'
-import { toProductId } from '@/core/ids'
 import { EXTRA, EXTRA_KEYS, type PackageTemplate, packageBreaches, type Vendor } from '@/core/offer'
 import { LANGUAGES, type Region } from '@/core/region'
 import { CARE_LEVEL, methodTitle } from '@/text/en/correction'
-import { PRODUCT_KIND_NAME, suitedName } from '@/text/en/products'
-import { extraName, surfaceName, tradeName } from '@/text/en/step-names'
+import { extraName, tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { duration, money } from '@/text/formats'
 import { workWords } from '@/text/work'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
+import { LayerFields, SurfaceFields } from '../coats/coat-fields'
 import { Breaches } from '../plan/breaches'
 
 type Props = {
@@ -28,10 +27,6 @@ type Props = {
   onChange: (template: PackageTemplate) => void
   onRemove?: () => void
 }
-
-const MOST_LAYERS = 4
-
-const NOT_CHOSEN = toProductId('')
 
 /** One package, field by field. What speaks against it on any car stands under the layers while it is put together. */
 export function PackageForm({
@@ -46,12 +41,6 @@ export function PackageForm({
 }: Props) {
   const set = (change: Partial<PackageTemplate>) => onChange({ ...template, ...change })
   const error = (field: string) => (fault?.field === field ? fault.message : undefined)
-  const used = (id: string) =>
-    template.layers.some((layer) => layer === id) ||
-    template.surfaces.some(({ productId }) => productId === id)
-  const onOffer = catalogue.filter(({ id, retired }) => !retired || used(id))
-  const forPaint = onOffer.filter(({ surfaces }) => surfaces.includes('paint'))
-  const layers = [...template.layers, ...(template.layers.length < MOST_LAYERS ? [NOT_CHOSEN] : [])]
   return (
     <section className="sheet space-y-5 p-5" aria-label={template.name || 'A new package'}>
       <div className="grid gap-4 sm:grid-cols-[14rem_1fr]">
@@ -111,32 +100,7 @@ export function PackageForm({
         </div>
       </div>
       <Part title="On the paint">
-        <ol className="grid gap-2 sm:grid-cols-2">
-          {layers.map((id, at) => (
-            <li key={`${at}-${id}`}>
-              <Field label={`Layer ${at + 1}`}>
-                <select
-                  className="field"
-                  value={id}
-                  onChange={(event) =>
-                    set({
-                      layers: layers
-                        .map((each, index) => (index === at ? toProductId(event.target.value) : each))
-                        .filter(Boolean),
-                    })
-                  }
-                >
-                  <option value="">none</option>
-                  {forPaint.map((product) => (
-                    <option key={product.id} value={product.id}>
-                      {suitedName(product)}, {PRODUCT_KIND_NAME[product.kind].toLowerCase()}
-                    </option>
-                  ))}
-                </select>
-              </Field>
-            </li>
-          ))}
-        </ol>
+        <LayerFields coats={template} catalogue={catalogue} onChange={set} />
         {error('layers') && (
           <p role="alert" className="text-sm font-semibold text-copper">
             {error('layers')}
@@ -145,31 +109,7 @@ export function PackageForm({
         <Breaches broken={packageBreaches(template, { catalogue, vendors, methods })} />
       </Part>
       <Part title="On other surfaces">
-        <div className="grid gap-2 sm:grid-cols-3">
-          {OTHER_SURFACES.map((surface) => {
-            const made = onOffer.filter(({ surfaces }) => surfaces.includes(surface))
-            return made.length === 0 ? null : (
-              <Field key={surface} label={surfaceName(surface)}>
-                <select
-                  className="field"
-                  value={template.surfaces.find((coat) => coat.surface === surface)?.productId ?? ''}
-                  onChange={(event) => {
-                    const others = template.surfaces.filter((coat) => coat.surface !== surface)
-                    const productId = toProductId(event.target.value)
-                    set({ surfaces: productId ? [...others, { surface, productId }] : others })
-                  }}
-                >
-                  <option value="">nothing</option>
-                  {made.map((product) => (
-                    <option key={product.id} value={product.id}>
-                      {suitedName(product)}
-                    </option>
-                  ))}
-                </select>
-              </Field>
-            )
-          })}
-        </div>
+        <SurfaceFields coats={template} catalogue={catalogue} onChange={set} />
       </Part>
       <Part title="Extras included">
         <div className="grid gap-x-6 sm:grid-cols-2">

@@ -71,6 +71,7 @@ export type AgreementsRow = {
   total_cents: number
   promised_for: string
   agreed_at: string
+  version: number | null
 }
 
 type AgreementsIn = In<AgreementsRow, 'promised_for' | 'agreed_at', never>
@@ -583,6 +584,13 @@ export type QuotesRow = {
   said_at: string | null
   said_words: string
   told: string | null
+  changes_version: number | null
+  calls_off: 0 | 1
+  found: string
+  otherwise: string
+  said_how: 'signed' | 'telephone' | null
+  said_by: string
+  signature: string | null
 }
 
 type QuotesIn = In<QuotesRow, 'could_collect_at' | 'written_at' | 'valid_until' | 'said_at', never>
@@ -734,7 +742,11 @@ declare module 'knex/types/tables' {
       Changed<ActionJournalIn>
     >
     acts: Knex.CompositeTableType<ActsRow, Written<ActsIn, 'position' | 'conflict'>, Changed<ActsIn>>
-    agreements: Knex.CompositeTableType<AgreementsRow, AgreementsIn, Changed<AgreementsIn>>
+    agreements: Knex.CompositeTableType<
+      AgreementsRow,
+      Written<AgreementsIn, 'version'>,
+      Changed<AgreementsIn>
+    >
     bottles: Knex.CompositeTableType<
       BottlesRow,
       Written<BottlesIn, 'opened_on' | 'gone_on'>,
@@ -897,7 +909,22 @@ declare module 'knex/types/tables' {
     published: Knex.CompositeTableType<PublishedRow, PublishedIn, Changed<PublishedIn>>
     quotes: Knex.CompositeTableType<
       QuotesRow,
-      Written<QuotesIn, 'note' | 'could_collect_at' | 'said' | 'said_at' | 'said_words' | 'told'>,
+      Written<
+        QuotesIn,
+        | 'note'
+        | 'could_collect_at'
+        | 'said'
+        | 'said_at'
+        | 'said_words'
+        | 'told'
+        | 'changes_version'
+        | 'calls_off'
+        | 'found'
+        | 'otherwise'
+        | 'said_how'
+        | 'said_by'
+        | 'signature'
+      >,
       Changed<QuotesIn>
     >
     refused_entries: Knex.CompositeTableType<

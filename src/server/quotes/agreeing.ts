@@ -18,15 +18,11 @@ export type Refusal = { message: string }
 
 type Wanted = { shownCents: number; note: string; mustFit: boolean }
 
-function refusalFor(offer: Offer | undefined, shownCents: number): Refusal | undefined {
-  if (!offer)
-    return {
-      message: ask('process-gone'),
-    }
+/** Why an offer cannot be made on this car. */
+export function offerRefusal(offer: Offer | undefined): Refusal | undefined {
+  if (!offer) return { message: ask('process-gone') }
   const stop = offer.breaches.find(({ weight }) => weight === 'stop')
-  if (stop) return { message: `${COATING_RULE[stop.id].reason} ${COATING_RULE[stop.id].remedy}` }
-  if (offer.price.totalCents !== shownCents) return { message: ask('price-changed') }
-  return undefined
+  return stop && { message: `${COATING_RULE[stop.id].reason} ${COATING_RULE[stop.id].remedy}` }
 }
 
 /** Works an offer out once more from what stands in the shop now, and keeps it as the next version of the quote. */
@@ -45,8 +41,9 @@ export async function writeOffer(
   if (!setup.packages.some(({ key }) => key === choices.packageKey)) return { message: ask('package-gone') }
   const { input } = await loadWorked(db, floor.shop, entry.job)
   const offer = chosenOffer(setup.packages, input, choices)
-  const refusal = refusalFor(offer, shownCents)
+  const refusal = offerRefusal(offer)
   if (refusal || !offer) return refusal!
+  if (offer.price.totalCents !== shownCents) return { message: ask('price-changed') }
   const when = whenForPlan(floor, entry.job, offer.plan)
   if (mustFit && when.kind === 'impossible') return { message: whyNotPlaced(floor, when.reasons, offer.plan) }
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
@@ -69,7 +66,8 @@ export async function writeOffer(
   return { version, when }
 }
 
-const CLOSED = {
+/** Why a quote can no longer be answered. */
+export const CLOSED = {
   accepted: ask('quote-accepted'),
   declined: ask('quote-declined'),
   expired: ask('quote-expired'),
@@ -92,6 +90,7 @@ export async function agreeQuote(
   const quotes = await listQuotes(db, jobId)
   const quote = quotes.find((each) => each.version === version)
   if (!entry || !quote) return { message: ask('quote-gone') }
+  if (quote.change) return { message: ask('change-needs-yes') }
   const state = quoteState(quote, quotes.length, at)
   if (state.kind !== 'open') return { message: CLOSED[state.kind] }
   const when = worked ?? whenForPlan(floor, entry.job, quote.plan)
@@ -99,6 +98,7 @@ export async function agreeQuote(
   const written = await db.transaction(async (trx) => {
     const agreed = await writeAgreement(trx, {
       jobId,
+      version,
       packageKey: quote.packageKey,
       packageName: quote.packageName,
       plan: quote.plan,

@@ -13,6 +13,7 @@ export const readSummary = parsedOnce((json): Summary => summarySchema.parse(JSO
 function toAgreement(row: AgreementsRow): Agreement {
   return {
     jobId: row.job_id,
+    ...(row.version === null ? {} : { version: row.version }),
     packageKey: row.package_key,
     packageName: row.package_name,
     plan: readPlan(row.plan),
@@ -39,6 +40,7 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
   const written = await db('agreements')
     .insert({
       job_id: agreement.jobId,
+      version: agreement.version ?? null,
       package_key: agreement.packageKey,
       package_name: agreement.packageName,
       plan: JSON.stringify(agreement.plan),
@@ -51,6 +53,33 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
     .ignore()
     .returning('job_id')
   return written.length > 0
+}
+
+/** Puts what is agreed now in the place of what was; when it was first agreed stays. */
+export async function replaceAgreement(
+  db: Knex,
+  {
+    jobId,
+    version,
+    packageKey,
+    packageName,
+    plan,
+    summary,
+    totalCents,
+    promisedFor,
+  }: Omit<Agreement, 'agreedAt'>,
+): Promise<void> {
+  await db('agreements')
+    .where({ job_id: jobId })
+    .update({
+      version: version ?? null,
+      package_key: packageKey,
+      package_name: packageName,
+      plan: JSON.stringify(plan),
+      summary: JSON.stringify(summary),
+      total_cents: totalCents,
+      promised_for: promisedFor,
+    })
 }
 
 /** The work as it is now to be done; what was agreed in words and money stays. */

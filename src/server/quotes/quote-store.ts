@@ -1,6 +1,7 @@
 import type { Knex } from 'knex'
 import type { JobId } from '@/core/ids'
 import { choicesSchema, type Quote, type QuoteDecision, type QuoteText, quoteTextSchema } from '@/core/offer'
+import { signatureSchema } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
 import type { QuotesRow } from '../db/tables'
 import { readPlan, readSummary } from './agreement-store'
@@ -20,16 +21,34 @@ function toQuote(row: QuotesRow): Quote {
     writtenAt: instantOrThrow(row.written_at),
     validUntil: instantOrThrow(row.valid_until),
     ...(row.told ? { told: quoteTextSchema.parse(JSON.parse(row.told)) } : {}),
+    ...(row.changes_version === null
+      ? {}
+      : {
+          change: {
+            from: row.changes_version,
+            found: row.found,
+            otherwise: row.otherwise,
+            callsOff: row.calls_off === 1,
+          },
+        }),
     ...(row.said && row.said_at
       ? {
           decision: {
             said: row.said,
             at: instantOrThrow(row.said_at),
             words: row.said_words,
+            ...agreedBy(row),
           },
         }
       : {}),
   }
+}
+
+/** Who said yes to a change, and how. */
+function agreedBy({ said_how: how, said_by: name, signature }: QuotesRow): Pick<QuoteDecision, 'agreedBy'> {
+  if (how === 'telephone') return { agreedBy: { how, name } }
+  if (how !== 'signed' || signature === null) return {}
+  return { agreedBy: { how, name, signature: signatureSchema.parse(JSON.parse(signature)) } }
 }
 
 /** All versions, the first first. */
@@ -64,6 +83,14 @@ export async function writeQuote(
       written_at: quote.writtenAt,
       valid_until: quote.validUntil,
       told: JSON.stringify(tell(version)),
+      ...(quote.change
+        ? {
+            changes_version: quote.change.from,
+            found: quote.change.found,
+            otherwise: quote.change.otherwise,
+            calls_off: quote.change.callsOff ? 1 : 0,
+          }
+        : {}),
     })
     return version
   })
@@ -74,11 +101,17 @@ export async function decideQuote(
   db: Knex,
   jobId: JobId,
   version: number,
-  { said, at, words }: QuoteDecision,
+  { said, at, words, agreedBy: by }: QuoteDecision,
 ): Promise<boolean> {
   const changed = await db('quotes')
     .where({ job_id: jobId, version })
     .whereNull('said')
-    .update({ said, said_at: at, said_words: words })
+    .update({
+      said,
+      said_at: at,
+      said_words: words,
+      ...(by ? { said_how: by.how, said_by: by.name } : {}),
+      ...(by?.how === 'signed' ? { signature: JSON.stringify(by.signature) } : {}),
+    })
   return changed > 0
 }

@@ -42,10 +42,13 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     extras: [],
     terms: { ...shop.setup.terms, discountPercent: 0 },
   }
-  const priceFor = async (job: Job) => {
+  const priceFor = async (job: Job, chosen = choices) => {
     const { input } = await loadWorked(db, shop, job)
-    return chosenOffer(shop.setup.packages, input, choices)!.price.totalCents
+    return chosenOffer(shop.setup.packages, input, chosen)!.price.totalCents
   }
+  const plates = { words: 'New number plates', cents: 2500, minutes: 0, skill: 'prep' as const }
+  const withPlates = { ...choices, oneOffs: [plates] }
+  const centsChanged = await priceFor(car19, withPlates)
   const [cents, cents19] = [await priceFor(car5), await priceFor(car19)]
   const { version: _, ...survey } = await loadSurvey(db, unread.id)
   survey.before.readings = { bonnet: [{ um: 112.5 }, { um: 114 }] }
@@ -130,6 +133,34 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       shownCents: cents19,
     }),
     action('accept', 'quotes.accept', { jobId: car19.id, version: 2 }),
+    action('supplement', 'quotes.write-supplement', {
+      jobId: car19.id,
+      choices: withPlates,
+      found: 'A plate is cracked.',
+      otherwise: '',
+      note: '',
+      shownCents: centsChanged,
+    }),
+    action('say-yes', 'quotes.accept-supplement', {
+      jobId: car19.id,
+      version: 3,
+      yes: { how: 'telephone', name: 'His brother', day: '2027-01-12', time: '08:00' },
+    }),
+    action('call-off', 'quotes.call-off', {
+      jobId: car19.id,
+      from: 3,
+      found: 'The ferry does not sail.',
+      yes: {
+        how: 'signed',
+        name: 'Somebody',
+        signature: [
+          [
+            [0.1, 0.1],
+            [0.4, 0.2],
+          ],
+        ],
+      },
+    }),
     action('visit', 'aftercare.book-visit', {
       vehicleId: gone.vehicle.id,
       day: '2027-01-27',

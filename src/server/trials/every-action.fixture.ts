@@ -18,6 +18,7 @@ import * as outages from '../planning/outage-actions'
 import * as plans from '../planning/plan-actions'
 import * as refused from '../queue/refused-actions'
 import * as agreeing from '../quotes/agree-actions'
+import * as changes from '../quotes/change-actions'
 import * as consents from '../quotes/consent-actions'
 import * as quotes from '../quotes/quote-actions'
 import * as crew from '../shop/crew-actions'
@@ -57,6 +58,7 @@ const MODULES = [
   plans,
   refused,
   agreeing,
+  changes,
   consents,
   quotes,
   crew,

@@ -32,4 +32,22 @@ export const quoteInGerman: QuoteWords = {
   by: (trade, name) => `${trade} durch ${name}`,
   accepted: (name) => `Angenommen: ${name} (Unterschrift und Datum)`,
   forShop: (shop) => `Für ${shop}`,
+  change: {
+    draft: 'Entwurf eines Nachtrags',
+    title: (version, day) => `Nachtrag ${version} vom ${day}`,
+    calledOff: (version, day) => `Abbestellt, Fassung ${version} vom ${day}`,
+    of: (day) =>
+      `Er ändert, was wir am ${day} vereinbart haben. Alles hier nicht Genannte bleibt wie vereinbart.`,
+    ofCalledOff: (day) =>
+      `Was wir am ${day} vereinbart haben, ist abbestellt. Was bis jetzt getan wurde, wird wie vereinbart berechnet.`,
+    found: 'Was wir gefunden haben',
+    why: 'Grund',
+    otherwise: 'Ohne den Nachtrag',
+    heading: 'Was sich am Preis ändert',
+    dropped: (line) => `Entfällt: ${line}`,
+    before: 'Bisher vereinbart, mit Steuer',
+    difference: 'Unterschied, mit Steuer',
+    couldCollect: (day, time) =>
+      `Damit ist das Fahrzeug am ${day} um ${time} fertig, wenn Sie jetzt zustimmen.`,
+  },
 }

@@ -178,6 +178,9 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'one-offs-enough': () => 'Twenty lines of its own are enough for one quote.',
   'change-overtaken': () =>
     'What is agreed has changed since this was written. Write it once more, from what stands now.',
+  'work-went-on': () =>
+    'The work is further on than when this was written, at a step that it changes. Write it once more.',
+  'change-needs-yes': () => 'Have the customer sign, or write who agreed by telephone and when.',
   'nothing-agreed': () => 'Nothing is agreed for this car. Write a quote.',
   'nothing-differs': () => 'Nothing differs from what is agreed. Change something first.',
   'coated-already': () =>
@@ -185,7 +188,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'layer-lies': () =>
     'A product that lies on the car already is missing here, or is another one. Keep what was applied, and change the rest.',
   'work-under-way': () => 'A step is under way. End it, or take it back, then call off the rest.',
-  'home-already': () => 'The car has gone home. Check it in again for more work.',
+  'home-already': () => 'The car is handed over. Check it in again for more work.',
   'who-said-so': () => 'Write who agreed to it.',
   'told-later': () => 'That time is still to come.',
   'quote-replaced': () => 'A later version has taken its place. Reload to see it.',

@@ -32,4 +32,20 @@ export const quoteInEnglish: QuoteWords = {
   by: (trade, name) => `${trade} by ${name}`,
   accepted: (name) => `Accepted by ${name} (signature and date)`,
   forShop: (shop) => `For ${shop}`,
+  change: {
+    draft: 'Draft supplement',
+    title: (version, day) => `Supplement ${version}, ${day}`,
+    calledOff: (version, day) => `Called off, version ${version}, ${day}`,
+    of: (day) => `It changes what we agreed on ${day}. All that is not named here stays as agreed.`,
+    ofCalledOff: (day) =>
+      `What we agreed on ${day} is called off. What was done until now is charged as agreed.`,
+    found: 'What we found',
+    why: 'Why',
+    otherwise: 'Without it',
+    heading: 'What it changes in the price',
+    dropped: (line) => `Not done: ${line}`,
+    before: 'Agreed so far, with tax',
+    difference: 'Difference, with tax',
+    couldCollect: (day, time) => `With it, the car is ready on ${day} at ${time} if you agree now.`,
+  },
 }

@@ -32,4 +32,22 @@ export const quoteInFrench: QuoteWords = {
   by: (trade, name) => `${trade} par ${name}`,
   accepted: (name) => `Bon pour accord, ${name} (signature et date)`,
   forShop: (shop) => `Pour ${shop}`,
+  change: {
+    draft: 'Projet d’avenant',
+    title: (version, day) => `Avenant ${version} du ${day}`,
+    calledOff: (version, day) => `Annulé, version ${version} du ${day}`,
+    of: (day) =>
+      `Il modifie ce dont nous sommes convenus le ${day}. Tout ce qui n’est pas nommé ici reste comme convenu.`,
+    ofCalledOff: (day) =>
+      `Ce dont nous sommes convenus le ${day} est annulé. Ce qui a été fait jusqu’ici est facturé comme convenu.`,
+    found: 'Ce que nous avons trouvé',
+    why: 'Motif',
+    otherwise: 'Sans cet avenant',
+    heading: 'Ce qui change dans le prix',
+    dropped: (line) => `Non réalisé : ${line}`,
+    before: 'Convenu jusqu’ici, TTC',
+    difference: 'Différence, TTC',
+    couldCollect: (day, time) =>
+      `Avec lui, la voiture est prête le ${day} à ${time} si vous acceptez maintenant.`,
+  },
 }

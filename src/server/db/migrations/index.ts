@@ -27,6 +27,7 @@ import { markedSpots } from './0026-marked-spots'
 import { panelConsents } from './0027-panel-consents'
 import { secondInspection } from './0028-second-inspection'
 import { whatWasFound } from './0029-what-was-found'
+import { changes } from './0030-changes'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -60,5 +61,6 @@ export const MIGRATIONS: readonly Migration[] = [
   panelConsents,
   secondInspection,
   whatWasFound,
+  changes,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

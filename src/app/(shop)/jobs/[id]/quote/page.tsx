@@ -1,7 +1,8 @@
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
-import { beginChoices } from '@/features/quote/begin'
+import { stepStates } from '@/core/job'
+import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
 import { database } from '@/server/db/connection'
 import { loadWorked } from '@/server/quotes/offers'
@@ -41,6 +42,12 @@ export default async function QuotePage({ params, searchParams }: Props) {
     )
   const { input } = await loadWorked(db, floor.shop, entry.job)
   const { setup } = floor.shop
+  const { agreement, live, job } = entry
+  const version = agreement?.version
+  const agreed =
+    agreement && live && version !== undefined && !job.handedOverAt
+      ? { ...agreement, version, states: stepStates(live, floor.now) }
+      : undefined
   return (
     <QuoteScreen
       key={`${asked.package ?? ''} ${asked.from ?? ''}`}
@@ -48,10 +55,13 @@ export default async function QuotePage({ params, searchParams }: Props) {
       setup={setup}
       input={input}
       quotes={quotes}
-      begin={beginChoices(setup, input, entry.job, quotes, asked.package)}
+      begin={
+        agreed ? changeBegins(quotes, agreed) : beginChoices(setup, input, entry.job, quotes, asked.package)
+      }
+      {...(agreed ? { agreed } : {})}
       fromCurve={asked.from === 'curve'}
       now={floor.now}
-      closed={entry.agreement !== undefined}
+      closed={entry.agreement !== undefined && !agreed}
     />
   )
 }

@@ -1,0 +1,147 @@
+import { expect, type Page, test } from '@playwright/test'
+import { openRoomOf } from './rooms'
+import { Shop } from './shop'
+
+/** What was agreed changes: found, worked out, written down, agreed; and called off. */
+
+let shop: Shop
+const NOW = '2027-01-14T10:20:00Z'
+test.beforeAll(async () => {
+  shop = Shop.demo(NOW)
+  await shop.open(NOW)
+})
+test.afterAll(() => shop.remove())
+
+const openRoom = (page: Page, plate: string, room: string) => openRoomOf(shop, page, plate, room)
+const look = async (page: Page, name: string) => {
+  await page.waitForLoadState('networkidle')
+  if (process.env.LOOKS) await page.screenshot({ path: `${process.env.LOOKS}/${name}.png`, fullPage: true })
+}
+const form = (page: Page) => page.getByRole('region', { name: 'The next version' })
+const price = async (page: Page) => (await page.getByTestId('quote-total').textContent())!
+
+async function beginChange(page: Page, plate: string): Promise<void> {
+  await openRoom(page, plate, 'quote')
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Change what was agreed' }).click()
+    await expect(form(page)).toBeVisible({ timeout: 1000 })
+  }).toPass()
+}
+
+async function sign(page: Page): Promise<void> {
+  const box = (await page.getByTestId('signature-pad').boundingBox())!
+  await page.mouse.move(box.x + 30, box.y + 40)
+  await page.mouse.down()
+  for (let at = 0; at < 8; at++) await page.mouse.move(box.x + 30 + 15 * at, box.y + 30 + (at % 2) * 20)
+  await page.mouse.up()
+}
+
+test('more is found while a car is cut: a supplement with its price and its day, agreed by telephone, changes card, schedule and price', async ({
+  page,
+}) => {
+  await beginChange(page, 'IM 903')
+  await expect(form(page).getByText('Nothing differs from what is agreed.')).toBeVisible()
+  const agreed = await price(page)
+  const more = form(page).getByRole('button', { name: /^One lamp more: Headlamp restoration/ })
+  await more.click()
+  await more.click()
+  await form(page).getByRole('button', { name: 'Add a line' }).click()
+  await form(page).getByLabel('What it is').fill('New number plates')
+  await form(page)
+    .getByLabel(/^Price/)
+    .fill('none')
+  await expect(form(page).getByRole('button', { name: /^Write the supplement/ })).toBeDisabled()
+  await form(page)
+    .getByLabel(/^Price/)
+    .fill('25')
+  const table = form(page).getByRole('table', { name: 'What the change comes to' })
+  await expect(table).toBeVisible()
+  await expect(table.getByText('asking the calendar…')).toHaveCount(0)
+  await form(page).getByLabel('What was found').fill('Both headlamps are cloudy inside the tape line.')
+  await form(page).getByLabel('What happens without it').fill('They stay dull beside the polished paint.')
+  await look(page, 'change-form')
+  await form(page)
+    .getByRole('button', { name: /^Write the supplement/ })
+    .click()
+  await expect(page.getByRole('heading', { name: /^Supplement 2, / })).toBeVisible()
+  await expect(page.getByText('Both headlamps are cloudy inside the tape line.')).toBeVisible()
+  expect(await price(page)).not.toBe(agreed)
+  await look(page, 'supplement')
+
+  await test.step('nothing holds before somebody has said yes', async () => {
+    await openRoom(page, 'IM 903', 'work')
+    await expect(page.getByText('Headlamp restoration')).toHaveCount(0)
+    await openRoom(page, 'IM 903', 'quote')
+  })
+  const answer = page.getByRole('region', { name: 'The customer’s answer' })
+  await answer.getByRole('radio', { name: 'Said so by telephone' }).click()
+  await answer.getByLabel('Who').fill('')
+  await answer.getByRole('button', { name: 'Agreed: change the job' }).click()
+  await expect(answer.getByText('Write who agreed to it.')).toBeVisible()
+  await answer.getByLabel('Who').fill('Niamh, his wife')
+  await answer.getByRole('button', { name: 'Agreed: change the job' }).click()
+  await expect(page).toHaveURL(/\/schedule$/)
+  await expect(page.getByText(/Headlamp restoration/).first()).toBeAttached()
+  await openRoom(page, 'IM 903', 'work')
+  await expect(page.getByRole('button', { name: /Headlamp restoration/ }).first()).toBeVisible()
+  await openRoom(page, 'IM 903', 'plan')
+  await expect(page.getByText('New number plates').first()).toBeVisible()
+  await openRoom(page, 'IM 903', 'quote')
+  await expect(page.getByTestId('agreed-by')).toContainText('Niamh, his wife, by telephone')
+  await expect(page.getByRole('button', { name: /^1\. .*accepted/ })).toBeVisible()
+})
+
+test('another method on one panel, agreed by signature', async ({ page }) => {
+  await beginChange(page, 'IM 903')
+  await expect(form(page).getByText('Nothing differs from what is agreed.')).toBeVisible()
+  await form(page).getByText('Methods, panel by panel').click()
+  await form(page).getByLabel('Roof', { exact: true }).selectOption('one-step-cut')
+  await expect(form(page).getByRole('table', { name: 'What the change comes to' })).toBeVisible()
+  await form(page).getByLabel('What was found').fill('The roof is softer than the rest.')
+  await form(page)
+    .getByRole('button', { name: /^Write the supplement/ })
+    .click()
+  await expect(page.getByRole('heading', { name: /^Supplement 3, / })).toBeVisible()
+  const answer = page.getByRole('region', { name: 'The customer’s answer' })
+  await answer.getByRole('button', { name: 'Agreed: change the job' }).click()
+  await expect(answer.getByText('Have the customer sign in the field.')).toBeVisible()
+  await sign(page)
+  await answer.getByRole('button', { name: 'Agreed: change the job' }).click()
+  await expect(page).toHaveURL(/\/schedule$/)
+  await openRoom(page, 'IM 903', 'plan')
+  await expect(page.getByText('Roof: one-step cut and finish')).toBeVisible()
+  await look(page, 'plan-after-change')
+})
+
+test('what is coated already is not polished by a supplement: it is rework, and said so', async ({
+  page,
+}) => {
+  await beginChange(page, 'IM 2206')
+  await expect(form(page).getByText('Nothing differs from what is agreed.')).toBeVisible()
+  await form(page).getByText('Methods, panel by panel').click()
+  const bonnet = form(page).getByLabel('Bonnet', { exact: true })
+  const other = await bonnet.locator('option:not(:checked)').last().getAttribute('value')
+  await bonnet.selectOption(other!)
+  await expect(form(page).getByText('Send it back as rework from the final inspection.')).toBeVisible()
+})
+
+test('a car that does not come: called off, it leaves the calendar and costs nothing', async ({ page }) => {
+  await openRoom(page, 'IM 77', 'quote')
+  const off = page.getByRole('region', { name: 'Call off the rest' })
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Call off the rest' }).click()
+    await expect(off).toBeVisible({ timeout: 1000 })
+  }).toPass()
+  await off.getByLabel('Why').fill('The ferry does not sail.')
+  await off.getByRole('button', { name: 'Call it off' }).click()
+  await expect(off.getByText('Have the customer sign in the field.')).toBeVisible()
+  await sign(page)
+  await look(page, 'call-off')
+  await off.getByRole('button', { name: 'Call it off' }).click()
+  await expect(page).toHaveURL(/\/handover$/)
+  await look(page, 'called-off-handover')
+  await openRoom(page, 'IM 77', 'quote')
+  await expect(page.getByRole('heading', { name: /^Called off, version 2, / })).toBeVisible()
+  expect(await price(page)).toMatch(/0\.00$/)
+  await look(page, 'called-off')
+})
