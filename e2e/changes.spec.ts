@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import sharp from 'sharp'
 import { openRoomOf } from './rooms'
 import { Shop } from './shop'
 
@@ -25,7 +26,7 @@ async function beginChange(page: Page, plate: string): Promise<void> {
   await expect(async () => {
     await page.getByRole('button', { name: 'Change what was agreed' }).click()
     await expect(form(page)).toBeVisible({ timeout: 1000 })
-  }).toPass()
+  }).toPass({ timeout: 20_000 })
 }
 
 async function sign(page: Page): Promise<void> {
@@ -131,7 +132,7 @@ test('a car that does not come: called off, it leaves the calendar and costs not
   await expect(async () => {
     await page.getByRole('button', { name: 'Call off the rest' }).click()
     await expect(off).toBeVisible({ timeout: 1000 })
-  }).toPass()
+  }).toPass({ timeout: 20_000 })
   await off.getByLabel('Why').fill('The ferry does not sail.')
   await off.getByRole('button', { name: 'Call it off' }).click()
   await expect(off.getByText('Have the customer sign in the field.')).toBeVisible()
@@ -144,4 +145,32 @@ test('a car that does not come: called off, it leaves the calendar and costs not
   await expect(page.getByRole('heading', { name: /^Called off, version 2, / })).toBeVisible()
   expect(await price(page)).toMatch(/0\.00$/)
   await look(page, 'called-off')
+})
+
+test('what a second inspection finds goes to the customer with its photograph', async ({ page }) => {
+  await openRoom(page, 'IM 903', 'walk')
+  const standing = page.getByRole('region', { name: 'Second inspection' })
+  const bonnet = page.getByRole('region', { name: 'Defects on bonnet' }).first()
+  await expect(async () => {
+    await standing.getByRole('button', { name: 'Bonnet', exact: true }).click()
+    await expect(bonnet.getByRole('heading', { name: 'Bonnet, second inspection' })).toBeVisible({
+      timeout: 1000,
+    })
+  }).toPass({ timeout: 20_000 })
+  await bonnet.getByRole('radio', { name: 'Etching', exact: true }).click()
+  await bonnet.getByRole('button', { name: /^Add etching/ }).click()
+  const picture = await sharp({ create: { width: 1600, height: 1200, channels: 3, background: '#803030' } })
+    .jpeg()
+    .toBuffer()
+  await bonnet
+    .getByLabel('Photograph it')
+    .setInputFiles({ name: 'etching.jpg', mimeType: 'image/jpeg', buffer: picture })
+  await expect(page.getByRole('button', { name: /^Open the photograph of bonnet/ })).toBeVisible()
+  await expect(page.getByRole('status').filter({ hasText: 'Saved' })).toBeVisible()
+  await standing.getByRole('link', { name: 'Put it to the customer' }).click()
+  await expect(form(page)).toBeVisible()
+  await expect(form(page).getByLabel('What was found')).toHaveValue('Bonnet: etching.')
+  await expect(form(page).getByRole('group', { name: 'Photographs that go with it' })).toBeVisible()
+  await form(page).getByRole('button', { name: 'Choose them again from what is known now' }).click()
+  await look(page, 'from-second')
 })

@@ -6,11 +6,15 @@ import type { QuoteDecision } from './quote-state'
 import type { QuoteText } from './quote-text'
 import type { Summary } from './told'
 
+export type ShownPhoto = { hash: string; place: string }
+
 /** A supplement: which version it changes, what was found, and what happens without it. */
 export type QuoteChange = {
   /** Of the agreement it was made from; 0 where that has none. */
   from: number
   found: string
+  /** Photographs of it, by the hash of what is in them, with the panel or place each is of. */
+  photos: ShownPhoto[]
   otherwise: string
   /** Everything that is not done is called off. */
   callsOff: boolean

@@ -65,6 +65,11 @@ export function AgreedSheet({
         )}
         <div className="mt-5 flex flex-wrap gap-2">
           <ButtonLink href={`/jobs/${job.id}/schedule`}>See the schedule</ButtonLink>
+          {quoted && !job.handedOverAt && (
+            <ButtonLink look="outline" href={`/jobs/${job.id}/quote?change=plan`}>
+              Change what was agreed
+            </ButtonLink>
+          )}
           {quoted && (
             <ButtonLink look="outline" href={`/jobs/${job.id}/quote`}>
               The quote and its versions

@@ -4,11 +4,13 @@ import { useEffect, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import type { JobId } from '@/core/ids'
 import type { Changed, ChangeFault, JobPlan, Summary } from '@/core/offer'
+import type { Photo } from '@/core/photo'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { previewChange, writeSupplement } from '@/server/quotes/change-actions'
 import { PLAIN } from '@/text/en/plain-asks'
 import { duration, moment, money } from '@/text/formats'
+import { placeTitle } from '@/text/panels'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { reach, useAction } from '@/ui/use-action'
@@ -24,7 +26,7 @@ export type AgreedShown = {
   promisedFor: Instant
 }
 
-export type ChangeTyped = { found: string; otherwise: string }
+export type ChangeTyped = { found: string; otherwise: string; photos: readonly string[] }
 
 type Shown = {
   jobId: JobId
@@ -102,10 +104,12 @@ export function ChangeWritten({
   changed,
   region,
   words,
+  photos,
   onWords,
   onWritten,
 }: Shown & {
   words: ChangeTyped
+  photos: readonly Photo[]
   onWords: (words: ChangeTyped) => void
   onWritten: (version: number) => void
 }) {
@@ -117,7 +121,14 @@ export function ChangeWritten({
     choices &&
     run(
       writeSupplement,
-      { jobId, choices, ...words, note: typed.note, shownCents: worked.price.totalCents },
+      {
+        jobId,
+        choices,
+        ...words,
+        photos: [...words.photos],
+        note: typed.note,
+        shownCents: worked.price.totalCents,
+      },
       ({ version }) => onWritten(version),
     )
   return (
@@ -130,6 +141,34 @@ export function ChangeWritten({
           onChange={(event) => onWords({ ...words, found: event.target.value })}
         />
       </Field>
+      {photos.length > 0 && (
+        <fieldset>
+          <legend className="mb-1 font-head text-sm font-semibold">Photographs that go with it</legend>
+          <ul className="grid grid-cols-3 gap-2">
+            {photos.map(({ id, hash, place }) => (
+              <li key={id}>
+                <label className="relative block">
+                  {/* biome-ignore lint/performance/noImgElement: the picture comes from the shop's own folder. */}
+                  <img
+                    src={`/api/photos/${hash}?size=thumb`}
+                    alt={placeTitle(region, place)}
+                    className="aspect-[4/3] w-full rounded object-cover"
+                  />
+                  <input
+                    type="checkbox"
+                    className="absolute top-1 left-1 size-6 accent-fern"
+                    checked={words.photos.includes(id)}
+                    onChange={({ target }) => {
+                      const others = words.photos.filter((each) => each !== id)
+                      onWords({ ...words, photos: target.checked ? [...others, id] : others })
+                    }}
+                  />
+                </label>
+              </li>
+            ))}
+          </ul>
+        </fieldset>
+      )}
       <Field label="What happens without it">
         <textarea
           className="field"

@@ -1,8 +1,9 @@
 import type { Job } from '@/core/job'
-import type { Agreement, Quote, QuoteText, Summary } from '@/core/offer'
+import type { Agreement, Quote, QuoteText, ShownPhoto, Summary } from '@/core/offer'
 import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
+import { placeTitle } from '@/text/panels'
 import { type ChangeTold, pitchOf, quoteText, toldQuote } from '@/text/quote'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
@@ -15,8 +16,13 @@ export type Paper = {
   /** What each panel gets, for the drawing. */
   panels: Pick<Summary['panels'][number], 'id' | 'takesUm'>[]
   note: string
+  /** Photographs of what was found. */
+  photos: PaperPhoto[]
   text: QuoteText
 }
+
+/** A photograph with what it is of; `picture` is the picture itself in base64, where it goes on paper. */
+export type PaperPhoto = { hash: string; caption: string; picture?: string }
 
 type Shared = { job: Job; setup: Setup }
 type Offered = Pick<Quote, 'packageKey' | 'packageName' | 'summary' | 'note'>
@@ -25,6 +31,7 @@ function paperWith(
   { packageKey, packageName, summary, note }: Offered,
   { job, setup }: Shared,
   text: QuoteText,
+  photos: readonly ShownPhoto[] = [],
 ): Paper {
   const { vehicle } = job
   return {
@@ -38,17 +45,31 @@ function paperWith(
     pitch: text.pitch ?? pitchOf(setup, packageKey, text.language),
     panels: summary.panels.map(({ id, takesUm }) => ({ id, takesUm })),
     note,
+    photos: photos.map(({ hash, place }) => ({
+      hash,
+      caption: placeTitle(readIn(setup.region, job.customer.language), place),
+    })),
     text,
   }
 }
 
 /** A version as it was written. */
 export function paperOf(quote: Quote, shared: Shared, agreed?: Agreement): Paper {
-  return paperWith(quote, shared, quote.told ?? toldQuote(quote, shared.job, shared.setup, agreed))
+  return paperWith(
+    quote,
+    shared,
+    quote.told ?? toldQuote(quote, shared.job, shared.setup, agreed),
+    quote.change?.photos,
+  )
 }
 
 type Chosen = Offered &
-  Pick<Quote, 'plan' | 'totalCents'> & { depositPercent: number; validDays: number; change?: ChangeTold }
+  Pick<Quote, 'plan' | 'totalCents'> & {
+    depositPercent: number
+    validDays: number
+    change?: ChangeTold
+    photos?: readonly ShownPhoto[]
+  }
 
 /** What is chosen on the screen and not yet written. */
 export function draftPaper(draft: Chosen, shared: Shared): Paper {
@@ -65,5 +86,5 @@ export function draftPaper(draft: Chosen, shared: Shared): Paper {
     },
     { kind: 'draft', validDays: draft.validDays },
   )
-  return paperWith(draft, shared, text)
+  return paperWith(draft, shared, text, draft.photos)
 }

@@ -34,7 +34,7 @@ export function QuotePaper({ paper }: { paper: Paper }) {
       <p className="mt-3 text-sm text-ink-soft">
         {text.change ? text.about : `${text.title}. ${text.about}`}
       </p>
-      {text.change && <ChangeBlock change={text.change} />}
+      {text.change && <ChangeBlock change={text.change} photos={paper.photos} />}
       {text.expectation.length > 0 && (
         <section className="mt-4" aria-label={headings.expect}>
           <h3 className="text-xl">{headings.expect}</h3>
@@ -107,7 +107,13 @@ export function QuotePaper({ paper }: { paper: Paper }) {
 }
 
 /** What a supplement changes, before all that then holds. */
-function ChangeBlock({ change }: { change: NonNullable<Paper['text']['change']> }) {
+function ChangeBlock({
+  change,
+  photos,
+}: {
+  change: NonNullable<Paper['text']['change']>
+  photos: Paper['photos']
+}) {
   return (
     <section className="mt-4 border-b border-line pb-4" aria-label={change.heading}>
       <p>{change.of}</p>
@@ -117,6 +123,21 @@ function ChangeBlock({ change }: { change: NonNullable<Paper['text']['change']> 
           <p className="whitespace-pre-line">{text}</p>
         </div>
       ))}
+      {photos.length > 0 && (
+        <ul className="mt-2 grid grid-cols-3 gap-2">
+          {photos.map(({ hash, caption }) => (
+            <li key={hash} className="text-sm text-ink-soft">
+              {/* biome-ignore lint/performance/noImgElement: the picture comes from the shop's own folder. */}
+              <img
+                src={`/api/photos/${hash}?size=thumb`}
+                alt={caption}
+                className="aspect-[4/3] w-full rounded object-cover"
+              />
+              {caption}
+            </li>
+          ))}
+        </ul>
+      )}
       {change.rows.length > 0 && (
         <>
           <h3 className="mt-3 text-xl">{change.heading}</h3>

@@ -1,4 +1,4 @@
-import { Document, G, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
+import { Document, G, Image, Page, Path, renderToBuffer, Svg, Text, View } from '@react-pdf/renderer'
 import type { QuoteRow, QuoteText } from '@/core/offer'
 import { bodyPlan } from '@/core/vehicle'
 import { COPPER, FERN, Foot, INK, LINE, SOFT, styles } from '@/ui/pdf-kit'
@@ -69,7 +69,13 @@ function PriceRow({ row: { name, origin, amount } }: { row: QuoteRow }) {
   )
 }
 
-function ChangeBlock({ change }: { change: NonNullable<QuoteText['change']> }) {
+function ChangeBlock({
+  change,
+  photos,
+}: {
+  change: NonNullable<QuoteText['change']>
+  photos: Paper['photos']
+}) {
   return (
     <View>
       <Text style={{ marginTop: 8 }}>{change.of}</Text>
@@ -79,6 +85,18 @@ function ChangeBlock({ change }: { change: NonNullable<QuoteText['change']> }) {
           <Text>{text}</Text>
         </View>
       ))}
+      {photos.some(({ picture }) => picture) ? (
+        <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 6, marginTop: 4 }} wrap={false}>
+          {photos.map(({ hash, caption, picture }) =>
+            picture ? (
+              <View key={hash} style={{ width: '24%' }}>
+                <Image src={`data:image/jpeg;base64,${picture}`} style={{ height: 80, objectFit: 'cover' }} />
+                <Text style={styles.soft}>{caption}</Text>
+              </View>
+            ) : null,
+          )}
+        </View>
+      ) : null}
       {change.rows.length > 0 ? (
         <>
           <Text style={styles.h2}>{change.heading}</Text>
@@ -113,7 +131,7 @@ function QuoteDocument({ paper }: { paper: Paper }) {
           <Text style={[styles.soft, { marginTop: 5 }]}>
             {text.change ? text.about : `${text.title}. ${text.about}`}
           </Text>
-          {text.change ? <ChangeBlock change={text.change} /> : null}
+          {text.change ? <ChangeBlock change={text.change} photos={paper.photos} /> : null}
           {text.expectation.length > 0 ? <Text style={styles.h2}>{headings.expect}</Text> : null}
           {text.expectation.map(({ kind, text: said }) => (
             <View key={said} style={[styles.expect, { borderLeftColor: BORDER[kind] }]} wrap={false}>

@@ -5,6 +5,7 @@ import type { Job } from '@/core/job'
 import { panelToShow } from '@/core/lamp'
 import type { AgreedBy, Quote, QuoteDecision, StepState } from '@/core/offer'
 import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/offer'
+import type { Photo } from '@/core/photo'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { paperMoment } from '@/text/formats'
@@ -36,20 +37,39 @@ type Props = {
   now: Instant
   /** What is agreed, while the car is here: it can be changed. */
   agreed?: AgreedShown & { states: Readonly<Record<string, StepState>> }
+  /** What a change begins with: opened at once, with what was found and photographed since. */
+  since?: { open: boolean; found: string; photos: readonly Photo[] }
   /** Nothing more is written: the car has gone home, or what it was here for is not changed by quotes. */
   closed: boolean
 }
 
 /** A quote as it is put together, as the customer gets it, and every version that was written. */
-export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, agreed, closed }: Props) {
+export function QuoteScreen({
+  job,
+  setup,
+  input,
+  quotes,
+  begin,
+  fromCurve,
+  now,
+  agreed,
+  since,
+  closed,
+}: Props) {
   const newest = quotes.at(-1)
   const isOpen = newest && !newest.decision
   const first = agreed && !isOpen ? agreed.version : newest?.version
   const [shown, setShown] = useState<number | 'draft'>(
-    first && (closed || agreed || (!fromCurve && begin.packageKey === newest?.packageKey)) ? first : 'draft',
+    first && !since?.open && (closed || agreed || (!fromCurve && begin.packageKey === newest?.packageKey))
+      ? first
+      : 'draft',
   )
-  const [changing, setChanging] = useState(false)
-  const [words, setWords] = useState<ChangeTyped>({ found: '', otherwise: '' })
+  const [changing, setChanging] = useState(since?.open ?? false)
+  const [words, setWords] = useState<ChangeTyped>({
+    found: since?.found ?? '',
+    otherwise: '',
+    photos: (since?.photos ?? []).map(({ id }) => id),
+  })
   const draft = useDraft(setup, input, {
     jobId: job.id,
     choices: begin,
@@ -65,7 +85,7 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
   const version = quotes.find((quote) => quote.version === shown)
   const paper = version
     ? paperOf(version, { job, setup })
-    : paperOfDraft(draft, { job, setup }, agreed, words)
+    : paperOfDraft(draft, { job, setup }, agreed, { ...words, shown: shownPhotos(words, since?.photos) })
   const told = version?.summary ?? summaryOfDraft(draft)
   const lamp = told && panelToShow(told, foundOn(input), job.vehicle.plate)
   const changeForm = (standing: AgreedShown) => {
@@ -76,6 +96,7 @@ export function QuoteScreen({ job, setup, input, quotes, begin, fromCurve, now, 
         <ChangeWritten
           {...shared}
           words={words}
+          photos={since?.photos ?? []}
           onWords={(typed) => edit(() => setWords(typed))}
           onWritten={(written) => {
             setChanging(false)
@@ -144,6 +165,9 @@ const foundOn = ({ judgement }: OfferInput) =>
     judgement.panels.map(({ panel, condition }) => [panel.id, condition.costs.map(({ defect }) => defect)]),
   )
 
+const shownPhotos = ({ photos }: ChangeTyped, all: readonly Photo[] = []) =>
+  all.filter(({ id }) => photos.includes(id))
+
 const summaryOfDraft = ({ changed, offer }: Draft) =>
   typeof changed === 'object' ? changed.summary : offer && summaryOf(offer)
 
@@ -152,7 +176,7 @@ function paperOfDraft(
   { offer, choices, typed, packageKey, changed }: Draft,
   shared: { job: Job; setup: Setup },
   agreed: AgreedShown | undefined,
-  words: ChangeTyped,
+  words: ChangeTyped & { shown: readonly Photo[] },
 ): Paper | undefined {
   if (!offer || !choices) return undefined
   const worked = typeof changed === 'object' ? changed : undefined
@@ -166,7 +190,7 @@ function paperOfDraft(
       depositPercent: choices.terms.depositPercent,
       validDays: choices.terms.validDays,
       note: typed.note,
-      ...(agreed && worked ? { change: { ...words, callsOff: false, agreed } } : {}),
+      ...(agreed && worked ? { change: { ...words, callsOff: false, agreed }, photos: words.shown } : {}),
     },
     shared,
   )

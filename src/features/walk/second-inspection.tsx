@@ -4,7 +4,7 @@ import type { ReactNode } from 'react'
 import { type NotedDefect, type PanelJudgement, type SurveyRecord, withAgain } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
-import { Button } from '@/ui/button'
+import { Button, ButtonLink } from '@/ui/button'
 import { useRegion } from '@/ui/region'
 import { DefectEditor } from '../survey/defect-editor'
 
@@ -67,12 +67,15 @@ export function SecondStanding({
   data,
   panels,
   closed,
+  quoteHref,
   onSelect,
   onChange,
 }: {
   data: SurveyRecord
   panels: readonly Panel[]
   closed: boolean
+  /** Where what it found becomes a change of what was agreed. */
+  quoteHref: string
   onSelect: (panel: string) => void
   onChange: Change
 }) {
@@ -91,6 +94,11 @@ export function SecondStanding({
       <p className="text-sm text-ink-soft">
         After wash and masking, under the lamps. What it finds goes to the customer before it is worked on.
       </p>
+      {marks > 0 && !closed && (
+        <ButtonLink look="outline" className="mt-3" href={quoteHref}>
+          Put it to the customer
+        </ButtonLink>
+      )}
       {left.length > 0 && !closed && (
         <>
           <div className="mt-2 flex flex-wrap gap-1.5">

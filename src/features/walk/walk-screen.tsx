@@ -147,6 +147,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
             data={data}
             panels={judgement.panels.map(({ panel }) => panel)}
             closed={job.handedOverAt !== undefined}
+            quoteHref={`/jobs/${job.id}/quote?change=found`}
             onSelect={select}
             onChange={change}
           />

@@ -587,6 +587,7 @@ export type QuotesRow = {
   changes_version: number | null
   calls_off: 0 | 1
   found: string
+  shown_photos: string
   otherwise: string
   said_how: 'signed' | 'telephone' | null
   said_by: string
@@ -920,6 +921,7 @@ declare module 'knex/types/tables' {
         | 'changes_version'
         | 'calls_off'
         | 'found'
+        | 'shown_photos'
         | 'otherwise'
         | 'said_how'
         | 'said_by'

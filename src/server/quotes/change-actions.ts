@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { aJob, version } from '@/core/inputs'
+import { aJob, id, version } from '@/core/inputs'
 import { type AgreedBy, choicesSchema } from '@/core/offer'
 import { signatureSchema } from '@/core/survey'
 import { atLocal, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
@@ -72,6 +72,7 @@ export const writeSupplement = defineAction({
     choices: choicesSchema,
     found: words(2000),
     otherwise: words(600),
+    photos: z.array(id).max(12).default([]),
     note: words(600),
     shownCents: z.int(),
   }),

@@ -16,7 +16,7 @@ import { listQuotes } from './quote-store'
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
 const TOLD = { how: 'telephone', name: 'Her brother' } as const
-const WORDS = { found: 'Both headlamps are cloudy.', otherwise: 'They stay dull.', note: '' }
+const WORDS = { found: 'Both headlamps are cloudy.', otherwise: 'They stay dull.', note: '', photos: [] }
 const LAMPS = [{ key: 'headlamps' as const, count: 2 }]
 
 const entryOf = async (plate: string, at = NOW) =>

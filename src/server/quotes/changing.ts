@@ -18,6 +18,7 @@ import {
 import { collectionTime, type Floor, type FloorJob, type PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, laterOf, plusDays } from '@/core/time'
 import { toldQuote } from '@/text/quote'
+import { listPhotos } from '../photos/photo-store'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
 import { CLOSED, offerRefusal, type Refusal } from './agreeing'
@@ -67,7 +68,7 @@ export async function workOutChange(
   return { open, changed, packageName: offer.template.name, when }
 }
 
-export type ChangeWords = { found: string; otherwise: string; note: string }
+export type ChangeWords = { found: string; otherwise: string; note: string; photos: readonly string[] }
 
 /** Keeps a change as the next version, to be told to the customer; nothing holds before they have said yes. */
 export async function writeChange(
@@ -99,15 +100,18 @@ type ToWrite = ChangeWords & {
   couldCollectAt?: Instant
 }
 
-function write(
+async function write(
   db: Knex,
   floor: Floor,
   { entry, agreement }: Open,
   { plan, summary, price }: Changed,
-  { choices, packageName, found, otherwise, note, callsOff, couldCollectAt }: ToWrite,
+  { choices, packageName, found, otherwise, note, photos, callsOff, couldCollectAt }: ToWrite,
 ): Promise<number> {
   const { setup } = floor.shop
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
+  const shown = (await listPhotos(db, entry.job.id))
+    .filter(({ id }) => photos.includes(id))
+    .map(({ hash, place }) => ({ hash, place }))
   const quote = {
     jobId: entry.job.id,
     packageKey: choices.packageKey,
@@ -120,7 +124,7 @@ function write(
     ...(couldCollectAt ? { couldCollectAt } : {}),
     writtenAt: floor.now,
     validUntil: atLocal(setup.region.timezone, lastDay, '00:00'),
-    change: { from: agreement.version ?? 0, found, otherwise, callsOff },
+    change: { from: agreement.version ?? 0, found, otherwise, callsOff, photos: shown },
   }
   return writeQuote(db, quote, (number) =>
     toldQuote({ ...quote, version: number }, entry.job, setup, agreement),
@@ -183,7 +187,7 @@ export async function callOff(
   const choices = of?.choices ?? { packageKey: agreement.packageKey, extras: [], terms: setup.terms }
   const charges = { rates: setup.rates, terms: choices.terms, customerTax: entry.job.customer.tax }
   const off = calledOffAt(agreed, charges)
-  const words = { found, otherwise: '', note: '' }
+  const words = { found, otherwise: '', note: '', photos: [] }
   const { packageName, packageKey } = agreement
   const version = await write(db, floor, open, off, { choices, packageName, callsOff: true, ...words })
   await decideQuote(db, jobId, version, { said: 'accepted', at, words: '', agreedBy })

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { z } from 'zod'
 import type { JobId } from '@/core/ids'
 import { choicesSchema, type Quote, type QuoteDecision, type QuoteText, quoteTextSchema } from '@/core/offer'
 import { signatureSchema } from '@/core/survey'
@@ -27,6 +28,7 @@ function toQuote(row: QuotesRow): Quote {
           change: {
             from: row.changes_version,
             found: row.found,
+            photos: photosSchema.parse(JSON.parse(row.shown_photos)),
             otherwise: row.otherwise,
             callsOff: row.calls_off === 1,
           },
@@ -43,6 +45,8 @@ function toQuote(row: QuotesRow): Quote {
       : {}),
   }
 }
+
+const photosSchema = z.array(z.object({ hash: z.string(), place: z.string() }))
 
 /** Who said yes to a change, and how. */
 function agreedBy({ said_how: how, said_by: name, signature }: QuotesRow): Pick<QuoteDecision, 'agreedBy'> {
@@ -87,6 +91,7 @@ export async function writeQuote(
         ? {
             changes_version: quote.change.from,
             found: quote.change.found,
+            shown_photos: JSON.stringify(quote.change.photos),
             otherwise: quote.change.otherwise,
             calls_off: quote.change.callsOff ? 1 : 0,
           }

@@ -4,6 +4,7 @@ import { toJobId } from '@/core/ids'
 import { paperOf } from '@/features/quote/paper'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
+import { readPhoto } from '@/server/photos/photo-files'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { loadShop } from '@/server/shop/shop-store'
 
@@ -19,5 +20,12 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     return new Response('There is no such quote. Go back to the job and write one first.', { status: 404 })
   const { setup } = await loadShop(db)
   const name = `quote-${plateInFileName(job.vehicle.plate)}-${quote.version}`
-  return new Response(await pdf('quote-pdf', paperOf(quote, { job, setup })), { headers: pdfHeaders(name) })
+  const paper = paperOf(quote, { job, setup })
+  const photos = await Promise.all(
+    paper.photos.map(async (photo) => {
+      const picture = (await readPhoto(photo.hash, 'thumb'))?.toString('base64')
+      return { ...photo, ...(picture ? { picture } : {}) }
+    }),
+  )
+  return new Response(await pdf('quote-pdf', { ...paper, photos }), { headers: pdfHeaders(name) })
 }

@@ -1,17 +1,39 @@
+import type { Knex } from 'knex'
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import type { Job } from '@/core/job'
 import { stepStates } from '@/core/job'
+import type { Quote } from '@/core/offer'
+import type { Floor } from '@/core/planning'
+import { readIn } from '@/core/region'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
 import { database } from '@/server/db/connection'
+import { listPhotos } from '@/server/photos/photo-store'
 import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
+import { loadSurvey } from '@/server/survey/survey-store'
+import { foundText } from '@/text/marks'
 import { ButtonLink } from '@/ui/button'
 
 type Props = {
   params: Promise<{ id: string }>
-  searchParams: Promise<{ package?: string; from?: string }>
+  searchParams: Promise<{ package?: string; from?: string; change?: string }>
+}
+
+/** What was found and photographed since it was agreed, and is in no supplement yet. */
+async function foundSince(db: Knex, { shop }: Floor, job: Job, quotes: readonly Quote[], open: boolean) {
+  const told = quotes.flatMap(({ change, decision }) =>
+    change && decision?.said === 'accepted' ? [change] : [],
+  )
+  const last = quotes.findLast(({ decision }) => decision?.said === 'accepted')
+  const { found } = await loadSurvey(db, job.id)
+  const photos = (await listPhotos(db, job.id)).filter(
+    ({ takenAt, phase }) => phase === 'before' && last?.decision !== undefined && takenAt > last.decision.at,
+  )
+  const region = readIn(shop.setup.region, job.customer.language)
+  return { open, found: told.length > 0 ? '' : foundText(region, found), photos: photos.slice(-12) }
 }
 
 export default async function QuotePage({ params, searchParams }: Props) {
@@ -50,7 +72,7 @@ export default async function QuotePage({ params, searchParams }: Props) {
       : undefined
   return (
     <QuoteScreen
-      key={`${asked.package ?? ''} ${asked.from ?? ''}`}
+      key={`${asked.package ?? ''} ${asked.from ?? ''} ${asked.change ?? ''}`}
       job={entry.job}
       setup={setup}
       input={input}
@@ -58,7 +80,9 @@ export default async function QuotePage({ params, searchParams }: Props) {
       begin={
         agreed ? changeBegins(quotes, agreed) : beginChoices(setup, input, entry.job, quotes, asked.package)
       }
-      {...(agreed ? { agreed } : {})}
+      {...(agreed
+        ? { agreed, since: await foundSince(db, floor, entry.job, quotes, asked.change !== undefined) }
+        : {})}
       fromCurve={asked.from === 'curve'}
       now={floor.now}
       closed={entry.agreement !== undefined && !agreed}
