@@ -4,6 +4,7 @@ import { namesOf } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { RefusedEntries } from '@/features/yard/refused-entries'
+import { ToPutToCustomers } from '@/features/yard/to-put'
 import { StillToSetUp, Welcome } from '@/features/yard/welcome'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
@@ -11,6 +12,7 @@ import { countDue } from '@/server/aftercare/due-list'
 import { database } from '@/server/db/connection'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
+import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
 import { moment } from '@/text/formats'
 
@@ -44,6 +46,11 @@ export default async function YardPage() {
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
+        <ToPutToCustomers
+          waiting={await loadToPut(db, floor)}
+          methods={setup.methods}
+          region={setup.region}
+        />
       </div>
       {isEmpty && <Welcome settingUp={settingUp} />}
       {!isEmpty && settingUp && <StillToSetUp settingUp={settingUp} />}

@@ -65,9 +65,20 @@ function asHeld(offer: Offer, standing: Standing): PlannedOperation[] {
   })
 }
 
+const isMore = (operation: OperationId) => operation.startsWith('more-')
+
+/** An id for what comes to a step: nothing that has begun bears it. */
+function freshId({ plan, stateOf, version }: Standing, id: string): OperationId {
+  const named = `more-${version}-${id}`
+  const begun = plan.operations.filter(
+    (each) => each.id.startsWith(named) && stateOf(each.id) !== 'open',
+  ).length
+  return toOperationId(begun === 0 ? named : `${named}-${begun + 1}`)
+}
+
 /** What comes to steps at the machine that are over: the panels whose method has changed since, with their own minutes. */
 function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] {
-  const { plan, stateOf, version } = standing
+  const { plan, stateOf } = standing
   const changed = changedPanels(offer, standing)
   const { minutes } = correctionOf(changed)
   const byRole = { single: minutes.single, cut: minutes.cut, refine: minutes.refine }
@@ -75,13 +86,20 @@ function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] 
     const over = plan.operations.find((operation) => operation.id === id)
     if (!over || stateOf(over.id) !== 'over') return []
     const roles = machineRoles(over)
-    const own = changed.filter(({ option }) => option.method.steps.some(({ role }) => roles.includes(role)))
+    const under = plan.operations.filter(
+      ({ id: other, kind }) => isMore(other) && kind === over.kind && stateOf(other) !== 'open',
+    )
+    const own = changed.filter(
+      ({ judged, option }) =>
+        option.method.steps.some(({ role }) => roles.includes(role)) &&
+        !under.some(({ panels }) => panels?.includes(judged.panel.id)),
+    )
     const takes = roles.reduce((sum, role) => sum + byRole[role], 0)
     return own.length === 0 || takes <= 0
       ? []
       : [
           {
-            id: toOperationId(`more-${version}-${id}`),
+            id: freshId(standing, id),
             kind: over.kind,
             title: { code: 'more', of: firstNameOf(over.title) },
             minutes: planned(takes),
@@ -95,21 +113,26 @@ function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] 
 }
 
 /** Pieces of an extra that come to those that are done. */
-function moreExtras(wanted: readonly PlannedOperation[], { plan, stateOf, version }: Standing) {
+function moreExtras(wanted: readonly PlannedOperation[], standing: Standing): PlannedOperation[] {
+  const { plan, stateOf } = standing
   return wanted.flatMap((operation): PlannedOperation[] => {
-    const over = plan.operations.find(({ id }) => id === operation.id)
-    const [now, before] = [operation.title, over?.title]
-    if (!over || stateOf(over.id) !== 'over' || typeof now !== 'object' || typeof before !== 'object')
-      return []
-    if (now.code !== 'extra' || before.code !== 'extra' || now.count <= before.count) return []
-    const pieces = now.pieces?.filter((piece) => !before.pieces?.includes(piece))
-    const count = now.count - before.count
+    const { title, extra } = operation
+    if (typeof title !== 'object' || title.code !== 'extra') return []
+    const begun = plan.operations.flatMap((each) =>
+      each.extra === extra && stateOf(each.id) !== 'open' && typeof each.title === 'object'
+        ? [each.title]
+        : [],
+    )
+    const done = begun.flatMap((name) => (name.code === 'extra' ? [name] : []))
+    const count = title.count - done.reduce((sum, name) => sum + name.count, 0)
+    if (done.length === 0 || count <= 0) return []
+    const pieces = title.pieces?.filter((piece) => !done.some((name) => name.pieces?.includes(piece)))
     return [
       {
         ...operation,
-        id: toOperationId(`more-${version}-${operation.id}`),
-        title: { ...now, count, ...(pieces && pieces.length > 0 ? { pieces } : {}) },
-        minutes: planned((operation.minutes * count) / now.count),
+        id: freshId(standing, operation.id),
+        title: { ...title, count, ...(pieces && pieces.length > 0 ? { pieces } : {}) },
+        minutes: planned((operation.minutes * count) / title.count),
         ...(operation.panels ? { panels: pieces ?? operation.panels } : {}),
       },
     ]

@@ -15,6 +15,8 @@ export type QuoteChange = {
   found: string
   /** Photographs of it, by the hash of what is in them, with the panel or place each is of. */
   photos: ShownPhoto[]
+  /** Marks of the second inspection that were known when it was written, as `panel kind`. */
+  marks: string[]
   otherwise: string
   /** Everything that is not done is called off. */
   callsOff: boolean

@@ -53,4 +53,5 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
+export type { MethodChange, ToPut } from './to-put'
 export { openedWindow, windowLink } from './window'

@@ -1,3 +1,4 @@
+import type { MethodKey } from '@/core/correction'
 import type { Quote, Summary } from '@/core/offer'
 import { type Choices, makeOffer, type OfferInput, suitsPurpose } from '@/core/offer'
 import type { Setup } from '@/core/shop'
@@ -21,13 +22,15 @@ export function beginChoices(
   return fresh(withinBudget(setup, input, budgetCents))
 }
 
-/** A change begins with what is agreed: its choices, and every panel held to its method. */
+/** A change begins with what is agreed: its choices, and every panel held to its method, or to what it was changed to at the car. */
 export function changeBegins(
   quotes: readonly Quote[],
   { version, summary }: { version: number; summary: Summary },
+  methods: readonly { panel: string; process: MethodKey }[],
 ): Choices {
   const { choices } = quotes.find((quote) => quote.version === version)!
-  return { ...choices, processes: summary.processes }
+  const changed = Object.fromEntries(methods.map(({ panel, process }) => [panel, process]))
+  return { ...choices, processes: { ...summary.processes, ...changed } }
 }
 
 /** So many points of the condition index apart, nobody sees across the yard which of two cars it is (mem). */

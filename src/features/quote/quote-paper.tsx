@@ -150,7 +150,7 @@ function ChangeBlock({
                 </tr>
               ))}
               {change.sums.map(({ name, amount }, at) => (
-                <tr key={name} className={at > 0 ? 'font-semibold' : ''}>
+                <tr key={name} className={at === change.sums.length - 1 ? 'font-semibold' : ''}>
                   <td className="pt-1.5">{name}</td>
                   <td className="pt-1.5 text-right whitespace-nowrap">{amount}</td>
                 </tr>

@@ -588,6 +588,7 @@ export type QuotesRow = {
   calls_off: 0 | 1
   found: string
   shown_photos: string
+  shown_marks: string
   otherwise: string
   said_how: 'signed' | 'telephone' | null
   said_by: string
@@ -922,6 +923,7 @@ declare module 'knex/types/tables' {
         | 'calls_off'
         | 'found'
         | 'shown_photos'
+        | 'shown_marks'
         | 'otherwise'
         | 'said_how'
         | 'said_by'

@@ -7,11 +7,15 @@ import { instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { loadPublished } from '../planning/plan-store'
+import { findWays } from '../survey/ways'
+import { writeAct } from '../work/acts-store'
+import { takeEntry } from '../work/at-the-car'
 import { recordStart } from '../work/work-store'
 import { findAgreement } from './agreement-store'
 import { agreeChange, callOff, writeChange } from './changing'
 import { loadWorked } from './offers'
 import { listQuotes } from './quote-store'
+import { loadToPut } from './since-agreed'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
@@ -102,6 +106,38 @@ describe('a change of what is agreed', () => {
     const at = plusMinutes(NOW, 5)
     expect(await agree('IM 903', 3, at)).toEqual({ message: ask('work-went-on') })
     expect((await entryOf('IM 903')).agreement!.version).toBe(2)
+  })
+  test('a method changed at the car moves the calendar at once, and waits to be put to the customer', async () => {
+    const before = await entryOf('IM 2899')
+    const car = await entryOf('IM 903')
+    const agreed = car.agreement!.summary.processes.roof
+    const ways = await findWays(shop.db, car.job.id, 'roof')
+    const process = ways.findLast(
+      ({ key, forbidden }) => !forbidden && key !== agreed && key !== 'leave',
+    )!.key
+    const operation = car.live!.plan.operations.find(({ kind }) => kind === 'cut' || kind === 'polish')!
+    const entry = {
+      kind: 'process',
+      operation: operation.id,
+      panel: 'roof',
+      process,
+      reason: 'softer',
+    } as const
+    const act = { ...entry, id: 'act-roof', job: car.job.id, by: toPersonId('senan'), at: NOW }
+    expect(await takeEntry(shop.db, act, NOW)).toBeUndefined()
+    await writeAct(shop.db, act, 'tablet', NOW)
+    const after = await entryOf('IM 903')
+    expect(after.agreement!.summary).toEqual(car.agreement!.summary)
+    expect(after.agreement!.totalCents).toBe(car.agreement!.totalCents)
+    expect(after.live!.plan).not.toEqual(car.live!.plan)
+    const floor = await loadFloor(shop.db, NOW)
+    expect(await loadToPut(shop.db, floor)).toContainEqual({
+      jobId: car.job.id,
+      plate: 'IM 903',
+      methods: [{ panel: 'roof', process, reason: 'softer' }],
+      marks: 0,
+    })
+    expect((await loadToPut(shop.db, floor)).some(({ jobId }) => jobId === before.job.id)).toBe(false)
   })
   test('called off: only what was done is charged and stays; a step under way is ended first', async () => {
     const floor = await loadFloor(shop.db, NOW)

@@ -21,10 +21,12 @@ import { toldQuote } from '@/text/quote'
 import { listPhotos } from '../photos/photo-store'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
+import { loadSurvey } from '../survey/survey-store'
 import { CLOSED, offerRefusal, type Refusal } from './agreeing'
 import { replaceAgreement } from './agreement-store'
 import { loadWorked, whenForJob } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
+import { marksOf } from './since-agreed'
 
 /** A job that is agreed and not yet handed over: what it is now, and what a change of it is worked out from. */
 type Open = { entry: FloorJob; agreement: Agreement; agreed: AgreedNow; quotes: Quote[] }
@@ -109,6 +111,7 @@ async function write(
 ): Promise<number> {
   const { setup } = floor.shop
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
+  const marks = marksOf((await loadSurvey(db, entry.job.id)).found)
   const shown = (await listPhotos(db, entry.job.id))
     .filter(({ id }) => photos.includes(id))
     .map(({ hash, place }) => ({ hash, place }))
@@ -124,7 +127,7 @@ async function write(
     ...(couldCollectAt ? { couldCollectAt } : {}),
     writtenAt: floor.now,
     validUntil: atLocal(setup.region.timezone, lastDay, '00:00'),
-    change: { from: agreement.version ?? 0, found, otherwise, callsOff, photos: shown },
+    change: { from: agreement.version ?? 0, found, otherwise, callsOff, photos: shown, marks },
   }
   return writeQuote(db, quote, (number) =>
     toldQuote({ ...quote, version: number }, entry.job, setup, agreement),

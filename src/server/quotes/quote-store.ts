@@ -29,6 +29,7 @@ function toQuote(row: QuotesRow): Quote {
             from: row.changes_version,
             found: row.found,
             photos: photosSchema.parse(JSON.parse(row.shown_photos)),
+            marks: z.array(z.string()).parse(JSON.parse(row.shown_marks)),
             otherwise: row.otherwise,
             callsOff: row.calls_off === 1,
           },
@@ -92,6 +93,7 @@ export async function writeQuote(
             changes_version: quote.change.from,
             found: quote.change.found,
             shown_photos: JSON.stringify(quote.change.photos),
+            shown_marks: JSON.stringify(quote.change.marks),
             otherwise: quote.change.otherwise,
             calls_off: quote.change.callsOff ? 1 : 0,
           }

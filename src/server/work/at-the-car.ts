@@ -24,7 +24,8 @@ import { findJob } from '../floor/job-store'
 import { listPins } from '../planning/pin-store'
 import { askToPlan } from '../planning/plan-requests'
 import { loadPublishedOf } from '../planning/plan-store'
-import { findAgreement } from '../quotes/agreement-store'
+import { changePlan, findAgreement } from '../quotes/agreement-store'
+import { planWithMethods } from '../quotes/since-agreed'
 import { loadShop } from '../shop/shop-store'
 import { listBottles, pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
@@ -46,7 +47,7 @@ async function loadCard(db: Knex, jobId: JobId): Promise<Found | undefined> {
 }
 
 /** Acts after which the calendar is no longer as it was. */
-const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done', 'record', 'undo'])
+const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done', 'record', 'undo', 'process'])
 
 /**
  * Takes an act: writes what follows from it, and asks in the same transaction for the plan that follows. Gives why it cannot be
@@ -134,6 +135,12 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       if (!coat) return
       await pour(trx, coat.poured, { ...why, at: to, day: dayIn(shop.setup.region.timezone, to) })
       await keepAir(trx, shop, live, operation, from, to)
+      return
+    }
+    case 'process': {
+      const { processes } = withEntry(card, entry)
+      const plan = await planWithMethods(trx, shop, live, processes, at)
+      if (plan) await changePlan(trx, job, plan)
       return
     }
     case 'undo':

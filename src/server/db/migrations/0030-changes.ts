@@ -15,6 +15,7 @@ export const changes: Migration = {
     `ALTER TABLE quotes ADD COLUMN calls_off INTEGER NOT NULL DEFAULT 0 CHECK (calls_off IN (0, 1))`,
     `ALTER TABLE quotes ADD COLUMN found TEXT NOT NULL DEFAULT ''`,
     `ALTER TABLE quotes ADD COLUMN shown_photos TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(shown_photos))`,
+    `ALTER TABLE quotes ADD COLUMN shown_marks TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(shown_marks))`,
     `ALTER TABLE quotes ADD COLUMN otherwise TEXT NOT NULL DEFAULT ''`,
     `ALTER TABLE quotes ADD COLUMN said_how TEXT CHECK (said_how IN ('signed', 'telephone'))`,
     `ALTER TABLE quotes ADD COLUMN said_by TEXT NOT NULL DEFAULT ''`,

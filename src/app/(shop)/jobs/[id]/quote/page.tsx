@@ -1,10 +1,10 @@
 import type { Knex } from 'knex'
 import { notFound } from 'next/navigation'
 import { requestJob } from '@/app/request-floor'
+import { offered } from '@/core/correction'
 import { toJobId } from '@/core/ids'
-import type { Job } from '@/core/job'
-import { stepStates } from '@/core/job'
-import type { Quote } from '@/core/offer'
+import { type Job, type LiveJob, stepStates } from '@/core/job'
+import type { Agreement, Quote } from '@/core/offer'
 import type { Floor } from '@/core/planning'
 import { readIn } from '@/core/region'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
@@ -13,8 +13,11 @@ import { database } from '@/server/db/connection'
 import { listPhotos } from '@/server/photos/photo-store'
 import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
+import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { foundText } from '@/text/marks'
+import { placeTitle } from '@/text/panels'
+import { methodName } from '@/text/work'
 import { ButtonLink } from '@/ui/button'
 
 type Props = {
@@ -23,17 +26,28 @@ type Props = {
 }
 
 /** What was found and photographed since it was agreed, and is in no supplement yet. */
-async function foundSince(db: Knex, { shop }: Floor, job: Job, quotes: readonly Quote[], open: boolean) {
-  const told = quotes.flatMap(({ change, decision }) =>
-    change && decision?.said === 'accepted' ? [change] : [],
-  )
+async function sinceAgreed(
+  db: Knex,
+  { shop }: Floor,
+  { job, live, agreed }: { job: Job; live: LiveJob; agreed: Pick<Agreement, 'summary'> },
+  quotes: readonly Quote[],
+  open: boolean,
+) {
   const last = quotes.findLast(({ decision }) => decision?.said === 'accepted')
   const { found } = await loadSurvey(db, job.id)
   const photos = (await listPhotos(db, job.id)).filter(
     ({ takenAt, phase }) => phase === 'before' && last?.decision !== undefined && takenAt > last.decision.at,
   )
   const region = readIn(shop.setup.region, job.customer.language)
-  return { open, found: told.length > 0 ? '' : foundText(region, found), photos: photos.slice(-12) }
+  const methods = await methodsSince(db, live, agreed.summary.processes)
+  const lines = [
+    foundText(region, foundSince(found, quotes)),
+    ...methods.map(
+      ({ panel, process, reason }) =>
+        `${placeTitle(region, panel)}: ${methodName(region, process, offered(shop.setup.methods))}. ${reason}`,
+    ),
+  ]
+  return { open, found: lines.filter(Boolean).join('\n'), photos: photos.slice(-12), methods }
 }
 
 export default async function QuotePage({ params, searchParams }: Props) {
@@ -70,6 +84,10 @@ export default async function QuotePage({ params, searchParams }: Props) {
     agreement && live && version !== undefined && !job.handedOverAt
       ? { ...agreement, version, states: stepStates(live, floor.now) }
       : undefined
+  const since =
+    agreed &&
+    live &&
+    (await sinceAgreed(db, floor, { job, live, agreed }, quotes, asked.change !== undefined))
   return (
     <QuoteScreen
       key={`${asked.package ?? ''} ${asked.from ?? ''} ${asked.change ?? ''}`}
@@ -78,11 +96,11 @@ export default async function QuotePage({ params, searchParams }: Props) {
       input={input}
       quotes={quotes}
       begin={
-        agreed ? changeBegins(quotes, agreed) : beginChoices(setup, input, entry.job, quotes, asked.package)
+        agreed
+          ? changeBegins(quotes, agreed, since?.methods ?? [])
+          : beginChoices(setup, input, entry.job, quotes, asked.package)
       }
-      {...(agreed
-        ? { agreed, since: await foundSince(db, floor, entry.job, quotes, asked.change !== undefined) }
-        : {})}
+      {...(agreed && since ? { agreed, since } : {})}
       fromCurve={asked.from === 'curve'}
       now={floor.now}
       closed={entry.agreement !== undefined && !agreed}
