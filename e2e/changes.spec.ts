@@ -141,6 +141,8 @@ test('a car that does not come: called off, it leaves the calendar and costs not
   await off.getByRole('button', { name: 'Call it off' }).click()
   await expect(page).toHaveURL(/\/handover$/)
   await look(page, 'called-off-handover')
+  await page.goto(shop.url)
+  await expect(page.getByText('Handed over:')).toContainText('IM 77')
   await openRoom(page, 'IM 77', 'quote')
   await expect(page.getByRole('heading', { name: /^Called off, version 2, / })).toBeVisible()
   expect(await price(page)).toMatch(/0\.00$/)

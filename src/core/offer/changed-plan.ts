@@ -173,6 +173,10 @@ const rolesDone = (roles: readonly WorkedStep['role'][], { plan, stateOf }: Stan
 export const isWorkedOut = (roles: readonly WorkedStep['role'][], standing: Standing): boolean =>
   roles.length > 0 && rolesDone(roles, standing)
 
+/** Whether any of it has been done. */
+export const isTouched = (roles: readonly WorkedStep['role'][], standing: Standing): boolean =>
+  roles.some((role) => rolesDone([role], standing))
+
 /**
  * The stays of the car: what has begun keeps its own, what is still to do goes on where the car stands, and the car moves where it cannot:
  * to the wash bay once more where something wet came to a car in its studio.

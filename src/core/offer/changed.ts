@@ -5,6 +5,7 @@ import {
   calledOff,
   changedPanels,
   changedPlan,
+  isTouched,
   isWorkedOut,
   type Standing,
   type StateOf,
@@ -139,9 +140,12 @@ function panelsAfter(
   }
   const panels = fresh.panels.map((panel) => {
     const old = agreed.summary.panels.find(({ id }) => id === panel.id)
-    const isSame = old?.process === panel.process
-    const stays = (isSame && agreed.holds) || isWorkedOut(roles[panel.id] ?? [], standing)
-    if (!old || !stays) return panel
+    if (!old) return panel
+    const own = roles[panel.id] ?? []
+    const isSame = old.process === panel.process
+    if (isSame && !agreed.holds && !isWorkedOut(own, standing)) return panel
+    if (!isSame && !isTouched(own, standing)) return panel
+    // What a method has begun to take is not given back by another: both stand, and the ledger rather knows too much than too little.
     if (!isSame && panel.process !== 'leave') return { ...panel, takesUm: panel.takesUm + old.takesUm }
     const { work, ...kept } = old
     const done = agreed.summary.works[work ?? -1]
@@ -230,7 +234,7 @@ function leftUnworked(agreed: Omit<AgreedNow, 'version'>, plan: JobPlan): Summar
   const standing = { ...agreed, processes: summary.processes, version: 0 }
   const roles = agreedRoles(summary)
   const panels = summary.panels.map((panel) => {
-    if (isWorkedOut(roles[panel.id] ?? [], standing)) return panel
+    if (isTouched(roles[panel.id] ?? [], standing)) return panel
     const { work: _, ...rest } = panel
     return { ...rest, process: 'leave' as const, takesUm: 0, indexAfter: panel.indexBefore }
   })

@@ -153,7 +153,8 @@ describe('a change of what is agreed', () => {
     expect(await callOff(shop.db, floor, job.id, { ...off, from: agreement!.version! })).toBeUndefined()
     const after = await entryOf('IM 77')
     expect(after.agreement).toMatchObject({ totalCents: 0, plan: { operations: [] } })
-    expect(after.stage.kind).toBe('ready')
+    // It never came: it is off the floor.
+    expect(after.stage.kind).toBe('handed-over')
     expect(await loadPublished(shop.db, [job.id])).toEqual(new Map())
     const unagreed = await entryOf('IM 6127')
     expect(await callOff(shop.db, floor, unagreed.job.id, { ...off, from: 0 })).toEqual({

@@ -18,6 +18,8 @@ import {
 import { collectionTime, type Floor, type FloorJob, type PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, laterOf, plusDays } from '@/core/time'
 import { toldQuote } from '@/text/quote'
+import { handOver } from '../floor/job-store'
+import { listPayments } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
@@ -210,5 +212,8 @@ export async function callOff(
   })
   await db('published').where({ job_id: jobId }).delete()
   await publishFor(db, jobId, placed, { floor, cause: 'called-off' })
+  // A car that never came, and for which nothing was paid, has nothing to be handed over.
+  const isHere = entry.job.arriveAt <= floor.now || off.plan.operations.length > 0
+  if (!isHere && (await listPayments(db, jobId)).length === 0) await handOver(db, entry.job, [], floor.now)
   return undefined
 }
