@@ -184,6 +184,8 @@ test('a method changed at the car waits on the yard until it is put to the custo
     await page.getByRole('radio', { name: /^Right front door/ }).click()
     await expect(page.getByRole('button', { name: 'Another method' })).toBeVisible({ timeout: 1000 })
   }).toPass({ timeout: 20_000 })
+  await expect(page.getByTestId('at-panel')).toContainText('safe to remove')
+  await look(page, 'at-panel')
   await page.getByRole('button', { name: 'Another method' }).click()
   const dialog = page.getByRole('dialog')
   await dialog

@@ -7,6 +7,7 @@ import type { Instant } from '../time'
 import type { PanelsFacts, Shape } from '../vehicle'
 import type { PlannedStep } from '../wash'
 import type { Entry } from './act'
+import type { AtPanel } from './at-panel'
 import type { StepSheet } from './sheets'
 
 /** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
@@ -25,4 +26,6 @@ export type CardView = {
   /** The wash as it was planned, with what to pour; empty until that was done. */
   wash: PlannedStep[]
   photos: Photo[]
+  /** What one must know at each panel; absent on a card that was fetched before that was told. */
+  atPanels?: Record<string, AtPanel>
 }

@@ -23,6 +23,14 @@ const GlossNow = later(() => import('./gloss-now').then(({ GlossNow: reading }) 
 
 type Props = StepProps & { album: Photos }
 
+// Facts are read when a panel is in hand.
+const PanelAtHand = later(() => import('./panel-at-hand').then(({ PanelAtHand: facts }) => facts))
+
+const notHere = (process: string | undefined) =>
+  process === undefined || process === 'leave'
+    ? 'Not polished, as agreed.'
+    : 'Its method has nothing to do in this step.'
+
 const PAD_WORDS = {
   good: 'Pad is good',
   'clean-it': 'Clean the pad',
@@ -153,6 +161,13 @@ export function Sections({ card, operation, me, album }: Props) {
             </p>
           )}
         </div>
+      )}
+      {panel && view.atPanels?.[panel.id] && (
+        <PanelAtHand
+          key={`at-${panel.id}`}
+          at={view.atPanels[panel.id]!}
+          why={task ? undefined : notHere(view.processes[panel.id])}
+        />
       )}
       {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}
       {work.short.length > 0 && (

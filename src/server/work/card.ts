@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
+import { atPanels } from '@/core/card/at-panel'
 import { stepSheets } from '@/core/card/sheets'
 import type { CardView } from '@/core/card/view'
 import type { Floor, FloorJob } from '@/core/planning'
@@ -9,6 +10,7 @@ import { listVerdicts } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
 import { listBottles } from '../stock/stock-store'
+import { loadJudged } from '../survey/judged'
 import { washLines } from '../survey/wash-plan'
 import { loadEntries } from './acts-store'
 import { loadLayers } from './work-store'
@@ -62,5 +64,6 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     layers: await loadLayers(db, job.id),
     wash: await washLines(db, job, shop),
     photos: await listPhotos(db, job.id),
+    atPanels: atPanels((await loadJudged(db, job, shop.setup)).judgement, agreement.summary),
   }
 }

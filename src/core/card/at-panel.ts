@@ -1,0 +1,45 @@
+import type { RemainingCode, Summary } from '../offer'
+import type { DefectKind, FindingKind, Severity, VehicleJudgement } from '../survey'
+
+/** What one must know at a panel, without marking anything. Depths in µm. */
+export type AtPanel = {
+  /** Mean and thinnest of what was read before the work. */
+  depth?: { meanUm: number; lowestUm: number }
+  finding: FindingKind
+  /** What may still come off it. */
+  spareUm: number
+  marks: { kind: DefectKind; severity: Severity; catchesNail: boolean; note: string }[]
+  /** What the customer was told of it. */
+  told: RemainingCode[]
+}
+
+/** The panels of a car as whoever works on them has to know them, by id. */
+export function atPanels(
+  { panels }: Pick<VehicleJudgement, 'panels'>,
+  { expectation }: Pick<Summary, 'expectation'>,
+): Record<string, AtPanel> {
+  return Object.fromEntries(
+    panels.map(({ panel, statistics, finding, budget, condition }): [string, AtPanel] => [
+      panel.id,
+      {
+        ...(statistics ? { depth: { meanUm: statistics.meanUm, lowestUm: statistics.lowestSpotUm } } : {}),
+        finding: finding.kind,
+        spareUm: budget.budgetUm,
+        marks: condition.costs.map(({ defect }) => ({
+          kind: defect.kind,
+          severity: defect.severity,
+          catchesNail: defect.catchesNail,
+          note: 'note' in defect && typeof defect.note === 'string' ? defect.note.trim() : '',
+        })),
+        told: expectation.flatMap((each) =>
+          !('text' in each) &&
+          each.kind === 'stays' &&
+          each.code !== 'left' &&
+          (each.everywhere || each.panels.includes(panel.id))
+            ? [each.code]
+            : [],
+        ),
+      },
+    ]),
+  )
+}
