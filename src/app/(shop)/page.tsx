@@ -1,8 +1,9 @@
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { believed } from '@/core/climate'
-import { namesOf } from '@/core/shop'
+import { everyone, namesOf } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
+import { CarNotes } from '@/features/yard/car-notes'
 import { RefusedEntries } from '@/features/yard/refused-entries'
 import { ToPutToCustomers } from '@/features/yard/to-put'
 import { StillToSetUp, Welcome } from '@/features/yard/welcome'
@@ -14,6 +15,7 @@ import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
+import { loadWaitingNotes } from '@/server/work/notes'
 import { moment } from '@/text/formats'
 
 export default async function YardPage() {
@@ -46,6 +48,13 @@ export default async function YardPage() {
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
+        <CarNotes
+          notes={await loadWaitingNotes(db, floor)}
+          people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+          region={setup.region}
+          now={floor.now}
+          office
+        />
         <ToPutToCustomers
           waiting={await loadToPut(db, floor)}
           methods={setup.methods}

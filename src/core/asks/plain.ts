@@ -184,6 +184,7 @@ export type PlainAsk =
   | 'lot'
   | 'poured-number'
   | 'poured'
+  | 'note-over'
 
   // Final inspection, handover, payments
   | 'what-is-wrong'

@@ -4,6 +4,7 @@ import { keptMethod } from '../correction'
 import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
+import { NOTE_TO } from './notes'
 
 /** Acts as they come in from a tablet. Kept apart from the acts themselves, so that the card carries no parser. */
 
@@ -116,6 +117,19 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     process: keptMethod,
     reason: words.min(1, ask('a-note')),
   }),
+  z.strictObject({
+    kind: z.literal('note'),
+    operation,
+    to: z.enum(NOTE_TO),
+    text: words.min(1, ask('a-note')),
+  }),
+  z.strictObject({
+    kind: z.literal('note-answer'),
+    operation,
+    note: z.string().min(1).max(80),
+    text: words.min(1, ask('a-note')),
+  }),
+  z.strictObject({ kind: z.literal('note-read'), operation, note: z.string().min(1).max(80) }),
   z.strictObject({ kind: z.literal('high-spot'), operation, panel }),
   z.strictObject({ kind: z.literal('high-spot-off'), operation, spot: z.string().min(1).max(80) }),
   z.strictObject({

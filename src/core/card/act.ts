@@ -1,6 +1,7 @@
 import type { MethodKey } from '../correction'
 import type { BottleId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Instant } from '../time'
+import type { NoteTo } from './notes'
 
 /** What somebody does at the car, one fact each. A job card is the sum of its acts. */
 
@@ -53,6 +54,11 @@ export type Act =
   /** Gloss at 60° as it reads now, GU. */
   | { kind: 'gloss'; operation: OperationId; panel: string; gu: number }
   | { kind: 'process'; operation: OperationId; panel: string; process: MethodKey; reason: string }
+  /** Words for whoever goes on with the step, or a question to the office. */
+  | { kind: 'note'; operation: OperationId; to: NoteTo; text: string }
+  | { kind: 'note-answer'; operation: OperationId; note: string; text: string }
+  /** Somebody at the car has read it, or its answer. */
+  | { kind: 'note-read'; operation: OperationId; note: string }
   /** A smear that hardened; `operation` is the coat it lies in. */
   | { kind: 'high-spot'; operation: OperationId; panel: string }
   /** It was none: seen wrong, or on the wrong panel. */

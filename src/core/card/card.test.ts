@@ -8,6 +8,7 @@ import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import type { Act, CoatLog, Entry } from './act'
 import { conflictOf } from './conflict'
 import { type Facts, factConflict, timeConflict } from './facts'
+import { noteWaitsFor, openNotes } from './notes'
 import { type CardState, cardOf, pausedMinutes, pausedNow, withEntry, workOn } from './state'
 
 const NINE = instantOrThrow('2027-01-13T09:00:00Z')
@@ -45,6 +46,39 @@ const coat = {
   poured: [{ bottle: toBottleId('b'), ml: 30 }],
   climate: CLIMATE,
 }
+
+describe('words on a step', () => {
+  test('wait for whoever they are for, and each is answered and read once', () => {
+    const shift = entry(1, { kind: 'note', operation: 'cut', to: 'next', text: 'Roof: two sections left.' })
+    const asked = entry(2, {
+      kind: 'note',
+      operation: 'cut',
+      to: 'office',
+      text: 'Does the tow bar come off?',
+    })
+    const first = take(live(), [shift, asked])
+    expect(openNotes(first.card).map(({ note }) => [note.text, noteWaitsFor(note)])).toEqual([
+      ['Roof: two sections left.', 'reader'],
+      ['Does the tow bar come off?', 'answer'],
+    ])
+    const { card, conflicts } = take(
+      live(),
+      [
+        entry(3, { kind: 'note-read', operation: 'cut', note: shift.id }),
+        entry(4, { kind: 'note-read', operation: 'cut', note: shift.id }),
+        entry(5, { kind: 'note-answer', operation: 'cut', note: asked.id, text: 'No.' }, 'oran'),
+        entry(6, { kind: 'note-answer', operation: 'cut', note: asked.id, text: 'Yes.' }, 'merle'),
+      ],
+      first.card,
+    )
+    expect(conflicts).toEqual(['note-over', 'note-over'])
+    const [open] = openNotes(card)
+    expect(open!.note.answer).toMatchObject({ text: 'No.', by: 'oran' })
+    // The answer is read at the car, and then nothing waits any more.
+    const read = take(live(), [entry(7, { kind: 'note-read', operation: 'cut', note: asked.id })], card)
+    expect(openNotes(read.card)).toEqual([])
+  })
+})
 
 describe('steps at the car', () => {
   test('begin, rest, go on and end, and the rest is known to the minute', () => {

@@ -4,7 +4,8 @@ import { type LiveJob, type Progress, progressAt } from '../job'
 import type { StepName } from '../offer'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { Entry } from './act'
-import { type CardState, pausedNow, workOn } from './state'
+import { noteWaitsFor } from './notes'
+import { type CardState, pausedNow, type StepWork, workOn } from './state'
 
 /** Why an act cannot be taken: somebody else was first, or the work is not that far. */
 export type Conflict =
@@ -21,6 +22,8 @@ export type Conflict =
   | { code: 'coat-missing' }
   | { code: 'timer-gone' }
   | { code: 'spot-gone' }
+  /** It was answered or read by somebody before, or there is no such note. */
+  | { code: 'note-over' }
   /** Another step has been begun on what is to be taken back. */
   | { code: 'stood-upon'; title: StepName }
   /** A step recorded afterwards ends before it begins, or has not ended yet. */
@@ -79,6 +82,10 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
       return work.timers.some(({ id, off }) => id === entry.timer && !off)
         ? undefined
         : { code: 'timer-gone' }
+    case 'note-answer':
+      return waiting(work, entry.note) === 'answer' ? undefined : { code: 'note-over' }
+    case 'note-read':
+      return waiting(work, entry.note) ? undefined : { code: 'note-over' }
     case 'high-spot':
       return progress.kind === 'open' ? { code: 'not-begun' } : undefined
     case 'high-spot-off':
@@ -90,6 +97,11 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
       // What only adds to what is known never clashes: of two the later one stands.
       return undefined
   }
+}
+
+const waiting = ({ notes }: Pick<StepWork, 'notes'>, id: string) => {
+  const note = notes.find((each) => each.id === id)
+  return note && noteWaitsFor(note)
 }
 
 const taken = (code: 'begun-already' | 'done-already', at: Instant, by: PersonId | undefined): Conflict =>

@@ -3,6 +3,7 @@ import type { OperationId, PersonId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
 import type { CoatStage, Entry, HighSpotRemedy, PauseReason } from './act'
+import type { Note } from './notes'
 
 /** What the acts at a car add up to. */
 
@@ -35,6 +36,7 @@ export type StepWork = {
   /** The last gloss reading of each panel, GU. */
   gloss: Readonly<Record<string, number>>
   highSpots: HighSpot[]
+  notes: Note[]
 }
 
 export type CardState = {
@@ -54,6 +56,7 @@ const UNTOUCHED: StepWork = {
   short: [],
   gloss: {},
   highSpots: [],
+  notes: [],
 }
 
 export function workOn(card: Pick<CardState, 'work'>, operation: OperationId): StepWork {
@@ -177,6 +180,16 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
       return { short: [...work.short, { panel: entry.panel, note: entry.note, at }] }
     case 'short-off':
       return { short: work.short.filter(({ panel }) => panel !== entry.panel) }
+    case 'note': {
+      const { id, to, text, by } = entry
+      return { notes: [...work.notes, { id, to, text, by, at }] }
+    }
+    case 'note-answer': {
+      const answer = { text: entry.text, by: entry.by, at }
+      return { notes: work.notes.map((note) => (note.id === entry.note ? { ...note, answer } : note)) }
+    }
+    case 'note-read':
+      return { notes: work.notes.map((note) => (note.id === entry.note ? { ...note, read: at } : note)) }
     case 'high-spot':
       return { highSpots: [...work.highSpots, { id: entry.id, panel: entry.panel, found: at }] }
     case 'high-spot-off':

@@ -54,4 +54,5 @@ export {
   type ShopCalendar,
 } from './shop-problem'
 export type { MethodChange, ToPut } from './to-put'
+export type { WaitingNote } from './waiting-note'
 export { openedWindow, windowLink } from './window'

@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { pausedNow, workOn } from '@/core/card'
+import { noteWaitsFor } from '@/core/card/notes'
 import type { OperationId, PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
@@ -92,6 +93,9 @@ function StepLine({
           >
             {stepTitle(region, operation.title)}
           </button>
+          {workOn(state, operation.id).notes.some(noteWaitsFor) && (
+            <span className="ml-2 rounded bg-copper-soft px-2 text-sm text-copper">note</span>
+          )}
           <p className="text-sm text-ink-soft">
             {progress.kind === 'done'
               ? `${at(progress.from)} to ${at(progress.to)}${progress.by ? `, ${nameOf(progress.by)}` : ''}`

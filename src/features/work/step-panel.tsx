@@ -25,6 +25,8 @@ import type { Card, StepProps } from './use-card'
 const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
 const MachineRecipes = later(() => import('./machine-recipes').then(({ MachineRecipes: recipes }) => recipes))
 const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
+// Words are written now and then, and read from the shop's own page meanwhile.
+const StepNotes = later(() => import('./step-notes').then(({ StepNotes: notes }) => notes))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
 type Props = StepProps & { isNext: boolean; album: Photos }
@@ -142,6 +144,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.tasks.length > 0 && operation.kind !== 'layer' && (
         <Sections card={card} operation={operation} me={me} album={album} />
       )}
+      <StepNotes card={card} operation={operation} me={me} />
       {progress.kind !== 'done' && <Afterwards card={card} operation={operation} me={me} />}
     </section>
   )

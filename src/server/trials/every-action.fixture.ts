@@ -39,6 +39,7 @@ import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
 import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
+import * as notes from '../work/note-actions'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
@@ -74,6 +75,7 @@ const MODULES = [
   spots,
   surveys,
   washes,
+  notes,
   panelWays,
   histories,
   ledger,

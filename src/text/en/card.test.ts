@@ -27,6 +27,7 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'coat-missing': { code: 'coat-missing' },
   'timer-gone': { code: 'timer-gone' },
   'spot-gone': { code: 'spot-gone' },
+  'note-over': { code: 'note-over' },
   'process-forbidden': { code: 'process-forbidden', rule: 'over-budget' },
   'window-closed': { code: 'window-closed', at: NOON },
   'stood-upon': { code: 'stood-upon', title: 'Refine' },

@@ -61,6 +61,8 @@ export function conflictText(
       return 'A layer needs its product, lot and climate.'
     case 'timer-gone':
       return 'This timer was ended already.'
+    case 'note-over':
+      return 'Somebody has answered or read this note already.'
     case 'spot-gone':
       return 'This high spot was dealt with already.'
     case 'stood-upon':

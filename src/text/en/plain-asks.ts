@@ -196,6 +196,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   // At the car
   lot: () => 'Write the lot from the bottle.',
   'poured-number': () => 'Type how much was used as a number.',
+  'note-over': () => 'Somebody has answered or read this note already. Reload to see it.',
   poured: () => 'Type how much was used.',
 
   // Final inspection, handover, payments
