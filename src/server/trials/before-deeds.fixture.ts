@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { toBayId, toPersonId, toProductId } from '@/core/ids'
+import { toBayId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Instant, localDayOrThrow, plusMinutes } from '@/core/time'
 import { addPayment } from '../handover/handover-store'
@@ -10,6 +10,7 @@ import { addOutage } from '../planning/outage-store'
 import { keepRefused } from '../queue/refused-store'
 import { saveLearned, shopVersion } from '../shop/shop-store'
 import { addSpell, listAllSpells } from '../shop/spell-store'
+import { writeAct } from '../work/acts-store'
 import { listsSetDown } from './brought-list.fixture'
 import { key } from './deed.fixture'
 
@@ -41,6 +42,9 @@ export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
     input: 1,
     about: 'a thing',
   } as const
+  const asked = { kind: 'note', operation: toOperationId('cut'), to: 'office', text: 'Which towel?' } as const
+  const noted = { ...asked, id: key('asked'), job: car.id, by: toPersonId('merle'), at: now }
+  await writeAct(db, noted, key('tablet'), now)
   const why = { kind: 'words', message: 'This shop does not know it.' } as const
   await keepRefused(db, { id: entry.id, device: key('tablet'), at: now, entry, why })
   await saveLearned(db, await shopVersion(db), { pace: { cut: 1.2 } })
