@@ -185,6 +185,7 @@ export type PlainAsk =
   | 'poured-number'
   | 'poured'
   | 'note-over'
+  | 'wash-fresh'
 
   // Final inspection, handover, payments
   | 'what-is-wrong'

@@ -211,6 +211,16 @@ function staysOf(
   return stays
 }
 
+/** A short wash that is planned and not yet done stays before whatever is worked first. */
+function withWashesAgain(open: readonly PlannedOperation[], { plan, stateOf }: Standing): PlannedOperation[] {
+  const washes = plan.operations.filter(({ id, title }) => {
+    const isWash = typeof title === 'object' && title.code === 'rewash'
+    return isWash && stateOf(id) === 'open' && !open.some((operation) => operation.id === id)
+  })
+  const at = open.findIndex((operation) => machineRoles(operation).length > 0 || isCoat(operation))
+  return at < 0 ? [...open] : open.toSpliced(at, 0, ...washes)
+}
+
 /** What is wanted put together with what was done: begun work first and as it was begun, then what is open, then the reworks. */
 function together(
   { wanted, more, fresh }: { wanted: readonly PlannedOperation[]; more: PlannedOperation[]; fresh: JobPlan },
@@ -222,7 +232,10 @@ function together(
   const begun = plan.operations
     .filter((operation) => !isAgain(operation) && stateOf(operation.id) !== 'open')
     .map((operation) => (stateOf(operation.id) === 'over' ? operation : (now.get(operation.id) ?? operation)))
-  const open = wanted.filter(({ id }) => stateOf(id) === 'open')
+  const open = withWashesAgain(
+    wanted.filter(({ id }) => stateOf(id) === 'open'),
+    standing,
+  )
   const ordered = [...begun, ...more, ...open]
   const whole = [...ordered, ...lastLook(ordered, standing)]
   const again = plan.operations.filter(isAgain)

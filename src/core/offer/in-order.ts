@@ -5,8 +5,8 @@ import type { Trade } from './vendor'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
 
-/** A washed car gathers dust: correction begins within a day of the wash, else it is washed again (mem). */
-const WASH_KEEPS_MINUTES = 24 * 60
+/** A washed car gathers dust: correction begins within a day of the wash, else it is washed again (common practice). */
+export const WASH_KEEPS_MINUTES = 24 * 60
 /** Oils gone, the coating follows before dust settles again (mem). */
 const WIPE_KEEPS_MINUTES = 120
 

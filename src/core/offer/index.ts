@@ -108,3 +108,4 @@ export {
   vendorSchema,
 } from './vendor'
 export { calendarOfDays, daysOfCalendar, type VendorDays, vendorDaysSchema, WEEK } from './vendor-days'
+export { withWashAgain } from './wash-again'

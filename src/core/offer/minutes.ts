@@ -20,6 +20,8 @@ export const MINUTES = {
    */
   rinselessWash: (areaM2: number, score: number) =>
     areaM2 * (2 + (3 * allOver(score)) / allOver(TYPICAL_CONTAMINATION)),
+  /** Dust and fingers taken off without a hose, nothing decontaminated (mem). */
+  washAgain: (areaM2: number) => 2 * areaM2,
   /** Masking, lamp round the car, test spot (cp: 45 min of preparation). */
   mask: () => 45,
   /** What one gentle pass needs: tape on what must stay dry (mem). */

@@ -8,6 +8,7 @@ import { TRADES } from './vendor'
 const PLAIN_STEPS = [
   'wash',
   'rinseless-wash',
+  'rewash',
   'mask',
   'tape',
   'cut',

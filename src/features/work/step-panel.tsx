@@ -2,13 +2,13 @@
 
 import { useState } from 'react'
 import { pausedNow, workOn } from '@/core/card'
-import { progressAt } from '@/core/job'
+import { progressAt, washTooOld } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { PAUSE_WORDS } from '@/text/en/card'
 import { stepTitle } from '@/text/en/step-names'
-import { cautionFor, recipeFor } from '@/text/en/steps'
+import { cautionFor, isRewash, recipeFor } from '@/text/en/steps'
 import { duration, moment } from '@/text/formats'
 import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
@@ -27,6 +27,7 @@ const MachineRecipes = later(() => import('./machine-recipes').then(({ MachineRe
 const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 // Words are written now and then, and read from the shop's own page meanwhile.
 const StepNotes = later(() => import('./step-notes').then(({ StepNotes: notes }) => notes))
+const WashOld = later(() => import('./wash-old').then(({ WashOld: notice }) => notice))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
 type Props = StepProps & { isNext: boolean; album: Photos }
@@ -46,6 +47,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const work = workOn(state, operation.id)
   const at = (instant: Instant) => moment(view.region, instant, now)
   const title = stepTitle(view.region, operation.title)
+  const old = washTooOld(live, now)
   const rests = pausedNow(work)
   return (
     <section className="sheet p-5" aria-label={title}>
@@ -101,8 +103,17 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           {sheet.found.note}
         </p>
       )}
+      {old?.before === operation.id && (
+        <WashOld
+          job={view.job.id}
+          operation={operation.id}
+          washedAt={old.washedAt}
+          region={view.region}
+          now={now}
+        />
+      )}
       {recipe && <p className="mt-4 text-lg leading-relaxed">{recipe}</p>}
-      {operation.kind === 'wash' && <WashLines job={view.job.id} lines={view.wash} />}
+      {operation.kind === 'wash' && !isRewash(operation) && <WashLines job={view.job.id} lines={view.wash} />}
       {operation.kind === 'look' && view.job.kind === 'visit' && (
         <p className="mt-2">
           <Link

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { toBayId, toOperationId, toPersonId, toProductId } from '@/core/ids'
+import { type OperationId, toBayId, toOperationId, toPersonId, toProductId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Instant, localDayOrThrow, plusMinutes } from '@/core/time'
 import { addPayment } from '../handover/handover-store'
@@ -15,7 +15,13 @@ import { listsSetDown } from './brought-list.fixture'
 import { key } from './deed.fixture'
 
 /** What must be there for the deeds to be done to: what has an id drawn by chance is put there beforehand. */
-export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
+export async function made(
+  db: Knex,
+  now: Instant,
+  car: Job,
+  gone: Job,
+  { dusty, before }: { dusty: Job; before: readonly OperationId[] },
+) {
   await listsSetDown(db, now)
   await addPayment(db, car.id, { cents: 1000, way: 'cash', note: 'by mistake', at: now })
   const payment = (await db('payments').where({ job_id: car.id, note: 'by mistake' }).first('id'))!
@@ -45,6 +51,10 @@ export async function made(db: Knex, now: Instant, car: Job, gone: Job) {
   const asked = { kind: 'note', operation: toOperationId('cut'), to: 'office', text: 'Which towel?' } as const
   const noted = { ...asked, id: key('asked'), job: car.id, by: toPersonId('merle'), at: now }
   await writeAct(db, noted, key('tablet'), now)
+  // A car that was washed the day before yesterday, and nothing since.
+  const times = { started_at: plusMinutes(now, -1700), ended_at: plusMinutes(now, -1640) }
+  const washed = { job_id: dusty.id, by_person: toPersonId('brida'), version: 1, ...times }
+  for (const operation_id of before) await db('progress').insert({ ...washed, operation_id })
   const why = { kind: 'words', message: 'This shop does not know it.' } as const
   await keepRefused(db, { id: entry.id, device: key('tablet'), at: now, entry, why })
   await saveLearned(db, await shopVersion(db), { pace: { cut: 1.2 } })

@@ -30,7 +30,13 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     (plate) => byPlate(plate).job,
   ) as [Job, Job, Job, Job]
   const ready = before.jobs.find(({ stage }) => stage.kind === 'ready')!.job
-  const ids = await made(db, now, car.job, gone)
+  const dusty = byPlate('IM 5544')
+  const steps = dusty.live!.plan.operations
+  const worked = steps.findIndex(({ kind }) => kind === 'cut' || kind === 'polish')
+  const ids = await made(db, now, car.job, gone, {
+    dusty: dusty.job,
+    before: steps.filter(({ kind }) => kind === 'wash').map(({ id }) => id),
+  })
   const { shop } = await loadFloor(db, now)
   const operation = car.live!.plan.operations.find(({ id }) => car.live!.progress[id]?.kind === 'started')!.id
   const [bottle] = await db('bottles').whereNull('gone_on').orderBy('code')
@@ -113,6 +119,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
         ],
       },
     },
+    action('wash-again', 'work.wash-again', { jobId: dusty.job.id, operation: steps[worked]!.id }),
     action('answer-note', 'work.answer-note', {
       jobId: car.job.id,
       operation: 'cut',

@@ -40,6 +40,7 @@ import * as ledger from '../vehicles/ledger-actions'
 import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
 import * as notes from '../work/note-actions'
+import * as againWashes from '../work/wash-again-actions'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
@@ -75,6 +76,7 @@ const MODULES = [
   spots,
   surveys,
   washes,
+  againWashes,
   notes,
   panelWays,
   histories,

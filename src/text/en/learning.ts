@@ -9,6 +9,7 @@ const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', singl
 const KIND: Record<string, string> = {
   wash: 'Washing',
   'rinseless-wash': 'Rinseless wash',
+  rewash: 'Short wash again',
   mask: 'Masking and test spot',
   tape: 'Taping up',
   buff: 'Buffing off an all-in-one',

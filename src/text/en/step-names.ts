@@ -10,6 +10,7 @@ import { workInEnglish } from './work'
 const PLAIN: Record<PlainStep, string> = {
   wash: 'Wash and decontaminate',
   'rinseless-wash': 'Rinseless wash and decontamination',
+  rewash: 'Short wash again',
   mask: 'Mask, inspect, test spot',
   tape: 'Tape up',
   cut: 'Cut',

@@ -78,12 +78,20 @@ const RECIPES: Record<OperationKind, string | undefined> = {
 const RINSELESS =
   'Without a hose, top down, wheels first: pre-spray, then a soaked towel with a fresh face for each stretch. Lift iron remover with a wet towel before it dries; nothing is rinsed.'
 
+/** A short wash once more is no wash with all its steps. */
+export const isRewash = ({ title }: Partial<Pick<PlannedOperation, 'title'>>): boolean =>
+  typeof title === 'object' && title.code === 'rewash'
+
+const REWASH =
+  'Without a hose: pre-spray, straight strokes, a fresh towel face every time. Dry, and blow the polishing dust out of gaps, mirrors and lamps.'
+
 /** How one operation is done: an extra has its own words, and a wash that is planned says it step by step. */
 export function recipeFor(
   region: Pick<Region, 'locale'>,
   { kind, extra, title }: Pick<PlannedOperation, 'kind' | 'extra'> & Partial<Pick<PlannedOperation, 'title'>>,
   washIsPlanned = false,
 ): string | undefined {
+  if (isRewash({ title })) return spelt(region, REWASH)
   if (kind === 'wash' && washIsPlanned) return undefined
   const isRinseless = typeof title === 'object' && title.code === 'rinseless-wash'
   const recipe = extra ? workInEnglish.extra[extra].means : isRinseless ? RINSELESS : RECIPES[kind]
