@@ -185,6 +185,7 @@ export type PlainAsk =
   | 'poured-number'
   | 'poured'
   | 'note-over'
+  | 'note-words'
   | 'wash-fresh'
 
   // Final inspection, handover, payments

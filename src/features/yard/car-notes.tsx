@@ -37,7 +37,8 @@ export function CarNotes({ notes, people, region, now, office = false }: Props) 
               <Link href={`/jobs/${jobId}/work`} className="font-head font-semibold">
                 {plate}
               </Link>{' '}
-              {stepTitle(region, title)}. {nameOf(note.by)}, {moment(region, note.at, now)}: {note.text}
+              {stepTitle(region, title)}. {nameOf(note.by)}
+              {note.to === 'office' ? ' asks' : ''}, {moment(region, note.at, now)}: {note.text}
             </p>
             {note.answer && (
               <p>
@@ -60,11 +61,11 @@ function Answer({
   note,
   people,
 }: Pick<WaitingNote, 'jobId' | 'operation'> & { note: string; people: Props['people'] }) {
-  const { run, pending, refusal } = useAction()
+  const { run, pending, refusal, clear } = useAction()
   const [text, setText] = useState('')
   const [by, setBy] = useState<PersonId | undefined>(people[0]?.id)
   return (
-    <div className="mt-2 grid items-end gap-3 sm:grid-cols-[10rem_1fr_auto]">
+    <div className="mt-2 grid items-start gap-3 sm:grid-cols-[10rem_1fr_auto]">
       <Field label="Who answers">
         <select className="field" value={by} onChange={({ target }) => setBy(target.value as PersonId)}>
           {people.map(({ id, name }) => (
@@ -75,9 +76,17 @@ function Answer({
         </select>
       </Field>
       <Field label="Answer" error={refusal?.message}>
-        <input className="field" value={text} onChange={({ target }) => setText(target.value)} />
+        <input
+          className="field"
+          value={text}
+          onChange={({ target }) => {
+            clear()
+            setText(target.value)
+          }}
+        />
       </Field>
       <Button
+        className="sm:mt-6"
         disabled={pending || !by}
         onClick={() => by && run(answerNote, { jobId, operation, note, by, text })}
       >

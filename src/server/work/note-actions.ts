@@ -22,7 +22,7 @@ export const answerNote = defineAction({
     text: z
       .string()
       .trim()
-      .min(1, ask('a-note'))
+      .min(1, ask('note-words'))
       .max(300, ask('keep-under', { characters: 300 })),
   }),
   write: async ({ trx, at, key }, { jobId, operation, note, by, text }) => {

@@ -197,6 +197,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   lot: () => 'Write the lot from the bottle.',
   'poured-number': () => 'Type how much was used as a number.',
   'wash-fresh': () => 'The car was washed meanwhile, or that step has begun. Reload to see it.',
+  'note-words': () => 'Write a few words first.',
   'note-over': () => 'Somebody has answered or read this note already. Reload to see it.',
   poured: () => 'Type how much was used.',
 
