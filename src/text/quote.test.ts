@@ -3,7 +3,8 @@ import { makeOffer, type PriceLine, summaryOf } from '@/core/offer'
 import { offerInput, template } from '@/core/offer/offer.fixture'
 import { readIn } from '@/core/region'
 import { instantOrThrow } from '@/core/time'
-import { lineOrigin, lineText, protectionLines, quoteText, sumRows, workLines } from './quote'
+import { quoteText } from './quote'
+import { lineOrigin, lineText, protectionLines, sumRows, workLines } from './quote-lines'
 import { DUBLIN, OHIO } from './region.fixture'
 
 const offer = makeOffer(template('boathouse'), offerInput({ thin: ['roof'] }), {

@@ -1,7 +1,8 @@
 import type { PriceLine } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { money } from '@/text/formats'
-import { lineText, quoteWords, sumRows } from '@/text/quote'
+import { lineText, sumRows } from '@/text/quote-lines'
+import { quoteWords } from '@/text/quote-words'
 
 type Props = {
   lines: readonly PriceLine[]

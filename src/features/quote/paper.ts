@@ -4,7 +4,8 @@ import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
 import { placeTitle } from '@/text/panels'
-import { type ChangeTold, pitchOf, quoteText, toldQuote } from '@/text/quote'
+import { pitchOf, quoteText, toldQuote } from '@/text/quote'
+import type { ChangeTold } from '@/text/supplement'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
 /** Everything that stands on a quote: whose it is, and what it says. */

@@ -1,4 +1,4 @@
-import type { QuoteWords } from '../quote'
+import type { QuoteWords } from '../quote-words'
 
 export const quoteInFrench: QuoteWords = {
   headings: {
