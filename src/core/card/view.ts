@@ -1,5 +1,5 @@
 import type { MethodKey } from '../correction'
-import type { JobId, PersonId } from '../ids'
+import type { JobId, OperationId, PersonId } from '../ids'
 import type { JobKind, LayerLog, LiveJob } from '../job'
 import type { Photo } from '../photo'
 import type { Region } from '../region'
@@ -28,4 +28,6 @@ export type CardView = {
   photos: Photo[]
   /** What one must know at each panel; absent on a card that was fetched before that was told. */
   atPanels?: Record<string, AtPanel>
+  /** The step before which it is to be washed again, and when it was washed last. */
+  washOld?: { before: OperationId; washedAt: Instant }
 }

@@ -1,6 +1,6 @@
 import type { OperationId } from '../ids'
-import { WASH_KEEPS_MINUTES } from '../offer/in-order'
 import type { PlannedOperation } from '../offer/job-plan'
+import { WASH_KEEPS_MINUTES } from '../offer/wash-keeps'
 import { type Instant, minutesBetween } from '../time'
 import { type LiveJob, progressAt } from './progress'
 

@@ -2,11 +2,10 @@ import type { Product } from '../coating'
 import { EXTRA } from './extras'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
 import type { Trade } from './vendor'
+import { WASH_KEEPS_MINUTES } from './wash-keeps'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
 
-/** A washed car gathers dust: correction begins within a day of the wash, else it is washed again (common practice). */
-export const WASH_KEEPS_MINUTES = 24 * 60
 /** Oils gone, the coating follows before dust settles again (mem). */
 const WIPE_KEEPS_MINUTES = 120
 

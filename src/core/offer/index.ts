@@ -37,6 +37,7 @@ export {
   proposeTrades,
   type TradeProposal,
 } from './extras'
+export { firstNameOf } from './first-name'
 export { linkBetween } from './in-order'
 export {
   type JobLink,
@@ -79,7 +80,7 @@ export type { Quote, QuoteChange, ShownPhoto } from './quote-version'
 export { recoat, repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
 export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
-export { type FirstName, firstNameOf, type PlainStep, type StepName, stepNameSchema } from './step-name'
+export { type FirstName, type PlainStep, type StepName, stepNameSchema } from './step-name'
 export {
   CUSTOMER_TAX,
   type CustomerTax,

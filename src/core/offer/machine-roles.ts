@@ -1,6 +1,6 @@
 import type { WorkedStep } from '../correction'
+import { firstNameOf } from './first-name'
 import type { PlannedOperation } from './job-plan'
-import { firstNameOf } from './step-name'
 
 /** Two schools (common practice): cut the whole car and then refine the whole car, or finish one panel and go on to the next. */
 export const POLISHING_SCHOOLS = ['step-by-step', 'panel-by-panel'] as const

@@ -1,5 +1,6 @@
+import { firstNameOf } from './first-name'
 import type { PlannedOperation } from './job-plan'
-import { firstNameOf, type PlainStep } from './step-name'
+import type { PlainStep } from './step-name'
 
 /** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */
 const APART: readonly PlainStep[] = ['rinseless-wash', 'rewash', 'tape', 'buff', 'inspect']

@@ -58,7 +58,3 @@ export const stepNameSchema = z.union([
   z.object({ code: z.literal('more'), of: firstNameSchema }),
 ])
 export type StepName = z.infer<typeof stepNameSchema>
-
-/** What a step is called apart from being done again, or done to more. */
-export const firstNameOf = (name: StepName): FirstName =>
-  typeof name === 'object' && (name.code === 'again' || name.code === 'more') ? name.of : name

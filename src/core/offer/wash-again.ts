@@ -1,8 +1,8 @@
 import { type OperationId, toOperationId } from '../ids'
-import { WASH_KEEPS_MINUTES } from './in-order'
 import type { JobPlan, PlannedOperation } from './job-plan'
 import { MINUTES } from './minutes'
 import { planned } from './operations'
+import { WASH_KEEPS_MINUTES } from './wash-keeps'
 
 const PREFIX = 'wash-again-'
 

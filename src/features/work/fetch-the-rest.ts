@@ -2,6 +2,12 @@
 export function fetchTheRest(): void {
   const parts = [
     () => import('./wash-lines'),
+    () => import('./machine-recipes'),
+    () => import('./at-hand'),
+    () => import('./panel-at-hand'),
+    () => import('./step-notes'),
+    () => import('./wash-old'),
+    () => import('./coat-panels'),
     () => import('./coat-log'),
     () => import('./high-spots'),
     () => import('./record-form'),

@@ -2,7 +2,7 @@
 
 import { useState } from 'react'
 import { pausedNow, workOn } from '@/core/card'
-import { progressAt, washTooOld } from '@/core/job'
+import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
@@ -15,7 +15,6 @@ import { Link } from '@/ui/link'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
 import { Air } from './air'
-import { CoatPanels } from './coat-panels'
 import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
@@ -23,6 +22,8 @@ import type { Card, StepProps } from './use-card'
 
 // The way a wash is done is read once, by whoever washes.
 const WashLines = later(() => import('./wash-lines').then(({ WashLines: lines }) => lines))
+// Only a coat has panels to apply and to level.
+const CoatPanels = later(() => import('./coat-panels').then(({ CoatPanels: coat }) => coat))
 const MachineRecipes = later(() => import('./machine-recipes').then(({ MachineRecipes: recipes }) => recipes))
 const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 // Words are written now and then, and read from the shop's own page meanwhile.
@@ -47,7 +48,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const work = workOn(state, operation.id)
   const at = (instant: Instant) => moment(view.region, instant, now)
   const title = stepTitle(view.region, operation.title)
-  const old = washTooOld(live, now)
+  const old = view.washOld
   const rests = pausedNow(work)
   return (
     <section className="sheet p-5" aria-label={title}>
@@ -103,7 +104,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           {sheet.found.note}
         </p>
       )}
-      {old?.before === operation.id && (
+      {old?.before === operation.id && progress.kind === 'open' && (
         <WashOld
           job={view.job.id}
           operation={operation.id}

@@ -3,6 +3,7 @@ import { cardOf } from '@/core/card'
 import { atPanels } from '@/core/card/at-panel'
 import { stepSheets } from '@/core/card/sheets'
 import type { CardView } from '@/core/card/view'
+import { washTooOld } from '@/core/job'
 import type { Floor, FloorJob } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { panelsOfVehicle, singleStagePanels } from '@/core/vehicle'
@@ -23,6 +24,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   const entries = await loadEntries(db, job.id)
   const state = cardOf(live, entries)
   const bays = [...new Set(live.published.map(({ place }) => place))]
+  const old = washTooOld(live, now)
   const sheets = stepSheets({
     now,
     shop,
@@ -64,6 +66,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     layers: await loadLayers(db, job.id),
     wash: await washLines(db, job, shop),
     photos: await listPhotos(db, job.id),
+    ...(old ? { washOld: old } : {}),
     atPanels: atPanels((await loadJudged(db, job, shop.setup)).judgement, agreement.summary),
   }
 }
