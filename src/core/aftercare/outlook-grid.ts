@@ -12,8 +12,8 @@ const CAR_SD = 0.265
 /** What a data sheet says is a little more than what cars come to, as a logarithm (mem). */
 const CAR_MEAN = -0.1
 const PANEL_SD = 0.1
-/** One panel in twenty-five has something of its own, and then mostly a shorter life (mem). */
-const ODD_CHANCE = 0.04
+/** Three panels in a hundred have something of its own, and then mostly a shorter life (mem). */
+const ODD_CHANCE = 0.03
 const ODD_MEAN = -0.7
 const ODD_SD = 0.6
 

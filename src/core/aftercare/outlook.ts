@@ -136,13 +136,7 @@ function saidOfCar(witnessed: readonly number[]): number[] {
  * How a car’s coating may wear, from quick at first over nearly in a straight line to slow at first: exponents of the curve (mem). One that goes
  * late and all at once is told apart by nothing seen before, and would only widen every band.
  */
-const SHAPES = [0.8, 1.3, 2.2, 3.2] as const
-
-/**
- * The same eyes in the same light have seen all panels of a car: n of them weigh as n to the power of what is left. Set so that on
- * fleets that wear by other laws the band holds as often as it says.
- */
-const SAME_EYES = 0.2
+const SHAPES = [0.7, 1.2, 2, 3] as const
 
 /** A curve is drawn this far beyond the expected life. */
 const CURVE_SHARE = 1.8
@@ -204,12 +198,10 @@ type Way = {
 }
 
 function wornSo(units: readonly Unit[], shape: number): Way {
-  const looked = units.filter(({ looks }) => looks.length > 0).length
-  const weight = Math.max(1, looked) ** -SAME_EYES
   const read = lookReader(shape)
   const see = onceAlike(likeness, (unit): Seen => {
     const witnessed = witness(unit, read)
-    return { unit, witnessed, car: saidOfCar(either(witnessed)).map((said) => weight * Math.log(said)) }
+    return { unit, witnessed, car: saidOfCar(either(witnessed)).map(Math.log) }
   })
   const seen = units.map(see)
   const joint = CAR_CHANCES.map((chance, at) => Math.log(chance) + sumOf(seen.map(({ car }) => car[at]!)))
