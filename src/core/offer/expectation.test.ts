@@ -56,6 +56,21 @@ describe('the honest facts of an offer', () => {
       ]),
     )
   })
+  test('probable filler under a polished panel is told', () => {
+    const input = offerInput({ filmUm: 120, thin: [] })
+    const panels = input.judgement.panels.map((judged) =>
+      judged.panel.id === 'roof'
+        ? { ...judged, finding: { kind: 'filler-likely' as const, highestUm: 700 } }
+        : judged,
+    )
+    const offer = makeOffer(template('lantern'), { ...input, judgement: { ...input.judgement, panels } })
+    expect(expectationOf(offer).find(({ code }) => code === 'filler')).toMatchObject({ panels: ['roof'] })
+    expect(codes('lantern')).not.toContain('filler')
+    const roof = offer.correction.panels.find(({ judged }) => judged.panel.id === 'roof')!
+    expect(roof.forbidden.some(({ broken }) => broken.some(({ id }) => id === 'no-wool-over-filler'))).toBe(
+      true,
+    )
+  })
   test('a panel with chips only is not called left: a pad would not mend it', () => {
     const car = { defects: { bonnet: [chips], roof: [swirls] } }
     expect(codes('lantern', car)).not.toContain('left')
