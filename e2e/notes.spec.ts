@@ -53,3 +53,23 @@ test('a question from the car is answered at the desk, and read at the car; a no
   await expect(page.getByRole('region', { name: 'The floor' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Notes from the cars' })).toHaveCount(0)
 })
+
+test('a wash keeps for a day: the card asks for a short one more, and the calendar has it', async ({
+  page,
+}) => {
+  await openRoomOf(shop, page, 'IM 3380', 'work')
+  await page.getByRole('radio', { name: 'Senan' }).click()
+  await page.getByRole('button', { name: 'Done', exact: true }).click()
+  await page.getByRole('button', { name: 'Finish anyway' }).click()
+  await expect(page.getByTestId('net')).toHaveText('All saved')
+  const steps = page.getByRole('region', { name: 'Steps of this job' })
+  await shop.open('2027-01-16T10:20:00Z')
+  await openRoomOf(shop, page, 'IM 3380', 'work')
+  await steps.getByRole('button', { name: 'Polish', exact: true }).click()
+  await expect(page.getByText(/A wash keeps for a day: wash it again before this step\./)).toBeVisible()
+  if (process.env.LOOKS) await page.screenshot({ path: `${process.env.LOOKS}/wash-old.png` })
+  await page.getByRole('button', { name: 'Add a short wash' }).click()
+  await expect(steps.getByRole('button', { name: 'Short wash again' })).toBeVisible()
+  await steps.getByRole('button', { name: 'Short wash again' }).click()
+  await expect(page.getByText(/blow the polishing dust out of gaps/)).toBeVisible()
+})
