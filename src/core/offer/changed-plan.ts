@@ -28,6 +28,10 @@ export type Standing = {
 }
 
 const isAgain = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'again'
+const isRewash = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'rewash'
+/** What the shop does once more of itself, a rework or a short wash: no change leaves it out, and nobody is charged for it. */
+export const isUncharged = (operation: PlannedOperation): boolean => isAgain(operation) || isRewash(operation)
+
 const isCoat = ({ kind, id }: PlannedOperation) =>
   kind === 'layer' || (kind === 'wipe' && id.startsWith('wipe'))
 
@@ -80,8 +84,6 @@ function freshId({ plan, stateOf, version }: Standing, id: string): OperationId 
 function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] {
   const { plan, stateOf } = standing
   const changed = changedPanels(offer, standing)
-  const { minutes } = correctionOf(changed)
-  const byRole = { single: minutes.single, cut: minutes.cut, refine: minutes.refine }
   return MACHINE.flatMap((id): PlannedOperation[] => {
     const over = plan.operations.find((operation) => operation.id === id)
     if (!over || stateOf(over.id) !== 'over') return []
@@ -94,7 +96,8 @@ function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] 
         option.method.steps.some(({ role }) => roles.includes(role)) &&
         !under.some(({ panels }) => panels?.includes(judged.panel.id)),
     )
-    const takes = roles.reduce((sum, role) => sum + byRole[role], 0)
+    const { minutes } = correctionOf(own)
+    const takes = roles.reduce((sum, role) => sum + minutes[role], 0)
     return own.length === 0 || takes <= 0
       ? []
       : [
@@ -213,10 +216,9 @@ function staysOf(
 
 /** A short wash that is planned and not yet done stays before whatever is worked first. */
 function withWashesAgain(open: readonly PlannedOperation[], { plan, stateOf }: Standing): PlannedOperation[] {
-  const washes = plan.operations.filter(({ id, title }) => {
-    const isWash = typeof title === 'object' && title.code === 'rewash'
-    return isWash && stateOf(id) === 'open' && !open.some((operation) => operation.id === id)
-  })
+  const washes = plan.operations.filter(
+    (wash) => isRewash(wash) && stateOf(wash.id) === 'open' && !open.some(({ id }) => id === wash.id),
+  )
   const at = open.findIndex((operation) => machineRoles(operation).length > 0 || isCoat(operation))
   return at < 0 ? [...open] : open.toSpliced(at, 0, ...washes)
 }
@@ -275,7 +277,7 @@ export function broughtForward(
   const isMet = plan.operations.every((operation) => {
     const state = stateOf(operation.id)
     const wished = now.get(operation.id)
-    if (isAgain(operation) || state === 'open') return true
+    if (isUncharged(operation) || state === 'open') return true
     return wished !== undefined && (state === 'begun' || wished.minutes === operation.minutes)
   })
   const wanted = written.operations.filter((operation) => !isAgain(operation))

@@ -6,6 +6,7 @@ import { broughtForward, type StepState } from './changed-plan'
 import { type Choices, chosenOffer } from './choices'
 import { catalogue, offerInput, templates } from './offer.fixture'
 import { summaryOf } from './told'
+import { withWashAgain } from './wash-again'
 
 const input = offerInput()
 const TERMS = { discountPercent: 0, depositPercent: 20, validDays: 14 }
@@ -141,6 +142,10 @@ describe('a change of what was agreed', () => {
     const ids = idsOf(more)
     expect(ids.indexOf('again-1')).toBe(ids.length - 2)
     expect(more.plan.links).toContainEqual({ from: 'again-1', to: 'finish', min: 0 })
+    // What the shop puts right is not charged.
+    expect(
+      lineChanges(agreed.summary.priceLines, more.summary.priceLines).map((each) => each.line.kind),
+    ).toEqual(['extra'])
   })
   test('written while the work went on, it is brought forward, unless a step it changes has been begun', () => {
     const before = agreedWith({}, 'mask')
@@ -153,7 +158,47 @@ describe('a change of what was agreed', () => {
   })
 })
 
+test('a short wash that was put in since is not charged, and holds up no supplement', () => {
+  const agreed = agreedWith({}, 'mask')
+  const plan = withWashAgain(agreed.plan, toOperationId('cut'), 9)!
+  const more = changed({ ...agreed, plan }, { extras: [LAMPS(1)] })
+  expect(idsOf(more).indexOf('wash-again-1')).toBe(idsOf(more).indexOf('cut') - 1)
+  expect(
+    lineChanges(agreed.summary.priceLines, more.summary.priceLines).map((each) => each.line.kind),
+  ).toEqual(['extra'])
+  const washed = (id: OperationId) => (id === 'wash-again-1' ? 'over' : agreed.stateOf(id))
+  const written = changed(agreed, { extras: [LAMPS(1)] })
+  const standing = { ...agreed, plan, stateOf: washed, processes: agreed.summary.processes }
+  expect(idsOf({ plan: broughtForward(written.plan, standing, catalogue)! })).toContain('wash-again-1')
+})
+
+test('what is cut once more is charged for those panels alone', () => {
+  const agreed = agreedWith({}, 'cut')
+  const other = (panel: string) =>
+    agreed.summary.processes[panel] === 'two-step' ? 'two-step-wool' : 'two-step'
+  const first = changed(agreed, held('bonnet', other('bonnet')))
+  const minutes = (of: Changed, id: string) => of.plan.operations.find((each) => each.id === id)!.minutes
+  const done = (id: OperationId) => (id === 'more-2-cut' ? 'over' : agreed.stateOf(id))
+  // The bonnet is done, and still not as it is agreed: only the roof is to be cut.
+  const next = changed(
+    { ...agreed, plan: first.plan, stateOf: done },
+    { processes: { ...processesOf(), bonnet: other('bonnet'), roof: other('roof') } },
+  )
+  const alone = changed(agreed, held('roof', other('roof')))
+  expect(minutes(next, 'more-2-cut-2')).toBe(minutes(alone, 'more-2-cut'))
+})
+
 describe('a job that is called off', () => {
+  test('costs no more than was agreed, though a step took longer in a plan that was made anew', () => {
+    const agreed = agreedWith({}, 'cut')
+    const operations = agreed.plan.operations.map((each) =>
+      each.id === 'cut' ? { ...each, minutes: 9000 } : each,
+    )
+    const off = calledOffAt({ ...agreed, plan: { ...agreed.plan, operations } }, CHARGES)
+    const correction = (lines: typeof off.summary.priceLines) =>
+      lines.find((each) => each.kind === 'labour' && each.skill === 'correct')!.cents
+    expect(correction(off.summary.priceLines)).toBe(correction(agreed.summary.priceLines))
+  })
   test('costs nothing where nothing was done', () => {
     const off = calledOffAt(agreedWith(), CHARGES)
     expect(off.price.totalCents).toBe(0)

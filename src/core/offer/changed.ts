@@ -6,11 +6,12 @@ import {
   changedPanels,
   changedPlan,
   isTouched,
+  isUncharged,
   isWorkedOut,
   type Standing,
   type StateOf,
 } from './changed-plan'
-import type { JobPlan } from './job-plan'
+import { attendedMinutes, type JobPlan } from './job-plan'
 import type { Offer } from './offer'
 import type { Rates, Terms } from './package'
 import { closePrice, type Price, type PriceLine, priceLines } from './quote'
@@ -181,7 +182,7 @@ export function changeOf(
   if (losesACoat(offer, agreed)) return 'layer-lies'
   if (coated && changedPanels(offer, standing).length > 0) return 'coated-already'
   const plan = changedPlan(offer, standing, catalogue)
-  const lines = linesAfter(agreed, priceLines({ ...offer, plan, rates, customerTax }))
+  const lines = linesAfter(agreed, priceLines({ ...offer, plan: charged(plan), rates, customerTax }))
   const price = closePrice(lines, terms, taxationFor(rates.tax, customerTax))
   const fresh = summaryOf({ ...offer, plan, price })
   const panels = panelsAfter(fresh, agreed, standing)
@@ -191,6 +192,11 @@ export function changeOf(
     JSON.stringify(panels.processes) === JSON.stringify(agreed.summary.processes)
   return isSame ? 'nothing-differs' : { plan, price, summary: { ...fresh, ...panels } }
 }
+
+const charged = (plan: JobPlan): JobPlan => ({
+  ...plan,
+  operations: plan.operations.filter((operation) => !isUncharged(operation)),
+})
 
 const sameWork = (one: JobPlan, other: JobPlan) => {
   const told = ({ operations }: JobPlan) =>
@@ -210,7 +216,8 @@ export function calledOffAt(
     if (line.kind === 'consumables') return done.size > 0 ? [line] : []
     if (line.kind !== 'labour') return isWorked(line, agreed) ? [line] : []
     const own = line.operations.flatMap((id) => done.get(id as OperationId) ?? [])
-    const minutes = own.reduce((sum, operation) => sum + operation.minutes * operation.people, 0)
+    // Minutes that were made anew since are no more than was agreed.
+    const minutes = Math.min(attendedMinutes(own), line.minutes)
     return minutes > 0 ? [lineAfter(line, { ...line, minutes, operations: own.map(({ id }) => id) })] : []
   })
   const price = closePrice(lines, terms, taxationFor(rates.tax, customerTax))

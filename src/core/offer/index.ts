@@ -40,6 +40,7 @@ export {
 export { firstNameOf } from './first-name'
 export { linkBetween } from './in-order'
 export {
+  attendedMinutes,
   type JobLink,
   type JobPlan,
   type JobStay,

@@ -45,3 +45,10 @@ export type PlannedOperation = {
 export type JobLink = { from: OperationId; to: OperationId; min: number; max?: number }
 export type JobStay = { id: string; kind: string; operations: OperationId[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
+
+/** Minutes of hands: what two do together counts twice, and a wait not at all. */
+export const attendedMinutes = (operations: readonly PlannedOperation[]): number =>
+  operations.reduce(
+    (sum, { mode, minutes, people }) => sum + (mode === 'unattended' ? 0 : minutes * people),
+    0,
+  )

@@ -35,7 +35,7 @@ import {
   mergeExtras,
   type TradeProposal,
 } from './extras'
-import type { JobPlan } from './job-plan'
+import { attendedMinutes, type JobPlan } from './job-plan'
 import type { PolishingSchool } from './machine-roles'
 import type { OneOff } from './one-off'
 import { planOperations } from './operations'
@@ -227,7 +227,6 @@ export function offerWith(
     ...(input.setMinutes === undefined ? {} : { setMinutes: input.setMinutes }),
     ...(input.pace ? { pace: input.pace } : {}),
   })
-  const attended = plan.operations.filter(({ mode }) => mode !== 'unattended')
   const { steps: coats, bottles } = coatSteps({ layers, surfaces, areaM2 })
   return {
     template,
@@ -257,7 +256,7 @@ export function offerWith(
     }),
     breaches: breachesOf(input, { layers, surfaces, vendors, correction }),
     pace: input.pace ?? {},
-    attendedMinutes: attended.reduce((sum, { minutes, people }) => sum + minutes * people, 0),
+    attendedMinutes: attendedMinutes(plan.operations),
     machineMinutes: Math.round(
       correction.minutes.cut + correction.minutes.refine + correction.minutes.single,
     ),

@@ -142,7 +142,7 @@ export {
   signOffFor,
 } from './sign-off'
 export type { Signature, SignedOff } from './signed'
-export { signatureSchema, strokeSchema } from './signed'
+export { MOST_SIGNED, signatureSchema, strokeSchema } from './signed'
 export { READINGS_PER_SPOT, type Spot, type SpotSizes, spotsOf, spotsWanted } from './spots'
 export { mean, median, medianAbsoluteDeviation, standardDeviation } from './statistics'
 export type { StoredSurvey } from './stored'

@@ -14,6 +14,9 @@ export type SignedOff = {
   signedAt: Instant
 }
 
+/** A signature is a few hundred strokes of a finger, characters. */
+export const MOST_SIGNED = 500_000
+
 /** Strokes of a drawn signature: points in shares 0–1 of the field’s width, y downward. */
 export const strokeSchema = z.array(z.tuple([z.number().min(0).max(1), z.number().min(0).max(1)])).min(2)
 

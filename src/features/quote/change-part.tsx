@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import type { JobId } from '@/core/ids'
-import type { Changed, ChangeFault, JobPlan, Summary } from '@/core/offer'
+import { attendedMinutes, type Changed, type ChangeFault, type JobPlan, type Summary } from '@/core/offer'
 import type { Photo } from '@/core/photo'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
@@ -38,12 +38,6 @@ type Shown = {
 /** The hand rests so long before the calendar is asked, milliseconds. */
 const REST_MS = 600
 
-const handsOf = ({ operations }: JobPlan) =>
-  operations.reduce(
-    (sum, { mode, minutes, people }) => sum + (mode === 'unattended' ? 0 : minutes * people),
-    0,
-  )
-
 /** What a change would make of hours, price and collection, while it is put together. */
 export function ChangeCompared({
   jobId,
@@ -75,8 +69,8 @@ export function ChangeCompared({
         <tbody>
           <Compared
             name="Work"
-            before={duration(region, handsOf(agreed.plan))}
-            after={duration(region, handsOf(worked.plan))}
+            before={duration(region, attendedMinutes(agreed.plan.operations))}
+            after={duration(region, attendedMinutes(worked.plan.operations))}
           />
           <Compared
             name="Price"

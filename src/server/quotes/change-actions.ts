@@ -5,7 +5,7 @@ import { type Answer, done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id, version } from '@/core/inputs'
 import { type AgreedBy, choicesSchema } from '@/core/offer'
-import { signatureSchema } from '@/core/survey'
+import { MOST_SIGNED, signatureSchema } from '@/core/survey'
 import { atLocal, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { defineAction, defineReadAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
@@ -21,9 +21,6 @@ const who = z
   .trim()
   .min(1, ask('who-said-so'))
   .max(200, ask('keep-under', { characters: 200 }))
-
-/** A signature is a few hundred strokes of a finger, characters. */
-const MOST_SIGNED = 500_000
 
 const yesSchema = z.discriminatedUnion('how', [
   z.strictObject({ how: z.literal('signed'), name: who, signature: signatureSchema }),

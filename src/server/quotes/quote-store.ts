@@ -29,7 +29,7 @@ function toQuote(row: QuotesRow): Quote {
             from: row.changes_version,
             found: row.found,
             photos: photosSchema.parse(JSON.parse(row.shown_photos)),
-            marks: z.array(z.string()).parse(JSON.parse(row.shown_marks)),
+            marks: readMarks(row.shown_marks),
             otherwise: row.otherwise,
             callsOff: row.calls_off === 1,
           },
@@ -46,6 +46,9 @@ function toQuote(row: QuotesRow): Quote {
       : {}),
   }
 }
+
+/** The marks a supplement told of, as they are kept. */
+export const readMarks = (json: string): string[] => z.array(z.string()).parse(JSON.parse(json))
 
 const photosSchema = z.array(z.object({ hash: z.string(), place: z.string() }))
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { cardOf } from '@/core/card'
+import { cardOf, type Entry } from '@/core/card'
 import type { MethodKey } from '@/core/correction'
 import { type LiveJob, stepStates } from '@/core/job'
 import { changeOf, chosenOffer, type JobPlan, type Quote } from '@/core/offer'
@@ -7,20 +7,20 @@ import type { Floor, MethodChange, ToPut } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { findJob } from '../floor/job-store'
-import { loadEntries } from '../work/acts-store'
+import { entriesWith } from '../work/acts-store'
 import { findAgreement } from './agreement-store'
 import { loadWorked } from './offers'
-import { listQuotes } from './quote-store'
+import { listQuotes, readMarks } from './quote-store'
 
 /** What has come about since a job was agreed and is in no supplement yet. */
 
 /** The last method of each panel that was changed at the car and is not as it is agreed. */
-export async function methodsSince(
-  db: Knex,
+export function methodsSince(
   live: LiveJob,
+  entries: readonly Entry[],
   processes: Readonly<Record<string, MethodKey>>,
-): Promise<MethodChange[]> {
-  const { processes: changes } = cardOf(live, await loadEntries(db, live.id))
+): MethodChange[] {
+  const { processes: changes } = cardOf(live, entries)
   const last = new Map(changes.map(({ panel, process, reason }) => [panel, { panel, process, reason }]))
   return [...last.values()].filter(({ panel, process }) => processes[panel] !== process)
 }
@@ -54,22 +54,18 @@ export async function loadToPut(db: Knex, { jobs }: Pick<Floor, 'jobs'>): Promis
       job.kind === 'work' && !job.handedOverAt && live && agreement?.version !== undefined,
   )
   const ids = open.map(({ job }) => job.id)
-  const changed = new Set(
-    (
-      await db('acts').whereIn('job_id', ids).andWhereLike('act', '%"kind":"process"%').distinct('job_id')
-    ).map(({ job_id }) => job_id),
-  )
+  const changed = await entriesWith(db, 'process', ids)
   const found = await db('found_defects').whereIn('job_id', ids).select('job_id', 'panel', 'kind')
-  const waiting: ToPut[] = []
-  for (const { job, agreement, live } of open) {
-    const methods = changed.has(job.id) ? await methodsSince(db, live!, agreement!.summary.processes) : []
+  const shown = await db('quotes').whereIn('job_id', ids).select('job_id', 'shown_marks')
+  return open.flatMap(({ job, agreement, live }): ToPut[] => {
+    const told = new Set(shown.flatMap((row) => (row.job_id === job.id ? readMarks(row.shown_marks) : [])))
     const own = found.filter(({ job_id }) => job_id === job.id)
-    const told = own.length > 0 ? toldMarks(await listQuotes(db, job.id)) : new Set()
     const marks = own.filter(({ panel, kind }) => !told.has(markKey(panel, kind))).length
-    if (methods.length > 0 || marks > 0)
-      waiting.push({ jobId: job.id, plate: job.vehicle.plate, methods, marks })
-  }
-  return waiting
+    const methods = methodsSince(live!, changed.get(job.id) ?? [], agreement!.summary.processes)
+    return methods.length > 0 || marks > 0
+      ? [{ jobId: job.id, plate: job.vehicle.plate, methods, marks }]
+      : []
+  })
 }
 
 /**

@@ -4,15 +4,12 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, version } from '@/core/inputs'
-import { signatureSchema } from '@/core/survey'
+import { MOST_SIGNED, signatureSchema } from '@/core/survey'
 import { defineAction } from '../action/define'
 import { findJob } from '../floor/job-store'
 import { loadShop } from '../shop/shop-store'
 import { signOff } from './sign-off-store'
 import { linesToSign } from './to-sign'
-
-/** A signature is a few hundred strokes of a finger, characters. */
-const MOST_SIGNED = 500_000
 
 /**
  * Keeps what was said as signed. The lines are made anew from what stands in the shop now, and refused where they

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import type { Entry } from '@/core/card'
+import type { ActKind, Entry } from '@/core/card'
 import type { JobId } from '@/core/ids'
 import { type Instant, instantOrThrow } from '@/core/time'
 import type { ActsRow } from '../db/tables'
@@ -18,6 +18,22 @@ const toEntry = (row: ActsRow): Entry => ({
 export async function loadEntries(db: Knex, jobId: JobId): Promise<Entry[]> {
   const rows: ActsRow[] = await db('acts').where({ job_id: jobId }).orderBy('position')
   return rows.map(toEntry)
+}
+
+/** The entries of those of these jobs on whose card there is an act of this kind. */
+export async function entriesWith(
+  db: Knex,
+  kind: ActKind,
+  jobIds: readonly JobId[],
+): Promise<Map<JobId, Entry[]>> {
+  const having = db('acts')
+    .whereIn('job_id', [...jobIds])
+    .whereRaw("json_extract(act, '$.kind') = ?", [kind])
+    .select('job_id')
+  const rows: ActsRow[] = await db('acts').whereIn('job_id', having).orderBy('position')
+  const byJob = new Map<JobId, Entry[]>()
+  for (const row of rows) byJob.set(row.job_id, [...(byJob.get(row.job_id) ?? []), toEntry(row)])
+  return byJob
 }
 
 /** When the last act of a tablet was; undefined where it has not told of any. */

@@ -15,6 +15,7 @@ import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
+import { loadEntries } from '@/server/work/acts-store'
 import { foundText } from '@/text/marks'
 import { placeTitle } from '@/text/panels'
 import { methodName } from '@/text/work'
@@ -39,7 +40,7 @@ async function sinceAgreed(
     ({ takenAt, phase }) => phase === 'before' && last?.decision !== undefined && takenAt > last.decision.at,
   )
   const region = readIn(shop.setup.region, job.customer.language)
-  const methods = await methodsSince(db, live, agreed.summary.processes)
+  const methods = methodsSince(live, await loadEntries(db, job.id), agreed.summary.processes)
   const lines = [
     foundText(region, foundSince(found, quotes)),
     ...methods.map(
