@@ -5,8 +5,8 @@ import { type JobId, toPersonId, UNKNOWN_PERSON } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import type { Job } from '@/core/job'
 import { type JobPlan, makeOffer, type Offer, type PlannedOperation, summaryOf } from '@/core/offer'
-import { collectionTime, joinParts, planningProblem, shopCalendar } from '@/core/planning'
-import { type PlacedOperation, type Random, solve } from '@/core/schedule'
+import { AWAY, collectionTime, joinParts, planningProblem, shopCalendar } from '@/core/planning'
+import { type PlacedOperation, type Random, seededRandom, solve } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
 import {
   countedReadings,
@@ -72,7 +72,9 @@ export const STAY_MOST_DAYS = 28
 
 function place(shop: Shop, jobId: JobId, plan: JobPlan, arrive: Instant, loft: string): PlacedOperation[] {
   const calendar = { ...shopCalendar(shop.setup), horizonDays: STAY_MOST_DAYS }
-  const places = calendar.places.filter(({ id, kinds }) => id === loft || kinds.includes('wash'))
+  const places = calendar.places.filter(
+    ({ id, kinds }) => id === loft || id === AWAY || kinds.includes('wash'),
+  )
   const live = { id: jobId, arrive, weight: 1, plan, progress: {}, published: [] }
   const { problem } = planningProblem({ ...calendar, places }, [live], { now: arrive })
   return joinParts(problem, solve(problem, { seed: 1, steps: 0, unproven: true }).schedule)
@@ -180,11 +182,13 @@ export async function liveWork(
   record.before.gloss = glossRound(judgement, seed, (id) => index.get(id)!)
   const offer = offerOf(shop, job, judgement, packageKey, random)
   const planned = place(shop, jobId, offer.plan, arrive, loft)
+  // Dice of its own: a step more or less in a plan leaves the cars that come after as they were.
+  const luck = seededRandom(seed + 13)
   const really: JobPlan = {
     ...offer.plan,
     operations: offer.plan.operations.map((operation) => ({
       ...operation,
-      minutes: reallyTakes(operation, random),
+      minutes: reallyTakes(operation, luck),
     })),
   }
   const lived = place(shop, jobId, really, arrive, loft)

@@ -71,6 +71,8 @@ export type HandoverWords = {
   overpaid: (amount: string) => string
   paidInFull: string
   wheels: string
+  /** With the torque, in its unit, and the number of the wrench. */
+  tightened: (torque: string, wrench: string) => string
   dataSheets: string
   received: (name: string) => string
 }

@@ -3,6 +3,7 @@ import { believed } from '@/core/climate'
 import { everyone, namesOf } from '@/core/shop'
 import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
+import { AwayStrip } from '@/features/yard/away-strip'
 import { CarNotes } from '@/features/yard/car-notes'
 import { RefusedEntries } from '@/features/yard/refused-entries'
 import { ToPutToCustomers } from '@/features/yard/to-put'
@@ -15,6 +16,7 @@ import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
+import { loadAway } from '@/server/work/away'
 import { loadWaitingNotes } from '@/server/work/notes'
 import { moment } from '@/text/formats'
 
@@ -66,6 +68,14 @@ export default async function YardPage() {
       {!(isEmpty && settingUp) && (
         <YardScreen
           yard={yard}
+          away={
+            <AwayStrip
+              away={await loadAway(db, floor)}
+              people={setup.people.map(({ id, name }) => ({ id, name }))}
+              region={setup.region}
+              now={floor.now}
+            />
+          }
           after={{
             toSee: (await countDue(db, dayIn(setup.region.timezone, floor.now))).now,
             answers: (await unreadReplies(db)).length,

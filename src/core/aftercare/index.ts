@@ -47,7 +47,14 @@ export {
   WATERS,
   type Water,
 } from './look'
-export { careMilestones, isAhead, type LaidLayer, lifeMonthsOf, type Milestone } from './milestones'
+export {
+  careMilestones,
+  isAhead,
+  type LaidLayer,
+  lifeMonthsOf,
+  type Milestone,
+  wheelCheck,
+} from './milestones'
 export {
   hasGone,
   type Outlook,

@@ -4,7 +4,14 @@ import { VISIT_WINDOW_DAYS } from './rhythm'
 
 /** One date of the weeks after the coating. Holds are instants, habits are days. */
 export type Milestone = {
-  key: 'dry-until' | 'indoors-until' | 'first-wash' | 'topper-from' | 'full-cure' | 'first-visit'
+  key:
+    | 'dry-until'
+    | 'indoors-until'
+    | 'first-wash'
+    | 'topper-from'
+    | 'full-cure'
+    | 'first-visit'
+    | 'wheel-check'
   when: { kind: 'instant'; at: Instant } | { kind: 'day'; day: LocalDay; until?: LocalDay }
   /** What must not be touched or done before, as against what may be done from then on. */
   hold: boolean
@@ -32,6 +39,19 @@ export function lifeMonthsOf(layers: readonly LaidProduct[]): number {
   const longest = layers.reduce((most, layer) => (layer.lifeMonths > most.lifeMonths ? layer : most))
   const further = longest.kind === 'single' ? layers.filter(({ id }) => id === longest.id).length - 1 : 0
   return longest.lifeMonths * (1 + (SECOND_LAYER_SHARE * (1 - FADES ** further)) / (1 - FADES))
+}
+
+/** Wheel nuts are checked again after 50 to 100 km (common practice): a week of an ordinary car. */
+const WHEEL_CHECK_DAYS = 7
+
+/** When the nuts of wheels that were off are to be checked again, from when they were tightened. */
+export function wheelCheck(tightened: Instant, zone: string): Milestone {
+  const day = dayIn(zone, tightened)
+  return {
+    key: 'wheel-check',
+    when: { kind: 'day', day: plusDays(day, 1), until: plusDays(day, WHEEL_CHECK_DAYS) },
+    hold: false,
+  }
 }
 
 function latest(layers: readonly LaidLayer[], minutesOf: (product: Product) => number): Instant {

@@ -77,6 +77,8 @@ export type AskFacts = {
   'flow-most': { lPerMin: number }
   'ml-most': { ml: number }
   'pour-most': { ml: number }
+  'parts-off': { names: string[] }
+  'torque-nm': { least: number; most: number }
   'pieces-most': { most: number }
   square: { least: number; most: number }
   'no-such-size': { what: 'length' | 'height' }

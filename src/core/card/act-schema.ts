@@ -5,6 +5,7 @@ import { aBottle, anOperation, aProduct } from '../inputs'
 import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 import { NOTE_TO } from './notes'
+import { PART_KINDS, PART_PLACES } from './parts'
 
 /** Acts as they come in from a tablet. Kept apart from the acts themselves, so that the card carries no parser. */
 
@@ -57,9 +58,17 @@ const moment = z.string().transform((text, context): Instant => {
 })
 /** A motorhome's roof is worked in fewer. */
 const SECTIONS_MOST = 99
+/** From a small trailer’s to a large van’s nuts, Nm (mem). */
+const TORQUE_NM = { least: 20, most: 600 }
 
 export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
-  z.strictObject({ kind: z.literal('begin'), operation, despite: words.optional() }),
+  z.strictObject({
+    kind: z.literal('begin'),
+    operation,
+    despite: words.optional(),
+    dueBack: moment.optional(),
+  }),
+  z.strictObject({ kind: z.literal('due-back'), operation, dueBack: moment, note: words }),
   z.strictObject({ kind: z.literal('pause'), operation, reason: z.enum(PAUSE_REASONS) }),
   z.strictObject({ kind: z.literal('resume'), operation }),
   z.strictObject({
@@ -130,6 +139,29 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     text: words.min(1, ask('note-words')),
   }),
   z.strictObject({ kind: z.literal('note-read'), operation, note: z.string().min(1).max(80) }),
+  z.strictObject({
+    kind: z.literal('torque'),
+    operation,
+    nm: z
+      .number({ error: ask('torque-nm', TORQUE_NM) })
+      .min(TORQUE_NM.least, ask('torque-nm', TORQUE_NM))
+      .max(TORQUE_NM.most, ask('torque-nm', TORQUE_NM)),
+    wrench: words.min(1, ask('torque-wrench')),
+  }),
+  z.strictObject({
+    kind: z.literal('part-off'),
+    operation,
+    what: z.enum(PART_KINDS),
+    name: words.min(1, ask('part-name')),
+    shelf: words.min(1, ask('part-shelf')),
+  }),
+  z.strictObject({
+    kind: z.literal('part-to'),
+    operation,
+    part: z.string().min(1).max(80),
+    place: z.enum(PART_PLACES),
+    note: words,
+  }),
   z.strictObject({ kind: z.literal('high-spot'), operation, panel }),
   z.strictObject({ kind: z.literal('high-spot-off'), operation, spot: z.string().min(1).max(80) }),
   z.strictObject({

@@ -2,6 +2,7 @@ import type { MethodKey } from '../correction'
 import type { BottleId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Instant } from '../time'
 import type { NoteTo } from './notes'
+import type { PartKind, PartPlace } from './parts'
 
 /** What somebody does at the car, one fact each. A job card is the sum of its acts. */
 
@@ -27,8 +28,19 @@ export type CoatLog = {
 }
 
 export type Act =
-  /** `despite`: why it was begun though its window had closed or the air was against it. */
-  | { kind: 'begin'; operation: OperationId; despite?: string }
+  /**
+   * `despite`: why it was begun though its window had closed or the air was against it. `dueBack`: when what left the shop for it is to be
+   * back.
+   */
+  | { kind: 'begin'; operation: OperationId; despite?: string; dueBack?: Instant }
+  /** What is away comes back at another time than was said; `note`: why, as far as they say. */
+  | { kind: 'due-back'; operation: OperationId; dueBack: Instant; note: string }
+  /** Wheel nuts tightened: to so many Nm, with the wrench of that number. */
+  | { kind: 'torque'; operation: OperationId; nm: number; wrench: string }
+  /** Something came off the car, or out of it, and lies on a shelf. */
+  | { kind: 'part-off'; operation: OperationId; what: PartKind; name: string; shelf: string }
+  /** It is somewhere else now; `note`: with whom, or how it was settled. */
+  | { kind: 'part-to'; operation: OperationId; part: string; place: PartPlace; note: string }
   | { kind: 'pause'; operation: OperationId; reason: PauseReason }
   | { kind: 'resume'; operation: OperationId }
   /** `despite`: what was still open on the card when it was called done. */

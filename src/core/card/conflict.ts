@@ -1,10 +1,11 @@
 import type { ForbidId } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
-import type { StepName } from '../offer'
+import type { PlannedOperation, StepName } from '../offer'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
-import type { Entry } from './act'
+import type { CoatLog, Entry } from './act'
 import { noteWaitsFor } from './notes'
+import { isMissing, type PartPlace, partsOff } from './parts'
 import { type CardState, pausedNow, type StepWork, workOn } from './state'
 
 /** Why an act cannot be taken: somebody else was first, or the work is not that far. */
@@ -24,6 +25,15 @@ export type Conflict =
   | { code: 'spot-gone' }
   /** It was answered or read by somebody before, or there is no such note. */
   | { code: 'note-over' }
+  /** What is said to be back lies in the past. */
+  | { code: 'due-past' }
+  /** Nobody wrote down such a part. */
+  | { code: 'part-gone' }
+  | { code: 'part-there-already'; name: string; place: PartPlace }
+  /** What came off the car is not back: `away`, not even in the shop. */
+  | { code: 'parts-off'; names: string[]; away: boolean }
+  /** Wheel nuts: to how many Nm, with which wrench. */
+  | { code: 'torque-missing' }
   /** Another step has been begun on what is to be taken back. */
   | { code: 'stood-upon'; title: StepName }
   /** A step recorded afterwards ends before it begins, or has not ended yet. */
@@ -62,15 +72,17 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
     case 'begin': {
       if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
       if (progress.kind === 'started') return taken('begun-already', progress.at, progress.by)
-      return beforeIt(job, entry.operation, entry.at) ?? windowOf(job, entry)
+      return (
+        beforeIt(job, entry.operation, entry.at) ?? windowOf(job, entry) ?? awayOf(card, operation, entry)
+      )
     }
     case 'done':
       if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
       if (progress.kind === 'open') return { code: 'not-begun' }
-      return operation.kind === 'layer' && !entry.coat ? { code: 'coat-missing' } : undefined
+      return endOf(card, operation, entry.coat)
     case 'record':
       if (progress.kind === 'done') return taken('done-already', progress.to, progress.by)
-      return operation.kind === 'layer' && !entry.coat ? { code: 'coat-missing' } : recorded(job, entry)
+      return endOf(card, operation, entry.coat) ?? recorded(job, entry)
     case 'undo':
       return undone(job, card, entry)
     case 'pause':
@@ -82,6 +94,15 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
       return work.timers.some(({ id, off }) => id === entry.timer && !off)
         ? undefined
         : { code: 'timer-gone' }
+    case 'due-back':
+      if (progress.kind !== 'started') return { code: 'not-begun' }
+      return entry.dueBack <= entry.at ? { code: 'due-past' } : undefined
+    case 'part-to': {
+      const part = card.parts.find(({ id }) => id === entry.part)
+      if (!part) return { code: 'part-gone' }
+      const isThere = part.now.place === entry.place && entry.place !== 'sent'
+      return isThere ? { code: 'part-there-already', name: part.name, place: entry.place } : undefined
+    }
     case 'note-answer':
       return waiting(work, entry.note) === 'answer' ? undefined : { code: 'note-over' }
     case 'note-read':
@@ -97,6 +118,34 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
       // What only adds to what is known never clashes: of two the later one stands.
       return undefined
   }
+}
+
+/** Whatever leaves comes back later than it goes; and nothing is refitted that is not here. */
+function awayOf(
+  { parts }: CardState,
+  { kind }: PlannedOperation,
+  { dueBack, at }: Extract<Entry, { kind: 'begin' }>,
+): Conflict | undefined {
+  if (dueBack && dueBack <= at) return { code: 'due-past' }
+  const missing = kind === 'finish' ? parts.filter(isMissing) : []
+  return missing.length > 0
+    ? { code: 'parts-off', names: missing.map(({ name }) => name), away: true }
+    : undefined
+}
+
+/** What is still missing before a step can be said to be over. */
+function endOf(
+  card: CardState,
+  { id, kind, title }: PlannedOperation,
+  coat: CoatLog | undefined,
+): Conflict | undefined {
+  if (kind === 'layer' && !coat) return { code: 'coat-missing' }
+  const isWheelsOn = typeof title === 'object' && title.code === 'wheels-on'
+  if (isWheelsOn && !workOn(card, id).torque) return { code: 'torque-missing' }
+  const off = kind === 'finish' ? partsOff(card.parts) : []
+  return off.length > 0
+    ? { code: 'parts-off', names: off.map(({ name }) => name), away: off.some(isMissing) }
+    : undefined
 }
 
 const waiting = ({ notes }: Pick<StepWork, 'notes'>, id: string) => {

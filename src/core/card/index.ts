@@ -18,6 +18,16 @@ export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot
 export type { LiquidHere } from './liquids'
 export { type Pace, type PadState, paceOf, padState, SECTIONS_PER_PAD } from './pace'
 export {
+  isMissing,
+  isOff,
+  PART_KINDS,
+  PART_PLACES,
+  type Part,
+  type PartKind,
+  type PartPlace,
+  partsOff,
+} from './parts'
+export {
   type CardState,
   cardOf,
   type HighSpot,

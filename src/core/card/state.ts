@@ -4,6 +4,7 @@ import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
 import type { CoatStage, Entry, HighSpotRemedy, PauseReason } from './act'
 import type { Note } from './notes'
+import type { Part } from './parts'
 
 /** What the acts at a car add up to. */
 
@@ -37,12 +38,16 @@ export type StepWork = {
   gloss: Readonly<Record<string, number>>
   highSpots: HighSpot[]
   notes: Note[]
+  /** When what is away was said to be back, first to last. */
+  said: { back: Instant; note: string; by: PersonId; at: Instant }[]
+  torque?: { nm: number; wrench: string; by: PersonId; at: Instant }
 }
 
 export type CardState = {
   progress: Readonly<Record<string, Progress>>
   work: Readonly<Record<string, StepWork>>
   processes: readonly ProcessChange[]
+  parts: readonly Part[]
 }
 
 const UNTOUCHED: StepWork = {
@@ -57,6 +62,7 @@ const UNTOUCHED: StepWork = {
   gloss: {},
   highSpots: [],
   notes: [],
+  said: [],
 }
 
 export function workOn(card: Pick<CardState, 'work'>, operation: OperationId): StepWork {
@@ -88,7 +94,23 @@ export function withEntry(card: CardState, entry: Entry): CardState {
   })
   switch (entry.kind) {
     case 'begin':
-      return moved({ kind: 'started', at: entry.at, by: entry.by }, { began: { at: entry.at, by: entry.by } })
+      return begun(entry, before, moved)
+    case 'due-back': {
+      const { dueBack, note, by, at } = entry
+      const was = card.progress[entry.operation]
+      const work = { said: [...before.said, { back: dueBack, note, by, at }] }
+      return was?.kind === 'started' ? moved({ ...was, dueBack }, work) : next(work)
+    }
+    case 'part-off': {
+      const { id, what, name, shelf, operation, by, at } = entry
+      const now = { place: 'shelf' as const, note: '', by, at }
+      return { ...card, parts: [...card.parts, { id, what, name, shelf, operation, by, at, now }] }
+    }
+    case 'part-to': {
+      const { place, note, by, at } = entry
+      const now = { place, note, by, at }
+      return { ...card, parts: card.parts.map((part) => (part.id === entry.part ? { ...part, now } : part)) }
+    }
     case 'done': {
       const was = card.progress[entry.operation]
       const from = was?.kind === 'started' ? was.at : entry.at
@@ -117,6 +139,18 @@ export function withEntry(card: CardState, entry: Entry): CardState {
   }
 }
 
+/** A step is under way; of what left for it, until when. */
+function begun(
+  { at, by, dueBack }: Extract<Entry, { kind: 'begin' }>,
+  { said }: StepWork,
+  moved: (progress: Progress, work: Partial<StepWork>) => CardState,
+): CardState {
+  return moved(
+    { kind: 'started', at, by, ...(dueBack ? { dueBack } : {}) },
+    { began: { at, by }, ...(dueBack ? { said: [...said, { back: dueBack, note: '', by, at }] } : {}) },
+  )
+}
+
 /** The card as it stood before the step was last said to be done or begun. What was ticked goes with a beginning taken back. */
 function takenBack(card: CardState, operation: OperationId): CardState {
   const [was, before] = [card.progress[operation], workOn(card, operation)]
@@ -140,7 +174,22 @@ const endPause = (work: StepWork, at: Instant): Partial<StepWork> => ({
   pauses: work.pauses.map((pause) => (pause.to ? pause : { ...pause, to: laterOf(at, pause.from) })),
 })
 
-type Detail = Exclude<Entry, { kind: 'begin' | 'done' | 'record' | 'undo' | 'pause' | 'resume' | 'process' }>
+type Detail = Exclude<
+  Entry,
+  {
+    kind:
+      | 'begin'
+      | 'done'
+      | 'record'
+      | 'undo'
+      | 'pause'
+      | 'resume'
+      | 'process'
+      | 'due-back'
+      | 'part-off'
+      | 'part-to'
+  }
+>
 
 function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
   const { at } = entry
@@ -190,6 +239,10 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
     }
     case 'note-read':
       return { notes: work.notes.map((note) => (note.id === entry.note ? { ...note, read: at } : note)) }
+    case 'torque': {
+      const { nm, wrench, by } = entry
+      return { torque: { nm, wrench, by, at } }
+    }
     case 'high-spot':
       return { highSpots: [...work.highSpots, { id: entry.id, panel: entry.panel, found: at }] }
     case 'high-spot-off':
@@ -224,7 +277,6 @@ function unhandled(entry: never): never {
  * which they were taken.
  */
 export function cardOf(live: Pick<LiveJob, 'progress'>, entries: readonly Entry[]): CardState {
-  const empty: CardState = { progress: {}, work: {}, processes: [] }
-  const { work, processes } = entries.reduce(withEntry, empty)
-  return { progress: live.progress, work, processes }
+  const empty: CardState = { progress: {}, work: {}, processes: [], parts: [] }
+  return { ...entries.reduce(withEntry, empty), progress: live.progress }
 }

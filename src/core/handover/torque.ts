@@ -8,6 +8,7 @@ export function isTorqueOpen(
 ): boolean {
   return (
     operations.some(({ extra }) => extra === 'wheels-off') &&
-    !Object.values(work).some(({ checks }) => checks.torque)
+    // Cards from before it was written down were ticked.
+    !Object.values(work).some(({ checks, torque }) => torque || checks.torque)
   )
 }

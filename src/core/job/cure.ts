@@ -1,17 +1,26 @@
-import { careMilestones, type Milestone } from '../aftercare'
+import { careMilestones, type Milestone, wheelCheck } from '../aftercare'
 import { sheetThen } from '../coating'
 import type { ProductId } from '../ids'
 import type { Shop } from '../shop'
+import type { Instant } from '../time'
 import type { LayerLog } from './layer-log'
 
 export type Care = { layers: LayerLog[]; milestones: Milestone[] }
 
-export function careOf(shop: Shop, layers: LayerLog[]): Care {
+/** What the owner is to keep to after the work: from its layers, and from when the nuts of wheels that were off were tightened. */
+export function careOf(shop: Shop, layers: LayerLog[], tightened?: Instant): Care {
+  const zone = shop.setup.region.timezone
   const applied = layers.flatMap(({ productId, endedAt }) => {
     const product = sheetThen(shop, productId, endedAt)
     return product ? [{ product, ended: endedAt }] : []
   })
-  return { layers, milestones: applied.length > 0 ? careMilestones(applied, shop.setup.region.timezone) : [] }
+  return {
+    layers,
+    milestones: [
+      ...(tightened ? [wheelCheck(tightened, zone)] : []),
+      ...(applied.length > 0 ? careMilestones(applied, zone) : []),
+    ],
+  }
 }
 
 /** What a customer calls a product; its id where the catalogue no longer has it. */

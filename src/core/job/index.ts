@@ -1,3 +1,4 @@
+export { type Away, awayNow, isCarOut } from './away'
 export { type Care, careOf, productName } from './cure'
 export { DUE_FILTERS, type DueCar, type DueFilter } from './due-car'
 export type { EarlierVisit } from './earlier-visit'

@@ -8,7 +8,8 @@ import type { VehicleSize } from '../vehicle'
 /** How far an operation has come. */
 export type Progress =
   | { kind: 'open' }
-  | { kind: 'started'; at: Instant; by?: PersonId }
+  /** `dueBack`: when what left the shop for it is to be back, as last said. */
+  | { kind: 'started'; at: Instant; by?: PersonId; dueBack?: Instant }
   | { kind: 'done'; from: Instant; to: Instant; by?: PersonId }
 
 /** A job as the shop floor has it: its plan and what has really happened. */

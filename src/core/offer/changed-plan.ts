@@ -4,7 +4,7 @@ import { correctionOf } from '../correction'
 import type { OperationId } from '../ids'
 import { toOperationId } from '../ids'
 import { firstNameOf } from './first-name'
-import { inOrder } from './in-order'
+import { inOrder, pieceStay } from './in-order'
 import type { JobPlan, PlannedOperation } from './job-plan'
 import { machineRoles } from './machine-roles'
 import { MINUTES } from './minutes'
@@ -191,8 +191,10 @@ function staysOf(
 ): JobPlan['stays'] {
   const stayIn = (of: JobPlan, id: OperationId) => of.stays.find((stay) => stay.operations.includes(id))
   const stays: JobPlan['stays'] = []
+  const isPiece = ({ away }: PlannedOperation) => away === 'piece'
   const isBegun = ({ id }: PlannedOperation) => stateOf(id) !== 'open'
-  const walked = [...operations.filter(isBegun), ...operations.filter((each) => !isBegun(each))]
+  const ofCar = operations.filter((operation) => !isPiece(operation))
+  const walked = [...ofCar.filter(isBegun), ...ofCar.filter((each) => !isBegun(each))]
   for (const operation of walked) {
     const { id } = operation
     const begun = isBegun(operation) ? stayIn(plan, id) : undefined
@@ -211,7 +213,7 @@ function staysOf(
       }
     }
   }
-  return stays
+  return [...stays, ...operations.filter(isPiece).map(pieceStay)]
 }
 
 /** A short wash that is planned and not yet done stays before whatever is worked first. */

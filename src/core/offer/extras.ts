@@ -36,6 +36,8 @@ type ExtraModel = {
    * when the paint has dried.
    */
   stage: ExtraStage
+  /** Minutes of those that put back what came off, at the end of the job: a step of its own. */
+  backMinutes?: number
   /** It must have dried so long before anything is polished over it, minutes. */
   dryMinutes?: number
 }
@@ -95,6 +97,7 @@ export const EXTRA: Record<ExtraKey, ExtraModel> = {
   'wheels-off': {
     unit: 'car',
     minutesEach: 120,
+    backMinutes: 60,
     skill: 'prep',
     stage: 'before',
   },

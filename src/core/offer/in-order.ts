@@ -66,43 +66,83 @@ function tightened(links: readonly JobLink[]): JobLink[] {
 const isRinseless = ({ title }: PlannedOperation) =>
   typeof title === 'object' && title.code === 'rinseless-wash'
 
+/** Kind of a stay at somebody else's place: it holds no bay. */
+export const OFFSITE = 'offsite'
+
+const STAY_IDS = { indoor: 'first', wash: 'wet', studio: 'dry', [OFFSITE]: 'away' } as const
+
+/** A piece that is away is a stay of its own: the car it came from stands where it is. */
+export const pieceStay = ({ id }: PlannedOperation): JobPlan['stays'][number] => ({
+  id: `piece-${id}`,
+  kind: OFFSITE,
+  operations: [id],
+})
+
 /**
  * Where the car stands: under a roof while others work on it before the wash; in the wash bay while it is wet; then in one studio to the
- * end. What is washed without a hose is washed in the studio.
+ * end; at somebody else's place while they have it. What is washed without a hose is washed in the studio.
  */
 function staysOf(operations: readonly PlannedOperation[]): JobPlan['stays'] {
-  const wash = operations.findIndex(({ kind }) => kind === 'wash')
-  const first = operations.findIndex(({ kind }) => kind !== 'vendor')
-  const dry = wash < 0 ? first : isRinseless(operations[wash]!) ? wash : wash + 1
-  const ids = operations.map(({ id }) => id)
-  return [
-    { id: 'first', kind: 'indoor', operations: ids.slice(0, first) },
-    { id: 'wet', kind: 'wash', operations: ids.slice(first, dry) },
-    { id: 'dry', kind: 'studio', operations: ids.slice(dry) },
-  ].filter((stay) => stay.operations.length > 0)
+  const ofCar = operations.filter(({ away }) => away !== 'piece')
+  const wash = ofCar.findIndex(({ kind }) => kind === 'wash')
+  const first = ofCar.findIndex(({ kind }) => kind !== 'vendor')
+  const dry = wash < 0 ? first : isRinseless(ofCar[wash]!) ? wash : wash + 1
+  const stays: (JobPlan['stays'][number] & { kind: keyof typeof STAY_IDS })[] = []
+  for (const [at, { id, away }] of ofCar.entries()) {
+    const kind = away ? OFFSITE : at < first ? 'indoor' : at < dry ? 'wash' : 'studio'
+    const last = stays.at(-1)
+    if (last?.kind === kind) last.operations.push(id)
+    else {
+      const before = stays.filter((stay) => stay.kind === kind).length
+      stays.push({
+        id: before === 0 ? STAY_IDS[kind] : `${STAY_IDS[kind]}-${before + 1}`,
+        kind,
+        operations: [id],
+      })
+    }
+  }
+  return [...stays, ...operations.filter(({ away }) => away === 'piece').map(pieceStay)]
 }
 
 const isTrade = ({ title }: PlannedOperation, trade: Trade) =>
   typeof title === 'object' && title.code === 'vendor' && title.trade === trade
 
-/**
- * What others do while the work goes on, with the step it follows and the one it must be done before: wheels are refinished off the car, and
- * are back before anything is coated near their dust.
- */
+const isWheelsOn = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'wheels-on'
+
+/** The step after which a piece is off the car, and the one that needs it again. */
+function offAndOn(operations: readonly PlannedOperation[], operation: PlannedOperation) {
+  const last = operations.at(-1)
+  if (isTrade(operation, 'wheels')) {
+    const off = operations.find(({ extra }) => extra === 'wheels-off')
+    const coated = operations.find(({ id, kind }) => kind === 'surface' || kind === 'layer' || id === 'wipe')
+    const needed = operations.find((each) => each.surface === 'wheels' || isWheelsOn(each))
+    // Worked on here, they are done before anything is coated near their dust.
+    return { off, on: (operation.away ? needed : coated) ?? last }
+  }
+  // Whatever else comes off does so while the car is masked, and is refitted at the end.
+  return { off: operations.find(({ kind }) => kind === 'mask'), on: last }
+}
+
+/** What others do while the work goes on, with the step it follows and the one it must be done before: a piece that was taken off the car. */
 function besideOf(operations: readonly PlannedOperation[]): Map<PlannedOperation, JobLink[]> {
-  const off = operations.find(({ extra }) => extra === 'wheels-off')
-  const coated = operations.find(({ id, kind }) => kind === 'surface' || kind === 'layer' || id === 'wipe')
-  const before = coated ?? operations.at(-1)
-  const wheels = operations.filter((operation) => isTrade(operation, 'wheels'))
-  if (!off || !before) return new Map()
+  const pieces = operations.filter(
+    (operation) => operation.away === 'piece' || (!operation.away && isTrade(operation, 'wheels')),
+  )
   return new Map(
-    wheels.map((operation) => [
-      operation,
-      [
-        { from: off.id, to: operation.id, min: 0 },
-        { from: operation.id, to: before.id, min: 0 },
-      ],
-    ]),
+    pieces.flatMap((operation): [PlannedOperation, JobLink[]][] => {
+      const { off, on } = offAndOn(operations, operation)
+      return off && on
+        ? [
+            [
+              operation,
+              [
+                { from: off.id, to: operation.id, min: 0 },
+                { from: operation.id, to: on.id, min: 0 },
+              ],
+            ],
+          ]
+        : []
+    }),
   )
 }
 

@@ -102,6 +102,8 @@ export {
   taxParts,
 } from './told'
 export {
+  AWAY_THINGS,
+  type AwayThing,
   TRADES,
   type Trade,
   VENDOR_STAGES,
@@ -109,5 +111,12 @@ export {
   type VendorStage,
   vendorSchema,
 } from './vendor'
-export { calendarOfDays, daysOfCalendar, type VendorDays, vendorDaysSchema, WEEK } from './vendor-days'
+export {
+  calendarOfDays,
+  daysOfCalendar,
+  type VendorDays,
+  vendorDaysSchema,
+  vendorWhenSchema,
+  WEEK,
+} from './vendor-days'
 export { withWashAgain } from './wash-again'

@@ -3,6 +3,7 @@ import type { OperationId, ProductId } from '../ids'
 import type { ExtraKey } from './extras'
 import type { Skill, VendorSkill } from './skill'
 import type { StepName } from './step-name'
+import type { AwayThing } from './vendor'
 
 /** What a job is made of: its operations, how they follow one another, and where the car stands meanwhile. */
 
@@ -38,6 +39,8 @@ export type PlannedOperation = {
   surface?: OtherSurface
   extra?: ExtraKey
   vendorId?: string
+  /** What leaves the shop for it: it runs from going out to being back, on the days of whoever has it. */
+  away?: AwayThing
   /** Panels it is done to, where that is not the whole car. */
   panels?: string[]
 }
@@ -46,9 +49,10 @@ export type JobLink = { from: OperationId; to: OperationId; min: number; max?: n
 export type JobStay = { id: string; kind: string; operations: OperationId[] }
 export type JobPlan = { operations: PlannedOperation[]; links: JobLink[]; stays: JobStay[] }
 
-/** Minutes of hands: what two do together counts twice, and a wait not at all. */
+/** Minutes of the shop’s own hands: what two do together counts twice; a wait, and what others do, not at all. */
 export const attendedMinutes = (operations: readonly PlannedOperation[]): number =>
   operations.reduce(
-    (sum, { mode, minutes, people }) => sum + (mode === 'unattended' ? 0 : minutes * people),
+    (sum, { kind, mode, minutes, people }) =>
+      sum + (mode === 'unattended' || kind === 'vendor' ? 0 : minutes * people),
     0,
   )

@@ -29,6 +29,7 @@ import {
 import { glossOf, hasWork, isFresh, withSpots } from './beside'
 import {
   type ChosenExtra,
+  type ExtraKey,
   type ExtraProposal,
   extraApplies,
   includedCount,
@@ -181,6 +182,10 @@ export function makeOffer(template: PackageTemplate, input: OfferInput, choices:
   )
 }
 
+/** Wheels that go to somebody come off the car first. */
+const neededBy = (vendors: readonly Vendor[]): ExtraKey[] =>
+  vendors.some(({ trade, away }) => trade === 'wheels' && away?.what === 'piece') ? ['wheels-off'] : []
+
 /** Works out one package around a correction that was chosen for it. */
 export function offerWith(
   template: PackageTemplate,
@@ -206,7 +211,10 @@ export function offerWith(
     ...brought,
     ...input.vendors.filter((vendor) => calledIn.includes(vendor.id) && !brought.includes(vendor)),
   ]
-  const included = template.extras.map((key) => ({ key, count: includedCount(key, input.proposals) }))
+  const included = [...template.extras, ...neededBy(vendors)].map((key) => ({
+    key,
+    count: includedCount(key, input.proposals),
+  }))
   const { extras, spots } = withSpots(
     mergeExtras(included, chosen).filter(({ key }) => extraApplies(key, shape)),
     input,

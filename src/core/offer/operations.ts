@@ -85,7 +85,7 @@ const onPanels = ({ key, pieces = [] }: ChosenExtra) =>
 
 function extraOperation(work: typeof attended, chosen: ChosenExtra): PlannedOperation {
   const { key, count, pieces = [] } = chosen
-  const { minutesEach, skill } = EXTRA[key]
+  const { minutesEach, backMinutes = 0, skill } = EXTRA[key]
   const title: StepName = {
     code: 'extra',
     extra: key,
@@ -93,7 +93,7 @@ function extraOperation(work: typeof attended, chosen: ChosenExtra): PlannedOper
     ...(pieces.length > 0 ? { pieces: [...pieces] } : {}),
   }
   return {
-    ...work(`extra-${key}`, 'extra', title, minutesEach * count, skill, 'pausable'),
+    ...work(`extra-${key}`, 'extra', title, minutesEach * count - backMinutes, skill, 'pausable'),
     extra: key,
     ...onPanels(chosen),
   }
@@ -103,12 +103,23 @@ const vendorOperation = (vendor: Vendor): PlannedOperation => ({
   id: toOperationId(`vendor-${vendor.id}`),
   kind: 'vendor',
   title: { code: 'vendor', trade: vendor.trade, name: vendor.name },
-  minutes: planned(vendor.minutes),
+  minutes: planned(vendor.minutes + 2 * (vendor.away?.travelMinutes ?? 0)),
   mode: 'pausable',
   people: 1,
   skill: vendorSkill(vendor.id),
   vendorId: vendor.id,
+  ...(vendor.away ? { away: vendor.away.what } : {}),
 })
+
+/** What came off the car for the work is put back on, in a step of its own. */
+function putBack(work: typeof attended, extras: readonly ChosenExtra[] = []): PlannedOperation[] {
+  return extras.flatMap(({ key }) => {
+    const { backMinutes, skill } = EXTRA[key]
+    return backMinutes
+      ? [{ ...work('wheels-on', 'extra', { code: 'wheels-on' }, backMinutes, skill, 'pausable'), extra: key }]
+      : []
+  })
+}
 
 const surfaceOperation = (
   work: typeof attended,
@@ -272,6 +283,7 @@ export function planOperations(order: WorkOrder): JobPlan {
     ...surfaces.map((coat) => surfaceOperation(work, areaM2, coat)),
     ...paintOperations(work, order),
     ...dryHold([...layers, ...surfaces.map(({ product }) => product)]),
+    ...putBack(work, order.extras),
     ...vendorsAt(order, 'after-coating'),
     ...extrasAt(work, order, 'last'),
     gentle && surfaces.length === 0

@@ -3,7 +3,7 @@ import type { PlannedOperation } from './job-plan'
 import type { PlainStep } from './step-name'
 
 /** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */
-const APART: readonly PlainStep[] = ['rinseless-wash', 'rewash', 'tape', 'buff', 'inspect']
+const APART: readonly PlainStep[] = ['rinseless-wash', 'rewash', 'tape', 'buff', 'inspect', 'wheels-on']
 
 /**
  * Under which name the minutes of an operation are learned and paced: what is learned of one kind of work is applied to that and
@@ -16,7 +16,8 @@ export function paceKey({
 }: Pick<PlannedOperation, 'kind' | 'title'> & Partial<Pick<PlannedOperation, 'extra'>>): string {
   const first = firstNameOf(title)
   const named = typeof first === 'object' ? first : undefined
+  const apart = APART.find((step) => step === named?.code)
+  if (apart) return apart
   const which = extra ?? (named?.code === 'extra' ? named.extra : undefined)
-  if (which) return `extra:${which}`
-  return APART.find((step) => step === named?.code) ?? kind
+  return which ? `extra:${which}` : kind
 }

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { type MethodKey, SEEDED_METHODS } from '../correction'
-import { toProductId } from '../ids'
+import { toOperationId, toProductId } from '../ids'
 import { paintedAreaM2 } from '../vehicle'
 import { chosenOffer } from './choices'
 import { EXTRA, EXTRA_KEYS, includedCount, mergeExtras, proposeExtras } from './extras'
@@ -130,9 +130,11 @@ describe('extras', () => {
   test.each(EXTRA_KEYS)('%s is planned, priced and carries its caution', (key) => {
     const car = offerInput({ shape: 'convertible' })
     const offer = makeOffer(template('headland'), car, { extras: [{ key, count: 2 }] })
-    const operation = offer.plan.operations.find(({ extra }) => extra === key)!
+    const own = offer.plan.operations.filter(({ extra }) => extra === key)
+    const operation = own[0]!
+    const minutes = own.reduce((sum, each) => sum + each.minutes, 0)
     const line = offer.price.lines.find((each) => each.kind === 'extra' && each.extra === key)!
-    expect(operation.minutes).toBeGreaterThanOrEqual(2 * EXTRA[key].minutesEach)
+    expect(minutes).toBeGreaterThanOrEqual(2 * EXTRA[key].minutesEach)
     expect(line.cents).toBeGreaterThan(0)
     const at = (id: string) => offer.plan.operations.findIndex((each) => each.id === id)
     const before = at(operation.id) < at('layer-1')
@@ -186,9 +188,47 @@ describe('vendors and other surfaces', () => {
     expect(at('extra-wheels-off')).toBeLessThan(at('vendor-tam-wheels'))
     expect(offer.plan.links).toContainEqual({ from: 'extra-wheels-off', to: 'vendor-tam-wheels', min: 0 })
   })
-  test('paint work goes on while they are refinished, and waits for them where dust would settle on a coat', () => {
+  test('paint work goes on while they are away, and only what needs them waits for them', () => {
     const after = offer.plan.links.filter(({ from }) => from === 'vendor-tam-wheels').map(({ to }) => to)
+    expect(after).toEqual(['surface-wheels'])
+    const stay = offer.plan.stays.find(({ operations }) =>
+      operations.includes(toOperationId('vendor-tam-wheels')),
+    )
+    expect(stay).toEqual({
+      id: 'piece-vendor-tam-wheels',
+      kind: 'offsite',
+      operations: ['vendor-tam-wheels'],
+    })
+  })
+  test('where they are refinished here, nothing is coated near their dust', () => {
+    const here = vendors.map(({ away: _, ...vendor }) => vendor)
+    const { plan } = makeOffer(template('boathouse'), offerInput({}, { vendors: here }))
+    const after = plan.links.filter(({ from }) => from === 'vendor-tam-wheels').map(({ to }) => to)
     expect(after).toEqual(['surface-glass'])
+  })
+  test('wheels come back on before the last look, in a step of their own', () => {
+    expect(at('wheels-on')).toBeGreaterThan(at('dry'))
+    expect(at('wheels-on')).toBeLessThan(at('finish'))
+  })
+  test('the car itself at a painter’s holds no bay, and is washed when it is back', () => {
+    const painter = vendors.find(({ id }) => id === 'fergus-paint')!
+    const away = makeOffer({ ...template('headland'), vendors: [painter.id] }, offerInput({}, { vendors }))
+    expect(away.plan.stays.map(({ id, kind }) => [id, kind])).toEqual([
+      ['away', 'offsite'],
+      ['wet', 'wash'],
+      ['dry', 'studio'],
+    ])
+    const there = away.plan.operations.find(({ vendorId }) => vendorId === painter.id)!
+    expect(there.minutes).toBe(painter.minutes + 2 * painter.away!.travelMinutes)
+  })
+  test('wheels that go to somebody come off first, whatever the package says', () => {
+    const wheels = { ...template('headland'), vendors: ['tam-wheels'] }
+    const { extras, price, plan } = makeOffer(wheels, offerInput({}, { vendors }))
+    expect(extras).toEqual([{ key: 'wheels-off', count: 1 }])
+    expect(price.lines.some((line) => line.kind === 'extra' && line.extra === 'wheels-off')).toBe(true)
+    expect(plan.links).toContainEqual({ from: 'extra-wheels-off', to: 'vendor-tam-wheels', min: 0 })
+  })
+  test('paint work goes on meanwhile', () => {
     expect(offer.plan.links.some(({ from, to }) => from === 'extra-wheels-off' && to === 'cut')).toBe(true)
   })
   test('film sets for a day before anything goes over it', () => {

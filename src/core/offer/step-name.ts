@@ -24,6 +24,7 @@ const PLAIN_STEPS = [
   'test-water',
   'inspect',
   'refit-and-inspect',
+  'wheels-on',
 ] as const
 export type PlainStep = (typeof PLAIN_STEPS)[number]
 

@@ -19,6 +19,7 @@ import type { Price, PriceLine } from './quote'
 import { SKILLS } from './skill'
 import { stepNameSchema } from './step-name'
 import type { Taxation, TaxPart } from './tax'
+import { AWAY_THINGS } from './vendor'
 
 /** What a customer was told of an offer, as plain data that outlives the offer it was worked out from. */
 
@@ -39,6 +40,7 @@ export const planSchema = z.object({
       surface: z.enum(OTHER_SURFACES).optional(),
       extra: z.enum(EXTRA_KEYS).optional(),
       vendorId: z.string().optional(),
+      away: z.enum(AWAY_THINGS).optional(),
       panels: z.array(z.string()).optional(),
     }),
   ),

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { ask } from '../asks'
 import type { ProblemCalendar } from '../schedule'
 import { WEEKDAYS, type Weekday } from '../time'
+import { checkedVendor, vendorShape } from './vendor'
 
 /** The days on which somebody from outside comes, as a shop says it: some weekdays, from one hour to another. */
 
@@ -15,6 +16,11 @@ export const vendorDaysSchema = z
   })
   .refine(({ from, to }) => from < to, { path: ['to'], message: ask('subcontractor-goes') })
 export type VendorDays = z.infer<typeof vendorDaysSchema>
+
+/** A subcontractor as a shop types them: with their days in place of a calendar. */
+export const vendorWhenSchema = checkedVendor(
+  vendorShape.omit({ calendar: true }).extend({ when: vendorDaysSchema }),
+)
 
 /** Monday first, as a week is read. */
 export const WEEK: readonly Weekday[] = [...WEEKDAYS.slice(1), WEEKDAYS[0]]

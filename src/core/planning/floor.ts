@@ -1,5 +1,7 @@
+import { toBayId } from '../ids'
 import type { Job, LiveJob, Stage } from '../job'
 import type { Agreement } from '../offer'
+import { OFFSITE } from '../offer/in-order'
 import { everyone, type Setup, type Shop } from '../shop'
 import type { Instant } from '../time'
 import { sizeOf } from '../vehicle'
@@ -13,6 +15,17 @@ export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage:
 /** Everything the shop has in hand, read at one moment. */
 export type Floor = { now: Instant; shop: Shop; outages: Outage[]; jobs: FloorJob[]; planning?: Planning }
 
+/** Where everything stands that is at somebody else’s place: there is room for all of it, and it costs no bay. */
+export const AWAY = toBayId('away')
+
+const ALWAYS = 'always-open'
+const away: ShopCalendar['places'][number] = {
+  id: AWAY,
+  kinds: [OFFSITE],
+  capacity: 999,
+  calendar: ALWAYS,
+}
+
 export function shopCalendar(setup: Setup): ShopCalendar {
   const { region, slotMinutes, horizonDays, objective, calendars, places } = setup
   return {
@@ -20,8 +33,9 @@ export function shopCalendar(setup: Setup): ShopCalendar {
     slotMinutes,
     horizonDays,
     objective,
-    calendars,
-    places,
+    calendars: { ...calendars, [ALWAYS]: { always: true } },
+    places: [...places, away],
+    offsiteCost: 0,
     people: everyone(setup),
   }
 }

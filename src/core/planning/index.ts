@@ -1,3 +1,4 @@
+export type { AwayThere } from './away-there'
 export {
   BAY_KINDS,
   type BayKind,
@@ -20,7 +21,7 @@ export {
 } from './enquiry'
 export { frozenWashes, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
-export { calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
+export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
 export { hoursText, readHours } from './hours'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'

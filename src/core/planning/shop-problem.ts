@@ -21,7 +21,7 @@ export type Closure = { id: string; place: BayId; from: Instant; until: Instant 
 
 export type ShopCalendar = Pick<
   Problem,
-  'timezone' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'people'
+  'timezone' | 'offsiteCost' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'people'
 > & {
   places: (Problem['places'][number] & BayRoom)[]
   closures?: readonly Closure[]
@@ -147,6 +147,7 @@ class ProblemBuilder {
     }
     if (progress.kind === 'started') {
       const at = this.notTooOld(progress.at)
+      if (operation.away && progress.dueBack) return this.out(operation, at, progress.dueBack, pin)
       if (operation.mode === 'unattended')
         return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, at)] }
       return this.begun(operation, { ...progress, at }, pin)
@@ -165,6 +166,17 @@ class ProblemBuilder {
   /** A past that is further back than any stay is of no account to a calendar, and would only make it long. */
   private notTooOld(at: Instant): Instant {
     return laterOf(at, plusMinutes(this.origin, -PAST_MINUTES))
+  }
+
+  /** What is away comes back when it was said; what is overdue, at any moment, for all anybody knows. */
+  private out(
+    { id }: PlannedOperation,
+    at: Instant,
+    dueBack: Instant,
+    pin: (id: OperationId, start: Instant) => Pin,
+  ): Entry {
+    const back = laterOf(onMinute(dueBack), plusMinutes(this.origin, MIN_REST_MINUTES))
+    return { operations: [unattended(id, minutesBetween(onMinute(at), back))], pins: [pin(id, at)] }
   }
 
   /** Work under way: what has been done is past, what is left goes on at once with the same person. */

@@ -242,12 +242,15 @@ export type Setup = z.infer<typeof setupSchema>
 export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>): Setup['people'] {
   return [
     ...people,
-    ...vendors.map(({ id, name, calendar }) => ({
-      id: toPersonId(vendorSkill(id)),
-      name,
-      skills: [vendorSkill(id)],
-      calendar,
-    })),
+    ...vendors.flatMap(({ id, name, calendar, away }) =>
+      Array.from({ length: away?.atOnce ?? 1 }, (_, at) => ({
+        // Somebody who takes several at a time is planned like as many hands of one name.
+        id: toPersonId(at === 0 ? vendorSkill(id) : `${vendorSkill(id)}~${at + 1}`),
+        name,
+        skills: [vendorSkill(id)],
+        calendar,
+      })),
+    ),
   ]
 }
 

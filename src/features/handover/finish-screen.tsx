@@ -1,3 +1,4 @@
+import { partsOff } from '@/core/card'
 import type { Handover } from '@/core/handover'
 import { isTorqueOpen, openHighSpots, takeBackUntil } from '@/core/handover'
 import type { FloorJob } from '@/core/planning'
@@ -19,6 +20,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { region } = setup
   const { inspection, agreement, reached } = handover
   const { people } = setup
+  const stillOff = partsOff(handover.card.parts)
   const openSpots = openHighSpots(handover.card)
   return (
     <div className="grid gap-6 p-4 lg:grid-cols-[minmax(0,1fr)_22rem] lg:p-5">
@@ -110,7 +112,12 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
               )}
               {live && isTorqueOpen(live.plan.operations, handover.card) && (
                 <p className="text-copper">
-                  Confirm the wheel-nut torque before handover: tick it on the job card.
+                  Write the wheel-nut torque down on the job card before handover.
+                </p>
+              )}
+              {stillOff.length > 0 && (
+                <p className="text-copper">
+                  Not back on or in the car: {stillOff.map(({ name }) => name).join(', ')}.
                 </p>
               )}
               {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}

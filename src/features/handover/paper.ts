@@ -12,7 +12,17 @@ import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { careWords } from '@/text/care'
 import { expectationText, partlyText } from '@/text/expectation'
-import { figure, list, measured, money, paperDay, paperMoment, percent, unitSign } from '@/text/formats'
+import {
+  figure,
+  list,
+  measured,
+  money,
+  number,
+  paperDay,
+  paperMoment,
+  percent,
+  unitSign,
+} from '@/text/formats'
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
 import { quoteWords, taxName } from '@/text/quote-words'
@@ -160,6 +170,18 @@ function moneyLines(region: Region, { balance, payments, agreement: { summary } 
   ]
 }
 
+/** That wheels were off, and how their nuts were tightened as far as it was written down. */
+function wheelLines(
+  region: Region,
+  { card }: Handover,
+  operations: readonly Pick<PlannedOperation, 'extra'>[],
+): string[] {
+  const words = handoverWords(region)
+  const torque = Object.values(card.work).find((work) => work.torque)?.torque
+  if (torque) return [words.tightened(`${number(region, torque.nm)} Nm`, torque.wrench)]
+  return operations.some(({ extra }) => extra === 'wheels-off') ? [words.wheels] : []
+}
+
 export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, now: Instant): HandoverPaper {
   const { job, live } = entry
   const { setup } = shop
@@ -239,10 +261,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
         ? words.neverInspected
         : words.notInspected,
     money: moneyLines(region, handover),
-    cautions: [
-      ...(operations.some(({ extra }) => extra === 'wheels-off') ? [words.wheels] : []),
-      words.dataSheets,
-    ],
+    cautions: [...wheelLines(region, handover, operations), words.dataSheets],
     received: words.received(job.customer.name),
     forShop: quoteWords(region).forShop(setup.name),
   }

@@ -1,6 +1,6 @@
-import type { BayId, PersonId } from '@/core/ids'
+import { type BayId, type PersonId, toBayId } from '@/core/ids'
 import type { JobPlan } from '@/core/offer'
-import type { Floor, Outage } from '@/core/planning'
+import { AWAY, type Floor, type Outage } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
 import { type Block, type StayBlock, staysOf } from './blocks'
@@ -10,6 +10,7 @@ import { type Timeline, within } from './timeline'
 
 const PLACE_ROW = 74
 const PERSON_ROW = 44
+const AWAY_ROW = 52
 
 export type BoardRow = ({ kind: 'place'; id: BayId } | { kind: 'person'; id: PersonId }) & {
   name: string
@@ -40,14 +41,16 @@ export type BoardView = {
 export function boardView(floor: Floor, timeline: Timeline, basis: string): BoardView {
   const { setup } = floor.shop
   const all = staysOf(floor)
-  const stays = all.filter(({ start, end }) => within(timeline, start, end))
+  const stays = awayInLanes(all.filter(({ start, end }) => within(timeline, start, end)))
+  const lanes = [...new Set(stays.flatMap(({ place }) => (isAwayLane(place) ? [place] : [])))].sort()
   const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))
   // Somebody from outside has a row only while they are expected.
   const crew = everyone(setup).filter(
     ({ id }) =>
       setup.people.some((person) => person.id === id) || blocks.some(({ people }) => people.includes(id)),
   )
-  const placesHeight = setup.places.length * PLACE_ROW
+  const baysHeight = setup.places.length * PLACE_ROW
+  const placesHeight = baysHeight + lanes.length * AWAY_ROW
   const rows: BoardRow[] = [
     ...setup.places.map(
       ({ id, name, kinds }, index): BoardRow => ({
@@ -57,6 +60,16 @@ export function boardView(floor: Floor, timeline: Timeline, basis: string): Boar
         coats: kinds.includes('studio'),
         y: index * PLACE_ROW,
         height: PLACE_ROW,
+      }),
+    ),
+    ...lanes.map(
+      (id, index): BoardRow => ({
+        kind: 'place',
+        id: toBayId(id),
+        name: index === 0 ? 'Away' : '',
+        coats: false,
+        y: baysHeight + index * AWAY_ROW,
+        height: AWAY_ROW,
       }),
     ),
     ...crew.map(
@@ -86,6 +99,23 @@ export function boardView(floor: Floor, timeline: Timeline, basis: string): Boar
     waiting: timeline.days.map((day) => ({ day, plates: waitingAt(floor, all, noonOf(timeline, day)) })),
     basis,
   }
+}
+
+const isAwayLane = (place: string) => place === AWAY || place.startsWith(`${AWAY}~`)
+
+/** What is away at one time lies in rows below one another: nobody else’s place has only room for one. */
+function awayInLanes(stays: readonly StayBlock[]): StayBlock[] {
+  const until: Instant[] = []
+  return stays
+    .toSorted((a, b) => a.start.localeCompare(b.start))
+    .map((stay) => {
+      if (stay.place !== AWAY) return stay
+      const free = until.findIndex((end) => end <= stay.start)
+      const lane = free < 0 ? until.length : free
+      until[lane] = stay.end
+      const place = lane === 0 ? AWAY : `${AWAY}~${lane + 1}`
+      return { ...stay, place, blocks: stay.blocks.map((block) => ({ ...block, place })) }
+    })
 }
 
 const noonOf = ({ region }: Timeline, day: LocalDay) => atLocal(region.timezone, day, '12:00')

@@ -56,6 +56,9 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
           trade: 'dents',
           stage: 'before-correction',
           hours: '',
+          away: 'here',
+          travel: '30',
+          atOnce: '1',
           amount: '',
           when: { days: [], from: '09:00', to: '17:00' },
         },
@@ -121,7 +124,7 @@ export function PricesScreen({ rates, terms, vendors, version: readAt, region }:
       </Part>
       <Part
         title="Subcontractors"
-        words="Subcontractors come on their own days. A package that needs one waits for their day."
+        words="They come on days of their own, or the car or a piece of it goes to them. A package that needs one waits for their day."
       >
         <ul className="space-y-4">
           {typed.vendors.map((vendor, at) => (

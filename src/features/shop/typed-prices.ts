@@ -1,4 +1,5 @@
 import {
+  type AwayThing,
   EXTRA_KEYS,
   type ExtraKey,
   type Rates,
@@ -25,6 +26,10 @@ export type TypedVendor = {
   hours: string
   amount: string
   when: VendorDays
+  /** Where it is done: here, or at their place with the car or a piece of it. */
+  away: AwayThing | 'here'
+  travel: string
+  atOnce: string
 }
 
 export type TypedPrices = {
@@ -64,10 +69,13 @@ export function typedPrices(
     },
     deposit: String(terms.depositPercent),
     validDays: String(terms.validDays),
-    vendors: vendors.map(({ minutes, cents: fixed, ...vendor }) => ({
+    vendors: vendors.map(({ minutes, cents: fixed, away, ...vendor }) => ({
       ...vendor,
       hours: String(minutes / 60),
       amount: amount(fixed),
+      away: away?.what ?? 'here',
+      travel: String(away?.travelMinutes ?? 30),
+      atOnce: String(away?.atOnce ?? 1),
     })),
   }
 }
@@ -95,10 +103,13 @@ export function pricesOf(region: Money, typed: TypedPrices, { discountPercent }:
       depositPercent: numberOf(typed.deposit),
       validDays: numberOf(typed.validDays),
     },
-    vendors: typed.vendors.map(({ hours, amount: charged, ...vendor }) => ({
+    vendors: typed.vendors.map(({ hours, amount: charged, away, travel, atOnce, ...vendor }) => ({
       ...vendor,
       minutes: Math.round(numberOf(hours) * 60),
       cents: cents(charged),
+      ...(away === 'here'
+        ? {}
+        : { away: { what: away, travelMinutes: numberOf(travel), atOnce: numberOf(atOnce) } }),
     })),
   }
 }

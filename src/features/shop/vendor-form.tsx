@@ -7,6 +7,7 @@ import { tradeName } from '@/text/en/step-names'
 import { VENDOR_STAGE_NAME } from '@/text/en/steps'
 import { currencySign } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { TimeInput } from '@/ui/time-input'
@@ -19,6 +20,12 @@ type Props = {
   onChange: (vendor: TypedVendor) => void
   onRemove: () => void
 }
+
+const WHERE: { value: TypedVendor['away']; name: string }[] = [
+  { value: 'here', name: 'They come here' },
+  { value: 'car', name: 'The car goes there' },
+  { value: 'piece', name: 'A piece goes there' },
+]
 
 const DAY_NAME: Record<Weekday, string> = {
   mon: 'Mon',
@@ -34,6 +41,7 @@ const DAY_NAME: Record<Weekday, string> = {
 export function VendorForm({ vendor, region, error, onChange, onRemove }: Props) {
   const set = (change: Partial<TypedVendor>) => onChange({ ...vendor, ...change })
   const { when } = vendor
+  const isAway = vendor.away !== 'here'
   return (
     <fieldset className="sheet space-y-3 p-4">
       <legend className="sr-only">{vendor.name || 'New subcontractor'}</legend>
@@ -78,22 +86,38 @@ export function VendorForm({ vendor, region, error, onChange, onRemove }: Props)
           Film does not stick to a coating. Film first, on bare (uncoated) paint; the coating goes over it.
         </p>
       )}
+      <Choice
+        label="Where it is done"
+        options={WHERE}
+        value={vendor.away}
+        onChange={(away) => set({ away })}
+      />
+      {isAway && (
+        <div className="grid gap-3 sm:grid-cols-4">
+          <Field label="One way, minutes" error={error('away.travelMinutes')}>
+            <NumberInput value={vendor.travel} onChange={(travel) => set({ travel })} />
+          </Field>
+          <Field label="At a time" error={error('away.atOnce')}>
+            <NumberInput value={vendor.atOnce} onChange={(atOnce) => set({ atOnce })} />
+          </Field>
+        </div>
+      )}
       <div className="grid gap-3 sm:grid-cols-4">
-        <Field label="Takes, hours" error={error('minutes')}>
+        <Field label={isAway ? 'Keeps it, hours' : 'Takes, hours'} error={error('minutes')}>
           <NumberInput value={vendor.hours} onChange={(hours) => set({ hours })} />
         </Field>
         <Field label={`Charges, ${currencySign(region)}`} error={error('cents')}>
           <NumberInput value={vendor.amount} onChange={(amount) => set({ amount })} />
         </Field>
-        <Field label="Comes at" error={error('when.from')}>
+        <Field label={isAway ? 'Opens at' : 'Comes at'} error={error('when.from')}>
           <TimeInput value={when.from} onChange={(from) => set({ when: { ...when, from } })} />
         </Field>
-        <Field label="Goes at" error={error('when.to')}>
+        <Field label={isAway ? 'Closes at' : 'Goes at'} error={error('when.to')}>
           <TimeInput value={when.to} onChange={(to) => set({ when: { ...when, to } })} />
         </Field>
       </div>
       <div>
-        <p className="mb-1 font-head text-sm font-semibold">Comes on</p>
+        <p className="mb-1 font-head text-sm font-semibold">{isAway ? 'Open on' : 'Comes on'}</p>
         <div className="flex flex-wrap gap-1.5">
           {WEEK.map((day) => (
             <label

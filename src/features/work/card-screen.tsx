@@ -32,7 +32,8 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const [chosen, setChosen] = useState<string>()
   const shown = live.plan.operations.find(({ id }) => id === (chosen ?? next?.id)) ?? next
   const planned = view.live.published.find(({ operation }) => operation === next?.id)?.people[0]
-  const [me, setMe] = useMe(planned ?? view.people[0]!.id)
+  const usual = next?.away ? undefined : planned
+  const [me, setMe] = useMe(usual ?? view.people[0]!.id)
   // Whoever does something at this tablet is who it belongs to from then on.
   const card: Card = {
     ...shopCard,
@@ -41,7 +42,10 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
       shopCard.add(by, act)
     },
   }
-  const comes = new Set(view.live.published.flatMap(({ people }) => people))
+  const elsewhere = new Set(live.plan.operations.flatMap(({ id, away }) => (away ? [id] : [])))
+  const comes = new Set(
+    view.live.published.flatMap(({ operation, people }) => (elsewhere.has(operation) ? [] : people)),
+  )
   const atTheCar = view.people.filter(({ id, outside }) => !outside || comes.has(id) || id === me)
   const applied = live.plan.operations.filter(
     (operation) => operation.kind === 'layer' && progressAt(live, operation, now).kind !== 'open',

@@ -3,6 +3,7 @@ import { CHECKLISTS, type CheckId, PAUSE_REASONS, pausedNow, WHEEL_CHECKS, workO
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { PAUSE_WORDS } from '@/text/en/card'
+import { isWheelsOn } from '@/text/en/steps'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import { AskReason } from './ask-reason'
@@ -173,7 +174,9 @@ export function leftOpen({ view, state }: Card, operation: PlannedOperation): st
 }
 
 export function checksOf(view: Card['view'], operation: PlannedOperation): readonly CheckId[] {
-  const wheelsOff = view.live.plan.operations.some(({ extra }) => extra === 'wheels-off')
+  const { operations } = view.live.plan
+  // Where putting them back is a step of its own, it is written down there.
+  const wheelsOff = operations.some(({ extra }) => extra === 'wheels-off') && !operations.some(isWheelsOn)
   return operation.kind === 'finish' && wheelsOff
     ? [...CHECKLISTS.finish, ...WHEEL_CHECKS]
     : CHECKLISTS[operation.kind]

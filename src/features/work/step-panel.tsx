@@ -8,7 +8,7 @@ import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
 import { PAUSE_WORDS } from '@/text/en/card'
 import { stepTitle } from '@/text/en/step-names'
-import { cautionFor, isRewash, recipeFor } from '@/text/en/steps'
+import { cautionFor, isRewash, isWheelsOn, recipeFor } from '@/text/en/steps'
 import { duration, moment } from '@/text/formats'
 import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
@@ -29,6 +29,9 @@ const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 // Words are written now and then, and read from the shop's own page meanwhile.
 const StepNotes = later(() => import('./step-notes').then(({ StepNotes: notes }) => notes))
 const WashOld = later(() => import('./wash-old').then(({ WashOld: notice }) => notice))
+const AwayActions = later(() => import('./away-actions').then(({ AwayActions: away }) => away))
+const Parts = later(() => import('./parts').then(({ Parts: parts }) => parts))
+const Torque = later(() => import('./torque').then(({ Torque: torque }) => torque))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
 type Props = StepProps & { isNext: boolean; album: Photos }
@@ -83,7 +86,8 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           {...(window && progress.kind === 'open' && now > window.closes ? { closed: window.closes } : {})}
         />
       )}
-      {progress.kind !== 'done' && (
+      {operation.away && <AwayActions card={card} operation={operation} me={me} />}
+      {progress.kind !== 'done' && !operation.away && (
         <Actions
           card={card}
           operation={operation}
@@ -148,6 +152,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.machines.length > 0 && <MachineRecipes recipes={sheet.machines} />}
       {sheet?.liquids && <AtHand liquids={sheet.liquids} />}
       {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
+      {isWheelsOn(operation) && <Torque card={card} operation={operation} me={me} />}
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />
       {sheet && sheet.tasks.length > 0 && operation.kind === 'layer' && (
@@ -156,6 +161,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.tasks.length > 0 && operation.kind !== 'layer' && (
         <Sections card={card} operation={operation} me={me} album={album} />
       )}
+      <Parts card={card} operation={operation} me={me} album={album} />
       <StepNotes card={card} operation={operation} me={me} />
       {progress.kind !== 'done' && <Afterwards card={card} operation={operation} me={me} />}
     </section>

@@ -1,4 +1,5 @@
 import clsx from 'clsx'
+import type { ReactNode } from 'react'
 import type { PersonId } from '@/core/ids'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
@@ -22,7 +23,18 @@ type Context = {
 }
 
 /** The shop as a floor plan, and beside it what comes next. */
-export function YardScreen({ yard, after, context }: { yard: Yard; after: After; context: Context }) {
+export function YardScreen({
+  yard,
+  away,
+  after,
+  context,
+}: {
+  yard: Yard
+  /** What has left the shop, under its floor. */
+  away: ReactNode
+  after: After
+  context: Context
+}) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-6 p-5 xl:grid-cols-[minmax(0,1fr)_19rem]">
       <section aria-label="The floor">
@@ -41,6 +53,7 @@ export function YardScreen({ yard, after, context }: { yard: Yard; after: After;
             />
           ))}
         </div>
+        {away}
         <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
           <Apron title="Outside" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
           <div>

@@ -528,6 +528,7 @@ export type ProgressRow = {
   ended_at: string | null
   by_person: PersonId
   version: number
+  due_back: string | null
 }
 
 type ProgressIn = In<ProgressRow, 'started_at' | 'ended_at', never>
@@ -901,7 +902,11 @@ declare module 'knex/types/tables' {
       Written<PrivateLinksIn, 'revoked_at'>,
       Changed<PrivateLinksIn>
     >
-    progress: Knex.CompositeTableType<ProgressRow, Written<ProgressIn, 'ended_at'>, Changed<ProgressIn>>
+    progress: Knex.CompositeTableType<
+      ProgressRow,
+      Written<ProgressIn, 'ended_at' | 'due_back'>,
+      Changed<ProgressIn>
+    >
     promises: Knex.CompositeTableType<PromisesRow, PromisesIn, Changed<PromisesIn>>
     proposals: Knex.CompositeTableType<
       ProposalsRow,

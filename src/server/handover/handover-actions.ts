@@ -3,7 +3,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { cardOf } from '@/core/card'
+import { cardOf, partsOff } from '@/core/card'
 import { sheetThen } from '@/core/coating'
 import {
   balanceOf,
@@ -170,6 +170,8 @@ export const handJobOver = defineAction({
     if (entry.live) {
       const card = cardOf(entry.live, await loadEntries(trx, jobId))
       if (isTorqueOpen(entry.live.plan.operations, card)) return refuse('rule', ask('wheel-nuts'))
+      const off = partsOff(card.parts)
+      if (off.length > 0) return refuse('rule', ask('parts-off', { names: off.map(({ name }) => name) }))
       if (openHighSpots(card) > 0) return refuse('rule', ask('high-spot-open'))
     }
     const { openCents } = balanceOf(entry.agreement?.totalCents ?? 0, await listPayments(trx, jobId))

@@ -2,16 +2,18 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id } from '@/core/inputs'
+import { partOfPhoto } from '@/core/photo'
 import { PHASES } from '@/core/survey'
 import { anyPanelOf, placesOf } from '@/core/vehicle'
 import { defineWrite } from '../action/perform'
 import { findJob } from '../floor/job-store'
+import { isListedPart } from '../work/acts-store'
 import { addPhoto, listPhotos } from './photo-store'
 
 /** A photograph of a place on a vehicle, as it is told beside the picture itself. */
 export const photoInput = z.strictObject({
   jobId: aJob,
-  place: z.string().min(1, ask('photo-nowhere')).max(80),
+  place: z.string().min(1, ask('photo-nowhere')).max(120),
   phase: z.enum(PHASES),
   samePlaceAs: id.optional(),
 })
@@ -25,8 +27,12 @@ export const takePhoto = defineWrite({
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
     const { shape } = job.vehicle
-    if (![...anyPanelOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place))
-      return refuse('input', ask('no-such-part'), 'place')
+    const part = partOfPhoto(photo)
+    const isThere =
+      part === undefined
+        ? [...anyPanelOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place)
+        : await isListedPart(trx, jobId, part)
+    if (!isThere) return refuse('input', ask('no-such-part'), 'place')
     if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))
       return refuse('gone', ask('photo-of-gone'))
     const taken = { jobId, ...photo, takenAt: at, ...(samePlaceAs ? { samePlaceAs } : {}) }

@@ -4,7 +4,7 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
-import { ratesSchema, termsSchema, vendorDaysSchema, vendorSchema } from '@/core/offer'
+import { ratesSchema, termsSchema, vendorWhenSchema } from '@/core/offer'
 import { defineAction } from '../action/define'
 import { CHANGED_MEANWHILE, loadShop, savePrices } from './shop-store'
 
@@ -17,9 +17,7 @@ export const keepPrices = defineAction({
     prices: z.strictObject({
       rates: ratesSchema,
       terms: termsSchema,
-      vendors: z
-        .array(vendorSchema.omit({ calendar: true }).extend({ when: vendorDaysSchema }))
-        .max(100, ask('subcontractors-enough')),
+      vendors: z.array(vendorWhenSchema).max(100, ask('subcontractors-enough')),
     }),
   }),
   write: async ({ trx }, { version: readAt, prices }) => {

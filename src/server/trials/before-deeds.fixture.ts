@@ -8,6 +8,7 @@ import { listOwnerLinks, makeOwnerLink } from '../links/owner-links'
 import { queueMessage } from '../messages/message-store'
 import { addOutage } from '../planning/outage-store'
 import { keepRefused } from '../queue/refused-store'
+import { changePlan, findAgreement } from '../quotes/agreement-store'
 import { saveLearned, shopVersion } from '../shop/shop-store'
 import { addSpell, listAllSpells } from '../shop/spell-store'
 import { writeAct } from '../work/acts-store'
@@ -55,6 +56,16 @@ export async function made(
   const times = { started_at: plusMinutes(now, -1700), ended_at: plusMinutes(now, -1640) }
   const washed = { job_id: dusty.id, by_person: toPersonId('brida'), version: 1, ...times }
   for (const operation_id of before) await db('progress').insert({ ...washed, operation_id })
+  // It goes to the painter, of whom nothing on its card is waited for.
+  const { plan } = (await findAgreement(db, car.id))!
+  const id = toOperationId('vendor-fergus-paint')
+  const title = { code: 'vendor', trade: 'paint', name: 'Fergus Dowd' } as const
+  const hands = { mode: 'pausable', people: 1, skill: 'vendor-fergus-paint', away: 'car' } as const
+  await changePlan(db, car.id, {
+    ...plan,
+    operations: [{ id, kind: 'vendor', title, minutes: 480, ...hands }, ...plan.operations],
+    stays: [...plan.stays, { id: 'away', kind: 'offsite', operations: [id] }],
+  })
   const why = { kind: 'words', message: 'This shop does not know it.' } as const
   await keepRefused(db, { id: entry.id, device: key('tablet'), at: now, entry, why })
   await saveLearned(db, await shopVersion(db), { pace: { cut: 1.2 } })

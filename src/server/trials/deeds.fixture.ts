@@ -120,6 +120,12 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       },
     },
     action('wash-again', 'work.wash-again', { jobId: dusty.job.id, operation: steps[worked]!.id }),
+    action('move-away', 'work.move-away', {
+      jobId: car.job.id,
+      operation: 'vendor-fergus-paint',
+      by: toPersonId('oran'),
+      what: { kind: 'out', day: '2031-01-10', time: '12:00' },
+    }),
     action('answer-note', 'work.answer-note', {
       jobId: car.job.id,
       operation: 'cut',

@@ -39,12 +39,14 @@ import * as histories from '../vehicles/history-actions'
 import * as ledger from '../vehicles/ledger-actions'
 import * as facts from '../vehicles/panel-facts-actions'
 import * as sizes from '../vehicles/size-actions'
+import * as away from '../work/away-actions'
 import * as notes from '../work/note-actions'
 import * as againWashes from '../work/wash-again-actions'
 
 export type Definition = ActionDefinition<z.ZodType, unknown, unknown>
 
 const MODULES = [
+  away,
   lists,
   visits,
   handover,

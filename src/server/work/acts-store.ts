@@ -42,6 +42,25 @@ export async function lastActAt(db: Knex, device: string): Promise<Instant | und
   return row && instantOrThrow(row.at)
 }
 
+/** Whether something was put on the list of what came off this car by this act. */
+export async function isListedPart(db: Knex, jobId: JobId, act: string): Promise<boolean> {
+  const row = await db('acts')
+    .where({ job_id: jobId, id: act })
+    .whereRaw("json_extract(act, '$.kind') = 'part-off'")
+    .first('id')
+  return row !== undefined
+}
+
+/** When an act of this kind was last done at a car; undefined where none was. */
+export async function lastActAtCar(db: Knex, jobId: JobId, kind: ActKind): Promise<Instant | undefined> {
+  const row = await db('acts')
+    .where({ job_id: jobId })
+    .whereRaw("json_extract(act, '$.kind') = ?", [kind])
+    .orderBy('position', 'desc')
+    .first('at')
+  return row && instantOrThrow(row.at)
+}
+
 export async function writeAct(trx: Knex, entry: Entry, device: string, receivedAt: Instant): Promise<void> {
   const { id, job, by, at, ...act } = entry
   await trx('acts').insert({

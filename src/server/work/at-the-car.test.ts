@@ -255,7 +255,7 @@ test('a card read while somebody writes is whole: what its journal says is what 
       const floor = await loadFloor(db, NOW)
       return (await loadCardView(db, floor, (await jobOnFloor(db, floor, live!.id))!))!
     })
-  const none: CardState = { progress: {}, work: {}, processes: [] }
+  const none: CardState = { progress: {}, work: {}, processes: [], parts: [] }
   for (let round = 0; round < 12; round++) {
     const writing = send([waiting(live!.id, { kind: round % 2 ? 'begin' : 'undo', operation })])
     const views = await Promise.all([read(), read(), read()])

@@ -30,7 +30,7 @@ import { loadShop } from '../shop/shop-store'
 import { listBottles, pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
 import { loadEntries } from './acts-store'
-import { loadProgress, recordFinish, recordStart, restore } from './work-store'
+import { loadProgress, recordDueBack, recordFinish, recordStart, restore } from './work-store'
 
 /** Acts at the car, as they are taken: judged against the card as it stands, and written with what follows from them. */
 
@@ -47,7 +47,14 @@ async function loadCard(db: Knex, jobId: JobId): Promise<Found | undefined> {
 }
 
 /** Acts after which the calendar is no longer as it was. */
-const MOVES_THE_PLAN: ReadonlySet<string> = new Set(['begin', 'done', 'record', 'undo', 'process'])
+const MOVES_THE_PLAN: ReadonlySet<string> = new Set([
+  'begin',
+  'done',
+  'record',
+  'undo',
+  'process',
+  'due-back',
+])
 
 /**
  * Takes an act: writes what follows from it, and asks in the same transaction for the plan that follows. Gives why it cannot be
@@ -109,7 +116,10 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
     coat && live.plan.operations.some((each) => each.id === operation && isCoat(each)) ? { layer: coat } : {}
   switch (entry.kind) {
     case 'begin':
-      await recordStart(trx, job, operation, at, by)
+      await recordStart(trx, job, operation, at, by, entry.dueBack)
+      return
+    case 'due-back':
+      await recordDueBack(trx, job, operation, entry.dueBack)
       return
     case 'done': {
       const began = card.progress[operation]

@@ -19,6 +19,7 @@ type ProgressRow = {
   started_at: string
   ended_at: string | null
   by_person: PersonId
+  due_back: string | null
 }
 
 function toProgress(row: ProgressRow): Progress {
@@ -29,7 +30,12 @@ function toProgress(row: ProgressRow): Progress {
         to: instantOrThrow(row.ended_at),
         by: row.by_person,
       }
-    : { kind: 'started', at: instantOrThrow(row.started_at), by: row.by_person }
+    : {
+        kind: 'started',
+        at: instantOrThrow(row.started_at),
+        by: row.by_person,
+        ...(row.due_back ? { dueBack: instantOrThrow(row.due_back) } : {}),
+      }
 }
 
 /** Progress of these jobs; of all that ever were where none are named. */
@@ -88,6 +94,7 @@ export async function recordStart(
   operationId: OperationId,
   at: Instant,
   by: PersonId,
+  dueBack?: Instant,
 ): Promise<Result<true, WorkError>> {
   const written = await db('progress')
     .insert({
@@ -96,6 +103,7 @@ export async function recordStart(
       started_at: at,
       ended_at: null,
       by_person: by,
+      due_back: dueBack ?? null,
       version: 1,
     })
     .onConflict(['job_id', 'operation_id'])
@@ -103,6 +111,20 @@ export async function recordStart(
     .returning('job_id')
   if (written.length > 0) return ok(true)
   return refused({ code: 'already-recorded', progress: (await progressOf(db, jobId, operationId))! })
+}
+
+/** What is away for an operation comes back at another time than was said. */
+export async function recordDueBack(
+  trx: Knex,
+  jobId: JobId,
+  operationId: OperationId,
+  dueBack: Instant,
+): Promise<void> {
+  await trx('progress')
+    .where({ job_id: jobId, operation_id: operationId })
+    .whereNull('ended_at')
+    .update({ due_back: dueBack })
+    .increment('version', 1)
 }
 
 export type Finish = {

@@ -33,6 +33,11 @@ export const careInGerman: CareWords = {
       title: 'Vollständig ausgehärtet',
       advice: 'Die Beschichtung hat ihre volle Härte erreicht.',
     },
+    'wheel-check': {
+      title: 'Radmuttern nachprüfen',
+      advice:
+        'Nach den ersten 50 bis 100 km mit dem Drehmomentschlüssel, bei uns oder in jeder Werkstatt. Klopft etwas, halten Sie an und lassen Sie es sofort prüfen.',
+    },
     'first-visit': {
       title: 'Erste Kontrolle',
       advice:

@@ -57,6 +57,8 @@ export const handoverInGerman: HandoverWords = {
   paidInFull: 'Vollständig bezahlt.',
   wheels:
     'Die Räder waren abgenommen. Die Radmuttern wurden mit dem Drehmoment des Herstellers angezogen; bitte lassen Sie sie nach der ersten Fahrt nachprüfen.',
+  tightened: (torque, wrench) =>
+    `Die Räder waren abgenommen. Die Radmuttern wurden mit ${torque} angezogen (Drehmomentschlüssel ${wrench}); bitte lassen Sie sie nach den ersten 50 bis 100 km nachprüfen.`,
   dataSheets: 'Wo Datenblätter der Produkte oder örtliche Vorschriften anderes sagen, gehen sie vor.',
   received: (name) => `Erhalten: ${name} (Unterschrift und Datum)`,
 }

@@ -27,6 +27,8 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'flow-most': { lPerMin: 100 },
   'ml-most': { ml: 5000 },
   'pour-most': { ml: 1000 },
+  'parts-off': { names: ['Fuel flap', 'Badge'] },
+  'torque-nm': { least: 20, most: 600 },
   'pieces-most': { most: 1000 },
   square: { least: 0.1, most: 1 },
   'no-such-size': { what: 'length' },

@@ -1,6 +1,6 @@
 import { type AskedThing, type AskFacts, readAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
-import { figure, measured, money, number, percent, timeText } from '../formats'
+import { figure, list, measured, money, number, percent, timeText } from '../formats'
 import { faultText } from './contract'
 import { amount, PLAIN } from './plain-asks'
 import { staffPanel } from './staff-panels'
@@ -84,6 +84,9 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
   'flow-most': ({ lPerMin }, region) =>
     `No lance gives more than ${measured(region, 'water', lPerMin)} a minute.`,
   'ml-most': ({ ml }, region) => `It cannot be more than ${measured(region, 'volume', ml)}.`,
+  'parts-off': ({ names }, region) =>
+    `Not back on or in the car: ${list(region, names)}. Tick it on the job card, or settle it with the owner there.`,
+  'torque-nm': ({ least, most }) => `Type the torque in Nm: ${least} to ${most}.`,
   'pour-most': ({ ml }, region) => `One car cannot take more than ${measured(region, 'volume', ml)}.`,
   'pieces-most': ({ most }, region) => `It cannot be more than ${number(region, most)}.`,
   square: ({ least, most }, region) =>

@@ -1,8 +1,9 @@
-import type { Conflict, Doubt, HighSpotAdvice, PauseReason } from '@/core/card'
+import type { Conflict, Doubt, HighSpotAdvice, PartPlace, PauseReason } from '@/core/card'
 import type { StepName } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
+import { list } from '../formats'
 import { FORBIDDEN } from './forbidden'
 import { stepTitle } from './step-names'
 
@@ -29,6 +30,15 @@ const UNKNOWN_WORDS: Record<Extract<Conflict, { code: 'unknown' }>['what'], stri
   bottle: 'This bottle is not on the shelf. Choose another, or put it on the shelf first.',
   product: 'The shop does not have this product. Reload the card.',
   job: 'This job is no longer there. Go back to the yard.',
+}
+
+/** Where a part is, said after its name. */
+export const PART_PLACE: Record<PartPlace, string> = {
+  shelf: 'on its shelf',
+  sent: 'sent away',
+  lost: 'not to be found',
+  on: 'back on the car',
+  settled: 'settled with the owner',
 }
 
 /** Why an act was not taken, and what to do, in a sentence. `who` and `when` put ids and instants into words, the region the names of steps. */
@@ -63,6 +73,18 @@ export function conflictText(
       return 'This timer was ended already.'
     case 'note-over':
       return 'Somebody has answered or read this note already.'
+    case 'due-past':
+      return 'It can only be due back later than now. Choose a later time.'
+    case 'part-gone':
+      return 'This part is not on the list. Reload the card.'
+    case 'part-there-already':
+      return `${conflict.name} is there already: ${PART_PLACE[conflict.place]}.`
+    case 'parts-off':
+      return conflict.away
+        ? `Not here yet: ${list(region, conflict.names)}. The car cannot be refitted before ${conflict.names.length === 1 ? 'it is' : 'they are'} back, or settled with the owner.`
+        : `Still off the car: ${list(region, conflict.names)}. Tick each as it goes back on.`
+    case 'torque-missing':
+      return 'Write down the torque in Nm and the number of the wrench first.'
     case 'spot-gone':
       return 'This high spot was dealt with already.'
     case 'stood-upon':

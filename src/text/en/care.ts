@@ -24,6 +24,11 @@ export const careInEnglish = (terms: Terms): CareWords => ({
       advice: 'By hand: two buckets, a clean mitt, a mild shampoo. No brush car wash.',
     },
     'full-cure': { title: 'Fully cured', advice: 'The coating has reached full hardness.' },
+    'wheel-check': {
+      title: 'Wheel nuts checked again',
+      advice:
+        'After the first 50 to 100 km, with a torque wrench: here or at any garage. Stop and have them checked at once if anything knocks.',
+    },
     'first-visit': {
       title: 'First inspection visit',
       advice:

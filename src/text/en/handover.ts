@@ -55,6 +55,8 @@ export const handoverInEnglish: HandoverWords = {
   paidInFull: 'Paid in full.',
   wheels:
     'The wheels were removed. Their nuts were tightened to the manufacturer’s torque; please have them re-checked after the first drive.',
+  tightened: (torque, wrench) =>
+    `The wheels were removed. Their nuts were tightened to ${torque} (torque wrench ${wrench}); please have them re-checked after the first 50 to 100 km.`,
   dataSheets: 'Where product data sheets or local rules say otherwise, they come first.',
   received: (name) => `Received by ${name} (signature and date)`,
 }

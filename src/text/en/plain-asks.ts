@@ -147,6 +147,14 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'poured-number': () => 'Type how much was used as a number.',
   'wash-fresh': () => 'The car was washed meanwhile, or that step has begun. Reload to see it.',
   'note-words': () => 'Write a few words first.',
+  'torque-wrench': () => 'Type the number of the torque wrench.',
+  'part-name': () => 'Type what it is.',
+  'part-shelf': () => 'Type where it lies.',
+  'away-due-past': () => 'It can only be due back later than now. Choose a later day or time.',
+  'away-out-already': () => 'It is out already. Reload to see since when.',
+  'away-back-already': () => 'It is back already. Reload to see since when.',
+  'away-not-off': () => 'It cannot leave yet: what comes before it on the job card is not done.',
+  'away-not-now': () => 'This cannot be said of it now. Reload, and look at the job card.',
   'note-over': () => 'Somebody has answered or read this note already. Reload to see it.',
   poured: () => 'Type how much was used.',
 
@@ -165,7 +173,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   payment: () => 'Type how much came in.',
   'payment-too-large': () => 'That is more than any job here costs.',
   'steps-open': () => 'Not every step is done yet.',
-  'wheel-nuts': () => 'Confirm the wheel-nut torque before handover: tick it on the job card.',
+  'wheel-nuts': () => 'Confirm the wheel-nut torque before handover: write it down on the job card.',
 
   // Visits, repairs, owners
   water: () => 'Say what the water does.',

@@ -25,6 +25,7 @@ const PLAIN: Record<PlainStep, string> = {
   look: 'Water, gloss and paint depth',
   'test-water': 'Test the water again',
   inspect: 'Final inspection under the lamp',
+  'wheels-on': 'Wheels back on, torque',
   'refit-and-inspect': 'Refit and final inspection',
 }
 

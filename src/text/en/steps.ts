@@ -44,11 +44,23 @@ const OF_EXTRA: Record<ExtraKey, string> = {
 const WHEELS_WERE_OFF =
   'Tighten the wheel nuts to the manufacturer’s torque with a calibrated torque wrench, and have the customer get them re-checked after the first drive.'
 
-type Step = Pick<PlannedOperation, 'kind' | 'extra'>
+type Step = Pick<PlannedOperation, 'kind' | 'extra'> & Partial<Pick<PlannedOperation, 'title' | 'away'>>
+
+const AWAY =
+  'Photograph it from all sides before it goes, and look at it together under the lamp when it is back. Write down what goes with it.'
+const AWAY_CAUTION = 'Nothing may rub or roll on the way. Licensed trades work by their own rules.'
+
+/** What came off is put back. */
+export const isWheelsOn = ({ title }: Partial<Pick<PlannedOperation, 'title'>>): boolean =>
+  typeof title === 'object' && title.code === 'wheels-on'
 
 /** The caution of one step of a job: an extra has its own, and nuts are spoken of where wheels were off. */
-export function cautionFor({ kind, extra }: Step, job: readonly Step[]): string | undefined {
-  if (kind === 'finish' && job.some((step) => step.extra === 'wheels-off')) return WHEELS_WERE_OFF
+export function cautionFor(step: Step, job: readonly Step[]): string | undefined {
+  const { kind, extra, away } = step
+  if (away) return AWAY_CAUTION
+  if (isWheelsOn(step)) return WHEELS_WERE_OFF
+  const isLast = kind === 'finish' && !job.some(isWheelsOn)
+  if (isLast && job.some((other) => other.extra === 'wheels-off')) return WHEELS_WERE_OFF
   return extra ? OF_EXTRA[extra] : CAUTIONS[kind]
 }
 
@@ -85,13 +97,18 @@ export const isRewash = ({ title }: Partial<Pick<PlannedOperation, 'title'>>): b
 const REWASH =
   'Without a hose: pre-spray, straight strokes, a fresh towel face every time. Dry, and blow the polishing dust out of gaps, mirrors and lamps.'
 
+const WHEELS_ON =
+  'Hub faces clean, nuts by hand first, the car down before the last turn; crosswise to the manufacturer’s torque.'
+
 /** How one operation is done: an extra has its own words, and a wash that is planned says it step by step. */
 export function recipeFor(
   region: Pick<Region, 'locale'>,
-  { kind, extra, title }: Pick<PlannedOperation, 'kind' | 'extra'> & Partial<Pick<PlannedOperation, 'title'>>,
+  { kind, extra, title, away }: Step,
   washIsPlanned = false,
 ): string | undefined {
+  if (away) return spelt(region, AWAY)
   if (isRewash({ title })) return spelt(region, REWASH)
+  if (isWheelsOn({ title })) return WHEELS_ON
   if (kind === 'wash' && washIsPlanned) return undefined
   const isRinseless = typeof title === 'object' && title.code === 'rinseless-wash'
   const recipe = extra ? workInEnglish.extra[extra].means : isRinseless ? RINSELESS : RECIPES[kind]

@@ -30,6 +30,11 @@ export const careInFrench: CareWords = {
       advice: 'À la main : deux seaux, un gant propre, un shampoing doux. Pas de rouleaux.',
     },
     'full-cure': { title: 'Durcissement terminé', advice: 'Le traitement a atteint toute sa dureté.' },
+    'wheel-check': {
+      title: 'Écrous de roues à recontrôler',
+      advice:
+        'Après les 50 à 100 premiers kilomètres, à la clé dynamométrique : chez nous ou dans n’importe quel garage. Si quelque chose cogne, arrêtez-vous et faites-les contrôler aussitôt.',
+    },
     'first-visit': {
       title: 'Première visite de contrôle',
       advice:

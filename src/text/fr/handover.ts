@@ -55,6 +55,8 @@ export const handoverInFrench: HandoverWords = {
   paidInFull: 'Réglé en totalité.',
   wheels:
     'Les roues ont été déposées. Leurs écrous ont été serrés au couple du constructeur ; faites-les recontrôler après le premier trajet.',
+  tightened: (torque, wrench) =>
+    `Les roues ont été déposées. Leurs écrous ont été serrés à ${torque} (clé dynamométrique ${wrench}) ; faites-les recontrôler après les 50 à 100 premiers kilomètres.`,
   dataSheets:
     'Les fiches techniques des produits et les règles locales priment lorsqu’elles disent autre chose.',
   received: (name) => `Reçu par ${name} (signature et date)`,

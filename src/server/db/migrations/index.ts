@@ -28,6 +28,7 @@ import { panelConsents } from './0027-panel-consents'
 import { secondInspection } from './0028-second-inspection'
 import { whatWasFound } from './0029-what-was-found'
 import { changes } from './0030-changes'
+import { away } from './0031-away'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -62,5 +63,6 @@ export const MIGRATIONS: readonly Migration[] = [
   secondInspection,
   whatWasFound,
   changes,
+  away,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
