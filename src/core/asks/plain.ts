@@ -154,6 +154,7 @@ export type PlainAsk =
   | 'subcontractors-enough'
   | 'travel-minutes'
   | 'at-once'
+  | 'equipment-count'
   | 'process-unknown'
   | 'survey-changed'
   | 'process-gone'

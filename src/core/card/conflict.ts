@@ -2,6 +2,7 @@ import type { ForbidId } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import type { PlannedOperation, StepName } from '../offer'
+import { followers } from '../offer/side-by-side'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { CoatLog, Entry } from './act'
 import { noteWaitsFor } from './notes'
@@ -209,8 +210,9 @@ function recorded(job: LiveJob, entry: Extract<Entry, { kind: 'record' }>): Conf
 function undone(job: LiveJob, card: CardState, { operation }: Entry): Conflict | undefined {
   const known: Progress | undefined = card.progress[operation]
   if (!known || known.kind === 'open') return { code: 'not-begun' }
-  const { operations } = job.plan
-  const at = operations.findIndex(({ id }) => id === operation)
-  const later = operations.slice(at + 1).find(({ id }) => (card.progress[id]?.kind ?? 'open') !== 'open')
+  const after = followers(job.plan).get(operation) ?? new Set()
+  const later = job.plan.operations.find(
+    ({ id }) => after.has(id) && (card.progress[id]?.kind ?? 'open') !== 'open',
+  )
   return later ? { code: 'stood-upon', title: later.title } : undefined
 }

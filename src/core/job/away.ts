@@ -39,9 +39,3 @@ export function awayNow(job: LiveJob, now: Instant): Away[] {
     return waits ? [] : [{ operation, thing, ...planned, late: placed.start < now }]
   })
 }
-
-/** Whether the car itself is at somebody else’s place. */
-export const isCarOut = (job: LiveJob): boolean =>
-  job.plan.operations.some(
-    ({ id, away }) => away === 'car' && (job.progress[id]?.kind ?? 'open') === 'started',
-  )

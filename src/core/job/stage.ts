@@ -1,5 +1,6 @@
 import type { PlannedOperation } from '../offer/job-plan'
 import type { Instant } from '../time'
+import { goesOnWith } from './open-now'
 import { type LiveJob, type Progress, progressAt } from './progress'
 
 /** Where a job stands on its way through the shop. */
@@ -31,14 +32,18 @@ export function stageOf({ job, surveyed, handedOver, isVisit = false }: StageInp
     operation,
     progressAt(job, operation, now),
   ])
-  const under = states.find(([, progress]) => progress.kind === 'started')
+  // A piece that is away keeps nobody from the car, unless all that is left waits for it.
+  const isUnder = ([operation, progress]: (typeof states)[number]) =>
+    progress.kind === 'started' && operation.away !== 'piece'
+  const first = goesOnWith(job, now)
+  const under =
+    states.find(isUnder) ?? states.find(([{ id }, { kind }]) => id === first?.id && kind === 'started')
   if (under) {
     const [operation, progress] = under
     const since = (progress as Extract<Progress, { kind: 'started' }>).at
     return { kind: operation.mode === 'unattended' ? 'waiting' : 'working', operation, since }
   }
-  const next = states.find(([, progress]) => progress.kind === 'open')
-  if (!next) return { kind: 'ready' }
+  if (!first) return { kind: 'ready' }
   const begun = states.some(([, progress]) => progress.kind === 'done')
-  return begun ? { kind: 'between', next: next[0] } : { kind: 'planned', next: next[0] }
+  return begun ? { kind: 'between', next: first } : { kind: 'planned', next: first }
 }

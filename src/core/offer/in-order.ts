@@ -1,6 +1,7 @@
 import type { Product } from '../coating'
 import { EXTRA } from './extras'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
+import { besideThePaint, opensCoat } from './side-by-side'
 import type { Trade } from './vendor'
 import { WASH_KEEPS_MINUTES } from './wash-keeps'
 
@@ -114,7 +115,7 @@ function offAndOn(operations: readonly PlannedOperation[], operation: PlannedOpe
   const last = operations.at(-1)
   if (isTrade(operation, 'wheels')) {
     const off = operations.find(({ extra }) => extra === 'wheels-off')
-    const coated = operations.find(({ id, kind }) => kind === 'surface' || kind === 'layer' || id === 'wipe')
+    const coated = operations.find(opensCoat)
     const needed = operations.find((each) => each.surface === 'wheels' || isWheelsOn(each))
     // Worked on here, they are done before anything is coated near their dust.
     return { off, on: (operation.away ? needed : coated) ?? last }
@@ -149,7 +150,7 @@ function besideOf(operations: readonly PlannedOperation[]): Map<PlannedOperation
 /** Operations one after another, each with what it asks of the one before it; what runs beside them is tied to two of them only. */
 export function inOrder(operations: PlannedOperation[], layers: readonly Product[]): JobPlan {
   const products = new Map(layers.map((product) => [product.id, product]))
-  const beside = besideOf(operations)
+  const beside = new Map([...besideThePaint(operations), ...besideOf(operations)])
   const chain = operations.filter((operation) => !beside.has(operation))
   const links = chain.slice(1).map((to, index) => linkBetween(chain[index]!, to, products))
   return {

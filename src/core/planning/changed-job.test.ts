@@ -16,13 +16,13 @@ import {
 } from '../offer'
 import { catalogue, offerInput, templates, vendors } from '../offer/offer.fixture'
 import { checkSchedule, type PlacedOperation, solve } from '../schedule'
-import { everyone } from '../shop'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
+import { shopCalendar } from './floor'
 import { joinParts } from './parts'
-import { planningProblem, type ShopCalendar } from './shop-problem'
+import { planningProblem } from './shop-problem'
 
 const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
-const shop = { ...setup, people: everyone({ ...setup, vendors } as never) } as unknown as ShopCalendar
+const shop = shopCalendar({ ...setup, vendors, equipment: {}, sharing: 'one' } as never)
 const input = offerInput({}, { vendors })
 const TERMS = { discountPercent: 5, depositPercent: 20, validDays: 14 }
 const charges = { rates: input.rates, terms: TERMS }

@@ -51,6 +51,7 @@ describe('the crew as it is typed', () => {
           const known: Record<string, (typeof setup)['calendars'][string]> = problemSchema.parse({
             ...setupFile,
             ...stored,
+            equipment: [],
             timezone: setup.region.timezone,
             format: 'fern-yard/schedule-problem@1',
             origin: '2027-01-01T00:00:00Z',
@@ -70,6 +71,7 @@ describe('the crew as it is typed', () => {
       calendars: problemSchema.parse({
         ...setupFile,
         ...stored,
+        equipment: [],
         timezone: setup.region.timezone,
         format: 'fern-yard/schedule-problem@1',
         origin: '2027-01-01T00:00:00Z',

@@ -6,6 +6,7 @@ import { SKILLS } from '../offer/skill'
 import type { ProblemCalendar } from '../schedule'
 import { isLocalDay, type LocalDay, WEEKDAYS, type Weekday } from '../time'
 import type { BayRoom } from '../vehicle'
+import { type Equipment, equipmentSchema } from './equipment'
 import { hoursText, readHours } from './hours'
 
 /** Who works here and when, and which bays there are: as it is typed, and as the scheduler reads it. */
@@ -59,6 +60,8 @@ export const crewSchema = z
         heightM: room([1, 12], 'height'),
       }),
     ),
+    /** How many of each there are; of what is absent, enough. */
+    equipment: equipmentSchema,
     /** When cars can be brought and fetched. */
     counter: week,
     /** Days on which nobody is here. */
@@ -98,10 +101,11 @@ type Stored = {
   places: readonly StoredPlace[]
   calendars: Readonly<Record<string, ProblemCalendar>>
   counterCalendar: string
+  equipment: Equipment
 }
 
 /** The set-up as it is typed. A day is closed when the counter and everybody who works here are. */
-export function typedCrew({ people, places, calendars, counterCalendar }: Stored): TypedCrew {
+export function typedCrew({ people, places, calendars, counterCalendar, equipment }: Stored): TypedCrew {
   const calendarOf = (calendar: string) => calendars[calendar]!
   const isClosed = (calendar: ProblemCalendar, date: LocalDay) =>
     exceptionsOf(calendar).some((each) => each.date === date && each.open.length === 0)
@@ -127,6 +131,7 @@ export function typedCrew({ people, places, calendars, counterCalendar }: Stored
       ...(lengthM === undefined ? {} : { lengthM }),
       ...(heightM === undefined ? {} : { heightM }),
     })),
+    equipment: { ...equipment },
     counter: weekOf(calendarOf(counterCalendar)),
     closed: closed.toSorted(),
   }
@@ -154,7 +159,7 @@ function calendarOf(
 }
 
 /** The set-up as the scheduler reads it: a calendar for each person, one for the counter; bays are always open. */
-export function storedCrew({ people, places, counter, closed }: Crew) {
+export function storedCrew({ people, places, counter, closed, equipment }: Crew) {
   const calendarId = (id: string) => `person-${id}`
   return {
     people: people.map(({ id, name: called, skills }) => ({
@@ -164,6 +169,7 @@ export function storedCrew({ people, places, counter, closed }: Crew) {
       calendar: calendarId(id),
     })),
     places: places.map((place) => ({ ...place, calendar: 'always' })),
+    equipment,
     counterCalendar: 'counter',
     calendars: {
       always: { always: true as const },

@@ -5,6 +5,7 @@ import { OFFSITE } from '../offer/in-order'
 import { everyone, type Setup, type Shop } from '../shop'
 import type { Instant } from '../time'
 import { sizeOf } from '../vehicle'
+import { countedEquipment } from './equipment'
 import { type Outage, shopWithout } from './outage'
 import type { Planning } from './planning'
 import type { ShopCalendar } from './shop-problem'
@@ -27,7 +28,7 @@ const away: ShopCalendar['places'][number] = {
 }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
-  const { region, slotMinutes, horizonDays, objective, calendars, places } = setup
+  const { region, slotMinutes, horizonDays, objective, calendars, places, equipment, sharing } = setup
   return {
     timezone: region.timezone,
     slotMinutes,
@@ -36,6 +37,8 @@ export function shopCalendar(setup: Setup): ShopCalendar {
     calendars: { ...calendars, [ALWAYS]: { always: true } },
     places: [...places, away],
     offsiteCost: 0,
+    equipment: countedEquipment(equipment, ALWAYS),
+    sharing,
     people: everyone(setup),
   }
 }

@@ -19,6 +19,7 @@ export {
   washedInside,
   withExtraDay,
 } from './enquiry'
+export { EQUIPMENT_KINDS, type Equipment, type EquipmentKind, equipmentSchema } from './equipment'
 export { frozenWashes, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
 export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
@@ -47,6 +48,7 @@ export {
 export type { Planning } from './planning'
 export type { PricedOffer } from './priced-offer'
 export type { Foreseen, PlannedFrom, Proposal, ToPlan } from './proposal'
+export { SHARING, type Sharing } from './sharing'
 export {
   type MissedWindow,
   nextSlot,

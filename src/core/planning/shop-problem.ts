@@ -1,29 +1,35 @@
 import { BLINDS, blindToIt } from '../handover/inspection'
-import { type BayId, type JobId, type OperationId, toOperationId } from '../ids'
-import { type LiveJob, type Progress, progressAt } from '../job'
+import type { BayId, JobId, OperationId } from '../ids'
+import { type LiveJob, progressAt } from '../job'
 import type { PlannedOperation } from '../offer/job-plan'
-import {
-  type Closed,
-  nextOpen,
-  openMinutesBetween,
-  type Problem,
-  type ProblemJob,
-  type ProblemOperation,
-} from '../schedule'
-import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
+import { apartIn } from '../offer/side-by-side'
+import type { Closed, Problem, ProblemJob, ProblemOperation } from '../schedule'
+import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
+import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
 import { kindOf, withRoof } from './roof'
+import type { Sharing } from './sharing'
+import { type Entry, goneOut, onMinute, type Pin, underWay } from './under-way'
 
 /** A bay in which no car may stand for a while. */
 export type Closure = { id: string; place: BayId; from: Instant; until: Instant }
 
 export type ShopCalendar = Pick<
   Problem,
-  'timezone' | 'offsiteCost' | 'slotMinutes' | 'horizonDays' | 'objective' | 'calendars' | 'people'
+  | 'timezone'
+  | 'offsiteCost'
+  | 'equipment'
+  | 'slotMinutes'
+  | 'horizonDays'
+  | 'objective'
+  | 'calendars'
+  | 'people'
 > & {
   places: (Problem['places'][number] & BayRoom)[]
+  /** Whether work at the machine may be shared by two. */
+  sharing?: Sharing
   closures?: readonly Closure[]
   damp?: readonly DampAir[]
 }
@@ -33,13 +39,6 @@ export type MissedWindow = { job: JobId; operation: OperationId; after: string; 
 
 /** So far back a calendar still looks, minutes: longer than any car has stood here (mem). */
 const PAST_MINUTES = 60 * 1440
-
-const MIN_REST_MINUTES = 5
-
-type Pin = Problem['fixed'][number]
-type Entry = { operations: ProblemOperation[]; pins: Pin[] }
-
-const onMinute = (at: Instant) => fromEpochMinutes(epochMinutes(at))
 
 /** The next start on the shop's grid, counted from the hour. */
 export function nextSlot(now: Instant, slotMinutes: number): Instant {
@@ -62,16 +61,37 @@ const judgedWork = ({ plan, progress }: LiveJob) => ({
   people: [...blindToIt(plan, progress)],
 })
 
+/** What is left of an operation, where part of it is past. */
+const lastId = (entries: ReadonlyMap<string, Entry>, id: string) => entries.get(id)!.operations.at(-1)!.id
+
+const progressIsOver = (job: LiveJob, id: OperationId, now: Instant) => {
+  const operation = job.plan.operations.find((each) => each.id === id)
+  return operation !== undefined && progressAt(job, operation, now).kind === 'done'
+}
+
+/** Work at the machine that two can share, panel by panel. */
+const SHARED: readonly PlannedOperation['kind'][] = ['cut', 'refine', 'polish']
+
 class ProblemBuilder {
-  private readonly busy = new Set<string>()
+  readonly busy = new Set<string>()
   readonly missed: MissedWindow[] = []
+  private readonly counted: ReadonlySet<string>
 
   constructor(
-    private readonly shop: ShopCalendar,
-    private readonly now: Instant,
-    private readonly origin: Instant,
+    readonly shop: ShopCalendar,
+    readonly now: Instant,
+    readonly origin: Instant,
     private readonly options: PlanningOptions,
-  ) {}
+  ) {
+    this.counted = new Set(shop.equipment?.map(({ id }) => id))
+  }
+
+  /** An operation as the scheduler takes it, with what it needs of the shop’s equipment and who may share it. */
+  readonly toSchedule = (operation: PlannedOperation): ProblemOperation => ({
+    ...toSchedule(operation),
+    ...(this.shop.sharing === 'two' && SHARED.includes(operation.kind) ? { split: 2 } : {}),
+    ...equipmentFor(operation, this.counted),
+  })
 
   job(job: LiveJob, keepPublished: boolean): { problem: ProblemJob; pins: Pin[] } {
     const entries = new Map(
@@ -88,6 +108,8 @@ class ProblemBuilder {
         ...(job.due ? { due: onMinute(job.due) } : {}),
         weight: job.weight,
         operations: all.flatMap(({ operations }) => operations),
+        ...this.apart(job, entries),
+        ...this.hold(job, entries),
         links: this.links(job, entries),
         stays: job.plan.stays.map((stay) => ({
           ...stay,
@@ -99,6 +121,21 @@ class ProblemBuilder {
       },
       pins,
     }
+  }
+
+  /** What of it must not go on at one time, as far as it is still to come. */
+  private apart(job: LiveJob, entries: ReadonlyMap<string, Entry>): Pick<ProblemJob, 'apart'> {
+    const pairs = apartIn(job.plan)
+      .filter((pair) => !pair.some((id) => progressIsOver(job, id, this.now)))
+      .map(([one, other]): [OperationId, OperationId] => [lastId(entries, one), lastId(entries, other)])
+    return pairs.length > 0 ? { apart: pairs } : {}
+  }
+
+  private hold(job: LiveJob, entries: ReadonlyMap<string, Entry>): Pick<ProblemJob, 'hold'> {
+    const held = standsHeld(job.plan, this.counted)
+      .filter(({ to }) => !progressIsOver(job, to, this.now))
+      .map((each) => ({ ...each, to: lastId(entries, each.to) }))
+    return held.length > 0 ? { hold: held } : {}
   }
 
   /** The bays its car fits into, if not all of them do; where it stands already it does, whatever was measured. */
@@ -116,7 +153,7 @@ class ProblemBuilder {
     const limits = { earliest: this.origin, allAfter }
     const dryAir = isCoat(operation) ? dryAirFor(this.shop.damp ?? [], operation, planned, limits) : undefined
     return {
-      ...toSchedule(operation),
+      ...this.toSchedule(operation),
       ...(dryAir ? { dryAir } : {}),
       ...(operation.kind === 'finish' ? { judges: judgedWork(job) } : {}),
     }
@@ -147,10 +184,12 @@ class ProblemBuilder {
     }
     if (progress.kind === 'started') {
       const at = this.notTooOld(progress.at)
-      if (operation.away && progress.dueBack) return this.out(operation, at, progress.dueBack, pin)
+      const { dueBack } = progress
+      if (operation.away && dueBack) return goneOut(operation, { at, dueBack }, this.origin, pin)
       if (operation.mode === 'unattended')
         return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, at)] }
-      return this.begun(operation, { ...progress, at }, pin)
+      const team = job.published.find((placed) => placed.operation === operation.id)?.people ?? []
+      return underWay(operation, { ...progress, at }, team, this, pin)
     }
     const isPinned = !this.options.letPinsGo && job.pinned?.includes(operation.id)
     const planned =
@@ -168,73 +207,7 @@ class ProblemBuilder {
     return laterOf(at, plusMinutes(this.origin, -PAST_MINUTES))
   }
 
-  /** What is away comes back when it was said; what is overdue, at any moment, for all anybody knows. */
-  private out(
-    { id }: PlannedOperation,
-    at: Instant,
-    dueBack: Instant,
-    pin: (id: OperationId, start: Instant) => Pin,
-  ): Entry {
-    const back = laterOf(onMinute(dueBack), plusMinutes(this.origin, MIN_REST_MINUTES))
-    return { operations: [unattended(id, minutesBetween(onMinute(at), back))], pins: [pin(id, at)] }
-  }
-
-  /** Work under way: what has been done is past, what is left goes on at once with the same person. */
-  private begun(
-    operation: PlannedOperation,
-    progress: Extract<Progress, { kind: 'started' }>,
-    pin: (id: OperationId, start: Instant, more?: Partial<Pin>) => Pin,
-  ): Entry {
-    const { timezone, calendars, people } = this.shop
-    const person = people.find(({ id }) => id === progress.by)
-    const calendar = person && calendars[person.calendar]
-    const elapsed = minutesBetween(onMinute(progress.at), this.origin)
-    const worked =
-      calendar && operation.mode === 'pausable'
-        ? openMinutesBetween(calendar, timezone, progress.at, this.origin)
-        : elapsed
-    // What should be done by the next slot is believed to be; only what is overdue takes longer than was planned.
-    const overdue = plusMinutes(progress.at, operation.minutes) <= this.now
-    if (worked >= operation.minutes && !overdue)
-      return {
-        operations: [unattended(operation.id, operation.minutes)],
-        pins: [pin(operation.id, progress.at)],
-      }
-    const left = Math.max(MIN_REST_MINUTES, operation.minutes - worked)
-    // What began at this very slot has no part that is past: all of it is still to do.
-    const past: Entry =
-      elapsed > 0
-        ? { operations: [unattended(operation.id, elapsed)], pins: [pin(operation.id, progress.at)] }
-        : { operations: [], pins: [] }
-    // Nobody reads anything into this id: what it is the rest of stands in its own field.
-    const rest = elapsed > 0 ? toOperationId(`${operation.id} (rest)`) : operation.id
-    const part = elapsed > 0 ? { restOf: operation.id } : {}
-    const going = { ...toSchedule({ ...operation, minutes: left }), id: rest, ...part }
-    const followedBy = (what: ProblemOperation, pins: Pin[]): Entry => ({
-      operations: [...past.operations, what],
-      pins: [...past.pins, ...pins],
-    })
-    const open = calendar
-      ? openMinutesBetween(calendar, timezone, this.origin, plusMinutes(this.origin, left))
-      : 0
-    const goesOn =
-      person &&
-      !this.busy.has(person.id) &&
-      (operation.mode === 'pausable'
-        ? nextOpen(calendar!, timezone, this.origin) === this.origin
-        : open === left)
-    if (goesOn) {
-      this.busy.add(person.id)
-      return followedBy(going, [pin(rest, this.origin, { people: [person.id] })])
-    }
-    // Off shift and still at it, or paused until someone is back.
-    return operation.mode === 'pausable'
-      ? followedBy(going, [])
-      : followedBy({ ...unattended(rest, left), ...part }, [pin(rest, this.origin)])
-  }
-
   private links(job: LiveJob, entries: ReadonlyMap<string, Entry>): ProblemJob['links'] {
-    const lastId = (id: string) => entries.get(id)!.operations.at(-1)!.id
     const inner = [...entries.values()].flatMap(({ operations }) =>
       operations.length > 1 ? [{ from: operations[0]!.id, to: operations[1]!.id, min: 0 }] : [],
     )
@@ -242,7 +215,7 @@ class ProblemBuilder {
       if (this.hasBegun(job, link.to)) return []
       const from = job.plan.operations.find(({ id }) => id === link.from)!
       const progress = progressAt(job, from, this.now)
-      const moved = { ...link, from: lastId(link.from) }
+      const moved = { ...link, from: lastId(entries, link.from) }
       if (progress.kind === 'open' || link.max === undefined) return [moved]
       const ended = progress.kind === 'done' ? progress.to : plusMinutes(progress.at, from.minutes)
       const closed = plusMinutes(ended, link.max)
@@ -298,7 +271,7 @@ export function planningProblem(
   const built = jobs.map((job) =>
     builder.job(job, options.movable !== undefined && !options.movable.has(job.id)),
   )
-  const { closures: _, damp: __, ...calendar } = shop
+  const { closures: _, damp: __, sharing: ___, ...calendar } = shop
   const problem: Problem = {
     ...calendar,
     places: shop.places.map(withRoof),

@@ -11,6 +11,8 @@ import {
   vendorSchema,
   vendorSkill,
 } from '../offer'
+import { equipmentSchema } from '../planning/equipment'
+import { SHARING } from '../planning/sharing'
 import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { suppliesSchema } from '../supply'
@@ -204,6 +206,8 @@ export const setupSchema = z
     calendars: z.record(z.string(), z.unknown()),
     counterCalendar: z.string(),
     places: z.array(namedPlace),
+    equipment: equipmentSchema.default({}),
+    sharing: z.enum(SHARING).default('one'),
     people: z.array(namedPerson),
     rates: ratesSchema,
     packages: z.array(packageTemplateSchema).min(1),

@@ -1,10 +1,13 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
-import type { TypedCrew, TypedWeek } from '@/core/planning'
+import { EQUIPMENT_KINDS, type EquipmentKind, type TypedCrew, type TypedWeek } from '@/core/planning'
 import type { LocalDay } from '@/core/time'
 import { keepCrew } from '@/server/shop/crew-actions'
+import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
+import { Field } from '@/ui/field'
+import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
 import { BayForm } from './bay-form'
 import { ClosedDays } from './closed-days'
@@ -110,6 +113,23 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
         </Button>
       </Part>
       <Part
+        title="Lifts, stands, lamps and the extractor"
+        words="Where you say how many there are, no more of them are planned at one time. Leave a field empty where there are always enough."
+      >
+        <div className="flex flex-wrap gap-4">
+          {EQUIPMENT_KINDS.map((kind) => (
+            <Field key={kind} label={EQUIPMENT_NAME[kind]} error={error(`equipment.${kind}`)}>
+              <NumberInput
+                className="w-24"
+                whole
+                value={countText(typed.equipment[kind])}
+                onChange={(text) => set({ equipment: withCount(typed.equipment, kind, text) })}
+              />
+            </Field>
+          ))}
+        </div>
+      </Part>
+      <Part
         title="The counter"
         words="When cars are dropped off and collected. Collections are promised within these hours."
       >
@@ -148,6 +168,21 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
       />
     </div>
   )
+}
+
+const EQUIPMENT_NAME: Record<EquipmentKind, string> = {
+  lift: 'Lifts',
+  stands: 'Sets of stands',
+  lamp: 'Inspection lamps',
+  extractor: 'Extractors',
+}
+
+const countText = (count: number | undefined) =>
+  count === undefined || Number.isNaN(count) ? '' : String(count)
+
+function withCount(equipment: TypedCrew['equipment'], kind: EquipmentKind, text: string) {
+  const { [kind]: _, ...others } = equipment
+  return text.trim() === '' ? others : { ...others, [kind]: numberOf(text) }
 }
 
 function Part({ title, words, children }: { title: string; words: string; children: ReactNode }) {

@@ -2,6 +2,7 @@
 
 import { type ReactNode, useState } from 'react'
 import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
+import { SHARING, type Sharing } from '@/core/planning'
 import type { Quantity } from '@/core/region'
 import type { WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
@@ -25,6 +26,11 @@ const SCHOOL_NAME: Record<School, string> = {
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
   'iron-first': 'Iron remover, then clay',
   'clay-first': 'Clay, then iron remover',
+}
+
+const SHARING_NAME: Record<Sharing, string> = {
+  one: 'One person, start to end',
+  two: 'Two may share it, panel by panel',
 }
 
 const POLISHING_NAME: Record<PolishingSchool, string> = {
@@ -60,16 +66,19 @@ const gearOf = (typed: Typed): WashSetup['gear'] => ({
 export function ShopScreen({
   school,
   polishing: storedPolishing,
+  sharing: storedSharing,
   wash,
   version: readAt,
 }: {
   school: School
   polishing: PolishingSchool
+  sharing: Sharing
   wash: WashSetup
   version: number
 }) {
   const [judging, setJudging] = useState(school)
   const [polishing, setPolishing] = useState(storedPolishing)
+  const [sharing, setSharing] = useState(storedSharing)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
   const [typed, setTyped] = useState(typedOf(wash))
@@ -91,7 +100,13 @@ export function ShopScreen({
   const keep = () =>
     run(
       keepShop,
-      { version, school: judging, polishing, wash: { school: washing, ...place, gear: gearOf(typed) } },
+      {
+        version,
+        school: judging,
+        polishing,
+        sharing,
+        wash: { school: washing, ...place, gear: gearOf(typed) },
+      },
       (kept) => setVersion(kept.version),
     )
   return (
@@ -139,6 +154,12 @@ export function ShopScreen({
           options={POLISHING_SCHOOLS.map((value) => ({ value, name: POLISHING_NAME[value] }))}
           value={polishing}
           onChange={setPolishing}
+        />
+        <Choice
+          label="Hands at the machine"
+          options={SHARING.map((value) => ({ value, name: SHARING_NAME[value] }))}
+          value={sharing}
+          onChange={setSharing}
         />
       </Part>
       <Part title="Decontamination" words="The order of every wash plan follows it.">

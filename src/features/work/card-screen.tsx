@@ -3,7 +3,7 @@
 import { useState } from 'react'
 import type { CardView } from '@/core/card/view'
 import type { JobId } from '@/core/ids'
-import { progressAt } from '@/core/job'
+import { goesOnWith, openNow, progressAt } from '@/core/job'
 import { ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { later } from '@/ui/later'
@@ -18,6 +18,8 @@ import { type Card, useCard } from './use-card'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
 
+// Only a car on which several work.
+const OpenSteps = later(() => import('./open-steps').then(({ OpenSteps: steps }) => steps))
 // Only a car with a layer on it asks for it.
 const HighSpots = later(() => import('./high-spots').then(({ HighSpots: part }) => part))
 
@@ -28,12 +30,15 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   const album = usePhotos(fromShop.job.id, fromShop.photos)
   const { view, state, now } = shopCard
   const live = { ...view.live, progress: state.progress }
-  const next = live.plan.operations.find((operation) => progressAt(live, operation, now).kind !== 'done')
+  const first = goesOnWith(live, now)
+  const planned = view.live.published.find(({ operation }) => operation === first?.id)?.people[0]
+  const usual = first?.away ? undefined : planned
+  const [me, setMe] = useMe(usual ?? view.people[0]!.id)
+  // Where several steps are open, each tablet shows the one of whoever holds it.
+  const open = openNow(live, now)
+  const next = open.length > 1 ? goesOnWith(live, now, me) : first
   const [chosen, setChosen] = useState<string>()
   const shown = live.plan.operations.find(({ id }) => id === (chosen ?? next?.id)) ?? next
-  const planned = view.live.published.find(({ operation }) => operation === next?.id)?.people[0]
-  const usual = next?.away ? undefined : planned
-  const [me, setMe] = useMe(usual ?? view.people[0]!.id)
   // Whoever does something at this tablet is who it belongs to from then on.
   const card: Card = {
     ...shopCard,
@@ -63,6 +68,14 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
           <NetState card={card} />
         </div>
         <TimerStrip card={card} me={me} />
+        {open.length > 1 && (
+          <OpenSteps
+            card={card}
+            open={open}
+            shown={shown?.id}
+            onShow={(id) => setChosen(id === next?.id ? undefined : id)}
+          />
+        )}
         {shown ? (
           shown.mode === 'unattended' ? (
             <HoldPanel key={shown.id} card={card} operation={shown} />

@@ -14,6 +14,7 @@ export function fetchTheRest(): void {
     () => import('./away-actions'),
     () => import('./torque'),
     () => import('./parts'),
+    () => import('./open-steps'),
     () => import('./another-process'),
     () => import('./take-back-dialog'),
     () => import('../photos/photo-strip'),

@@ -78,6 +78,7 @@ test('people, bays and hours are kept; vendors keep their days but for those on 
       'counter',
       'dent-days',
       'film-days',
+      'paint-days',
       'wheel-days',
       ...opened.people.map(({ id }) => `person-${id}`),
     ].sort(),

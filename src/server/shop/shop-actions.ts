@@ -5,6 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { POLISHING_SCHOOLS } from '@/core/offer'
+import { SHARING } from '@/core/planning'
 import { identitySchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
@@ -20,6 +21,7 @@ export const keepShop = defineAction({
     version,
     school: z.enum(SCHOOLS),
     polishing: z.enum(POLISHING_SCHOOLS),
+    sharing: z.enum(SHARING),
     wash: washSetupInput,
   }),
   write: async ({ trx }, { version: readAt, ...changed }) => {

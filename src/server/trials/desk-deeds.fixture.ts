@@ -121,6 +121,7 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       version: after('prices'),
       school: setup.school,
       polishing: setup.polishing,
+      sharing: 'two',
       wash: setup.wash,
     }),
     action('identity', 'shop.keep-identity', {

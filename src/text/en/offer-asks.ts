@@ -23,6 +23,7 @@ export const OFFER_ASKS = {
   'subcontractor-price': () => 'Type what they charge as an amount.',
   'subcontractor-below-nothing': () => 'Type 0 or more.',
   'travel-minutes': () => 'Type how long one way takes, in minutes: 0 to 720.',
+  'equipment-count': () => 'Type how many there are, 1 to 50, or leave it empty.',
   'at-once': () => 'Type how many they take at a time: 1 to 20.',
   'subcontractors-enough': () => 'A hundred subcontractors are enough.',
   'process-unknown': () => 'A panel has a method that is not known here. Reload and choose again.',

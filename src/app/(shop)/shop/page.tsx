@@ -9,5 +9,13 @@ export default async function ShopPage() {
   const db = await database()
   const version = await shopVersion(db)
   const { setup } = await loadShop(db)
-  return <ShopScreen school={setup.school} polishing={setup.polishing} wash={setup.wash} version={version} />
+  return (
+    <ShopScreen
+      school={setup.school}
+      polishing={setup.polishing}
+      sharing={setup.sharing}
+      wash={setup.wash}
+      version={version}
+    />
+  )
 }

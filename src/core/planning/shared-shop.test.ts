@@ -1,0 +1,178 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import setup from '../../../demo/setup.json'
+import { toJobId, toPersonId } from '../ids'
+import type { LiveJob, Progress } from '../job'
+import { tries } from '../long.fixture'
+import { makeOffer } from '../offer'
+import { offerInput, template, vendors } from '../offer/offer.fixture'
+import { checkSchedule, type PlacedOperation, solve } from '../schedule'
+import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '../time'
+import type { Equipment } from './equipment'
+import { AWAY, shopCalendar } from './floor'
+import { joinParts } from './parts'
+import type { Sharing } from './sharing'
+import { planningProblem } from './shop-problem'
+
+const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
+const shopWith = (equipment: Equipment = {}, sharing: Sharing = 'one') =>
+  shopCalendar({ ...setup, vendors, equipment, sharing } as never)
+const restoration = makeOffer(template('boathouse'), offerInput({}, { vendors }), {
+  extras: [{ key: 'interior', count: 1 }],
+}).plan
+const headland = makeOffer(template('headland'), offerInput()).plan
+
+const car = (name: string, more: Partial<LiveJob> = {}): LiveJob => ({
+  id: toJobId(name),
+  arrive: MONDAY,
+  weight: 1,
+  plan: restoration,
+  progress: {},
+  published: [],
+  ...more,
+})
+
+function planned(jobs: readonly LiveJob[], shop = shopWith(), now = MONDAY) {
+  const { problem } = planningProblem(shop, jobs, { now })
+  const { schedule } = solve(problem, { seed: 1, steps: 0 })
+  expect(schedule.reasons).toEqual([])
+  expect(checkSchedule(problem, schedule)).toEqual([])
+  return joinParts(problem, schedule)
+}
+const step = (placed: readonly PlacedOperation[], operation: string, job = 'A') =>
+  placed.find((each) => each.operation === operation && each.job === job)!
+const overlap = (a: PlacedOperation, b: PlacedOperation) => a.start < b.end && b.start < a.end
+
+const done = (ids: readonly string[]): Record<string, Progress> =>
+  Object.fromEntries(
+    ids.map((id, at): [string, Progress] => {
+      const from = plusMinutes(MONDAY, -6000 + 60 * at)
+      return [id, { kind: 'done', from, to: plusMinutes(from, 50), by: toPersonId('brida') }]
+    }),
+  )
+const OFF = ['vendor-oona-dents', 'wash', 'mask', 'extra-wheels-off']
+
+describe('what is away', () => {
+  const out = (dueBack: Instant): LiveJob =>
+    car('A', {
+      progress: {
+        ...done(OFF),
+        'vendor-tam-wheels': {
+          kind: 'started',
+          at: plusMinutes(MONDAY, -300),
+          by: toPersonId('oran'),
+          dueBack,
+        },
+      },
+    })
+  test('is back when it was said, and gates only what needs it', () => {
+    const back = plusMinutes(MONDAY, 3 * 1440 + 120)
+    const placed = planned([out(back)])
+    expect(step(placed, 'vendor-tam-wheels')).toMatchObject({ end: back, place: AWAY })
+    expect(step(placed, 'surface-wheels').start >= back).toBe(true)
+    expect(step(placed, 'cut').start < back).toBe(true)
+  })
+  test('however late it is, the plan can be kept: only what waits for it moves', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -2000, max: 14 * 1440 }), (late) => {
+        const back = plusMinutes(MONDAY, late)
+        const placed = planned([out(back)])
+        expect(step(placed, 'vendor-tam-wheels').end >= MONDAY).toBe(true)
+        expect(step(placed, 'surface-wheels').start >= back).toBe(true)
+        expect(step(placed, 'wheels-on').start >= back).toBe(true)
+        expect(step(placed, 'cut').start < plusMinutes(MONDAY, 1440)).toBe(true)
+      }),
+      { numRuns: tries(8, 60) },
+    )
+  })
+  test('the car itself at the painter’s leaves its bay to others', () => {
+    const painted = makeOffer(
+      { ...template('headland'), vendors: ['fergus-paint'] },
+      offerInput({}, { vendors }),
+    ).plan
+    const placed = planned([car('A', { plan: painted }), car('B', { plan: painted })])
+    for (const job of ['A', 'B']) expect(step(placed, 'vendor-fergus-paint', job).place).toBe(AWAY)
+    // He takes two at a time.
+    const [one, other] = ['A', 'B'].map((job) => step(placed, 'vendor-fergus-paint', job))
+    expect(overlap(one!, other!)).toBe(true)
+  })
+})
+
+describe('several hands at one car', () => {
+  test('the cabin is cleaned while others polish, and never beside an open or soft coat', () => {
+    const placed = planned([car('A')])
+    const cabin = step(placed, 'extra-interior')
+    for (const coat of ['surface-glass', 'wipe', 'layer-1', 'dry'])
+      expect(overlap(cabin, step(placed, coat))).toBe(false)
+    expect(cabin.start < step(placed, 'surface-glass').start).toBe(true)
+  })
+  test('a cut that may be shared is done by two in half the time where two are there', () => {
+    const [alone, shared] = [
+      planned([car('A', { plan: headland })]),
+      planned([car('A', { plan: headland })], shopWith({}, 'two')),
+    ]
+    const machine = headland.operations.find(({ kind }) => kind === 'cut' || kind === 'polish')!.id
+    expect(step(alone, machine).people).toHaveLength(1)
+    expect(step(shared, machine).people).toHaveLength(2)
+    const last = (placed: readonly PlacedOperation[]) => step(placed, 'finish').end
+    expect(last(shared) <= last(alone)).toBe(true)
+  })
+  test('two who are at it go on with it together', () => {
+    const shop = shopWith({}, 'two')
+    const live = car('A', { plan: headland })
+    const before = planned([live], shop)
+    const machine = headland.operations.find(({ kind }) => kind === 'cut' || kind === 'polish')!
+    const at = step(before, machine.id)
+    const now = plusMinutes(at.start, 30)
+    const progress: Record<string, Progress> = {
+      [machine.id]: { kind: 'started', at: at.start, by: at.people[0]! },
+    }
+    for (const { operation, start, end, people } of before)
+      if (end <= at.start) progress[operation] = { kind: 'done', from: start, to: end, by: people[0]! }
+    const after = planned([{ ...live, progress, published: before }], shop, now)
+    expect(step(after, machine.id).people.toSorted()).toEqual(at.people.toSorted())
+    expect(minutesBetween(step(after, machine.id).end, at.end)).toBeLessThanOrEqual(15)
+  })
+})
+
+describe('equipment of which there is only so much', () => {
+  test('one lift takes one car at a time; one set of stands holds the next car back until its wheels are on', () => {
+    const plan = makeOffer(
+      { ...template('boathouse'), vendors: ['tam-wheels'] },
+      offerInput({}, { vendors }),
+    ).plan
+    const jobs = ['A', 'B'].map((name) => car(name, { plan }))
+    const standing = (placed: readonly PlacedOperation[]) =>
+      ['A', 'B'].map((job) => ({
+        ...step(placed, 'extra-wheels-off', job),
+        end: step(placed, 'wheels-on', job).end,
+      }))
+    const [one, other] = standing(planned(jobs))
+    expect(overlap(one!, other!)).toBe(true)
+    expect(overlap(one!, other!)).toBe(true)
+    const [first, second] = standing(planned(jobs, shopWith({ lift: 1, stands: 1 }))).toSorted((a, b) =>
+      a.start < b.start ? -1 : 1,
+    )
+    expect(second!.start >= first!.end).toBe(true)
+  })
+  test('what is counted is never planned twice at a time', () => {
+    fc.assert(
+      fc.property(
+        fc.record({ lamp: fc.integer({ min: 1, max: 3 }), extractor: fc.constant(1), lift: fc.constant(1) }),
+        fc.integer({ min: 1, max: 3 }),
+        (equipment, cars) => {
+          const jobs = Array.from({ length: cars }, (_, at) => car(String.fromCharCode(65 + at)))
+          // The checker counts each piece minute by minute.
+          planned(jobs, shopWith(equipment, 'two'))
+        },
+      ),
+      { numRuns: tries(6, 60) },
+    )
+  })
+  test('what nobody counted is always enough', () => {
+    expect(shopWith().equipment).toEqual([])
+    const { problem } = planningProblem(shopWith(), [car('A')], { now: MONDAY })
+    expect(problem.jobs[0]!.operations.some(({ equipment }) => equipment)).toBe(false)
+    expect(problem.jobs[0]!.hold).toBeUndefined()
+  })
+})
