@@ -17,7 +17,7 @@ const act = (name: string, input: object) =>
   perform(shop.db, EVERY_ACTION.get(name)!, { key: randomUUID(), input }, { caller: SHOP_FLOOR, at: AT })
 const swirls = async () => {
   const { depths } = await loadLearned(shop.db, await loadShop(shop.db), AT, 24)
-  return depths.find(({ key }) => key === 'swirls:2')!
+  return depths.find(({ key }) => key === 'swirls:3')!
 }
 
 test('marks that go less far than expected are found deeper; taken over once, they are not proposed again', async () => {
@@ -41,15 +41,15 @@ test('marks that go less far than expected are found deeper; taken over once, th
   })
   expect(await act('learning.accept', { of: 'depths', months: 24, shown })).toMatchObject({ ok: true })
   const { setup } = await loadShop(shop.db)
-  expect(setup.depths['swirls:2']).toBeCloseTo(found.factor, 1)
+  expect(setup.depths['swirls:3']).toBeCloseTo(found.factor, 1)
   expect(setup.pace).toEqual({})
-  expect(await swirls()).toMatchObject({ worthAccepting: false, current: setup.depths['swirls:2'] })
+  expect(await swirls()).toMatchObject({ worthAccepting: false, current: setup.depths['swirls:3'] })
   expect((await listPaceChanges(shop.db))[0]).toMatchObject({
     of: 'depths',
-    key: 'swirls:2',
+    key: 'swirls:3',
     before: 1,
     jobs: found.cars,
   })
-  expect(await act('learning.drop', { of: 'depths', key: 'swirls:2' })).toMatchObject({ ok: true })
+  expect(await act('learning.drop', { of: 'depths', key: 'swirls:3' })).toMatchObject({ ok: true })
   expect((await loadShop(shop.db)).setup.depths).toEqual({})
 })
