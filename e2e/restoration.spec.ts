@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import sharp from 'sharp'
 import { openRoomOf } from './rooms'
 import { Shop } from './shop'
 
@@ -16,8 +17,9 @@ test.describe.configure({ mode: 'serial' })
 const PLATE = 'IM 5012'
 const openRoom = (page: Page, room: string) => openRoomOf(shop, page, PLATE, room)
 const look = async (page: Page, name: string) => {
-  await page.waitForLoadState('networkidle')
-  if (process.env.LOOKS) await page.screenshot({ path: `${process.env.LOOKS}/${name}.png`, fullPage: true })
+  if (!process.env.LOOKS) return
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: `${process.env.LOOKS}/${name}.png`, fullPage: true })
 }
 const away = (page: Page) => page.getByRole('region', { name: 'Away' })
 
@@ -102,3 +104,98 @@ async function washAt(page: Page): Promise<string> {
   await openRoom(page, 'work')
   return (await page.locator('[data-step="wash"]').textContent())!
 }
+
+const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
+const step = (page: Page, id: string) => page.locator(`[data-step="${id}"]`)
+const saved = (page: Page) => expect(page.getByTestId('net')).toHaveText('All saved')
+
+/** Opens a step of the card at a moment, for somebody. */
+async function at(page: Page, clock: string, who: string, id: string): Promise<void> {
+  await shop.open(clock)
+  await openRoom(page, 'work')
+  await page.getByRole('radio', { name: who, exact: true }).click()
+  await step(page, id).getByRole('button').first().click()
+}
+
+async function begin(page: Page, clock: string, who: string, id: string): Promise<void> {
+  await at(page, clock, who, id)
+  await press(page, 'Start now')
+  await expect(step(page, id)).toHaveAttribute('data-state', 'started')
+  await saved(page)
+}
+
+async function end(page: Page, clock: string, who: string, id: string): Promise<void> {
+  await at(page, clock, who, id)
+  await press(page, 'Done')
+  await expect(async () => {
+    const anyway = page.getByRole('button', { name: 'Finish anyway' })
+    if (await anyway.isVisible()) await anyway.click()
+    await expect(step(page, id)).toHaveAttribute('data-state', 'done', { timeout: 1000 })
+  }).toPass({ timeout: 20_000 })
+  await saved(page)
+}
+
+const parts = (page: Page) => page.getByRole('region', { name: 'What came off the car' })
+
+test('parts come off and are listed; wheels are off before they go, and the car is worked on by two meanwhile', async ({
+  page,
+  browser,
+}) => {
+  await begin(page, '2027-01-25T07:05:00Z', 'Brída', 'wash')
+  await end(page, '2027-01-25T08:50:00Z', 'Brída', 'wash')
+  await begin(page, '2027-01-25T09:00:00Z', 'Senan', 'mask')
+  await page.getByText('Something comes off the car').click()
+  await press(page, 'Put it on the list')
+  await expect(parts(page).getByText('Type what it is.')).toBeVisible()
+  await parts(page).getByLabel('Name').fill('Fuel flap')
+  await parts(page).getByLabel('Shelf or bag').fill('Shelf 3, bag 5012')
+  await press(page, 'Put it on the list')
+  await expect(parts(page).getByText('Fuel flap')).toBeVisible()
+  await parts(page).getByRole('radio', { name: 'The owner’s' }).click()
+  await parts(page).getByLabel('Name').fill('Child seat')
+  await press(page, 'Put it on the list')
+  await page.setInputFiles('input[type=file] >> nth=0', {
+    name: 'flap.png',
+    mimeType: 'image/png',
+    buffer: await sharp({ create: { width: 800, height: 600, channels: 3, background: '#2a4' } })
+      .png()
+      .toBuffer(),
+  })
+  await expect(parts(page).getByRole('button', { name: /Open the photograph of fuel flap/ })).toBeVisible()
+  await parts(page).locator('li', { hasText: 'Fuel flap' }).getByRole('button', { name: 'Sent away' }).click()
+  await parts(page).getByLabel('To whom').fill('the paint mixer')
+  await press(page, 'Save')
+  await expect(parts(page)).toContainText('Now sent away: the paint mixer')
+  await saved(page)
+  await look(page, 'card-parts')
+  await end(page, '2027-01-25T09:50:00Z', 'Senan', 'mask')
+
+  await test.step('out before off is refused; off, they go', async () => {
+    await at(page, '2027-01-25T10:00:00Z', 'Senan', 'vendor-tam-wheels')
+    await press(page, 'Out now')
+    await expect(page.getByText('First finish: Wheels off.')).toBeVisible()
+    await begin(page, '2027-01-25T10:05:00Z', 'Oran', 'extra-touch-up')
+    await end(page, '2027-01-25T11:40:00Z', 'Oran', 'extra-touch-up')
+    await begin(page, '2027-01-25T11:45:00Z', 'Oran', 'extra-headlamps')
+    await begin(page, '2027-01-25T12:20:00Z', 'Senan', 'extra-wheels-off')
+    await end(page, '2027-01-25T13:20:00Z', 'Senan', 'extra-wheels-off')
+    await at(page, '2027-01-25T13:25:00Z', 'Senan', 'vendor-tam-wheels')
+    await press(page, 'Out now')
+    await saved(page)
+    await page.goto(shop.url)
+    await expect(away(page)).toContainText('wheels with Tam Rusk, wheel refinishing')
+  })
+
+  await test.step('several steps stand open; two people work, each on a tablet of their own', async () => {
+    await begin(page, '2027-01-26T08:00:00Z', 'Senan', 'cut')
+    const other = await (await browser.newContext()).newPage()
+    await openRoom(other, 'work')
+    await other.getByRole('radio', { name: 'Brída', exact: true }).click()
+    const open = other.getByRole('navigation', { name: 'Open at this car' })
+    await expect(open).toContainText('Cut')
+    await expect(open).toContainText('under way, Senan')
+    await expect(open).toContainText('away')
+    await look(other, 'card-two-at-work')
+    await other.close()
+  })
+})

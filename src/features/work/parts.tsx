@@ -155,7 +155,7 @@ function PartLine({ part, card, operation, me, album }: StepProps & { part: Part
             look={place === 'on' ? 'solid' : 'outline'}
             onClick={() => (asks ? setAsking({ place, asks }) : say(place, ''))}
           >
-            {name}
+            {place === 'on' && part.what === 'belonging' ? 'Back in the car' : name}
           </Button>
         ))}
       </div>

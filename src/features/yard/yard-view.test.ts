@@ -146,3 +146,24 @@ test('the yard puts each car into its bay and what is about to close onto the li
   expect(yard.next.map(({ kind }) => kind)).toEqual(['begin', 'window-closes'])
   expect([...yard.outside, ...yard.expected]).toEqual([])
 })
+
+test('a second car in a bay that was left standing in it on paper is still to be seen, and one that is away is not on the floor', () => {
+  const job = live({ wash: done(-600, -540), one: done(-400, -200) })
+  const gone = {
+    ...job,
+    published: job.published.map((placed) => ({ ...placed, place: toBayId('away') })),
+  }
+  const floor = {
+    now: NOW,
+    shop: { setup, catalogue },
+    jobs: [entry(job), entry(job), entry(gone)],
+  } as unknown as Floor
+  const yard = yardView(
+    floor,
+    () => undefined,
+    () => floor.shop.catalogue[0]!,
+  )
+  expect(yard.places.filter(({ car }) => car)).toHaveLength(1)
+  expect(yard.outside.map(({ entry: { job: seen } }) => seen.vehicle.plate)).toEqual(['IM 1'])
+  expect(yard.expected).toEqual([])
+})

@@ -3,8 +3,7 @@ import { type ConditionBreach, conditionBreaches, type LayerWindow, type Product
 import type { BayId, JobId, OperationId, PersonId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
-import type { Floor, FloorJob } from '@/core/planning'
-import { openedWindow } from '@/core/planning'
+import { AWAY, type Floor, type FloorJob, openedWindow } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { type Instant, plusMinutes } from '@/core/time'
 import { stepTitle } from '@/text/en/step-names'
@@ -240,7 +239,9 @@ export function yardView(
       breaches: climate ? conditionBreaches(productFor(car), climate) : [{ rule: 'climate-not-measured' }],
     }
   })
-  const loose = cars.filter(({ place }) => !place)
+  // What stands in no bay, or in one in which the shop says another car is: no car of the shop is ever out of sight.
+  const inBay = new Set(places.flatMap(({ car }) => car ?? []))
+  const loose = cars.filter((car) => !inBay.has(car) && car.place !== AWAY)
   return {
     places,
     outside: loose.filter(({ entry, waits }) => isHere(entry, waits, now)),
