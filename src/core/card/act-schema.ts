@@ -94,7 +94,13 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
     of: z.int().min(1).max(SECTIONS_MOST),
   }),
   z.strictObject({ kind: z.literal('sections'), operation, panel, done: z.int().min(0).max(SECTIONS_MOST) }),
-  z.strictObject({ kind: z.literal('coat'), operation, panel, stage: z.enum(COAT_STAGES) }),
+  z.strictObject({
+    kind: z.literal('coat'),
+    operation,
+    panel,
+    section: z.int().min(1).max(SECTIONS_MOST).optional(),
+    stage: z.enum(COAT_STAGES),
+  }),
   z.strictObject({
     kind: z.literal('timer'),
     operation,

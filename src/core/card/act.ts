@@ -11,7 +11,8 @@ export const PAUSE_REASONS = ['break', 'other-car', 'hot', 'air', 'question', 'm
 export type PauseReason = (typeof PAUSE_REASONS)[number]
 
 /** Where one panel of a coat has come to. */
-export const COAT_STAGES = ['bare', 'wet', 'level'] as const
+/** `level`: the film is levelled; `good`: buffed, and looked at with the lamp. */
+export const COAT_STAGES = ['bare', 'wet', 'level', 'good'] as const
 export type CoatStage = (typeof COAT_STAGES)[number]
 
 /** What was used from one bottle, ml. */
@@ -53,7 +54,8 @@ export type Act =
   | { kind: 'section'; operation: OperationId; panel: string; count: number; of: number }
   /** As tablets said it before: so many in all. Only read, from old cards. */
   | { kind: 'sections'; operation: OperationId; panel: string; done: number }
-  | { kind: 'coat'; operation: OperationId; panel: string; stage: CoatStage }
+  /** Without a number of its section it is said of the whole panel. */
+  | { kind: 'coat'; operation: OperationId; panel: string; section?: number; stage: CoatStage }
   | { kind: 'timer'; operation: OperationId; label: string; seconds: number }
   | { kind: 'timer-off'; operation: OperationId; timer: string }
   | { kind: 'pad'; operation: OperationId; what: 'cleaned' | 'fresh' }

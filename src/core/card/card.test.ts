@@ -415,7 +415,11 @@ describe('what is noted at a step', () => {
       checks: { edges: false },
       towels: 1,
     })
-    expect(workOn(card, toOperationId('layer-1')).coats.roof).toEqual({ stage: 'wet', at: at(5) })
+    expect(workOn(card, toOperationId('layer-1')).coats.roof).toEqual({
+      stage: 'wet',
+      at: at(5),
+      by: 'brida',
+    })
   })
 })
 

@@ -4,7 +4,8 @@ import { type LiveJob, type Progress, progressAt } from '../job'
 import type { PlannedOperation, StepName } from '../offer'
 import { followers } from '../offer/side-by-side'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
-import type { CoatLog, Entry } from './act'
+import type { CoatLog, CoatStage, Entry } from './act'
+import { coatAt } from './coat-sections'
 import { noteWaitsFor } from './notes'
 import { isMissing, type PartPlace, partsOff } from './parts'
 import { type CardState, pausedNow, type StepWork, workOn } from './state'
@@ -26,6 +27,8 @@ export type Conflict =
   | { code: 'spot-gone' }
   /** It was answered or read by somebody before, or there is no such note. */
   | { code: 'note-over' }
+  /** Somebody else has levelled or checked this section before. */
+  | { code: 'section-already'; stage: CoatStage; by: PersonId; at: Instant }
   /** What is said to be back lies in the past. */
   | { code: 'due-past' }
   /** Nobody wrote down such a part. */
@@ -95,6 +98,8 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
       return work.timers.some(({ id, off }) => id === entry.timer && !off)
         ? undefined
         : { code: 'timer-gone' }
+    case 'coat':
+      return sectionTaken(work, entry)
     case 'due-back':
       if (progress.kind !== 'started') return { code: 'not-begun' }
       return entry.dueBack <= entry.at ? { code: 'due-past' } : undefined
@@ -147,6 +152,14 @@ function endOf(
   return off.length > 0
     ? { code: 'parts-off', names: off.map(({ name }) => name), away: off.some(isMissing) }
     : undefined
+}
+
+/** A section that somebody else has levelled or checked is not levelled once more. */
+function sectionTaken(work: StepWork, entry: Extract<Entry, { kind: 'coat' }>): Conflict | undefined {
+  const { panel, section, stage } = entry
+  const known = section === undefined ? undefined : coatAt(work, panel, section)
+  const isTaken = known?.stage === stage && known.by !== entry.by && stage !== 'bare'
+  return isTaken ? { code: 'section-already', stage, by: known.by, at: known.at } : undefined
 }
 
 const waiting = ({ notes }: Pick<StepWork, 'notes'>, id: string) => {

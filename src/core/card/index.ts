@@ -12,6 +12,16 @@ export {
   type Poured,
 } from './act'
 export { CHECK_IDS, CHECKLISTS, type CheckId, WHEEL_CHECKS } from './checklist'
+export {
+  type CoatAt,
+  type CoatSection,
+  coatAt,
+  coatSections,
+  coatSectionsOf,
+  nextFor,
+  nextStage,
+  stageOf as coatStageOf,
+} from './coat-sections'
 export { type Conflict, conflictOf, type Doubt } from './conflict'
 export { type AirLimits, coatDoubts, type Facts, factConflict, type KnownBottle, timeConflict } from './facts'
 export { type HighSpotAdvice, highSpotAdvice, RE_WET_MINUTES } from './high-spot'

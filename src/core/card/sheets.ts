@@ -10,6 +10,7 @@ import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../st
 import { setTime } from '../supply'
 import { dayIn, type Instant, minutesBetween } from '../time'
 import type { Panel, PanelId } from '../vehicle'
+import { towelsPlanned } from './coat-sections'
 import type { AirLimits } from './facts'
 import { type LiquidHere, liquidsAt } from './liquids'
 import { type CardState, workOn } from './state'
@@ -47,6 +48,8 @@ export type CoatSheet = {
   /** From which bottles it would be poured, and what the shelf lacks. */
   poured: { bottle: BottleId; ml: number }[]
   shortMl: number
+  /** What this layer takes of clean towels, and how many there are. */
+  towels: { planned: number; clean: number }
 }
 
 /** All that the sheets of one job are made from, at one moment. */
@@ -60,6 +63,7 @@ export type SheetInput = {
   singleStage: readonly PanelId[]
   air: ReadonlyMap<string, BayAir>
   bottles: readonly ShelfBottle[]
+  cleanTowels: number
   /** What is at fault, by the place it was found at. */
   faults: ReadonlyMap<string, NonNullable<StepSheet['found']>>
 }
@@ -74,8 +78,9 @@ export function stepSheets(input: SheetInput): Record<string, StepSheet> {
 function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
   const { summary } = input.agreement
   const work = workNow(agreedWork(summary), input.state.processes, input.shop.setup.methods)
-  const { tasks, recipes } = worklist(operation, input.panels, work, summary.care)
-  const [coat, workedMinutes] = [coatSheet(input, operation), workedSoFar(input, operation)]
+  const coat = coatSheet(input, operation)
+  const workedMinutes = workedSoFar(input, operation)
+  const { tasks, recipes } = worklist(operation, input.panels, work, summary.care, coat?.product.sectionM)
   const { supplies } = input.shop.setup
   const liquids = liquidsAt(operation, { ...input, recipes, supplies })
   return {
@@ -86,7 +91,9 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
     ...(liquids.some(({ kind }) => kind === 'all-in-one') ? setTime(supplies) : {}),
     ...(recipes.length > 0 && summary.gloss ? { gloss: summary.gloss } : {}),
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
-    ...(coat ? { coat } : {}),
+    ...(coat
+      ? { coat: { ...coat, towels: { planned: towelsPlanned(tasks), clean: input.cleanTowels } } }
+      : {}),
   }
 }
 
@@ -131,7 +138,7 @@ function agreedMl(
 /** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */
 const SHEET_AIR = { airC: 20, rhPercent: 50 }
 
-function coatSheet(input: SheetInput, operation: PlannedOperation): CoatSheet | undefined {
+function coatSheet(input: SheetInput, operation: PlannedOperation): Omit<CoatSheet, 'towels'> | undefined {
   const { live, shop, bottles, now } = input
   // What was agreed by a sheet is applied by it.
   const product = operation.productId && sheetThen(shop, operation.productId, input.agreement.agreedAt)

@@ -2,7 +2,8 @@ import type { MethodKey } from '../correction'
 import type { OperationId, PersonId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
-import type { CoatStage, Entry, HighSpotRemedy, PauseReason } from './act'
+import type { Entry, HighSpotRemedy, PauseReason } from './act'
+import { type CoatAt, coatKey } from './coat-sections'
 import type { Note } from './notes'
 import type { Part } from './parts'
 
@@ -27,7 +28,8 @@ export type StepWork = {
   recorded?: true
   pauses: Pause[]
   sections: Readonly<Record<string, { done: number; at: Instant }>>
-  coats: Readonly<Record<string, { stage: CoatStage; at: Instant }>>
+  /** By section, see `coatKey`. */
+  coats: Readonly<Record<string, CoatAt>>
   timers: Timer[]
   /** Sections worked since the pad was last cleaned, and since it was last a fresh one. */
   pad: { sinceCleaned: number; sinceFresh: number; fresh: number }
@@ -201,7 +203,7 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
     case 'sections':
       return worked(work, entry.panel, entry.done, at)
     case 'coat':
-      return { coats: { ...work.coats, [entry.panel]: { stage: entry.stage, at } } }
+      return withCoat(work, entry)
     case 'timer':
       return {
         timers: [...work.timers, { id: entry.id, label: entry.label, began: at, seconds: entry.seconds }],
@@ -256,6 +258,18 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
     default:
       return unhandled(entry)
   }
+}
+
+/** A section has come to a stage; what is said of a whole panel holds for all its sections. */
+function withCoat(
+  { coats }: StepWork,
+  { panel, section, stage, at, by }: Extract<Entry, { kind: 'coat' }>,
+): Partial<StepWork> {
+  const others =
+    section === undefined
+      ? Object.fromEntries(Object.entries(coats).filter(([key]) => !key.startsWith(`${panel}/`)))
+      : coats
+  return { coats: { ...others, [coatKey(panel, section)]: { stage, at, by } } }
 }
 
 /** A panel now has so many sections worked; the pad has seen what was added. */

@@ -10,6 +10,16 @@ import type { Entry } from './act'
 import type { AtPanel } from './at-panel'
 import type { StepSheet } from './sheets'
 
+/** A section that flashes on another car. Seconds of flash at the air of its bay. */
+export type WetElsewhere = {
+  plate: string
+  panel: string
+  section: number
+  at: Instant
+  by: PersonId
+  flash: { min: number; max: number }
+}
+
 /** A job card as it travels to the tablet: plain data, from which the card shows and goes on by itself. */
 export type CardView = {
   now: Instant
@@ -28,6 +38,8 @@ export type CardView = {
   photos: Photo[]
   /** What one must know at each panel; absent on a card that was fetched before that was told. */
   atPanels?: Record<string, AtPanel>
+  /** Sections that flash on other cars, by whom: whoever applied them is at two cars. */
+  wetElsewhere?: WetElsewhere[]
   /** The step before which it is to be washed again, and when it was washed last. */
   washOld?: { before: OperationId; washedAt: Instant }
 }

@@ -14,6 +14,7 @@ import {
 } from '../correction'
 import { machineRoles, type PlannedOperation } from '../offer'
 import type { Panel } from '../vehicle'
+import { coatSectionsOf } from './coat-sections'
 import type { ProcessChange } from './state'
 
 /** What one operation does to which panels: sections to tick, and how each is worked. */
@@ -52,6 +53,8 @@ export function worklist(
   all: readonly Panel[],
   work: Readonly<Record<string, Worked>>,
   care: Care,
+  /** Edge of a section of the coat, m. */
+  coatSectionM = 0.6,
 ): { tasks: PanelTask[]; recipes: MachineRecipe[] } {
   const panels = operation.panels ? all.filter(({ id }) => operation.panels!.includes(id)) : all
   const roles = machineRoles(operation)
@@ -60,7 +63,13 @@ export function worklist(
     return operation.kind === 'layer' ||
       operation.kind === 'wipe' ||
       (operation.kind === 'extra' && operation.panels)
-      ? { tasks: panels.map((panel) => ({ panel: panel.id, sections: 1 })), recipes: [] }
+      ? {
+          tasks: panels.map(({ id, areaM2 }) => ({
+            panel: id,
+            sections: operation.kind === 'layer' ? coatSectionsOf(areaM2, coatSectionM) : 1,
+          })),
+          recipes: [],
+        }
       : { tasks: [], recipes: [] }
   const recipes = new Map<string, MachineRecipe>()
   const tasks = panels.flatMap((panel): PanelTask[] => {

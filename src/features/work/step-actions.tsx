@@ -1,5 +1,14 @@
 import { useEffect, useState } from 'react'
-import { CHECKLISTS, type CheckId, PAUSE_REASONS, pausedNow, WHEEL_CHECKS, workOn } from '@/core/card'
+import {
+  CHECKLISTS,
+  type CheckId,
+  coatSections,
+  coatStageOf,
+  PAUSE_REASONS,
+  pausedNow,
+  WHEEL_CHECKS,
+  workOn,
+} from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { PAUSE_WORDS } from '@/text/en/card'
@@ -159,13 +168,15 @@ export function leftOpen({ view, state }: Card, operation: PlannedOperation): st
     (sum, { panel, sections }) => sum + Math.min(work.sections[panel]?.done ?? 0, sections),
     0,
   )
-  const levelled = tasks.filter(({ panel }) => work.coats[panel]?.stage === 'level').length
+  const open = coatSections(work, tasks).filter((section) => coatStageOf(section) !== 'good').length
   const isLayer = operation.kind === 'layer'
   const unchecked = checksOf(view, operation).filter((id) => !work.checks[id])
   const short = new Set(work.short.map(({ panel }) => panel)).size
   return [
     ...(!isLayer && total > done ? [`${total - done} of ${total} sections`] : []),
-    ...(isLayer && tasks.length > levelled ? [`${tasks.length - levelled} panels not levelled`] : []),
+    ...(isLayer && open > 0
+      ? [`${open} ${open === 1 ? 'section' : 'sections'} not checked with the lamp`]
+      : []),
     ...(unchecked.length > 0
       ? [`${unchecked.length} ${unchecked.length === 1 ? 'thing' : 'things'} not to be forgotten`]
       : []),

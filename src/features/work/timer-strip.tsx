@@ -1,20 +1,63 @@
 'use client'
 
 import clsx from 'clsx'
-import { useEffect, useRef } from 'react'
-import { secondsLeft, timerText, workOn } from '@/core/card'
+import type { FlashState } from '@/core/card'
+import { coatSections, flashState, secondsLeft, timerText, workOn } from '@/core/card'
 import { windowState } from '@/core/coating'
 import type { PersonId } from '@/core/ids'
 import { progressAt } from '@/core/job'
 import { openedWindow } from '@/core/planning'
 import { plusMinutes } from '@/core/time'
 import { timerName } from '@/text/en/at-the-car'
+import { staffPanel } from '@/text/en/staff-panels'
 import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
+import { useAlarm, useLitScreen, useSilent } from './alarm'
+import { flashWords } from './flash-words'
 import type { Card } from './use-card'
 
 /** A window is warned of when it closes within this many minutes (mem). */
 const WARN_MINUTES = 60
+
+type Wet = {
+  id: string
+  by: PersonId
+  where: FlashState
+  words: string
+  /** Of another car than this one. */
+  plate?: string
+}
+
+/** Sections of this car that flash. */
+function wetSections({ view, state, now }: Card): Wet[] {
+  return view.live.plan.operations.flatMap(({ id: operation }): Wet[] => {
+    const sheet = view.sheets[operation]
+    if (!sheet?.coat || state.progress[operation]?.kind !== 'started') return []
+    const { flash } = sheet.coat
+    return coatSections(workOn(state, operation), sheet.tasks).flatMap(({ panel, section, known }): Wet[] =>
+      known?.stage === 'wet'
+        ? [
+            {
+              id: `${operation}/${panel}/${section}`,
+              by: known.by,
+              where: flashState(known.at, flash, now),
+              words: panel,
+            },
+          ]
+        : [],
+    )
+  })
+}
+
+/** What whoever holds this tablet has flashing on other cars. */
+const wetElsewhere = ({ view, now }: Card): Wet[] =>
+  (view.wetElsewhere ?? []).map(({ plate, panel, section, at, by, flash }) => ({
+    id: `${plate}/${panel}/${section}`.replaceAll(' ', '_'),
+    by,
+    where: flashState(at, flash, now),
+    words: staffPanel(view.region, panel),
+    plate,
+  }))
 
 /** Everything that runs: timers set by hand, the window of the next layer, the cure. Large, and heard when over. */
 export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
@@ -25,7 +68,13 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
       .map((timer) => ({ operation, timer })),
   )
   const over = running.filter(({ timer }) => secondsLeft(timer, now) <= 0).map(({ timer }) => timer.id)
-  useAlarm(over)
+  const wet = wetSections(card)
+  const mine = [...wet, ...wetElsewhere(card)].filter(({ by }) => by === me)
+  const dueNow = mine.filter(({ where }) => where.kind !== 'wait').map(({ id }) => id)
+  useAlarm([...over, ...dueNow])
+  useLitScreen(mine.length > 0)
+  const isSilent = useSilent(running.length + mine.length > 0)
+  const elsewhere = mine.filter(({ plate }) => plate !== undefined)
   const live = { ...view.live, progress: state.progress }
   const windows = live.plan.operations.flatMap((operation) => {
     if (progressAt(live, operation, now).kind !== 'open') return []
@@ -38,9 +87,29 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
       ? [{ operation, until: plusMinutes(progress.at, operation.minutes) }]
       : []
   })
-  if (running.length + windows.length + holds.length === 0) return null
+  if (running.length + windows.length + holds.length + elsewhere.length === 0 && !isSilent) return null
   return (
     <ul aria-label="What runs" className="flex flex-wrap gap-3">
+      {isSilent && (
+        <li className="flex min-h-16 items-center rounded-md border-2 border-copper bg-copper-soft px-4 text-copper">
+          This tablet makes no sound. Touch it once, and see that its volume is up.
+        </li>
+      )}
+      {elsewhere.map(({ id, plate, words, where }) => (
+        <li
+          key={id}
+          data-testid="wet-elsewhere"
+          className={clsx(
+            'flex min-h-16 flex-col justify-center rounded-md border-2 px-4 py-1',
+            where.kind === 'wait' ? 'border-line bg-sheet' : 'border-copper bg-copper-soft text-copper',
+          )}
+        >
+          <span className="text-sm">
+            {plate}, {words}
+          </span>
+          <span className="font-head text-xl font-bold">{flashWords(where)}</span>
+        </li>
+      ))}
       {running.map(({ operation, timer }) => {
         const left = secondsLeft(timer, now)
         return (
@@ -98,34 +167,4 @@ export function TimerStrip({ card, me }: { card: Card; me: PersonId }) {
       ))}
     </ul>
   )
-}
-
-/** Beeps and shakes once for each timer that comes to its end while the card is open. */
-function useAlarm(over: readonly string[]): void {
-  const heard = useRef<Set<string> | undefined>(undefined)
-  const ids = over.join(' ')
-  useEffect(() => {
-    const now = ids === '' ? [] : ids.split(' ')
-    // What was over already when the card was opened is seen, not heard.
-    if (heard.current && now.some((id) => !heard.current!.has(id))) ring()
-    heard.current = new Set([...(heard.current ?? []), ...now])
-  }, [ids])
-}
-
-function ring(): void {
-  navigator.vibrate?.([300, 120, 300])
-  try {
-    const audio = new AudioContext()
-    for (const [index, start] of [0, 0.35, 0.7].entries()) {
-      const tone = audio.createOscillator()
-      const gain = audio.createGain()
-      tone.frequency.value = index === 2 ? 880 : 660
-      gain.gain.value = 0.2
-      tone.connect(gain).connect(audio.destination)
-      tone.start(audio.currentTime + start)
-      tone.stop(audio.currentTime + start + 0.22)
-    }
-  } catch {
-    // A tablet without sound still shows it.
-  }
 }

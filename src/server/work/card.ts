@@ -10,10 +10,11 @@ import { panelsOfVehicle, singleStagePanels } from '@/core/vehicle'
 import { listVerdicts } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
 import { bayAir } from '../shop/air'
-import { listBottles } from '../stock/stock-store'
+import { listBottles, listSupplies } from '../stock/stock-store'
 import { loadJudged } from '../survey/judged'
 import { washLines } from '../survey/wash-plan'
 import { loadEntries } from './acts-store'
+import { loadWetElsewhere } from './wet'
 import { loadLayers } from './work-store'
 
 /** Undefined where nothing is agreed yet. */
@@ -25,6 +26,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   const state = cardOf(live, entries)
   const bays = [...new Set(live.published.map(({ place }) => place))]
   const old = washTooOld(live, now)
+  const wetElsewhere = await loadWetElsewhere(db, floor, job.id)
   const sheets = stepSheets({
     now,
     shop,
@@ -35,6 +37,10 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     singleStage: singleStagePanels(job.vehicle),
     air: await bayAir(db, floor.shop.setup, bays, now),
     bottles: await listBottles(db),
+    cleanTowels: (await listSupplies(db)).reduce(
+      (sum, { kind, clean }) => sum + (kind === 'towel' ? clean : 0),
+      0,
+    ),
     faults: new Map(
       (await listVerdicts(db, job.id)).flatMap(({ item, verdict, note, by }) =>
         verdict === 'fault' ? [[item, { note, by }]] : [],
@@ -67,6 +73,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     wash: await washLines(db, job, shop),
     photos: await listPhotos(db, job.id),
     ...(old ? { washOld: old } : {}),
+    ...(wetElsewhere.length > 0 ? { wetElsewhere } : {}),
     atPanels: atPanels((await loadJudged(db, job, shop.setup)).judgement, agreement.summary),
   }
 }

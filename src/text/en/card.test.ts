@@ -28,6 +28,7 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'timer-gone': { code: 'timer-gone' },
   'spot-gone': { code: 'spot-gone' },
   'note-over': { code: 'note-over' },
+  'section-already': { code: 'section-already', stage: 'level', by: toPersonId('brida'), at: NOON },
   'due-past': { code: 'due-past' },
   'part-gone': { code: 'part-gone' },
   'part-there-already': { code: 'part-there-already', name: 'Fuel flap', place: 'on' },

@@ -85,6 +85,8 @@ export function conflictText(
         : `Still off the car: ${list(region, conflict.names)}. Tick each as it goes back on.`
     case 'torque-missing':
       return 'Write down the torque in Nm and the number of the wrench first.'
+    case 'section-already':
+      return `${by} ${conflict.stage === 'wet' ? 'applied' : conflict.stage === 'level' ? 'levelled' : 'checked'} this section already, ${when(conflict.at)}.`
     case 'spot-gone':
       return 'This high spot was dealt with already.'
     case 'stood-upon':
