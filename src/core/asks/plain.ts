@@ -155,6 +155,8 @@ export type PlainAsk =
   | 'travel-minutes'
   | 'at-once'
   | 'equipment-count'
+  | 'inspector-manager'
+  | 'inspector-tomorrow'
   | 'process-unknown'
   | 'survey-changed'
   | 'process-gone'

@@ -1,8 +1,10 @@
 import type { CardState } from '../card'
 import type { Care } from '../job'
 import type { Agreement, StepName } from '../offer'
+import type { Photo } from '../photo'
 import type { Balance, Payment } from './balance'
 import type { PanelChange } from './before-after'
+import type { Eyes } from './eyes'
 import type { InspectionItem, InspectionState, Verdict } from './inspection'
 import type { PrivateLink } from './private-link'
 
@@ -12,8 +14,9 @@ export type Handover = {
   items: InspectionItem[]
   verdicts: Verdict[]
   inspection: InspectionState
-  /** People who worked on its paint. */
-  blind: string[]
+  /** Who may inspect it. */
+  eyes: Eyes
+  photos: Photo[]
   /** Places that are done again, with the steps it takes. */
   reworks: Record<string, { title: StepName; isDone: boolean }[]>
   /** Steps a fault can be sent back to. */

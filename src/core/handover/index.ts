@@ -1,5 +1,6 @@
 export { type Balance, balanceOf, PAYMENT_WAYS, type Payment, type PaymentWay } from './balance'
 export { beforeAfter, type PanelChange } from './before-after'
+export { type Eyes, eyesFor } from './eyes'
 export type { Handover } from './going-home'
 export {
   blindToIt,
@@ -12,6 +13,7 @@ export {
   reachedClearing,
   type Verdict,
 } from './inspection'
+export { INSPECTOR_RULES, type InspectorRule } from './inspector-rule'
 export type { PrivateLink } from './private-link'
 export {
   isRework,
@@ -23,5 +25,6 @@ export {
   stepsToSendTo,
   withRework,
 } from './rework'
+export { reworkUm } from './rework-removal'
 export { takeBackUntil } from './take-back'
 export { isTorqueOpen } from './torque'

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { type AskedThing, ask } from '../asks'
 import { earlierSheetSchema, type Product } from '../coating'
 import { methodsSchema } from '../correction'
+import { INSPECTOR_RULES } from '../handover/inspector-rule'
 import { toBayId, toPersonId } from '../ids'
 import {
   POLISHING_SCHOOLS,
@@ -146,6 +147,13 @@ export const FIRST_COSTS: Costs = {
   productPercent: 55,
 }
 
+/** Who inspects a car at whose paint everybody has worked. */
+export const inspectorSchema = z.strictObject({
+  rule: z.enum(INSPECTOR_RULES),
+  manager: z.string().min(1).max(80).transform(toPersonId).optional(),
+})
+export type Inspector = z.infer<typeof inspectorSchema>
+
 const contactLine = z
   .string()
   .trim()
@@ -216,6 +224,7 @@ export const setupSchema = z
     /** Data sheets that were replaced: what was applied by one goes on by it. */
     earlierSheets: z.array(earlierSheetSchema).default([]),
     vendors: z.array(vendorSchema).default([]),
+    inspector: inspectorSchema.default({ rule: 'tomorrow' }),
     terms: termsSchema.default(termsSchema.parse({})),
   })
   .transform((setup, context) => {

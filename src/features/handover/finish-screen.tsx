@@ -29,7 +29,8 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
         shape={job.vehicle.shape}
         items={handover.items}
         verdicts={handover.verdicts}
-        blind={handover.blind}
+        eyes={handover.eyes}
+        photos={handover.photos}
         people={people.map(({ id, name }) => ({ id, name }))}
         reworks={handover.reworks}
         steps={handover.steps}

@@ -1,9 +1,10 @@
 'use client'
 
 import { useState } from 'react'
-import { type Handover, type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
+import { type Eyes, type Handover, type InspectionItem, inspectionState, type Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
 import type { StepName } from '@/core/offer'
+import type { Photo } from '@/core/photo'
 import type { Shape } from '@/core/vehicle'
 import { useCarAction } from '@/features/queue/use-car-action'
 import { judgeItem } from '@/server/handover/handover-actions'
@@ -14,6 +15,8 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { useRegion } from '@/ui/region'
+import { PhotoStrip } from '../photos/photo-strip'
+import { usePhotos } from '../photos/use-photos'
 import { EasilyMissed } from './easily-missed'
 import { Known } from './known-verdict'
 
@@ -25,7 +28,8 @@ type Props = {
   shape: Shape
   items: readonly InspectionItem[]
   verdicts: readonly Verdict[]
-  blind: readonly string[]
+  eyes: Eyes
+  photos: readonly Photo[]
   people: { id: string; name: string }[]
   /** Places that are done again, with the steps it takes. */
   reworks: Handover['reworks']
@@ -33,13 +37,34 @@ type Props = {
   closed: boolean
 }
 
+/** What is said where everybody here has worked on this paint. */
+const NOBODY_FRESH: Record<'manager' | 'rested', (isAnybody: boolean) => string> = {
+  manager: () => 'Everybody else has worked on this paint: by the rule of this shop the manager looks.',
+  rested: (isAnybody) =>
+    isAnybody
+      ? 'Everybody has worked on this paint; these have slept over it.'
+      : 'Everybody has worked on this paint today. By the rule of this shop somebody looks at it tomorrow.',
+}
+
 /** What an inspector says of the marks on a panel, % gone. */
 const CLEARED = [50, 70, 80, 90, 95, 100]
 
 /** The final inspection, panel by panel and at what is easily missed, by somebody who did not do the work. */
-export function Inspection({ jobId, shape, items, verdicts, blind, people, reworks, steps, closed }: Props) {
+export function Inspection({
+  jobId,
+  shape,
+  items,
+  verdicts,
+  eyes: { people: allowed, because },
+  photos,
+  people,
+  reworks,
+  steps,
+  closed,
+}: Props) {
   const region = useRegion()
-  const eyes = people.filter(({ id }) => !blind.includes(id))
+  const eyes = people.filter(({ id }) => allowed.some((each) => each === id))
+  const album = usePhotos(jobId, photos)
   const [by, setBy] = useState<string | undefined>(eyes.length === 1 ? eyes[0]!.id : undefined)
   const [selected, setSelected] = useState(items[0]!.id)
   const [fault, setFault] = useState<{ note: string; sentTo: string }>()
@@ -95,7 +120,7 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, rewor
       {!closed && (
         <div className="mt-3">
           <Choice
-            label="Inspector (must not have worked on this paint)"
+            label={because === 'fresh' ? 'Inspector (must not have worked on this paint)' : 'Inspector'}
             options={eyes.map(({ id, name }) => ({ value: id, name }))}
             value={by}
             onChange={setBy}
@@ -105,10 +130,8 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, rewor
               {refusal.message}
             </p>
           )}
-          {eyes.length === 0 && (
-            <p className="text-copper">
-              Everybody here worked on this paint. Add another inspector under Shop, People, bays and hours.
-            </p>
+          {because !== 'fresh' && (
+            <p className="mt-1 text-copper">{NOBODY_FRESH[because](eyes.length > 0)}</p>
           )}
         </div>
       )}
@@ -166,6 +189,16 @@ export function Inspection({ jobId, shape, items, verdicts, blind, people, rewor
                 </select>
               </Field>
             </div>
+          )}
+          {fault && (
+            <PhotoStrip
+              key={item.id}
+              album={album}
+              place={item.id}
+              placeName={inspectedPlace(region, item.id)}
+              phase="after"
+              readOnly={false}
+            />
           )}
           {notice && (
             <p role="status" className="mt-2 font-semibold">

@@ -1,10 +1,12 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
+import { INSPECTOR_RULES, type InspectorRule } from '@/core/handover/inspector-rule'
+import { type PersonId, toPersonId } from '@/core/ids'
 import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
 import { SHARING, type Sharing } from '@/core/planning'
 import type { Quantity } from '@/core/region'
-import type { WashSetup } from '@/core/shop'
+import type { Inspector, WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
 import { drawnShare, lanceBottle, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
 import { keepShop } from '@/server/shop/shop-actions'
@@ -26,6 +28,11 @@ const SCHOOL_NAME: Record<School, string> = {
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
   'iron-first': 'Iron remover, then clay',
   'clay-first': 'Clay, then iron remover',
+}
+
+const INSPECTOR_NAME: Record<InspectorRule, string> = {
+  tomorrow: 'It waits until tomorrow, for rested eyes',
+  manager: 'The manager looks',
 }
 
 const SHARING_NAME: Record<Sharing, string> = {
@@ -67,18 +74,23 @@ export function ShopScreen({
   school,
   polishing: storedPolishing,
   sharing: storedSharing,
+  inspector: storedInspector,
+  people,
   wash,
   version: readAt,
 }: {
   school: School
   polishing: PolishingSchool
   sharing: Sharing
+  inspector: Inspector
+  people: readonly { id: PersonId; name: string }[]
   wash: WashSetup
   version: number
 }) {
   const [judging, setJudging] = useState(school)
   const [polishing, setPolishing] = useState(storedPolishing)
   const [sharing, setSharing] = useState(storedSharing)
+  const [inspector, setInspector] = useState(storedInspector)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
   const [typed, setTyped] = useState(typedOf(wash))
@@ -105,6 +117,7 @@ export function ShopScreen({
         school: judging,
         polishing,
         sharing,
+        inspector,
         wash: { school: washing, ...place, gear: gearOf(typed) },
       },
       (kept) => setVersion(kept.version),
@@ -161,6 +174,39 @@ export function ShopScreen({
           value={sharing}
           onChange={setSharing}
         />
+      </Part>
+      <Part
+        title="Final inspection"
+        words="It is done by somebody who did not work on the paint. Where there is nobody:"
+      >
+        <Choice
+          label="Everybody has worked on it"
+          options={INSPECTOR_RULES.map((value) => ({ value, name: INSPECTOR_NAME[value] }))}
+          value={inspector.rule}
+          onChange={(rule) =>
+            setInspector(
+              rule === 'manager' ? { rule, ...(people[0] ? { manager: people[0].id } : {}) } : { rule },
+            )
+          }
+        />
+        {inspector.rule === 'manager' && (
+          <Field
+            label="Who that is"
+            error={refusal?.field === 'inspector.manager' ? refusal.message : undefined}
+          >
+            <select
+              className="field max-w-xs"
+              value={inspector.manager}
+              onChange={({ target }) => setInspector({ rule: 'manager', manager: toPersonId(target.value) })}
+            >
+              {people.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </select>
+          </Field>
+        )}
       </Part>
       <Part title="Decontamination" words="The order of every wash plan follows it.">
         <Choice

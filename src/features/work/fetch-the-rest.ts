@@ -15,6 +15,8 @@ export function fetchTheRest(): void {
     () => import('./torque'),
     () => import('./parts'),
     () => import('./open-steps'),
+    () => import('./not-taken'),
+    () => import('./fault-photos'),
     () => import('./another-process'),
     () => import('./take-back-dialog'),
     () => import('../photos/photo-strip'),

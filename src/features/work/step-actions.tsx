@@ -11,7 +11,7 @@ import {
 } from '@/core/card'
 import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
-import { PAUSE_WORDS } from '@/text/en/card'
+import { PAUSE_WORDS } from '@/text/en/pause'
 import { isWheelsOn } from '@/text/en/steps'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'

@@ -6,7 +6,7 @@ import { progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import { openedWindow } from '@/core/planning'
 import type { Instant } from '@/core/time'
-import { PAUSE_WORDS } from '@/text/en/card'
+import { PAUSE_WORDS } from '@/text/en/pause'
 import { stepTitle } from '@/text/en/step-names'
 import { cautionFor, isRewash, isWheelsOn, recipeFor } from '@/text/en/steps'
 import { duration, moment } from '@/text/formats'
@@ -29,6 +29,8 @@ const AtHand = later(() => import('./at-hand').then(({ AtHand: hand }) => hand))
 // Words are written now and then, and read from the shop's own page meanwhile.
 const StepNotes = later(() => import('./step-notes').then(({ StepNotes: notes }) => notes))
 const WashOld = later(() => import('./wash-old').then(({ WashOld: notice }) => notice))
+// A fault that was sent back was photographed, or was not.
+const FaultPhotos = later(() => import('./fault-photos').then(({ FaultPhotos: photos }) => photos))
 const AwayActions = later(() => import('./away-actions').then(({ AwayActions: away }) => away))
 const Parts = later(() => import('./parts').then(({ Parts: parts }) => parts))
 const Torque = later(() => import('./torque').then(({ Torque: torque }) => torque))
@@ -52,6 +54,8 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const at = (instant: Instant) => moment(view.region, instant, now)
   const title = stepTitle(view.region, operation.title)
   const old = view.washOld
+  const place =
+    typeof operation.title === 'object' && operation.title.code === 'again' && operation.title.place
   const rests = pausedNow(work)
   return (
     <section className="sheet p-5" aria-label={title}>
@@ -108,6 +112,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
           {sheet.found.note}
         </p>
       )}
+      {sheet?.found && place && <FaultPhotos album={album} place={place} />}
       {old?.before === operation.id && progress.kind === 'open' && (
         <WashOld
           job={view.job.id}

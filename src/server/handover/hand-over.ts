@@ -2,9 +2,10 @@ import type { Knex } from 'knex'
 import { cardOf } from '@/core/card'
 import type { MethodKey } from '@/core/correction'
 import { HARDNESS_GIVE, methodIn, type PanelWay, removalUm, SEEDED_METHODS, worked } from '@/core/correction'
+import { reworkUm } from '@/core/handover'
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
-import type { Summary } from '@/core/offer'
+import { type Agreement, agreedWork, type Summary } from '@/core/offer'
 import {
   countedReadings,
   type Removal,
@@ -22,6 +23,7 @@ import { loadShop } from '../shop/shop-store'
 import { loadSurvey } from '../survey/survey-store'
 import { findAllWays } from '../survey/ways'
 import { loadEntries } from '../work/acts-store'
+import { loadProgress } from '../work/work-store'
 
 /**
  * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
@@ -47,12 +49,17 @@ export function removalsOf(
   told: Pick<Summary, 'panels' | 'processes' | 'spots'>,
   survey: Pick<SurveyRecord, 'before' | 'after' | 'marked'>,
   day: Removal['day'],
+  /** µm that were taken once more by reworks, by panel. */
+  again: Readonly<Record<string, number>> = {},
 ): Removal[] {
+  const agreed = agreedCut(told, job.vehicle.hardness)
+  const byProcessUm = { ...agreed }
+  for (const [panel, um] of Object.entries(again)) byProcessUm[panel] = (agreed[panel] ?? 0) + um
   return [
     ...removalsOfVisit({
       beforeUm: countedReadings(survey.before),
       afterUm: countedReadings(survey.after),
-      byProcessUm: agreedCut(told, job.vehicle.hardness),
+      byProcessUm,
       sameSpots: survey.marked,
       day,
     }),
@@ -82,11 +89,14 @@ async function workedProcesses(db: Knex, jobId: JobId, told: Summary): Promise<S
 export async function removalsNow(
   db: Knex,
   job: Job,
-  told: Summary,
+  { plan, summary: told }: Pick<Agreement, 'plan' | 'summary'>,
   survey: Pick<SurveyRecord, 'before' | 'after' | 'marked'>,
   day: Removal['day'],
 ): Promise<Removal[]> {
-  return removalsOf(job, await workedProcesses(db, job.id, told), survey, day)
+  const now = await workedProcesses(db, job.id, told)
+  const progress = (await loadProgress(db, [job.id])).get(job.id) ?? {}
+  const again = reworkUm(plan, progress, agreedWork(now), HARDNESS_GIVE[job.vehicle.hardness])
+  return removalsOf(job, now, survey, day, again)
 }
 
 /** Hands a finished job over and enters into the ledger what was taken. */
@@ -94,7 +104,7 @@ export async function handOverJob(db: Knex, job: Job, timezone: string, at: Inst
   const agreement = await findAgreement(db, job.id)
   const survey = await loadSurvey(db, job.id)
   const day = dayIn(timezone, at)
-  const removals = agreement ? await removalsNow(db, job, agreement.summary, survey, day) : []
+  const removals = agreement ? await removalsNow(db, job, agreement, survey, day) : []
   await handOver(db, job, removals, at)
   const shop = await loadShop(db)
   await refreshCareDates(db, shop, job.vehicle.id, at)

@@ -7,7 +7,6 @@ import { cardOf, partsOff } from '@/core/card'
 import { sheetThen } from '@/core/coating'
 import {
   balanceOf,
-  blindToIt,
   inspectionItems,
   isTorqueOpen,
   openHighSpots,
@@ -29,6 +28,7 @@ import { makeJobLink, revokeJobLink } from '../links/job-links'
 import { changePlan } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
 import { loadEntries } from '../work/acts-store'
+import { eyesOf } from './eyes'
 import { handOverJob, takeBackJob } from './hand-over'
 import { addPayment, listPayments, listVerdicts, takePaymentBack, writeVerdicts } from './handover-store'
 
@@ -70,8 +70,11 @@ export const judgeItem = defineAction({
     }
     const person = everyone(floor.shop.setup).find((each) => each.id === by)
     if (!person) return refuse('input', ask('who-looks'), 'by')
-    if (blindToIt(entry.live.plan, entry.live.progress).has(by))
-      return refuse('rule', ask('inspector-worked', { name: person.name }), 'by')
+    const eyes = eyesOf(floor, entry.live)
+    if (!eyes.people.includes(by))
+      return eyes.because === 'rested'
+        ? refuse('rule', ask('inspector-tomorrow'), 'by')
+        : refuse('rule', ask('inspector-worked', { name: person.name }), 'by')
     const { live } = entry
     const isDone = (operation: OperationId) => live.progress[operation]?.kind === 'done'
     const productOf = (product: string) => sheetThen(floor.shop, product, entry.agreement?.agreedAt ?? at)

@@ -4,7 +4,6 @@ import type { Handover } from '@/core/handover'
 import {
   balanceOf,
   beforeAfter,
-  blindToIt,
   inspectionItems,
   inspectionState,
   reachedClearing,
@@ -17,9 +16,11 @@ import { dayIn } from '@/core/time'
 import { panelsOfVehicle } from '@/core/vehicle'
 import { loadCare } from '../aftercare/care'
 import { listJobLinks } from '../links/job-links'
+import { listPhotos } from '../photos/photo-store'
 import { loadSurvey } from '../survey/survey-store'
 import { loadLedger } from '../vehicles/ledger-store'
 import { loadEntries } from '../work/acts-store'
+import { eyesOf } from './eyes'
 import { removalsNow } from './hand-over'
 import { listPayments, listVerdicts } from './handover-store'
 
@@ -32,13 +33,7 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
   const survey = await loadSurvey(db, job.id)
   const ledger = job.handedOverAt
     ? (await loadLedger(db, job.vehicle.id)).filter(({ jobId }) => jobId === job.id)
-    : await removalsNow(
-        db,
-        job,
-        agreement.summary,
-        survey,
-        dayIn(floor.shop.setup.region.timezone, floor.now),
-      )
+    : await removalsNow(db, job, agreement, survey, dayIn(floor.shop.setup.region.timezone, floor.now))
   const payments = await listPayments(db, job.id)
   const reached = reachedClearing(items, verdicts)
   return {
@@ -46,7 +41,8 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     items,
     verdicts,
     inspection: inspectionState(items, verdicts),
-    blind: [...blindToIt(live.plan, live.progress)],
+    eyes: eyesOf(floor, live),
+    photos: await listPhotos(db, job.id),
     reworks: Object.fromEntries(
       items.flatMap(({ id }) => {
         const again = reworkFor(live.plan, id).map((step) => ({

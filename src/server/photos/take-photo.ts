@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
+import { inspectionItems } from '@/core/handover'
 import { aJob, id } from '@/core/inputs'
 import { partOfPhoto } from '@/core/photo'
 import { PHASES } from '@/core/survey'
@@ -30,7 +31,9 @@ export const takePhoto = defineWrite({
     const part = partOfPhoto(photo)
     const isThere =
       part === undefined
-        ? [...anyPanelOf(shape), ...placesOf(shape)].some((each) => each.id === photo.place)
+        ? [...anyPanelOf(shape), ...placesOf(shape), ...inspectionItems(job.vehicle)].some(
+            (each) => each.id === photo.place,
+          )
         : await isListedPart(trx, jobId, part)
     if (!isThere) return refuse('input', ask('no-such-part'), 'place')
     if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))

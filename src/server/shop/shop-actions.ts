@@ -6,12 +6,12 @@ import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { POLISHING_SCHOOLS } from '@/core/offer'
 import { SHARING } from '@/core/planning'
-import { identitySchema, washSetupInput } from '@/core/shop'
+import { identitySchema, inspectorSchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
 import { defineAction } from '../action/define'
 import { drawnAnew } from './logo'
-import { CHANGED_MEANWHILE, saveIdentity, saveLogo, saveSchoolsAndWash } from './shop-store'
+import { CHANGED_MEANWHILE, loadShop, saveIdentity, saveLogo, saveSchoolsAndWash } from './shop-store'
 
 /** Keeps how the shop judges and washes. */
 export const keepShop = defineAction({
@@ -22,9 +22,14 @@ export const keepShop = defineAction({
     school: z.enum(SCHOOLS),
     polishing: z.enum(POLISHING_SCHOOLS),
     sharing: z.enum(SHARING),
+    inspector: inspectorSchema,
     wash: washSetupInput,
   }),
   write: async ({ trx }, { version: readAt, ...changed }) => {
+    const { rule, manager } = changed.inspector
+    const { people } = (await loadShop(trx)).setup
+    if (rule === 'manager' && !people.some(({ id }) => id === manager))
+      return refuse('input', ask('inspector-manager'), 'inspector.manager')
     if (!(await saveSchoolsAndWash(trx, readAt, changed))) return refuse('stale', CHANGED_MEANWHILE)
     return done({ version: readAt + 1 })
   },

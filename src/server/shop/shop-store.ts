@@ -65,7 +65,9 @@ export async function loadShop(db: Knex): Promise<Shop> {
 const readSetup = parsedOnce((json) => setupSchema.parse(JSON.parse(json)))
 const readCatalogue = parsedOnce((json) => catalogueSchema.parse(JSON.parse(json)))
 
-export type SchoolsAndWash = Pick<Setup, 'school' | 'polishing' | 'sharing'> & { wash: WashSetup }
+export type SchoolsAndWash = Pick<Setup, 'school' | 'polishing' | 'sharing' | 'inspector'> & {
+  wash: WashSetup
+}
 
 /** Keeps how the shop judges and washes. */
 export function saveSchoolsAndWash(db: Knex, readAt: number, changed: SchoolsAndWash): Promise<boolean> {

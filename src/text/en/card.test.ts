@@ -4,7 +4,8 @@ import { PAUSE_REASONS } from '@/core/card'
 import { toPersonId } from '@/core/ids'
 import { instantOrThrow } from '@/core/time'
 import { DUBLIN } from '../region.fixture'
-import { conflictText, PAUSE_WORDS } from './card'
+import { conflictText } from './card'
+import { PAUSE_WORDS } from './pause'
 
 const NOON = instantOrThrow('2027-01-13T12:00:00Z')
 const say = (conflict: Conflict) =>

@@ -1,4 +1,4 @@
-import type { Conflict, Doubt, HighSpotAdvice, PartPlace, PauseReason } from '@/core/card'
+import type { Conflict, Doubt, HighSpotAdvice, PartPlace } from '@/core/card'
 import type { StepName } from '@/core/offer'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
@@ -6,16 +6,6 @@ import type { Instant } from '@/core/time'
 import { list } from '../formats'
 import { FORBIDDEN } from './forbidden'
 import { stepTitle } from './step-names'
-
-export const PAUSE_WORDS: Record<PauseReason, string> = {
-  break: 'Break',
-  'other-car': 'Needed at another car',
-  hot: 'Panel or pad too hot',
-  air: 'Air out of limits',
-  question: 'A question to the office',
-  material: 'Material missing',
-  'day-over': 'Day is over',
-}
 
 export const DOUBT_WORDS: Record<Doubt, string> = {
   'other-product': 'another product was planned',

@@ -14,6 +14,8 @@ export default async function ShopPage() {
       school={setup.school}
       polishing={setup.polishing}
       sharing={setup.sharing}
+      inspector={setup.inspector}
+      people={setup.people.map(({ id, name }) => ({ id, name }))}
       wash={setup.wash}
       version={version}
     />
