@@ -9,7 +9,6 @@ import { Choice } from '@/ui/choice'
 import { later } from '@/ui/later'
 import { usePhotos } from '../photos/use-photos'
 import { fetchTheRest } from './fetch-the-rest'
-import { HoldPanel } from './hold-panel'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
@@ -18,6 +17,8 @@ import { type Card, useCard } from './use-card'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
 
+// Only while something dries.
+const HoldPanel = later(() => import('./hold-panel').then(({ HoldPanel: panel }) => panel))
 // Only a car on which several work.
 const OpenSteps = later(() => import('./open-steps').then(({ OpenSteps: steps }) => steps))
 // Only a car with a layer on it asks for it.

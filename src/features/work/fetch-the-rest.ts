@@ -15,6 +15,8 @@ export function fetchTheRest(): void {
     () => import('./torque'),
     () => import('./parts'),
     () => import('./open-steps'),
+    () => import('./air'),
+    () => import('./hold-panel'),
     () => import('./not-taken'),
     () => import('./fault-photos'),
     () => import('./another-process'),

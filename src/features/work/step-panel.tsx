@@ -14,7 +14,6 @@ import { later } from '@/ui/later'
 import { Link } from '@/ui/link'
 import type { Photos } from '../photos/use-photos'
 import { windowText } from '../window-text'
-import { Air } from './air'
 import { Sections } from './sections'
 import { Actions } from './step-actions'
 import { Checklist, Presets } from './step-checklist'
@@ -31,6 +30,8 @@ const StepNotes = later(() => import('./step-notes').then(({ StepNotes: notes })
 const WashOld = later(() => import('./wash-old').then(({ WashOld: notice }) => notice))
 // A fault that was sent back was photographed, or was not.
 const FaultPhotos = later(() => import('./fault-photos').then(({ FaultPhotos: photos }) => photos))
+// Only a coat asks for the air of its bay.
+const Air = later(() => import('./air').then(({ Air: air }) => air))
 const AwayActions = later(() => import('./away-actions').then(({ AwayActions: away }) => away))
 const Parts = later(() => import('./parts').then(({ Parts: parts }) => parts))
 const Torque = later(() => import('./torque').then(({ Torque: torque }) => torque))
