@@ -199,3 +199,51 @@ test('parts come off and are listed; wheels are off before they go, and the car 
     await other.close()
   })
 })
+
+async function sign(page: Page): Promise<void> {
+  const box = (await page.getByTestId('signature-pad').boundingBox())!
+  await page.mouse.move(box.x + 30, box.y + 40)
+  await page.mouse.down()
+  for (let step = 0; step < 8; step++) await page.mouse.move(box.x + 30 + 15 * step, box.y + 30 + (step % 2) * 20)
+  await page.mouse.up()
+}
+
+test('more is found after masking: the supplement is signed, and what was agreed changes while the cut goes on', async ({
+  page,
+}) => {
+  await openRoom(page, 'quote')
+  const form = page.getByRole('region', { name: 'The next version' })
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Change what was agreed' }).click()
+    await expect(form).toBeVisible({ timeout: 1000 })
+  }).toPass({ timeout: 20_000 })
+  const agreed = await page.getByTestId('quote-total').textContent()
+  await form.getByRole('button', { name: 'Add a line' }).click()
+  await form.getByLabel('What it is').fill('Fuel flap painted')
+  await form.getByLabel(/^Price/).fill('45')
+  await form.getByLabel('What was found').fill('The fuel flap has rust under its edge.')
+  await form.getByRole('button', { name: /^Write the supplement/ }).click()
+  await expect(page.getByRole('heading', { name: /^Supplement 2, / })).toBeVisible()
+  const answer = page.getByRole('region', { name: 'The customer’s answer' })
+  await sign(page)
+  await answer.getByRole('button', { name: 'Agreed: change the job' }).click()
+  await expect(page).toHaveURL(/\/schedule$/, { timeout: 20_000 })
+  await openRoom(page, 'quote')
+  expect(await page.getByTestId('quote-total').textContent()).not.toBe(agreed)
+  await openRoom(page, 'work')
+  await expect(page.locator('[data-step="cut"]')).toHaveAttribute('data-state', 'started')
+})
+
+test('the rotary on the boot lid is decided at the car, and waits for the office', async ({ page }) => {
+  await at(page, '2027-01-26T11:00:00Z', 'Senan', 'cut')
+  await page.getByRole('radio', { name: /^Tailgate|^Boot lid/ }).click()
+  await page.getByRole('button', { name: 'Another method' }).click()
+  const dialog = page.getByRole('dialog')
+  await look(page, 'boot-lid-methods')
+  await dialog.getByRole('radio', { name: /^Wool/ }).first().check()
+  await dialog.getByLabel('Why').fill('Hard paint, the foam does nothing.')
+  await dialog.getByRole('button', { name: 'Use this method' }).click()
+  await saved(page)
+  await page.goto(shop.url)
+  await expect(page.getByRole('region', { name: 'To put to the customer' })).toContainText('Hard paint')
+})

@@ -1,7 +1,8 @@
 import type { PlacedOperation, Problem, Schedule } from '../schedule'
 import type { Instant } from '../time'
+import { bayOf } from './over'
 
-/** The placed operations of the cars, with the two parts of work under way joined again. */
+/** The placed operations of the cars, with the two parts of work under way joined again, and what is over in its real bay. */
 export function joinParts(problem: Problem, schedule: Schedule): PlacedOperation[] {
   const restOf = new Map(
     problem.jobs.flatMap((job) =>
@@ -16,14 +17,16 @@ export function joinParts(problem: Problem, schedule: Schedule): PlacedOperation
     .filter((placed) => wholeOf(placed) === undefined)
     .map((placed) => {
       const rest = rests.find((each) => each.job === placed.job && wholeOf(each) === placed.operation)
+      const place = bayOf(placed.place)
       return rest
         ? {
             ...placed,
+            place,
             end: rest.end,
             people: rest.people,
             segments: mergeTouching([...placed.segments, ...rest.segments]),
           }
-        : placed
+        : { ...placed, place }
     })
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import setup from '../../../demo/setup.json'
-import { toJobId, toPersonId } from '../ids'
+import { toBayId, toJobId, toOperationId, toPersonId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { tries } from '../long.fixture'
 import { makeOffer } from '../offer'
@@ -135,6 +135,31 @@ describe('several hands at one car', () => {
   })
 })
 
+describe('work under way beside other work', () => {
+  test('whoever is at one step goes on with it, though another of the car has to be finished by somebody', () => {
+    const { plan } = makeOffer(template('headland'), offerInput(), {
+      extras: [{ key: 'headlamps', count: 2 }],
+    })
+    const machine = plan.operations.find(({ kind }) => kind === 'cut' || kind === 'polish')!.id
+    const now = instantOrThrow('2027-01-12T08:02:00Z')
+    const begun = (by: string, at: string): Progress => ({
+      kind: 'started',
+      at: instantOrThrow(at),
+      by: toPersonId(by),
+    })
+    const live = car('A', {
+      plan,
+      progress: {
+        ...done(['wash', 'mask']),
+        'extra-headlamps': begun('oran', '2027-01-11T11:45:00Z'),
+        [machine]: begun('senan', '2027-01-12T08:00:00Z'),
+      },
+    })
+    const placed = planned([live], shopWith(), now)
+    expect(step(placed, machine).people).toEqual(['senan'])
+  })
+})
+
 describe('equipment of which there is only so much', () => {
   test('one lift takes one car at a time; one set of stands holds the next car back until its wheels are on', () => {
     const plan = makeOffer(
@@ -174,5 +199,40 @@ describe('equipment of which there is only so much', () => {
     const { problem } = planningProblem(shopWith(), [car('A')], { now: MONDAY })
     expect(problem.jobs[0]!.operations.some(({ equipment }) => equipment)).toBe(false)
     expect(problem.jobs[0]!.hold).toBeUndefined()
+  })
+})
+
+describe('a card that nobody ticked', () => {
+  const at = (minutes: number) => plusMinutes(MONDAY, minutes)
+  const inBay = (
+    job: string,
+    operation: string,
+    place: string,
+    from: number,
+    to: number,
+  ): PlacedOperation => ({
+    job: toJobId(job),
+    operation: toOperationId(operation),
+    start: at(from),
+    end: at(to),
+    people: [toPersonId('brida')],
+    place: toBayId(place),
+    segments: [[at(from), at(to)]],
+  })
+  test('a car left standing in the wash bay on paper does not make the plan of one that was washed there since impossible', () => {
+    const forgotten = car('A', {
+      plan: headland,
+      progress: { wash: { kind: 'started', at: at(-5000), by: toPersonId('brida') } },
+      published: [inBay('A', 'wash', 'wash', -5000, -4900)],
+    })
+    const washed = car('B', {
+      plan: headland,
+      progress: { wash: { kind: 'done', from: at(-300), to: at(-200), by: toPersonId('senan') } },
+      published: [inBay('B', 'wash', 'wash', -300, -200)],
+    })
+    const placed = planned([forgotten, washed])
+    // What is over stays told where it really was.
+    expect(step(placed, 'wash', 'B')).toMatchObject({ place: 'wash', start: at(-300) })
+    expect(step(placed, 'finish', 'B').start > MONDAY).toBe(true)
   })
 })

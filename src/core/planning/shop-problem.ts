@@ -9,6 +9,7 @@ import { type BayRoom, fitsIn } from '../vehicle'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
+import { OVER, overIn, withOver } from './over'
 import { kindOf, withRoof } from './roof'
 import type { Sharing } from './sharing'
 import { type Entry, goneOut, onMinute, type Pin, underWay } from './under-way'
@@ -113,7 +114,7 @@ class ProblemBuilder {
         links: this.links(job, entries),
         stays: job.plan.stays.map((stay) => ({
           ...stay,
-          kind: kindOf(stay, job.plan),
+          kind: this.isOver(job, stay) ? OVER : kindOf(stay, job.plan),
           operations: stay.operations.flatMap((id) =>
             entries.get(id)!.operations.map((operation) => operation.id),
           ),
@@ -143,7 +144,7 @@ class ProblemBuilder {
     if (!size || this.shop.places.every((place) => fitsIn(place, size))) return {}
     const isIn = new Set(pins.map(({ place }) => place))
     const fits = this.shop.places.filter((place) => fitsIn(place, size) || isIn.has(place.id))
-    return { fits: fits.map(({ id }) => id) }
+    return { fits: fits.flatMap(({ id }) => [id, overIn(id)]) }
   }
 
   /** An operation not yet begun, kept out of damp air where that matters to it. */
@@ -159,11 +160,18 @@ class ProblemBuilder {
     }
   }
 
+  /** A stay of which all is done: the car has left that bay. */
+  private isOver(job: LiveJob, { operations }: LiveJob['plan']['stays'][number]): boolean {
+    return operations.every((id) => progressIsOver(job, id, this.now))
+  }
+
   /** Where an operation lies; nowhere in particular where that bay is not for such work, or not any more: then the car has to move. */
   private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
     if (this.options.forgetPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
     const stay = job.plan.stays.find(({ operations }) => operations.includes(operation))
+    if (place && stay && this.isOver(job, stay) && this.shop.places.some(({ id }) => id === place))
+      return { place: overIn(place) }
     const bay = this.shop.places.find(({ id }) => id === place)
     return bay && stay && withRoof(bay).kinds.includes(kindOf(stay, job.plan)) ? { place: bay.id } : {}
   }
@@ -274,7 +282,8 @@ export function planningProblem(
   const { closures: _, damp: __, sharing: ___, ...calendar } = shop
   const problem: Problem = {
     ...calendar,
-    places: shop.places.map(withRoof),
+    places: withOver(shop.places.map(withRoof), OVER),
+    calendars: { ...calendar.calendars, [OVER]: { always: true } },
     origin,
     jobs: built.map((job) => job.problem),
     fixed: built.flatMap(({ pins }) => pins),

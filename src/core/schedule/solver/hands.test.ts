@@ -6,6 +6,7 @@ import { fileOf, shopProblem } from './problems.fixture'
 /** What a restoration asks for: few lifts, work that is shared, steps that must not lie beside each other, things that are away. */
 
 const MONDAY = '2027-01-11T07:00:00+00:00'
+const MONDAY_NINE = '2027-01-11T09:00:00+00:00'
 
 type Step = Record<string, unknown>
 const step = (id: string, minutes: number, more: Step = {}): Step => ({
@@ -230,5 +231,19 @@ describe('a file that cannot be meant', () => {
       split: 2,
       spread: 0.2,
     })
+  })
+})
+
+describe('steps of one car that stand open beside one another', () => {
+  test('what is pinned to somebody keeps them, though another step of the car comes first in the list', () => {
+    const { people } = shopProblem([])
+    const able = people.filter(({ skills }) => skills.includes('prep'))
+    const job = car('A', [step('lamps', 60), step('cut', 60)], { arrive: MONDAY_NINE })
+    for (const { id } of able) {
+      const pin = { job: 'A', operation: 'cut', start: MONDAY_NINE, people: [id] }
+      const { schedule } = planned([job], { fixed: [pin] })
+      expect(schedule.reasons).toEqual([])
+      expect(of(schedule, 'cut').people).toEqual([id])
+    }
   })
 })

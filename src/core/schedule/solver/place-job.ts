@@ -138,7 +138,10 @@ class Placing {
 
   private layFrom(position: number): PlaceFailure | undefined {
     const order = this.job.order!
-    for (let at = position; at < order.length; at++) this.placed[order[at]!] = undefined
+    for (let at = position; at < order.length; at++) {
+      const operation = this.job.operations[order[at]!]!
+      this.placed[operation.index] = this.pinnedSlot(operation)
+    }
     for (let at = position; at < order.length; at++) {
       const index = order[at]!
       const operation = this.job.operations[index]!
@@ -163,6 +166,14 @@ class Placing {
       }
     }
     return undefined
+  }
+
+  /** Where work that is pinned to its people lies, so that nothing of the job that comes before it in the order takes them away. */
+  private pinnedSlot(operation: ModelOperation): OperationPlacement | undefined {
+    const { pin, beside, mode, stay } = operation
+    if (!pin || mode === 'unattended' || beside.length === 0) return undefined
+    const [place] = this.groups[stay]!
+    return earliestSlot(this.context, operation, place!, pin.start)
   }
 
   /** A kind of equipment without a unit free where an operation could begin otherwise. */
