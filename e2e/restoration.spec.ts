@@ -201,10 +201,12 @@ test('parts come off and are listed; wheels are off before they go, and the car 
 })
 
 async function sign(page: Page): Promise<void> {
+  await page.getByTestId('signature-pad').scrollIntoViewIfNeeded()
   const box = (await page.getByTestId('signature-pad').boundingBox())!
   await page.mouse.move(box.x + 30, box.y + 40)
   await page.mouse.down()
-  for (let step = 0; step < 8; step++) await page.mouse.move(box.x + 30 + 15 * step, box.y + 30 + (step % 2) * 20)
+  for (let step = 0; step < 8; step++)
+    await page.mouse.move(box.x + 30 + 15 * step, box.y + 30 + (step % 2) * 20)
   await page.mouse.up()
 }
 
@@ -246,4 +248,142 @@ test('the rotary on the boot lid is decided at the car, and waits for the office
   await saved(page)
   await page.goto(shop.url)
   await expect(page.getByRole('region', { name: 'To put to the customer' })).toContainText('Hard paint')
+})
+
+/** Finishes a coat: its sections as far as they are, and its log. */
+async function coated(page: Page, clock: string, who: string, id: string): Promise<void> {
+  await at(page, clock, who, id)
+  await page.getByRole('button', { name: /^(Layer finished|Done)$/ }).click()
+  await expect(async () => {
+    const anyway = page.getByRole('button', { name: 'Finish anyway' })
+    if (await anyway.isVisible()) await anyway.click()
+    const log = page
+      .getByRole('button', { name: 'Log the layer' })
+      .or(page.getByRole('button', { name: 'Log it' }))
+    await expect(log).toBeVisible({ timeout: 1000 })
+  }).toPass({ timeout: 20_000 })
+  await page
+    .getByRole('button', { name: 'Log the layer' })
+    .or(page.getByRole('button', { name: 'Log it' }))
+    .click()
+  await expect(step(page, id)).toHaveAttribute('data-state', 'done')
+  await saved(page)
+}
+
+test('the wheels are back before they are coated; the coat goes on section by section, each on its clock', async ({
+  page,
+}) => {
+  await end(page, '2027-01-26T11:10:00Z', 'Oran', 'extra-headlamps')
+  await begin(page, '2027-01-26T11:15:00Z', 'Brída', 'extra-interior')
+  await end(page, '2027-01-26T14:00:00Z', 'Brída', 'extra-interior')
+  await end(page, '2027-01-27T12:00:00Z', 'Senan', 'cut')
+  await begin(page, '2027-01-27T12:45:00Z', 'Merle', 'refine')
+  await end(page, '2027-01-28T15:00:00Z', 'Merle', 'refine')
+  await begin(page, '2027-01-28T15:05:00Z', 'Merle', 'polish')
+  await end(page, '2027-01-28T16:50:00Z', 'Merle', 'polish')
+  await begin(page, '2027-01-29T08:00:00Z', 'Oran', 'surface-glass')
+  await coated(page, '2027-01-29T09:00:00Z', 'Oran', 'surface-glass')
+  await begin(page, '2027-01-29T09:05:00Z', 'Oran', 'surface-trim')
+  await coated(page, '2027-01-29T09:55:00Z', 'Oran', 'surface-trim')
+  await at(page, '2027-01-29T10:00:00Z', 'Brída', 'surface-wheels')
+  await press(page, 'Start now')
+  await expect(page.getByText('First finish: Wheel refinishing: Tam Rusk.')).toBeVisible()
+  await page.goto(shop.url)
+  await away(page).getByRole('button', { name: 'Back', exact: true }).click()
+  await expect(away(page)).toHaveCount(0)
+  await begin(page, '2027-01-29T10:10:00Z', 'Brída', 'surface-wheels')
+  await coated(page, '2027-01-29T11:20:00Z', 'Brída', 'surface-wheels')
+  await begin(page, '2027-01-29T11:30:00Z', 'Brída', 'wipe')
+  await end(page, '2027-01-29T12:20:00Z', 'Brída', 'wipe')
+
+  await begin(page, '2027-01-29T12:30:00Z', 'Oran', 'layer-1')
+  await expect(page.getByTestId('towels')).toContainText('two a section')
+  await page.getByRole('radio', { name: /^Bonnet/ }).click()
+  const bonnet = page.getByRole('region', { name: 'Bonnet' })
+  await bonnet.getByRole('button', { name: 'Section 1: bare' }).click()
+  await bonnet.getByRole('button', { name: 'Applied', exact: true }).click()
+  const flashing = page.getByRole('list', { name: 'Flashing' })
+  await expect(flashing).toContainText(/Bonnet 1 of \d/)
+  await expect(flashing).toContainText(/Bonnet 2 of \d/)
+  await expect(flashing).toContainText('Oran')
+  await look(page, 'card-sections')
+  await bonnet.getByRole('button', { name: 'Levelled', exact: true }).click()
+  await expect(bonnet.getByRole('button', { name: 'Section 1: levelled' })).toBeVisible()
+  await saved(page)
+  await test.step('whoever applied it hears of it on the card of another car, too', async () => {
+    await openRoomOf(shop, page, 'IM 903', 'work')
+    await expect(page.getByTestId('wet-elsewhere')).toContainText(`${PLATE}, Bonnet`)
+    await look(page, 'wet-elsewhere')
+  })
+  await coated(page, '2027-01-29T15:50:00Z', 'Oran', 'layer-1')
+})
+
+test('wheels go on with their torque; nothing is refitted while a part is away; the car is inspected, done again and handed over', async ({
+  page,
+}) => {
+  await begin(page, '2027-01-30T10:00:00Z', 'Brída', 'wheels-on')
+  await press(page, 'Done')
+  await expect(
+    page.getByText('Write down the torque in Nm and the number of the wrench first.'),
+  ).toBeVisible()
+  const nuts = page.getByRole('region', { name: 'Wheel nuts' })
+  await nuts.getByRole('button', { name: 'Save' }).click()
+  await expect(nuts.getByText('Type the torque in Nm: 20 to 600.')).toBeVisible()
+  await nuts.getByLabel('Torque, Nm').fill('120')
+  await nuts.getByLabel('Number of the wrench').fill('W-2')
+  await nuts.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByTestId('torque')).toContainText('Tightened to 120 Nm, wrench W-2, Brída')
+  await look(page, 'card-torque')
+  await end(page, '2027-01-30T10:55:00Z', 'Brída', 'wheels-on')
+
+  await at(page, '2027-02-02T08:00:00Z', 'Brída', 'finish')
+  await press(page, 'Start now')
+  await expect(page.getByText(/Not here yet: Fuel flap\. The car cannot be refitted/)).toBeVisible()
+  await page.getByText('Off the car: 2').click()
+  const flap = parts(page).locator('li', { hasText: 'Fuel flap' })
+  await flap.getByRole('button', { name: 'Here again' }).click()
+  await press(page, 'Start now')
+  await expect(step(page, 'finish')).toHaveAttribute('data-state', 'started')
+  await press(page, 'Done')
+  await page.getByRole('button', { name: 'Finish anyway' }).click()
+  await expect(page.getByText(/Still off the car: Fuel flap and Child seat/)).toBeVisible()
+  await flap.getByRole('button', { name: 'Back on' }).click()
+  await parts(page)
+    .locator('li', { hasText: 'Child seat' })
+    .getByRole('button', { name: 'Back in the car' })
+    .click()
+  await expect(page.getByText('All parts are back')).toBeVisible()
+  await saved(page)
+
+  await page.getByRole('link', { name: 'Handover' }).click()
+  const inspection = page.getByRole('region', { name: 'Final inspection' })
+  await look(page, 'inspection-eyes')
+  await inspection.getByRole('radio').first().click()
+  await inspection.getByRole('radio', { name: /^Bonnet/ }).click()
+  await inspection.getByRole('button', { name: 'Report a fault' }).click()
+  await inspection.getByLabel('What is wrong').fill('a trail in the middle')
+  await inspection.getByLabel('Back to').selectOption('refine')
+  await page.setInputFiles('input[type=file] >> nth=0', {
+    name: 'trail.png',
+    mimeType: 'image/png',
+    buffer: await sharp({ create: { width: 800, height: 600, channels: 3, background: '#a42' } })
+      .png()
+      .toBuffer(),
+  })
+  await expect(inspection.getByRole('button', { name: /Open the photograph of bonnet/ })).toBeVisible()
+  await look(page, 'inspection-fault')
+  await inspection.getByRole('button', { name: 'Save fault' }).click()
+  await expect(page.getByTestId('inspection')).toContainText('1 at fault')
+
+  await at(page, '2027-02-02T09:00:00Z', 'Senan', 'again-1')
+  await expect(page.getByText(/Sent back by .*: a trail in the middle/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /Open the photograph of bonnet/ }).first()).toBeVisible()
+  await look(page, 'card-rework')
+  await press(page, 'Start now')
+  await end(page, '2027-02-02T09:30:00Z', 'Senan', 'again-1')
+  await begin(page, '2027-02-02T09:35:00Z', 'Oran', 'again-1-wipe')
+  await end(page, '2027-02-02T09:50:00Z', 'Oran', 'again-1-wipe')
+  await begin(page, '2027-02-02T10:00:00Z', 'Oran', 'again-1-layer-1')
+  await coated(page, '2027-02-02T10:30:00Z', 'Oran', 'again-1-layer-1')
+  await expect(step(page, 'again-1-dry')).toHaveAttribute('data-state', 'started')
 })
