@@ -87,7 +87,10 @@ export function BodyPlan(props: Props) {
   }
   // Mirror caps lie over the glass, everything else under it.
   const caps = panels.filter(({ id }) => id.startsWith('mirror'))
-  const body = panels.filter(({ id }) => !id.startsWith('mirror') && plan.panels[id])
+  // What is narrow lies on top: its margin for a finger reaches over its neighbours.
+  const body = panels
+    .filter(({ id }) => !id.startsWith('mirror') && plan.panels[id])
+    .toSorted((a, b) => Number(isSmall(a)) - Number(isSmall(b)))
   const scenery = plan.backdrop.filter((part) => !behind(part) && !drawn.some(({ id }) => id === part.place))
   const tabStop = walk.some(({ id }) => id === selected) ? selected : walk[0]?.id
   const draw = (panel: Panel) => (
@@ -213,13 +216,26 @@ function choosable(id: string, label: string, { selected, tabStop, onSelect }: O
   } as const
 }
 
+const isSmall = ({ areaM2 }: Panel) => areaM2 < 0.2
+
+/** So far beside a narrow panel a finger still means it, in the drawing’s own units: sills and mirror caps come to 44 px. */
+const FINGER = 36
+
 function PanelShape({ panel, outline, ...chosen }: { panel: Panel; outline: PlanOutline } & Chosen) {
-  const small = panel.areaM2 < 0.2
+  const small = isSmall(panel)
   const { face, selected } = chosen
   const label = face?.label ?? panel.name
   return (
     <g {...choosable(panel.id, label, chosen)}>
       <title>{label}</title>
+      {small && (
+        <path
+          d={outline.path}
+          className="fill-none stroke-transparent"
+          style={{ strokeWidth: FINGER }}
+          pointerEvents="stroke"
+        />
+      )}
       <path
         d={outline.path}
         fill={face?.fill ?? 'var(--c-sheet)'}

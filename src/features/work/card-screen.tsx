@@ -9,6 +9,7 @@ import { Choice } from '@/ui/choice'
 import { later } from '@/ui/later'
 import { usePhotos } from '../photos/use-photos'
 import { fetchTheRest } from './fetch-the-rest'
+import type { Ended } from './just-done'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
@@ -19,6 +20,8 @@ import { useOffline } from './use-offline'
 
 // Only while something dries.
 const HoldPanel = later(() => import('./hold-panel').then(({ HoldPanel: panel }) => panel))
+// Only when a step has just been ended.
+const JustDone = later(() => import('./just-done').then(({ JustDone: told }) => told))
 // Only a car on which several work.
 const OpenSteps = later(() => import('./open-steps').then(({ OpenSteps: steps }) => steps))
 // Only a car with a layer on it asks for it.
@@ -38,6 +41,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
   // Where several steps are open, each tablet shows the one of whoever holds it.
   const open = openNow(live, now)
   const next = open.length > 1 ? goesOnWith(live, now, me) : first
+  const [ended, setEnded] = useState<Ended>()
   const [chosen, setChosen] = useState<string>()
   const shown = live.plan.operations.find(({ id }) => id === (chosen ?? next?.id)) ?? next
   // Whoever does something at this tablet is who it belongs to from then on.
@@ -45,6 +49,7 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
     ...shopCard,
     add: (by, act) => {
       setMe(by)
+      if (act.kind === 'done') setEnded({ operation: act.operation, at: now })
       shopCard.add(by, act)
     },
   }
@@ -95,6 +100,16 @@ export function CardScreen({ fromShop }: { fromShop: CardView }) {
         )}
         {applied.length > 0 && <HighSpots card={card} me={me} layers={applied} />}
       </div>
+      {ended && (
+        <JustDone
+          card={card}
+          ended={ended}
+          onUndo={() => {
+            card.add(me, { kind: 'undo', operation: ended.operation })
+            setEnded(undefined)
+          }}
+        />
+      )}
       <StepList
         card={card}
         me={me}

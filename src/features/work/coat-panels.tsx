@@ -78,6 +78,25 @@ export function CoatPanels({ card, operation, me, album }: StepProps & { album: 
         {begun && !panel && 'Tap the panel you coat.'}
       </p>
       {coat && <Towels used={work.towels} {...coat.towels} />}
+      <BodyPlan
+        shape={view.job.shape}
+        panels={all}
+        faces={Object.fromEntries(
+          all.map(({ id }): [string, PanelFace] => {
+            const of = sections.filter((section) => section.panel === id)
+            return [
+              id,
+              of.length > 0 ? coatFace(staffPanel(region, id), of) : outsideFace(staffPanel(region, id)),
+            ]
+          }),
+        )}
+        {...(selected ? { selected } : {})}
+        onSelect={setSelected}
+        onType={(key) => {
+          const stage = STAGES[Number(key)]
+          if (stage && stage !== 'bare') sayNext(stage)
+        }}
+      />
       {wet.length > 0 && (
         <ul aria-label="Flashing" className="mt-2 flex flex-wrap gap-2">
           {wet.map(({ section, where }) => (
@@ -114,25 +133,15 @@ export function CoatPanels({ card, operation, me, album }: StepProps & { album: 
           ))}
         </ul>
       )}
-      <BodyPlan
-        shape={view.job.shape}
-        panels={all}
-        faces={Object.fromEntries(
-          all.map(({ id }): [string, PanelFace] => {
-            const of = sections.filter((section) => section.panel === id)
-            return [
-              id,
-              of.length > 0 ? coatFace(staffPanel(region, id), of) : outsideFace(staffPanel(region, id)),
-            ]
-          }),
-        )}
-        {...(selected ? { selected } : {})}
-        onSelect={setSelected}
-        onType={(key) => {
-          const stage = STAGES[Number(key)]
-          if (stage && stage !== 'bare') sayNext(stage)
-        }}
-      />
+      <div className="mt-2 flex justify-end">
+        <Button
+          look="outline"
+          disabled={!begun}
+          onClick={() => card.add(me, { kind: 'towel', operation: operation.id })}
+        >
+          Fresh towel
+        </Button>
+      </div>
       {panel && (
         <section aria-label={staffPanel(region, panel.id)} className="mt-2 space-y-2">
           <strong className="font-head text-lg">{staffPanel(region, panel.id)}</strong>
@@ -169,15 +178,6 @@ export function CoatPanels({ card, operation, me, album }: StepProps & { album: 
           <PanelPhotos key={panel.id} album={album} panel={panel} />
         </section>
       )}
-      <div className="mt-2 flex justify-end">
-        <Button
-          look="outline"
-          disabled={!begun}
-          onClick={() => card.add(me, { kind: 'towel', operation: operation.id })}
-        >
-          Fresh towel
-        </Button>
-      </div>
     </div>
   )
 }

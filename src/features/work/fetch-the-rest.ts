@@ -15,6 +15,7 @@ export function fetchTheRest(): void {
     () => import('./torque'),
     () => import('./parts'),
     () => import('./open-steps'),
+    () => import('./just-done'),
     () => import('./air'),
     () => import('./hold-panel'),
     () => import('./not-taken'),

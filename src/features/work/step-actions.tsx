@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { type ReactNode, useEffect, useState } from 'react'
 import {
   CHECKLISTS,
   type CheckId,
@@ -39,7 +39,7 @@ export function Actions({
   const large = 'min-h-14 px-7 text-lg'
   if (progress.kind === 'open')
     return (
-      <div className="mt-5 flex flex-wrap items-center gap-3">
+      <ActionBar>
         {asking === 'begin' ? (
           <AskReason
             words="Start anyway"
@@ -65,7 +65,7 @@ export function Actions({
           </Button>
         )}
         {asking !== 'begin' && against.length > 0 && <p className="text-copper">{against[0]}</p>}
-      </div>
+      </ActionBar>
     )
   const left = leftOpen(card, operation)
   const finish = (despite?: string) =>
@@ -73,38 +73,6 @@ export function Actions({
   const coat = view.sheets[id]?.coat
   return (
     <div className="mt-5 space-y-4">
-      <div className="flex flex-wrap gap-3">
-        {rests ? (
-          <Button
-            look="outline"
-            className={large}
-            onClick={() => card.add(me, { kind: 'resume', operation: id })}
-          >
-            Go on
-          </Button>
-        ) : (
-          <Button
-            look="outline"
-            className={large}
-            aria-expanded={asking === 'pause'}
-            onClick={() => setAsking(asking === 'pause' ? undefined : 'pause')}
-          >
-            Pause
-          </Button>
-        )}
-        <Button
-          className={large}
-          aria-expanded={coat ? asking === 'coat' : undefined}
-          onClick={() => {
-            // A second tap on it is no answer to what is asked.
-            if (asking === 'coat') setAsking(undefined)
-            else if (left.length > 0) setAsking('done')
-            else finish()
-          }}
-        >
-          {operation.kind === 'layer' ? 'Layer finished' : 'Done'}
-        </Button>
-      </div>
       {asking === 'pause' && (
         <ul aria-label="Why it is paused" className="flex flex-wrap gap-2">
           {PAUSE_REASONS.map((reason) => (
@@ -142,6 +110,50 @@ export function Actions({
           onDone={(log) => card.add(me, { kind: 'done', operation: id, coat: log })}
         />
       )}
+      <ActionBar>
+        {rests ? (
+          <Button
+            look="outline"
+            className={large}
+            onClick={() => card.add(me, { kind: 'resume', operation: id })}
+          >
+            Go on
+          </Button>
+        ) : (
+          <Button
+            look="outline"
+            className={large}
+            aria-expanded={asking === 'pause'}
+            onClick={() => setAsking(asking === 'pause' ? undefined : 'pause')}
+          >
+            Pause
+          </Button>
+        )}
+        <Button
+          className={large}
+          aria-expanded={coat ? asking === 'coat' : undefined}
+          onClick={() => {
+            // A second tap on it is no answer to what is asked.
+            if (asking === 'coat') setAsking(undefined)
+            else if (left.length > 0) setAsking('done')
+            else finish()
+          }}
+        >
+          {operation.kind === 'layer' ? 'Layer finished' : 'Done'}
+        </Button>
+      </ActionBar>
+    </div>
+  )
+}
+
+/** What is done next with the step: it stays at the lower edge of the tablet, wherever one has scrolled to. */
+export function ActionBar({ children }: { children: ReactNode }) {
+  return (
+    <div
+      data-bar=""
+      className="sticky bottom-0 z-10 -mx-5 -mb-5 mt-4 flex flex-wrap items-center gap-3 rounded-b-md border-t border-line bg-sheet px-5 py-3"
+    >
+      {children}
     </div>
   )
 }

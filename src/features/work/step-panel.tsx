@@ -92,21 +92,6 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
         />
       )}
       {operation.away && <AwayActions card={card} operation={operation} me={me} />}
-      {progress.kind !== 'done' && !operation.away && (
-        <Actions
-          card={card}
-          operation={operation}
-          me={me}
-          against={[
-            ...(window && progress.kind === 'open' && now > window.closes
-              ? [
-                  `The recoat window closed ${at(window.closes)}. Read the data sheet before you apply another layer.`,
-                ]
-              : []),
-            ...airAgainst(card, operation),
-          ]}
-        />
-      )}
       {sheet?.found && (
         <p className="mt-4 border-l-4 border-copper pl-4 text-lg leading-relaxed">
           Sent back by {view.people.find(({ id }) => id === sheet.found?.by)?.name ?? 'the inspector'}:{' '}
@@ -170,6 +155,21 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       <Parts card={card} operation={operation} me={me} album={album} />
       <StepNotes card={card} operation={operation} me={me} />
       {progress.kind !== 'done' && <Afterwards card={card} operation={operation} me={me} />}
+      {progress.kind !== 'done' && !operation.away && (
+        <Actions
+          card={card}
+          operation={operation}
+          me={me}
+          against={[
+            ...(window && progress.kind === 'open' && now > window.closes
+              ? [
+                  `The recoat window closed ${at(window.closes)}. Read the data sheet before you apply another layer.`,
+                ]
+              : []),
+            ...airAgainst(card, operation),
+          ]}
+        />
+      )}
     </section>
   )
 }
