@@ -441,3 +441,45 @@ test('today’s cards open without a network, though nobody has opened them on t
     await expect(page.getByText(/^No network/).first()).toBeVisible()
   }
 })
+
+test('for the hand: the bar stays in sight, sills and mirror caps are met by a finger, a slip is taken back at once', async ({
+  page,
+}) => {
+  await shop.open(at(WEDNESDAY, '10:20'))
+  await page.setViewportSize({ width: 820, height: 1180 })
+  await page.goto(shop.url)
+  const href = await page.locator('a:has-text("IM 3380")').first().getAttribute('href')
+  await page.goto(`${shop.url}${href!.replace(/\/[a-z]+$/, '')}/work`)
+  const done = page.getByRole('button', { name: 'Done', exact: true })
+  await expect(done).toBeInViewport()
+  const walk = await page.goto(`${shop.url}${href!.replace(/\/[a-z]+$/, '')}/walk`)
+  expect(walk?.ok()).toBe(true)
+  const plan = page.getByRole('radiogroup', { name: /^Unfolded body plan/ })
+  await expect(plan).toBeVisible()
+  // A finger of 44 px, whatever the width of what is drawn.
+  const missed = await plan.evaluate((group) =>
+    [...group.querySelectorAll<SVGGElement>('svg [data-panel*="sill"], svg [data-panel*="mirror"]')].flatMap(
+      (part) => {
+        part.scrollIntoView({ block: 'center' })
+        const { left, top, width, height } = part.getBoundingClientRect()
+        const [x, y] = [left + width / 2, top + height / 2]
+        const reach = 20
+        const points =
+          width > height
+            ? [
+                [x, y - reach],
+                [x, y + reach],
+              ]
+            : [
+                [x - reach, y],
+                [x + reach, y],
+              ]
+        const hit = points.filter(
+          ([px, py]) => document.elementFromPoint(px!, py!)?.closest('[data-panel]') === part,
+        )
+        return hit.length > 0 ? [] : [part.dataset.panel]
+      },
+    ),
+  )
+  expect(missed).toEqual([])
+})

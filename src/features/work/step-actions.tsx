@@ -72,44 +72,47 @@ export function Actions({
     coat ? setAsking('coat') : card.add(me, { kind: 'done', operation: id, ...(despite ? { despite } : {}) })
   const coat = view.sheets[id]?.coat
   return (
-    <div className="mt-5 space-y-4">
-      {asking === 'pause' && (
-        <ul aria-label="Why it is paused" className="flex flex-wrap gap-2">
-          {PAUSE_REASONS.map((reason) => (
-            <li key={reason}>
-              <Button
-                look="outline"
-                onClick={() => {
-                  card.add(me, { kind: 'pause', operation: id, reason })
-                  setAsking(undefined)
-                }}
-              >
-                {PAUSE_WORDS[reason]}
+    // The bar stands in the step itself: nothing smaller holds it back from the lower edge.
+    <>
+      <div className="mt-5 space-y-4 empty:hidden">
+        {asking === 'pause' && (
+          <ul aria-label="Why it is paused" className="flex flex-wrap gap-2">
+            {PAUSE_REASONS.map((reason) => (
+              <li key={reason}>
+                <Button
+                  look="outline"
+                  onClick={() => {
+                    card.add(me, { kind: 'pause', operation: id, reason })
+                    setAsking(undefined)
+                  }}
+                >
+                  {PAUSE_WORDS[reason]}
+                </Button>
+              </li>
+            ))}
+          </ul>
+        )}
+        {asking === 'done' && left.length > 0 && (
+          <div role="alert" className="rounded border-2 border-copper p-4">
+            <p className="text-copper">Still open: {left.join('; ')}.</p>
+            <div className="mt-3 flex flex-wrap gap-3">
+              <Button className={large} look="outline" onClick={() => finish(`open: ${left.join('; ')}`)}>
+                Finish anyway
               </Button>
-            </li>
-          ))}
-        </ul>
-      )}
-      {asking === 'done' && left.length > 0 && (
-        <div role="alert" className="rounded border-2 border-copper p-4">
-          <p className="text-copper">Still open: {left.join('; ')}.</p>
-          <div className="mt-3 flex flex-wrap gap-3">
-            <Button className={large} look="outline" onClick={() => finish(`open: ${left.join('; ')}`)}>
-              Finish anyway
-            </Button>
-            <Button className={large} onClick={() => setAsking(undefined)}>
-              Not yet
-            </Button>
+              <Button className={large} onClick={() => setAsking(undefined)}>
+                Not yet
+              </Button>
+            </div>
           </div>
-        </div>
-      )}
-      {asking === 'coat' && coat && (
-        <CoatLogForm
-          coat={coat}
-          isLayer={operation.kind === 'layer'}
-          onDone={(log) => card.add(me, { kind: 'done', operation: id, coat: log })}
-        />
-      )}
+        )}
+        {asking === 'coat' && coat && (
+          <CoatLogForm
+            coat={coat}
+            isLayer={operation.kind === 'layer'}
+            onDone={(log) => card.add(me, { kind: 'done', operation: id, coat: log })}
+          />
+        )}
+      </div>
       <ActionBar>
         {rests ? (
           <Button
@@ -142,7 +145,7 @@ export function Actions({
           {operation.kind === 'layer' ? 'Layer finished' : 'Done'}
         </Button>
       </ActionBar>
-    </div>
+    </>
   )
 }
 
