@@ -16,7 +16,7 @@ import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
 import { loadToPut } from '@/server/quotes/since-agreed'
 import { bayAir } from '@/server/shop/air'
-import { loadAway } from '@/server/work/away'
+import { awaitedOn, loadAway } from '@/server/work/away'
 import { loadWaitingNotes } from '@/server/work/notes'
 import { moment } from '@/text/formats'
 
@@ -71,6 +71,7 @@ export default async function YardPage() {
           away={
             <AwayStrip
               away={await loadAway(db, floor)}
+              awaited={awaitedOn(floor)}
               people={setup.people.map(({ id, name }) => ({ id, name }))}
               region={setup.region}
               now={floor.now}

@@ -197,6 +197,8 @@ export type PlainAsk =
   | 'away-not-now'
   | 'torque-wrench'
   | 'part-name'
+  | 'order-what'
+  | 'order-supplier'
   | 'part-shelf'
   | 'note-words'
   | 'wash-fresh'

@@ -146,6 +146,14 @@ export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ kind: z.literal('note-read'), operation, note: z.string().min(1).max(80) }),
   z.strictObject({
+    kind: z.literal('order'),
+    operation,
+    what: words.min(1, ask('order-what')),
+    supplier: words.min(1, ask('order-supplier')),
+    due: moment,
+  }),
+  z.strictObject({ kind: z.literal('order-here'), operation }),
+  z.strictObject({
     kind: z.literal('torque'),
     operation,
     nm: z

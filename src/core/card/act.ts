@@ -36,6 +36,10 @@ export type Act =
   | { kind: 'begin'; operation: OperationId; despite?: string; dueBack?: Instant }
   /** What is away comes back at another time than was said; `note`: why, as far as they say. */
   | { kind: 'due-back'; operation: OperationId; dueBack: Instant; note: string }
+  /** Something was ordered for the step, and is to come: touch-up paint by its colour code. */
+  | { kind: 'order'; operation: OperationId; what: string; supplier: string; due: Instant }
+  /** It has come. */
+  | { kind: 'order-here'; operation: OperationId }
   /** Wheel nuts tightened: to so many Nm, with the wrench of that number. */
   | { kind: 'torque'; operation: OperationId; nm: number; wrench: string }
   /** Something came off the car, or out of it, and lies on a shelf. */

@@ -36,6 +36,10 @@ export type Conflict =
   | { code: 'part-there-already'; name: string; place: PartPlace }
   /** What came off the car is not back: `away`, not even in the shop. */
   | { code: 'parts-off'; names: string[]; away: boolean }
+  /** What was ordered for the step has not come. */
+  | { code: 'order-open'; what: string; due: Instant }
+  /** Nothing was ordered for it, or it has come already. */
+  | { code: 'order-none' }
   /** Wheel nuts: to how many Nm, with which wrench. */
   | { code: 'torque-missing' }
   /** Another step has been begun on what is to be taken back. */
@@ -100,6 +104,10 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
         : { code: 'timer-gone' }
     case 'coat':
       return sectionTaken(work, entry)
+    case 'order':
+      return entry.due <= entry.at ? { code: 'due-past' } : undefined
+    case 'order-here':
+      return work.order && !work.order.here ? undefined : { code: 'order-none' }
     case 'due-back':
       if (progress.kind !== 'started') return { code: 'not-begun' }
       return entry.dueBack <= entry.at ? { code: 'due-past' } : undefined
@@ -128,12 +136,14 @@ export function conflictOf(live: LiveJob, card: CardState, entry: Entry): Confli
 
 /** Whatever leaves comes back later than it goes; and nothing is refitted that is not here. */
 function awayOf(
-  { parts }: CardState,
-  { kind }: PlannedOperation,
+  card: CardState,
+  { id, kind }: PlannedOperation,
   { dueBack, at }: Extract<Entry, { kind: 'begin' }>,
 ): Conflict | undefined {
   if (dueBack && dueBack <= at) return { code: 'due-past' }
-  const missing = kind === 'finish' ? parts.filter(isMissing) : []
+  const { order } = workOn(card, id)
+  if (order && !order.here) return { code: 'order-open', what: order.what, due: order.due }
+  const missing = kind === 'finish' ? card.parts.filter(isMissing) : []
   return missing.length > 0
     ? { code: 'parts-off', names: missing.map(({ name }) => name), away: true }
     : undefined

@@ -197,3 +197,46 @@ test('only what nothing stands upon is taken back, whatever else was done beside
     { code: 'stood-upon' },
   ])
 })
+
+describe('what was ordered for a step', () => {
+  const touchUp = makeOffer(template('headland'), offerInput(), {
+    extras: [{ key: 'touch-up', count: 1 }],
+  }).plan
+  const job: LiveJob = {
+    ...live([]),
+    plan: touchUp,
+    progress: Object.fromEntries(
+      ['wash', 'mask'].map((step): [string, Progress] => [
+        step,
+        { kind: 'done', from: at(-600), to: at(-500), by: toPersonId('oran') },
+      ]),
+    ),
+  }
+  const begin: Act = { kind: 'begin', operation: id('extra-touch-up') }
+  const order: Act = {
+    kind: 'order',
+    operation: id('extra-touch-up'),
+    what: 'Paint LY7',
+    supplier: 'Lantern Colours',
+    due: at(3000),
+  }
+  test('is not begun before it is here', () => {
+    const { card, refused } = take(job, [
+      { kind: 'order-here', operation: id('extra-touch-up') },
+      order,
+      begin,
+      { kind: 'order-here', operation: id('extra-touch-up') },
+      { kind: 'order-here', operation: id('extra-touch-up') },
+      begin,
+    ])
+    expect(refused).toEqual([
+      { code: 'order-none' },
+      { code: 'order-open', what: 'Paint LY7', due: at(3000) },
+      { code: 'order-none' },
+    ])
+    expect(card.progress['extra-touch-up']?.kind).toBe('started')
+  })
+  test('is never due in the past', () => {
+    expect(take(job, [{ ...order, due: at(-10) } as Act]).refused).toEqual([{ code: 'due-past' }])
+  })
+})

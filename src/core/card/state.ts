@@ -1,70 +1,21 @@
-import type { MethodKey } from '../correction'
-import type { OperationId, PersonId } from '../ids'
+import type { OperationId } from '../ids'
 import type { LiveJob, Progress } from '../job'
 import { type Instant, laterOf, minutesBetween } from '../time'
-import type { Entry, HighSpotRemedy, PauseReason } from './act'
-import { type CoatAt, coatKey } from './coat-sections'
-import type { Note } from './notes'
+import type { Entry } from './act'
+import { coatKey } from './coat-sections'
 import type { Part } from './parts'
 
+import { type Pause, type ProcessChange, type StepWork, UNTOUCHED } from './step-work'
+
+export type { HighSpot, Pause, ProcessChange, Short, StepWork, Timer } from './step-work'
+
 /** What the acts at a car add up to. */
-
-export type Pause = { from: Instant; to?: Instant; reason: PauseReason; by: PersonId }
-export type Timer = { id: string; label: string; began: Instant; seconds: number; off?: Instant }
-export type HighSpot = {
-  id: string
-  panel: string
-  found: Instant
-  gone?: { at: Instant; how: HighSpotRemedy }
-}
-export type Short = { panel: string; note: string; at: Instant }
-export type ProcessChange = { panel: string; process: MethodKey; reason: string; at: Instant; by: PersonId }
-
-/** What has been done within one operation. */
-export type StepWork = {
-  /** When it was really begun, and by whom; taking back that it was done restores just this. */
-  began?: { at: Instant; by?: PersonId }
-  /** Written down afterwards, with the times it really had. */
-  recorded?: true
-  pauses: Pause[]
-  sections: Readonly<Record<string, { done: number; at: Instant }>>
-  /** By section, see `coatKey`. */
-  coats: Readonly<Record<string, CoatAt>>
-  timers: Timer[]
-  /** Sections worked since the pad was last cleaned, and since it was last a fresh one. */
-  pad: { sinceCleaned: number; sinceFresh: number; fresh: number }
-  towels: number
-  checks: Readonly<Record<string, boolean>>
-  short: Short[]
-  /** The last gloss reading of each panel, GU. */
-  gloss: Readonly<Record<string, number>>
-  highSpots: HighSpot[]
-  notes: Note[]
-  /** When what is away was said to be back, first to last. */
-  said: { back: Instant; note: string; by: PersonId; at: Instant }[]
-  torque?: { nm: number; wrench: string; by: PersonId; at: Instant }
-}
 
 export type CardState = {
   progress: Readonly<Record<string, Progress>>
   work: Readonly<Record<string, StepWork>>
   processes: readonly ProcessChange[]
   parts: readonly Part[]
-}
-
-const UNTOUCHED: StepWork = {
-  pauses: [],
-  sections: {},
-  coats: {},
-  timers: [],
-  pad: { sinceCleaned: 0, sinceFresh: 0, fresh: 0 },
-  towels: 0,
-  checks: {},
-  short: [],
-  gloss: {},
-  highSpots: [],
-  notes: [],
-  said: [],
 }
 
 export function workOn(card: Pick<CardState, 'work'>, operation: OperationId): StepWork {
@@ -241,6 +192,12 @@ function detailOf(work: StepWork, entry: Detail): Partial<StepWork> {
     }
     case 'note-read':
       return { notes: work.notes.map((note) => (note.id === entry.note ? { ...note, read: at } : note)) }
+    case 'order': {
+      const { what, supplier, due, by } = entry
+      return { order: { what, supplier, due, by, at } }
+    }
+    case 'order-here':
+      return work.order ? { order: { ...work.order, here: at } } : {}
     case 'torque': {
       const { nm, wrench, by } = entry
       return { torque: { nm, wrench, by, at } }

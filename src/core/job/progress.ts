@@ -12,6 +12,9 @@ export type Progress =
   | { kind: 'started'; at: Instant; by?: PersonId; dueBack?: Instant }
   | { kind: 'done'; from: Instant; to: Instant; by?: PersonId }
 
+/** Something that was ordered for a step and has not come. */
+export type Awaited = { what: string; supplier: string; due: Instant }
+
 /** A job as the shop floor has it: its plan and what has really happened. */
 export type LiveJob = {
   id: JobId
@@ -24,6 +27,8 @@ export type LiveJob = {
   progress: Readonly<Record<string, Progress>>
   /** Where each operation was last planned. */
   published: readonly PlacedOperation[]
+  /** Steps that wait for what was ordered for them, and when that is due. */
+  awaited?: Readonly<Record<string, Awaited>>
   /** Operations that the manager wants to stay where they are planned. */
   pinned?: readonly string[]
 }

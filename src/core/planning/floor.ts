@@ -48,7 +48,10 @@ export function liveJob(
   agreement: Agreement,
   progress: LiveJob['progress'],
   published: LiveJob['published'],
-  pinned?: LiveJob['pinned'],
+  {
+    pinned,
+    awaited,
+  }: { pinned?: LiveJob['pinned'] | undefined; awaited?: LiveJob['awaited'] | undefined } = {},
 ): LiveJob {
   return {
     id: job.id,
@@ -60,6 +63,7 @@ export function liveJob(
     progress,
     published,
     ...(pinned ? { pinned } : {}),
+    ...(awaited ? { awaited } : {}),
   }
 }
 

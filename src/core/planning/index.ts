@@ -1,4 +1,4 @@
-export type { AwayThere } from './away-there'
+export type { AwaitedThere, AwayThere } from './away-there'
 export {
   BAY_KINDS,
   type BayKind,

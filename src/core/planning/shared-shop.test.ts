@@ -98,6 +98,22 @@ describe('what is away', () => {
   })
 })
 
+describe('what was ordered', () => {
+  const { plan } = makeOffer(template('headland'), offerInput(), { extras: [{ key: 'touch-up', count: 1 }] })
+  const waiting = (due: Instant) =>
+    car('A', { plan, awaited: { 'extra-touch-up': { what: 'Paint LY7', supplier: 'Lantern Colours', due } } })
+  test('is waited for until it is due, while the rest goes on', () => {
+    const due = plusMinutes(MONDAY, 2 * 1440)
+    const placed = planned([waiting(due)])
+    expect(step(placed, 'extra-touch-up').start >= due).toBe(true)
+    expect(step(planned([car('A', { plan })]), 'extra-touch-up').start < due).toBe(true)
+  })
+  test('and is late: it may come tomorrow, and the plan is none the worse for it', () => {
+    const placed = planned([waiting(plusMinutes(MONDAY, -60))])
+    expect(step(placed, 'extra-touch-up').start >= plusMinutes(MONDAY, 1440)).toBe(true)
+  })
+})
+
 describe('several hands at one car', () => {
   test('the cabin is cleaned while others polish, and never beside an open or soft coat', () => {
     const placed = planned([car('A')])

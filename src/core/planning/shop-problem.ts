@@ -12,7 +12,7 @@ import { toSchedule, unattended } from './file-operations'
 import { OVER, overIn, withOver } from './over'
 import { kindOf, withRoof } from './roof'
 import type { Sharing } from './sharing'
-import { type Entry, goneOut, onMinute, type Pin, underWay } from './under-way'
+import { type Entry, goneOut, onMinute, type Pin, underWay, waitsForOrders } from './under-way'
 
 /** A bay in which no car may stand for a while. */
 export type Closure = { id: string; place: BayId; from: Instant; until: Instant }
@@ -111,6 +111,7 @@ class ProblemBuilder {
         operations: all.flatMap(({ operations }) => operations),
         ...this.apart(job, entries),
         ...this.hold(job, entries),
+        ...waitsForOrders(job, this.origin),
         links: this.links(job, entries),
         stays: job.plan.stays.map((stay) => ({
           ...stay,

@@ -1,7 +1,13 @@
 import { type OperationId, type PersonId, toOperationId } from '../ids'
-import type { Progress } from '../job'
+import type { LiveJob, Progress } from '../job'
 import type { PlannedOperation } from '../offer/job-plan'
-import { nextOpen, openMinutesBetween, type Problem, type ProblemOperation } from '../schedule'
+import {
+  nextOpen,
+  openMinutesBetween,
+  type Problem,
+  type ProblemJob,
+  type ProblemOperation,
+} from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, minutesBetween, plusMinutes } from '../time'
 import { unattended } from './file-operations'
 import type { ShopCalendar } from './shop-problem'
@@ -106,4 +112,18 @@ export function underWay(
   return operation.mode === 'pausable'
     ? followedBy(going, [])
     : followedBy({ ...unattended(rest, left), ...part }, [pin(rest, origin)])
+}
+
+/** A step that waits for what was ordered does not begin before it is due; what is overdue may come tomorrow. */
+export function waitsForOrders(
+  { plan, awaited = {} }: Pick<LiveJob, 'plan' | 'awaited'>,
+  origin: Instant,
+): Pick<ProblemJob, 'notDuring'> {
+  const spans = plan.operations.flatMap(({ id }) => {
+    const order = awaited[id]
+    if (!order) return []
+    const to = order.due > origin ? onMinute(order.due) : plusMinutes(origin, 1440)
+    return [{ operation: id, from: origin, to }]
+  })
+  return spans.length > 0 ? { notDuring: spans } : {}
 }

@@ -13,6 +13,7 @@ export function fetchTheRest(): void {
     () => import('./record-form'),
     () => import('./away-actions'),
     () => import('./torque'),
+    () => import('./order-actions'),
     () => import('./parts'),
     () => import('./open-steps'),
     () => import('./just-done'),

@@ -34,6 +34,7 @@ const FaultPhotos = later(() => import('./fault-photos').then(({ FaultPhotos: ph
 const Air = later(() => import('./air').then(({ Air: air }) => air))
 const AwayActions = later(() => import('./away-actions').then(({ AwayActions: away }) => away))
 const Parts = later(() => import('./parts').then(({ Parts: parts }) => parts))
+const OrderActions = later(() => import('./order-actions').then(({ OrderActions: order }) => order))
 const Torque = later(() => import('./torque').then(({ Torque: torque }) => torque))
 const RecordForm = later(() => import('./record-form').then(({ RecordForm: form }) => form))
 
@@ -143,6 +144,9 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.machines.length > 0 && <MachineRecipes recipes={sheet.machines} />}
       {sheet?.liquids && <AtHand liquids={sheet.liquids} />}
       {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
+      {operation.extra === 'touch-up' && progress.kind === 'open' && (
+        <OrderActions card={card} operation={operation} me={me} />
+      )}
       {isWheelsOn(operation) && <Torque card={card} operation={operation} me={me} />}
       <Checklist card={card} operation={operation} me={me} />
       <Presets card={card} operation={operation} me={me} />

@@ -3,7 +3,7 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import type { PersonId } from '@/core/ids'
-import type { AwayThere } from '@/core/planning'
+import type { AwaitedThere, AwayThere } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { clockIn, dayIn, type Instant } from '@/core/time'
 import { moveAway } from '@/server/work/away-actions'
@@ -17,12 +17,19 @@ import { useAction } from '@/ui/use-action'
 import { useMe } from '../work/use-me'
 
 type Named = { id: PersonId; name: string }
-type Props = { away: readonly AwayThere[]; people: readonly Named[]; region: Region; now: Instant }
+type Props = {
+  away: readonly AwayThere[]
+  /** Ordered for a step, and not here. */
+  awaited: readonly AwaitedThere[]
+  people: readonly Named[]
+  region: Region
+  now: Instant
+}
 
 /** What has left the shop and when it is back, what leaves soon; each by one tap. */
-export function AwayStrip({ away, people, region, now }: Props) {
+export function AwayStrip({ away, awaited, people, region, now }: Props) {
   const [me, setMe] = useMe(people[0]!.id)
-  if (away.length === 0) return null
+  if (away.length + awaited.length === 0) return null
   return (
     <section aria-label="Away" className="border-x-[3px] border-b-[3px] border-ink bg-sheet px-4 py-3">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -51,6 +58,17 @@ export function AwayStrip({ away, people, region, now }: Props) {
             region={region}
             now={now}
           />
+        ))}
+        {awaited.map(({ jobId, plate, operation, what, supplier, due }) => (
+          <li key={`${jobId} ${operation}`} className="border-t border-line py-2 first:border-0">
+            <Link href={`/jobs/${jobId}/work`} className="font-head font-bold">
+              {plate}
+            </Link>{' '}
+            waits for {what} from {supplier},{' '}
+            <span className={clsx(due < now && 'font-semibold text-copper')}>
+              {due < now ? 'was due' : 'due'} {moment(region, due, now)}
+            </span>
+          </li>
         ))}
       </ul>
     </section>

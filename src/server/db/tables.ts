@@ -76,6 +76,16 @@ export type AgreementsRow = {
 
 type AgreementsIn = In<AgreementsRow, 'promised_for' | 'agreed_at', never>
 
+export type AwaitedRow = {
+  job_id: JobId
+  operation_id: OperationId
+  what: string
+  supplier: string
+  due_at: string
+}
+
+type AwaitedIn = In<AwaitedRow, 'due_at', never>
+
 export type BottlesRow = {
   id: BottleId
   code: number
@@ -750,6 +760,7 @@ declare module 'knex/types/tables' {
       Written<AgreementsIn, 'version'>,
       Changed<AgreementsIn>
     >
+    awaited: Knex.CompositeTableType<AwaitedRow, AwaitedIn, Changed<AwaitedIn>>
     bottles: Knex.CompositeTableType<
       BottlesRow,
       Written<BottlesIn, 'opened_on' | 'gone_on'>,

@@ -9,6 +9,7 @@ import { listPins } from '../planning/pin-store'
 import { lastPlanning, loadPublished } from '../planning/plan-store'
 import { agreementsOf } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
+import { listAwaited } from '../work/awaited-store'
 import { loadProgress } from '../work/work-store'
 import { findJob, listFloorJobs } from './job-store'
 
@@ -27,6 +28,7 @@ async function standing(db: Knex, jobs: readonly Job[], now: Instant): Promise<F
   const progress = await loadProgress(db, ids)
   const published = await loadPublished(db, ids)
   const pins = await listPins(db)
+  const awaited = await listAwaited(db, ids)
   const among = async (table: string) =>
     new Set<string>((await db(table).whereIn('job_id', ids).distinct('job_id')).map((row) => row.job_id))
   const [read, graded] = [await among('film_readings'), await among('defects')]
@@ -36,7 +38,10 @@ async function standing(db: Knex, jobs: readonly Job[], now: Instant): Promise<F
     const surveyed = read.has(job.id) || (!anyPanelReads(job.vehicle) && graded.has(job.id))
     const live =
       agreement &&
-      liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [], pins.get(job.id))
+      liveJob(job, agreement, progress.get(job.id) ?? {}, published.get(job.id) ?? [], {
+        pinned: pins.get(job.id),
+        awaited: awaited.get(job.id),
+      })
     const stage = stageOf(
       { job: live, surveyed, handedOver: job.handedOverAt !== undefined, isVisit: job.kind === 'visit' },
       now,

@@ -30,6 +30,7 @@ import { loadShop } from '../shop/shop-store'
 import { listBottles, pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
 import { loadEntries } from './acts-store'
+import { hasCome, waitFor } from './awaited-store'
 import { loadProgress, recordDueBack, recordFinish, recordStart, restore } from './work-store'
 
 /** Acts at the car, as they are taken: judged against the card as it stands, and written with what follows from them. */
@@ -42,7 +43,7 @@ async function loadCard(db: Knex, jobId: JobId): Promise<Found | undefined> {
   if (!job || !agreement) return undefined
   const progress = (await loadProgress(db, [jobId])).get(jobId) ?? {}
   const pins = (await listPins(db)).get(jobId)
-  const live = liveJob(job, agreement, progress, await loadPublishedOf(db, jobId), pins)
+  const live = liveJob(job, agreement, progress, await loadPublishedOf(db, jobId), { pinned: pins })
   return { live, card: cardOf(live, await loadEntries(db, jobId)), shape: job.vehicle.shape }
 }
 
@@ -54,6 +55,8 @@ const MOVES_THE_PLAN: ReadonlySet<string> = new Set([
   'undo',
   'process',
   'due-back',
+  'order',
+  'order-here',
 ])
 
 /**
@@ -117,6 +120,12 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
   switch (entry.kind) {
     case 'begin':
       await recordStart(trx, job, operation, at, by, entry.dueBack)
+      return
+    case 'order':
+      await waitFor(trx, job, operation, entry)
+      return
+    case 'order-here':
+      await hasCome(trx, job, operation)
       return
     case 'due-back':
       await recordDueBack(trx, job, operation, entry.dueBack)

@@ -1,8 +1,23 @@
 import type { Knex } from 'knex'
 import { cardOf, workOn } from '@/core/card'
+import { toOperationId } from '@/core/ids'
 import { type Away, awayNow } from '@/core/job'
-import type { AwayThere, Floor } from '@/core/planning'
+import type { AwaitedThere, AwayThere, Floor } from '@/core/planning'
 import { entriesWith } from './acts-store'
+
+/** What was ordered for steps of cars on the floor and has not come, what is due first first. */
+export function awaitedOn({ jobs }: Pick<Floor, 'jobs'>): AwaitedThere[] {
+  return jobs
+    .flatMap(({ job, live }) =>
+      Object.entries(live?.awaited ?? {}).map(([operation, order]) => ({
+        jobId: job.id,
+        plate: job.vehicle.plate,
+        operation: toOperationId(operation),
+        ...order,
+      })),
+    )
+    .toSorted((a, b) => a.due.localeCompare(b.due))
+}
 
 /** What of the cars on the floor is away, and what leaves soon: what is late first. */
 export async function loadAway(db: Knex, { jobs, now }: Pick<Floor, 'jobs' | 'now'>): Promise<AwayThere[]> {

@@ -30,6 +30,8 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'spot-gone': { code: 'spot-gone' },
   'note-over': { code: 'note-over' },
   'section-already': { code: 'section-already', stage: 'level', by: toPersonId('brida'), at: NOON },
+  'order-open': { code: 'order-open', what: 'Paint LY7', due: NOON },
+  'order-none': { code: 'order-none' },
   'due-past': { code: 'due-past' },
   'part-gone': { code: 'part-gone' },
   'part-there-already': { code: 'part-there-already', name: 'Fuel flap', place: 'on' },

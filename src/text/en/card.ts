@@ -73,6 +73,10 @@ export function conflictText(
       return conflict.away
         ? `Not here yet: ${list(region, conflict.names)}. The car cannot be refitted before ${conflict.names.length === 1 ? 'it is' : 'they are'} back, or settled with the owner.`
         : `Still off the car: ${list(region, conflict.names)}. Tick each as it goes back on.`
+    case 'order-open':
+      return `${conflict.what} was ordered for it and is not here yet; it is due ${when(conflict.due)}. Say that it is here first.`
+    case 'order-none':
+      return 'Nothing is on order for this step.'
     case 'torque-missing':
       return 'Write down the torque in Nm and the number of the wrench first.'
     case 'section-already':

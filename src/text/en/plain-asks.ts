@@ -148,6 +148,8 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'wash-fresh': () => 'The car was washed meanwhile, or that step has begun. Reload to see it.',
   'note-words': () => 'Write a few words first.',
   'torque-wrench': () => 'Type the number of the torque wrench.',
+  'order-what': () => 'Type what is ordered, with its paint code.',
+  'order-supplier': () => 'Type where it is ordered.',
   'part-name': () => 'Type what it is.',
   'part-shelf': () => 'Type where it lies.',
   'away-due-past': () => 'It can only be due back later than now. Choose a later day or time.',
