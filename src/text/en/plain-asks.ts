@@ -157,7 +157,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'away-back-already': () => 'It is back already. Reload to see since when.',
   'away-not-off': () => 'It cannot leave yet: what comes before it on the job card is not done.',
   'away-not-now': () => 'This cannot be said of it now. Reload, and look at the job card.',
-  'inspector-manager': () => 'Choose who looks where everybody has worked on the paint.',
+  'inspector-manager': () => 'Choose the person who inspects it then.',
   'inspector-tomorrow': () => 'Whoever worked on this paint today may look at it tomorrow, with rested eyes.',
   'note-over': () => 'Somebody has answered or read this note already. Reload to see it.',
   poured: () => 'Type how much was used.',
