@@ -1,5 +1,8 @@
+import type { CarAsk } from './at-the-car'
+
 /** What asks for nothing but itself. */
 export type PlainAsk =
+  | CarAsk
   // Any field
   | 'a-number'
   | 'a-whole-number'
@@ -156,7 +159,6 @@ export type PlainAsk =
   | 'at-once'
   | 'equipment-count'
   | 'inspector-manager'
-  | 'inspector-tomorrow'
   | 'process-unknown'
   | 'survey-changed'
   | 'process-gone'
@@ -184,24 +186,6 @@ export type PlainAsk =
   | 'home-already'
   | 'who-said-so'
   | 'told-later'
-
-  // At the car
-  | 'lot'
-  | 'poured-number'
-  | 'poured'
-  | 'note-over'
-  | 'away-due-past'
-  | 'away-out-already'
-  | 'away-back-already'
-  | 'away-not-off'
-  | 'away-not-now'
-  | 'torque-wrench'
-  | 'part-name'
-  | 'order-what'
-  | 'order-supplier'
-  | 'part-shelf'
-  | 'note-words'
-  | 'wash-fresh'
 
   // Final inspection, handover, payments
   | 'what-is-wrong'

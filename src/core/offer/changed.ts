@@ -1,8 +1,8 @@
 import type { Product } from '../coating'
 import type { Worked, WorkedStep } from '../correction'
 import type { OperationId } from '../ids'
+import { calledOff } from './called-off'
 import {
-  calledOff,
   changedPanels,
   changedPlan,
   isTouched,

@@ -11,7 +11,7 @@ type Side = { after: Mark; before: Mark }
 
 /**
  * Extras that another person can do meanwhile, with the step they follow and the one they are done before (common practice): the cabin once
- * the car is washed, up to the last look; what is beside the paint once it is taped off, and before anything is coated.
+ * the car is washed, until it is inspected; what is beside the paint once it is taped off, and before anything is coated.
  */
 const SIDE: Partial<Record<ExtraKey, Side>> = {
   interior: { after: 'wash', before: 'last' },

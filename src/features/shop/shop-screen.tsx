@@ -1,8 +1,7 @@
 'use client'
 
 import { type ReactNode, useState } from 'react'
-import { INSPECTOR_RULES, type InspectorRule } from '@/core/handover/inspector-rule'
-import { type PersonId, toPersonId } from '@/core/ids'
+import type { PersonId } from '@/core/ids'
 import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
 import { SHARING, type Sharing } from '@/core/planning'
 import type { Quantity } from '@/core/region'
@@ -19,6 +18,7 @@ import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
+import { InspectorChoice } from './inspector-choice'
 
 const SCHOOL_NAME: Record<School, string> = {
   'gauge-guided': 'From the gauge reading',
@@ -28,11 +28,6 @@ const SCHOOL_NAME: Record<School, string> = {
 const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
   'iron-first': 'Iron remover, then clay',
   'clay-first': 'Clay, then iron remover',
-}
-
-const INSPECTOR_NAME: Record<InspectorRule, string> = {
-  tomorrow: 'It waits until tomorrow, for rested eyes',
-  manager: 'The manager looks',
 }
 
 const SHARING_NAME: Record<Sharing, string> = {
@@ -179,34 +174,12 @@ export function ShopScreen({
         title="Final inspection"
         words="It is done by somebody who did not work on the paint. Where there is nobody:"
       >
-        <Choice
-          label="Everybody has worked on it"
-          options={INSPECTOR_RULES.map((value) => ({ value, name: INSPECTOR_NAME[value] }))}
-          value={inspector.rule}
-          onChange={(rule) =>
-            setInspector(
-              rule === 'manager' ? { rule, ...(people[0] ? { manager: people[0].id } : {}) } : { rule },
-            )
-          }
+        <InspectorChoice
+          inspector={inspector}
+          people={people}
+          error={refusal?.field === 'inspector.manager' ? refusal.message : undefined}
+          onChange={setInspector}
         />
-        {inspector.rule === 'manager' && (
-          <Field
-            label="Who that is"
-            error={refusal?.field === 'inspector.manager' ? refusal.message : undefined}
-          >
-            <select
-              className="field max-w-xs"
-              value={inspector.manager}
-              onChange={({ target }) => setInspector({ rule: 'manager', manager: toPersonId(target.value) })}
-            >
-              {people.map(({ id, name }) => (
-                <option key={id} value={id}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          </Field>
-        )}
       </Part>
       <Part title="Decontamination" words="The order of every wash plan follows it.">
         <Choice
