@@ -1,8 +1,9 @@
-import { type Care, productName } from '@/core/job'
+import { type Care, type LayerLog, productName } from '@/core/job'
 import { agreedWork } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import type { Instant } from '@/core/time'
+import { stepTitle } from '@/text/en/step-names'
 import { measured, moment, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { HandOverButton } from './hand-over-button'
@@ -23,6 +24,11 @@ export function CareScreen({
   const { job, stage, agreement } = entry
   const { region } = shop.setup
   const done = stage.kind === 'ready' || stage.kind === 'handed-over'
+  /** By the step it was: one product may lie on wheels and paint, and on a panel once more. */
+  const appliedAs = ({ operationId, productId }: LayerLog) => {
+    const operation = entry.live?.plan.operations.find(({ id }) => id === operationId)
+    return operation ? stepTitle(region, operation.title) : productName(shop, productId)
+  }
   return (
     <div className="grid gap-8 p-5 lg:grid-cols-[minmax(0,1fr)_22rem]">
       <section className="sheet p-6">
@@ -75,7 +81,7 @@ export function CareScreen({
             <ol className="text-[15px]">
               {care.layers.map((layer) => (
                 <li key={layer.operationId} className="border-t border-line py-2">
-                  <strong>{productName(shop, layer.productId)}</strong>, lot {layer.lot}
+                  <strong>{appliedAs(layer)}</strong>, lot {layer.lot}
                   <br />
                   <span className="text-ink-soft">
                     ended {moment(region, layer.endedAt, now)},{' '}
