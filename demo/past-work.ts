@@ -143,9 +143,18 @@ function offerOf(
       vendors: shop.setup.vendors,
       rates: shop.setup.rates,
     },
-    { terms: { discountPercent: pick(random, [0, 0, 0, 5, 10]), depositPercent: 0 } },
+    {
+      terms: {
+        discountPercent: pick(random, packageKey === 'boathouse' ? BARGAINED : DISCOUNTS),
+        depositPercent: 0,
+      },
+    },
   )
 }
+
+/** What was taken off the price, %: who brings a whole car back bargains. */
+const DISCOUNTS = [0, 0, 0, 5, 10]
+const BARGAINED = [5, 5, 10, 10, 10]
 
 const glossRound = (judgement: VehicleJudgement, seed: number, indexOf: (id: string) => number) => {
   const meter = new SimulatedGlossMeter(indexOf, seed)

@@ -22,6 +22,33 @@ const COSTS: ShopCosts = {
   productPercent: 50,
 }
 
+const actualOf = ({ steps }: Lesson, kind: string) =>
+  steps.reduce((sum, { key, actualMinutes }) => sum + (key.endsWith(`:${kind}`) ? actualMinutes : 0), 0)
+
+describe('what others had a hand in', () => {
+  test('a cut that two shared took the minutes of both', () => {
+    const alone = input()
+    const halved = input('lantern', (kind) => (kind === 'cut' ? 0.5 : 1))
+    const published = halved.published.map((placed) =>
+      placed.operation === 'cut' ? { ...placed, people: [toPersonId('ann'), toPersonId('ben')] } : placed,
+    )
+    expect(actualOf(lessonOf({ ...halved, published }), 'cut')).toBeCloseTo(
+      actualOf(lessonOf(alone), 'cut'),
+      6,
+    )
+    expect(actualOf(lessonOf(halved), 'cut')).toBeCloseTo(actualOf(lessonOf(alone), 'cut') / 2, 6)
+  })
+  test('a car at somebody else’s place stands in no bay', () => {
+    const { plan } = input()
+    const away = {
+      ...plan,
+      stays: plan.stays.map((stay) => (stay.id === 'wet' ? { ...stay, kind: 'offsite' } : stay)),
+    }
+    const bays = lessonOf(input('lantern', () => 1, { plan: away })).bays.map(({ place }) => place)
+    expect(bays).toEqual(['loft'])
+  })
+})
+
 /** A job done step after step without a pause, each by so many times its plan. */
 function input(
   key = 'lantern',

@@ -3,6 +3,7 @@ import { type Care, machineKey, stepMinutes, type Worked } from '../correction'
 import type { BayId, JobId, OperationId, PersonId, ProductId } from '../ids'
 import type { Progress } from '../job'
 import { type JobPlan, machineRoles, type PlannedOperation, paceKey, type Skill } from '../offer'
+import { OFFSITE } from '../offer/in-order'
 import type { PlacedOperation } from '../schedule'
 import type { DefectKind, Severity } from '../survey'
 import { type Instant, type LocalDay, minutesBetween } from '../time'
@@ -120,6 +121,12 @@ function minutesByTick(
   return new Map(sum > 0 ? minutes.map(([panel, each]) => [panel, (each * total) / sum]) : [])
 }
 
+/** How many were at it: as many as it needs, or as many as shared it by the plan it was done by. */
+function handsAt({ id, people }: PlannedOperation, { published }: LessonInput): number {
+  const placed = published.find(({ operation }) => operation === id)
+  return Math.max(1, people, placed?.people.length ?? 0)
+}
+
 /** Steps of one operation: at the machine one for each panel, else one. Nothing for what nobody of the house worked on. */
 function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] {
   const progress = input.progress[operation.id]
@@ -127,7 +134,7 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
   if (progress?.kind !== 'done' || !skill || skill.startsWith('vendor-')) return []
   const own = skill as Skill
   const actualMinutes =
-    input.worked(operation.id, progress.by, progress.from, progress.to) * Math.max(1, operation.people)
+    input.worked(operation.id, progress.by, progress.from, progress.to) * handsAt(operation, input)
   const plannedMinutes = operation.minutes * Math.max(1, operation.people)
   const shares = sharesOf(operation, input)
   if (shares.length === 0)
@@ -161,7 +168,9 @@ function stepsOf(operation: PlannedOperation, input: LessonInput): LessonStep[] 
 }
 
 function baysOf({ plan, progress, published }: LessonInput): Lesson['bays'] {
-  return plan.stays.flatMap(({ operations }) => {
+  return plan.stays.flatMap(({ kind, operations }) => {
+    // What is at somebody else’s place takes no bay.
+    if (kind === OFFSITE) return []
     const done = operations.flatMap((id) => {
       const each = progress[id]
       return each?.kind === 'done' ? [each] : []

@@ -125,11 +125,6 @@ export function Inspection({
             value={by}
             onChange={setBy}
           />
-          {refusal?.field === 'by' && (
-            <p role="alert" className="mt-1 font-semibold text-copper">
-              {refusal.message}
-            </p>
-          )}
           {because !== 'fresh' && (
             <p className="mt-1 text-copper">{NOBODY_FRESH[because](eyes.length > 0)}</p>
           )}
@@ -205,7 +200,8 @@ export function Inspection({
               {notice}
             </p>
           )}
-          {refusal?.field === '' && (
+          {/* Who looks is chosen above the drawing: what is wrong with it is said where one has just touched. */}
+          {(refusal?.field === '' || refusal?.field === 'by') && (
             <p role="alert" className="mt-2 font-semibold text-copper">
               {refusal.message}
             </p>

@@ -3,6 +3,7 @@ import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { ChainLink } from '@/core/schedule'
 import { type Instant, minutesBetween } from '@/core/time'
+import { equipmentName } from '@/text/en/equipment'
 import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
 
@@ -57,7 +58,7 @@ export function whyText(
     case 'place':
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`
     case 'equipment':
-      return `${title} waits until ${at(link.start)} for ${link.equipment}, which is in use.`
+      return `${title} waits until ${at(link.start)} for ${equipmentName(link.equipment)}: all are in use.`
     case 'window':
       return `${title} is held back to ${at(link.start)}, so that ${titleOf(link.next)} falls into its window while someone is on shift.`
     default:

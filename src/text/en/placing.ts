@@ -5,6 +5,7 @@ import { unreachable } from '@/core/result'
 import type { PlacingReason, ScheduleReason } from '@/core/schedule'
 import { dayIn, type Instant } from '@/core/time'
 import { clock, duration, moment, paperDay } from '../formats'
+import { equipmentName } from './equipment'
 import { stepTitle } from './step-names'
 
 /** Why work cannot be placed on the calendar, in a sentence. */
@@ -81,7 +82,7 @@ function factsText(reason: PlacingReason, names: PlacingNames): string {
     case 'place-taken':
       return `${it} does not fit into any free time of ${bayOf(reason.kind)}.`
     case 'equipment-taken':
-      return `${it} needs ${names.place(reason.equipment)}, which is not free for as long as it is needed.`
+      return `${it} needs ${equipmentName(reason.equipment)}, and none is free for as long as it is needed.`
     case 'no-place':
       return `${it} needs ${bayOf(reason.kind)}, and none is free.`
     case 'nobody-free':
