@@ -6,6 +6,7 @@ import { type Instant, instant } from '../time'
 import { type Act, COAT_STAGES, HIGH_SPOT_REMEDIES, PAUSE_REASONS } from './act'
 import { NOTE_TO } from './notes'
 import { PART_KINDS, PART_PLACES } from './parts'
+import { TORQUE_NM } from './torque-range'
 
 /** Acts as they come in from a tablet. Kept apart from the acts themselves, so that the card carries no parser. */
 
@@ -58,8 +59,6 @@ const moment = z.string().transform((text, context): Instant => {
 })
 /** A motorhome's roof is worked in fewer. */
 const SECTIONS_MOST = 99
-/** From a small trailer’s to a large van’s nuts, Nm (mem). */
-const TORQUE_NM = { least: 20, most: 600 }
 
 export const actSchema: z.ZodType<Act> = z.discriminatedUnion('kind', [
   z.strictObject({

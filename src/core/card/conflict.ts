@@ -3,6 +3,7 @@ import type { OperationId, PersonId } from '../ids'
 import { type LiveJob, type Progress, progressAt } from '../job'
 import type { PlannedOperation, StepName } from '../offer'
 import { followers } from '../offer/side-by-side'
+import { isWheelsOn } from '../offer/wheels-on'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 import type { CoatLog, CoatStage, Entry } from './act'
 import { coatAt } from './coat-sections'
@@ -156,8 +157,7 @@ function endOf(
   coat: CoatLog | undefined,
 ): Conflict | undefined {
   if (kind === 'layer' && !coat) return { code: 'coat-missing' }
-  const isWheelsOn = typeof title === 'object' && title.code === 'wheels-on'
-  if (isWheelsOn && !workOn(card, id).torque) return { code: 'torque-missing' }
+  if (isWheelsOn({ title }) && !workOn(card, id).torque) return { code: 'torque-missing' }
   const off = kind === 'finish' ? partsOff(card.parts) : []
   return off.length > 0
     ? { code: 'parts-off', names: off.map(({ name }) => name), away: off.some(isMissing) }

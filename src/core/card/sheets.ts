@@ -1,6 +1,13 @@
 import type { BayAir, BayClimate, SensorState } from '../climate'
 import { believed } from '../climate'
-import { type CoatingOutlook, coatingOutlook, flashBand, type Product, sheetThen } from '../coating'
+import {
+  type CoatingOutlook,
+  coatingOutlook,
+  flashBand,
+  type Product,
+  SHEET_AIR,
+  sheetThen,
+} from '../coating'
 import type { BottleId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { type Agreement, agreedWork, type PlannedOperation, shareOfLayer } from '../offer'
@@ -134,9 +141,6 @@ function agreedMl(
   if (told) return Math.ceil(told.ml * shareOfLayer(operation, live.plan.operations, panels))
   return Math.ceil(product.mlPerM2 * own.reduce((sum, { areaM2 }) => sum + areaM2, 0))
 }
-
-/** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */
-const SHEET_AIR = { airC: 20, rhPercent: 50 }
 
 function coatSheet(input: SheetInput, operation: PlannedOperation): Omit<CoatSheet, 'towels'> | undefined {
   const { live, shop, bottles, now } = input

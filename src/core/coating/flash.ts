@@ -14,6 +14,9 @@ export function flashFactor(airC: number, rhPercent: number): number {
   return Math.min(FACTOR_MAX, Math.max(FACTOR_MIN, factor))
 }
 
+/** What the flash is worked out from where no sensor says anything: the air a data sheet speaks of, °C and %. */
+export const SHEET_AIR = { airC: REFERENCE_C, rhPercent: REFERENCE_RH }
+
 /** Seconds to wait before levelling, as a band. An estimate: the look of the film decides. */
 export function flashBand(product: Product, airC: number, rhPercent: number): { min: number; max: number } {
   const factor = flashFactor(airC, rhPercent)

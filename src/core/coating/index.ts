@@ -1,7 +1,7 @@
 export { type CoatStep, coatSteps } from './coat-steps'
 export { type ConditionBreach, conditionBreaches } from './conditions'
 export { usualProduct } from './defaults'
-export { flashBand, flashFactor } from './flash'
+export { flashBand, flashFactor, SHEET_AIR } from './flash'
 export { type CoatingOutlook, coatingOutlook } from './outlook'
 export {
   catalogueSchema,

@@ -4,6 +4,7 @@ import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
 import { besideThePaint, opensCoat } from './side-by-side'
 import type { Trade } from './vendor'
 import { WASH_KEEPS_MINUTES } from './wash-keeps'
+import { isWheelsOn } from './wheels-on'
 
 /** How the operations of a job follow one another, and what each asks of the one before it. */
 
@@ -107,8 +108,6 @@ function staysOf(operations: readonly PlannedOperation[]): JobPlan['stays'] {
 
 const isTrade = ({ title }: PlannedOperation, trade: Trade) =>
   typeof title === 'object' && title.code === 'vendor' && title.trade === trade
-
-const isWheelsOn = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'wheels-on'
 
 /** The step after which a piece is off the car, and the one that needs it again. */
 function offAndOn(operations: readonly PlannedOperation[], operation: PlannedOperation) {

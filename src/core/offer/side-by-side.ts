@@ -1,6 +1,7 @@
 import type { OperationId } from '../ids'
 import type { ExtraKey } from './extras'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
+import { isWheelsOn } from './wheels-on'
 
 /** Work that goes on beside the paint work of a car, and what must never go on beside what. */
 
@@ -42,7 +43,7 @@ const raisesDust = ({ kind, extra, title }: PlannedOperation): boolean =>
   kind === 'refine' ||
   kind === 'polish' ||
   (kind === 'extra' && extra !== undefined && DUSTY_EXTRAS.includes(extra)) ||
-  (typeof title === 'object' && title.code === 'wheels-on')
+  isWheelsOn({ title })
 
 function marked(operations: readonly PlannedOperation[], mark: Mark): PlannedOperation | undefined {
   switch (mark) {
@@ -53,7 +54,7 @@ function marked(operations: readonly PlannedOperation[], mark: Mark): PlannedOpe
     case 'wheels-off':
       return operations.find(({ extra }) => extra === 'wheels-off')
     case 'wheels-on':
-      return operations.find((operation) => codeOf(operation) === 'wheels-on')
+      return operations.find(isWheelsOn)
     case 'first-coat':
       return operations.find((operation) => opensCoat(operation) && !isWheelCoat(operation))
     default:

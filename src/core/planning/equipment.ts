@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { ask } from '../asks'
 import type { JobPlan, PlannedOperation } from '../offer/job-plan'
+import { isWheelsOn } from '../offer/wheels-on'
 import type { Problem } from '../schedule'
 
 /** Things of which a shop has only so many, planned like its bays. */
@@ -18,7 +19,6 @@ export const equipmentSchema = z.partialRecord(
 )
 export type Equipment = z.infer<typeof equipmentSchema>
 
-const isWheelsOn = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'wheels-on'
 const isWheelsOff = ({ extra, title }: PlannedOperation) =>
   extra === 'wheels-off' && typeof title === 'object' && title.code === 'extra'
 

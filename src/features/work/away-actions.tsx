@@ -1,28 +1,15 @@
 import { useState } from 'react'
 import { workOn } from '@/core/card'
 import { progressAt } from '@/core/job'
-import type { Region } from '@/core/region'
-import {
-  atLocal,
-  clockIn,
-  dayIn,
-  type Instant,
-  isClock,
-  isLocalDay,
-  localDayOrThrow,
-  plusMinutes,
-} from '@/core/time'
+import { type Instant, plusMinutes } from '@/core/time'
 import { awayThing, awayWith, backText } from '@/text/en/away'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { MomentInput, type TypedMoment } from '@/ui/moment-input'
+import { MomentInput } from '@/ui/moment-input'
+import { momentOf, typedAt } from '../typed-moment'
 import type { StepProps } from './use-card'
 
 const WHEN = 'Choose a day and type a time, such as 16:00.'
-
-function momentOf({ timezone }: Region, { day, time }: TypedMoment): Instant | undefined {
-  return isLocalDay(day) && isClock(time) ? atLocal(timezone, localDayOrThrow(day), time) : undefined
-}
 
 /** What leaves the shop for a step: out, due back, later than said, back. */
 export function AwayActions({ card, operation, me }: StepProps) {
@@ -32,10 +19,7 @@ export function AwayActions({ card, operation, me }: StepProps) {
   const planned = view.live.published.find((each) => each.operation === operation.id)
   const dueBack = progress.kind === 'started' ? progress.dueBack : undefined
   const back = dueBack ?? planned?.end ?? plusMinutes(now, operation.minutes)
-  const [when, setWhen] = useState<TypedMoment>({
-    day: dayIn(region.timezone, back),
-    time: clockIn(region.timezone, back),
-  })
+  const [when, setWhen] = useState(typedAt(region, back))
   const [note, setNote] = useState('')
   const [error, setError] = useState<string>()
   const say = (act: (due: Instant) => Parameters<typeof card.add>[1]) => {

@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { workOn } from '@/core/card'
-import { atLocal, dayIn, isClock, isLocalDay, localDayOrThrow, plusDays } from '@/core/time'
+import { dayIn, plusDays } from '@/core/time'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { MomentInput, type TypedMoment } from '@/ui/moment-input'
+import { momentOf } from '../typed-moment'
 import type { StepProps } from './use-card'
 
 /** Touch-up paint comes from somebody by its colour code: ordered, due, here. The step waits for it, and the calendar with it. */
@@ -17,10 +18,7 @@ export function OrderActions({ card, operation, me }: StepProps) {
   const [due, setDue] = useState<TypedMoment>({ day: plusDays(dayIn(timezone, now), 1), time: '12:00' })
   const [faults, setFaults] = useState<{ what?: string; supplier?: string; due?: string }>({})
   const save = () => {
-    const at =
-      isLocalDay(due.day) && isClock(due.time)
-        ? atLocal(timezone, localDayOrThrow(due.day), due.time)
-        : undefined
+    const at = momentOf(view.region, due)
     const found = {
       ...(what.trim() ? {} : { what: 'Type what is ordered, with its paint code.' }),
       ...(supplier.trim() ? {} : { supplier: 'Type where it is ordered.' }),

@@ -3,25 +3,15 @@
 import { useState } from 'react'
 import type { Act, CoatLog, Conflict } from '@/core/card'
 import { toPersonId } from '@/core/ids'
-import type { Region } from '@/core/region'
-import { atLocal, clockIn, dayIn, type Instant, isClock, isLocalDay, localDayOrThrow } from '@/core/time'
 import { conflictText } from '@/text/en/card'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
-import { MomentInput, type TypedMoment } from '@/ui/moment-input'
+import { MomentInput } from '@/ui/moment-input'
+import { momentOf, typedAt } from '../typed-moment'
 import { AskReason } from './ask-reason'
 import { CoatLogForm } from './coat-log'
 import type { StepProps } from './use-card'
-
-const typedAt = ({ timezone }: Region, at: Instant): TypedMoment => ({
-  day: dayIn(timezone, at),
-  time: clockIn(timezone, at),
-})
-
-function momentOf({ timezone }: Region, { day, time }: TypedMoment): Instant | undefined {
-  return isLocalDay(day) && isClock(time) ? atLocal(timezone, localDayOrThrow(day), time) : undefined
-}
 
 /** Which field a conflict is about; what is about none stands below. */
 const FIELD: Partial<Record<Conflict['code'], 'from' | 'to'>> = {

@@ -1,13 +1,12 @@
 import { useState } from 'react'
 import { workOn } from '@/core/card'
+import { TORQUE_NM } from '@/core/card/torque-range'
 import { moment } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
 import type { StepProps } from './use-card'
-
-const [LEAST_NM, MOST_NM] = [20, 600]
 
 /** Wheel nuts: to how many Nm they were tightened, and with which wrench. The figure is the manufacturer’s, never ours. */
 export function Torque({ card, operation, me }: StepProps) {
@@ -19,9 +18,9 @@ export function Torque({ card, operation, me }: StepProps) {
   const nameOf = (id: string) => view.people.find((person) => person.id === id)?.name ?? id
   const save = () => {
     const value = numberOf(nm)
-    const isTorque = value >= LEAST_NM && value <= MOST_NM
+    const isTorque = value >= TORQUE_NM.least && value <= TORQUE_NM.most
     const found = {
-      ...(isTorque ? {} : { nm: `Type the torque in Nm: ${LEAST_NM} to ${MOST_NM}.` }),
+      ...(isTorque ? {} : { nm: `Type the torque in Nm: ${TORQUE_NM.least} to ${TORQUE_NM.most}.` }),
       ...(wrench.trim() ? {} : { wrench: 'Type the number of the torque wrench.' }),
     }
     setFaults(found)

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import type { PersonId } from '@/core/ids'
 import type { AwaitedThere, AwayThere } from '@/core/planning'
 import type { Region } from '@/core/region'
-import { clockIn, dayIn, type Instant } from '@/core/time'
+import type { Instant } from '@/core/time'
 import { moveAway } from '@/server/work/away-actions'
 import { awayThing, awayWith, backText } from '@/text/en/away'
 import { moment } from '@/text/formats'
@@ -14,6 +14,7 @@ import { Field } from '@/ui/field'
 import { Link } from '@/ui/link'
 import { MomentInput, type TypedMoment } from '@/ui/moment-input'
 import { useAction } from '@/ui/use-action'
+import { typedAt } from '../typed-moment'
 import { useMe } from '../work/use-me'
 
 type Named = { id: PersonId; name: string }
@@ -150,7 +151,7 @@ function AwayLine({
 }
 
 /** When it is back instead, and what they say of it. */
-export function LaterForm({
+function LaterForm({
   typed,
   error,
   pending,
@@ -180,8 +181,3 @@ export function LaterForm({
     </div>
   )
 }
-
-export const typedAt = ({ timezone }: Region, at: Instant): TypedMoment => ({
-  day: dayIn(timezone, at),
-  time: clockIn(timezone, at),
-})

@@ -8,7 +8,7 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { changePlan, findAgreement } from '../quotes/agreement-store'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
-import { loadAway } from './away'
+import { awaitedOn, loadAway } from './away'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
@@ -104,4 +104,19 @@ test('out, later than said, back: each is one act, and each that cannot be is an
     message: 'It is back already. Reload to see since when.',
   })
   expect(await loadAway(shop.db, await loadFloor(shop.db, plusMinutes(home, 2)))).toEqual([])
+})
+
+test('only a step that is still to be done waits for what was ordered', async () => {
+  const floor = await loadFloor(shop.db, NOW)
+  const entry = floor.jobs.find(({ job, live }) => live && !job.handedOverAt)!
+  const live = entry.live!
+  const open = live.plan.operations.find(({ id }) => (live.progress[id]?.kind ?? 'open') === 'open')!
+  const order = { what: 'Paint LY7', supplier: 'Lantern Colours', due: plusMinutes(NOW, 600) }
+  const plates = (awaited: object, progress: object = {}) =>
+    awaitedOn({
+      jobs: [{ ...entry, live: { ...live, awaited, progress: { ...live.progress, ...progress } } } as never],
+    }).map(({ operation }) => operation)
+  expect(plates({ [open.id]: order })).toEqual([open.id])
+  expect(plates({ 'extra-dropped': order })).toEqual([])
+  expect(plates({ [open.id]: order }, { [open.id]: { kind: 'done', from: NOW, to: NOW } })).toEqual([])
 })

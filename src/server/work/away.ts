@@ -1,6 +1,5 @@
 import type { Knex } from 'knex'
 import { cardOf, workOn } from '@/core/card'
-import { toOperationId } from '@/core/ids'
 import { type Away, awayNow } from '@/core/job'
 import type { AwaitedThere, AwayThere, Floor } from '@/core/planning'
 import { entriesWith } from './acts-store'
@@ -9,12 +8,12 @@ import { entriesWith } from './acts-store'
 export function awaitedOn({ jobs }: Pick<Floor, 'jobs'>): AwaitedThere[] {
   return jobs
     .flatMap(({ job, live }) =>
-      Object.entries(live?.awaited ?? {}).map(([operation, order]) => ({
-        jobId: job.id,
-        plate: job.vehicle.plate,
-        operation: toOperationId(operation),
-        ...order,
-      })),
+      // A step that was dropped, or written down afterwards, waits for nothing any more.
+      (live?.plan.operations ?? []).flatMap(({ id }): AwaitedThere[] => {
+        const order = live?.awaited?.[id]
+        const isOpen = (live?.progress[id]?.kind ?? 'open') === 'open' && !job.handedOverAt
+        return order && isOpen ? [{ jobId: job.id, plate: job.vehicle.plate, operation: id, ...order }] : []
+      }),
     )
     .toSorted((a, b) => a.due.localeCompare(b.due))
 }

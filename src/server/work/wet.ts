@@ -2,14 +2,11 @@ import type { Knex } from 'knex'
 import { cardOf, coatAt, workOn } from '@/core/card'
 import type { WetElsewhere } from '@/core/card/view'
 import { believed } from '@/core/climate'
-import { flashBand, sheetThen } from '@/core/coating'
+import { flashBand, SHEET_AIR, sheetThen } from '@/core/coating'
 import type { JobId } from '@/core/ids'
 import type { Floor } from '@/core/planning'
 import { bayAir } from '../shop/air'
 import { entriesWith } from './acts-store'
-
-/** The air a data sheet speaks of, where no sensor says anything, °C and %. */
-const SHEET_AIR = { airC: 20, rhPercent: 50 }
 
 /** Sections that flash on other cars than this one. */
 export async function loadWetElsewhere(

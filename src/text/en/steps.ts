@@ -1,4 +1,5 @@
 import type { ExtraKey, OperationKind, PlannedOperation, VendorStage } from '@/core/offer'
+import { isWheelsOn } from '@/core/offer/wheels-on'
 import type { Region } from '@/core/region'
 import { spelt } from './spelling'
 import { workInEnglish } from './work'
@@ -49,10 +50,6 @@ type Step = Pick<PlannedOperation, 'kind' | 'extra'> & Partial<Pick<PlannedOpera
 const AWAY =
   'Photograph it from all sides before it goes, and look at it together under the lamp when it is back. Write down what goes with it.'
 const AWAY_CAUTION = 'Nothing may rub or roll on the way. Licensed trades work by their own rules.'
-
-/** What came off is put back. */
-export const isWheelsOn = ({ title }: Partial<Pick<PlannedOperation, 'title'>>): boolean =>
-  typeof title === 'object' && title.code === 'wheels-on'
 
 /** The caution of one step of a job: an extra has its own, and nuts are spoken of where wheels were off. */
 export function cautionFor(step: Step, job: readonly Step[]): string | undefined {
