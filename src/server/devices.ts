@@ -13,6 +13,7 @@ import {
 } from '@/devices/film-gauge'
 import { type GlossMeter, SimulatedGlossMeter } from '@/devices/gloss-meter'
 import { SimulatedGateway } from '@/devices/message-gateway'
+import { SilentWeather, SimulatedWeather, type WeatherService } from '@/devices/weather'
 import { dataFolder } from './db/data-folder'
 import { listAllSpells } from './shop/spell-store'
 
@@ -57,6 +58,10 @@ export async function climateSensor(db: Knex, { devices }: Chosen): Promise<Clim
     ? new SilentSensor()
     : new SimulatedClimateSensor(await listAllSpells(db))
 }
+
+/** Whoever tells the shop the weather ahead; silent where nobody does. */
+export const weatherService = ({ devices, climate }: Chosen & Pick<Setup, 'climate'>): WeatherService =>
+  devices.weather === 'none' ? new SilentWeather() : new SimulatedWeather(climate)
 
 // Development reloads modules; one letter box must survive that.
 const shared = globalThis as unknown as { fernYardGateway?: SimulatedGateway }

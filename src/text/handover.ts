@@ -73,6 +73,8 @@ export type HandoverWords = {
   wheels: string
   /** With the torque, in its unit, and the number of the wrench. */
   tightened: (torque: string, wrench: string) => string
+  /** That it left before its coat may get wet: who signed, and until when it was to stay dry. */
+  letGo: (name: string, until: string) => string
   dataSheets: string
   received: (name: string) => string
 }

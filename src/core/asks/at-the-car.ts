@@ -17,3 +17,8 @@ export type CarAsk =
   | 'poured-number'
   | 'poured'
   | 'inspector-tomorrow'
+  | 'roof-asked'
+  | 'sky-unknown'
+  | 'dry-already'
+  | 'kept-in-already'
+  | 'not-kept-in'

@@ -1,4 +1,5 @@
 import { coded, readCoded } from '../coded'
+import type { Instant } from '../time'
 import type { PlainAsk } from './plain'
 
 export type { PlainAsk }
@@ -110,6 +111,7 @@ export type AskFacts = {
   'inspector-worked': { name: string }
   'fault-found': { note: string }
   'money-open': { cents: number }
+  'water-ahead': { kind: 'rain' | 'frost'; from: Instant; roof: boolean }
   'text-fact-missing': { fact: string }
   'vehicle-known': { plate: string }
 }

@@ -6,6 +6,7 @@ import type { Balance, Payment } from './balance'
 import type { PanelChange } from './before-after'
 import type { Eyes } from './eyes'
 import type { InspectionItem, InspectionState, Verdict } from './inspection'
+import type { GoingOut, LetGo } from './let-go'
 import type { PrivateLink } from './private-link'
 
 /** Everything that is handed over with a car, at one moment. */
@@ -24,6 +25,10 @@ export type Handover = {
   changes: PanelChange[]
   reached?: number
   care: Care
+  /** Until its coat may get wet: what there is to know before it goes. */
+  out?: GoingOut
+  /** That it left before then, signed. */
+  letGo?: LetGo
   card: CardState
   payments: Payment[]
   balance: Balance

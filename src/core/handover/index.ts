@@ -14,6 +14,19 @@ export {
   type Verdict,
 } from './inspection'
 export { INSPECTOR_RULES, type InspectorRule } from './inspector-rule'
+export {
+  DRIVE_HOME_MINUTES,
+  type Goes,
+  type GoingOut,
+  goesSchema,
+  keepingCents,
+  keepsItIn,
+  type LetGo,
+  SKIES,
+  type SkySpell,
+  type WaterAhead,
+  waterAhead,
+} from './let-go'
 export type { PrivateLink } from './private-link'
 export {
   isRework,

@@ -8,6 +8,7 @@ import {
   type PlannedOperation,
   partOfLayer,
   recoat,
+  withoutKeptIn,
 } from '../offer'
 import type { Panel } from '../vehicle'
 
@@ -118,7 +119,9 @@ function chainFor(plan: JobPlan, source: PlannedOperation, at: ReworkAt): Planne
  * The plan with one place done again before the last step is over, by the chain that is right for what lies there. It stands in the
  * stay of the last step, so the car is not moved for it. Undefined where there is no such step.
  */
-export function withRework(plan: JobPlan, step: OperationId, at: ReworkAt): JobPlan | undefined {
+export function withRework(kept: JobPlan, step: OperationId, at: ReworkAt): JobPlan | undefined {
+  // Whether the car is kept in is asked anew once the place is done.
+  const plan = withoutKeptIn(kept)
   const source = plan.operations.find(({ id }) => id === step)
   const last = plan.operations.at(-1)
   if (!source?.skill || !last) return undefined

@@ -3,9 +3,10 @@ import type { WorkedStep } from '../correction'
 import { correctionOf } from '../correction'
 import type { OperationId } from '../ids'
 import { toOperationId } from '../ids'
-import { firstNameOf } from './first-name'
+import { firstNameOf, stepCode } from './first-name'
 import { inOrder, pieceStay } from './in-order'
 import type { JobPlan, PlannedOperation } from './job-plan'
+import { withoutKeptIn } from './kept-in'
 import { machineRoles } from './machine-roles'
 import { MINUTES } from './minutes'
 import type { Offer } from './offer'
@@ -27,8 +28,11 @@ export type Standing = {
   holds?: boolean
 }
 
-const isAgain = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'again'
-const isRewash = ({ title }: PlannedOperation) => typeof title === 'object' && title.code === 'rewash'
+/** Whether a car is kept in is asked anew once it is finished once more. */
+const asWorked = (standing: Standing): Standing => ({ ...standing, plan: withoutKeptIn(standing.plan) })
+
+const isAgain = ({ title }: PlannedOperation) => stepCode(title) === 'again'
+const isRewash = ({ title }: PlannedOperation) => stepCode(title) === 'rewash'
 /** What the shop does once more of itself, a rework or a short wash: no change leaves it out, and nobody is charged for it. */
 export const isUncharged = (operation: PlannedOperation): boolean => isAgain(operation) || isRewash(operation)
 
@@ -259,7 +263,8 @@ function together(
  * The plan of a change: what is over stays as it was, what has begun goes on, what is still open is as the new offer has it, and what
  * came to a step that is over is a step of its own. Reworks stay where they were, before the last step.
  */
-export function changedPlan(offer: Offer, standing: Standing, products: readonly Product[]): JobPlan {
+export function changedPlan(offer: Offer, of: Standing, products: readonly Product[]): JobPlan {
+  const standing = asWorked(of)
   const wanted = withCoatAsBegun(asHeld(offer, standing), standing)
   const more = [...moreAtTheMachine(offer, standing), ...moreExtras(wanted, standing)]
   return together({ wanted, more, fresh: offer.plan }, standing, products)
@@ -271,9 +276,10 @@ export function changedPlan(offer: Offer, standing: Standing, products: readonly
  */
 export function broughtForward(
   written: JobPlan,
-  standing: Standing,
+  of: Standing,
   products: readonly Product[],
 ): JobPlan | undefined {
+  const standing = asWorked(of)
   const { plan, stateOf } = standing
   const now = new Map(written.operations.map((operation) => [operation.id, operation]))
   const isMet = plan.operations.every((operation) => {

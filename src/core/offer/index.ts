@@ -37,7 +37,7 @@ export {
   proposeTrades,
   type TradeProposal,
 } from './extras'
-export { firstNameOf } from './first-name'
+export { firstNameOf, stepCode } from './first-name'
 export { linkBetween } from './in-order'
 export {
   attendedMinutes,
@@ -48,6 +48,7 @@ export {
   type OperationKind,
   type PlannedOperation,
 } from './job-plan'
+export { keptInOf, withKeptIn, withoutKeptIn } from './kept-in'
 export { machineRoles, POLISHING_SCHOOLS, type PolishingSchool } from './machine-roles'
 export { type Bought, boughtIn, mendedBy } from './mends'
 export {

@@ -1,5 +1,6 @@
 import type { OperationId } from '../ids'
 import type { ExtraKey } from './extras'
+import { stepCode } from './first-name'
 import type { JobLink, JobPlan, PlannedOperation } from './job-plan'
 import { isWheelsOn } from './wheels-on'
 
@@ -24,8 +25,6 @@ const SIDE: Partial<Record<ExtraKey, Side>> = {
 
 /** Wheels are coated off the car, while it is worked on. */
 const WHEELS: Side = { after: 'wheels-off', before: 'wheels-on' }
-
-const codeOf = ({ title }: PlannedOperation) => (typeof title === 'object' ? title.code : undefined)
 
 /** The bare paint is about to be coated, or something beside it is. */
 export const opensCoat = ({ id, kind }: PlannedOperation): boolean =>
@@ -67,7 +66,7 @@ const isWheelCoat = ({ surface }: PlannedOperation) => surface === 'wheels'
 const sideOf = (operation: PlannedOperation): Side | undefined =>
   isWheelCoat(operation)
     ? WHEELS
-    : operation.extra && codeOf(operation) === 'extra'
+    : operation.extra && stepCode(operation.title) === 'extra'
       ? SIDE[operation.extra]
       : undefined
 

@@ -20,6 +20,7 @@ const PLAIN_STEPS = [
   'buff',
   'wipe',
   'hold',
+  'kept-in',
   'look',
   'test-water',
   'inspect',

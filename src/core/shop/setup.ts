@@ -112,11 +112,18 @@ export const devicesSchema = z.object({
   filmGauge: z.enum(['none', 'simulated']),
   glossMeter: z.enum(['none', 'simulated']),
   baySensors: z.enum(['none', 'simulated']),
+  /** Who tells the weather ahead; a shop that was set up before it was asked hears nothing. */
+  weather: z.enum(['none', 'simulated']).default('none'),
 })
 export type Devices = z.infer<typeof devicesSchema>
 
 /** A shop that was set up before it was asked worked with what shipped. */
-const FIRST_DEVICES: Devices = { filmGauge: 'simulated', glossMeter: 'simulated', baySensors: 'simulated' }
+const FIRST_DEVICES: Devices = {
+  filmGauge: 'simulated',
+  glossMeter: 'simulated',
+  baySensors: 'simulated',
+  weather: 'none',
+}
 
 export const clockText = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, ask('a-time'))
 

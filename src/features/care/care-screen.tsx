@@ -1,3 +1,4 @@
+import type { GoingOut } from '@/core/handover'
 import { type Care, type LayerLog, productName } from '@/core/job'
 import { agreedWork } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
@@ -13,11 +14,13 @@ import { MilestoneList } from './milestone-list'
 export function CareScreen({
   entry,
   care,
+  out,
   shop,
   now,
 }: {
   entry: FloorJob
   care: Care
+  out: GoingOut | undefined
   shop: Shop
   now: Instant
 }) {
@@ -69,7 +72,9 @@ export function CareScreen({
                 Calendar file (.ics)
               </a>
             )}
-            {stage.kind === 'ready' && <HandOverButton jobId={job.id} />}
+            {stage.kind === 'ready' && (
+              <HandOverButton jobId={job.id} customer={job.customer.name} out={out} now={now} />
+            )}
             {job.handedOverAt && (
               <p className="text-ink-soft">Handed over {moment(region, job.handedOverAt, now)}.</p>
             )}

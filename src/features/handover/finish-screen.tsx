@@ -1,12 +1,13 @@
 import { partsOff } from '@/core/card'
 import type { Handover } from '@/core/handover'
 import { isTorqueOpen, openHighSpots, takeBackUntil } from '@/core/handover'
+import { keptInOf } from '@/core/offer'
 import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
-import type { Instant } from '@/core/time'
+import { type Instant, plusMinutes } from '@/core/time'
 import { staffPanel } from '@/text/en/staff-panels'
 import { figure, moment, percent, unitSign } from '@/text/formats'
-import { HandOverButton, TakeBackButton } from '../care/hand-over-button'
+import { HandOverButton, NotKeptInButton, TakeBackButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
 import { Payments } from './payments'
 import { SheetLinks } from './sheet-links'
@@ -20,6 +21,7 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
   const { region } = setup
   const { inspection, agreement, reached } = handover
   const { people } = setup
+  const keptIn = live && keptInOf(live.plan)
   const stillOff = partsOff(handover.card.parts)
   const openSpots = openHighSpots(handover.card)
   return (
@@ -123,12 +125,20 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
               )}
               {openSpots > 0 && <p className="text-copper">A high spot is still open.</p>}
               {handover.balance.openCents > 0 && <p className="text-copper">Not everything is paid.</p>}
-              <HandOverButton jobId={job.id} />
+              <HandOverButton jobId={job.id} customer={job.customer.name} out={handover.out} now={now} />
             </>
           ) : job.handedOverAt ? (
             <>
               <p className="text-ink-soft">Handed over {moment(setup.region, job.handedOverAt, now)}.</p>
               {now <= takeBackUntil(job.handedOverAt) && <TakeBackButton jobId={job.id} />}
+            </>
+          ) : stage.kind === 'waiting' && keptIn?.id === stage.operation.id ? (
+            <>
+              <p>
+                Kept in until {moment(region, plusMinutes(stage.since, keptIn.minutes), now)}: then the
+                coating may get wet, and the car can go.
+              </p>
+              <NotKeptInButton jobId={job.id} />
             </>
           ) : (
             <p className="text-ink-soft">Not every step is done yet.</p>

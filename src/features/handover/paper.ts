@@ -189,7 +189,7 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
   const words = handoverWords(region)
   const care = careWords(region)
   const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
-  const { verdicts, inspection, card } = handover
+  const { verdicts, inspection, card, letGo } = handover
   const inspectors = [...new Set(verdicts.map(({ by }) => nameOf(by)))]
   const operations = live?.plan.operations ?? []
   const partOf = (operation: OperationId) => {
@@ -261,7 +261,11 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
         ? words.neverInspected
         : words.notInspected,
     money: moneyLines(region, handover),
-    cautions: [...wheelLines(region, handover, operations), words.dataSheets],
+    cautions: [
+      ...(letGo ? [words.letGo(letGo.name, paperMoment(region, letGo.dryUntil))] : []),
+      ...wheelLines(region, handover, operations),
+      words.dataSheets,
+    ],
     received: words.received(job.customer.name),
     forShop: quoteWords(region).forShop(setup.name),
   }

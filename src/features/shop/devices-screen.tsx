@@ -118,13 +118,14 @@ const DEVICE_WORDS: Record<keyof Devices, string> = {
   filmGauge: 'Paint gauge',
   glossMeter: 'Gloss meter',
   baySensors: 'Sensors in the bays',
+  weather: 'Weather forecast',
 }
 
 /** Which devices the shop has: what is simulated writes into surveys only where it was chosen. */
 function ChosenDevices({ devices: kept, version }: { devices: Devices; version: number }) {
   const { run, pending, refusal } = useAction()
   return (
-    <div className="mt-4 grid gap-3 sm:grid-cols-3">
+    <div className="mt-4 grid gap-3 sm:grid-cols-2 lg:grid-cols-4">
       {(Object.keys(DEVICE_WORDS) as (keyof Devices)[]).map((device) => (
         <Choice
           key={device}
@@ -141,7 +142,7 @@ function ChosenDevices({ devices: kept, version }: { devices: Devices; version: 
         />
       ))}
       {refusal && (
-        <p role="alert" className="text-copper sm:col-span-3">
+        <p role="alert" className="text-copper sm:col-span-full">
           {refusal.message}
         </p>
       )}

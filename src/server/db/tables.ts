@@ -307,6 +307,16 @@ export type LessonsRow = {
 
 type LessonsIn = In<LessonsRow, never, 'day'>
 
+export type LetGoRow = {
+  job_id: JobId
+  dry_until: string
+  signed_by: string
+  signature: string
+  at: string
+}
+
+type LetGoIn = In<LetGoRow, 'at', never>
+
 export type LookedRow = {
   job_id: JobId
   item: string
@@ -840,6 +850,7 @@ declare module 'knex/types/tables' {
     >
     layers: Knex.CompositeTableType<LayersRow, LayersRow, Changed<LayersRow>>
     lessons: Knex.CompositeTableType<LessonsRow, LessonsIn, Changed<LessonsIn>>
+    let_go: Knex.CompositeTableType<LetGoRow, LetGoIn, Changed<LetGoIn>>
     looked: Knex.CompositeTableType<LookedRow, LookedRow, Changed<LookedRow>>
     looks: Knex.CompositeTableType<
       LooksRow,

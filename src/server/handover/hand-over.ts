@@ -24,6 +24,7 @@ import { loadSurvey } from '../survey/survey-store'
 import { findAllWays } from '../survey/ways'
 import { loadEntries } from '../work/acts-store'
 import { loadProgress } from '../work/work-store'
+import { dropLetGo } from './handover-store'
 
 /**
  * µm the agreed processes take from each panel, as the customer was told; panels left alone are not in it. Agreements
@@ -114,6 +115,7 @@ export async function handOverJob(db: Knex, job: Job, timezone: string, at: Inst
 /** The same undone: what was entered into the ledger with it, the lesson it was, and the dates of the weeks ahead. */
 export async function takeBackJob(db: Knex, job: Job, at: Instant): Promise<void> {
   await takeBack(db, job)
+  await dropLetGo(db, job.id)
   await dropLesson(db, job.id)
   await refreshCareDates(db, await loadShop(db), job.vehicle.id, at)
 }

@@ -3,18 +3,8 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { cardOf, partsOff } from '@/core/card'
 import { sheetThen } from '@/core/coating'
-import {
-  balanceOf,
-  inspectionItems,
-  isTorqueOpen,
-  openHighSpots,
-  PAYMENT_WAYS,
-  reworkFor,
-  takeBackUntil,
-  withRework,
-} from '@/core/handover'
+import { inspectionItems, PAYMENT_WAYS, reworkFor, withRework } from '@/core/handover'
 import { type OperationId, toPersonId } from '@/core/ids'
 import { aJob, anOperation, id } from '@/core/inputs'
 import { progressAt } from '@/core/job'
@@ -27,10 +17,8 @@ import { findJob } from '../floor/job-store'
 import { makeJobLink, revokeJobLink } from '../links/job-links'
 import { changePlan } from '../quotes/agreement-store'
 import { loadShop } from '../shop/shop-store'
-import { loadEntries } from '../work/acts-store'
 import { eyesOf } from './eyes'
-import { handOverJob, takeBackJob } from './hand-over'
-import { addPayment, listPayments, listVerdicts, takePaymentBack, writeVerdicts } from './handover-store'
+import { addPayment, listVerdicts, takePaymentBack, writeVerdicts } from './handover-store'
 
 /** Keeps what a second pair of eyes saw; a fault that is sent back becomes a step of its own on the calendar. */
 export const judgeItem = defineAction({
@@ -151,50 +139,6 @@ export const revokePrivateLink = defineAction({
   input: z.strictObject({ hash: z.string().max(128) }),
   write: async ({ trx, at }, { hash }) => {
     await revokeJobLink(trx, hash, at)
-    return done()
-  },
-})
-
-/** Hands a car over: its customer has it, and what was taken stands in the ledger. */
-export const handJobOver = defineAction({
-  name: 'handover.hand-over',
-  who: 'floor',
-  input: z.strictObject({
-    jobId: aJob,
-    /** Whoever hands it over knows that money is open. */
-    owing: z.boolean().default(false),
-  }),
-  write: async ({ trx, at }, { jobId, owing }) => {
-    const floor = await loadFloor(trx, at)
-    const entry = floor.jobs.find(({ job }) => job.id === jobId)
-    if (entry?.stage.kind !== 'ready') return refuse('stale', ask('steps-open'))
-    const fault = (await listVerdicts(trx, jobId)).find(({ verdict }) => verdict === 'fault')
-    if (fault) return refuse('rule', ask('fault-found', { note: fault.note }))
-    if (entry.live) {
-      const card = cardOf(entry.live, await loadEntries(trx, jobId))
-      if (isTorqueOpen(entry.live.plan.operations, card)) return refuse('rule', ask('wheel-nuts'))
-      const off = partsOff(card.parts)
-      if (off.length > 0) return refuse('rule', ask('parts-off', { names: off.map(({ name }) => name) }))
-      if (openHighSpots(card) > 0) return refuse('rule', ask('high-spot-open'))
-    }
-    const { openCents } = balanceOf(entry.agreement?.totalCents ?? 0, await listPayments(trx, jobId))
-    if (openCents > 0 && !owing) return refuse('rule', ask('money-open', { cents: openCents }), 'owing')
-    await handOverJob(trx, entry.job, floor.shop.setup.region.timezone, at)
-    return done()
-  },
-})
-
-/** Takes a handover back that was a mistake: the car is in the shop again, and nothing of it stands in the ledger. */
-export const takeHandoverBack = defineAction({
-  name: 'handover.take-back',
-  who: 'floor',
-  input: z.strictObject({ jobId: aJob }),
-  write: async ({ trx, at }, { jobId }) => {
-    const job = await findJob(trx, jobId)
-    if (!job) return refuse('gone', ask('job-gone'))
-    if (!job.handedOverAt) return refuse('stale', ask('not-handed-over'))
-    if (at > takeBackUntil(job.handedOverAt)) return refuse('rule', ask('handed-over-too-long'))
-    await takeBackJob(trx, job, at)
     return done()
   },
 })

@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { Payment, Verdict } from '@/core/handover'
+import type { LetGo, Payment, Verdict } from '@/core/handover'
 import type { JobId } from '@/core/ids'
+import { signatureSchema } from '@/core/survey'
 import { type Instant, instantOrThrow } from '@/core/time'
 
-/** What is written down as a car is handed over: the final inspection and the payments. */
+/** What is written down as a car is handed over: the final inspection, the payments, and an exception from keeping it dry. */
 
 export async function listVerdicts(db: Knex, jobId: JobId): Promise<Verdict[]> {
   const rows = await db('inspections').where({ job_id: jobId })
@@ -71,4 +72,36 @@ export async function addPayment(
 /** A payment written down by mistake stays in the book, crossed out. */
 export async function takePaymentBack(db: Knex, id: string, at: Instant): Promise<void> {
   await db('payments').where({ id }).whereNull('taken_back_at').update({ taken_back_at: at })
+}
+
+/** The signed exception with which a car left before its coat may get wet. */
+export async function findLetGo(db: Knex, jobId: JobId): Promise<LetGo | undefined> {
+  const row = await db('let_go').where({ job_id: jobId }).first()
+  return row
+    ? {
+        dryUntil: instantOrThrow(row.dry_until),
+        name: row.signed_by,
+        signature: signatureSchema.parse(JSON.parse(row.signature)),
+        at: instantOrThrow(row.at),
+      }
+    : undefined
+}
+
+export async function writeLetGo(
+  db: Knex,
+  jobId: JobId,
+  { dryUntil, name, signature, at }: LetGo,
+): Promise<void> {
+  await db('let_go').insert({
+    job_id: jobId,
+    dry_until: dryUntil,
+    signed_by: name,
+    signature: JSON.stringify(signature),
+    at,
+  })
+}
+
+/** A car that never left took no exception. */
+export async function dropLetGo(db: Knex, jobId: JobId): Promise<void> {
+  await db('let_go').where({ job_id: jobId }).del()
 }

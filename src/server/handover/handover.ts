@@ -21,8 +21,9 @@ import { loadSurvey } from '../survey/survey-store'
 import { loadLedger } from '../vehicles/ledger-store'
 import { loadEntries } from '../work/acts-store'
 import { eyesOf } from './eyes'
+import { goingOut } from './going-out'
 import { removalsNow } from './hand-over'
-import { listPayments, listVerdicts } from './handover-store'
+import { findLetGo, listPayments, listVerdicts } from './handover-store'
 
 /** Undefined where nothing was agreed. */
 export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Promise<Handover | undefined> {
@@ -35,6 +36,9 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     ? (await loadLedger(db, job.vehicle.id)).filter(({ jobId }) => jobId === job.id)
     : await removalsNow(db, job, agreement, survey, dayIn(floor.shop.setup.region.timezone, floor.now))
   const payments = await listPayments(db, job.id)
+  const care = await loadCare(db, floor.shop, job.id)
+  const out = job.handedOverAt ? undefined : goingOut(floor, entry, care)
+  const letGo = await findLetGo(db, job.id)
   const reached = reachedClearing(items, verdicts)
   return {
     agreement,
@@ -55,7 +59,9 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     steps: stepsToSendTo(live.plan).map(({ id, title }) => ({ id, title })),
     changes: beforeAfter(panelsOfVehicle(job.vehicle), survey.before, survey.after, ledger, survey.marked),
     ...(reached === undefined ? {} : { reached }),
-    care: await loadCare(db, floor.shop, job.id),
+    care,
+    ...(out ? { out } : {}),
+    ...(letGo ? { letGo } : {}),
     card: cardOf(live, await loadEntries(db, job.id)),
     payments,
     balance: balanceOf(agreement.totalCents, payments),

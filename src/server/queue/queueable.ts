@@ -2,7 +2,8 @@ import type { z } from 'zod'
 import { definitionOf } from '../action/define'
 import type { ActionDefinition } from '../action/perform'
 import { keepLife, keepLooks, takeLookBack } from '../aftercare/visit-actions'
-import { crossPaymentOut, handJobOver, judgeItem, recordPayment } from '../handover/handover-actions'
+import { handJobOver } from '../handover/going-actions'
+import { crossPaymentOut, judgeItem, recordPayment } from '../handover/handover-actions'
 import { removePhoto, restorePhoto } from '../photos/photo-actions'
 
 /** What may be done at a car without a network, and is sent when it is back; by the name it has in the journal. */

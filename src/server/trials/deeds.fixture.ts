@@ -19,6 +19,7 @@ import { BROUGHT, UNWANTED } from './brought-list.fixture'
 import { action, answered, key, TAKEN_IN } from './deed.fixture'
 import { planningDeeds, shopDeeds, visitDeeds } from './desk-deeds.fixture'
 import type { Deed } from './filled-in.fixture'
+import { coatedJustNow, goingDeeds } from './going-deeds.fixture'
 
 /** One deed of every action that writes, in an order in which a demo shop at `now` takes all of them. */
 
@@ -33,6 +34,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
   const dusty = byPlate('IM 5544')
   const steps = dusty.live!.plan.operations
   const worked = steps.findIndex(({ kind }) => kind === 'cut' || kind === 'polish')
+  await coatedJustNow(db, now, ready)
   const ids = await made(db, now, car.job, gone, {
     dusty: dusty.job,
     before: steps.filter(({ kind }) => kind === 'wash').map(({ id }) => id),
@@ -282,9 +284,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     ...(await visitDeeds(db, now, [gone, ready])),
     action('read', 'work.read-refused', { id: key('refused') }),
     action('take-in', 'intake.take-in', TAKEN_IN),
-    action('home', 'handover.hand-over', { jobId: ready.id, owing: true }),
-    action('taken-back', 'handover.take-back', { jobId: ready.id }),
-    action('home-again', 'handover.hand-over', { jobId: ready.id, owing: true }),
+    ...goingDeeds(ready),
     action('pay-again', 'handover.record-payment', {
       jobId: car.job.id,
       euros: 12.5,

@@ -4,6 +4,7 @@ import type { ActionDefinition } from '../action/perform'
 import { askForVisit } from '../aftercare/owner-wish'
 import * as visits from '../aftercare/visit-actions'
 import * as lists from '../bring/bring-actions'
+import * as going from '../handover/going-actions'
 import * as handover from '../handover/handover-actions'
 import * as intake from '../intake/intake-actions'
 import * as known from '../intake/known-actions'
@@ -49,6 +50,7 @@ const MODULES = [
   away,
   lists,
   visits,
+  going,
   handover,
   intake,
   known,

@@ -59,6 +59,8 @@ export const handoverInGerman: HandoverWords = {
     'Die Räder waren abgenommen. Die Radmuttern wurden mit dem Drehmoment des Herstellers angezogen; bitte lassen Sie sie nach der ersten Fahrt nachprüfen.',
   tightened: (torque, wrench) =>
     `Die Räder waren abgenommen. Die Radmuttern wurden mit ${torque} angezogen (Drehmomentschlüssel ${wrench}); bitte lassen Sie sie nach den ersten 50 bis 100 km nachprüfen.`,
+  letGo: (name, until) =>
+    `Abgeholt, bevor die Beschichtung nass werden darf (${until}), wie von ${name} gewünscht und unterschrieben. Wasserflecken, die davon kommen, gehen nicht zu unseren Lasten.`,
   dataSheets: 'Wo Datenblätter der Produkte oder örtliche Vorschriften anderes sagen, gehen sie vor.',
   received: (name) => `Erhalten: ${name} (Unterschrift und Datum)`,
 }

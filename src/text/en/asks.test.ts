@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import { type AskFacts, ask, type PlainAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
+import { instantOrThrow } from '@/core/time'
 import { DUBLIN, OHIO } from '../region.fixture'
 import { asked } from './asks'
 import { PLAIN } from './plain-asks'
@@ -58,6 +59,7 @@ const EVERY: { [Code in keyof AskFacts]: AskFacts[Code] } = {
   'inspector-worked': { name: 'Oran' },
   'fault-found': { note: 'a high spot' },
   'money-open': { cents: 48_050 },
+  'water-ahead': { kind: 'rain', from: instantOrThrow('2027-02-03T14:00:00Z'), roof: false },
   'text-fact-missing': { fact: 'page' },
   'vehicle-known': { plate: 'IM 1' },
 }

@@ -1,6 +1,6 @@
 import { type AskedThing, type AskFacts, readAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
-import { figure, list, measured, money, number, percent, timeText } from '../formats'
+import { figure, list, measured, money, number, paperMoment, percent, timeText } from '../formats'
 import { faultText } from './contract'
 import { amount, PLAIN } from './plain-asks'
 import { staffPanel } from './staff-panels'
@@ -58,6 +58,8 @@ const range = (region: Region, { quantity, least, most }: AskFacts['between']) =
   quantity === 'percent'
     ? `${number(region, least)} and ${percent(region, most)}`
     : `${figure(region, 'temperature', least)} and ${measured(region, 'temperature', most)}`
+
+const SKY = { rain: 'Rain is forecast', frost: 'Frost is forecast' }
 
 const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Region) => string } = {
   'keep-under': ({ characters }, region) => `Keep it under ${number(region, characters)} characters.`,
@@ -131,6 +133,10 @@ const WITH_FACTS: { [Code in keyof AskFacts]: (facts: AskFacts[Code], region: Re
     `The final inspection found a fault: ${note}. Put it right, then inspect again.`,
   'money-open': ({ cents }, region) =>
     `Still to be paid: ${money(region, cents)}. Hand over anyway only if that is agreed.`,
+  'water-ahead': ({ kind, from, roof }, region) =>
+    roof
+      ? `${SKY[kind]} on the way home (from ${paperMoment(region, from)}). Wait until it is over, keep the car in, or have the exception signed.`
+      : `${SKY[kind]} from ${paperMoment(region, from)}, before the coating may get wet. Keep the car in, or have the exception signed.`,
   'text-fact-missing': ({ fact }) =>
     `The text for this occasion asks for {${fact}}, which this car does not have. Change it under Texts.`,
   'vehicle-known': ({ plate }) =>

@@ -57,6 +57,8 @@ export const handoverInEnglish: HandoverWords = {
     'The wheels were removed. Their nuts were tightened to the manufacturer’s torque; please have them re-checked after the first drive.',
   tightened: (torque, wrench) =>
     `The wheels were removed. Their nuts were tightened to ${torque} (torque wrench ${wrench}); please have them re-checked after the first 50 to 100 km.`,
+  letGo: (name, until) =>
+    `Collected before the coating may get wet (${until}), as ${name} wished and signed. Water spots that come of it are not ours to put right.`,
   dataSheets: 'Where product data sheets or local rules say otherwise, they come first.',
   received: (name) => `Received by ${name} (signature and date)`,
 }

@@ -166,6 +166,12 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'what-is-wrong': () => 'Say in a few words what is wrong.',
   'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
   'high-spot-open': () => 'A high spot is still open. Level it or polish it off, and say so on the job card.',
+  'roof-asked': () =>
+    'The coating must not get wet yet. Ask whether there is a roof for the car, or keep it in.',
+  'sky-unknown': () => 'No forecast reaches the shop. Keep the car in, or have the exception signed.',
+  'dry-already': () => 'The coating may get wet by now. The car can go.',
+  'kept-in-already': () => 'The car is kept in already. Reload to see until when.',
+  'not-kept-in': () => 'The car is not kept in any more. Reload to see it.',
   'not-handed-over': () => 'This car is not handed over. Reload to see it.',
   'handed-over-too-long': () =>
     'That can be taken back for ten minutes only. Check the car in again if it came back.',

@@ -22,6 +22,7 @@ const PLAIN: Record<PlainStep, string> = {
   buff: 'Buff off',
   wipe: 'Panel wipe',
   hold: 'Keep dry',
+  'kept-in': 'Kept in until it may get wet',
   look: 'Water, gloss and paint depth',
   'test-water': 'Test the water again',
   inspect: 'Final inspection under the lamp',

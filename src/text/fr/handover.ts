@@ -57,6 +57,8 @@ export const handoverInFrench: HandoverWords = {
     'Les roues ont été déposées. Leurs écrous ont été serrés au couple du constructeur ; faites-les recontrôler après le premier trajet.',
   tightened: (torque, wrench) =>
     `Les roues ont été déposées. Leurs écrous ont été serrés à ${torque} (clé dynamométrique ${wrench}) ; faites-les recontrôler après les 50 à 100 premiers kilomètres.`,
+  letGo: (name, until) =>
+    `Véhicule repris avant que le revêtement puisse être mouillé (${until}), à la demande signée de ${name}. Les taches d’eau qui en résulteraient ne sont pas à notre charge.`,
   dataSheets:
     'Les fiches techniques des produits et les règles locales priment lorsqu’elles disent autre chose.',
   received: (name) => `Reçu par ${name} (signature et date)`,

@@ -29,6 +29,7 @@ import { secondInspection } from './0028-second-inspection'
 import { whatWasFound } from './0029-what-was-found'
 import { changes } from './0030-changes'
 import { away } from './0031-away'
+import { letGo } from './0032-let-go'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -64,5 +65,6 @@ export const MIGRATIONS: readonly Migration[] = [
   whatWasFound,
   changes,
   away,
+  letGo,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -4,15 +4,18 @@ import { toJobId } from '@/core/ids'
 import { CareScreen } from '@/features/care/care-screen'
 import { loadCare } from '@/server/aftercare/care'
 import { database } from '@/server/db/connection'
+import { goingOut } from '@/server/handover/going-out'
 
 export default async function CarePage({ params }: { params: Promise<{ id: string }> }) {
   const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
+  const care = await loadCare(await database(), floor.shop, id)
   return (
     <CareScreen
       entry={entry}
-      care={await loadCare(await database(), floor.shop, id)}
+      care={care}
+      out={entry.job.handedOverAt ? undefined : goingOut(floor, entry, care)}
       shop={floor.shop}
       now={floor.now}
     />
