@@ -261,6 +261,7 @@ describe('what is held against people, panels and bottles', () => {
     products: new Map([
       [toProductId('cladonia-base'), { airC: { min: 10, max: 30 }, rhPercent: { min: 30, max: 70 } }],
     ]),
+    waits: new Set(),
     planned: () => toProductId('cladonia-base'),
   }
   const log = (more: Partial<CoatLog> = {}) =>

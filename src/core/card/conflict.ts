@@ -50,6 +50,8 @@ export type Conflict =
   | { code: 'ahead' }
   /** The step before it had not ended by then. */
   | { code: 'too-early'; title: StepName; at: Instant }
+  /** Its method was changed and costs more: this shop works it only with the customer's yes. */
+  | { code: 'panel-waits'; panel: string }
   /** Absent where the shop does not know the process. */
   | { code: 'process-forbidden'; rule?: ForbidId }
   /** Nobody of this name works here, no such panel or bottle: what was sent does not fit this car or shop. */

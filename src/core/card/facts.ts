@@ -18,6 +18,8 @@ export type Facts = {
   products: ReadonlyMap<ProductId, AirLimits>
   /** The product each coat was planned with. */
   planned: (operation: OperationId) => ProductId | undefined
+  /** Panels that wait for the customer’s word on what was changed there. */
+  waits: ReadonlySet<string>
 }
 
 /** A gauge on a bottle is an eye: so much more than is left is believed, ml (mem). */
@@ -47,6 +49,8 @@ export function coatDoubts(
 export function factConflict(entry: Entry, facts: Facts): Conflict | undefined {
   if (!facts.people.has(entry.by)) return { code: 'unknown', what: 'person' }
   if ('panel' in entry && !facts.panels.has(entry.panel)) return { code: 'unknown', what: 'panel' }
+  if (entry.kind === 'section' && entry.count > 0 && facts.waits.has(entry.panel))
+    return { code: 'panel-waits', panel: entry.panel }
   if (entry.kind === 'high-spot-gone') return pourConflict(entry.poured, facts)
   if ((entry.kind !== 'done' && entry.kind !== 'record') || !entry.coat) return undefined
   const { coat } = entry

@@ -30,6 +30,8 @@ export type CardView = {
   sheets: Record<string, StepSheet>
   /** The process of each panel, as agreed or as changed at the car. */
   processes: Record<string, MethodKey>
+  /** Panels that wait for the customer's word on what was changed there; absent where none does. */
+  waits?: string[]
   /** Those from outside are subcontractors: at the car only where it waits for them. */
   people: { id: PersonId; name: string; outside?: boolean }[]
   layers: LayerLog[]

@@ -26,6 +26,8 @@ export type Standing = {
   version: number
   /** Panels are held to their methods as agreed: what is not changed is not worked out anew. */
   holds?: boolean
+  /** The plan as it was agreed, where it is not `plan` itself. */
+  asAgreed?: JobPlan
 }
 
 /** Whether a car is kept in is asked anew once it is finished once more. */
@@ -65,10 +67,10 @@ const MACHINE = ['cut', 'refine', 'polish'] as const
 
 /** The operations of the offer; work at the machine as it was agreed, where no panel's method is another one. */
 function asHeld(offer: Offer, standing: Standing): PlannedOperation[] {
-  const { plan, holds } = standing
+  const { plan, holds, asAgreed = plan } = standing
   if (!holds || changedPanels(offer, standing).length > 0) return offer.plan.operations
   return offer.plan.operations.map((operation) => {
-    const agreed = plan.operations.find(({ id }) => id === operation.id)
+    const agreed = asAgreed.operations.find(({ id }) => id === operation.id)
     return agreed && machineRoles(operation).length > 0 ? agreed : operation
   })
 }

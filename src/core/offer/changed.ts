@@ -29,6 +29,8 @@ export type AgreedNow = {
   version: number
   /** Panels are held to their methods as agreed: what is not changed is not worked out anew. */
   holds?: boolean
+  /** The plan as it was agreed, where work at the machine was made anew since: by it what is changed back has its minutes again. */
+  asAgreed?: JobPlan
 }
 
 export type ChangeFault = 'nothing-differs' | 'coated-already' | 'layer-lies'

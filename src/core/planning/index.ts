@@ -56,6 +56,7 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
-export type { MethodChange, ToPut } from './to-put'
+export type { MethodChange, MethodPreview, SpotNews, ToPut } from './to-put'
+export { UNAGREED, type Unagreed } from './unagreed'
 export type { WaitingNote } from './waiting-note'
 export { openedWindow, windowLink } from './window'

@@ -14,6 +14,7 @@ import {
 } from '../offer'
 import { equipmentSchema } from '../planning/equipment'
 import { SHARING } from '../planning/sharing'
+import { UNAGREED } from '../planning/unagreed'
 import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
 import { suppliesSchema } from '../supply'
@@ -223,6 +224,7 @@ export const setupSchema = z
     places: z.array(namedPlace),
     equipment: equipmentSchema.default({}),
     sharing: z.enum(SHARING).default('one'),
+    unagreed: z.enum(UNAGREED).default('goes-on'),
     people: z.array(namedPerson),
     rates: ratesSchema,
     packages: z.array(packageTemplateSchema).min(1),

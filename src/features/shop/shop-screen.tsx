@@ -3,7 +3,7 @@
 import { type ReactNode, useState } from 'react'
 import type { PersonId } from '@/core/ids'
 import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
-import { SHARING, type Sharing } from '@/core/planning'
+import { SHARING, type Sharing, UNAGREED, type Unagreed } from '@/core/planning'
 import type { Quantity } from '@/core/region'
 import type { Inspector, WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
@@ -33,6 +33,11 @@ const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
 const SHARING_NAME: Record<Sharing, string> = {
   one: 'One person, start to end',
   two: 'Two may share it, panel by panel',
+}
+
+const UNAGREED_NAME: Record<Unagreed, string> = {
+  'goes-on': 'are worked all the same',
+  waits: 'wait for their yes',
 }
 
 const POLISHING_NAME: Record<PolishingSchool, string> = {
@@ -69,6 +74,7 @@ export function ShopScreen({
   school,
   polishing: storedPolishing,
   sharing: storedSharing,
+  unagreed: storedUnagreed,
   inspector: storedInspector,
   people,
   wash,
@@ -77,6 +83,7 @@ export function ShopScreen({
   school: School
   polishing: PolishingSchool
   sharing: Sharing
+  unagreed: Unagreed
   inspector: Inspector
   people: readonly { id: PersonId; name: string }[]
   wash: WashSetup
@@ -85,6 +92,7 @@ export function ShopScreen({
   const [judging, setJudging] = useState(school)
   const [polishing, setPolishing] = useState(storedPolishing)
   const [sharing, setSharing] = useState(storedSharing)
+  const [unagreed, setUnagreed] = useState(storedUnagreed)
   const [inspector, setInspector] = useState(storedInspector)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
@@ -112,6 +120,7 @@ export function ShopScreen({
         school: judging,
         polishing,
         sharing,
+        unagreed,
         inspector,
         wash: { school: washing, ...place, gear: gearOf(typed) },
       },
@@ -168,6 +177,17 @@ export function ShopScreen({
           options={SHARING.map((value) => ({ value, name: SHARING_NAME[value] }))}
           value={sharing}
           onChange={setSharing}
+        />
+      </Part>
+      <Part
+        title="Changed at the car"
+        words="When another method at the car would cost the customer more, the office puts it to them. Until they have answered:"
+      >
+        <Choice
+          label="The panels it is about"
+          options={UNAGREED.map((value) => ({ value, name: UNAGREED_NAME[value] }))}
+          value={unagreed}
+          onChange={setUnagreed}
         />
       </Part>
       <Part

@@ -2,8 +2,9 @@
 
 import { useState } from 'react'
 import { offered, PANEL_GROUPS, type PanelGroup, panelGroup } from '@/core/correction'
-import type { JobId } from '@/core/ids'
+import type { JobId, PersonId } from '@/core/ids'
 import type { Photo } from '@/core/photo'
+import type { SpotNews } from '@/core/planning'
 import type { VehicleJudgement } from '@/core/survey'
 import type { KeptAttempt } from '@/core/test-spot'
 import { adviceFor, type StudyInput, studyGroup } from '@/core/test-spot'
@@ -19,6 +20,7 @@ import { AttemptForm } from './attempt-form'
 import { AttemptList } from './attempt-list'
 import { GiveScale } from './give-scale'
 import { ladderFor, panelToTry } from './ladder'
+import { OnThisJob } from './on-this-job'
 import { StepsDone } from './steps-done'
 
 type Props = {
@@ -29,6 +31,8 @@ type Props = {
   photos: readonly Photo[]
   now: Instant
   readOnly: boolean
+  news?: SpotNews | undefined
+  people: readonly { id: PersonId; name: string }[]
 }
 
 const GROUP_FILL: Record<PanelGroup, string> = {
@@ -41,7 +45,17 @@ const GROUP_FILL: Record<PanelGroup, string> = {
 }
 
 /** The test spots of a car: what was tried, what is tried next and why, and what the shop remembers of paint like it. */
-export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, readOnly }: Props) {
+export function SpotsScreen({
+  jobId,
+  vehicle,
+  judgement,
+  study,
+  photos,
+  now,
+  readOnly,
+  news,
+  people,
+}: Props) {
   const region = useRegion()
   const album = usePhotos(jobId, photos)
   const present = PANEL_GROUPS.filter((group) =>
@@ -127,6 +141,7 @@ export function SpotsScreen({ jobId, vehicle, judgement, study, photos, now, rea
         <GiveScale study={studied} hardness={vehicle.hardness} />
       </div>
       <div>
+        {news && <OnThisJob jobId={jobId} news={news} methods={study.methods} people={people} now={now} />}
         <section className="sheet border-l-4 border-l-fern p-4" aria-label="What to try next">
           <p className="eyebrow">{GROUP[group].name}</p>
           <h2 className="text-xl">

@@ -1,44 +1,64 @@
 'use client'
 
 import { Dialog } from 'radix-ui'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { MethodKey, PanelWay } from '@/core/correction'
 import type { JobId } from '@/core/ids'
+import type { MethodPreview as MethodPreviewed } from '@/core/planning'
+import type { Instant } from '@/core/time'
 import type { Panel } from '@/core/vehicle'
-import { waysOfPanel } from '@/server/survey/way-actions'
+import { previewMethod, waysOfPanel } from '@/server/survey/way-actions'
 import { methodTitle } from '@/text/en/correction'
 import { FORBIDDEN } from '@/text/en/forbidden'
-import { staffPanel } from '@/text/en/staff-panels'
-import { measured } from '@/text/formats'
+import { staffPanel, staffPanelName } from '@/text/en/staff-panels'
+import { list, measured } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { Choice } from '@/ui/choice'
 import { useRegion } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { useMethodNames } from '../method-names'
+import { MethodPreview } from './method-preview'
 import { ReasonField } from './reason-field'
 
-/** Another method for one panel, within what its paint can spare, with the reason for the change. */
-export function AnotherProcess({
-  job,
-  panel,
-  current,
-  onChange,
-}: {
+type Props = {
   job: JobId
   panel: Panel
   current: MethodKey
-  onChange: (process: MethodKey, reason: string) => void
-}) {
+  now: Instant
+  onChange: (panels: readonly string[], process: MethodKey, reason: string) => void
+}
+
+type Preview = MethodPreviewed & { panels: string[] }
+
+/** Another method for one panel or all that are like it, within what their paint can spare: what it comes to, and why it is changed. */
+export function AnotherProcess({ job, panel, current, now, onChange }: Props) {
   const region = useRegion()
   const names = useMethodNames()
   const [open, setOpen] = useState(false)
   const [ways, setWays] = useState<PanelWay[]>()
+  const [group, setGroup] = useState<string[]>([])
+  const [scope, setScope] = useState<'panel' | 'group'>('panel')
+  const [preview, setPreview] = useState<Preview>()
   const [process, setProcess] = useState<MethodKey>()
   const [reason, setReason] = useState('')
   const [wrong, setWrong] = useState<{ process?: string; reason?: true }>({})
   const look = async () => {
     setWays(undefined)
     const answer = await reach(waysOfPanel({ jobId: job, panel: panel.id }))
-    setWays(answer.ok ? answer.value : [])
+    setWays(answer.ok ? answer.value.ways : [])
+    setGroup(answer.ok ? answer.value.group : [])
+  }
+  /** What is chosen, with what it comes to; the newest choice alone is shown. */
+  const asked = useRef(0)
+  const choose = async (chosen: MethodKey | undefined, wanted: typeof scope) => {
+    setProcess(chosen)
+    setScope(wanted)
+    setPreview(undefined)
+    if (!chosen) return
+    const mine = ++asked.current
+    const panels = wanted === 'group' ? group : [panel.id]
+    const answer = await reach(previewMethod({ jobId: job, panels, process: chosen }))
+    if (mine === asked.current && answer.ok) setPreview(answer.value)
   }
   const take = () => {
     const faults = {
@@ -47,7 +67,7 @@ export function AnotherProcess({
     }
     setWrong(faults)
     if (!process || Object.keys(faults).length > 0) return
-    onChange(process, reason.trim())
+    onChange(preview?.panels ?? [panel.id], process, reason.trim())
     setOpen(false)
   }
   return (
@@ -89,7 +109,7 @@ export function AnotherProcess({
                       className="size-6 accent-fern"
                       disabled={way.forbidden !== undefined}
                       checked={process === way.key}
-                      onChange={() => setProcess(way.key)}
+                      onChange={() => void choose(way.key, scope)}
                     />
                     <span className={way.forbidden ? 'text-ink-soft' : ''}>
                       <strong className="font-semibold">{methodTitle(way)}</strong>,{' '}
@@ -101,6 +121,31 @@ export function AnotherProcess({
               ))}
             </ul>
           )}
+          {group.length > 1 && (
+            <div className="mt-3">
+              <Choice
+                label="For which panels?"
+                options={[
+                  { value: 'panel' as const, name: 'This one' },
+                  { value: 'group' as const, name: `All ${group.length} with paint like it` },
+                ]}
+                value={scope}
+                onChange={(wanted) => void choose(process, wanted)}
+              />
+            </div>
+          )}
+          {preview && <MethodPreview preview={preview} now={now} />}
+          {preview && scope === 'group' && preview.panels.length < group.length && (
+            <p className="mt-2 text-copper">
+              Not on the{' '}
+              {list(
+                region,
+                group.filter((id) => !preview.panels.includes(id)).map((id) => staffPanelName(region, id)),
+              )}
+              : their paint cannot spare it.
+            </p>
+          )}
+          {process && !preview && <p className="mt-3 text-ink-soft">Working out what that comes to…</p>}
           {wrong.process && (
             <p role="alert" className="mt-2 font-semibold text-copper">
               {wrong.process}

@@ -71,6 +71,7 @@ export function Sections({ card, operation, me, album }: Props) {
   const pad = padState(work.pad)
   const panel = panels.find(({ id }) => id === selected)
   const task = selected ? tasks.get(selected) : undefined
+  const waits = panel !== undefined && (view.waits?.includes(panel.id) ?? false)
   const isShort = (id: string) => work.short.some((short) => short.panel === id)
   const { gloss } = view.sheets[operation.id]!
   const isMachine = view.sheets[operation.id]!.machines.length > 0
@@ -108,7 +109,12 @@ export function Sections({ card, operation, me, album }: Props) {
             {staffPanel(view.region, panel.id)}
             {task ? ` ${doneOf(panel.id)} of ${task.sections}` : ': not part of this step'}
           </strong>
-          {task && begun && (
+          {task && begun && waits && (
+            <p className="w-full font-semibold text-copper">
+              It waits for the customer’s yes to the other method. Go on with the others meanwhile.
+            </p>
+          )}
+          {task && begun && !waits && (
             <>
               <Button look="outline" onClick={() => say(panel.id, doneOf(panel.id) - 1)}>
                 One less
@@ -148,9 +154,11 @@ export function Sections({ card, operation, me, album }: Props) {
               job={view.job.id}
               panel={panel}
               current={view.processes[panel.id] ?? 'leave'}
-              onChange={(process, reason) =>
-                card.add(me, { kind: 'process', operation: operation.id, panel: panel.id, process, reason })
-              }
+              now={card.now}
+              onChange={(changed, process, reason) => {
+                for (const id of changed)
+                  card.add(me, { kind: 'process', operation: operation.id, panel: id, process, reason })
+              }}
             />
           )}
           {(panel.substrate === 'plastic' || panel.difficulty === 'intricate') && isMachine && (

@@ -1,16 +1,11 @@
 import type { Knex } from 'knex'
 import { cardOf, type Entry } from '@/core/card'
 import type { MethodKey } from '@/core/correction'
-import { type LiveJob, stepStates } from '@/core/job'
-import { changeOf, chosenOffer, type JobPlan, type Quote } from '@/core/offer'
+import type { LiveJob } from '@/core/job'
+import type { Quote } from '@/core/offer'
 import type { Floor, MethodChange, ToPut } from '@/core/planning'
-import type { Shop } from '@/core/shop'
-import type { Instant } from '@/core/time'
-import { findJob } from '../floor/job-store'
 import { entriesWith } from '../work/acts-store'
-import { findAgreement } from './agreement-store'
-import { loadWorked } from './offers'
-import { listQuotes, readMarks } from './quote-store'
+import { readMarks } from './quote-store'
 
 /** What has come about since a job was agreed and is in no supplement yet. */
 
@@ -66,39 +61,4 @@ export async function loadToPut(db: Knex, { jobs }: Pick<Floor, 'jobs'>): Promis
       ? [{ jobId: job.id, plate: job.vehicle.plate, methods, marks }]
       : []
   })
-}
-
-/**
- * The plan with methods as they were changed at the car: work at the machine with its minutes made anew. What is agreed in words and
- * money stays until the customer has said yes. Undefined where it is not to be worked out, or nothing differs.
- */
-export async function planWithMethods(
-  db: Knex,
-  shop: Shop,
-  live: LiveJob,
-  methods: readonly MethodChange[],
-  now: Instant,
-): Promise<JobPlan | undefined> {
-  const { id } = live
-  const [job, agreement] = [await findJob(db, id), await findAgreement(db, id)]
-  const quotes = await listQuotes(db, id)
-  const quote = quotes.find(({ version }) => version === agreement?.version)
-  if (!job || !agreement || !quote) return undefined
-  const { input } = await loadWorked(db, shop, job)
-  const processes = {
-    ...agreement.summary.processes,
-    ...Object.fromEntries(methods.map(({ panel, process }) => [panel, process])),
-  }
-  const choices = { ...quote.choices, processes }
-  const offer = chosenOffer(shop.setup.packages, { ...input, pace: agreement.summary.pace }, choices)
-  const states = stepStates(live, now)
-  const changed =
-    offer &&
-    changeOf(
-      offer,
-      { ...agreement, stateOf: (step) => states[step] ?? 'open', version: quotes.length + 1, holds: true },
-      { rates: shop.setup.rates, terms: choices.terms, customerTax: job.customer.tax },
-      shop.catalogue,
-    )
-  return typeof changed === 'object' ? changed.plan : undefined
 }

@@ -5,7 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { POLISHING_SCHOOLS } from '@/core/offer'
-import { SHARING } from '@/core/planning'
+import { SHARING, UNAGREED } from '@/core/planning'
 import { identitySchema, inspectorSchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
@@ -22,6 +22,7 @@ export const keepShop = defineAction({
     school: z.enum(SCHOOLS),
     polishing: z.enum(POLISHING_SCHOOLS),
     sharing: z.enum(SHARING),
+    unagreed: z.enum(UNAGREED),
     inspector: inspectorSchema,
     wash: washSetupInput,
   }),

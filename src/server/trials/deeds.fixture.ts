@@ -20,6 +20,7 @@ import { action, answered, key, TAKEN_IN } from './deed.fixture'
 import { planningDeeds, shopDeeds, visitDeeds } from './desk-deeds.fixture'
 import type { Deed } from './filled-in.fixture'
 import { coatedJustNow, goingDeeds } from './going-deeds.fixture'
+import { spotDeeds } from './spot-deeds.fixture'
 
 /** One deed of every action that writes, in an order in which a demo shop at `now` takes all of them. */
 
@@ -218,6 +219,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('photo-off', 'photos.remove', { id: key('photo') }),
     action('photo-on', 'photos.restore', { id: key('photo') }),
     action('spot', 'survey.keep-attempt', { jobId: unread.id, attempt: attempt(), photoId: key('photo') }),
+    ...(await spotDeeds(db, car)),
     action('spot-back', 'survey.take-attempt-back', { jobId: unread.id, id: answered('spot', 'id') }),
     action('words', 'messages.save-words', {
       occasion: 'visit-due',

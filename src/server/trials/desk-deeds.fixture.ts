@@ -122,6 +122,7 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       school: setup.school,
       polishing: setup.polishing,
       sharing: 'two',
+      unagreed: 'goes-on',
       inspector: { rule: 'manager', manager: 'merle' },
       wash: setup.wash,
     }),

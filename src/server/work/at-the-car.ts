@@ -25,7 +25,7 @@ import { listPins } from '../planning/pin-store'
 import { askToPlan } from '../planning/plan-requests'
 import { loadPublishedOf } from '../planning/plan-store'
 import { changePlan, findAgreement } from '../quotes/agreement-store'
-import { planWithMethods } from '../quotes/since-agreed'
+import { panelsThatWait, planWithMethods } from '../quotes/methods-changed'
 import { loadShop } from '../shop/shop-store'
 import { listBottles, pour, soil } from '../stock/stock-store'
 import { findWays } from '../survey/ways'
@@ -84,9 +84,10 @@ export async function takeEntry(trx: Knex, entry: Entry, now: Instant): Promise<
 async function loadFacts(
   trx: Knex,
   { live, shape }: { live: LiveJob; shape: Shape },
-  { setup, catalogue }: Shop,
+  shop: Shop,
   entry: Entry,
 ): Promise<Facts> {
+  const { setup, catalogue } = shop
   const pours = 'coat' in entry || 'poured' in entry
   const today = dayIn(setup.region.timezone, entry.at)
   const product = (id: string) => catalogue.find((each) => each.id === id)
@@ -100,6 +101,7 @@ async function loadFacts(
     panels: new Set(anyPanelOf(shape).map(({ id }) => id)),
     bottles: new Map(bottles),
     products: new Map(catalogue.map((each) => [each.id, each])),
+    waits: entry.kind === 'section' ? await panelsThatWait(trx, shop, live, entry.at) : new Set(),
     planned: (operation) => live.plan.operations.find(({ id }) => id === operation)?.productId,
   }
 }

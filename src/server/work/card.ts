@@ -9,6 +9,7 @@ import { everyone } from '@/core/shop'
 import { panelsOfVehicle, singleStagePanels } from '@/core/vehicle'
 import { listVerdicts } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
+import { panelsThatWait } from '../quotes/methods-changed'
 import { bayAir } from '../shop/air'
 import { listBottles, listSupplies } from '../stock/stock-store'
 import { loadJudged } from '../survey/judged'
@@ -26,6 +27,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
   const state = cardOf(live, entries)
   const bays = [...new Set(live.published.map(({ place }) => place))]
   const old = washTooOld(live, now)
+  const waits = await panelsThatWait(db, shop, live, now)
   const wetElsewhere = await loadWetElsewhere(db, floor, job.id)
   const sheets = stepSheets({
     now,
@@ -64,6 +66,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
       ...agreement.summary.processes,
       ...Object.fromEntries(state.processes.map(({ panel, process }) => [panel, process])),
     },
+    ...(waits.size > 0 ? { waits: [...waits] } : {}),
     people: everyone(shop.setup).map(({ id, name }) => ({
       id,
       name,

@@ -99,6 +99,8 @@ export function conflictText(
       return `Say why, though ${conflict.doubts.map((doubt) => DOUBT_WORDS[doubt]).join(', and ')}.`
     case 'odd-time':
       return `By its time this was ${when(conflict.at)}, which cannot be. Set the tablet’s clock, and do it once more.`
+    case 'panel-waits':
+      return 'This panel waits for the customer’s yes to the other method. Go on with the others, or choose the method that was agreed.'
     case 'process-forbidden':
       return `This method is not allowed there: ${conflict.rule ? FORBIDDEN[conflict.rule] : 'the shop does not know it.'}`
     case 'malformed':

@@ -166,6 +166,10 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'what-is-wrong': () => 'Say in a few words what is wrong.',
   'rework-open': () => 'It is still being done again. Look at it once its last step is done.',
   'high-spot-open': () => 'A high spot is still open. Level it or polish it off, and say so on the job card.',
+  'why-changed': () => 'Say why it is changed.',
+  'method-not-now': () =>
+    'One of these panels cannot be worked that way now. Reload to see what has changed.',
+  'planned-so-already': () => 'The plan reckons with it already. Reload to see it.',
   'roof-asked': () =>
     'The coating must not get wet yet. Ask whether there is a roof for the car, or keep it in.',
   'sky-unknown': () => 'No forecast reaches the shop. Keep the car in, or have the exception signed.',

@@ -14,6 +14,7 @@ export default async function ShopPage() {
       school={setup.school}
       polishing={setup.polishing}
       sharing={setup.sharing}
+      unagreed={setup.unagreed}
       inspector={setup.inspector}
       people={setup.people.map(({ id, name }) => ({ id, name }))}
       wash={setup.wash}

@@ -6,6 +6,7 @@ import { database } from '@/server/db/connection'
 import { listPhotos } from '@/server/photos/photo-store'
 import { loadJudged } from '@/server/survey/judged'
 import { loadPaintStudy } from '@/server/survey/paint-memory'
+import { spotNews } from '@/server/survey/spot-news'
 import { listAttempts } from '@/server/survey/spot-store'
 
 export default async function SpotsPage({ params }: { params: Promise<{ id: string }> }) {
@@ -17,14 +18,18 @@ export default async function SpotsPage({ params }: { params: Promise<{ id: stri
   const { job } = entry
   const { judgement } = await loadJudged(db, job, setup)
   const study = await loadPaintStudy(db, job, setup)
+  const attempts = await listAttempts(db, id)
+  const news = await spotNews(db, floor, entry, judgement, { ...study, attempts })
   return (
     <SpotsScreen
       jobId={id}
       vehicle={job.vehicle}
       judgement={judgement}
-      study={{ ...study, attempts: await listAttempts(db, id) }}
+      study={{ ...study, attempts }}
       photos={await listPhotos(db, id)}
       now={floor.now}
+      news={news}
+      people={setup.people.map(({ id: person, name }) => ({ id: person, name }))}
       readOnly={job.handedOverAt !== undefined}
     />
   )
