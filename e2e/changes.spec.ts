@@ -2,6 +2,7 @@ import { expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { openRoomOf } from './rooms'
 import { Shop } from './shop'
+import { sign } from './sign'
 
 /** What was agreed changes: found, worked out, written down, agreed; and called off. */
 
@@ -27,14 +28,6 @@ async function beginChange(page: Page, plate: string): Promise<void> {
     await page.getByRole('button', { name: 'Change what was agreed' }).click()
     await expect(form(page)).toBeVisible({ timeout: 1000 })
   }).toPass({ timeout: 20_000 })
-}
-
-async function sign(page: Page): Promise<void> {
-  const box = (await page.getByTestId('signature-pad').boundingBox())!
-  await page.mouse.move(box.x + 30, box.y + 40)
-  await page.mouse.down()
-  for (let at = 0; at < 8; at++) await page.mouse.move(box.x + 30 + 15 * at, box.y + 30 + (at % 2) * 20)
-  await page.mouse.up()
 }
 
 test('more is found while a car is cut: a supplement with its price and its day, agreed by telephone, changes card, schedule and price', async ({

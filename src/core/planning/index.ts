@@ -56,7 +56,7 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
-export type { MethodChange, MethodPreview, SpotNews, ToPut } from './to-put'
+export { alike, type MethodChange, type MethodPreview, type SpotNews, type ToPut } from './to-put'
 export { UNAGREED, type Unagreed } from './unagreed'
 export type { WaitingNote } from './waiting-note'
 export { openedWindow, windowLink } from './window'

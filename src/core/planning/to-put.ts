@@ -5,6 +5,20 @@ import type { Instant } from '../time'
 /** A method that was changed at the car, with the words of whoever did. */
 export type MethodChange = { panel: string; process: MethodKey; reason: string }
 
+/** Changes of the same kind for the same reason said once, with all their panels; in the order in which they were first said. */
+export function alike(
+  methods: readonly MethodChange[],
+): (Omit<MethodChange, 'panel'> & { panels: string[] })[] {
+  const groups = new Map<string, { panels: string[]; process: MethodKey; reason: string }>()
+  for (const { panel, process, reason } of methods) {
+    const key = `${process} ${reason}`
+    const group = groups.get(key) ?? { panels: [], process, reason }
+    group.panels.push(panel)
+    groups.set(key, group)
+  }
+  return [...groups.values()]
+}
+
 /** What a change of methods at the car would come to before it holds. */
 export type MethodPreview = {
   /** Minutes of the shop's own hands more; fewer where negative. */

@@ -33,9 +33,9 @@ export function BookingDialog({
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Trigger asChild>{trigger}</Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
-          className="sheet fixed top-1/2 left-1/2 max-h-[92vh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
+          className="sheet fixed top-1/2 left-1/2 z-50 max-h-[92vh] w-[min(40rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
           aria-describedby={undefined}
         >
           <Dialog.Title className="text-2xl">{title}</Dialog.Title>

@@ -24,9 +24,9 @@ export function ShortcutList({ onClosed }: { onClosed: () => void }) {
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClosed()}>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
-          className="sheet fixed top-1/2 left-1/2 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6"
+          className="sheet fixed top-1/2 left-1/2 z-50 w-[min(34rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6"
           aria-describedby={undefined}
         >
           <Dialog.Title className="mb-4 text-2xl">By keyboard</Dialog.Title>

@@ -116,7 +116,7 @@ export function Tick({
 }) {
   return (
     <label className="flex min-h-11 items-center gap-3">
-      <input type="checkbox" className="size-6 accent-fern" {...form.register(name)} />
+      <input type="checkbox" className="size-6 shrink-0 accent-fern" {...form.register(name)} />
       {children}
     </label>
   )

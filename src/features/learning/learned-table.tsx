@@ -88,7 +88,7 @@ export function LearnedTable({ of, rows, words, nameOf, changes, months, region 
                       <strong>{against(factor)}</strong>
                       <input
                         type="checkbox"
-                        className="size-6 accent-fern"
+                        className="size-6 shrink-0 accent-fern"
                         aria-label={`Take over ${name}`}
                         checked={chosen.has(key)}
                         onChange={() => toggle(key)}

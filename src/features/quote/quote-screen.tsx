@@ -127,6 +127,17 @@ export function QuoteScreen({
       <aside className="no-print space-y-5">
         <Versions quotes={quotes} shown={shown} setup={setup} now={now} closed={!writes} onShow={setShown} />
         {version && <OneVersion job={job} quote={version} newest={quotes.length} now={now} closed={closed} />}
+        {agreed && !closed && !changing && since?.found && (
+          <section
+            aria-label="Not put to the customer yet"
+            className="border-l-4 border-bracken bg-sheet p-3"
+          >
+            <h2 className="text-lg">Not put to the customer yet</h2>
+            {since.found.split('\n').map((line) => (
+              <p key={line}>{line}</p>
+            ))}
+          </section>
+        )}
         {agreed && !closed && !changing && (
           <Button
             look="outline"

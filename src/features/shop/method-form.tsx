@@ -82,7 +82,7 @@ export function MethodForm({ method, fault, onChange, onRemove }: Props) {
             <label key={material} className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
-                className="size-6 accent-fern"
+                className="size-6 shrink-0 accent-fern"
                 checked={method.fit.includes(material)}
                 onChange={(event) => {
                   const others = method.fit.filter((each) => each !== material)

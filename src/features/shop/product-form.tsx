@@ -136,7 +136,7 @@ function Boxes<Value extends string>({
           <label key={value} className="flex min-h-11 items-center gap-2.5">
             <input
               type="checkbox"
-              className="size-6 accent-fern"
+              className="size-6 shrink-0 accent-fern"
               checked={chosen.includes(value)}
               onChange={(event) => {
                 const others = chosen.filter((each) => each !== value)

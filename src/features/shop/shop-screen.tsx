@@ -219,7 +219,7 @@ export function ShopScreen({
           <label key={key} className="flex min-h-11 items-center gap-3">
             <input
               type="checkbox"
-              className="size-6 accent-fern"
+              className="size-6 shrink-0 accent-fern"
               checked={place[key]}
               onChange={(event) => setPlace({ ...place, [key]: event.target.checked })}
             />

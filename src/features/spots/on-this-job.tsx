@@ -29,8 +29,11 @@ export function OnThisJob({ jobId, news, methods, people, now }: Props) {
   const { run, pending, refusal } = useAction()
   const [me, setMe] = useMe(people[0]!.id)
   return (
-    <section className="sheet mb-4 border-l-4 border-l-bracken p-4" aria-label="What this changes of the job">
-      <h2 className="text-xl">What this changes of the job</h2>
+    <section
+      className="sheet mb-4 border-l-4 border-l-bracken p-4"
+      aria-label="What this changes about the job"
+    >
+      <h2 className="text-xl">What this changes about the job</h2>
       {news.settled.length > 0 && (
         <Field label="Who changes it">
           <select

@@ -42,7 +42,7 @@ export function SpotMarks({
     <label className="mt-2 flex min-h-11 items-center gap-3 text-[15px]">
       <input
         type="checkbox"
-        className="size-6 accent-fern"
+        className="size-6 shrink-0 accent-fern"
         checked={atMarks}
         onChange={(event) => onAtMarks(event.target.checked)}
       />

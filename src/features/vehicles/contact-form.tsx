@@ -39,7 +39,7 @@ export function ContactForm({ customer }: { customer: Customer }) {
       <label className="flex min-h-11 items-center gap-3">
         <input
           type="checkbox"
-          className="size-6 accent-fern"
+          className="size-6 shrink-0 accent-fern"
           checked={typed.mayRemind}
           onChange={(event) => change({ mayRemind: event.target.checked })}
         />

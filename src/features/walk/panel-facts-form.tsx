@@ -132,7 +132,7 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
           <label className="flex min-h-11 items-center gap-3">
             <input
               type="checkbox"
-              className="size-6 accent-fern"
+              className="size-6 shrink-0 accent-fern"
               checked={typed.absent}
               onChange={(event) => set({ absent: event.target.checked })}
             />

@@ -200,7 +200,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
             <label className="mt-3 flex min-h-11 items-center gap-3 border-t border-line pt-3 text-[15px]">
               <input
                 type="checkbox"
-                className="size-6 accent-fern"
+                className="size-6 shrink-0 accent-fern"
                 disabled={readOnly}
                 checked={data.films.includes(selected)}
                 onChange={() =>

@@ -124,7 +124,7 @@ export function WashScreen({ jobId, title, wash, stored, supplies, car, airC }: 
             <label key={key} className="flex min-h-11 items-center gap-3">
               <input
                 type="checkbox"
-                className="size-6 accent-fern"
+                className="size-6 shrink-0 accent-fern"
                 checked={place[key]}
                 onChange={(event) =>
                   change({ ...findings, place: { ...place, [key]: event.target.checked } })

@@ -82,9 +82,9 @@ export function AnotherProcess({ job, panel, current, now, onChange }: Props) {
         <Button look="outline">Another method</Button>
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/30" />
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Dialog.Content
-          className="sheet fixed top-1/2 left-1/2 max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
+          className="sheet fixed top-1/2 left-1/2 z-50 max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 overflow-auto p-6"
           aria-describedby={undefined}
         >
           <Dialog.Title className="text-2xl">{staffPanel(region, panel.id)}: another method</Dialog.Title>
@@ -106,7 +106,7 @@ export function AnotherProcess({ job, panel, current, now, onChange }: Props) {
                     <input
                       type="radio"
                       name="process"
-                      className="size-6 accent-fern"
+                      className="size-6 shrink-0 accent-fern"
                       disabled={way.forbidden !== undefined}
                       checked={process === way.key}
                       onChange={() => void choose(way.key, scope)}

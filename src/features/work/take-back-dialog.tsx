@@ -18,8 +18,8 @@ export function TakeBackDialog({ title, isDone, isLayer, onTake, onClosed }: Pro
   return (
     <AlertDialog.Root open onOpenChange={(open) => !open && onClosed()}>
       <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-ink/30" />
-        <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
+        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/30" />
+        <AlertDialog.Content className="sheet fixed top-1/2 left-1/2 z-50 w-[min(28rem,92vw)] -translate-x-1/2 -translate-y-1/2 p-6">
           <AlertDialog.Title className="text-xl">Undo “{title}”?</AlertDialog.Title>
           <AlertDialog.Description className="my-3">
             {isDone

@@ -1,8 +1,10 @@
 import type { Method } from '@/core/correction'
-import type { ToPut } from '@/core/planning'
+import { alike, type ToPut } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { wordOf } from '@/text/en/correction'
-import { staffPanel } from '@/text/en/staff-panels'
+import { staffPanelName } from '@/text/en/staff-panels'
+import { list } from '@/text/formats'
+import { title } from '@/text/title'
 import { Link } from '@/ui/link'
 
 type Props = { waiting: readonly ToPut[]; methods: readonly Method[]; region: Region }
@@ -22,9 +24,15 @@ export function ToPutToCustomers({ waiting, methods: known, region }: Props) {
             <span className="grow">
               <strong className="font-head font-semibold">{plate}</strong>{' '}
               {[
-                ...methods.map(
-                  ({ panel, process, reason }) =>
-                    `${staffPanel(region, panel)}: ${wordOf(known, process)} (“${reason}”)`,
+                ...alike(methods).map(
+                  ({ panels, process, reason }) =>
+                    `${title(
+                      region,
+                      list(
+                        region,
+                        panels.map((id) => staffPanelName(region, id)),
+                      ),
+                    )}: ${wordOf(known, process)} (“${reason}”)`,
                 ),
                 ...(marks > 0
                   ? [`${marks} new ${marks === 1 ? 'mark' : 'marks'} at the second inspection`]

@@ -22,7 +22,7 @@ const PLAIN: Record<PlainStep, string> = {
   buff: 'Buff off',
   wipe: 'Panel wipe',
   hold: 'Keep dry',
-  'kept-in': 'Kept in until it may get wet',
+  'kept-in': 'Kept in, dry',
   look: 'Water, gloss and paint depth',
   'test-water': 'Test the water again',
   inspect: 'Final inspection under the lamp',

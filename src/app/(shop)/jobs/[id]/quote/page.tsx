@@ -5,7 +5,7 @@ import { offered } from '@/core/correction'
 import { toJobId } from '@/core/ids'
 import { type Job, type LiveJob, stepStates } from '@/core/job'
 import type { Agreement, Quote } from '@/core/offer'
-import type { Floor } from '@/core/planning'
+import { alike, type Floor } from '@/core/planning'
 import { readIn } from '@/core/region'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
@@ -16,8 +16,10 @@ import { listQuotes } from '@/server/quotes/quote-store'
 import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
+import { list } from '@/text/formats'
 import { foundText } from '@/text/marks'
-import { placeTitle } from '@/text/panels'
+import { placeName } from '@/text/panels'
+import { title } from '@/text/title'
 import { methodName } from '@/text/work'
 import { ButtonLink } from '@/ui/button'
 
@@ -43,9 +45,15 @@ async function sinceAgreed(
   const methods = methodsSince(live, await loadEntries(db, job.id), agreed.summary.processes)
   const lines = [
     foundText(region, foundSince(found, quotes)),
-    ...methods.map(
-      ({ panel, process, reason }) =>
-        `${placeTitle(region, panel)}: ${methodName(region, process, offered(shop.setup.methods))}. ${reason}`,
+    ...alike(methods).map(
+      ({ panels, process, reason }) =>
+        `${title(
+          region,
+          list(
+            region,
+            panels.map((panel) => placeName(region, panel)),
+          ),
+        )}: ${methodName(region, process, offered(shop.setup.methods))}. ${reason}`,
     ),
   ]
   return { open, found: lines.filter(Boolean).join('\n'), photos: photos.slice(-12), methods }
