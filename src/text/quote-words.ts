@@ -45,6 +45,8 @@ export type ChangeWords = {
   found: string
   why: string
   otherwise: string
+  comes: string
+  comesThen: (moment: string, before: string) => string
   heading: string
   dropped: (line: string) => string
   before: string

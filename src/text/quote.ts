@@ -105,6 +105,13 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
 export const pitchOf = ({ packages }: Pick<Setup, 'packages'>, key: string, language: Language): string =>
   packages.find((template) => template.key === key)?.pitch[language] ?? ''
 
+/** The other time at which the car comes. */
+export const comesTold = (
+  { comesAt }: { comesAt?: Instant | undefined },
+  { arriveAt }: Pick<Job, 'arriveAt'>,
+): Pick<ChangeTold, 'comes'> =>
+  comesAt && comesAt !== arriveAt ? { comes: { before: arriveAt, after: comesAt } } : {}
+
 /** A version in the words of today and of its customer. */
 export function toldQuote(
   quote: Pick<
@@ -120,7 +127,7 @@ export function toldQuote(
     | 'couldCollectAt'
     | 'change'
   >,
-  job: Pick<Job, 'number' | 'customer'>,
+  job: Pick<Job, 'number' | 'customer' | 'arriveAt'>,
   setup: Pick<Setup, 'name' | 'region' | 'packages'>,
   agreed?: ChangeTold['agreed'],
 ): QuoteText {
@@ -136,7 +143,9 @@ export function toldQuote(
       operations: quote.plan.operations,
       totalCents: quote.totalCents,
       depositPercent: quote.choices.terms.depositPercent,
-      ...(quote.change && agreed ? { change: { ...quote.change, agreed } } : {}),
+      ...(quote.change && agreed
+        ? { change: { ...quote.change, agreed, ...comesTold(quote.choices, job) } }
+        : {}),
     },
     { kind: 'written', ...quote },
   )

@@ -1,7 +1,7 @@
 import { type Agreement, lineChanges, type QuoteChange, type QuoteText, type Summary } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { dayIn } from '@/core/time'
-import { money, paperDay } from './formats'
+import { dayIn, type Instant } from '@/core/time'
+import { money, paperDay, paperMoment } from './formats'
 import { lineText } from './quote-lines'
 import { type QuoteWords, quoteWords, taxName } from './quote-words'
 
@@ -10,6 +10,8 @@ import { type QuoteWords, quoteWords, taxName } from './quote-words'
 /** What a supplement changes: the agreement that stands, and the words of whoever found more. */
 export type ChangeTold = Pick<QuoteChange, 'found' | 'otherwise' | 'callsOff'> & {
   agreed: Pick<Agreement, 'summary' | 'totalCents' | 'agreedAt'>
+  /** When the car comes, where that is another time than it was to come. */
+  comes?: { before: Instant; after: Instant }
 }
 
 /** What such a paper is called. */
@@ -27,6 +29,17 @@ export function changeText(
   const taxCents = summary.taxCents - agreed.summary.taxCents
   const signed = (cents: number) => `${cents > 0 ? '+' : ''}${money(region, cents)}`
   const sections = [
+    ...(change.comes
+      ? [
+          {
+            heading: words.comes,
+            text: words.comesThen(
+              paperMoment(region, change.comes.after),
+              paperMoment(region, change.comes.before),
+            ),
+          },
+        ]
+      : []),
     { heading: callsOff ? words.why : words.found, text: found },
     { heading: words.otherwise, text: otherwise },
   ]

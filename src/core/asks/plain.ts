@@ -53,6 +53,7 @@ export type PlainAsk =
   | 'budget'
   | 'arrival-day'
   | 'before-arrival'
+  | 'here-already'
   | 'shorter-search'
   | 'percent-least'
   | 'percent-most'

@@ -31,6 +31,8 @@ export type AgreedNow = {
   holds?: boolean
   /** The plan as it was agreed, where work at the machine was made anew since: by it what is changed back has its minutes again. */
   asAgreed?: JobPlan
+  /** The car comes at another time: that alone is a change. */
+  otherDay?: boolean
 }
 
 export type ChangeFault = 'nothing-differs' | 'coated-already' | 'layer-lies'
@@ -189,6 +191,7 @@ export function changeOf(
   const fresh = summaryOf({ ...offer, plan, price })
   const panels = panelsAfter(fresh, agreed, standing)
   const isSame =
+    !agreed.otherDay &&
     price.totalCents === agreed.totalCents &&
     sameWork(plan, agreed.plan) &&
     JSON.stringify(panels.processes) === JSON.stringify(agreed.summary.processes)

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { ask } from '../asks'
 import { keptMethod, planAsChosen } from '../correction'
 import { toProductId } from '../ids'
+import { instant, instantOrThrow, isLocalDay, localDayOrThrow } from '../time'
 import { EXTRA_KEYS } from './extras'
 import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
 import { oneOffSchema } from './one-off'
@@ -37,6 +38,17 @@ export const choicesSchema = z.strictObject({
     .number({ error: ask('a-number') })
     .min(10, ask('gloss-target'))
     .max(110, ask('gloss-target'))
+    .optional(),
+  /** Of a change: when the car comes instead, and by which day it is wanted back. */
+  comesAt: z
+    .string()
+    .refine((text) => instant(text).ok, ask('a-date-and-time'))
+    .transform((text) => instantOrThrow(text))
+    .optional(),
+  wantedBy: z
+    .string()
+    .refine((text): boolean => isLocalDay(text), ask('a-day-or-empty'))
+    .transform((text) => localDayOrThrow(text))
     .optional(),
   terms: termsSchema,
 })

@@ -1,4 +1,5 @@
 export type { Agreement } from './agreement'
+export { type Coming, isOtherDay } from './another-day'
 export {
   type AgreedNow,
   type Changed,
@@ -38,6 +39,7 @@ export {
   type TradeProposal,
 } from './extras'
 export { firstNameOf, stepCode } from './first-name'
+export { type BudgetBuys, forBudget } from './for-budget'
 export { linkBetween } from './in-order'
 export {
   attendedMinutes,

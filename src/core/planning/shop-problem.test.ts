@@ -228,6 +228,29 @@ describe('the shop as a scheduling problem', () => {
     expect(planned([{ ...job, progress }], plusMinutes(now, 20)).schedule.reasons).toEqual([])
   })
 
+  test('work begun by somebody of another trade goes on with them, and stops nobody else’s plan', () => {
+    const job = live('A', 'headland')
+    const cut = job.plan.operations.findIndex(({ kind }) => kind === 'cut' || kind === 'polish')
+    const now = instantOrThrow('2027-01-12T09:00:00Z')
+    const past = job.plan.operations
+      .slice(0, cut)
+      .map(({ id }, at) => [
+        id,
+        { kind: 'done', from: plusMinutes(now, -600 + 60 * at), to: plusMinutes(now, -560 + 60 * at) },
+      ])
+    const { id } = job.plan.operations[cut]!
+    // Brída prepares and coats; she has never been said to correct.
+    const under = { kind: 'started', at: plusMinutes(now, -30), by: toPersonId('brida') } as const
+    const begun = { ...job, progress: { ...Object.fromEntries(past), [id]: under } }
+    const { problem, schedule } = planned([begun, live('B', 'tideline')], now)
+    expect(schedule.reasons).toEqual([])
+    expect(checkSchedule(problem, schedule)).toEqual([])
+    const rest = schedule.operations.find(
+      ({ job: of, operation }) => of === 'A' && operation === `${id} (rest)`,
+    )!
+    expect(rest).toMatchObject({ start: now, people: ['brida'] })
+  })
+
   describe('a vehicle that is long or high', () => {
     const long = { lengthM: 6.4, heightM: 2.6 }
     const rooms: Record<string, { lengthM?: number; heightM?: number }> = {

@@ -54,6 +54,20 @@ function teamOf(
 }
 
 /**
+ * The skill by which a team goes on with what it is at: the one that is asked for; where somebody of another trade has begun it, one that all
+ * of them have. They are at it, whatever is written of them, and nobody else's plan may fail for that.
+ */
+function skillOf(
+  team: readonly PersonId[],
+  asked: string | undefined,
+  people: UnderWay['shop']['people'],
+): string | undefined {
+  const own = team.map((id) => people.find((person) => person.id === id)?.skills ?? [])
+  const common = (own[0] ?? []).filter((skill) => own.every((skills) => skills.includes(skill)))
+  return asked !== undefined && common.includes(asked) ? asked : common[0]
+}
+
+/**
  * What has been done is past, what is left goes on at once with the same people. `planned` are those it was planned with. Minutes of work that
  * several share are those of all hands together.
  */
@@ -104,9 +118,10 @@ export function underWay(
     team.length >= Math.max(1, operation.people) &&
     team.every(isOn) &&
     (operation.mode === 'pausable' || open === left)
-  if (goesOn) {
+  const skill = skillOf(team, going.skill, people)
+  if (goesOn && skill) {
     for (const id of team) busy.add(id)
-    return followedBy(going, [pin(rest, origin, { people: team })])
+    return followedBy({ ...going, skill }, [pin(rest, origin, { people: team })])
   }
   // Off shift and still at it, or paused until someone is back.
   return operation.mode === 'pausable'

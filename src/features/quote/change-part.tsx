@@ -3,13 +3,20 @@
 import { useEffect, useRef, useState } from 'react'
 import type { Answer } from '@/core/answer'
 import type { JobId } from '@/core/ids'
-import { attendedMinutes, type Changed, type ChangeFault, type JobPlan, type Summary } from '@/core/offer'
+import {
+  attendedMinutes,
+  type Changed,
+  type ChangeFault,
+  type Coming,
+  type JobPlan,
+  type Summary,
+} from '@/core/offer'
 import type { Photo } from '@/core/photo'
 import type { Region } from '@/core/region'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { previewChange, writeSupplement } from '@/server/quotes/change-actions'
 import { PLAIN } from '@/text/en/plain-asks'
-import { duration, moment, money } from '@/text/formats'
+import { duration, moment, money, paperDay } from '@/text/formats'
 import { placeTitle } from '@/text/panels'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
@@ -45,8 +52,9 @@ export function ChangeCompared({
   changed,
   region,
   agreed,
+  job,
   now,
-}: Shown & { agreed: AgreedShown; now: Instant }) {
+}: Shown & { agreed: AgreedShown; job: Coming; now: Instant }) {
   const worked = typeof changed === 'object' ? changed : undefined
   const when = useCollection(jobId, worked && draft.choices)
   if (typeof changed === 'string')
@@ -77,6 +85,13 @@ export function ChangeCompared({
             before={money(region, agreed.totalCents)}
             after={money(region, worked.price.totalCents)}
           />
+          {draft.choices?.comesAt && (
+            <Compared
+              name="Comes"
+              before={moment(region, job.arriveAt, now)}
+              after={moment(region, draft.choices.comesAt, now)}
+            />
+          )}
           <Compared
             name="Ready"
             before={moment(region, agreed.promisedFor, now)}
@@ -84,6 +99,12 @@ export function ChangeCompared({
           />
         </tbody>
       </table>
+      {isTooLate(when, draft.choices?.wantedBy ?? job.wantedBy, region) && (
+        <p className="text-copper">
+          That is after {paperDay(region, (draft.choices?.wantedBy ?? job.wantedBy)!)}, when it is wanted
+          back.
+        </p>
+      )}
       <p className="text-sm text-ink-soft">
         Nobody else is moved for it. What is done stays done, at the price it was agreed at.
       </p>
@@ -196,6 +217,13 @@ function Compared({ name, before, after }: { name: string; before: string; after
 }
 
 type When = Answer<{ collectAt?: Instant }> | undefined
+
+const isTooLate = (when: When | 'asking', wantedBy: LocalDay | undefined, region: Region): boolean =>
+  wantedBy !== undefined &&
+  typeof when === 'object' &&
+  when.ok &&
+  when.value.collectAt !== undefined &&
+  dayIn(region.timezone, when.value.collectAt) > wantedBy
 
 function whenText(when: When, region: Region, now: Instant): string {
   if (!when) return ''

@@ -29,7 +29,7 @@ type Props = {
   onEdit: () => void
   onWritten: (version: number) => void
   /** Where what is agreed is changed: what it comes to, and what stands at the end of the form in place of writing a version. */
-  change?: { comesTo: ReactNode; end: (edit: (change: () => void) => void) => ReactNode }
+  change?: Record<'day' | 'end', (edit: (change: () => void) => void) => ReactNode> & { comesTo: ReactNode }
 }
 
 function More({ title, children }: { title: string; children: ReactNode }) {
@@ -83,6 +83,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten,
         {change ? 'Change what was agreed' : next > 1 ? 'Change it' : 'Put it together'}
       </h2>
       {change?.comesTo}
+      {change && <More title="Another day, another budget">{change.day(edit)}</More>}
       <Field label="Package">
         <select
           className="field"

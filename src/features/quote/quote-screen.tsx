@@ -9,6 +9,7 @@ import type { Photo } from '@/core/photo'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { paperMoment } from '@/text/formats'
+import { comesTold } from '@/text/quote'
 import { Button } from '@/ui/button'
 import { later } from '@/ui/later'
 import { PrintButton } from '@/ui/print-button'
@@ -19,6 +20,7 @@ import { type AgreedShown, ChangeCompared, type ChangeTyped, ChangeWritten } fro
 import { Decide } from './decide'
 import { DecideChange } from './decide-change'
 import { DraftForm } from './draft-form'
+import { OtherDay } from './other-day'
 import { draftPaper, type Paper, paperOf } from './paper'
 import { QuotePaper } from './quote-paper'
 import { type Draft, useDraft } from './use-draft'
@@ -77,6 +79,7 @@ export function QuoteScreen({
     fromCurve,
     onFromCurve: () => setShown('draft'),
     customerTax: job.customer.tax,
+    coming: job,
     ...(agreed
       ? { agreed: { ...agreed, version: quotes.length + 1, stateOf: (id) => agreed.states[id] ?? 'open' } }
       : {}),
@@ -88,10 +91,17 @@ export function QuoteScreen({
     : paperOfDraft(draft, { job, setup }, agreed, { ...words, shown: shownPhotos(words, since?.photos) })
   const told = version?.summary ?? summaryOfDraft(draft)
   const lamp = told && panelToShow(told, foundOn(input), job.vehicle.plate)
-  const changeForm = (standing: AgreedShown) => {
+  const changeForm = (standing: NonNullable<Props['agreed']>) => {
     const shared = { jobId: job.id, draft, changed: draft.changed, region: setup.region }
     return {
-      comesTo: <ChangeCompared {...shared} agreed={standing} now={now} />,
+      comesTo: <ChangeCompared {...shared} agreed={standing} job={job} now={now} />,
+      day: (edit: (change: () => void) => void) => (
+        <OtherDay
+          draft={draft}
+          isHere={Object.values(standing.states).some((state) => state !== 'open')}
+          edit={edit}
+        />
+      ),
       end: (edit: (change: () => void) => void) => (
         <ChangeWritten
           {...shared}
@@ -201,7 +211,12 @@ function paperOfDraft(
       depositPercent: choices.terms.depositPercent,
       validDays: choices.terms.validDays,
       note: typed.note,
-      ...(agreed && worked ? { change: { ...words, callsOff: false, agreed }, photos: words.shown } : {}),
+      ...(agreed && worked
+        ? {
+            change: { ...words, callsOff: false, agreed, ...comesTold(choices, shared.job) },
+            photos: words.shown,
+          }
+        : {}),
     },
     shared,
   )

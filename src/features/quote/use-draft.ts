@@ -6,14 +6,18 @@ import type { MethodKey } from '@/core/correction'
 import type { JobId } from '@/core/ids'
 import {
   type AgreedNow,
+  type BudgetBuys,
   type Choices,
+  type Coming,
   type CustomerTax,
   changeOf,
   choicesSchema,
   chosenOffer,
   EXTRA_KEYS,
   type ExtraKey,
+  forBudget,
   includedCount,
+  isOtherDay,
   type Offer,
   type OfferInput,
   type PackageTemplate,
@@ -23,6 +27,8 @@ import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { asked } from '@/text/en/asks'
 import { numberOf } from '@/text/typed'
+import type { TypedMoment } from '@/ui/moment-input'
+import { momentOf, typedAt } from '../typed-moment'
 import { quoteDraftKey } from './draft-key'
 import { readOneOff, type TypedOneOff, typedOneOff } from './typed-one-off'
 
@@ -47,6 +53,8 @@ type Begin = {
   /** What is agreed, where the draft is a change of it. */
   agreed?: AgreedNow
   customerTax: CustomerTax
+  /** When the car was to come, and by when it is wanted. */
+  coming: Coming
 }
 
 export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
@@ -75,6 +83,8 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     gloss: begin.choices.glossGu === undefined ? '' : String(begin.choices.glossGu),
     note: begin.note,
   })
+  const [comes, setComes] = useState(typedAt(setup.region, begin.coming.arriveAt))
+  const [wantedBy, setWantedBy] = useState<string>(begin.coming.wantedBy ?? '')
   // What was chosen along the curve waits in the session, since it is too long for an address.
   // biome-ignore lint/correctness/useExhaustiveDependencies: read once, when the page opens.
   useEffect(() => {
@@ -110,6 +120,7 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     ...(coats.layers ? { layers: coats.layers } : {}),
     ...(coats.surfaces ? { surfaces: coats.surfaces } : {}),
     ...(oneOffs.length > 0 ? { oneOffs: oneOffs.map((line) => readOneOff(setup.region, line)) } : {}),
+    ...(agreed ? otherDay(setup.region, begin.coming, comes, wantedBy) : {}),
     ...(typed.gloss === '' ? {} : { glossGu: numberOf(typed.gloss) }),
     terms: {
       discountPercent: numberOf(typed.discount),
@@ -122,6 +133,14 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
   const known = agreed ? { ...input, pace: agreed.summary.pace } : input
   const offer = checked.success ? chosenOffer(setup.packages, known, checked.data) : undefined
   const charges = { rates: setup.rates, terms: wanted.terms, customerTax }
+  const changeWith = (choices: Choices, made: Offer) =>
+    agreed &&
+    changeOf(
+      made,
+      { ...agreed, holds: choices.processes !== undefined, otherDay: isOtherDay(choices, begin.coming) },
+      charges,
+      input.catalogue,
+    )
   return {
     packageKey,
     processes,
@@ -135,10 +154,24 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     /** Undefined while something is wrong, or where a panel can no longer take what was chosen for it. */
     offer,
     /** What it makes of what is agreed; or why it cannot. */
-    changed:
-      offer &&
-      agreed &&
-      changeOf(offer, { ...agreed, holds: processes !== undefined }, charges, input.catalogue),
+    changed: checked.success && offer ? changeWith(checked.data, offer) : undefined,
+    comes,
+    setComes,
+    wantedBy,
+    setWantedBy,
+    /** Takes what a budget buys, and gives what that is. */
+    buy: (budgetCents: number): BudgetBuys | undefined => {
+      if (!checked.success) return undefined
+      const bought = forBudget(template, known, budgetCents, (methods) => {
+        const choices = { ...checked.data, processes: methods }
+        const made = chosenOffer(setup.packages, known, choices)
+        const changed = made && changeWith(choices, made)
+        if (changed === 'nothing-differs') return agreed?.totalCents
+        return typeof changed === 'object' ? changed.price.totalCents : undefined
+      })
+      if (bought?.kind === 'bought') setProcesses(bought.processes)
+      return bought
+    },
     template,
     coats: { layers: coats.layers ?? template.layers, surfaces: coats.surfaces ?? template.surfaces },
     oneOffs,
@@ -169,6 +202,15 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
       setWithoutVendors(isCalled || !template.vendors.includes(id) ? without! : [...without!, id])
     },
     type: (change: Partial<TypedTerms>) => setTyped({ ...typed, ...change }),
+  }
+}
+
+/** The other time at which the car comes, and the other day by which it is wanted; as typed, to be read by the schema. */
+function otherDay(region: Region, coming: Coming, comes: TypedMoment, wantedBy: string) {
+  const at = momentOf(region, comes)
+  return {
+    ...(at === coming.arriveAt ? {} : { comesAt: at ?? '' }),
+    ...(wantedBy === '' || wantedBy === coming.wantedBy ? {} : { wantedBy }),
   }
 }
 

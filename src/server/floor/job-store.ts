@@ -154,6 +154,17 @@ export async function takeIn(db: Knex, intake: Intake, arriveAt: Instant, now: I
   return jobId
 }
 
+/** A car comes at another time, or is wanted back by another day, than it was taken down for. */
+export async function comesThen(
+  db: Knex,
+  jobId: JobId,
+  { comesAt, wantedBy }: { comesAt?: Instant | undefined; wantedBy?: LocalDay | undefined },
+): Promise<void> {
+  await db('jobs')
+    .where({ id: jobId })
+    .update({ ...(comesAt ? { arrive_at: comesAt } : {}), ...(wantedBy ? { wanted_by: wantedBy } : {}) })
+}
+
 /** Hands a vehicle over once, and writes into the ledger what this visit took from its paint. */
 export async function handOver(db: Knex, job: Job, removals: readonly Removal[], at: Instant): Promise<void> {
   await db.transaction(async (trx) => {

@@ -3,7 +3,7 @@ import { ask } from '@/core/asks'
 import { toPersonId } from '@/core/ids'
 import { stepStates } from '@/core/job'
 import { type Choices, changeOf, chosenOffer } from '@/core/offer'
-import { instantOrThrow, plusMinutes } from '@/core/time'
+import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { loadPublished } from '../planning/plan-store'
@@ -60,6 +60,42 @@ const agree = async (plate: string, version: number, at = NOW) => {
 }
 
 describe('a change of what is agreed', () => {
+  test('a car comes on another day: a change of its own, that moves its arrival, its plan and its promise once agreed', async () => {
+    const before = await entryOf('IM 268')
+    const comesAt = plusMinutes(before.job.arriveAt, 2 * 1440)
+    const wantedBy = dayIn('Europe/Dublin', plusMinutes(comesAt, 6 * 1440))
+    const choices = await choicesOf('IM 268', { comesAt, wantedBy })
+    const { id } = before.job
+    const other = { ...WORDS, shownCents: before.agreement!.totalCents }
+    const floor = await loadFloor(shop.db, NOW)
+    expect(
+      await writeChange(shop.db, floor, id, { ...choices, comesAt: plusMinutes(NOW, -60) }, other),
+    ).toEqual({
+      message: ask('past-day'),
+    })
+    const early = { ...choices, wantedBy: dayIn('Europe/Dublin', NOW) }
+    expect(await writeChange(shop.db, floor, id, early, other)).toEqual({ message: ask('before-arrival') })
+    expect(await writeChange(shop.db, floor, id, choices, other)).toEqual({ version: 2 })
+    expect((await entryOf('IM 268')).job.arriveAt).toBe(before.job.arriveAt)
+    const [, told] = await listQuotes(shop.db, id)
+    expect(told!.told!.change!.sections[0]).toMatchObject({
+      heading: 'When the car comes',
+      text: expect.stringContaining('instead of'),
+    })
+    expect(await agree('IM 268', 2)).toBeUndefined()
+    const after = await entryOf('IM 268')
+    expect(after.job).toMatchObject({ arriveAt: comesAt, wantedBy })
+    expect(after.agreement!.totalCents).toBe(before.agreement!.totalCents)
+    const placed = (await loadPublished(shop.db, [id])).get(id)!
+    for (const { start } of placed) expect(start >= comesAt).toBe(true)
+    expect(after.agreement!.promisedFor > before.agreement!.promisedFor).toBe(true)
+    // A car that is here does not come on another day.
+    const { job } = await entryOf('IM 903')
+    const here = await choicesOf('IM 903', { comesAt })
+    expect(await writeChange(shop.db, await loadFloor(shop.db, NOW), job.id, here, other)).toEqual({
+      message: ask('here-already'),
+    })
+  })
   test('nothing holds before somebody says yes; then card, calendar and price follow, and what was done stays', async () => {
     const before = await entryOf('IM 903')
     const stood = await loadPublished(shop.db)

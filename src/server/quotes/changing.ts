@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
 import type { JobId } from '@/core/ids'
-import { stepStates } from '@/core/job'
+import { type LiveJob, stepStates } from '@/core/job'
 import {
   type AgreedBy,
   type AgreedNow,
@@ -12,13 +12,14 @@ import {
   calledOffAt,
   changeOf,
   chosenOffer,
+  isOtherDay,
   type Quote,
   quoteState,
 } from '@/core/offer'
 import { collectionTime, type Floor, type FloorJob, type PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, laterOf, plusDays } from '@/core/time'
 import { toldQuote } from '@/text/quote'
-import { handOver } from '../floor/job-store'
+import { comesThen, handOver } from '../floor/job-store'
 import { listPayments } from '../handover/handover-store'
 import { listPhotos } from '../photos/photo-store'
 import { publishFor } from '../planning/plan-store'
@@ -65,12 +66,27 @@ export async function workOutChange(
   const refusal = offerRefusal(offer)
   if (refusal || !offer) return refusal!
   const charges = { rates: setup.rates, terms: choices.terms, customerTax: entry.job.customer.tax }
-  const holds = choices.processes !== undefined
-  const changed = changeOf(offer, { ...agreed, holds }, charges, floor.shop.catalogue)
+  const moved = isOtherDay(choices, entry.job)
+  const fault = moved && whyNotThen(floor, entry, choices)
+  if (fault) return { message: fault }
+  const change = { ...agreed, holds: choices.processes !== undefined, otherDay: moved }
+  const changed = changeOf(offer, change, charges, floor.shop.catalogue)
   if (typeof changed === 'string') return { message: ask(changed) }
-  const when = whenForJob(floor, { ...entry.live!, plan: changed.plan })
+  const when = whenForJob(floor, { ...comingThen(entry.live!, choices), plan: changed.plan })
   return { open, changed, packageName: offer.template.name, when }
 }
+
+/** A car that is here does not come on another day, and no day that has passed is chosen. */
+function whyNotThen({ now, shop }: Floor, { live }: FloorJob, { comesAt, wantedBy }: Choices) {
+  const isHere = Object.keys(live?.progress ?? {}).length > 0
+  if (comesAt && isHere) return ask('here-already')
+  if (comesAt && comesAt <= now) return ask('past-day')
+  const { timezone } = shop.setup.region
+  return wantedBy && wantedBy < dayIn(timezone, comesAt ?? now) ? ask('before-arrival') : undefined
+}
+
+const comingThen = (live: LiveJob, { comesAt }: Choices): LiveJob =>
+  comesAt ? { ...live, arrive: comesAt } : live
 
 export type ChangeWords = { found: string; otherwise: string; note: string; photos: readonly string[] }
 
@@ -155,7 +171,9 @@ export async function agreeChange(
   const standing = { ...agreed, processes: agreed.summary.processes }
   const plan = broughtForward(quote.plan, standing, floor.shop.catalogue)
   if (!plan) return { message: ask('work-went-on') }
-  const when = whenForJob(floor, { ...entry.live!, plan })
+  const isLate = quote.choices.comesAt && whyNotThen(floor, entry, quote.choices)
+  if (isLate) return { message: isLate }
+  const when = whenForJob(floor, { ...comingThen(entry.live!, quote.choices), plan })
   if (when.kind === 'impossible') return { message: whyNotPlaced(floor, when.reasons, plan) }
   const { packageKey, packageName, summary, totalCents } = quote
   const wasDecided = await decideQuote(db, jobId, version, { said: 'accepted', at, words: '', agreedBy })
@@ -170,6 +188,7 @@ export async function agreeChange(
     totalCents,
     promisedFor: when.collectAt,
   })
+  if (isOtherDay(quote.choices, entry.job)) await comesThen(db, jobId, quote.choices)
   await publishFor(db, jobId, when.placed, { floor, cause: 'agreement-changed' })
   return undefined
 }

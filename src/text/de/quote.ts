@@ -43,6 +43,8 @@ export const quoteInGerman: QuoteWords = {
     found: 'Was wir gefunden haben',
     why: 'Grund',
     otherwise: 'Ohne den Nachtrag',
+    comes: 'Wann das Fahrzeug kommt',
+    comesThen: (moment, before) => `${moment}, statt ${before}.`,
     heading: 'Was sich am Preis ändert',
     dropped: (line) => `Entfällt: ${line}`,
     before: 'Bisher vereinbart, mit Steuer',

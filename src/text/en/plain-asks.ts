@@ -21,6 +21,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'an-email': () => 'This is no e-mail address. Correct it, or leave it empty.',
   'whole-km': (region) => `Write the odometer in whole ${distance(region)}, or leave it empty.`,
   'who-looks': () => 'Say who is inspecting.',
+  'here-already': () => 'The car is here already. Another day can only be chosen before it comes.',
   'past-day': () => 'That day has passed. Choose today or later.',
   'same-names': () => 'Two of them have the same name.',
   'end-after-begin': () => 'It must end after it begins.',

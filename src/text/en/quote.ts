@@ -42,6 +42,8 @@ export const quoteInEnglish: QuoteWords = {
     found: 'What we found',
     why: 'Why',
     otherwise: 'Without it',
+    comes: 'When the car comes',
+    comesThen: (moment, before) => `${moment}, instead of ${before}.`,
     heading: 'What it changes in the price',
     dropped: (line) => `Not done: ${line}`,
     before: 'Agreed so far, with tax',

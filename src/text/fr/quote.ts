@@ -43,6 +43,8 @@ export const quoteInFrench: QuoteWords = {
     found: 'Ce que nous avons trouvé',
     why: 'Motif',
     otherwise: 'Sans cet avenant',
+    comes: 'Arrivée de la voiture',
+    comesThen: (moment, before) => `${moment}, au lieu de ${before}.`,
     heading: 'Ce qui change dans le prix',
     dropped: (line) => `Non réalisé : ${line}`,
     before: 'Convenu jusqu’ici, TTC',
