@@ -7,6 +7,18 @@ import { washedInside } from './enquiry'
 /** What happens to the work itself rather than to who is there: plans that change, by job. */
 export type PlanChange = { job: JobId; plan: JobPlan }
 
+/** Something that is away, and when it comes back by what is said now. */
+export type LateBack = { job: JobId; operation: OperationId; dueBack: Instant }
+
+/** The job with what is away coming back then; undefined where that is not away. */
+export function backThen(live: LiveJob, { operation, dueBack }: LateBack): LiveJob | undefined {
+  const progress = live.progress[operation]
+  const step = live.plan.operations.find(({ id }) => id === operation)
+  return step?.away && progress?.kind === 'started'
+    ? { ...live, progress: { ...live.progress, [operation]: { ...progress, dueBack } } }
+    : undefined
+}
+
 /** It freezes: whatever was to be washed outside in that time is washed without a hose where the car then stays. */
 export function frozenWashes(
   jobs: readonly LiveJob[],

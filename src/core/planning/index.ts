@@ -20,7 +20,7 @@ export {
   withExtraDay,
 } from './enquiry'
 export { EQUIPMENT_KINDS, type Equipment, type EquipmentKind, equipmentSchema } from './equipment'
-export { frozenWashes, type PlanChange, takesLonger } from './events'
+export { backThen, frozenWashes, type LateBack, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
 export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
 export { hoursText, readHours } from './hours'

@@ -11,6 +11,9 @@ const moment = (end: 'from' | 'until') =>
     time: z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, ask('outage-time', { end })),
   })
 
+/** When something is back by what is said now. */
+export const backInput = moment('until')
+
 const times = { from: moment('from'), until: moment('until') }
 
 export const timesInput = z.strictObject(times)

@@ -1,7 +1,7 @@
 import type { StepName } from '../offer'
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
-import type { PlanChange } from './events'
+import type { LateBack, PlanChange } from './events'
 import type { NamedReason } from './named-reason'
 import type { Outage } from './outage'
 import type { Planning } from './planning'
@@ -40,5 +40,7 @@ export type Foreseen =
   | { kind: 'everything' }
   /** Only the jobs it touches move, if that can be. */
   | { kind: 'outage'; outage: Outage }
+  /** Something that is away comes back at another time than was said. */
+  | { kind: 'late'; late: LateBack }
   /** Only the cars whose work it changes move, if that can be. */
   | { kind: 'work'; changes: readonly PlanChange[]; cause: string }

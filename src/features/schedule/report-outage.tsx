@@ -1,31 +1,27 @@
 'use client'
 
 import { useState } from 'react'
-import type { JobId, OperationId } from '@/core/ids'
 import type { Outage, Proposal } from '@/core/planning'
 import type { TypedOutage } from '@/core/planning/outage-told'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, plusDays } from '@/core/time'
-import { foresee, foreseeFrost, foreseeLonger, isBack } from '@/server/planning/outage-actions'
+import { foresee, foreseeFrost, foreseeLate, foreseeLonger, isBack } from '@/server/planning/outage-actions'
 import { moment } from '@/text/formats'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { MomentInput } from '@/ui/moment-input'
-import { NumberInput } from '@/ui/number-input'
 import { useAction } from '@/ui/use-action'
+import { Late, Longer, type OpenStep, type OutThing } from './happening-fields'
 import { ProposedPlan } from './proposed-plan'
 
 type Named = { id: string; name: string }
 /** An outage that is known, in words. */
 export type KnownOutage = { id: string; name: string; kind: Outage['what']['kind']; until: Instant }
 
-/** A step that is still to be done, or under way. */
-export type OpenStep = { job: JobId; operation: OperationId; plate: string; title: string }
-
 /** What has happened: somebody or something is out, or the work itself changes. */
-type Happening = TypedOutage['what']['kind'] | 'frost' | 'longer'
+type Happening = TypedOutage['what']['kind'] | 'frost' | 'longer' | 'late'
 
 /** How it is told that something is out, and over. */
 const OUT: Record<KnownOutage['kind'], { is: string; over: string }> = {
@@ -36,6 +32,7 @@ const OUT: Record<KnownOutage['kind'], { is: string; over: string }> = {
 
 type Props = {
   steps: OpenStep[]
+  away: OutThing[]
   people: Named[]
   places: Named[]
   known: KnownOutage[]
@@ -45,7 +42,7 @@ type Props = {
 }
 
 /** Reports a change, shows its effect, and only then has it hold. */
-export function ReportOutage({ steps, people, places, known, region, now, clockNow }: Props) {
+export function ReportOutage({ steps, away, people, places, known, region, now, clockNow }: Props) {
   const today = dayIn(region.timezone, now)
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState<TypedOutage>({
@@ -55,6 +52,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
   })
   const [happening, setHappening] = useState<Happening>('person')
   const [longer, setLonger] = useState({ step: '', minutes: '' })
+  const [late, setLate] = useState({ thing: '', back: away[0]?.due ?? { day: today, time: clockNow } })
   const { run, pending, refusal, clear } = useAction()
   const [proposal, setProposal] = useState<Proposal>()
   const [message, setMessage] = useState('')
@@ -67,13 +65,17 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
     setMessage('')
     setProposal(undefined)
     if (happening === 'frost') return run(foreseeFrost, { from: typed.from, until: typed.until }, setProposal)
+    if (happening === 'late') {
+      const [job = '', operation = ''] = late.thing.split(' ')
+      return run(foreseeLate, { job, operation, back: late.back }, setProposal)
+    }
     if (happening !== 'longer') return run(foresee, typed, setProposal)
     const [job = '', operation = ''] = longer.step.split(' ')
     return run(foreseeLonger, { job, operation, minutes: numberOf(longer.minutes) }, setProposal)
   }
   const back = (id: string) =>
     run(isBack, { id }, () => setMessage('Saved. The plan stays as it is until you re-plan.'))
-  const fields = ['from', 'until', 'operation', 'minutes', 'id']
+  const fields = ['from', 'until', 'operation', 'minutes', 'id', 'back', 'job']
   const wrong = (...names: string[]) =>
     refusal?.field.split('.').some((part) => names.includes(part)) ? refusal.message : undefined
   const unplaced = refusal && !refusal.field.split('.').some((part) => fields.includes(part))
@@ -97,6 +99,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
                 { value: 'air', name: 'The air is too damp' },
                 { value: 'frost', name: 'It freezes' },
                 { value: 'longer', name: 'A step takes longer' },
+                ...(away.length > 0 ? [{ value: 'late' as const, name: 'Something comes back later' }] : []),
               ]}
               value={happening}
               onChange={(next) => {
@@ -112,6 +115,17 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
                 wrong={{ step: wrong('operation'), minutes: wrong('minutes') }}
                 onChange={(next) => {
                   setLonger(next)
+                  change({})
+                }}
+              />
+            )}
+            {happening === 'late' && (
+              <Late
+                away={away}
+                late={late}
+                wrong={{ thing: wrong('operation', 'job'), back: wrong('back') }}
+                onChange={(next) => {
+                  setLate(next)
                   change({})
                 }}
               />
@@ -145,7 +159,7 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
               the bay where the car then stays.
             </p>
           )}
-          {happening !== 'longer' && (
+          {happening !== 'longer' && happening !== 'late' && (
             <div className="flex flex-wrap gap-x-6 gap-y-3">
               <MomentInput
                 label="From"
@@ -199,51 +213,5 @@ export function ReportOutage({ steps, people, places, known, region, now, clockN
         </ul>
       )}
     </section>
-  )
-}
-
-function Longer({
-  steps,
-  longer,
-  wrong,
-  onChange,
-}: {
-  steps: OpenStep[]
-  longer: { step: string; minutes: string }
-  wrong: Record<'step' | 'minutes', string | undefined>
-  onChange: (longer: { step: string; minutes: string }) => void
-}) {
-  const plates = [...new Set(steps.map(({ plate }) => plate))]
-  return (
-    <>
-      <Field label="Which step" error={wrong.step}>
-        <select
-          className="field"
-          value={longer.step}
-          onChange={({ target }) => onChange({ ...longer, step: target.value })}
-        >
-          <option value="">Choose</option>
-          {plates.map((plate) => (
-            <optgroup key={plate} label={plate}>
-              {steps
-                .filter((step) => step.plate === plate)
-                .map(({ job, operation, title }) => (
-                  <option key={operation} value={`${job} ${operation}`}>
-                    {plate}: {title}
-                  </option>
-                ))}
-            </optgroup>
-          ))}
-        </select>
-      </Field>
-      <Field label="Longer by, minutes" error={wrong.minutes}>
-        <NumberInput
-          className="w-28"
-          whole
-          value={longer.minutes}
-          onChange={(text) => onChange({ ...longer, minutes: text })}
-        />
-      </Field>
-    </>
   )
 }

@@ -1,20 +1,23 @@
-import { progressAt } from '@/core/job'
+import { awayNow, progressAt } from '@/core/job'
 import type { Floor, MoveHistory } from '@/core/planning'
 import { namedReasons } from '@/core/planning'
 import { everyone, namesOf } from '@/core/shop'
 import { clockIn, dayIn, type LocalDay, plusDays } from '@/core/time'
+import { awayThing, awayWith } from '@/text/en/away'
 import { namedReasonText } from '@/text/en/placing'
 import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
+import { typedAt } from '../typed-moment'
 import { Board } from './board'
 import { boardView } from './board-view'
+import type { OpenStep, OutThing } from './happening-fields'
 import { TakeBack } from './moving/take-back'
 import { OneCar } from './one-car'
 import { PlanAll } from './plan-all'
-import { type OpenStep, ReportOutage } from './report-outage'
+import { ReportOutage } from './report-outage'
 import { SPANS, type Span, timelineOn } from './timeline'
 
 type Props = {
@@ -51,6 +54,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
           </ButtonLink>
           <ReportOutage
             steps={openSteps(floor)}
+            away={outThings(floor)}
             people={everyone(setup).map(({ id, name }) => ({ id, name }))}
             places={setup.places.map(({ id, name }) => ({ id, name }))}
             known={floor.outages.map(({ id, what, until }) => ({
@@ -88,6 +92,27 @@ function openSteps(floor: Floor): OpenStep[] {
             plate: job.vehicle.plate,
             title: stepTitle(region, title),
           }))
+      : [],
+  )
+}
+
+/** What is away just now. */
+function outThings({ jobs, now, shop }: Floor): OutThing[] {
+  const { region } = shop.setup
+  return jobs.flatMap(({ job, live, stage }) =>
+    live && stage.kind !== 'handed-over'
+      ? awayNow(live, now).flatMap(({ operation, thing, out, planned }) =>
+          out
+            ? [
+                {
+                  job: job.id,
+                  operation: operation.id,
+                  name: `${job.vehicle.plate}, ${awayThing(operation.title, thing).toLowerCase()} with ${awayWith(operation.title)}`,
+                  due: typedAt(region, out.dueBack ?? planned?.back ?? now),
+                },
+              ]
+            : [],
+        )
       : [],
   )
 }

@@ -572,6 +572,7 @@ export type ProposalsRow = {
   made_at: string
   outage: string | null
   plans: string | null
+  late: string | null
 }
 
 type ProposalsIn = In<ProposalsRow, 'made_at', never>
@@ -932,7 +933,7 @@ declare module 'knex/types/tables' {
     promises: Knex.CompositeTableType<PromisesRow, PromisesIn, Changed<PromisesIn>>
     proposals: Knex.CompositeTableType<
       ProposalsRow,
-      Written<ProposalsIn, 'outage' | 'plans'>,
+      Written<ProposalsIn, 'outage' | 'plans' | 'late'>,
       Changed<ProposalsIn>
     >
     published: Knex.CompositeTableType<PublishedRow, PublishedIn, Changed<PublishedIn>>

@@ -5,11 +5,11 @@ import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { toOperationId } from '@/core/ids'
-import { id } from '@/core/inputs'
-import { type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
-import { outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
+import { aJob, id } from '@/core/inputs'
+import { backThen, type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
+import { backInput, outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
 import { everyone } from '@/core/shop'
-import { dayIn, daysBetween } from '@/core/time'
+import { atLocal, dayIn, daysBetween, localDayOrThrow } from '@/core/time'
 import { defineAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -88,6 +88,28 @@ export const foreseeLonger = defineAction({
     return change
       ? foretell(at, { kind: 'work', changes: [change], cause: 'step-takes-longer' })
       : refuse('gone', ask('step-not-to-do'), 'operation')
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
+})
+
+/** Works out what it would change that something comes back at another time than was said. */
+export const foreseeLate = defineAction({
+  name: 'planning.foresee-late',
+  who: 'desk',
+  input: z.strictObject({
+    job: aJob,
+    operation: z.string().min(1, ask('what-is-late')).max(80).transform(toOperationId),
+    back: backInput,
+  }),
+  prepare: async ({ db, at }, { job, operation, back }): Promise<Foretold> => {
+    const floor = await loadFloor(db, at)
+    const dueBack = atLocal(floor.shop.setup.region.timezone, localDayOrThrow(back.day), back.time)
+    if (dueBack <= at) return refuse('input', ask('away-due-past'), 'back')
+    const live = openJobs(floor).find((each) => each.id === job)
+    const late = { job, operation, dueBack }
+    return live && backThen(live, late)
+      ? foretell(at, { kind: 'late', late })
+      : refuse('gone', ask('away-not-now'), 'operation')
   },
   write: ({ trx }, _, told) => keep(trx, told),
 })

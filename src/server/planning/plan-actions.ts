@@ -9,7 +9,8 @@ import { PLANNED_AS_SEEN } from '@/text/en/planning'
 import { defineAction, defineReadAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { plannedFromSchema } from './planned-from'
-import { keepProposal, offerSchedule, problemToPlan, takeProposal } from './proposal'
+import { keepProposal, offerSchedule, problemToPlan } from './proposal'
+import { takeProposal } from './take-proposal'
 
 /** What there is to plan, for the worker beside the page. */
 export const whatToPlan = defineReadAction({

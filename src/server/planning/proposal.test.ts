@@ -10,7 +10,8 @@ import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { recordStart } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
-import { offerSchedule, problemToPlan, propose, takeProposal } from './proposal'
+import { offerSchedule, problemToPlan, propose } from './proposal'
+import { takeProposal } from './take-proposal'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 

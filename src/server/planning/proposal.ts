@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { z } from 'zod'
-import { aJob } from '@/core/inputs'
-import { planSchema } from '@/core/offer'
 import {
+  backThen,
   CHURN_PER_STEP,
   calendarNow,
   collectionTime,
@@ -11,6 +9,7 @@ import {
   type Foreseen,
   isCoat,
   joinParts,
+  type LateBack,
   namedReasons,
   type Outage,
   openJobs,
@@ -27,29 +26,18 @@ import {
   touchedBy,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
-import {
-  checkSchedule,
-  fault,
-  type PlacedOperation,
-  placedOperationSchema,
-  planChanges,
-  type Schedule,
-} from '@/core/schedule'
+import { checkSchedule, fault, type PlacedOperation, planChanges, type Schedule } from '@/core/schedule'
 import { namesOf } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
-import { changePlan } from '../quotes/agreement-store'
 import { planBudget } from './budget'
 import { fingerprint } from './fingerprint'
-import { addOutage, outageSchema } from './outage-store'
-import { loadPublished, publish } from './plan-store'
+import { loadPublished } from './plan-store'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
  * what it was worked out from, so that it cannot be taken once the floor has changed.
  */
-
-const changedSchema = z.array(z.object({ job: aJob, plan: planSchema }))
 
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
@@ -72,6 +60,16 @@ export async function workOut(
       const without = { ...floor, outages: [...floor.outages, outage] }
       const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)), shouldStop)
       return proposalOf(db, floor, placed, planningOf(now, schedule, outage), outage)
+    }
+    case 'late': {
+      const { late } = what
+      const jobs = floor.jobs.map((entry) => {
+        const live = entry.live && entry.live.id === late.job ? backThen(entry.live, late) : undefined
+        return live ? { ...entry, live } : entry
+      })
+      const { placed, schedule } = planFor({ ...floor, jobs }, new Set([late.job]), shouldStop)
+      const planning = { ...planningOf(now, schedule), cause: 'back-later' }
+      return { ...(await proposalOf(db, floor, placed, planning)), late }
     }
     case 'work':
       return workOutChanges(db, floor, what, shouldStop)
@@ -182,6 +180,7 @@ export type WorkedOut = {
   placed: readonly PlacedOperation[]
   planning: Planning
   changed: readonly PlanChange[]
+  late?: LateBack
   madeAt: Instant
   /** Proposals made before this day are forgotten. */
   oldest: LocalDay
@@ -189,7 +188,7 @@ export type WorkedOut = {
 
 /** Keeps a proposal so that it can be taken, and forgets those nobody took. */
 export async function keepProposal(trx: Knex, worked: WorkedOut): Promise<Proposal> {
-  const { proposal, basis, placed, planning, changed, madeAt, oldest } = worked
+  const { proposal, basis, placed, planning, changed, late, madeAt, oldest } = worked
   await trx('proposals').where('made_at', '<', oldest).delete()
   await trx('proposals').insert({
     id: proposal.id,
@@ -197,6 +196,7 @@ export async function keepProposal(trx: Knex, worked: WorkedOut): Promise<Propos
     placed: JSON.stringify(placed),
     planning: JSON.stringify(planning),
     outage: proposal.outage ? JSON.stringify(proposal.outage) : null,
+    late: late ? JSON.stringify(late) : null,
     plans: changed.length > 0 ? JSON.stringify(changed) : null,
     made_at: madeAt,
   })
@@ -260,21 +260,4 @@ function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['u
       return progress?.kind === 'started' && stops ? [{ plate: job.vehicle.plate, title }] : []
     }),
   )
-}
-
-export type Taken = { kind: 'taken' } | { kind: 'stale' } | { kind: 'gone' }
-
-/** Publishes a proposal as it was shown, if nothing on the floor has changed since. */
-export async function takeProposal(db: Knex, id: string, now: Instant): Promise<Taken> {
-  const row = await db('proposals').where({ id }).first()
-  if (!row) return { kind: 'gone' }
-  const floor = await loadFloor(db, now)
-  if (fingerprint(floor) !== row.basis) return { kind: 'stale' }
-  const placed: PlacedOperation[] = z.array(placedOperationSchema).parse(JSON.parse(row.placed))
-  if (row.outage) await addOutage(db, outageSchema.parse(JSON.parse(row.outage)), now)
-  for (const { job, plan } of changedSchema.parse(JSON.parse(row.plans ?? '[]')))
-    await changePlan(db, job, plan)
-  await publish(db, placed, { ...(JSON.parse(row.planning) as Planning), computedAt: now })
-  await db('proposals').where({ id }).delete()
-  return { kind: 'taken' }
 }

@@ -19,7 +19,7 @@ import { BROUGHT, UNWANTED } from './brought-list.fixture'
 import { action, answered, key, TAKEN_IN } from './deed.fixture'
 import { planningDeeds, shopDeeds, visitDeeds } from './desk-deeds.fixture'
 import type { Deed } from './filled-in.fixture'
-import { coatedJustNow, goingDeeds } from './going-deeds.fixture'
+import { awayDeeds, coatedJustNow, goingDeeds } from './going-deeds.fixture'
 import { spotDeeds } from './spot-deeds.fixture'
 
 /** One deed of every action that writes, in an order in which a demo shop at `now` takes all of them. */
@@ -123,12 +123,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       },
     },
     action('wash-again', 'work.wash-again', { jobId: dusty.job.id, operation: steps[worked]!.id }),
-    action('move-away', 'work.move-away', {
-      jobId: car.job.id,
-      operation: 'vendor-fergus-paint',
-      by: toPersonId('oran'),
-      what: { kind: 'out', day: '2031-01-10', time: '12:00' },
-    }),
+    ...awayDeeds(car.job),
     action('answer-note', 'work.answer-note', {
       jobId: car.job.id,
       operation: 'cut',

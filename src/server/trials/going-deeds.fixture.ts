@@ -5,7 +5,7 @@ import { type Instant, plusMinutes } from '@/core/time'
 import { action } from './deed.fixture'
 import type { Deed } from './filled-in.fixture'
 
-/** Deeds at a car that is finished: it is kept in, let out, goes home, and comes back. */
+/** Deeds at cars that leave: for the painter, who has it longer than was said, or for home. */
 
 const AS_SIGNED = {
   how: 'exception',
@@ -41,4 +41,18 @@ export const goingDeeds = ({ id: jobId }: Job): Deed[] => [
   action('home', 'handover.hand-over', { jobId, owing: true, goes: AS_SIGNED }),
   action('taken-back', 'handover.take-back', { jobId }),
   action('home-again', 'handover.hand-over', { jobId, owing: true, goes: AS_SIGNED }),
+]
+
+export const awayDeeds = ({ id: jobId }: Job): Deed[] => [
+  action('move-away', 'work.move-away', {
+    jobId,
+    operation: 'vendor-fergus-paint',
+    by: 'oran',
+    what: { kind: 'out', day: '2027-01-20', time: '12:00' },
+  }),
+  action('late', 'planning.foresee-late', {
+    job: jobId,
+    operation: 'vendor-fergus-paint',
+    back: { day: '2027-01-21', time: '12:00' },
+  }),
 ]

@@ -153,6 +153,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'order-supplier': () => 'Type where it is ordered.',
   'part-name': () => 'Type what it is.',
   'part-shelf': () => 'Type where it lies.',
+  'what-is-late': () => 'Choose what comes back later.',
   'away-due-past': () => 'It can only be due back later than now. Choose a later day or time.',
   'away-out-already': () => 'It is out already. Reload to see since when.',
   'away-back-already': () => 'It is back already. Reload to see since when.',

@@ -30,6 +30,7 @@ import { whatWasFound } from './0029-what-was-found'
 import { changes } from './0030-changes'
 import { away } from './0031-away'
 import { letGo } from './0032-let-go'
+import { lateBack } from './0033-late-back'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -66,5 +67,6 @@ export const MIGRATIONS: readonly Migration[] = [
   changes,
   away,
   letGo,
+  lateBack,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
