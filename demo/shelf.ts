@@ -1,6 +1,8 @@
 import type { Knex } from 'knex'
+import type { StoreKey } from '@/core/stock'
 import { dayIn, type Instant, plusDays } from '@/core/time'
 import { addBottle, addSupply, markOpened, recount, setReorderPoint } from '@/server/stock/stock-store'
+import { countStore, setStore } from '@/server/stock/stores'
 import { toProductId } from '../src/core/ids'
 
 /** What stands on the demo shelf: most of what the week needs, one bottle too old, and one product that does not reach. */
@@ -28,8 +30,46 @@ const ORDER_BELOW: Record<string, number> = {
 }
 
 const SETS = [
-  { kind: 'pad', name: 'Foam cut, 125 mm', clean: 9, dirty: 3, washes: 6, washesMost: 15, reorderAt: 6 },
-  { kind: 'pad', name: 'Foam finish, 125 mm', clean: 4, dirty: 8, washes: 11, washesMost: 15, reorderAt: 6 },
+  {
+    kind: 'pad',
+    name: 'Foam cut, 125 mm',
+    of: { pad: 'foam-cut', mm: 125 },
+    clean: 9,
+    dirty: 3,
+    washes: 6,
+    washesMost: 15,
+    reorderAt: 6,
+  },
+  {
+    kind: 'pad',
+    name: 'Foam finish, 125 mm',
+    of: { pad: 'foam-finish', mm: 125 },
+    clean: 4,
+    dirty: 8,
+    washes: 11,
+    washesMost: 15,
+    reorderAt: 6,
+  },
+  {
+    kind: 'pad',
+    name: 'Foam polish, 150 mm',
+    of: { pad: 'foam-polish', mm: 150 },
+    clean: 6,
+    dirty: 2,
+    washes: 4,
+    washesMost: 15,
+    reorderAt: 4,
+  },
+  {
+    kind: 'pad',
+    name: 'Foam polish, 125 mm',
+    of: { pad: 'foam-polish', mm: 125 },
+    clean: 1,
+    dirty: 0,
+    washes: 9,
+    washesMost: 15,
+    reorderAt: 0,
+  },
   { kind: 'pad', name: 'Wool, 130 mm', clean: 3, dirty: 1, washes: 15, washesMost: 15, reorderAt: 2 },
   {
     kind: 'towel',
@@ -42,6 +82,17 @@ const SETS = [
   },
   { kind: 'towel', name: 'Plush, for drying', clean: 14, dirty: 6, washes: 31, washesMost: 60, reorderAt: 8 },
 ] as const
+
+/** Liquids and tape as they were counted: what is there, below what is ordered, and what a litre or ten metres cost, cents. */
+const COUNTED: [StoreKey, left: number, orderBelow: number, cents: number][] = [
+  ['compound', 620, 250, 4200],
+  ['polish', 180, 250, 4400],
+  ['finishing-polish', 540, 200, 4600],
+  ['prep', 2600, 1000, 900],
+  ['iron-remover', 3400, 1500, 1100],
+  ['shampoo', 2100, 500, 700],
+  ['tape', 140, 100, 110],
+]
 
 export async function addShelf(db: Knex, zone: string, now: Instant): Promise<void> {
   const today = dayIn(zone, now)
@@ -59,4 +110,8 @@ export async function addShelf(db: Knex, zone: string, now: Instant): Promise<vo
   for (const [productId, ml] of Object.entries(ORDER_BELOW))
     await setReorderPoint(db, toProductId(productId), ml)
   for (const set of SETS) await addSupply(db, set)
+  for (const [key, left, orderBelow, cents] of COUNTED) {
+    await setStore(db, key, { orderBelow, cents })
+    await countStore(db, key, left, now)
+  }
 }

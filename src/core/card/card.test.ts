@@ -263,6 +263,7 @@ describe('what is held against people, panels and bottles', () => {
     ]),
     waits: new Set(),
     planned: () => toProductId('cladonia-base'),
+    isPaint: (operation) => operation === 'layer-2',
   }
   const log = (more: Partial<CoatLog> = {}) =>
     factConflict(entry(0, { kind: 'done', operation: 'layer-1', coat: { ...coat, ...more } }), facts)
@@ -293,6 +294,11 @@ describe('what is held against people, panels and bottles', () => {
       doubts: ['bottle-short'],
     })
     expect(log({ poured: [{ bottle: toBottleId('old'), ml: 9 }] })).toMatchObject({ doubts: ['bottle-past'] })
+    // On paint no reason helps.
+    const onPaint = { ...coat, poured: [{ bottle: toBottleId('old'), ml: 9 }], despite: 'so' }
+    expect(factConflict(entry(0, { kind: 'done', operation: 'layer-2', coat: onPaint }), facts)).toEqual({
+      code: 'past-on-paint',
+    })
     expect(log({ climate: { airC: 59, rhPercent: 50, panelC: 30 } })).toMatchObject({
       doubts: ['air-outside'],
     })

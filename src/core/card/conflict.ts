@@ -57,6 +57,8 @@ export type Conflict =
   /** Nobody of this name works here, no such panel or bottle: what was sent does not fit this car or shop. */
   | { code: 'unknown'; what: 'person' | 'panel' | 'bottle' | 'product' | 'job' }
   | { code: 'other-bottle' }
+  /** Its day is over: what is left of it goes on wheels and trim, never on paint. */
+  | { code: 'past-on-paint' }
   /** Something speaks against it: it is taken only with a reason, which is kept. */
   | { code: 'needs-reason'; doubts: Doubt[] }
   /** By its time it was before the car came, or longer ago than anybody remembers. */

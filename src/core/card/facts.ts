@@ -18,6 +18,8 @@ export type Facts = {
   products: ReadonlyMap<ProductId, AirLimits>
   /** The product each coat was planned with. */
   planned: (operation: OperationId) => ProductId | undefined
+  /** Whether the step coats paint. */
+  isPaint: (operation: OperationId) => boolean
   /** Panels that wait for the customer’s word on what was changed there. */
   waits: ReadonlySet<string>
 }
@@ -59,6 +61,8 @@ export function factConflict(entry: Entry, facts: Facts): Conflict | undefined {
   if (odd) return odd
   if (coat.poured.some(({ bottle }) => facts.bottles.get(bottle)!.productId !== coat.productId))
     return { code: 'other-bottle' }
+  const isPast = coat.poured.some(({ bottle }) => facts.bottles.get(bottle)!.state === 'past')
+  if (isPast && facts.isPaint(entry.operation)) return { code: 'past-on-paint' }
   const doubts = coatDoubts(coat, { ...facts, planned: facts.planned(entry.operation) })
   return doubts.length > 0 && !coat.despite ? { code: 'needs-reason', doubts } : undefined
 }

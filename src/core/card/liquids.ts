@@ -11,6 +11,8 @@ export type LiquidHere = {
   name: string
   /** What the panels of the step take of it, where its sheet says so. */
   ml?: number
+  /** What there is of it by the last count, ml; absent where nobody counts it. */
+  leftMl?: number
   /** Its solvent dissolves the paint of some panel of the step. */
   bites?: true
 }
@@ -27,12 +29,14 @@ type At = {
   panels: readonly Panel[]
   supplies: readonly Supply[]
   singleStage: readonly PanelId[]
+  /** What is left of what is counted, ml. */
+  left?: ReadonlyMap<SupplyKind, number>
 }
 
 /** The bottles of a step in the order in which they are needed; none for work that pours nothing of its own. */
 export function liquidsAt(
   { kind, title, panels: own }: Pick<PlannedOperation, 'kind' | 'title' | 'panels'>,
-  { recipes, panels, supplies, singleStage }: At,
+  { recipes, panels, supplies, singleStage, left }: At,
 ): LiquidHere[] {
   const worked = new Map<SupplyKind, Set<PanelId>>()
   const pour = (bottle: SupplyKind, ids: readonly PanelId[]) =>
@@ -49,6 +53,7 @@ export function liquidsAt(
       kind: bottle,
       name: supply.name,
       ...(ml === undefined ? {} : { ml }),
+      ...(left?.has(bottle) ? { leftMl: left.get(bottle)! } : {}),
       ...(bites ? { bites: true as const } : {}),
     }
   })

@@ -14,7 +14,7 @@ import { type Agreement, agreedWork, type PlannedOperation, shareOfLayer } from 
 import { openMinutesBetween } from '../schedule'
 import { everyone, type Shop } from '../shop'
 import { type BottleState, bottleState, pourPlan, type ShelfBottle } from '../stock'
-import { setTime } from '../supply'
+import { type SupplyKind, setTime } from '../supply'
 import { dayIn, type Instant, minutesBetween } from '../time'
 import type { Panel, PanelId } from '../vehicle'
 import { towelsPlanned } from './coat-sections'
@@ -71,6 +71,8 @@ export type SheetInput = {
   air: ReadonlyMap<string, BayAir>
   bottles: readonly ShelfBottle[]
   cleanTowels: number
+  /** What is left of the liquids that are counted, ml. */
+  left?: ReadonlyMap<SupplyKind, number>
   /** What is at fault, by the place it was found at. */
   faults: ReadonlyMap<string, NonNullable<StepSheet['found']>>
 }

@@ -26,6 +26,7 @@ export type MachineRecipe = {
   id: string
   machine: Machine
   pad: Pad
+  padMm: number
   liquid: Liquid
   dial: number
   passes: number
@@ -90,7 +91,7 @@ function byTools(recipes: readonly MachineRecipe[]): MachineRecipe[] {
 }
 
 function addRecipe(recipes: Map<string, MachineRecipe>, step: WorkedStep, care: Care, panel: string): string {
-  const { machine, pad, liquid, dial, passes, sectionM, armMmPerSecond } = underCare(step, care)
+  const { machine, pad, padMm, liquid, dial, passes, sectionM, armMmPerSecond } = underCare(step, care)
   const id = [machine, pad, liquid, passes, sectionM].join('/')
   const known = recipes.get(id)
   if (known) known.panels.push(panel)
@@ -99,6 +100,7 @@ function addRecipe(recipes: Map<string, MachineRecipe>, step: WorkedStep, care: 
       id,
       machine,
       pad,
+      padMm,
       liquid,
       dial,
       passes,

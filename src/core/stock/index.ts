@@ -11,6 +11,20 @@ export {
 export { type CoatToCome, needsOf, type ProductNeed } from './needs'
 export type { BottleOnShelf, Shelf, ShelfBottle } from './shelf'
 export {
+  type Need,
+  type PadSize,
+  PRICED_BY,
+  padNeeds,
+  STORE_KEYS,
+  type Store,
+  type StoreKey,
+  storeNeeds,
+  storeUnit,
+  type Takes,
+  type ToCome,
+  usedCents,
+} from './stores'
+export {
   SUPPLY_KINDS,
   type Supply,
   type SupplyKind,

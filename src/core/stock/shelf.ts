@@ -1,6 +1,7 @@
 import type { LocalDay } from '../time'
 import type { Bottle, BottleState } from './bottle'
 import type { ProductNeed } from './needs'
+import type { Need, PadSize, Store, StoreKey } from './stores'
 import type { Supply } from './supply'
 
 /** A bottle with the number on its label. */
@@ -11,5 +12,11 @@ export type BottleOnShelf = ShelfBottle & { state: BottleState; goodUntil: Local
 export type Shelf = {
   needs: (ProductNeed & { bottles: BottleOnShelf[] })[]
   supplies: Supply[]
+  /** Liquids and tape: all that is counted or needed. */
+  stores: (Need<StoreKey> & Pick<Store, 'orderBelow' | 'cents'>)[]
+  /** Pads of the kinds and widths that are needed. */
+  pads: Need<PadSize>[]
+  /** Clean towels that the days to come take. */
+  towels: number
   until: LocalDay
 }

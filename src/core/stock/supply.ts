@@ -1,3 +1,5 @@
+import type { PadSize } from './stores'
+
 /** Pads and towels: how many there are, and how often they were washed. */
 
 export const SUPPLY_KINDS = ['pad', 'towel'] as const
@@ -14,6 +16,8 @@ export type Supply = {
   /** Washes after which it is retired to wheels and shuts. */
   washesMost: number
   reorderAt: number
+  /** Of pads: their kind and width, where somebody has said so. */
+  of?: PadSize
 }
 
 /** How many washes pads and towels stand (mem). */

@@ -9,6 +9,7 @@ import { ScrollStrip } from '@/ui/scroll-strip'
 import { BottleActions } from './bottle-actions'
 import { OrderPoint } from './order-point'
 import { ReceiveBottles } from './receive-bottles'
+import { Stores } from './stores'
 import { Supplies } from './supplies'
 
 const STATE_WORDS: Record<BottleState, string> = {
@@ -79,8 +80,8 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
                 <table className="mt-2 w-full text-[15px]">
                   <thead className="text-left text-sm text-ink-soft">
                     <tr>
-                      <th className="py-1 font-normal">Bottle</th>
-                      <th className="py-1 font-normal">Lot</th>
+                      <th className="py-1 pr-4 font-normal">Bottle</th>
+                      <th className="py-1 pr-4 font-normal">Lot</th>
                       <th className="py-1 text-right font-normal">Left</th>
                       <th className="py-1 pl-6 font-normal">Good until</th>
                       <th className="py-1 font-normal">State</th>
@@ -90,13 +91,18 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
                   <tbody>
                     {need.bottles.map((bottle) => (
                       <tr key={bottle.id} className="border-t border-line" data-bottle={bottle.code}>
-                        <td className="py-1 font-head font-semibold">{bottle.code}</td>
-                        <td className="py-1">{bottle.lot}</td>
-                        <td className="py-1 text-right">
+                        <td className="py-1 pr-4 font-head font-semibold">{bottle.code}</td>
+                        <td className="py-1 pr-4 whitespace-nowrap">{bottle.lot}</td>
+                        <td className="py-1 text-right whitespace-nowrap">
                           {figure(region, 'volume', bottle.leftMl)} of{' '}
                           {measured(region, 'volume', bottle.fullMl)}
                         </td>
-                        <td className={clsx('py-1 pl-6', bottle.state === 'past' && 'text-copper')}>
+                        <td
+                          className={clsx(
+                            'py-1 pr-4 pl-6 whitespace-nowrap',
+                            bottle.state === 'past' && 'text-copper',
+                          )}
+                        >
                           {shortDay(region, bottle.goodUntil)}
                         </td>
                         <td className={clsx('py-1', bottle.state === 'past' && 'text-copper')}>
@@ -118,7 +124,8 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
         ))}
       </div>
       <ReceiveBottles products={[...kept, ...others].map(({ product }) => product)} />
-      <Supplies supplies={supplies} />
+      <Stores stores={shelf.stores} now={now} />
+      <Supplies supplies={supplies} pads={shelf.pads} towels={shelf.towels} now={now} />
     </div>
   )
 }

@@ -1,12 +1,26 @@
 'use client'
 
 import { useState } from 'react'
-import { type Supply, type SupplyKind, type SupplyState, supplyState } from '@/core/stock'
+import { PADS, type Pad } from '@/core/correction'
+import {
+  type PadSize,
+  type Shelf,
+  type Supply,
+  type SupplyKind,
+  type SupplyState,
+  supplyState,
+} from '@/core/stock'
+import type { Instant } from '@/core/time'
 import { addSet, countSet, renewSet, washSet } from '@/server/stock/stock-actions'
+import { stepTitle } from '@/text/en/step-names'
+import { workInEnglish } from '@/text/en/work'
+import { moment } from '@/text/formats'
+import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
+import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { NumberEditor } from './number-editor'
 
@@ -19,11 +33,22 @@ const STATE_WORDS: Record<SupplyState, string> = {
 }
 
 /** Pads and towels by set: clean, dirty, and how often they were washed. */
-export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
+export function Supplies({
+  supplies,
+  pads,
+  towels,
+  now,
+}: {
+  supplies: readonly Supply[]
+  pads: Shelf['pads']
+  towels: number
+  now: Instant
+}) {
   const { run, pending, refusal } = useAction()
   return (
     <section className="mt-8" aria-label="Pads and towels">
       <h2 className="mb-2 text-xl">Pads and towels</h2>
+      <WeekNeeds supplies={supplies} pads={pads} towels={towels} now={now} />
       {supplies.length > 0 && (
         <table className="w-full text-[15px]">
           <thead className="text-left text-sm text-ink-soft">
@@ -42,6 +67,7 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
                 <tr key={supply.id} className="border-t border-line" data-set={supply.name}>
                   <td className="py-1">
                     <strong className="font-semibold">{supply.name}</strong>
+                    {supply.of && <span className="ml-3 text-ink-soft">{padText(supply.of)}</span>}
                     {state !== 'good' && <span className="ml-3 text-copper">{STATE_WORDS[state]}</span>}
                   </td>
                   <td className="py-1 text-right">{supply.clean}</td>
@@ -84,9 +110,37 @@ export function Supplies({ supplies }: { supplies: readonly Supply[] }) {
   )
 }
 
+const padText = ({ pad, mm }: PadSize) => `${workInEnglish.pad[pad]}, ${mm} mm`
+
+/** What the coming days take of pads and towels, and what the sets do not reach to. */
+function WeekNeeds({ supplies, pads, towels, now }: Parameters<typeof Supplies>[0]) {
+  const region = useRegion()
+  const clean = supplies.reduce((sum, set) => sum + (set.kind === 'towel' ? set.clean : 0), 0)
+  if (pads.length === 0 && towels === 0) return null
+  return (
+    <ul className="mb-3 space-y-1" aria-label="What the coming days take">
+      {pads.map(({ of, left, needed, runsOutAt }) => (
+        <li key={`${of.pad} ${of.mm}`} className={runsOutAt ? 'text-copper' : ''}>
+          {title({ language: 'en' }, padText(of))}: {needed} at once,{' '}
+          {left === undefined ? 'no set of them yet' : `${left} there`}
+          {runsOutAt &&
+            `. Too few for “${stepTitle(region, runsOutAt.title)}” on ${runsOutAt.plate}, ${moment(region, runsOutAt.at, now)}`}
+        </li>
+      ))}
+      {towels > 0 && (
+        <li className={towels > clean ? 'text-copper' : ''}>
+          Towels: {towels} in all, {clean} clean
+          {towels > clean && '. Some have to be washed in between'}
+        </li>
+      )}
+    </ul>
+  )
+}
+
 function NewSet() {
   const [kind, setKind] = useState<SupplyKind>('towel')
   const [typed, setTyped] = useState({ name: '', count: '', reorderAt: '' })
+  const [of, setOf] = useState<{ pad: '' | Pad; mm: string }>({ pad: '', mm: '' })
   const { run, pending, errorAt } = useAction()
   const text = (field: keyof typeof typed, label: string) => (
     <Field label={label} {...errorAt(field)}>
@@ -121,6 +175,32 @@ function NewSet() {
           ))}
         </select>
       </Field>
+      {kind === 'pad' && (
+        <>
+          <Field label="What pads">
+            <select
+              className="field"
+              value={of.pad}
+              onChange={({ target }) => setOf({ ...of, pad: target.value as '' | Pad })}
+            >
+              <option value="">Any</option>
+              {PADS.map((pad) => (
+                <option key={pad} value={pad}>
+                  {title({ language: 'en' }, workInEnglish.pad[pad])}
+                </option>
+              ))}
+            </select>
+          </Field>
+          <Field label="Width, mm" {...errorAt('of.mm')}>
+            <NumberInput
+              whole
+              className="w-24"
+              value={of.mm}
+              onChange={(value) => setOf({ ...of, mm: value })}
+            />
+          </Field>
+        </>
+      )}
       {text('name', 'Name')}
       {text('count', 'Pieces')}
       {text('reorderAt', 'Reorder below')}
@@ -135,6 +215,7 @@ function NewSet() {
               name: typed.name,
               count: numberOf(typed.count),
               reorderAt: numberOf(typed.reorderAt),
+              ...(kind === 'pad' && of.pad ? { of: { pad: of.pad, mm: numberOf(of.mm) } } : {}),
             },
             () => setTyped({ name: '', count: '', reorderAt: '' }),
           )

@@ -675,6 +675,24 @@ export type SpellsRow = {
 
 type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
 
+export type StoreMovesRow = {
+  id: number
+  key: string
+  amount_x10: number
+  job_id: JobId | null
+  operation_id: OperationId | null
+  note: string
+  at: string
+}
+
+type StoreMovesIn = In<StoreMovesRow, 'at', never>
+
+export type StoresRow = {
+  key: string
+  order_below: number
+  cents: number
+}
+
 export type SuppliesRow = {
   id: string
   kind: 'pad' | 'towel'
@@ -684,6 +702,8 @@ export type SuppliesRow = {
   washes: number
   washes_most: number
   reorder_at: number
+  pad: string | null
+  mm: number | null
 }
 
 export type SurveysRow = {
@@ -973,7 +993,17 @@ declare module 'knex/types/tables' {
       Changed<SkippedMessagesIn>
     >
     spells: Knex.CompositeTableType<SpellsRow, SpellsIn, Changed<SpellsIn>>
-    supplies: Knex.CompositeTableType<SuppliesRow, SuppliesRow, Changed<SuppliesRow>>
+    store_moves: Knex.CompositeTableType<
+      StoreMovesRow,
+      Written<StoreMovesIn, 'id' | 'job_id' | 'operation_id' | 'note'>,
+      Changed<StoreMovesIn>
+    >
+    stores: Knex.CompositeTableType<
+      StoresRow,
+      Written<StoresRow, 'order_below' | 'cents'>,
+      Changed<StoresRow>
+    >
+    supplies: Knex.CompositeTableType<SuppliesRow, Written<SuppliesRow, 'pad' | 'mm'>, Changed<SuppliesRow>>
     surveys: Knex.CompositeTableType<SurveysRow, SurveysIn, Changed<SurveysIn>>
     templates: Knex.CompositeTableType<TemplatesRow, TemplatesRow, Changed<TemplatesRow>>
     test_spots: Knex.CompositeTableType<

@@ -8,12 +8,14 @@ import { type Agreement, agreedWork, lineBeforeTax, type Summary } from '@/core/
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
+import { usedCents } from '@/core/stock'
 import { dayIn, type Instant, instantOrThrow, type LocalDay, laterOf, minutesBetween } from '@/core/time'
 import { panelsOfVehicle } from '@/core/vehicle'
 import { findJob } from '../floor/job-store'
 import { listVerdicts } from '../handover/handover-store'
 import { loadPublishedOf } from '../planning/plan-store'
 import { findAgreement } from '../quotes/agreement-store'
+import { listStores, usedFor } from '../stock/stores'
 import { loadEntries } from '../work/acts-store'
 import { loadProgress } from '../work/work-store'
 
@@ -131,7 +133,9 @@ async function lessonInput(
       netCents: summary.netCents,
       discountCents: -lineCents(summary, 'discount'),
       vendorCents: lineCents(summary, 'vendor'),
-      consumablesCents: lineCents(summary, 'consumables'),
+      // Where the shop knows what it pays for them, what was used stands for the lump sum.
+      consumablesCents:
+        usedCents(await usedFor(db, job.id), await listStores(db)) ?? lineCents(summary, 'consumables'),
     },
     products: await productsOf(db, shop, agreement),
     clearing: await clearingOf(db, agreement),

@@ -2,10 +2,20 @@ import type { Knex } from 'knex'
 import { progressAt } from '@/core/job'
 import { shareOfLayer } from '@/core/offer'
 import type { Floor } from '@/core/planning'
-import { bottleState, type CoatToCome, goodUntil, needsOf, type Shelf } from '@/core/stock'
+import {
+  bottleState,
+  type CoatToCome,
+  goodUntil,
+  needsOf,
+  padNeeds,
+  type Shelf,
+  storeNeeds,
+} from '@/core/stock'
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
+import { listStores } from './stores'
+import { stepsToCome } from './takes'
 
 /** The shelf against what is to be applied. */
 
@@ -41,6 +51,9 @@ export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
   const today = dayIn(setup.region.timezone, floor.now)
   const until = plusDays(today, AHEAD_DAYS)
   const bottles = await listBottles(db)
+  const supplies = await listSupplies(db)
+  const stores = await listStores(db)
+  const steps = await stepsToCome(db, floor, until)
   const needs = needsOf(catalogue, bottles, coatsToCome(floor, until), await loadReorderPoints(db), today)
   return {
     needs: needs.map((need) => ({
@@ -53,7 +66,13 @@ export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
           goodUntil: goodUntil(bottle, need.product),
         })),
     })),
-    supplies: await listSupplies(db),
+    supplies,
+    stores: storeNeeds(stores, steps).map((need) => {
+      const { orderBelow = 0, cents = 0 } = stores.find(({ key }) => key === need.of) ?? {}
+      return { ...need, orderBelow, cents }
+    }),
+    pads: padNeeds(supplies, steps),
+    towels: steps.reduce((sum, { takes }) => sum + takes.towels, 0),
     until,
   }
 }

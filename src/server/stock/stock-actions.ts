@@ -3,10 +3,12 @@
 import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
+import { PADS } from '@/core/correction'
 import { toProductId } from '@/core/ids'
 import { aBottle, aProduct, id } from '@/core/inputs'
-import { SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
+import { STORE_KEYS, SUPPLY_KINDS, WASHES_MOST } from '@/core/stock'
 import { dayIn } from '@/core/time'
+import { minorDigits } from '@/text/formats'
 import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
 import {
@@ -19,6 +21,7 @@ import {
   setReorderPoint,
   washSupply,
 } from './stock-store'
+import { countStore, setStore } from './stores'
 
 /** The largest bottle anybody keeps on a shelf, ml (mem). */
 const BOTTLE_MOST_ML = 5000
@@ -34,6 +37,9 @@ const pieces = z
   .int({ error: ask('a-whole-number') })
   .min(0, ask('not-below-nothing'))
   .max(PIECES_MOST, ask('pieces-most', { most: PIECES_MOST }))
+
+/** Widths of pads, mm (mem). */
+const PAD_MM = { of: 'pad-width', least: 25, most: 300 } as const
 
 const NO_SET = ask('set-gone')
 
@@ -107,10 +113,58 @@ export const addSet = defineAction({
       .max(60, ask('keep-under', { characters: 60 })),
     count: pieces.min(1, ask('one-piece')),
     reorderAt: pieces,
+    /** Of pads: what pads. */
+    of: z
+      .strictObject({
+        pad: z.enum(PADS),
+        mm: z
+          .int(ask('of-between', PAD_MM))
+          .min(PAD_MM.least, ask('of-between', PAD_MM))
+          .max(PAD_MM.most, ask('of-between', PAD_MM)),
+      })
+      .optional(),
   }),
-  write: async ({ trx }, { kind, name, count, reorderAt }) => {
+  write: async ({ trx }, { kind, name, count, reorderAt, of }) => {
     const washesMost = WASHES_MOST[kind]
-    await addSupply(trx, { kind, name, clean: count, dirty: 0, washes: 0, washesMost, reorderAt })
+    const pads = kind === 'pad' && of ? { of } : {}
+    await addSupply(trx, { kind, name, clean: count, dirty: 0, washes: 0, washesMost, reorderAt, ...pads })
+    return done()
+  },
+})
+
+const STORE_MOST = 200_000
+const storeAmount = z
+  .number({ error: ask('a-number') })
+  .min(0, ask('not-below-nothing'))
+  .max(STORE_MOST, ask('ml-most', { ml: STORE_MOST }))
+
+/** Somebody looked: so many ml of a liquid, or metres of tape, are there. From then on the steps take from it. */
+export const countStored = defineAction({
+  name: 'stock.count-store',
+  who: 'floor',
+  input: z.strictObject({ key: z.enum(STORE_KEYS), amount: storeAmount }),
+  write: async ({ trx, at }, { key, amount: there }) => {
+    await countStore(trx, key, there, at)
+    return done()
+  },
+})
+
+/** Below which amount of a liquid or tape one orders, and what a litre or ten metres cost. */
+export const keepStore = defineAction({
+  name: 'stock.keep-store',
+  who: 'floor',
+  input: z.strictObject({
+    key: z.enum(STORE_KEYS),
+    orderBelow: storeAmount,
+    price: z
+      .number({ error: ask('an-amount') })
+      .min(0, ask('not-below-nothing'))
+      .max(100_000, ask('payment-too-large')),
+  }),
+  write: async ({ trx }, { key, orderBelow, price }) => {
+    const { region } = (await loadShop(trx)).setup
+    const cents = Math.round(price * 10 ** minorDigits(region))
+    await setStore(trx, key, { orderBelow: Math.round(orderBelow), cents })
     return done()
   },
 })

@@ -1,9 +1,11 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { Poured } from '@/core/card'
+import { PADS } from '@/core/correction'
 import { type BottleId, type JobId, type OperationId, type ProductId, toBottleId } from '@/core/ids'
-import type { Bottle, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
+import type { Bottle, PadSize, ShelfBottle, Supply, SupplyKind } from '@/core/stock'
 import { dayIn, type Instant, instantOrThrow, type LocalDay, localDayOrThrow } from '@/core/time'
+import { oneOf } from '../db/one-of'
 import type { BottlesRow } from '../db/tables'
 
 /** The shelf: bottles with what was poured from them, and sets of pads and towels. */
@@ -157,18 +159,29 @@ export async function listSupplies(db: Knex): Promise<Supply[]> {
     washes: row.washes,
     washesMost: row.washes_most,
     reorderAt: row.reorder_at,
+    ...(row.pad && row.mm ? { of: { pad: oneOf(PADS, row.pad), mm: row.mm } } : {}),
   }))
 }
 
 export async function addSupply(db: Knex, supply: Omit<Supply, 'id'>): Promise<void> {
-  const { kind, name, clean, dirty, washes, washesMost, reorderAt } = supply
-  const row = { kind, name, clean, dirty, washes, washes_most: washesMost, reorder_at: reorderAt }
+  const { kind, name, clean, dirty, washes, washesMost, reorderAt, of } = supply
+  const counts = { clean, dirty, washes, washes_most: washesMost, reorder_at: reorderAt }
+  const row = { kind, name, ...counts, pad: of?.pad ?? null, mm: of?.mm ?? null }
   await db('supplies').insert({ id: randomUUID(), ...row })
 }
 
-/** So many of a set were used: from the clean pile to the dirty one, no more than are there. */
-export async function soil(db: Knex, kind: SupplyKind, count: number): Promise<void> {
-  const row = await db('supplies').where({ kind }).where('clean', '>', 0).orderBy('name').first()
+/**
+ * So many of a set were used: from the clean pile to the dirty one, no more than are there. Pads come from a set of their kind and width,
+ * where there is one.
+ */
+export async function soil(
+  db: Knex,
+  kind: SupplyKind,
+  count: number,
+  of: readonly PadSize[] = [],
+): Promise<void> {
+  const sets = await db('supplies').where({ kind }).where('clean', '>', 0).orderBy('name')
+  const row = sets.find(({ pad, mm }) => of.some((each) => each.pad === pad && each.mm === mm)) ?? sets[0]
   if (!row) return
   const used = Math.min(row.clean, count)
   await db('supplies')

@@ -132,6 +132,8 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       text: 'The grey one.',
     }),
     action('count', 'stock.count-bottle', { id: bottle!.id, ml: 11 }),
+    action('count-store', 'stock.count-store', { key: 'tape', amount: 80 }),
+    action('keep-store', 'stock.keep-store', { key: 'tape', orderBelow: 40, price: 1.2 }),
     action('reorder', 'stock.set-reorder-point', { productId: product, ml: 321 }),
     action('bottle-away', 'stock.throw-bottle', { id: bottle!.id }),
     ...(await shopDeeds(db, now)),

@@ -28,6 +28,8 @@ import { changePlan, findAgreement } from '../quotes/agreement-store'
 import { panelsThatWait, planWithMethods } from '../quotes/methods-changed'
 import { loadShop } from '../shop/shop-store'
 import { listBottles, pour, soil } from '../stock/stock-store'
+import { putBack, takeFromStores } from '../stock/stores'
+import { takesOfStep } from '../stock/takes'
 import { findWays } from '../survey/ways'
 import { loadEntries } from './acts-store'
 import { hasCome, waitFor } from './awaited-store'
@@ -102,6 +104,7 @@ async function loadFacts(
     bottles: new Map(bottles),
     products: new Map(catalogue.map((each) => [each.id, each])),
     waits: entry.kind === 'section' ? await panelsThatWait(trx, shop, live, entry.at) : new Set(),
+    isPaint: (operation) => live.plan.operations.some(({ id, kind }) => id === operation && kind === 'layer'),
     planned: (operation) => live.plan.operations.find(({ id }) => id === operation)?.productId,
   }
 }
@@ -136,6 +139,7 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       const began = card.progress[operation]
       const startedAt = began?.kind === 'started' ? began.at : at
       const { coat } = entry
+      await takeUp(trx, shop, live, { job, operation, at })
       await recordFinish(trx, {
         jobId: job,
         operationId: operation,
@@ -152,6 +156,7 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
     case 'record': {
       const { coat, from, to } = entry
       const times = { startedAt: from, endedAt: to, by }
+      await takeUp(trx, shop, live, { job, operation, at: to })
       await recordFinish(trx, { jobId: job, operationId: operation, ...times, ...coated(coat) })
       if (!coat) return
       await pour(trx, coat.poured, { ...why, at: to, day: dayIn(shop.setup.region.timezone, to) })
@@ -165,6 +170,7 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       return
     }
     case 'undo':
+      await putBack(trx, job, operation, at)
       await restore(trx, job, operation, withEntry(card, entry).progress[operation], {
         at,
         zone: shop.setup.region.timezone,
@@ -174,7 +180,8 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
       await pour(trx, entry.poured, why)
       return
     case 'pad':
-      if (entry.what === 'fresh') await soil(trx, 'pad', 1)
+      if (entry.what === 'fresh')
+        await soil(trx, 'pad', 1, (await takesOfStep(trx, shop, live, operation))?.pads)
       return
     case 'towel':
       await soil(trx, 'towel', 1)
@@ -182,6 +189,17 @@ async function writeWhatFollows(trx: Knex, { live, card }: Found, entry: Entry, 
     default:
       return
   }
+}
+
+/** Liquids and tape that a step used by its recipe are booked once it is done. */
+async function takeUp(
+  trx: Knex,
+  shop: Shop,
+  live: LiveJob,
+  why: { job: JobId; operation: OperationId; at: Instant },
+): Promise<void> {
+  const takes = await takesOfStep(trx, shop, live, why.operation)
+  if (takes) await takeFromStores(trx, takes.stores, why)
 }
 
 /** Keeps the air a coat was applied in, as the sensor of its bay wrote it down. */

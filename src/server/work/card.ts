@@ -12,6 +12,7 @@ import { listPhotos } from '../photos/photo-store'
 import { panelsThatWait } from '../quotes/methods-changed'
 import { bayAir } from '../shop/air'
 import { listBottles, listSupplies } from '../stock/stock-store'
+import { listStores } from '../stock/stores'
 import { loadJudged } from '../survey/judged'
 import { washLines } from '../survey/wash-plan'
 import { loadEntries } from './acts-store'
@@ -43,6 +44,7 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
       (sum, { kind, clean }) => sum + (kind === 'towel' ? clean : 0),
       0,
     ),
+    left: new Map((await listStores(db)).flatMap(({ key, left }) => (key === 'tape' ? [] : [[key, left]]))),
     faults: new Map(
       (await listVerdicts(db, job.id)).flatMap(({ item, verdict, note, by }) =>
         verdict === 'fault' ? [[item, { note, by }]] : [],

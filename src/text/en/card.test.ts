@@ -37,6 +37,7 @@ const EVERY: Record<Conflict['code'], Conflict> = {
   'part-there-already': { code: 'part-there-already', name: 'Fuel flap', place: 'on' },
   'parts-off': { code: 'parts-off', names: ['Fuel flap', 'Badge'], away: true },
   'torque-missing': { code: 'torque-missing' },
+  'past-on-paint': { code: 'past-on-paint' },
   'panel-waits': { code: 'panel-waits', panel: 'bonnet' },
   'process-forbidden': { code: 'process-forbidden', rule: 'over-budget' },
   'window-closed': { code: 'window-closed', at: NOON },

@@ -95,6 +95,8 @@ export function conflictText(
       return UNKNOWN_WORDS[conflict.what]
     case 'other-bottle':
       return 'This bottle holds another product. Choose one that holds what was applied.'
+    case 'past-on-paint':
+      return 'This bottle is past its day: it never goes on paint. Use it up on wheels or trim, and open another one.'
     case 'needs-reason':
       return `Say why, though ${conflict.doubts.map((doubt) => DOUBT_WORDS[doubt]).join(', and ')}.`
     case 'odd-time':

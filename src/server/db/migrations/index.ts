@@ -31,6 +31,7 @@ import { changes } from './0030-changes'
 import { away } from './0031-away'
 import { letGo } from './0032-let-go'
 import { lateBack } from './0033-late-back'
+import { stores } from './0034-stores'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -68,5 +69,6 @@ export const MIGRATIONS: readonly Migration[] = [
   away,
   letGo,
   lateBack,
+  stores,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
