@@ -36,7 +36,7 @@ const SHARING_NAME: Record<Sharing, string> = {
 }
 
 const UNAGREED_NAME: Record<Unagreed, string> = {
-  'goes-on': 'are worked all the same',
+  'goes-on': 'are worked anyway',
   waits: 'wait for their yes',
 }
 

@@ -2,12 +2,12 @@
 
 import { useState } from 'react'
 import type { Region } from '@/core/region'
-import { type Shelf, type StoreKey, storeUnit } from '@/core/stock'
+import { PRICED_BY, type Shelf, type StoreKey, storeUnit } from '@/core/stock'
 import type { Instant } from '@/core/time'
 import { countStored, keepStore } from '@/server/stock/stock-actions'
 import { stepTitle } from '@/text/en/step-names'
 import { SUPPLY_NAME } from '@/text/en/supplies'
-import { currencySign, measured, minorDigits, moment, money, number } from '@/text/formats'
+import { currencySign, measured, minorDigits, moment, money, unitSign } from '@/text/formats'
 import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -22,14 +22,13 @@ type Line = Shelf['stores'][number]
 export const storeName = (key: StoreKey) =>
   title({ language: 'en' }, key === 'tape' ? 'masking tape' : SUPPLY_NAME[key])
 
+const quantityOf = (key: StoreKey): 'length' | 'volume' => (storeUnit(key) === 'm' ? 'length' : 'volume')
+
 const amountText = (region: Region, key: StoreKey, amount: number) =>
-  storeUnit(key) === 'm'
-    ? `${number(region, Math.round(amount))} m`
-    : measured(region, 'volume', Math.round(amount))
+  measured(region, quantityOf(key), Math.round(amount))
 
 /** Liquids and tape: what is there by the last count, what the days to come take by their recipes, and where it ends. */
 export function Stores({ stores, now }: { stores: readonly Line[]; now: Instant }) {
-  const region = useRegion()
   if (stores.length === 0) return null
   return (
     <section className="mt-8" aria-label="Liquids and tape">
@@ -59,8 +58,6 @@ export function Stores({ stores, now }: { stores: readonly Line[]; now: Instant 
 function StoreLine({ line, now }: { line: Line; now: Instant }) {
   const region = useRegion()
   const { of: key, left, needed, runsOutAt, order, orderBelow } = line
-  const unit = storeUnit(key)
-  const quantity = unit === 'ml' ? { quantity: 'volume' as const } : {}
   return (
     <tr className="border-t border-line" data-store={key}>
       <td className="py-1.5">
@@ -81,8 +78,8 @@ function StoreLine({ line, now }: { line: Line; now: Instant }) {
         <NumberEditor
           words="Count"
           label={`Count ${storeName(key)}`}
-          field={unit === 'm' ? 'There, m' : 'There'}
-          {...quantity}
+          field="There"
+          quantity={quantityOf(key)}
           action={countStored}
           input={(amount) => ({ key, amount })}
         />
@@ -106,12 +103,12 @@ function OrderAndPrice({ line: { of: key, orderBelow, cents }, words }: { line: 
     price: cents > 0 ? (cents / 10 ** digits).toFixed(digits) : '0',
   })
   const { run, pending, errorAt } = useAction()
-  const unit = storeUnit(key)
+  const priced = measured(region, quantityOf(key), PRICED_BY[storeUnit(key)])
   if (!open)
     return (
       <Button look="quiet" aria-label={`${words}, ${storeName(key)}`} onClick={() => setOpen(true)}>
         {words}
-        {cents > 0 && `, ${money(region, cents)} ${unit === 'm' ? 'for 10 m' : 'a litre'}`}
+        {cents > 0 && `, ${money(region, cents)} for ${priced}`}
       </Button>
     )
   const keep = () =>
@@ -120,17 +117,15 @@ function OrderAndPrice({ line: { of: key, orderBelow, cents }, words }: { line: 
     )
   return (
     <span className="mt-1 flex flex-wrap items-end justify-end gap-2 text-left">
-      <Field label={`Order below, ${unit === 'm' ? 'm' : 'ml'}`} {...errorAt('orderBelow')}>
+      <Field label={`Order below, ${unitSign(region, quantityOf(key))}`} {...errorAt('orderBelow')}>
         <NumberInput
+          quantity={quantityOf(key)}
           className="w-28"
           value={typed.orderBelow}
           onChange={(value) => setTyped({ ...typed, orderBelow: value })}
         />
       </Field>
-      <Field
-        label={`${unit === 'm' ? 'Ten metres cost' : 'A litre costs'}, ${currencySign(region)}`}
-        {...errorAt('price')}
-      >
+      <Field label={`Price of ${priced}, ${currencySign(region)}`} {...errorAt('price')}>
         <NumberInput
           className="w-28"
           value={typed.price}

@@ -7,7 +7,7 @@ import type { Instant } from '@/core/time'
 
 const TENTHS = 10
 const COUNTED = 'counted'
-const TAKEN_BACK = 'taken back'
+const TAKEN_BACK = 'taken-back'
 
 /** Everything that is counted. */
 export async function listStores(db: Knex): Promise<Store[]> {

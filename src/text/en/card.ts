@@ -96,7 +96,7 @@ export function conflictText(
     case 'other-bottle':
       return 'This bottle holds another product. Choose one that holds what was applied.'
     case 'past-on-paint':
-      return 'This bottle is past its day: it never goes on paint. Use it up on wheels or trim, and open another one.'
+      return 'This bottle has expired and must not go on paint. Use it up on wheels or trim, and open another one.'
     case 'needs-reason':
       return `Say why, though ${conflict.doubts.map((doubt) => DOUBT_WORDS[doubt]).join(', and ')}.`
     case 'odd-time':
