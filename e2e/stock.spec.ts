@@ -148,3 +148,29 @@ test('where a sensor falls silent the bay is not measured, which is said, and me
   await page.getByRole('button', { name: 'End it' }).click()
   await expect(page.getByText('Loft 1: the sensor reads nonsense')).toHaveCount(0)
 })
+
+test('liquids and tape are counted once, priced and held against the recipes of the days to come', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/stock`)
+  const stores = page.getByRole('region', { name: 'Liquids and tape' })
+  await expect(stores.locator('[data-store="tape"]')).toContainText('Order')
+  const foam = stores.locator('[data-store="foam"]')
+  await expect(foam).toContainText('not counted')
+  await foam.getByRole('button', { name: 'Count Foam' }).click()
+  await foam.getByLabel('There, ml').fill('none')
+  await foam.getByRole('button', { name: 'Save' }).click()
+  await expect(foam.getByText('Type a number.')).toBeVisible()
+  await foam.getByLabel('There, ml').fill('600')
+  await foam.getByRole('button', { name: 'Save' }).click()
+  await expect(foam).toContainText('600 ml')
+  await expect(foam).toContainText(/Runs out at “.*ash and decontaminat/)
+  await foam.getByRole('button', { name: /^Order point and price/ }).click()
+  await foam.getByLabel('Order below, ml').fill('500')
+  await foam.getByLabel('Price of 1,000 ml, €').fill('6.50')
+  await foam.getByRole('button', { name: 'Save' }).click()
+  await expect(foam).toContainText('Order below 500 ml, €6.50 for 1,000 ml')
+  await expect(page.getByRole('list', { name: 'What the coming days take' })).toContainText(
+    'Cutting foam, 125 mm',
+  )
+})

@@ -4,8 +4,8 @@ import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { toOperationId } from '@/core/ids'
-import { aJob, id } from '@/core/inputs'
+import { toJobId, toOperationId } from '@/core/ids'
+import { id } from '@/core/inputs'
 import { backThen, type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
 import { backInput, outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
 import { everyone } from '@/core/shop'
@@ -97,7 +97,7 @@ export const foreseeLate = defineAction({
   name: 'planning.foresee-late',
   who: 'desk',
   input: z.strictObject({
-    job: aJob,
+    job: z.string().min(1, ask('what-is-late')).max(80).transform(toJobId),
     operation: z.string().min(1, ask('what-is-late')).max(80).transform(toOperationId),
     back: backInput,
   }),

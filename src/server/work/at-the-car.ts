@@ -71,7 +71,8 @@ export async function takeEntry(trx: Knex, entry: Entry, now: Instant): Promise<
   if (!found) return { code: 'unknown', what: 'job' }
   const { live, card } = found
   const conflict =
-    timeConflict(entry.at, now, live.arrive) ??
+    // What the desk says is said by the shop's own clock, and cannot be of an odd time.
+    (entry.at === now ? undefined : timeConflict(entry.at, now, live.arrive)) ??
     conflictOf(live, card, entry) ??
     factConflict(entry, await loadFacts(trx, found, shop, entry)) ??
     (await forbiddenProcess(trx, entry))
