@@ -1,5 +1,7 @@
+import type { Water } from '../aftercare'
 import type { RemainingCode, Summary } from '../offer'
 import type { DefectKind, FindingKind, Severity, VehicleJudgement } from '../survey'
+import type { LocalDay } from '../time'
 
 /** What one must know at a panel, without marking anything. Depths in µm. */
 export type AtPanel = {
@@ -11,12 +13,18 @@ export type AtPanel = {
   marks: { kind: DefectKind; severity: Severity; catchesNail: boolean; note: string }[]
   /** What the customer was told of it. */
   told: RemainingCode[]
+  /** What was last seen there at an earlier visit, the newest first. */
+  last?: SeenBefore[]
 }
+
+/** What somebody saw at a panel at an earlier visit: a fault of its final inspection, or how its coating shed water. */
+export type SeenBefore = { day: LocalDay; note: string; water?: Water }
 
 /** The panels of a car as whoever works on them has to know them, by id. */
 export function atPanels(
   { panels }: Pick<VehicleJudgement, 'panels'>,
   { expectation }: Pick<Summary, 'expectation'>,
+  seen: ReadonlyMap<string, SeenBefore[]> = new Map(),
 ): Record<string, AtPanel> {
   return Object.fromEntries(
     panels.map(({ panel, statistics, finding, budget, condition }): [string, AtPanel] => [
@@ -39,6 +47,7 @@ export function atPanels(
             ? [each.code]
             : [],
         ),
+        ...(seen.has(panel.id) ? { last: seen.get(panel.id)! } : {}),
       },
     ]),
   )

@@ -175,6 +175,7 @@ export function Sections({ card, operation, me, album }: Props) {
           key={`at-${panel.id}`}
           at={view.atPanels[panel.id]!}
           why={task ? undefined : notHere(view.processes[panel.id])}
+          recipes={view.sheets[operation.id]!.machines.filter(({ panels: own }) => own.includes(panel.id))}
         />
       )}
       {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}

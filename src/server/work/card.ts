@@ -16,6 +16,7 @@ import { listStores } from '../stock/stores'
 import { loadJudged } from '../survey/judged'
 import { washLines } from '../survey/wash-plan'
 import { loadEntries } from './acts-store'
+import { seenBefore } from './seen-before'
 import { loadWetElsewhere } from './wet'
 import { loadLayers } from './work-store'
 
@@ -79,6 +80,10 @@ export async function loadCardView(db: Knex, floor: Floor, entry: FloorJob): Pro
     photos: await listPhotos(db, job.id),
     ...(old ? { washOld: old } : {}),
     ...(wetElsewhere.length > 0 ? { wetElsewhere } : {}),
-    atPanels: atPanels((await loadJudged(db, job, shop.setup)).judgement, agreement.summary),
+    atPanels: atPanels(
+      (await loadJudged(db, job, shop.setup)).judgement,
+      agreement.summary,
+      await seenBefore(db, job, shop.setup.region.timezone),
+    ),
   }
 }

@@ -1,10 +1,13 @@
+import type { MachineRecipe } from '@/core/card'
 import type { AtPanel } from '@/core/card/at-panel'
 import type { RemainingCode } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { measured } from '../formats'
+import { measured, shortDay } from '../formats'
 import { markName } from '../marks'
+import { WATER_WORDS } from './aftercare'
 import { sentence } from './sentence'
 import { FINDING_NAME, SEVERITY_NAME } from './survey'
+import { workInEnglish } from './work'
 
 /** What the customer was told of a panel, as short as one reads it with a machine in hand. */
 const TOLD: Record<RemainingCode, string> = {
@@ -23,7 +26,10 @@ const TOLD: Record<RemainingCode, string> = {
 }
 
 /** The facts of a panel, a line each; the first is its paint. */
-export function atPanelLines(region: Region, { depth, finding, spareUm, marks, told }: AtPanel): string[] {
+export function atPanelLines(
+  region: Region,
+  { depth, finding, spareUm, marks, told, last = [] }: AtPanel,
+): string[] {
   const um = (value: number, decimals = 0) => measured(region, 'depth', value, decimals)
   const paint = [
     depth ? `${um(depth.meanUm)}, thinnest ${um(depth.lowestUm)}` : 'Paint depth not known',
@@ -40,6 +46,33 @@ export function atPanelLines(region: Region, { depth, finding, spareUm, marks, t
   return [
     paint.join('; '),
     ...(seen.length > 0 ? [sentence(seen.join('; '))] : []),
+    ...last.map(
+      ({ day, note, water }) =>
+        `${sentence(shortDay(region, day))}: ${[...(water ? [WATER_WORDS[water].name.toLowerCase()] : []), ...(note ? [note] : [])].join(', ')}`,
+    ),
     ...(told.length > 0 ? [`Promised: ${told.map((code) => TOLD[code]).join('; ')}`] : []),
   ]
 }
+
+/** How a panel is worked in this step, on one line. */
+export const recipeLine = (
+  region: Region,
+  {
+    machine,
+    pad,
+    padMm,
+    liquid,
+    dial,
+    passes,
+    sectionM,
+  }: Omit<MachineRecipe, 'id' | 'panels' | 'armMmPerSecond'>,
+): string =>
+  sentence(
+    [
+      workInEnglish.machine[machine],
+      `${workInEnglish.pad[pad]}, ${padMm} mm`,
+      workInEnglish.liquid[liquid],
+      ...(machine === 'hand' ? [] : [`speed ${dial}`]),
+      `${passes} passes on ${measured(region, 'length', sectionM, 2)}`,
+    ].join('; '),
+  )
