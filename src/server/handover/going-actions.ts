@@ -25,7 +25,7 @@ import { loadGoingOut } from './going-out'
 import { handOverJob, takeBackJob } from './hand-over'
 import { listPayments, listVerdicts, writeLetGo } from './handover-store'
 
-/** A finished car goes home, is kept in until its coat may get wet, or is taken back. */
+/** A finished car is handed over, is kept in until its coat may get wet, or is taken back. */
 
 /** Hands a car over: its customer has it, and what was taken stands in the ledger. */
 export const handJobOver = defineAction({

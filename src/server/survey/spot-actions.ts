@@ -76,7 +76,7 @@ export const takeSettled = defineAction({
   },
 })
 
-/** The work at the machine is planned anew by what is known of the paint by now; methods and price stay. */
+/** The work at the machine gets its minutes by what is known of the paint by now; methods and price stay. */
 export const planBySpots = defineAction({
   name: 'survey.plan-by-spots',
   who: 'floor',
