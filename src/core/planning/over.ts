@@ -1,4 +1,6 @@
-import { type BayId, toBayId } from '../ids'
+import { type BayId, type OperationId, toBayId } from '../ids'
+import type { LiveJob, Progress } from '../job'
+import type { JobPlan } from '../offer/job-plan'
 import type { Problem } from '../schedule'
 
 /**
@@ -21,3 +23,26 @@ export const withOver = (places: Problem['places'], calendar: string): Problem['
   ...places,
   ...places.map(({ id }) => ({ id: overIn(id), kinds: [OVER], capacity: 999, calendar })),
 ]
+
+/**
+ * The stays of a car. Where all that was planned of one is over and more has come to it since, the car has left that bay, and others may
+ * have been given it: what came goes on in a stay of its own.
+ */
+export function staysNow(
+  { plan, published }: Pick<LiveJob, 'plan' | 'published'>,
+  stateOf: (id: OperationId) => Progress['kind'],
+): JobPlan['stays'] {
+  return plan.stays.flatMap((stay) => {
+    const over = stay.operations.filter((id) => stateOf(id) === 'done')
+    const rest = stay.operations.filter((id) => stateOf(id) !== 'done')
+    const isPlanned = (id: OperationId) => published.some(({ operation }) => operation === id)
+    const isThere = (id: OperationId) => stateOf(id) === 'started' || isPlanned(id)
+    const hasLeft = rest.length > 0 && over.some(isPlanned) && !rest.some(isThere)
+    return !hasLeft
+      ? [stay]
+      : [
+          { ...stay, operations: over },
+          { ...stay, id: `${stay.id} (after)`, operations: rest },
+        ]
+  })
+}

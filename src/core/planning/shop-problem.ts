@@ -9,7 +9,7 @@ import { type BayRoom, fitsIn } from '../vehicle'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
-import { OVER, overIn, withOver } from './over'
+import { OVER, overIn, staysNow, withOver } from './over'
 import { kindOf, withRoof } from './roof'
 import type { Sharing } from './sharing'
 import { type Entry, goneOut, onMinute, type Pin, underWay, waitsForOrders } from './under-way'
@@ -65,10 +65,11 @@ const judgedWork = ({ plan, progress }: LiveJob) => ({
 /** What is left of an operation, where part of it is past. */
 const lastId = (entries: ReadonlyMap<string, Entry>, id: string) => entries.get(id)!.operations.at(-1)!.id
 
-const progressIsOver = (job: LiveJob, id: OperationId, now: Instant) => {
+const stateOf = (job: LiveJob, id: OperationId, now: Instant) => {
   const operation = job.plan.operations.find((each) => each.id === id)
-  return operation !== undefined && progressAt(job, operation, now).kind === 'done'
+  return operation ? progressAt(job, operation, now).kind : 'open'
 }
+const progressIsOver = (job: LiveJob, id: OperationId, now: Instant) => stateOf(job, id, now) === 'done'
 
 /** Work at the machine that two can share, panel by panel. */
 const SHARED: readonly PlannedOperation['kind'][] = ['cut', 'refine', 'polish']
@@ -113,7 +114,7 @@ class ProblemBuilder {
         ...this.hold(job, entries),
         ...waitsForOrders(job, this.origin),
         links: this.links(job, entries),
-        stays: job.plan.stays.map((stay) => ({
+        stays: this.stays(job).map((stay) => ({
           ...stay,
           kind: this.isOver(job, stay) ? OVER : kindOf(stay, job.plan),
           operations: stay.operations.flatMap((id) =>
@@ -161,6 +162,10 @@ class ProblemBuilder {
     }
   }
 
+  private stays(job: LiveJob) {
+    return staysNow(job, (id) => stateOf(job, id, this.now))
+  }
+
   /** A stay of which all is done: the car has left that bay. */
   private isOver(job: LiveJob, { operations }: LiveJob['plan']['stays'][number]): boolean {
     return operations.every((id) => progressIsOver(job, id, this.now))
@@ -170,7 +175,7 @@ class ProblemBuilder {
   private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
     if (this.options.forgetPlaces) return {}
     const place = job.published.find((placed) => placed.operation === operation)?.place
-    const stay = job.plan.stays.find(({ operations }) => operations.includes(operation))
+    const stay = this.stays(job).find(({ operations }) => operations.includes(operation))
     if (place && stay && this.isOver(job, stay) && this.shop.places.some(({ id }) => id === place))
       return { place: overIn(place) }
     const bay = this.shop.places.find(({ id }) => id === place)
