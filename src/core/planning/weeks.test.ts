@@ -5,7 +5,15 @@ import { withRework } from '../handover'
 import { type OperationId, toJobId, toPersonId, toProductId } from '../ids'
 import { type LiveJob, type Progress, progressAt, stepStates } from '../job'
 import { tries } from '../long.fixture'
-import { type AgreedNow, type Choices, changeOf, chosenOffer, type Summary, summaryOf } from '../offer'
+import {
+  type AgreedNow,
+  type Choices,
+  changeOf,
+  chosenOffer,
+  type Summary,
+  summaryOf,
+  withKeptIn,
+} from '../offer'
 import { catalogue, offerInput, templates, vendors } from '../offer/offer.fixture'
 import { checkSchedule, type PlacedOperation, solve } from '../schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
@@ -68,7 +76,7 @@ function lived(car: Car, now: Instant): Car {
   return { ...car, live: { ...live, progress } }
 }
 
-const EVENTS = ['late', 'rework', 'supplement', 'longer', 'nothing'] as const
+const EVENTS = ['late', 'rework', 'supplement', 'longer', 'kept', 'nothing'] as const
 type Happens = { kind: (typeof EVENTS)[number]; car: number; pick: number; minutes: number }
 
 const pickOf = <Of>(all: readonly Of[], pick: number): Of | undefined =>
@@ -92,6 +100,12 @@ function happened(car: Car, { kind, pick, minutes }: Happens, now: Instant): Car
       )
       const change = step && takesLonger(live, step.id, 5 * Math.ceil(minutes / 40))
       return change ? { ...car, live: { ...live, plan: change.plan } } : car
+    }
+    case 'kept': {
+      const last = live.progress[live.plan.operations.at(-1)!.id]
+      const plan =
+        last?.kind === 'done' ? withKeptIn(live.plan, last.to, plusMinutes(now, minutes)) : undefined
+      return plan ? { ...car, live: { ...live, plan } } : car
     }
     case 'rework': {
       const source = pickOf(

@@ -13,11 +13,12 @@ import type { Ended } from './just-done'
 import { NetState } from './net-state'
 import { StepList } from './step-list'
 import { StepPanel } from './step-panel'
-import { TimerStrip } from './timer-strip'
 import { type Card, useCard } from './use-card'
 import { useMe } from './use-me'
 import { useOffline } from './use-offline'
 
+// It is there as soon as the card stands; the first paint need not wait for it.
+const TimerStrip = later(() => import('./timer-strip').then(({ TimerStrip: strip }) => strip))
 // Only while something dries.
 const HoldPanel = later(() => import('./hold-panel').then(({ HoldPanel: panel }) => panel))
 // Only when a step has just been ended.

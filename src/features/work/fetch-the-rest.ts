@@ -1,6 +1,7 @@
 /** Fetches the parts of the card that come when they are asked for, once it stands: a tablet that goes away has them. */
 export function fetchTheRest(): void {
   const parts = [
+    () => import('./timer-strip'),
     () => import('./wash-lines'),
     () => import('./machine-recipes'),
     () => import('./at-hand'),
