@@ -121,44 +121,52 @@ export function AnotherProcess({ job, panel, current, now, onChange }: Props) {
               ))}
             </ul>
           )}
-          {group.length > 1 && (
+          {/* What it comes to stays in sight, however long the list is. */}
+          <div className="sticky -bottom-6 -mx-6 mt-4 -mb-6 border-t border-line bg-sheet px-6 pt-1 pb-5">
+            {group.length > 1 && (
+              <div className="mt-3">
+                <Choice
+                  label="For which panels?"
+                  options={[
+                    { value: 'panel' as const, name: 'This one' },
+                    { value: 'group' as const, name: `All ${group.length} with paint like it` },
+                  ]}
+                  value={scope}
+                  onChange={(wanted) => void choose(process, wanted)}
+                />
+              </div>
+            )}
+            {preview && <MethodPreview preview={preview} now={now} />}
+            {preview && scope === 'group' && preview.panels.length < group.length && (
+              <p className="mt-2 text-copper">
+                Not on the{' '}
+                {list(
+                  region,
+                  group.filter((id) => !preview.panels.includes(id)).map((id) => staffPanelName(region, id)),
+                )}
+                : their paint cannot spare it.
+              </p>
+            )}
+            {process && !preview && <p className="mt-3 text-ink-soft">Working out what that comes to…</p>}
+            {wrong.process && (
+              <p role="alert" className="mt-2 font-semibold text-copper">
+                {wrong.process}
+              </p>
+            )}
             <div className="mt-3">
-              <Choice
-                label="For which panels?"
-                options={[
-                  { value: 'panel' as const, name: 'This one' },
-                  { value: 'group' as const, name: `All ${group.length} with paint like it` },
-                ]}
-                value={scope}
-                onChange={(wanted) => void choose(process, wanted)}
+              <ReasonField
+                label="Why"
+                reason={reason}
+                isMissing={wrong.reason ?? false}
+                onChange={setReason}
               />
             </div>
-          )}
-          {preview && <MethodPreview preview={preview} now={now} />}
-          {preview && scope === 'group' && preview.panels.length < group.length && (
-            <p className="mt-2 text-copper">
-              Not on the{' '}
-              {list(
-                region,
-                group.filter((id) => !preview.panels.includes(id)).map((id) => staffPanelName(region, id)),
-              )}
-              : their paint cannot spare it.
-            </p>
-          )}
-          {process && !preview && <p className="mt-3 text-ink-soft">Working out what that comes to…</p>}
-          {wrong.process && (
-            <p role="alert" className="mt-2 font-semibold text-copper">
-              {wrong.process}
-            </p>
-          )}
-          <div className="mt-3">
-            <ReasonField label="Why" reason={reason} isMissing={wrong.reason ?? false} onChange={setReason} />
-          </div>
-          <div className="mt-4 flex gap-3">
-            <Button onClick={take}>Use this method</Button>
-            <Dialog.Close asChild>
-              <Button look="outline">As agreed</Button>
-            </Dialog.Close>
+            <div className="mt-4 flex gap-3">
+              <Button onClick={take}>Use this method</Button>
+              <Dialog.Close asChild>
+                <Button look="outline">As agreed</Button>
+              </Dialog.Close>
+            </div>
           </div>
         </Dialog.Content>
       </Dialog.Portal>
