@@ -1,4 +1,4 @@
-import { countedUm, type Measured, mean, type Removal, removalAtSpots, removalBetween } from '../survey'
+import { countedReadings, type Measured, mean, type Removal, removalWhere, spreadOf } from '../survey'
 import type { Panel } from '../vehicle'
 
 /** One panel before the work and after it. Film µm, gloss GU. */
@@ -18,8 +18,17 @@ export function beforeAfter(
   ledger: readonly Removal[],
   marked: readonly string[] = [],
 ): PanelChange[] {
+  const [first, second] = [countedReadings(before), countedReadings(after)]
+  const spread = spreadOf([first, second])
+  const filmChange = (panel: string): PanelChange['film'] => {
+    const between = removalWhere(marked.includes(panel))
+    const change = between(first[panel] ?? [], second[panel] ?? [], spread)
+    if (!change) return undefined
+    const { beforeUm, afterUm, ...removal } = change
+    return { before: beforeUm, after: afterUm, ...removal }
+  }
   return panels.flatMap((panel): PanelChange[] => {
-    const film = filmChange(panel.id, before, after, marked)
+    const film = filmChange(panel.id)
     const [glossBefore, glossAfter] = [before.gloss[panel.id] ?? [], after.gloss[panel.id] ?? []]
     const entry = ledger.find((removal) => removal.panel === panel.id)
     const gloss = glossBefore.length > 0 && glossAfter.length > 0
@@ -33,15 +42,4 @@ export function beforeAfter(
       },
     ]
   })
-}
-
-function filmChange(
-  panel: string,
-  before: Measured,
-  after: Measured,
-  marked: readonly string[],
-): PanelChange['film'] {
-  const [first, second] = [countedUm(before.readings[panel] ?? []), countedUm(after.readings[panel] ?? [])]
-  const removal = (marked.includes(panel) ? removalAtSpots : removalBetween)(first, second)
-  return removal && { before: mean(first), after: mean(second), ...removal }
 }

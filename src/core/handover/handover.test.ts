@@ -136,6 +136,17 @@ test('before and after stand side by side for panels read twice, with the error 
   expect(rest).toEqual([])
 })
 
+test('read again at the spots of before, what stands on paper differs by what went there', () => {
+  const readings = (values: number[]) => ({
+    ...emptyMeasured(),
+    readings: { bonnet: values.map((um) => ({ um })) },
+  })
+  const two = [119, 120, 121, 125, 126, 127]
+  const one = [117, 118, 119]
+  const [bonnet] = beforeAfter(panelsOf('saloon'), readings(two), readings(one), [], ['bonnet'])
+  expect(bonnet!.film).toMatchObject({ before: 120, after: 118, removedUm: 2 })
+})
+
 describe('wheels that were off', () => {
   const card = (checks: Record<string, boolean>) => ({ work: { finish: { checks } } }) as never
   test('keep the car here until the torque of their nuts is ticked', () => {

@@ -74,6 +74,9 @@ const meanOfSpots = (spots: readonly Spot[], { spotUm }: Spread): MeanFilm => ({
 
 export type Difference = { removedUm: number; uncertaintyUm: number }
 
+/** A difference with the two means it is the difference of, µm. */
+export type Compared = Difference & { beforeUm: number; afterUm: number }
+
 const count = (spots: readonly Spot[]) => spots.reduce((sum, { readingsUm }) => sum + readingsUm.length, 0)
 
 /**
@@ -84,10 +87,12 @@ export function removalElsewhere(
   before: readonly Spot[],
   after: readonly Spot[],
   spread: Spread,
-): Difference | undefined {
+): Compared | undefined {
   if (count(before) < 2 || count(after) < 2) return undefined
   const [first, second] = [meanOfSpots(before, spread), meanOfSpots(after, spread)]
   return {
+    beforeUm: first.meanUm,
+    afterUm: second.meanUm,
     removedUm: first.meanUm - second.meanUm,
     uncertaintyUm: Math.hypot(first.uncertaintyUm, second.uncertaintyUm, DAY_OFFSET_UM),
   }
@@ -101,7 +106,7 @@ export function removalAtMarks(
   before: readonly Spot[],
   after: readonly Spot[],
   { repeatUm }: Spread,
-): Difference | undefined {
+): Compared | undefined {
   const pairs = Math.min(before.length, after.length)
   if (pairs === 0 || count(before) < 2 || count(after) < 2) return undefined
   const differences = Array.from({ length: pairs }, (_, at) => {
@@ -114,7 +119,10 @@ export function removalAtMarks(
   const expected = Math.sqrt(mean(differences.map(({ variance }) => variance)))
   // A probe set down beside its mark shows in differences that scatter more than the gauge does.
   const seen = pooled([differences.map(({ um }) => um)], expected, REPEAT_WORTH)
+  const meanOf = (spots: readonly Spot[]) => mean(spots.slice(0, pairs).map(({ meanUm }) => meanUm))
   return {
+    beforeUm: meanOf(before),
+    afterUm: meanOf(after),
     removedUm: mean(differences.map(({ um }) => um)),
     uncertaintyUm: Math.hypot(Math.max(expected, seen) / Math.sqrt(pairs), DAY_OFFSET_UM),
   }
@@ -125,13 +133,16 @@ export const removalBetween = (
   beforeUm: readonly number[],
   afterUm: readonly number[],
   spread: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
-): Difference | undefined => removalElsewhere(spotsOf(beforeUm), spotsOf(afterUm), spread)
+): Compared | undefined => removalElsewhere(spotsOf(beforeUm), spotsOf(afterUm), spread)
 
 export const removalAtSpots = (
   beforeUm: readonly number[],
   afterUm: readonly number[],
   spread: Spread = spreadOf([{ before: beforeUm, after: afterUm }]),
-): Difference | undefined => removalAtMarks(spotsOf(beforeUm), spotsOf(afterUm), spread)
+): Compared | undefined => removalAtMarks(spotsOf(beforeUm), spotsOf(afterUm), spread)
+
+/** The one or the other, as the second round was read at the spots of the first or wherever the probe happened to be. */
+export const removalWhere = (sameSpots: boolean) => (sameSpots ? removalAtSpots : removalBetween)
 
 /** What went at one spot whose readings were all taken on it, µm: a test spot. Undefined where a side has fewer than two. */
 export function removalAtSpot(

@@ -6,6 +6,7 @@ import type { FloorJob } from '@/core/planning'
 import type { Shop } from '@/core/shop'
 import { type Instant, plusMinutes } from '@/core/time'
 import { staffPanel } from '@/text/en/staff-panels'
+import { ROUND_NAME } from '@/text/en/survey'
 import { figure, moment, percent, unitSign } from '@/text/formats'
 import { HandOverButton, NotKeptInButton, TakeBackButton } from '../care/hand-over-button'
 import { Inspection } from './inspection'
@@ -80,8 +81,8 @@ export function FinishScreen({ entry, handover, shop, now }: Props) {
             </table>
           ) : (
             <p className="mt-1 text-ink-soft">
-              No readings after the work yet. On the survey choose “After the work” and take paint depth and
-              gloss, so that the amount removed is measured, not estimated.
+              No readings after the work yet. On the survey choose “{ROUND_NAME.after}” and take paint depth
+              and gloss, so that the amount removed is measured, not estimated.
             </p>
           )}
         </section>

@@ -1,5 +1,5 @@
 import type { Region } from '@/core/region'
-import { countedUm, LIFETIME_UM, type PanelJudgement, removalBetween } from '@/core/survey'
+import { type Difference, LIFETIME_UM, type PanelJudgement } from '@/core/survey'
 import type { Panel } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME } from '@/text/en/survey'
@@ -7,7 +7,7 @@ import { figure, measured } from '@/text/formats'
 import type { PanelFace } from '@/ui/body-plan'
 import { filmColour, filmInk } from '@/ui/film-scale'
 import type { Shown } from './round-switch'
-import { meanOf, type Round } from './rounds'
+import { changeOf, meanOf, type Round } from './rounds'
 
 /** How a panel looks on the plan: coloured and numbered by film, or plain with the reason. */
 export function panelFace(
@@ -56,11 +56,7 @@ export function roundFace(region: Region, panel: Panel, um: number | undefined):
 const DISTINCT = 2
 
 /** What a panel has lost between two rounds, µm; the more, the darker, and in brackets where it is within the error. */
-export function differenceFace(
-  region: Region,
-  panel: Panel,
-  lost: ReturnType<typeof removalBetween>,
-): PanelFace {
+export function differenceFace(region: Region, panel: Panel, lost: Difference | undefined): PanelFace {
   if (!lost)
     return {
       fill: 'var(--c-sheet)',
@@ -85,15 +81,15 @@ export function facesOf(
   region: Region,
   judged: readonly PanelJudgement[],
   shown: Shown,
-  read: readonly Round[],
+  rounds: readonly Round[],
+  marked: readonly string[],
   round: Round | undefined,
 ): Record<string, PanelFace> {
   const faceOf = (judgement: PanelJudgement): PanelFace => {
     const { panel } = judgement
     if (shown.kind === 'round' && shown.id === 'before') return panelFace(region, judgement)
     if (shown.kind === 'round') return roundFace(region, panel, round && meanOf(round.measured, panel.id))
-    const values = ({ measured: own }: Round) => countedUm(own.readings[panel.id] ?? [])
-    return differenceFace(region, panel, removalBetween(values(read[0]!), values(read.at(-1)!)))
+    return differenceFace(region, panel, changeOf(panel.id, rounds, marked))
   }
   return Object.fromEntries(judged.map((judgement) => [judgement.panel.id, faceOf(judgement)]))
 }

@@ -1,16 +1,8 @@
-import {
-  countedUm,
-  mean,
-  meanFilm,
-  questionOf,
-  removalAtSpots,
-  removalBetween,
-  spreadOf,
-} from '@/core/survey'
+import { countedUm, mean, meanFilm, questionOf, spreadOf } from '@/core/survey'
 import { DIFFERENCE_QUESTION } from '@/text/en/survey'
 import { figure, measured } from '@/text/formats'
 import { useRegion } from '@/ui/region'
-import type { Round } from './rounds'
+import { changeOf, type Round } from './rounds'
 
 const WIDTH = 340
 const LABEL = 0
@@ -24,8 +16,8 @@ export function RoundStrip({
 }: {
   panel: string
   rounds: readonly Round[]
-  /** The last round was read at the spots of the first. */
-  marked: boolean
+  /** Panels whose last round was read at the spots of the first. */
+  marked: readonly string[]
 }) {
   const region = useRegion()
   const rows = rounds.flatMap(({ id, name, measured: read }) => {
@@ -36,8 +28,7 @@ export function RoundStrip({
   const all = rows.flatMap(({ values }) => values)
   const [low, high] = [Math.min(...all) - 2, Math.max(...all) + 2]
   const x = (um: number) => LABEL + 8 + ((um - low) / (high - low)) * (WIDTH - LABEL - 16)
-  const [first, last] = [rows[0]!, rows.at(-1)!]
-  const change = (marked ? removalAtSpots : removalBetween)(first.values, last.values)
+  const change = changeOf(panel, rounds, marked)
   const question = change && questionOf(change)
   return (
     <figure className="mt-3 border-t border-line pt-3">
@@ -48,7 +39,7 @@ export function RoundStrip({
             {measured(region, 'depth', Math.abs(change.removedUm), 1)}{' '}
             {change.removedUm >= 0 ? 'less' : 'more'} than at first, ±{' '}
             {figure(region, 'depth', change.uncertaintyUm, 1)}
-            {marked ? ', at the same spots' : ', at other spots'}
+            {change.sameSpots ? ', at the same spots' : ', at other spots'}
           </span>
         )}
         {question && (

@@ -5,7 +5,7 @@ import { instantOrThrow, localDayOrThrow } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
 import { DUBLIN } from '@/text/region.fixture'
 import { differenceFace, roundFace } from './panel-face'
-import { hasReadings, meanOf, roundsOf } from './rounds'
+import { changeOf, hasReadings, meanOf, roundsOf } from './rounds'
 
 const read = (...values: number[]): Measured => ({
   ...emptyMeasured(),
@@ -63,6 +63,30 @@ describe('what has gone', () => {
   test('thicker than before is said as such, and colours nothing', () => {
     const { text, fill } = face(Array(12).fill(110), Array(12).fill(116))
     expect([text, fill]).toEqual(['+6.0', 'color-mix(in oklab, var(--c-bracken) 0%, var(--c-sheet))'])
+  })
+  test('the plan says of a panel what the panel says of itself: at the same spots, where they are marked', () => {
+    const values = (um: number[]) => um.map((each) => ({ um: each }))
+    const survey = {
+      ...emptyRecord(),
+      before: { ...emptyMeasured(), readings: { bonnet: values([119, 120, 121, 125, 126, 127]) } },
+      after: { ...emptyMeasured(), readings: { bonnet: values([117, 118, 119]) } },
+    }
+    const rounds = roundsOf(DUBLIN, survey, [], true)
+    expect(changeOf('bonnet', rounds, ['bonnet'])).toMatchObject({ removedUm: 2, sameSpots: true })
+    expect(changeOf('bonnet', rounds, [])).toMatchObject({ removedUm: 5, sameSpots: false })
+    // An earlier visit was read wherever the probe happened to be.
+    const earlier = [
+      {
+        jobId: toJobId('j'),
+        at: instantOrThrow('2026-01-16T09:00:00Z'),
+        day: localDayOrThrow('2026-01-16'),
+        before: survey.before,
+        after: emptyMeasured(),
+      },
+    ]
+    const all = roundsOf(DUBLIN, survey, earlier, true)
+    expect(changeOf('bonnet', all, ['bonnet'])).toMatchObject({ removedUm: 5, sameSpots: false })
+    expect(changeOf('roof', all, [])).toBeUndefined()
   })
   test('a panel read in one round only has no difference', () => {
     expect(face([120, 121], [])).toMatchObject({ text: '', label: 'Bonnet: not read in both rounds' })

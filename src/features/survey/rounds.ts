@@ -1,6 +1,16 @@
 import type { EarlierVisit } from '@/core/job'
 import type { Region } from '@/core/region'
-import { countedUm, type Measured, mean, type SurveyRecord } from '@/core/survey'
+import {
+  countedReadings,
+  countedUm,
+  type Difference,
+  type Measured,
+  mean,
+  removalWhere,
+  type SurveyRecord,
+  spreadOf,
+} from '@/core/survey'
+import { ROUND_NAME } from '@/text/en/survey'
 import { shortDay } from '@/text/formats'
 
 /** Rounds of readings that can be put over one another: this visit before and after, and earlier visits. */
@@ -26,12 +36,34 @@ export function roundsOf(
       { id: `${jobId}-after`, name: `${shortDay(region, day)}, after`, measured: after },
     ].filter(hasReadings),
   )
-  const after = { id: 'after', name: 'This visit, after', measured: survey.after }
+  const after = { id: 'after', name: ROUND_NAME.after, measured: survey.after }
   return [
     ...past,
-    { id: 'before', name: 'This visit, before', measured: survey.before },
+    { id: 'before', name: ROUND_NAME.before, measured: survey.before },
     ...(afterIsOpen || hasReadings(after) ? [after] : []),
   ]
+}
+
+/** What went on a panel, and whether it was read at the same spots both times. */
+export type Change = Difference & { sameSpots: boolean }
+
+/**
+ * What went on a panel from the first round it was read in to the last, µm. Marks are this visit’s: what an earlier one read, it
+ * read wherever the probe happened to be.
+ */
+export function changeOf(
+  panel: string,
+  rounds: readonly Round[],
+  marked: readonly string[],
+): Change | undefined {
+  const read = rounds.filter(({ measured }) => meanOf(measured, panel) !== undefined)
+  const [first, last] = [read[0], read.at(-1)]
+  if (!first || !last || first === last) return undefined
+  const sameSpots = marked.includes(panel) && first.id === 'before' && last.id === 'after'
+  const each = rounds.map(({ measured }) => countedReadings(measured))
+  const values = ({ measured }: Round) => countedUm(measured.readings[panel] ?? [])
+  const removal = removalWhere(sameSpots)(values(first), values(last), spreadOf(each))
+  return removal && { ...removal, sameSpots }
 }
 
 export function meanOf(measured: Measured, panel: string): number | undefined {

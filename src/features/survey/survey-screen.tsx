@@ -89,8 +89,8 @@ export function SurveyScreen(props: Props) {
     (phase === 'after' ? agreed : !agreed) &&
     (round === undefined ? false : round.id === phase)
   const faces = useMemo(
-    () => facesOf(region, judgement.panels, shown, read, round),
-    [region, judgement, shown, read, round],
+    () => facesOf(region, judgement.panels, shown, rounds, data.marked, round),
+    [region, judgement, shown, rounds, data.marked, round],
   )
   const judged = judgement.panels.find(({ panel }) => panel.id === selected)!
   const pins = open ? marksOn(vehicle.shape, judged.panel) : []
@@ -220,7 +220,7 @@ export function SurveyScreen(props: Props) {
           ledger={ledger}
           below={
             <>
-              <RoundStrip panel={selected} rounds={rounds} marked={data.marked.includes(selected)} />
+              <RoundStrip panel={selected} rounds={rounds} marked={data.marked} />
               <GlossEntry
                 key={`gloss-${selected}-${phase}`}
                 panelName={staffPanel(region, judged.panel.id)}

@@ -7,6 +7,7 @@ import type {
   Finding,
   FindingKind,
   Grade,
+  Phase,
   Prospect,
   Remark,
   Severity,
@@ -57,6 +58,12 @@ export const REMARK: Record<Remark, string> = {
 }
 
 /** What is asked about a difference that no polishing makes. */
+/** The two rounds of readings of a visit, by which a button chooses one and other screens speak of it. */
+export const ROUND_NAME: Record<Phase, string> = {
+  before: 'This visit, before',
+  after: 'This visit, after',
+}
+
 export const DIFFERENCE_QUESTION: Record<DifferenceQuestion, string> = {
   grown: 'Paint does not grow. Was the same panel read, and was the gauge zeroed?',
   'too-much-gone': 'No polishing removes that much. Was the same panel read, and was the gauge zeroed?',
