@@ -323,6 +323,8 @@ describe('what is held against people, panels and bottles', () => {
     expect(timeConflict(instantOrThrow('1970-01-01T00:00:00Z'), at(60), arrive)?.code).toBe('odd-time')
     expect(timeConflict(at(-2 * 1440), at(60), arrive)?.code).toBe('odd-time')
     expect(timeConflict(at(-60), at(60), arrive)).toBeUndefined()
+    // Left here days before it was booked, and worked on today.
+    expect(timeConflict(at(0), at(10), plusMinutes(at(0), 30 * 1440))).toBeUndefined()
   })
 })
 

@@ -84,9 +84,12 @@ const OLDEST_MINUTES = 31 * 1440
 /** A car may be brought earlier than it was written down, minutes: a day. */
 const EARLIER_MINUTES = 1440
 
-/** Whether an act can have been at its time: a tablet with a dead clock says 1970. */
+/**
+ * Whether an act can have been at its time: a tablet with a dead clock says 1970. What is of today is believed though the car is
+ * booked for later: its owner may have left it here.
+ */
 export function timeConflict(at: Instant, now: Instant, arrive: Instant): Conflict | undefined {
   const old = minutesBetween(at, now) > OLDEST_MINUTES
-  const early = minutesBetween(at, arrive) > EARLIER_MINUTES
+  const early = minutesBetween(at, arrive) > EARLIER_MINUTES && minutesBetween(at, now) > EARLIER_MINUTES
   return old || early ? { code: 'odd-time', at } : undefined
 }
