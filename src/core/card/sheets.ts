@@ -21,6 +21,7 @@ import { towelsPlanned } from './coat-sections'
 import type { AirLimits } from './facts'
 import { type LiquidHere, liquidsAt } from './liquids'
 import { type CardState, workOn } from './state'
+import { type WashStands, washStands } from './timers'
 import { type MachineRecipe, type PanelTask, worklist, workNow } from './worklist'
 
 /** What a step needs at the car beside its plan: words, panels, and for a coat its product, air and bottles. */
@@ -35,6 +36,8 @@ export type StepSheet = {
   liquids?: LiquidHere[]
   /** How long an all-in-one of this step sets before it is wiped off. */
   setMinutes?: number
+  /** How long what is poured at a wash may stand, where nobody planned it. */
+  standsMinutes?: WashStands
   /** The gloss agreed, and the panels it is read on; where this step is at the machine. */
   gloss?: { targetGu: number; panels: string[] }
   coat?: CoatSheet
@@ -98,6 +101,7 @@ function stepSheet(input: SheetInput, operation: PlannedOperation): StepSheet {
     ...foundAt(input, operation),
     ...(liquids.length > 0 ? { liquids } : {}),
     ...(liquids.some(({ kind }) => kind === 'all-in-one') ? setTime(supplies) : {}),
+    ...(operation.kind === 'wash' ? { standsMinutes: washStands(supplies) } : {}),
     ...(recipes.length > 0 && summary.gloss ? { gloss: summary.gloss } : {}),
     ...(workedMinutes === undefined ? {} : { workedMinutes }),
     ...(coat

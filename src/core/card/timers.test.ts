@@ -1,11 +1,20 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import { OPERATION_KINDS } from '../offer'
+import { supplyFor } from '../supply'
 import { instantOrThrow, plusMinutes } from '../time'
 import type { PlannedStep } from '../wash'
 import { highSpotAdvice, RE_WET_MINUTES } from './high-spot'
 import { paceOf, padState, SECTIONS_PER_PAD } from './pace'
-import { flashState, secondsLeft, TIMER_PRESETS, timerState, timersFor, timerText } from './timers'
+import {
+  flashState,
+  secondsLeft,
+  TIMER_PRESETS,
+  timerState,
+  timersFor,
+  timerText,
+  washStands,
+} from './timers'
 
 const NOW = instantOrThrow('2027-01-13T10:00:00Z')
 
@@ -116,6 +125,16 @@ describe('the timers of a planned wash', () => {
       TIMER_PRESETS.wash.map(({ label }) => label),
     )
     expect(timersFor('layer', [iron(1, 2)])).toBe(TIMER_PRESETS.layer)
+  })
+  test('a wash nobody planned is timed by what the shop pours, too', () => {
+    const own = { ...supplyFor([], 'iron-remover'), dwell: { minMinutes: 7, maxMinutes: 9 } }
+    const timers = timersFor('wash', [], { standsMinutes: washStands([own]) })
+    expect(timers.map(({ label, seconds }) => [label, seconds])).toEqual([
+      ['foam', 180],
+      ['acid', 120],
+      ['iron', 420],
+    ])
+    expect(timersFor('wash', [iron(1, 2)], { standsMinutes: washStands([own]) })[0]!.seconds).toBe(60)
   })
   test('a coat flashes as its sheet and the air say, and an all-in-one sets as long as its own', () => {
     const flash = { min: 42.4, max: 130 }

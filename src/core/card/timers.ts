@@ -1,4 +1,5 @@
 import type { OperationKind } from '../offer'
+import { type Supply, type SupplyKind, supplyFor } from '../supply'
 import { type Instant, minutesBetween } from '../time'
 import type { PlannedStep, WashStepId } from '../wash'
 import type { Timer } from './state'
@@ -69,8 +70,31 @@ const OF_WASH: Partial<Record<WashStepId, TimerLabel>> = {
   mineral: 'mineral',
 }
 
+/** What a wash that nobody planned may want timed, and what stands that long. */
+const OF_ANY_WASH = {
+  foam: 'foam',
+  acid: 'acid-wheel-cleaner',
+  iron: 'iron-remover',
+} as const satisfies Partial<Record<TimerLabel, SupplyKind>>
+
+/** Minutes that what the shop pours may stand on a car before one looks, as its sheets say. */
+export type WashStands = Readonly<Partial<Record<keyof typeof OF_ANY_WASH, number>>>
+
+export function washStands(supplies: readonly Supply[]): WashStands {
+  return Object.fromEntries(
+    Object.entries(OF_ANY_WASH).flatMap(([label, kind]) => {
+      const { dwell } = supplyFor(supplies, kind)
+      return dwell ? [[label, dwell.minMinutes || dwell.maxMinutes]] : []
+    }),
+  )
+}
+
 /** What of a step’s sheet is timed; seconds of flash at the air of the bay. */
-export type TimedSheet = { setMinutes?: number; coat?: { flash: { min: number; max: number } } }
+export type TimedSheet = {
+  setMinutes?: number
+  standsMinutes?: WashStands
+  coat?: { flash: { min: number; max: number } }
+}
 
 /**
  * What is timed at a step. A planned wash times what it has planned and nothing else, for as short a time as the sheet of its
@@ -90,7 +114,12 @@ export function timersFor(
       seconds: Math.round(sheet.coat!.flash.min || sheet.coat!.flash.max),
       source: 'sheet',
     }))
-  if (kind !== 'wash' || wash.length === 0) return TIMER_PRESETS[kind]
+  if (kind !== 'wash') return TIMER_PRESETS[kind]
+  if (wash.length === 0)
+    return TIMER_PRESETS.wash.map((preset) => {
+      const stands = sheet.standsMinutes?.[preset.label as keyof WashStands]
+      return stands === undefined ? preset : { ...preset, seconds: minutes(stands), source: 'sheet' }
+    })
   return wash.flatMap(({ id, dwell }) => {
     const label = OF_WASH[id]
     return label && dwell
