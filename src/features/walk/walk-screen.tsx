@@ -85,7 +85,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
   const pins = pinsOf(allDefects(data), panels)
   const strip = (
     <PhotoStrip
-      key={selected}
+      key={`photos-${selected}`}
       album={album}
       place={selected}
       placeName={nameOf(selected)}
@@ -215,7 +215,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
               This panel has film on it (PPF or wrap)
             </label>
             <PanelFactsForm
-              key={selected}
+              key={`facts-${selected}`}
               vehicle={vehicle}
               panels={panels}
               panel={panels.find(({ id }) => id === selected)!}
@@ -229,7 +229,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
             <h2 className="text-xl">{staffPanel(region, selected)}</h2>
             <p className="text-ink-soft">Not there, or no paint on it: it is not inspected and not worked.</p>
             <PanelFactsForm
-              key={selected}
+              key={`facts-${selected}`}
               vehicle={vehicle}
               panels={panels}
               panel={panels.find(({ id }) => id === selected)!}

@@ -142,7 +142,7 @@ export function Sections({ card, operation, me, album }: Props) {
           )}
           {task && begun && gloss?.panels.includes(panel.id) && (
             <GlossNow
-              key={panel.id}
+              key={`gloss-${panel.id}`}
               targetGu={gloss.targetGu}
               gu={work.gloss[panel.id]}
               onRead={(gu) => card.add(me, { kind: 'gloss', operation: operation.id, panel: panel.id, gu })}
@@ -150,7 +150,7 @@ export function Sections({ card, operation, me, album }: Props) {
           )}
           {task && isMachine && (
             <AnotherProcess
-              key={panel.id}
+              key={`other-${panel.id}`}
               job={view.job.id}
               panel={panel}
               current={view.processes[panel.id] ?? 'leave'}
@@ -178,7 +178,7 @@ export function Sections({ card, operation, me, album }: Props) {
           recipes={view.sheets[operation.id]!.machines.filter(({ panels: own }) => own.includes(panel.id))}
         />
       )}
-      {panel && <PanelPhotos key={panel.id} album={album} panel={panel} />}
+      {panel && <PanelPhotos key={`photos-${panel.id}`} album={album} panel={panel} />}
       {work.short.length > 0 && (
         <p className="mt-2 text-copper">
           Marked for rework:{' '}

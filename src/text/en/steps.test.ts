@@ -47,10 +47,18 @@ test.each([
 })
 
 test('no line repeats a figure of the recipe below it, which may say otherwise', () => {
-  for (const kind of ['cut', 'refine', 'polish', 'layer', 'surface'] as const)
+  for (const kind of ['wash', 'cut', 'refine', 'polish', 'layer', 'surface'] as const)
     expect(recipeFor(DUBLIN, { kind })).not.toMatch(
-      /\d|\b(two|three|four|five|six) .*pass|(larger|smaller) section|slow|fast/i,
+      /\d|\b(two|three|four|five|six) .*(pass|minute)|(larger|smaller) section|slow|fast/i,
     )
+})
+
+test('panels that are taken to their end one by one are not said to get one step', () => {
+  const title = { code: 'polish-panels' } as const
+  expect(recipeFor(DUBLIN, { kind: 'polish', title })).toMatch(/to its end/)
+  expect(recipeFor(DUBLIN, { kind: 'polish', title: { code: 'again', of: title, place: 'roof' } })).toMatch(
+    /to its end/,
+  )
 })
 
 test('a wash that is planned is told by its plan alone; one without a hose has no foam and no buckets to rinse from', () => {

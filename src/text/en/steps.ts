@@ -1,4 +1,5 @@
 import type { ExtraKey, OperationKind, PlannedOperation, VendorStage } from '@/core/offer'
+import { firstNameOf } from '@/core/offer/first-name'
 import { isWheelsOn } from '@/core/offer/wheels-on'
 import type { Region } from '@/core/region'
 import { spelt } from './spelling'
@@ -66,7 +67,7 @@ export function cautionFor(step: Step, job: readonly Step[]): string | undefined
  * two of them would one day differ.
  */
 const RECIPES: Record<OperationKind, string | undefined> = {
-  wash: 'Top down. Wheels first, foam about four minutes, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
+  wash: 'Top down. Wheels first, foam, two buckets, iron, tar, then clay with plenty of lubricant. Blow every gap dry.',
   mask: 'Tape trim and edges. Lamp round the car. Test spot on a flat middle panel, mildest pair first.',
   cut: 'One section at a time, crosshatch, half a pad’s overlap, the passes below. Clean the pad every second section.',
   refine:
@@ -97,6 +98,10 @@ const REWASH =
 const WHEELS_ON =
   'Hub faces clean, nuts by hand first, the car down before the last turn; crosswise to the manufacturer’s torque.'
 
+/** One step that takes every panel to its end: its methods may have several steps each. */
+const PANEL_BY_PANEL =
+  'Each panel to its end before the next: every pass below, a pad for each liquid, wiped and checked under the lamp in between.'
+
 /** How one operation is done: an extra has its own words, and a wash that is planned says it step by step. */
 export function recipeFor(
   region: Pick<Region, 'locale'>,
@@ -107,6 +112,8 @@ export function recipeFor(
   if (isRewash({ title })) return spelt(region, REWASH)
   if (isWheelsOn({ title })) return WHEELS_ON
   if (kind === 'wash' && washIsPlanned) return undefined
+  const first = title && firstNameOf(title)
+  if (typeof first === 'object' && first.code === 'polish-panels') return spelt(region, PANEL_BY_PANEL)
   const isRinseless = typeof title === 'object' && title.code === 'rinseless-wash'
   const recipe = extra ? workInEnglish.extra[extra].means : isRinseless ? RINSELESS : RECIPES[kind]
   return recipe && spelt(region, recipe)
