@@ -214,7 +214,7 @@ test('an oxidised motorhome: gelcoat, dull as chalk, with a metal cab', async ({
   // The cab is of painted steel without anybody saying so.
   await cab.getByText('Other paint, sprayed since, or not there?').click()
   await expect(cab.getByLabel('Paint', { exact: true }).locator('option').first()).toHaveText(
-    'Clear over base',
+    'As usual: clear over base',
   )
   await page.goto(`${room}/survey`)
   const side = page.getByRole('radio', { name: /^Left house side:/ })

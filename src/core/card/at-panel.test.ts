@@ -14,6 +14,12 @@ test('at a panel stands its paint, what may come off it, its marks and what was 
     told: [],
   })
   expect(known.roof).toMatchObject({ finding: 'thin', spareUm: 0 })
+  const spots = [
+    { panel: 'bonnet', mark: 'swirls', takesUm: 1.2, cleared: 0.9, verdict: 'reduced' },
+    { panel: 'roof', mark: 'swirls', takesUm: 0, cleared: 0.1, verdict: 'refused' },
+  ] as const
+  const spotted = atPanels(input.judgement, { expectation: [], spots: [...spots] })
+  expect([spotted.bonnet!.spot, spotted.roof!.spot]).toEqual([{ mark: 'swirls', takesUm: 1.2 }, undefined])
   // Plastic is not read, and what it may lose is what the mildest method takes.
   expect(known['front-bumper']!.depth).toBeUndefined()
   expect(known['front-bumper']!.spareUm).toBe(1)

@@ -1,4 +1,5 @@
 import type { Water } from '../aftercare'
+import type { SpotWork } from '../correction'
 import type { RemainingCode, Summary } from '../offer'
 import type { DefectKind, FindingKind, Severity, VehicleJudgement } from '../survey'
 import type { LocalDay } from '../time'
@@ -13,6 +14,8 @@ export type AtPanel = {
   marks: { kind: DefectKind; severity: Severity; catchesNail: boolean; note: string }[]
   /** What the customer was told of it. */
   told: RemainingCode[]
+  /** The deepest mark, where spot work brings it down, and the paint that may go there beside the polish. */
+  spot?: Pick<SpotWork, 'mark' | 'takesUm'>
   /** What was last seen there at an earlier visit, the newest first. */
   last?: SeenBefore[]
 }
@@ -23,7 +26,7 @@ export type SeenBefore = { day: LocalDay; note: string; water?: Water }
 /** The panels of a car as whoever works on them has to know them, by id. */
 export function atPanels(
   { panels }: Pick<VehicleJudgement, 'panels'>,
-  { expectation }: Pick<Summary, 'expectation'>,
+  { expectation, spots }: Pick<Summary, 'expectation' | 'spots'>,
   seen: ReadonlyMap<string, SeenBefore[]> = new Map(),
 ): Record<string, AtPanel> {
   return Object.fromEntries(
@@ -47,8 +50,14 @@ export function atPanels(
             ? [each.code]
             : [],
         ),
+        ...spotAt(spots, panel.id),
         ...(seen.has(panel.id) ? { last: seen.get(panel.id)! } : {}),
       },
     ]),
   )
+}
+
+function spotAt(spots: readonly SpotWork[], panel: string): Pick<AtPanel, 'spot'> {
+  const spot = spots.find((each) => each.panel === panel && each.takesUm > 0)
+  return spot ? { spot: { mark: spot.mark, takesUm: spot.takesUm } } : {}
 }

@@ -2,7 +2,7 @@ import clsx from 'clsx'
 import type { ReactNode } from 'react'
 import { type Finding, LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
 import { staffPanel } from '@/text/en/staff-panels'
-import { FINDING_NAME, findingText, limitText } from '@/text/en/survey'
+import { FINDING_NAME, findingText, limitText, overruledText } from '@/text/en/survey'
 import { figure, measured, shortDay } from '@/text/formats'
 import { useRegion } from '@/ui/region'
 
@@ -40,12 +40,12 @@ export function PanelSheet({ judged, ledger, children, below }: Props) {
           {FINDING_NAME[finding.kind]}
         </p>
       </header>
-      <p className="mt-1 text-[15px] text-ink-soft">{findingText(region, finding)}</p>
-      {judged.overruled && (
+      {judged.overruled ? (
         <p className="mt-1 border-l-4 border-copper pl-3 text-[15px]">
-          Told against the gauge, which says “{FINDING_NAME[judged.overruled.was.kind].toLowerCase()}”:{' '}
-          {judged.overruled.why}
+          {overruledText(region, judged.overruled)}
         </p>
+      ) : (
+        <p className="mt-1 text-[15px] text-ink-soft">{findingText(region, finding)}</p>
       )}
       <div className="mt-3">{children}</div>
       <Statistics judged={judged} />

@@ -55,6 +55,9 @@ const factsOf = ({ as, why, absent, ...typed }: Typed): Record<string, unknown> 
   ...(absent ? { absent: true } : {}),
 })
 
+/** What such a panel is as long as nobody says otherwise. */
+const asUsual = (name: string) => `As usual: ${name.toLowerCase()}`
+
 /** Where a panel is not like the rest of the car: another paint, sprayed since, of plastic, not there; for several at once. */
 export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
   const region = useRegion()
@@ -115,9 +118,21 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
       {!readOnly && (
         <div className="space-y-3 pb-2">
           <div className="grid grid-cols-2 gap-3">
-            {pick('paint', 'Paint', COVERINGS, COVERING_NAME, isAsCar ? 'As the car' : COVERING_NAME[usual])}
+            {pick(
+              'paint',
+              'Paint',
+              COVERINGS,
+              COVERING_NAME,
+              isAsCar ? 'As the car' : asUsual(COVERING_NAME[usual]),
+            )}
             {pick('finish', 'Finish', FINISHES, FINISH_NAME, 'As the car')}
-            {pick('substrate', 'Made of', SUBSTRATES, SUBSTRATE_NAME, SUBSTRATE_NAME[panel.substrate]!)}
+            {pick(
+              'substrate',
+              'Made of',
+              SUBSTRATES,
+              SUBSTRATE_NAME,
+              asUsual(SUBSTRATE_NAME[panel.substrate]!),
+            )}
             <Field label="Sprayed on" error={error('sprayedOn')}>
               <DayInput value={typed.sprayedOn} onChange={(sprayedOn) => set({ sprayedOn })} />
             </Field>

@@ -79,7 +79,7 @@ export function Sections({ card, operation, me, album }: Props) {
     <div className="mt-5 border-t border-line pt-4">
       <p className="text-lg" data-testid="pace">
         <strong>
-          {done} of {total} sections
+          {done} of {total} {total === 1 ? 'section' : 'sections'}
         </strong>
         {progress?.kind === 'started' && done > 0 && pace && pace.minutesLeft > 0 && (
           <>

@@ -31,6 +31,13 @@ test('a panel is told in lines one reads with a machine in hand', () => {
   ])
 })
 
+test('spot work says what it may take of the mark', () => {
+  const spot = { mark: 'scratches', takesUm: 2.14 } as const
+  expect(atPanelLines(DUBLIN, { finding: 'not-read', spareUm: 3.5, marks: [], told: [], spot })).toContain(
+    'Spot work on the deepest mark (deep scratches): 2.1 µm at most, beside the polish',
+  )
+})
+
 test('how it is worked stands on one line', () => {
   const recipe = { machine: 'long-throw', pad: 'foam-cut', padMm: 125, liquid: 'heavy-compound' } as const
   expect(recipeLine(DUBLIN, { ...recipe, dial: 5, passes: 4, sectionM: 0.6 })).toMatch(

@@ -28,7 +28,7 @@ const TOLD: Record<RemainingCode, string> = {
 /** The facts of a panel, a line each; the first is its paint. */
 export function atPanelLines(
   region: Region,
-  { depth, finding, spareUm, marks, told, last = [] }: AtPanel,
+  { depth, finding, spareUm, marks, told, spot, last = [] }: AtPanel,
 ): string[] {
   const um = (value: number, decimals = 0) => measured(region, 'depth', value, decimals)
   const paint = [
@@ -46,6 +46,11 @@ export function atPanelLines(
   return [
     paint.join('; '),
     ...(seen.length > 0 ? [sentence(seen.join('; '))] : []),
+    ...(spot
+      ? [
+          `Spot work on the deepest mark (${markName(region, spot.mark).toLowerCase()}): ${um(spot.takesUm, 1)} at most, beside the polish`,
+        ]
+      : []),
     ...last.map(
       ({ day, note, water }) =>
         `${sentence(shortDay(region, day))}: ${[...(water ? [WATER_WORDS[water].name.toLowerCase()] : []), ...(note ? [note] : [])].join(', ')}`,

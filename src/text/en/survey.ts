@@ -124,6 +124,11 @@ export function findingText(region: Region, finding: Finding): string {
   }
 }
 
+/** What is said of a panel that was told to be something else than the gauge says: the gauge’s figures are not reasons for it. */
+export function overruledText(region: Region, { was, why }: { was: Finding; why: string }): string {
+  return `Told against the gauge: ${why}. The gauge says “${FINDING_NAME[was.kind].toLowerCase()}”: ${findingText(region, was)}`
+}
+
 /** The arithmetic behind one limit of the budget. */
 export function limitText(region: Region, limit: BudgetLimit): string {
   const depth = (um: number) => measured(region, 'depth', um, 1)
