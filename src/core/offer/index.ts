@@ -65,7 +65,7 @@ export {
 export { type OfferCurve, offerCurve } from './offer-curve'
 export { type OneOff, oneOffSchema } from './one-off'
 export { dryHold, planOperations, type WorkOrder } from './operations'
-export { paceKey } from './pace-key'
+export { APART, paceKey } from './pace-key'
 export {
   type PackageTemplate,
   packageTemplateSchema,

@@ -3,7 +3,14 @@ import type { PlannedOperation } from './job-plan'
 import type { PlainStep } from './step-name'
 
 /** Steps that are work of their own though they share their kind with another: their minutes are learned apart. */
-const APART: readonly PlainStep[] = ['rinseless-wash', 'rewash', 'tape', 'buff', 'inspect', 'wheels-on']
+export const APART = [
+  'rinseless-wash',
+  'rewash',
+  'tape',
+  'buff',
+  'inspect',
+  'wheels-on',
+] as const satisfies readonly PlainStep[]
 
 /**
  * Under which name the minutes of an operation are learned and paced: what is learned of one kind of work is applied to that and

@@ -1,11 +1,12 @@
 import { expect, test } from 'vitest'
 import { SEEDED_METHODS } from '@/core/correction'
-import { EXTRA_KEYS } from '@/core/offer'
+import { APART, EXTRA_KEYS, OPERATION_KINDS } from '@/core/offer'
 import { workName } from './learning'
 
 test('every kind of work the shop learns has a name of its own', () => {
   const keys = [
-    ...['wash', 'mask', 'wipe', 'layer', 'surface', 'finish', 'look', 'cut', 'refine', 'polish'],
+    ...OPERATION_KINDS.filter((kind) => kind !== 'extra'),
+    ...APART,
     ...EXTRA_KEYS.map((key) => `extra:${key}`),
     ...SEEDED_METHODS.flatMap(({ key }) => ['cut', 'refine', 'single'].map((role) => `${key}:${role}`)),
   ]

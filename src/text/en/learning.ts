@@ -1,4 +1,4 @@
-import { EXTRA_KEYS } from '@/core/offer'
+import { type APART, EXTRA_KEYS, type OperationKind } from '@/core/offer'
 import { type Named, titleOf } from './correction'
 import { sentence } from './sentence'
 import { workInEnglish } from './work'
@@ -6,7 +6,8 @@ import { workInEnglish } from './work'
 /** What the shop calls the kinds of work it learns the minutes of. */
 
 const ROLE: Record<string, string> = { cut: 'cutting', refine: 'refining', single: 'polishing' }
-const KIND: Record<string, string> = {
+type Kind = Exclude<OperationKind, 'extra'> | (typeof APART)[number]
+const KIND: Record<Kind, string> = {
   wash: 'Washing',
   'rinseless-wash': 'Rinseless wash',
   rewash: 'Short wash again',
@@ -22,6 +23,9 @@ const KIND: Record<string, string> = {
   cut: 'Cutting',
   refine: 'Refining',
   polish: 'Polishing',
+  vendor: 'Work of others',
+  hold: 'Keeping dry',
+  'wheels-on': 'Wheels back on',
 }
 
 /** A kind of work the shop learns the minutes of, from its key. */
@@ -30,5 +34,5 @@ export function workName(key: string, methods: readonly Named[] = []): string {
   const extra = EXTRA_KEYS.find((each) => first === 'extra' && each === role)
   if (extra) return sentence(workInEnglish.extra[extra].name)
   if (role) return `${titleOf(methods, first)}, ${ROLE[role] ?? role}`
-  return KIND[key] ?? key
+  return KIND[key as Kind] ?? key
 }
