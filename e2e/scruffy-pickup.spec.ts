@@ -95,6 +95,20 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
     await expect(page.getByText('1 photo', { exact: false }).first()).toBeVisible()
   })
 
+  await test.step('a photograph says which mark it shows: the newest, unless somebody says otherwise', async () => {
+    const strip = page.getByRole('region', { name: 'Photographs of right front door' })
+    const shows = strip.getByRole('radiogroup', { name: 'It shows' })
+    await expect(shows.getByRole('radio', { checked: true })).not.toHaveAccessibleName('all of it')
+    await strip.getByRole('button', { name: /^Open the photograph/ }).click()
+    const viewer = page.getByRole('dialog')
+    await viewer.getByRole('radio', { name: 'all of it' }).click()
+    await expect(viewer.getByRole('radio', { name: 'all of it' })).toBeChecked()
+    await page.getByRole('button', { name: 'Close' }).click()
+    await expect(
+      strip.getByRole('button', { name: 'Open the photograph of right front door, before the work' }),
+    ).toBeVisible()
+  })
+
   await test.step('the wash follows from what is felt and seen', async () => {
     await page.getByRole('link', { name: 'Next: wash' }).click()
     await page.getByRole('radio', { name: 'Behind the wheels, sills: like sandpaper' }).click()

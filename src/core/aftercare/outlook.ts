@@ -136,7 +136,7 @@ function saidOfCar(witnessed: readonly number[]): number[] {
  * How a car’s coating may wear, from quick at first over nearly in a straight line to slow at first: exponents of the curve (mem). One that goes
  * late and all at once is told apart by nothing seen before, and would only widen every band.
  */
-const SHAPES = [0.9, 1.4, 2.2, 3.2] as const
+const SHAPES = [0.85, 1.35, 2.2, 3.2] as const
 
 /** A curve is drawn this far beyond the expected life. */
 const CURVE_SHARE = 1.8

@@ -219,6 +219,7 @@ export type PlainAsk =
   | 'looks-kept'
   | 'visit-booked'
   | 'in-hand'
+  | 'no-such-mark'
   | 'no-such-part'
   | 'visit-has-steps'
   | 'repair-booked'

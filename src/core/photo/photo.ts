@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { ask } from '../asks'
 import type { JobId } from '../ids'
-import type { Phase } from '../survey'
+import { DEFECT_KINDS, type Phase, PLACE_DEFECT_KINDS } from '../survey'
 import type { Instant } from '../time'
 
 export type Mark = z.infer<typeof markSchema>
@@ -15,11 +15,17 @@ export type Photo = {
   width: number
   height: number
   marks: Mark[]
+  /** The mark of its place that it shows; of all of the place where nothing is said. */
+  shows?: Shown
   /** The photograph before the work that this one repeats. */
   samePlaceAs?: string
   takenAt: Instant
   version: number
 }
+
+/** What a photograph may show: a mark of paint, or of anything else. */
+export const shownSchema = z.enum([...DEFECT_KINDS, ...PLACE_DEFECT_KINDS], ask('no-such-mark'))
+export type Shown = z.infer<typeof shownSchema>
 
 const share = z.number().min(0).max(1)
 

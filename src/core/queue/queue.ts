@@ -1,5 +1,6 @@
 import type { Act, Conflict } from '../card'
 import type { JobId, PersonId } from '../ids'
+import type { Shown } from '../photo'
 
 /**
  * What a tablet has to tell the shop, in the order in which it was done. The tablet numbers its entries from 1; the shop takes the
@@ -17,6 +18,7 @@ export type PhotoEntry = {
   job: JobId
   place: string
   phase: 'before' | 'after'
+  shows?: Shown
   samePlaceAs?: string
   name: string
 }

@@ -1,19 +1,35 @@
 'use client'
 
 import { useState } from 'react'
-import type { Photo } from '@/core/photo'
+import type { Photo, Shown } from '@/core/photo'
 import type { Phase } from '@/core/survey'
+import { markName } from '@/text/marks'
 import { Button } from '@/ui/button'
+import { useRegion } from '@/ui/region'
 import { Camera } from './camera'
 import { MarkedPhoto } from './marked-photo'
 import { PhotoViewer } from './photo-viewer'
 import type { Photos } from './use-photos'
+import { WhatItShows } from './what-it-shows'
 
-type Props = { album: Photos; place: string; placeName: string; phase: Phase; readOnly: boolean }
+type Props = {
+  album: Photos
+  place: string
+  placeName: string
+  phase: Phase
+  readOnly: boolean
+  /** What is wrong there, the newest last: a photograph may show one of them. */
+  marks?: readonly Shown[]
+}
+
+const NO_MARKS: readonly Shown[] = []
 
 /** The photographs of one place: small, in a row, with the camera at its end. */
-export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) {
+export function PhotoStrip({ album, place, placeName, phase, readOnly, marks = NO_MARKS }: Props) {
   const [viewed, setViewed] = useState<string>()
+  const [chosen, setChosen] = useState<Shown | 'all'>()
+  // Whoever has just written a mark down takes its photograph next; after the work one takes the panel.
+  const shown = chosen ?? (phase === 'before' ? marks.at(-1) : undefined) ?? 'all'
   const here = album.photos.filter((photo) => photo.place === place)
   const pending = album.pending.filter(({ target }) => target.place === place)
   const open = here.find(({ id }) => id === viewed)
@@ -60,10 +76,13 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
         </p>
       )}
       {!readOnly && (
-        <div className="mt-2">
+        <div className="mt-2 space-y-2">
+          {marks.length > 0 && <WhatItShows marks={marks} shown={shown} onChange={setChosen} />}
           <Camera
             label={here.length > 0 ? 'Another photograph' : 'Photograph it'}
-            onFiles={(files) => album.take(files, { place, phase })}
+            onFiles={(files) =>
+              album.take(files, { place, phase, ...(shown === 'all' ? {} : { shows: shown }) })
+            }
           />
         </div>
       )}
@@ -73,6 +92,7 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
           photo={open}
           placeName={placeName}
           readOnly={readOnly}
+          marks={marks}
           onClose={() => setViewed(undefined)}
         />
       )}
@@ -81,15 +101,19 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly }: Props) 
 }
 
 function Thumb({ photo, placeName, onOpen }: { photo: Photo; placeName: string; onOpen: () => void }) {
+  const region = useRegion()
+  const mark = photo.shows && markName(region, photo.shows)
   return (
     <button
       type="button"
       className="relative overflow-hidden rounded border border-line"
-      aria-label={`Open the photograph of ${placeName.toLowerCase()}, ${photo.phase} the work`}
+      aria-label={`Open the photograph of ${placeName.toLowerCase()}, ${mark ? `${mark}, ` : ''}${photo.phase} the work`}
       onClick={onOpen}
     >
       <MarkedPhoto photo={photo} size="thumb" className="h-20" />
-      <span className="absolute right-0 bottom-0 bg-paper/90 px-1.5 text-xs">{photo.phase}</span>
+      <span className="absolute right-0 bottom-0 bg-paper/90 px-1.5 text-xs">
+        {mark ? `${mark}, ${photo.phase}` : photo.phase}
+      </span>
     </button>
   )
 }

@@ -2,21 +2,32 @@
 
 import { Dialog } from 'radix-ui'
 import { type KeyboardEvent, type PointerEvent, useState } from 'react'
-import type { Mark, Photo } from '@/core/photo'
+import type { Mark, Photo, Shown } from '@/core/photo'
 import { keepMarks } from '@/server/photos/photo-actions'
+import { markName } from '@/text/marks'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { useRegion } from '@/ui/region'
 import { act } from '@/ui/use-action'
 import { Camera } from './camera'
 import { Compare } from './compare'
 import { MarkedPhoto } from './marked-photo'
 import type { Photos } from './use-photos'
+import { WhatItShows } from './what-it-shows'
 
-type Props = { album: Photos; photo: Photo; placeName: string; readOnly: boolean; onClose: () => void }
+type Props = {
+  album: Photos
+  photo: Photo
+  placeName: string
+  readOnly: boolean
+  marks: readonly Shown[]
+  onClose: () => void
+}
 type Tool = Mark['kind']
 
 /** One photograph, large: drawn upon, compared with its pair, taken again from the same place, removed. */
-export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Props) {
+export function PhotoViewer({ album, photo, placeName, readOnly, marks: found, onClose }: Props) {
+  const region = useRegion()
   const [tool, setTool] = useState<Tool>('circle')
   const [marks, setMarks] = useState<readonly Mark[]>(photo.marks)
   const [fault, setFault] = useState<string>()
@@ -42,7 +53,8 @@ export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Prop
         >
           <div className="mb-2 flex flex-wrap items-center gap-3">
             <Dialog.Title className="text-xl">
-              {placeName}, {photo.phase} the work
+              {placeName}, {photo.shows ? `${markName(region, photo.shows)}, ` : ''}
+              {photo.phase} the work
             </Dialog.Title>
             {before && after && (
               <Button look="outline" aria-pressed={comparing} onClick={() => setComparing(!comparing)}>
@@ -68,6 +80,15 @@ export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Prop
             <p role="alert" className="mt-2 text-copper">
               {fault}
             </p>
+          )}
+          {!readOnly && !comparing && (found.length > 0 || photo.shows) && (
+            <div className="mt-3">
+              <WhatItShows
+                marks={found}
+                shown={photo.shows ?? 'all'}
+                onChange={(shown) => void album.show(photo, shown === 'all' ? undefined : shown)}
+              />
+            </div>
           )}
           {!readOnly && !comparing && (
             <div className="mt-3 flex flex-wrap items-end gap-3">
@@ -101,6 +122,7 @@ export function PhotoViewer({ album, photo, placeName, readOnly, onClose }: Prop
                       album.take(files.slice(0, 1), {
                         place: photo.place,
                         phase: 'after',
+                        ...(photo.shows ? { shows: photo.shows } : {}),
                         samePlaceAs: photo.id,
                       })
                     }

@@ -2,14 +2,14 @@
 
 import { useEffect, useMemo, useState } from 'react'
 import type { JobId } from '@/core/ids'
-import type { Photo } from '@/core/photo'
+import type { Photo, Shown } from '@/core/photo'
 import type { Phase } from '@/core/survey'
-import { removePhoto, restorePhoto } from '@/server/photos/photo-actions'
+import { keepShown, removePhoto, restorePhoto } from '@/server/photos/photo-actions'
 import { freshKey } from '@/ui/fresh-key'
 import { act } from '@/ui/use-action'
 import { useQueue } from '../queue/this-device'
 
-export type Target = { place: string; phase: Phase; samePlaceAs?: string }
+export type Target = { place: string; phase: Phase; shows?: Shown; samePlaceAs?: string }
 /** A photograph on its way, or one that was not taken; it waits on the device until the shop has answered for it. */
 export type Upload = { key: string; name: string; target: Target; fault?: string; waits: boolean }
 
@@ -40,8 +40,8 @@ export function usePhotos(jobId: JobId, stored: readonly Photo[]) {
 
   const pending = [...state.waiting, ...state.refused].flatMap((entry): Upload[] => {
     if (entry.kind !== 'photo' || entry.job !== jobId) return []
-    const { id, name, place, phase, samePlaceAs } = entry
-    const target = { place, phase, ...(samePlaceAs ? { samePlaceAs } : {}) }
+    const { id, name, place, phase, shows, samePlaceAs } = entry
+    const target = { place, phase, ...(shows ? { shows } : {}), ...(samePlaceAs ? { samePlaceAs } : {}) }
     const why = 'why' in entry && entry.why.kind === 'words' ? entry.why.message : undefined
     return [{ key: id, name, target, waits: !state.reached, ...(why ? { fault: why } : {}) }]
   })
@@ -49,23 +49,27 @@ export function usePhotos(jobId: JobId, stored: readonly Photo[]) {
     photos,
     pending,
     removed,
-    take: (files: Iterable<File>, { place, phase, samePlaceAs }: Target) => {
+    take: (files: Iterable<File>, target: Target) => {
       for (const file of files)
         void queue?.add(
           {
             id: freshKey(),
             kind: 'photo',
             job: jobId,
-            place,
-            phase,
             name: file.name,
-            ...(samePlaceAs ? { samePlaceAs } : {}),
+            ...target,
           },
           file,
         )
     },
     drop: (upload: Upload) => void queue?.dismiss(upload.key),
     replace: (photo: Photo) => change(photo.id, photo),
+    /** Says which mark a photograph shows, or that it shows all of its place. */
+    show: async (photo: Photo, shows: Shown | undefined) => {
+      const { shows: _, ...rest } = photo
+      const told = shows ? { shows } : {}
+      if ((await act(keepShown, { id: photo.id, ...told })).ok) change(photo.id, { ...rest, ...told })
+    },
     remove: async (photo: Photo) => {
       if (!(await act(removePhoto, { id: photo.id })).ok) return
       change(photo.id, 'removed')

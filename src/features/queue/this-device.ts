@@ -50,7 +50,7 @@ function surroundings(): Surroundings {
         }),
       ),
     postPhoto: async ({ device, entry, ago }: PhotoCall) => {
-      const { id, number, job, place, phase, samePlaceAs, name, picture } = entry
+      const { id, number, job, place, phase, shows, samePlaceAs, name, picture } = entry
       const query = new URLSearchParams({
         device,
         id,
@@ -60,6 +60,7 @@ function surroundings(): Surroundings {
         place,
         phase,
         name,
+        ...(shows ? { shows } : {}),
         ...(samePlaceAs ? { samePlaceAs } : {}),
       })
       return told(await fetch(`/api/queue/photo?${query}`, { method: 'POST', body: picture ?? '' }))

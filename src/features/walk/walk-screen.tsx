@@ -92,6 +92,9 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
       // Until the second inspection is done, nothing has been worked.
       phase={agreed && !(second && data.again.length < judgement.panels.length) ? 'after' : 'before'}
       readOnly={job.handedOverAt !== undefined}
+      marks={[...(allDefects(data)[selected] ?? []), ...(data.places[selected] ?? [])].map(
+        ({ kind }) => kind,
+      )}
     />
   )
   return (

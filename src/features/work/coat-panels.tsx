@@ -175,7 +175,12 @@ export function CoatPanels({ card, operation, me, album }: StepProps & { album: 
               Not yet
             </Button>
           </div>
-          <PanelPhotos key={panel.id} album={album} panel={panel} />
+          <PanelPhotos
+            key={panel.id}
+            album={album}
+            panel={panel}
+            marks={view.atPanels?.[panel.id]?.marks.map(({ kind }) => kind)}
+          />
         </section>
       )}
     </div>

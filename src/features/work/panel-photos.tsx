@@ -1,5 +1,6 @@
 'use client'
 
+import type { Shown } from '@/core/photo'
 import type { Panel } from '@/core/vehicle'
 import { staffPanel } from '@/text/en/staff-panels'
 import { later } from '@/ui/later'
@@ -9,8 +10,10 @@ import type { Photos } from '../photos/use-photos'
 // The album is large and seldom open at the car: it comes when it is asked for.
 const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip))
 
+type Props = { album: Photos; panel: Panel; marks: readonly Shown[] | undefined }
+
 /** The photographs of the panel in hand, and the camera for one more. */
-export function PanelPhotos({ album, panel }: { album: Photos; panel: Panel }) {
+export function PanelPhotos({ album, panel, marks }: Props) {
   const region = useRegion()
   return (
     <PhotoStrip
@@ -19,6 +22,7 @@ export function PanelPhotos({ album, panel }: { album: Photos; panel: Panel }) {
       placeName={staffPanel(region, panel.id)}
       phase="after"
       readOnly={false}
+      {...(marks ? { marks } : {})}
     />
   )
 }

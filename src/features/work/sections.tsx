@@ -178,7 +178,14 @@ export function Sections({ card, operation, me, album }: Props) {
           recipes={view.sheets[operation.id]!.machines.filter(({ panels: own }) => own.includes(panel.id))}
         />
       )}
-      {panel && <PanelPhotos key={`photos-${panel.id}`} album={album} panel={panel} />}
+      {panel && (
+        <PanelPhotos
+          key={`photos-${panel.id}`}
+          album={album}
+          panel={panel}
+          marks={view.atPanels?.[panel.id]?.marks.map(({ kind }) => kind)}
+        />
+      )}
       {work.short.length > 0 && (
         <p className="mt-2 text-copper">
           Marked for rework:{' '}

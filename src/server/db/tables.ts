@@ -469,6 +469,7 @@ export type PhotosRow = {
   taken_at: string
   removed_at: string | null
   version: number
+  shows: string | null
 }
 
 type PhotosIn = In<PhotosRow, 'taken_at' | 'removed_at', never>
@@ -919,7 +920,7 @@ declare module 'knex/types/tables' {
     payments: Knex.CompositeTableType<PaymentsRow, Written<PaymentsIn, 'taken_back_at'>, Changed<PaymentsIn>>
     photos: Knex.CompositeTableType<
       PhotosRow,
-      Written<PhotosIn, 'marks' | 'same_place_as' | 'removed_at' | 'version'>,
+      Written<PhotosIn, 'marks' | 'same_place_as' | 'removed_at' | 'version' | 'shows'>,
       Changed<PhotosIn>
     >
     pins: Knex.CompositeTableType<PinsRow, PinsRow, Changed<PinsRow>>

@@ -14,7 +14,7 @@ import { DUBLIN } from '@/text/region.fixture'
 import { findJob, handOver, takeIn, visitsOf } from '../floor/job-store'
 import { agreedCut, removalsOf } from '../handover/hand-over'
 import { MOST_BYTES, photoAsk, readPhoto, storePhoto } from '../photos/photo-files'
-import { addPhoto, listPhotos, setRemoved, writeMarks } from '../photos/photo-store'
+import { addPhoto, listPhotos, setRemoved, writeMarks, writeShown } from '../photos/photo-store'
 import { signedVersions, signOff } from '../survey/sign-off-store'
 import { loadSurvey } from '../survey/survey-store'
 import { loadWash, saveWash } from '../survey/wash-store'
@@ -252,14 +252,19 @@ describe('photographs', () => {
       height: 30,
       takenAt: NOW,
       samePlaceAs: before.id,
+      shows: 'chips',
     })
     const circle = { kind: 'circle' as const, x: 0.4, y: 0.5, r: 0.1 }
     expect(await writeMarks(db, before.id, 1, [circle])).toBe(true)
     expect(await writeMarks(db, before.id, 1, [])).toBe(false)
     expect(await listPhotos(db, jobId)).toMatchObject([
       { marks: [circle], version: 2 },
-      { samePlaceAs: before.id },
+      { samePlaceAs: before.id, shows: 'chips' },
     ])
+    expect(await writeShown(db, before.id, 'swirls')).toBe(true)
+    expect(await writeShown(db, after.id, null)).toBe(true)
+    expect((await listPhotos(db, jobId)).map(({ shows }) => shows)).toEqual(['swirls', undefined])
+    expect(await writeShown(db, 'no-such-photo', 'swirls')).toBe(false)
     await setRemoved(db, after.id, NOW)
     expect(await listPhotos(db, jobId)).toHaveLength(1)
     await setRemoved(db, after.id, null)

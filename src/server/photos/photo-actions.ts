@@ -4,9 +4,9 @@ import { z } from 'zod'
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { id, version } from '@/core/inputs'
-import { marksSchema } from '@/core/photo'
+import { marksSchema, shownSchema } from '@/core/photo'
 import { defineAction } from '../action/define'
-import { setRemoved, writeMarks } from './photo-store'
+import { setRemoved, writeMarks, writeShown } from './photo-store'
 
 const NO_PHOTO = ask('photo-gone')
 
@@ -17,6 +17,15 @@ export const keepMarks = defineAction({
   input: z.strictObject({ id, version, marks: marksSchema }),
   write: async ({ trx }, { id: photo, version: readAt, marks }) =>
     (await writeMarks(trx, photo, readAt, marks)) ? done() : refuse('stale', ask('photo-drawn-on')),
+})
+
+/** Says which mark a photograph shows; without one, all of its place. */
+export const keepShown = defineAction({
+  name: 'photos.keep-shown',
+  who: 'floor',
+  input: z.strictObject({ id, shows: shownSchema.optional() }),
+  write: async ({ trx }, { id: photo, shows }) =>
+    (await writeShown(trx, photo, shows ?? null)) ? done() : refuse('gone', NO_PHOTO),
 })
 
 export const removePhoto = defineAction({

@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import type { JobId, VehicleId } from '@/core/ids'
-import type { Mark, Photo } from '@/core/photo'
-import { marksSchema } from '@/core/photo'
+import type { Mark, Photo, Shown } from '@/core/photo'
+import { marksSchema, shownSchema } from '@/core/photo'
 import type { Instant } from '@/core/time'
 import { instantOrThrow } from '@/core/time'
 import type { PhotosRow } from '../db/tables'
@@ -19,6 +19,7 @@ function toPhoto(row: PhotosRow): Photo {
     width: row.width,
     height: row.height,
     marks: marksSchema.parse(JSON.parse(row.marks)),
+    ...(row.shows ? { shows: shownSchema.parse(row.shows) } : {}),
     ...(row.same_place_as ? { samePlaceAs: row.same_place_as } : {}),
     takenAt: instantOrThrow(row.taken_at),
     version: row.version,
@@ -58,6 +59,7 @@ export async function addPhoto(
     width: photo.width,
     height: photo.height,
     marks: '[]',
+    shows: photo.shows ?? null,
     same_place_as: photo.samePlaceAs ?? null,
     taken_at: photo.takenAt,
     version: 1,
@@ -78,6 +80,11 @@ export async function writeMarks(
     .whereNull('removed_at')
     .update({ marks: JSON.stringify(marks), version: readAt + 1 })
   return written > 0
+}
+
+/** Says which mark a photograph shows, or that it shows all of its place; false where there is none of that id. */
+export async function writeShown(db: Knex, id: string, shows: Shown | null): Promise<boolean> {
+  return (await db('photos').where({ id }).whereNull('removed_at').update({ shows })) > 0
 }
 
 /** Takes a photograph out of sight, or brings it back. The picture itself is kept. False where there is none of that id. */

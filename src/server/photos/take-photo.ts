@@ -3,7 +3,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { inspectionItems } from '@/core/handover'
 import { aJob, id } from '@/core/inputs'
-import { partOfPhoto } from '@/core/photo'
+import { partOfPhoto, shownSchema } from '@/core/photo'
 import { PHASES } from '@/core/survey'
 import { anyPanelOf, placesOf } from '@/core/vehicle'
 import { defineWrite } from '../action/perform'
@@ -16,6 +16,7 @@ export const photoInput = z.strictObject({
   jobId: aJob,
   place: z.string().min(1, ask('photo-nowhere')).max(120),
   phase: z.enum(PHASES),
+  shows: shownSchema.optional(),
   samePlaceAs: id.optional(),
 })
 
@@ -24,7 +25,7 @@ export const takePhoto = defineWrite({
   name: 'photos.take',
   who: 'floor',
   input: photoInput.extend({ hash: z.string().max(128), width: z.int(), height: z.int() }),
-  write: async ({ trx, at, key }, { jobId, samePlaceAs, ...photo }) => {
+  write: async ({ trx, at, key }, { jobId, samePlaceAs, shows, ...photo }) => {
     const job = await findJob(trx, jobId)
     if (!job) return refuse('gone', ask('job-gone'))
     const { shape } = job.vehicle
@@ -38,7 +39,13 @@ export const takePhoto = defineWrite({
     if (!isThere) return refuse('input', ask('no-such-part'), 'place')
     if (samePlaceAs && !(await listPhotos(trx, jobId)).some((each) => each.id === samePlaceAs))
       return refuse('gone', ask('photo-of-gone'))
-    const taken = { jobId, ...photo, takenAt: at, ...(samePlaceAs ? { samePlaceAs } : {}) }
+    const taken = {
+      jobId,
+      ...photo,
+      takenAt: at,
+      ...(shows ? { shows } : {}),
+      ...(samePlaceAs ? { samePlaceAs } : {}),
+    }
     return done(await addPhoto(trx, taken, key))
   },
 })

@@ -44,13 +44,14 @@ export async function receivePhoto(
   return db.transaction(async (trx) => {
     const refusal = async (message: string): Promise<QueueOutcome> => {
       const why: Why = { kind: 'words', message: await said(trx, message) }
-      const { jobId: job, samePlaceAs, ...rest } = photo
+      const { jobId: job, samePlaceAs, shows, ...rest } = photo
       const entry: QueueEntry = {
         id,
         kind: 'photo',
         job,
         name,
         ...rest,
+        ...(shows ? { shows } : {}),
         ...(samePlaceAs ? { samePlaceAs } : {}),
       }
       await keepRefused(trx, { id, device, at, jobId: job, entry, why })

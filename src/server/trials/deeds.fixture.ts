@@ -213,6 +213,7 @@ export async function deeds(db: Knex, now: Instant): Promise<Deed[]> {
       version: 1,
       marks: [{ kind: 'circle', x: 0.5, y: 0.5, r: 0.1 }],
     }),
+    action('shown', 'photos.keep-shown', { id: key('photo'), shows: 'swirls' }),
     action('photo-off', 'photos.remove', { id: key('photo') }),
     action('photo-on', 'photos.restore', { id: key('photo') }),
     action('spot', 'survey.keep-attempt', { jobId: unread.id, attempt: attempt(), photoId: key('photo') }),

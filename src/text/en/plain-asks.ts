@@ -206,6 +206,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'looks-kept': () => 'The car has been handed over. What was recorded can no longer be changed.',
   'visit-booked': () => 'This car is on the calendar already. Reload to see it.',
   'in-hand': () => 'This car is here for other work. Inspect it there.',
+  'no-such-mark': () => 'No such mark is known. Reload the page.',
   'no-such-part': () => 'This car has no such part. Reload the page.',
   'visit-has-steps': () => 'This visit has steps of its own; hand it over when they are done.',
   'repair-booked': () => 'A repair was booked from this visit already. Reload to see it.',

@@ -32,6 +32,7 @@ import { away } from './0031-away'
 import { letGo } from './0032-let-go'
 import { lateBack } from './0033-late-back'
 import { stores } from './0034-stores'
+import { photoShows } from './0035-photo-shows'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -70,5 +71,6 @@ export const MIGRATIONS: readonly Migration[] = [
   letGo,
   lateBack,
   stores,
+  photoShows,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
