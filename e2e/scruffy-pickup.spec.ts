@@ -97,7 +97,7 @@ test('a pickup comes back: taken in, walked round, washed, measured, promised an
 
   await test.step('a photograph says which mark it shows: the newest, unless somebody says otherwise', async () => {
     const strip = page.getByRole('region', { name: 'Photographs of right front door' })
-    const shows = strip.getByRole('radiogroup', { name: 'It shows' })
+    const shows = strip.getByRole('radiogroup', { name: 'The next photograph shows' })
     await expect(shows.getByRole('radio', { checked: true })).not.toHaveAccessibleName('all of it')
     await strip.getByRole('button', { name: /^Open the photograph/ }).click()
     const viewer = page.getByRole('dialog')

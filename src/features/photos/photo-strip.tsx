@@ -77,7 +77,9 @@ export function PhotoStrip({ album, place, placeName, phase, readOnly, marks = N
       )}
       {!readOnly && (
         <div className="mt-2 space-y-2">
-          {marks.length > 0 && <WhatItShows marks={marks} shown={shown} onChange={setChosen} />}
+          {marks.length > 0 && (
+            <WhatItShows label="The next photograph shows" marks={marks} shown={shown} onChange={setChosen} />
+          )}
           <Camera
             label={here.length > 0 ? 'Another photograph' : 'Photograph it'}
             onFiles={(files) =>
@@ -106,12 +108,12 @@ function Thumb({ photo, placeName, onOpen }: { photo: Photo; placeName: string; 
   return (
     <button
       type="button"
-      className="relative overflow-hidden rounded border border-line"
+      className="overflow-hidden rounded border border-line"
       aria-label={`Open the photograph of ${placeName.toLowerCase()}, ${mark ? `${mark}, ` : ''}${photo.phase} the work`}
       onClick={onOpen}
     >
       <MarkedPhoto photo={photo} size="thumb" className="h-20" />
-      <span className="absolute right-0 bottom-0 bg-paper/90 px-1.5 text-xs">
+      <span className="block bg-paper px-1.5 text-xs leading-6">
         {mark ? `${mark}, ${photo.phase}` : photo.phase}
       </span>
     </button>

@@ -84,6 +84,7 @@ export function PhotoViewer({ album, photo, placeName, readOnly, marks: found, o
           {!readOnly && !comparing && (found.length > 0 || photo.shows) && (
             <div className="mt-3">
               <WhatItShows
+                label="It shows"
                 marks={found}
                 shown={photo.shows ?? 'all'}
                 onChange={(shown) => void album.show(photo, shown === 'all' ? undefined : shown)}
