@@ -1,4 +1,4 @@
-import { expect, type Page, test } from '@playwright/test'
+import { type Browser, expect, type Page, test } from '@playwright/test'
 import sharp from 'sharp'
 import { pdfPages } from './pdf-text'
 import { openRoomOf } from './rooms'
@@ -259,8 +259,26 @@ test('more is found after masking: the supplement is signed, and what was agreed
   await expect(page.locator('[data-step="cut"]')).toHaveAttribute('data-state', 'started')
 })
 
-test('the rotary on the boot lid is decided at the car, and waits for the office', async ({ page }) => {
+/** Pages of the desk that stay open beside the tablet, and are not loaded again by hand. */
+async function openDesk(browser: Browser, rooms: readonly string[]): Promise<Page[]> {
+  const desk = await browser.newContext()
+  return Promise.all(
+    rooms.map(async (room) => {
+      const page = await desk.newPage()
+      await (room === '' ? page.goto(shop.url) : openRoom(page, room))
+      return page
+    }),
+  )
+}
+
+test('the rotary on the boot lid is decided at the car, and the desk sees it wait for the office', async ({
+  page,
+  browser,
+}) => {
   await at(page, '2027-01-26T11:00:00Z', 'Senan', 'cut')
+  const [yard, quote, schedule] = (await openDesk(browser, ['', 'quote', 'schedule'])) as [Page, Page, Page]
+  const cutRow = schedule.getByRole('row', { name: /^Cut\b/ })
+  const cutBefore = await cutRow.textContent()
   await page.getByRole('radio', { name: /^Tailgate|^Boot lid/ }).click()
   await page.getByRole('button', { name: 'Another method' }).click()
   const dialog = page.getByRole('dialog')
@@ -272,8 +290,11 @@ test('the rotary on the boot lid is decided at the car, and waits for the office
   await dialog.getByLabel('Why').fill('Hard paint, the foam does nothing.')
   await dialog.getByRole('button', { name: 'Use this method' }).click()
   await saved(page)
-  await page.goto(shop.url)
-  await expect(page.getByRole('region', { name: 'To put to the customer' })).toContainText('Hard paint')
+  await expect(yard.getByRole('region', { name: 'To put to the customer' })).toContainText('Hard paint')
+  await expect(quote.getByText(/Hard paint, the foam does nothing/).first()).toBeVisible()
+  await expect(cutRow).not.toHaveText(cutBefore!)
+  await look(quote, 'desk-quote-beside')
+  await yard.context().close()
 })
 
 /** Finishes a coat: its sections as far as they are, and its log. */

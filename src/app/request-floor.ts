@@ -9,11 +9,15 @@ import { floorRevision } from '@/server/floor/revision'
 import { findKnown } from '@/server/vehicles/vehicle-store'
 import { loadCardView } from '@/server/work/card'
 
-/** What has happened on the floor so far: asked before a page that is kept up to date reads anything. */
-export const requestRevision = async () => floorRevision(await database())
+/** The floor, and the word for all that has happened on it, at one moment of a request: read once however many parts of the page ask. */
+const atThisMoment = cache(() =>
+  atOneMoment(async (db) => ({ revision: await floorRevision(db), floor: await loadFloor(db, now()) })),
+)
 
-/** The floor at the moment of a request, read once however many parts of the page ask for it. */
-export const requestFloor = cache(async (): Promise<Floor> => atOneMoment((db) => loadFloor(db, now())))
+export const requestFloor = async (): Promise<Floor> => (await atThisMoment()).floor
+
+/** What a page that is kept up to date was read at: whatever is read beside the floor is of then or later. */
+export const requestRevision = async () => (await atThisMoment()).revision
 
 /** The floor and one job, of today or of long ago; the job is undefined where there is none of that id. */
 export async function requestJob(id: JobId): Promise<{ floor: Floor; entry: FloorJob | undefined }> {

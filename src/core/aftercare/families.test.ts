@@ -72,7 +72,7 @@ for (const [family, levelOf] of Object.entries(FAMILIES))
         shares.at(-1)!,
       )
       // 24 cars share their luck among 8 panels each: three standard errors of that, and less where there are more.
-      const slack = tries(0.18, 0.04)
+      const slack = tries(0.18, 0.03)
       for (const share of shares) {
         expect(share).toBeGreaterThan(0.75 - slack)
         expect(share).toBeLessThan(0.85 + slack)

@@ -8,7 +8,11 @@ import { useRegion } from '@/ui/region'
 import type { Photos } from '../photos/use-photos'
 
 // The album is large and seldom open at the car: it comes when it is asked for.
-const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip))
+const PhotoStrip = later(
+  () => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip),
+  // A line, and the camera below it.
+  '5.0625rem',
+)
 
 type Props = { album: Photos; panel: Panel; marks: readonly Shown[] | undefined }
 

@@ -10,7 +10,11 @@ import { later } from '@/ui/later'
 import type { Photos } from '../photos/use-photos'
 import type { StepProps } from './use-card'
 
-const PhotoStrip = later(() => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip))
+const PhotoStrip = later(
+  () => import('../photos/photo-strip').then(({ PhotoStrip: strip }) => strip),
+  // A line, and the camera below it.
+  '5.0625rem',
+)
 
 const KINDS: { value: PartKind; name: string }[] = [
   { value: 'part', name: 'A part of the car' },

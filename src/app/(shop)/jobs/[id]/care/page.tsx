@@ -1,7 +1,8 @@
 import { notFound } from 'next/navigation'
-import { requestJob } from '@/app/request-floor'
+import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
 import { CareScreen } from '@/features/care/care-screen'
+import { Live } from '@/features/frame/live'
 import { loadCare } from '@/server/aftercare/care'
 import { database } from '@/server/db/connection'
 import { goingOut } from '@/server/handover/going-out'
@@ -12,12 +13,15 @@ export default async function CarePage({ params }: { params: Promise<{ id: strin
   if (!entry) notFound()
   const care = await loadCare(await database(), floor.shop, id)
   return (
-    <CareScreen
-      entry={entry}
-      care={care}
-      out={entry.job.handedOverAt ? undefined : goingOut(floor, entry, care)}
-      shop={floor.shop}
-      now={floor.now}
-    />
+    <>
+      <Live since={await requestRevision()} />
+      <CareScreen
+        entry={entry}
+        care={care}
+        out={entry.job.handedOverAt ? undefined : goingOut(floor, entry, care)}
+        shop={floor.shop}
+        now={floor.now}
+      />
+    </>
   )
 }

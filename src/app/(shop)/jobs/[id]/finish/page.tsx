@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
-import { requestJob } from '@/app/request-floor'
+import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import { Live } from '@/features/frame/live'
 import { FinishScreen } from '@/features/handover/finish-screen'
 import { database } from '@/server/db/connection'
 import { loadHandover } from '@/server/handover/handover'
@@ -11,7 +12,13 @@ export default async function FinishPage({ params }: { params: Promise<{ id: str
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const handover = await loadHandover(await database(), floor, entry)
-  if (handover) return <FinishScreen entry={entry} handover={handover} shop={floor.shop} now={floor.now} />
+  if (handover)
+    return (
+      <>
+        <Live since={await requestRevision()} />
+        <FinishScreen entry={entry} handover={handover} shop={floor.shop} now={floor.now} />
+      </>
+    )
   return (
     <div className="mx-auto max-w-xl p-10 text-center">
       <h1 className="text-2xl">Nothing to hand over yet</h1>

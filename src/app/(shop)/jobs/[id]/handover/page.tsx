@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
-import { requestJob } from '@/app/request-floor'
+import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import { Live } from '@/features/frame/live'
 import { HandoverSheet } from '@/features/handover/handover-sheet'
 import { handoverPaper } from '@/features/handover/paper'
 import { database } from '@/server/db/connection'
@@ -12,11 +13,14 @@ export default async function HandoverSheetPage({ params }: { params: Promise<{ 
   const handover = entry && (await loadHandover(await database(), floor, entry))
   if (!entry || !handover) notFound()
   return (
-    <HandoverSheet
-      entry={entry}
-      paper={handoverPaper(entry, handover, floor.shop, floor.now)}
-      region={floor.shop.setup.region}
-      now={floor.now}
-    />
+    <>
+      <Live since={await requestRevision()} />
+      <HandoverSheet
+        entry={entry}
+        paper={handoverPaper(entry, handover, floor.shop, floor.now)}
+        region={floor.shop.setup.region}
+        now={floor.now}
+      />
+    </>
   )
 }

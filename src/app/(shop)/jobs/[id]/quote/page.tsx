@@ -1,12 +1,13 @@
 import type { Knex } from 'knex'
 import { notFound } from 'next/navigation'
-import { requestJob } from '@/app/request-floor'
+import { requestJob, requestRevision } from '@/app/request-floor'
 import { offered } from '@/core/correction'
 import { toJobId } from '@/core/ids'
 import { type Job, type LiveJob, stepStates } from '@/core/job'
 import type { Agreement, Quote } from '@/core/offer'
 import { alike, type Floor } from '@/core/planning'
 import { readIn } from '@/core/region'
+import { Live } from '@/features/frame/live'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
 import { database } from '@/server/db/connection'
@@ -98,21 +99,24 @@ export default async function QuotePage({ params, searchParams }: Props) {
     live &&
     (await sinceAgreed(db, floor, { job, live, agreed }, quotes, asked.change !== undefined))
   return (
-    <QuoteScreen
-      key={`${asked.package ?? ''} ${asked.from ?? ''} ${asked.change ?? ''}`}
-      job={entry.job}
-      setup={setup}
-      input={input}
-      quotes={quotes}
-      begin={
-        agreed
-          ? changeBegins(quotes, agreed, since?.methods ?? [])
-          : beginChoices(setup, input, entry.job, quotes, asked.package)
-      }
-      {...(agreed && since ? { agreed, since } : {})}
-      fromCurve={asked.from === 'curve'}
-      now={floor.now}
-      closed={entry.agreement !== undefined && !agreed}
-    />
+    <>
+      <Live since={await requestRevision()} />
+      <QuoteScreen
+        key={`${asked.package ?? ''} ${asked.from ?? ''} ${asked.change ?? ''}`}
+        job={entry.job}
+        setup={setup}
+        input={input}
+        quotes={quotes}
+        begin={
+          agreed
+            ? changeBegins(quotes, agreed, since?.methods ?? [])
+            : beginChoices(setup, input, entry.job, quotes, asked.package)
+        }
+        {...(agreed && since ? { agreed, since } : {})}
+        fromCurve={asked.from === 'curve'}
+        now={floor.now}
+        closed={entry.agreement !== undefined && !agreed}
+      />
+    </>
   )
 }

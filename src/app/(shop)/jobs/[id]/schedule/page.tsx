@@ -1,6 +1,7 @@
 import { notFound } from 'next/navigation'
-import { requestJob } from '@/app/request-floor'
+import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
+import { Live } from '@/features/frame/live'
 import { JobSchedule } from '@/features/schedule/job-schedule'
 import { compute } from '@/server/compute/compute'
 
@@ -9,5 +10,10 @@ export default async function JobSchedulePage({ params }: { params: Promise<{ id
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const chain = entry.live ? await compute('why-not-earlier', floor.now, id) : undefined
-  return <JobSchedule entry={entry} chain={chain} setup={floor.shop.setup} now={floor.now} />
+  return (
+    <>
+      <Live since={await requestRevision()} />
+      <JobSchedule entry={entry} chain={chain} setup={floor.shop.setup} now={floor.now} />
+    </>
+  )
 }
