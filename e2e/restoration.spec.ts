@@ -247,8 +247,11 @@ test('more is found after masking: the supplement is signed, and what was agreed
   await form.getByLabel('What it is').fill('Fuel flap painted')
   await form.getByLabel(/^Price/).fill('45')
   await form.getByLabel('What was found').fill('The fuel flap has rust under its edge.')
+  // What came off is shown where somebody wishes it, and called by its name.
+  await form.getByRole('checkbox', { name: 'Fuel flap' }).check()
   await form.getByRole('button', { name: /^Write the supplement/ }).click()
   await expect(page.getByRole('heading', { name: /^Supplement 2, / })).toBeVisible()
+  await expect(page.getByRole('listitem').filter({ hasText: /^Fuel flap$/ })).toBeVisible()
   const answer = page.getByRole('region', { name: 'The customer’s answer' })
   await sign(page)
   await answer.getByRole('button', { name: 'Agreed: change the job' }).click()

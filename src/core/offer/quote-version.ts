@@ -1,4 +1,5 @@
 import type { JobId } from '../ids'
+import type { Shown } from '../photo'
 import type { Instant } from '../time'
 import type { Choices } from './choices'
 import type { JobPlan } from './job-plan'
@@ -6,7 +7,8 @@ import type { QuoteDecision } from './quote-state'
 import type { QuoteText } from './quote-text'
 import type { Summary } from './told'
 
-export type ShownPhoto = { hash: string; place: string }
+/** A photograph on a supplement: of which place, which mark of it, and what that is called where it came off the car. */
+export type ShownPhoto = { hash: string; place: string; shows?: Shown; name?: string }
 
 /** A supplement: which version it changes, what was found, and what happens without it. */
 export type QuoteChange = {

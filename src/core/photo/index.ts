@@ -1,3 +1,3 @@
 export { partOfPhoto, partPhotoPlace } from './part-photo'
-export type { Mark, Photo, Shown } from './photo'
+export type { Mark, NamedPhoto, Photo, Shown } from './photo'
 export { markSchema, marksSchema, shownSchema } from './photo'

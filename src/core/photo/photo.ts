@@ -27,6 +27,9 @@ export type Photo = {
 export const shownSchema = z.enum([...DEFECT_KINDS, ...PLACE_DEFECT_KINDS], ask('no-such-mark'))
 export type Shown = z.infer<typeof shownSchema>
 
+/** A photograph, with what that is called which it shows, where it came off the car. */
+export type NamedPhoto = Photo & { name?: string }
+
 const share = z.number().min(0).max(1)
 
 export const markSchema = z.discriminatedUnion('kind', [

@@ -11,13 +11,13 @@ import {
   type JobPlan,
   type Summary,
 } from '@/core/offer'
-import type { Photo } from '@/core/photo'
+import type { NamedPhoto } from '@/core/photo'
 import type { Region } from '@/core/region'
 import { dayIn, type Instant, type LocalDay } from '@/core/time'
 import { previewChange, writeSupplement } from '@/server/quotes/change-actions'
 import { PLAIN } from '@/text/en/plain-asks'
 import { duration, moment, money, paperDay } from '@/text/formats'
-import { placeTitle } from '@/text/panels'
+import { photoCaption } from '@/text/photo-caption'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
 import { reach, useAction } from '@/ui/use-action'
@@ -124,7 +124,7 @@ export function ChangeWritten({
   onWritten,
 }: Shown & {
   words: ChangeTyped
-  photos: readonly Photo[]
+  photos: readonly NamedPhoto[]
   onWords: (words: ChangeTyped) => void
   onWritten: (version: number) => void
 }) {
@@ -160,13 +160,13 @@ export function ChangeWritten({
         <fieldset>
           <legend className="mb-1 font-head text-sm font-semibold">Photographs that go with it</legend>
           <ul className="grid grid-cols-3 gap-2">
-            {photos.map(({ id, hash, place }) => (
+            {photos.map(({ id, hash, ...of }) => (
               <li key={id}>
                 <label className="relative block">
                   {/* biome-ignore lint/performance/noImgElement: the picture comes from the shop's own folder. */}
                   <img
                     src={`/api/photos/${hash}?size=thumb`}
-                    alt={placeTitle(region, place)}
+                    alt={photoCaption(region, of)}
                     className="aspect-[4/3] w-full rounded object-cover"
                   />
                   <input

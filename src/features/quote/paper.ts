@@ -3,7 +3,7 @@ import type { Agreement, Quote, QuoteText, ShownPhoto, Summary } from '@/core/of
 import { readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import type { Shape } from '@/core/vehicle'
-import { placeTitle } from '@/text/panels'
+import { photoCaption } from '@/text/photo-caption'
 import { pitchOf, quoteText, toldQuote } from '@/text/quote'
 import type { ChangeTold } from '@/text/supplement'
 import { type Letterhead, letterheadOf } from '../letterhead'
@@ -46,9 +46,9 @@ function paperWith(
     pitch: text.pitch ?? pitchOf(setup, packageKey, text.language),
     panels: summary.panels.map(({ id, takesUm }) => ({ id, takesUm })),
     note,
-    photos: photos.map(({ hash, place }) => ({
-      hash,
-      caption: placeTitle(readIn(setup.region, job.customer.language), place),
+    photos: photos.map((photo) => ({
+      hash: photo.hash,
+      caption: photoCaption(readIn(setup.region, job.customer.language), photo),
     })),
     text,
   }

@@ -5,7 +5,7 @@ import type { Job } from '@/core/job'
 import { panelToShow } from '@/core/lamp'
 import type { AgreedBy, Quote, QuoteDecision, StepState } from '@/core/offer'
 import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/offer'
-import type { Photo } from '@/core/photo'
+import type { NamedPhoto } from '@/core/photo'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { paperMoment } from '@/text/formats'
@@ -40,7 +40,7 @@ type Props = {
   /** What is agreed, while the car is here: it can be changed. */
   agreed?: AgreedShown & { states: Readonly<Record<string, StepState>> }
   /** What a change begins with: opened at once, with what was found and photographed since. */
-  since?: { open: boolean; found: string; photos: readonly Photo[] }
+  since?: { open: boolean; found: string; photos: readonly NamedPhoto[] }
   /** Nothing more is written: the car has gone home, or what it was here for is not changed by quotes. */
   closed: boolean
 }
@@ -70,7 +70,8 @@ export function QuoteScreen({
   const [words, setWords] = useState<ChangeTyped>({
     found: since?.found ?? '',
     otherwise: '',
-    photos: (since?.photos ?? []).map(({ id }) => id),
+    // What came off the car is seldom what was found.
+    photos: (since?.photos ?? []).filter(({ name }) => !name).map(({ id }) => id),
   })
   const draft = useDraft(setup, input, {
     jobId: job.id,
@@ -186,7 +187,7 @@ const foundOn = ({ judgement }: OfferInput) =>
     judgement.panels.map(({ panel, condition }) => [panel.id, condition.costs.map(({ defect }) => defect)]),
   )
 
-const shownPhotos = ({ photos }: ChangeTyped, all: readonly Photo[] = []) =>
+const shownPhotos = ({ photos }: ChangeTyped, all: readonly NamedPhoto[] = []) =>
   all.filter(({ id }) => photos.includes(id))
 
 const summaryOfDraft = ({ changed, offer }: Draft) =>
@@ -197,7 +198,7 @@ function paperOfDraft(
   { offer, choices, typed, packageKey, changed }: Draft,
   shared: { job: Job; setup: Setup },
   agreed: AgreedShown | undefined,
-  words: ChangeTyped & { shown: readonly Photo[] },
+  words: ChangeTyped & { shown: readonly NamedPhoto[] },
 ): Paper | undefined {
   if (!offer || !choices) return undefined
   const worked = typeof changed === 'object' ? changed : undefined

@@ -21,7 +21,6 @@ import { atLocal, dayIn, type Instant, laterOf, plusDays } from '@/core/time'
 import { toldQuote } from '@/text/quote'
 import { comesThen, handOver } from '../floor/job-store'
 import { listPayments } from '../handover/handover-store'
-import { listPhotos } from '../photos/photo-store'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
 import { loadSurvey } from '../survey/survey-store'
@@ -29,6 +28,7 @@ import { CLOSED, offerRefusal, type Refusal } from './agreeing'
 import { replaceAgreement } from './agreement-store'
 import { loadWorked, whenForJob } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
+import { namedPhotos } from './shown-photos'
 import { marksOf } from './since-agreed'
 
 /** A job that is agreed and not yet handed over: what it is now, and what a change of it is worked out from. */
@@ -130,9 +130,14 @@ async function write(
   const { setup } = floor.shop
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
   const marks = marksOf((await loadSurvey(db, entry.job.id)).found)
-  const shown = (await listPhotos(db, entry.job.id))
+  const shown = (await namedPhotos(db, entry.job.id))
     .filter(({ id }) => photos.includes(id))
-    .map(({ hash, place }) => ({ hash, place }))
+    .map(({ hash, place, shows, name }) => ({
+      hash,
+      place,
+      ...(shows ? { shows } : {}),
+      ...(name ? { name } : {}),
+    }))
   const quote = {
     jobId: entry.job.id,
     packageKey: choices.packageKey,

@@ -2,6 +2,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { JobId } from '@/core/ids'
 import { choicesSchema, type Quote, type QuoteDecision, type QuoteText, quoteTextSchema } from '@/core/offer'
+import { shownSchema } from '@/core/photo'
 import { signatureSchema } from '@/core/survey'
 import { instantOrThrow } from '@/core/time'
 import type { QuotesRow } from '../db/tables'
@@ -50,7 +51,14 @@ function toQuote(row: QuotesRow): Quote {
 /** The marks a supplement told of, as they are kept. */
 export const readMarks = (json: string): string[] => z.array(z.string()).parse(JSON.parse(json))
 
-const photosSchema = z.array(z.object({ hash: z.string(), place: z.string() }))
+const photosSchema = z.array(
+  z.object({
+    hash: z.string(),
+    place: z.string(),
+    shows: shownSchema.exactOptional(),
+    name: z.string().exactOptional(),
+  }),
+)
 
 /** Who said yes to a change, and how. */
 function agreedBy({ said_how: how, said_by: name, signature }: QuotesRow): Pick<QuoteDecision, 'agreedBy'> {

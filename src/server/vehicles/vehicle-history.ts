@@ -9,6 +9,7 @@ import {
 } from '@/core/history'
 import type { VehicleId } from '@/core/ids'
 import { emptyIntake } from '@/core/intake/intake'
+import { partOfPhoto } from '@/core/photo'
 import type { Shop } from '@/core/shop'
 import { countedReadings, type Measured, PHASES } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
@@ -104,7 +105,8 @@ export async function loadHistory(
           note,
         })),
       photographs: photos
-        .filter(({ jobId }) => jobId === job.id)
+        // What came off the car, and what of its owner’s was in it, is nobody else’s business.
+        .filter((photo) => photo.jobId === job.id && partOfPhoto(photo) === undefined)
         .map(({ place, phase, takenAt, hash }) => ({ place, phase, takenAt, sha256: hash })),
     }
     return [stay]

@@ -42,6 +42,15 @@ export async function lastActAt(db: Knex, device: string): Promise<Instant | und
   return row && instantOrThrow(row.at)
 }
 
+/** What was put on the list of what came off this car, by the act that put it there. */
+export async function listedParts(db: Knex, jobId: JobId): Promise<Map<string, string>> {
+  const rows: { id: string; name: string }[] = await db('acts')
+    .where({ job_id: jobId })
+    .whereRaw("json_extract(act, '$.kind') = 'part-off'")
+    .select('id', db.raw("json_extract(act, '$.name') as name"))
+  return new Map(rows.map(({ id, name }) => [id, name]))
+}
+
 /** Whether something was put on the list of what came off this car by this act. */
 export async function isListedPart(db: Knex, jobId: JobId, act: string): Promise<boolean> {
   const row = await db('acts')

@@ -11,9 +11,9 @@ import { Live } from '@/features/frame/live'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
 import { database } from '@/server/db/connection'
-import { listPhotos } from '@/server/photos/photo-store'
 import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
+import { namedPhotos } from '@/server/quotes/shown-photos'
 import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
@@ -39,7 +39,7 @@ async function sinceAgreed(
 ) {
   const last = quotes.findLast(({ decision }) => decision?.said === 'accepted')
   const { found } = await loadSurvey(db, job.id)
-  const photos = (await listPhotos(db, job.id)).filter(
+  const photos = (await namedPhotos(db, job.id)).filter(
     ({ takenAt, phase }) => phase === 'before' && last?.decision !== undefined && takenAt > last.decision.at,
   )
   const region = readIn(shop.setup.region, job.customer.language)
