@@ -10,6 +10,8 @@ export type CarAsk =
   | 'part-name'
   | 'order-what'
   | 'order-supplier'
+  | 'ordered-already'
+  | 'order-gone'
   | 'part-shelf'
   | 'note-over'
   | 'note-words'

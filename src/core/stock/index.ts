@@ -9,6 +9,7 @@ export {
   usableBottles,
 } from './bottle'
 export { type CoatToCome, needsOf, type ProductNeed } from './needs'
+export { isOrderLate, isOrderOf, type OrderOf, type StockOrder } from './orders'
 export type { BottleOnShelf, Shelf, ShelfBottle } from './shelf'
 export {
   type Need,

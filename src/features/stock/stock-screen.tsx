@@ -7,6 +7,7 @@ import { figure, measured, moment, paperDay, shortDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { BottleActions } from './bottle-actions'
+import { Order } from './order'
 import { OrderPoint } from './order-point'
 import { ReceiveBottles } from './receive-bottles'
 import { Stores } from './stores'
@@ -59,7 +60,13 @@ export function StockScreen({ shelf, region, now }: { shelf: Shelf; region: Regi
                 needed={need.neededMl}
                 reorder={need.reorderMl}
               />
-              {need.reorder && <p className="font-semibold text-copper">Order more</p>}
+              <Order
+                of={`product:${need.product.id}`}
+                name={need.product.name}
+                order={need.ordered}
+                wanted={need.reorder}
+                words="Order more"
+              />
               <div className="ml-auto">
                 <OrderPoint productId={need.product.id} name={need.product.name} ml={need.reorderMl} />
               </div>

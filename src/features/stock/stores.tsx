@@ -16,6 +16,7 @@ import { NumberInput } from '@/ui/number-input'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { NumberEditor } from './number-editor'
+import { Order } from './order'
 
 type Line = Shelf['stores'][number]
 
@@ -62,7 +63,15 @@ function StoreLine({ line, now }: { line: Line; now: Instant }) {
     <tr className="border-t border-line" data-store={key}>
       <td className="py-1.5">
         <strong className="font-semibold">{storeName(key)}</strong>
-        {order && <span className="ml-3 font-semibold text-copper">Order</span>}
+        <span className="ml-3">
+          <Order
+            of={`store:${key}`}
+            name={storeName(key)}
+            order={line.ordered}
+            wanted={order}
+            words="Order"
+          />
+        </span>
         {runsOutAt && (
           <span className="block text-copper">
             Runs out at “{stepTitle(region, runsOutAt.title)}” on {runsOutAt.plate},{' '}

@@ -676,6 +676,17 @@ export type SpellsRow = {
 
 type SpellsIn = In<SpellsRow, 'from_at' | 'until_at', never>
 
+export type StockOrdersRow = {
+  id: number
+  of: string
+  ordered_at: string
+  due: string | null
+  ended_at: string | null
+  came: 0 | 1 | null
+}
+
+type StockOrdersIn = In<StockOrdersRow, 'ordered_at' | 'ended_at', never>
+
 export type StoreMovesRow = {
   id: number
   key: string
@@ -994,6 +1005,11 @@ declare module 'knex/types/tables' {
       Changed<SkippedMessagesIn>
     >
     spells: Knex.CompositeTableType<SpellsRow, SpellsIn, Changed<SpellsIn>>
+    stock_orders: Knex.CompositeTableType<
+      StockOrdersRow,
+      Written<StockOrdersIn, 'id' | 'due' | 'ended_at' | 'came'>,
+      Changed<StockOrdersIn>
+    >
     store_moves: Knex.CompositeTableType<
       StoreMovesRow,
       Written<StoreMovesIn, 'id' | 'job_id' | 'operation_id' | 'note'>,

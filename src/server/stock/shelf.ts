@@ -7,12 +7,14 @@ import {
   type CoatToCome,
   goodUntil,
   needsOf,
+  type OrderOf,
   padNeeds,
   type Shelf,
   storeNeeds,
 } from '@/core/stock'
 import { dayIn, type LocalDay, plusDays } from '@/core/time'
 import { panelsOf } from '@/core/vehicle'
+import { listOrders } from './orders'
 import { listBottles, listSupplies, loadReorderPoints } from './stock-store'
 import { listStores } from './stores'
 import { stepsToCome } from './takes'
@@ -54,10 +56,16 @@ export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
   const supplies = await listSupplies(db)
   const stores = await listStores(db)
   const steps = await stepsToCome(db, floor, until)
+  const orders = new Map((await listOrders(db)).map((order) => [order.of, order]))
+  const ordered = (of: OrderOf) => {
+    const order = orders.get(of)
+    return order ? { ordered: order } : {}
+  }
   const needs = needsOf(catalogue, bottles, coatsToCome(floor, until), await loadReorderPoints(db), today)
   return {
     needs: needs.map((need) => ({
       ...need,
+      ...ordered(`product:${need.product.id}`),
       bottles: bottles
         .filter(({ productId }) => productId === need.product.id)
         .map((bottle) => ({
@@ -69,7 +77,7 @@ export async function loadShelf(db: Knex, floor: Floor): Promise<Shelf> {
     supplies,
     stores: storeNeeds(stores, steps).map((need) => {
       const { orderBelow = 0, cents = 0 } = stores.find(({ key }) => key === need.of) ?? {}
-      return { ...need, orderBelow, cents }
+      return { ...need, ...ordered(`store:${need.of}`), orderBelow, cents }
     }),
     pads: padNeeds(supplies, steps),
     towels: steps.reduce((sum, { takes }) => sum + takes.towels, 0),

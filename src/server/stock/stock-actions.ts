@@ -11,6 +11,7 @@ import { dayIn } from '@/core/time'
 import { minorDigits } from '@/text/formats'
 import { defineAction } from '../action/define'
 import { loadShop } from '../shop/shop-store'
+import { orderCame } from './orders'
 import {
   addBottle,
   addSupply,
@@ -63,6 +64,7 @@ export const receiveBottles = defineAction({
       return refuse('input', ask('product'), 'productId')
     const arrivedOn = dayIn(setup.region.timezone, at)
     for (let made = 0; made < count; made++) await addBottle(trx, { productId, lot, fullMl: ml, arrivedOn })
+    await orderCame(trx, `product:${productId}`, at)
     return done()
   },
 })

@@ -143,6 +143,8 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('set', 'stock.add-set', { kind: 'towel', name: 'Killed towels', count: 30, reorderAt: 5 }),
     action('set-washed', 'stock.wash-set', { id: sets.find(({ dirty }) => dirty > 0)!.id }),
     action('set-counted', 'stock.count-set', { id: sets[0]!.id, clean: 3 }),
+    action('order', 'stock.order', { of: 'store:tape' }),
+    action('order-came', 'stock.end-order', { id: 1, came: true }),
     action('set-new', 'stock.renew-set', { id: sets[1]!.id }),
   ]
 }

@@ -30,6 +30,7 @@ import * as prices from '../shop/price-actions'
 import * as products from '../shop/product-actions'
 import * as ways from '../shop/shop-actions'
 import * as theme from '../shop/theme-actions'
+import * as stockOrders from '../stock/order-actions'
 import * as stock from '../stock/stock-actions'
 import * as promises from '../survey/sign-off-actions'
 import * as spots from '../survey/spot-actions'
@@ -76,6 +77,7 @@ const MODULES = [
   ways,
   theme,
   stock,
+  stockOrders,
   promises,
   spots,
   surveys,

@@ -150,6 +150,8 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'note-words': () => 'Write a few words first.',
   'torque-wrench': () => 'Type the number of the torque wrench.',
   'order-what': () => 'Type what is ordered, with its paint code.',
+  'ordered-already': () => 'It is ordered already. Reload the page.',
+  'order-gone': () => 'This order is no longer open. Reload the page.',
   'order-supplier': () => 'Type where it is ordered.',
   'part-name': () => 'Type what it is.',
   'part-shelf': () => 'Type where it lies.',

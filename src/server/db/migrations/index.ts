@@ -33,6 +33,7 @@ import { letGo } from './0032-let-go'
 import { lateBack } from './0033-late-back'
 import { stores } from './0034-stores'
 import { photoShows } from './0035-photo-shows'
+import { stockOrders } from './0036-stock-orders'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -72,5 +73,6 @@ export const MIGRATIONS: readonly Migration[] = [
   lateBack,
   stores,
   photoShows,
+  stockOrders,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
