@@ -176,7 +176,7 @@ test('liquids and tape are counted once, priced and held against the recipes of 
 
   await test.step('what is ordered is said with its day, and is no longer asked for; it comes, or was not ordered', async () => {
     const tape = stores.locator('[data-store="tape"]')
-    await tape.getByRole('button', { name: 'Ordered: Masking tape' }).click()
+    await tape.getByRole('button', { name: 'Mark as ordered: Masking tape' }).click()
     await tape.getByLabel('Due (optional)').fill('1/1/2020')
     await tape.getByRole('button', { name: 'Save' }).click()
     await expect(tape.getByText('That day has passed. Choose today or later.')).toBeVisible()
@@ -187,9 +187,9 @@ test('liquids and tape are counted once, priced and held against the recipes of 
     await page.reload()
     await tape.getByRole('button', { name: 'Not ordered after all: Masking tape' }).click()
     await expect(tape.getByText('Order', { exact: true })).toBeVisible()
-    await tape.getByRole('button', { name: 'Ordered: Masking tape' }).click()
+    await tape.getByRole('button', { name: 'Mark as ordered: Masking tape' }).click()
     await tape.getByRole('button', { name: 'Save' }).click()
     await tape.getByRole('button', { name: 'It is here: Masking tape' }).click()
-    await expect(tape.getByRole('button', { name: 'Ordered: Masking tape' })).toBeVisible()
+    await expect(tape.getByRole('button', { name: 'Mark as ordered: Masking tape' })).toBeVisible()
   })
 })

@@ -1,4 +1,12 @@
-import { countedReadings, type Measured, mean, type Removal, removalWhere, spreadOf } from '../survey'
+import {
+  believable,
+  countedReadings,
+  type Measured,
+  mean,
+  type Removal,
+  removalWhere,
+  spreadOf,
+} from '../survey'
 import type { Panel } from '../vehicle'
 
 /** One panel before the work and after it. Film µm, gloss GU. */
@@ -22,7 +30,7 @@ export function beforeAfter(
   const spread = spreadOf([first, second])
   const filmChange = (panel: string): PanelChange['film'] => {
     const between = removalWhere(marked.includes(panel))
-    const change = between(first[panel] ?? [], second[panel] ?? [], spread)
+    const change = believable(between(first[panel] ?? [], second[panel] ?? [], spread))
     if (!change) return undefined
     const { beforeUm, afterUm, ...removal } = change
     return { before: beforeUm, after: afterUm, ...removal }

@@ -147,6 +147,17 @@ test('read again at the spots of before, what stands on paper differs by what we
   expect(bonnet!.film).toMatchObject({ before: 120, after: 118, removedUm: 2 })
 })
 
+test('what no polishing does is not put on paper', () => {
+  const readings = (values: number[]) => ({
+    ...emptyMeasured(),
+    readings: { bonnet: values.map((um) => ({ um })) },
+  })
+  const grown = [135, 136, 135]
+  expect(beforeAfter(panelsOf('saloon'), readings([119, 120, 121]), readings(grown), [], ['bonnet'])).toEqual(
+    [],
+  )
+})
+
 describe('wheels that were off', () => {
   const card = (checks: Record<string, boolean>) => ({ work: { finish: { checks } } }) as never
   test('keep the car here until the torque of their nuts is ticked', () => {

@@ -93,6 +93,7 @@ export type { LedgerEntry } from './ledger-entry'
 export { EASILY_MISSED, type EasilyMissed } from './looked'
 export { differingEntries, type Merge, mergeSurveys } from './merge'
 export {
+  believable,
   DAY_OFFSET_UM,
   type Difference,
   type DifferenceQuestion,

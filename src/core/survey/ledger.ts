@@ -1,6 +1,6 @@
 import { coded, readCoded } from '../coded'
 import type { LocalDay } from '../time'
-import { removalWhere, spreadOf } from './metrology'
+import { believable, removalWhere, spreadOf } from './metrology'
 
 /** The memory of all paint ever removed from a vehicle: an entry for each panel and visit. It is only added to. */
 
@@ -80,7 +80,8 @@ export function removalsOfVisit({
   const spread = spreadOf([beforeUm, afterUm])
   return Object.entries(byProcessUm).map(([panel, tableUm]): Removal => {
     const table = { removedUm: tableUm, uncertaintyUm: tableUm * WORKED_OUT_UNCERTAINTY }
-    const gauge = removalWhere(sameSpots.includes(panel))(beforeUm[panel] ?? [], afterUm[panel] ?? [], spread)
+    const read = removalWhere(sameSpots.includes(panel))(beforeUm[panel] ?? [], afterUm[panel] ?? [], spread)
+    const gauge = believable(read)
     if (!gauge) return { panel, day, ...table, source: 'worked-out', note: '' }
     const note = coded('witnesses', 'both', { gauge, table })
     return { panel, day, ...witnessed(gauge, table), source: 'measured', note }

@@ -170,3 +170,7 @@ export function questionOf({ removedUm, uncertaintyUm }: Difference): Difference
   if (removedUm <= -Math.min(GROWN_UM + slack, 10)) return 'grown'
   return removedUm > GONE_UM + slack ? 'too-much-gone' : undefined
 }
+
+/** A difference one may reckon with: what has to be asked about is no witness, however well its readings agree. */
+export const believable = <D extends Difference>(difference: D | undefined): D | undefined =>
+  difference && questionOf(difference) === undefined ? difference : undefined

@@ -96,6 +96,12 @@ describe('what a visit took', () => {
   test('without a round after, the table alone speaks, and says how unsure it is', () => {
     expect(visit([])).toMatchObject({ removedUm: 3, uncertaintyUm: 1.5, source: 'worked-out' })
   })
+  test('an impossible round after is no witness: the table alone speaks', () => {
+    const grown = before.map((um) => um + 15)
+    const gone = before.map((um) => um - 60)
+    for (const after of [grown, gone])
+      expect(visit(after)).toMatchObject({ removedUm: 3, uncertaintyUm: 1.5, source: 'worked-out' })
+  })
   test('gauge and table together are surer than either, and lie between them', () => {
     const after = [119, 121, 118, 120, 119, 120]
     const { removedUm, uncertaintyUm, source } = visit(after)

@@ -47,10 +47,11 @@ export function Order({ of, name, order, wanted, words }: Props) {
       </span>
     )
   }
+  if (!wanted) return null
   const told = due.trim() ? { due } : {}
   return (
     <span className="inline-flex flex-wrap items-end gap-x-3">
-      {wanted && !open && <span className="self-center font-semibold text-copper">{words}</span>}
+      {!open && <span className="self-center font-semibold text-copper">{words}</span>}
       {open ? (
         <>
           <Field label="Due (optional)" {...errorAt('due')}>
@@ -64,8 +65,8 @@ export function Order({ of, name, order, wanted, words }: Props) {
           </Button>
         </>
       ) : (
-        <Button look="quiet" aria-label={`Ordered: ${name}`} onClick={() => setOpen(true)}>
-          {wanted ? 'It is ordered' : 'Ordered'}
+        <Button look="quiet" aria-label={`Mark as ordered: ${name}`} onClick={() => setOpen(true)}>
+          Mark as ordered
         </Button>
       )}
       {refusal && !errorAt('due').error && (

@@ -4,7 +4,14 @@ import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import { type Agreement, agreedWork } from '@/core/offer'
 import type { Setup } from '@/core/shop'
-import { countedReadings, judgeRecord, removalWhere, type StoredSurvey, spreadOf } from '@/core/survey'
+import {
+  believable,
+  countedReadings,
+  judgeRecord,
+  removalWhere,
+  type StoredSurvey,
+  spreadOf,
+} from '@/core/survey'
 import {
   type Attempt,
   byClearing,
@@ -40,7 +47,8 @@ function filmWitnesses(job: Job, agreement: Agreement, survey: StoredSurvey, set
   const spread = spreadOf([before, after])
   for (const judged of judgeRecord(job.vehicle, setup, survey, {}).panels) {
     const { id } = judged.panel
-    const removal = removalWhere(survey.marked.includes(id))(before[id] ?? [], after[id] ?? [], spread)
+    const between = removalWhere(survey.marked.includes(id))
+    const removal = believable(between(before[id] ?? [], after[id] ?? [], spread))
     const table = work[id] ? removalUm(work[id], 1) : 0
     const group = panelGroup(judged)
     if (removal) byGroup.set(group, [...(byGroup.get(group) ?? []), { ...removal, tableUm: table }])
