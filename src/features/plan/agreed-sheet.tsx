@@ -1,10 +1,12 @@
 import type { MethodKey } from '@/core/correction'
 import type { Job } from '@/core/job'
 import type { Agreement, Summary } from '@/core/offer'
+import type { Region } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { letterOf, wholeIndex } from '@/core/survey'
 import { dayIn, type Instant } from '@/core/time'
 import { wordOf } from '@/text/en/correction'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { expectationText, partlyText } from '@/text/expectation'
 import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
@@ -87,7 +89,7 @@ export function AgreedSheet({
         />
         <h2 className="mt-6 mb-2 text-xl">Panel by panel</h2>
         <ul className="columns-2 text-sm">
-          {panelsTold(summary).map(({ name, process }) => (
+          {panelsTold(region, summary).map(({ name, process }) => (
             <li key={name} className="break-inside-avoid border-b border-line py-1">
               {name}: <span className="text-ink-soft">{wordOf(summary.works, process)}</span>
             </li>
@@ -98,9 +100,9 @@ export function AgreedSheet({
   )
 }
 
-/** Panels by name with what each gets; from before names were kept, by id. */
-function panelsTold({ panels, processes }: Summary): { name: string; process: MethodKey }[] {
+/** Panels by name with what each gets, those from before names were kept, too. */
+function panelsTold(region: Region, { panels, processes }: Summary): { name: string; process: MethodKey }[] {
   return panels.length > 0
     ? panels
-    : Object.entries(processes).map(([id, process]) => ({ name: id.replaceAll('-', ' '), process }))
+    : Object.entries(processes).map(([id, process]) => ({ name: staffPanelName(region, id), process }))
 }

@@ -7,6 +7,7 @@ import type { KeptAttempt } from '@/core/test-spot'
 import type { Instant } from '@/core/time'
 import { takeBackAttempt } from '@/server/survey/spot-actions'
 import { SPOT_VERDICT } from '@/text/en/correction'
+import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
@@ -39,7 +40,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
               <div className="grow">
                 <p className="flex flex-wrap justify-between gap-x-4">
                   <strong>
-                    {title(attempt.process)} on {attempt.panel.replaceAll('-', ' ')}
+                    {title(attempt.process)} on {staffPanelName(region, attempt.panel)}
                   </strong>
                   <span
                     className={attempt.verdict === 'too-much' ? 'font-semibold text-copper' : 'font-semibold'}
@@ -73,7 +74,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
               {attempt.photoHash && (
                 <Image
                   src={`/api/photos/${attempt.photoHash}`}
-                  alt={`Test spot on ${attempt.panel.replaceAll('-', ' ')}`}
+                  alt={`Test spot on ${staffPanelName(region, attempt.panel)}`}
                   width={112}
                   height={84}
                   unoptimized

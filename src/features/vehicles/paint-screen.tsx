@@ -27,9 +27,19 @@ export function PaintScreen({ known: { vehicle }, ledger, trends, corrections, r
         <h2 className="text-2xl">The ledger: all paint ever removed</h2>
         <p className="mt-1 mb-3" data-testid="corrections-left">
           The panel with the least to give is the {staffPanelName(region, least.panel)}:{' '}
-          {measured(region, 'depth', least.left.leftUm, 1)}, enough for{' '}
-          <strong>{least.left.polishes} light polishes</strong> or {least.left.cuts}{' '}
-          {least.left.cuts === 1 ? 'cut' : 'cuts'}, as far as the ledger knows.
+          {measured(region, 'depth', least.left.leftUm, 1)},{' '}
+          {least.left.polishes === 0 ? (
+            <strong>not enough for a light polish</strong>
+          ) : (
+            <>
+              enough for{' '}
+              <strong>
+                {least.left.polishes} light {least.left.polishes === 1 ? 'polish' : 'polishes'}
+              </strong>{' '}
+              or {least.left.cuts} {least.left.cuts === 1 ? 'cut' : 'cuts'}
+            </>
+          )}
+          , as far as the ledger knows.
         </p>
         <LedgerTable region={region} ledger={ledger} panels={panels} />
         <ToldForm vehicleId={vehicle.id} panels={panels} />
