@@ -8,6 +8,7 @@ import { useCarAction } from '@/features/queue/use-car-action'
 import { endKeepingIn, handJobOver, keepIn, takeHandoverBack } from '@/server/handover/going-actions'
 import { duration, money } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { type Going, LettingGo } from '../handover/letting-go'
@@ -36,11 +37,7 @@ export function HandOverButton({ jobId, customer, out, now }: Props) {
   return (
     <div className="space-y-3">
       {out && <LettingGo out={out} now={now} value={going} refusal={refusal} onChange={setGoing} />}
-      {refusal && !isOwn && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      {!isOwn && <Refused refusal={refusal} />}
       <Button className="w-full" disabled={pending} onClick={() => handOver(owing || asksMoney)}>
         {asksMoney ? 'Hand over anyway' : 'Mark as handed over'}
       </Button>
@@ -62,11 +59,7 @@ function KeepInButton({ jobId, out: { keep } }: { jobId: JobId; out: GoingOut })
       <p className="mt-1 text-[15px] text-ink-soft">
         {duration(region, keep.minutes)} in its bay cost the shop {money(region, keep.cents)}.
       </p>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }
@@ -79,11 +72,7 @@ export function NotKeptInButton({ jobId }: { jobId: JobId }) {
       <Button look="outline" disabled={pending} onClick={() => run(endKeepingIn, { jobId })}>
         It goes sooner after all
       </Button>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }
@@ -97,11 +86,7 @@ export function TakeBackButton({ jobId }: { jobId: JobId }) {
         Not handed over after all
       </Button>
       {notice && <p role="status">{notice}</p>}
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }

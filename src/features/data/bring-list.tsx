@@ -1,5 +1,6 @@
 'use client'
 
+import { Refused } from '@/ui/refused'
 import { spelt } from '@/text/en/spelling'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
@@ -243,11 +244,7 @@ export function BringList({ today }: { today: LocalDay }) {
                 <Button look="quiet" onClick={forget}>
                   Cancel
                 </Button>
-                {refusal && (
-                  <p role="alert" className="text-copper">
-                    {refusal.message}
-                  </p>
-                )}
+                <Refused refusal={refusal} />
               </div>
             </>
           )}

@@ -1,5 +1,6 @@
 'use client'
 
+import { Refused } from '@/ui/refused'
 import { useRouter } from 'next/navigation'
 import type { BroughtList } from '@/core/bring'
 import type { Instant } from '@/core/time'
@@ -43,11 +44,7 @@ export function BroughtLists({ lists, now }: { lists: readonly BroughtList[]; no
       <p className="mt-1 text-sm text-ink-soft">
         Customers and vehicles you have worked with since stay when an import is undone.
       </p>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </section>
   )
 }

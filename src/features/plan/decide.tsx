@@ -6,6 +6,7 @@ import type { JobId } from '@/core/ids'
 import type { PackageTemplate } from '@/core/offer'
 import { agree } from '@/server/quotes/agree-actions'
 import { Button } from '@/ui/button'
+import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 import { quoteDraftKey } from '../quote/draft-key'
 
@@ -40,11 +41,7 @@ export function Decide({ jobId, template: { key, name }, shownCents, isStopped, 
       <Button look="outline" disabled={isStopped} onClick={quote}>
         Write a quote for it
       </Button>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }

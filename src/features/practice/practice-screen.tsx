@@ -17,6 +17,7 @@ import { figure, measured, percent } from '@/text/formats'
 import { markTitle } from '@/text/marks'
 import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { LitPanel } from './lit-panel'
@@ -124,11 +125,7 @@ export function PracticeScreen({ seed, readingsUm, levelUm, people }: Props) {
                 />
               </div>
             ))}
-            {refusal && (
-              <p role="alert" className="text-copper">
-                {refusal.message}
-              </p>
-            )}
+            <Refused refusal={refusal} />
             <Button className="w-full" disabled={pending} onClick={grade}>
               Submit grade
             </Button>

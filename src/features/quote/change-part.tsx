@@ -20,6 +20,7 @@ import { duration, moment, money, paperDay } from '@/text/formats'
 import { photoCaption } from '@/text/photo-caption'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { Refused } from '@/ui/refused'
 import { reach, useAction } from '@/ui/use-action'
 import type { Draft } from './use-draft'
 
@@ -197,11 +198,7 @@ export function ChangeWritten({
           ? 'Writing it…'
           : `Write the supplement${worked ? `, ${money(region, worked.price.totalCents)}` : ''}`}
       </Button>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }

@@ -6,6 +6,7 @@ import type { JobId } from '@/core/ids'
 import { acceptQuote, declineQuote } from '@/server/quotes/quote-actions'
 import { Button } from '@/ui/button'
 import { Field } from '@/ui/field'
+import { Refused } from '@/ui/refused'
 import { useAction } from '@/ui/use-action'
 
 type Props = { jobId: JobId; version: number }
@@ -24,11 +25,7 @@ export function Decide({ jobId, version }: Props) {
         {pending ? 'One moment…' : 'The customer accepts'}
       </Button>
       <Decline jobId={jobId} version={version} />
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }
@@ -57,11 +54,7 @@ export function Decline({ jobId, version }: Props) {
       >
         Save the reason
       </Button>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </div>
   )
 }

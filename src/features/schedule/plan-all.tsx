@@ -7,7 +7,7 @@ import type { Region } from '@/core/region'
 import type { Schedule } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { offerPlan, proposePlan, whatToPlan } from '@/server/planning/plan-actions'
-import { duration } from '@/text/formats'
+import { duration, number } from '@/text/formats'
 import { Button } from '@/ui/button'
 import { act, reach } from '@/ui/use-action'
 import type { Planner, PlanProgress } from '@/workers/planner'
@@ -132,7 +132,7 @@ function Progress({
       <p className="tabular-nums">
         {steps === 0
           ? 'Fitting every job in…'
-          : `${steps} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(region, Math.round(lateMinutes))} late in all`}, bays held ${Math.round(bayMinutes / 60)} h.`}
+          : `${number(region, steps)} arrangements tried. The best so far: ${lateMinutes === 0 ? 'nobody late' : `${duration(region, Math.round(lateMinutes))} late in all`}, bays held ${duration(region, 60 * Math.round(bayMinutes / 60))}.`}
       </p>
       <span className="ml-auto flex gap-2">
         <Button look="outline" disabled={!running || steps === 0} onClick={() => running?.stop()}>

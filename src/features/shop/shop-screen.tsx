@@ -16,6 +16,7 @@ import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { InspectorChoice } from './inspector-choice'
@@ -250,11 +251,7 @@ export function ShopScreen({
           Save
         </Button>
         {isDone && <p role="status">Saved. New plans follow it.</p>}
-        {refusal && (
-          <p role="alert" className="text-copper">
-            {refusal.message}
-          </p>
-        )}
+        <Refused refusal={refusal} />
       </div>
     </div>
   )

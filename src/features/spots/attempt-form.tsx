@@ -24,6 +24,7 @@ import { Button } from '@/ui/button'
 import { Choice } from '@/ui/choice'
 import { Field } from '@/ui/field'
 import { NumberInput } from '@/ui/number-input'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { Camera } from '../photos/camera'
@@ -251,11 +252,7 @@ export function AttemptForm({ jobId, judged, group, open, proposed, remembered, 
         <Button disabled={pending} onClick={keep}>
           {pending ? 'Saving…' : 'Save test spot'}
         </Button>
-        {refusal && (
-          <p role="alert" className="text-copper">
-            {refusal.message}
-          </p>
-        )}
+        <Refused refusal={refusal} />
       </div>
     </section>
   )

@@ -11,6 +11,7 @@ import { staffPanelName } from '@/text/en/staff-panels'
 import { SEVERITY_NAME } from '@/text/en/survey'
 import { figure, measured, moment, percent } from '@/text/formats'
 import { markName } from '@/text/marks'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { useMethodNames } from '../method-names'
@@ -85,11 +86,7 @@ export function AttemptList({ jobId, attempts, now, readOnly }: Props) {
           )
         })}
       </ol>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </section>
   )
 }

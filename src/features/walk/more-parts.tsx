@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation'
 import { PART_IDS, type Vehicle } from '@/core/vehicle'
 import { keepPanelFacts } from '@/server/vehicles/panel-facts-actions'
 import { staffPanel } from '@/text/en/staff-panels'
+import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 
@@ -43,11 +44,7 @@ export function MoreParts({
           </button>
         ))}
       </div>
-      {refusal && (
-        <p role="alert" className="text-copper">
-          {refusal.message}
-        </p>
-      )}
+      <Refused refusal={refusal} />
     </fieldset>
   )
 }

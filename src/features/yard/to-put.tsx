@@ -1,10 +1,9 @@
 import type { Method } from '@/core/correction'
-import { alike, type ToPut } from '@/core/planning'
+import type { ToPut } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { wordOf } from '@/text/en/correction'
 import { staffPanelName } from '@/text/en/staff-panels'
-import { list } from '@/text/formats'
-import { title } from '@/text/title'
+import { methodLines } from '@/text/method-lines'
 import { Link } from '@/ui/link'
 
 type Props = { waiting: readonly ToPut[]; methods: readonly Method[]; region: Region }
@@ -24,16 +23,10 @@ export function ToPutToCustomers({ waiting, methods: known, region }: Props) {
             <span className="grow">
               <strong className="font-head font-semibold">{plate}</strong>{' '}
               {[
-                ...alike(methods).map(
-                  ({ panels, process, reason }) =>
-                    `${title(
-                      region,
-                      list(
-                        region,
-                        panels.map((id) => staffPanelName(region, id)),
-                      ),
-                    )}: ${wordOf(known, process)} (“${reason}”)`,
-                ),
+                ...methodLines(region, methods, {
+                  panel: (id) => staffPanelName(region, id),
+                  method: (key) => wordOf(known, key),
+                }).map(({ what, reason }) => `${what} (“${reason}”)`),
                 ...(marks > 0
                   ? [`${marks} new ${marks === 1 ? 'mark' : 'marks'} at the second inspection`]
                   : []),

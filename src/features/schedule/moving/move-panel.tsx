@@ -6,6 +6,7 @@ import { moveThere, setPinned } from '@/server/planning/move-actions'
 import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { Button } from '@/ui/button'
+import { Refused } from '@/ui/refused'
 import { UNREACHED, useAction } from '@/ui/use-action'
 import type { BoardView } from '../board-view'
 import { blockedText, type MoveNames, refusalText, wayText } from './move-text'
@@ -99,11 +100,7 @@ export function MovePanel({ view, moving }: { view: BoardView; moving: Moving })
             </p>
           )
         )}
-        {refusal && (
-          <p role="alert" className="text-copper">
-            {refusal.message}
-          </p>
-        )}
+        <Refused refusal={refusal} />
       </div>
     </section>
   )

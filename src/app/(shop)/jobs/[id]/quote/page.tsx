@@ -5,7 +5,7 @@ import { offered } from '@/core/correction'
 import { toJobId } from '@/core/ids'
 import { type Job, type LiveJob, stepStates } from '@/core/job'
 import type { Agreement, Quote } from '@/core/offer'
-import { alike, type Floor } from '@/core/planning'
+import type { Floor } from '@/core/planning'
 import { readIn } from '@/core/region'
 import { Live } from '@/features/frame/live'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
@@ -17,10 +17,9 @@ import { namedPhotos } from '@/server/quotes/shown-photos'
 import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
-import { list } from '@/text/formats'
 import { foundText } from '@/text/marks'
+import { methodLines } from '@/text/method-lines'
 import { placeName } from '@/text/panels'
-import { title } from '@/text/title'
 import { methodName } from '@/text/work'
 import { ButtonLink } from '@/ui/button'
 
@@ -46,16 +45,10 @@ async function sinceAgreed(
   const methods = methodsSince(live, await loadEntries(db, job.id), agreed.summary.processes)
   const lines = [
     foundText(region, foundSince(found, quotes)),
-    ...alike(methods).map(
-      ({ panels, process, reason }) =>
-        `${title(
-          region,
-          list(
-            region,
-            panels.map((panel) => placeName(region, panel)),
-          ),
-        )}: ${methodName(region, process, offered(shop.setup.methods))}. ${reason}`,
-    ),
+    ...methodLines(region, methods, {
+      panel: (id) => placeName(region, id),
+      method: (key) => methodName(region, key, offered(shop.setup.methods)),
+    }).map(({ what, reason }) => `${what}. ${reason}`),
   ]
   return { open, found: lines.filter(Boolean).join('\n'), photos: photos.slice(-12), methods }
 }
