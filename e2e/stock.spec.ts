@@ -82,6 +82,14 @@ test('towels are washed, and a set of pads that is washed out is replaced', asyn
   await wool.getByRole('button', { name: 'Replaced' }).click()
   await expect(wool).toContainText('0 of 15')
   await expect(wool).not.toContainText('Worn out')
+
+  await wool.getByRole('button', { name: 'Price of one, Wool, 130 mm' }).click()
+  await wool.getByLabel('Price of one, €').fill('-3')
+  await wool.getByRole('button', { name: 'Save' }).click()
+  await expect(wool.getByRole('textbox')).toHaveAttribute('aria-invalid', 'true')
+  await wool.getByLabel('Price of one, €').fill('14.50')
+  await wool.getByRole('button', { name: 'Save' }).click()
+  await expect(wool).toContainText('€14.50 each')
 })
 
 test('every bottle has a label with its number and a code', async ({ page }) => {

@@ -33,3 +33,4 @@ export {
   supplyState,
   WASHES_MOST,
 } from './supply'
+export { wornCents } from './worn'

@@ -16,6 +16,8 @@ export type Supply = {
   /** Washes after which it is retired to wheels and shuts. */
   washesMost: number
   reorderAt: number
+  /** What one of them costs, cents; nothing where the shop has not said. */
+  cents?: number
   /** Of pads: their kind and width, where somebody has said so. */
   of?: PadSize
 }

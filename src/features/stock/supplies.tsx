@@ -11,10 +11,10 @@ import {
   supplyState,
 } from '@/core/stock'
 import type { Instant } from '@/core/time'
-import { addSet, countSet, renewSet, washSet } from '@/server/stock/stock-actions'
+import { addSet, countSet, priceSet, renewSet, washSet } from '@/server/stock/stock-actions'
 import { stepTitle } from '@/text/en/step-names'
 import { workInEnglish } from '@/text/en/work'
-import { moment } from '@/text/formats'
+import { currencySign, minorDigits, moment, money } from '@/text/formats'
 import { title } from '@/text/title'
 import { numberOf } from '@/text/typed'
 import { Button } from '@/ui/button'
@@ -44,6 +44,8 @@ export function Supplies({
   towels: number
   now: Instant
 }) {
+  const region = useRegion()
+  const digits = minorDigits(region)
   const { run, pending, refusal } = useAction()
   return (
     <section className="mt-8" aria-label="Pads and towels">
@@ -92,6 +94,14 @@ export function Supplies({
                       field="Pieces"
                       action={countSet}
                       input={(clean) => ({ id: supply.id, clean })}
+                    />
+                    <NumberEditor
+                      words={supply.cents ? `${money(region, supply.cents)} each` : 'Price of one'}
+                      label={`Price of one, ${supply.name}`}
+                      field={`Price of one, ${currencySign(region)}`}
+                      initial={supply.cents ? (supply.cents / 10 ** digits).toFixed(digits) : ''}
+                      action={priceSet}
+                      input={(price) => ({ id: supply.id, price })}
                     />
                   </td>
                 </tr>

@@ -716,6 +716,7 @@ export type SuppliesRow = {
   reorder_at: number
   pad: string | null
   mm: number | null
+  cents: number
 }
 
 export type SurveysRow = {
@@ -1020,7 +1021,11 @@ declare module 'knex/types/tables' {
       Written<StoresRow, 'order_below' | 'cents'>,
       Changed<StoresRow>
     >
-    supplies: Knex.CompositeTableType<SuppliesRow, Written<SuppliesRow, 'pad' | 'mm'>, Changed<SuppliesRow>>
+    supplies: Knex.CompositeTableType<
+      SuppliesRow,
+      Written<SuppliesRow, 'pad' | 'mm' | 'cents'>,
+      Changed<SuppliesRow>
+    >
     surveys: Knex.CompositeTableType<SurveysRow, SurveysIn, Changed<SurveysIn>>
     templates: Knex.CompositeTableType<TemplatesRow, TemplatesRow, Changed<TemplatesRow>>
     test_spots: Knex.CompositeTableType<

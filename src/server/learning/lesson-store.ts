@@ -8,14 +8,16 @@ import { type Agreement, agreedWork, lineBeforeTax, type Summary } from '@/core/
 import { liveJob } from '@/core/planning'
 import { openMinutesBetween } from '@/core/schedule'
 import { everyone, type Setup, type Shop } from '@/core/shop'
-import { usedCents } from '@/core/stock'
+import { usedCents, wornCents } from '@/core/stock'
 import { dayIn, type Instant, instantOrThrow, type LocalDay, laterOf, minutesBetween } from '@/core/time'
 import { panelsOfVehicle } from '@/core/vehicle'
 import { findJob } from '../floor/job-store'
 import { listVerdicts } from '../handover/handover-store'
 import { loadPublishedOf } from '../planning/plan-store'
 import { findAgreement } from '../quotes/agreement-store'
+import { listSupplies } from '../stock/stock-store'
 import { listStores, usedFor } from '../stock/stores'
+import { takesOfDone } from '../stock/takes'
 import { loadEntries } from '../work/acts-store'
 import { loadProgress } from '../work/work-store'
 
@@ -101,6 +103,20 @@ const ticksOf = (entries: Awaited<ReturnType<typeof loadEntries>>): Tick[] =>
     entry.kind === 'sections' ? [{ operation: entry.operation, panel: entry.panel, at: entry.at }] : [],
   )
 
+/** What liquids, tape, pads and towels a job has used up, cents; undefined where the shop has not said what any of it costs. */
+async function usedUpCents(
+  db: Knex,
+  shop: Shop,
+  { job, agreement, live, card }: { job: Job; agreement: Agreement; live: LiveJob; card: CardState },
+): Promise<number | undefined> {
+  const takes = await takesOfDone(db, shop, { job, agreement, live, processes: card.processes })
+  const parts = [
+    usedCents(await usedFor(db, job.id), await listStores(db)),
+    wornCents(takes, await listSupplies(db)),
+  ].filter((cents) => cents !== undefined)
+  return parts.length > 0 ? parts.reduce((sum, cents) => sum + cents, 0) : undefined
+}
+
 async function lessonInput(
   db: Knex,
   shop: Shop,
@@ -135,7 +151,7 @@ async function lessonInput(
       vendorCents: lineCents(summary, 'vendor'),
       // Where the shop knows what it pays for them, what was used stands for the lump sum.
       consumablesCents:
-        usedCents(await usedFor(db, job.id), await listStores(db)) ?? lineCents(summary, 'consumables'),
+        (await usedUpCents(db, shop, { job, agreement, live, card })) ?? lineCents(summary, 'consumables'),
     },
     products: await productsOf(db, shop, agreement),
     clearing: await clearingOf(db, agreement),

@@ -20,6 +20,7 @@ import {
   recountSupply,
   renewSupply,
   setReorderPoint,
+  setSupplyPrice,
   washSupply,
 } from './stock-store'
 import { countStore, setStore } from './stores'
@@ -140,6 +141,11 @@ const storeAmount = z
   .min(0, ask('not-below-nothing'))
   .max(STORE_MOST, ask('ml-most', { ml: STORE_MOST }))
 
+const aPrice = z
+  .number({ error: ask('an-amount') })
+  .min(0, ask('not-below-nothing'))
+  .max(100_000, ask('payment-too-large'))
+
 /** Somebody looked: so many ml of a liquid, or metres of tape, are there. From then on the steps take from it. */
 export const countStored = defineAction({
   name: 'stock.count-store',
@@ -158,10 +164,7 @@ export const keepStore = defineAction({
   input: z.strictObject({
     key: z.enum(STORE_KEYS),
     orderBelow: storeAmount,
-    price: z
-      .number({ error: ask('an-amount') })
-      .min(0, ask('not-below-nothing'))
-      .max(100_000, ask('payment-too-large')),
+    price: aPrice,
   }),
   write: async ({ trx }, { key, orderBelow, price }) => {
     const { region } = (await loadShop(trx)).setup
@@ -184,6 +187,18 @@ export const countSet = defineAction({
   input: z.strictObject({ id, clean: pieces }),
   write: async ({ trx }, { id: set, clean }) =>
     (await recountSupply(trx, set, clean)) ? done() : refuse('gone', NO_SET, 'clean'),
+})
+
+/** What one pad or towel of a set costs. */
+export const priceSet = defineAction({
+  name: 'stock.price-set',
+  who: 'floor',
+  input: z.strictObject({ id, price: aPrice }),
+  write: async ({ trx }, { id: set, price }) => {
+    const { region } = (await loadShop(trx)).setup
+    const cents = Math.round(price * 10 ** minorDigits(region))
+    return (await setSupplyPrice(trx, set, cents)) ? done() : refuse('gone', NO_SET, 'price')
+  },
 })
 
 export const renewSet = defineAction({

@@ -159,6 +159,7 @@ export async function listSupplies(db: Knex): Promise<Supply[]> {
     washes: row.washes,
     washesMost: row.washes_most,
     reorderAt: row.reorder_at,
+    ...(row.cents > 0 ? { cents: row.cents } : {}),
     ...(row.pad && row.mm ? { of: { pad: oneOf(PADS, row.pad), mm: row.mm } } : {}),
   }))
 }
@@ -169,6 +170,10 @@ export async function addSupply(db: Knex, supply: Omit<Supply, 'id'>): Promise<v
   const row = { kind, name, ...counts, pad: of?.pad ?? null, mm: of?.mm ?? null }
   await db('supplies').insert({ id: randomUUID(), ...row })
 }
+
+/** What one of a set costs, cents; false where there is no such set. */
+export const setSupplyPrice = async (db: Knex, id: string, cents: number): Promise<boolean> =>
+  (await db('supplies').where({ id }).update({ cents })) > 0
 
 /**
  * So many of a set were used: from the clean pile to the dirty one, no more than are there. Pads come from a set of their kind and width,

@@ -2,15 +2,16 @@ import { randomUUID } from 'node:crypto'
 import { expect, test } from 'vitest'
 import { toPersonId } from '@/core/ids'
 import { machineRoles } from '@/core/offer'
+import { wornCents } from '@/core/stock'
 import { dayIn, instantOrThrow, plusDays, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { writeAct } from '../work/acts-store'
 import { takeEntry } from '../work/at-the-car'
 import { loadShelf } from './shelf'
-import { listSupplies } from './stock-store'
+import { listSupplies, setSupplyPrice } from './stock-store'
 import { countStore, listStores, setStore, usedFor } from './stores'
-import { stepsToCome, takesOfStep } from './takes'
+import { stepsToCome, takesOfDone, takesOfStep } from './takes'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
@@ -64,6 +65,23 @@ test('a step that is done takes what its recipe says, once; taken back, it is th
   expect(await left('compound')).toBeCloseTo(before, 1)
   await say({ kind: 'done' }, 40)
   expect(await left('compound')).toBeCloseTo(before - compound.amount, 1)
+})
+
+test('what the steps of a car wore out of pads and towels is reckoned once one of them has a price', async () => {
+  const { floor, job, live, cut } = await cutting()
+  const { agreement } = floor.jobs.find(({ job: { id } }) => id === job.id)!
+  const done = await takesOfDone(shop.db, floor.shop, { job, agreement: agreement!, live, processes: [] })
+  expect(done.length).toBe(live.plan.operations.filter(({ id }) => live.progress[id]?.kind === 'done').length)
+  expect(live.progress[cut.id]?.kind).toBe('done')
+  const sets = await listSupplies(shop.db)
+  expect(wornCents(done, sets)).toBeUndefined()
+  const towels = sets.filter(({ kind }) => kind === 'towel')
+  for (const { id } of towels) expect(await setSupplyPrice(shop.db, id, 600)).toBe(true)
+  const used = done.reduce((sum, { towels: count }) => sum + count, 0)
+  expect(used).toBeGreaterThan(0)
+  // Sixty washes at six euros: ten cents a use.
+  expect(wornCents(done, await listSupplies(shop.db))).toBe(10 * used)
+  expect(await setSupplyPrice(shop.db, 'no-such-set', 600)).toBe(false)
 })
 
 test('the shelf is held against the recipes of the days to come, liquids, pads and towels', async () => {

@@ -56,6 +56,16 @@ export async function takesOfStep(
   return (await takesOfJob(db, shop, { job, agreement, processes }))(step)
 }
 
+/** What the steps of a job that are done have taken. */
+export async function takesOfDone(
+  db: Knex,
+  shop: Shop,
+  { job, agreement, live, processes }: Of & { live: LiveJob },
+): Promise<Takes[]> {
+  const takesOfIt = await takesOfJob(db, shop, { job, agreement, processes })
+  return live.plan.operations.filter(({ id }) => live.progress[id]?.kind === 'done').map(takesOfIt)
+}
+
 /** The steps that are planned up to a day and not yet done, with what they take. */
 export async function stepsToCome(db: Knex, { jobs, now, shop }: Floor, until: LocalDay): Promise<ToCome[]> {
   const zone = shop.setup.region.timezone

@@ -145,6 +145,7 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('set-counted', 'stock.count-set', { id: sets[0]!.id, clean: 3 }),
     action('order', 'stock.order', { of: 'store:tape' }),
     action('order-came', 'stock.end-order', { id: 1, came: true }),
+    action('set-price', 'stock.price-set', { id: sets[0]!.id, price: 4.5 }),
     action('set-new', 'stock.renew-set', { id: sets[1]!.id }),
   ]
 }

@@ -34,6 +34,7 @@ import { lateBack } from './0033-late-back'
 import { stores } from './0034-stores'
 import { photoShows } from './0035-photo-shows'
 import { stockOrders } from './0036-stock-orders'
+import { setPrice } from './0037-set-price'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -74,5 +75,6 @@ export const MIGRATIONS: readonly Migration[] = [
   stores,
   photoShows,
   stockOrders,
+  setPrice,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
