@@ -94,7 +94,7 @@ test('a mark is put on several panels at once, and the last choice is remembered
   await page.getByRole('radio', { name: /^Right sill:/ }).click()
   const sill = page.getByRole('region', { name: 'Defects on right sill' })
   await expect(sill.getByText('Wash marring, heavy, 75')).toBeVisible()
-  await sill.getByRole('radio', { name: 'Wash marring' }).click()
+  await sill.getByRole('radio', { name: 'Wash marring', exact: true }).click()
   await expect(sill.getByRole('radio', { name: 'heavy' })).toBeChecked()
   await expect(sill.getByLabel('Extent, %')).toHaveValue('75')
 })
