@@ -6,6 +6,7 @@ import { panelToShow } from '@/core/lamp'
 import type { AgreedBy, Quote, QuoteDecision, StepState } from '@/core/offer'
 import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/offer'
 import type { NamedPhoto } from '@/core/photo'
+import { partOfPhoto } from '@/core/photo/part-photo'
 import type { Setup } from '@/core/shop'
 import type { Instant } from '@/core/time'
 import { paperMoment } from '@/text/formats'
@@ -71,7 +72,7 @@ export function QuoteScreen({
     found: since?.found ?? '',
     otherwise: '',
     // What came off the car is seldom what was found.
-    photos: (since?.photos ?? []).filter(({ name }) => !name).map(({ id }) => id),
+    photos: (since?.photos ?? []).filter((photo) => partOfPhoto(photo) === undefined).map(({ id }) => id),
   })
   const draft = useDraft(setup, input, {
     jobId: job.id,

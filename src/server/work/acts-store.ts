@@ -52,13 +52,8 @@ export async function listedParts(db: Knex, jobId: JobId): Promise<Map<string, s
 }
 
 /** Whether something was put on the list of what came off this car by this act. */
-export async function isListedPart(db: Knex, jobId: JobId, act: string): Promise<boolean> {
-  const row = await db('acts')
-    .where({ job_id: jobId, id: act })
-    .whereRaw("json_extract(act, '$.kind') = 'part-off'")
-    .first('id')
-  return row !== undefined
-}
+export const isListedPart = async (db: Knex, jobId: JobId, act: string): Promise<boolean> =>
+  (await listedParts(db, jobId)).has(act)
 
 /** When an act of this kind was last done at a car; undefined where none was. */
 export async function lastActAtCar(db: Knex, jobId: JobId, kind: ActKind): Promise<Instant | undefined> {
