@@ -27,6 +27,7 @@ export type ExpectationWords = {
   left: (why: WhyLeft, at: OnPanels, region: Region) => string
   remains: Record<RemainingCode, (at: OnPanels, region: Region) => string>
   bestFinish: string
+  someOnly: string
   gloss: (targetGu: string) => string
   coating: (life: string) => string
   seasonal: (life: string) => string
@@ -67,6 +68,8 @@ function inWords(region: Region, told: Expectation): string {
       return words.left(told.why, told, region)
     case 'best-finish':
       return words.bestFinish
+    case 'some-only':
+      return words.someOnly
     case 'gloss':
       return words.gloss(String(told.targetGu))
     case 'coating':

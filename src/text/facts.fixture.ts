@@ -45,6 +45,7 @@ export const EXPECTATIONS: readonly Expectation[] = [
   ...WHY_LEFT.flatMap((why) => AT.map((at) => ({ kind: 'stays', code: 'left', why, ...at }) as const)),
   ...REMAINING_CODES.flatMap((code) => AT.map((at) => ({ kind: 'stays', code, ...at }) as const)),
   { kind: 'limit', code: 'best-finish' },
+  { kind: 'limit', code: 'some-only' },
   { kind: 'protection', code: 'coating', lifeMonths: 60 },
   { kind: 'protection', code: 'coating', lifeMonths: 18 },
   { kind: 'protection', code: 'seasonal', lifeMonths: 8 },

@@ -67,6 +67,7 @@ export type { Measure, PanelTrend, Round } from './panel-trend'
 export {
   type CoatedCar,
   isForeseen,
+  isTooFar,
   LEAST_CARS,
   type PooledLife,
   pooledLife,

@@ -152,6 +152,9 @@ export const LEAST_CARS = 5
 /** Nothing that old has been looked at: such a life is read from how the coating wears so far. */
 export const isForeseen = (months: number, { oldestMonths }: PooledLife): boolean => months > oldestMonths
 
+/** Nothing half that old has been looked at: whatever is read from how it wears so far, nobody may say a number (mem). */
+export const isTooFar = (months: number, { oldestMonths }: PooledLife): boolean => months > 2 * oldestMonths
+
 /**
  * The life the sheet should say, whole months, where the cars leave no doubt that it is another; undefined where they do. A longer
  * life than the sheet’s is put on it once a car has come to it: a guarantee may hang on that.

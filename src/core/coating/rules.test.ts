@@ -38,7 +38,8 @@ const BREAKS: Record<string, Partial<CoatingPlan>> = {
   'bare-metal': { paintSystem: 'bare-metal' },
   'old-coating-first': earlier('coating'),
   'wax-or-sealant-first': earlier('wax'),
-  'fresh-respray': earlier('respray'),
+  'fresh-respray': { freshPanels: 2 },
+  'respray-undated': earlier('respray'),
   'bottle-too-old': {
     bottles: [
       { productId: base.id, millilitres: 500, closedMonths: 13 },
@@ -53,9 +54,9 @@ test('a respray of years ago is no fresh paint; one nobody dated may be', () => 
     coatingBreaches({ ...SOUND, year: 2027, treatments: [{ kind: 'respray', what: '', year }] }).map(
       ({ id }) => id,
     )
-  expect(found('2027')).toEqual(['fresh-respray'])
-  expect(found('about 2026')).toEqual(['fresh-respray'])
-  expect(found('')).toEqual(['fresh-respray'])
+  expect(found('2027')).toEqual(['respray-undated'])
+  expect(found('about 2026')).toEqual(['respray-undated'])
+  expect(found('')).toEqual(['respray-undated'])
   expect(found('2019')).toEqual([])
   expect(found('about 2019')).toEqual([])
 })

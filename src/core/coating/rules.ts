@@ -50,6 +50,7 @@ export const COATING_RULE_IDS = [
   'old-coating-first',
   'wax-or-sealant-first',
   'fresh-respray',
+  'respray-undated',
   'out-of-conditions',
   'bottle-too-old',
   'too-little-in-the-bottle',
@@ -165,9 +166,15 @@ export const COATING_RULES: readonly CoatingRule[] = [
   {
     id: 'fresh-respray',
     weight: 'caution',
+    breaks: (plan) => plan.layers.length > 0 && (plan.freshPanels ?? 0) > 0,
+  },
+  {
+    id: 'respray-undated',
+    weight: 'caution',
     breaks: (plan) =>
       plan.layers.length > 0 &&
-      ((plan.freshPanels ?? 0) > 0 || plan.treatments.some((treatment) => isFresh(treatment, plan))),
+      (plan.freshPanels ?? 0) === 0 &&
+      plan.treatments.some((treatment) => isFresh(treatment, plan)),
   },
   {
     id: 'out-of-conditions',

@@ -308,6 +308,11 @@ describe('every rule', () => {
     expect(broken('two-step-wool', hull)).toEqual([])
     expect(broken('two-step-wool', { material: 'single-solid' })).toEqual(['wool-with-care'])
   })
+  test('nothing that cuts goes on fresh paint, though it be a single step', () => {
+    const paint = { system: 'clear-over-base' as const, sprayedOn: day('2026-11-17') }
+    expect(broken('one-step-cut', { paint })).toContain('fresh-paint')
+    expect(broken('one-step-polish', { paint })).toEqual(['fresh-paint-gently'])
+  })
   test('a month later fresh paint is paint like any other', () => {
     const paint = { system: 'clear-over-base' as const, sprayedOn: day('2026-11-01') }
     expect(broken('two-step', { paint })).toEqual([])

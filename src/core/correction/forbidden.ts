@@ -75,8 +75,11 @@ const coarse = (method: Method) => wool(method) || method.steps.some(({ pad }) =
 const disc = ({ steps }: Method) => steps.some(({ pad }) => pad === 'disc-3000')
 const isFresh = ({ paint: { sprayedOn }, today }: MethodContext) =>
   sprayedOn !== undefined && today !== undefined && daysBetween(sprayedOn, today) < FRESH_DAYS
-/** What only takes the dust off: no pad that cuts, and no more than one step. */
-const gentle = (method: Method) => method.steps.length <= 1 && !coarse(method)
+/** What only takes the dust off: one step at most, with no pad and no liquid that cuts. */
+const gentle = (method: Method) =>
+  method.steps.length <= 1 &&
+  !coarse(method) &&
+  method.steps.every(({ pad, liquid }) => pad !== 'foam-cut' && liquid !== 'heavy-compound')
 
 /** Why a method may not be used on a panel, or only so (common practice). Every rule is looked at, not only the first. */
 export const FORBID_RULES: readonly ForbidRule[] = [

@@ -3,6 +3,7 @@ import { ask } from '../asks'
 import { keptMethod, planAsChosen } from '../correction'
 import { toProductId } from '../ids'
 import { instant, instantOrThrow, isLocalDay, localDayOrThrow } from '../time'
+import { onceFilmIsOff } from './bare'
 import { EXTRA_KEYS } from './extras'
 import { freeSettings, makeOffer, type Offer, type OfferInput, offerWith } from './offer'
 import { oneOffSchema } from './one-off'
@@ -84,6 +85,7 @@ export function chosenOffer(
     terms,
   }
   if (!processes) return makeOffer(template, input, chosenToo)
-  const correction = planAsChosen(input.judgement.panels, freeSettings(template, input), processes)
-  return correction && offerWith(template, input, correction, chosenToo)
+  const bare = onceFilmIsOff(template, input, extras)
+  const correction = planAsChosen(bare.judgement.panels, freeSettings(template, bare), processes)
+  return correction && offerWith(template, bare, correction, chosenToo)
 }

@@ -188,6 +188,38 @@ describe('a car as it is', () => {
     expect(layer(dry!).panels).toBeUndefined()
     expect(expectationOf(dry!).some(({ code }) => code === 'fresh-uncoated')).toBe(false)
   })
+  test('under a film nothing is polished, and that is said; once it comes off, the paint beneath is worked gently', () => {
+    const inspected = panelsOf('saloon')
+      .map(({ id }) => id)
+      .filter((id) => id !== 'bonnet')
+    const car = {
+      films: ['bonnet'],
+      inspected,
+      defects: Object.fromEntries(inspected.map((id) => [id, [swirls]])),
+    }
+    const proposals = [{ key: 'film-off' as const, count: 1, where: ['bonnet'] }]
+    const offered = (count: number) =>
+      makeOffer(template('headland'), offerInput(car, { proposals }), {
+        extras: [{ key: 'film-off', count }],
+      })
+    const method = (offer: ReturnType<typeof offered>) =>
+      offer.correction.panels.find(({ judged }) => judged.panel.id === 'bonnet')!.option.method.key
+    const said = (offer: ReturnType<typeof offered>) =>
+      expectationOf(offer).flatMap((told) =>
+        told.kind === 'stays' && told.code !== 'left' && told.panels.includes('bonnet') ? [told.code] : [],
+      )
+    expect([method(offered(0)), said(offered(0))]).toEqual(['leave', ['under-film']])
+    expect([method(offered(1)), said(offered(1))]).toEqual(['light-polish', ['film-comes-off']])
+  })
+  test('where most of the marks stay, nobody reads that a few do', () => {
+    const heavy = { ...swirls, severity: 3, extentPercent: 75 } as const
+    const defects = Object.fromEntries(panelsOf('saloon').map(({ id }) => [id, [heavy]]))
+    const codes = (key: string) =>
+      expectationOf(makeOffer(template(key), offerInput({ defects }))).map(({ code }) => code)
+    expect(codes('tideline')).toContain('some-only')
+    expect(codes('tideline')).not.toContain('best-finish')
+    expect(codes('lantern')).toContain('best-finish')
+  })
   test('a panel that cannot spare the light polish under a coating is coated as it is, and that is said', () => {
     const thin = codesOf({ thin: ['roof'], defects: {}, inspected: panelsOf('saloon').map(({ id }) => id) })
     expect(thin.find(({ code }) => code === 'prep-skipped')).toMatchObject({ panels: ['roof'] })

@@ -34,6 +34,8 @@ export const REMAINING_CODES = [
   'filler',
   'edge-taped',
   'fresh-uncoated',
+  'under-film',
+  'film-comes-off',
   'prep-skipped',
   'spot-reduced',
   'spot-refused',
@@ -60,7 +62,8 @@ export type Expectation =
       kind: 'stays'
       code: RemainingCode
     } & OnPanels)
-  | { kind: 'limit'; code: 'best-finish' }
+  /** What the time quoted can reach: most of the marks go, or most of them stay. */
+  | { kind: 'limit'; code: 'best-finish' | 'some-only' }
   /** Gloss at 60° that is worked to, GU. */
   | { kind: 'limit'; code: 'gloss'; targetGu: number }
   /** A coating lasts for years; what lasts a season is not called one. */
@@ -102,6 +105,9 @@ function resultOf({
     return { kind: 'result', code: 'slight', ...standing, clearedPercent }
   return { kind: 'result', code: 'improved', ...standing, after: indexAfter, clearedPercent }
 }
+
+/** Less than half of what was recorded is expected to go: nobody may say that a few marks remain. */
+const leavesMost = ({ flawless, expectedClearing }: CorrectionPlan) => !flawless && expectedClearing < 0.5
 
 const onPanels = (choices: readonly PanelChoice[], all: readonly PanelChoice[]): OnPanels => ({
   panels: choices.map(({ judged }) => judged.panel.id),
@@ -166,6 +172,7 @@ function remaining(
   { layers, freshPanels, spots, extras }: Pick<Offer, 'layers' | 'freshPanels' | 'spots' | 'extras'>,
 ): Expectation[] {
   // Where touch-up names its panels, only those are touched up.
+  const bared = extras.find(({ key }) => key === 'film-off')?.pieces
   const touched = extras.find(({ key }) => key === 'touch-up')?.pieces
   const isTouched = ({ judged }: PanelChoice) =>
     mends('chips') && (touched === undefined || touched.includes(judged.panel.id))
@@ -178,6 +185,11 @@ function remaining(
     ['filler', (choice: PanelChoice) => worked(choice) && choice.judged.finding.kind === 'filler-likely'],
     ['edge-taped', ({ option }: PanelChoice) => option.tapeEdge && option.method.steps.length > 0],
     ['fresh-uncoated', ({ judged }: PanelChoice) => protects && freshPanels.includes(judged.panel.id)],
+    [
+      'under-film',
+      (choice: PanelChoice) => choice.judged.finding.kind === 'film' && !couldBePolished(choice),
+    ],
+    ['film-comes-off', ({ judged }: PanelChoice) => bared?.includes(judged.panel.id) === true],
     ['prep-skipped', (choice: PanelChoice) => layers.length > 0 && couldNotSpare(choice)],
     ['spot-reduced', spotIs('reduced')],
     ['spot-refused', spotIs('refused')],
@@ -230,7 +242,9 @@ export function expectationOf({
     ...(isLimiting(paintSystem) ? [{ kind: 'limit', code: 'paint', paint: paintSystem } as const] : []),
     ...leftLines(correction),
     ...remaining(correction.panels, mends, { layers, freshPanels, spots, extras }),
-    ...(correction.panels.some(worked) ? [{ kind: 'limit', code: 'best-finish' } as const] : []),
+    ...(correction.panels.some(worked)
+      ? [{ kind: 'limit', code: leavesMost(correction) ? 'some-only' : 'best-finish' } as const]
+      : []),
     ...(gloss ? [{ kind: 'limit', code: 'gloss', targetGu: gloss.targetGu } as const] : []),
     ...(layers.length > 0 ? [{ kind: 'protection', code, lifeMonths } as const] : []),
   ]

@@ -1,5 +1,6 @@
 export type { Agreement } from './agreement'
 export { type Coming, isOtherDay } from './another-day'
+export { onceFilmIsOff } from './bare'
 export {
   type AgreedNow,
   type Changed,

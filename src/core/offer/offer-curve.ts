@@ -1,4 +1,5 @@
 import { type Locks, type VehicleFrontier, vehicleFrontier } from '../correction'
+import { onceFilmIsOff } from './bare'
 import { freeSettings, type Offer, type OfferInput, offerWith } from './offer'
 import type { PackageTemplate } from './package'
 
@@ -11,12 +12,13 @@ export type OfferCurve = VehicleFrontier & { offerAt: (minutes: number) => Offer
  * one operation fewer.)
  */
 export function offerCurve(template: PackageTemplate, input: OfferInput, locks: Locks = {}): OfferCurve {
-  const frontier = vehicleFrontier(input.judgement.panels, freeSettings(template, input), locks)
+  const bare = onceFilmIsOff(template, input)
+  const frontier = vehicleFrontier(bare.judgement.panels, freeSettings(template, bare), locks)
   const made = new Map<number, Offer>()
   const offerAt = (minutes: number): Offer => {
     const known = made.get(minutes)
     if (known) return known
-    const offer = offerWith(template, input, frontier.planAt(minutes))
+    const offer = offerWith(template, bare, frontier.planAt(minutes))
     made.set(minutes, offer)
     return offer
   }

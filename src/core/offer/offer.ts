@@ -26,6 +26,7 @@ import {
   paintedAreaM2,
   type Shape,
 } from '../vehicle'
+import { onceFilmIsOff } from './bare'
 import { glossOf, hasWork, isFresh, withSpots } from './beside'
 import {
   type ChosenExtra,
@@ -174,12 +175,8 @@ export function freeSettings(template: PackageTemplate, input: Settled): ChoiceS
 
 /** Works out one package with the correction it comes with. */
 export function makeOffer(template: PackageTemplate, input: OfferInput, choices: OfferChoices = {}): Offer {
-  return offerWith(
-    template,
-    input,
-    planCorrection(input.judgement.panels, settingsOf(template, input)),
-    choices,
-  )
+  const bare = onceFilmIsOff(template, input, choices.extras)
+  return offerWith(template, bare, planCorrection(bare.judgement.panels, settingsOf(template, bare)), choices)
 }
 
 /** Wheels that go to somebody come off the car first. */

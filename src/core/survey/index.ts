@@ -67,6 +67,7 @@ export {
   type Judging,
   judge,
   judgeRecord,
+  onceBare,
   type PanelJudgement,
   REMARKS,
   type Remark,

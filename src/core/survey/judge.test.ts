@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { localDayOrThrow } from '../time'
 import { isMetal, panelsOf } from '../vehicle'
 import { baselineOf } from './baseline'
 import { LIFETIME_UM, METHOD_CAP_UM, UNREAD_CAP_UM } from './budget'
@@ -8,7 +9,7 @@ import { clearedShare, type Defect } from './defects'
 import type { Readings } from './finding'
 import { FLOOR_UM, gaugeUncertaintyUm } from './gauge'
 import { uninspected } from './grade'
-import { judge, type SurveyInput } from './judge'
+import { judge, onceBare, type SurveyInput } from './judge'
 import { spotsOf, spotsWanted } from './spots'
 
 const panels = panelsOf('hatchback')
@@ -104,6 +105,34 @@ describe('what a panel is', () => {
     })
     expect(panelOf(result, 'roof').finding.kind).toBe('original')
     expect(result.baseline?.panels).toBe(metal.length - 1)
+  })
+  test('once the film is off, its paint is paint nobody has read; any other panel stays as it is', () => {
+    const result = judge(
+      input({
+        readings: evenReadings(110),
+        films: ['bonnet', 'front-bumper'],
+        defects: { bonnet: [{ kind: 'swirls', severity: 1, extentPercent: 30, catchesNail: false }] },
+        taken: { bonnet: { takenUm: 7, uncertaintyUm: 0.2 } },
+      }),
+    )
+    const bonnet = onceBare(panelOf(result, 'bonnet'))
+    expect(bonnet.finding.kind).toBe('not-read')
+    expect(bonnet.budget).toMatchObject({ decidedBy: { rule: 'lifetime' } })
+    expect(bonnet.budget.budgetUm).toBeGreaterThan(0)
+    expect(bonnet.prospects[0]!.verdict).not.toBe(panelOf(result, 'bonnet').prospects[0]!.verdict)
+    expect(onceBare(panelOf(result, 'front-bumper')).finding.kind).toBe('unreadable')
+    expect(onceBare(panelOf(result, 'roof'))).toEqual(panelOf(result, 'roof'))
+  })
+  test('of a respray that was told of, it is asked where, until somebody says it of a panel', () => {
+    const remarks = (facts: SurveyInput['facts'], resprayTold = true) =>
+      judge(input({ readings: evenReadings(84), resprayTold, ...(facts ? { facts } : {}) })).remarks
+    expect(remarks(undefined)).toContain('respray-told')
+    expect(remarks(undefined, false)).not.toContain('respray-told')
+    expect(remarks({ roof: { sprayedOn: localDayOrThrow('2026-11-16') } })).not.toContain('respray-told')
+    expect(remarks({ roof: { overruled: { as: 'repainted', why: 'the bill' } } })).not.toContain(
+      'respray-told',
+    )
+    expect(remarks({ roof: { overruled: { as: 'original', why: 'told' } } })).toContain('respray-told')
   })
   test('thin begins where the lowest spot less the gauge error meets the floor of 3 mil', () => {
     const at = (um: number) =>

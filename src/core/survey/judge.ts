@@ -1,4 +1,5 @@
 import {
+  type EarlierTreatment,
   type Finish,
   type Overruled,
   type PaintSystem,
@@ -38,6 +39,8 @@ export type SurveyInput = {
   paintSystem: PaintSystem
   finish?: Finish
   facts?: PanelsFacts
+  /** The owner tells that it was sprayed, whenever and wherever. */
+  resprayTold?: boolean
   school: School
   /** How deep marks lie, as the shop has learned. */
   depths?: DepthScales
@@ -63,6 +66,8 @@ export type PanelJudgement = {
   /** What the readings say by themselves, where somebody has told otherwise, and why. */
   overruled?: { was: Finding; why: string }
   budget: RemovalBudget
+  /** Under a film: how the paint beneath is judged once that is off, before anybody has read it. */
+  beneath?: { finding: Finding; budget: RemovalBudget }
   /** Its edge, where that was read for itself: the lowest spot, and what may be taken there, µm. */
   edge?: { lowestSpotUm: number; budgetUm: number }
   condition: Condition
@@ -73,7 +78,7 @@ export type PanelJudgement = {
 }
 
 /** What the readings of a car say of it as a whole, beyond any panel. */
-export const REMARKS = ['all-high', 'uneven', 'panels-thinner'] as const
+export const REMARKS = ['all-high', 'uneven', 'panels-thinner', 'respray-told'] as const
 export type Remark = (typeof REMARKS)[number]
 
 export type VehicleJudgement = {
@@ -99,7 +104,7 @@ export function judge(input: SurveyInput): VehicleJudgement {
   const readable = panels.filter(({ finding }) => finding.kind !== 'unreadable' && finding.kind !== 'film')
   return {
     ...(baseline ? { baseline } : {}),
-    remarks: remarksOn(panels, baseline),
+    remarks: remarksOn(panels, baseline, input),
     panels,
     ...(grade ? { grade } : {}),
     read: { panels: readable.filter(({ statistics }) => statistics).length, of: readable.length },
@@ -118,12 +123,22 @@ function toldFinding(
   return { kind: as, aboveBaselineUm }
 }
 
-function remarksOn(panels: readonly PanelJudgement[], baseline: Baseline | undefined): Remark[] {
+/** Somebody has said of a panel that it was sprayed, or when. */
+const saysWhere = (facts: PanelsFacts = {}) =>
+  Object.values(facts).some(({ sprayedOn, overruled }) => sprayedOn ?? overruled?.as === 'repainted')
+
+function remarksOn(
+  panels: readonly PanelJudgement[],
+  baseline: Baseline | undefined,
+  { resprayTold = false, facts }: SurveyInput,
+): Remark[] {
   if (!baseline) return []
   const holds: Record<Remark, boolean> = {
     'all-high': baseline.medianUm > HIGH_LEVEL_UM,
     uneven: baseline.madUm > UNEVEN_MAD_UM,
     'panels-thinner': panels.some(({ finding }) => finding.kind === 'thinner'),
+    // A gauge knows what is usual on this car, not what is original.
+    'respray-told': resprayTold && !saysWhere(facts),
   }
   return REMARKS.filter((remark) => holds[remark])
 }
@@ -147,6 +162,7 @@ function judgePanel(
   const told = statistics && input.facts?.[panel.id]?.overruled
   const finding = told ? toldFinding(told.as, statistics, baseline) : read
   const budget = removalBudget(finding, statistics, input.school, input.taken?.[panel.id])
+  const beneath = read.kind === 'film' && read.why === 'film' && unread(panel, paint, input, baseline)
   const edge = edgeOf(input.edges?.[panel.id] ?? [], input.school, input.taken?.[panel.id])
   const defects = (input.defects[panel.id] ?? []).map((defect) => asDeep(defect, input.depths))
   return {
@@ -156,11 +172,30 @@ function judgePanel(
     finding,
     ...(told ? { overruled: { was: read, why: told.why } } : {}),
     budget,
+    ...(beneath ? { beneath } : {}),
     ...(edge ? { edge } : {}),
     condition: panelCondition(defects),
     inspected: defects.length > 0 || (input.inspected ?? []).includes(panel.id),
     prospects: defects.map((defect) => prospectOf(defect, budget)),
   }
+}
+
+/** Paint nobody has read. */
+function unread(
+  panel: Panel,
+  paint: PanelPaint,
+  { school, taken }: SurveyInput,
+  baseline: Baseline | undefined,
+): NonNullable<PanelJudgement['beneath']> {
+  const finding = findingOf(panel, paint.system, undefined, baseline)
+  return { finding, budget: removalBudget(finding, undefined, school, taken?.[panel.id]) }
+}
+
+/** A panel once the film on it is off: paint nobody has read or inspected. One without film stays as it is. */
+export function onceBare({ beneath, ...judged }: PanelJudgement): PanelJudgement {
+  if (!beneath) return judged
+  const prospects = judged.prospects.map(({ defect }) => prospectOf(defect, beneath.budget))
+  return { ...judged, ...beneath, prospects }
 }
 
 /** What an edge may still give; undefined where it was not read for itself. */
@@ -175,14 +210,20 @@ function edgeOf(
 }
 
 /** What a judgement needs to know of the vehicle. */
-export type Painted = { shape: Shape; paintSystem: PaintSystem; finish?: Finish; panelFacts?: PanelsFacts }
+export type Painted = {
+  shape: Shape
+  paintSystem: PaintSystem
+  finish?: Finish
+  panelFacts?: PanelsFacts
+  treatments?: readonly EarlierTreatment[]
+}
 
 /** What of the shop’s set-up a judgement goes by. */
 export type Judging = { school: School; depths?: DepthScales }
 
 /** A vehicle judged from what is recorded of the round before the work, and from what the ledger says is gone. */
 export function judgeRecord(
-  { shape, paintSystem, finish, panelFacts }: Painted,
+  { shape, paintSystem, finish, panelFacts, treatments = [] }: Painted,
   { school, depths }: Judging,
   record: Pick<SurveyRecord, 'before' | 'defects' | 'films'> &
     Partial<Pick<SurveyRecord, 'inspected' | 'found'>>,
@@ -193,6 +234,7 @@ export function judgeRecord(
     paintSystem,
     ...(finish ? { finish } : {}),
     ...(panelFacts ? { facts: panelFacts } : {}),
+    resprayTold: treatments.some(({ kind }) => kind === 'respray'),
     school,
     ...(depths ? { depths } : {}),
     readings: countedReadings(record.before),

@@ -15,6 +15,8 @@ type Props = {
   template: PackageTemplate
   /** What it was shown to cost. */
   shownCents: number
+  /** The calendar has no room for it: a quote can be written, but no day agreed. */
+  hasNoDay: boolean
   /** A rule of coating forbids it. */
   isStopped: boolean
   /** What each panel gets at this point of the curve. */
@@ -22,7 +24,14 @@ type Props = {
 }
 
 /** What is done with a point of the curve: it is agreed, or a quote is written for it. */
-export function Decide({ jobId, template: { key, name }, shownCents, isStopped, processes }: Props) {
+export function Decide({
+  jobId,
+  template: { key, name },
+  shownCents,
+  hasNoDay,
+  isStopped,
+  processes,
+}: Props) {
   const { run, pending, refusal } = useAction()
   const router = useRouter()
   const accept = () =>
@@ -35,7 +44,7 @@ export function Decide({ jobId, template: { key, name }, shownCents, isStopped, 
   }
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
-      <Button disabled={pending || isStopped} onClick={accept}>
+      <Button disabled={pending || isStopped || hasNoDay} onClick={accept}>
         {pending ? 'Placing it on the calendar…' : `Agree this, under ${name}`}
       </Button>
       <Button look="outline" disabled={isStopped} onClick={quote}>

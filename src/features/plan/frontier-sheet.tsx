@@ -237,6 +237,7 @@ export function FrontierSheet({ jobId, car, templates, input, budgetCents, regio
             jobId={jobId}
             template={template}
             shownCents={price.totalCents}
+            hasNoDay={typeof collection === 'object' && !collection.ok}
             isStopped={offer.breaches.some(({ weight }) => weight === 'stop')}
             processes={processes}
           />

@@ -42,8 +42,8 @@ export function PanelWays({ ways, chosen, car, job, onLock }: Props) {
       <header className="flex flex-wrap items-baseline justify-between gap-2">
         <h3 className="text-xl">{staffPanel(region, judged.panel.id)}</h3>
         <p className="text-sm text-ink-soft">
-          safe to remove {measured(region, 'depth', judged.budget.budgetUm, 1)}, condition{' '}
-          {wholeIndex(judged.condition.index)}
+          safe to remove {measured(region, 'depth', judged.budget.budgetUm, 1)},{' '}
+          {judged.inspected ? `condition ${wholeIndex(judged.condition.index)}` : 'not inspected'}
         </p>
       </header>
       <RadioGroup.Root
@@ -60,8 +60,8 @@ export function PanelWays({ ways, chosen, car, job, onLock }: Props) {
           >
             <span className="font-head font-semibold">{methodTitle(method)}</span>
             <span className="text-sm text-ink-soft">
-              {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}, to{' '}
-              {wholeIndex(indexAfter)}
+              {measured(region, 'depth', removalUm, 1)}, {duration(region, minutes)}
+              {judged.inspected && `, to ${wholeIndex(indexAfter)}`}
             </span>
           </RadioGroup.Item>
         ))}
@@ -89,7 +89,7 @@ export function PanelWays({ ways, chosen, car, job, onLock }: Props) {
         <div className="mt-3">
           <UnderLamp
             panel={judged.panel.id}
-            colour={judged.paint.colour ?? car.colour}
+            colour={judged.paint.system === 'gloss-plastic' ? 'black' : (judged.paint.colour ?? car.colour)}
             before={{ seed: seedOf(`${car.plate} ${judged.panel.id}`), defects }}
             work={{ ...chosen.cut, hazePoints: chosen.hazePoints }}
           />
@@ -97,9 +97,16 @@ export function PanelWays({ ways, chosen, car, job, onLock }: Props) {
       )}
       {forbidden.length > 0 && (
         <ul className="mt-2 border-t border-line pt-2 text-sm">
-          {forbidden.map(({ method, broken }) => (
-            <li key={method.key} className="text-ink-soft">
-              <strong className="text-copper">{methodTitle(method)}: no.</strong> {FORBIDDEN[broken[0]!.id]}
+          {[...new Set(forbidden.map(({ broken }) => broken[0]!.id))].map((rule) => (
+            <li key={rule} className="text-ink-soft">
+              <strong className="text-copper">
+                {forbidden
+                  .filter(({ broken }) => broken[0]!.id === rule)
+                  .map(({ method }) => methodTitle(method))
+                  .join(' · ')}
+                : no.
+              </strong>{' '}
+              {FORBIDDEN[rule]}
             </li>
           ))}
         </ul>
@@ -149,8 +156,8 @@ function Inside({ option, ways }: { option: PanelOption; ways: Ways }) {
                 <span className="block">{toolsText(step)}</span>
                 <span className="text-ink-soft">
                   {duration(region, part.minutes)}: {number(region, part.sections, 1)} sections ×{' '}
-                  {step.passes} passes {Math.round(part.machine)} min, wiping and checking{' '}
-                  {Math.round(part.handling)}, setting up {part.changeOver.toFixed(0)}
+                  {step.passes} passes {duration(region, part.machine)}, wiping and checking{' '}
+                  {duration(region, part.handling)}, setting up {duration(region, part.changeOver)}
                 </span>
               </li>
             )

@@ -2,7 +2,7 @@
 
 import type { ReactNode } from 'react'
 import type { JobId } from '@/core/ids'
-import type { OfferInput } from '@/core/offer'
+import { type OfferInput, onceFilmIsOff } from '@/core/offer'
 import type { Setup } from '@/core/shop'
 import { writeQuoteVersion } from '@/server/quotes/quote-actions'
 import { money } from '@/text/formats'
@@ -112,7 +112,7 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten,
       <More title="Methods, panel by panel">
         <PanelMethods
           template={draft.template}
-          input={input}
+          input={onceFilmIsOff(draft.template, input, draft.extras)}
           processes={draft.methods}
           onChange={(panel, method) => edit(() => draft.chooseMethod(panel, method))}
         />

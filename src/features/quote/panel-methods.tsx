@@ -24,13 +24,13 @@ export function PanelMethods({ template, input, processes, onChange }: Props) {
           ({ method, broken }) => broken.length === 0 || method.key === processes[panel.id],
         )
         return (
-          <li key={panel.id} className="flex items-center justify-between gap-2 py-1">
+          <li key={panel.id} className="grid grid-cols-[2fr_3fr] items-center gap-2 py-1">
             <label htmlFor={id} className="text-[15px] leading-tight">
               {staffPanel(region, panel.id)}
             </label>
             <select
               id={id}
-              className="field w-44"
+              className="field w-full"
               value={processes[panel.id] ?? 'leave'}
               onChange={(event) => onChange(panel.id, event.target.value)}
             >

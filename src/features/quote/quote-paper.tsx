@@ -50,7 +50,7 @@ export function QuotePaper({ paper }: { paper: Paper }) {
           </ul>
         </section>
       )}
-      <div className="mt-4 grid gap-6 sm:grid-cols-2">
+      <div className={`mt-4 grid gap-6 ${text.protection.length > 0 ? 'sm:grid-cols-2' : ''}`}>
         {text.work.length > 0 && <Lines title={headings.work} lines={text.work} />}
         {text.protection.length > 0 && <Lines title={headings.protection} lines={text.protection} />}
       </div>

@@ -147,6 +147,7 @@ export function useDraft(setup: Setup, input: OfferInput, begin: Begin) {
     typed,
     piecesOf: (key: ExtraKey): readonly string[] => extras.find((each) => each.key === key)?.pieces ?? [],
     vendors,
+    extras,
     counts: Object.fromEntries(extras.map(({ key, count }) => [key, count])) as Record<ExtraKey, number>,
     /** What is wrong with it, in words, and with which field. */
     issue: checked.success ? undefined : issueOf(checked.error, setup.region),

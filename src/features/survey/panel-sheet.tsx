@@ -130,7 +130,7 @@ function Statistics({ judged: { statistics } }: { judged: PanelJudgement }) {
   if (!statistics) return null
   const { meanUm, uncertaintyUm, medianUm, minUm, madUm, n } = statistics
   const rows = [
-    ['mean', `${figure(region, 'depth', meanUm, 1)}± ${figure(region, 'depth', uncertaintyUm, 1)}`],
+    ['mean', `${figure(region, 'depth', meanUm, 1)} ± ${figure(region, 'depth', uncertaintyUm, 1)}`],
     ['median', figure(region, 'depth', medianUm, 1)],
     ['lowest', figure(region, 'depth', minUm, 1)],
     ['spread', figure(region, 'depth', madUm, 1)],

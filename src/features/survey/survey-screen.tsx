@@ -66,7 +66,9 @@ export function SurveyScreen(props: Props) {
   const { jobId, vehicle, judging, devices, stored, ledger, earlier, agreed, handedOver } = props
   const panels = useMemo(() => panelsOfVehicle(vehicle), [vehicle.shape, vehicle.panelFacts, vehicle])
   const { data, state, change, settle } = useSurvey(jobId, stored)
-  const [selected, setSelected] = useState(panels[0]!.id)
+  const [selected, setSelected] = useState(
+    () => (panels.find(({ id }) => !stored.films.includes(id)) ?? panels[0]!).id,
+  )
   const [shown, setShown] = useState<Shown>({ kind: 'round', id: 'before' })
   const [mishaps, setMishaps] = useState<string[]>([])
   const [atMarks, setAtMarks] = useState(true)

@@ -26,7 +26,7 @@ export function Missed({
           {looked.length} of {EASILY_MISSED.length} checked
         </span>
       </h2>
-      <ul className="mt-1">
+      <ul className="mt-1 gap-x-6 lg:columns-2">
         {EASILY_MISSED.map((id) => {
           const { name, look } = EASILY_MISSED_WORDS[id](region)
           const done = looked.includes(id)

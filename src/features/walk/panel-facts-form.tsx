@@ -76,8 +76,7 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
       : undefined
   const save = () => {
     const facts = { ...factsOf(typed), ...(own?.present ? { present: true } : {}) }
-    // An overruled reading is of this panel alone.
-    const { overruled: _, present: __, ...shared } = facts as Record<string, unknown>
+    const { present: _, ...shared } = facts as Record<string, unknown>
     const told = { [panel.id]: facts, ...Object.fromEntries(also.map((id) => [id, shared])) }
     run(keepPanelFacts, { vehicleId: vehicle.id, facts: told as PanelsFacts }, () => router.refresh())
   }
@@ -133,16 +132,16 @@ export function PanelFactsForm({ vehicle, panels, panel, readOnly }: Props) {
               SUBSTRATE_NAME,
               asUsual(SUBSTRATE_NAME[panel.substrate]!),
             )}
-            <Field label="Sprayed on" error={error('sprayedOn')}>
-              <DayInput value={typed.sprayedOn} onChange={(sprayedOn) => set({ sprayedOn })} />
+            <Field label={spelt(region, 'Colour, if another')} error={error('colour')}>
+              <input
+                className="field"
+                value={typed.colour}
+                onChange={(event) => set({ colour: event.target.value })}
+              />
             </Field>
           </div>
-          <Field label={spelt(region, 'Colour, if another')} error={error('colour')}>
-            <input
-              className="field"
-              value={typed.colour}
-              onChange={(event) => set({ colour: event.target.value })}
-            />
+          <Field label="Sprayed on" error={error('sprayedOn')}>
+            <DayInput value={typed.sprayedOn} onChange={(sprayedOn) => set({ sprayedOn })} />
           </Field>
           <label className="flex min-h-11 items-center gap-3">
             <input

@@ -98,7 +98,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
     />
   )
   return (
-    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem]">
+    <div className="grid gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_25rem] lg:grid-rows-[auto_1fr]">
       <section aria-label="Walk round the car">
         <div className="mb-2 flex flex-wrap items-baseline gap-x-6 gap-y-1">
           <VehicleGrade grade={judgement.grade} />
@@ -144,7 +144,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
         </div>
         {!readOnly && <MoreParts vehicle={vehicle} onAdded={select} />}
       </section>
-      <aside className="space-y-4">
+      <aside className="space-y-4 lg:col-start-2 lg:row-span-2 lg:row-start-1">
         {second && (
           <SecondStanding
             data={data}
@@ -253,6 +253,9 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
             {strip}
           </PlaceEditor>
         )}
+      </aside>
+      {/* Below the car on a desk, below the panel on a tablet. */}
+      <div className="space-y-4 lg:col-start-1 lg:row-start-2">
         {!readOnly && (
           <StillToInspect
             panels={uninspected(judgement.panels)}
@@ -272,7 +275,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
           </ButtonLink>
           <ButtonLink href={`/jobs/${job.id}/survey`}>Measure the paint</ButtonLink>
         </div>
-      </aside>
+      </div>
     </div>
   )
 }

@@ -83,6 +83,10 @@ export const expectationInGerman: ExpectationWords = {
       `${panelsAhead(region, at)}: Die Kanten sind zu dünn zum Polieren. Sie werden abgeklebt, der Rest wird poliert.`,
     'fresh-uncoated': (at, region) =>
       `${panelsAhead(region, at)}: Der Lack ist keine 30 Tage alt und noch weich. Er wird höchstens sanft poliert und erst später geschützt.`,
+    'under-film': (at, region) =>
+      `${panelsAhead(region, at)}: bleibt unter der Folie; wird gereinigt und geschützt, nicht poliert.`,
+    'film-comes-off': (at, region) =>
+      `${panelsAhead(region, at)}: Den Lack unter der alten Folie hat noch niemand gesehen. Ist sie ab, prüfen und messen wir ihn und sagen Ihnen, was er braucht; geplant ist höchstens eine leichte Politur.`,
     'prep-skipped': (at, region) =>
       `${panelsAhead(region, at)}: Der Lack ist selbst für die leichte Politur unter der Beschichtung zu dünn. Er wird so beschichtet, wie er ist.`,
     'spot-reduced': (at, region) =>
@@ -100,6 +104,8 @@ export const expectationInGerman: ExpectationWords = {
   },
   bestFinish:
     'Das ist das beste Ergebnis, das dieser Lack in der angebotenen Zeit ohne Risiko erreichen kann; makellos wird es nicht. Einzelne Spuren bleiben unter der Prüflampe sichtbar.',
+  someOnly:
+    'Das ist, was in der angebotenen Zeit ohne Risiko für diesen Lack getan werden kann: Er wirkt frischer, aber es ist keine Korrektur. Die meisten Spuren bleiben unter der Prüflampe sichtbar.',
   gloss: (gu) =>
     `Der Glanz wird auf ${gu} GE gebracht, bei 60° nach jedem Schritt gemessen; ist er erreicht, wird kein Lack mehr abgetragen.`,
   coating: (life) =>

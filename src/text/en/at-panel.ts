@@ -16,6 +16,8 @@ const TOLD: Record<RemainingCode, string> = {
   filler: 'an old repair may show',
   'edge-taped': 'the edges are taped, the rest is polished',
   'fresh-uncoated': 'fresh paint: gently, and no coating yet',
+  'under-film': 'under film: not polished',
+  'film-comes-off': 'inspect and read it once the film is off',
   'prep-skipped': 'coated without a polish',
   'spot-reduced': 'the deepest mark reduced',
   'spot-refused': 'no spot work, the mark stays',

@@ -53,6 +53,11 @@ export const COATING_RULE: Record<CoatingRuleId, Rule> = {
   },
   'fresh-respray': {
     reason:
+      'Some panels were sprayed less than 30 days ago. Fresh paint still gives off solvent: nothing that seals goes on them in this job.',
+    remedy: 'Wait as long as the data sheet of the paint says, then protect them.',
+  },
+  'respray-undated': {
+    reason:
       'A panel was resprayed lately, or nobody knows when. Fresh paint still gives off solvent under a coating.',
     remedy: 'Ask the painter when it was done; wait as long as the data sheet of the paint says.',
   },

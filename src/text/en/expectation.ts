@@ -85,6 +85,10 @@ export const expectationInEnglish: ExpectationWords = {
       `The edges of ${thePanels(region, at)} are too thin to polish: they are taped, and the rest is polished.`,
     'fresh-uncoated': (at, region) =>
       `The paint of ${thePanels(region, at)} was sprayed less than 30 days ago and is still soft. It is polished gently if at all, and protected later.`,
+    'under-film': (at, region) =>
+      `${sentence(thePanels(region, at))} ${many(isSeveral(at), 'stay', 'stays')} under ${many(isSeveral(at), 'their', 'its')} film: cleaned and protected, not polished.`,
+    'film-comes-off': (at, region) =>
+      `Nobody has seen the paint under the old film on ${thePanels(region, at)}. Once it is off, we inspect and measure it and tell you what it needs; a light polish at most is planned.`,
     'prep-skipped': (at, region) =>
       `The paint of ${thePanels(region, at)} is too thin even for the light polish under the coating. It is coated as it is.`,
     'spot-reduced': (at, region) =>
@@ -102,6 +106,8 @@ export const expectationInEnglish: ExpectationWords = {
   },
   bestFinish:
     'This is the best finish this paint can safely be given in the time quoted; it will not be flawless. A few marks will still show under an inspection lamp.',
+  someOnly:
+    'This is what the time quoted can do safely for this paint: it looks fresher, but it is not a correction. Most of the marks will still show under an inspection lamp.',
   gloss: (gu) =>
     `The gloss is worked to ${gu} GU, measured at 60° and read after each step; once it is reached, no more paint is spent.`,
   coating: (life) =>

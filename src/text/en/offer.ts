@@ -8,7 +8,7 @@ import {
   type TradeProposal,
 } from '@/core/offer'
 import type { Region } from '@/core/region'
-import { list, measured, number } from '../formats'
+import { duration, list, measured, number } from '../formats'
 import { placeName } from '../panels'
 import { methodTitle } from './correction'
 import { FORBIDDEN } from './forbidden'
@@ -34,7 +34,7 @@ export function whyThis(region: Region, option: PanelOption, all: readonly Panel
   // A stronger method may come with fewer passes, where another would be one too many: then it takes less, in more time.
   const um = next.removalUm - option.removalUm
   const minutes = Math.round(next.minutes - option.minutes)
-  const costs = [...(um >= 0.05 ? [depth(um)] : []), ...(minutes > 0 ? [`${minutes} min`] : [])]
+  const costs = [...(um >= 0.05 ? [depth(um)] : []), ...(minutes > 0 ? [duration(region, minutes)] : [])]
   if (points <= 0 || costs.length === 0)
     return `${name} would leave this panel no better${costs.length > 0 ? `, for ${costs.join(' and ')} more` : ''}.`
   const cost = `${costs.join(' and ')} more`

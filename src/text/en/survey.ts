@@ -55,6 +55,8 @@ export const REMARK: Record<Remark, string> = {
   'all-high': 'All of it reads high: the whole car may have been resprayed.',
   uneven: 'Its panels differ a lot: parts of it may have been resprayed.',
   'panels-thinner': 'Some panels are thinner than the rest: resprayed thinner, or cut hard before.',
+  'respray-told':
+    'The owner tells of a respray. What most panels agree on may be that paint, and what stands out the factory’s. Say so on the walk-round, panel by panel, where you know it.',
 }
 
 /** What is asked about a difference that no polishing makes. */
@@ -87,7 +89,8 @@ const ONLY_OVER_METAL = 'the gauge reads only over metal, so only the mildest me
 const UNREADABLE_BECAUSE = {
   plastic: `Plastic: ${ONLY_OVER_METAL}`,
   composite: `Composite: ${ONLY_OVER_METAL}`,
-  gelcoat: `Gelcoat: ${ONLY_OVER_METAL}`,
+  gelcoat:
+    'Gelcoat: no gauge reads it, but it is thick. The test spot chooses the method, and the gloss says when to stop.',
   'bare-metal': 'Bare metal: there is no paint to judge or to polish.',
 } as const
 

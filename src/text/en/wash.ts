@@ -74,19 +74,26 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
   wheels: {
     title: 'Wheels and arches',
     reason: 'The worst dirt goes before the body is touched.',
-    how: () => 'Wheel by wheel with their own brushes and bucket. Cold wheels only.',
+    how: ({ method }) =>
+      method === 'wet'
+        ? 'Wheel by wheel with their own brushes and bucket. Cold wheels only.'
+        : 'Wheel by wheel with their own brushes and bucket. Cold wheels only. Nothing is rinsed: lift the cleaner off with wet towels of their own, and wipe once more with clean water.',
     cautions: [SHEET],
   },
   'acid-wheels': {
     title: 'Acid on baked brake dust',
     reason: 'Ordinary wheel cleaner does not move baked-on dust.',
-    how: () => 'Two minutes on the first wheel; four on the others only when the first is safe.',
+    how: ({ method }) =>
+      `Two minutes on the first wheel; four on the others only when the first is safe.${method === 'wet' ? ' Rinse it all off.' : ' It has to be rinsed off: where that cannot be done, leave it.'}`,
     cautions: ACID,
   },
   tyres: {
     title: 'Tyres',
     reason: 'Old dressing runs brown over the paint, and the new one does not hold on it.',
-    how: () => 'With a stiff brush of their own, again until the foam stays white.',
+    how: ({ method }) =>
+      method === 'wet'
+        ? 'With a stiff brush of their own, again until the foam stays white.'
+        : 'With a stiff brush of their own, the foam wiped off with a wet towel, again until it stays white.',
     cautions: [SHEET],
   },
   'pre-soak': {
@@ -190,6 +197,7 @@ export const WASH_STEP: Record<WashStepId, StepText> = {
 
 /** Where something rubs, bites or blasts. */
 const HARD_ON_FRESH: readonly WashStepId[] = [
+  'pre-soak',
   'pre-rinse',
   'iron',
   'rinseless-iron',

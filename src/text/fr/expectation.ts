@@ -88,6 +88,10 @@ export const expectationInFrench: ExpectationWords = {
       `${panelsAhead(region, at)} : les bords sont trop minces pour être polis. Ils sont masqués, le reste est poli.`,
     'fresh-uncoated': (at, region) =>
       `${panelsAhead(region, at)} : la peinture a moins de 30 jours et reste tendre. Elle est polie en douceur tout au plus, et protégée plus tard.`,
+    'under-film': (at, region) =>
+      `${panelsAhead(region, at)} : reste sous son film ; nettoyage et protection, sans polissage.`,
+    'film-comes-off': (at, region) =>
+      `${panelsAhead(region, at)} : personne n’a vu la peinture sous l’ancien film. Une fois le film retiré, nous l’inspectons, la mesurons et vous disons ce qu’il lui faut ; au plus un polissage léger est prévu.`,
     'prep-skipped': (at, region) =>
       `${panelsAhead(region, at)} : la peinture est trop mince même pour le polissage léger sous la protection. Elle est protégée telle quelle.`,
     'spot-reduced': (at, region) =>
@@ -105,6 +109,8 @@ export const expectationInFrench: ExpectationWords = {
   },
   bestFinish:
     'C’est le meilleur résultat que cette peinture puisse atteindre sans risque dans le temps prévu ; il ne sera pas parfait. Quelques marques resteront visibles sous une lampe d’inspection.',
+  someOnly:
+    'C’est ce que le temps prévu permet de faire sans risque pour cette peinture : elle paraîtra plus fraîche, mais ce n’est pas une correction. La plupart des marques resteront visibles sous une lampe d’inspection.',
   gloss: (gu) =>
     `La brillance visée est de ${gu} GU, mesurée à 60° après chaque étape ; une fois atteinte, on n’enlève plus de peinture.`,
   coating: protects,
