@@ -8,8 +8,10 @@ export type Held = {
   /** The products that lie there, the first layer first. */
   products: { id: ProductId; name: string }[]
   surface: Surface
-  /** As the sheets say, months. */
+  /** As the sheets said when it was applied, months. */
   sheetMonths: number
+  /** As they say now, where that is something else. */
+  nowMonths?: number
   pooled: PooledLife
   /** What the sheet of the longest-lived product should say, where the cars leave no doubt. */
   proposed?: { productId: ProductId; months: number }

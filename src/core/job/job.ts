@@ -8,6 +8,12 @@ export const JOB_KINDS = ['work', 'visit', 'repair'] as const
 
 export type JobKind = (typeof JOB_KINDS)[number]
 
+/**
+ * What was agreed rests on the inspection before it, which is closed by that. A visit is booked before anybody has looked, and a
+ * repair rests on the visit that found it: what is seen and read there is their own.
+ */
+export const agreementCloses = (kind: JobKind): boolean => kind === 'work'
+
 /** One stay of one vehicle. */
 export type Job = {
   id: JobId

@@ -3,12 +3,20 @@
 import { RadioGroup } from 'radix-ui'
 import type { DayOffered } from '@/core/planning'
 import type { Region } from '@/core/region'
-import { clock, moment, paperDay } from '@/text/formats'
+import { dayIn } from '@/core/time'
+import { clock, paperDay, screenDay } from '@/text/formats'
 
 type Props = {
   found: { days: DayOffered[]; region: Region } | { message: string } | undefined
   chosen: DayOffered | undefined
   onChoose: (day: DayOffered) => void
+}
+
+/** With its day, unless that is the day it comes: “tomorrow” would be one of two days here. */
+function collected(region: Region, { day, collectAt }: DayOffered): string {
+  const until = dayIn(region.timezone, collectAt)
+  const at = clock(region, collectAt)
+  return until === day ? at : `${screenDay(region, until, day)}, ${at}`
 }
 
 /** Days on which a short job fits without moving anybody, each with the hour at which the car can be fetched. */
@@ -41,8 +49,7 @@ export function DayChoice({ found, chosen, onChoose }: Props) {
         >
           <span className="block font-head font-semibold">{paperDay(found.region, offered.day)}</span>
           <span className="text-sm">
-            in at {clock(found.region, offered.arriveAt)}, collected{' '}
-            {moment(found.region, offered.collectAt, offered.arriveAt)}
+            in at {clock(found.region, offered.arriveAt)}, collected {collected(found.region, offered)}
           </span>
         </RadioGroup.Item>
       ))}

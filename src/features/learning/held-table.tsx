@@ -25,10 +25,11 @@ export function HeldTable({ held, catalogue, supplies, version, region }: Props)
   const { run, pending, refusal, isDone } = useAction()
   if (held.length === 0)
     return <p className="text-ink-soft">Nothing yet: it is told from inspections at visits.</p>
-  const correct = (productId: string, months: number) =>
+  const months = (count: number) => number(region, count, Number.isInteger(count) ? 0 : 1)
+  const correct = (productId: string, lifeMonths: number) =>
     run(keepProducts, {
       version,
-      catalogue: catalogue.map((each) => (each.id === productId ? { ...each, lifeMonths: months } : each)),
+      catalogue: catalogue.map((each) => (each.id === productId ? { ...each, lifeMonths } : each)),
       supplies: [...supplies],
     })
   return (
@@ -44,7 +45,7 @@ export function HeldTable({ held, catalogue, supplies, version, region }: Props)
           </tr>
         </thead>
         <tbody>
-          {held.map(({ products, surface, sheetMonths, pooled, proposed, byUse, byPaint }) => {
+          {held.map(({ products, surface, sheetMonths, nowMonths, pooled, proposed, byUse, byPaint }) => {
             const foreseen = foreseenText(region, sheetMonths, pooled)
             const name = products.map((product) => product.name).join(', then ')
             return (
@@ -53,7 +54,12 @@ export function HeldTable({ held, catalogue, supplies, version, region }: Props)
                   <strong>{name}</strong>
                   <span className="block text-sm text-ink-soft">{surfaceName(surface)}</span>
                 </td>
-                <td className="py-2">{number(region, sheetMonths, Number.isInteger(sheetMonths) ? 0 : 1)}</td>
+                <td className="py-2">
+                  {months(sheetMonths)}
+                  {nowMonths !== undefined && (
+                    <span className="block text-sm text-ink-soft">now {months(nowMonths)}</span>
+                  )}
+                </td>
                 <td className="py-2">
                   {heldText(region, sheetMonths, pooled)}
                   {foreseen && <span className="block text-sm text-ink-soft">{foreseen}</span>}

@@ -1,6 +1,7 @@
 import clsx from 'clsx'
 import type { ReactNode } from 'react'
 import { type Finding, LIFETIME_UM, type PanelJudgement, type Removal, takenByPanel } from '@/core/survey'
+import { ledgerNote } from '@/text/en/ledger'
 import { staffPanel } from '@/text/en/staff-panels'
 import { FINDING_NAME, findingText, limitText, overruledText } from '@/text/en/survey'
 import { figure, measured, shortDay } from '@/text/formats'
@@ -112,7 +113,7 @@ function LedgerLines({ entries }: { entries: readonly Removal[] }) {
           <li key={at} className="flex justify-between gap-3 text-ink-soft">
             <span>
               {shortDay(region, entry.day)}, {SOURCE_NAME[entry.source]}
-              {entry.note && `: ${entry.note}`}
+              {entry.note && `: ${ledgerNote(region, entry.note)}`}
             </span>
             <span className="shrink-0">
               {figure(region, 'depth', entry.removedUm, 1)} ±{' '}

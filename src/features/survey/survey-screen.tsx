@@ -2,7 +2,7 @@
 
 import { useDeferredValue, useMemo, useRef, useState } from 'react'
 import type { JobId } from '@/core/ids'
-import type { EarlierVisit } from '@/core/job'
+import { agreementCloses, type EarlierVisit, type JobKind } from '@/core/job'
 import type { Devices } from '@/core/shop'
 import type { StoredSurvey } from '@/core/survey'
 import {
@@ -56,6 +56,7 @@ type Props = {
   stored: StoredSurvey
   ledger: readonly Removal[]
   earlier: readonly EarlierVisit[]
+  kind: JobKind
   agreed: boolean
   handedOver: boolean
 }
@@ -63,7 +64,8 @@ type Props = {
 /** Measuring and grading on the body plan. */
 export function SurveyScreen(props: Props) {
   const region = useRegion()
-  const { jobId, vehicle, judging, devices, stored, ledger, earlier, agreed, handedOver } = props
+  const { jobId, vehicle, judging, devices, stored, ledger, earlier, kind, agreed, handedOver } = props
+  const closed = handedOver || (agreed && agreementCloses(kind))
   const panels = useMemo(() => panelsOfVehicle(vehicle), [vehicle.shape, vehicle.panelFacts, vehicle])
   const { data, state, change, settle } = useSurvey(jobId, stored)
   const [selected, setSelected] = useState(
@@ -87,9 +89,7 @@ export function SurveyScreen(props: Props) {
     shown.kind === 'round' ? rounds.find(({ id }) => id === shown.id) : undefined
   const phase: Phase = shown.kind === 'round' && shown.id === 'after' ? 'after' : 'before'
   const open =
-    !handedOver &&
-    (phase === 'after' ? agreed : !agreed) &&
-    (round === undefined ? false : round.id === phase)
+    (phase === 'after' ? mayMeasureAfter : !closed) && (round === undefined ? false : round.id === phase)
   const faces = useMemo(
     () => facesOf(region, judgement.panels, shown, rounds, data.marked, round),
     [region, judgement, shown, rounds, data.marked, round],
@@ -281,14 +281,22 @@ export function SurveyScreen(props: Props) {
           title="Defects"
           judged={judged}
           defects={data.defects[selected] ?? []}
-          readOnly={agreed || handedOver}
+          readOnly={closed}
           onChange={(defects) => change((before) => withDefects(before, selected, defects))}
         />
         <div className="flex flex-wrap justify-end gap-2">
-          <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>
-            Go to sign-off
-          </ButtonLink>
-          <ButtonLink href={`/jobs/${jobId}/plan`}>{agreed ? 'See the plan' : 'Choose a package'}</ButtonLink>
+          {kind === 'visit' ? (
+            <ButtonLink href={`/jobs/${jobId}/visit`}>Back to the inspection</ButtonLink>
+          ) : (
+            <>
+              <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>
+                Go to sign-off
+              </ButtonLink>
+              <ButtonLink href={`/jobs/${jobId}/plan`}>
+                {agreed ? 'See the plan' : 'Choose a package'}
+              </ButtonLink>
+            </>
+          )}
         </div>
       </aside>
       <div>

@@ -41,6 +41,7 @@ type Props = {
   stored: StoredSurvey
   ledger: readonly Removal[]
   photos: readonly Photo[]
+  /** The first inspection is closed: what was agreed rests on it. */
   agreed: boolean
 }
 
@@ -62,7 +63,7 @@ export function WalkScreen({ job, judging, stored, ledger, photos, agreed }: Pro
   const [touched, setTouched] = useState<PlanPoint>()
   const readOnly = agreed || job.handedOverAt !== undefined
   // What was agreed rests on the first inspection; the work begins with another.
-  const second = agreed && job.kind === 'work'
+  const second = agreed
   const taken = useMemo(() => takenByPanel(ledger), [ledger])
   const judgement = useMemo(() => judgeRecord(vehicle, judging, data, taken), [vehicle, judging, data, taken])
   const faces = useMemo(

@@ -203,7 +203,8 @@ export function checksOf(view: Card['view'], operation: PlannedOperation): reado
   const { operations } = view.live.plan
   // Where putting them back is a step of its own, it is written down there.
   const wheelsOff = operations.some(({ extra }) => extra === 'wheels-off') && !operations.some(isWheelsOn)
-  return operation.kind === 'finish' && wheelsOff
-    ? [...CHECKLISTS.finish, ...WHEEL_CHECKS]
-    : CHECKLISTS[operation.kind]
+  if (operation.kind === 'finish' && wheelsOff) return [...CHECKLISTS.finish, ...WHEEL_CHECKS]
+  // A coated car gets no clay.
+  const clayed = view.job.kind === 'work'
+  return CHECKLISTS[operation.kind].filter((check) => check !== 'tar-before-clay' || clayed)
 }

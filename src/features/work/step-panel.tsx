@@ -49,7 +49,10 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
   const planned = view.live.published.find((placed) => placed.operation === operation.id)
   const sheet = view.sheets[operation.id]
   const [recipe, caution] = [
-    recipeFor(view.region, operation, view.wash.length > 0),
+    recipeFor(view.region, operation, {
+      washIsPlanned: view.wash.length > 0,
+      isCoated: view.job.kind !== 'work',
+    }),
     cautionFor(operation, view.live.plan.operations),
   ]
   const window = openedWindow(live, operation, now)

@@ -1,10 +1,18 @@
+import { randomUUID } from 'node:crypto'
 import { expect, test } from 'vitest'
 import { toJobId } from '@/core/ids'
-import { instantOrThrow, plusMinutes } from '@/core/time'
+import { dayIn, instantOrThrow, plusMinutes } from '@/core/time'
+import { panelsOf, sizeOf } from '@/core/vehicle'
+import { SHOP_FLOOR } from '../action/caller'
+import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
 import { loadShop } from '../shop/shop-store'
+import { loadSurvey } from '../survey/survey-store'
+import { EVERY_ACTION } from '../trials/every-action.fixture'
 import { findKnown } from '../vehicles/vehicle-store'
 import { lacksGlossBaseline, loadPaintPast, type PaintPast, protectionOf } from './protection'
+import { bookShortJob, daysFor, visitOffer } from './short-jobs'
 
 const AT = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(AT)
@@ -59,4 +67,38 @@ test('the gloss of the fresh coating is no measure of wear; the first visit’s 
   )
   expect(lacks(withGloss(fresh))).toBe(true)
   expect(lacks(withGloss([...fresh, settled]))).toBe(false)
+})
+
+test('at a visit that was booked, what is read and seen there is kept: the booking is no agreement on it', async () => {
+  const { loaded, vehicle } = await coatedCar()
+  const now = plusMinutes(AT, 1)
+  const offer = visitOffer(loaded, vehicle, { tax: 'as-usual' })
+  const [day] = daysFor(
+    await loadFloor(shop.db, now),
+    offer.plan,
+    sizeOf(vehicle),
+    dayIn(loaded.setup.region.timezone, now),
+  )
+  const booked = await bookShortJob(shop.db, now, offer, {
+    vehicleId: vehicle.id,
+    day: day!.day,
+    wishes: '',
+  })
+  if ('message' in booked) throw new Error('there is room in the demo')
+  const panels = panelsOf(vehicle.shape).map(({ id }) => id)
+  const { version, ...stored } = await loadSurvey(shop.db, booked.jobId)
+  const read = {
+    ...stored,
+    before: { ...stored.before, gloss: Object.fromEntries(panels.map((panel) => [panel, [92]])) },
+    defects: { [panels[0]!]: [{ kind: 'chips', severity: 1, extentPercent: 5, catchesNail: true }] },
+  }
+  const kept = await perform(
+    shop.db,
+    EVERY_ACTION.get('survey.keep')!,
+    { key: randomUUID(), input: { jobId: booked.jobId, version, record: read } },
+    { caller: SHOP_FLOOR, at: now },
+  )
+  expect(kept).toMatchObject({ ok: true, value: { kind: 'saved' } })
+  const past = await loadPaintPast(shop.db, loaded, vehicle.id)
+  expect(past.gloss.get(`${booked.jobId} before`)).toMatchObject({ [panels[0]!]: 92 })
 })

@@ -122,14 +122,23 @@ async function workOut(db: Knex, shop: Shop, now: Instant): Promise<Held[]> {
       const { layers, surface } = seen[0]!
       const longest = layers.reduce((most, layer) => (layer.lifeMonths > most.lifeMonths ? layer : most))
       const months = proposedLife(longest.lifeMonths, pooled)
-      const isOurs = shop.catalogue.some(({ id }) => id === longest.id)
+      const sheets = layers.map((layer) => ({
+        ...layer,
+        lifeMonths: shop.catalogue.find(({ id }) => id === layer.id)?.lifeMonths ?? layer.lifeMonths,
+      }))
+      const ours = shop.catalogue.find(({ id }) => id === longest.id)
+      const [sheetMonths, nowMonths] = [lifeMonthsOf(layers), lifeMonthsOf(sheets)]
       return [
         {
           products: layers.map(({ id, name }) => ({ id, name })),
           surface,
-          sheetMonths: lifeMonthsOf(layers),
+          sheetMonths,
+          ...(nowMonths === sheetMonths ? {} : { nowMonths }),
           pooled,
-          ...(months !== undefined && isOurs ? { proposed: { productId: longest.id, months } } : {}),
+          // What the sheet says by now is not proposed again.
+          ...(months !== undefined && ours && ours.lifeMonths !== months
+            ? { proposed: { productId: longest.id, months } }
+            : {}),
           byUse: split(seen, ({ storage }) => storage).map(({ key: storage, pooled: own }) => ({
             storage,
             pooled: own,

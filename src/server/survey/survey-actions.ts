@@ -4,6 +4,7 @@ import { z } from 'zod'
 import { type Answer, done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, id, version } from '@/core/inputs'
+import { agreementCloses } from '@/core/job'
 import { differingEntries, judgeRecord, type StoredSurvey, type SurveyRecord } from '@/core/survey'
 import { anyPanelOf, isMetal, type Panel, placesOf, type Vehicle } from '@/core/vehicle'
 import { defineAction, defineReadAction } from '../action/define'
@@ -63,7 +64,7 @@ export const keepSurvey = defineAction({
     const fault = misplaced(record, job.vehicle)
     if (fault) return refuse('input', fault)
     if (job.handedOverAt) return refuse('stale', ask('survey-kept'))
-    if (await findAgreement(trx, jobId)) {
+    if (agreementCloses(job.kind) && (await findAgreement(trx, jobId))) {
       const stored = await loadSurvey(trx, jobId)
       if (differingEntries(stored, record).some((entry) => AGREED_ENTRIES.test(entry)))
         return refuse('rule', ask('round-agreed'))

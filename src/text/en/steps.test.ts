@@ -62,9 +62,10 @@ test('panels that are taken to their end one by one are not said to get one step
 })
 
 test('a wash that is planned is told by its plan alone; one without a hose has no foam and no buckets to rinse from', () => {
-  expect(recipeFor(DUBLIN, { kind: 'wash' }, true)).toBeUndefined()
+  expect(recipeFor(DUBLIN, { kind: 'wash' }, { washIsPlanned: true })).toBeUndefined()
   const rinseless = recipeFor(DUBLIN, { kind: 'wash', title: { code: 'rinseless-wash' } })
   expect(rinseless).toMatch(/Without a hose/)
   expect(rinseless).not.toMatch(/foam|two buckets/)
-  expect(recipeFor(DUBLIN, { kind: 'wash', title: { code: 'wash' } })).toMatch(/foam/)
+  expect(recipeFor(DUBLIN, { kind: 'wash', title: { code: 'wash' } })).toMatch(/foam.*clay with plenty/)
+  expect(recipeFor(DUBLIN, { kind: 'wash', title: { code: 'wash' } }, { isCoated: true })).toMatch(/No clay/)
 })

@@ -88,6 +88,10 @@ const RECIPES: Record<OperationKind, string | undefined> = {
 const RINSELESS =
   'Without a hose, top down, wheels first: pre-spray, then a soaked towel with a fresh face for each stretch. Lift iron remover with a wet towel before it dries; nothing is rinsed.'
 
+/** Where a coating lies already: a visit, a repair of some panels (common practice). */
+const COATED_WASH =
+  'Top down. Wheels first, foam, two buckets, iron and tar where there is any. No clay: it mars the coating. Blow every gap dry.'
+
 /** A short wash once more is no wash with all its steps. */
 export const isRewash = ({ title }: Partial<Pick<PlannedOperation, 'title'>>): boolean =>
   typeof title === 'object' && title.code === 'rewash'
@@ -106,7 +110,7 @@ const PANEL_BY_PANEL =
 export function recipeFor(
   region: Pick<Region, 'locale'>,
   { kind, extra, title, away }: Step,
-  washIsPlanned = false,
+  { washIsPlanned = false, isCoated = false }: { washIsPlanned?: boolean; isCoated?: boolean } = {},
 ): string | undefined {
   if (away) return spelt(region, AWAY)
   if (isRewash({ title })) return spelt(region, REWASH)
@@ -115,6 +119,7 @@ export function recipeFor(
   const first = title && firstNameOf(title)
   if (typeof first === 'object' && first.code === 'polish-panels') return spelt(region, PANEL_BY_PANEL)
   const isRinseless = typeof title === 'object' && title.code === 'rinseless-wash'
+  if (kind === 'wash' && !isRinseless && isCoated) return spelt(region, COATED_WASH)
   const recipe = extra ? workInEnglish.extra[extra].means : isRinseless ? RINSELESS : RECIPES[kind]
   return recipe && spelt(region, recipe)
 }

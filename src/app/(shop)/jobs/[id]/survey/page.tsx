@@ -24,6 +24,7 @@ export default async function SurveyPage({ params }: { params: Promise<{ id: str
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}
       earlier={await earlierVisits(db, job, setup.region.timezone)}
+      kind={job.kind}
       agreed={(await findAgreement(db, id)) !== undefined}
       handedOver={job.handedOverAt !== undefined}
     />

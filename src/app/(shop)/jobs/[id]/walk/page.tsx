@@ -1,5 +1,6 @@
 import { notFound } from 'next/navigation'
 import { toJobId } from '@/core/ids'
+import { agreementCloses } from '@/core/job'
 import { WalkScreen } from '@/features/walk/walk-screen'
 import { database } from '@/server/db/connection'
 import { findJob } from '@/server/floor/job-store'
@@ -22,7 +23,7 @@ export default async function WalkPage({ params }: { params: Promise<{ id: strin
       stored={await loadSurvey(db, id)}
       ledger={await ledgerBefore(db, job.vehicle.id, id)}
       photos={await listPhotos(db, id)}
-      agreed={(await findAgreement(db, id)) !== undefined}
+      agreed={agreementCloses(job.kind) && (await findAgreement(db, id)) !== undefined}
     />
   )
 }
