@@ -177,18 +177,22 @@ test('a coupé of the nineties: old film over yellowed clear, filler in a quarte
   })
   await mark(page, 'Bonnet', 'Swirls', { severity: 'moderate', extent: 60, everywhere: true })
   await mark(page, 'Roof', 'Oxidation', { severity: 'light', extent: 40 })
+  await page.getByRole('radio', { name: /^Bonnet:/ }).click()
+  await page.getByLabel(/^This panel has film on it/).check()
   await saved(page)
-  await measure(page, room, (panel) =>
-    panel === 'right rear quarter' ? 720 : panel === 'bonnet' ? 118 : 121,
-  )
+  await measure(page, room, (panel) => (panel === 'right rear quarter' ? 720 : 121))
   await expect(
     page.getByRole('radio', { name: /^Right rear quarter: 720 µm, Possible filler/ }),
   ).toBeVisible()
   await look(page, `${room}/plan`, 'coupe-plan')
   await look(page, `${room}/quote`, 'coupe-quote')
   await expect(page.getByText('Film is wished for')).toBeVisible()
-  await page.getByRole('button', { name: 'Film, as the owner says' }).click()
-  await expect(page.getByText(/^Old film taken off, /).first()).toBeVisible()
+  // Under its film the bonnet is not polished; once that is off, gently, and somebody looks at it first.
+  await expect(page.getByText(/^Cleaned, not polished: bonnet/)).toBeVisible()
+  await page.getByRole('button', { name: 'Film lies on: bonnet' }).click()
+  await expect(page.getByText(/^Old film taken off \(bonnet\), /).first()).toBeVisible()
+  await expect(page.getByText(/^Nobody has seen the paint under the old film on the bonnet/)).toBeVisible()
+  await expect(page.getByText(/^Light one-step polish: bonnet/)).toBeVisible()
   await page.getByLabel(/^Film: /).check()
   await expect(page.getByText('Film by Isolde Finn').first()).toBeVisible()
   await write(page)

@@ -107,7 +107,7 @@ export function BookRepair({ visitId, panels, standsForAll, region, today }: Pro
       <Field label="From">
         <DayInput value={from} onChange={(wanted) => void search({ ...now, from: wanted })} />
       </Field>
-      <DayChoice found={found} chosen={day} onChoose={setDay} />
+      <DayChoice found={found} from={from} chosen={day} onChoose={setDay} />
     </BookingDialog>
   )
 }

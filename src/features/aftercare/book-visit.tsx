@@ -52,7 +52,7 @@ export function BookVisit({ vehicleId, plate, from, region }: Props) {
       <Field label="From">
         <DayInput value={start} onChange={(wanted) => void search(wanted)} />
       </Field>
-      <DayChoice found={found} chosen={day} onChoose={setDay} />
+      <DayChoice found={found} from={start} chosen={day} onChoose={setDay} />
       <Field label="What the owner says (optional)">
         <input className="field" value={words} onChange={(event) => setWords(event.target.value)} />
       </Field>

@@ -3,12 +3,14 @@
 import { RadioGroup } from 'radix-ui'
 import type { DayOffered } from '@/core/planning'
 import type { Region } from '@/core/region'
-import { dayIn } from '@/core/time'
+import { dayIn, type LocalDay } from '@/core/time'
 import { clock, paperDay, screenDay } from '@/text/formats'
 
 type Props = {
-  found: { days: DayOffered[]; region: Region } | { message: string } | undefined
+  found: { days: DayOffered[]; region: Region; plannedUntil: LocalDay } | { message: string } | undefined
   chosen: DayOffered | undefined
+  /** The day from which one was asked for. */
+  from: string
   onChoose: (day: DayOffered) => void
 }
 
@@ -20,7 +22,7 @@ function collected(region: Region, { day, collectAt }: DayOffered): string {
 }
 
 /** Days on which a short job fits without moving anybody, each with the hour at which the car can be fetched. */
-export function DayChoice({ found, chosen, onChoose }: Props) {
+export function DayChoice({ found, chosen, from, onChoose }: Props) {
   if (!found) return <p role="status">Finding free days…</p>
   if ('message' in found)
     return (
@@ -31,7 +33,9 @@ export function DayChoice({ found, chosen, onChoose }: Props) {
   if (found.days.length === 0)
     return (
       <p role="alert" className="font-semibold text-copper">
-        There is no room on the next twelve days. Choose a later day, or move something on the schedule.
+        {from > found.plannedUntil
+          ? `The schedule is planned until ${paperDay(found.region, found.plannedUntil)}. Choose a day before that; until then the car stays on this list.`
+          : 'There is no room on the next twelve days. Choose a later day, or move something on the schedule.'}
       </p>
     )
   return (

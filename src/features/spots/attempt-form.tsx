@@ -62,8 +62,10 @@ export function AttemptForm({ jobId, judged, group, open, proposed, remembered, 
   const mark = markOn(judged)
   const [process, setProcess] = useState(proposed)
   const [steps, setSteps] = useState(() => typedSteps(open, proposed, remembered))
-  const [kind, setKind] = useState<DefectKind>(mark.kind)
-  const [severity, setSeverity] = useState<Severity>(mark.severity)
+  // The worst mark of the panel that is touched, until another is said.
+  const [ownKind, setKind] = useState<DefectKind>()
+  const [ownSeverity, setSeverity] = useState<Severity>()
+  const [kind, severity] = [ownKind ?? mark.kind, ownSeverity ?? mark.severity]
   const [cleared, setCleared] = useState('')
   const [haze, setHaze] = useState<Haze>('none')
   const [heat, setHeat] = useState<Heat>('warm')

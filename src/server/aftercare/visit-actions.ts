@@ -5,7 +5,8 @@ import { comesOn, lifeSchema, lookFrom, looksSchema, repairSchema } from '@/core
 import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { aJob, aVehicle, id } from '@/core/inputs'
-import { everyone } from '@/core/shop'
+import { everyone, type Setup } from '@/core/shop'
+import { dayIn, type Instant, type LocalDay, plusDays } from '@/core/time'
 import { sizeOf } from '@/core/vehicle'
 import { SHORT_WISH } from '@/text/en/visits'
 import { defineAction, defineReadAction } from '../action/define'
@@ -24,6 +25,10 @@ const GONE = ask('vehicle-gone')
 const VISIT_GONE = ask('visit-gone')
 const WENT_HOME = ask('looks-kept')
 
+/** The last day the calendar looks at. */
+const plannedUntil = ({ region, horizonDays }: Setup, at: Instant): LocalDay =>
+  plusDays(dayIn(region.timezone, at), horizonDays)
+
 /** Days on which a visit would fit, with the price. */
 export const daysForVisit = defineReadAction({
   name: 'aftercare.days-for-visit',
@@ -38,6 +43,7 @@ export const daysForVisit = defineReadAction({
       days: await compute('days', at, offer.plan, sizeOf(known.vehicle), from),
       totalCents: offer.price.totalCents,
       region: shop.setup.region,
+      plannedUntil: plannedUntil(shop.setup, at),
     })
   },
 })
@@ -168,6 +174,7 @@ export const daysForRepair = defineReadAction({
       ),
       steps: plan.operations.map(({ title }) => title),
       region: setup.region,
+      plannedUntil: plannedUntil(setup, at),
     })
   },
 })
