@@ -88,7 +88,8 @@ export function quoteText(region: Region, told: Told, state: QuoteState): QuoteT
     }),
     sums: isOff && told.totalCents === 0 ? [] : sumRows(region, summary),
     total: { name: words.total, amount: money(region, told.totalCents) },
-    ...(summary.depositCents > 0
+    // What was agreed before the work is not asked for once more.
+    ...(summary.depositCents > 0 && !told.change
       ? {
           deposit: {
             name: words.deposit(percent(region, told.depositPercent, 2)),

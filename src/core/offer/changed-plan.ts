@@ -1,16 +1,17 @@
 import type { Product } from '../coating'
 import type { WorkedStep } from '../correction'
-import { correctionOf } from '../correction'
 import type { OperationId } from '../ids'
 import { toOperationId } from '../ids'
-import { firstNameOf, stepCode } from './first-name'
+import { stepCode } from './first-name'
 import { inOrder, pieceStay } from './in-order'
 import type { JobPlan, PlannedOperation } from './job-plan'
 import { withoutKeptIn } from './kept-in'
 import { machineRoles } from './machine-roles'
 import { MINUTES } from './minutes'
+import { changedPanels, moreAtTheMachine, moreExtras } from './more-work'
 import type { Offer } from './offer'
 import { planned } from './operations'
+import { methodThen, type WorkedBy } from './worked-by'
 
 /** How far a step has come, as far as a change of what was agreed cares. */
 export type StepState = 'open' | 'begun' | 'over'
@@ -28,6 +29,7 @@ export type Standing = {
   holds?: boolean
   /** The plan as it was agreed, where it is not `plan` itself. */
   asAgreed?: JobPlan
+  workedBy?: WorkedBy
 }
 
 /** Whether a car is kept in is asked anew once it is finished once more. */
@@ -56,15 +58,6 @@ function withCoatAsBegun(
   return [...others.slice(0, before), ...own, ...more, ...others.slice(before)]
 }
 
-/** Panels whose method is another one now and which are to be polished. */
-export const changedPanels = ({ correction }: Pick<Offer, 'correction'>, { processes }: Standing) =>
-  correction.panels.filter(
-    ({ judged, option }) =>
-      option.method.steps.length > 0 && processes[judged.panel.id] !== option.method.key,
-  )
-
-const MACHINE = ['cut', 'refine', 'polish'] as const
-
 /** The operations of the offer; work at the machine as it was agreed, where no panel's method is another one. */
 function asHeld(offer: Offer, standing: Standing): PlannedOperation[] {
   const { plan, holds, asAgreed = plan } = standing
@@ -72,79 +65,6 @@ function asHeld(offer: Offer, standing: Standing): PlannedOperation[] {
   return offer.plan.operations.map((operation) => {
     const agreed = asAgreed.operations.find(({ id }) => id === operation.id)
     return agreed && machineRoles(operation).length > 0 ? agreed : operation
-  })
-}
-
-const isMore = (operation: OperationId) => operation.startsWith('more-')
-
-/** An id for what comes to a step: nothing that has begun bears it. */
-function freshId({ plan, stateOf, version }: Standing, id: string): OperationId {
-  const named = `more-${version}-${id}`
-  const begun = plan.operations.filter(
-    (each) => each.id.startsWith(named) && stateOf(each.id) !== 'open',
-  ).length
-  return toOperationId(begun === 0 ? named : `${named}-${begun + 1}`)
-}
-
-/** What comes to steps at the machine that are over: the panels whose method has changed since, with their own minutes. */
-function moreAtTheMachine(offer: Offer, standing: Standing): PlannedOperation[] {
-  const { plan, stateOf } = standing
-  const changed = changedPanels(offer, standing)
-  return MACHINE.flatMap((id): PlannedOperation[] => {
-    const over = plan.operations.find((operation) => operation.id === id)
-    if (!over || stateOf(over.id) !== 'over') return []
-    const roles = machineRoles(over)
-    const under = plan.operations.filter(
-      ({ id: other, kind }) => isMore(other) && kind === over.kind && stateOf(other) !== 'open',
-    )
-    const own = changed.filter(
-      ({ judged, option }) =>
-        option.method.steps.some(({ role }) => roles.includes(role)) &&
-        !under.some(({ panels }) => panels?.includes(judged.panel.id)),
-    )
-    const { minutes } = correctionOf(own)
-    const takes = roles.reduce((sum, role) => sum + minutes[role], 0)
-    return own.length === 0 || takes <= 0
-      ? []
-      : [
-          {
-            id: freshId(standing, id),
-            kind: over.kind,
-            title: { code: 'more', of: firstNameOf(over.title) },
-            minutes: planned(takes),
-            mode: 'pausable',
-            people: 1,
-            skill: 'correct',
-            panels: own.map(({ judged }) => judged.panel.id),
-          },
-        ]
-  })
-}
-
-/** Pieces of an extra that come to those that are done. */
-function moreExtras(wanted: readonly PlannedOperation[], standing: Standing): PlannedOperation[] {
-  const { plan, stateOf } = standing
-  return wanted.flatMap((operation): PlannedOperation[] => {
-    const { title, extra } = operation
-    if (typeof title !== 'object' || title.code !== 'extra') return []
-    const begun = plan.operations.flatMap((each) =>
-      each.extra === extra && stateOf(each.id) !== 'open' && typeof each.title === 'object'
-        ? [each.title]
-        : [],
-    )
-    const done = begun.flatMap((name) => (name.code === 'extra' ? [name] : []))
-    const count = title.count - done.reduce((sum, name) => sum + name.count, 0)
-    if (done.length === 0 || count <= 0) return []
-    const pieces = title.pieces?.filter((piece) => !done.some((name) => name.pieces?.includes(piece)))
-    return [
-      {
-        ...operation,
-        id: freshId(standing, operation.id),
-        title: { ...title, count, ...(pieces && pieces.length > 0 ? { pieces } : {}) },
-        minutes: planned((operation.minutes * count) / title.count),
-        ...(operation.panels ? { panels: pieces ?? operation.panels } : {}),
-      },
-    ]
   })
 }
 
@@ -167,14 +87,17 @@ function lastLook(
     : []
 }
 
-const rolesDone = (roles: readonly WorkedStep['role'][], { plan, stateOf }: Standing) =>
+type OnPanel = { panel: string; by: string }
+
+const rolesDone = (roles: readonly WorkedStep['role'][], standing: Standing, on?: OnPanel) =>
   roles.every((role) =>
-    plan.operations.some(
+    standing.plan.operations.some(
       (operation) =>
         !isAgain(operation) &&
         operation.panels === undefined &&
         machineRoles(operation).includes(role) &&
-        stateOf(operation.id) === 'over',
+        standing.stateOf(operation.id) === 'over' &&
+        (!on || methodThen(standing, operation.id, on.panel) === on.by),
     ),
   )
 
@@ -182,9 +105,9 @@ const rolesDone = (roles: readonly WorkedStep['role'][], { plan, stateOf }: Stan
 export const isWorkedOut = (roles: readonly WorkedStep['role'][], standing: Standing): boolean =>
   roles.length > 0 && rolesDone(roles, standing)
 
-/** Whether any of it has been done. */
-export const isTouched = (roles: readonly WorkedStep['role'][], standing: Standing): boolean =>
-  roles.some((role) => rolesDone([role], standing))
+/** Whether any of it has been done; `on` a panel, by that very method. */
+export const isTouched = (roles: readonly WorkedStep['role'][], standing: Standing, on?: OnPanel): boolean =>
+  roles.some((role) => rolesDone([role], standing, on))
 
 /**
  * The stays of the car: what has begun keeps its own, what is still to do goes on where the car stands, and the car moves where it cannot:

@@ -4,6 +4,7 @@ import { type OperationId, toOperationId } from '../ids'
 import { type AgreedNow, type Changed, calledOffAt, changeOf, lineChanges } from './changed'
 import { broughtForward, type StepState } from './changed-plan'
 import { type Choices, chosenOffer } from './choices'
+import { machineRoles } from './machine-roles'
 import { catalogue, offerInput, templates } from './offer.fixture'
 import { summaryOf } from './told'
 import { withWashAgain } from './wash-again'
@@ -90,6 +91,29 @@ describe('a change of what was agreed', () => {
     expect(told.takesUm).toBeGreaterThan(bonnet.takesUm)
     // The others are as they were agreed, to the passes.
     expect(more.summary.processes.roof).toBe(agreed.summary.processes.roof)
+  })
+  test('what was changed at the car and worked so is told to the customer as it was, and not worked once more', () => {
+    const before = agreedWith({}, 'mask', 'cut')
+    const other = before.summary.processes.bonnet === 'two-step' ? 'two-step-wool' : 'two-step'
+    const early = changed(before, held('bonnet', other))
+    const machine = early.plan.operations.filter((step) => machineRoles(step).length > 0)
+    const workedBy = Object.fromEntries(machine.map(({ id }) => [id, { bonnet: other }]))
+    for (const last of [machine.at(-1)!.id, toOperationId('layer-1')]) {
+      const at = early.plan.operations.findIndex(({ id }) => id === last)
+      const over = new Set(early.plan.operations.slice(0, at + 1).map(({ id }) => id))
+      const worked = {
+        ...before,
+        plan: early.plan,
+        stateOf: (id: OperationId): StepState => (over.has(id) ? 'over' : 'open'),
+      }
+      const late = changed({ ...worked, workedBy }, held('bonnet', other))
+      expect(idsOf(late).filter((id) => id.startsWith('more-'))).toEqual([])
+      expect(late.price.totalCents).toBe(early.price.totalCents)
+      const takes = ({ summary }: Changed) => summary.panels.find(({ id }) => id === 'bonnet')!.takesUm
+      expect(takes(late)).toBe(takes(early))
+      // Worked as it was agreed, it would have to be worked once more, or could not be.
+      expect(changeOf(offerFor(held('bonnet', other)), worked, CHARGES, catalogue)).not.toEqual(late)
+    }
   })
   test('a coat that lies is not argued with', () => {
     const coated = agreedWith({}, 'layer-1')

@@ -2,21 +2,15 @@ import type { Product } from '../coating'
 import type { Worked, WorkedStep } from '../correction'
 import type { OperationId } from '../ids'
 import { calledOff } from './called-off'
-import {
-  changedPanels,
-  changedPlan,
-  isTouched,
-  isUncharged,
-  isWorkedOut,
-  type Standing,
-  type StateOf,
-} from './changed-plan'
+import { changedPlan, isTouched, isUncharged, isWorkedOut, type Standing, type StateOf } from './changed-plan'
 import { attendedMinutes, type JobPlan } from './job-plan'
+import { stillToWork } from './more-work'
 import type { Offer } from './offer'
 import type { Rates, Terms } from './package'
 import { closePrice, type Price, type PriceLine, priceLines } from './quote'
 import { type CustomerTax, taxationFor } from './tax'
 import { agreedWork, type Summary, summaryOf, taxOf } from './told'
+import type { WorkedBy } from './worked-by'
 
 /** A change of what was agreed: work done stays, its lines stay, and the price says what the rest comes to. */
 
@@ -31,6 +25,8 @@ export type AgreedNow = {
   holds?: boolean
   /** The plan as it was agreed, where work at the machine was made anew since: by it what is changed back has its minutes again. */
   asAgreed?: JobPlan
+  /** Where a method was changed at the car: by which one each step that is over worked. */
+  workedBy?: WorkedBy
   /** The car comes at another time: that alone is a change. */
   otherDay?: boolean
 }
@@ -149,7 +145,7 @@ function panelsAfter(
     const own = roles[panel.id] ?? []
     const isSame = old.process === panel.process
     if (isSame && !agreed.holds && !isWorkedOut(own, standing)) return panel
-    if (!isSame && !isTouched(own, standing)) return panel
+    if (!isSame && !isTouched(own, standing, { panel: panel.id, by: old.process })) return panel
     // What a method has begun to take is not given back by another: both stand, and the ledger rather knows too much than too little.
     if (!isSame && panel.process !== 'leave') return { ...panel, takesUm: panel.takesUm + old.takesUm }
     const { work, ...kept } = old
@@ -184,7 +180,7 @@ export function changeOf(
     ({ id, kind }) => kind === 'layer' && agreed.stateOf(id) !== 'open',
   )
   if (losesACoat(offer, agreed)) return 'layer-lies'
-  if (coated && changedPanels(offer, standing).length > 0) return 'coated-already'
+  if (coated && stillToWork(offer, standing).length > 0) return 'coated-already'
   const plan = changedPlan(offer, standing, catalogue)
   const lines = linesAfter(agreed, priceLines({ ...offer, plan: charged(plan), rates, customerTax }))
   const price = closePrice(lines, terms, taxationFor(rates.tax, customerTax))

@@ -124,3 +124,4 @@ export {
   WEEK,
 } from './vendor-days'
 export { withWashAgain } from './wash-again'
+export type { WorkedBy } from './worked-by'

@@ -23,7 +23,7 @@ import { readGloss } from '@/server/survey/survey-actions'
 import { staffPanel } from '@/text/en/staff-panels'
 import { unitSign } from '@/text/formats'
 import { BodyPlan, neighbour } from '@/ui/body-plan'
-import { Button, ButtonLink } from '@/ui/button'
+import { Button } from '@/ui/button'
 import { useRegion } from '@/ui/region'
 import { reach } from '@/ui/use-action'
 import { DefectEditor } from './defect-editor'
@@ -46,6 +46,7 @@ import { isReadable, marksOn, SpotMarks } from './spot-marks'
 import { useGauge } from './use-gauge'
 import { useSurvey } from './use-survey'
 import { VehicleGrade } from './vehicle-grade'
+import { WhereNext } from './where-next'
 import { WholeCar } from './whole-car'
 
 type Props = {
@@ -284,20 +285,7 @@ export function SurveyScreen(props: Props) {
           readOnly={closed}
           onChange={(defects) => change((before) => withDefects(before, selected, defects))}
         />
-        <div className="flex flex-wrap justify-end gap-2">
-          {kind === 'visit' ? (
-            <ButtonLink href={`/jobs/${jobId}/visit`}>Back to the inspection</ButtonLink>
-          ) : (
-            <>
-              <ButtonLink look="outline" href={`/jobs/${jobId}/sign-off`}>
-                Go to sign-off
-              </ButtonLink>
-              <ButtonLink href={`/jobs/${jobId}/plan`}>
-                {agreed ? 'See the plan' : 'Choose a package'}
-              </ButtonLink>
-            </>
-          )}
-        </div>
+        <WhereNext jobId={jobId} kind={kind} agreed={agreed} />
       </aside>
       <div>
         <Distribution judgement={later} />

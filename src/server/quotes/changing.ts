@@ -29,7 +29,7 @@ import { replaceAgreement } from './agreement-store'
 import { loadWorked, whenForJob } from './offers'
 import { decideQuote, listQuotes, writeQuote } from './quote-store'
 import { namedPhotos } from './shown-photos'
-import { marksOf } from './since-agreed'
+import { loadWorkedBy, marksOf } from './since-agreed'
 
 /** A job that is agreed and not yet handed over: what it is now, and what a change of it is worked out from. */
 type Open = { entry: FloorJob; agreement: Agreement; agreed: AgreedNow; quotes: Quote[] }
@@ -45,6 +45,7 @@ async function openJob(db: Knex, floor: Floor, jobId: JobId): Promise<Open | Ref
     ...entry.agreement,
     stateOf: (id) => states[id] ?? 'open',
     version: quotes.length + 1,
+    workedBy: await loadWorkedBy(db, entry.live),
   }
   return { entry, agreement: entry.agreement, agreed, quotes }
 }

@@ -19,7 +19,7 @@ import { entriesWith } from '../work/acts-store'
 import { findAgreement } from './agreement-store'
 import { loadWorked, whenForJob } from './offers'
 import { listQuotes } from './quote-store'
-import { methodsSince } from './since-agreed'
+import { loadWorkedBy, methodsSince } from './since-agreed'
 
 /** What a change of methods at the car comes to: the work at the machine made anew, its price, and the day. */
 
@@ -59,6 +59,7 @@ async function withMethods(
         ...agreement,
         stateOf: (step) => states[step] ?? 'open',
         version: quotes.length + 1,
+        workedBy: await loadWorkedBy(db, live),
         ...(anew ? {} : { holds: true, asAgreed: quote.plan }),
       },
       { rates: shop.setup.rates, terms: choices.terms, customerTax: job.customer.tax },

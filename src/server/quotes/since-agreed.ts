@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { cardOf, type Entry } from '@/core/card'
 import type { MethodKey } from '@/core/correction'
 import type { LiveJob } from '@/core/job'
-import type { Quote } from '@/core/offer'
+import type { Quote, WorkedBy } from '@/core/offer'
 import type { Floor, MethodChange, ToPut } from '@/core/planning'
 import { entriesWith } from '../work/acts-store'
 import { readMarks } from './quote-store'
@@ -19,6 +19,21 @@ export function methodsSince(
   const last = new Map(changes.map(({ panel, process, reason }) => [panel, { panel, process, reason }]))
   return [...last.values()].filter(({ panel, process }) => processes[panel] !== process)
 }
+
+/** By which method the steps that are over worked a panel, where that was changed at the car before they ended. */
+function workedOtherwise(live: LiveJob, entries: readonly Entry[]): WorkedBy {
+  const { processes: changes, progress } = cardOf(live, entries)
+  return Object.fromEntries(
+    live.plan.operations.flatMap(({ id }) => {
+      const ended = progress[id]
+      const by = changes.filter(({ at }) => ended?.kind === 'done' && at <= ended.to)
+      return by.length > 0 ? [[id, Object.fromEntries(by.map(({ panel, process }) => [panel, process]))]] : []
+    }),
+  )
+}
+
+export const loadWorkedBy = async (db: Knex, live: LiveJob): Promise<WorkedBy> =>
+  workedOtherwise(live, (await entriesWith(db, 'process', [live.id])).get(live.id) ?? [])
 
 const markKey = (panel: string, kind: string) => `${panel} ${kind}`
 

@@ -14,7 +14,7 @@ import { database } from '@/server/db/connection'
 import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { namedPhotos } from '@/server/quotes/shown-photos'
-import { foundSince, methodsSince } from '@/server/quotes/since-agreed'
+import { foundSince, loadWorkedBy, methodsSince } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
 import { foundText } from '@/text/marks'
@@ -85,7 +85,12 @@ export default async function QuotePage({ params, searchParams }: Props) {
   const version = agreement?.version
   const agreed =
     agreement && live && version !== undefined && !job.handedOverAt
-      ? { ...agreement, version, states: stepStates(live, floor.now) }
+      ? {
+          ...agreement,
+          version,
+          states: stepStates(live, floor.now),
+          workedBy: await loadWorkedBy(db, live),
+        }
       : undefined
   const since =
     agreed &&
