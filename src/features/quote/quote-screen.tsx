@@ -41,7 +41,7 @@ type Props = {
   /** What is agreed, while the car is here: it can be changed. */
   agreed?: AgreedShown & { states: Readonly<Record<string, StepState>> }
   /** What a change begins with: opened at once, with what was found and photographed since. */
-  since?: { open: boolean; found: string; photos: readonly NamedPhoto[] }
+  since?: { open: boolean; found: string; untold: readonly string[]; photos: readonly NamedPhoto[] }
   /** Nothing more is written: the car has gone home, or what it was here for is not changed by quotes. */
   closed: boolean
 }
@@ -139,13 +139,13 @@ export function QuoteScreen({
       <aside className="no-print space-y-5">
         <Versions quotes={quotes} shown={shown} setup={setup} now={now} closed={!writes} onShow={setShown} />
         {version && <OneVersion job={job} quote={version} newest={quotes.length} now={now} closed={closed} />}
-        {agreed && !closed && !changing && since?.found && (
+        {agreed && !closed && !changing && since && since.untold.length > 0 && (
           <section
             aria-label="Not put to the customer yet"
             className="border-l-4 border-bracken bg-sheet p-3"
           >
             <h2 className="text-lg">Not put to the customer yet</h2>
-            {since.found.split('\n').map((line) => (
+            {since.untold.map((line) => (
               <p key={line}>{line}</p>
             ))}
           </section>

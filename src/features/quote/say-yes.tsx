@@ -52,7 +52,7 @@ export function SayYes({ customer, now, label, pending, refusal, onYes }: Props)
           onChange={setSignature}
         />
       ) : (
-        <div className="grid grid-cols-2 gap-3">
+        <div className="grid grid-cols-[3fr_2fr] gap-2">
           <Field label="Day">
             <DayInput value={day} onChange={setDay} />
           </Field>

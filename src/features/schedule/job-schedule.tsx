@@ -1,5 +1,5 @@
 import { judgesOfOwnWork } from '@/core/handover'
-import type { FloorJob } from '@/core/planning'
+import { collectionTime, type FloorJob } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { ChainLink } from '@/core/schedule'
 import { everyone, type Setup } from '@/core/shop'
@@ -41,6 +41,9 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
           {clock(setup.region, agreement.promisedFor)}
         </h1>
         <p className="text-ink-soft">{agreement.packageName}</p>
+        {entry.stage.kind !== 'ready' && entry.stage.kind !== 'handed-over' && (
+          <ByThePlan blocks={blocks} promisedFor={agreement.promisedFor} setup={setup} now={now} />
+        )}
       </div>
       {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} region={setup.region} nameOf={nameOf} />}
       <div className="mt-5 grid gap-6 lg:grid-cols-[3fr_2fr]">
@@ -48,6 +51,33 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
         <WhyNotEarlier chain={chain} entry={entry} region={setup.region} now={now} />
       </div>
     </div>
+  )
+}
+
+/** When the car can be fetched as it is planned now: a promise that no longer holds must not look as if it did. */
+function ByThePlan({
+  blocks,
+  promisedFor,
+  setup,
+  now,
+}: {
+  blocks: readonly Block[]
+  promisedFor: Instant
+  setup: Setup
+  now: Instant
+}) {
+  if (blocks.length === 0) return null
+  const at = collectionTime(
+    setup,
+    blocks.map(({ end }) => end).reduce((a, b) => (a > b ? a : b)),
+  )
+  if (at === promisedFor) return null
+  const isLate = at > promisedFor
+  return (
+    <p className={isLate ? 'font-semibold text-copper' : 'text-ink-soft'} data-testid="by-the-plan">
+      By the plan ready {moment(setup.region, at, now)}
+      {isLate ? ': later than promised. Tell the customer, or move something.' : ''}
+    </p>
   )
 }
 
@@ -67,7 +97,11 @@ function JobTimeline({
   const days = Math.ceil((Date.parse(last) - Date.parse(first)) / 86_400_000) + 1
   const timeline = timelineFrom(region, first, days, PX_PER_HOUR)
   return (
-    <ScrollStrip label="The job over its days, scrolls sideways" className="sheet">
+    <ScrollStrip
+      label="The job over its days, scrolls sideways"
+      className="sheet"
+      opensAt={Math.max(0, xOf(timeline, now) - 12 * PX_PER_HOUR)}
+    >
       <TimeGrid timeline={timeline} now={now} height={HEIGHT}>
         <path
           d={`M${xOf(timeline, first)},${HEIGHT / 2} H${xOf(timeline, last)}`}

@@ -143,7 +143,7 @@ function PartLine({ part, card, operation, me, album }: StepProps & { part: Part
       <p className="text-ink-soft">
         Taken off by {nameOf(part.by)}, {moment(view.region, part.at, now)}.{' '}
         {part.now.at !== part.at &&
-          `Now ${PART_PLACE[part.now.place]}${part.now.note ? `: ${part.now.note}` : ''} (${nameOf(part.now.by)}, ${at(part.now)}).`}
+          `Now ${part.what === 'belonging' && part.now.place === 'on' ? 'back in the car' : PART_PLACE[part.now.place]}${part.now.note ? `: ${part.now.note}` : ''} (${nameOf(part.now.by)}, ${at(part.now)}).`}
       </p>
       <PhotoStrip
         album={album}

@@ -1,11 +1,13 @@
 import type { Knex } from 'knex'
 import { cardOf, type Entry } from '@/core/card'
 import type { MethodKey } from '@/core/correction'
+import type { JobId } from '@/core/ids'
 import type { LiveJob } from '@/core/job'
-import type { Quote, WorkedBy } from '@/core/offer'
+import { type Quote, quoteState, type WorkedBy } from '@/core/offer'
 import type { Floor, MethodChange, ToPut } from '@/core/planning'
+import type { Instant } from '@/core/time'
 import { entriesWith } from '../work/acts-store'
-import { readMarks } from './quote-store'
+import { listQuotes, readMarks } from './quote-store'
 
 /** What has come about since a job was agreed and is in no supplement yet. */
 
@@ -18,6 +20,17 @@ export function methodsSince(
   const { processes: changes } = cardOf(live, entries)
   const last = new Map(changes.map(({ panel, process, reason }) => [panel, { panel, process, reason }]))
   return [...last.values()].filter(({ panel, process }) => processes[panel] !== process)
+}
+
+/** Of these those that no supplement tells of which the customer has before them. */
+export function notYetPut(
+  methods: readonly MethodChange[],
+  quotes: readonly Quote[],
+  now: Instant,
+): MethodChange[] {
+  const last = quotes.at(-1)
+  const before = last && quoteState(last, quotes.length, now).kind === 'open' ? last.summary.processes : {}
+  return methods.filter(({ panel, process }) => before[panel] !== process)
 }
 
 /** By which method the steps that are over worked a panel, where that was changed at the car before they ended. */
@@ -58,7 +71,7 @@ export function foundSince<Mark extends { kind: string }>(
 }
 
 /** Jobs on the floor of which something is to be put to the customer. */
-export async function loadToPut(db: Knex, { jobs }: Pick<Floor, 'jobs'>): Promise<ToPut[]> {
+export async function loadToPut(db: Knex, { jobs, now }: Pick<Floor, 'jobs' | 'now'>): Promise<ToPut[]> {
   const open = jobs.filter(
     ({ job, agreement, live }) =>
       job.kind === 'work' && !job.handedOverAt && live && agreement?.version !== undefined,
@@ -67,11 +80,17 @@ export async function loadToPut(db: Knex, { jobs }: Pick<Floor, 'jobs'>): Promis
   const changed = await entriesWith(db, 'process', ids)
   const found = await db('found_defects').whereIn('job_id', ids).select('job_id', 'panel', 'kind')
   const shown = await db('quotes').whereIn('job_id', ids).select('job_id', 'shown_marks')
+  const written = new Map<JobId, Quote[]>()
+  for (const id of changed.keys()) written.set(id, await listQuotes(db, id))
   return open.flatMap(({ job, agreement, live }): ToPut[] => {
     const told = new Set(shown.flatMap((row) => (row.job_id === job.id ? readMarks(row.shown_marks) : [])))
     const own = found.filter(({ job_id }) => job_id === job.id)
     const marks = own.filter(({ panel, kind }) => !told.has(markKey(panel, kind))).length
-    const methods = methodsSince(live!, changed.get(job.id) ?? [], agreement!.summary.processes)
+    const methods = notYetPut(
+      methodsSince(live!, changed.get(job.id) ?? [], agreement!.summary.processes),
+      written.get(job.id) ?? [],
+      now,
+    )
     return methods.length > 0 || marks > 0
       ? [{ jobId: job.id, plate: job.vehicle.plate, methods, marks }]
       : []

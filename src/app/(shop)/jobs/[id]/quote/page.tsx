@@ -14,7 +14,7 @@ import { database } from '@/server/db/connection'
 import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { namedPhotos } from '@/server/quotes/shown-photos'
-import { foundSince, loadWorkedBy, methodsSince } from '@/server/quotes/since-agreed'
+import { foundSince, loadWorkedBy, methodsSince, notYetPut } from '@/server/quotes/since-agreed'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
 import { foundText } from '@/text/marks'
@@ -31,7 +31,7 @@ type Props = {
 /** What was found and photographed since it was agreed, and is in no supplement yet. */
 async function sinceAgreed(
   db: Knex,
-  { shop }: Floor,
+  { shop, now }: Floor,
   { job, live, agreed }: { job: Job; live: LiveJob; agreed: Pick<Agreement, 'summary'> },
   quotes: readonly Quote[],
   open: boolean,
@@ -43,14 +43,21 @@ async function sinceAgreed(
   )
   const region = readIn(shop.setup.region, job.customer.language)
   const methods = methodsSince(live, await loadEntries(db, job.id), agreed.summary.processes)
-  const lines = [
-    foundText(region, foundSince(found, quotes)),
-    ...methodLines(region, methods, {
-      panel: (id) => placeName(region, id),
-      method: (key) => methodName(region, key, offered(shop.setup.methods)),
-    }).map(({ what, reason }) => `${what}. ${reason}`),
-  ]
-  return { open, found: lines.filter(Boolean).join('\n'), photos: photos.slice(-12), methods }
+  const linesOf = (changes: typeof methods) =>
+    [
+      foundText(region, foundSince(found, quotes)),
+      ...methodLines(region, changes, {
+        panel: (id) => placeName(region, id),
+        method: (key) => methodName(region, key, offered(shop.setup.methods)),
+      }).map(({ what, reason }) => `${what}. ${reason}`),
+    ].filter(Boolean)
+  return {
+    open,
+    found: linesOf(methods).join('\n'),
+    untold: linesOf(notYetPut(methods, quotes, now)),
+    photos: photos.slice(-12),
+    methods,
+  }
 }
 
 export default async function QuotePage({ params, searchParams }: Props) {
