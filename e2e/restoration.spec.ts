@@ -463,7 +463,9 @@ test('looked at again, all good: the sheet says what was done, and the car goes 
   const words = (await pdfPages(new Uint8Array(await (await context.request.get(address!)).body()))).join(' ')
   for (const said of [
     'tightened to 120 Nm (torque wrench W-2)',
-    'Wheel nuts checked again',
+    // Counted from when it drives, not from when they were tightened.
+    'Wheel nuts checked again Thursday 4 February 2027 to Wednesday 10 February 2027',
+    'Ebb Single (wheels)',
     'Ebb Single, bonnet again',
     'One area was reworked first.',
   ])

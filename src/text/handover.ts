@@ -13,6 +13,8 @@ export type HandoverWords = {
     result: string
     remains: string
     panels: string
+    /** What was done beside the paint. */
+    beside: string
     coatings: string
     inspection: string
     weeksAhead: string
@@ -58,7 +60,8 @@ export type HandoverWords = {
   /** Of a layer on a panel that was done again. */
   again: (place: string) => string
   highSpot: Record<'re-wet' | 'polished', (panel: string) => string>
-  inspected: (people: string) => string
+  /** Whether they had no hand in the paint; else a night lay between. */
+  inspected: (people: string, isFresh: boolean) => string
   reworked: (places: number) => string
   notInspected: string
   /** Of a car that went home without one. */

@@ -48,7 +48,7 @@ export function workLines(region: Region, summary: Summary): string[] {
 }
 
 /** What is done beside the paint, and by whom else: every extra and everybody called in, as the price has them. */
-function besideLines(region: Region, { priceLines }: Summary): string[] {
+export function besideLines(region: Region, { priceLines }: Summary): string[] {
   return priceLines.flatMap((line) => {
     if (line.kind === 'vendor')
       return [`${quoteWords(region).by(tradeTitle(region, line.trade), line.name)}.`]

@@ -34,6 +34,9 @@ export const workWords = ({ language }: Reader): WorkWords => IN[language]
 
 export const extraTitle = (region: Reader, key: ExtraKey) => title(region, workWords(region).extra[key].name)
 export const tradeTitle = (region: Reader, trade: Trade) => title(region, workWords(region).trade[trade])
+/** A surface as it stands inside a line. */
+export const surfaceWord = (region: Reader, surface: OtherSurface | 'paint') =>
+  workWords(region).surface[surface]
 export const surfaceTitle = (region: Reader, surface: OtherSurface | 'paint') =>
   title(region, workWords(region).surface[surface])
 

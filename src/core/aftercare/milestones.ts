@@ -44,9 +44,9 @@ export function lifeMonthsOf(layers: readonly LaidProduct[]): number {
 /** Wheel nuts are checked again after 50 to 100 km (common practice): a week of an ordinary car. */
 const WHEEL_CHECK_DAYS = 7
 
-/** When the nuts of wheels that were off are to be checked again, from when they were tightened. */
-export function wheelCheck(tightened: Instant, zone: string): Milestone {
-  const day = dayIn(zone, tightened)
+/** When the nuts of wheels that were off are to be checked again, from when the car drives. */
+export function wheelCheck(drives: Instant, zone: string): Milestone {
+  const day = dayIn(zone, drives)
   return {
     key: 'wheel-check',
     when: { kind: 'day', day: plusDays(day, 1), until: plusDays(day, WHEEL_CHECK_DAYS) },

@@ -7,8 +7,8 @@ import type { LayerLog } from './layer-log'
 
 export type Care = { layers: LayerLog[]; milestones: Milestone[] }
 
-/** What the owner is to keep to after the work: from its layers, and from when the nuts of wheels that were off were tightened. */
-export function careOf(shop: Shop, layers: LayerLog[], tightened?: Instant): Care {
+/** What the owner is to keep to after the work: from its layers, and from when it drives on wheels that were off. */
+export function careOf(shop: Shop, layers: LayerLog[], drives?: Instant): Care {
   const zone = shop.setup.region.timezone
   const applied = layers.flatMap(({ productId, endedAt }) => {
     const product = sheetThen(shop, productId, endedAt)
@@ -17,7 +17,7 @@ export function careOf(shop: Shop, layers: LayerLog[], tightened?: Instant): Car
   return {
     layers,
     milestones: [
-      ...(tightened ? [wheelCheck(tightened, zone)] : []),
+      ...(drives ? [wheelCheck(drives, zone)] : []),
       ...(applied.length > 0 ? careMilestones(applied, zone) : []),
     ],
   }

@@ -61,6 +61,14 @@ function HandoverDocument({ paper }: { paper: HandoverPaper }) {
               ))}
             </>
           ) : null}
+          {paper.beside.length > 0 ? (
+            <View wrap={false}>
+              <Text style={styles.h2}>{headings.beside}</Text>
+              {paper.beside.map((line) => (
+                <Text key={line}>{line}</Text>
+              ))}
+            </View>
+          ) : null}
           {paper.layers.length > 0 ? (
             <View wrap={false}>
               <Text style={styles.h2}>{headings.coatings}</Text>

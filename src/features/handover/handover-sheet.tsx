@@ -92,6 +92,12 @@ export function HandoverSheet({
           </ScrollStrip>
         </section>
       )}
+      {paper.beside.length > 0 && (
+        <section className="mt-5 break-inside-avoid">
+          <h2 className="text-xl">{headings.beside}</h2>
+          {list(paper.beside)}
+        </section>
+      )}
       {paper.layers.length > 0 && (
         <section className="mt-5 break-inside-avoid">
           <h2 className="text-xl">{headings.coatings}</h2>

@@ -73,6 +73,41 @@ test('the sheet says what was done, who inspected it, what was applied and what 
   expect(paper.result.join(' ')).toContain('Under the inspection lamp about 80% of them are gone.')
 })
 
+test('what was done beside the paint stands on the sheet of a finished car; a look of somebody who worked on it is called no other’s', async () => {
+  const { floor, entry } = await entryOf('IM 1154')
+  const handover = (await loadHandover(shop.db, floor, entry))!
+  const { summary } = handover.agreement
+  const priceLines = [
+    ...summary.priceLines,
+    { kind: 'one-off' as const, words: 'Fuel flap painted', minutes: 0, cents: 4500 },
+  ]
+  const flapped = { ...handover, agreement: { ...handover.agreement, summary: { ...summary, priceLines } } }
+  const live = entry.live!
+  const painter = toPersonId('brida')
+  const done = Object.fromEntries(
+    live.plan.operations.map(({ id }) => [id, { kind: 'done' as const, from: NOW, to: NOW, by: painter }]),
+  )
+  const finished = { ...entry, live: { ...live, progress: done } }
+  const verdicts = handover.items.map(({ id }) => ({
+    item: id,
+    verdict: 'good' as const,
+    note: '',
+    by: painter,
+    at: NOW,
+  }))
+  const looked = { ...flapped, verdicts, inspection: { open: [], faults: [], passed: true } }
+  const paper = handoverPaper(finished, looked, floor.shop, NOW)
+  expect(paper.beside).toContain('Fuel flap painted.')
+  expect(paper.inspection).toContain('with a night between the work and this look')
+  const other = verdicts.map((verdict) => ({ ...verdict, by: toPersonId('nobody-else') }))
+  expect(handoverPaper(finished, { ...looked, verdicts: other }, floor.shop, NOW).inspection).toContain(
+    'who did not work on this paint',
+  )
+  const { entry: open, floor: then } = await entryOf('IM 903')
+  const early = (await loadHandover(shop.db, then, open))!
+  expect(handoverPaper(open, early, then.shop, NOW).beside).toEqual([])
+})
+
 test('before the work is done the sheet says so, and calls nothing done that is only planned', async () => {
   const { floor, entry } = await entryOf('IM 903')
   const handover = (await loadHandover(shop.db, floor, entry))!

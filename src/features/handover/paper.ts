@@ -1,7 +1,7 @@
 import { careRulesFor } from '@/core/aftercare'
 import { isCoating } from '@/core/coating'
 import type { Handover } from '@/core/handover'
-import { reworksIn } from '@/core/handover'
+import { blindToIt, reworksIn } from '@/core/handover'
 import type { OperationId } from '@/core/ids'
 import { productName, progressAt } from '@/core/job'
 import { machineRoles, type PlannedOperation, partOfLayer } from '@/core/offer'
@@ -25,9 +25,10 @@ import {
 } from '@/text/formats'
 import { type HandoverWords, handoverWords } from '@/text/handover'
 import { placeName, placeTitle } from '@/text/panels'
+import { besideLines } from '@/text/quote-lines'
 import { quoteWords, taxName } from '@/text/quote-words'
 import { RECIPES_HEADING, recipeLines } from '@/text/recipes'
-import { methodName } from '@/text/work'
+import { methodName, surfaceWord } from '@/text/work'
 import { milestoneWhen } from '../care/milestone-list'
 import { type Letterhead, letterheadOf } from '../letterhead'
 
@@ -47,6 +48,8 @@ export type HandoverPaper = {
   result: string[]
   stays: string[]
   panels: Cells[]
+  /** Extras, and what others did. */
+  beside: string[]
   layers: string[]
   /** How it was polished, step by step; none where it was not. */
   technical: { heading: string; lines: string[] } | undefined
@@ -199,11 +202,17 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     const again = typeof title === 'object' && title.code === 'again' ? title.place : undefined
     return [...(part ? [words.part(part)] : []), ...(again ? [words.again(placeName(region, again))] : [])]
   }
+  const onWhat = (operation: OperationId) => {
+    const surface = operations.find(({ id }) => id === operation)?.surface
+    return surface ? ` (${surfaceWord(region, surface)})` : ''
+  }
   const isOver = (operation: PlannedOperation) =>
     live !== undefined && progressAt(live, operation, now).kind === 'done'
   const isFinished = operations.every(isOver)
   const isWorked = operations.every((operation) => machineRoles(operation).length === 0 || isOver(operation))
   const reworks = reworksIn({ operations })
+  const blind = live ? blindToIt(live.plan, live.progress) : new Set()
+  const isFresh = !verdicts.some(({ by }) => blind.has(by))
   const depthUnit = unitSign(region, 'depth')
   const { vehicle } = job
   const recipe = recipeLines(region, handover.agreement.summary)
@@ -227,10 +236,14 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     result: [...(isFinished ? [] : [words.notFinished]), ...resultLines(region, handover)],
     stays: staysLines(region, handover),
     panels: panelLines(region, handover, isWorked),
+    beside: isFinished ? besideLines(region, handover.agreement.summary) : [],
     layers: handover.care.layers.map((layer, index) =>
       words.layer({
         number: index + 1,
-        product: [productName(shop, layer.productId), ...partOf(layer.operationId)].join(', '),
+        product: [
+          `${productName(shop, layer.productId)}${onWhat(layer.operationId)}`,
+          ...partOf(layer.operationId),
+        ].join(', '),
         lot: layer.lot,
         moment: paperMoment(region, layer.endedAt),
         by: nameOf(layer.by),
@@ -254,9 +267,10 @@ export function handoverPaper(entry: FloorJob, handover: Handover, shop: Shop, n
     })),
     rules: rulesFor(region, entry, handover, shop),
     inspection: inspection.passed
-      ? [words.inspected(list(region, inspectors)), ...(reworks > 0 ? [words.reworked(reworks)] : [])].join(
-          ' ',
-        )
+      ? [
+          words.inspected(list(region, inspectors), isFresh),
+          ...(reworks > 0 ? [words.reworked(reworks)] : []),
+        ].join(' ')
       : job.handedOverAt
         ? words.neverInspected
         : words.notInspected,

@@ -62,7 +62,7 @@ async function comingMilestones(
   now: Instant,
 ): Promise<Milestone[]> {
   if (!job) return []
-  const { milestones } = await loadCare(db, shop, job)
+  const { milestones } = await loadCare(db, shop, job, now)
   const { timezone } = shop.setup.region
   return milestones.filter(
     (milestone) => milestone.key !== 'first-visit' && isAhead(milestone, now, timezone),

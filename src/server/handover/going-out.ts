@@ -26,4 +26,4 @@ export function goingOut(
 }
 
 export const loadGoingOut = async (db: Knex, floor: Floor, entry: FloorJob): Promise<GoingOut | undefined> =>
-  goingOut(floor, entry, await loadCare(db, floor.shop, entry.job.id))
+  goingOut(floor, entry, await loadCare(db, floor.shop, entry.job.id, floor.now))

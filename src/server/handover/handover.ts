@@ -36,7 +36,7 @@ export async function loadHandover(db: Knex, floor: Floor, entry: FloorJob): Pro
     ? (await loadLedger(db, job.vehicle.id)).filter(({ jobId }) => jobId === job.id)
     : await removalsNow(db, job, agreement, survey, dayIn(floor.shop.setup.region.timezone, floor.now))
   const payments = await listPayments(db, job.id)
-  const care = await loadCare(db, floor.shop, job.id)
+  const care = await loadCare(db, floor.shop, job.id, floor.now)
   const out = job.handedOverAt ? undefined : goingOut(floor, entry, care)
   const letGo = await findLetGo(db, job.id)
   const reached = reachedClearing(items, verdicts)

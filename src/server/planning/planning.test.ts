@@ -129,7 +129,7 @@ describe('what happens at the car', () => {
   test('the cure calendar counts from that same end', async () => {
     const floor = await loadFloor(shop.db, NOW)
     const { job } = entryOf(floor, 'IM 4471')
-    const care = await loadCare(shop.db, floor.shop, job.id)
+    const care = await loadCare(shop.db, floor.shop, job.id, NOW)
     expect(care.layers).toHaveLength(3)
     const dry = care.milestones.find(({ key }) => key === 'dry-until')!
     expect(dry.when).toEqual({ kind: 'instant', at: '2027-01-14T19:10:00.000Z' })
@@ -145,7 +145,7 @@ describe('what happens at the car', () => {
     })
     const floor = await loadFloor(shop.db, NOW)
     expect(entryOf(floor, 'IM 4471').stage).toMatchObject({ kind: 'between' })
-    expect((await loadCare(shop.db, floor.shop, job.id)).layers).toHaveLength(2)
+    expect((await loadCare(shop.db, floor.shop, job.id, NOW)).layers).toHaveLength(2)
   })
 
   test('a window that a late day has closed is given up, and the manager is told why', async () => {

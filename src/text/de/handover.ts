@@ -6,6 +6,7 @@ export const handoverInGerman: HandoverWords = {
     result: 'Ergebnis',
     remains: 'Was bleibt',
     panels: 'Vorher und nachher, Bauteil für Bauteil',
+    beside: 'Außerdem erledigt',
     coatings: 'Aufgetragene Beschichtungen',
     inspection: 'Endkontrolle',
     weeksAhead: 'Die nächsten Wochen',
@@ -41,8 +42,8 @@ export const handoverInGerman: HandoverWords = {
     're-wet': (panel) => `${panel}: Ein Überstand der Beschichtung wurde geglättet.`,
     polished: (panel) => `${panel}: Ein Überstand der Beschichtung wurde abpoliert und neu beschichtet.`,
   },
-  inspected: (people) =>
-    `Bauteil für Bauteil geprüft von ${people}, an diesem Lack nicht beteiligt: keine Mängel.`,
+  inspected: (people, isFresh) =>
+    `Bauteil für Bauteil geprüft von ${people}, ${isFresh ? 'an diesem Lack nicht beteiligt' : 'mit einer Nacht zwischen Arbeit und Prüfung'}: keine Mängel.`,
   reworked: (places) =>
     places === 1
       ? 'Eine Stelle wurde zuvor nachgearbeitet.'

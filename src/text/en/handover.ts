@@ -6,6 +6,7 @@ export const handoverInEnglish: HandoverWords = {
     result: 'Result',
     remains: 'What remains',
     panels: 'Before and after, panel by panel',
+    beside: 'Also done',
     coatings: 'Coatings applied',
     inspection: 'Final inspection',
     weeksAhead: 'The weeks ahead',
@@ -41,8 +42,8 @@ export const handoverInEnglish: HandoverWords = {
     're-wet': (panel) => `${panel}: a high spot of the coating was levelled.`,
     polished: (panel) => `${panel}: a high spot of the coating was polished off and recoated.`,
   },
-  inspected: (people) =>
-    `Checked panel by panel by ${people}, who did not work on this paint: no faults found.`,
+  inspected: (people, isFresh) =>
+    `Checked panel by panel by ${people}, ${isFresh ? 'who did not work on this paint' : 'with a night between the work and this look'}: no faults found.`,
   reworked: (places) =>
     places === 1 ? 'One area was reworked first.' : `${places} areas were reworked first.`,
   neverInspected: 'No final inspection was written down.',

@@ -6,6 +6,7 @@ export const handoverInFrench: HandoverWords = {
     result: 'Résultat',
     remains: 'Ce qui reste',
     panels: 'Avant et après, élément par élément',
+    beside: 'Également réalisé',
     coatings: 'Protections appliquées',
     inspection: 'Contrôle final',
     weeksAhead: 'Les semaines à venir',
@@ -41,8 +42,8 @@ export const handoverInFrench: HandoverWords = {
     're-wet': (panel) => `${panel} : une surépaisseur de la protection a été égalisée.`,
     polished: (panel) => `${panel} : une surépaisseur a été polie, puis la protection réappliquée.`,
   },
-  inspected: (people) =>
-    `Contrôlé élément par élément par ${people}, qui n’a pas travaillé sur cette peinture : aucun défaut relevé.`,
+  inspected: (people, isFresh) =>
+    `Contrôlé élément par élément par ${people}, ${isFresh ? 'qui n’a pas travaillé sur cette peinture' : 'avec une nuit entre le travail et ce contrôle'} : aucun défaut relevé.`,
   reworked: (places) =>
     places === 1 ? 'Une zone a d’abord été reprise.' : `${places} zones ont d’abord été reprises.`,
   neverInspected: 'Aucun contrôle final n’a été noté.',

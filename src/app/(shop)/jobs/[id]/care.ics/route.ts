@@ -16,7 +16,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   const job = await findJob(db, id)
   if (!job) return new Response('There is no such job.', { status: 404 })
   const shop = await loadShop(db)
-  const { milestones } = await loadCare(db, shop, id)
+  const { milestones } = await loadCare(db, shop, id, now())
   if (milestones.length === 0)
     return new Response('No layer is logged yet, so there are no dates.', { status: 409 })
   const vehicle = `${job.vehicle.make} ${job.vehicle.model}, ${job.vehicle.plate}`

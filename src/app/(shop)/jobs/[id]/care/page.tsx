@@ -11,7 +11,7 @@ export default async function CarePage({ params }: { params: Promise<{ id: strin
   const id = toJobId((await params).id)
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
-  const care = await loadCare(await database(), floor.shop, id)
+  const care = await loadCare(await database(), floor.shop, id, floor.now)
   return (
     <>
       <Live since={await requestRevision()} />
