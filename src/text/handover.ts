@@ -60,7 +60,7 @@ export type HandoverWords = {
   /** Of a layer on a panel that was done again. */
   again: (place: string) => string
   highSpot: Record<'re-wet' | 'polished', (panel: string) => string>
-  /** Whether they had no hand in the paint; else a night lay between. */
+  /** Whether they had no hand in the paint; else there was a night between. */
   inspected: (people: string, isFresh: boolean) => string
   reworked: (places: number) => string
   notInspected: string

@@ -9,7 +9,7 @@ import { loadLayers, loadLayersOf } from '../work/work-store'
 
 /**
  * The cure calendar of a job from the layers that were really applied; empty until there is one. Wheels that were off are driven on once
- * the car goes home: while it is here, that is today at the soonest.
+ * the car is handed over: while it is here, that is today at the soonest.
  */
 export async function loadCare(db: Knex, shop: Shop, jobId: JobId, now: Instant): Promise<Care> {
   const wereOff = (await lastActAtCar(db, jobId, 'torque')) !== undefined
