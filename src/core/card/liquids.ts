@@ -25,7 +25,7 @@ const BOTTLE: Record<Exclude<Liquid, 'water'>, SupplyKind> = {
 }
 
 type At = {
-  recipes: readonly MachineRecipe[]
+  recipes: readonly Pick<MachineRecipe, 'liquid' | 'panels'>[]
   panels: readonly Panel[]
   supplies: readonly Supply[]
   singleStage: readonly PanelId[]

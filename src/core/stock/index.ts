@@ -11,6 +11,7 @@ export {
 export { type CoatToCome, needsOf, type ProductNeed } from './needs'
 export { isOrderLate, isOrderOf, type OrderOf, type StockOrder } from './orders'
 export type { BottleOnShelf, Shelf, ShelfBottle } from './shelf'
+export { type OnShelf, onShelf, type Short, shortFor } from './short'
 export {
   type Need,
   type PadSize,

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react'
 import type { JobId } from '@/core/ids'
 import { type OfferInput, onceFilmIsOff } from '@/core/offer'
 import type { Setup } from '@/core/shop'
+import type { OnShelf } from '@/core/stock'
 import { writeQuoteVersion } from '@/server/quotes/quote-actions'
 import { money } from '@/text/formats'
 import { Button } from '@/ui/button'
@@ -17,6 +18,7 @@ import { quoteDraftKey } from './draft-key'
 import { ExtraCounts } from './extra-counts'
 import { OneOffs } from './one-offs'
 import { PanelMethods } from './panel-methods'
+import { ShortNote } from './short-note'
 import type { Draft } from './use-draft'
 
 type Props = {
@@ -24,6 +26,8 @@ type Props = {
   draft: Draft
   setup: Setup
   input: OfferInput
+  /** What stands on the shelf. */
+  shelf: OnShelf
   /** Number of the version that would be written. */
   next: number
   onEdit: () => void
@@ -44,7 +48,7 @@ function More({ title, children }: { title: string; children: ReactNode }) {
 }
 
 /** Package, extras and terms of the next version; the paper beside it follows every touch. */
-export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten, change }: Props) {
+export function DraftForm({ jobId, draft, setup, input, shelf, next, onEdit, onWritten, change }: Props) {
   const { run, pending, refusal: refused, clear } = useAction()
   const { issue, offer, typed } = draft
   const edit = (change: () => void) => {
@@ -173,6 +177,9 @@ export function DraftForm({ jobId, draft, setup, input, next, onEdit, onWritten,
         />
       </Field>
       {offer && <Breaches broken={offer.breaches} />}
+      {offer && !change && (
+        <ShortNote offer={offer} shelf={shelf} supplies={setup.supplies} region={setup.region} />
+      )}
       {change ? (
         change.end(edit)
       ) : (

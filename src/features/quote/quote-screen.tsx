@@ -8,6 +8,7 @@ import { type Choices, type OfferInput, quoteState, summaryOf } from '@/core/off
 import type { NamedPhoto } from '@/core/photo'
 import { partOfPhoto } from '@/core/photo/part-photo'
 import type { Setup } from '@/core/shop'
+import type { OnShelf } from '@/core/stock'
 import type { Instant } from '@/core/time'
 import { paperMoment } from '@/text/formats'
 import { comesTold } from '@/text/quote'
@@ -33,6 +34,8 @@ type Props = {
   job: Job
   setup: Setup
   input: OfferInput
+  /** What stands on the shelf. */
+  shelf: OnShelf
   quotes: readonly Quote[]
   /** What the draft begins with. */
   begin: Choices
@@ -51,6 +54,7 @@ export function QuoteScreen({
   job,
   setup,
   input,
+  shelf,
   quotes,
   begin,
   fromCurve,
@@ -168,6 +172,7 @@ export function QuoteScreen({
             draft={draft}
             setup={setup}
             input={input}
+            shelf={shelf}
             next={quotes.length + 1}
             onEdit={() => setShown('draft')}
             onWritten={setShown}

@@ -7,6 +7,8 @@ import { type Job, type LiveJob, stepStates } from '@/core/job'
 import type { Agreement, Quote } from '@/core/offer'
 import type { Floor } from '@/core/planning'
 import { readIn } from '@/core/region'
+import { onShelf } from '@/core/stock'
+import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { beginChoices, changeBegins } from '@/features/quote/begin'
 import { QuoteScreen } from '@/features/quote/quote-screen'
@@ -15,6 +17,8 @@ import { loadWorked } from '@/server/quotes/offers'
 import { listQuotes } from '@/server/quotes/quote-store'
 import { namedPhotos } from '@/server/quotes/shown-photos'
 import { foundSince, loadWorkedBy, methodsSince, notYetPut } from '@/server/quotes/since-agreed'
+import { listBottles } from '@/server/stock/stock-store'
+import { listStores } from '@/server/stock/stores'
 import { loadSurvey } from '@/server/survey/survey-store'
 import { loadEntries } from '@/server/work/acts-store'
 import { foundText } from '@/text/marks'
@@ -111,6 +115,12 @@ export default async function QuotePage({ params, searchParams }: Props) {
         job={entry.job}
         setup={setup}
         input={input}
+        shelf={onShelf(
+          await listBottles(db),
+          await listStores(db),
+          floor.shop.catalogue,
+          dayIn(setup.region.timezone, floor.now),
+        )}
         quotes={quotes}
         begin={
           agreed
