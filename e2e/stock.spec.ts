@@ -1,4 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
+import { openRoomOf } from './rooms'
 import { Shop } from './shop'
 import { tabTo } from './tab-to'
 
@@ -200,4 +201,23 @@ test('liquids and tape are counted once, priced and held against the recipes of 
     await tape.getByRole('button', { name: 'It is here: Masking tape' }).click()
     await expect(tape.getByRole('button', { name: 'Mark as ordered: Masking tape' })).toBeVisible()
   })
+})
+
+test('a quote says what the shelf is short of for it, until it is there', async ({ page }) => {
+  const polish = page.locator('[data-store="finishing-polish"]')
+  const count = async (ml: string) => {
+    await page.goto(`${shop.url}/stock`)
+    await polish.getByRole('button', { name: /^Count / }).click()
+    await polish.getByLabel('There, ml').fill(ml)
+    await polish.getByRole('button', { name: 'Save' }).click()
+    await expect(polish.getByLabel('There, ml')).toHaveCount(0)
+  }
+  const short = page.getByRole('region', { name: 'Short on the shelf' })
+  await count('2')
+  await openRoomOf(shop, page, 'IM 5012', 'quote?package=lantern')
+  await expect(short).toContainText(/Still Mirror Finish: takes \d+ ml, 2 ml there/)
+  await count('5000')
+  await openRoomOf(shop, page, 'IM 5012', 'quote?package=lantern')
+  await expect(page.getByRole('heading', { name: 'What to expect' })).toBeVisible()
+  await expect(short.getByText('Still Mirror Finish')).toHaveCount(0)
 })
