@@ -20,8 +20,8 @@ export default defineConfig({
   test: {
     setupFiles: ['src/draws.setup.ts'],
     include: ['{src,cli,demo}/**/*.test.ts'],
-    testTimeout: 240_000,
-    hookTimeout: 300_000,
+    testTimeout: 120_000,
+    hookTimeout: 120_000,
     // One module graph for the files of a thread: loading it anew for each takes longer than the tests do.
     pool: 'threads',
     isolate: false,

@@ -106,8 +106,10 @@ function resultOf({
   return { kind: 'result', code: 'improved', ...standing, after: indexAfter, clearedPercent }
 }
 
-/** Less than half of what was recorded is expected to go: nobody may say that a few marks remain. */
-const leavesMost = ({ flawless, expectedClearing }: CorrectionPlan) => !flawless && expectedClearing < 0.5
+/** Where a smaller share of what was recorded is expected to go, nobody may say that a few marks remain (mem). */
+const FEW_STAY_FROM = 0.5
+const leavesMost = ({ flawless, expectedClearing }: CorrectionPlan) =>
+  !flawless && expectedClearing < FEW_STAY_FROM
 
 const onPanels = (choices: readonly PanelChoice[], all: readonly PanelChoice[]): OnPanels => ({
   panels: choices.map(({ judged }) => judged.panel.id),
