@@ -44,6 +44,12 @@ const raisesDust = ({ kind, extra, title }: PlannedOperation): boolean =>
   (kind === 'extra' && extra !== undefined && DUSTY_EXTRAS.includes(extra)) ||
   isWheelsOn({ title })
 
+/** What an operation does to the air around the car, or fears from it. */
+export function airOf(operation: PlannedOperation): 'dust' | 'open' | undefined {
+  if (raisesDust(operation)) return 'dust'
+  return isOpenCoat(operation) ? 'open' : undefined
+}
+
 function marked(operations: readonly PlannedOperation[], mark: Mark): PlannedOperation | undefined {
   switch (mark) {
     case 'wash':
@@ -125,8 +131,8 @@ export function followers({
  */
 export function apartIn(plan: Pick<JobPlan, 'operations' | 'links'>): [OperationId, OperationId][] {
   const after = followers(plan)
-  const dusty = plan.operations.filter(raisesDust)
-  const coats = plan.operations.filter(isOpenCoat)
+  const dusty = plan.operations.filter((operation) => airOf(operation) === 'dust')
+  const coats = plan.operations.filter((operation) => airOf(operation) === 'open')
   return dusty.flatMap((dust) =>
     coats.flatMap((coat): [OperationId, OperationId][] =>
       after.get(dust.id)!.has(coat.id) || after.get(coat.id)!.has(dust.id) ? [] : [[dust.id, coat.id]],

@@ -8,6 +8,7 @@ import { isLocalDay, type LocalDay, WEEKDAYS, type Weekday } from '../time'
 import type { BayRoom } from '../vehicle'
 import { type Equipment, equipmentSchema } from './equipment'
 import { hoursText, readHours } from './hours'
+import type { InRoom } from './shared-air'
 
 /** Who works here and when, and which bays there are: as it is typed, and as the scheduler reads it. */
 
@@ -58,6 +59,13 @@ export const crewSchema = z
         /** The longest and the highest vehicle it takes, m. */
         lengthM: room([2, 40], 'length'),
         heightM: room([1, 12], 'height'),
+        /** The room it is in with others: their air is one. */
+        room: z
+          .string()
+          .trim()
+          .max(60, ask('keep-under', { characters: 60 }))
+          .optional()
+          .transform((text) => text || undefined),
       }),
     ),
     /** How many of each there are; of what is absent, enough. */
@@ -95,7 +103,14 @@ function weekOf(calendar: ProblemCalendar): TypedWeek {
 const exceptionsOf = (calendar: ProblemCalendar) => ('always' in calendar ? [] : (calendar.exceptions ?? []))
 
 type StoredPerson = { id: PersonId; name: string; skills: string[]; calendar: string }
-type StoredPlace = { id: BayId; name: string; kinds: string[]; capacity: number; calendar: string } & BayRoom
+type StoredPlace = {
+  id: BayId
+  name: string
+  kinds: string[]
+  capacity: number
+  calendar: string
+} & BayRoom &
+  InRoom
 type Stored = {
   people: readonly StoredPerson[]
   places: readonly StoredPlace[]
@@ -123,13 +138,14 @@ export function typedCrew({ people, places, calendars, counterCalendar, equipmen
         .filter(({ date }) => !closed.includes(date))
         .map(({ date, open }) => ({ day: date, hours: hoursText(open) })),
     })),
-    places: places.map(({ id, name: called, kinds, capacity, lengthM, heightM }) => ({
+    places: places.map(({ id, name: called, kinds, capacity, lengthM, heightM, room: shared }) => ({
       id,
       name: called,
       kinds: BAY_KINDS.filter((kind) => kinds.includes(kind)),
       capacity,
       ...(lengthM === undefined ? {} : { lengthM }),
       ...(heightM === undefined ? {} : { heightM }),
+      ...(shared === undefined ? {} : { room: shared }),
     })),
     equipment: { ...equipment },
     counter: weekOf(calendarOf(counterCalendar)),

@@ -8,6 +8,7 @@ import { sizeOf } from '../vehicle'
 import { countedEquipment } from './equipment'
 import { type Outage, shopWithout } from './outage'
 import type { Planning } from './planning'
+import { withAir } from './shared-air'
 import type { ShopCalendar } from './shop-problem'
 
 /** A job as it stands on the shop floor at one moment. */
@@ -35,7 +36,7 @@ export function shopCalendar(setup: Setup): ShopCalendar {
     horizonDays,
     objective,
     calendars: { ...calendars, [ALWAYS]: { always: true } },
-    places: [...places, away],
+    places: [...places.map(withAir), away],
     offsiteCost: 0,
     equipment: countedEquipment(equipment, ALWAYS),
     sharing,

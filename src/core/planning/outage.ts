@@ -3,8 +3,9 @@ import type { LiveJob } from '../job'
 import { unreachable } from '../result'
 import { closedBetween, type PlacedOperation } from '../schedule'
 import { type Instant, laterOf } from '../time'
+import type { Closure } from './closures'
 import { isCoat } from './damp-air'
-import type { Closure, ShopCalendar } from './shop-problem'
+import type { ShopCalendar } from './shop-problem'
 
 /** Somebody who is away, a bay that cannot be used, or air too damp to coat, from one instant to another. */
 export type Outage = {

@@ -14,6 +14,7 @@ import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isMetal, panelsOf, SHAPES, type Shape } from '../vehicle'
 import { joinParts } from './parts'
 import { ROOFED } from './roof'
+import { withAir } from './shared-air'
 import { planningProblem, type ShopCalendar } from './shop-problem'
 
 const catalogue = catalogueSchema.parse(catalogueFile)
@@ -322,6 +323,42 @@ describe('the shop as a scheduling problem', () => {
       expect(reasons).toEqual([])
       expect(operations.find(({ operation }) => operation === 'layer-1')!.place).toBe('loft-3')
     })
+  })
+  test('bays in one room keep the dust of one car from the open coat of another, also one that lies there already', () => {
+    const lofts = (room?: string) =>
+      shop.places
+        .filter(({ kinds }) => kinds.includes('wash') || kinds.includes('studio'))
+        .map((place) => (place.kinds.includes('studio') ? withAir({ ...place, room }) : place))
+    const cars = ['A', 'B', 'C'].map((id) => live(id, 'headland'))
+    const of = (places: ShopCalendar['places'], jobs: LiveJob[], now = MONDAY) => {
+      const { problem } = planningProblem({ ...shop, places }, jobs, { now })
+      const { schedule } = solve(problem, { seed: 1, steps: 0 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      expect(schedule.reasons).toEqual([])
+      return { problem, schedule }
+    }
+    const shared = of(lofts('Net loft'), cars)
+    const rules = checkSchedule(shared.problem, of(lofts(), cars).schedule).map(({ rule }) => rule)
+    expect(rules).toContain('air')
+    const layer = shared.schedule.operations.find(
+      ({ job, operation }) => job === 'A' && operation === 'layer-1',
+    )!
+    const before = shared.schedule.operations.filter(({ job, start }) => job === 'A' && start <= layer.start)
+    const progress = Object.fromEntries(
+      before.map(({ operation, start, end, people }): [string, Progress] => [
+        operation,
+        operation === 'layer-1'
+          ? { kind: 'started', at: start as Instant, by: people[0]! }
+          : { kind: 'done', from: start as Instant, to: end as Instant, by: people[0]! },
+      ]),
+    )
+    const published = joinParts(shared.problem, shared.schedule)
+    const [first, ...others] = cars
+    of(
+      lofts('net loft '),
+      [{ ...first!, published, progress }, ...others],
+      plusMinutes(layer.start as Instant, 60),
+    )
   })
   test('a new job moves nobody who was placed before', () => {
     const first = planned([live('A', 'lantern'), live('B', 'headland')], MONDAY)

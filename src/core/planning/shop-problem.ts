@@ -3,19 +3,18 @@ import type { BayId, JobId, OperationId } from '../ids'
 import { type LiveJob, progressAt } from '../job'
 import type { PlannedOperation } from '../offer/job-plan'
 import { apartIn } from '../offer/side-by-side'
-import type { Closed, Problem, ProblemJob, ProblemOperation } from '../schedule'
+import type { Problem, ProblemJob, ProblemOperation } from '../schedule'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
+import { type Closure, closedFrom } from './closures'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
 import { OVER, overIn, staysNow, withOver } from './over'
 import { kindOf, withRoof } from './roof'
+import { inTheAir, sharesAir } from './shared-air'
 import type { Sharing } from './sharing'
 import { type Entry, goneOut, onMinute, type Pin, underWay, waitsForOrders } from './under-way'
-
-/** A bay in which no car may stand for a while. */
-export type Closure = { id: string; place: BayId; from: Instant; until: Instant }
 
 export type ShopCalendar = Pick<
   Problem,
@@ -46,16 +45,6 @@ export function nextSlot(now: Instant, slotMinutes: number): Instant {
   return fromEpochMinutes(Math.ceil(Date.parse(now) / 60_000 / slotMinutes) * slotMinutes)
 }
 
-/** Bays out of use, from now on and as far as anything is planned. */
-function closedFrom({ places, horizonDays, closures }: ShopCalendar, origin: Instant): Closed[] {
-  const horizon = plusMinutes(origin, horizonDays * 1440)
-  return (closures ?? []).flatMap(({ place, from, until }) => {
-    const start = laterOf(onMinute(from), origin)
-    const end = until < horizon ? onMinute(until) : horizon
-    return end > start && places.some(({ id }) => id === place) ? [{ place, from: start, until: end }] : []
-  })
-}
-
 /** What the final inspection looks at: it is given to whoever did not do it, so that they are not refused at the car. */
 const judgedWork = ({ plan, progress }: LiveJob) => ({
   operations: plan.operations.filter(({ kind }) => BLINDS.has(kind)).map(({ id }) => id),
@@ -78,6 +67,8 @@ class ProblemBuilder {
   readonly busy = new Set<string>()
   readonly missed: MissedWindow[] = []
   private readonly counted: ReadonlySet<string>
+  /** Whether bays share their air. */
+  private readonly airs: boolean
 
   constructor(
     readonly shop: ShopCalendar,
@@ -86,6 +77,7 @@ class ProblemBuilder {
     private readonly options: PlanningOptions,
   ) {
     this.counted = new Set(shop.equipment?.map(({ id }) => id))
+    this.airs = sharesAir(shop.places)
   }
 
   /** An operation as the scheduler takes it, with what it needs of the shop’s equipment and who may share it. */
@@ -93,6 +85,7 @@ class ProblemBuilder {
     ...toSchedule(operation),
     ...(this.shop.sharing === 'two' && SHARED.includes(operation.kind) ? { split: 2 } : {}),
     ...equipmentFor(operation, this.counted),
+    ...inTheAir(operation, this.airs),
   })
 
   job(job: LiveJob, keepPublished: boolean): { problem: ProblemJob; pins: Pin[] } {
@@ -201,7 +194,10 @@ class ProblemBuilder {
       const { dueBack } = progress
       if (operation.away && dueBack) return goneOut(operation, { at, dueBack }, this.origin, pin)
       if (operation.mode === 'unattended')
-        return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, at)] }
+        return {
+          operations: [{ ...unattended(operation.id, operation.minutes), ...inTheAir(operation, this.airs) }],
+          pins: [pin(operation.id, at)],
+        }
       const team = job.published.find((placed) => placed.operation === operation.id)?.people ?? []
       return underWay(operation, { ...progress, at }, team, this, pin)
     }

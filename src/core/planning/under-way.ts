@@ -124,9 +124,10 @@ export function underWay(
     return followedBy({ ...going, skill }, [pin(rest, origin, { people: team })])
   }
   // Off shift and still at it, or paused until someone is back.
+  const air = going.air ? { air: going.air } : {}
   return operation.mode === 'pausable'
     ? followedBy(going, [])
-    : followedBy({ ...unattended(rest, left), ...part }, [pin(rest, origin)])
+    : followedBy({ ...unattended(rest, left), ...part, ...air }, [pin(rest, origin)])
 }
 
 /** A step that waits for what was ordered does not begin before it is due; what is overdue may come tomorrow. */

@@ -32,6 +32,8 @@ export const namedPlace = z.object({
   /** The longest and the highest vehicle it takes, m; any where it is not said. */
   lengthM: z.number().positive().optional(),
   heightM: z.number().positive().optional(),
+  /** The room it is in with others: its air is theirs. */
+  room: z.string().optional(),
 })
 
 export const namedPerson = z.object({

@@ -22,7 +22,11 @@ export const PLACE_WORDS: Record<string, string> = {
 export function isDelay(link: ChainLink): boolean {
   if (link.kind === 'people') return minutesBetween(link.from, link.start) >= GRID_MINUTES
   return (
-    link.kind === 'place' || link.kind === 'equipment' || link.kind === 'window' || link.kind === 'dry-air'
+    link.kind === 'place' ||
+    link.kind === 'equipment' ||
+    link.kind === 'air' ||
+    link.kind === 'window' ||
+    link.kind === 'dry-air'
   )
 }
 
@@ -59,6 +63,10 @@ export function whyText(
       return `${title} waits for a free ${PLACE_WORDS[link.places] ?? link.places} until ${at(link.start)}.`
     case 'equipment':
       return `${title} waits until ${at(link.start)} for ${equipmentName(link.equipment)}: all are in use.`
+    case 'air':
+      return link.opens
+        ? `${title} waits until ${at(link.start)}: another car in the same room raises dust until then.`
+        : `${title} raises dust, so it waits until ${at(link.start)}: another car lies open in the same room.`
     case 'window':
       return `${title} is held back to ${at(link.start)}, so that ${titleOf(link.next)} falls into its window while someone is on shift.`
     default:

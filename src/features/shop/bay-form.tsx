@@ -1,3 +1,4 @@
+import { useId } from 'react'
 import { BAY_KINDS, type BayKind, type TypedCrew } from '@/core/planning'
 import { unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
@@ -17,6 +18,8 @@ const KIND_LABEL: Record<BayKind, string> = {
 
 type Props = {
   bay: Bay
+  /** What rooms are called already. */
+  rooms: readonly string[]
   /** Not kept yet. */
   isNew: boolean
   error: (field: string) => string | undefined
@@ -50,9 +53,10 @@ function Room({
   )
 }
 
-/** What a bay is called, what may be done in it, how many cars it takes and how long and high they may be. */
-export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
+/** What a bay is called, what may be done in it, how many cars it takes, how long and high they may be, and which room it is in. */
+export function BayForm({ bay, rooms, isNew, error, onChange, onRemove }: Props) {
   const set = (change: Partial<Bay>) => onChange({ ...bay, ...change })
+  const list = useId()
   return (
     <fieldset className="sheet flex flex-wrap items-end gap-4 p-4">
       <legend className="sr-only">{bay.name || 'New bay'}</legend>
@@ -94,6 +98,21 @@ export function BayForm({ bay, isNew, error, onChange, onRemove }: Props) {
           error={error('heightM')}
           onChange={(heightM) => set({ heightM })}
         />
+        <Field label="Room" error={error('room')}>
+          <input
+            className="field w-48"
+            autoComplete="off"
+            list={list}
+            placeholder="its own"
+            value={bay.room ?? ''}
+            onChange={({ target }) => set({ room: target.value })}
+          />
+        </Field>
+        <datalist id={list}>
+          {rooms.map((room) => (
+            <option key={room} value={room} />
+          ))}
+        </datalist>
         <Button look="quiet" className="ml-auto" onClick={onRemove}>
           Remove
         </Button>

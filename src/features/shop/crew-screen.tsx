@@ -47,6 +47,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
   }
   const error = (path: string) => (refusal?.field === `crew.${path}` ? refusal.message : undefined)
   const keep = () => run(keepCrew, { version, crew: typed }, (kept) => setVersion(kept.version))
+  const rooms = [...new Set(typed.places.flatMap(({ room }) => room?.trim() || []))]
   const swap = <T,>(list: readonly T[], before: T, next: T) =>
     list.map((each) => (each === before ? next : each))
   return (
@@ -84,12 +85,16 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
           Add a person
         </Button>
       </Part>
-      <Part title="Bays" words="A car holds its bay day and night, until its work there is done and cured.">
+      <Part
+        title="Bays"
+        words="A car holds its bay day and night, until its work there is done and cured. Bays with the same room share its air: while a coating lies open in one of them, no dust is raised in the others."
+      >
         <ul className="space-y-3">
           {typed.places.map((bay, at) => (
             <li key={bay.id}>
               <BayForm
                 bay={bay}
+                rooms={rooms}
                 isNew={!crew.places.some(({ id }) => id === bay.id)}
                 error={(field) => error(`places.${at}.${field}`)}
                 onChange={(next) => set({ places: swap(typed.places, bay, next) })}

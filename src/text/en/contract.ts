@@ -74,6 +74,8 @@ const WITH_FACTS: { [Code in keyof FaultFacts]: (facts: FaultFacts[Code]) => str
     `is shared by ${least} to ${most} different people, has ${has.join(', ') || 'none'}`,
   'not-apart': ({ from }) => `must be apart from “${from}”, and overlaps it`,
   'not-during': ({ from, to }) => `must not be done during ${from} to ${to}`,
+  'dust-beside-open': ({ air, job, operation }) =>
+    `lies open in the air of “${air}” while ${job} / ${operation} raises dust there`,
   'equipment-short': ({ id, used, there }) => `equipment ${id} is used ${used} times at once, ${there} there`,
   'too-full': ({ id, held, fit }) => `${id} is held ${held} times at once, ${fit} fit`,
   'other-term': ({ term, is, said }) => `${term} is ${is}, not ${said}`,

@@ -3,7 +3,7 @@ import { fault } from './faults'
 import type { Problem } from './problem'
 import type { PlacedOperation } from './schedule-file'
 
-/** The part of the checker that looks at what is done at the same time: pairs kept apart, forbidden spans, pieces of equipment. */
+/** The part of the checker that looks at what is done at the same time: pairs kept apart, forbidden spans, pieces of equipment, shared air. */
 
 export type Fail = (rule: string, message: string, job?: JobId, operation?: OperationId) => void
 type Find = (job: JobId, operation: OperationId) => PlacedOperation | undefined
@@ -43,8 +43,40 @@ function usesOf(problem: Problem, piece: string, find: Find): Use[] {
   })
 }
 
+type Breath = Use & { air: string; fixed: boolean }
+
+/** What raises dust, or what lies open to it, in places that share their air with others. */
+function breathsOf(problem: Problem, what: 'dust' | 'open', find: Find): Breath[] {
+  const airOf = new Map(problem.places.map(({ id, air }) => [id, air]))
+  const fixed = new Set(problem.fixed.map((pin) => `${pin.job}\n${pin.operation}`))
+  return problem.jobs.flatMap(({ id, operations }) =>
+    operations.flatMap((operation): Breath[] => {
+      const placed = operation.air === what ? find(id, operation.id) : undefined
+      const air = placed && airOf.get(placed.place)
+      if (!placed || air === undefined) return []
+      const own = { job: id, operation: operation.id, air, fixed: fixed.has(`${id}\n${operation.id}`) }
+      return [{ ...own, ...spanOf(placed) }]
+    }),
+  )
+}
+
+/** No dust beside what lies open, of different cars in one air. Two that are fixed lie as they lie; within a car, `apart` says it. */
+function checkAir(problem: Problem, find: Find, fail: Fail): void {
+  const dust = breathsOf(problem, 'dust', find)
+  for (const open of breathsOf(problem, 'open', find)) {
+    const raising = dust.find(
+      (each) =>
+        each.air === open.air && each.job !== open.job && !(each.fixed && open.fixed) && overlap(each, open),
+    )
+    if (!raising) continue
+    const { air, job, operation } = raising
+    fail('air', fault('dust-beside-open', { air, job, operation }), open.job, open.operation)
+  }
+}
+
 export function checkBeside(problem: Problem, find: Find, fail: Fail): void {
   for (const job of problem.jobs) checkJob(job, find, fail)
+  checkAir(problem, find, fail)
   for (const { id, capacity } of problem.equipment ?? []) {
     const uses = usesOf(problem, id, find)
     for (const use of uses) {

@@ -70,6 +70,7 @@ export type FaultFacts = {
   'double-booked': { id: string; job: string; operation: string }
   'not-apart': { from: string }
   'not-during': { from: string; to: string }
+  'dust-beside-open': { air: string; job: string; operation: string }
   'equipment-short': { id: string; used: number; there: number }
   'split-team': { least: number; most: number; has: readonly string[] }
   'too-full': { id: string; held: number; fit: number }

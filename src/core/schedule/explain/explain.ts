@@ -18,6 +18,7 @@ type ChainCause =
   | { kind: 'people'; skill: string; from: Instant }
   | { kind: 'place'; places: string; from: Instant }
   | { kind: 'equipment'; equipment: string; from: Instant }
+  | { kind: 'air'; opens: boolean; from: Instant }
   | { kind: 'window'; next: string }
 
 /**
@@ -93,6 +94,8 @@ function causeOf(
       const equipment = model.problem.equipment![cause.equipment]!.id
       return { link: { kind: 'equipment', equipment, from: at(cause.from) }, ...rest }
     }
+    case 'air':
+      return { link: { kind: 'air', opens: operation.air === 'open', from: at(cause.from) }, ...rest }
     case 'window':
       return { link: { kind: 'window', next: job.operations[cause.next]!.known }, ...rest }
     case 'pinned':

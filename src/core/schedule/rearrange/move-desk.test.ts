@@ -26,8 +26,28 @@ const alone = () => {
   return { problem, operations, desk: new MoveDesk(problem, operations) }
 }
 
-describe('whatever is moved', () => {
-  const problem = crowded({ fixed: [] })
+/** Both studios are one room: who cuts raises dust, a coat lies open while it is applied and cures. */
+function inOneRoom(problem: Problem): Problem {
+  return {
+    ...problem,
+    places: problem.places.map((place) =>
+      place.kinds.includes('studio') ? { ...place, air: 'loft' } : place,
+    ),
+    jobs: problem.jobs.map((job) => ({
+      ...job,
+      operations: job.operations.map((operation) => ({
+        ...operation,
+        ...(operation.id === 'cut' ? { air: 'dust' as const } : {}),
+        ...(/^coat|^cure/.test(operation.id) ? { air: 'open' as const } : {}),
+      })),
+    })),
+  }
+}
+
+describe.each([
+  ['each bay with its own air', crowded()],
+  ['both studios in one room', inOneRoom(crowded())],
+])('whatever is moved, %s', (_, problem) => {
   const operations = planned(problem)
   // The first car is begun: its wash and cut lie fixed.
   const begun: Problem = {
@@ -336,4 +356,30 @@ test('the calendar of a day on which the clocks change is moved about like any o
     for (const way of ways(desk.tryOperation({ job: toJobId('J0'), operation: toOperationId('cut'), start })))
       expect(checkSchedule(problem, desk.scheduleWith(way))).toEqual([])
   }
+})
+
+describe('two studios in one room', () => {
+  const problem = inOneRoom(shopProblem([coatingJob('J0', 1), coatingJob('J1', 1)]))
+  const operations = planned(problem)
+  const coat = one(operations, 'J0', 'coat1')
+  const cut = { job: toJobId('J1'), operation: toOperationId('cut'), start: coat.start }
+
+  test('a coat that can make way for dust does', () => {
+    const tried = new MoveDesk(problem, operations).tryOperation(cut)
+    expect(tried.kind).toBe('allowed')
+    if (tried.kind === 'allowed') expect(tried.ways[0].pushed).toEqual(['J0'])
+  })
+  test('dust beside a coat that is fixed is refused, with how long it lies open', () => {
+    const fixed = [{ job: toJobId('J0'), operation: coat.operation, start: coat.start, people: coat.people }]
+    const begun = { ...problem, fixed: fixed.map((pin) => ({ ...pin, place: coat.place })) }
+    const desk = new MoveDesk(begun, operations)
+    expect(desk.tryOperation({ ...cut, place: coat.place })).toMatchObject({
+      kind: 'refused',
+    })
+    const beside = toBayId(coat.place === 'studio-1' ? 'studio-2' : 'studio-1')
+    expect(desk.tryOperation({ ...cut, place: beside })).toMatchObject({
+      kind: 'refused',
+      refusal: { code: 'air-taken', opens: false, job: 'J0', operation: 'coat1', until: coat.end },
+    })
+  })
 })

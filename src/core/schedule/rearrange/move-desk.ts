@@ -5,14 +5,8 @@ import { type Interval, mergeIntervals } from '../contract/intervals'
 import type { Problem } from '../contract/problem'
 import type { PlacedOperation, Schedule } from '../contract/schedule-file'
 import { jobTerms } from '../solver/cost'
-import {
-  compileModel,
-  type Model,
-  type ModelJob,
-  type ModelOperation,
-  type Narrowing,
-  narrowed,
-} from '../solver/model'
+import { compileModel, type Model, type ModelJob, type ModelOperation } from '../solver/model'
+import { type Narrowing, narrowed } from '../solver/place-groups'
 import { readPlacements, scheduleOf, writeOperations } from '../solver/placements'
 import type { JobPlacement } from '../solver/shop-state'
 import type { OperationMove, Rearranged, StayMove, Tried } from './moves'

@@ -5,7 +5,7 @@ import type { PlacingReason } from '../contract/reason'
 import { type Model, type ModelJob, type ModelOperation, minutesWith } from '../solver/model'
 import type { JobPlacement } from '../solver/shop-state'
 import { workEnd } from '../solver/work-time'
-import type { FirmUses } from './firm'
+import type { FirmAir, FirmUses } from './firm'
 
 /** What forbids an operation a start, one rule each, with what there is to say about it. Names are ids of the problem. */
 export type Refusal =
@@ -26,6 +26,7 @@ export type Refusal =
   | { code: 'person-taken'; person: PersonId; job: JobId; operation: OperationId; until: Instant }
   | { code: 'place-taken'; place: BayId; job: JobId; until: Instant }
   | { code: 'place-closed'; place: BayId; until: Instant }
+  | { code: 'air-taken'; opens: boolean; job: JobId; operation: OperationId; until: Instant }
   | { code: 'no-follower'; reason: PlacingReason }
   | { code: 'no-room-for-other'; job: JobId; reason: PlacingReason }
   | { code: 'horizon' }
@@ -64,6 +65,7 @@ export function refusalAt(
     refusalByOrder(model, job, operation, placement, start) ??
     refusalByPlace(model, job, operation, placement, wish) ??
     refusalByRoom(model, firm, job, operation, placement, start, wish) ??
+    refusalByAir(model, firm, job, operation, placement, start, wish) ??
     refusalByPeople(model, firm, operation, placement, start, wish)
   )
 }
@@ -153,6 +155,44 @@ function refusalByRoom(
         : { code: 'place-taken', job: use.job, ...held }
   }
   return taken
+}
+
+/** Dust, or something that lies open to it, where what is fixed in another car of the same air forbids it. */
+function refusalByAir(
+  { airOf, originMinute }: Model,
+  { air: firm }: FirmUses,
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  start: number,
+  { place }: Wish,
+): Refusal | undefined {
+  if (!operation.air) return undefined
+  const only = place ?? standsIn(job, operation, placement)
+  let taken: FirmAir | undefined
+  for (const candidate of only === undefined ? job.stays[operation.stay]!.places : [only]) {
+    const own = airOf[candidate]
+    const against = firm.find(
+      (use) =>
+        own !== undefined &&
+        airOf[use.place] === own &&
+        use.air !== operation.air &&
+        use.job !== job.id &&
+        use.from < start + operation.minutes &&
+        start < use.to,
+    )
+    if (!against) return undefined
+    taken ??= against
+  }
+  if (!taken) return undefined
+  const until = fromEpochMinutes(originMinute + taken.to)
+  return {
+    code: 'air-taken',
+    opens: operation.air === 'open',
+    job: taken.job,
+    operation: taken.operation,
+    until,
+  }
 }
 
 function refusalByPeople(

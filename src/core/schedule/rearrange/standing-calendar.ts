@@ -1,17 +1,20 @@
 import type { Interval } from '../contract/intervals'
 import type { PlacedOperation } from '../contract/schedule-file'
 import { jobCost } from '../solver/cost'
-import { type Model, type ModelJob, type ModelOperation, narrowed } from '../solver/model'
+import type { Air, Model, ModelJob, ModelOperation } from '../solver/model'
+import { narrowed } from '../solver/place-groups'
 import { type PlaceAttempt, type PlaceFailure, placeJob } from '../solver/place-job'
 import { readPlacements } from '../solver/placements'
 import { failureReason } from '../solver/reasons'
-import { type JobPlacement, ShopState, stayExtent } from '../solver/shop-state'
+import { holdExtent, type JobPlacement, ShopState, stayExtent } from '../solver/shop-state'
 import { type FirmUses, firmUses, standingStays } from './firm'
 import type { Refusal, Wish } from './refusal'
 
 /** What a move comes to: the job itself, and those that make way. */
 export type Placed = { own: JobPlacement; others: JobPlacement[] }
 export type Attempt = { ok: true; placed: Placed } | { ok: false; refusal: Refusal }
+
+type Breath = { place: number; air: Air | undefined }
 
 /** A calendar that stands, on which one job is placed again, beside the others or with those in its way behind it. */
 export class StandingCalendar {
@@ -113,18 +116,23 @@ export class StandingCalendar {
       this.firmShop.takePlace(place, stayExtent(job, placement, stay))
   }
 
-  /** Whether a job on the calendar that stands shares a person or a full place with this placement of another. */
+  /** Whether a job on the calendar that stands is in the way of this placement of another: by a person, a full place, equipment or the air. */
   private clashes(job: ModelJob, own: JobPlacement, other: ModelJob): boolean {
     const placement = this.placements[other.index]
     if (!placement) return false
-    const meet = (a: { start: number; end: number }, b: { start: number; end: number }) =>
-      a.start < b.end && b.start < a.end
-    const people = own.operations.some((one) =>
+    const isBeside = own.operations.some((one, index) =>
       placement.operations.some(
-        (two) => meet(one, two) && one.people.some((person) => two.people.includes(person)),
+        (two, at) =>
+          one.start < two.end &&
+          two.start < one.end &&
+          (one.people.some((person) => two.people.includes(person)) ||
+            this.spoilsAir(
+              { ...one, air: job.operations[index]!.air },
+              { ...two, air: other.operations[at]!.air },
+            )),
       ),
     )
-    if (people) return true
+    if (isBeside || this.sharesEquipment(job, own, other, placement)) return true
     return job.stays.some((stay, index) => {
       const { place } = own.operations[stay.operations[0]!]!
       const extent = stayExtent(job, own, index)
@@ -135,6 +143,25 @@ export class StandingCalendar {
         return from < extent.to && extent.from < to
       })
     })
+  }
+
+  private spoilsAir(one: Breath, two: Breath): boolean {
+    const air = this.model.airOf[one.place]
+    return (
+      air !== undefined &&
+      air === this.model.airOf[two.place] &&
+      one.air !== undefined &&
+      two.air !== undefined &&
+      one.air !== two.air
+    )
+  }
+
+  /** Whether both use equipment of a kind at one time: then there may be too little of it. */
+  private sharesEquipment(job: ModelJob, own: JobPlacement, other: ModelJob, theirs: JobPlacement): boolean {
+    const mine = equipmentUses(job, own)
+    return equipmentUses(other, theirs).some((use) =>
+      mine.some(({ equipment, from, to }) => equipment === use.equipment && from < use.to && use.from < to),
+    )
   }
 
   private isFree(job: ModelJob, place: number, { from, to }: Interval): boolean {
@@ -190,6 +217,15 @@ export const cheapest =
     }
     return best ?? { ok: false, failure: { operation: choices[0]!.order![0]!, code: 'no-place' } }
   }
+
+/** When a job uses which kinds of equipment: in its operations, and held between two of them. */
+const equipmentUses = (job: ModelJob, placement: JobPlacement): (Interval & { equipment: number })[] => [
+  ...job.operations.flatMap(({ index, equipment }) => {
+    const { start: from, end: to } = placement.operations[index]!
+    return equipment.map((each) => ({ equipment: each, from, to }))
+  }),
+  ...job.holds.map((hold) => ({ equipment: hold.equipment, ...holdExtent(hold, placement) })),
+]
 
 const startOf = ({ operations }: JobPlacement) => Math.min(...operations.map(({ start }) => start))
 export const endOf = ({ operations }: JobPlacement) => Math.max(...operations.map(({ end }) => end))

@@ -241,6 +241,40 @@ test('where lifts are few, work is shared and some of it kept apart, no rule is 
   for (const rule of ['apart', 'not-during', 'equipment', 'length']) expect(seen).toContain(rule)
 })
 
+/** The same where places share their air, and cars raise dust in it or lie open to it. */
+function inSharedAir(problem: Problem, seed: number): Problem {
+  const random = seededRandom(seed + 3)
+  const jobs = problem.jobs.map((job) => ({
+    ...job,
+    operations: job.operations.map((operation) => {
+      const air = (['dust', 'open', undefined] as const)[Math.floor(random() * 3)]
+      return air ? { ...operation, air } : operation
+    }),
+  }))
+  const places = problem.places.map((place) => (random() < 0.75 ? { ...place, air: 'loft' } : place))
+  return { ...problem, jobs, places }
+}
+
+test('where places share their air, nothing of one car lies open while another raises dust, and it was put to the test', () => {
+  let solved = 0
+  let spoilt = 0
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1_000_000 }), (seed) => {
+      const free = anyProblem(seed)
+      const problem = inSharedAir(withHands(free, seed), seed)
+      const { schedule } = solve(problem, { seed: 1, steps: 3 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      if (schedule.status === 'infeasible') return
+      solved++
+      const careless = solve({ ...problem, places: free.places }, { seed: 1, steps: 3 }).schedule
+      if (checkSchedule(problem, careless).some(({ rule }) => rule === 'air')) spoilt++
+    }),
+    { numRuns: 150, seed: 20270330 },
+  )
+  expect(solved).toBeGreaterThan(40)
+  expect(spoilt).toBeGreaterThan(5)
+})
+
 test('whatever the problem, a schedule breaks no rule and an infeasible one says why', () => {
   let solved = 0
   fc.assert(

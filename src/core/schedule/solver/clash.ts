@@ -13,12 +13,13 @@ export type Placed = readonly (OperationPlacement | undefined)[]
 export function clashOf(
   context: Shop,
   operation: ModelOperation,
+  place: number,
   placed: Placed,
   team: readonly number[],
   from: number,
   to: number,
 ): Interval | undefined {
-  let first = thingsClash(context, operation, placed, from, to)
+  let first = thingsClash(context, operation, place, placed, from, to)
   for (const person of team) {
     const use = context.shop.personClash(person, from, to)
     if (use && (!first || use.from < first.from)) first = use
@@ -33,20 +34,23 @@ export function clashOf(
   return first
 }
 
-/** The same of what is no person: equipment without a free unit, and spans it must not lie in. */
+/** The same of what is no person: equipment without a free unit, spans it must not lie in, the air of its place. */
 function thingsClash(
   { shop }: Shop,
-  { equipment, rivals, notDuring }: ModelOperation,
+  operation: ModelOperation,
+  place: number,
   placed: Placed,
   from: number,
   to: number,
 ): Interval | undefined {
-  if (equipment.length === 0 && notDuring.length === 0) return undefined
+  const { equipment, rivals, notDuring, air } = operation
+  if (equipment.length === 0 && notDuring.length === 0 && !air) return undefined
   let first: Interval | undefined
   const consider = (found: Interval | undefined) => {
     if (found && (!first || found.from < first.from)) first = found
   }
   for (const span of notDuring) if (span.from < to && from < span.to) consider(span)
+  consider(shop.airClash(operation, place, from, to))
   for (const [at, piece] of equipment.entries()) {
     const own = rivals[at]!.flatMap((index) => {
       const other = placed[index]

@@ -50,6 +50,7 @@ function endOfWork(
 function slotAt(
   context: SlotContext,
   operation: ModelOperation,
+  place: number,
   placed: Placed,
   { people, open }: Crew,
   start: number,
@@ -58,7 +59,7 @@ function slotAt(
   if (at === open.length || open[at]!.from > start) return undefined
   const end = endOfWork(operation.mode, minutesWith(operation, people), open, at, start)
   if (end === undefined || end > context.model.horizon) return undefined
-  return clashOf(context, operation, placed, people, start, end) ? undefined : { from: start, to: end }
+  return clashOf(context, operation, place, placed, people, start, end) ? undefined : { from: start, to: end }
 }
 
 /** From where on one crew’s work ends no earlier than `endFrom`; what it does before that ends too soon. */
@@ -77,6 +78,7 @@ function startEndingFrom(operation: ModelOperation, { open, people }: Crew, endF
 function earliestOf(
   context: SlotContext,
   operation: ModelOperation,
+  place: number,
   placed: Placed,
   crew: Crew,
   earliest: number,
@@ -107,7 +109,7 @@ function earliestOf(
       start += slot
       continue
     }
-    const clash = clashOf(context, operation, placed, people, start, end)
+    const clash = clashOf(context, operation, place, placed, people, start, end)
     const behind =
       clash?.to ??
       (blinks(context) ? (context.shop.nextUseEnd(people, end) ?? open[at + 1]?.from) : undefined)
@@ -117,22 +119,34 @@ function earliestOf(
 }
 
 /** The first minute from `from` on at which nothing is in the way of what nobody attends to. */
-function freeFrom(context: SlotContext, operation: ModelOperation, placed: Placed, from: number): number {
+function freeFrom(
+  context: SlotContext,
+  operation: ModelOperation,
+  place: number,
+  placed: Placed,
+  from: number,
+): number {
   const { minutes } = operation
   let start = from
   for (;;) {
-    const clash = clashOf(context, operation, placed, [], start, start + minutes)
+    const clash = clashOf(context, operation, place, placed, [], start, start + minutes)
     if (!clash || start > context.model.horizon) return start
     start = clash.to
   }
 }
 
 /** The last minute up to `from` at which nothing is in its way; may be before all time. */
-function freeUntil(context: SlotContext, operation: ModelOperation, placed: Placed, from: number): number {
+function freeUntil(
+  context: SlotContext,
+  operation: ModelOperation,
+  place: number,
+  placed: Placed,
+  from: number,
+): number {
   const { minutes } = operation
   let start = from
   for (;;) {
-    const clash = clashOf(context, operation, placed, [], start, start + minutes)
+    const clash = clashOf(context, operation, place, placed, [], start, start + minutes)
     if (!clash || start < context.model.earliest) return start
     start = clash.from - minutes
   }
@@ -142,6 +156,7 @@ function freeUntil(context: SlotContext, operation: ModelOperation, placed: Plac
 function latestOf(
   context: SlotContext,
   operation: ModelOperation,
+  place: number,
   placed: Placed,
   { people, open }: Crew,
   latest: { start: number; end: number },
@@ -170,7 +185,7 @@ function latestOf(
       start--
       continue
     }
-    const clash = clashOf(context, operation, placed, people, start, end)
+    const clash = clashOf(context, operation, place, placed, people, start, end)
     if (!clash) return { from: start, to: end }
     by = clash.from
   }
@@ -196,7 +211,7 @@ export function earliestSlot(
     pin?.start ??
     (operation.mode === 'unattended' ? Math.max(earliest, endFrom - operation.minutes) : earliest)
   if (operation.mode === 'unattended') {
-    const start = freeFrom(context, operation, placed, from)
+    const start = freeFrom(context, operation, place, placed, from)
     const end = start + operation.minutes
     return end <= model.horizon && (!pin || start === from) ? { start, end, people: [], place } : undefined
   }
@@ -210,8 +225,8 @@ export function earliestSlot(
     for (const crew of crews) {
       if (best && blinks(context)) continue
       const slot = pin
-        ? slotAt(context, operation, placed, crew, from)
-        : earliestOf(context, operation, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
+        ? slotAt(context, operation, place, placed, crew, from)
+        : earliestOf(context, operation, place, placed, crew, from, endFrom, best?.end ?? model.horizon + 1)
       if (slot && (!best || slot.to < best.end))
         best = { start: slot.from, end: slot.to, people: crew.people, place }
     }
@@ -246,6 +261,7 @@ export function latestSlot(
     const start = freeUntil(
       context,
       operation,
+      place,
       placed,
       Math.min(latest.start, latest.end - operation.minutes),
     )
@@ -254,7 +270,15 @@ export function latestSlot(
   let best = kept
   const { apart, others } = crewsInTurn(context, operation, place, placed)
   for (const crew of [...apart, ...others]) {
-    const slot = latestOf(context, operation, placed, crew, latest, (best?.start ?? current.start - 1) + 1)
+    const slot = latestOf(
+      context,
+      operation,
+      place,
+      placed,
+      crew,
+      latest,
+      (best?.start ?? current.start - 1) + 1,
+    )
     if (slot) best = { start: slot.from, end: slot.to, people: crew.people, place }
   }
   return best

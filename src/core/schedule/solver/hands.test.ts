@@ -193,6 +193,40 @@ test('a car that is away holds no bay, and costs nothing where the problem says 
   expect(planned([job], { places, offsiteCost: 0 }).schedule.terms!.hold).toBe(60)
 })
 
+describe('air that places share', () => {
+  const places = (air: Record<string, string>) => ({
+    places: ['studio-1', 'studio-2'].map((id) => ({ id, kinds: ['studio'], calendar: 'always', ...air })),
+  })
+  const dusty = car('A', [step('cut', 240, { skill: 'correct', air: 'dust' })])
+  const coated = (more: Step = {}) => car('B', [step('coat', 180, { skill: 'coat', air: 'open' })], more)
+
+  test('holds no dust of one car beside the open coat of another', () => {
+    const apart = planned([dusty, coated()], places({})).schedule
+    expect(overlap(of(apart, 'cut'), of(apart, 'coat', 'B'))).toBe(true)
+    const together = planned([dusty, coated()], places({ air: 'loft' }))
+    expect(overlap(of(together.schedule, 'cut'), of(together.schedule, 'coat', 'B'))).toBe(false)
+    expect(checkSchedule(together.problem, apart)).toContainEqual(
+      expect.objectContaining({ rule: 'air', job: 'B', operation: 'coat' }),
+    )
+  })
+  test('is named where somebody asks why not earlier', () => {
+    const { problem } = planned([dusty, coated()], places({ air: 'loft' }))
+    const causes = ['A', 'B'].flatMap((id) => explainEarliest(problem, toJobId(id)) ?? [])
+    expect(causes.filter(({ kind }) => kind === 'air')).toHaveLength(1)
+  })
+  test('what is fixed lies as it lies, and what is not goes round it', () => {
+    const people = ['one', 'other'].map((id) => ({ id, skills: ['correct', 'coat'], calendar: 'late' }))
+    const room = { ...places({ air: 'loft' }), people }
+    const start = '2027-01-11T11:30:00+00:00'
+    const cut = { job: 'A', operation: 'cut', start, people: ['one'], place: 'studio-1' }
+    const coat = { job: 'B', operation: 'coat', start, people: ['other'], place: 'studio-2' }
+    const both = planned([dusty, coated()], { ...room, fixed: [cut, coat] }).schedule
+    expect(overlap(of(both, 'cut'), of(both, 'coat', 'B'))).toBe(true)
+    const { schedule } = planned([dusty, coated()], { ...room, fixed: [cut] })
+    expect(overlap(of(schedule, 'cut'), of(schedule, 'coat', 'B'))).toBe(false)
+  })
+})
+
 describe('a file that cannot be meant', () => {
   const said = (jobs: Step[], more: Step = {}) => {
     try {

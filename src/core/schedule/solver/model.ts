@@ -5,13 +5,17 @@ import type { Problem, ProblemOperation } from '../contract/problem'
 import { type Judge, type Judging, judgedBy } from './judged'
 import { openTimeCache, rangeOf } from './open-time'
 import { type ModelLink, reachable, topologicalOrder } from './order'
-import { type Crew, choices, crewCache } from './teams'
+import { longestChain, placesChosen } from './place-groups'
+import { type Crew, crewCache } from './teams'
 
 export type { ModelLink }
 
 /** The problem in minutes from its origin and in indexes, as the solver works on it. */
 
 export type Pin = { start: number; people?: number[]; place?: number }
+
+/** It raises dust, or something lies open to it. */
+export type Air = 'dust' | 'open'
 
 export type ModelOperation = {
   index: number
@@ -37,6 +41,10 @@ export type ModelOperation = {
   rivals: number[][]
   /** Spans it must not lie in. */
   notDuring: readonly Interval[]
+  /** What it does to the air of its place, or fears from it. */
+  air?: Air
+  /** Fixed by the problem itself, not by what is tried: beside others so fixed it lies as it lies. */
+  fixed: boolean
   pin?: Pin
   /** Because of the air: no start before this minute, none after that one. */
   dryFrom?: number
@@ -51,7 +59,7 @@ export type ModelOperation = {
   notBefore?: number
 }
 
-/** Places of one calendar: in which of them a stay is held makes no difference to the hours of its work. */
+/** Places of one calendar and one air: in which of them a stay is held makes no difference to when it can be worked on. */
 export type PlaceGroup = readonly number[]
 
 export type ModelStay = {
@@ -102,6 +110,8 @@ export type Model = {
   placeIds: BayId[]
   capacity: number[]
   equipment: readonly { capacity: number }[]
+  /** The air each place shares with others, by index; none where it has its own. */
+  airOf: readonly (number | undefined)[]
   /** Open time common to some people, a place and pieces of equipment, cached by who and where. */
   openFor: (people: readonly number[], place: number, equipment?: readonly number[]) => readonly Interval[]
   /** When a person is on shift. */
@@ -111,51 +121,6 @@ export type Model = {
   jobs: ModelJob[]
   /** Stretches in which a unit of a place is out of use. */
   closed: readonly (Interval & { place: number })[]
-}
-
-/** Longest chain of minutes and lags through the operations of one stay. */
-function longestChain(job: ModelJob, stay: ModelStay): number {
-  const inStay = new Set(stay.operations)
-  const reach = new Map<number, number>()
-  for (const index of job.order!) {
-    if (!inStay.has(index)) continue
-    const before = job.links
-      .filter((link) => link.to === index && inStay.has(link.from))
-      .map((link) => reach.get(link.from)! + link.min)
-    reach.set(index, Math.max(0, ...before) + job.operations[index]!.minutes)
-  }
-  return Math.max(...reach.values())
-}
-
-/** The places of a stay by their calendars; where one is pinned, only that one. */
-function placeGroups(problem: Problem, { places, operations }: ModelStay, job: ModelJob): PlaceGroup[] {
-  const pinned = new Set(operations.flatMap((index) => job.operations[index]!.pin?.place ?? []))
-  if (pinned.size > 1) return []
-  const byCalendar = new Map<string, number[]>()
-  for (const place of places) {
-    if (pinned.size === 1 && !pinned.has(place)) continue
-    const { calendar } = problem.places[place]!
-    byCalendar.set(calendar, [...(byCalendar.get(calendar) ?? []), place])
-  }
-  return [...byCalendar.values()]
-}
-
-/** What a change leaves as it is, or asks for, of one operation. */
-export type Narrowing = Partial<Pick<ModelOperation, 'pin' | 'crew' | 'notBefore'>>
-
-/** The job with less freedom: some operations bound, some stays in these places only. Its own pins stay. */
-export function narrowed(
-  { problem }: Model,
-  job: ModelJob,
-  bind: (operation: ModelOperation) => Narrowing,
-  placesOf: (stay: ModelStay, index: number) => number[],
-): ModelJob {
-  const operations = job.operations.map((operation) =>
-    operation.pin ? operation : { ...operation, ...bind(operation) },
-  )
-  const stays = job.stays.map((stay, index) => ({ ...stay, places: placesOf(stay, index) }))
-  const own: ModelJob = { ...job, operations, stays, pinned: operations.some(({ pin }) => pin) }
-  return { ...own, placeChoices: choices(stays.map((stay) => placeGroups(problem, stay, own))) }
 }
 
 /** The kind of a place that is away. */
@@ -218,6 +183,8 @@ export function compileModel(problem: Problem): Model {
         notDuring: (job.notDuring ?? [])
           .filter((span) => span.operation === operation.id)
           .map(({ from, to }) => ({ from: minuteOf(from), to: minuteOf(to) })),
+        ...(operation.air ? { air: operation.air } : {}),
+        fixed: pin !== undefined,
         ...(pin ? { pin } : {}),
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
@@ -270,10 +237,11 @@ export function compileModel(problem: Problem): Model {
       placeChoices: [],
       pinned: operations.some(({ pin }) => pin),
     }
-    compiled.placeChoices = choices(compiled.stays.map((stay) => placeGroups(problem, stay, compiled)))
+    compiled.placeChoices = placesChosen(problem, compiled)
     if (order) for (const stay of compiled.stays) stay.minutesAtLeast = longestChain(compiled, stay)
     return compiled
   })
+  const airs = [...new Set(problem.places.flatMap(({ air }) => air ?? []))]
   const { openOf, openFor } = openTimeCache(problem, originMinute, range)
   return {
     problem,
@@ -285,6 +253,7 @@ export function compileModel(problem: Problem): Model {
     placeIds: problem.places.map((place) => place.id),
     capacity: problem.places.map((place) => place.capacity),
     equipment: (problem.equipment ?? []).map(({ capacity }) => ({ capacity })),
+    airOf: problem.places.map(({ air }) => (air === undefined ? undefined : airs.indexOf(air))),
     openOf,
     openFor,
     crewsFor: crewCache(problem, openFor),

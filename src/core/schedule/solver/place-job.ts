@@ -16,6 +16,7 @@ export type StartCause =
   | { kind: 'people'; from: number; behind: StartCause }
   | { kind: 'place'; from: number; behind: StartCause }
   | { kind: 'equipment'; equipment: number; from: number; behind: StartCause }
+  | { kind: 'air'; from: number; behind: StartCause }
   | { kind: 'window'; next: number; behind: StartCause }
 
 export type PlaceFailure = {
@@ -38,6 +39,8 @@ export type Placed = { placement: JobPlacement; berths: Berth[]; causes: StartCa
 export type PlaceAttempt = { ok: true; placed: Placed } | { ok: false; failure: PlaceFailure }
 
 const ARRIVAL: StartCause = { kind: 'arrival' }
+
+type InTheWay = { kind: 'equipment'; equipment: number } | { kind: 'air' | 'people' }
 
 /** An operation that may not end before a minute, so that its follower meets its window. */
 type HeldBack = { end: number; follower: number }
@@ -158,11 +161,7 @@ class Placing {
       else if (slot.start > earliest && held && operation.mode === 'pausable')
         this.causes[index] = { kind: 'window', next: held.follower, behind }
       else if (slot.start > earliest && !longer) {
-        const piece = this.takenAt(operation, earliest)
-        this.causes[index] =
-          piece === undefined
-            ? { kind: 'people', from: earliest, behind }
-            : { kind: 'equipment', equipment: piece, from: earliest, behind }
+        this.causes[index] = { ...this.inTheWay(operation, place!, earliest), from: earliest, behind }
       }
     }
     return undefined
@@ -176,9 +175,13 @@ class Placing {
     return earliestSlot(this.context, operation, place!, pin.start)
   }
 
-  /** A kind of equipment without a unit free where an operation could begin otherwise. */
-  private takenAt({ equipment, minutes }: ModelOperation, from: number): number | undefined {
-    return equipment.find((piece) => this.context.shop.equipmentClash(piece, from, from + minutes))
+  /** What keeps an operation that could begin otherwise: equipment without a unit free, the air, or else people. */
+  private inTheWay(operation: ModelOperation, place: number, from: number): InTheWay {
+    const { shop } = this.context
+    const to = from + operation.minutes
+    const equipment = operation.equipment.find((piece) => shop.equipmentClash(piece, from, to))
+    if (equipment !== undefined) return { kind: 'equipment', equipment }
+    return { kind: shop.airClash(operation, place, from, to) ? 'air' : 'people' }
   }
 
   /** Before which minute an operation cannot start, and, in `causes`, why not. */

@@ -1,5 +1,6 @@
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
-import { type Model, type ModelHold, type ModelJob, minutesWith } from './model'
+import { type Model, type ModelHold, type ModelJob, type ModelOperation, minutesWith } from './model'
+import { SharedAir } from './shared-air'
 import { dropJob, insertSorted, UnitPool, type Use } from './unit-pool'
 
 /** Whose use it is when it is of no job. */
@@ -40,12 +41,14 @@ export class ShopState {
   private readonly people: Use[][]
   private readonly places: UnitPool[]
   private readonly equipment: UnitPool[]
+  private readonly air: SharedAir
 
   constructor(model: Model) {
     const range = { from: model.earliest, to: model.horizon }
     this.people = model.personIds.map(() => [])
     this.places = model.capacity.map((capacity) => new UnitPool(capacity, range))
     this.equipment = model.equipment.map(({ capacity }) => new UnitPool(capacity, range))
+    this.air = new SharedAir(model.airOf, range)
     for (const { place, ...time } of model.closed) this.takePlace(place, time)
     for (const job of model.jobs) this.reserve(job)
   }
@@ -105,17 +108,24 @@ export class ShopState {
     return this.equipment[piece]!.firstTaken(from, to, also)
   }
 
+  /** The first stretch of [from, to) in which another car forbids an operation the air of a place. */
+  airClash(operation: ModelOperation, place: number, from: number, to: number): Interval | undefined {
+    return this.air.clash(operation, place, from, to)
+  }
+
   /** Takes a job off the calendar; what its pins reserve goes with it. */
   remove(job: number): void {
     for (const uses of this.people) dropJob(uses, job)
     for (const pool of this.places) pool.drop(job)
     for (const pool of this.equipment) pool.drop(job)
+    this.air.drop(job)
   }
 
   commit(job: ModelJob, placement: JobPlacement): void {
     if (job.pinned) this.remove(job.index)
-    for (const [index, { start, end, people }] of placement.operations.entries()) {
+    for (const [index, { start, end, people, place }] of placement.operations.entries()) {
       const use = { from: start, to: end, job: job.index }
+      this.air.take(job.operations[index]!, place, use)
       for (const person of people) insertSorted(this.people[person]!, use)
       for (const piece of job.operations[index]!.equipment) this.equipment[piece]!.take(use)
     }
@@ -136,7 +146,10 @@ export class ShopState {
       const to = pin.start + minutesWith(operation, pin.people)
       const use = { from: pin.start, to, job: job.index }
       for (const person of pin.people ?? []) insertSorted(this.people[person]!, use)
-      if (pin.place !== undefined) this.places[pin.place]!.take(use)
+      if (pin.place !== undefined) {
+        this.places[pin.place]!.take(use)
+        this.air.take(operation, pin.place, use)
+      }
       for (const piece of equipment) this.equipment[piece]!.take(use)
     }
   }

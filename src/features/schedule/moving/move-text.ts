@@ -99,6 +99,10 @@ export function refusalText(
       return `${names.place(refusal.place)} is held by ${car(refusal.job)} until ${at(refusal.until)}, and that car cannot be moved away.`
     case 'place-closed':
       return `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
+    case 'air-taken':
+      return refusal.opens
+        ? `${it} would lie open to the dust of ${car(refusal.job)}, in the same room until ${at(refusal.until)}; that cannot be moved away.`
+        : `${it} raises dust, and ${car(refusal.job)} lies open to it in the same room until ${at(refusal.until)}; that cannot be moved away.`
     case 'no-follower':
       return `What follows would find no room. ${because(refusal.reason, job)}`
     case 'no-room-for-other':

@@ -1,0 +1,50 @@
+import type { Interval } from '../contract/intervals'
+import type { Air, ModelOperation } from './model'
+import { UnitPool, type Use } from './unit-pool'
+
+/** One side of an air: what is fixed lies as it lies and is in the way only of what is not. */
+type Side = { fixed: UnitPool; loose: UnitPool }
+
+const AGAINST: Record<Air, Air> = { dust: 'open', open: 'dust' }
+
+/**
+ * The air that places share: while one car raises dust, nothing of another lies open, and the other way round. What one
+ * car does to itself is said by the pairs of its job. Mutable.
+ */
+export class SharedAir {
+  private readonly sides: readonly Record<Air, Side>[]
+
+  constructor(
+    private readonly airOf: readonly (number | undefined)[],
+    range: Interval,
+  ) {
+    const side = (): Side => ({ fixed: new UnitPool(1, range), loose: new UnitPool(1, range) })
+    const airs = new Set(airOf.filter((air) => air !== undefined))
+    this.sides = Array.from(airs, () => ({ dust: side(), open: side() }))
+  }
+
+  take(operation: ModelOperation, place: number, use: Use): void {
+    const side = this.sideOf(operation.air, place)
+    side?.[operation.fixed ? 'fixed' : 'loose'].take(use)
+  }
+
+  drop(job: number): void {
+    for (const sides of this.sides)
+      for (const { fixed, loose } of [sides.dust, sides.open])
+        for (const pool of [fixed, loose]) pool.drop(job)
+  }
+
+  /** The first stretch that shares a minute with [from, to) and forbids the operation the air of a place. */
+  clash(operation: ModelOperation, place: number, from: number, to: number): Interval | undefined {
+    const side = operation.air && this.sideOf(AGAINST[operation.air], place)
+    if (!side || to <= from) return undefined
+    const loose = side.loose.firstTaken(from, to)
+    const fixed = operation.fixed ? undefined : side.fixed.firstTaken(from, to)
+    return fixed && (!loose || fixed.from < loose.from) ? fixed : loose
+  }
+
+  private sideOf(air: Air | undefined, place: number): Side | undefined {
+    const at = this.airOf[place]
+    return air === undefined || at === undefined ? undefined : this.sides[at]![air]
+  }
+}
