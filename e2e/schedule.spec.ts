@@ -137,7 +137,7 @@ test('a bay out of use is entered by keyboard on the tablet, and readable by eve
   await openSchedule(page)
   await trigger(page).focus()
   await page.keyboard.press('Enter')
-  await page.getByRole('radio', { name: 'Somebody is away' }).focus()
+  await page.getByRole('radio', { name: 'Somebody is away or late' }).focus()
   await page.keyboard.press('ArrowRight', { delay: 60 })
   await expect(page.getByRole('radio', { name: 'A bay is out of use' })).toBeChecked()
   await page.getByLabel('Which bay').focus()

@@ -9,7 +9,7 @@ import { offerInput, template } from '../offer/offer.fixture'
 import { checkSchedule, openMinutesBetween, type PlacedOperation, solve } from '../schedule'
 import { type Instant, instantOrThrow, plusMinutes } from '../time'
 import { isCoat } from './damp-air'
-import { type Outage, shopWithout } from './outage'
+import { type Outage, shopWithout, touchedBy } from './outage'
 import { joinParts } from './parts'
 import { planningProblem, type ShopCalendar } from './shop-problem'
 
@@ -73,6 +73,18 @@ describe('somebody who is away', () => {
       ),
       { numRuns: tries(10, 20) },
     )
+  })
+  test('and takes several at a time, is away with all hands', () => {
+    const hands = ['vendor-dents', 'vendor-dents~2', 'vendor-dentsmith']
+    const person = shop.people[0]!
+    const many = { ...shop, people: hands.map((id) => ({ ...person, id: toPersonId(id) })) }
+    const { people } = shopWithout(many, [out('person', 'vendor-dents', 0, 48)])
+    expect(people.filter(({ calendar }) => calendar !== person.calendar).map(({ id }) => id)).toEqual(
+      hands.slice(0, 2),
+    )
+    const placed = { people: [toPersonId('vendor-dents~2')], start: MONDAY, end: hoursLater(2) }
+    const job = { ...live('A'), published: [placed as unknown as PlacedOperation] }
+    expect([...touchedBy(out('person', 'vendor-dents', 0, 48), [job])]).toEqual(['A'])
   })
   test('twice, is away both times', () => {
     const without = shopWithout(shop, [out('person', 'senan', 1, 2), out('person', 'senan', 5.5, 6.5)])

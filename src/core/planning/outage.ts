@@ -2,6 +2,7 @@ import type { BayId, PersonId } from '../ids'
 import type { LiveJob } from '../job'
 import { unreachable } from '../result'
 import { closedBetween, type PlacedOperation } from '../schedule'
+import { isHandOf } from '../shop'
 import { type Instant, laterOf } from '../time'
 import type { Closure } from './closures'
 import { isCoat } from './damp-air'
@@ -22,7 +23,7 @@ export type Outage = {
 export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): ShopCalendar {
   const calendars = { ...shop.calendars }
   const people = shop.people.map((person) => {
-    const own = outages.filter(({ what }) => what.kind === 'person' && what.id === person.id)
+    const own = outages.filter(({ what }) => what.kind === 'person' && isHandOf(person.id, what.id))
     if (own.length === 0) return person
     const name = `${person.calendar} without ${person.id}`
     calendars[name] = own.reduce(
@@ -55,7 +56,7 @@ export function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[
       case 'place':
         return place === what.id
       case 'person':
-        return people.includes(what.id)
+        return people.some((person) => isHandOf(person, what.id))
       case 'air':
         return plan.operations.some((each) => each.id === operation && isCoat(each))
       default:

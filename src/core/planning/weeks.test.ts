@@ -21,7 +21,7 @@ import { panelsOf } from '../vehicle'
 import { backThen, takesLonger } from './events'
 import { shopCalendar } from './floor'
 import { joinParts } from './parts'
-import { planningProblem } from './shop-problem'
+import { planningProblem, type ShopCalendar } from './shop-problem'
 
 /**
  * Weeks in which nothing goes as it was planned: things come back late, work is done again, more is agreed, steps take longer. After each
@@ -29,7 +29,15 @@ import { planningProblem } from './shop-problem'
  */
 
 const MONDAY = instantOrThrow('2027-01-11T07:00:00Z')
-const shop = shopCalendar({ ...setup, vendors, equipment: {}, sharing: 'one' } as never)
+const shopWith = (places: unknown[]) =>
+  shopCalendar({ ...setup, places, vendors, equipment: {}, sharing: 'one' } as never)
+/** Each loft with its own air, and all of them one room. */
+const SHOPS = {
+  apart: shopWith(setup.places),
+  'one-room': shopWith(
+    setup.places.map((place) => (place.kinds.includes('studio') ? { ...place, room: 'Net loft' } : place)),
+  ),
+}
 const input = offerInput({}, { vendors })
 const TERMS = { discountPercent: 0, depositPercent: 20, validDays: 14 }
 const CHARGES = { rates: input.rates, terms: TERMS }
@@ -47,7 +55,7 @@ function carWith(id: string, packageKey: string, more: Partial<Choices> = {}): C
 }
 
 /** Everything is planned as it stands, and held against every rule. */
-function planned(cars: readonly Car[], now: Instant): Car[] {
+function planned(cars: readonly Car[], now: Instant, shop: ShopCalendar): Car[] {
   const jobs = cars.map(({ live }) => live)
   const { problem } = planningProblem(shop, jobs, { now })
   const { schedule } = solve(problem, { seed: 1, steps: 0 })
@@ -186,8 +194,9 @@ test('whatever comes in between in a week, the plan keeps every rule and no work
     pick: fc.integer({ min: 0, max: 40 }),
     minutes: fc.integer({ min: 20, max: 700 }),
   })
+  const rooms = fc.constantFrom('apart' as const, 'one-room' as const)
   fc.assert(
-    fc.property(fc.array(happening, { minLength: 6, maxLength: 16 }), (week) => {
+    fc.property(fc.array(happening, { minLength: 6, maxLength: 16 }), rooms, (week, lofts) => {
       let now = MONDAY
       let cars = planned(
         [
@@ -196,6 +205,7 @@ test('whatever comes in between in a week, the plan keeps every rule and no work
           carWith('C', 'headland'),
         ],
         now,
+        SHOPS[lofts],
       )
       for (const event of week) {
         now = plusMinutes(now, event.minutes)
@@ -203,6 +213,7 @@ test('whatever comes in between in a week, the plan keeps every rule and no work
         cars = planned(
           before.map((car, at) => (at === event.car ? happened(car, event, now) : car)),
           now,
+          SHOPS[lofts],
         )
         for (const [at, car] of cars.entries()) {
           const steps = new Set<string>(car.live.plan.operations.map(({ id }) => id))
@@ -214,7 +225,7 @@ test('whatever comes in between in a week, the plan keeps every rule and no work
     {
       numRuns: tries(8, 120),
       // A finished car had left its bay, and was given a small thing more.
-      examples: [[FINISHED_AND_MORE]],
+      examples: [[FINISHED_AND_MORE, 'apart']],
     },
   )
 }, 120_000)

@@ -17,6 +17,7 @@ export {
   type Inspector,
   identitySchema,
   inspectorSchema,
+  isHandOf,
   monthsSchema,
   namedPerson,
   namedPlace,

@@ -262,14 +262,19 @@ export const setupSchema = z
 
 export type Setup = z.infer<typeof setupSchema>
 
+/** Somebody who takes several at a time is planned like as many hands of one name; the first is themselves. */
+const handOf = (id: string, at: number): string => (at === 0 ? id : `${id}~${at + 1}`)
+
+/** Whether a person of a plan is this one, or another of their hands. */
+export const isHandOf = (person: string, id: string): boolean => person === id || person.startsWith(`${id}~`)
+
 /** Everyone whose time can be planned: the people of the shop, and vendors on their own days. */
 export function everyone({ people, vendors }: Pick<Setup, 'people' | 'vendors'>): Setup['people'] {
   return [
     ...people,
     ...vendors.flatMap(({ id, name, calendar, away }) =>
       Array.from({ length: away?.atOnce ?? 1 }, (_, at) => ({
-        // Somebody who takes several at a time is planned like as many hands of one name.
-        id: toPersonId(at === 0 ? vendorSkill(id) : `${vendorSkill(id)}~${at + 1}`),
+        id: toPersonId(handOf(vendorSkill(id), at)),
         name,
         skills: [vendorSkill(id)],
         calendar,

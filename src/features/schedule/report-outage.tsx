@@ -34,6 +34,7 @@ type Props = {
   steps: OpenStep[]
   away: OutThing[]
   people: Named[]
+  subcontractors: Named[]
   places: Named[]
   known: KnownOutage[]
   region: Region
@@ -41,8 +42,25 @@ type Props = {
   clockNow: string
 }
 
+const NameOptions = ({ named }: { named: readonly Named[] }) =>
+  named.map(({ id, name }) => (
+    <option key={id} value={id}>
+      {name}
+    </option>
+  ))
+
 /** Reports a change, shows its effect, and only then has it hold. */
-export function ReportOutage({ steps, away, people, places, known, region, now, clockNow }: Props) {
+export function ReportOutage({
+  steps,
+  away,
+  people,
+  subcontractors,
+  places,
+  known,
+  region,
+  now,
+  clockNow,
+}: Props) {
   const today = dayIn(region.timezone, now)
   const [open, setOpen] = useState(false)
   const [typed, setTyped] = useState<TypedOutage>({
@@ -94,7 +112,7 @@ export function ReportOutage({ steps, away, people, places, known, region, now, 
             <Choice
               label="What has happened"
               options={[
-                { value: 'person', name: 'Somebody is away' },
+                { value: 'person', name: 'Somebody is away or late' },
                 { value: 'place', name: 'A bay is out of use' },
                 { value: 'air', name: 'The air is too damp' },
                 { value: 'frost', name: 'It freezes' },
@@ -138,11 +156,12 @@ export function ReportOutage({ steps, away, people, places, known, region, now, 
                   onChange={(event) => change({ what: { ...what, id: event.target.value } })}
                 >
                   <option value="">Choose</option>
-                  {(what.kind === 'person' ? people : places).map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
+                  <NameOptions named={what.kind === 'person' ? people : places} />
+                  {what.kind === 'person' && subcontractors.length > 0 && (
+                    <optgroup label="Subcontractors">
+                      <NameOptions named={subcontractors} />
+                    </optgroup>
+                  )}
                 </select>
               </Field>
             )}

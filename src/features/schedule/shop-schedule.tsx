@@ -1,4 +1,5 @@
 import { awayNow, progressAt } from '@/core/job'
+import { vendorSkill } from '@/core/offer'
 import type { Floor, MoveHistory } from '@/core/planning'
 import { namedReasons } from '@/core/planning'
 import { everyone, namesOf } from '@/core/shop'
@@ -55,7 +56,8 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
           <ReportOutage
             steps={openSteps(floor)}
             away={outThings(floor)}
-            people={everyone(setup).map(({ id, name }) => ({ id, name }))}
+            people={setup.people.map(({ id, name }) => ({ id, name }))}
+            subcontractors={setup.vendors.map(({ id, name }) => ({ id: vendorSkill(id), name }))}
             places={setup.places.map(({ id, name }) => ({ id, name }))}
             known={floor.outages.map(({ id, what, until }) => ({
               id,
