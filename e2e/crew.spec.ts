@@ -41,7 +41,7 @@ test('wrong hours are said at their field and nothing typed is lost; right ones 
   await page.getByLabel('Closed on').fill('2027-02-02')
   await page.getByRole('button', { name: 'Add closed day' }).click()
   await keep(page).click()
-  await expect(page.getByText('Saved. The current plan stays; re-plan to use the new hours.')).toBeVisible()
+  await expect(page.getByText('Saved. The current plan stays until you re-plan.')).toBeVisible()
   await openCrew(page)
   await person(page, 'Oran')
     .getByText(/^Shifts: /)

@@ -169,7 +169,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
       <SaveBar
         saving={saving}
         onSave={keep}
-        saved="Saved. The current plan stays; re-plan to use the new hours."
+        saved="Saved. The current plan stays until you re-plan."
       />
     </div>
   )

@@ -43,30 +43,34 @@ function usesOf(problem: Problem, piece: string, find: Find): Use[] {
   })
 }
 
-type Breath = Use & { air: string; fixed: boolean }
+type Breath = Use & { air: string; begun: boolean }
 
 /** What raises dust, or what lies open to it, in places that share their air with others. */
 function breathsOf(problem: Problem, what: 'dust' | 'open', find: Find): Breath[] {
   const airOf = new Map(problem.places.map(({ id, air }) => [id, air]))
-  const fixed = new Set(problem.fixed.map((pin) => `${pin.job}\n${pin.operation}`))
+  const begun = new Set(
+    problem.fixed
+      .filter(({ start }) => minute(start) <= minute(problem.origin))
+      .map((pin) => `${pin.job}\n${pin.operation}`),
+  )
   return problem.jobs.flatMap(({ id, operations }) =>
     operations.flatMap((operation): Breath[] => {
       const placed = operation.air === what ? find(id, operation.id) : undefined
       const air = placed && airOf.get(placed.place)
       if (!placed || air === undefined) return []
-      const own = { job: id, operation: operation.id, air, fixed: fixed.has(`${id}\n${operation.id}`) }
+      const own = { job: id, operation: operation.id, air, begun: begun.has(`${id}\n${operation.id}`) }
       return [{ ...own, ...spanOf(placed) }]
     }),
   )
 }
 
-/** No dust beside what lies open, of different cars in one air. Two that are fixed lie as they lie; within a car, `apart` says it. */
+/** No dust beside what lies open, of different cars in one air. Two that are fixed to have begun lie as they lie; within a car, `apart` says it. */
 function checkAir(problem: Problem, find: Find, fail: Fail): void {
   const dust = breathsOf(problem, 'dust', find)
   for (const open of breathsOf(problem, 'open', find)) {
     const raising = dust.find(
       (each) =>
-        each.air === open.air && each.job !== open.job && !(each.fixed && open.fixed) && overlap(each, open),
+        each.air === open.air && each.job !== open.job && !(each.begun && open.begun) && overlap(each, open),
     )
     if (!raising) continue
     const { air, job, operation } = raising

@@ -214,16 +214,19 @@ describe('air that places share', () => {
     const causes = ['A', 'B'].flatMap((id) => explainEarliest(problem, toJobId(id)) ?? [])
     expect(causes.filter(({ kind }) => kind === 'air')).toHaveLength(1)
   })
-  test('what is fixed lies as it lies, and what is not goes round it', () => {
-    const people = ['one', 'other'].map((id) => ({ id, skills: ['correct', 'coat'], calendar: 'late' }))
+  test('what has begun lies as it lies, and what has not goes round it, fixed or not', () => {
+    const people = ['one', 'other'].map((id) => ({ id, skills: ['correct', 'coat'], calendar: 'early' }))
     const room = { ...places({ air: 'loft' }), people }
-    const start = '2027-01-11T11:30:00+00:00'
-    const cut = { job: 'A', operation: 'cut', start, people: ['one'], place: 'studio-1' }
-    const coat = { job: 'B', operation: 'coat', start, people: ['other'], place: 'studio-2' }
+    const cut = { job: 'A', operation: 'cut', start: MONDAY, people: ['one'], place: 'studio-1' }
+    const coat = { job: 'B', operation: 'coat', start: MONDAY, people: ['other'], place: 'studio-2' }
     const both = planned([dusty, coated()], { ...room, fixed: [cut, coat] }).schedule
     expect(overlap(of(both, 'cut'), of(both, 'coat', 'B'))).toBe(true)
     const { schedule } = planned([dusty, coated()], { ...room, fixed: [cut] })
     expect(overlap(of(schedule, 'cut'), of(schedule, 'coat', 'B'))).toBe(false)
+    const ahead = { ...coat, start: '2027-01-11T08:00:00+00:00' }
+    const { status, reasons } = planned([dusty, coated()], { ...room, fixed: [cut, ahead] }).schedule
+    expect(status).toBe('infeasible')
+    expect(reasons[0]).toMatchObject({ code: 'pin-broken' })
   })
 })
 

@@ -43,8 +43,8 @@ export type ModelOperation = {
   notDuring: readonly Interval[]
   /** What it does to the air of its place, or fears from it. */
   air?: Air
-  /** Fixed by the problem itself, not by what is tried: beside others so fixed it lies as it lies. */
-  fixed: boolean
+  /** Fixed by the problem itself to have begun at its origin: it lies as it lies. */
+  begun: boolean
   pin?: Pin
   /** Because of the air: no start before this minute, none after that one. */
   dryFrom?: number
@@ -184,7 +184,7 @@ export function compileModel(problem: Problem): Model {
           .filter((span) => span.operation === operation.id)
           .map(({ from, to }) => ({ from: minuteOf(from), to: minuteOf(to) })),
         ...(operation.air ? { air: operation.air } : {}),
-        fixed: pin !== undefined,
+        begun: pin !== undefined && pin.start <= 0,
         ...(pin ? { pin } : {}),
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),

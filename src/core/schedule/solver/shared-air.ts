@@ -2,8 +2,8 @@ import type { Interval } from '../contract/intervals'
 import type { Air, ModelOperation } from './model'
 import { UnitPool, type Use } from './unit-pool'
 
-/** One side of an air: what is fixed lies as it lies and is in the way only of what is not. */
-type Side = { fixed: UnitPool; loose: UnitPool }
+/** One side of an air: what has begun lies as it lies, and is in the way only of what is still to begin. */
+type Side = { begun: UnitPool; ahead: UnitPool }
 
 const AGAINST: Record<Air, Air> = { dust: 'open', open: 'dust' }
 
@@ -18,29 +18,29 @@ export class SharedAir {
     private readonly airOf: readonly (number | undefined)[],
     range: Interval,
   ) {
-    const side = (): Side => ({ fixed: new UnitPool(1, range), loose: new UnitPool(1, range) })
+    const side = (): Side => ({ begun: new UnitPool(1, range), ahead: new UnitPool(1, range) })
     const airs = new Set(airOf.filter((air) => air !== undefined))
     this.sides = Array.from(airs, () => ({ dust: side(), open: side() }))
   }
 
   take(operation: ModelOperation, place: number, use: Use): void {
     const side = this.sideOf(operation.air, place)
-    side?.[operation.fixed ? 'fixed' : 'loose'].take(use)
+    side?.[operation.begun ? 'begun' : 'ahead'].take(use)
   }
 
   drop(job: number): void {
     for (const sides of this.sides)
-      for (const { fixed, loose } of [sides.dust, sides.open])
-        for (const pool of [fixed, loose]) pool.drop(job)
+      for (const { begun, ahead } of [sides.dust, sides.open])
+        for (const pool of [begun, ahead]) pool.drop(job)
   }
 
   /** The first stretch that shares a minute with [from, to) and forbids the operation the air of a place. */
   clash(operation: ModelOperation, place: number, from: number, to: number): Interval | undefined {
     const side = operation.air && this.sideOf(AGAINST[operation.air], place)
     if (!side || to <= from) return undefined
-    const loose = side.loose.firstTaken(from, to)
-    const fixed = operation.fixed ? undefined : side.fixed.firstTaken(from, to)
-    return fixed && (!loose || fixed.from < loose.from) ? fixed : loose
+    const ahead = side.ahead.firstTaken(from, to)
+    const begun = operation.begun ? undefined : side.begun.firstTaken(from, to)
+    return begun && (!ahead || begun.from < ahead.from) ? begun : ahead
   }
 
   private sideOf(air: Air | undefined, place: number): Side | undefined {
