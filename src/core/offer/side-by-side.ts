@@ -30,9 +30,11 @@ const WHEELS: Side = { after: 'wheels-off', before: 'wheels-on' }
 export const opensCoat = ({ id, kind }: PlannedOperation): boolean =>
   kind === 'surface' || kind === 'layer' || id === 'wipe'
 
-/** It lies open, or is still soft: no dust may settle on it. */
-const isOpenCoat = (operation: PlannedOperation) =>
-  opensCoat(operation) || operation.kind === 'wipe' || operation.kind === 'hold'
+/** It is wiped down for a coat, or coated: nobody raises dust beside it (common practice). */
+const liesOpen = (operation: PlannedOperation) => opensCoat(operation) || operation.kind === 'wipe'
+
+/** It lies open, or is still soft: nobody raises dust at the same car, an arm's length away. */
+const isOpenCoat = (operation: PlannedOperation) => liesOpen(operation) || operation.kind === 'hold'
 
 const DUSTY_EXTRAS: readonly ExtraKey[] = ['interior', 'headlamps', 'glass-polish', 'chrome', 'spot-work']
 
@@ -44,10 +46,10 @@ const raisesDust = ({ kind, extra, title }: PlannedOperation): boolean =>
   (kind === 'extra' && extra !== undefined && DUSTY_EXTRAS.includes(extra)) ||
   isWheelsOn({ title })
 
-/** What an operation does to the air around the car, or fears from it. */
+/** What an operation does to the air of the room its car is in, or fears from it. What is soft but no longer wet fears only its own car. */
 export function airOf(operation: PlannedOperation): 'dust' | 'open' | undefined {
   if (raisesDust(operation)) return 'dust'
-  return isOpenCoat(operation) ? 'open' : undefined
+  return liesOpen(operation) ? 'open' : undefined
 }
 
 function marked(operations: readonly PlannedOperation[], mark: Mark): PlannedOperation | undefined {
@@ -131,8 +133,8 @@ export function followers({
  */
 export function apartIn(plan: Pick<JobPlan, 'operations' | 'links'>): [OperationId, OperationId][] {
   const after = followers(plan)
-  const dusty = plan.operations.filter((operation) => airOf(operation) === 'dust')
-  const coats = plan.operations.filter((operation) => airOf(operation) === 'open')
+  const dusty = plan.operations.filter(raisesDust)
+  const coats = plan.operations.filter(isOpenCoat)
   return dusty.flatMap((dust) =>
     coats.flatMap((coat): [OperationId, OperationId][] =>
       after.get(dust.id)!.has(coat.id) || after.get(coat.id)!.has(dust.id) ? [] : [[dust.id, coat.id]],

@@ -329,7 +329,7 @@ describe('the shop as a scheduling problem', () => {
       shop.places
         .filter(({ kinds }) => kinds.includes('wash') || kinds.includes('studio'))
         .map((place) => (place.kinds.includes('studio') ? withAir({ ...place, room }) : place))
-    const cars = ['A', 'B', 'C'].map((id) => live(id, 'headland'))
+    const cars = ['A', 'B', 'C', 'D', 'E'].map((id, at) => live(id, at % 2 > 0 ? 'lantern' : 'headland'))
     const of = (places: ShopCalendar['places'], jobs: LiveJob[], now = MONDAY) => {
       const { problem } = planningProblem({ ...shop, places }, jobs, { now })
       const { schedule } = solve(problem, { seed: 1, steps: 0 })

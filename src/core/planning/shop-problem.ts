@@ -194,10 +194,7 @@ class ProblemBuilder {
       const { dueBack } = progress
       if (operation.away && dueBack) return goneOut(operation, { at, dueBack }, this.origin, pin)
       if (operation.mode === 'unattended')
-        return {
-          operations: [{ ...unattended(operation.id, operation.minutes), ...inTheAir(operation, this.airs) }],
-          pins: [pin(operation.id, at)],
-        }
+        return { operations: [unattended(operation.id, operation.minutes)], pins: [pin(operation.id, at)] }
       const team = job.published.find((placed) => placed.operation === operation.id)?.people ?? []
       return underWay(operation, { ...progress, at }, team, this, pin)
     }

@@ -66,7 +66,7 @@ export function whyText(
     case 'air':
       return link.opens
         ? `${title} waits until ${at(link.start)}: another car in the same room raises dust until then.`
-        : `${title} raises dust, so it waits until ${at(link.start)}: another car lies open in the same room.`
+        : `${title} raises dust, so it waits until ${at(link.start)}: another car is being coated in the same room.`
     case 'window':
       return `${title} is held back to ${at(link.start)}, so that ${titleOf(link.next)} falls into its window while someone is on shift.`
     default:

@@ -87,7 +87,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
       </Part>
       <Part
         title="Bays"
-        words="A car holds its bay day and night, until its work there is done and cured. Bays with the same room share its air: while a coating lies open in one of them, no dust is raised in the others."
+        words="A car holds its bay day and night, until its work there is done and cured. Bays in the same room share its air: while a car is coated in one of them, no dust is raised in the others."
       >
         <ul className="space-y-3">
           {typed.places.map((bay, at) => (
@@ -166,11 +166,7 @@ export function CrewScreen({ crew, countries, version: readAt, today }: Props) {
           ))}
         </ul>
       </Part>
-      <SaveBar
-        saving={saving}
-        onSave={keep}
-        saved="Saved. The current plan stays until you re-plan."
-      />
+      <SaveBar saving={saving} onSave={keep} saved="Saved. The current plan stays until you re-plan." />
     </div>
   )
 }

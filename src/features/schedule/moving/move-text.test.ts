@@ -70,6 +70,27 @@ describe('why not', () => {
       { code: 'stands-elsewhere', place: toBayId('loft') },
       'The car stands in Loft 1 already and stays there until this part of the work is done.',
     ],
+    [
+      {
+        code: 'air-taken',
+        opens: true,
+        job: toJobId('b'),
+        operation: toOperationId('cut'),
+        until: later,
+      },
+      '“Layer 2” needs air without dust, and work on IM 2 raises dust in the same room until Fri 15 Jan, 20:00. That cannot be moved.',
+    ],
+    [
+      {
+        code: 'air-taken',
+        opens: false,
+        job: toJobId('b'),
+        operation: toOperationId('one'),
+        until: later,
+      },
+      '“Wash” raises dust, and IM 2 is being coated in the same room until Fri 15 Jan, 20:00. That cannot be moved.',
+      'wash',
+    ],
     [{ code: 'lacks-skill', person: toPersonId('oran'), skill: 'prep' }, 'Oran does not prepare here.'],
     [{ code: 'nobody-on-shift', skill: 'coat' }, 'Nobody who can coat is at work then.'],
     [{ code: 'nobody-on-shift', skill: 'coat', person: toPersonId('oran') }, 'Oran is not at work then.'],

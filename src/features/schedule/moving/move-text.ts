@@ -101,8 +101,8 @@ export function refusalText(
       return `${names.place(refusal.place)} is out of use until ${at(refusal.until)}.`
     case 'air-taken':
       return refusal.opens
-        ? `${it} would lie open to the dust of ${car(refusal.job)}, in the same room until ${at(refusal.until)}; that cannot be moved away.`
-        : `${it} raises dust, and ${car(refusal.job)} lies open to it in the same room until ${at(refusal.until)}; that cannot be moved away.`
+        ? `${it} needs air without dust, and work on ${car(refusal.job)} raises dust in the same room until ${at(refusal.until)}. That cannot be moved.`
+        : `${it} raises dust, and ${car(refusal.job)} is being coated in the same room until ${at(refusal.until)}. That cannot be moved.`
     case 'no-follower':
       return `What follows would find no room. ${because(refusal.reason, job)}`
     case 'no-room-for-other':
