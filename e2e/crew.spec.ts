@@ -93,6 +93,52 @@ test('a bay that is too low for a car is not planned for it, and that is said be
   await expect(page.getByText('Saved.')).toBeVisible()
 })
 
+test('lofts in one room: the plan keeps dust from a car that is coated, says so, and a move against it meets that car', async ({
+  page,
+}) => {
+  await openCrew(page)
+  for (const loft of ['Loft 1', 'Loft 2', 'Loft 3'])
+    await page.getByRole('group', { name: loft }).getByLabel('Room').fill('Net loft')
+  await keep(page).click()
+  await expect(page.getByText('Saved.')).toBeVisible()
+  await openCrew(page)
+  await expect(page.getByRole('group', { name: 'Loft 3' }).getByLabel('Room')).toHaveValue('Net loft')
+
+  const openSchedule = async () => {
+    await page.goto(`${shop.url}/schedule?span=week`)
+    await page.waitForLoadState('networkidle')
+  }
+  await openSchedule()
+  await page.getByRole('button', { name: 'Re-plan' }).click()
+  await page.getByRole('button', { name: 'Stop and use the best so far' }).click()
+  await page.getByRole('button', { name: 'Take this plan' }).click()
+  await expect(page.getByText('Last planned')).toBeVisible()
+  // IM 4471 is coated this afternoon; what is polished on IM 903 beside it has to wait.
+  await page.getByRole('link', { name: 'IM 903, its schedule' }).first().click()
+  await expect(
+    page.getByText(/another car (is being coated in the same room|in the same room raises dust)/).first(),
+  ).toBeVisible()
+
+  await openSchedule()
+  const refine = page.locator('[data-step^="IM 903 Refine"]').first()
+  await refine.scrollIntoViewIfNeeded()
+  const box = (await refine.locator('path').first().boundingBox())!
+  const layer = (await page
+    .locator('[data-step^="IM 4471 Layer 3"]')
+    .first()
+    .locator('path')
+    .last()
+    .boundingBox())!
+  const from = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  await page.mouse.move(from.x, from.y)
+  await page.mouse.down()
+  for (let at = 1; at <= 8; at++)
+    await page.mouse.move(from.x + ((layer.x + layer.width / 2 - box.x) * at) / 8, from.y)
+  await page.mouse.up()
+  // Its coat makes way, or nothing is moved: never dust beside it.
+  await expect(page.getByRole('region', { name: 'What is in hand' })).toContainText('IM 4471')
+})
+
 test('every calendar can be read by another program', async ({ page, request }) => {
   await openCrew(page)
   for (const name of ['Who comes and goes', 'Brída', 'Loft 1']) {
