@@ -130,6 +130,37 @@ describe('sent back more than once', () => {
     expect(reworkFor(thrice, 'roof').every(({ id }) => id.startsWith('again-3'))).toBe(true)
     expect(reworkFor(plan, 'roof')).toEqual([])
   })
+  test('two places are polished first and coated then: neither waits for the hold of the other', () => {
+    const open = { isDone: (id: OperationId) => !isRework(id) }
+    const one = withRework(plan, toOperationId('refine'), at('roof', open))!
+    const both = withRework(one, toOperationId('layer-1'), at('bonnet', open))!
+    const ends = (changed: typeof plan) => {
+      const now = instantOrThrow('2027-01-11T07:00:00Z')
+      const live = { id: toJobId('A'), arrive: now, weight: 1, plan: changed, progress: {}, published: [] }
+      const { problem } = planningProblem(setup as unknown as ShopCalendar, [live], { now })
+      const { schedule } = solve(problem, { seed: 1, steps: 0 })
+      expect(checkSchedule(problem, schedule)).toEqual([])
+      return schedule.operations
+    }
+    const find = (placed: ReturnType<typeof ends>, id: string) =>
+      placed.find(({ operation }) => operation === id)!
+    const together = ends(both)
+    for (const polish of ['again-1', 'again-2'])
+      for (const wipe of ['again-1-wipe', 'again-2-wipe'])
+        expect(find(together, wipe).start >= find(together, polish).end).toBe(true)
+    expect(find(together, 'again-2-wipe').start < find(together, 'again-1-dry').start).toBe(true)
+  })
+  test('where the first is being coated already, the second waits till nothing is soft; the same place follows itself', () => {
+    const coating = {
+      isDone: (id: OperationId) => !isRework(id) || id === 'again-1' || id === 'again-1-wipe',
+    }
+    const one = withRework(plan, toOperationId('refine'), at('roof', coating))!
+    const both = withRework(one, toOperationId('refine'), at('bonnet', coating))!
+    const links = (changed: typeof plan) => changed.links.map(({ from, to }) => `${from} ${to}`)
+    expect(links(both)).toContain('again-1-dry again-2')
+    const again = withRework(one, toOperationId('refine'), at('roof', { isDone: () => true }))!
+    expect(links(again)).toContain('again-1-dry again-2')
+  })
   test('what is no step of somebody’s hands is none to send back to', () => {
     expect(withRework(plan, toOperationId('dry'), at('roof'))).toBeUndefined()
     expect(withRework(plan, toOperationId('nothing'), at('roof'))).toBeUndefined()

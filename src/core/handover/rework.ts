@@ -10,6 +10,7 @@ import {
   recoat,
   withoutKeptIn,
 } from '../offer'
+import { airOf } from '../offer/side-by-side'
 import type { Panel } from '../vehicle'
 
 /** How long a single place takes to be done again by hand or at the machine, minutes (mem). */
@@ -115,6 +116,45 @@ function chainFor(plan: JobPlan, source: PlannedOperation, at: ReworkAt): Planne
   ]
 }
 
+/** The reworks of other places that are not over, each with its steps. */
+function othersOpen({ operations }: JobPlan, { place, isDone }: ReworkAt): PlannedOperation[][] {
+  const chains = new Map<number, PlannedOperation[]>()
+  for (const operation of operations) {
+    const { id, title } = operation
+    const number = reworkOf(id)
+    const isElsewhere = typeof title === 'object' && title.code === 'again' && title.place !== place
+    if (number !== undefined && isElsewhere) chains.set(number, [...(chains.get(number) ?? []), operation])
+  }
+  return [...chains.values()].filter((steps) => !isDone(steps.at(-1)!.id))
+}
+
+/**
+ * How a chain is tied to what the last step waits for. It follows all of that but other places that are done again as well: those are polished
+ * together and coated then, so that none waits for the hold of another. Where one is being coated already, it is waited for.
+ */
+function besideOthers(
+  plan: JobPlan,
+  last: OperationId,
+  chain: readonly PlannedOperation[],
+  at: ReworkAt,
+): JobPlan['links'] {
+  const first = chain[0]!
+  const opens = (steps: readonly PlannedOperation[]) => steps.find((step) => airOf(step) === 'open')
+  const link = (from: PlannedOperation | undefined, to: PlannedOperation | undefined) =>
+    from && to && airOf(from) === 'dust' ? [{ from: from.id, to: to.id, min: 0 }] : []
+  const together = othersOpen(plan, at).filter((steps) => {
+    const open = opens(steps)
+    return !open || !at.isDone(open.id)
+  })
+  const ends = new Set(together.map((steps) => steps.at(-1)!.id))
+  return [
+    ...plan.links
+      .filter(({ from, to }) => to === last && !ends.has(from))
+      .map(({ from }) => ({ from, to: first.id, min: 0 })),
+    ...together.flatMap((steps) => [...link(first, opens(steps)), ...link(steps[0], opens(chain))]),
+  ]
+}
+
 /**
  * The plan with one place done again before the last step is over, by the chain that is right for what lies there. It stands in the
  * stay of the last step, so the car is not moved for it. Undefined where there is no such step.
@@ -139,13 +179,12 @@ export function withRework(kept: JobPlan, step: OperationId, at: ReworkAt): JobP
       return product ? [[product.id, product] as const] : []
     }),
   )
-  const first = chain[0]!
   const before = plan.operations.slice(0, -1)
   return {
     operations: [...before, ...chain, last],
     links: [
       ...plan.links,
-      ...plan.links.filter(({ to }) => to === last.id).map(({ from }) => ({ from, to: first.id, min: 0 })),
+      ...besideOthers(plan, last.id, chain, at),
       ...chain.slice(1).map((to, index) => linkBetween(chain[index]!, to, products)),
       { from: chain.at(-1)!.id, to: last.id, min: 0 },
     ],
