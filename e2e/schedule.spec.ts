@@ -1,6 +1,7 @@
 import { expect, type Page, test } from '@playwright/test'
 import { barriers } from './barriers'
 import { toBooth } from './booth'
+import { openRoomOf } from './rooms'
 import { Shop } from './shop'
 import { shownDay } from './type-moment'
 
@@ -48,6 +49,22 @@ test('planning anew shows how far it is, and can be broken off or stopped with w
   await expect(page.getByText(/arrangements tried\. The best so far: /)).toBeVisible()
   await page.getByRole('button', { name: 'Stop and use the best so far' }).click()
   await expect(proposal.or(same)).toBeVisible()
+  await expect(page.getByRole('progressbar')).toHaveCount(0)
+})
+
+test('on a tablet that keeps the card for later, each page beside has its own work done: the lamp its picture, the calendar its plan', async ({
+  page,
+}) => {
+  await page.goto(`${shop.url}/work`)
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null)
+  await openRoomOf(shop, page, 'IM 4471', 'quote')
+  await page.getByText('Drawn from what was found').scrollIntoViewIfNeeded()
+  await page.waitForLoadState('networkidle')
+  await openSchedule(page)
+  await page.getByRole('button', { name: 'Re-plan' }).click()
+  await expect(page.getByText(/arrangements tried\. The best so far: /)).toBeVisible()
+  await page.getByRole('button', { name: 'Cancel' }).click()
   await expect(page.getByRole('progressbar')).toHaveCount(0)
 })
 

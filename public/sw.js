@@ -28,11 +28,18 @@ self.addEventListener('fetch', (event) => {
 async function keptFirst(request) {
   const cache = await caches.open(CACHE)
   const kept = await cache.match(request)
-  if (kept) return kept
+  if (kept) return request.destination === 'worker' ? nameless(kept) : kept
   const answer = await fetch(request)
   if (answer.ok) await cache.put(request, answer.clone())
   return answer
 }
+
+/**
+ * An answer that says nothing of the address it once came from. All workers of a page begin with one file and are told by the fragment of
+ * their address which work is theirs; a kept answer carries the fragment of whoever asked first, and the worker would take that for its own.
+ */
+const nameless = ({ body, status, statusText, headers }) =>
+  new Response(body, { status, statusText, headers })
 
 async function shopFirst(request) {
   const cache = await caches.open(CACHE)
