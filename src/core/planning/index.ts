@@ -46,13 +46,13 @@ export {
   standingPlan,
 } from './plan-floor'
 export type { Planning } from './planning'
+export type { PlanningOptions } from './planning-options'
 export type { PricedOffer } from './priced-offer'
 export type { Foreseen, PlannedFrom, Proposal, ToPlan } from './proposal'
 export { SHARING, type Sharing } from './sharing'
 export {
   type MissedWindow,
   nextSlot,
-  type PlanningOptions,
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'

@@ -46,3 +46,22 @@ export function staysNow(
         ]
   })
 }
+
+/**
+ * A stay that has begun in a bay which is not for all of it any more, since its roof is gone, say: what is still to come is a stay of its own, for
+ * which the car moves. What was done there lies where it was.
+ */
+export function movedOn(
+  stay: JobPlan['stays'][number],
+  isBegun: (id: OperationId) => boolean,
+  suits: (stay: JobPlan['stays'][number], begun: OperationId) => boolean,
+): JobPlan['stays'] {
+  const begun = stay.operations.filter(isBegun)
+  const rest = stay.operations.filter((id) => !isBegun(id))
+  const [first] = begun
+  if (first === undefined || rest.length === 0 || suits(stay, first)) return [stay]
+  return [
+    { ...stay, operations: begun },
+    { ...stay, id: `${stay.id} (elsewhere)`, operations: rest },
+  ]
+}

@@ -12,13 +12,8 @@ import type { Setup } from '../shop'
 import type { Instant } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
-import {
-  type MissedWindow,
-  nextSlot,
-  type PlanningOptions,
-  planningProblem,
-  type ShopCalendar,
-} from './shop-problem'
+import type { PlanningOptions } from './planning-options'
+import { type MissedWindow, nextSlot, planningProblem, type ShopCalendar } from './shop-problem'
 
 /** Improvement attempts when everything is re-planned by hand. */
 export const PLAN_ALL_STEPS = 120

@@ -323,6 +323,32 @@ describe('the shop as a scheduling problem', () => {
       expect(reasons).toEqual([])
       expect(operations.find(({ operation }) => operation === 'layer-1')!.place).toBe('loft-3')
     })
+    test('that had one keeps what was done there, though another car stood in the bay it moves to all the time', () => {
+      const both = planned([live('A', 'lantern'), live('B', 'headland')], MONDAY).placed
+      const bay = (job: string) => toBayId(job === 'A' ? 'loft-1' : 'loft-3')
+      const published = both.map((each) => (each.place === 'wash' ? each : { ...each, place: bay(each.job) }))
+      const cut = published.find(({ job, operation }) => job === 'A' && operation === 'cut')!
+      const now = plusMinutes(cut.end as Instant, -30)
+      const begun = (id: string, key: string): LiveJob => {
+        const own = published.filter(({ job }) => job === id)
+        const progress = own
+          .filter(({ start }) => start <= now)
+          .map(({ operation, start, end, people }): [string, Progress] => [
+            operation,
+            end <= now
+              ? { kind: 'done', from: start as Instant, to: end as Instant, by: people[0]! }
+              : { kind: 'started', at: start as Instant, by: people[0]! },
+          ])
+        return { ...live(id, key), published: own, progress: Object.fromEntries(progress) }
+      }
+      const { reasons, operations } = of([begun('A', 'lantern'), begun('B', 'headland')], now)
+      expect(reasons).toEqual([])
+      const at = (job: string, operation: string) =>
+        operations.find((each) => each.job === job && each.operation === operation)!
+      expect(at('A', 'layer-1').place).toBe('loft-3')
+      expect(at('A', 'mask').place).not.toBe('loft-3')
+      expect(at('A', 'layer-1').start >= at('B', 'finish').end).toBe(true)
+    })
   })
   test('bays in one room keep the dust of one car from the open coat of another, also one that lies there already', () => {
     const lofts = (room?: string) =>

@@ -10,7 +10,8 @@ import { type Closure, closedFrom } from './closures'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
-import { OVER, overIn, staysNow, withOver } from './over'
+import { movedOn, OVER, overIn, staysNow, withOver } from './over'
+import type { PlanningOptions } from './planning-options'
 import { kindOf, withRoof } from './roof'
 import { inTheAir, sharesAir } from './shared-air'
 import type { Sharing } from './sharing'
@@ -156,7 +157,22 @@ class ProblemBuilder {
   }
 
   private stays(job: LiveJob) {
-    return staysNow(job, (id) => stateOf(job, id, this.now))
+    const state = (id: OperationId) => stateOf(job, id, this.now)
+    return staysNow(job, state).flatMap((stay) =>
+      movedOn(
+        stay,
+        (id) => state(id) !== 'open',
+        (whole, begun) => {
+          const bay = this.bayOf(job, begun)
+          return !bay || withRoof(bay).kinds.includes(kindOf(whole, job.plan))
+        },
+      ),
+    )
+  }
+
+  private bayOf(job: LiveJob, operation: OperationId) {
+    const place = job.published.find((placed) => placed.operation === operation)?.place
+    return this.shop.places.find(({ id }) => id === place)
   }
 
   /** A stay of which all is done: the car has left that bay. */
@@ -167,11 +183,9 @@ class ProblemBuilder {
   /** Where an operation lies; nowhere in particular where that bay is not for such work, or not any more: then the car has to move. */
   private placeOf(job: LiveJob, operation: OperationId): { place?: BayId } {
     if (this.options.forgetPlaces) return {}
-    const place = job.published.find((placed) => placed.operation === operation)?.place
+    const bay = this.bayOf(job, operation)
     const stay = this.stays(job).find(({ operations }) => operations.includes(operation))
-    if (place && stay && this.isOver(job, stay) && this.shop.places.some(({ id }) => id === place))
-      return { place: overIn(place) }
-    const bay = this.shop.places.find(({ id }) => id === place)
+    if (bay && stay && this.isOver(job, stay)) return { place: overIn(bay.id) }
     return bay && stay && withRoof(bay).kinds.includes(kindOf(stay, job.plan)) ? { place: bay.id } : {}
   }
 
@@ -246,22 +260,6 @@ class ProblemBuilder {
     const operation = job.plan.operations.find((candidate) => candidate.id === id)!
     return progressAt(job, operation, this.now).kind !== 'open'
   }
-}
-
-export type PlanningOptions = {
-  now: Instant
-  /** Jobs that may be moved; all others keep what was published for them. Everything may move when absent. */
-  movable?: ReadonlySet<string>
-  /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
-  forgetPlaces?: boolean
-  /** Let every coat wait for dry air, also those that were planned to be done before it gets damp. */
-  coatAfterDamp?: boolean
-  /** Give up what the manager has pinned: for a day on which it can no longer be kept. */
-  letPinsGo?: boolean
-  /** Give up the latest starts after work that has begun: for a day that has run too late to keep them. */
-  letWindowsGo?: boolean
-  /** Give up only those of them that the published plan misses already. */
-  letMissedWindowsGo?: boolean
 }
 
 /**
