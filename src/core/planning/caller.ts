@@ -11,6 +11,7 @@ import {
 import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
+import { methodHere } from '../wash'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
 import { calendarNow, type Floor } from './floor'
 import { standing } from './moves'
@@ -113,6 +114,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
     pace,
     methods,
     polishing: setup.polishing,
+    rinseless: methodHere(setup.wash) === 'rinseless',
     ...setTime(setup.supplies),
   })
   const { plan } = offer

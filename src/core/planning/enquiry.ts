@@ -39,7 +39,7 @@ const TOLD_DEFECTS: Record<ToldState, readonly Defect[]> = {
 
 type Told = { shape: Shape; state: ToldState; school: School } & Pick<
   OfferInput,
-  'catalogue' | 'vendors' | 'rates' | 'pace' | 'methods' | 'polishing' | 'setMinutes'
+  'catalogue' | 'vendors' | 'rates' | 'pace' | 'methods' | 'polishing' | 'setMinutes' | 'rinseless'
 >
 
 /** A package worked out for a car of this shape in the state its owner describes: clear over base, of medium hardness. */

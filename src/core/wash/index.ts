@@ -31,6 +31,7 @@ export { mergeFindings } from './merge'
 export {
   METHOD_REASONS,
   type MethodReason,
+  methodHere,
   NEAR_FREEZING_C,
   RINSELESS_RULES,
   type WashMethod,

@@ -26,6 +26,10 @@ export const RINSELESS_RULES: readonly MethodRule[] = [
   { id: 'no-drain', holds: ({ drain }) => !drain },
 ]
 
+/** What is planned before anybody has looked at the car and the weather: by the water the shop has. */
+export const methodHere = ({ drain, hose }: Pick<WashPlace, 'drain' | 'hose'>): WashMethod =>
+  drain && hose ? 'wet' : 'rinseless'
+
 export function washMethod(place: WashPlace): { method: WashMethod; reasons: MethodReason[] } {
   const reasons = RINSELESS_RULES.filter((rule) => rule.holds(place)).map(({ id }) => id)
   if (reasons.length > 0) return { method: 'rinseless', reasons }

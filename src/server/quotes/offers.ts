@@ -26,7 +26,7 @@ import { mean } from '@/core/survey'
 import { paintKnowledge, type StudyInput } from '@/core/test-spot'
 import { dayIn, laterOf } from '@/core/time'
 import { placesOf, sizeOf } from '@/core/vehicle'
-import { contaminationScore, washMethod } from '@/core/wash'
+import { contaminationScore, methodHere, washMethod } from '@/core/wash'
 import { loadJudged } from '../survey/judged'
 import { loadPaintStudy } from '../survey/paint-memory'
 import { loadWash } from '../survey/wash-store'
@@ -87,7 +87,7 @@ export async function loadWorked(db: Knex, shop: Shop, job: Job): Promise<Worked
             contamination: contaminationScore(findings.contamination).score,
             rinseless: (findings.method ?? washMethod(findings.place).method) === 'rinseless',
           }
-        : {}),
+        : { rinseless: methodHere(shop.setup.wash) === 'rinseless' }),
     },
   }
 }
