@@ -131,8 +131,9 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
     }),
   )
   const more = setup.places.some(({ kinds }) => kinds.includes('indoor') && !kinds.includes('studio'))
+  const inside = washedInside(plan)
   const ways = [
-    [at({ kind: 'washed-inside' }, washedInside(plan))],
+    inside === plan ? [] : [at({ kind: 'washed-inside' }, inside)],
     days,
     more ? [at({ kind: 'any-bay' }, inAnyIndoorBay(plan))] : [],
   ].flatMap((found) => soonestOf(found) ?? [])

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
 import { type JobPlan, makeOffer } from '@/core/offer'
+import { answerCaller } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
@@ -32,4 +33,11 @@ test('a shop without a hose plans no wash bay, also for a car whose wash nobody 
     expect(inside.title).toEqual({ code: 'rinseless-wash' })
     expect(inside.kind).not.toBe('wash')
   }
+
+  const asked = { shape: 'hatchback', state: 'usual', packageKey: 'headland', arrive: NOW } as const
+  const answer = answerCaller(await loadFloor(shop.db, NOW), asked)
+  if (answer.kind !== 'promise') throw new Error(answer.kind)
+  expect(washOf(answer.usual.plan).title).toEqual({ code: 'rinseless-wash' })
+  const ways = [...answer.sooner.map(({ way }) => way.kind), ...answer.noSooner]
+  expect(ways).not.toContain('washed-inside')
 })
