@@ -5,6 +5,7 @@ import { dew } from './commands/dew'
 import { dilute, lance } from './commands/dilute'
 import { history } from './commands/history'
 import { judgeCommand, ledgerCommand, outlookCommand } from './commands/judge'
+import { rehearse } from './commands/rehearse'
 import { schedule } from './commands/schedule'
 import { survey } from './commands/survey'
 import { vin } from './commands/vin'
@@ -13,6 +14,7 @@ import { BadInput } from './input'
 
 const COMMANDS: Record<string, Command> = {
   schedule,
+  rehearse,
   survey,
   judge: judgeCommand,
   ledger: ledgerCommand,

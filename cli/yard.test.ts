@@ -66,6 +66,44 @@ describe('schedule', () => {
   })
 })
 
+describe('rehearse', () => {
+  const varied = () => {
+    const problem = shopProblem([coatingJob('A', 2, { due: '2027-01-14T17:00:00Z' })])
+    const jobs = problem.jobs.map((job) => ({
+      ...job,
+      operations: job.operations.map((each) =>
+        each.mode === 'unattended' ? each : { ...each, spread: 0.2 },
+      ),
+    }))
+    return file('varied.json', fileOf({ ...problem, jobs }))
+  }
+  test('says with which chance each job and window of a schedule holds, the same for the same seed', () => {
+    const problem = varied()
+    const schedule = file('bare.json', JSON.stringify(yard('schedule', problem, '--steps', '20').json))
+    const of = (...more: string[]) => yard('rehearse', problem, schedule, '--runs', '200', ...more)
+    const said = of()
+    expect(said).toMatchObject({ status: 0, json: { jobs: [{ job: 'A' }], windows: expect.any(Array) } })
+    const [job] = (said.json as { jobs: { chanceByDue: number; p50: string; p80: string; p95: string }[] })
+      .jobs
+    expect(job!.p50 <= job!.p80 && job!.p80 <= job!.p95).toBe(true)
+    expect(job!.chanceByDue).toBeGreaterThanOrEqual(0)
+    expect(job!.chanceByDue).toBeLessThanOrEqual(1)
+    expect(of()).toEqual(said)
+    expect(of('--seed', '2').json).not.toEqual(said.json)
+    expect(of('--early').status).toBe(0)
+  })
+  test('refuses numbers that cannot be meant, and a schedule that breaks a rule', () => {
+    const problem = varied()
+    const { json } = yard('schedule', problem, '--steps', '20')
+    const schedule = file('bare.json', JSON.stringify(json))
+    expect(yard('rehearse', problem, schedule, '--runs', '0')).toMatchObject({ status: 2 })
+    expect(yard('rehearse', problem, schedule, '--tolerate', '-1')).toMatchObject({ status: 2 })
+    expect(yard('rehearse', problem)).toMatchObject({ status: 2 })
+    const broken = file('broken.json', JSON.stringify({ ...(json as object), cost: 1 }))
+    expect(yard('rehearse', problem, broken).stderr).toContain('it breaks a rule of the problem: cost')
+  })
+})
+
 test('survey judges a table and refuses a faulty one by line and column', () => {
   const rows = [
     ...['bonnet,104', 'bonnet,106', 'roof,110', 'roof,108', 'tailgate,240', 'tailgate,244'],

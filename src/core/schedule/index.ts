@@ -26,6 +26,13 @@ export { type ChainLink, explainEarliest } from './explain/explain'
 export { MoveDesk } from './rearrange/move-desk'
 export type { OperationMove, Rearranged, StayMove, Tried } from './rearrange/moves'
 export type { Refusal } from './rearrange/refusal'
+export {
+  type Rehearsal,
+  type RehearsedJob,
+  type RehearsedWindow,
+  type RehearseOptions,
+  rehearse,
+} from './rehearse/rehearse'
 export type { Churn } from './solver/draft'
 export { type Random, seededRandom } from './solver/random'
 export type { SearchOptions, SearchProgress } from './solver/search'

@@ -1,0 +1,38 @@
+import { checkSchedule, rehearse as play, problemSchema, scheduleSchema } from '@/core/schedule'
+import { faultText } from '@/text/en/contract'
+import type { Command } from '../command'
+import { BadInput, numberOption, readArguments, readJson } from '../input'
+
+const USAGE = 'rehearse PROBLEM.json SCHEDULE.json [--runs N] [--seed N] [--early] [--tolerate N]'
+const RUNS_MAX = 100_000
+
+/** Plays a schedule out again and again, and says how likely its ends and windows are. */
+export const rehearse: Command = {
+  usage: USAGE,
+  run(args) {
+    const text = { type: 'string' } as const
+    const { positionals, values } = readArguments(
+      args,
+      { runs: text, seed: text, tolerate: text, early: { type: 'boolean' } },
+      { count: 2, usage: USAGE },
+    )
+    const problem = readJson(positionals[0]!, problemSchema)
+    const schedule = readJson(positionals[1]!, scheduleSchema)
+    const runs = numberOption(values, 'runs', 1000)
+    const seed = numberOption(values, 'seed', 1)
+    const tolerate = numberOption(values, 'tolerate', 30)
+    if (!Number.isInteger(runs) || runs < 1 || runs > RUNS_MAX || !Number.isInteger(seed) || tolerate < 0)
+      throw new BadInput([
+        `--runs is a whole number from 1 to ${RUNS_MAX}, --seed is a whole number, and --tolerate must not be negative.`,
+      ])
+    const [broken] = schedule.status === 'infeasible' ? [] : checkSchedule(problem, schedule)
+    if (broken)
+      throw new BadInput([
+        `${positionals[1]}: it breaks a rule of the problem: ${broken.rule}: ${faultText(broken.message)}. \`yard schedule PROBLEM.json --check SCHEDULE.json\` names all.`,
+      ])
+    return {
+      json: play(problem, schedule.operations, { runs, seed, tolerate, early: values.early !== undefined }),
+      exitCode: 0,
+    }
+  },
+}

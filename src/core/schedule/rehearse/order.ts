@@ -1,0 +1,146 @@
+import type { Interval } from '../contract/intervals'
+import type { Problem } from '../contract/problem'
+import type { Model, ModelJob, ModelOperation } from '../solver/model'
+import { holdExtent, type JobPlacement, stayExtent } from '../solver/shop-state'
+
+/** What has to be over before each operation of a plan begins, if everybody keeps to the order of the plan. */
+
+/** An operation as it is planned. */
+export type Step = {
+  job: ModelJob
+  operation: ModelOperation
+  people: readonly number[]
+  place: number
+  planned: Interval
+  spread: number
+  /** Steps that end before this one begins, by index, and how long it waits for each, minutes. */
+  after: { step: number; wait: number }[]
+}
+
+/** A unit of something from the first of its steps to the last. */
+type Use = Interval & { first: readonly number[]; last: readonly number[] }
+
+/** Whatever has begun when a thing is taken by another has to be over by then; of what lies on top of each other in the plan, neither waits. */
+function inTurn(steps: readonly Step[], uses: readonly Use[], capacity: number): void {
+  if (capacity >= uses.length) return
+  const units: Use[] = []
+  for (const use of [...uses].sort((a, b) => a.from - b.from || a.to - b.to)) {
+    const free = units
+      .map((unit, at) => ({ unit, at }))
+      .filter(({ unit }) => unit.to <= use.from)
+      .sort((a, b) => b.unit.to - a.unit.to)[0]
+    if (free) {
+      for (const first of use.first)
+        for (const last of free.unit.last) steps[first]!.after.push({ step: last, wait: 0 })
+      units[free.at] = use
+    } else units.push(use)
+  }
+}
+
+const one = (step: number, { planned }: Step): Use => ({ ...planned, first: [step], last: [step] })
+
+/** The steps of a plan in the order in which they are planned to begin, each behind what it follows in its job or on what it shares. */
+export function stepsInOrder(
+  model: Model,
+  placements: readonly (JobPlacement | undefined)[],
+  problem: Problem,
+): Step[] {
+  const steps = placements.flatMap((placement): Step[] => {
+    if (!placement) return []
+    const job = model.jobs[placement.job]!
+    return placement.operations.map(({ start, end, people, place }, index) => ({
+      job,
+      operation: job.operations[index]!,
+      people,
+      place,
+      planned: { from: start, to: end },
+      spread: problem.jobs[job.index]!.operations[index]!.spread ?? 0,
+      after: [],
+    }))
+  })
+  steps.sort((a, b) => a.planned.from - b.planned.from || a.planned.to - b.planned.to)
+  const at = new Map(steps.map(({ job, operation }, index) => [`${job.index} ${operation.index}`, index]))
+  const indexOf = (job: ModelJob, operation: number) => at.get(`${job.index} ${operation}`)!
+
+  for (const placement of placements) {
+    if (!placement) continue
+    const job = model.jobs[placement.job]!
+    for (const { from, to, min } of job.links)
+      steps[indexOf(job, to)]!.after.push({ step: indexOf(job, from), wait: min })
+    for (const { index, apart } of job.operations)
+      for (const other of apart) {
+        const [own, its] = [indexOf(job, index), indexOf(job, other)]
+        if (steps[its]!.planned.to <= steps[own]!.planned.from) steps[own]!.after.push({ step: its, wait: 0 })
+      }
+  }
+  for (const person of model.personIds.keys())
+    inTurn(
+      steps,
+      steps.flatMap((step, index) => (step.people.includes(person) ? [one(index, step)] : [])),
+      1,
+    )
+  for (const [place, capacity] of model.capacity.entries())
+    inTurn(steps, stayUses(model, placements, place, indexOf), capacity)
+  for (const [piece, { capacity }] of model.equipment.entries())
+    inTurn(steps, equipmentUses(model, placements, piece, steps, indexOf), capacity)
+  throughTheAir(model, steps)
+  return steps
+}
+
+type IndexOf = (job: ModelJob, operation: number) => number
+
+function stayUses(
+  model: Model,
+  placements: readonly (JobPlacement | undefined)[],
+  place: number,
+  indexOf: IndexOf,
+): Use[] {
+  return placements.flatMap((placement): Use[] => {
+    if (!placement) return []
+    const job = model.jobs[placement.job]!
+    return job.stays.flatMap((stay, index): Use[] => {
+      if (placement.operations[stay.operations[0]!]!.place !== place) return []
+      const all = stay.operations.map((operation) => indexOf(job, operation))
+      return [{ ...stayExtent(job, placement, index), first: all, last: all }]
+    })
+  })
+}
+
+function equipmentUses(
+  model: Model,
+  placements: readonly (JobPlacement | undefined)[],
+  piece: number,
+  steps: readonly Step[],
+  indexOf: IndexOf,
+): Use[] {
+  const worked = steps.flatMap((step, index) =>
+    step.operation.equipment.includes(piece) ? [one(index, step)] : [],
+  )
+  const held = placements.flatMap((placement): Use[] => {
+    if (!placement) return []
+    const job = model.jobs[placement.job]!
+    return job.holds
+      .filter(({ equipment }) => equipment === piece)
+      .map((hold) => ({
+        ...holdExtent(hold, placement),
+        first: [indexOf(job, hold.from)],
+        last: [indexOf(job, hold.to)],
+      }))
+  })
+  return [...worked, ...held]
+}
+
+/** Dust and what lies open to it, of different cars in one air: in the order of the plan. */
+function throughTheAir({ airOf }: Model, steps: readonly Step[]): void {
+  const airs = steps.map(({ operation, place }) => (operation.air ? airOf[place] : undefined))
+  for (const [index, step] of steps.entries())
+    for (const [other, before] of steps.entries())
+      if (
+        airs[index] !== undefined &&
+        airs[index] === airs[other] &&
+        step.operation.air !== before.operation.air &&
+        step.job !== before.job &&
+        before.planned.to <= step.planned.from
+      )
+        step.after.push({ step: other, wait: 0 })
+}

@@ -1,0 +1,83 @@
+import { firstEndingAfter, type Interval } from '../contract/intervals'
+import { type Model, minutesWith } from '../solver/model'
+import { workEnd } from '../solver/work-time'
+import type { Step } from './order'
+
+/** One run of a plan with the luck of that run. */
+
+export type Rules = {
+  /** Whether work may begin before it is planned to, as soon as all it waits for is over. */
+  early: boolean
+  /** By how much work that cannot be left may outrun the shift, minutes; else it is begun in the next. */
+  tolerate: number
+}
+
+/** When solid work begins and ends: in the first open stretch that it outruns by no more than is tolerated; where none is long enough, in the first. */
+function solidSlot(
+  open: readonly Interval[],
+  from: number,
+  minutes: number,
+  tolerate: number,
+): Interval | undefined {
+  const first = firstEndingAfter(open, from)
+  for (let at = first; at < open.length; at++) {
+    const start = Math.max(from, open[at]!.from)
+    if (start + minutes <= open[at]!.to + tolerate) return { from: start, to: start + minutes }
+  }
+  const start = open[first] && Math.max(from, open[first].from)
+  return start === undefined ? undefined : { from: start, to: start + minutes }
+}
+
+function slotOf(model: Model, step: Step, from: number, factor: number, tolerate: number): Interval {
+  const { operation, people, place } = step
+  const minutes =
+    operation.mode === 'unattended' ? operation.minutes : minutesWith(operation, people) * factor
+  if (operation.mode === 'unattended') return { from, to: from + minutes }
+  const open = model.openFor(people, place, operation.equipment)
+  const slot =
+    operation.mode === 'solid' ? solidSlot(open, from, minutes, tolerate) : pausableSlot(open, from, minutes)
+  // Beyond all calendars: it is late whatever comes.
+  return slot ?? { from, to: from + minutes }
+}
+
+function pausableSlot(open: readonly Interval[], from: number, minutes: number): Interval | undefined {
+  const at = firstEndingAfter(open, from)
+  const end = workEnd(open, from, minutes)
+  return end === undefined ? undefined : { from: Math.max(from, open[at]!.from), to: end }
+}
+
+/** The step clear of all spans in which it must not lie. */
+function clear(step: Step, slot: (from: number) => Interval, from: number): Interval {
+  let found = slot(from)
+  for (let at = 0; at < step.operation.notDuring.length; at++) {
+    const span = step.operation.notDuring.find((each) => each.from < found.to && found.from < each.to)
+    if (!span) break
+    found = slot(span.to)
+  }
+  return found
+}
+
+/**
+ * Plays a plan out: everybody keeps to its order, and what runs over pushes what follows. `steps` in the order of the plan, `factors` on
+ * their minutes, one each. When each begins and ends, minutes from the origin.
+ */
+export function playOut(
+  model: Model,
+  steps: readonly Step[],
+  factors: readonly number[],
+  { early, tolerate }: Rules,
+): Interval[] {
+  const played: Interval[] = []
+  for (const [index, step] of steps.entries()) {
+    const { planned, operation, job } = step
+    // What is past has happened as it is written.
+    if (operation.pin && planned.to <= 0) {
+      played.push(planned)
+      continue
+    }
+    let from = early && !operation.begun ? Math.max(0, job.arrive, operation.dryFrom ?? 0) : planned.from
+    for (const { step: before, wait } of step.after) from = Math.max(from, (played[before]?.to ?? 0) + wait)
+    played.push(clear(step, (at) => slotOf(model, step, at, factors[index]!, tolerate), from))
+  }
+  return played
+}
