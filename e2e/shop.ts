@@ -4,6 +4,23 @@ import path from 'node:path'
 import { copyShop } from '../demo/copy'
 import { House } from './house'
 
+const CLEARING_TRIES = 40
+const CLEARING_MS = 100
+
+/**
+ * Removes a folder the house still stands open on: it may yet write what the last story asked for, between what was in it and the
+ * folder itself. Then all of it is removed once more.
+ */
+async function cleared(folder: string): Promise<void> {
+  for (let tries = 1; ; tries++)
+    try {
+      return rmSync(folder, { recursive: true, force: true })
+    } catch (error) {
+      if (tries === CLEARING_TRIES) throw error
+      await new Promise((resolve) => setTimeout(resolve, CLEARING_MS))
+    }
+}
+
 /** A real shop for a story: the built app on a database file of its own, at a time of its own. */
 
 /** Nothing in a shop without cars hangs on the hour. */
@@ -67,7 +84,6 @@ export class Shop {
   async remove(): Promise<void> {
     this.house?.vacate()
     this.house = undefined
-    // The house still stands open on it, and may yet write what the last story asked for.
-    rmSync(this.data, { recursive: true, force: true, maxRetries: 20, retryDelay: 100 })
+    await cleared(this.data)
   }
 }
