@@ -1,4 +1,11 @@
-import { checkSchedule, rehearse as play, problemSchema, scheduleSchema } from '@/core/schedule'
+import {
+  checkSchedule,
+  rehearse as play,
+  problemSchema,
+  RUNS,
+  scheduleSchema,
+  TOLERATED_MINUTES,
+} from '@/core/schedule'
 import { faultText } from '@/text/en/contract'
 import type { Command } from '../command'
 import { BadInput, numberOption, readArguments, readJson } from '../input'
@@ -18,9 +25,9 @@ export const rehearse: Command = {
     )
     const problem = readJson(positionals[0]!, problemSchema)
     const schedule = readJson(positionals[1]!, scheduleSchema)
-    const runs = numberOption(values, 'runs', 1000)
+    const runs = numberOption(values, 'runs', RUNS)
     const seed = numberOption(values, 'seed', 1)
-    const tolerate = numberOption(values, 'tolerate', 30)
+    const tolerate = numberOption(values, 'tolerate', TOLERATED_MINUTES)
     if (!Number.isInteger(runs) || runs < 1 || runs > RUNS_MAX || !Number.isInteger(seed) || tolerate < 0)
       throw new BadInput([
         `--runs is a whole number from 1 to ${RUNS_MAX}, --seed is a whole number, and --tolerate must not be negative.`,

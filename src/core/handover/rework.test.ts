@@ -150,6 +150,22 @@ describe('sent back more than once', () => {
         expect(find(together, wipe).start >= find(together, polish).end).toBe(true)
     expect(find(together, 'again-2-wipe').start < find(together, 'again-1-dry').start).toBe(true)
   })
+  test('what is washed again is washed before anything is coated anew, whichever was sent back first', () => {
+    const open = { isDone: (id: OperationId) => !isRework(id) }
+    const [polished, washed] = [
+      { step: 'refine', place: 'bonnet' },
+      { step: 'wash', place: 'door-shuts' },
+    ]
+    for (const [first, second] of [
+      [polished, washed],
+      [washed, polished],
+    ]) {
+      const one = withRework(plan, toOperationId(first!.step), at(first!.place, open))!
+      const both = withRework(one, toOperationId(second!.step), at(second!.place, open))!
+      const of = (kind: string) => chain(both).find((each) => each.kind === kind)!.id
+      expect(both.links).toContainEqual({ from: of('wash'), to: of('wipe'), min: 0 })
+    }
+  })
   test('where the first is being coated already, the second waits till nothing is soft; the same place follows itself', () => {
     const coating = {
       isDone: (id: OperationId) => !isRework(id) || id === 'again-1' || id === 'again-1-wipe',

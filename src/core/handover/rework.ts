@@ -129,8 +129,8 @@ function othersOpen({ operations }: JobPlan, { place, isDone }: ReworkAt): Plann
 }
 
 /**
- * How a chain is tied to what the last step waits for. It follows all of that but other places that are done again as well: those are polished
- * together and coated then, so that none waits for the hold of another. Where one is being coated already, it is waited for.
+ * How a chain is tied to what the last step waits for. It follows all of that but other places that are done again as well: those are washed and
+ * polished together and coated then, so that none waits for the hold of another. Where one is being coated already, it is waited for.
  */
 function besideOthers(
   plan: JobPlan,
@@ -140,8 +140,9 @@ function besideOthers(
 ): JobPlan['links'] {
   const first = chain[0]!
   const opens = (steps: readonly PlannedOperation[]) => steps.find((step) => airOf(step) === 'open')
+  const spoils = (step: PlannedOperation) => airOf(step) === 'dust' || step.kind === 'wash'
   const link = (from: PlannedOperation | undefined, to: PlannedOperation | undefined) =>
-    from && to && airOf(from) === 'dust' ? [{ from: from.id, to: to.id, min: 0 }] : []
+    from && to && spoils(from) ? [{ from: from.id, to: to.id, min: 0 }] : []
   const together = othersOpen(plan, at).filter((steps) => {
     const open = opens(steps)
     return !open || !at.isDone(open.id)

@@ -48,20 +48,32 @@ export function staysNow(
 }
 
 /**
- * A stay that has begun in a bay which is not for all of it any more, since its roof is gone, say: what is still to come is a stay of its own, for
- * which the car moves. What was done there lies where it was.
+ * A stay by the bays it has been in: what was done in each lies there. What is still to come goes on in the last of them, or is a stay of its
+ * own where that bay is not for it any more, since its roof is gone, say: then the car moves.
  */
 export function movedOn(
   stay: JobPlan['stays'][number],
   isBegun: (id: OperationId) => boolean,
-  suits: (stay: JobPlan['stays'][number], begun: OperationId) => boolean,
+  bayOf: (id: OperationId) => BayId | undefined,
+  suits: (stay: JobPlan['stays'][number], bay: BayId) => boolean,
 ): JobPlan['stays'] {
-  const begun = stay.operations.filter(isBegun)
   const rest = stay.operations.filter((id) => !isBegun(id))
-  const [first] = begun
-  if (first === undefined || rest.length === 0 || suits(stay, first)) return [stay]
-  return [
-    { ...stay, operations: begun },
-    { ...stay, id: `${stay.id} (elsewhere)`, operations: rest },
-  ]
+  const parts = new Map<BayId, OperationId[]>()
+  let last: BayId | undefined
+  for (const id of stay.operations.filter(isBegun)) {
+    last = bayOf(id) ?? last
+    if (last) parts.set(last, [...(parts.get(last) ?? []), id])
+  }
+  if (last === undefined || rest.length === 0)
+    return parts.size > 1 ? split(stay, [...parts.values()]) : [stay]
+  const goesOn = { ...stay, operations: [...parts.get(last)!, ...rest] }
+  if (parts.size === 1 && suits(stay, last)) return [stay]
+  const others = [...parts].flatMap(([bay, operations]) => (bay === last ? [] : [operations]))
+  return split(
+    stay,
+    suits(goesOn, last) ? [...others, goesOn.operations] : [...others, parts.get(last)!, rest],
+  )
 }
+
+const split = (stay: JobPlan['stays'][number], parts: readonly OperationId[][]): JobPlan['stays'] =>
+  parts.map((operations, at) => ({ ...stay, id: at === 0 ? stay.id : `${stay.id} (${at + 1})`, operations }))

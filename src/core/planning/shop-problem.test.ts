@@ -349,6 +349,30 @@ describe('the shop as a scheduling problem', () => {
       expect(at('A', 'mask').place).not.toBe('loft-3')
       expect(at('A', 'layer-1').start >= at('B', 'finish').end).toBe(true)
     })
+    test('and coated in the other bay since, has been in both, and goes on in that one', () => {
+      const { placed } = planned([live('A', 'lantern')], MONDAY)
+      const layer = placed.find(({ operation }) => operation === 'layer-1')!
+      const published = placed.map((each) =>
+        each.place === 'wash'
+          ? each
+          : { ...each, place: toBayId(each.start < layer.start ? 'loft-1' : 'loft-3') },
+      )
+      const progress = Object.fromEntries(
+        published
+          .filter(({ end }) => end <= layer.end)
+          .map(({ operation, start, end, people }): [string, Progress] => [
+            operation,
+            { kind: 'done', from: start as Instant, to: end as Instant, by: people[0]! },
+          ]),
+      )
+      const { reasons, operations } = of(
+        [{ ...live('A', 'lantern'), published, progress }],
+        layer.end as Instant,
+      )
+      expect(reasons).toEqual([])
+      for (const id of ['layer-2', 'finish'])
+        expect(operations.find(({ operation }) => operation === id)!.place).toBe('loft-3')
+    })
   })
   test('bays in one room keep the dust of one car from the open coat of another, also one that lies there already', () => {
     const lofts = (room?: string) =>

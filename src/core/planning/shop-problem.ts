@@ -162,9 +162,10 @@ class ProblemBuilder {
       movedOn(
         stay,
         (id) => state(id) !== 'open',
-        (whole, begun) => {
-          const bay = this.bayOf(job, begun)
-          return !bay || withRoof(bay).kinds.includes(kindOf(whole, job.plan))
+        (id) => this.bayOf(job, id)?.id,
+        (part, id) => {
+          const bay = this.shop.places.find((place) => place.id === id)
+          return bay !== undefined && withRoof(bay).kinds.includes(kindOf(part, job.plan))
         },
       ),
     )

@@ -31,7 +31,9 @@ export {
   type RehearsedJob,
   type RehearsedWindow,
   type RehearseOptions,
+  RUNS,
   rehearse,
+  TOLERATED_MINUTES,
 } from './rehearse/rehearse'
 export type { Churn } from './solver/draft'
 export { type Random, seededRandom } from './solver/random'

@@ -28,7 +28,7 @@ export const RINSELESS_RULES: readonly MethodRule[] = [
 
 /** What is planned before anybody has looked at the car and the weather: by the water the shop has. */
 export const methodHere = ({ drain, hose }: Pick<WashPlace, 'drain' | 'hose'>): WashMethod =>
-  drain && hose ? 'wet' : 'rinseless'
+  washMethod({ airC: Number.POSITIVE_INFINITY, drain, hose, indoors: true }).method
 
 export function washMethod(place: WashPlace): { method: WashMethod; reasons: MethodReason[] } {
   const reasons = RINSELESS_RULES.filter((rule) => rule.holds(place)).map(({ id }) => id)

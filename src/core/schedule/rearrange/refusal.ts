@@ -3,6 +3,7 @@ import { fromEpochMinutes, type Instant } from '../../time'
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
 import type { PlacingReason } from '../contract/reason'
 import { type Model, type ModelJob, type ModelOperation, minutesWith } from '../solver/model'
+import { spoilsAir } from '../solver/shared-air'
 import type { JobPlacement } from '../solver/shop-state'
 import { workEnd } from '../solver/work-time'
 import type { FirmAir, FirmUses } from './firm'
@@ -129,6 +130,17 @@ function standsIn(
   return standing === undefined ? undefined : operations[standing]!.place
 }
 
+/** Where an operation could be: where it is wished, else where its car stands, else anywhere for its kind. */
+function placesFor(
+  job: ModelJob,
+  operation: ModelOperation,
+  placement: JobPlacement,
+  wished: number | undefined,
+): readonly number[] {
+  const only = wished ?? standsIn(job, operation, placement)
+  return only === undefined ? job.stays[operation.stay]!.places : [only]
+}
+
 function refusalByRoom(
   model: Model,
   firm: FirmUses,
@@ -138,9 +150,8 @@ function refusalByRoom(
   start: number,
   { place }: Wish,
 ): Refusal | undefined {
-  const only = place ?? standsIn(job, operation, placement)
   let taken: Refusal | undefined
-  for (const candidate of only === undefined ? job.stays[operation.stay]!.places : [only]) {
+  for (const candidate of placesFor(job, operation, placement, place)) {
     if (model.capacity[candidate]! > 1) return undefined
     const uses = firm.places[candidate]!.filter((use) => use.job !== job.id)
     const use = firstOverlap(uses, start, start + operation.minutes)
@@ -168,15 +179,12 @@ function refusalByAir(
   { place }: Wish,
 ): Refusal | undefined {
   if (!operation.air) return undefined
-  const only = place ?? standsIn(job, operation, placement)
   let taken: FirmAir | undefined
-  for (const candidate of only === undefined ? job.stays[operation.stay]!.places : [only]) {
-    const own = airOf[candidate]
+  for (const candidate of placesFor(job, operation, placement, place)) {
+    const own = { place: candidate, air: operation.air }
     const against = firm.find(
       (use) =>
-        own !== undefined &&
-        airOf[use.place] === own &&
-        use.air !== operation.air &&
+        spoilsAir(airOf, own, use) &&
         use.job !== job.id &&
         use.from < start + operation.minutes &&
         start < use.to,

@@ -1,11 +1,12 @@
 import type { Interval } from '../contract/intervals'
 import type { PlacedOperation } from '../contract/schedule-file'
 import { jobCost } from '../solver/cost'
-import type { Air, Model, ModelJob, ModelOperation } from '../solver/model'
+import type { Model, ModelJob, ModelOperation } from '../solver/model'
 import { narrowed } from '../solver/place-groups'
 import { type PlaceAttempt, type PlaceFailure, placeJob } from '../solver/place-job'
 import { readPlacements } from '../solver/placements'
 import { failureReason } from '../solver/reasons'
+import { spoilsAir } from '../solver/shared-air'
 import { holdExtent, type JobPlacement, ShopState, stayExtent } from '../solver/shop-state'
 import { type FirmUses, firmUses, standingStays } from './firm'
 import type { Refusal, Wish } from './refusal'
@@ -13,8 +14,6 @@ import type { Refusal, Wish } from './refusal'
 /** What a move comes to: the job itself, and those that make way. */
 export type Placed = { own: JobPlacement; others: JobPlacement[] }
 export type Attempt = { ok: true; placed: Placed } | { ok: false; refusal: Refusal }
-
-type Breath = { place: number; air: Air | undefined }
 
 /** A calendar that stands, on which one job is placed again, beside the others or with those in its way behind it. */
 export class StandingCalendar {
@@ -126,9 +125,10 @@ export class StandingCalendar {
           one.start < two.end &&
           two.start < one.end &&
           (one.people.some((person) => two.people.includes(person)) ||
-            this.spoilsAir(
-              { ...one, air: job.operations[index]!.air },
-              { ...two, air: other.operations[at]!.air },
+            spoilsAir(
+              this.model.airOf,
+              { place: one.place, air: job.operations[index]!.air },
+              { place: two.place, air: other.operations[at]!.air },
             )),
       ),
     )
@@ -143,17 +143,6 @@ export class StandingCalendar {
         return from < extent.to && extent.from < to
       })
     })
-  }
-
-  private spoilsAir(one: Breath, two: Breath): boolean {
-    const air = this.model.airOf[one.place]
-    return (
-      air !== undefined &&
-      air === this.model.airOf[two.place] &&
-      one.air !== undefined &&
-      two.air !== undefined &&
-      one.air !== two.air
-    )
   }
 
   /** Whether both use equipment of a kind at one time: then there may be too little of it. */

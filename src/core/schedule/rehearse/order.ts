@@ -1,6 +1,6 @@
 import type { Interval } from '../contract/intervals'
-import type { Problem } from '../contract/problem'
 import type { Model, ModelJob, ModelOperation } from '../solver/model'
+import { spoilsAir } from '../solver/shared-air'
 import { holdExtent, type JobPlacement, stayExtent } from '../solver/shop-state'
 
 /** What has to be over before each operation of a plan begins, if everybody keeps to the order of the plan. */
@@ -12,7 +12,6 @@ export type Step = {
   people: readonly number[]
   place: number
   planned: Interval
-  spread: number
   /** Steps that end before this one begins, by index, and how long it waits for each, minutes. */
   after: { step: number; wait: number }[]
 }
@@ -40,11 +39,7 @@ function inTurn(steps: readonly Step[], uses: readonly Use[], capacity: number):
 const one = (step: number, { planned }: Step): Use => ({ ...planned, first: [step], last: [step] })
 
 /** The steps of a plan in the order in which they are planned to begin, each behind what it follows in its job or on what it shares. */
-export function stepsInOrder(
-  model: Model,
-  placements: readonly (JobPlacement | undefined)[],
-  problem: Problem,
-): Step[] {
+export function stepsInOrder(model: Model, placements: readonly (JobPlacement | undefined)[]): Step[] {
   const steps = placements.flatMap((placement): Step[] => {
     if (!placement) return []
     const job = model.jobs[placement.job]!
@@ -54,7 +49,6 @@ export function stepsInOrder(
       people,
       place,
       planned: { from: start, to: end },
-      spread: problem.jobs[job.index]!.operations[index]!.spread ?? 0,
       after: [],
     }))
   })
@@ -132,13 +126,11 @@ function equipmentUses(
 
 /** Dust and what lies open to it, of different cars in one air: in the order of the plan. */
 function throughTheAir({ airOf }: Model, steps: readonly Step[]): void {
-  const airs = steps.map(({ operation, place }) => (operation.air ? airOf[place] : undefined))
+  const breaths = steps.map(({ operation, place }) => ({ place, air: operation.air }))
   for (const [index, step] of steps.entries())
     for (const [other, before] of steps.entries())
       if (
-        airs[index] !== undefined &&
-        airs[index] === airs[other] &&
-        step.operation.air !== before.operation.air &&
+        spoilsAir(airOf, breaths[index]!, breaths[other]!) &&
         step.job !== before.job &&
         before.planned.to <= step.planned.from
       )

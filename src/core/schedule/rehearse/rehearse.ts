@@ -50,7 +50,7 @@ export type Rehearsal = {
 export const RUNS = 1000
 /** Work that cannot be left may outrun the shift by so much, minutes. */
 export const TOLERATED_MINUTES = 30
-/** What runs late is played beyond the horizon of the plan, days. */
+/** What runs late is played beyond the horizon of the plan, days (mem). */
 const BEYOND_DAYS = 90
 
 type Window = Pick<RehearsedWindow, 'job' | 'from' | 'to' | 'slackMinutes'> & {
@@ -112,7 +112,7 @@ export function rehearse(
   { runs = RUNS, seed = 1, early = false, tolerate = TOLERATED_MINUTES }: RehearseOptions = {},
 ): Rehearsal {
   const model = compileModel({ ...problem, horizonDays: problem.horizonDays + BEYOND_DAYS })
-  const steps = stepsInOrder(model, readPlacements(model, placed), problem)
+  const steps = stepsInOrder(model, readPlacements(model, placed))
   const windows = windowsOf(steps)
   const planned = endsOf(
     steps,

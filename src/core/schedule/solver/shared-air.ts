@@ -2,6 +2,19 @@ import type { Interval } from '../contract/intervals'
 import type { Air, ModelOperation } from './model'
 import { UnitPool, type Use } from './unit-pool'
 
+/** What an operation does to the air of its place, or fears from it. */
+export type Breath = { place: number; air?: Air | undefined }
+
+/** Whether one raises dust and the other lies open in one air. */
+export function spoilsAir(
+  airOf: readonly (number | undefined)[],
+  { place: here, air: one }: Breath,
+  { place: there, air: other }: Breath,
+): boolean {
+  const air = airOf[here]
+  return air !== undefined && air === airOf[there] && one !== undefined && other === AGAINST[one]
+}
+
 /** One side of an air: what has begun lies as it lies, and is in the way only of what is still to begin. */
 type Side = { begun: UnitPool; ahead: UnitPool }
 
