@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import path from 'node:path'
 import { afterAll, beforeAll, describe, expect, test } from 'vitest'
-import { coatingJob, fileOf, shopProblem } from '@/core/schedule/solver/problems.fixture'
+import { coatingJob, fileOf, shopProblem, withSpread } from '@/core/schedule/solver/problems.fixture'
 import { runYard } from './run'
 
 const ROOT = path.resolve(import.meta.dirname, '..')
@@ -66,17 +66,33 @@ describe('schedule', () => {
   })
 })
 
+/** A problem of which all attended work varies by a fifth. */
+const varied = () => {
+  const problem = shopProblem([coatingJob('A', 2, { due: '2027-01-14T17:00:00Z' })])
+  return file('varied.json', fileOf(withSpread(problem, 0.2)))
+}
+
+describe('schedule --sure', () => {
+  const steps = ['--steps', '40', '--seconds', '60']
+  test('adds for every job the time that holds with that chance, later the surer it is to be', () => {
+    const problem = varied()
+    const [eight, nineteen] = ['0.8', '0.95'].map((sure) =>
+      yard('schedule', problem, '--sure', sure, ...steps),
+    )
+    expect(eight).toMatchObject({ status: 0, json: { status: 'feasible', promises: [{ job: 'A' }] } })
+    const promised = (said: typeof eight) => said!.json.promises[0] as { by: string; chance: number }
+    expect(promised(eight).chance).toBeGreaterThanOrEqual(0.8)
+    expect(promised(nineteen).chance).toBeGreaterThanOrEqual(0.95)
+    expect(promised(nineteen).by > promised(eight).by).toBe(true)
+    const schedule = file('sure.json', JSON.stringify(eight!.json))
+    expect(yard('schedule', problem, '--check', schedule)).toMatchObject({ status: 0, json: { valid: true } })
+  })
+  test.each(['0', '1', '-1', 'often'])('refuses %s as a chance', (sure) => {
+    expect(yard('schedule', varied(), '--sure', sure)).toMatchObject({ status: 2 })
+  })
+})
+
 describe('rehearse', () => {
-  const varied = () => {
-    const problem = shopProblem([coatingJob('A', 2, { due: '2027-01-14T17:00:00Z' })])
-    const jobs = problem.jobs.map((job) => ({
-      ...job,
-      operations: job.operations.map((each) =>
-        each.mode === 'unattended' ? each : { ...each, spread: 0.2 },
-      ),
-    }))
-    return file('varied.json', fileOf({ ...problem, jobs }))
-  }
   test('says with which chance each job and window of a schedule holds, the same for the same seed', () => {
     const problem = varied()
     const schedule = file('bare.json', JSON.stringify(yard('schedule', problem, '--steps', '20').json))

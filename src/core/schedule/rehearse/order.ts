@@ -11,7 +11,11 @@ export type Step = {
   operation: ModelOperation
   people: readonly number[]
   place: number
+  /** When it can be worked on. */
+  open: readonly Interval[]
   planned: Interval
+  /** Nobody attends to it and it follows at once: it begins by itself, though what is before it ends early. */
+  byItself: boolean
   /** Steps that end before this one begins, by index, and how long it waits for each, minutes. */
   after: { step: number; wait: number }[]
 }
@@ -48,7 +52,11 @@ export function stepsInOrder(model: Model, placements: readonly (JobPlacement | 
       operation: job.operations[index]!,
       people,
       place,
+      open: people.length > 0 ? model.openFor(people, place, job.operations[index]!.equipment) : [],
       planned: { from: start, to: end },
+      byItself:
+        job.operations[index]!.mode === 'unattended' &&
+        job.links.some(({ to, min, max }) => to === index && min === max),
       after: [],
     }))
   })
@@ -126,6 +134,7 @@ function equipmentUses(
 
 /** Dust and what lies open to it, of different cars in one air: in the order of the plan. */
 function throughTheAir({ airOf }: Model, steps: readonly Step[]): void {
+  if (airOf.every((air) => air === undefined)) return
   const breaths = steps.map(({ operation, place }) => ({ place, air: operation.air }))
   for (const [index, step] of steps.entries())
     for (const [other, before] of steps.entries())

@@ -1,9 +1,12 @@
 import { firstEndingAfter, type Interval } from '../contract/intervals'
-import { type Model, minutesWith } from '../solver/model'
+import { minutesWith } from '../solver/model'
 import { workEnd } from '../solver/work-time'
 import type { Step } from './order'
 
 /** One run of a plan with the luck of that run. */
+
+/** When a step is done in a run, and the step it had to wait for, by index, where it waited for one. */
+export type Played = Interval & { behind?: number }
 
 export type Rules = {
   /** Whether work may begin before it is planned to, as soon as all it waits for is over. */
@@ -28,12 +31,10 @@ function solidSlot(
   return start === undefined ? undefined : { from: start, to: start + minutes }
 }
 
-function slotOf(model: Model, step: Step, from: number, factor: number, tolerate: number): Interval {
-  const { operation, people, place } = step
+function slotOf({ operation, people, open }: Step, from: number, factor: number, tolerate: number): Interval {
   const minutes =
     operation.mode === 'unattended' ? operation.minutes : minutesWith(operation, people) * factor
   if (operation.mode === 'unattended') return { from, to: from + minutes }
-  const open = model.openFor(people, place, operation.equipment)
   const slot =
     operation.mode === 'solid' ? solidSlot(open, from, minutes, tolerate) : pausableSlot(open, from, minutes)
   // Beyond all calendars: it is late whatever comes.
@@ -62,12 +63,11 @@ function clear(step: Step, slot: (from: number) => Interval, from: number): Inte
  * their minutes, one each. When each begins and ends, minutes from the origin.
  */
 export function playOut(
-  model: Model,
   steps: readonly Step[],
   factors: readonly number[],
   { early, tolerate }: Rules,
-): Interval[] {
-  const played: Interval[] = []
+): Played[] {
+  const played: Played[] = []
   for (const [index, step] of steps.entries()) {
     const { planned, operation, job } = step
     // What is past has happened as it is written.
@@ -75,9 +75,17 @@ export function playOut(
       played.push(planned)
       continue
     }
-    let from = early && !operation.begun ? Math.max(0, job.arrive, operation.dryFrom ?? 0) : planned.from
-    for (const { step: before, wait } of step.after) from = Math.max(from, (played[before]?.to ?? 0) + wait)
-    played.push(clear(step, (at) => slotOf(model, step, at, factors[index]!, tolerate), from))
+    const soon = (early && !operation.begun) || step.byItself
+    let from = soon ? Math.max(0, job.arrive, operation.dryFrom ?? 0) : planned.from
+    let behind: number | undefined
+    for (const { step: before, wait } of step.after) {
+      const over = (played[before]?.to ?? 0) + wait
+      if (over <= from) continue
+      from = over
+      behind = before
+    }
+    const slot = clear(step, (at) => slotOf(step, at, factors[index]!, tolerate), from)
+    played.push(behind === undefined ? slot : { ...slot, behind })
   }
   return played
 }

@@ -3,22 +3,13 @@ import { describe, expect, test } from 'vitest'
 import { tries } from '../../long.fixture'
 import { type Instant, plusMinutes } from '../../time'
 import { type Problem, type Schedule, seededRandom, solve } from '..'
-import { coatingJob, shopProblem } from '../solver/problems.fixture'
+import { coatingJob, shopProblem, withSpread } from '../solver/problems.fixture'
 import { spreadFactor } from './lognormal'
 import { rehearse } from './rehearse'
 
 const DUE = '2027-01-15T17:00:00Z'
-const spread = (problem: Problem, by: number): Problem => ({
-  ...problem,
-  jobs: problem.jobs.map((job) => ({
-    ...job,
-    operations: job.operations.map((operation) =>
-      operation.mode === 'unattended' ? operation : { ...operation, spread: by },
-    ),
-  })),
-})
 const crowded = (by: number) =>
-  spread(shopProblem([1, 2, 3, 1, 2].map((layers, at) => coatingJob(`J${at}`, layers, { due: DUE }))), by)
+  withSpread(shopProblem([1, 2, 3, 1, 2].map((layers, at) => coatingJob(`J${at}`, layers, { due: DUE }))), by)
 const planned = (problem: Problem, steps = 40): Schedule => solve(problem, { seed: 1, steps }).schedule
 const endOf = ({ operations }: Schedule, job: string) =>
   operations

@@ -3,12 +3,12 @@ import { fromEpochMinutes, type Instant } from '../../time'
 import type { Interval } from '../contract/intervals'
 import type { Problem } from '../contract/problem'
 import type { PlacedOperation } from '../contract/schedule-file'
-import { compileModel, type Model } from '../solver/model'
+import { compileModel, type Model, type ModelJob } from '../solver/model'
 import { readPlacements } from '../solver/placements'
 import { seededRandom } from '../solver/random'
-import { spreadFactor } from './lognormal'
+import { drawLuck } from './luck'
 import { type Step, stepsInOrder } from './order'
-import { playOut, type Rules } from './play'
+import { type Played, playOut, type Rules } from './play'
 
 /** What a plan is worth: played out many times, each with other luck. */
 
@@ -51,15 +51,15 @@ export const RUNS = 1000
 /** Work that cannot be left may outrun the shift by so much, minutes. */
 export const TOLERATED_MINUTES = 30
 /** What runs late is played beyond the horizon of the plan, days (mem). */
-const BEYOND_DAYS = 90
+export const BEYOND_DAYS = 90
 
-type Window = Pick<RehearsedWindow, 'job' | 'from' | 'to' | 'slackMinutes'> & {
+export type Window = Pick<RehearsedWindow, 'job' | 'from' | 'to' | 'slackMinutes'> & {
   before: number
   after: number
   max: number
 }
 
-function windowsOf(steps: readonly Step[]): Window[] {
+export function windowsOf(steps: readonly Step[]): Window[] {
   return steps.flatMap(({ job, operation, planned, after }, index) =>
     job.links.flatMap((link): Window[] => {
       if (link.to !== operation.index || link.max === Number.POSITIVE_INFINITY) return []
@@ -83,7 +83,7 @@ function windowsOf(steps: readonly Step[]): Window[] {
 }
 
 /** The number below which this share of a sorted list lies: the nearest rank (Hyndman and Fan 1996, type 1). */
-const atShare = (sorted: readonly number[], share: number) =>
+export const atShare = (sorted: readonly number[], share: number) =>
   sorted[Math.max(0, Math.ceil(share * sorted.length) - 1)]!
 
 /** When each job is done in one run, by its index. */
@@ -94,13 +94,83 @@ function endsOf(steps: readonly Step[], played: readonly Interval[]): Map<number
   return ends
 }
 
-/** The luck of one run: a factor on each step, the same for the same operation of the problem whatever the plan. */
-function luckOf(model: Model, problem: Problem, random: () => number): (step: Step) => number {
-  const drawn = model.jobs.map(({ index, operations }) =>
-    operations.map((_, at) => spreadFactor(random, problem.jobs[index]!.operations[at]!.spread ?? 0)),
-  )
-  return ({ job, operation }) => drawn[job.index]![operation.index]!
+/** A plan as it is played. */
+export type Play = { model: Model; steps: readonly Step[] }
+
+/** The plan of a problem, its calendars long enough for what runs late. */
+export function playOf(problem: Problem, placed: readonly PlacedOperation[]): Play {
+  const model = compileModel({ ...problem, horizonDays: problem.horizonDays + BEYOND_DAYS })
+  return { model, steps: stepsInOrder(model, readPlacements(model, placed)) }
 }
+
+/** Run after run of a plan, each with other luck. */
+export function* playedRuns(
+  problem: Problem,
+  { steps }: Play,
+  { runs = RUNS, seed = 1, early = false, tolerate = TOLERATED_MINUTES }: RehearseOptions,
+): Generator<{ played: Played[]; factors: number[] }> {
+  const random = seededRandom(seed)
+  for (let run = 0; run < runs; run++) {
+    const luck = drawLuck(problem, random)
+    const factors = steps.map(({ job, operation }) => luck[job.index]![operation.index]!)
+    yield { factors, played: playOut(steps, factors, { early, tolerate }) }
+  }
+}
+
+/** What many runs of a plan came to. */
+export type Outcome = {
+  play: Play
+  runs: number
+  /** When each job that is wholly on the schedule ends by the plan, and in the runs, the soonest first; minutes from the origin. */
+  jobs: { job: ModelJob; planned: number; ends: readonly number[] }[]
+  windows: { window: Window; kept: number }[]
+  /** Runs in which nothing that is due was late. */
+  allDue: number
+}
+
+/** Plays a schedule of a checked problem out again and again. */
+export function playAll(
+  problem: Problem,
+  placed: readonly PlacedOperation[],
+  options: RehearseOptions = {},
+): Outcome {
+  const play = playOf(problem, placed)
+  const { model, steps } = play
+  const windows = windowsOf(steps).map((window) => ({ window, kept: 0 }))
+  const planned = endsOf(
+    steps,
+    steps.map((step) => step.planned),
+  )
+  const jobs = [...planned.keys()].sort((a, b) => a - b).map((index) => model.jobs[index]!)
+  const ends = new Map(jobs.map(({ index }) => [index, [] as number[]]))
+  let runs = 0
+  let allDue = 0
+  for (const { played } of playedRuns(problem, play, options)) {
+    runs++
+    const done = endsOf(steps, played)
+    for (const { index } of jobs) ends.get(index)!.push(done.get(index)!)
+    for (const each of windows) if (isKept(each.window, played)) each.kept++
+    if (jobs.every(({ index, due }) => due === undefined || done.get(index)! <= due)) allDue++
+  }
+  return {
+    play,
+    runs,
+    jobs: jobs.map((job) => ({
+      job,
+      planned: planned.get(job.index)!,
+      ends: ends.get(job.index)!.sort((a, b) => a - b),
+    })),
+    windows,
+    allDue,
+  }
+}
+
+const isKept = ({ before, after, max }: Window, played: readonly Interval[]) =>
+  played[after]!.from - played[before]!.to <= max
+
+/** The share of sorted ends that lie by a minute. */
+export const shareBy = (ends: readonly number[], by: number): number =>
+  ends.length === 0 ? 0 : ends.filter((end) => end <= by).length / ends.length
 
 /**
  * Plays a schedule of a checked problem out again and again: attended work takes its minutes times a lognormal factor of mean 1, and what runs
@@ -109,50 +179,30 @@ function luckOf(model: Model, problem: Problem, random: () => number): (step: St
 export function rehearse(
   problem: Problem,
   placed: readonly PlacedOperation[],
-  { runs = RUNS, seed = 1, early = false, tolerate = TOLERATED_MINUTES }: RehearseOptions = {},
+  options: RehearseOptions = {},
 ): Rehearsal {
-  const model = compileModel({ ...problem, horizonDays: problem.horizonDays + BEYOND_DAYS })
-  const steps = stepsInOrder(model, readPlacements(model, placed))
-  const windows = windowsOf(steps)
-  const planned = endsOf(
-    steps,
-    steps.map((step) => step.planned),
-  )
-  const jobs = [...planned.keys()].sort((a, b) => a - b).map((index) => model.jobs[index]!)
-  const ends = new Map(jobs.map(({ index }) => [index, [] as number[]]))
-  const kept = windows.map(() => 0)
-  let allDue = 0
-  const random = seededRandom(seed)
-  for (let run = 0; run < runs; run++) {
-    const luck = luckOf(model, problem, random)
-    const played = playOut(model, steps, steps.map(luck), { early, tolerate })
-    const done = endsOf(steps, played)
-    for (const { index } of jobs) ends.get(index)!.push(done.get(index)!)
-    for (const [at, { before, after, max }] of windows.entries())
-      if (played[after]!.from - played[before]!.to <= max) kept[at]!++
-    if (jobs.every(({ index, due }) => due === undefined || done.get(index)! <= due)) allDue++
-  }
-  const moment = (minute: number) => fromEpochMinutes(model.originMinute + Math.ceil(minute))
+  const { play, runs, jobs, windows, allDue } = playAll(problem, placed, options)
+  const moment = (minute: number) => momentOf(play, minute)
   return {
-    jobs: jobs.map(({ index, id, due }) => {
-      const own = ends.get(index)!
-      const sorted = own.toSorted((a, b) => a - b)
-      return {
-        job: id,
-        planned: moment(planned.get(index)!),
-        chanceByDue: due === undefined ? null : own.filter((end) => end <= due).length / runs,
-        p50: moment(atShare(sorted, 0.5)),
-        p80: moment(atShare(sorted, 0.8)),
-        p95: moment(atShare(sorted, 0.95)),
-      }
-    }),
-    windows: windows.map(({ job, from, to, slackMinutes }, at) => ({
+    jobs: jobs.map(({ job: { id, due }, planned, ends }) => ({
+      job: id,
+      planned: moment(planned),
+      chanceByDue: due === undefined ? null : shareBy(ends, due),
+      p50: moment(atShare(ends, 0.5)),
+      p80: moment(atShare(ends, 0.8)),
+      p95: moment(atShare(ends, 0.95)),
+    })),
+    windows: windows.map(({ window: { job, from, to, slackMinutes }, kept }) => ({
       job,
       from,
       to,
       slackMinutes,
-      chanceKept: kept[at]! / runs,
+      chanceKept: kept / runs,
     })),
     chanceAllDue: allDue / runs,
   }
 }
+
+/** A minute of a play as a moment, up to the next whole one. */
+export const momentOf = ({ model }: Play, minute: number): Instant =>
+  fromEpochMinutes(model.originMinute + Math.ceil(minute))

@@ -21,7 +21,7 @@ export function clashOf(
 ): Interval | undefined {
   let first = thingsClash(context, operation, place, placed, from, to)
   for (const person of team) {
-    const use = context.shop.personClash(person, from, to)
+    const use = context.shop.personClash(person, from, to, operation.room.before)
     if (use && (!first || use.from < first.from)) first = use
   }
   for (const index of operation.beside) {

@@ -1,7 +1,8 @@
 import { latestSlot, type SlotContext } from './find-slot'
 import { findHolds } from './holds'
-import type { ModelJob } from './model'
+import type { ModelJob, ModelOperation } from './model'
 import { type Placed, ROUNDS_MAX } from './place-job'
+import { freeBy } from './room'
 import { type OperationPlacement, stayExtent } from './shop-state'
 
 /** When each stay must be over: the last ones when they are now, those before them when their place is wanted again. */
@@ -12,6 +13,17 @@ function latestEnds(job: ModelJob, { placement, berths }: Placed): number[] {
     const alone = berths.every(({ place }, other) => other === stay || place !== berths[stay]!.place)
     return alone ? Math.min(end, berths[stay]!.gap.to) : own
   })
+}
+
+/** When work of the people who do it now has to end to leave so much of their shift before `next`. */
+function endedBy(
+  { model }: SlotContext,
+  { equipment }: ModelOperation,
+  { people, place }: OperationPlacement,
+  next: number,
+  behind: number,
+): number {
+  return freeBy(behind === 0 ? [] : model.openFor(people, place, equipment), next, behind)
 }
 
 /**
@@ -27,10 +39,14 @@ export function drawTogether(context: SlotContext, job: ModelJob, placed: Placed
   for (let round = 0; round < ROUNDS_MAX; round++) {
     for (let at = position; at >= 0; at--) {
       const operation = job.operations[order[at]!]!
+      const current = placed.placement.operations[operation.index]!
       let end = last[operation.stay]!
       for (const link of job.links)
-        if (link.from === operation.index) end = Math.min(end, drawn[link.to]!.start - link.min)
-      const current = placed.placement.operations[operation.index]!
+        if (link.from === operation.index)
+          end = Math.min(
+            end,
+            endedBy(context, operation, current, drawn[link.to]!.start - link.min, link.behind),
+          )
       const slot = latestSlot(context, operation, current, { start: startBy[operation.index]!, end }, drawn)
       if (!slot) return undefined
       drawn[operation.index] = slot

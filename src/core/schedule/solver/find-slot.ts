@@ -33,16 +33,16 @@ const WAITS_FOR_FRESH_EYES = 3 * 1440
 const gridAtOrAfter = (minute: number, slot: number) => Math.ceil(minute / slot) * slot
 const gridAtOrBefore = (minute: number, slot: number) => Math.floor(minute / slot) * slot
 
-/** When work that begins at `start`, in the open interval `at`, is done: undefined where it does not fit there. */
+/** When work that begins at `start`, in the open interval `at`, is done: undefined where it does not fit there with its room. */
 function endOfWork(
-  mode: ModelOperation['mode'],
+  { mode, room }: Pick<ModelOperation, 'mode' | 'room'>,
   minutes: number,
   open: readonly Interval[],
   at: number,
   start: number,
 ): number | undefined {
   const end = start + minutes
-  if (end <= open[at]!.to) return end
+  if (end + room.over <= open[at]!.to) return end
   return mode === 'solid' ? undefined : workEnd(open, start, minutes)
 }
 
@@ -57,7 +57,7 @@ function slotAt(
 ): Interval | undefined {
   const at = firstEndingAfter(open, start)
   if (at === open.length || open[at]!.from > start) return undefined
-  const end = endOfWork(operation.mode, minutesWith(operation, people), open, at, start)
+  const end = endOfWork(operation, minutesWith(operation, people), open, at, start)
   if (end === undefined || end > context.model.horizon) return undefined
   return clashOf(context, operation, place, placed, people, start, end) ? undefined : { from: start, to: end }
 }
@@ -96,7 +96,7 @@ function earliestOf(
     if (at === open.length) return undefined
     if (open[at]!.from > start) start = gridAtOrAfter(open[at]!.from, slot)
     if (start + minutes >= beat) return undefined
-    const end = start < open[at]!.to ? endOfWork(operation.mode, minutes, open, at, start) : undefined
+    const end = start < open[at]!.to ? endOfWork(operation, minutes, open, at, start) : undefined
     if (end === undefined) {
       // Work that pauses and finds no end here will find none later.
       if (start < open[at]!.to && operation.mode === 'pausable') return undefined
@@ -174,13 +174,13 @@ function latestOf(
     if (at < 0 || start < notBefore) return undefined
     const { from, to } = open[at]!
     // The grid may have led out of open time; then the last start before it closed is next.
-    const lastHere = operation.mode === 'solid' ? to - minutes : to - 1
+    const lastHere = operation.mode === 'solid' ? to - minutes - operation.room.over : to - 1
     if (start > lastHere) {
       start = lastHere
       if (gridAtOrBefore(start, slot) < from) start = from - 1
       continue
     }
-    const end = endOfWork(operation.mode, minutes, open, at, start)
+    const end = endOfWork(operation, minutes, open, at, start)
     if (end === undefined || end > by) {
       start--
       continue

@@ -6,6 +6,7 @@ import { type Judge, type Judging, judgedBy } from './judged'
 import { openTimeCache, rangeOf } from './open-time'
 import { type ModelLink, reachable, topologicalOrder } from './order'
 import { longestChain, placesChosen } from './place-groups'
+import { type JobRoom, NO_ROOM, type Room } from './room'
 import { type Crew, crewCache } from './teams'
 
 export type { ModelLink }
@@ -46,6 +47,8 @@ export type ModelOperation = {
   /** Fixed by the problem itself to have begun at its origin: it lies as it lies. */
   begun: boolean
   pin?: Pin
+  /** What is kept free around it; of what is pinned, nothing. */
+  room: Room
   /** Because of the air: no start before this minute, none after that one. */
   dryFrom?: number
   dryUntil?: number
@@ -132,8 +135,8 @@ function lengthOf({ minutes, split }: ProblemOperation): Pick<ModelOperation, 'm
     : { minutes: Math.ceil(minutes / split), shared: { minutes, most: split } }
 }
 
-/** Turns a checked problem into the solver's model. */
-export function compileModel(problem: Problem): Model {
+/** Turns a checked problem into the solver's model, with so much room round the work of its jobs, where that is asked for. */
+export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): Model {
   const originMinute = epochMinutes(problem.origin)
   const minuteOf = (at: Instant) => epochMinutes(at) - originMinute
   const range = rangeOf(problem, originMinute)
@@ -157,11 +160,13 @@ export function compileModel(problem: Problem): Model {
   )
   const jobs = problem.jobs.map((job, index): ModelJob => {
     const operationIndex = new Map(job.operations.map((operation, at) => [operation.id, at]))
-    const links = job.links.map((link) => ({
+    const room = rooms[index]
+    const links = job.links.map((link, at) => ({
       from: operationIndex.get(link.from)!,
       to: operationIndex.get(link.to)!,
       min: link.min,
-      max: link.max ?? Number.POSITIVE_INFINITY,
+      max: (link.max ?? Number.POSITIVE_INFINITY) - (room?.links[at]?.early ?? 0),
+      behind: room?.links[at]?.behind ?? 0,
     }))
     const operations = job.operations.map((operation, at): ModelOperation => {
       const pin = pins.get(`${job.id}\u0000${operation.id}`)
@@ -186,6 +191,7 @@ export function compileModel(problem: Problem): Model {
         ...(operation.air ? { air: operation.air } : {}),
         begun: pin !== undefined && pin.start <= 0,
         ...(pin ? { pin } : {}),
+        room: (!pin && room?.operations[at]) || NO_ROOM,
         ...(operation.dryAir?.from ? { dryFrom: minuteOf(operation.dryAir.from) } : {}),
         ...(operation.dryAir?.by ? { dryUntil: minuteOf(operation.dryAir.by) } : {}),
         ...(operation.judges ? { judges: judgedBy(job, operation.judges, personIndex) } : {}),

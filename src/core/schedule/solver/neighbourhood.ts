@@ -22,9 +22,15 @@ export function freedom(job: ModelJob): number {
 
 /** The jobs with no place, and some around a moment at which one job is in the shop, or should be. */
 export function chooseJobs(draft: Draft, random: Random): ModelJob[] {
+  const unplaced = draft.model.jobs.filter((job) => !draft.placed[job.index])
+  const seed = unplaced.length > 0 && random() < 0.5 ? pick(unplaced, random) : pickSeed(draft, random)
+  return jobsAround(draft, random, seed)
+}
+
+/** A job, those with no place, and some around a moment at which it is in the shop, or should be. */
+export function jobsAround(draft: Draft, random: Random, seed: ModelJob): ModelJob[] {
   const { jobs } = draft.model
   const unplaced = jobs.filter((job) => !draft.placed[job.index])
-  const seed = unplaced.length > 0 && random() < 0.5 ? pick(unplaced, random) : pickSeed(draft, random)
   const count = 1 + Math.floor(random() * Math.min(REMOVE_MAX, jobs.length))
   const placed = draft.placed[seed.index]
   // It may have to go where it would be if nobody were in its way: anywhere from its arrival on.

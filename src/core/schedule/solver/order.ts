@@ -1,5 +1,5 @@
-/** One operation after another, by index, with the least and the most between them, minutes. */
-export type ModelLink = { from: number; to: number; min: number; max: number }
+/** One operation after another, by index, with the least and the most between them, minutes; `behind` is the room of the first. */
+export type ModelLink = { from: number; to: number; min: number; max: number; behind: number }
 
 /** The operations in an order in which none comes before what it follows; undefined where links run in a circle. */
 export function topologicalOrder(count: number, links: readonly ModelLink[]): number[] | undefined {

@@ -2,6 +2,7 @@ import { type Berth, findBerths } from './berths'
 import { earliestSlot, type SlotContext } from './find-slot'
 import { findHolds } from './holds'
 import type { ModelJob, ModelLink, ModelOperation, PlaceGroup } from './model'
+import { readyAfter } from './room'
 import type { JobPlacement, OperationPlacement } from './shop-state'
 
 /** Rounds of pulling windows together before a job is given up; each round moves some start to a later slot. */
@@ -184,13 +185,24 @@ class Placing {
     return { kind: shop.airClash(operation, place, from, to) ? 'air' : 'people' }
   }
 
+  /** When what comes first in a link is over, with the room behind it. */
+  private overBy({ from, behind }: ModelLink): number {
+    const { end, people, place } = this.placed[from]!
+    if (behind === 0) return end
+    return readyAfter(
+      this.context.model.openFor(people, place, this.job.operations[from]!.equipment),
+      end,
+      behind,
+    )
+  }
+
   /** Before which minute an operation cannot start, and, in `causes`, why not. */
   private startBound(operation: ModelOperation): number {
     const { index, stay } = operation
     let at = operation.pin ? this.job.arrive : Math.max(this.job.arrive, 0, operation.notBefore ?? 0)
     let cause: StartCause = ARRIVAL
     for (const link of this.linksTo[index]!) {
-      const opens = this.placed[link.from]!.end + link.min
+      const opens = this.overBy(link) + link.min
       if (opens <= at) continue
       at = opens
       cause = { kind: 'after', operation: link.from, waitMinutes: link.min }

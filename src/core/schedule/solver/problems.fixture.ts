@@ -12,6 +12,17 @@ const DAY = [
 /** A problem of a file as the file of it. */
 export const fileOf = (problem: Problem) => JSON.stringify({ format: PROBLEM_FORMAT, ...problem })
 
+/** The same problem, its attended work varying by so much. */
+export const withSpread = (problem: Problem, spread: number): Problem => ({
+  ...problem,
+  jobs: problem.jobs.map((job) => ({
+    ...job,
+    operations: job.operations.map((operation) =>
+      operation.mode === 'unattended' ? operation : { ...operation, spread },
+    ),
+  })),
+})
+
 export const week = (open: string[][]) => ({ mon: open, tue: open, wed: open, thu: open, fri: open })
 
 /** A small shop: a wash bay, two studios, an early, a day and a late shift. */

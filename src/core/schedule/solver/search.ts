@@ -5,6 +5,7 @@ import { chooseJobs, freedom, shuffled } from './neighbourhood'
 import type { Placed, PlaceFailure } from './place-job'
 import { readPlacements } from './placements'
 import { type Random, seededRandom } from './random'
+import type { JobRoom } from './room'
 
 /**
  * Large-neighbourhood search: some jobs that lie close together in time are taken off the calendar and placed again, one
@@ -17,6 +18,8 @@ export type SearchOptions = {
   /** Whether nothing is to be proved of the schedule: quicker where only the places are asked for. */
   unproven?: boolean
   seed: number
+  /** Room to keep round the work of each job, by index; none where nothing is said. */
+  rooms?: readonly JobRoom[]
   /** Improvement attempts at most. */
   steps: number
   /** Asked between attempts; the edge watches the clock here. */
@@ -103,9 +106,9 @@ function standingDraft(
 }
 
 /** Which round of cooling an attempt is in, and how far from its end, between 1 and 0. */
-function roundAt(step: number): { round: number; left: number } {
+export function roundAt(step: number, first = FIRST_ROUND): { round: number; left: number } {
   let start = 0
-  let length = FIRST_ROUND
+  let length = first
   let round = 0
   for (; step >= start + length; round++) {
     start += length

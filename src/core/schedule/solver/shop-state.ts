@@ -1,5 +1,6 @@
 import { firstEndingAfter, firstOverlap, type Interval } from '../contract/intervals'
 import { type Model, type ModelHold, type ModelJob, type ModelOperation, minutesWith } from './model'
+import { freeBy, readyAfter } from './room'
 import { SharedAir } from './shared-air'
 import { dropJob, insertSorted, UnitPool, type Use } from './unit-pool'
 
@@ -42,8 +43,10 @@ export class ShopState {
   private readonly places: UnitPool[]
   private readonly equipment: UnitPool[]
   private readonly air: SharedAir
+  private readonly openOf: Model['openOf']
 
   constructor(model: Model) {
+    this.openOf = model.openOf
     const range = { from: model.earliest, to: model.horizon }
     this.people = model.personIds.map(() => [])
     this.places = model.capacity.map((capacity) => new UnitPool(capacity, range))
@@ -53,9 +56,16 @@ export class ShopState {
     for (const job of model.jobs) this.reserve(job)
   }
 
-  /** The first use of a person that shares a minute with [from, to). A person does one thing at a time. */
-  personClash(person: number, from: number, to: number): Interval | undefined {
-    return firstOverlap(this.people[person]!, from, to)
+  /**
+   * The first use of a person that shares a minute with [from, to) or with the room before it, and until when it is in the
+   * way. A person does one thing at a time.
+   */
+  personClash(person: number, from: number, to: number, before = 0): Interval | undefined {
+    const uses = this.people[person]!
+    if (before === 0) return firstOverlap(uses, from, to)
+    const open = this.openOf(person)
+    const use = firstOverlap(uses, freeBy(open, from, before), to)
+    return use && { from: use.from, to: readyAfter(open, use.to, before) }
   }
 
   /** The first minute from `from` on at which none of them is taken for `minutes` on end; at most `limit`. */
@@ -126,7 +136,8 @@ export class ShopState {
     for (const [index, { start, end, people, place }] of placement.operations.entries()) {
       const use = { from: start, to: end, job: job.index }
       this.air.take(job.operations[index]!, place, use)
-      for (const person of people) insertSorted(this.people[person]!, use)
+      for (const person of people)
+        insertSorted(this.people[person]!, this.withRoom(job, placement, index, person))
       for (const piece of job.operations[index]!.equipment) this.equipment[piece]!.take(use)
     }
     for (const stay of job.stays.keys()) {
@@ -135,6 +146,16 @@ export class ShopState {
     }
     for (const hold of job.holds)
       this.equipment[hold.equipment]!.take({ ...holdExtent(hold, placement), job: job.index })
+  }
+
+  /** An operation with the room before it, but for what its person does for the same job. */
+  private withRoom(job: ModelJob, { operations }: JobPlacement, index: number, person: number): Use {
+    const { start, end } = operations[index]!
+    let from = freeBy(this.openOf(person), start, job.operations[index]!.room.before)
+    if (from < start)
+      for (const other of operations)
+        if (other.end <= start && other.end > from && other.people.includes(person)) from = other.end
+    return { from, to: end, job: job.index }
   }
 
   /** Keeps the people, places and equipment of pinned operations free for them until their job is placed. */

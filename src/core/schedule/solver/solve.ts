@@ -40,9 +40,9 @@ export class Solver {
   /** Makes a first schedule. The problem is taken to be checked. */
   constructor(
     problem: Problem,
-    { seed, onBetter, standing, churn, unproven = false }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
+    { seed, onBetter, standing, churn, rooms, unproven = false }: Omit<SearchOptions, 'steps' | 'shouldStop'>,
   ) {
-    this.model = compileModel(problem)
+    this.model = compileModel(problem, rooms)
     this.impossible = this.model.jobs.flatMap((job) => impossibilitiesOf(this.model, job))
     if (this.impossible.length > 0) return
     // In a large shop nothing is proved on the way; the first schedule should not wait for the better bound.
