@@ -15,7 +15,11 @@ export type QuoteWords = {
   job: (number: number) => string
   validUntil: (day: string) => string
   validFor: (days: number) => string
-  couldCollect: (day: string, time: string) => string
+  /** A time at which it is ready, and how sure that is. */
+  readyOn: (day: string, time: string, chance?: string) => string
+  /** Of such times: what would be promised, and one that is surer. */
+  couldCollect: (promised: string, surer?: string) => string
+  bringBy: (day: string, time: string) => string
   wash: string
   on: (process: string, panels: string) => string
   everyPanel: string
@@ -51,7 +55,7 @@ export type ChangeWords = {
   dropped: (line: string) => string
   before: string
   difference: string
-  couldCollect: (day: string, time: string) => string
+  couldCollect: (promised: string, surer?: string) => string
 }
 
 const IN: Record<Language, QuoteWords> = { en: quoteInEnglish, fr: quoteInFrench, de: quoteInGerman }

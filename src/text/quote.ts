@@ -1,8 +1,9 @@
 import type { Job } from '@/core/job'
-import type { JobPlan, Quote, QuoteText, Summary } from '@/core/offer'
+import type { Collecting, JobPlan, Quote, QuoteText, Summary } from '@/core/offer'
 import { type Language, type Region, readIn } from '@/core/region'
 import type { Setup } from '@/core/shop'
 import { dayIn, type Instant, plusMinutes } from '@/core/time'
+import { chanceText } from './chance'
 import { expectationText } from './expectation'
 import { clock, money, paperDay, percent } from './formats'
 import { lineOrigin, lineText, protectionLines, sumRows, workLines } from './quote-lines'
@@ -24,9 +25,18 @@ type Told = {
   depositPercent: number
 }
 
+/** When the car is ready, with which chance, and by when it has to be there for that. */
+export type WhenTold = { chances?: readonly Collecting[]; bringBy?: Instant }
+
 /** Of a version that is written, or of one that is still being chosen. */
 export type QuoteState =
-  | { kind: 'written'; version: number; writtenAt: Instant; validUntil: Instant; couldCollectAt?: Instant }
+  | ({
+      kind: 'written'
+      version: number
+      writtenAt: Instant
+      validUntil: Instant
+      couldCollectAt?: Instant
+    } & WhenTold)
   | { kind: 'draft'; validDays: number }
 
 function aboutText(region: Region, state: QuoteState, jobNumber: number, change: ChangeTold | undefined) {
@@ -43,15 +53,25 @@ function aboutText(region: Region, state: QuoteState, jobNumber: number, change:
     about: change?.callsOff
       ? `${words.job(jobNumber)}.`
       : `${words.job(jobNumber)}. ${words.validUntil(day(plusMinutes(state.validUntil, -1)))}`,
-    ...(state.couldCollectAt
-      ? {
-          collection: (change ? words.change : words).couldCollect(
-            day(state.couldCollectAt),
-            clock(region, state.couldCollectAt),
-          ),
-        }
-      : {}),
+    ...(state.couldCollectAt ? { collection: collectionText(region, state, change !== undefined) } : {}),
   }
+}
+
+/** When the car could be collected, and when it would have to come. */
+function collectionText(
+  region: Region,
+  { couldCollectAt, chances, bringBy }: WhenTold & { couldCollectAt?: Instant },
+  isChange: boolean,
+): string {
+  const words = quoteWords(region)
+  const day = (at: Instant) => paperDay(region, dayIn(region.timezone, at))
+  const [promised, surer] = chances
+    ? chances.map(({ at, chance }) => words.readyOn(day(at), clock(region, at), chanceText(region, chance)))
+    : [words.readyOn(day(couldCollectAt!), clock(region, couldCollectAt!))]
+  return [
+    ...(bringBy ? [words.bringBy(day(bringBy), clock(region, bringBy))] : []),
+    (isChange ? words.change : words).couldCollect(promised!, surer),
+  ].join(' ')
 }
 
 /** The technical lines, where anything is polished. */
@@ -127,7 +147,8 @@ export function toldQuote(
     | 'validUntil'
     | 'couldCollectAt'
     | 'change'
-  >,
+  > &
+    WhenTold,
   job: Pick<Job, 'number' | 'customer' | 'arriveAt'>,
   setup: Pick<Setup, 'name' | 'region' | 'packages'>,
   agreed?: ChangeTold['agreed'],

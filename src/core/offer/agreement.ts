@@ -1,5 +1,6 @@
 import type { JobId } from '../ids'
 import type { Instant } from '../time'
+import type { Collecting } from './collecting'
 import type { JobPlan } from './job-plan'
 import type { Summary } from './told'
 
@@ -13,5 +14,7 @@ export type Agreement = {
   summary: Summary
   totalCents: number
   promisedFor: Instant
+  /** With which chance it was promised, and when it would be ready more surely; absent where that was not worked out. */
+  chances?: readonly Collecting[]
   agreedAt: Instant
 }

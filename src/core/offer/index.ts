@@ -13,6 +13,7 @@ export {
 export { broughtForward, type StateOf, type StepState } from './changed-plan'
 export { type Choices, choicesSchema, chosenOffer } from './choices'
 export { type LayerPart, partOfLayer, shareOfLayer } from './coat-parts'
+export { type Collecting, collectingSchema } from './collecting'
 export {
   type Expectation,
   expectationOf,
@@ -84,7 +85,7 @@ export { type QuoteRow, type QuoteText, quoteTextSchema } from './quote-text'
 export type { Quote, QuoteChange, ShownPhoto } from './quote-version'
 export { recoat, repairPlan, visitPlan } from './short-jobs'
 export { shortSummary } from './short-told'
-export { SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
+export { isSubcontractor, SKILLS, type Skill, type VendorSkill, vendorSkill } from './skill'
 export { type FirstName, type PlainStep, type StepName, stepNameSchema } from './step-name'
 export {
   CUSTOMER_TAX,

@@ -1,13 +1,7 @@
 import { offered } from '../correction'
 import type { PersonId } from '../ids'
-import type { JobPlan } from '../offer'
-import {
-  type PlacedOperation,
-  type Problem,
-  type ProblemJob,
-  type ScheduleReason,
-  soonestFor,
-} from '../schedule'
+import type { Collecting, JobPlan } from '../offer'
+import type { PlacedOperation, Problem, ProblemJob, ScheduleReason } from '../schedule'
 import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
@@ -17,8 +11,8 @@ import { calendarNow, type Floor } from './floor'
 import { standing } from './moves'
 import type { NamedReason } from './named-reason'
 import { newJob } from './new-job'
-import { collectionTime } from './plan-floor'
 import { planningProblem } from './shop-problem'
+import { promiseFor } from './sureness'
 
 /** What a caller is told: when a car nobody has seen yet could be fetched, with nobody moved who was promised. */
 
@@ -34,6 +28,8 @@ export type WayIn =
 export type Collection = {
   way: WayIn
   collectAt: Instant
+  /** With which chance it is ready then, and when more surely. */
+  chances: readonly Collecting[]
   plan: JobPlan
   operations: PlacedOperation[]
 }
@@ -73,10 +69,13 @@ function collectionOf(
   { plan, arrive, size }: { plan: JobPlan; arrive: Instant; size: VehicleSize },
   way: WayIn,
 ): Collection | { reason: ScheduleReason } {
-  const soonest = soonestFor(problem, operations, problemJob(floor, plan, arrive, size))
-  if (soonest.kind === 'impossible') return { reason: soonest.reason }
-  const collectAt = collectionTime(floor.shop.setup, soonest.end)
-  return { way, collectAt, plan, operations: soonest.operations }
+  // What a shop does as an exception is only told of: as it would be on paper.
+  const rooms = way.kind === 'usual' ? undefined : 1
+  const job = problemJob(floor, plan, arrive, size)
+  const found = promiseFor(floor.shop.setup, { problem, operations }, job, rooms)
+  if (found.kind === 'impossible') return found
+  const { chances } = found
+  return { way, collectAt: chances[0].at, chances, plan, operations: found.operations }
 }
 
 /** Days on which one person more might come in: the next Saturdays, for those of the house who are not there then. */

@@ -29,7 +29,8 @@ const away: ShopCalendar['places'][number] = {
 }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
-  const { region, slotMinutes, horizonDays, objective, calendars, places, equipment, sharing } = setup
+  const { region, slotMinutes, horizonDays, objective, calendars, places, equipment, sharing, spreads } =
+    setup
   return {
     timezone: region.timezone,
     slotMinutes,
@@ -40,6 +41,7 @@ export function shopCalendar(setup: Setup): ShopCalendar {
     offsiteCost: 0,
     equipment: countedEquipment(equipment, ALWAYS),
     sharing,
+    spreads,
     people: everyone(setup),
   }
 }

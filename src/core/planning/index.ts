@@ -1,4 +1,5 @@
 export type { AwaitedThere, AwayThere } from './away-there'
+export { collectionTime } from './collection-time'
 export {
   BAY_KINDS,
   type BayKind,
@@ -28,11 +29,10 @@ export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
 export { type NamedReason, namedReasons } from './named-reason'
 export { newJob } from './new-job'
-export { type Outage, shopWithout, touchedBy } from './outage'
+export { type Outage, type OutageKind, shopWithout, touchedBy } from './outage'
 export { joinParts } from './parts'
 export {
   CHURN_PER_STEP,
-  collectionTime,
   keptPlan,
   NOBODY,
   PLAN_ALL_STEPS,
@@ -56,7 +56,11 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
+export { FIRST_SPREAD } from './spreads'
+export { FIRST_SURE_MARK, SURE_MARKS, type SureMark } from './sure-marks'
+export { collectingTimes, type Promisable, promiseFor } from './sureness'
 export { alike, type MethodChange, type MethodPreview, type SpotNews, type ToPut } from './to-put'
 export { UNAGREED, type Unagreed } from './unagreed'
 export type { WaitingNote } from './waiting-note'
+export { type Help, placedAnew, type Watch, type Watched, watchPromises } from './watch'
 export { openedWindow, windowLink } from './window'

@@ -25,7 +25,9 @@ export const outageInput = z.strictObject({
   what: z.discriminatedUnion('kind', [
     z.strictObject({ kind: z.literal('person'), id: out.transform(toPersonId) }),
     z.strictObject({ kind: z.literal('place'), id: out.transform(toBayId) }),
+    z.strictObject({ kind: z.literal('extra'), id: out.transform(toPersonId) }),
     z.strictObject({ kind: z.literal('air') }),
+    z.strictObject({ kind: z.literal('power') }),
   ]),
   ...times,
 })

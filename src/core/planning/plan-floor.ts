@@ -1,19 +1,16 @@
 import type { LiveJob } from '../job'
 import {
   checkSchedule,
-  nextOpen,
   type PlacedOperation,
   type Problem,
   type Schedule,
   type ScheduleReason,
   solve,
 } from '../schedule'
-import type { Setup } from '../shop'
-import type { Instant } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
 import type { PlanningOptions } from './planning-options'
-import { type MissedWindow, nextSlot, planningProblem, type ShopCalendar } from './shop-problem'
+import { type MissedWindow, planningProblem, type ShopCalendar } from './shop-problem'
 
 /** Improvement attempts when everything is re-planned by hand. */
 export const PLAN_ALL_STEPS = 120
@@ -145,10 +142,4 @@ export function planOnFloor(
   shouldStop?: () => boolean,
 ): Planned {
   return planAround(floor, movable, movable ? 0 : PLAN_ALL_STEPS, shouldStop)
-}
-
-/** When a customer can fetch a car that is finished at `end`: on the quarter hour, while the counter is open. */
-export function collectionTime(setup: Setup, end: Instant): Instant {
-  const ready = nextSlot(end, setup.slotMinutes)
-  return nextOpen(setup.calendars[setup.counterCalendar]!, setup.region.timezone, ready) ?? ready
 }

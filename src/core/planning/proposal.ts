@@ -1,3 +1,4 @@
+import type { JobId } from '../ids'
 import type { StepName } from '../offer'
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
@@ -42,5 +43,7 @@ export type Foreseen =
   | { kind: 'outage'; outage: Outage }
   /** Something that is away comes back at another time than was said. */
   | { kind: 'late'; late: LateBack }
+  /** One car's steps are placed anew, so that its promise is surer; nobody else moves. */
+  | { kind: 'surer'; job: JobId }
   /** Only the cars whose work it changes move, if that can be. */
   | { kind: 'work'; changes: readonly PlanChange[]; cause: string }

@@ -4,6 +4,7 @@ import { type LiveJob, progressAt } from '../job'
 import type { PlannedOperation } from '../offer/job-plan'
 import { apartIn } from '../offer/side-by-side'
 import type { Problem, ProblemJob, ProblemOperation } from '../schedule'
+import type { Setup } from '../shop'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
 import { type Closure, closedFrom } from './closures'
@@ -15,6 +16,7 @@ import type { PlanningOptions } from './planning-options'
 import { kindOf, withRoof } from './roof'
 import { inTheAir, sharesAir } from './shared-air'
 import type { Sharing } from './sharing'
+import { spreadIn } from './spreads'
 import { type Entry, goneOut, onMinute, type Pin, underWay, waitsForOrders } from './under-way'
 
 export type ShopCalendar = Pick<
@@ -31,6 +33,8 @@ export type ShopCalendar = Pick<
   places: (Problem['places'][number] & BayRoom)[]
   /** Whether work at the machine may be shared by two. */
   sharing?: Sharing
+  /** How much the minutes of each kind of work vary; nothing varies where it is not said. */
+  spreads?: Setup['spreads']
   closures?: readonly Closure[]
   damp?: readonly DampAir[]
 }
@@ -84,6 +88,7 @@ class ProblemBuilder {
   /** An operation as the scheduler takes it, with what it needs of the shop’s equipment and who may share it. */
   readonly toSchedule = (operation: PlannedOperation): ProblemOperation => ({
     ...toSchedule(operation),
+    ...spreadIn(this.shop, operation),
     ...(this.shop.sharing === 'two' && SHARED.includes(operation.kind) ? { split: 2 } : {}),
     ...equipmentFor(operation, this.counted),
     ...inTheAir(operation, this.airs),

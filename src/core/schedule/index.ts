@@ -1,6 +1,6 @@
 export { type JobChange, planChanges } from './contract/changes'
 export { type BrokenRule, checkSchedule } from './contract/check'
-export { closedBetween, openedOn } from './contract/closure'
+export { closedBetween, openedBetween, openedOn } from './contract/closure'
 export { type FaultFacts, fault, type PlainFault, readFault } from './contract/faults'
 export { nextOpen, openMinutesBetween, openSpans } from './contract/open-minutes'
 export {
@@ -27,18 +27,25 @@ export { MoveDesk } from './rearrange/move-desk'
 export type { OperationMove, Rearranged, StayMove, Tried } from './rearrange/moves'
 export type { Refusal } from './rearrange/refusal'
 export {
+  type Outcome,
+  type Play,
+  playAll,
   type Rehearsal,
   type RehearsedJob,
   type RehearsedWindow,
   type RehearseOptions,
   RUNS,
   rehearse,
+  shareBy,
   TOLERATED_MINUTES,
 } from './rehearse/rehearse'
 export type { Churn } from './solver/draft'
+export { scheduleFrom } from './solver/placements'
 export { type Random, seededRandom } from './solver/random'
 export type { SearchOptions, SearchProgress } from './solver/search'
 export { type Solution, Solver, solve } from './solver/solve'
 export { type Soonest, soonestFor } from './solver/soonest'
-export { type Promised, promisesOf } from './sure/promises'
+export { type Eater, eatersOf } from './sure/blame'
+export { type Chance, chanceAt, PROMISE_SEED, type Promised, promisesOf } from './sure/promises'
 export { type SureOptions, type SureSolution, solveSure } from './sure/solve-sure'
+export { type SureSoonest, soonestSure } from './sure/soonest-sure'

@@ -14,6 +14,7 @@ import {
 } from '../offer'
 import { equipmentSchema } from '../planning/equipment'
 import { SHARING } from '../planning/sharing'
+import { FIRST_SURE_MARK, SURE_MARKS } from '../planning/sure-marks'
 import { UNAGREED } from '../planning/unagreed'
 import { regionSchema } from '../region'
 import { PROBLEM_FORMAT, problemSchema } from '../schedule'
@@ -213,6 +214,10 @@ export const setupSchema = z
     depths: paceSchema.default({}),
     costs: costsSchema.default(FIRST_COSTS),
     devices: devicesSchema.default(FIRST_DEVICES),
+    /** The chance with which what is promised is to hold. */
+    sure: z.literal(SURE_MARKS).default(FIRST_SURE_MARK),
+    /** How much the minutes of each kind of work vary, as learned from finished jobs: coefficients of variation. */
+    spreads: z.record(z.string(), z.number().min(0).max(1)).default({}),
     slotMinutes: z.int(),
     horizonDays: z.int(),
     objective: z.object({

@@ -10,6 +10,7 @@ import { staffPanelName } from '@/text/en/staff-panels'
 import { expectationText, partlyText } from '@/text/expectation'
 import { moment, money, paperDay, percent } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
+import { ChanceMark, SurerTime } from '../schedule/sure-times'
 import { PriceLines } from './price-lines'
 
 /** What was agreed, kept as it was told. */
@@ -60,7 +61,19 @@ export function AgreedSheet({
           )
         )}
         <p className="mt-4">
-          Promised for <strong>{moment(setup.region, agreement.promisedFor, now)}</strong>.
+          Promised for <strong>{moment(setup.region, agreement.promisedFor, now)}</strong>
+          {agreement.chances?.[0] && (
+            <>
+              {' '}
+              <ChanceMark region={setup.region} chance={agreement.chances[0].chance} />
+            </>
+          )}
+          {agreement.chances?.[1] && (
+            <>
+              , surer <SurerTime region={setup.region} chances={agreement.chances} />
+            </>
+          )}
+          .
         </p>
         {summary.depositCents > 0 && (
           <p className="mt-1">Deposit before the work begins: {money(setup.region, summary.depositCents)}.</p>

@@ -18,6 +18,7 @@ import { clock, duration, figure, money, paperDay, percent, unitSign } from '@/t
 import { ButtonLink } from '@/ui/button'
 import { Frond } from '@/ui/frond'
 import { leafletsOf } from '../leaflets'
+import { ChanceMark, SurerTime } from '../schedule/sure-times'
 import { AgreeButton } from './agree-button'
 import { Breaches } from './breaches'
 import { CoatTable } from './coat-table'
@@ -110,7 +111,13 @@ export function OfferSheet({
           {when.kind === 'possible' ? (
             <>
               <strong>{paperDay(setup.region, dayIn(setup.region.timezone, when.collectAt))}</strong>,{' '}
-              {clock(setup.region, when.collectAt)}
+              {clock(setup.region, when.collectAt)}{' '}
+              <ChanceMark region={setup.region} chance={when.chances[0]!.chance} />
+              {when.chances.length > 1 && (
+                <span className="block text-sm text-ink-soft">
+                  surer <SurerTime region={setup.region} chances={when.chances} />
+                </span>
+              )}
               {wantedBy && dayIn(setup.region.timezone, when.collectAt) > wantedBy && (
                 <span className="block text-copper">
                   After {paperDay(setup.region, wantedBy)}, when it is wanted

@@ -18,6 +18,7 @@ import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { TimeInput } from '@/ui/time-input'
 import { reach } from '@/ui/use-action'
+import { ChanceMark, SurerTime } from './sure-times'
 
 type Props = {
   region: Region
@@ -150,8 +151,14 @@ function Answer({ answer, checkIn, ...shop }: AnswerProps) {
             <p className="text-ink-soft">Earliest date we can promise</p>
             <p className="font-head text-3xl font-semibold">
               {paperDay(shop.region, dayIn(shop.region.timezone, usual.collectAt))}, from{' '}
-              {clock(shop.region, usual.collectAt)}
+              {clock(shop.region, usual.collectAt)}{' '}
+              <ChanceMark region={shop.region} chance={usual.chances[0]!.chance} />
             </p>
+            {usual.chances.length > 1 && (
+              <p className="text-lg">
+                Surer: <SurerTime region={shop.region} chances={usual.chances} />
+              </p>
+            )}
             <p className="mt-1">
               {needNotBe(usual, shop)} About {roundMoney(shop.region, totalCents)} with tax, until the paint
               has been read and tried.
@@ -212,7 +219,8 @@ function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps
             <p className="font-semibold">{wayText(collection.way, shop.region, shop.names)}</p>
             <p className="font-head text-xl">
               {paperDay(shop.region, dayIn(shop.region.timezone, collection.collectAt))}, from{' '}
-              {clock(shop.region, collection.collectAt)}
+              {clock(shop.region, collection.collectAt)}{' '}
+              <ChanceMark region={shop.region} chance={collection.chances[0]!.chance} />
             </p>
             <Course collection={collection} {...shop} />
           </li>

@@ -8,7 +8,7 @@ import type { BoardView } from './board-view'
 import { Ghost, Landings } from './moving/ghost'
 import { MovePanel } from './moving/move-panel'
 import { useMoving } from './moving/use-moving'
-import { OutageShade } from './outage-shade'
+import { isOutIn, OutageShade } from './outage-shade'
 import { TimeGrid } from './time-grid'
 import { PX_PER_HOUR_FOR_STEPS, widthOf } from './timeline'
 
@@ -41,7 +41,7 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
               ))}
               {view.rows.flatMap((row) =>
                 view.outages
-                  .filter(({ what }) => (what.kind === 'air' ? row.coats : what.id === row.id))
+                  .filter((outage) => isOutIn(outage, row))
                   .map((outage) => (
                     <OutageShade key={outage.id} outage={outage} timeline={timeline} row={row} />
                   )),

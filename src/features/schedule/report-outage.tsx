@@ -28,6 +28,8 @@ const OUT: Record<KnownOutage['kind'], { is: string; over: string }> = {
   person: { is: 'is away', over: 'Is back' },
   place: { is: 'is out of use', over: 'In use again' },
   air: { is: 'is too damp to coat', over: 'Dry enough again' },
+  extra: { is: 'is in longer', over: 'Not after all' },
+  power: { is: 'is off', over: 'The power is back' },
 }
 
 type Props = {
@@ -114,7 +116,9 @@ export function ReportOutage({
               options={[
                 { value: 'person', name: 'Somebody is away or late' },
                 { value: 'place', name: 'A bay is out of use' },
+                { value: 'extra', name: 'Somebody stays longer or comes in' },
                 { value: 'air', name: 'The air is too damp' },
+                { value: 'power', name: 'The power is off' },
                 { value: 'frost', name: 'It freezes' },
                 { value: 'longer', name: 'A step takes longer' },
                 ...(away.length > 0 ? [{ value: 'late' as const, name: 'Something comes back later' }] : []),
@@ -122,8 +126,9 @@ export function ReportOutage({
               value={happening}
               onChange={(next) => {
                 setHappening(next)
-                if (next === 'person' || next === 'place') change({ what: { kind: next, id: '' } })
-                else change(next === 'air' ? { what: { kind: 'air' } } : {})
+                if (next === 'person' || next === 'extra' || next === 'place')
+                  change({ what: { kind: next, id: '' } })
+                else change(next === 'air' || next === 'power' ? { what: { kind: next } } : {})
               }}
             />
             {happening === 'longer' && (
@@ -148,16 +153,16 @@ export function ReportOutage({
                 }}
               />
             )}
-            {happening === what.kind && what.kind !== 'air' && (
-              <Field label={what.kind === 'person' ? 'Who' : 'Which bay'} error={wrong('id')}>
+            {happening === what.kind && 'id' in what && (
+              <Field label={what.kind === 'place' ? 'Which bay' : 'Who'} error={wrong('id')}>
                 <select
                   className="field"
                   value={what.id}
                   onChange={(event) => change({ what: { ...what, id: event.target.value } })}
                 >
                   <option value="">Choose</option>
-                  <NameOptions named={what.kind === 'person' ? people : places} />
-                  {what.kind === 'person' && subcontractors.length > 0 && (
+                  <NameOptions named={what.kind === 'place' ? places : people} />
+                  {what.kind !== 'place' && subcontractors.length > 0 && (
                     <optgroup label="Subcontractors">
                       <NameOptions named={subcontractors} />
                     </optgroup>
@@ -170,6 +175,12 @@ export function ReportOutage({
             <p className="max-w-prose text-ink-soft">
               Nothing is coated in that time: layers wait for dry air, or are applied before it. All other
               work goes on.
+            </p>
+          )}
+          {happening === 'power' && (
+            <p className="max-w-prose text-ink-soft">
+              Nobody of the house works in that time. What cures or dries goes on; make sure lamps and heaters
+              do not come back on by themselves.
             </p>
           )}
           {happening === 'frost' && (

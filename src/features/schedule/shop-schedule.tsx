@@ -31,6 +31,9 @@ type Props = {
   car: string | undefined
 }
 
+/** What is out of the house as a whole. */
+const WHOLE_HOUSE = { air: 'The air', power: 'The power' } as const
+
 /** Bays and people over the coming days, nights shaded, windows drawn. */
 export function ShopSchedule({ floor, basis, history, span, from, car }: Props) {
   const { setup } = floor.shop
@@ -62,7 +65,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
             known={floor.outages.map(({ id, what, until }) => ({
               id,
               kind: what.kind,
-              name: what.kind === 'air' ? 'The air' : (outNames.get(what.id) ?? what.id),
+              name: 'id' in what ? (outNames.get(what.id) ?? what.id) : WHOLE_HOUSE[what.kind],
               until,
             }))}
             region={setup.region}

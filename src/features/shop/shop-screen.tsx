@@ -3,12 +3,13 @@
 import { type ReactNode, useState } from 'react'
 import type { PersonId } from '@/core/ids'
 import { POLISHING_SCHOOLS, type PolishingSchool } from '@/core/offer'
-import { SHARING, type Sharing, UNAGREED, type Unagreed } from '@/core/planning'
+import { SHARING, type Sharing, SURE_MARKS, type SureMark, UNAGREED, type Unagreed } from '@/core/planning'
 import type { Quantity } from '@/core/region'
 import type { Inspector, WashSetup } from '@/core/shop'
 import { SCHOOLS, type School } from '@/core/survey'
-import { drawnShare, lanceBottle, WASH_SCHOOLS, type WashSchool } from '@/core/wash'
+import { drawnShare, lanceBottle, WASH_SCHOOLS } from '@/core/wash'
 import { keepShop } from '@/server/shop/shop-actions'
+import { chanceText } from '@/text/chance'
 import { lanceErrorText } from '@/text/en/wash'
 import { measured, percent, unitSign } from '@/text/formats'
 import { numberOf } from '@/text/typed'
@@ -20,31 +21,7 @@ import { Refused } from '@/ui/refused'
 import { useRegion } from '@/ui/region'
 import { useAction } from '@/ui/use-action'
 import { InspectorChoice } from './inspector-choice'
-
-const SCHOOL_NAME: Record<School, string> = {
-  'gauge-guided': 'From the gauge reading',
-  'method-guided': 'From the method used',
-  both: 'Whichever is stricter',
-}
-const WASH_SCHOOL_NAME: Record<WashSchool, string> = {
-  'iron-first': 'Iron remover, then clay',
-  'clay-first': 'Clay, then iron remover',
-}
-
-const SHARING_NAME: Record<Sharing, string> = {
-  one: 'One person, start to end',
-  two: 'Two may share it, panel by panel',
-}
-
-const UNAGREED_NAME: Record<Unagreed, string> = {
-  'goes-on': 'are worked anyway',
-  waits: 'wait for their yes',
-}
-
-const POLISHING_NAME: Record<PolishingSchool, string> = {
-  'step-by-step': 'Cut the whole car, then refine it',
-  'panel-by-panel': 'Finish one panel, then the next',
-}
+import { POLISHING_NAME, SCHOOL_NAME, SHARING_NAME, UNAGREED_NAME, WASH_SCHOOL_NAME } from './way-names'
 
 type Typed = Record<'bucket' | 'spray' | 'cap' | 'bottle' | 'seconds' | 'flow', string>
 
@@ -76,6 +53,7 @@ export function ShopScreen({
   polishing: storedPolishing,
   sharing: storedSharing,
   unagreed: storedUnagreed,
+  sure: storedSure,
   inspector: storedInspector,
   people,
   wash,
@@ -85,6 +63,7 @@ export function ShopScreen({
   polishing: PolishingSchool
   sharing: Sharing
   unagreed: Unagreed
+  sure: SureMark
   inspector: Inspector
   people: readonly { id: PersonId; name: string }[]
   wash: WashSetup
@@ -94,6 +73,7 @@ export function ShopScreen({
   const [polishing, setPolishing] = useState(storedPolishing)
   const [sharing, setSharing] = useState(storedSharing)
   const [unagreed, setUnagreed] = useState(storedUnagreed)
+  const [sure, setSure] = useState(storedSure)
   const [inspector, setInspector] = useState(storedInspector)
   const [washing, setWashing] = useState(wash.school)
   const [place, setPlace] = useState({ drain: wash.drain, hose: wash.hose })
@@ -122,6 +102,7 @@ export function ShopScreen({
         polishing,
         sharing,
         unagreed,
+        sure,
         inspector,
         wash: { school: washing, ...place, gear: gearOf(typed) },
       },
@@ -178,6 +159,20 @@ export function ShopScreen({
           options={SHARING.map((value) => ({ value, name: SHARING_NAME[value] }))}
           value={sharing}
           onChange={setSharing}
+        />
+      </Part>
+      <Part
+        title="Keeping promises"
+        words="Work takes longer than planned now and then. A date is given so that it is kept so often; the surer, the later. Yard warns when a promise becomes less sure than this."
+      >
+        <Choice
+          label="A promised date is kept"
+          options={SURE_MARKS.map((value) => ({ value, name: chanceText(region, value) }))}
+          value={sure}
+          onChange={(value) => {
+            setSure(value)
+            clear()
+          }}
         />
       </Part>
       <Part

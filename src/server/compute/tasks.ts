@@ -13,6 +13,7 @@ import { atOneMoment, database, writer } from '../db/connection'
 import { loadFloor } from '../floor/floor'
 import { drainPlanRequests } from '../planning/drain'
 import { workOut } from '../planning/proposal'
+import { watchKept } from '../planning/watch'
 import { whenForPlan, whyNotEarlier } from '../quotes/offers'
 import { loadShop } from '../shop/shop-store'
 
@@ -48,6 +49,8 @@ export const TASKS = {
     }
   },
   caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
+  /** How surely each promise is kept, as the calendar stands. */
+  promises: async (at: Instant) => watchKept(await floorAt(at)),
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),
 }
 

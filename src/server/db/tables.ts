@@ -72,6 +72,7 @@ export type AgreementsRow = {
   promised_for: string
   agreed_at: string
   version: number | null
+  chances: string | null
 }
 
 type AgreementsIn = In<AgreementsRow, 'promised_for' | 'agreed_at', never>
@@ -393,7 +394,7 @@ type MovesIn = In<MovesRow, 'made_at' | 'undone_at', never>
 
 export type OutagesRow = {
   id: string
-  kind: 'person' | 'place' | 'air'
+  kind: 'person' | 'extra' | 'place' | 'air' | 'power'
   what_id: string | null
   from_at: string
   until_at: string
@@ -801,7 +802,7 @@ declare module 'knex/types/tables' {
     acts: Knex.CompositeTableType<ActsRow, Written<ActsIn, 'position' | 'conflict'>, Changed<ActsIn>>
     agreements: Knex.CompositeTableType<
       AgreementsRow,
-      Written<AgreementsIn, 'version'>,
+      Written<AgreementsIn, 'version' | 'chances'>,
       Changed<AgreementsIn>
     >
     awaited: Knex.CompositeTableType<AwaitedRow, AwaitedIn, Changed<AwaitedIn>>

@@ -38,8 +38,8 @@ export const foresee = defineAction({
   prepare: async ({ db, at }, { what, ...times }): Promise<Foretold> => {
     const { setup } = await loadShop(db)
     if (
-      what.kind !== 'air' &&
-      !(what.kind === 'person' ? everyone(setup) : setup.places).some((each) => each.id === what.id)
+      'id' in what &&
+      !(what.kind === 'place' ? setup.places : everyone(setup)).some((each) => each.id === what.id)
     )
       return refuse('gone', ask('shop-thing-gone'), 'id')
     const { from, until } = spanOf(times, setup.region.timezone)
@@ -123,4 +123,17 @@ export const isBack = defineAction({
     await endOutage(trx, outage.id, at)
     return done()
   },
+})
+
+/** Works out what it would change to place one car anew, so that its promise is surer. */
+export const foreseeSurer = defineAction({
+  name: 'planning.foresee-surer',
+  who: 'desk',
+  input: z.strictObject({ job: z.string().min(1).max(80) }),
+  prepare: async ({ db, at }, { job }): Promise<Foretold> => {
+    const floor = await loadFloor(db, at)
+    if (!openJobs(floor).some(({ id }) => id === job)) return refuse('gone', ask('job-gone'), 'job')
+    return foretell(at, { kind: 'surer', job: toJobId(job) })
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
 })

@@ -5,22 +5,24 @@ import type { Outage } from '@/core/planning'
 import { type Instant, instantOrThrow } from '@/core/time'
 import type { OutagesRow } from '../db/tables'
 
-/** Who is away, what is out of use, and when the air is too damp to coat. What has ended stays in the table: it says why a plan was as it was. */
+/** Who is away or in longer, what is out of use, when the air is too damp to coat, or the power is off. What has ended stays in the table: it says why a plan was as it was. */
 
 export const outageSchema = z.object({
   id: z.string(),
   what: z.discriminatedUnion('kind', [
     z.object({ kind: z.literal('person'), id: z.string().transform(toPersonId) }),
     z.object({ kind: z.literal('place'), id: z.string().transform(toBayId) }),
+    z.object({ kind: z.literal('extra'), id: z.string().transform(toPersonId) }),
     z.object({ kind: z.literal('air') }),
+    z.object({ kind: z.literal('power') }),
   ]),
   from: z.string().transform((at): Instant => instantOrThrow(at)),
   until: z.string().transform((at): Instant => instantOrThrow(at)),
 })
 
 function whatOf({ kind, what_id }: OutagesRow): Outage['what'] {
-  if (kind === 'air' || what_id === null) return { kind: 'air' }
-  return kind === 'person' ? { kind, id: toPersonId(what_id) } : { kind, id: toBayId(what_id) }
+  if (kind === 'air' || kind === 'power' || what_id === null) return { kind: kind === 'power' ? kind : 'air' }
+  return kind === 'place' ? { kind, id: toBayId(what_id) } : { kind, id: toPersonId(what_id) }
 }
 
 /** Outages that are not over at `now`, the one that began first first. */
@@ -39,7 +41,7 @@ export async function addOutage(db: Knex, outage: Outage, now: Instant): Promise
   await db('outages').insert({
     id,
     kind: what.kind,
-    what_id: what.kind === 'air' ? null : what.id,
+    what_id: 'id' in what ? what.id : null,
     from_at: from,
     until_at: until,
     entered_at: now,

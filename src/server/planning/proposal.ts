@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
 import {
   backThen,
   CHURN_PER_STEP,
@@ -18,15 +19,24 @@ import {
   type PlannedFrom,
   type Planning,
   type Proposal,
+  placedAnew,
   planEverything,
   planFor,
   planningProblem,
+  standing,
   standingPlan,
   type ToPlan,
   touchedBy,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
-import { checkSchedule, fault, type PlacedOperation, planChanges, type Schedule } from '@/core/schedule'
+import {
+  checkSchedule,
+  fault,
+  type PlacedOperation,
+  planChanges,
+  type Schedule,
+  scheduleFrom,
+} from '@/core/schedule'
 import { namesOf } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
@@ -71,11 +81,28 @@ export async function workOut(
       const planning = { ...planningOf(now, schedule), cause: 'back-later' }
       return { ...(await proposalOf(db, floor, placed, planning)), late }
     }
+    case 'surer':
+      return workOutSurer(db, floor, what.job)
     case 'work':
       return workOutChanges(db, floor, what, shouldStop)
     default:
       return unreachable(what)
   }
+}
+
+/** One car placed anew, if it finds another place; else the plan as it stands. */
+async function workOutSurer(db: Knex, floor: Floor, job: JobId): Promise<WorkedOut> {
+  const calendar = standing(floor)
+  if (calendar.kind === 'blocked') {
+    const { placed, schedule } = planFor(floor, new Set([job]))
+    return proposalOf(db, floor, placed, planningOf(floor.now, schedule))
+  }
+  const { problem, operations } = calendar
+  const schedule = scheduleFrom(problem, placedAnew(calendar, job, floor.shop.setup) ?? operations)
+  const [broken] = checkSchedule(problem, schedule)
+  if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}`)
+  const planning = { ...planningOf(floor.now, schedule), cause: 'made-surer' }
+  return proposalOf(db, floor, joinParts(problem, schedule), planning)
 }
 
 /** Works a plan out and keeps it, where nobody waits for a page meanwhile. */
@@ -164,6 +191,8 @@ const CAUSE: Record<Outage['what']['kind'], string> = {
   person: 'person-away',
   place: 'bay-out-of-use',
   air: 'damp-air',
+  extra: 'in-longer',
+  power: 'no-power',
 }
 
 const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
@@ -250,13 +279,16 @@ async function proposalOf(
 
 /** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */
 function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['underWay'] {
-  if (what.kind === 'place' || from > now) return []
+  if (what.kind === 'place' || what.kind === 'extra' || from > now) return []
   return jobs.flatMap(({ job, live }) =>
     (live?.plan.operations ?? []).flatMap((operation) => {
       const { id, title } = operation
       const progress = live!.progress[id]
       const stops =
-        what.kind === 'air' ? isCoat(operation) : progress?.kind === 'started' && progress.by === what.id
+        what.kind === 'air'
+          ? isCoat(operation)
+          : progress?.kind === 'started' &&
+            (what.kind === 'power' ? operation.mode !== 'unattended' : progress.by === what.id)
       return progress?.kind === 'started' && stops ? [{ plate: job.vehicle.plate, title }] : []
     }),
   )

@@ -1,11 +1,12 @@
 import type { Knex } from 'knex'
 import { ask } from '@/core/asks'
 import type { JobId } from '@/core/ids'
+import type { Job } from '@/core/job'
 import { type Choices, chosenOffer, type Offer, quoteState, summaryOf } from '@/core/offer'
 import type { Floor, PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { COATING_RULE } from '@/text/en/coating'
-import { toldQuote } from '@/text/quote'
+import { toldQuote, type WhenTold } from '@/text/quote'
 import { loadFloor } from '../floor/floor'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
@@ -61,9 +62,20 @@ export async function writeOffer(
     validUntil: atLocal(setup.region.timezone, lastDay, '00:00'),
   }
   const version = await writeQuote(db, quote, (number) =>
-    toldQuote({ ...quote, version: number }, entry.job, setup),
+    toldQuote({ ...quote, ...whenTold(when, entry.job, floor.now), version: number }, entry.job, setup),
   )
   return { version, when }
+}
+
+/** What a customer is told of when: how surely it is ready, and by when to bring a car that is not here yet. */
+export function whenTold(
+  when: PricedOffer['when'],
+  { arriveAt }: Pick<Job, 'arriveAt'>,
+  now: Instant,
+): WhenTold {
+  if (when.kind === 'impossible') return {}
+  const first = when.placed.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+  return { chances: when.chances, ...(arriveAt > now ? { bringBy: first } : {}) }
 }
 
 /** Why a quote can no longer be answered. */
@@ -105,6 +117,7 @@ export async function agreeQuote(
       summary: quote.summary,
       totalCents: quote.totalCents,
       promisedFor: when.collectAt,
+      chances: when.chances,
       agreedAt: at,
     })
     if (!agreed) return false

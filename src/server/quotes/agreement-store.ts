@@ -1,6 +1,14 @@
 import type { Knex } from 'knex'
 import type { JobId } from '@/core/ids'
-import { type Agreement, type JobPlan, planSchema, type Summary, summarySchema } from '@/core/offer'
+import {
+  type Agreement,
+  type Collecting,
+  collectingSchema,
+  type JobPlan,
+  planSchema,
+  type Summary,
+  summarySchema,
+} from '@/core/offer'
 import { instantOrThrow } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
@@ -9,6 +17,8 @@ import type { AgreementsRow } from '../db/tables'
 /** A plan and its words as they were stored. Throws on what this version cannot read: it never guesses. */
 export const readPlan = parsedOnce((json): JobPlan => planSchema.parse(JSON.parse(json)))
 export const readSummary = parsedOnce((json): Summary => summarySchema.parse(JSON.parse(json)))
+
+const readChances = parsedOnce((json): Collecting[] => collectingSchema.parse(JSON.parse(json)))
 
 function toAgreement(row: AgreementsRow): Agreement {
   return {
@@ -21,6 +31,7 @@ function toAgreement(row: AgreementsRow): Agreement {
     totalCents: row.total_cents,
     promisedFor: instantOrThrow(row.promised_for),
     agreedAt: instantOrThrow(row.agreed_at),
+    ...(row.chances === null ? {} : { chances: readChances(row.chances) }),
   }
 }
 
@@ -48,6 +59,7 @@ export async function writeAgreement(db: Knex, agreement: Agreement): Promise<bo
       total_cents: agreement.totalCents,
       promised_for: agreement.promisedFor,
       agreed_at: agreement.agreedAt,
+      chances: agreement.chances ? JSON.stringify(agreement.chances) : null,
     })
     .onConflict('job_id')
     .ignore()
@@ -67,6 +79,7 @@ export async function replaceAgreement(
     summary,
     totalCents,
     promisedFor,
+    chances,
   }: Omit<Agreement, 'agreedAt'>,
 ): Promise<void> {
   await db('agreements')
@@ -79,6 +92,7 @@ export async function replaceAgreement(
       summary: JSON.stringify(summary),
       total_cents: totalCents,
       promised_for: promisedFor,
+      chances: chances ? JSON.stringify(chances) : null,
     })
 }
 

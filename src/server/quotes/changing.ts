@@ -18,7 +18,7 @@ import {
 } from '@/core/offer'
 import { collectionTime, type Floor, type FloorJob, type PricedOffer } from '@/core/planning'
 import { atLocal, dayIn, type Instant, laterOf, plusDays } from '@/core/time'
-import { toldQuote } from '@/text/quote'
+import { toldQuote, type WhenTold } from '@/text/quote'
 import { comesThen, handOver } from '../floor/job-store'
 import { listPayments } from '../handover/handover-store'
 import { publishFor } from '../planning/plan-store'
@@ -109,6 +109,7 @@ export async function writeChange(
     packageName,
     callsOff: false,
     couldCollectAt: when.collectAt,
+    chances: when.chances,
     ...words,
   })
   return { version }
@@ -119,14 +120,14 @@ type ToWrite = ChangeWords & {
   packageName: string
   callsOff: boolean
   couldCollectAt?: Instant
-}
+} & WhenTold
 
 async function write(
   db: Knex,
   floor: Floor,
   { entry, agreement }: Open,
   { plan, summary, price }: Changed,
-  { choices, packageName, found, otherwise, note, photos, callsOff, couldCollectAt }: ToWrite,
+  { choices, packageName, found, otherwise, note, photos, callsOff, couldCollectAt, chances }: ToWrite,
 ): Promise<number> {
   const { setup } = floor.shop
   const lastDay = plusDays(dayIn(setup.region.timezone, floor.now), choices.terms.validDays + 1)
@@ -154,7 +155,7 @@ async function write(
     change: { from: agreement.version ?? 0, found, otherwise, callsOff, photos: shown, marks },
   }
   return writeQuote(db, quote, (number) =>
-    toldQuote({ ...quote, version: number }, entry.job, setup, agreement),
+    toldQuote({ ...quote, ...(chances ? { chances } : {}), version: number }, entry.job, setup, agreement),
   )
 }
 
@@ -193,6 +194,7 @@ export async function agreeChange(
     summary,
     totalCents,
     promisedFor: when.collectAt,
+    chances: when.chances,
   })
   if (isOtherDay(quote.choices, entry.job)) await comesThen(db, jobId, quote.choices)
   await publishFor(db, jobId, when.placed, { floor, cause: 'agreement-changed' })

@@ -106,8 +106,8 @@ test('where the shop waits for a yes, the panel is not worked until there is one
   expect(cents).toBeGreaterThan(0)
   await change('roof', process)
   expect(await section('roof')).toBeUndefined()
-  const { school, polishing, sharing, inspector, wash } = floor.shop.setup
-  const ways = { school, polishing, sharing, inspector, wash }
+  const { school, polishing, sharing, sure, inspector, wash } = floor.shop.setup
+  const ways = { school, polishing, sharing, sure, inspector, wash }
   const rule = async (unagreed: 'waits' | 'goes-on') =>
     say('shop.keep-ways', { version: await shopVersion(shop.db), ...ways, unagreed })
   expect(await rule('waits')).toMatchObject({ ok: true })

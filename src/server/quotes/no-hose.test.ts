@@ -26,8 +26,8 @@ test('a shop without a hose plans no wash bay, also for a car whose wash nobody 
   }
   for (const wash of await plans()) expect(wash).toEqual({ title: { code: 'wash' }, kind: 'wash' })
   const { setup } = await loadShop(shop.db)
-  const { school, polishing, sharing, unagreed, inspector, wash } = setup
-  const dry = { school, polishing, sharing, unagreed, inspector, wash: { ...wash, hose: false } }
+  const { school, polishing, sharing, unagreed, sure, inspector, wash } = setup
+  const dry = { school, polishing, sharing, unagreed, sure, inspector, wash: { ...wash, hose: false } }
   expect(await saveSchoolsAndWash(shop.db, await shopVersion(shop.db), dry)).toBe(true)
   for (const inside of await plans()) {
     expect(inside.title).toEqual({ code: 'rinseless-wash' })

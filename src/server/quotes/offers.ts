@@ -12,12 +12,13 @@ import {
 } from '@/core/offer'
 import {
   calendarNow,
-  collectionTime,
   type Floor,
+  joinParts,
   openJobs,
   type PricedOffer,
   planFloor,
   planningProblem,
+  promiseFor,
 } from '@/core/planning'
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
@@ -113,8 +114,15 @@ export function whenForJob(floor: Floor, live: LiveJob): PricedOffer['when'] {
       kind: 'impossible',
       reasons: planned.schedule.reasons,
     }
-  const end = placed.map((operation) => operation.end).reduce(laterOf)
-  return { kind: 'possible', collectAt: collectionTime(setup, end), placed }
+  const { problem, schedule } = planned
+  const isOwn = ({ id }: { id: string }) => id === live.id
+  const operations = schedule.operations.filter(({ job }) => job !== live.id)
+  const beside = { problem: { ...problem, jobs: problem.jobs.filter((job) => !isOwn(job)) }, operations }
+  const promise = promiseFor(setup, beside, problem.jobs.find(isOwn)!)
+  if (promise.kind === 'impossible') return { kind: 'impossible', reasons: [promise.reason] }
+  const own = joinParts(problem, { ...schedule, operations: promise.operations })
+  const { chances } = promise
+  return { kind: 'possible', collectAt: chances[0].at, chances, placed: own }
 }
 
 /** Packages worked out for one vehicle, with the day it could be fetched if nobody else is moved. */

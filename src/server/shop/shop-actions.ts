@@ -5,7 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { POLISHING_SCHOOLS } from '@/core/offer'
-import { SHARING, UNAGREED } from '@/core/planning'
+import { SHARING, SURE_MARKS, UNAGREED } from '@/core/planning'
 import { identitySchema, inspectorSchema, washSetupInput } from '@/core/shop'
 import { SCHOOLS } from '@/core/survey'
 import { NO_PICTURE } from '@/text/en/logo'
@@ -23,6 +23,7 @@ export const keepShop = defineAction({
     polishing: z.enum(POLISHING_SCHOOLS),
     sharing: z.enum(SHARING),
     unagreed: z.enum(UNAGREED),
+    sure: z.literal(SURE_MARKS),
     inspector: inspectorSchema,
     wash: washSetupInput,
   }),

@@ -65,7 +65,10 @@ export async function loadShop(db: Knex): Promise<Shop> {
 const readSetup = parsedOnce((json) => setupSchema.parse(JSON.parse(json)))
 const readCatalogue = parsedOnce((json) => catalogueSchema.parse(JSON.parse(json)))
 
-export type SchoolsAndWash = Pick<Setup, 'school' | 'polishing' | 'sharing' | 'unagreed' | 'inspector'> & {
+export type SchoolsAndWash = Pick<
+  Setup,
+  'school' | 'polishing' | 'sharing' | 'unagreed' | 'sure' | 'inspector'
+> & {
   wash: WashSetup
 }
 

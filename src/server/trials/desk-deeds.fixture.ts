@@ -123,6 +123,7 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       polishing: setup.polishing,
       sharing: 'two',
       unagreed: 'goes-on',
+      sure: 0.9,
       inspector: { rule: 'manager', manager: 'merle' },
       wash: setup.wash,
     }),

@@ -14,8 +14,10 @@ export const quoteInGerman: QuoteWords = {
   job: (number) => `Auftrag ${number}`,
   validUntil: (day) => `Gültig bis ${day}.`,
   validFor: (days) => `Gültig für ${days === 1 ? 'einen Tag' : `${days} Tage`}, sobald es gespeichert ist.`,
-  couldCollect: (day, time) =>
-    `Bei Annahme am Tag der Erstellung wäre das Fahrzeug am ${day} um ${time} fertig gewesen. Den Termin bestätigen wir bei Ihrer Zusage.`,
+  readyOn: (day, time, chance) => `am ${day} um ${time}${chance ? ` (${chance})` : ''}`,
+  couldCollect: (promised, surer) =>
+    `Bei Annahme am Tag der Erstellung wäre das Fahrzeug ${promised} fertig gewesen${surer ? `, noch sicherer ${surer}` : ''}. Den Termin bestätigen wir bei Ihrer Zusage.`,
+  bringBy: (day, time) => `Bitte bringen Sie das Fahrzeug am ${day} bis ${time}.`,
   wash: 'Handwäsche und Dekontamination (Flugrost, Teer, Knete) nach Bedarf.',
   on: (process, panels) => `${process}: ${panels}.`,
   everyPanel: 'alle Bauteile',
@@ -49,7 +51,7 @@ export const quoteInGerman: QuoteWords = {
     dropped: (line) => `Entfällt: ${line}`,
     before: 'Bisher vereinbart, mit Steuer',
     difference: 'Unterschied, mit Steuer',
-    couldCollect: (day, time) =>
-      `Damit ist das Fahrzeug am ${day} um ${time} fertig, wenn Sie jetzt zustimmen.`,
+    couldCollect: (promised, surer) =>
+      `Damit ist das Fahrzeug ${promised} fertig${surer ? `, noch sicherer ${surer}` : ''}, wenn Sie jetzt zustimmen.`,
   },
 }

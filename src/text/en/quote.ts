@@ -14,8 +14,10 @@ export const quoteInEnglish: QuoteWords = {
   job: (number) => `Job ${number}`,
   validUntil: (day) => `Valid until ${day}.`,
   validFor: (days) => `Valid for ${days === 1 ? 'one day' : `${days} days`} once saved.`,
-  couldCollect: (day, time) =>
-    `If you had accepted when this quote was written, the car would have been ready on ${day} at ${time}. We confirm the day when you accept.`,
+  readyOn: (day, time, chance) => `on ${day} at ${time}${chance ? ` (${chance})` : ''}`,
+  couldCollect: (promised, surer) =>
+    `If you had accepted when this quote was written, the car would have been ready ${promised}${surer ? `, more surely ${surer}` : ''}. We confirm the day when you accept.`,
+  bringBy: (day, time) => `Please bring the car on ${day} by ${time}.`,
   wash: 'Hand wash and decontamination (iron, tar and clay) as needed.',
   on: (process, panels) => `${process}: ${panels}.`,
   everyPanel: 'all panels',
@@ -48,6 +50,7 @@ export const quoteInEnglish: QuoteWords = {
     dropped: (line) => `Not done: ${line}`,
     before: 'Agreed so far, with tax',
     difference: 'Difference, with tax',
-    couldCollect: (day, time) => `With it, the car is ready on ${day} at ${time} if you agree now.`,
+    couldCollect: (promised, surer) =>
+      `With it, the car is ready ${promised}${surer ? `, more surely ${surer}` : ''}, if you agree now.`,
   },
 }

@@ -14,8 +14,10 @@ export const quoteInFrench: QuoteWords = {
   job: (number) => `Dossier ${number}`,
   validUntil: (day) => `Valable jusqu’au ${day}.`,
   validFor: (days) => `Valable ${days === 1 ? 'un jour' : `${days} jours`} une fois enregistré.`,
-  couldCollect: (day, time) =>
-    `Si vous aviez accepté ce devis le jour de sa rédaction, la voiture aurait été prête le ${day} à ${time}. Nous confirmons la date à votre acceptation.`,
+  readyOn: (day, time, chance) => `le ${day} à ${time}${chance ? ` (${chance})` : ''}`,
+  couldCollect: (promised, surer) =>
+    `Si vous aviez accepté ce devis le jour de sa rédaction, la voiture aurait été prête ${promised}${surer ? `, plus sûrement ${surer}` : ''}. Nous confirmons la date à votre acceptation.`,
+  bringBy: (day, time) => `Merci d’amener la voiture le ${day} avant ${time}.`,
   wash: 'Lavage à la main et décontamination (fer, goudron, argile) selon les besoins.',
   on: (process, panels) => `${process} : ${panels}.`,
   everyPanel: 'toute la carrosserie',
@@ -49,7 +51,7 @@ export const quoteInFrench: QuoteWords = {
     dropped: (line) => `Non réalisé : ${line}`,
     before: 'Convenu jusqu’ici, TTC',
     difference: 'Différence, TTC',
-    couldCollect: (day, time) =>
-      `Avec lui, la voiture est prête le ${day} à ${time} si vous acceptez maintenant.`,
+    couldCollect: (promised, surer) =>
+      `Avec lui, la voiture est prête ${promised}${surer ? `, plus sûrement ${surer}` : ''}, si vous acceptez maintenant.`,
   },
 }

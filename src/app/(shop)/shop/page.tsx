@@ -15,6 +15,7 @@ export default async function ShopPage() {
       polishing={setup.polishing}
       sharing={setup.sharing}
       unagreed={setup.unagreed}
+      sure={setup.sure}
       inspector={setup.inspector}
       people={setup.people.map(({ id, name }) => ({ id, name }))}
       wash={setup.wash}

@@ -20,23 +20,49 @@ export function closedBetween(
   from: Instant,
   until: Instant,
 ): ProblemCalendar {
+  return changedBetween(calendar, { zone, from, until }, (open, shut) =>
+    open.flatMap((stretch) => [
+      { from: stretch.from, to: Math.min(stretch.to, shut.from) },
+      { from: Math.max(stretch.from, shut.to), to: stretch.to },
+    ]),
+  )
+}
+
+/** The same calendar, open as well from one instant to another: somebody stays longer, or comes in on a Saturday. */
+export function openedBetween(
+  calendar: ProblemCalendar,
+  zone: string,
+  from: Instant,
+  until: Instant,
+): ProblemCalendar {
+  return changedBetween(calendar, { zone, from, until }, (open, also) => [...open, also])
+}
+
+type Minutes = { from: number; to: number }
+
+/** Each day that is touched becomes an exception: its open hours, minutes of the day, with the part of the stretch that lies in it. */
+function changedBetween(
+  calendar: ProblemCalendar,
+  { zone, from, until }: { zone: string; from: Instant; until: Instant },
+  change: (open: Minutes[], part: Minutes) => Minutes[],
+): ProblemCalendar {
   if (until <= from) return calendar
   const usual: WeeklyCalendar = 'always' in calendar ? { weekly: ALL_WEEK } : calendar
   const exceptions = [...(usual.exceptions ?? [])]
   const [first, last] = [dayIn(zone, from), dayIn(zone, until)]
   for (let day = first; day <= last; day = plusDays(day, 1)) {
-    const shuts = day === first ? minuteOfDay(zone, from) : 0
-    const opens = day === last ? minuteOfDay(zone, until) : MIDNIGHT
-    const left = openOn(usual, day).flatMap(([start, end]) => {
-      const [begins, ends] = [clockMinutes(start), clockMinutes(end)]
-      return [
-        { from: begins, to: Math.min(ends, shuts) },
-        { from: Math.max(begins, opens), to: ends },
-      ].filter((stretch) => stretch.from < stretch.to)
-    })
-    const open = mergeIntervals(left).map(({ from, to }): [string, string] => [clockOf(from), clockOf(to)])
-    const known = exceptions.findIndex(({ date }) => date === day)
-    if (known >= 0) exceptions.splice(known, 1)
+    const part = {
+      from: day === first ? minuteOfDay(zone, from) : 0,
+      to: day === last ? minuteOfDay(zone, until) : MIDNIGHT,
+    }
+    const known = openOn(usual, day).map(([start, end]) => ({
+      from: clockMinutes(start),
+      to: clockMinutes(end),
+    }))
+    const hours = mergeIntervals(change(known, part).filter((stretch) => stretch.from < stretch.to))
+    const open = hours.map(({ from: opens, to }): [string, string] => [clockOf(opens), clockOf(to)])
+    const at = exceptions.findIndex(({ date }) => date === day)
+    if (at >= 0) exceptions.splice(at, 1)
     exceptions.push({ date: day, open })
   }
   return { ...usual, exceptions }

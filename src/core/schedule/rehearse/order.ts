@@ -145,3 +145,19 @@ function throughTheAir({ airOf }: Model, steps: readonly Step[]): void {
       )
         step.after.push({ step: other, wait: 0 })
 }
+
+/** The steps on which a job hangs, its own with them, in their order: nothing else can make it late. */
+export function upstreamOf(steps: readonly Step[], job: ModelJob): Step[] {
+  const wanted = new Set<number>()
+  for (let index = steps.length - 1; index >= 0; index--)
+    if (steps[index]!.job === job || wanted.has(index)) {
+      wanted.add(index)
+      for (const { step } of steps[index]!.after) wanted.add(step)
+    }
+  const kept = [...wanted].sort((a, b) => a - b)
+  const at = new Map(kept.map((index, now) => [index, now]))
+  return kept.map((index) => ({
+    ...steps[index]!,
+    after: steps[index]!.after.map(({ step, wait }) => ({ step: at.get(step)!, wait })),
+  }))
+}

@@ -7,7 +7,7 @@ import { compileModel, type Model, type ModelJob } from '../solver/model'
 import { readPlacements } from '../solver/placements'
 import { seededRandom } from '../solver/random'
 import { drawLuck } from './luck'
-import { type Step, stepsInOrder } from './order'
+import { type Step, stepsInOrder, upstreamOf } from './order'
 import { type Played, playOut, type Rules } from './play'
 
 /** What a plan is worth: played out many times, each with other luck. */
@@ -16,6 +16,8 @@ export type RehearseOptions = Partial<Rules> & {
   /** Whole numbers; 1000 runs of seed 1 where nothing is said. */
   runs?: number
   seed?: number
+  /** Only this job is asked about, and only what it hangs on is played. */
+  only?: JobId
 }
 
 export type RehearsedJob = {
@@ -98,9 +100,11 @@ function endsOf(steps: readonly Step[], played: readonly Interval[]): Map<number
 export type Play = { model: Model; steps: readonly Step[] }
 
 /** The plan of a problem, its calendars long enough for what runs late. */
-export function playOf(problem: Problem, placed: readonly PlacedOperation[]): Play {
+export function playOf(problem: Problem, placed: readonly PlacedOperation[], only?: JobId): Play {
   const model = compileModel({ ...problem, horizonDays: problem.horizonDays + BEYOND_DAYS })
-  return { model, steps: stepsInOrder(model, readPlacements(model, placed)) }
+  const steps = stepsInOrder(model, readPlacements(model, placed))
+  const job = only === undefined ? undefined : model.jobs.find(({ id }) => id === only)
+  return { model, steps: job ? upstreamOf(steps, job) : steps }
 }
 
 /** Run after run of a plan, each with other luck. */
@@ -134,14 +138,20 @@ export function playAll(
   placed: readonly PlacedOperation[],
   options: RehearseOptions = {},
 ): Outcome {
-  const play = playOf(problem, placed)
+  const play = playOf(problem, placed, options.only)
   const { model, steps } = play
-  const windows = windowsOf(steps).map((window) => ({ window, kept: 0 }))
+  const isAsked = (job: JobId) => options.only === undefined || options.only === job
+  const windows = windowsOf(steps)
+    .filter(({ job }) => isAsked(job))
+    .map((window) => ({ window, kept: 0 }))
   const planned = endsOf(
     steps,
     steps.map((step) => step.planned),
   )
-  const jobs = [...planned.keys()].sort((a, b) => a - b).map((index) => model.jobs[index]!)
+  const jobs = [...planned.keys()]
+    .sort((a, b) => a - b)
+    .map((index) => model.jobs[index]!)
+    .filter(({ id }) => isAsked(id))
   const ends = new Map(jobs.map(({ index }) => [index, [] as number[]]))
   let runs = 0
   let allDue = 0

@@ -1,8 +1,9 @@
 import type { JobId, OperationId } from '../../ids'
 import { epochMinutes, fromEpochMinutes, type Instant } from '../../time'
+import type { Problem } from '../contract/problem'
 import { type PlacedOperation, SCHEDULE_FORMAT, type Schedule } from '../contract/schedule-file'
 import { costOf, totalTerms } from './cost'
-import type { Model } from './model'
+import { compileModel, type Model } from './model'
 import type { JobPlacement, OperationPlacement } from './shop-state'
 import { workSegments } from './work-time'
 
@@ -65,4 +66,13 @@ export function scheduleOf(model: Model, placements: readonly JobPlacement[]): S
     operations: placements.flatMap((placement) => writeOperations(model, placement)),
     reasons: [],
   }
+}
+
+/** The schedule that these operations of a problem are, with what it costs; jobs that are not wholly among them are left out. */
+export function scheduleFrom(problem: Problem, placed: readonly PlacedOperation[]): Schedule {
+  const model = compileModel(problem)
+  return scheduleOf(
+    model,
+    readPlacements(model, placed).flatMap((placement) => placement ?? []),
+  )
 }

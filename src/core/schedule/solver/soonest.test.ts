@@ -51,6 +51,16 @@ describe('one more job', () => {
       { numRuns: 40 },
     )
   })
+  test('that is under way already finds its rest beside what of it is fixed', () => {
+    const begun = standing.find(({ job, operation }) => job === 'J1' && operation === 'wash')!
+    const { start, people, place } = begun
+    const fixed = [{ job: begun.job, operation: begun.operation, start, people, place }]
+    const others = standing.filter(({ job }) => job !== 'J1')
+    const [own, rest] = [0, 1].map((at) => crowded.jobs.filter(({ id }) => (id === 'J1') === (at === 0)))
+    const soonest = soonestFor({ ...crowded, jobs: rest!, fixed }, others, own![0]!)
+    if (soonest.kind === 'impossible') throw new Error(soonest.reason.code)
+    expect(soonest.operations.find(({ operation }) => operation === 'wash')!.start).toBe(start)
+  })
   test('ends no later in an emptier shop, and no sooner when it comes later', () => {
     const end = (placed: typeof standing, arrive = '2027-01-11T07:00:00Z') => {
       const soonest = soonestFor(crowded, placed, enquiry(2, { arrive }))

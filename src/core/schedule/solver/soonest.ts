@@ -9,6 +9,7 @@ import { narrowed } from './place-groups'
 import { type Placed, placeJob } from './place-job'
 import { readPlacements, writeOperations } from './placements'
 import { failureReason, impossibilityReason } from './reasons'
+import type { JobRoom } from './room'
 import { ShopState } from './shop-state'
 
 export type Soonest =
@@ -17,16 +18,26 @@ export type Soonest =
 
 /**
  * When one more job would be done at the soonest on a calendar that stands, with nobody on it moved. `placed` is that
- * calendar; jobs that are not wholly on it take no room. The problem and the job are taken to be checked.
+ * calendar; jobs that are not wholly on it take no room. The problem and the job are taken to be checked. `room` is what is kept
+ * free round the work of that job.
  */
-export function soonestFor(problem: Problem, placed: readonly PlacedOperation[], job: ProblemJob): Soonest {
-  const model = compileModel({ ...problem, jobs: [...problem.jobs, job] })
+export function soonestFor(
+  problem: Problem,
+  placed: readonly PlacedOperation[],
+  job: ProblemJob,
+  room?: JobRoom,
+): Soonest {
+  const rooms: JobRoom[] = []
+  if (room) rooms[problem.jobs.length] = room
+  const model = compileModel({ ...problem, jobs: [...problem.jobs, job] }, rooms)
   const added = model.jobs.at(-1)!
   const [impossible] = impossibilitiesOf(model, added)
   if (impossible) return { kind: 'impossible', reason: impossibilityReason(model, impossible) }
   const shop = new ShopState(model)
   for (const placement of readPlacements(model, placed))
     if (placement && placement.job !== added.index) shop.commit(model.jobs[placement.job]!, placement)
+  // What is fixed of it is kept free until it is placed: for itself.
+  shop.remove(added.index)
   const attempt = placeJob({ model, shop }, added)
   if (!attempt.ok) return { kind: 'impossible', reason: failureReason(model, added.index, attempt.failure) }
   const { placement } = asLateAsMayBe({ model, shop }, added, attempt.placed)

@@ -35,6 +35,8 @@ import { stores } from './0034-stores'
 import { photoShows } from './0035-photo-shows'
 import { stockOrders } from './0036-stock-orders'
 import { setPrice } from './0037-set-price'
+import { chances } from './0038-chances'
+import { moreOutages } from './0039-more-outages'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -76,5 +78,7 @@ export const MIGRATIONS: readonly Migration[] = [
   photoShows,
   stockOrders,
   setPrice,
+  chances,
+  moreOutages,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

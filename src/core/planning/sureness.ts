@@ -1,0 +1,63 @@
+import type { Collecting } from '../offer'
+import {
+  chanceAt,
+  type Outcome,
+  type PlacedOperation,
+  type PlacingReason,
+  type Problem,
+  type ProblemJob,
+  shareBy,
+  soonestSure,
+} from '../schedule'
+import type { Setup } from '../shop'
+import { epochMinutes, type Instant } from '../time'
+import { collectionTime } from './collection-time'
+
+/** With which chance a shop keeps what it says. */
+
+/** Beside what is promised, a time is told that hardly ever fails. */
+const SURER = 0.95
+const SUREST = 0.99
+
+/** When a car could be fetched by what its job came to in many runs: the time to promise, and a surer one where that is another. */
+export function collectingTimes(
+  setup: Setup,
+  { outcome, job }: { outcome: Outcome; job: ProblemJob['id'] },
+): [promised: Collecting, ...surer: Collecting[]] {
+  const { ends } = outcome.jobs.find((each) => each.job.id === job)!
+  const at = (share: number): Collecting => {
+    const time: Instant = collectionTime(setup, chanceAt(outcome, job, share)!.by)
+    return { at: time, chance: shareBy(ends, epochMinutes(time) - outcome.play.model.originMinute) }
+  }
+  const promised = at(setup.sure)
+  const surer = at(setup.sure < SURER ? SURER : SUREST)
+  return surer.at > promised.at ? [promised, surer] : [promised]
+}
+
+export type Promisable =
+  | {
+      kind: 'possible'
+      operations: PlacedOperation[]
+      chances: [promised: Collecting, ...surer: Collecting[]]
+    }
+  | { kind: 'impossible'; reason: PlacingReason }
+
+/**
+ * When one more job can be promised on a calendar that stands, and how it is placed for that. `rooms` says how many ways to keep room round
+ * its work are tried, 1 for the soonest on paper alone.
+ */
+export function promiseFor(
+  setup: Setup,
+  { problem, operations }: { problem: Problem; operations: readonly PlacedOperation[] },
+  job: ProblemJob,
+  rooms?: number,
+): Promisable {
+  const found = soonestSure(problem, operations, job, { sure: setup.sure, ...(rooms ? { rooms } : {}) })
+  if (found.kind === 'impossible') return found
+  const { outcome } = found
+  return {
+    kind: 'possible',
+    operations: found.operations,
+    chances: collectingTimes(setup, { outcome, job: job.id }),
+  }
+}

@@ -1,0 +1,67 @@
+import type { Problem, ProblemJob } from '../contract/problem'
+import type { PlacingReason } from '../contract/reason'
+import type { PlacedOperation } from '../contract/schedule-file'
+import { atShare, type Outcome, playAll, TOLERATED_MINUTES } from '../rehearse/rehearse'
+import { compileModel } from '../solver/model'
+import { type Soonest, soonestFor } from '../solver/soonest'
+import { PROMISE_SEED } from './promises'
+import { type Roominess, roomsIn } from './rooms'
+
+/** When one more job could be promised on a calendar that stands. */
+
+export type SureSoonest =
+  | { kind: 'possible'; operations: PlacedOperation[]; outcome: Outcome }
+  | { kind: 'impossible'; reason: PlacingReason }
+
+/** How much room is tried round the new job, the least first. */
+const ROOMINESS: readonly Roominess[] = [
+  { behind: 0, before: 0 },
+  { behind: 1.2, before: 0.8 },
+  { behind: 1.7, before: 0.8 },
+  { behind: 2.2, before: 1.6 },
+]
+const RUNS_TO_CHOOSE = 120
+const RUNS = 600
+/** A lost window costs its car so much: what was coated is taken off and done again on another day (mem). */
+const LOST_MINUTES = 1440
+
+type Found = { operations: PlacedOperation[]; worth: number }
+
+/**
+ * Places one more job with nobody moved, so that it is done soonest with the chance `sure`, and its windows hold; with what it comes to when
+ * it is played out. With `rooms` of 1 only the soonest on paper is looked at.
+ */
+export function soonestSure(
+  problem: Problem,
+  placed: readonly PlacedOperation[],
+  job: ProblemJob,
+  { sure, rooms = ROOMINESS.length }: { sure: number; rooms?: number },
+): SureSoonest {
+  const whole = { ...problem, jobs: [...problem.jobs, job] }
+  const others = placed.filter((operation) => operation.job !== job.id)
+  const played = (operations: readonly PlacedOperation[], runs: number): Outcome =>
+    playAll(whole, [...others, ...operations], { runs, seed: PROMISE_SEED, only: job.id })
+
+  const onPaper = soonestFor(problem, placed, job)
+  if (onPaper.kind === 'impossible') return onPaper
+  const roomOf = roomsIn(whole, compileModel(whole), TOLERATED_MINUTES)
+  const tried: Soonest[] = [
+    onPaper,
+    ...ROOMINESS.slice(1, rooms).map((roominess) =>
+      soonestFor(problem, placed, job, roomOf(problem.jobs.length, roominess)),
+    ),
+  ]
+  const found = tried.flatMap((soonest): Found[] => {
+    if (soonest.kind === 'impossible') return []
+    const { operations } = soonest
+    const same = rooms === 1
+    return [{ operations, worth: same ? 0 : worthOf(played(operations, RUNS_TO_CHOOSE), sure) }]
+  })
+  const { operations } = found.reduce((best, each) => (each.worth < best.worth ? each : best))
+  return { kind: 'possible', operations, outcome: played(operations, RUNS) }
+}
+
+function worthOf({ jobs: [job], windows, runs }: Outcome, sure: number): number {
+  const lost = windows.reduce((sum, { kept }) => sum + 1 - kept / runs, 0)
+  return atShare(job!.ends, sure) + LOST_MINUTES * lost
+}

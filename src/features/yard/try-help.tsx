@@ -1,0 +1,79 @@
+'use client'
+
+import { useState } from 'react'
+import type { JobId } from '@/core/ids'
+import type { Help, Proposal } from '@/core/planning'
+import type { Region } from '@/core/region'
+import { clockIn, dayIn, type Instant } from '@/core/time'
+import { foresee, foreseeSurer } from '@/server/planning/outage-actions'
+import { chanceText } from '@/text/chance'
+import { clock, moment } from '@/text/formats'
+import { Button } from '@/ui/button'
+import { useAction } from '@/ui/use-action'
+import { ProposedPlan } from '../schedule/proposed-plan'
+
+type Props = {
+  job: JobId
+  helps: readonly Help[]
+  names: Record<string, string>
+  region: Region
+  now: Instant
+}
+
+/** What would help a promise, each with the chance it would then have; it is looked at before it holds. */
+export function TryHelp({ job, helps, names, region, now }: Props) {
+  const { run, pending, refusal } = useAction()
+  const [proposal, setProposal] = useState<Proposal>()
+  const [said, setSaid] = useState('')
+  const tryOut = (help: Help) => {
+    setSaid('')
+    if (help.kind === 'moves') return run(foreseeSurer, { job }, setProposal)
+    const at = (instant: Instant) => ({
+      day: dayIn(region.timezone, instant),
+      time: clockIn(region.timezone, instant),
+    })
+    return run(
+      foresee,
+      { what: { kind: 'extra', id: help.person }, from: at(help.from), until: at(help.until) },
+      setProposal,
+    )
+  }
+  if (helps.length === 0)
+    return <p className="text-ink-soft">Nothing small helps: tell the customer, or re-plan everything.</p>
+  return (
+    <div className="mt-1">
+      <ul className="flex flex-wrap gap-2">
+        {helps.map((help, at) => (
+          <li key={at}>
+            <Button look="outline" disabled={pending} onClick={() => tryOut(help)}>
+              {helpText(help, names, region, now)}: {chanceText(region, help.chance)}
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <p role="status" className="text-sm text-ink-soft">
+        {refusal?.message ?? said}
+      </p>
+      {proposal && (
+        <ProposedPlan
+          proposal={proposal}
+          title="What follows"
+          take="Do it"
+          leave="Leave it"
+          region={region}
+          now={now}
+          onClosed={(answer) => {
+            setProposal(undefined)
+            if (answer) setSaid(answer.said)
+          }}
+        />
+      )}
+    </div>
+  )
+}
+
+function helpText(help: Help, names: Record<string, string>, region: Region, now: Instant): string {
+  if (help.kind === 'moves') return 'Move its own steps'
+  const who = names[help.person] ?? help.person
+  return `${who} in on ${moment(region, help.from, now)} to ${clock(region, help.until)}`
+}
