@@ -33,6 +33,7 @@ import { becomeFernYard, isWorkday, workday } from './fern-yard'
 import { filled, quietDays } from './fortnight'
 import { addPast } from './past'
 import { STAY_MOST_DAYS } from './past-work'
+import { promiseBooked } from './promises'
 import { roundOf } from './round'
 import { addShelf } from './shelf'
 import { addPracticeGrades, addPromises, addReturning, addWash, photographPanels } from './visits'
@@ -295,6 +296,7 @@ export async function loadDemo(db: Knex, now: Instant, { small = false } = {}): 
   for (const car of [...DEMO_CARS, ...COMING_CARS, ...(small ? [] : BOOKED_CARS)]) await addCar(filling, car)
   await Promise.all(filling.photographed)
   await replan(db, now, 'demo loaded', new Set())
+  if (!small) await promiseBooked(db, now)
   return true
 }
 

@@ -2,7 +2,7 @@ import { type LayerWindow, windowState } from '@/core/coating'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
 import type { Instant } from '@/core/time'
-import { moment } from '@/text/formats'
+import { duration, moment } from '@/text/formats'
 
 /** What a layer's window means at this moment. */
 export function windowText(window: LayerWindow, { region, now }: { region: Region; now: Instant }): string {
@@ -19,3 +19,9 @@ export function windowText(window: LayerWindow, { region, now }: { region: Regio
       return unreachable(state)
   }
 }
+
+/** How much the layer before a window may overrun, for it to be met as planned. */
+export const spareText = (region: Region, minutes: number): string =>
+  minutes === 0
+    ? 'the layer before must not overrun'
+    : `the layer before may overrun ${duration(region, minutes)}`

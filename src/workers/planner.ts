@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { type Problem, type Schedule, type SearchOptions, Solver } from '@/core/schedule'
+import { type Problem, type Schedule, SureSolver, type SureSolverOptions } from '@/core/schedule'
 
 /** Plans beside the page, in short turns between which it can be told to stop with the best it has. */
 
@@ -14,18 +14,14 @@ const planner = {
   stopped: false,
   async plan(
     problem: Problem,
-    { seed, steps, standing, churn }: Pick<SearchOptions, 'seed' | 'steps' | 'standing' | 'churn'>,
+    options: SureSolverOptions,
     onProgress: (progress: PlanProgress) => void,
   ): Promise<Schedule> {
     planner.stopped = false
-    const solver = new Solver(problem, {
-      seed,
-      ...(standing ? { standing } : {}),
-      ...(churn ? { churn } : {}),
-    })
-    while (!solver.done && solver.steps < steps && !planner.stopped) {
+    const solver = new SureSolver(problem, options)
+    while (!solver.done && !planner.stopped) {
       const turn = performance.now() + TURN_MS
-      while (!solver.done && solver.steps < steps && performance.now() < turn) solver.step()
+      while (!solver.done && performance.now() < turn) solver.step()
       const { tardiness, hold } = solver.terms()
       onProgress({ steps: solver.steps, lateMinutes: tardiness, bayMinutes: hold })
       await nextTurn()

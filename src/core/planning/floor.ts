@@ -29,8 +29,18 @@ const away: ShopCalendar['places'][number] = {
 }
 
 export function shopCalendar(setup: Setup): ShopCalendar {
-  const { region, slotMinutes, horizonDays, objective, calendars, places, equipment, sharing, spreads } =
-    setup
+  const {
+    region,
+    slotMinutes,
+    horizonDays,
+    objective,
+    calendars,
+    places,
+    equipment,
+    sharing,
+    spreads,
+    sure,
+  } = setup
   return {
     timezone: region.timezone,
     slotMinutes,
@@ -42,6 +52,7 @@ export function shopCalendar(setup: Setup): ShopCalendar {
     equipment: countedEquipment(equipment, ALWAYS),
     sharing,
     spreads,
+    sure,
     people: everyone(setup),
   }
 }

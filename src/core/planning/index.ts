@@ -24,6 +24,7 @@ export { EQUIPMENT_KINDS, type Equipment, type EquipmentKind, equipmentSchema } 
 export { backThen, frozenWashes, type LateBack, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
 export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
+export { type Help, placedAnew } from './helps'
 export { hoursText, readHours } from './hours'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
@@ -56,11 +57,12 @@ export {
   planningProblem,
   type ShopCalendar,
 } from './shop-problem'
+export { mayOverrun } from './slack'
 export { FIRST_SPREAD } from './spreads'
 export { FIRST_SURE_MARK, SURE_MARKS, type SureMark } from './sure-marks'
 export { collectingTimes, type Promisable, promiseFor } from './sureness'
 export { alike, type MethodChange, type MethodPreview, type SpotNews, type ToPut } from './to-put'
 export { UNAGREED, type Unagreed } from './unagreed'
 export type { WaitingNote } from './waiting-note'
-export { type Help, placedAnew, type Watch, type Watched, watchPromises } from './watch'
+export { type Watch, type Watched, watchPromises } from './watch'
 export { openedWindow, windowLink } from './window'

@@ -56,6 +56,35 @@ describe('somebody who is away', () => {
       shop.people.filter(({ id }) => id !== 'brida'),
     )
   })
+  test('stays longer by exactly what is said, unless away in that time', () => {
+    const extra: Outage = {
+      id: 'extra',
+      what: { kind: 'extra', id: toPersonId('brida') },
+      from: hoursLater(8.5),
+      until: hoursLater(10),
+    }
+    const open = (outages: readonly Outage[]) => {
+      const { people, calendars } = shopWithout(shop, outages)
+      const { calendar } = people.find(({ id }) => id === 'brida')!
+      return openMinutesBetween(calendars[calendar]!, shop.timezone, MONDAY, hoursLater(24))
+    }
+    expect(open([extra])).toBe(open([]) + 90)
+    const away = out('person', 'brida', 9, 20)
+    expect(open([extra, away])).toBe(open([]) + 30)
+    expect(open([away, extra])).toBe(open([extra, away]))
+  })
+  test('and where the power is off, nobody of the house works, whatever they do', () => {
+    const dark: Outage = { id: 'dark', what: { kind: 'power' }, from: hoursLater(5), until: hoursLater(9) }
+    const { placed } = planned([live('a'), live('b')], [dark])
+    const attended = placed.filter(({ people }) => people.length > 0)
+    expect(attended.length).toBeGreaterThan(0)
+    for (const { segments } of attended)
+      for (const [from, to] of segments) expect(to <= dark.from || from >= dark.until).toBe(true)
+    const touched = (segments: PlacedOperation[]) => touchedBy(dark, [{ ...live('a'), published: segments }])
+    const [first] = attended
+    expect(touched([{ ...first!, start: dark.from, end: dark.until }]).has('a')).toBe(true)
+    expect(touched([{ ...first!, people: [], start: dark.from, end: dark.until }]).size).toBe(0)
+  })
   test('is given nothing to do while away, whenever that is', () => {
     fc.assert(
       fc.property(

@@ -5,15 +5,16 @@ import {
   type Problem,
   type Schedule,
   type ScheduleReason,
-  solve,
+  SureSolver,
 } from '../schedule'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
 import type { PlanningOptions } from './planning-options'
 import { type MissedWindow, planningProblem, type ShopCalendar } from './shop-problem'
+import { FIRST_SURE_MARK } from './sure-marks'
 
 /** Improvement attempts when everything is re-planned by hand. */
-export const PLAN_ALL_STEPS = 120
+export const PLAN_ALL_STEPS = 600
 
 /**
  * What it costs to move one step that people have been told: as much as an hour by which a car is done sooner, or half an
@@ -40,13 +41,15 @@ export function planFloor(
   shouldStop: () => boolean = () => false,
 ): Planned {
   const { problem, missed } = planningProblem(shop, jobs, options)
-  const { schedule } = solve(problem, {
+  const solver = new SureSolver(problem, {
     seed: PLAN_SEED,
     steps,
     standing,
     churn: { against: jobs.flatMap(({ published }) => published), perStep: CHURN_PER_STEP },
-    shouldStop,
+    sure: shop.sure ?? FIRST_SURE_MARK,
   })
+  while (!solver.done && !shouldStop()) solver.step()
+  const schedule = solver.schedule()
   if (schedule.status !== 'infeasible') {
     const broken = checkSchedule(problem, schedule)
     if (broken.length > 0)

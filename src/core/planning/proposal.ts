@@ -33,6 +33,8 @@ export type ToPlan = {
   churn: Churn
   seed: number
   steps: number
+  /** The chance with which promises are to hold. */
+  sure: number
 }
 
 /** What a plan is worked out for. */

@@ -35,6 +35,8 @@ export type ShopCalendar = Pick<
   sharing?: Sharing
   /** How much the minutes of each kind of work vary; nothing varies where it is not said. */
   spreads?: Setup['spreads']
+  /** The chance with which promises are to hold. */
+  sure?: Setup['sure']
   closures?: readonly Closure[]
   damp?: readonly DampAir[]
 }

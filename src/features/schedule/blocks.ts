@@ -3,7 +3,7 @@ import type { JobId, PersonId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
-import { windowLink } from '@/core/planning'
+import { calendarNow, mayOverrun, windowLink } from '@/core/planning'
 import type { Instant } from '@/core/time'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
@@ -24,6 +24,8 @@ export type Block = {
   pinned: boolean
   /** The window this operation had to start in, where it has one. */
   window?: LayerWindow
+  /** Minutes the layer before it may overrun, so that this one still fits where it is planned. */
+  mayOverrun?: number
 }
 
 /** A vehicle's stay in one place, nights included. */
@@ -72,22 +74,39 @@ export function partOf(block: Block, person: PersonId, now: Instant): Block | un
   return first && last ? { ...block, start: first[0], end: last[1], segments: own } : undefined
 }
 
-function withWindow(block: Block, live: LiveJob, blocks: readonly Block[]): Block {
+/** Whose hours say how much a layer may overrun. */
+export type Hours = Parameters<typeof mayOverrun>[0]
+
+function withWindow(block: Block, live: LiveJob, blocks: readonly Block[], hours: Hours | undefined): Block {
   const link = windowLink(live, block.operation.id)
   const before = link && blocks.find(({ operation }) => operation.id === link.from)
-  return link && before ? { ...block, window: windowAfter(before.end, link) } : block
+  if (!link || !before) return block
+  const isAhead = before.state !== 'done' && block.state === 'open'
+  const spare = hours && isAhead ? mayOverrun(hours, before.end, link.min, block) : undefined
+  return {
+    ...block,
+    window: windowAfter(before.end, link),
+    ...(spare === undefined ? {} : { mayOverrun: spare }),
+  }
 }
 
-export function blocksOf(plate: string, live: LiveJob, now: Instant): Block[] {
+/** What is planned and done of a job; with the shop’s hours, how much each layer may overrun as well. */
+export function blocksOf(plate: string, live: LiveJob, now: Instant, hours?: Hours): Block[] {
   const blocks = live.plan.operations.flatMap((operation) => blockOf(plate, live, operation, now) ?? [])
-  return blocks.map((block) => withWindow(block, live, blocks))
+  return blocks.map((block) => withWindow(block, live, blocks, hours))
+}
+
+/** The shop’s hours as they are now. */
+export function hoursOf(floor: Floor): Hours {
+  return calendarNow(floor)
 }
 
 /** All stays of all vehicles that are still in hand. */
 export function staysOf(floor: Floor): StayBlock[] {
+  const hours = hoursOf(floor)
   return floor.jobs.flatMap(({ job, live, stage }) => {
     if (!live || stage.kind === 'handed-over') return []
-    const blocks = blocksOf(job.vehicle.plate, live, floor.now)
+    const blocks = blocksOf(job.vehicle.plate, live, floor.now, hours)
     return live.plan.stays.flatMap((stay): StayBlock[] => {
       const own = blocks.filter(({ operation }) => stay.operations.includes(operation.id))
       if (own.length === 0) return []

@@ -8,19 +8,20 @@ import { stepTitle } from '@/text/en/step-names'
 import { clock, duration, moment, paperDay } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
-import { type Block, blocksOf } from './blocks'
+import { spareText } from '../window-text'
+import { type Block, blocksOf, type Hours } from './blocks'
 import { blockTitle, OperationShape } from './operation-shape'
 import { TimeGrid } from './time-grid'
 import { timelineFrom, xOf } from './timeline'
 import { isDelay, whyText } from './why-text'
 
-type Props = { entry: FloorJob; chain: ChainLink[] | undefined; setup: Setup; now: Instant }
+type Props = { entry: FloorJob; chain: ChainLink[] | undefined; setup: Setup; hours: Hours; now: Instant }
 
 const PX_PER_HOUR = 13
 const HEIGHT = 96
 
 /** One job in time: what is done when, where and by whom; the promise; and why it could not be earlier. */
-export function JobSchedule({ entry, chain, setup, now }: Props) {
+export function JobSchedule({ entry, chain, setup, hours, now }: Props) {
   const { live, agreement, job } = entry
   if (!live || !agreement)
     return (
@@ -30,7 +31,7 @@ export function JobSchedule({ entry, chain, setup, now }: Props) {
         <ButtonLink href={`/jobs/${job.id}/plan`}>Choose a package</ButtonLink>
       </div>
     )
-  const blocks = blocksOf(job.vehicle.plate, live, now)
+  const blocks = blocksOf(job.vehicle.plate, live, now, hours)
   const nameOf = (id: string) => everyone(setup).find((person) => person.id === id)?.name ?? id
   const placeOf = (id: string) => setup.places.find((place) => place.id === id)?.name ?? id
   return (
@@ -161,6 +162,9 @@ function OperationTable({ blocks, region, now, nameOf, placeOf }: TableProps) {
                   window {moment(region, block.window.opens, now)} to{' '}
                   {moment(region, block.window.closes, now)}
                 </span>
+              )}
+              {block.mayOverrun !== undefined && (
+                <span className="block text-sm text-copper">{spareText(region, block.mayOverrun)}</span>
               )}
               <span className="block text-sm text-ink-soft">{duration(region, block.operation.minutes)}</span>
               {block.operation.kind === 'finish' && block.state === 'open' && own.length > 0 && (

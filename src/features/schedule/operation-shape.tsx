@@ -51,6 +51,11 @@ export function OperationShape({
           strokeWidth={1.8}
         />
       )}
+      {block.window && block.mayOverrun !== undefined && (
+        <text x={x(block.window.opens) + 4} y={y + 36} className="fill-copper text-[11px]">
+          {block.mayOverrun === 0 ? 'nothing to spare' : `may overrun ${block.mayOverrun} min`}
+        </text>
+      )}
       {hold ? (
         <path
           d={leafPath(x(block.start), x(block.end) - x(block.start), y, 8)}

@@ -12,13 +12,34 @@ type Props = { atRisk: readonly Watched[]; setup: Setup; now: Instant }
 /** Promises that have become less sure than the shop wants them, while there is still time to help. */
 export function PromisesAtRisk({ atRisk, setup, now }: Props) {
   if (atRisk.length === 0) return null
+  const names = namesOf(setup)
+  const { region } = setup
   return (
-    <section aria-label="Promises at risk" className="mb-4 rounded border-l-4 border-copper bg-sheet p-4">
-      <h2 className="text-lg">Promises at risk</h2>
-      <ul className="mt-1">
+    <section
+      aria-label="Promises at risk"
+      className="mb-4 rounded border-l-4 border-copper bg-sheet px-4 pt-3 pb-1"
+    >
+      <h2 className="text-lg">
+        Promises at risk{' '}
+        <span className="text-sm font-normal text-ink-soft">
+          less sure than the {chanceText(region, setup.sure)} you want
+        </span>
+      </h2>
+      <ul>
         {atRisk.map((watched) => (
-          <li key={watched.job} className="border-t border-line py-2 first:border-0">
-            <OneAtRisk watched={watched} setup={setup} now={now} />
+          <li
+            key={watched.job}
+            className="flex flex-wrap items-center gap-x-3 border-t border-line py-1 first:border-0"
+          >
+            <p className="min-w-72 grow basis-0 text-[15px] leading-snug">
+              <Link href={`/jobs/${watched.job}/schedule`} className="font-head font-semibold">
+                {watched.plate}
+              </Link>
+              , {moment(region, watched.promisedFor, now)}:{' '}
+              <strong className="text-copper">{chanceText(region, watched.chance)}</strong>.{' '}
+              <span className="text-ink-soft">{eaterText(watched, setup, names, now)}</span>
+            </p>
+            <TryHelp job={watched.job} helps={watched.helps} names={names} region={region} now={now} />
           </li>
         ))}
       </ul>
@@ -26,33 +47,18 @@ export function PromisesAtRisk({ atRisk, setup, now }: Props) {
   )
 }
 
-function OneAtRisk({ watched, setup, now }: { watched: Watched; setup: Setup; now: Instant }) {
-  const { region } = setup
-  const names = namesOf(setup)
-  const { job, plate, promisedFor, chance, helps } = watched
-  return (
-    <>
-      <p>
-        <Link href={`/jobs/${job}/schedule`} className="font-head font-semibold">
-          {plate}
-        </Link>{' '}
-        is promised for {moment(region, promisedFor, now)}: kept{' '}
-        <strong className="text-copper">{chanceText(region, chance)}</strong>, and you want{' '}
-        {chanceText(region, setup.sure)}. {eaterText(watched, setup, now)}
-      </p>
-      <TryHelp job={job} helps={helps} names={names} region={region} now={now} />
-    </>
-  )
-}
-
-/** What eats the time, in a sentence. */
-function eaterText({ plate, eater }: Watched, { region, ...setup }: Setup, now: Instant): string {
+/** What mostly makes it late, in a sentence. */
+function eaterText(
+  { plate, eater }: Watched,
+  { region }: Setup,
+  names: Record<string, string>,
+  now: Instant,
+): string {
   if (!eater) return ''
-  const names = namesOf({ ...setup })
-  const whose = eater.plate === plate ? '' : ` of ${eater.plate}`
+  const whose = eater.plate === plate ? '' : ` on ${eater.plate}`
   const by = eater.people.map((id) => names[id] ?? id).join(' and ')
   const step = `“${stepTitle(region, eater.title)}”${whose} (${by}, ${moment(region, eater.at, now)})`
   return eater.waits
-    ? `When it fails, ${step} no longer fits into the shift and waits for the next.`
-    : `When it fails, ${step} took longer.`
+    ? `It hangs on ${step}: begun late, it no longer fits into the shift.`
+    : `It hangs on ${step}: if that takes longer, the car is late.`
 }

@@ -38,42 +38,45 @@ export function TryHelp({ job, helps, names, region, now }: Props) {
       setProposal,
     )
   }
-  if (helps.length === 0)
-    return <p className="text-ink-soft">Nothing small helps: tell the customer, or re-plan everything.</p>
   return (
-    <div className="mt-1">
+    <>
+      {helps.length === 0 && <p className="text-sm text-ink-soft">No small step helps: tell the customer.</p>}
       <ul className="flex flex-wrap gap-2">
-        {helps.map((help, at) => (
-          <li key={at}>
+        {helps.map((help) => (
+          <li key={help.kind === 'moves' ? help.kind : `${help.person} ${help.from}`}>
             <Button look="outline" disabled={pending} onClick={() => tryOut(help)}>
               {helpText(help, names, region, now)}: {chanceText(region, help.chance)}
             </Button>
           </li>
         ))}
       </ul>
-      <p role="status" className="text-sm text-ink-soft">
+      <p role="status" className="w-full text-sm text-ink-soft empty:hidden">
         {refusal?.message ?? said}
       </p>
       {proposal && (
-        <ProposedPlan
-          proposal={proposal}
-          title="What follows"
-          take="Do it"
-          leave="Leave it"
-          region={region}
-          now={now}
-          onClosed={(answer) => {
-            setProposal(undefined)
-            if (answer) setSaid(answer.said)
-          }}
-        />
+        <div className="w-full pb-3">
+          <ProposedPlan
+            proposal={proposal}
+            title="What follows"
+            take="Do it"
+            leave="Leave it"
+            region={region}
+            now={now}
+            onClosed={(answer) => {
+              setProposal(undefined)
+              if (answer) setSaid(answer.said)
+            }}
+          />
+        </div>
       )}
-    </div>
+    </>
   )
 }
 
 function helpText(help: Help, names: Record<string, string>, region: Region, now: Instant): string {
   if (help.kind === 'moves') return 'Move its own steps'
   const who = names[help.person] ?? help.person
-  return `${who} in on ${moment(region, help.from, now)} to ${clock(region, help.until)}`
+  return help.kind === 'stays'
+    ? `${who} stays until ${moment(region, help.until, now)}`
+    : `${who} comes in ${moment(region, help.from, now)} to ${clock(region, help.until)}`
 }

@@ -56,6 +56,21 @@ test('0008-damp-air keeps who was away and which bay was out, and lets the air b
   await old.destroy()
 })
 
+test('0039-more-outages keeps all that was out, and lets more hours and no power be told of', async () => {
+  const old = connect(path.join(shop.folder, 'newer.db'))
+  await migrate(old, MIGRATIONS.slice(0, 38))
+  const damp: Outage = { id: 'c', what: { kind: 'air' }, from: hours(1), until: hours(2) }
+  await addOutage(old, damp, NOW)
+  expect(await migrate(old, MIGRATIONS.slice(0, 39))).toEqual(['0039-more-outages'])
+  const more: Outage[] = [
+    { id: 'd', what: { kind: 'extra', id: toPersonId('oran') }, from: hours(2), until: hours(3) },
+    { id: 'e', what: { kind: 'power' }, from: hours(3), until: hours(4) },
+  ]
+  for (const outage of more) await addOutage(old, outage, NOW)
+  expect(await listOutages(old, NOW)).toEqual([damp, ...more])
+  await old.destroy()
+})
+
 describe('somebody falls ill', () => {
   const oran: Outage = {
     id: 'ill',

@@ -129,7 +129,7 @@ async function workOutChanges(
 }
 
 /** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
-const WORKER_STEPS = 4000
+const WORKER_STEPS = 2500
 
 /** The problem in which everything not yet begun may move. */
 export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
@@ -143,6 +143,7 @@ export async function problemToPlan(db: Knex, now: Instant): Promise<ToPlan> {
     churn: { against: standing, perStep: CHURN_PER_STEP },
     seed: PLAN_SEED,
     steps: WORKER_STEPS,
+    sure: floor.shop.setup.sure,
   }
 }
 

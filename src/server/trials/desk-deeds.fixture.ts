@@ -48,6 +48,7 @@ export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
     action('take-plan', 'planning.take', { id: answered('propose', 'id') }),
     action('away', 'planning.foresee-outage', { what: { kind: 'person', id: 'oran' }, ...week }),
     action('take-away', 'planning.take', { id: answered('away', 'id') }),
+    action('surer', 'planning.foresee-surer', { job: live!.id }),
     action('longer', 'planning.foresee-longer', { job: live!.id, operation: step.id, minutes: 45 }),
     action('frost', 'planning.foresee-frost', {
       from: { day: '2027-01-13', time: '11:00' },

@@ -5,7 +5,7 @@ import { type Instant, plusMinutes } from '../../time'
 import { type Problem, type Schedule, seededRandom, solve } from '..'
 import { coatingJob, shopProblem, withSpread } from '../solver/problems.fixture'
 import { spreadFactor } from './lognormal'
-import { rehearse } from './rehearse'
+import { playAll, rehearse } from './rehearse'
 
 const DUE = '2027-01-15T17:00:00Z'
 const crowded = (by: number) =>
@@ -79,6 +79,21 @@ describe('a rehearsal', () => {
     const of = (seed: number) => rehearse(problem, operations, { runs: 60, seed })
     expect(of(3)).toEqual(of(3))
     expect(of(3)).not.toEqual(of(4))
+  })
+  test('of one job plays only what it hangs on, and comes to the same', () => {
+    const problem = crowded(0.2)
+    const { operations } = planned(problem)
+    const whole = playAll(problem, operations, { runs: 60 })
+    for (const { id } of problem.jobs) {
+      const alone = playAll(problem, operations, { runs: 60, only: id })
+      expect(alone.play.steps.length).toBeLessThanOrEqual(whole.play.steps.length)
+      expect(alone.jobs.map(({ ends }) => ends)).toEqual(
+        whole.jobs.filter(({ job }) => job.id === id).map(({ ends }) => ends),
+      )
+      expect(alone.windows.map(({ kept }) => kept)).toEqual(
+        whole.windows.filter(({ window }) => window.job === id).map(({ kept }) => kept),
+      )
+    }
   })
   test('a day more never lowers a chance, and nothing is ever done before it could be', () => {
     const problem = crowded(0.25)

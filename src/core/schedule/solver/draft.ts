@@ -77,6 +77,11 @@ export class Draft {
     return this.churn.perStep * moved.length
   }
 
+  /** What all that was moved costs together. */
+  churned(): number {
+    return this.placed.reduce((sum, placed) => sum + (placed ? this.churnOf(placed.placement) : 0), 0)
+  }
+
   takeOff(job: ModelJob): void {
     this.shop.remove(job.index)
     this.shop.reserve(job)

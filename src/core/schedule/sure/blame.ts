@@ -8,8 +8,8 @@ import { type Play, playedRuns, type RehearseOptions } from '../rehearse/rehears
 
 export type Eater = {
   step: Step
-  /** Minutes it costs the job in the mean of the runs in which it is late. */
-  minutes: number
+  /** In which share of the runs in which the job is late it costs the most. */
+  share: number
   /** Most of it because it no longer fitted where it was planned, and had to wait for the next shift. */
   waits: boolean
 }
@@ -24,8 +24,9 @@ function askedAt(step: Step, { behind }: Played, played: readonly Played[]): num
 }
 
 /**
- * The steps that eat the time of a job, the most greedy first: in each run in which it ends after `due`, minutes from the origin, the
- * steps are gone back along which nothing could begin sooner, and what each took longer, or waited for its next shift, is its own.
+ * The steps that eat the time of a job, the most often greedy first: in each run in which it ends after `due`, minutes from the origin,
+ * the steps are gone back along which nothing could begin sooner, and the one that took longest beyond its time, or waited longest for
+ * its next shift, is to blame.
  */
 export function eatersOf(
   problem: Problem,
@@ -38,28 +39,32 @@ export function eatersOf(
       step.job.id === job && step.planned.to >= (steps[best]?.planned.to ?? -1) ? index : best,
     -1,
   )
-  const longer = steps.map(() => 0)
-  const waited = steps.map(() => 0)
+  const blamed = steps.map(() => 0)
+  const waiting = steps.map(() => 0)
   let late = 0
   for (const { played } of playedRuns(problem, play, { ...options, only: job })) {
     if (last < 0 || played[last]!.to <= due) continue
     late++
+    let worst = { at: last, minutes: 0, waited: 0 }
     let at: number | undefined = last
     for (let traced = 0; at !== undefined && traced < LONGEST_TRACE; traced++) {
       const [step, run]: [Step, Played] = [steps[at]!, played[at]!]
-      const planned = step.planned.to - step.planned.from
-      longer[at] = longer[at]! + Math.max(0, run.to - run.from - planned)
-      waited[at] = waited[at]! + Math.max(0, run.from - askedAt(step, run, played))
+      const longer = Math.max(0, run.to - run.from - (step.planned.to - step.planned.from))
+      const waited = Math.max(0, run.from - askedAt(step, run, played))
+      if (longer + waited > worst.minutes && step.people.length > 0)
+        worst = { at, minutes: longer + waited, waited }
       at = run.behind
     }
+    blamed[worst.at]!++
+    if (worst.waited > worst.minutes / 2) waiting[worst.at]!++
   }
   if (late === 0) return []
   return steps
     .map((step, index) => ({
       step,
-      minutes: (longer[index]! + waited[index]!) / late,
-      waits: waited[index]! > longer[index]!,
+      share: blamed[index]! / late,
+      waits: waiting[index]! > blamed[index]! / 2,
     }))
-    .filter(({ minutes, step }) => minutes >= 1 && step.people.length > 0)
-    .sort((a, b) => b.minutes - a.minutes)
+    .filter(({ share }) => share > 0)
+    .sort((a, b) => b.share - a.share)
 }

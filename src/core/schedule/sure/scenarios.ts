@@ -11,6 +11,8 @@ import type { JobPlacement } from '../solver/shop-state'
 
 /** A lost window costs as much as so many minutes of lateness: the layer is taken off and put on again (mem). */
 const WINDOW_MINUTES = 600
+/** What is due and late already on paper counts as so many lost windows: nobody is shown a plan that breaks a promise, however well it plays (mem). */
+const LATE_ON_PAPER = 5
 
 export type Judged = {
   /** Mean cost of a run; infinite where it was given up for being dearer than asked. */
@@ -50,7 +52,8 @@ export class Scenarios {
     const burden = this.model.jobs.map(() => 0)
     const late = this.model.jobs.map(() => 0)
     const dearest = limit * this.lucks.length
-    let total = 0
+    let total = this.onPaper(placements) * this.lucks.length
+    if (total >= dearest) return { cost: Number.POSITIVE_INFINITY, burden }
     for (const luck of this.lucks) {
       const factors = steps.map(({ job, operation }) => luck[job.index]![operation.index]!)
       const played = playOut(steps, factors, this.rules)
@@ -58,6 +61,13 @@ export class Scenarios {
       if (total >= dearest) return { cost: Number.POSITIVE_INFINITY, burden }
     }
     return { cost: total / this.lucks.length, burden }
+  }
+
+  private onPaper(placements: readonly (JobPlacement | undefined)[]): number {
+    const late = this.model.jobs.filter(({ index, due }) =>
+      placements[index]?.operations.some(({ end }) => end > (due ?? end)),
+    )
+    return LATE_ON_PAPER * this.windowPrice * late.length
   }
 
   private costOfRun(of: RunOf, burden: number[], late: number[]): number {

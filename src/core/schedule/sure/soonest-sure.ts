@@ -1,7 +1,7 @@
 import type { Problem, ProblemJob } from '../contract/problem'
 import type { PlacingReason } from '../contract/reason'
 import type { PlacedOperation } from '../contract/schedule-file'
-import { atShare, type Outcome, playAll, TOLERATED_MINUTES } from '../rehearse/rehearse'
+import { atShare, type Outcome, playAll, shareBy, TOLERATED_MINUTES } from '../rehearse/rehearse'
 import { compileModel } from '../solver/model'
 import { type Soonest, soonestFor } from '../solver/soonest'
 import { PROMISE_SEED } from './promises'
@@ -24,6 +24,8 @@ const RUNS_TO_CHOOSE = 120
 const RUNS = 600
 /** A lost window costs its car so much: what was coated is taken off and done again on another day (mem). */
 const LOST_MINUTES = 1440
+/** And a promise that is broken so much (mem). */
+const LATE_MINUTES = 5 * 1440
 
 type Found = { operations: PlacedOperation[]; worth: number }
 
@@ -61,7 +63,9 @@ export function soonestSure(
   return { kind: 'possible', operations, outcome: played(operations, RUNS) }
 }
 
-function worthOf({ jobs: [job], windows, runs }: Outcome, sure: number): number {
+function worthOf({ jobs: [found], windows, runs }: Outcome, sure: number): number {
+  const { job, ends } = found!
   const lost = windows.reduce((sum, { kept }) => sum + 1 - kept / runs, 0)
-  return atShare(job!.ends, sure) + LOST_MINUTES * lost
+  const late = job.due === undefined ? 0 : 1 - shareBy(ends, job.due)
+  return atShare(ends, sure) + LOST_MINUTES * lost + LATE_MINUTES * late
 }

@@ -1,7 +1,7 @@
 import type { Problem } from '../contract/problem'
 import type { PlacedOperation } from '../contract/schedule-file'
 import type { Rules } from '../rehearse/play'
-import { Draft } from '../solver/draft'
+import { type Churn, Draft } from '../solver/draft'
 import { compileModel, type Model, type ModelJob } from '../solver/model'
 import { jobsAround, shuffled } from '../solver/neighbourhood'
 import type { Placed } from '../solver/place-job'
@@ -9,7 +9,7 @@ import { readPlacements } from '../solver/placements'
 import { type Random, seededRandom } from '../solver/random'
 import { roundAt } from '../solver/search'
 import { type Roominess, roomsIn } from './rooms'
-import { Scenarios } from './scenarios'
+import { type Judged, Scenarios } from './scenarios'
 
 /**
  * Looks for the plan that is cheapest when it is played out, not on paper: some jobs are taken off the calendar and placed again, with
@@ -52,13 +52,13 @@ export class SureSearch {
   constructor(
     problem: Problem,
     standing: readonly PlacedOperation[],
-    { seed, sure, rules }: { seed: number; sure: number; rules: Rules },
+    { seed, sure, rules, churn }: { seed: number; sure: number; rules: Rules; churn?: Churn },
   ) {
     this.model = compileModel(problem)
     this.random = seededRandom(seed)
     this.scenarios = new Scenarios(problem, rules, { count: SCENARIOS, seed: seed + 1, sure })
     this.rooms = roomyJobs(problem, this.model, rules.tolerate)
-    this.draft = new Draft(this.model)
+    this.draft = new Draft(this.model, churn)
     const placements = readPlacements(this.model, standing)
     for (const job of this.model.jobs) {
       const placement = placements[job.index]
@@ -107,11 +107,12 @@ export class SureSearch {
     this.burden = burden
   }
 
-  private judged(limit?: number) {
-    return this.scenarios.judge(
-      this.draft.placed.map((placed) => placed?.placement),
-      limit,
-    )
+  /** What the plan costs when it is played out, and what it costs to have moved what people were told. */
+  private judged(limit = Number.POSITIVE_INFINITY): Judged {
+    const churn = this.draft.churned()
+    const placements = this.draft.placed.map((placed) => placed?.placement)
+    const { cost, burden } = this.scenarios.judge(placements, limit - churn)
+    return { cost: cost + churn, burden }
   }
 
   private placeAgain(jobs: readonly ModelJob[]): boolean {

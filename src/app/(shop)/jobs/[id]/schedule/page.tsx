@@ -2,6 +2,7 @@ import { notFound } from 'next/navigation'
 import { requestJob, requestRevision } from '@/app/request-floor'
 import { toJobId } from '@/core/ids'
 import { Live } from '@/features/frame/live'
+import { hoursOf } from '@/features/schedule/blocks'
 import { JobSchedule } from '@/features/schedule/job-schedule'
 import { compute } from '@/server/compute/compute'
 
@@ -13,7 +14,13 @@ export default async function JobSchedulePage({ params }: { params: Promise<{ id
   return (
     <>
       <Live since={await requestRevision()} />
-      <JobSchedule entry={entry} chain={chain} setup={floor.shop.setup} now={floor.now} />
+      <JobSchedule
+        entry={entry}
+        chain={chain}
+        setup={floor.shop.setup}
+        hours={hoursOf(floor)}
+        now={floor.now}
+      />
     </>
   )
 }

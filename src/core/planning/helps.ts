@@ -1,0 +1,118 @@
+import type { JobId, PersonId } from '../ids'
+import { isSubcontractor } from '../offer'
+import { type Eater, openSpans, type PlacedOperation, type Problem, playAll, shareBy } from '../schedule'
+import type { Setup } from '../shop'
+import { atLocal, dayIn, epochMinutes, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
+import type { Floor } from './floor'
+import { type Outage, shopWithout } from './outage'
+import { promiseFor } from './sureness'
+
+/** What would make a promise surer: tried out on the calendar as it stands, with the chance it would then have. */
+
+type Staying = { kind: 'stays' | 'comes-in'; person: PersonId; from: Instant; until: Instant }
+
+export type Help =
+  /** Somebody stays longer, or comes in on a day off. */
+  | (Staying & { chance: number })
+  /** Its own steps are moved, and nobody else's. */
+  | { kind: 'moves'; chance: number }
+
+/** A calendar that stands. */
+export type Standing = { problem: Problem; operations: readonly PlacedOperation[] }
+
+/** A promise that is looked at. */
+export type Risk = { job: JobId; promisedFor: Instant; chance: number }
+
+export const RUNS_TO_TRY = 200
+/** How long somebody is asked to stay, minutes, and the hours of a day off on which somebody might come in (mem). */
+const STAYS_MINUTES = 90
+const DAY_OFF = ['08:00', '12:00'] as const
+/** A help that lifts the chance by less is none. */
+const HELPS_BY = 0.04
+const HELPS_MOST = 2
+/** Steps whose people are asked. */
+const EATERS_ASKED = 3
+
+/** When a job is due, minutes from the origin of its problem. */
+export const dueOf = ({ problem }: Standing, job: JobId): number =>
+  epochMinutes(problem.jobs.find(({ id }) => id === job)!.due!) - epochMinutes(problem.origin)
+
+/** What helps a promise that is at risk, the most first; `eaters` are the steps that are to blame. */
+export function helpsFor(floor: Floor, standing: Standing, risk: Risk, eaters: readonly Eater[]): Help[] {
+  const { setup } = floor.shop
+  const helps: Help[] = asked(floor, standing, risk, eaters).map((staying) => ({
+    ...staying,
+    chance: chanceOf({ ...standing, problem: withMore(standing.problem, staying) }, risk.job),
+  }))
+  const operations = placedAnew(standing, risk.job, setup)
+  if (operations) helps.push({ kind: 'moves', chance: chanceOf({ ...standing, operations }, risk.job) })
+  return helps
+    .filter(({ chance }) => chance >= risk.chance + HELPS_BY)
+    .sort((a, b) => b.chance - a.chance)
+    .slice(0, HELPS_MOST)
+}
+
+function chanceOf(standing: Standing, job: JobId): number {
+  const { jobs } = playAll(standing.problem, standing.operations, { runs: RUNS_TO_TRY, only: job })
+  return shareBy(jobs[0]!.ends, dueOf(standing, job))
+}
+
+/** The same problem with somebody there beyond their shift. */
+function withMore(problem: Problem, { person, from, until }: Staying): Problem {
+  const outage: Outage = { id: person, what: { kind: 'extra', id: person }, from, until }
+  const { people, calendars } = shopWithout({ ...problem, places: [] }, [outage])
+  return { ...problem, people, calendars }
+}
+
+/** Who could be asked to stay or come in: those at whose steps the time is lost, on each of their days until the promise. */
+function asked(
+  floor: Floor,
+  { problem }: Standing,
+  { promisedFor }: Risk,
+  eaters: readonly Eater[],
+): Staying[] {
+  const zone = floor.shop.setup.region.timezone
+  const people = new Set<PersonId>(
+    eaters
+      .slice(0, EATERS_ASKED)
+      .flatMap(({ step }) => step.people.map((person) => problem.people[person]!.id)),
+  )
+  const days: LocalDay[] = []
+  for (let day = dayIn(zone, floor.now); day <= dayIn(zone, promisedFor); day = plusDays(day, 1))
+    days.push(day)
+  return [...people]
+    .filter((person) => !isSubcontractor(person))
+    .flatMap((person) => days.map((day) => longerOn(problem, zone, person, day)))
+    .filter(({ from }) => from >= floor.now)
+}
+
+function longerOn(problem: Problem, zone: string, person: PersonId, day: LocalDay): Staying {
+  const calendar = problem.calendars[problem.people.find(({ id }) => id === person)!.calendar]!
+  const midnight = (on: LocalDay) => atLocal(zone, on, '00:00')
+  const end = openSpans(calendar, zone, midnight(day), midnight(plusDays(day, 1))).at(-1)?.to
+  if (end) return { kind: 'stays', person, from: end, until: plusMinutes(end, STAYS_MINUTES) }
+  const [from, until] = DAY_OFF.map((clock) => atLocal(zone, day, clock))
+  return { kind: 'comes-in', person, from: from!, until: until! }
+}
+
+/** The calendar with one car placed anew, the others where they are, so that it is in time more surely; nothing where that cannot be. */
+export function placedAnew(
+  { problem, operations }: Standing,
+  job: JobId,
+  setup: Setup,
+): PlacedOperation[] | undefined {
+  const own = problem.jobs.find(({ id }) => id === job)
+  if (!own) return undefined
+  const others = operations.filter((each) => each.job !== job)
+  const beside = {
+    problem: { ...problem, jobs: problem.jobs.filter((each) => each !== own) },
+    operations: others,
+  }
+  const found = promiseFor(setup, beside, own)
+  if (found.kind === 'impossible') return undefined
+  const anew = [...others, ...found.operations]
+  if (own.due === undefined) return anew
+  return chanceOf({ problem, operations: anew }, job) > chanceOf({ problem, operations }, job)
+    ? anew
+    : undefined
+}

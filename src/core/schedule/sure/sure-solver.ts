@@ -1,0 +1,82 @@
+import type { Problem } from '../contract/problem'
+import type { CostTerms, Schedule } from '../contract/schedule-file'
+import { TOLERATED_MINUTES } from '../rehearse/rehearse'
+import { totalTerms } from '../solver/cost'
+import { scheduleOf } from '../solver/placements'
+import type { SearchOptions } from '../solver/search'
+import { Solver } from '../solver/solve'
+import { SureSearch } from './sure-search'
+
+export type SureSolverOptions = Pick<SearchOptions, 'seed' | 'steps' | 'standing' | 'churn'> & {
+  /** The chance with which what is due should be in time, 0–1. */
+  sure: number
+}
+
+/** The share of the attempts in which the plan is looked for on paper; from it the other search begins. */
+export const ON_PAPER = 0.2
+
+/**
+ * Solving in two parts that can be left and taken up again: first the plan that is cheapest on paper, then, where work varies, one that is
+ * cheapest when it is played out. `schedule` is at any moment the best of the part it is in.
+ */
+export class SureSolver {
+  private readonly onPaper: Solver
+  private search: SureSearch | undefined
+  private readonly varies: boolean
+
+  constructor(
+    private readonly problem: Problem,
+    private readonly options: SureSolverOptions,
+  ) {
+    const { seed, standing, churn } = options
+    this.onPaper = new Solver(problem, {
+      seed,
+      unproven: true,
+      ...(standing ? { standing } : {}),
+      ...(churn ? { churn } : {}),
+    })
+    this.varies = problem.jobs.some(({ operations }) => operations.some(({ spread = 0 }) => spread > 0))
+  }
+
+  get steps(): number {
+    return this.onPaper.steps + (this.search?.steps ?? 0)
+  }
+
+  get done(): boolean {
+    return (
+      this.steps >= this.options.steps ||
+      (this.onPaper.done && !this.varies) ||
+      this.problem.jobs.length === 0
+    )
+  }
+
+  /** One attempt at something better. `elapsed` is the share of the time that is over, where there is a limit. */
+  step(elapsed = 0): void {
+    const isEnough =
+      this.onPaper.done || this.onPaper.steps >= ON_PAPER * this.options.steps || elapsed >= ON_PAPER
+    if (!this.search && this.varies && isEnough) this.search = this.begun()
+    if (this.search) this.search.step()
+    else this.onPaper.step()
+  }
+
+  private begun(): SureSearch | undefined {
+    const { seed, sure, churn } = this.options
+    const { status, operations } = this.onPaper.schedule()
+    if (status === 'infeasible') return undefined
+    const rules = { early: false, tolerate: TOLERATED_MINUTES }
+    return new SureSearch(this.problem, operations, { seed, sure, rules, ...(churn ? { churn } : {}) })
+  }
+
+  /** The terms of the cost of the best plan so far, on paper, minutes. */
+  terms(): CostTerms {
+    const { search } = this
+    return search ? totalTerms(search.model, placementsOf(search)) : this.onPaper.terms()
+  }
+
+  schedule(): Schedule {
+    const { search } = this
+    return search ? scheduleOf(search.model, placementsOf(search)) : this.onPaper.schedule()
+  }
+}
+
+const placementsOf = ({ best }: SureSearch) => best.placed.flatMap((job) => (job ? [job.placement] : []))

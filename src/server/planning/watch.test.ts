@@ -1,0 +1,77 @@
+import { describe, expect, test } from 'vitest'
+import { type Help, standing, watchPromises } from '@/core/planning'
+import { checkSchedule, scheduleFrom } from '@/core/schedule'
+import { instantOrThrow } from '@/core/time'
+import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
+import { addOutage } from './outage-store'
+import { propose } from './proposal'
+import { takeProposal } from './take-proposal'
+import { watchKept } from './watch'
+
+/** Promises of the demo are the very ends of its plan: half of them fail, and the shop wants eight in ten. */
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(NOW)
+
+async function seen() {
+  const watch = watchPromises(await loadFloor(shop.db, NOW))
+  if (watch.kind !== 'seen') throw new Error('the calendar cannot be kept')
+  return watch
+}
+
+const stays = (help: Help) => help.kind === 'stays' || help.kind === 'comes-in'
+
+describe('promises', () => {
+  test('less sure than the shop wants are warned of, the worst first, with what is to blame', async () => {
+    const { atRisk, chances } = await seen()
+    expect(atRisk.length).toBeGreaterThan(0)
+    expect(atRisk.map(({ chance }) => chance)).toEqual(
+      atRisk.map(({ chance }) => chance).toSorted((a, b) => a - b),
+    )
+    for (const { job, chance, eater } of atRisk) {
+      expect(chance).toBeLessThan(0.8)
+      expect(chances[job]).toBe(chance)
+      expect(eater).toBeDefined()
+    }
+    const warned = new Set<string>(atRisk.map(({ job }) => job))
+    for (const [job, chance] of Object.entries(chances))
+      if (!warned.has(job)) expect(chance).toBeGreaterThan(0.75)
+  })
+  test('become surer when somebody stays as was advised', async () => {
+    const { atRisk } = await seen()
+    const advised = atRisk.find(({ helps }) => helps.some(stays))!
+    const help = advised.helps.find(stays)!
+    if (help.kind === 'moves') throw new Error('somebody was to stay')
+    expect(help.chance).toBeGreaterThan(advised.chance)
+    const { person, from, until } = help
+    await addOutage(shop.db, { id: 'more', what: { kind: 'extra', id: person }, from, until }, NOW)
+    const { chances } = await seen()
+    expect(chances[advised.job]!).toBeGreaterThan(advised.chance + 0.02)
+  })
+  test('of one car are made surer by its own steps, with nobody else moved and no rule broken', async () => {
+    const { chances } = await seen()
+    for (const [id, before] of Object.entries(chances)
+      .toSorted((a, b) => a[1] - b[1])
+      .slice(0, 3)) {
+      const job = id as keyof typeof chances
+      const proposal = await propose(shop.db, NOW, { kind: 'surer', job })
+      expect(proposal.changes.filter((change) => change.job !== job)).toEqual([])
+      if (proposal.changes.length === 0) continue
+      expect(await takeProposal(shop.db, proposal.id, NOW)).toEqual({ kind: 'taken' })
+      const calendar = standing(await loadFloor(shop.db, NOW))
+      if (calendar.kind === 'blocked') throw new Error('it cannot be kept')
+      const schedule = scheduleFrom(calendar.problem, calendar.operations)
+      expect(checkSchedule(calendar.problem, schedule)).toEqual([])
+      const after = (await seen()).chances[job]!
+      expect(after).toBeGreaterThan(before)
+    }
+  })
+  test('are worked out anew only where the floor is another', async () => {
+    const floor = await loadFloor(shop.db, NOW)
+    const first = watchKept(floor)
+    expect(watchKept(await loadFloor(shop.db, NOW))).toBe(first)
+    const surer = { ...floor, shop: { ...floor.shop, setup: { ...floor.shop.setup, sure: 0.95 as const } } }
+    expect(watchKept(surer)).not.toBe(first)
+  })
+})
