@@ -1,7 +1,13 @@
 import { offered } from '../correction'
 import type { PersonId } from '../ids'
 import type { Collecting, JobPlan } from '../offer'
-import type { PlacedOperation, Problem, ProblemJob, ScheduleReason } from '../schedule'
+import {
+  type PlacedOperation,
+  type Problem,
+  type ProblemJob,
+  type ScheduleReason,
+  soonestFor,
+} from '../schedule'
 import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
@@ -63,19 +69,28 @@ function problemJob(floor: Floor, plan: JobPlan, arrive: Instant, size: VehicleS
   return problem.jobs[0]!
 }
 
+/** A way in that is tried: on which calendar, and with which job. */
+type Tried = { way: WayIn; calendar: Calendar; plan: JobPlan; job: ProblemJob }
+
+/** When a car could be collected that comes in one way. Exceptions are placed as they would be on paper: they are only told of. */
 function collectionOf(
   floor: Floor,
-  { problem, operations }: Calendar,
-  { plan, arrive, size }: { plan: JobPlan; arrive: Instant; size: VehicleSize },
-  way: WayIn,
+  { way, calendar, plan, job }: Tried,
 ): Collection | { reason: ScheduleReason } {
-  // What a shop does as an exception is only told of: as it would be on paper.
-  const rooms = way.kind === 'usual' ? undefined : 1
-  const job = problemJob(floor, plan, arrive, size)
-  const found = promiseFor(floor.shop.setup, { problem, operations }, job, rooms)
+  const found = promiseFor(floor.shop.setup, calendar, job, way.kind === 'usual' ? undefined : 1)
   if (found.kind === 'impossible') return found
   const { chances } = found
   return { way, collectAt: chances[0].at, chances, plan, operations: found.operations }
+}
+
+/** Of ways of one kind the one that is done soonest on paper; nothing where none is possible. */
+function soonestOf(tried: readonly Tried[]): Tried | undefined {
+  let best: { end: Instant; each: Tried } | undefined
+  for (const each of tried) {
+    const found = soonestFor(each.calendar.problem, each.calendar.operations, each.job)
+    if (found.kind === 'possible' && (!best || found.end < best.end)) best = { end: found.end, each }
+  }
+  return best?.each
 }
 
 /** Days on which one person more might come in: the next Saturdays, for those of the house who are not there then. */
@@ -119,12 +134,16 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
   const size = sizeOf({ shape })
-  const at = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar) =>
-    collectionOf(floor, on, { plan: changed, arrive: from, size }, way)
+  const tried = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar): Tried => ({
+    way,
+    calendar: on,
+    plan: changed,
+    job: problemJob(floor, changed, from, size),
+  })
 
-  const usual = at({ kind: 'usual' })
+  const usual = collectionOf(floor, tried({ kind: 'usual' }))
   const days = extraDays(floor, from).map(({ day, person }) =>
-    at({ kind: 'extra-day', day, person }, plan, {
+    tried({ kind: 'extra-day', day, person }, plan, {
       ...calendar,
       problem: withExtraDay(calendar.problem, person, day),
     }),
@@ -132,10 +151,14 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const more = setup.places.some(({ kinds }) => kinds.includes('indoor') && !kinds.includes('studio'))
   const inside = washedInside(plan)
   const ways = [
-    inside === plan ? [] : [at({ kind: 'washed-inside' }, inside)],
+    inside === plan ? [] : [tried({ kind: 'washed-inside' }, inside)],
     days,
-    more ? [at({ kind: 'any-bay' }, inAnyIndoorBay(plan))] : [],
-  ].flatMap((found) => soonestOf(found) ?? [])
+    more ? [tried({ kind: 'any-bay' }, inAnyIndoorBay(plan))] : [],
+  ].flatMap((of): Collection[] => {
+    const soonest = soonestOf(of)
+    const found = soonest && collectionOf(floor, soonest)
+    return found && !('reason' in found) ? [found] : []
+  })
   const limit = 'reason' in usual ? undefined : usual.collectAt
   const sooner = ways
     .filter(({ collectAt }) => limit === undefined || collectAt < limit)
@@ -149,13 +172,4 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
     sooner,
     noSooner: ways.filter((way) => !sooner.includes(way)).map(({ way }) => way.kind),
   }
-}
-
-function soonestOf(found: readonly (Collection | { reason: ScheduleReason })[]): Collection | undefined {
-  return found
-    .filter((each): each is Collection => !('reason' in each))
-    .reduce<Collection | undefined>(
-      (best, each) => (best && best.collectAt <= each.collectAt ? best : each),
-      undefined,
-    )
 }

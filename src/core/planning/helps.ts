@@ -1,9 +1,18 @@
 import type { JobId, PersonId } from '../ids'
 import { isSubcontractor } from '../offer'
-import { type Eater, openSpans, type PlacedOperation, type Problem, playAll, shareBy } from '../schedule'
+import {
+  type Eater,
+  eatersOf,
+  openSpans,
+  type PlacedOperation,
+  type Problem,
+  playAll,
+  shareBy,
+} from '../schedule'
 import type { Setup } from '../shop'
 import { atLocal, dayIn, epochMinutes, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
 import type { Floor } from './floor'
+import { standing } from './moves'
 import { type Outage, shopWithout } from './outage'
 import { promiseFor } from './sureness'
 
@@ -20,34 +29,40 @@ export type Help =
 /** A calendar that stands. */
 export type Standing = { problem: Problem; operations: readonly PlacedOperation[] }
 
-/** A promise that is looked at. */
-export type Risk = { job: JobId; promisedFor: Instant; chance: number }
-
-export const RUNS_TO_TRY = 200
+const RUNS_TO_TRY = 200
 /** How long somebody is asked to stay, minutes, and the hours of a day off on which somebody might come in (mem). */
 const STAYS_MINUTES = 90
 const DAY_OFF = ['08:00', '12:00'] as const
 /** A help that lifts the chance by less is none. */
 const HELPS_BY = 0.04
 const HELPS_MOST = 2
-/** Steps whose people are asked. */
+/** Steps whose people are asked, and how many such questions are tried. */
 const EATERS_ASKED = 3
+const ASKED_MOST = 8
 
 /** When a job is due, minutes from the origin of its problem. */
 export const dueOf = ({ problem }: Standing, job: JobId): number =>
   epochMinutes(problem.jobs.find(({ id }) => id === job)!.due!) - epochMinutes(problem.origin)
 
-/** What helps a promise that is at risk, the most first; `eaters` are the steps that are to blame. */
-export function helpsFor(floor: Floor, standing: Standing, risk: Risk, eaters: readonly Eater[]): Help[] {
+/** What helps the promise of a job, the most first; nothing where nothing does, or where there is no promise to keep. */
+export function helpsFor(floor: Floor, job: JobId): Help[] {
+  const calendar = standing(floor)
+  const agreement = floor.jobs.find((each) => each.job.id === job)?.agreement
+  if (calendar.kind === 'blocked' || !agreement || !calendar.problem.jobs.some(({ id }) => id === job))
+    return []
   const { setup } = floor.shop
-  const helps: Help[] = asked(floor, standing, risk, eaters).map((staying) => ({
+  const { play } = playAll(calendar.problem, calendar.operations, { runs: 1, only: job })
+  const due = dueOf(calendar, job)
+  const eaters = eatersOf(calendar.problem, play, [{ job, due }], { runs: RUNS_TO_TRY, only: job }).get(job)!
+  const chance = chanceOf(calendar, job)
+  const helps: Help[] = asked(floor, calendar, agreement, eaters).map((staying) => ({
     ...staying,
-    chance: chanceOf({ ...standing, problem: withMore(standing.problem, staying) }, risk.job),
+    chance: chanceOf({ ...calendar, problem: withMore(calendar.problem, staying) }, job),
   }))
-  const operations = placedAnew(standing, risk.job, setup)
-  if (operations) helps.push({ kind: 'moves', chance: chanceOf({ ...standing, operations }, risk.job) })
+  const operations = placedAnew(calendar, job, setup)
+  if (operations) helps.push({ kind: 'moves', chance: chanceOf({ ...calendar, operations }, job) })
   return helps
-    .filter(({ chance }) => chance >= risk.chance + HELPS_BY)
+    .filter((help) => help.chance >= chance + HELPS_BY)
     .sort((a, b) => b.chance - a.chance)
     .slice(0, HELPS_MOST)
 }
@@ -68,7 +83,7 @@ function withMore(problem: Problem, { person, from, until }: Staying): Problem {
 function asked(
   floor: Floor,
   { problem }: Standing,
-  { promisedFor }: Risk,
+  { promisedFor }: { promisedFor: Instant },
   eaters: readonly Eater[],
 ): Staying[] {
   const zone = floor.shop.setup.region.timezone
@@ -84,6 +99,7 @@ function asked(
     .filter((person) => !isSubcontractor(person))
     .flatMap((person) => days.map((day) => longerOn(problem, zone, person, day)))
     .filter(({ from }) => from >= floor.now)
+    .slice(0, ASKED_MOST)
 }
 
 function longerOn(problem: Problem, zone: string, person: PersonId, day: LocalDay): Staying {

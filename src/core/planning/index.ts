@@ -24,7 +24,7 @@ export { EQUIPMENT_KINDS, type Equipment, type EquipmentKind, equipmentSchema } 
 export { backThen, frozenWashes, type LateBack, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
 export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
-export { type Help, placedAnew } from './helps'
+export { type Help, helpsFor, placedAnew } from './helps'
 export { hoursText, readHours } from './hours'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'

@@ -39,7 +39,7 @@ export function PromisesAtRisk({ atRisk, setup, now }: Props) {
               <strong className="text-copper">{chanceText(region, watched.chance)}</strong>.{' '}
               <span className="text-ink-soft">{eaterText(watched, setup, names, now)}</span>
             </p>
-            <TryHelp job={watched.job} helps={watched.helps} names={names} region={region} now={now} />
+            <TryHelp job={watched.job} names={names} region={region} now={now} />
           </li>
         ))}
       </ul>

@@ -1,30 +1,34 @@
 'use client'
 
-import { useState } from 'react'
+import { useState, useTransition } from 'react'
+import type { Answer } from '@/core/answer'
 import type { JobId } from '@/core/ids'
 import type { Help, Proposal } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { clockIn, dayIn, type Instant } from '@/core/time'
-import { foresee, foreseeSurer } from '@/server/planning/outage-actions'
+import { foresee, foreseeSurer, whatHelps } from '@/server/planning/outage-actions'
 import { chanceText } from '@/text/chance'
 import { clock, moment } from '@/text/formats'
 import { Button } from '@/ui/button'
-import { useAction } from '@/ui/use-action'
+import { reach, useAction } from '@/ui/use-action'
 import { ProposedPlan } from '../schedule/proposed-plan'
 
 type Props = {
   job: JobId
-  helps: readonly Help[]
   names: Record<string, string>
   region: Region
   now: Instant
 }
 
 /** What would help a promise, each with the chance it would then have; it is looked at before it holds. */
-export function TryHelp({ job, helps, names, region, now }: Props) {
+export function TryHelp({ job, names, region, now }: Props) {
   const { run, pending, refusal } = useAction()
+  const [helps, setHelps] = useState<Answer<Help[]>>()
+  const [asking, startAsking] = useTransition()
   const [proposal, setProposal] = useState<Proposal>()
   const [said, setSaid] = useState('')
+  const known = helps?.ok ? helps.value : []
+  const ask = () => startAsking(async () => setHelps(await reach(whatHelps({ job }))))
   const tryOut = (help: Help) => {
     setSaid('')
     if (help.kind === 'moves') return run(foreseeSurer, { job }, setProposal)
@@ -40,9 +44,18 @@ export function TryHelp({ job, helps, names, region, now }: Props) {
   }
   return (
     <>
-      {helps.length === 0 && <p className="text-sm text-ink-soft">No small step helps: tell the customer.</p>}
-      <ul className="flex flex-wrap gap-2">
-        {helps.map((help) => (
+      {!helps && (
+        <Button look="quiet" disabled={asking} onClick={ask}>
+          {asking ? 'Trying…' : 'What would help?'}
+        </Button>
+      )}
+      {known.length === 0 && helps && (
+        <p className="text-sm text-ink-soft">
+          {helps.ok ? 'No small step helps: tell the customer.' : helps.message}
+        </p>
+      )}
+      <ul className="flex flex-wrap gap-2 empty:hidden">
+        {known.map((help) => (
           <li key={help.kind === 'moves' ? help.kind : `${help.person} ${help.from}`}>
             <Button look="outline" disabled={pending} onClick={() => tryOut(help)}>
               {helpText(help, names, region, now)}: {chanceText(region, help.chance)}
@@ -65,6 +78,7 @@ export function TryHelp({ job, helps, names, region, now }: Props) {
             onClosed={(answer) => {
               setProposal(undefined)
               if (answer) setSaid(answer.said)
+              if (answer?.taken) setHelps(undefined)
             }}
           />
         </div>

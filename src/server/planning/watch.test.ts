@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { type Help, standing, watchPromises } from '@/core/planning'
+import { type Help, helpsFor, standing, watchPromises } from '@/core/planning'
 import { checkSchedule, scheduleFrom } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
@@ -40,8 +40,9 @@ describe('promises', () => {
   })
   test('become surer when somebody stays as was advised', async () => {
     const { atRisk } = await seen()
-    const advised = atRisk.find(({ helps }) => helps.some(stays))!
-    const help = advised.helps.find(stays)!
+    const floor = await loadFloor(shop.db, NOW)
+    const advised = atRisk.find(({ job }) => helpsFor(floor, job).some(stays))!
+    const help = helpsFor(floor, advised.job).find(stays)!
     if (help.kind === 'moves') throw new Error('somebody was to stay')
     expect(help.chance).toBeGreaterThan(advised.chance)
     const { person, from, until } = help

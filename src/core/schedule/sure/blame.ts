@@ -10,11 +10,14 @@ export type Eater = {
   step: Step
   /** In which share of the runs in which the job is late it costs the most. */
   share: number
-  /** Most of it because it no longer fitted where it was planned, and had to wait for the next shift. */
+  /** Mostly because it no longer fitted where it was planned, and had to wait for the next shift. */
   waits: boolean
 }
 
-/** Back from the last step of a job to what began the wait. */
+/** A job and by when it is to be done, minutes from the origin. */
+export type Due = { job: JobId; due: number }
+
+/** So far a lateness is gone back, steps. */
 const LONGEST_TRACE = 200
 
 /** When a step could have begun, were there a shift to do it in. */
@@ -23,48 +26,57 @@ function askedAt(step: Step, { behind }: Played, played: readonly Played[]): num
   return link ? played[link.step]!.to + link.wait : step.planned.from
 }
 
+/** Of the steps along which nothing could begin sooner, back from one that is late, the one that took longest beyond its time or waited longest. */
+function worstBehind(steps: readonly Step[], played: readonly Played[], last: number) {
+  let worst = { at: last, minutes: 0, waits: false }
+  let at: number | undefined = last
+  for (let traced = 0; at !== undefined && traced < LONGEST_TRACE; traced++) {
+    const [step, run]: [Step, Played] = [steps[at]!, played[at]!]
+    const longer = Math.max(0, run.to - run.from - (step.planned.to - step.planned.from))
+    const waited = Math.max(0, run.from - askedAt(step, run, played))
+    if (longer + waited > worst.minutes && step.people.length > 0)
+      worst = { at, minutes: longer + waited, waits: waited > longer }
+    at = run.behind
+  }
+  return worst
+}
+
 /**
- * The steps that eat the time of a job, the most often greedy first: in each run in which it ends after `due`, minutes from the origin,
- * the steps are gone back along which nothing could begin sooner, and the one that took longest beyond its time, or waited longest for
- * its next shift, is to blame.
+ * The steps that eat the time of some jobs, those first that do so most often: in each run in which one ends after it is due, the step
+ * is to blame that took longest beyond its time, or waited longest for its next shift, of all it waited for.
  */
 export function eatersOf(
   problem: Problem,
   play: Play,
-  { job, due, ...options }: { job: JobId; due: number } & RehearseOptions,
-): Eater[] {
+  dues: readonly Due[],
+  options: RehearseOptions = {},
+): Map<JobId, Eater[]> {
   const { steps } = play
-  const last = steps.reduce(
-    (best, step, index) =>
-      step.job.id === job && step.planned.to >= (steps[best]?.planned.to ?? -1) ? index : best,
-    -1,
-  )
-  const blamed = steps.map(() => 0)
-  const waiting = steps.map(() => 0)
-  let late = 0
-  for (const { played } of playedRuns(problem, play, { ...options, only: job })) {
-    if (last < 0 || played[last]!.to <= due) continue
-    late++
-    let worst = { at: last, minutes: 0, waited: 0 }
-    let at: number | undefined = last
-    for (let traced = 0; at !== undefined && traced < LONGEST_TRACE; traced++) {
-      const [step, run]: [Step, Played] = [steps[at]!, played[at]!]
-      const longer = Math.max(0, run.to - run.from - (step.planned.to - step.planned.from))
-      const waited = Math.max(0, run.from - askedAt(step, run, played))
-      if (longer + waited > worst.minutes && step.people.length > 0)
-        worst = { at, minutes: longer + waited, waited }
-      at = run.behind
+  const watched = dues.map(({ job, due }) => ({
+    job,
+    due,
+    last: steps.reduce(
+      (best, step, at) =>
+        step.job.id === job && step.planned.to >= (steps[best]?.planned.to ?? -1) ? at : best,
+      -1,
+    ),
+    late: 0,
+    blamed: new Map<number, { runs: number; waits: number }>(),
+  }))
+  for (const { played } of playedRuns(problem, play, options))
+    for (const each of watched) {
+      if (each.last < 0 || played[each.last]!.to <= each.due) continue
+      each.late++
+      const { at, waits } = worstBehind(steps, played, each.last)
+      const known = each.blamed.get(at) ?? { runs: 0, waits: 0 }
+      each.blamed.set(at, { runs: known.runs + 1, waits: known.waits + Number(waits) })
     }
-    blamed[worst.at]!++
-    if (worst.waited > worst.minutes / 2) waiting[worst.at]!++
-  }
-  if (late === 0) return []
-  return steps
-    .map((step, index) => ({
-      step,
-      share: blamed[index]! / late,
-      waits: waiting[index]! > blamed[index]! / 2,
-    }))
-    .filter(({ share }) => share > 0)
-    .sort((a, b) => b.share - a.share)
+  return new Map(
+    watched.map(({ job, late, blamed }) => [
+      job,
+      [...blamed]
+        .map(([at, { runs, waits }]) => ({ step: steps[at]!, share: runs / late, waits: waits > runs / 2 }))
+        .sort((a, b) => b.share - a.share),
+    ]),
+  )
 }
