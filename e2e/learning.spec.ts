@@ -103,7 +103,7 @@ test('how full a bay was is what the table says it was', async ({ page }) => {
 test('every table of the screen opens in a spreadsheet', async ({ page }) => {
   await page.goto(`${shop.url}/learning?months=24`)
   const links = page.getByRole('link', { name: 'Table (.csv)' })
-  await expect(links).toHaveCount(9)
+  await expect(links).toHaveCount(10)
   for (const href of await links.evaluateAll((all) => all.map((each) => each.getAttribute('href')!))) {
     const name = /csv\/([a-z-]+)\.csv\?months=24$/.exec(href)![1]!
     const rows = await table(page, name, 24)
@@ -111,6 +111,22 @@ test('every table of the screen opens in a spreadsheet', async ({ page }) => {
     const numbers = Object.entries(rows[0]!).slice(1)
     expect(numbers.some(([, value]) => value !== '' && !Number.isNaN(Number(value)))).toBe(true)
   }
+})
+
+test('how much each kind of work varies is taken over by one tap, and stands in use', async ({ page }) => {
+  await page.goto(`${shop.url}/learning?months=24`)
+  const rows = page.getByLabel('How much each kind of work varies').locator('tbody tr')
+  const shown = async (column: number) =>
+    rows.evaluateAll((all, at) => all.map((row) => row.querySelectorAll('td')[at]!.textContent), column)
+  await expect(rows.first()).toBeVisible()
+  const [learned, before] = [await shown(1), await shown(2)]
+  expect(new Set(before)).toEqual(new Set(['20%']))
+  expect(learned).not.toEqual(before)
+  await page.getByRole('button', { name: 'Plan with these' }).click()
+  await expect(page.getByText('Taken over. New dates and plans are made by it.')).toBeVisible()
+  await page.reload()
+  expect(await shown(2)).toEqual(learned)
+  await expect(page.getByRole('button', { name: 'Plan with these' })).toHaveCount(0)
 })
 
 test.describe('on the tablet', () => {

@@ -79,3 +79,39 @@ test('by keys alone on the tablet, readable by everyone', async ({ page }) => {
     expect(await barriers(page)).toEqual([])
   }
 })
+
+test('a date comes with its chance, and with one that is surer', async ({ page }) => {
+  await openFromSchedule(page)
+  await page.getByRole('radio', { name: 'Lantern' }).click()
+  await look(page).click()
+  await expect(answer(page).locator('.text-3xl')).toContainText(/\((8|9) in 10\)|\(19 in 20\)|\(99 in 100\)/)
+  await expect(answer(page).getByTestId('surer')).toContainText(/\((19 in 20|99 in 100)\)/)
+})
+
+test('the yard warns of a promise at risk; what would help is shown first, taken, and the chance rises', async ({
+  page,
+}) => {
+  const own = Shop.demo(NOW)
+  await own.open(NOW)
+  await page.goto(own.url)
+  const atRisk = page.getByRole('region', { name: 'Promises at risk' })
+  const car = atRisk.getByRole('listitem').filter({ hasText: 'IM 4471' })
+  await expect(car).toContainText(/\d in 10\. It hangs on “/)
+  const tenths = async (words: string | null) => Number(/(\d) in 10/.exec(words ?? '')![1])
+  const before = await tenths(await car.locator('strong').first().textContent())
+  await car.getByRole('button', { name: 'What would help?' }).click()
+  const stays = car.getByRole('button', { name: /stays until .*: \d in 10/ }).first()
+  const told = await tenths(await stays.textContent())
+  expect(told).toBeGreaterThan(before)
+  await stays.click()
+  const follows = car.getByRole('region', { name: 'What follows' })
+  await expect(follows).toContainText('No car is moved by it.')
+  await follows.getByRole('button', { name: 'Do it' }).click()
+  await expect(follows).toHaveCount(0)
+  await expect(async () => {
+    expect(await tenths(await car.locator('strong').first().textContent())).toBeGreaterThan(before)
+  }).toPass()
+  await page.goto(`${own.url}/schedule`)
+  await expect(page.getByText(/is in longer until/).first()).toBeVisible()
+  await own.remove()
+})

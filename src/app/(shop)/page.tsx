@@ -1,8 +1,7 @@
-import { Suspense } from 'react'
 import { requestFloor, requestRevision } from '@/app/request-floor'
 import { believed } from '@/core/climate'
-import { everyone, namesOf, type Setup } from '@/core/shop'
-import { dayIn, type Instant } from '@/core/time'
+import { everyone, namesOf } from '@/core/shop'
+import { dayIn } from '@/core/time'
 import { Live } from '@/features/frame/live'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
 import { AwayStrip } from '@/features/yard/away-strip'
@@ -13,7 +12,6 @@ import { StillToSetUp, Welcome } from '@/features/yard/welcome'
 import { YardScreen } from '@/features/yard/yard-screen'
 import { yardView } from '@/features/yard/yard-view'
 import { countDue } from '@/server/aftercare/due-list'
-import { compute } from '@/server/compute/compute'
 import { database } from '@/server/db/connection'
 import { unreadReplies } from '@/server/messages/message-store'
 import { loadRefusedViews } from '@/server/queue/refused-view'
@@ -52,9 +50,7 @@ export default async function YardPage() {
     <>
       <Live since={since} />
       <div className="px-5 pt-5 empty:hidden">
-        <Suspense>
-          <Promises at={floor.now} setup={setup} />
-        </Suspense>
+        <PromisesAtRisk since={since} names={names} sure={setup.sure} region={setup.region} now={floor.now} />
         <RefusedEntries refused={refused} region={setup.region} now={floor.now} />
         <CarNotes
           notes={await loadWaitingNotes(db, floor)}
@@ -97,10 +93,4 @@ export default async function YardPage() {
       )}
     </>
   )
-}
-
-/** What is worked out beside the page: it comes when it is ready, and the page does not wait for it. */
-async function Promises({ at, setup }: { at: Instant; setup: Setup }) {
-  const watch = await compute('promises', at)
-  return watch.kind === 'seen' ? <PromisesAtRisk atRisk={watch.atRisk} setup={setup} now={at} /> : null
 }

@@ -5,6 +5,7 @@ import { paceLessons } from './calibration'
 import { depthLessons } from './depths'
 import { packageEarnings } from './earnings'
 import type { Lesson } from './lesson'
+import { spreadLessons } from './spreads'
 import {
   bayUseByMonth,
   clearingByProcess,
@@ -52,6 +53,7 @@ export function learnedFrom(lessons: readonly Lesson[], { setup, catalogue }: Sh
     jobs: lessons.length,
     packages: packageEarnings(sold, setup.costs),
     pace: paceLessons(lessons, setup.pace),
+    spreads: spreadLessons(lessons, setup.spreads),
     work: hoursByWork(lessons),
     panels: hoursByPanel(lessons),
     clearing: clearingByProcess(lessons),

@@ -16,6 +16,7 @@ import { OnTimeChart } from './on-time-chart'
 import { PaceTable } from './pace-table'
 import { PanelChart } from './panel-chart'
 import { ProductChart } from './product-chart'
+import { SpreadTable } from './spread-table'
 
 type Props = {
   /** How long coatings really hold, from all inspections ever. */
@@ -80,6 +81,9 @@ export function LearningScreen({ held, learned, period, changes, costs, region, 
           </Part>
           <Part title="Our pace against standard times" table="pace" period={period}>
             <PaceTable pace={learned.pace} changes={changes} months={period} region={region} />
+          </Part>
+          <Part title="How much it varies" table="spreads" period={period}>
+            <SpreadTable spreads={learned.spreads} months={period} region={region} />
           </Part>
           <Part title="Panel by panel" table="panels" period={period}>
             <PanelChart panels={learned.panels} />

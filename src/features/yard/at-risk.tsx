@@ -1,19 +1,44 @@
+'use client'
+
+import { useEffect, useState } from 'react'
 import type { Watched } from '@/core/planning'
-import { namesOf, type Setup } from '@/core/shop'
+import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
+import { promisesAtRisk } from '@/server/planning/outage-actions'
 import { chanceText } from '@/text/chance'
 import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { Link } from '@/ui/link'
+import { reach } from '@/ui/use-action'
 import { TryHelp } from './try-help'
 
-type Props = { atRisk: readonly Watched[]; setup: Setup; now: Instant }
+type Props = {
+  /** The state of the shop the page shows: another, and the promises are looked at anew. */
+  since: string
+  names: Record<string, string>
+  /** The chance with which the shop wants its promises kept. */
+  sure: number
+  region: Region
+  now: Instant
+}
 
-/** Promises that have become less sure than the shop wants them, while there is still time to help. */
-export function PromisesAtRisk({ atRisk, setup, now }: Props) {
+/**
+ * Promises that have become less sure than the shop wants them, while there is still time to help. They are worked out beside the page,
+ * which waits for nothing; until they are there anew, those of before stand.
+ */
+export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
+  const [atRisk, setAtRisk] = useState<readonly Watched[]>([])
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what has changed in the shop is the reason to look again
+  useEffect(() => {
+    let current = true
+    void reach(promisesAtRisk(null)).then((told) => {
+      if (current && told.ok) setAtRisk(told.value)
+    })
+    return () => {
+      current = false
+    }
+  }, [since])
   if (atRisk.length === 0) return null
-  const names = namesOf(setup)
-  const { region } = setup
   return (
     <section
       aria-label="Promises at risk"
@@ -22,7 +47,7 @@ export function PromisesAtRisk({ atRisk, setup, now }: Props) {
       <h2 className="text-lg">
         Promises at risk{' '}
         <span className="text-sm font-normal text-ink-soft">
-          less sure than the {chanceText(region, setup.sure)} you want
+          less sure than the {chanceText(region, sure)} you want
         </span>
       </h2>
       <ul>
@@ -37,7 +62,7 @@ export function PromisesAtRisk({ atRisk, setup, now }: Props) {
               </Link>
               , {moment(region, watched.promisedFor, now)}:{' '}
               <strong className="text-copper">{chanceText(region, watched.chance)}</strong>.{' '}
-              <span className="text-ink-soft">{eaterText(watched, setup, names, now)}</span>
+              <span className="text-ink-soft">{eaterText(watched, region, names, now)}</span>
             </p>
             <TryHelp job={watched.job} names={names} region={region} now={now} />
           </li>
@@ -50,7 +75,7 @@ export function PromisesAtRisk({ atRisk, setup, now }: Props) {
 /** What mostly makes it late, in a sentence. */
 function eaterText(
   { plate, eater }: Watched,
-  { region }: Setup,
+  region: Region,
   names: Record<string, string>,
   now: Instant,
 ): string {

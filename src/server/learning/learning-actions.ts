@@ -49,6 +49,22 @@ export const acceptLearned = defineAction({
   },
 })
 
+/** Plans with how much each kind of work was seen to vary over so many months; what no job was seen of keeps what it had. */
+export const takeSpreads = defineAction({
+  name: 'learning.take-spreads',
+  who: 'desk',
+  input: z.strictObject({ months: z.literal(PERIODS) }),
+  write: async ({ trx, at }, { months }) => {
+    const shop = await loadShop(trx)
+    const { spreads } = await loadLearned(trx, shop, at, months)
+    const learned = Object.fromEntries(spreads.map(({ key, spread }) => [key, rounded(spread)]))
+    const kept = await saveLearned(trx, await shopVersion(trx), {
+      spreads: { ...shop.setup.spreads, ...learned },
+    })
+    return kept ? done() : STALE
+  },
+})
+
 /** Goes back to the table for one kind of work or of marks. */
 export const dropLearned = defineAction({
   name: 'learning.drop',

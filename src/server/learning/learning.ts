@@ -93,6 +93,15 @@ export const CSV_TABLES: Record<
       round(current, 3),
     ]),
   }),
+  spreads: ({ spreads }, _region, methods) => ({
+    columns: ['work', 'jobs', 'varies_percent', 'in_use_percent'],
+    rows: spreads.map(({ key, jobs, spread, current }) => [
+      workName(key, methods),
+      jobs,
+      round(100 * spread),
+      round(100 * current),
+    ]),
+  }),
   clearing: ({ clearing }, _region, methods) => ({
     columns: ['process', 'panels', 'expected_percent', 'reached_percent'],
     rows: clearing.map(({ process, panels, expected, reached }) => [

@@ -138,6 +138,17 @@ export const foreseeSurer = defineAction({
   write: ({ trx }, _, told) => keep(trx, told),
 })
 
+/** Promises that are less sure than the shop wants them. Nothing is kept. */
+export const promisesAtRisk = defineReadAction({
+  name: 'planning.promises-at-risk',
+  who: 'desk',
+  input: z.null(),
+  read: async ({ at }) => {
+    const watch = await compute('promises', at)
+    return done(watch.kind === 'seen' ? watch.atRisk : [])
+  },
+})
+
 /** What would make a promise surer, each with the chance it would then have. Nothing is kept. */
 export const whatHelps = defineReadAction({
   name: 'planning.what-helps',

@@ -122,7 +122,7 @@ export function saveQuietAndClimate(
 export function saveLearned(
   db: Knex,
   readAt: number,
-  learned: Partial<Pick<Setup, LearnedOf>>,
+  learned: Partial<Pick<Setup, LearnedOf | 'spreads'>>,
 ): Promise<boolean> {
   return changeSetup(db, readAt, () => learned)
 }

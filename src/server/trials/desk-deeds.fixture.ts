@@ -140,6 +140,7 @@ export async function shopDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       climate: setup.climate,
     }),
     action('pace', 'learning.accept', { of: 'pace', months: 12, shown: [] }),
+    action('spreads', 'learning.take-spreads', { months: 12 }),
     action('pace-off', 'learning.drop', { of: 'pace', key: 'cut' }),
     action('spell', 'shop.begin-spell', { bay: 'loft-1', kind: 'humid', minutes: 60 }),
     action('set', 'stock.add-set', { kind: 'towel', name: 'Killed towels', count: 30, reorderAt: 5 }),
