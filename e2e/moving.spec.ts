@@ -59,6 +59,10 @@ test('a layer dragged past its window is refused in words, and the nearest allow
   await nearest.click()
   const take = inHand(page).getByRole('button', { name: /^Move it to / })
   await expect(inHand(page)).toContainText('IM 903 is done')
+  // What it does to the promises follows as soon as it is played out.
+  await expect(inHand(page).getByTestId('way-chances').first()).toHaveText(
+    /^ ?(How sure: IM \d+ \d+ in \d+ instead of \d+ in \d+|All promises stay as sure as they are)/,
+  )
   await take.click()
   await expect(inHand(page)).toHaveCount(0)
   await expect(takeBack(page)).toBeEnabled()

@@ -111,7 +111,11 @@ test('the yard warns of a promise at risk; what would help is shown first, taken
   await expect(async () => {
     expect(await tenths(await car.locator('strong').first().textContent())).toBeGreaterThan(before)
   }).toPass()
+  await car.getByRole('link').click()
+  await expect(page.getByTestId('how-sure')).toContainText(/As planned now, the promise is kept \d in 10\./)
   await page.goto(`${own.url}/schedule`)
   await expect(page.getByText(/is in longer until/).first()).toBeVisible()
+  await page.getByRole('link', { name: 'IM 903, its schedule' }).first().click()
+  await expect(page.getByText(/the layer before (may overrun \d|must not overrun)/).first()).toBeVisible()
   await own.remove()
 })

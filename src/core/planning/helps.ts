@@ -41,7 +41,7 @@ const EATERS_ASKED = 3
 const ASKED_MOST = 8
 
 /** When a job is due, minutes from the origin of its problem. */
-export const dueOf = ({ problem }: Standing, job: JobId): number =>
+export const dueOf = ({ problem }: Pick<Standing, 'problem'>, job: JobId): number =>
   epochMinutes(problem.jobs.find(({ id }) => id === job)!.due!) - epochMinutes(problem.origin)
 
 /** What helps the promise of a job, the most first; nothing where nothing does, or where there is no promise to keep. */

@@ -2,35 +2,40 @@ import type { PersonId } from '../ids'
 import { openSpans, type Problem } from '../schedule'
 import { type Instant, minutesBetween, plusMinutes } from '../time'
 
-/** How much a layer may overrun before the next can no longer be begun as it is planned to be. */
+/** How much a layer may overrun before the plan for it, or for the next, no longer holds. */
 
-/** A layer is looked for in the open hours of so many minutes before and after its start. */
+/** The shift in which work lies is looked for so many minutes before and after its start. */
 const AROUND_MINUTES = 1440
 
-type Next = { start: Instant; end: Instant; people: readonly PersonId[] }
+type Hours = Pick<Problem, 'calendars' | 'people' | 'timezone'>
+type Planned = { start: Instant; end: Instant; people: readonly PersonId[] }
+
+/** When the first of those who do it leaves; undefined where nobody is planned for it, or outside their hours. */
+function shiftEnd(
+  { calendars, people, timezone }: Hours,
+  { start, people: own }: Planned,
+): Instant | undefined {
+  const ends = own.map((person): Instant | undefined => {
+    const calendar = calendars[people.find(({ id }) => id === person)?.calendar ?? '']
+    if (!calendar) return undefined
+    const [from, to] = [plusMinutes(start, -AROUND_MINUTES), plusMinutes(start, AROUND_MINUTES)]
+    return openSpans(calendar, timezone, from, to).find((span) => span.from <= start && start < span.to)?.to
+  })
+  return ends.reduce((first, end) => (first && end ? (end < first ? end : first) : undefined), ends[0])
+}
 
 /**
- * Minutes by which what ends at `end` may end later, so that what follows it after `wait` minutes still fits into the shift in which it is
- * planned; 0 where there is nothing to spare, undefined where nobody is planned for it or their hours are unknown.
+ * Minutes by which a layer may end later than planned, so that it is done before its own hands leave, and the next, which waits for
+ * `wait` minutes, still fits into the shift in which it is planned; 0 where there is nothing to spare, undefined where nobody is
+ * planned for either, or outside their hours.
  */
-export function mayOverrun(
-  { calendars, people, timezone }: Pick<Problem, 'calendars' | 'people' | 'timezone'>,
-  end: Instant,
-  wait: number,
-  next: Next,
-): number | undefined {
-  const shiftEnds = next.people.flatMap((person): Instant[] => {
-    const calendar = calendars[people.find(({ id }) => id === person)?.calendar ?? '']
-    if (!calendar) return []
-    const from = plusMinutes(next.start, -AROUND_MINUTES)
-    const spans = openSpans(calendar, timezone, from, plusMinutes(next.start, AROUND_MINUTES))
-    const own = spans.find((span) => span.from <= next.start && next.start < span.to)
-    return own ? [own.to] : []
-  })
-  if (shiftEnds.length < next.people.length || shiftEnds.length === 0) return undefined
-  const lastStart = plusMinutes(
-    shiftEnds.reduce((a, b) => (a < b ? a : b)),
-    -minutesBetween(next.start, next.end),
+export function mayOverrun(hours: Hours, layer: Planned, wait: number, next: Planned): number | undefined {
+  const [own, others] = [shiftEnd(hours, layer), shiftEnd(hours, next)]
+  if (!own || !others) return undefined
+  const lastStart = plusMinutes(others, -minutesBetween(next.start, next.end))
+  const spare = Math.min(
+    minutesBetween(layer.end, own),
+    minutesBetween(plusMinutes(layer.end, wait), lastStart),
   )
-  return Math.max(0, minutesBetween(plusMinutes(end, wait), lastStart))
+  return Math.max(0, spare)
 }

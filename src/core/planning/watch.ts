@@ -1,6 +1,6 @@
 import type { JobId, PersonId } from '../ids'
 import type { StepName } from '../offer'
-import { type Eater, eatersOf, type Play, playAll, shareBy } from '../schedule'
+import { type Eater, eatersOf, type Play, type Problem, playAll, shareBy } from '../schedule'
 import { fromEpochMinutes, type Instant } from '../time'
 import type { Floor } from './floor'
 import { dueOf } from './helps'
@@ -36,22 +36,42 @@ export function watchPromises(floor: Floor): Watch {
   const { jobs, play } = playAll(problem, operations, { runs: RUNS })
   const chances: Record<JobId, number> = {}
   for (const { job, ends } of jobs) if (job.due !== undefined) chances[job.id] = shareBy(ends, job.due)
-  const risky = floor.jobs.filter(
-    ({ job, agreement }) => agreement && (chances[job.id] ?? 1) < floor.shop.setup.sure - NEARLY,
-  )
-  const dues = risky.map(({ job }) => ({ job: job.id, due: dueOf(calendar, job.id) }))
-  const eaters = eatersOf(problem, play, dues, { runs: RUNS_TO_BLAME })
-  const atRisk = risky.map(({ job, agreement }): Watched => {
-    const [first] = eaters.get(job.id)!
-    return {
-      job: job.id,
-      plate: job.vehicle.plate,
-      promisedFor: agreement!.promisedFor,
-      chance: chances[job.id]!,
-      ...(first ? eaterIn(floor, play, first) : {}),
-    }
-  })
+  const risky = floor.jobs.filter(({ job }) => (chances[job.id] ?? 1) < floor.shop.setup.sure - NEARLY)
+  const atRisk = watchedOf(floor, problem, play, risky, chances)
   return { kind: 'seen', chances, atRisk: atRisk.sort((a, b) => a.chance - b.chance) }
+}
+
+/** How the promise of one job stands; nothing where there is none to keep, or the calendar cannot be kept. */
+export function watchPromise(floor: Floor, job: JobId): Watched | undefined {
+  const calendar = standing(floor)
+  if (calendar.kind === 'blocked') return undefined
+  const { problem, operations } = calendar
+  const { jobs, play } = playAll(problem, operations, { runs: RUNS, only: job })
+  const [found] = jobs
+  if (!found || found.job.due === undefined) return undefined
+  const own = floor.jobs.filter((entry) => entry.job.id === job)
+  return watchedOf(floor, problem, play, own, { [job]: shareBy(found.ends, found.job.due) })[0]
+}
+
+function watchedOf(
+  floor: Floor,
+  problem: Problem,
+  play: Play,
+  entries: Floor['jobs'],
+  chances: Readonly<Record<JobId, number>>,
+): Watched[] {
+  const dues = entries.flatMap(({ job, agreement }) =>
+    agreement ? [{ job: job.id, due: dueOf({ problem }, job.id) }] : [],
+  )
+  const eaters = eatersOf(problem, play, dues, { runs: RUNS_TO_BLAME })
+  return entries.flatMap(({ job, agreement }): Watched[] => {
+    const chance = chances[job.id]
+    if (!agreement || chance === undefined) return []
+    const first = eaters.get(job.id)?.[0]
+    const { promisedFor } = agreement
+    const known = first ? eaterIn(floor, play, first) : {}
+    return [{ job: job.id, plate: job.vehicle.plate, promisedFor, chance, ...known }]
+  })
 }
 
 /** A step as it is spoken of; nothing where its job is not known. */

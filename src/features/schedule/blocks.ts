@@ -82,7 +82,7 @@ function withWindow(block: Block, live: LiveJob, blocks: readonly Block[], hours
   const before = link && blocks.find(({ operation }) => operation.id === link.from)
   if (!link || !before) return block
   const isAhead = before.state !== 'done' && block.state === 'open'
-  const spare = hours && isAhead ? mayOverrun(hours, before.end, link.min, block) : undefined
+  const spare = hours && isAhead ? mayOverrun(hours, before, link.min, block) : undefined
   return {
     ...block,
     window: windowAfter(before.end, link),

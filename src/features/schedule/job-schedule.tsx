@@ -2,7 +2,7 @@ import { judgesOfOwnWork } from '@/core/handover'
 import { collectionTime, type FloorJob } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { ChainLink } from '@/core/schedule'
-import { everyone, type Setup } from '@/core/shop'
+import { everyone, namesOf, type Setup } from '@/core/shop'
 import { dayIn, type Instant } from '@/core/time'
 import { stepTitle } from '@/text/en/step-names'
 import { clock, duration, moment, paperDay } from '@/text/formats'
@@ -10,18 +10,27 @@ import { ButtonLink } from '@/ui/button'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { spareText } from '../window-text'
 import { type Block, blocksOf, type Hours } from './blocks'
+import { HowSure } from './how-sure'
 import { blockTitle, OperationShape } from './operation-shape'
 import { TimeGrid } from './time-grid'
 import { timelineFrom, xOf } from './timeline'
 import { isDelay, whyText } from './why-text'
 
-type Props = { entry: FloorJob; chain: ChainLink[] | undefined; setup: Setup; hours: Hours; now: Instant }
+type Props = {
+  entry: FloorJob
+  chain: ChainLink[] | undefined
+  setup: Setup
+  hours: Hours
+  /** The state of the shop the page shows. */
+  since: string
+  now: Instant
+}
 
 const PX_PER_HOUR = 13
 const HEIGHT = 96
 
 /** One job in time: what is done when, where and by whom; the promise; and why it could not be earlier. */
-export function JobSchedule({ entry, chain, setup, hours, now }: Props) {
+export function JobSchedule({ entry, chain, setup, hours, since, now }: Props) {
   const { live, agreement, job } = entry
   if (!live || !agreement)
     return (
@@ -46,6 +55,16 @@ export function JobSchedule({ entry, chain, setup, hours, now }: Props) {
           <ByThePlan blocks={blocks} promisedFor={agreement.promisedFor} setup={setup} now={now} />
         )}
       </div>
+      {entry.stage.kind !== 'ready' && entry.stage.kind !== 'handed-over' && (
+        <HowSure
+          job={job.id}
+          since={since}
+          names={namesOf(setup)}
+          sure={setup.sure}
+          region={setup.region}
+          now={now}
+        />
+      )}
       {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} region={setup.region} nameOf={nameOf} />}
       <div className="mt-5 grid gap-6 lg:grid-cols-[3fr_2fr]">
         <OperationTable blocks={blocks} region={setup.region} now={now} nameOf={nameOf} placeOf={placeOf} />

@@ -52,8 +52,10 @@ export function OperationShape({
         />
       )}
       {block.window && block.mayOverrun !== undefined && (
-        <text x={x(block.window.opens) + 4} y={y + 36} className="fill-copper text-[11px]">
-          {block.mayOverrun === 0 ? 'nothing to spare' : `may overrun ${block.mayOverrun} min`}
+        <text x={x(block.window.opens) + 4} y={y + 20.5} className="fill-copper text-[10px]">
+          {block.mayOverrun === 0
+            ? 'nothing to spare'
+            : `may overrun ${duration(timeline.region, block.mayOverrun)}`}
         </text>
       )}
       {hold ? (

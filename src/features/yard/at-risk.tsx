@@ -4,12 +4,12 @@ import { useEffect, useState } from 'react'
 import type { Watched } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
-import { promisesAtRisk } from '@/server/planning/outage-actions'
+import { promisesAtRisk } from '@/server/planning/promise-actions'
 import { chanceText } from '@/text/chance'
-import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { Link } from '@/ui/link'
 import { reach } from '@/ui/use-action'
+import { hangsOn } from './hangs-on'
 import { TryHelp } from './try-help'
 
 type Props = {
@@ -62,7 +62,7 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
               </Link>
               , {moment(region, watched.promisedFor, now)}:{' '}
               <strong className="text-copper">{chanceText(region, watched.chance)}</strong>.{' '}
-              <span className="text-ink-soft">{eaterText(watched, region, names, now)}</span>
+              <span className="text-ink-soft">{hangsOn(watched, region, names, now)}</span>
             </p>
             <TryHelp job={watched.job} names={names} region={region} now={now} />
           </li>
@@ -70,20 +70,4 @@ export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
       </ul>
     </section>
   )
-}
-
-/** What mostly makes it late, in a sentence. */
-function eaterText(
-  { plate, eater }: Watched,
-  region: Region,
-  names: Record<string, string>,
-  now: Instant,
-): string {
-  if (!eater) return ''
-  const whose = eater.plate === plate ? '' : ` on ${eater.plate}`
-  const by = eater.people.map((id) => names[id] ?? id).join(' and ')
-  const step = `“${stepTitle(region, eater.title)}”${whose} (${by}, ${moment(region, eater.at, now)})`
-  return eater.waits
-    ? `It hangs on ${step}: begun late, it no longer fits into the shift.`
-    : `It hangs on ${step}: if that takes longer, the car is late.`
 }

@@ -1,7 +1,7 @@
 import type { JobId } from '@/core/ids'
 import type { Job } from '@/core/job'
 import type { JobPlan } from '@/core/offer'
-import { type Foreseen, helpsFor } from '@/core/planning'
+import { type Foreseen, helpsFor, watchPromise } from '@/core/planning'
 import { answerCaller, type Enquiry } from '@/core/planning/caller'
 import type { Instant, LocalDay } from '@/core/time'
 import type { VehicleSize } from '@/core/vehicle'
@@ -51,6 +51,8 @@ export const TASKS = {
   caller: async (at: Instant, told: Enquiry) => answerCaller(await floorAt(at), told),
   /** How surely each promise is kept, as the calendar stands. */
   promises: async (at: Instant) => watchKept(await floorAt(at)),
+  /** How surely the promise of one job is kept. */
+  promise: async (at: Instant, job: JobId) => watchPromise(await floorAt(at), job),
   /** What would make one promise surer. */
   helps: async (at: Instant, job: JobId) => helpsFor(await floorAt(at), job),
   'why-not-earlier': async (at: Instant, jobId: JobId) => whyNotEarlier(await floorAt(at), jobId),

@@ -10,7 +10,7 @@ import { backThen, type Foreseen, frozenWashes, openJobs, type Proposal, takesLo
 import { backInput, outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
 import { everyone } from '@/core/shop'
 import { atLocal, dayIn, daysBetween, localDayOrThrow } from '@/core/time'
-import { defineAction, defineReadAction } from '../action/define'
+import { defineAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
 import { loadShop } from '../shop/shop-store'
@@ -136,23 +136,4 @@ export const foreseeSurer = defineAction({
     return foretell(at, { kind: 'surer', job: toJobId(job) })
   },
   write: ({ trx }, _, told) => keep(trx, told),
-})
-
-/** Promises that are less sure than the shop wants them. Nothing is kept. */
-export const promisesAtRisk = defineReadAction({
-  name: 'planning.promises-at-risk',
-  who: 'desk',
-  input: z.null(),
-  read: async ({ at }) => {
-    const watch = await compute('promises', at)
-    return done(watch.kind === 'seen' ? watch.atRisk : [])
-  },
-})
-
-/** What would make a promise surer, each with the chance it would then have. Nothing is kept. */
-export const whatHelps = defineReadAction({
-  name: 'planning.what-helps',
-  who: 'desk',
-  input: z.strictObject({ job: z.string().min(1).max(80) }),
-  read: async ({ at }, { job }) => done(await compute('helps', at, toJobId(job))),
 })

@@ -17,6 +17,7 @@ import * as enquiries from '../planning/enquiry-actions'
 import * as moves from '../planning/move-actions'
 import * as outages from '../planning/outage-actions'
 import * as plans from '../planning/plan-actions'
+import * as watched from '../planning/promise-actions'
 import * as refused from '../queue/refused-actions'
 import * as agreeing from '../quotes/agree-actions'
 import * as changes from '../quotes/change-actions'
@@ -62,6 +63,7 @@ const MODULES = [
   enquiries,
   moves,
   outages,
+  watched,
   plans,
   refused,
   agreeing,

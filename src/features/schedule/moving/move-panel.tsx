@@ -12,6 +12,7 @@ import type { BoardView } from '../board-view'
 import { blockedText, type MoveNames, refusalText, wayText } from './move-text'
 import { blockOf, SLOT_MINUTES, type Subject, stayOf, titleOf } from './subject'
 import type { Moving } from './use-moving'
+import { WayChances } from './way-chances'
 
 const STEPS = [
   { name: 'A day earlier', minutes: -1440 },
@@ -263,6 +264,7 @@ function Outcome({
           )}
           <p className={way.lateMinutes > 0 ? 'max-w-prose text-copper' : 'max-w-prose'}>
             {wayText(way, subject.job, names).join(' ')}
+            {!dragging && <WayChances way={way} chances={mover.chances} names={names} />}
           </p>
         </li>
       ))}

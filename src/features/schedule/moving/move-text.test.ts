@@ -4,7 +4,7 @@ import type { PlannedOperation } from '@/core/offer'
 import type { Rearranged, Refusal } from '@/core/schedule'
 import { instantOrThrow } from '@/core/time'
 import { DUBLIN } from '@/text/region.fixture'
-import { type MoveNames, refusalText, wayText } from './move-text'
+import { chancesText, type MoveNames, refusalText, wayText } from './move-text'
 
 const at = instantOrThrow
 const operations = [
@@ -188,4 +188,14 @@ describe('what it comes to', () => {
   test('where nothing changes, that is said', () => {
     expect(wayText(way({}), toJobId('a'), names)).toEqual(['Nothing would change.'])
   })
+})
+
+test('what a move does to the promises is said car by car, the worst first, and not for ever', () => {
+  const change = (job: string, before: number, after: number) => ({ job: toJobId(job), before, after })
+  expect(chancesText([], names)).toBe('All promises stay as sure as they are.')
+  expect(chancesText([change('a', 0.8, 0.5), change('b', 0.6, 0.95)], names)).toBe(
+    'How sure: IM 1 5 in 10 instead of 8 in 10; IM 2 19 in 20 instead of 6 in 10.',
+  )
+  const many = Array.from({ length: 5 }, () => change('a', 0.8, 0.5))
+  expect(chancesText(many, names)).toMatch(/; and 2 more\.$/)
 })

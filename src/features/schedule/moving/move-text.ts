@@ -3,8 +3,9 @@ import type { PlannedOperation } from '@/core/offer'
 import type { NamedReason } from '@/core/planning'
 import type { Region } from '@/core/region'
 import { unreachable } from '@/core/result'
-import type { PlacingReason, Rearranged, Refusal } from '@/core/schedule'
+import type { ChanceChange, PlacingReason, Rearranged, Refusal } from '@/core/schedule'
 import type { Instant } from '@/core/time'
+import { chanceText } from '@/text/chance'
 import { type PlacingNames, placingText } from '@/text/en/placing'
 import { stepTitle } from '@/text/en/step-names'
 import { duration, moment } from '@/text/formats'
@@ -147,4 +148,21 @@ export function wayText(way: Rearranged, job: JobId, names: MoveNames): string[]
       `Bays are held ${duration(names.region, Math.abs(way.bayMinutes))} ${way.bayMinutes > 0 ? 'longer' : 'less'}.`,
     )
   return text
+}
+
+/** So many cars are named whose promises a move makes surer or less sure. */
+const NAMED_MOST = 3
+
+/** What a move does to the chances of the promises, those that lose the most first. */
+export function chancesText(changes: readonly ChanceChange[], names: MoveNames): string {
+  if (changes.length === 0) return 'All promises stay as sure as they are.'
+  const said = (chance: number) => chanceText(names.region, chance)
+  const named = changes
+    .slice(0, NAMED_MOST)
+    .map(
+      ({ job, before, after }) =>
+        `${names.plate(job) ?? 'another car'} ${said(after)} instead of ${said(before)}`,
+    )
+  const more = changes.length - named.length
+  return `How sure: ${named.join('; ')}${more > 0 ? `; and ${more} more` : ''}.`
 }

@@ -4,7 +4,7 @@ import { type Remote, releaseProxy, wrap } from 'comlink'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { JobId, OperationId } from '@/core/ids'
 import type { NamedReason, PlannedFrom } from '@/core/planning'
-import type { Tried } from '@/core/schedule'
+import type { ChanceChange, Rearranged, Tried } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { whatToMove } from '@/server/planning/move-actions'
 import type { Move, Mover } from '@/workers/mover'
@@ -24,6 +24,8 @@ export type MoverState = {
   /** Tries a move; of several asked for while one is tried, only the last counts. */
   tryMove: (move: Move, hurried?: boolean) => void
   landings: (job: JobId, operation: OperationId, until: Instant) => Promise<Landing[]>
+  /** Which promises a way changes. */
+  chances: (way: Rearranged) => Promise<ChanceChange[]>
   /** Forgets what was tried. */
   clear: () => void
 }
@@ -105,11 +107,19 @@ export function useMover(basis: unknown): MoverState {
     [open],
   )
 
+  const chances = useCallback(
+    async ({ operations }: Rearranged) => {
+      const desk = await open()
+      return (await desk?.mover.chances(operations).catch(() => undefined)) ?? []
+    },
+    [open],
+  )
+
   const clear = useCallback(() => {
     wanted.current = undefined
     round.current = undefined
     setTrial(undefined)
   }, [])
 
-  return { trial, blocked, failed, tryMove, landings, clear }
+  return { trial, blocked, failed, tryMove, landings, chances, clear }
 }

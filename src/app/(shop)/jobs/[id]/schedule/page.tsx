@@ -11,14 +11,16 @@ export default async function JobSchedulePage({ params }: { params: Promise<{ id
   const { floor, entry } = await requestJob(id)
   if (!entry) notFound()
   const chain = entry.live ? await compute('why-not-earlier', floor.now, id) : undefined
+  const since = await requestRevision()
   return (
     <>
-      <Live since={await requestRevision()} />
+      <Live since={since} />
       <JobSchedule
         entry={entry}
         chain={chain}
         setup={floor.shop.setup}
         hours={hoursOf(floor)}
+        since={since}
         now={floor.now}
       />
     </>
