@@ -1,6 +1,7 @@
 import { frontierBench } from './frontier'
 import { loadBench } from './load'
 import { practiceBench } from './practice'
+import { promisesBench } from './promises'
 import { scheduleBench } from './schedule'
 import { surveyBench } from './survey'
 import { tapBench } from './tap'
@@ -16,6 +17,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   vehicle: vehicleBench,
   years: yearsBench,
   schedule: scheduleBench,
+  promises: () => promisesBench(),
   load: loadBench,
   tap: tapBench,
 }

@@ -1,5 +1,5 @@
 /** So long a plan of everything may be improved, ms. */
-const PLAN_ALL_MS = 4000
+const PLAN_ALL_MS = 2400
 
 /** Says when a computation has had its time. */
 export function planBudget(): () => boolean {
