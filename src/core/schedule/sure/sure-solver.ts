@@ -14,6 +14,8 @@ export type SureSolverOptions = Pick<SearchOptions, 'seed' | 'steps' | 'standing
 
 /** The share of the attempts in which the plan is looked for on paper; from it the other search begins. */
 export const ON_PAPER = 0.2
+/** While not every job has a place, attempts between two looks whether that has changed. */
+const ASKED_EVERY = 50
 
 /**
  * Solving in two parts that can be left and taken up again: first the plan that is cheapest on paper, then, where work varies, one that is
@@ -23,6 +25,9 @@ export class SureSolver {
   private readonly onPaper: Solver
   private search: SureSearch | undefined
   private readonly varies: boolean
+  /** Not every job had a place when that was last asked, and when it is asked again. */
+  private lacksRoom = false
+  private asksAgainAt = 0
 
   constructor(
     private readonly problem: Problem,
@@ -43,18 +48,20 @@ export class SureSolver {
   }
 
   get done(): boolean {
-    return (
-      this.steps >= this.options.steps ||
-      (this.onPaper.done && !this.varies) ||
-      this.problem.jobs.length === 0
-    )
+    if (this.steps >= this.options.steps) return true
+    if (this.search) return false
+    return this.onPaper.done && (!this.varies || this.lacksRoom)
   }
 
   /** One attempt at something better. `elapsed` is the share of the time that is over, where there is a limit. */
   step(elapsed = 0): void {
     const isEnough =
       this.onPaper.done || this.onPaper.steps >= ON_PAPER * this.options.steps || elapsed >= ON_PAPER
-    if (!this.search && this.varies && isEnough) this.search = this.begun()
+    if (!this.search && this.varies && isEnough && this.onPaper.steps >= this.asksAgainAt) {
+      this.search = this.begun()
+      this.lacksRoom = this.search === undefined
+      this.asksAgainAt = this.onPaper.steps + ASKED_EVERY
+    }
     if (this.search) this.search.step()
     else this.onPaper.step()
   }

@@ -47,6 +47,17 @@ describe('a plan that is to hold', () => {
     const of = () => solveSure(problem, { sure: 0.8, seed: 3, steps: 40 })
     expect(of()).toEqual(of())
   })
+  test('is none where a job can have no place: that is said at once, with the reason', () => {
+    const { jobs, ...shop } = crowded(0.2)
+    const [first] = jobs
+    const impossible = {
+      ...first!,
+      operations: first!.operations.map((each) => ({ ...each, skill: 'nobody' })),
+    }
+    const { schedule } = solveSure({ ...shop, jobs: [impossible] }, { sure: 0.8, seed: 1, steps: 200 })
+    expect(schedule.status).toBe('infeasible')
+    expect(schedule.reasons.length).toBeGreaterThan(0)
+  })
   test('breaks no rule of any small problem, and has no place for a job only where the plan on paper has none', () => {
     fc.assert(
       fc.property(
