@@ -1,6 +1,6 @@
 import { offered } from '../correction'
 import type { PersonId } from '../ids'
-import type { Collecting, JobPlan } from '../offer'
+import type { Collecting, JobPlan, StepName } from '../offer'
 import {
   type PlacedOperation,
   type Problem,
@@ -38,6 +38,8 @@ export type Collection = {
   chances: readonly Collecting[]
   plan: JobPlan
   operations: PlacedOperation[]
+  /** Its own step at which time is mostly lost, and whether that is for want of a shift; absent where it is another car’s, or none is. */
+  hangsOn?: { title: StepName; waits: boolean }
 }
 
 export type EnquiryAnswer =
@@ -79,8 +81,17 @@ function collectionOf(
 ): Collection | { reason: ScheduleReason } {
   const found = promiseFor(floor.shop.setup, calendar, job, way.kind === 'usual' ? undefined : 1)
   if (found.kind === 'impossible') return found
-  const { chances } = found
-  return { way, collectAt: chances[0].at, chances, plan, operations: found.operations }
+  const { chances, hangsOn, operations } = found
+  const step =
+    hangsOn?.job === job.id ? plan.operations.find(({ id }) => id === hangsOn.operation) : undefined
+  return {
+    way,
+    collectAt: chances[0].at,
+    chances,
+    plan,
+    operations,
+    ...(step ? { hangsOn: { title: step.title, waits: hangsOn!.waits } } : {}),
+  }
 }
 
 /** Of ways of one kind the one that is done soonest on paper; nothing where none is possible. */

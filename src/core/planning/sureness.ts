@@ -1,6 +1,8 @@
+import type { JobId, OperationId } from '../ids'
 import type { Collecting } from '../offer'
 import {
   chanceAt,
+  eatersOf,
   type Outcome,
   type PlacedOperation,
   type PlacingReason,
@@ -34,11 +36,20 @@ export function collectingTimes(
   return surer.at > promised.at ? [promised, surer] : [promised]
 }
 
+/** A step time is mostly lost at: because it takes longer, or waits for its next shift. */
+export type HangsOn = { job: JobId; operation: OperationId; waits: boolean }
+
+/** So much later than planned a job has to be for its lateness to be looked into, minutes, and in so many runs. */
+const LATER_MINUTES = 60
+const RUNS_TO_BLAME = 150
+
 export type Promisable =
   | {
       kind: 'possible'
       operations: PlacedOperation[]
       chances: [promised: Collecting, ...surer: Collecting[]]
+      /** The step that mostly makes it later than it is planned: of this job, or of another it waits for. */
+      hangsOn?: HangsOn
     }
   | { kind: 'impossible'; reason: PlacingReason }
 
@@ -55,9 +66,18 @@ export function promiseFor(
   const found = soonestSure(problem, operations, job, { sure: setup.sure, ...(rooms ? { rooms } : {}) })
   if (found.kind === 'impossible') return found
   const { outcome } = found
+  const chances = collectingTimes(setup, { outcome, job: job.id })
+  const planned = outcome.jobs.find((each) => each.job.id === job.id)!.planned
+  const whole = { ...problem, jobs: [...problem.jobs, job] }
+  const [eater] = eatersOf(whole, outcome.play, [{ job: job.id, due: planned + LATER_MINUTES }], {
+    runs: RUNS_TO_BLAME,
+  }).get(job.id)!
   return {
     kind: 'possible',
     operations: found.operations,
-    chances: collectingTimes(setup, { outcome, job: job.id }),
+    chances,
+    ...(eater
+      ? { hangsOn: { job: eater.step.job.id, operation: eater.step.operation.known, waits: eater.waits } }
+      : {}),
   }
 }

@@ -11,6 +11,7 @@ import { askWhen } from '@/server/planning/enquiry-actions'
 import { TOLD_STATE_WORDS } from '@/text/en/enquiry'
 import { namedReasonText, placingReason } from '@/text/en/placing'
 import { spelt } from '@/text/en/spelling'
+import { stepTitle } from '@/text/en/step-names'
 import { clock, moment, money, paperDay } from '@/text/formats'
 import { Button, ButtonLink } from '@/ui/button'
 import { Choice } from '@/ui/choice'
@@ -157,6 +158,13 @@ function Answer({ answer, checkIn, ...shop }: AnswerProps) {
             {usual.chances.length > 1 && (
               <p className="text-lg">
                 Surer: <SurerTime region={shop.region} chances={usual.chances} />
+              </p>
+            )}
+            {usual.hangsOn && (
+              <p className="mt-1 text-ink-soft">
+                {usual.hangsOn.waits
+                  ? `When it gets later, it is mostly “${stepTitle(shop.region, usual.hangsOn.title)}” that no longer fits into the shift.`
+                  : `When it gets later, it is mostly “${stepTitle(shop.region, usual.hangsOn.title)}” that took longer.`}
               </p>
             )}
             <p className="mt-1">

@@ -35,6 +35,24 @@ describe('a caller', () => {
     for (const way of sooner) expect(way.collectAt < usual.collectAt).toBe(true)
     expect(JSON.stringify([...(await loadPublished(shop.db))])).toBe(before)
   })
+  test('is told how surely: at least as the shop wants its word kept, the surer the later, and what mostly makes it later', async () => {
+    const floor = await loadFloor(shop.db, NOW)
+    const { setup } = floor.shop
+    const promised = ([0.5, 0.8, 0.95] as const).map((sure) => {
+      const answer = answerCaller({ ...floor, shop: { ...floor.shop, setup: { ...setup, sure } } }, asked)
+      if (answer.kind !== 'promise') throw new Error(answer.kind)
+      const { chances, hangsOn, plan, collectAt } = answer.usual
+      expect(chances[0]!.at).toBe(collectAt)
+      expect(chances[0]!.chance).toBeGreaterThanOrEqual(sure)
+      if (chances[1]) {
+        expect(chances[1].at > collectAt).toBe(true)
+        expect(chances[1].chance).toBeGreaterThanOrEqual(0.95)
+      }
+      if (hangsOn) expect(plan.operations.map(({ title }) => title)).toContainEqual(hangsOn.title)
+      return collectAt
+    })
+    expect(promised).toEqual(promised.toSorted())
+  })
   test('moves nobody: what is said fits beside everything that is published', async () => {
     const answer = await ask({ packageKey: 'lantern', shape: 'estate' })
     if (answer.kind !== 'promise') throw new Error(answer.kind)

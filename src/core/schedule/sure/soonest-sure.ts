@@ -27,8 +27,6 @@ const LOST_MINUTES = 1440
 /** And a promise that is broken so much (mem). */
 const LATE_MINUTES = 5 * 1440
 
-type Found = { operations: PlacedOperation[]; worth: number }
-
 /**
  * Places one more job with nobody moved, so that it is done soonest with the chance `sure`, and its windows hold; with what it comes to when
  * it is played out. With `rooms` of 1 only the soonest on paper is looked at.
@@ -53,16 +51,21 @@ export function soonestSure(
       soonestFor(problem, placed, job, roomOf(problem.jobs.length, roominess)),
     ),
   ]
-  const found = tried.flatMap((soonest): Found[] => {
-    if (soonest.kind === 'impossible') return []
-    const { operations } = soonest
-    const same = rooms === 1
-    return [{ operations, worth: same ? 0 : worthOf(played(operations, RUNS_TO_CHOOSE), sure) }]
-  })
-  const { operations } = found.reduce((best, each) => (each.worth < best.worth ? each : best))
+  const found = tried.flatMap((soonest) => (soonest.kind === 'possible' ? [soonest.operations] : []))
+  const operations =
+    found.length === 1
+      ? onPaper.operations
+      : leastBy(found, (each) => worthOf(played(each, RUNS_TO_CHOOSE), sure))
   return { kind: 'possible', operations, outcome: played(operations, RUNS) }
 }
 
+/** The first of those that are worth least; there is one at least. */
+function leastBy<T>(all: readonly T[], worth: (each: T) => number): T {
+  const worths = all.map(worth)
+  return all[worths.indexOf(Math.min(...worths))]!
+}
+
+/** What a placement costs its car, minutes: when it is done with the chance asked for, windows lost, its promise broken. */
 function worthOf({ jobs: [found], windows, runs }: Outcome, sure: number): number {
   const { job, ends } = found!
   const lost = windows.reduce((sum, { kept }) => sum + 1 - kept / runs, 0)
