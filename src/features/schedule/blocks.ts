@@ -101,9 +101,8 @@ export function hoursOf(floor: Floor): Hours {
   return calendarNow(floor)
 }
 
-/** All stays of all vehicles that are still in hand. */
-export function staysOf(floor: Floor): StayBlock[] {
-  const hours = hoursOf(floor)
+/** All stays of all vehicles that are still in hand; with the shop’s hours, how much each layer may overrun as well. */
+export function staysOf(floor: Floor, hours?: Hours): StayBlock[] {
   return floor.jobs.flatMap(({ job, live, stage }) => {
     if (!live || stage.kind === 'handed-over') return []
     const blocks = blocksOf(job.vehicle.plate, live, floor.now, hours)

@@ -3,7 +3,7 @@ import type { JobPlan } from '@/core/offer'
 import { AWAY, type Floor, type Outage } from '@/core/planning'
 import { everyone } from '@/core/shop'
 import { atLocal, type Instant, type LocalDay, laterOf, plusMinutes } from '@/core/time'
-import { type Block, type StayBlock, staysOf } from './blocks'
+import { type Block, hoursOf, type StayBlock, staysOf } from './blocks'
 import { type Timeline, within } from './timeline'
 
 /** All that the drawn calendar needs, as plain data: rows, what lies on them, and the steps behind it. */
@@ -40,7 +40,7 @@ export type BoardView = {
 /** `basis` is another word once anything on the floor has changed. */
 export function boardView(floor: Floor, timeline: Timeline, basis: string): BoardView {
   const { setup } = floor.shop
-  const all = staysOf(floor)
+  const all = staysOf(floor, hoursOf(floor))
   const stays = awayInLanes(all.filter(({ start, end }) => within(timeline, start, end)))
   const lanes = [...new Set(stays.flatMap(({ place }) => (isAwayLane(place) ? [place] : [])))].sort()
   const blocks = stays.flatMap((stay) => stay.blocks).filter(({ start, end }) => within(timeline, start, end))

@@ -73,7 +73,7 @@ export function TryHelp({ job, names, region, now }: Props) {
             proposal={proposal}
             title="What follows"
             take="Do it"
-            leave="Leave it"
+            leave="Not now"
             region={region}
             now={now}
             onClosed={(answer) => {
