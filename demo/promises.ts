@@ -15,7 +15,7 @@ export async function promiseBooked(db: Knex, now: Instant): Promise<void> {
   const outcome = playAll(calendar.problem, calendar.operations)
   const booked = openJobs(floor).filter(({ progress }) => Object.keys(progress).length === 0)
   for (const { id: job } of booked) {
-    const chances = collectingTimes(floor.shop.setup, { outcome, job })
+    const chances = collectingTimes(floor.shop.setup, outcome, job)
     await db('agreements')
       .where({ job_id: job })
       .update({ promised_for: chances[0].at, chances: JSON.stringify(chances) })

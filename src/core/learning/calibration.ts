@@ -1,5 +1,6 @@
 import { factorOf, shrink } from '../test-spot'
 import type { Lesson } from './lesson'
+import { jobVariance, LEAST_MINUTES, logFactor } from './scatter'
 import { surenessFor } from './sureness'
 
 /** How the shop’s own hands go against the table, learned kind by kind of work and shrunk towards the table. */
@@ -29,11 +30,6 @@ const LEAST_JOBS = 10
 const JOB_SD_WORTH = 6
 /** A change smaller than this moves no plan by a planning step (mem). */
 const WORTH_SHARE = 0.04
-/** No single job is believed to have gone further from the table than this: a clock was left running (mem). */
-const MOST_FACTOR = 3
-
-/** Of one job only what took so many minutes counts (mem). */
-const LEAST_MINUTES = 5
 
 export function paceLessons(
   lessons: readonly Lesson[],
@@ -55,22 +51,14 @@ export function paceLessons(
     .sort((a, b) => b.actualMinutes - a.actualMinutes)
 }
 
-/** Variance from job to job: what they scatter about their mean, drawn towards the guess until there are many. */
-function jobVariance(logs: readonly number[]): number {
-  const mean = logs.reduce((sum, log) => sum + log, 0) / logs.length
-  const scatter = logs.reduce((sum, log) => sum + (log - mean) ** 2, 0)
-  return (JOB_SD_WORTH * JOB_SD ** 2 + scatter) / (JOB_SD_WORTH + logs.length - 1)
-}
-
 function paceLesson(
   key: string,
   jobs: readonly { table: number; actual: number }[],
   current: number,
   sureness: number,
 ): PaceLesson {
-  const bounded = (ratio: number) => Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, ratio))
-  const logs = jobs.map(({ table, actual }) => Math.log(bounded(actual / table)))
-  const variance = jobVariance(logs)
+  const logs = jobs.map(({ table, actual }) => logFactor(actual / table))
+  const variance = jobVariance(logs, JOB_SD ** 2, JOB_SD_WORTH)
   const learned = shrink(
     { log: 0, variance: TABLE_SD ** 2 },
     logs.map((log) => ({ log, variance })),

@@ -1,6 +1,8 @@
 import { FIRST_SPREAD } from '../planning/spreads'
+import { logVariance, spreadOf } from '../schedule'
 import type { Setup } from '../shop'
 import type { Lesson } from './lesson'
+import { jobVariance, LEAST_MINUTES, logFactor } from './scatter'
 
 /** How much the minutes of each kind of work vary from job to job, learned from finished ones and drawn towards a fifth. */
 
@@ -16,9 +18,6 @@ export type SpreadLesson = {
 
 /** As many jobs the first guess is worth (mem). */
 const WORTH_JOBS = 8
-/** Of one job only what took so many minutes counts, and no job is believed to have gone further from its plan than this: a clock was left running (mem). */
-const LEAST_MINUTES = 5
-const MOST_FACTOR = 3
 /** No kind of work is taken to vary more than this: plans would promise nothing (mem). */
 const MOST_SPREAD = 0.6
 
@@ -28,10 +27,6 @@ function plannedAs(key: string): string {
   if (role === undefined || first === 'extra') return key
   return role === 'single' ? 'polish' : role
 }
-
-/** The variance of a lognormal variable’s logarithm, from its coefficient of variation, and back. */
-const varianceOf = (spread: number) => Math.log(1 + spread ** 2)
-const spreadOf = (variance: number) => Math.sqrt(Math.exp(variance) - 1)
 
 export function spreadLessons(lessons: readonly Lesson[], current: Setup['spreads']): SpreadLesson[] {
   const ratios = new Map<string, number[]>()
@@ -44,8 +39,7 @@ export function spreadLessons(lessons: readonly Lesson[], current: Setup['spread
     }
     for (const [key, { planned, actual }] of own) {
       if (planned < LEAST_MINUTES || actual <= 0) continue
-      const factor = Math.min(MOST_FACTOR, Math.max(1 / MOST_FACTOR, actual / planned))
-      ratios.set(key, [...(ratios.get(key) ?? []), Math.log(factor)])
+      ratios.set(key, [...(ratios.get(key) ?? []), logFactor(actual / planned)])
     }
   }
   return [...ratios]
@@ -58,10 +52,6 @@ export function spreadLessons(lessons: readonly Lesson[], current: Setup['spread
     .sort((a, b) => b.jobs - a.jobs || a.key.localeCompare(b.key))
 }
 
-/** What the logarithms scatter about their mean, drawn towards the guess until there are many; how far off the plan is as a whole is the pace’s business. */
-function learnedFrom(logs: readonly number[]): number {
-  const mean = logs.reduce((sum, log) => sum + log, 0) / logs.length
-  const scatter = logs.reduce((sum, log) => sum + (log - mean) ** 2, 0)
-  const variance = (WORTH_JOBS * varianceOf(FIRST_SPREAD) + scatter) / (WORTH_JOBS + logs.length - 1)
-  return Math.min(MOST_SPREAD, spreadOf(variance))
-}
+/** How far off the plan is as a whole is the pace’s business: only what jobs scatter about their mean counts. */
+const learnedFrom = (logs: readonly number[]): number =>
+  Math.min(MOST_SPREAD, spreadOf(jobVariance(logs, logVariance(FIRST_SPREAD), WORTH_JOBS)))

@@ -1,24 +1,18 @@
 import { offered } from '../correction'
 import type { PersonId } from '../ids'
 import type { Collecting, JobPlan, StepName } from '../offer'
-import {
-  type PlacedOperation,
-  type Problem,
-  type ProblemJob,
-  type ScheduleReason,
-  soonestFor,
-} from '../schedule'
+import { eatersOf, type PlacedOperation, type ProblemJob, type ScheduleReason, soonestFor } from '../schedule'
 import { setTime } from '../supply'
 import { dayIn, type Instant, type LocalDay, laterOf, plusDays, weekdayOf } from '../time'
 import { type Shape, sizeOf, type VehicleSize } from '../vehicle'
 import { methodHere } from '../wash'
 import { enquiryOffer, inAnyIndoorBay, type ToldState, washedInside, withExtraDay } from './enquiry'
 import { calendarNow, type Floor } from './floor'
-import { standing } from './moves'
+import { type Standing, standing } from './moves'
 import type { NamedReason } from './named-reason'
 import { newJob } from './new-job'
 import { planningProblem } from './shop-problem'
-import { promiseFor } from './sureness'
+import { type Promisable, promiseFor } from './sureness'
 
 /** What a caller is told: when a car nobody has seen yet could be fetched, with nobody moved who was promised. */
 
@@ -61,8 +55,6 @@ const SOONER_MOST = 2
 /** Saturdays on which somebody might come in, from the arrival on. */
 const SATURDAYS = 2
 
-type Calendar = { problem: Problem; operations: readonly PlacedOperation[] }
-
 /** The operations, links and stays of a plan as the scheduler takes them, beside an empty shop. */
 function problemJob(floor: Floor, plan: JobPlan, arrive: Instant, size: VehicleSize): ProblemJob {
   const { problem } = planningProblem({ ...calendarNow(floor), closures: [] }, [newJob(plan, arrive, size)], {
@@ -72,7 +64,7 @@ function problemJob(floor: Floor, plan: JobPlan, arrive: Instant, size: VehicleS
 }
 
 /** A way in that is tried: on which calendar, and with which job. */
-type Tried = { way: WayIn; calendar: Calendar; plan: JobPlan; job: ProblemJob }
+type Tried = { way: WayIn; calendar: Standing; plan: JobPlan; job: ProblemJob }
 
 /** When a car could be collected that comes in one way. Exceptions are placed as they would be on paper: they are only told of. */
 function collectionOf(
@@ -81,17 +73,36 @@ function collectionOf(
 ): Collection | { reason: ScheduleReason } {
   const found = promiseFor(floor.shop.setup, calendar, job, way.kind === 'usual' ? undefined : 1)
   if (found.kind === 'impossible') return found
-  const { chances, hangsOn, operations } = found
-  const step =
-    hangsOn?.job === job.id ? plan.operations.find(({ id }) => id === hangsOn.operation) : undefined
+  const { chances, operations } = found
   return {
     way,
     collectAt: chances[0].at,
     chances,
     plan,
     operations,
-    ...(step ? { hangsOn: { title: step.title, waits: hangsOn!.waits } } : {}),
+    ...(way.kind === 'usual' ? hangsOn(found, calendar, { job, plan }) : {}),
   }
+}
+
+/** So much later than planned a car has to be for its lateness to be looked into, minutes, and in so many runs. */
+const LATER_MINUTES = 60
+const RUNS_TO_BLAME = 150
+
+/** The step of a car that mostly makes it later than it is planned. */
+function hangsOn(
+  { outcome }: Extract<Promisable, { kind: 'possible' }>,
+  { problem }: Standing,
+  { job, plan }: Pick<Tried, 'job' | 'plan'>,
+): Pick<Collection, 'hangsOn'> {
+  const { planned } = outcome.jobs[0]!
+  const whole = { ...problem, jobs: [...problem.jobs, job] }
+  const late = { job: job.id, due: planned + LATER_MINUTES }
+  const [eater] = eatersOf(whole, outcome.play, [late], { runs: RUNS_TO_BLAME }).get(job.id)!
+  const step =
+    eater?.step.job.id === job.id
+      ? plan.operations.find(({ id }) => id === eater.step.operation.known)
+      : undefined
+  return step ? { hangsOn: { title: step.title, waits: eater!.waits } } : {}
 }
 
 /** Of ways of one kind the one that is done soonest on paper; nothing where none is possible. */
@@ -145,7 +156,7 @@ export function answerCaller(floor: Floor, { shape, state, packageKey, arrive }:
   const { plan } = offer
   const from = laterOf(arrive, floor.now)
   const size = sizeOf({ shape })
-  const tried = (way: WayIn, changed: JobPlan = plan, on: Calendar = calendar): Tried => ({
+  const tried = (way: WayIn, changed: JobPlan = plan, on: Standing = calendar): Tried => ({
     way,
     calendar: on,
     plan: changed,

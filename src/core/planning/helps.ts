@@ -5,16 +5,17 @@ import {
   eatersOf,
   openSpans,
   type PlacedOperation,
+  type Play,
   type Problem,
   playAll,
   shareBy,
 } from '../schedule'
 import type { Setup } from '../shop'
-import { atLocal, dayIn, epochMinutes, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
+import { atLocal, dayIn, type Instant, type LocalDay, plusDays, plusMinutes } from '../time'
 import type { Floor } from './floor'
-import { standing } from './moves'
+import { type Standing, standing } from './moves'
 import { type Outage, shopWithout } from './outage'
-import { promiseFor } from './sureness'
+import { promiseAnew } from './sureness'
 
 /** What would make a promise surer: tried out on the calendar as it stands, with the chance it would then have. */
 
@@ -25,9 +26,6 @@ export type Help =
   | (Staying & { chance: number })
   /** Its own steps are moved, and nobody else's. */
   | { kind: 'moves'; chance: number }
-
-/** A calendar that stands. */
-export type Standing = { problem: Problem; operations: readonly PlacedOperation[] }
 
 const RUNS_TO_TRY = 200
 /** How long somebody is asked to stay, minutes, and the hours of a day off on which somebody might come in (mem). */
@@ -40,36 +38,34 @@ const HELPS_MOST = 2
 const EATERS_ASKED = 3
 const ASKED_MOST = 8
 
-/** When a job is due, minutes from the origin of its problem. */
-export const dueOf = ({ problem }: Pick<Standing, 'problem'>, job: JobId): number =>
-  epochMinutes(problem.jobs.find(({ id }) => id === job)!.due!) - epochMinutes(problem.origin)
-
 /** What helps the promise of a job, the most first; nothing where nothing does, or where there is no promise to keep. */
 export function helpsFor(floor: Floor, job: JobId): Help[] {
   const calendar = standing(floor)
   const agreement = floor.jobs.find((each) => each.job.id === job)?.agreement
-  if (calendar.kind === 'blocked' || !agreement || !calendar.problem.jobs.some(({ id }) => id === job))
-    return []
-  const { setup } = floor.shop
-  const { play } = playAll(calendar.problem, calendar.operations, { runs: 1, only: job })
-  const due = dueOf(calendar, job)
-  const eaters = eatersOf(calendar.problem, play, [{ job, due }], { runs: RUNS_TO_TRY, only: job }).get(job)!
-  const chance = chanceOf(calendar, job)
-  const helps: Help[] = asked(floor, calendar, agreement, eaters).map((staying) => ({
-    ...staying,
-    chance: chanceOf({ ...calendar, problem: withMore(calendar.problem, staying) }, job),
-  }))
-  const operations = placedAnew(calendar, job, setup)
-  if (operations) helps.push({ kind: 'moves', chance: chanceOf({ ...calendar, operations }, job) })
+  const stands = calendar.kind === 'open' ? chanceIn(calendar, job) : undefined
+  if (calendar.kind === 'blocked' || !agreement || !stands) return []
+  const { play, due, chance } = stands
+  const eaters = eatersOf(calendar.problem, play, [{ job, due }], { runs: RUNS_TO_TRY }).get(job)!
+  const helps = asked(floor, calendar, agreement, eaters).flatMap((staying): Help[] => {
+    const more = chanceIn({ ...calendar, problem: withMore(calendar.problem, staying) }, job)
+    return more ? [{ ...staying, chance: more.chance }] : []
+  })
+  const moved = placedAnew(calendar, job, floor.shop.setup)
+  if (moved) helps.push({ kind: 'moves', chance: moved.chance })
   return helps
     .filter((help) => help.chance >= chance + HELPS_BY)
     .sort((a, b) => b.chance - a.chance)
     .slice(0, HELPS_MOST)
 }
 
-function chanceOf(standing: Standing, job: JobId): number {
-  const { jobs } = playAll(standing.problem, standing.operations, { runs: RUNS_TO_TRY, only: job })
-  return shareBy(jobs[0]!.ends, dueOf(standing, job))
+/** The chance that a job is done by when it is due; nothing where it is not due, or not wholly on the calendar. */
+function chanceIn(
+  { problem, operations }: Standing,
+  job: JobId,
+): { play: Play; due: number; chance: number } | undefined {
+  const { play, jobs } = playAll(problem, operations, { runs: RUNS_TO_TRY, only: job })
+  const due = jobs[0]?.job.due
+  return due === undefined ? undefined : { play, due, chance: shareBy(jobs[0]!.ends, due) }
 }
 
 /** The same problem with somebody there beyond their shift. */
@@ -113,22 +109,15 @@ function longerOn(problem: Problem, zone: string, person: PersonId, day: LocalDa
 
 /** The calendar with one car placed anew, the others where they are, so that it is in time more surely; nothing where that cannot be. */
 export function placedAnew(
-  { problem, operations }: Standing,
+  calendar: Standing,
   job: JobId,
   setup: Setup,
-): PlacedOperation[] | undefined {
-  const own = problem.jobs.find(({ id }) => id === job)
-  if (!own) return undefined
-  const others = operations.filter((each) => each.job !== job)
-  const beside = {
-    problem: { ...problem, jobs: problem.jobs.filter((each) => each !== own) },
-    operations: others,
-  }
-  const found = promiseFor(setup, beside, own)
-  if (found.kind === 'impossible') return undefined
-  const anew = [...others, ...found.operations]
-  if (own.due === undefined) return anew
-  return chanceOf({ problem, operations: anew }, job) > chanceOf({ problem, operations }, job)
-    ? anew
-    : undefined
+): { operations: PlacedOperation[]; chance: number } | undefined {
+  const before = chanceIn(calendar, job)
+  const found = before && promiseAnew(setup, calendar, job)
+  if (!before || !found || found.kind === 'impossible') return undefined
+  const others = calendar.operations.filter((each) => each.job !== job)
+  const operations = [...others, ...found.operations]
+  const after = chanceIn({ ...calendar, operations }, job)
+  return after && after.chance > before.chance ? { operations, chance: after.chance } : undefined
 }

@@ -60,7 +60,7 @@ export {
 export { mayOverrun } from './slack'
 export { FIRST_SPREAD } from './spreads'
 export { FIRST_SURE_MARK, SURE_MARKS, type SureMark } from './sure-marks'
-export { collectingTimes, type Promisable, promiseFor } from './sureness'
+export { collectingTimes, promiseAnew } from './sureness'
 export { alike, type MethodChange, type MethodPreview, type SpotNews, type ToPut } from './to-put'
 export { UNAGREED, type Unagreed } from './unagreed'
 export type { WaitingNote } from './waiting-note'

@@ -7,6 +7,9 @@ import { planningProblem } from './shop-problem'
 /** What the next undoing, and the next doing again, would be of. */
 export type MoveHistory = { undo?: string; redo?: string }
 
+/** A calendar that stands, and the problem in which it does. */
+export type Standing = { problem: Problem; operations: readonly PlacedOperation[] }
+
 /** What a page needs to try moves by itself. */
 export type ToMove =
   | { kind: 'open'; from: PlannedFrom; problem: Problem; operations: PlacedOperation[] }

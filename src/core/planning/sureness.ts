@@ -1,12 +1,10 @@
-import type { JobId, OperationId } from '../ids'
+import type { JobId } from '../ids'
 import type { Collecting } from '../offer'
 import {
   chanceAt,
-  eatersOf,
   type Outcome,
   type PlacedOperation,
   type PlacingReason,
-  type Problem,
   type ProblemJob,
   shareBy,
   soonestSure,
@@ -14,6 +12,7 @@ import {
 import type { Setup } from '../shop'
 import { epochMinutes, type Instant } from '../time'
 import { collectionTime } from './collection-time'
+import type { Standing } from './moves'
 
 /** With which chance a shop keeps what it says. */
 
@@ -24,7 +23,8 @@ const SUREST = 0.99
 /** When a car could be fetched by what its job came to in many runs: the time to promise, and a surer one where that is another. */
 export function collectingTimes(
   setup: Setup,
-  { outcome, job }: { outcome: Outcome; job: ProblemJob['id'] },
+  outcome: Outcome,
+  job: JobId,
 ): [promised: Collecting, ...surer: Collecting[]] {
   const { ends } = outcome.jobs.find((each) => each.job.id === job)!
   const at = (share: number): Collecting => {
@@ -36,20 +36,13 @@ export function collectingTimes(
   return surer.at > promised.at ? [promised, surer] : [promised]
 }
 
-/** A step time is mostly lost at: because it takes longer, or waits for its next shift. */
-export type HangsOn = { job: JobId; operation: OperationId; waits: boolean }
-
-/** So much later than planned a job has to be for its lateness to be looked into, minutes, and in so many runs. */
-const LATER_MINUTES = 60
-const RUNS_TO_BLAME = 150
-
 export type Promisable =
   | {
       kind: 'possible'
       operations: PlacedOperation[]
       chances: [promised: Collecting, ...surer: Collecting[]]
-      /** The step that mostly makes it later than it is planned: of this job, or of another it waits for. */
-      hangsOn?: HangsOn
+      /** What the job comes to when it is played out. */
+      outcome: Outcome
     }
   | { kind: 'impossible'; reason: PlacingReason }
 
@@ -59,25 +52,19 @@ export type Promisable =
  */
 export function promiseFor(
   setup: Setup,
-  { problem, operations }: { problem: Problem; operations: readonly PlacedOperation[] },
+  { problem, operations }: Standing,
   job: ProblemJob,
   rooms?: number,
 ): Promisable {
   const found = soonestSure(problem, operations, job, { sure: setup.sure, ...(rooms ? { rooms } : {}) })
   if (found.kind === 'impossible') return found
-  const { outcome } = found
-  const chances = collectingTimes(setup, { outcome, job: job.id })
-  const planned = outcome.jobs.find((each) => each.job.id === job.id)!.planned
-  const whole = { ...problem, jobs: [...problem.jobs, job] }
-  const [eater] = eatersOf(whole, outcome.play, [{ job: job.id, due: planned + LATER_MINUTES }], {
-    runs: RUNS_TO_BLAME,
-  }).get(job.id)!
-  return {
-    kind: 'possible',
-    operations: found.operations,
-    chances,
-    ...(eater
-      ? { hangsOn: { job: eater.step.job.id, operation: eater.step.operation.known, waits: eater.waits } }
-      : {}),
-  }
+  return { ...found, chances: collectingTimes(setup, found.outcome, job.id) }
+}
+
+/** The same of a job of the calendar itself: it is taken off it, and placed anew beside the others. */
+export function promiseAnew(setup: Setup, { problem, operations }: Standing, job: JobId): Promisable {
+  const own = problem.jobs.find(({ id }) => id === job)!
+  const others = operations.filter((each) => each.job !== job)
+  const beside = { ...problem, jobs: problem.jobs.filter((each) => each !== own) }
+  return promiseFor(setup, { problem: beside, operations: others }, own)
 }

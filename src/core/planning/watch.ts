@@ -1,9 +1,8 @@
 import type { JobId, PersonId } from '../ids'
 import type { StepName } from '../offer'
-import { type Eater, eatersOf, type Play, type Problem, playAll, shareBy } from '../schedule'
+import { type Eater, eatersOf, type Outcome, type Play, type Problem, playAll, shareBy } from '../schedule'
 import { fromEpochMinutes, type Instant } from '../time'
 import type { Floor } from './floor'
-import { dueOf } from './helps'
 import { standing } from './moves'
 import type { NamedReason } from './named-reason'
 
@@ -15,6 +14,8 @@ export type Watched = {
   promisedFor: Instant
   /** The chance, 0–1, that it is done by then. */
   chance: number
+  /** It is less sure than the shop wants it. */
+  isAtRisk: boolean
   /** Which step is mostly to blame when it is late: of this car, or of another it waits for. */
   eater?: { plate: string; title: StepName; at: Instant; people: PersonId[]; waits: boolean }
 }
@@ -33,12 +34,19 @@ export function watchPromises(floor: Floor): Watch {
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return calendar
   const { problem, operations } = calendar
-  const { jobs, play } = playAll(problem, operations, { runs: RUNS })
-  const chances: Record<JobId, number> = {}
-  for (const { job, ends } of jobs) if (job.due !== undefined) chances[job.id] = shareBy(ends, job.due)
-  const risky = floor.jobs.filter(({ job }) => (chances[job.id] ?? 1) < floor.shop.setup.sure - NEARLY)
-  const atRisk = watchedOf(floor, problem, play, risky, chances)
-  return { kind: 'seen', chances, atRisk: atRisk.sort((a, b) => a.chance - b.chance) }
+  const outcome = playAll(problem, operations, { runs: RUNS })
+  const promised = watchedIn(floor, outcome)
+  const atRisk = blamed(
+    floor,
+    problem,
+    outcome,
+    promised.filter(({ isAtRisk }) => isAtRisk),
+  )
+  return {
+    kind: 'seen',
+    chances: Object.fromEntries(promised.map(({ job, chance }) => [job, chance])),
+    atRisk: atRisk.sort((a, b) => a.chance - b.chance),
+  }
 }
 
 /** How the promise of one job stands; nothing where there is none to keep, or the calendar cannot be kept. */
@@ -46,31 +54,33 @@ export function watchPromise(floor: Floor, job: JobId): Watched | undefined {
   const calendar = standing(floor)
   if (calendar.kind === 'blocked') return undefined
   const { problem, operations } = calendar
-  const { jobs, play } = playAll(problem, operations, { runs: RUNS, only: job })
-  const [found] = jobs
-  if (!found || found.job.due === undefined) return undefined
-  const own = floor.jobs.filter((entry) => entry.job.id === job)
-  return watchedOf(floor, problem, play, own, { [job]: shareBy(found.ends, found.job.due) })[0]
+  const outcome = playAll(problem, operations, { runs: RUNS, only: job })
+  return blamed(floor, problem, outcome, watchedIn(floor, outcome))[0]
 }
 
-function watchedOf(
+/** Every promise of which something was played, with its chance. */
+function watchedIn({ jobs, shop }: Floor, outcome: Outcome): (Watched & { due: number })[] {
+  return outcome.jobs.flatMap(({ job: { id, due }, ends }) => {
+    const entry = jobs.find(({ job }) => job.id === id)
+    if (due === undefined || !entry?.agreement) return []
+    const chance = shareBy(ends, due)
+    const { promisedFor } = entry.agreement
+    const isAtRisk = chance < shop.setup.sure - NEARLY
+    return [{ job: id, plate: entry.job.vehicle.plate, promisedFor, chance, isAtRisk, due }]
+  })
+}
+
+/** The same with the step that is mostly to blame. */
+function blamed(
   floor: Floor,
   problem: Problem,
-  play: Play,
-  entries: Floor['jobs'],
-  chances: Readonly<Record<JobId, number>>,
+  { play }: Outcome,
+  promised: readonly (Watched & { due: number })[],
 ): Watched[] {
-  const dues = entries.flatMap(({ job, agreement }) =>
-    agreement ? [{ job: job.id, due: dueOf({ problem }, job.id) }] : [],
-  )
-  const eaters = eatersOf(problem, play, dues, { runs: RUNS_TO_BLAME })
-  return entries.flatMap(({ job, agreement }): Watched[] => {
-    const chance = chances[job.id]
-    if (!agreement || chance === undefined) return []
-    const first = eaters.get(job.id)?.[0]
-    const { promisedFor } = agreement
-    const known = first ? eaterIn(floor, play, first) : {}
-    return [{ job: job.id, plate: job.vehicle.plate, promisedFor, chance, ...known }]
+  const eaters = eatersOf(problem, play, promised, { runs: RUNS_TO_BLAME })
+  return promised.map(({ due: _, ...watched }) => {
+    const [first] = eaters.get(watched.job)!
+    return { ...watched, ...(first ? eaterIn(floor, play, first) : {}) }
   })
 }
 

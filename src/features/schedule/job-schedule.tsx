@@ -56,14 +56,7 @@ export function JobSchedule({ entry, chain, setup, hours, since, now }: Props) {
         )}
       </div>
       {entry.stage.kind !== 'ready' && entry.stage.kind !== 'handed-over' && (
-        <HowSure
-          job={job.id}
-          since={since}
-          names={namesOf(setup)}
-          sure={setup.sure}
-          region={setup.region}
-          now={now}
-        />
+        <HowSure job={job.id} since={since} names={namesOf(setup)} region={setup.region} now={now} />
       )}
       {blocks.length > 0 && <JobTimeline blocks={blocks} now={now} region={setup.region} nameOf={nameOf} />}
       <div className="mt-5 grid gap-6 lg:grid-cols-[3fr_2fr]">

@@ -1,14 +1,12 @@
 'use client'
 
-import { useEffect, useState } from 'react'
-import type { Watched } from '@/core/planning'
 import type { Region } from '@/core/region'
 import type { Instant } from '@/core/time'
 import { promisesAtRisk } from '@/server/planning/promise-actions'
 import { chanceText } from '@/text/chance'
 import { moment } from '@/text/formats'
 import { Link } from '@/ui/link'
-import { reach } from '@/ui/use-action'
+import { useTold } from '@/ui/use-told'
 import { hangsOn } from './hangs-on'
 import { TryHelp } from './try-help'
 
@@ -27,18 +25,8 @@ type Props = {
  * which waits for nothing; until they are there anew, those of before stand.
  */
 export function PromisesAtRisk({ since, names, sure, region, now }: Props) {
-  const [atRisk, setAtRisk] = useState<readonly Watched[]>([])
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what has changed in the shop is the reason to look again
-  useEffect(() => {
-    let current = true
-    void reach(promisesAtRisk(null)).then((told) => {
-      if (current && told.ok) setAtRisk(told.value)
-    })
-    return () => {
-      current = false
-    }
-  }, [since])
-  if (atRisk.length === 0) return null
+  const atRisk = useTold(() => promisesAtRisk(null), since)
+  if (!atRisk || atRisk.length === 0) return null
   return (
     <section
       aria-label="Promises at risk"

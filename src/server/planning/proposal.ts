@@ -98,7 +98,10 @@ async function workOutSurer(db: Knex, floor: Floor, job: JobId): Promise<WorkedO
     return proposalOf(db, floor, placed, planningOf(floor.now, schedule))
   }
   const { problem, operations } = calendar
-  const schedule = scheduleFrom(problem, placedAnew(calendar, job, floor.shop.setup) ?? operations)
+  const schedule = scheduleFrom(
+    problem,
+    placedAnew(calendar, job, floor.shop.setup)?.operations ?? operations,
+  )
   const [broken] = checkSchedule(problem, schedule)
   if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}`)
   const planning = { ...planningOf(floor.now, schedule), cause: 'made-surer' }

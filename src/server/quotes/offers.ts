@@ -18,7 +18,7 @@ import {
   type PricedOffer,
   planFloor,
   planningProblem,
-  promiseFor,
+  promiseAnew,
 } from '@/core/planning'
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
@@ -115,10 +115,7 @@ export function whenForJob(floor: Floor, live: LiveJob): PricedOffer['when'] {
       reasons: planned.schedule.reasons,
     }
   const { problem, schedule } = planned
-  const isOwn = ({ id }: { id: string }) => id === live.id
-  const operations = schedule.operations.filter(({ job }) => job !== live.id)
-  const beside = { problem: { ...problem, jobs: problem.jobs.filter((job) => !isOwn(job)) }, operations }
-  const promise = promiseFor(setup, beside, problem.jobs.find(isOwn)!)
+  const promise = promiseAnew(setup, { problem, operations: schedule.operations }, live.id)
   if (promise.kind === 'impossible') return { kind: 'impossible', reasons: [promise.reason] }
   const own = joinParts(problem, { ...schedule, operations: promise.operations })
   const { chances } = promise

@@ -23,7 +23,7 @@ function endedBy(
   next: number,
   behind: number,
 ): number {
-  return freeBy(behind === 0 ? [] : model.openFor(people, place, equipment), next, behind)
+  return behind === 0 ? next : freeBy(model.openFor(people, place, equipment), next, behind)
 }
 
 /**

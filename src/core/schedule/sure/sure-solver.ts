@@ -13,7 +13,7 @@ export type SureSolverOptions = Pick<SearchOptions, 'seed' | 'steps' | 'standing
 }
 
 /** The share of the attempts in which the plan is looked for on paper; from it the other search begins. */
-export const ON_PAPER = 0.2
+const ON_PAPER = 0.2
 /** While not every job has a place, attempts between two looks whether that has changed. */
 const ASKED_EVERY = 50
 
