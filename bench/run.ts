@@ -1,3 +1,4 @@
+import { eventsBench } from './events'
 import { frontierBench } from './frontier'
 import { loadBench } from './load'
 import { practiceBench } from './practice'
@@ -17,6 +18,7 @@ const BENCHES: Record<string, () => void | Promise<void>> = {
   vehicle: vehicleBench,
   years: yearsBench,
   schedule: scheduleBench,
+  events: eventsBench,
   promises: () => promisesBench(),
   load: loadBench,
   tap: tapBench,

@@ -19,3 +19,7 @@ export function closedFrom(
     return end > start && places.some(({ id }) => id === place) ? [{ place, from: start, until: end }] : []
   })
 }
+
+/** Whether a bay goes out of use, now or later. */
+export const isClosed = ({ closures }: Pick<ShopCalendar, 'closures'>, bay: BayId): boolean =>
+  closures?.some(({ place }) => place === bay) ?? false

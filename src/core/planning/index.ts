@@ -42,10 +42,10 @@ export {
   planAround,
   planEverything,
   planFloor,
-  planFor,
   planOnFloor,
   standingPlan,
 } from './plan-floor'
+export { planFor } from './plan-for'
 export type { Planning } from './planning'
 export type { PlanningOptions } from './planning-options'
 export type { PricedOffer } from './priced-offer'

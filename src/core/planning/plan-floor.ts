@@ -62,13 +62,14 @@ export function planFloor(
  * Plans what `movable` names and leaves the rest where it was published. Where reality no longer allows that,
  * everything not yet begun is re-planned; then without what the manager has pinned; then without insisting on which bay
  * a car was planned in; at last without the latest starts that a late day has made impossible. The reasons of the first refusal are kept: they
- * are what the manager must know.
+ * are what the manager must know. Where everything may move, the plan is looked for from `begin`: the one that stands.
  */
 export function planAround(
   floor: Floor,
   movable: ReadonlySet<string> | undefined,
   steps: number,
   shouldStop?: () => boolean,
+  begin: () => readonly PlacedOperation[] = () => standingPlan(floor),
 ): Planned {
   const jobs = openJobs(floor)
   const { now } = floor
@@ -88,7 +89,7 @@ export function planAround(
   for (const options of views) {
     // Where everything may move, the plan that stands is where to begin: a new one is never worse.
     const free = !options.movable && steps > 0
-    planned = planFloor(calendar, jobs, options, steps, free ? standingPlan(floor) : [], shouldStop)
+    planned = planFloor(calendar, jobs, options, steps, free ? begin() : [], shouldStop)
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
       return {
@@ -131,11 +132,6 @@ export function standingPlan(floor: Floor): PlacedOperation[] {
 /** A plan in which everything not yet begun may move; nothing is published. */
 export function planEverything(floor: Floor, shouldStop?: () => boolean): Planned {
   return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop)
-}
-
-/** A plan in which only these jobs move, if the others can stay. */
-export function planFor(floor: Floor, movable: ReadonlySet<string>, shouldStop?: () => boolean): Planned {
-  return planAround(floor, movable, PLAN_ALL_STEPS, shouldStop)
 }
 
 /** A plan for what was asked: with `movable` the other jobs keep their times if they can. Nothing is published. */

@@ -7,6 +7,8 @@ export type PlanningOptions = {
   movable?: ReadonlySet<string>
   /** Give up where things were planned to stand: for a floor on which two cars ended up in one bay. */
   forgetPlaces?: boolean
+  /** Cars that leave a bay that goes out of use as soon as what has begun there is done. */
+  movesOut?: ReadonlySet<string>
   /** Let every coat wait for dry air, also those that were planned to be done before it gets damp. */
   coatAfterDamp?: boolean
   /** Give up what the manager has pinned: for a day on which it can no longer be kept. */

@@ -7,7 +7,7 @@ import type { Problem, ProblemJob, ProblemOperation } from '../schedule'
 import type { Setup } from '../shop'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
-import { type Closure, closedFrom } from './closures'
+import { type Closure, closedFrom, isClosed } from './closures'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
@@ -172,6 +172,7 @@ class ProblemBuilder {
         (id) => this.bayOf(job, id)?.id,
         (part, id) => {
           const bay = this.shop.places.find((place) => place.id === id)
+          if (this.options.movesOut?.has(job.id) && isClosed(this.shop, id)) return false
           return bay !== undefined && withRoof(bay).kinds.includes(kindOf(part, job.plan))
         },
       ),

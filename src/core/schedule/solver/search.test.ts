@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { checkSchedule } from '../contract/check'
 import { Draft } from './draft'
 import { compileModel } from './model'
 import { chooseJobs, freedom, shuffled } from './neighbourhood'
 import { coatingJob, shopProblem } from './problems.fixture'
 import { seededRandom } from './random'
 import { Search } from './search'
+import { solve } from './solve'
 
 const model = compileModel(
   shopProblem(
@@ -98,4 +100,15 @@ test('it is done where the bound is reached, and an empty shop has nothing to do
   expect(new Search(model, 1, Number.POSITIVE_INFINITY).done).toBe(true)
   expect(new Search(model, 1, 0).done).toBe(false)
   expect(new Search(compileModel(shopProblem([])), 1).done).toBe(true)
+})
+
+test('a search begins with a part of a schedule, and leaves what is on it where it is', () => {
+  const { problem } = model
+  const whole = solve(problem, { seed: 2, steps: 60 }).schedule.operations
+  const part = whole.filter(({ job }) => job !== 'J3' && job !== 'J6')
+  const begun = solve(problem, { seed: 2, steps: 0, standing: part }).schedule
+  expect(checkSchedule(problem, begun)).toEqual([])
+  const first = solve(problem, { seed: 2, steps: 0 }).schedule
+  if (begun.cost! < first.cost!) expect(begun.operations).toEqual(expect.arrayContaining(part))
+  expect(begun.cost!).toBeLessThanOrEqual(first.cost!)
 })

@@ -25,8 +25,8 @@ export type SearchOptions = {
   /** Asked between attempts; the edge watches the clock here. */
   shouldStop?: () => boolean
   /**
-   * A schedule of the same problem that breaks no rule, such as the published one: where it is better than the first that
-   * is placed, the search begins with it, so that what comes of it is never worse.
+   * A schedule of the same problem that breaks no rule, such as the published one, or a part of one: the jobs that are not wholly on it are
+   * placed beside the others. Where it is better than the first that is placed, the search begins with it, so that what comes of it is never worse.
    */
   standing?: readonly PlacedOperation[]
   /** The price of moving what everybody was told; it decides the search and is no part of the stated cost. */
@@ -89,19 +89,22 @@ function construct(model: Model, churn: Churn | undefined, onBuilt: (draft: Draf
 
 const boldnessOf = (model: Model) => BOLD_JOBS / model.jobs.length
 
-/** The schedule that stands, if every job is on it. */
+/** The schedule that stands, with the jobs that are not on it placed where they find room. */
 function standingDraft(
   model: Model,
   placed: readonly PlacedOperation[],
   churn: Churn | undefined,
 ): Draft | undefined {
   const placements = readPlacements(model, placed)
+  if (placements.every((placement) => !placement)) return undefined
   const draft = new Draft(model, churn)
+  // What is fixed of those without a place is kept free for them.
+  for (const job of model.jobs) draft.takeOff(job)
   for (const job of model.jobs) {
     const placement = placements[job.index]
-    if (!placement) return undefined
-    draft.put(job, { placement, berths: [], causes: [] })
+    if (placement) draft.put(job, { placement, berths: [], causes: [] })
   }
+  for (const job of [...model.jobs].sort(byUrgency)) if (!draft.placed[job.index]) draft.insert(job)
   return draft
 }
 

@@ -1,0 +1,57 @@
+import fc from 'fast-check'
+import { describe, expect, test } from 'vitest'
+import { tries } from '../../long.fixture'
+import { instantOrThrow } from '../../time'
+import {
+  checkSchedule,
+  leastMoved,
+  type PlacedOperation,
+  planChanges,
+  type Schedule,
+  scheduleFrom,
+  solve,
+  soonestFor,
+} from '..'
+import { coatingJob, shopProblem } from '../solver/problems.fixture'
+import { smallProblem } from '../solver/small-problem.fixture'
+
+const movedIn = (told: readonly PlacedOperation[], plan: readonly PlacedOperation[]) =>
+  planChanges(told, plan, {}).reduce((sum, { moved }) => sum + moved.length, 0)
+
+describe('of plans about as good', () => {
+  const problem = shopProblem([1, 2, 1].map((layers, at) => coatingJob(`J${at}`, layers)))
+  const { operations } = solve(problem, { seed: 1, steps: 40 }).schedule
+
+  test('what was told is kept wholly, where nothing forbids it and nothing is much better', () => {
+    const other = solve(problem, { seed: 8, steps: 0 }).schedule.operations
+    expect(leastMoved(problem, [operations, other], { told: operations, sure: 0.8 })).toEqual(operations)
+  })
+  test('a car that was moved for nothing goes back to where it was', () => {
+    const job = problem.jobs.find(({ id }) => id === 'J1')!
+    const later = soonestFor(problem, operations, { ...job, arrive: instantOrThrow('2027-01-20T07:00:00Z') })
+    if (later.kind === 'impossible') throw new Error(later.reason.code)
+    const moved = [...operations.filter((each) => each.job !== 'J1'), ...later.operations]
+    expect(movedIn(operations, moved)).toBe(later.operations.length)
+    expect(movedIn(operations, leastMoved(problem, [moved], { told: operations, sure: 0.8 }))).toBe(0)
+  })
+  test('no rule is broken, and never is more moved than in any of them that was about as good', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 3000 }), (seed) => {
+        const small = smallProblem(seed)
+        const [told, better, other] = [0, 60, 5].map(
+          (steps, at) => solve(small, { seed: seed + at, steps }).schedule,
+        ) as [Schedule, Schedule, Schedule]
+        if ([told, better, other].some(({ status }) => status === 'infeasible')) return
+        const least = leastMoved(small, [better.operations, other.operations], {
+          told: told.operations,
+          sure: 0.8,
+        })
+        expect(checkSchedule(small, scheduleFrom(small, least))).toEqual([])
+        expect(movedIn(told.operations, least)).toBeLessThanOrEqual(
+          movedIn(told.operations, better.operations),
+        )
+      }),
+      { numRuns: tries(40, 400) },
+    )
+  })
+})
