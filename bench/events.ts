@@ -6,7 +6,7 @@ import { everyone, isHandOf } from '@/core/shop'
 import { atLocal, type Instant, instantOrThrow, localDayOrThrow, plusDays } from '@/core/time'
 import { connect } from '@/server/db/connection'
 import { loadFloor } from '@/server/floor/floor'
-import { workOut } from '@/server/planning/proposal'
+import { workOut } from '@/server/planning/work-out'
 import { copyShop } from '../demo/copy'
 
 /**

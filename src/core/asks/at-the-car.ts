@@ -1,6 +1,5 @@
 /** What is asked for at the car, and of what leaves it, comes off it and is ordered for it. */
 export type CarAsk =
-  | 'what-is-late'
   | 'away-due-past'
   | 'away-out-already'
   | 'away-back-already'

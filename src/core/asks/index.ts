@@ -2,6 +2,7 @@ import { coded, readCoded } from '../coded'
 import type { Instant } from '../time'
 import type { PlainAsk } from './plain'
 
+export type { EventAsk } from './events'
 export type { PlainAsk }
 
 /**

@@ -1,8 +1,10 @@
 import type { CarAsk } from './at-the-car'
+import type { EventAsk } from './events'
 
 /** What asks for nothing but itself. */
 export type PlainAsk =
   | CarAsk
+  | EventAsk
   // Any field
   | 'a-number'
   | 'a-whole-number'
@@ -261,21 +263,12 @@ export type PlainAsk =
   | 'learned-since'
 
   // Schedule
-  | 'who-or-what'
   | 'enquiry-day'
   | 'enquiry-time'
   | 'moved-since'
   | 'nothing-to-take-back'
   | 'step-unplanned'
   | 'shop-thing-gone'
-  | 'over-already'
-  | 'longer-than-a-year'
-  | 'no-wash-outside'
-  | 'step'
-  | 'longer-minutes'
-  | 'longer-whole-minutes'
-  | 'longer-too-long'
-  | 'longer-two-days'
   | 'step-not-to-do'
   | 'schedule-changed'
   | 'schedule-changed-check'

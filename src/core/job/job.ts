@@ -34,5 +34,7 @@ export type Job = {
   warnings: string
   arriveAt: Instant
   wantedBy?: LocalDay
+  /** Since when it is off the calendar, for it did not come, and nobody knows when it will. */
+  putOffAt?: Instant
   handedOverAt?: Instant
 }

@@ -26,7 +26,7 @@ const isWheelsOff = ({ extra, title }: PlannedOperation) =>
 const UNDER_THE_LAMP: readonly PlannedOperation['kind'][] = ['mask', 'cut', 'refine', 'polish', 'finish']
 
 /** What an operation takes one of from its start to its end (common practice). */
-function needs(operation: PlannedOperation): EquipmentKind[] {
+export function needs(operation: PlannedOperation): EquipmentKind[] {
   if (isWheelsOff(operation) || isWheelsOn(operation)) return ['lift']
   if (operation.extra === 'interior') return ['extractor']
   return UNDER_THE_LAMP.includes(operation.kind) ? ['lamp'] : []

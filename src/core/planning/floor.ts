@@ -88,7 +88,7 @@ export function calendarNow({ shop, outages }: Pick<Floor, 'shop' | 'outages'>):
 
 /** The jobs that still need room on the calendar. */
 export function openJobs(floor: Floor): LiveJob[] {
-  return floor.jobs.flatMap(({ live, stage }) =>
-    live && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
+  return floor.jobs.flatMap(({ job, live, stage }) =>
+    live && !job.putOffAt && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
   )
 }

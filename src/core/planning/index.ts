@@ -1,4 +1,5 @@
 export type { AwaitedThere, AwayThere } from './away-there'
+export { type CarEvent, floorAfter, promiseOfUrgent } from './car-event'
 export { collectionTime } from './collection-time'
 export {
   BAY_KINDS,
@@ -26,6 +27,7 @@ export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } f
 export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
 export { type Help, helpsFor, placedAnew } from './helps'
 export { hoursText, readHours } from './hours'
+export { type Lent, withLent } from './lent'
 export type { MoveHistory } from './moves'
 export { type Moved, standing, type ToMove } from './moves'
 export { type NamedReason, namedReasons } from './named-reason'

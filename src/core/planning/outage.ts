@@ -7,11 +7,12 @@ import { isHandOf } from '../shop'
 import { type Instant, laterOf } from '../time'
 import type { Closure } from './closures'
 import { isCoat } from './damp-air'
+import { type EquipmentKind, needs } from './equipment'
 import type { ShopCalendar } from './shop-problem'
 
 /**
- * Somebody who is away or is there beyond their shift, a bay that cannot be used, air too damp to coat, or no power, from one
- * instant to another.
+ * Somebody who is away or is there beyond their shift, a bay or a piece of equipment that cannot be used, air too damp to coat, or no
+ * power, from one instant to another.
  */
 export type Outage = {
   id: string
@@ -19,6 +20,7 @@ export type Outage = {
     | { kind: 'person'; id: PersonId }
     | { kind: 'extra'; id: PersonId }
     | { kind: 'place'; id: BayId }
+    | { kind: 'equipment'; id: EquipmentKind }
     | { kind: 'air' }
     | { kind: 'power' }
   from: Instant
@@ -29,7 +31,7 @@ export type OutageKind = Outage['what']['kind']
 
 /**
  * The shop as it is while something is out: people who are away, or have no power, are off shift, whoever stays longer is there, bays out of use are held by nobody’s
- * car, since a car must not even stand in them, and nothing is coated in damp air.
+ * car, since a car must not even stand in them, of broken equipment there is one less, and nothing is coated in damp air.
  */
 export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): ShopCalendar {
   const calendars = { ...shop.calendars }
@@ -47,7 +49,10 @@ export function shopWithout(shop: ShopCalendar, outages: readonly Outage[]): Sho
   })
   const closures = shop.places.flatMap(({ id }) => closuresOf(id, outages))
   const damp = outages.flatMap(({ what, from, until }) => (what.kind === 'air' ? [{ from, until }] : []))
-  return { ...shop, calendars, people, closures, damp }
+  const broken = outages.flatMap(({ what, from, until }) =>
+    what.kind === 'equipment' ? [{ equipment: what.id, from, until }] : [],
+  )
+  return { ...shop, calendars, people, closures, damp, broken }
 }
 
 /** Whether somebody is there less, or longer, because of it. Who works elsewhere has their own power. */
@@ -80,6 +85,8 @@ export function touchedBy({ what, from, until }: Outage, jobs: readonly LiveJob[
         return people.some((person) => !isSubcontractor(person))
       case 'extra':
         return false
+      case 'equipment':
+        return plan.operations.some((each) => each.id === operation && needs(each).includes(what.id))
       case 'air':
         return plan.operations.some((each) => each.id === operation && isCoat(each))
       default:

@@ -2,7 +2,9 @@ import type { JobId } from '../ids'
 import type { StepName } from '../offer'
 import type { Churn, JobChange, PlacedOperation, Problem } from '../schedule'
 import type { Instant } from '../time'
-import type { LateBack, PlanChange } from './events'
+import type { CarEvent } from './car-event'
+import type { PlanChange } from './events'
+import type { Lent } from './lent'
 import type { NamedReason } from './named-reason'
 import type { Outage } from './outage'
 import type { Planning } from './planning'
@@ -43,8 +45,10 @@ export type Foreseen =
   | { kind: 'everything' }
   /** Only the jobs it touches move, if that can be. */
   | { kind: 'outage'; outage: Outage }
-  /** Something that is away comes back at another time than was said. */
-  | { kind: 'late'; late: LateBack }
+  /** Something happens to one car. */
+  | { kind: 'car'; event: CarEvent }
+  /** Somebody is lent to the shop for some days. */
+  | { kind: 'lent'; lent: Lent }
   /** One car's steps are placed anew, so that its promise is surer; nobody else moves. */
   | { kind: 'surer'; job: JobId }
   /** Only the cars whose work it changes move, if that can be. */

@@ -7,7 +7,7 @@ import type { Problem, ProblemJob, ProblemOperation } from '../schedule'
 import type { Setup } from '../shop'
 import { epochMinutes, fromEpochMinutes, type Instant, laterOf, plusMinutes } from '../time'
 import { type BayRoom, fitsIn } from '../vehicle'
-import { type Closure, closedFrom, isClosed } from './closures'
+import { type Broken, type Closure, isClosed, outFrom } from './closures'
 import { type DampAir, dryAirFor, isCoat } from './damp-air'
 import { equipmentFor, standsHeld } from './equipment'
 import { toSchedule, unattended } from './file-operations'
@@ -38,6 +38,7 @@ export type ShopCalendar = Pick<
   /** The chance with which promises are to hold. */
   sure?: Setup['sure']
   closures?: readonly Closure[]
+  broken?: readonly Broken[]
   damp?: readonly DampAir[]
 }
 
@@ -293,7 +294,7 @@ export function planningProblem(
     origin,
     jobs: built.map((job) => job.problem),
     fixed: built.flatMap(({ pins }) => pins),
-    closed: closedFrom(shop, origin),
+    ...outFrom(shop, origin),
   }
   return { problem, missed: builder.missed }
 }

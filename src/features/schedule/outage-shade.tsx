@@ -6,6 +6,7 @@ import { type Timeline, widthOf, xOf } from './timeline'
 const OUT_WORD: Record<Outage['what']['kind'], string> = {
   person: 'away',
   place: 'out of use',
+  equipment: 'out of use',
   air: 'damp',
   extra: 'in longer',
   power: 'no power',

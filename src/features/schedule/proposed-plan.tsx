@@ -87,38 +87,46 @@ function NoRoom({
 
 /** Car by car, those that end much later first. */
 function Changes({ changes, region, now }: Pick<Proposal, 'changes'> & { region: Region; now: Instant }) {
-  const when = (at: Instant | undefined) => (at ? moment(region, at, now) : 'no place')
+  const when = (at: Instant | undefined) => (at ? moment(region, at, now) : 'not on the calendar')
   if (changes.length === 0) return <p className="mt-2">No car is moved by it.</p>
+  const steps = changes.reduce((sum, { moved }) => sum + moved.length, 0)
   return (
-    <table className="mt-2 w-full text-[15px]">
-      <thead className="text-left text-sm text-ink-soft">
-        <tr>
-          <th className="font-normal">Car</th>
-          <th className="font-normal">Ready for collection</th>
-          <th className="font-normal">Against promised time</th>
-          <th className="text-right font-normal">Steps that move</th>
-        </tr>
-      </thead>
-      <tbody>
-        {changes.map((change) => (
-          <tr key={change.job} className="border-t border-line">
-            <td className="py-1.5 font-head font-semibold">{change.plate}</td>
-            <td className="py-1.5">
-              {change.collectBefore === change.collectAfter
-                ? `${when(change.collectAfter)}, as before`
-                : `${when(change.collectBefore)}, then ${when(change.collectAfter)}`}
-            </td>
-            <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
-              {change.lateAfter > 0
-                ? `${duration(region, change.lateAfter)} late`
-                : change.lateBefore > 0
-                  ? `kept; now ${duration(region, change.lateBefore)} late`
-                  : 'kept'}
-            </td>
-            <td className="py-1.5 text-right">{change.moved.length}</td>
+    <>
+      <p className="mt-1" data-testid="how-much-moves">
+        {counted(changes.length, 'car changes', 'cars change')}, {counted(steps, 'step moves', 'steps move')}.
+      </p>
+      <table className="mt-2 w-full text-[15px]">
+        <thead className="text-left text-sm text-ink-soft">
+          <tr>
+            <th className="font-normal">Car</th>
+            <th className="font-normal">Ready for collection</th>
+            <th className="font-normal">Against promised time</th>
+            <th className="text-right font-normal">Steps that move</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {changes.map((change) => (
+            <tr key={change.job} className="border-t border-line">
+              <td className="py-1.5 font-head font-semibold">{change.plate}</td>
+              <td className="py-1.5">
+                {change.collectBefore === change.collectAfter
+                  ? `${when(change.collectAfter)}, as before`
+                  : `${when(change.collectBefore)}, then ${when(change.collectAfter)}`}
+              </td>
+              <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
+                {change.lateAfter > 0
+                  ? `${duration(region, change.lateAfter)} late`
+                  : change.lateBefore > 0
+                    ? `kept; now ${duration(region, change.lateBefore)} late`
+                    : 'kept'}
+              </td>
+              <td className="py-1.5 text-right">{change.moved.length}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </>
   )
 }
+
+const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`

@@ -1,24 +1,19 @@
-import { awayNow, progressAt } from '@/core/job'
-import { vendorSkill } from '@/core/offer'
 import type { Floor, MoveHistory } from '@/core/planning'
 import { namedReasons } from '@/core/planning'
-import { everyone, namesOf } from '@/core/shop'
+import { namesOf } from '@/core/shop'
 import { clockIn, dayIn, type LocalDay, plusDays } from '@/core/time'
-import { awayThing, awayWith } from '@/text/en/away'
 import { namedReasonText } from '@/text/en/placing'
-import { stepTitle } from '@/text/en/step-names'
 import { moment } from '@/text/formats'
 import { ButtonLink } from '@/ui/button'
 import { PatientLink } from '@/ui/patient-link'
 import { PrintButton } from '@/ui/print-button'
-import { typedAt } from '../typed-moment'
 import { Board } from './board'
 import { boardView } from './board-view'
-import type { OpenStep, OutThing } from './happening-fields'
 import { TakeBack } from './moving/take-back'
 import { OneCar } from './one-car'
 import { PlanAll } from './plan-all'
-import { ReportOutage } from './report-outage'
+import { ReportChange } from './report-change'
+import { outName, reportable } from './reportable'
 import { SPANS, type Span, timelineOn } from './timeline'
 
 type Props = {
@@ -31,16 +26,13 @@ type Props = {
   car: string | undefined
 }
 
-/** What is out of the house as a whole. */
-const WHOLE_HOUSE = { air: 'The air', power: 'The power' } as const
-
 /** Bays and people over the coming days, nights shaded, windows drawn. */
 export function ShopSchedule({ floor, basis, history, span, from, car }: Props) {
   const { setup } = floor.shop
   const { now, planning } = floor
   const { days, pxPerHour } = SPANS[span]
   const view = boardView(floor, timelineOn(setup.region, from, days, pxPerHour), basis)
-  const outNames = new Map([...setup.places, ...everyone(setup)].map(({ id, name }) => [id, name]))
+  const outNames = namesOf(setup)
   return (
     <div className="wide-on-paper p-5">
       <div className="mb-2 flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -56,16 +48,12 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
           <ButtonLink look="outline" href="/schedule/promise" className="ml-auto">
             Check a date
           </ButtonLink>
-          <ReportOutage
-            steps={openSteps(floor)}
-            away={outThings(floor)}
-            people={setup.people.map(({ id, name }) => ({ id, name }))}
-            subcontractors={setup.vendors.map(({ id, name }) => ({ id: vendorSkill(id), name }))}
-            places={setup.places.map(({ id, name }) => ({ id, name }))}
+          <ReportChange
+            of={reportable(floor)}
             known={floor.outages.map(({ id, what, until }) => ({
               id,
               kind: what.kind,
-              name: 'id' in what ? (outNames.get(what.id) ?? what.id) : WHOLE_HOUSE[what.kind],
+              name: outName(what, outNames),
               until,
             }))}
             region={setup.region}
@@ -80,45 +68,6 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
       <Board view={view} car={car} />
       <Legend />
     </div>
-  )
-}
-
-/** Steps that are still to be done, or under way. Nobody makes a wait take longer: it is over when its time is. */
-function openSteps(floor: Floor): OpenStep[] {
-  const { region } = floor.shop.setup
-  return floor.jobs.flatMap(({ job, live, stage }) =>
-    live && stage.kind !== 'handed-over'
-      ? live.plan.operations
-          .filter((operation) => operation.mode !== 'unattended')
-          .filter((operation) => progressAt(live, operation, floor.now).kind !== 'done')
-          .map(({ id, title }) => ({
-            job: job.id,
-            operation: id,
-            plate: job.vehicle.plate,
-            title: stepTitle(region, title),
-          }))
-      : [],
-  )
-}
-
-/** What is away just now. */
-function outThings({ jobs, now, shop }: Floor): OutThing[] {
-  const { region } = shop.setup
-  return jobs.flatMap(({ job, live, stage }) =>
-    live && stage.kind !== 'handed-over'
-      ? awayNow(live, now).flatMap(({ operation, thing, out, planned }) =>
-          out
-            ? [
-                {
-                  job: job.id,
-                  operation: operation.id,
-                  name: `${job.vehicle.plate}, ${awayThing(operation.title, thing).toLowerCase()} with ${awayWith(operation.title)}`,
-                  due: typedAt(region, out.dueBack ?? planned?.back ?? now),
-                },
-              ]
-            : [],
-        )
-      : [],
   )
 }
 

@@ -52,12 +52,15 @@ export function OrderActions({ card, operation, me }: StepProps) {
           )}
         </div>
       )}
-      <details className="mt-1">
+      <details className="mt-1" hidden={!isOpen && operation.extra !== 'touch-up'}>
         <summary className="min-h-11 py-2 font-head font-semibold underline decoration-ink-soft/50 underline-offset-4">
           {isOpen ? 'It comes later' : 'Paint is ordered for it'}
         </summary>
         <div className="grid max-w-2xl items-start gap-3 sm:grid-cols-2">
-          <Field label="Paint and its code" error={faults.what}>
+          <Field
+            label={operation.extra === 'touch-up' ? 'Paint and its code' : 'What is missing'}
+            error={faults.what}
+          >
             <input
               className="field"
               maxLength={80}

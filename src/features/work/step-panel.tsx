@@ -148,7 +148,7 @@ export function StepPanel({ card, operation, me, isNext, album }: Props) {
       {sheet && sheet.machines.length > 0 && <MachineRecipes recipes={sheet.machines} />}
       {sheet?.liquids && <AtHand liquids={sheet.liquids} />}
       {caution && <p className="mt-4 border-l-4 border-copper pl-4 leading-relaxed">{caution}</p>}
-      {operation.extra === 'touch-up' && progress.kind === 'open' && (
+      {(operation.extra === 'touch-up' || work.order) && progress.kind === 'open' && (
         <OrderActions card={card} operation={operation} me={me} />
       )}
       {isWheelsOn(operation) && <Torque card={card} operation={operation} me={me} />}

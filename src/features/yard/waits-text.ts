@@ -28,6 +28,8 @@ export function waitsText(
       return { what: 'Needs inspection', until: 'Log the visit', hold: false }
     case 'arrival':
       return { what: 'Not here yet', until: `Comes ${at(waits.at)}`, hold: false }
+    case 'put-off':
+      return { what: 'Did not come', until: `Off the calendar since ${at(waits.since)}`, hold: false }
     case 'work':
       return {
         what: stepTitle(region, waits.operation.title),

@@ -17,6 +17,8 @@ export type WaitsFor =
   | { kind: 'choice' }
   | { kind: 'look' }
   | { kind: 'arrival'; at: Instant }
+  /** It did not come, and nobody knows when it will. */
+  | { kind: 'put-off'; since: Instant }
   | { kind: 'work'; operation: PlannedOperation; by: PersonId[]; until: Instant; overdue: boolean }
   | { kind: 'hold'; operation: PlannedOperation; until: Instant }
   | {
@@ -90,6 +92,7 @@ export function waitsFor(entry: FloorJob, now: Instant): WaitsFor {
     case 'to-look':
       return { kind: 'look' }
     case 'planned': {
+      if (job.putOffAt) return { kind: 'put-off', since: job.putOffAt }
       const first = placedOf(live!, stage.next.id)
       return job.arriveAt > now && (!first || first.start >= now)
         ? { kind: 'arrival', at: job.arriveAt }

@@ -285,9 +285,10 @@ export type JobsRow = {
   customer_id: CustomerId | null
   from_job_id: JobId | null
   on_guarantee: 0 | 1
+  put_off_at: string | null
 }
 
-type JobsIn = In<JobsRow, 'arrive_at' | 'created_at' | 'handed_over_at', 'wanted_by'>
+type JobsIn = In<JobsRow, 'arrive_at' | 'created_at' | 'handed_over_at' | 'put_off_at', 'wanted_by'>
 
 export type LayersRow = {
   job_id: JobId
@@ -394,7 +395,7 @@ type MovesIn = In<MovesRow, 'made_at' | 'undone_at', never>
 
 export type OutagesRow = {
   id: string
-  kind: 'person' | 'extra' | 'place' | 'air' | 'power'
+  kind: string
   what_id: string | null
   from_at: string
   until_at: string
@@ -574,7 +575,7 @@ export type ProposalsRow = {
   made_at: string
   outage: string | null
   plans: string | null
-  late: string | null
+  event: string | null
 }
 
 type ProposalsIn = In<ProposalsRow, 'made_at', never>
@@ -880,6 +881,7 @@ declare module 'knex/types/tables' {
         | 'customer_id'
         | 'from_job_id'
         | 'on_guarantee'
+        | 'put_off_at'
       >,
       Changed<JobsIn>
     >
@@ -967,7 +969,7 @@ declare module 'knex/types/tables' {
     promises: Knex.CompositeTableType<PromisesRow, PromisesIn, Changed<PromisesIn>>
     proposals: Knex.CompositeTableType<
       ProposalsRow,
-      Written<ProposalsIn, 'outage' | 'plans' | 'late'>,
+      Written<ProposalsIn, 'outage' | 'plans' | 'event'>,
       Changed<ProposalsIn>
     >
     published: Knex.CompositeTableType<PublishedRow, PublishedIn, Changed<PublishedIn>>

@@ -46,6 +46,7 @@ function toJob(row: JobRow): Job {
     arriveAt: instantOrThrow(row.arrive_at),
     ...(row.wanted_by ? { wantedBy: localDayOrThrow(row.wanted_by) } : {}),
     ...(row.handed_over_at ? { handedOverAt: instantOrThrow(row.handed_over_at) } : {}),
+    ...(row.put_off_at ? { putOffAt: instantOrThrow(row.put_off_at) } : {}),
   }
 }
 
@@ -162,7 +163,16 @@ export async function comesThen(
 ): Promise<void> {
   await db('jobs')
     .where({ id: jobId })
-    .update({ ...(comesAt ? { arrive_at: comesAt } : {}), ...(wantedBy ? { wanted_by: wantedBy } : {}) })
+    .update({
+      ...(comesAt ? { arrive_at: comesAt, put_off_at: null } : {}),
+      ...(wantedBy ? { wanted_by: wantedBy } : {}),
+    })
+}
+
+/** A car did not come: it is off the calendar until a day is set. */
+export async function putOff(trx: Knex, jobId: JobId, at: Instant): Promise<void> {
+  await trx('jobs').where({ id: jobId }).update({ put_off_at: at })
+  await trx('published').where({ job_id: jobId }).delete()
 }
 
 /** Hands a vehicle over once, and writes into the ledger what this visit took from its paint. */

@@ -5,8 +5,8 @@ import { type Instant, instantOrThrow, plusMinutes } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { loadPublished } from './plan-store'
-import { propose } from './proposal'
 import { takeProposal } from './take-proposal'
+import { propose } from './work-out'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)

@@ -11,8 +11,8 @@ import { changePlan, findAgreement } from '../quotes/agreement-store'
 import { EVERY_ACTION } from '../trials/every-action.fixture'
 import { loadEntries } from '../work/acts-store'
 import { loadProgress, recordStart } from '../work/work-store'
-import { propose } from './proposal'
 import { takeProposal } from './take-proposal'
+import { propose } from './work-out'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const shop = demoShop(NOW)
@@ -20,8 +20,8 @@ const WHEELS = toOperationId('vendor-tam-wheels')
 const say = (input: object) =>
   perform(
     shop.db,
-    EVERY_ACTION.get('planning.foresee-late')!,
-    { key: randomUUID(), input },
+    EVERY_ACTION.get('planning.foresee-for-car')!,
+    { key: randomUUID(), input: { kind: 'back', ...input } },
     { caller: SHOP_FLOOR, at: NOW },
   )
 
@@ -45,14 +45,14 @@ test('what comes back later is answered before it holds: which cars move, to whe
   const job = await wheelsAreAway()
   // The calendar learns of the wheels first.
   const first = await propose(shop.db, NOW, {
-    kind: 'late',
-    late: { job: job.id, operation: WHEELS, dueBack: plusMinutes(NOW, 1440) },
+    kind: 'car',
+    event: { kind: 'back', job: job.id, operation: WHEELS, dueBack: plusMinutes(NOW, 1440) },
   })
   expect(await takeProposal(shop.db, first.id, NOW)).toEqual({ kind: 'taken' })
   const dueBack = instantOrThrow('2027-01-21T12:00:00Z')
   const proposal = await propose(shop.db, NOW, {
-    kind: 'late',
-    late: { job: job.id, operation: WHEELS, dueBack },
+    kind: 'car',
+    event: { kind: 'back', job: job.id, operation: WHEELS, dueBack },
   })
   const own = proposal.changes.find((change) => change.job === job.id)!
   expect(own.collectAfter! > own.collectBefore!).toBe(true)
@@ -70,17 +70,18 @@ test('what comes back later is answered before it holds: which cars move, to whe
 test('in the past, of what is not away, or of nothing: each is answered at its field', async () => {
   const { jobs } = await loadFloor(shop.db, NOW)
   const { job } = jobs.find(({ live }) => live?.progress[WHEELS])!
-  const back = { day: '2027-01-22', time: '09:00' }
-  expect(await say({ job: job.id, operation: WHEELS, back: { ...back, day: '2027-01-12' } })).toMatchObject({
+  const at = { day: '2027-01-22', time: '09:00' }
+  expect(await say({ job: job.id, operation: WHEELS, at: { ...at, day: '2027-01-12' } })).toMatchObject({
     ok: false,
-    field: 'back',
+    field: 'at',
   })
   const other = jobs.find(({ live }) => live && !live.progress[WHEELS])!
-  expect(await say({ job: other.job.id, operation: other.live!.plan.operations[0]!.id, back })).toMatchObject(
-    { ok: false, field: 'operation' },
-  )
-  expect(await say({ job: job.id, operation: '', back })).toMatchObject({ ok: false, field: 'operation' })
-  expect(await say({ job: job.id, operation: WHEELS, back: { day: '', time: '' } })).toMatchObject({
+  expect(await say({ job: other.job.id, operation: other.live!.plan.operations[0]!.id, at })).toMatchObject({
+    ok: false,
+    field: 'operation',
+  })
+  expect(await say({ job: job.id, operation: '', at })).toMatchObject({ ok: false, field: 'operation' })
+  expect(await say({ job: job.id, operation: WHEELS, at: { day: '', time: '' } })).toMatchObject({
     ok: false,
     code: 'input',
   })

@@ -7,8 +7,8 @@ import { loadFloor } from '../floor/floor'
 import { loadShop, saveCrew, shopVersion } from '../shop/shop-store'
 import { calendarToMove } from './moving'
 import { loadPublished } from './plan-store'
-import { propose } from './proposal'
 import { takeProposal } from './take-proposal'
+import { propose } from './work-out'
 
 /** A shop that says its lofts are one room, with a calendar that was made before it said so. */
 

@@ -4,12 +4,23 @@ import { randomUUID } from 'node:crypto'
 import { z } from 'zod'
 import { type Answer, done, type Refusal, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
-import { toJobId, toOperationId } from '@/core/ids'
+import { toJobId, toOperationId, toPersonId } from '@/core/ids'
 import { id } from '@/core/inputs'
-import { backThen, type Foreseen, frozenWashes, openJobs, type Proposal, takesLonger } from '@/core/planning'
-import { backInput, outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
-import { everyone } from '@/core/shop'
-import { atLocal, dayIn, daysBetween, localDayOrThrow } from '@/core/time'
+import {
+  type CarEvent,
+  type Foreseen,
+  floorAfter,
+  frozenWashes,
+  type Outage,
+  openJobs,
+  type Proposal,
+  takesLonger,
+  withLent,
+} from '@/core/planning'
+import { carInput, lentInput, outageInput, spanOf, timesInput } from '@/core/planning/outage-told'
+import { unreachable } from '@/core/result'
+import { everyone, type Setup } from '@/core/shop'
+import { atLocal, dayIn, daysBetween, type Instant, localDayOrThrow } from '@/core/time'
 import { defineAction } from '../action/define'
 import { compute } from '../compute/compute'
 import { loadFloor } from '../floor/floor'
@@ -30,23 +41,34 @@ const foretell = async (at: Parameters<typeof dayIn>[1], what: Foreseen): Promis
 const keep = async (trx: Parameters<typeof keepProposal>[0], told: Foretold): Promise<Answer<Proposal>> =>
   told.ok ? done(await keepProposal(trx, told.worked)) : told
 
-/** Works out what it would change that somebody is away, a bay is out of use or the air is too damp to coat. It holds only when that plan is taken. */
+function spanFault(
+  { from, until }: { from: Instant; until: Instant },
+  zone: string,
+  at: Instant,
+): Refusal | undefined {
+  if (until <= from) return refuse('input', ask('end-after-begin'), 'until')
+  if (until <= at) return refuse('input', ask('over-already'), 'until')
+  return daysBetween(dayIn(zone, from), dayIn(zone, until)) > LONGEST_DAYS
+    ? refuse('input', ask('longer-than-a-year'), 'until')
+    : undefined
+}
+
+function isThere(setup: Setup, { kind, id: of }: Extract<Outage['what'], { id: string }>): boolean {
+  if (kind === 'equipment') return setup.equipment[of] !== undefined
+  return (kind === 'place' ? setup.places : everyone(setup)).some((each) => each.id === of)
+}
+
+/** Works out what it would change that somebody is away, a bay or a piece of equipment is out of use or the air is too damp to coat. It holds only when that plan is taken. */
 export const foresee = defineAction({
   name: 'planning.foresee-outage',
   who: 'desk',
   input: outageInput,
   prepare: async ({ db, at }, { what, ...times }): Promise<Foretold> => {
     const { setup } = await loadShop(db)
-    if (
-      'id' in what &&
-      !(what.kind === 'place' ? setup.places : everyone(setup)).some((each) => each.id === what.id)
-    )
-      return refuse('gone', ask('shop-thing-gone'), 'id')
+    if ('id' in what && !isThere(setup, what)) return refuse('gone', ask('shop-thing-gone'), 'id')
     const { from, until } = spanOf(times, setup.region.timezone)
-    if (until <= from) return refuse('input', ask('end-after-begin'), 'until')
-    if (until <= at) return refuse('input', ask('over-already'), 'until')
-    if (daysBetween(dayIn(setup.region.timezone, from), dayIn(setup.region.timezone, until)) > LONGEST_DAYS)
-      return refuse('input', ask('longer-than-a-year'), 'until')
+    const wrong = spanFault({ from, until }, setup.region.timezone, at)
+    if (wrong) return wrong
     return foretell(at, { kind: 'outage', outage: { id: randomUUID(), what, from, until } })
   },
   write: ({ trx }, _, told) => keep(trx, told),
@@ -92,24 +114,73 @@ export const foreseeLonger = defineAction({
   write: ({ trx }, _, told) => keep(trx, told),
 })
 
-/** Works out what it would change that something comes back at another time than was said. */
-export const foreseeLate = defineAction({
-  name: 'planning.foresee-late',
+/** Works out what it would change that something happens to one car: it comes at another time, is needed sooner, waits for a part. */
+export const foreseeForCar = defineAction({
+  name: 'planning.foresee-for-car',
   who: 'desk',
-  input: z.strictObject({
-    job: z.string().min(1, ask('what-is-late')).max(80).transform(toJobId),
-    operation: z.string().min(1, ask('what-is-late')).max(80).transform(toOperationId),
-    back: backInput,
-  }),
-  prepare: async ({ db, at }, { job, operation, back }): Promise<Foretold> => {
+  input: carInput,
+  prepare: async ({ db, at }, told): Promise<Foretold> => {
     const floor = await loadFloor(db, at)
-    const dueBack = atLocal(floor.shop.setup.region.timezone, localDayOrThrow(back.day), back.time)
-    if (dueBack <= at) return refuse('input', ask('away-due-past'), 'back')
-    const live = openJobs(floor).find((each) => each.id === job)
-    const late = { job, operation, dueBack }
-    return live && backThen(live, late)
-      ? foretell(at, { kind: 'late', late })
-      : refuse('gone', ask('away-not-now'), 'operation')
+    const entry = floor.jobs.find(({ job }) => job.id === told.job)
+    if (!entry?.live || entry.stage.kind === 'handed-over') return refuse('gone', ask('job-gone'), 'job')
+    const zone = floor.shop.setup.region.timezone
+    const when = 'at' in told ? atLocal(zone, localDayOrThrow(told.at.day), told.at.time) : undefined
+    if (when && when <= at)
+      return refuse('input', ask(told.kind === 'back' ? 'away-due-past' : 'time-past'), 'at')
+    const event = eventOf(told, when!)
+    return floorAfter(floor, event)
+      ? foretell(at, { kind: 'car', event })
+      : refuse('gone', ask(NOT_NOW[told.kind]), 'operation' in told ? 'operation' : 'job')
+  },
+  write: ({ trx }, _, told) => keep(trx, told),
+})
+
+/** Why something can no longer be said of a car, by what it is. */
+const NOT_NOW = {
+  back: 'away-not-now',
+  comes: 'car-has-begun',
+  'stays-away': 'car-has-begun',
+  urgent: 'job-gone',
+  'part-missing': 'step-not-to-do',
+} as const
+
+/** `at`: the moment that is told, where one is. */
+function eventOf(told: z.output<typeof carInput>, at: Instant): CarEvent {
+  const { job } = told
+  switch (told.kind) {
+    case 'back':
+      return { kind: told.kind, job, operation: told.operation, dueBack: at }
+    case 'comes':
+      return { kind: told.kind, job, at }
+    case 'stays-away':
+      return { kind: told.kind, job }
+    case 'urgent':
+      return { kind: told.kind, job, by: at }
+    case 'part-missing': {
+      const { what, supplier, operation, by } = told
+      return { kind: told.kind, job, operation, by, awaited: { what, supplier, due: at } }
+    }
+    default:
+      return unreachable(told)
+  }
+}
+
+/** Works out what it would change that somebody is lent to the shop. */
+export const foreseeLent = defineAction({
+  name: 'planning.foresee-lent',
+  who: 'desk',
+  input: lentInput,
+  prepare: async ({ db, at }, { name, like, ...times }): Promise<Foretold> => {
+    const { setup } = await loadShop(db)
+    const { from, until } = spanOf(times, setup.region.timezone)
+    const wrong = spanFault({ from, until }, setup.region.timezone, at)
+    if (wrong) return wrong
+    if (everyone(setup).some((each) => each.name.toLowerCase() === name.toLowerCase()))
+      return refuse('input', ask('same-names'), 'name')
+    const lent = { id: toPersonId(`lent-${randomUUID()}`), name, like, from, until }
+    return withLent(setup, lent)
+      ? foretell(at, { kind: 'lent', lent })
+      : refuse('gone', ask('shop-thing-gone'), 'like')
   },
   write: ({ trx }, _, told) => keep(trx, told),
 })

@@ -1,8 +1,9 @@
 import type { Knex } from 'knex'
 import { z } from 'zod'
 import { toBayId, toPersonId } from '@/core/ids'
-import type { Outage } from '@/core/planning'
+import { EQUIPMENT_KINDS, type Outage } from '@/core/planning'
 import { type Instant, instantOrThrow } from '@/core/time'
+import { readable } from '../db/readable'
 import type { OutagesRow } from '../db/tables'
 
 /** Who is away or in longer, what is out of use, when the air is too damp to coat, or the power is off. What has ended stays in the table: it says why a plan was as it was. */
@@ -13,6 +14,7 @@ export const outageSchema = z.object({
     z.object({ kind: z.literal('person'), id: z.string().transform(toPersonId) }),
     z.object({ kind: z.literal('place'), id: z.string().transform(toBayId) }),
     z.object({ kind: z.literal('extra'), id: z.string().transform(toPersonId) }),
+    z.object({ kind: z.literal('equipment'), id: z.enum(EQUIPMENT_KINDS) }),
     z.object({ kind: z.literal('air') }),
     z.object({ kind: z.literal('power') }),
   ]),
@@ -20,20 +22,18 @@ export const outageSchema = z.object({
   until: z.string().transform((at): Instant => instantOrThrow(at)),
 })
 
-function whatOf({ kind, what_id }: OutagesRow): Outage['what'] {
-  if (kind === 'air' || kind === 'power' || what_id === null) return { kind: kind === 'power' ? kind : 'air' }
-  return kind === 'place' ? { kind, id: toBayId(what_id) } : { kind, id: toPersonId(what_id) }
-}
+const toOutage = (row: OutagesRow): Outage =>
+  outageSchema.parse({
+    id: row.id,
+    what: row.what_id === null ? { kind: row.kind } : { kind: row.kind, id: row.what_id },
+    from: row.from_at,
+    until: row.until_at,
+  })
 
 /** Outages that are not over at `now`, the one that began first first. */
 export async function listOutages(db: Knex, now: Instant): Promise<Outage[]> {
   const rows = await db('outages').whereNull('ended_at').andWhere('until_at', '>', now).orderBy('from_at')
-  return rows.map((row) => ({
-    id: row.id,
-    what: whatOf(row),
-    from: instantOrThrow(row.from_at),
-    until: instantOrThrow(row.until_at),
-  }))
+  return readable(rows, toOutage, ({ id }) => ({ outage: id }))
 }
 
 export async function addOutage(db: Knex, outage: Outage, now: Instant): Promise<void> {

@@ -13,8 +13,8 @@ import { loadFloor } from '../floor/floor'
 import { calendarToMove } from './moving'
 import { addOutage, endOutage, listOutages } from './outage-store'
 import { loadPublished } from './plan-store'
-import { propose } from './proposal'
 import { takeProposal } from './take-proposal'
+import { propose } from './work-out'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 const hours = (count: number) => plusMinutes(NOW, 60 * count)

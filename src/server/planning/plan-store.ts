@@ -56,6 +56,8 @@ export async function publish(
   await db.transaction(async (trx) => {
     const jobs = [...new Set(placed.map(({ job }) => job))]
     await trx('published').whereIn('job_id', jobs).delete()
+    // What is on the calendar is not put off any more.
+    await trx('jobs').whereIn('id', jobs).whereNotNull('put_off_at').update({ put_off_at: null })
     const rows = placed.map((operation) => ({
       job_id: operation.job,
       operation_id: operation.operation,

@@ -10,8 +10,9 @@ import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { recordStart } from '../work/work-store'
 import { lastPlanning, loadPublished } from './plan-store'
-import { offerSchedule, problemToPlan, propose } from './proposal'
+import { offerSchedule, problemToPlan } from './proposal'
 import { takeProposal } from './take-proposal'
+import { propose } from './work-out'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')
 

@@ -1,16 +1,14 @@
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import type { JobId } from '@/core/ids'
 import {
-  backThen,
+  type CarEvent,
   CHURN_PER_STEP,
   calendarNow,
   collectionTime,
   type Floor,
-  type Foreseen,
   isCoat,
   joinParts,
-  type LateBack,
+  type Lent,
   namedReasons,
   type Outage,
   openJobs,
@@ -19,30 +17,15 @@ import {
   type PlannedFrom,
   type Planning,
   type Proposal,
-  placedAnew,
-  planEverything,
-  planFor,
   planningProblem,
-  standing,
   standingPlan,
   type ToPlan,
-  touchedBy,
 } from '@/core/planning'
-import { unreachable } from '@/core/result'
-import {
-  checkSchedule,
-  fault,
-  type PlacedOperation,
-  planChanges,
-  type Schedule,
-  scheduleFrom,
-} from '@/core/schedule'
+import { checkSchedule, fault, type PlacedOperation, planChanges, type Schedule } from '@/core/schedule'
 import { namesOf } from '@/core/shop'
 import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
-import { planBudget } from './budget'
 import { fingerprint } from './fingerprint'
-import { loadPublished } from './plan-store'
 
 /**
  * A plan for everything, shown beside the one that stands before anybody takes it. It is kept with a fingerprint of
@@ -51,85 +34,6 @@ import { loadPublished } from './plan-store'
 
 /** Proposals nobody took are forgotten after this many days. */
 const KEPT_DAYS = 2
-
-/** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
-export async function workOut(
-  db: Knex,
-  now: Instant,
-  what: Foreseen,
-  shouldStop = planBudget(),
-): Promise<WorkedOut> {
-  const floor = await loadFloor(db, now)
-  switch (what.kind) {
-    case 'everything': {
-      const { placed, schedule } = planEverything(floor, shouldStop)
-      return proposalOf(db, floor, placed, planningOf(now, schedule))
-    }
-    case 'outage': {
-      const { outage } = what
-      const without = { ...floor, outages: [...floor.outages, outage] }
-      const { placed, schedule } = planFor(without, touchedBy(outage, openJobs(floor)), shouldStop)
-      return proposalOf(db, floor, placed, planningOf(now, schedule, outage), outage)
-    }
-    case 'late': {
-      const { late } = what
-      const jobs = floor.jobs.map((entry) => {
-        const live = entry.live && entry.live.id === late.job ? backThen(entry.live, late) : undefined
-        return live ? { ...entry, live } : entry
-      })
-      const { placed, schedule } = planFor({ ...floor, jobs }, new Set([late.job]), shouldStop)
-      const planning = { ...planningOf(now, schedule), cause: 'back-later' }
-      return { ...(await proposalOf(db, floor, placed, planning)), late }
-    }
-    case 'surer':
-      return workOutSurer(db, floor, what.job)
-    case 'work':
-      return workOutChanges(db, floor, what, shouldStop)
-    default:
-      return unreachable(what)
-  }
-}
-
-/** One car placed anew, if it finds another place; else the plan as it stands. */
-async function workOutSurer(db: Knex, floor: Floor, job: JobId): Promise<WorkedOut> {
-  const calendar = standing(floor)
-  if (calendar.kind === 'blocked') {
-    const { placed, schedule } = planFor(floor, new Set([job]))
-    return proposalOf(db, floor, placed, planningOf(floor.now, schedule))
-  }
-  const { problem, operations } = calendar
-  const schedule = scheduleFrom(
-    problem,
-    placedAnew(calendar, job, floor.shop.setup)?.operations ?? operations,
-  )
-  const [broken] = checkSchedule(problem, schedule)
-  if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}`)
-  const planning = { ...planningOf(floor.now, schedule), cause: 'made-surer' }
-  return proposalOf(db, floor, joinParts(problem, schedule), planning)
-}
-
-/** Works a plan out and keeps it, where nobody waits for a page meanwhile. */
-export const propose = async (
-  db: Knex,
-  now: Instant,
-  what: Foreseen,
-  shouldStop = planBudget(),
-): Promise<Proposal> => keepProposal(db, await workOut(db, now, what, shouldStop))
-
-async function workOutChanges(
-  db: Knex,
-  floor: Floor,
-  { changes, cause }: Extract<Foreseen, { kind: 'work' }>,
-  shouldStop: () => boolean,
-): Promise<WorkedOut> {
-  const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
-  const jobs = floor.jobs.map((entry) => {
-    const plan = entry.live && plans.get(entry.live.id)
-    return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
-  })
-  const { placed, schedule } = planFor({ ...floor, jobs }, new Set(plans.keys()), shouldStop)
-  return proposalOf(db, floor, placed, { ...planningOf(floor.now, schedule), cause }, undefined, changes)
-}
 
 /** Attempts of a planner that shows how far it is and can be stopped: some seconds in a shop of twenty cars. */
 const WORKER_STEPS = 2500
@@ -186,25 +90,14 @@ export async function offerSchedule(
   const [broken] = checkSchedule(problem, schedule)
   if (broken || schedule.status === 'infeasible')
     return { kind: 'broken', rule: broken?.message ?? fault('no-room') }
-  const planning = planningOf(at, schedule)
-  const worked = await proposalOf(db, floor, joinParts(problem, schedule), planning)
+  const { status, reasons } = schedule
+  const planning = { computedAt: at, status, cause: 're-planned', reasons }
+  const worked = proposalOf(floor, joinParts(problem, schedule), planning)
   return { kind: 'proposed', proposal: await keepProposal(db, worked) }
 }
 
-const CAUSE: Record<Outage['what']['kind'], string> = {
-  person: 'person-away',
-  place: 'bay-out-of-use',
-  air: 'damp-air',
-  extra: 'in-longer',
-  power: 'no-power',
-}
-
-const planningOf = (at: Instant, schedule: Schedule, outage?: Outage): Planning => ({
-  computedAt: at,
-  status: schedule.status,
-  cause: outage ? CAUSE[outage.what.kind] : 're-planned',
-  reasons: schedule.reasons,
-})
+/** What happened to one car, or who is lent. */
+export type Happened = { kind: 'car'; event: CarEvent } | { kind: 'lent'; lent: Lent }
 
 /** A plan worked out, to be shown, with what is kept of it. Plain data: it comes from another thread. */
 export type WorkedOut = {
@@ -213,7 +106,8 @@ export type WorkedOut = {
   placed: readonly PlacedOperation[]
   planning: Planning
   changed: readonly PlanChange[]
-  late?: LateBack
+  /** What it was worked out for, where that is of one car, or of somebody who is lent; it holds with the plan. */
+  happened?: Happened
   madeAt: Instant
   /** Proposals made before this day are forgotten. */
   oldest: LocalDay
@@ -221,7 +115,7 @@ export type WorkedOut = {
 
 /** Keeps a proposal so that it can be taken, and forgets those nobody took. */
 export async function keepProposal(trx: Knex, worked: WorkedOut): Promise<Proposal> {
-  const { proposal, basis, placed, planning, changed, late, madeAt, oldest } = worked
+  const { proposal, basis, placed, planning, changed, happened, madeAt, oldest } = worked
   await trx('proposals').where('made_at', '<', oldest).delete()
   await trx('proposals').insert({
     id: proposal.id,
@@ -229,27 +123,31 @@ export async function keepProposal(trx: Knex, worked: WorkedOut): Promise<Propos
     placed: JSON.stringify(placed),
     planning: JSON.stringify(planning),
     outage: proposal.outage ? JSON.stringify(proposal.outage) : null,
-    late: late ? JSON.stringify(late) : null,
+    event: happened ? JSON.stringify(happened) : null,
     plans: changed.length > 0 ? JSON.stringify(changed) : null,
     made_at: madeAt,
   })
   return proposal
 }
 
-async function proposalOf(
-  db: Knex,
+type For = { outage?: Outage; happened?: Happened; changed?: readonly PlanChange[]; after?: Floor }
+
+/**
+ * A plan as it is shown: what it changes for whom. `after` is the floor as it is once what it was worked out for has happened, where that is more
+ * than an outage.
+ */
+export function proposalOf(
   floor: Floor,
   placed: readonly PlacedOperation[],
   planning: Planning,
-  outage?: Outage,
-  changed: readonly PlanChange[] = [],
-): Promise<WorkedOut> {
-  const { setup } = floor.shop
-  const jobs = openJobs(floor)
+  { outage, happened, changed = [], after = floor }: For = {},
+): WorkedOut {
+  const { setup } = after.shop
   const id = randomUUID()
-  const open = new Set(jobs.map((job) => job.id))
-  const standing = [...(await loadPublished(db, [...open])).values()].flat()
-  const due = Object.fromEntries(jobs.flatMap((job) => (job.due ? [[job.id, job.due]] : [])))
+  const jobs = openJobs(floor)
+  const standing = jobs.flatMap(({ published }) => published)
+  const dueIn = [...jobs, ...openJobs(after)].flatMap((job) => (job.due ? [[job.id, job.due] as const] : []))
+  const due = Object.fromEntries(dueIn)
   const plates = new Map(floor.jobs.map(({ job }) => [job.id, job.vehicle.plate]))
   const collect = (end: Instant | undefined) => (end ? collectionTime(setup, end) : undefined)
   const changes = planChanges(standing, placed, due).map((change) => {
@@ -267,7 +165,7 @@ async function proposalOf(
       id,
       planning,
       reasons: namedReasons(floor, planning.reasons),
-      names: namesOf(floor.shop.setup),
+      names: namesOf(setup),
       ...(outage ? { outage } : {}),
       underWay,
       changes,
@@ -276,6 +174,7 @@ async function proposalOf(
     placed,
     planning,
     changed,
+    ...(happened ? { happened } : {}),
     madeAt: floor.now,
     oldest: plusDays(dayIn(setup.region.timezone, floor.now), -KEPT_DAYS),
   }
@@ -283,7 +182,7 @@ async function proposalOf(
 
 /** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */
 function workUnderWay({ what, from }: Outage, { jobs, now }: Floor): Proposal['underWay'] {
-  if (what.kind === 'place' || what.kind === 'extra' || from > now) return []
+  if (what.kind === 'place' || what.kind === 'equipment' || what.kind === 'extra' || from > now) return []
   return jobs.flatMap(({ job, live }) =>
     (live?.plan.operations ?? []).flatMap((operation) => {
       const { id, title } = operation

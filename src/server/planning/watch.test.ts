@@ -5,9 +5,9 @@ import { instantOrThrow } from '@/core/time'
 import { demoShop } from '../db/demo-shop.fixture'
 import { loadFloor } from '../floor/floor'
 import { addOutage } from './outage-store'
-import { propose } from './proposal'
 import { takeProposal } from './take-proposal'
 import { watchKept } from './watch'
+import { propose } from './work-out'
 
 /** Promises of the demo are the very ends of its plan: half of them fail, and the shop wants eight in ten. */
 

@@ -9,7 +9,7 @@ import {
   type Summary,
   summarySchema,
 } from '@/core/offer'
-import { instantOrThrow } from '@/core/time'
+import { type Instant, instantOrThrow } from '@/core/time'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
 import type { AgreementsRow } from '../db/tables'
@@ -94,6 +94,11 @@ export async function replaceAgreement(
       promised_for: promisedFor,
       chances: chances ? JSON.stringify(chances) : null,
     })
+}
+
+/** Another time is promised; how surely is worked out when it is asked. */
+export async function promiseAnew(db: Knex, jobId: JobId, promisedFor: Instant): Promise<void> {
+  await db('agreements').where({ job_id: jobId }).update({ promised_for: promisedFor, chances: null })
 }
 
 /** The work as it is now to be done; what was agreed in words and money stays. */

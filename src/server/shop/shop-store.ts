@@ -12,7 +12,7 @@ import {
   type VendorDays,
   vendorSkill,
 } from '@/core/offer'
-import { type Crew, storedCrew, typedCrew } from '@/core/planning'
+import { type Crew, type Lent, storedCrew, typedCrew, withLent } from '@/core/planning'
 import { PLACES } from '@/core/region'
 import type { ProblemCalendar } from '@/core/schedule'
 import {
@@ -125,6 +125,15 @@ export function saveLearned(
   learned: Partial<Pick<Setup, LearnedOf | 'spreads'>>,
 ): Promise<boolean> {
   return changeSetup(db, readAt, () => learned)
+}
+
+/** Adds somebody who is lent to the shop to those who work here. */
+export async function addLent(trx: Knex, lent: Lent): Promise<void> {
+  const { setup } = await loadShop(trx)
+  const changed = withLent(setup, lent)
+  if (!changed) throw new Error(`nobody is “${lent.like}”`)
+  const { people, calendars } = changed
+  await changeSetup(trx, await shopVersion(trx), () => ({ people, calendars }))
 }
 
 /** Keeps what hours and products cost the shop itself. */

@@ -54,6 +54,7 @@ export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
       from: { day: '2027-01-13', time: '11:00' },
       until: week.until,
     }),
+    action('lent', 'planning.foresee-lent', { name: 'Nuala', like: 'oran', ...week }),
     action('back', 'planning.end-outage', { id: key('outage') }),
   ]
 }

@@ -50,9 +50,10 @@ export const awayDeeds = ({ id: jobId }: Job): Deed[] => [
     by: 'oran',
     what: { kind: 'out', day: '2027-01-20', time: '12:00' },
   }),
-  action('late', 'planning.foresee-late', {
+  action('late', 'planning.foresee-for-car', {
+    kind: 'back',
     job: jobId,
     operation: 'vendor-fergus-paint',
-    back: { day: '2027-01-21', time: '12:00' },
+    at: { day: '2027-01-21', time: '12:00' },
   }),
 ]

@@ -9,8 +9,8 @@ import { demoShop } from '../db/demo-shop.fixture'
 import { MIGRATIONS, migrate } from '../db/migrations'
 import { loadFloor } from '../floor/floor'
 import { loadPublished } from '../planning/plan-store'
-import { propose } from '../planning/proposal'
 import { takeProposal } from '../planning/take-proposal'
+import { propose } from '../planning/work-out'
 import { findAgreement } from '../quotes/agreement-store'
 
 const NOW = instantOrThrow('2027-01-13T10:20:00Z')

@@ -1,6 +1,7 @@
 import type { PlainAsk } from '@/core/asks'
 import type { Region } from '@/core/region'
 import { number, timeText, unitSign } from '../formats'
+import { EVENT_ASKS } from './event-asks'
 import { OFFER_ASKS } from './offer-asks'
 import { spelt } from './spelling'
 
@@ -142,6 +143,7 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'photo-marks-enough': () => 'Forty marks on one photograph are enough.',
 
   ...OFFER_ASKS,
+  ...EVENT_ASKS,
 
   // At the car
   lot: () => 'Write the lot from the bottle.',
@@ -155,7 +157,6 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'order-supplier': () => 'Type where it is ordered.',
   'part-name': () => 'Type what it is.',
   'part-shelf': () => 'Type where it lies.',
-  'what-is-late': () => 'Choose what comes back later.',
   'away-due-past': () => 'It can only be due back later than now. Choose a later day or time.',
   'away-out-already': () => 'It is out already. Reload to see since when.',
   'away-back-already': () => 'It is back already. Reload to see since when.',
@@ -251,21 +252,12 @@ export const PLAIN: Record<PlainAsk, (region: Region) => string> = {
   'learned-since': () => 'Another car has been handed over since. Reload the page and check again.',
 
   // Schedule
-  'who-or-what': () => 'Choose who or what it is.',
   'enquiry-day': () => 'Choose the day on which the car can come.',
   'enquiry-time': (region) => `Type the time at which it can come, such as ${timeText(region, '08:30')}.`,
   'moved-since': () => 'The calendar has changed since. Reload the page and try again.',
   'nothing-to-take-back': () => 'There is nothing more to undo.',
   'step-unplanned': () => 'This step is no longer planned. Reload the page.',
   'shop-thing-gone': () => 'This is no longer in the shop. Reload the page.',
-  'over-already': () => 'This is already over; it changes no plan.',
-  'longer-than-a-year': () => 'Longer than a year: change who works here instead.',
-  'no-wash-outside': () => 'No wash outside is planned for that time.',
-  step: () => 'Choose the step.',
-  'longer-minutes': () => 'Type how many minutes, such as 90.',
-  'longer-whole-minutes': () => 'Type whole minutes, such as 90.',
-  'longer-too-long': () => 'That is more than the step can take.',
-  'longer-two-days': () => 'Longer than two days: agree on something else with the customer first.',
   'step-not-to-do': () => 'This step is no longer to be done. Reload the page.',
   'schedule-changed': () => 'The schedule has changed since. Re-plan.',
   'schedule-changed-check': () => 'The schedule has changed since. Re-plan and check again.',

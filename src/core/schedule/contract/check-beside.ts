@@ -83,8 +83,16 @@ export function checkBeside(problem: Problem, find: Find, fail: Fail): void {
   checkAir(problem, find, fail)
   for (const { id, capacity } of problem.equipment ?? []) {
     const uses = usesOf(problem, id, find)
+    const out = (problem.broken ?? [])
+      .filter(({ equipment }) => equipment === id)
+      .map(({ from, until }) => ({ from: minute(from), to: minute(until) }))
+    const isOver = ({ from, to }: { from: number; to: number }, at: number) => from <= at && at < to
     for (const use of uses) {
-      const used = uses.filter(({ from, to }) => from <= use.from && use.from < to).length
+      // What is used and what is out is most where one of either begins while this use goes on.
+      const begins = [use, ...uses, ...out].map(({ from }) => from).filter((at) => isOver(use, at))
+      const used = Math.max(
+        ...begins.map((at) => [...uses, ...out].filter((each) => isOver(each, at)).length),
+      )
       if (used > capacity)
         fail('equipment', fault('equipment-short', { id, used, there: capacity }), use.job, use.operation)
     }

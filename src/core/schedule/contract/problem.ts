@@ -35,6 +35,8 @@ export type ProblemJob = Omit<FileJob, 'operations'> & {
 export type Problem = Omit<ProblemFile, 'format' | 'jobs'> & {
   jobs: ProblemJob[]
   closed?: readonly Closed[]
+  /** A unit of these is out of use for a while. */
+  broken?: readonly { equipment: string; from: Instant; until: Instant }[]
 }
 export type ProblemCalendar = Problem['calendars'][string]
 

@@ -124,6 +124,8 @@ export type Model = {
   jobs: ModelJob[]
   /** Stretches in which a unit of a place is out of use. */
   closed: readonly (Interval & { place: number })[]
+  /** And of a kind of equipment. */
+  broken: readonly (Interval & { equipment: number })[]
 }
 
 /** The kind of a place that is away. */
@@ -266,6 +268,11 @@ export function compileModel(problem: Problem, rooms: readonly JobRoom[] = []): 
     jobs,
     closed: (problem.closed ?? []).map(({ place, from, until }) => ({
       place: placeIndex.get(place)!,
+      from: minuteOf(from),
+      to: minuteOf(until),
+    })),
+    broken: (problem.broken ?? []).map(({ equipment, from, until }) => ({
+      equipment: equipmentIndex.get(equipment)!,
       from: minuteOf(from),
       to: minuteOf(until),
     })),

@@ -34,26 +34,34 @@ export function writeOperations(model: Model, placement: JobPlacement): PlacedOp
   })
 }
 
-/** The placements of the jobs of which every operation is placed; undefined for the others. By index of the job. */
-export function readPlacements(
+/** Where each operation of each job is placed, by their indexes; undefined for one that is not, or by whom or where the model does not know. */
+export function readSteps(
   model: Model,
   placed: readonly PlacedOperation[],
-): (JobPlacement | undefined)[] {
+): (OperationPlacement | undefined)[][] {
   const minuteOf = (at: Instant) => epochMinutes(at) - model.originMinute
   const key = (job: JobId, operation: OperationId) => `${job}\u0000${operation}`
   const known = new Map(placed.map((each) => [key(each.job, each.operation), each]))
-  return model.jobs.map((job): JobPlacement | undefined => {
-    const operations: OperationPlacement[] = []
-    for (const { id } of job.operations) {
+  return model.jobs.map((job) =>
+    job.operations.map(({ id }): OperationPlacement | undefined => {
       const found = known.get(key(job.id, id))
       const place = found ? model.placeIds.indexOf(found.place) : -1
       const people = found?.people.map((person) => model.personIds.indexOf(person)) ?? []
       if (!found || place < 0 || people.includes(-1)) return undefined
-      operations.push({ start: minuteOf(found.start), end: minuteOf(found.end), people, place })
-    }
-    return { job: job.index, operations }
-  })
+      return { start: minuteOf(found.start), end: minuteOf(found.end), people, place }
+    }),
+  )
 }
+
+/** The placements of the jobs of which every operation is placed; undefined for the others. By index of the job. */
+export const readPlacements = (
+  model: Model,
+  placed: readonly PlacedOperation[],
+): (JobPlacement | undefined)[] =>
+  readSteps(model, placed).map((steps, job) => {
+    const operations = steps.flatMap((step) => step ?? [])
+    return operations.length === steps.length ? { job, operations } : undefined
+  })
 
 /** A schedule of these placements with what it costs. It is not checked here: the independent checker does that. */
 export function scheduleOf(model: Model, placements: readonly JobPlacement[]): Schedule {

@@ -53,6 +53,8 @@ export class ShopState {
     this.equipment = model.equipment.map(({ capacity }) => new UnitPool(capacity, range))
     this.air = new SharedAir(model.airOf, range)
     for (const { place, ...time } of model.closed) this.takePlace(place, time)
+    for (const { equipment, ...time } of model.broken)
+      this.equipment[equipment]!.take({ ...time, job: NOBODY })
     for (const job of model.jobs) this.reserve(job)
   }
 

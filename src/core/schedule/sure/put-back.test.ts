@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
+import { toBayId } from '../../ids'
 import { tries } from '../../long.fixture'
 import { instantOrThrow } from '../../time'
 import {
@@ -33,6 +34,12 @@ describe('of plans about as good', () => {
     const moved = [...operations.filter((each) => each.job !== 'J1'), ...later.operations]
     expect(movedIn(operations, moved)).toBe(later.operations.length)
     expect(movedIn(operations, leastMoved(problem, [moved], { told: operations, sure: 0.8 }))).toBe(0)
+  })
+  test('a car that can no longer be where it was told stays where it is', () => {
+    const told = operations.map((each) => ({ ...each, place: toBayId('wash-1') }))
+    const least = leastMoved(problem, [operations], { told, sure: 0.8 })
+    expect(checkSchedule(problem, scheduleFrom(problem, least))).toEqual([])
+    expect(least.map(({ place }) => place).sort()).toEqual(operations.map(({ place }) => place).sort())
   })
   test('no rule is broken, and never is more moved than in any of them that was about as good', () => {
     fc.assert(

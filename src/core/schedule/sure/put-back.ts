@@ -5,8 +5,8 @@ import { Draft } from '../solver/draft'
 import { compileModel, type ModelJob } from '../solver/model'
 import { narrowed } from '../solver/place-groups'
 import { placeJob } from '../solver/place-job'
-import { readPlacements, writeOperations } from '../solver/placements'
-import type { JobPlacement } from '../solver/shop-state'
+import { readPlacements, readSteps, writeOperations } from '../solver/placements'
+import type { JobPlacement, OperationPlacement } from '../solver/shop-state'
 import { Scenarios } from './scenarios'
 
 /** Of plans that are about as good the one that moves least of what people were told. */
@@ -24,7 +24,9 @@ export type Told = {
   sure: number
 }
 
-const startOf = ({ operations }: JobPlacement) => Math.min(...operations.map(({ start }) => start))
+type Known = readonly (OperationPlacement | undefined)[]
+
+const startOf = (steps: Known) => Math.min(...steps.flatMap((step) => step?.start ?? []))
 
 /**
  * The one of these plans of a problem that changes fewest told steps while it costs at most 2 % more than the best when it is played out. Cars that
@@ -36,14 +38,14 @@ export function leastMoved(
   { told, sure }: Told,
 ): PlacedOperation[] {
   const model = compileModel(problem)
-  const known = readPlacements(model, told)
+  const known = readSteps(model, told)
   const rules = { early: false, tolerate: TOLERATED_MINUTES }
   const scenarios = new Scenarios(problem, rules, { count: SCENARIOS, seed: SEED, sure })
   const movedIn = (job: ModelJob, placement: JobPlacement | undefined): number =>
     (placement?.operations ?? []).filter(
       (placed, index) =>
         // What is past or under way is where it is.
-        !job.operations[index]!.pin && !isAsTold(placed, known[job.index]?.operations[index]),
+        !job.operations[index]!.pin && !isAsTold(placed, known[job.index]![index]),
     ).length
 
   const read = plans.map((operations) => readPlacements(model, operations))
@@ -75,8 +77,8 @@ export function leastMoved(
 }
 
 function isAsTold(
-  { start, place, people }: JobPlacement['operations'][number],
-  was: JobPlacement['operations'][number] | undefined,
+  { start, place, people }: OperationPlacement,
+  was: OperationPlacement | undefined,
 ): boolean {
   return (
     was !== undefined &&
@@ -89,32 +91,34 @@ function isAsTold(
 /** Puts back whatever can be put back, again and again until nothing more can: one car often stands in the place of another. */
 function putBack(
   draft: Draft,
-  known: readonly (JobPlacement | undefined)[],
+  known: readonly Known[],
   limit: number,
   movedIn: (job: ModelJob, placement: JobPlacement | undefined) => number,
   costNow: () => number,
 ): void {
   const { model, shop } = draft
   const back = (job: ModelJob): boolean => {
-    const was = known[job.index]
+    const was = known[job.index]!
     const before = draft.placed[job.index]
-    if (!was || !before || movedIn(job, before.placement) === 0) return false
+    if (!before || movedIn(job, before.placement) === 0) return false
     draft.takeOff(job)
     const choice = narrowed(
       model,
       job,
-      ({ index }) => ({
-        pin: { start: was.operations[index]!.start, people: [...was.operations[index]!.people] },
-      }),
+      ({ index }) => {
+        const step = was[index]
+        return step ? { pin: { start: step.start, people: [...step.people] } } : {}
+      },
       ({ operations, places }) => {
-        const place = was.operations[operations[0]!]!.place
-        return places.includes(place) ? [place] : places
+        const place = operations.map((index) => was[index]?.place).find((each) => each !== undefined)
+        return place !== undefined && places.includes(place) ? [place] : places
       },
     )
     shop.remove(job.index)
     const attempt =
       choice.placeChoices.length > 0 ? placeJob({ model, shop }, choice) : ({ ok: false } as const)
-    if (attempt.ok) {
+    // A step that can no longer be where it was would be put back for ever.
+    if (attempt.ok && movedIn(job, attempt.placed.placement) < movedIn(job, before.placement)) {
       draft.put(job, attempt.placed)
       if (costNow() <= limit) return true
     }
@@ -124,9 +128,7 @@ function putBack(
   }
   for (let again = true; again; ) {
     again = false
-    const moved = model.jobs.filter(
-      (job) => known[job.index] && movedIn(job, draft.placed[job.index]?.placement) > 0,
-    )
+    const moved = model.jobs.filter((job) => movedIn(job, draft.placed[job.index]?.placement) > 0)
     for (const job of moved.sort((a, b) => startOf(known[a.index]!) - startOf(known[b.index]!)))
       if (back(job)) again = true
   }

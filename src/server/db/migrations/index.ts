@@ -37,6 +37,7 @@ import { stockOrders } from './0036-stock-orders'
 import { setPrice } from './0037-set-price'
 import { chances } from './0038-chances'
 import { moreOutages } from './0039-more-outages'
+import { events } from './0040-events'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -80,5 +81,6 @@ export const MIGRATIONS: readonly Migration[] = [
   setPrice,
   chances,
   moreOutages,
+  events,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'

@@ -1,0 +1,18 @@
+/** What is asked for where something goes otherwise than planned, and of a slot that is held. */
+export type EventAsk =
+  | 'which-car'
+  | 'what-is-late'
+  | 'what-is-missing'
+  | 'lent-name'
+  | 'lent-like'
+  | 'car-has-begun'
+  | 'time-past'
+  | 'longer-minutes'
+  | 'longer-whole-minutes'
+  | 'longer-too-long'
+  | 'longer-two-days'
+  | 'no-wash-outside'
+  | 'over-already'
+  | 'longer-than-a-year'
+  | 'who-or-what'
+  | 'step'

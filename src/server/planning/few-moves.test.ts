@@ -1,0 +1,41 @@
+import { describe, expect, test } from 'vitest'
+import { type Outage, openJobs, touchedBy } from '@/core/planning'
+import { atLocal, instantOrThrow, localDayOrThrow } from '@/core/time'
+import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
+import { workOut } from './work-out'
+
+const NOW = instantOrThrow('2027-01-13T10:20:00Z')
+const shop = demoShop(NOW, 'years')
+const at = (day: string, time: string) => atLocal('Europe/Dublin', localDayOrThrow(day), time)
+/** The first plan will do: more time only makes it better. */
+const atOnce = () => true
+
+/** Cars that move though nothing of theirs was touched. */
+async function othersMoved(what: Outage['what']): Promise<{ touched: number; others: number }> {
+  const outage = { id: 'event', what, from: at('2027-01-14', '00:00'), until: at('2027-01-15', '00:00') }
+  const touched = touchedBy(outage, openJobs(await loadFloor(shop.db, NOW)))
+  const { proposal } = await workOut(shop.db, NOW, { kind: 'outage', outage }, atOnce)
+  expect(proposal.planning.status).not.toBe('infeasible')
+  return {
+    touched: touched.size,
+    others: proposal.changes.filter(({ job }) => !touched.has(job)).length,
+  }
+}
+
+describe('in a busy fortnight', () => {
+  test('anybody who is away for a day moves at most four cars that do not need them then', async () => {
+    const { shop: known } = await loadFloor(shop.db, NOW)
+    for (const { id } of known.setup.people) {
+      const { others } = await othersMoved({ kind: 'person', id })
+      expect(others, id).toBeLessThanOrEqual(4)
+    }
+  })
+  test('any bay that is out of use for a day moves at most four cars that do not stand in it then', async () => {
+    const { shop: known } = await loadFloor(shop.db, NOW)
+    for (const { id } of known.setup.places) {
+      const { touched, others } = await othersMoved({ kind: 'place', id })
+      expect(others, id).toBeLessThanOrEqual(touched === 0 ? 0 : 4)
+    }
+  })
+})

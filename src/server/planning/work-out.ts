@@ -1,0 +1,133 @@
+import type { Knex } from 'knex'
+import type { JobId } from '@/core/ids'
+import {
+  type CarEvent,
+  type Floor,
+  type Foreseen,
+  floorAfter,
+  joinParts,
+  type Outage,
+  openJobs,
+  type Planned,
+  type Planning,
+  type Proposal,
+  placedAnew,
+  planEverything,
+  planFor,
+  standing,
+  touchedBy,
+  watchPromises,
+  withLent,
+} from '@/core/planning'
+import { unreachable } from '@/core/result'
+import { checkSchedule, type Schedule, scheduleFrom } from '@/core/schedule'
+import type { Instant } from '@/core/time'
+import { loadFloor } from '../floor/floor'
+import { planBudget } from './budget'
+import { keepProposal, proposalOf, type WorkedOut } from './proposal'
+
+/** What a plan is worked out for, and how. */
+
+/** Why a plan was made, as the log of plannings has it. */
+const CAUSE: Record<Outage['what']['kind'] | CarEvent['kind'], string> = {
+  person: 'person-away',
+  place: 'bay-out-of-use',
+  equipment: 'equipment-out-of-use',
+  air: 'damp-air',
+  extra: 'in-longer',
+  power: 'no-power',
+  back: 'back-later',
+  comes: 'comes-then',
+  'stays-away': 'stays-away',
+  urgent: 'urgent',
+  'part-missing': 'part-missing',
+}
+
+const planningOf = (at: Instant, schedule: Schedule, cause: string): Planning => ({
+  computedAt: at,
+  status: schedule.status,
+  cause,
+  reasons: schedule.reasons,
+})
+
+/** Works a plan out; keeps nothing and publishes nothing. It takes seconds: pages ask for it in the computing thread. */
+export async function workOut(
+  db: Knex,
+  now: Instant,
+  what: Foreseen,
+  shouldStop = planBudget(),
+): Promise<WorkedOut> {
+  const floor = await loadFloor(db, now)
+  const proposed = (planned: Planned, cause: string, more: Partial<Parameters<typeof proposalOf>[3]> = {}) =>
+    proposalOf(floor, planned.placed, planningOf(now, planned.schedule, cause), more)
+  switch (what.kind) {
+    case 'everything':
+      return proposed(planEverything(floor, shouldStop), 're-planned')
+    case 'outage': {
+      const { outage } = what
+      const without = { ...floor, outages: [...floor.outages, outage] }
+      const touched = outage.what.kind === 'extra' ? atRisk(without) : touchedBy(outage, openJobs(floor))
+      const planned = planFor(without, touched, shouldStop)
+      return proposed(planned, CAUSE[outage.what.kind], { outage })
+    }
+    case 'car': {
+      const { event } = what
+      const after = floorAfter(floor, event) ?? floor
+      return proposed(planFor(after, new Set([event.job]), shouldStop), CAUSE[event.kind], {
+        happened: { kind: 'car', event },
+        after,
+      })
+    }
+    case 'lent': {
+      const { lent } = what
+      const setup = withLent(floor.shop.setup, lent) ?? floor.shop.setup
+      const after = { ...floor, shop: { ...floor.shop, setup } }
+      return proposed(planFor(after, atRisk(after), shouldStop), 'lent', {
+        happened: { kind: 'lent', lent },
+        after,
+      })
+    }
+    case 'surer':
+      return proposed(surer(floor, what.job), 'made-surer')
+    case 'work': {
+      const { changes, cause } = what
+      const plans = new Map(changes.map(({ job, plan }) => [job, plan]))
+      const jobs = floor.jobs.map((entry) => {
+        const plan = entry.live && plans.get(entry.live.id)
+        return plan && entry.live ? { ...entry, live: { ...entry.live, plan } } : entry
+      })
+      const planned = planFor({ ...floor, jobs }, new Set(plans.keys()), shouldStop)
+      return proposed(planned, cause, { changed: changes })
+    }
+    default:
+      return unreachable(what)
+  }
+}
+
+/** The cars whose promise is less sure than the shop wants it: they are the ones that more hands may help. */
+function atRisk(floor: Floor): ReadonlySet<string> {
+  const watch = watchPromises(floor)
+  return new Set(watch.kind === 'seen' ? watch.atRisk.map(({ job }) => job) : [])
+}
+
+/** One car placed anew, if it finds another place; else the plan as it stands. */
+function surer(floor: Floor, job: JobId): Planned {
+  const calendar = standing(floor)
+  if (calendar.kind === 'blocked') return planFor(floor, new Set([job]))
+  const { problem, operations } = calendar
+  const schedule = scheduleFrom(
+    problem,
+    placedAnew(calendar, job, floor.shop.setup)?.operations ?? operations,
+  )
+  const [broken] = checkSchedule(problem, schedule)
+  if (broken) throw new Error(`the plan breaks a rule: ${broken.rule}`)
+  return { problem, schedule, missed: [], placed: joinParts(problem, schedule) }
+}
+
+/** Works a plan out and keeps it, where nobody waits for a page meanwhile. */
+export const propose = async (
+  db: Knex,
+  now: Instant,
+  what: Foreseen,
+  shouldStop = planBudget(),
+): Promise<Proposal> => keepProposal(db, await workOut(db, now, what, shouldStop))
