@@ -6,6 +6,7 @@ import { Live } from '@/features/frame/live'
 import { PromisesAtRisk } from '@/features/yard/at-risk'
 import { AwayStrip } from '@/features/yard/away-strip'
 import { CarNotes } from '@/features/yard/car-notes'
+import { HeldSlots } from '@/features/yard/held-slots'
 import { RefusedEntries } from '@/features/yard/refused-entries'
 import { ToPutToCustomers } from '@/features/yard/to-put'
 import { StillToSetUp, Welcome } from '@/features/yard/welcome'
@@ -75,6 +76,23 @@ export default async function YardPage() {
               away={await loadAway(db, floor)}
               awaited={awaitedOn(floor)}
               people={setup.people.map(({ id, name }) => ({ id, name }))}
+              region={setup.region}
+              now={floor.now}
+            />
+          }
+          held={
+            <HeldSlots
+              slots={floor.holds
+                .filter(({ jobId }) => !jobId)
+                .map(({ id, name, phone, car, packageName, bringAt, until }) => ({
+                  id,
+                  name,
+                  phone,
+                  car,
+                  packageName,
+                  bringAt,
+                  until,
+                }))}
               region={setup.region}
               now={floor.now}
             />

@@ -57,6 +57,8 @@ export const intakeSchema = z.object({
   /** Empty for a customer or a vehicle that has not been here before. */
   customerId: z.string().max(80),
   vehicleId: z.string().max(80),
+  /** The slot that was held for it by telephone. */
+  hold: z.string().max(80).optional(),
   customerName: line(ask('customer-name')),
   phone: optionalLine,
   email: z.union([z.literal(''), z.email(ask('an-email'))]),

@@ -6,6 +6,7 @@ import { everyone, type Setup, type Shop } from '../shop'
 import type { Instant } from '../time'
 import { sizeOf } from '../vehicle'
 import { countedEquipment } from './equipment'
+import { type Hold, heldJob } from './hold'
 import { type Outage, shopWithout } from './outage'
 import type { Planning } from './planning'
 import { withAir } from './shared-air'
@@ -15,7 +16,15 @@ import type { ShopCalendar } from './shop-problem'
 export type FloorJob = { job: Job; agreement?: Agreement; live?: LiveJob; stage: Stage; surveyed: boolean }
 
 /** Everything the shop has in hand, read at one moment. */
-export type Floor = { now: Instant; shop: Shop; outages: Outage[]; jobs: FloorJob[]; planning?: Planning }
+export type Floor = {
+  now: Instant
+  shop: Shop
+  outages: Outage[]
+  jobs: FloorJob[]
+  /** Slots held for callers. */
+  holds: readonly Hold[]
+  planning?: Planning
+}
 
 /** Where everything stands that is at somebody else’s place: there is room for all of it, and it costs no bay. */
 export const AWAY = toBayId('away')
@@ -86,9 +95,17 @@ export function calendarNow({ shop, outages }: Pick<Floor, 'shop' | 'outages'>):
   return shopWithout(shopCalendar(shop.setup), outages)
 }
 
-/** The jobs that still need room on the calendar. */
-export function openJobs(floor: Floor): LiveJob[] {
-  return floor.jobs.flatMap(({ job, live, stage }) =>
+/** The jobs that still need room on the calendar, and the slots that are held. */
+export function openJobs({ jobs, holds }: Pick<Floor, 'jobs' | 'holds'>): LiveJob[] {
+  const inHand = jobs.flatMap(({ job, live, stage }) =>
     live && !job.putOffAt && stage.kind !== 'ready' && stage.kind !== 'handed-over' ? [live] : [],
   )
+  return [...inHand, ...holds.map(heldJob)]
 }
+
+/** What each car on the calendar is called: by its plate, or by who a slot is held for. */
+export const calledOn = ({ jobs, holds }: Pick<Floor, 'jobs' | 'holds'>): ReadonlyMap<string, string> =>
+  new Map([
+    ...jobs.map(({ job }) => [job.id, job.vehicle.plate] as const),
+    ...holds.map(({ id, name }) => [id, name] as const),
+  ])

@@ -24,8 +24,18 @@ export {
 export { EQUIPMENT_KINDS, type Equipment, type EquipmentKind, equipmentSchema } from './equipment'
 export { backThen, frozenWashes, type LateBack, type PlanChange, takesLonger } from './events'
 export { type FeedJob, type FeedWords, personEvents, placeEvents, shopEvents } from './feeds'
-export { AWAY, calendarNow, type Floor, type FloorJob, liveJob, openJobs, shopCalendar } from './floor'
+export {
+  AWAY,
+  calendarNow,
+  calledOn,
+  type Floor,
+  type FloorJob,
+  liveJob,
+  openJobs,
+  shopCalendar,
+} from './floor'
 export { type Help, helpsFor, placedAnew } from './helps'
+export { endsSoon, type Hold, heldJob, withoutHoldFor } from './hold'
 export { hoursText, readHours } from './hours'
 export { type Lent, withLent } from './lent'
 export type { MoveHistory } from './moves'

@@ -48,7 +48,7 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
 
   // The draft lives in the browser, so it can only be read once the page is there.
   useEffect(() => {
-    const draft = readDraft()
+    const draft = readDraft(begun?.hold)
     const had = Object.keys(draft).length > 0
     form.reset({ ...emptyIntake(today), ...(had ? draft : begun) })
     if (had) setStep(firstOpenStep(form.getValues()))
@@ -76,7 +76,7 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
   const submit = form.handleSubmit(
     (intake) =>
       run(takeVehicleIn, intake, ({ jobId }) => {
-        clearDraft()
+        clearDraft(begun?.hold)
         router.push(`/jobs/${jobId}/walk`)
       }),
     missing,
@@ -89,8 +89,8 @@ export function IntakeForm({ today, recent, back, begun }: Props) {
   }, [refusal, form])
 
   const startOver = () => {
-    clearDraft()
-    form.reset(emptyIntake(today))
+    clearDraft(begun?.hold)
+    form.reset({ ...emptyIntake(today), ...(begun?.hold ? begun : {}) })
     setPast(undefined)
     setKept(false)
     setStep(0)

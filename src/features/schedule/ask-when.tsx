@@ -19,6 +19,7 @@ import { DayInput } from '@/ui/day-input'
 import { Field } from '@/ui/field'
 import { TimeInput } from '@/ui/time-input'
 import { reach } from '@/ui/use-action'
+import { HoldSlot } from './hold-slot'
 import { ChanceMark, SurerTime } from './sure-times'
 
 type Props = {
@@ -107,6 +108,8 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
       {answer && (
         <Answer
           answer={answer}
+          told={typed}
+          today={today}
           checkIn={`/intake?${new URLSearchParams({ shape: typed.shape, day: typed.day, wishes: chosen?.name ?? '' })}`}
           region={region}
           now={now}
@@ -119,11 +122,14 @@ export function AskWhen({ region, now, today, clockNow, packages, names }: Props
 
 type AnswerProps = Pick<Props, 'region' | 'now' | 'names'> & {
   answer: EnquiryAnswer
+  /** What it is the answer to. */
+  told: Parameters<typeof askWhen>[0]
+  today: LocalDay
   /** The check-in, begun with what was said on the telephone. */
   checkIn: string
 }
 
-function Answer({ answer, checkIn, ...shop }: AnswerProps) {
+function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
   switch (answer.kind) {
     case 'no-package':
       return <p className="mt-4 text-copper">This package is no longer sold. Reload the page.</p>
@@ -180,6 +186,7 @@ function Answer({ answer, checkIn, ...shop }: AnswerProps) {
             </p>
           )}
           <ButtonLink href={checkIn}>Check in</ButtonLink>
+          <HoldSlot told={told} usual={usual} region={shop.region} today={today} />
         </section>
       )
     }
@@ -216,7 +223,10 @@ function wayText(way: WayIn, region: Region, names: Record<string, string>): str
   }
 }
 
-function Sooner({ sooner, ...shop }: { sooner: Collection[] } & Omit<AnswerProps, 'answer' | 'checkIn'>) {
+function Sooner({
+  sooner,
+  ...shop
+}: { sooner: Collection[] } & Omit<AnswerProps, 'answer' | 'told' | 'today' | 'checkIn'>) {
   if (sooner.length === 0) return null
   return (
     <div>
@@ -244,7 +254,7 @@ function Course({
   region,
   now,
   names,
-}: { collection: Collection } & Omit<AnswerProps, 'answer' | 'checkIn'>) {
+}: { collection: Collection } & Omit<AnswerProps, 'answer' | 'told' | 'today' | 'checkIn'>) {
   const { plan, operations } = collection
   const of = (id: string) => operations.find(({ operation }) => operation === id)
   return (

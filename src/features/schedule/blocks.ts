@@ -3,7 +3,7 @@ import type { JobId, PersonId } from '@/core/ids'
 import { type LiveJob, progressAt } from '@/core/job'
 import type { PlannedOperation } from '@/core/offer'
 import type { Floor } from '@/core/planning'
-import { calendarNow, mayOverrun, windowLink } from '@/core/planning'
+import { calendarNow, heldJob, mayOverrun, windowLink } from '@/core/planning'
 import type { Instant } from '@/core/time'
 
 /** One operation on the drawn schedule: as it happened, or as it is planned. */
@@ -22,6 +22,8 @@ export type Block = {
   state: 'open' | 'started' | 'done'
   /** The manager wants it to stay where it is. */
   pinned: boolean
+  /** It is of a slot held for a caller: nothing is agreed. */
+  held?: true
   /** The window this operation had to start in, where it has one. */
   window?: LayerWindow
   /** Minutes the layer before it may overrun, so that this one still fits where it is planned. */
@@ -37,6 +39,8 @@ export type StayBlock = {
   start: Instant
   end: Instant
   blocks: Block[]
+  /** It is a slot held for a caller. */
+  held?: true
 }
 
 function blockOf(plate: string, live: LiveJob, operation: PlannedOperation, now: Instant): Block | undefined {
@@ -101,18 +105,27 @@ export function hoursOf(floor: Floor): Hours {
   return calendarNow(floor)
 }
 
-/** All stays of all vehicles that are still in hand; with the shop’s hours, how much each layer may overrun as well. */
+/** All stays of all vehicles that are still in hand, and of held slots; with the shop’s hours, how much each layer may overrun as well. */
 export function staysOf(floor: Floor, hours?: Hours): StayBlock[] {
-  return floor.jobs.flatMap(({ job, live, stage }) => {
-    if (!live || stage.kind === 'handed-over') return []
-    const blocks = blocksOf(job.vehicle.plate, live, floor.now, hours)
-    return live.plan.stays.flatMap((stay): StayBlock[] => {
-      const own = blocks.filter(({ operation }) => stay.operations.includes(operation.id))
-      if (own.length === 0) return []
-      const start = own.map((block) => block.start).reduce((a, b) => (a < b ? a : b))
-      const end = own.map((block) => block.end).reduce((a, b) => (a > b ? a : b))
-      const { plate } = job.vehicle
-      return [{ jobId: job.id, stayId: stay.id, plate, place: own[0]!.place, start, end, blocks: own }]
-    })
+  const inHand = floor.jobs.flatMap(({ job, live, stage }) =>
+    live && stage.kind !== 'handed-over'
+      ? staysIn(live, blocksOf(job.vehicle.plate, live, floor.now, hours), job.vehicle.plate)
+      : [],
+  )
+  const held = floor.holds.flatMap((hold): StayBlock[] => {
+    const live = heldJob(hold)
+    const blocks = blocksOf(hold.name, live, floor.now).map((block) => ({ ...block, held: true as const }))
+    return staysIn(live, blocks, hold.name).map((stay) => ({ ...stay, held: true }))
+  })
+  return [...inHand, ...held]
+}
+
+function staysIn(live: LiveJob, blocks: readonly Block[], plate: string): StayBlock[] {
+  return live.plan.stays.flatMap((stay): StayBlock[] => {
+    const own = blocks.filter(({ operation }) => stay.operations.includes(operation.id))
+    if (own.length === 0) return []
+    const start = own.map((block) => block.start).reduce((a, b) => (a < b ? a : b))
+    const end = own.map((block) => block.end).reduce((a, b) => (a > b ? a : b))
+    return [{ jobId: live.id, stayId: stay.id, plate, place: own[0]!.place, start, end, blocks: own }]
   })
 }

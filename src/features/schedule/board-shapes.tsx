@@ -79,6 +79,50 @@ export function Stay({
   )
 }
 
+/** A slot held for a caller: nothing that can be taken in hand, for nothing is agreed. */
+export function HeldStay({
+  stay,
+  view,
+  nameOf,
+  steps,
+  faint,
+}: Omit<ShapeProps, 'moving'> & { stay: StayBlock; steps: boolean; faint: boolean }) {
+  const { timeline } = view
+  const row = view.rows.find(({ id }) => id === stay.place)
+  if (!row) return null
+  const from = Math.max(0, xOf(timeline, stay.start))
+  const width = Math.min(widthOf(timeline), xOf(timeline, stay.end)) - from
+  return (
+    <g opacity={faint ? 0.3 : 1}>
+      <rect
+        x={from}
+        y={row.y + 6}
+        width={width}
+        height={row.height - 12}
+        rx={6}
+        strokeDasharray="5 4"
+        className="fill-sheet/60 stroke-ink-soft"
+      >
+        <title>{`Held for ${stay.plate}`}</title>
+      </rect>
+      {steps &&
+        stay.blocks.map((block) => (
+          <g key={block.operation.id} opacity={0.55}>
+            <OperationShape
+              block={{ ...block, window: undefined }}
+              timeline={timeline}
+              y={row.y + row.height / 2 + 6}
+              title={blockTitle(block, timeline.region, nameOf)}
+            />
+          </g>
+        ))}
+      <text x={from + 6} y={row.y + 20} className="fill-ink-soft font-head text-[13px] font-bold italic">
+        {width > 110 ? `Held: ${stay.plate}` : width > 34 ? 'Held' : ''}
+      </text>
+    </g>
+  )
+}
+
 /** One step: taken in hand by pointer here, by keys through its car. */
 function Step({
   block,
@@ -93,6 +137,12 @@ function Step({
   y: number
   title: string
 }) {
+  if (block.held)
+    return (
+      <g opacity={0.55}>
+        <OperationShape block={block} timeline={view.timeline} y={y} title={title} />
+      </g>
+    )
   const subject: Subject = { kind: 'operation', job: block.jobId, operation: block.operation.id }
   const inHand = sameSubject(moving.subject, subject)
   const { onPointerDown, onClick } = moving.grip(subject)

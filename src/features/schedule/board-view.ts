@@ -91,11 +91,26 @@ export function boardView(floor: Floor, timeline: Timeline, basis: string): Boar
     stays,
     blocks,
     outages: floor.outages,
-    jobs: floor.jobs.flatMap(({ job, live }) =>
-      live
-        ? [{ id: job.id, plate: job.vehicle.plate, operations: live.plan.operations, stays: live.plan.stays }]
-        : [],
-    ),
+    jobs: [
+      ...floor.jobs.flatMap(({ job, live }) =>
+        live
+          ? [
+              {
+                id: job.id,
+                plate: job.vehicle.plate,
+                operations: live.plan.operations,
+                stays: live.plan.stays,
+              },
+            ]
+          : [],
+      ),
+      ...floor.holds.map(({ id, name, plan: { operations, stays: own } }) => ({
+        id,
+        plate: name,
+        operations,
+        stays: own,
+      })),
+    ],
     waiting: timeline.days.map((day) => ({ day, plates: waitingAt(floor, all, noonOf(timeline, day)) })),
     basis,
   }

@@ -3,7 +3,7 @@
 import { useRef } from 'react'
 import { ScrollStrip } from '@/ui/scroll-strip'
 import { shortPlate } from '@/ui/short-plate'
-import { PersonRow, Stay } from './board-shapes'
+import { HeldStay, PersonRow, Stay } from './board-shapes'
 import type { BoardView } from './board-view'
 import { Ghost, Landings } from './moving/ghost'
 import { MovePanel } from './moving/move-panel'
@@ -47,17 +47,28 @@ export function Board({ view, car }: { view: BoardView; car: string | undefined 
                   )),
               )}
               <Landings view={view} moving={moving} />
-              {view.stays.map((stay) => (
-                <Stay
-                  key={`${stay.jobId}-${stay.stayId}`}
-                  stay={stay}
-                  view={view}
-                  moving={moving}
-                  nameOf={nameOf}
-                  steps={steps}
-                  faint={car !== undefined && stay.jobId !== car}
-                />
-              ))}
+              {view.stays
+                .filter(({ held }) => held)
+                .map((stay) => (
+                  <HeldStay
+                    key={`${stay.jobId}-${stay.stayId}`}
+                    {...{ stay, view, nameOf, steps }}
+                    faint={car !== undefined}
+                  />
+                ))}
+              {view.stays
+                .filter(({ held }) => !held)
+                .map((stay) => (
+                  <Stay
+                    key={`${stay.jobId}-${stay.stayId}`}
+                    stay={stay}
+                    view={view}
+                    moving={moving}
+                    nameOf={nameOf}
+                    steps={steps}
+                    faint={car !== undefined && stay.jobId !== car}
+                  />
+                ))}
               {view.rows
                 .filter((row) => row.kind === 'person')
                 .map((row) => (

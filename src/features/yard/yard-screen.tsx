@@ -26,12 +26,15 @@ type Context = {
 export function YardScreen({
   yard,
   away,
+  held,
   after,
   context,
 }: {
   yard: Yard
   /** What has left the shop, under its floor. */
   away: ReactNode
+  /** Slots that are held for callers, under what is expected. */
+  held: ReactNode
   after: After
   context: Context
 }) {
@@ -58,6 +61,7 @@ export function YardScreen({
           <Apron title="Outside" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
           <div>
             <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
+            {held}
             {yard.inCare.length > 0 && <InCare jobs={yard.inCare} context={context} />}
           </div>
         </div>

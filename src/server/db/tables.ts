@@ -224,6 +224,28 @@ export type GlossReadingsRow = {
   gu_x10: number
 }
 
+export type HoldsRow = {
+  id: string
+  name: string
+  phone: string
+  car: string
+  shape: string
+  state: string
+  package_key: string
+  package_name: string
+  bring_at: string
+  collect_at: string
+  chance: number
+  until_day: string
+  plan: string
+  placed: string
+  made_at: string
+  freed_at: string | null
+  job_id: JobId | null
+}
+
+type HoldsIn = In<HoldsRow, 'bring_at' | 'collect_at' | 'made_at' | 'freed_at', 'until_day'>
+
 export type ImportRowsRow = {
   import_id: string
   line: number
@@ -847,6 +869,7 @@ declare module 'knex/types/tables' {
       Changed<FoundDefectsRow>
     >
     gloss_readings: Knex.CompositeTableType<GlossReadingsRow, GlossReadingsRow, Changed<GlossReadingsRow>>
+    holds: Knex.CompositeTableType<HoldsRow, Written<HoldsIn, 'freed_at' | 'job_id'>, Changed<HoldsIn>>
     import_rows: Knex.CompositeTableType<ImportRowsRow, ImportRowsRow, Changed<ImportRowsRow>>
     imports: Knex.CompositeTableType<
       ImportsRow,

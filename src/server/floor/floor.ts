@@ -2,8 +2,9 @@ import type { Knex } from 'knex'
 import type { JobId } from '@/core/ids'
 import { type Job, stageOf } from '@/core/job'
 import { type Floor, type FloorJob, liveJob } from '@/core/planning'
-import type { Instant } from '@/core/time'
+import { dayIn, type Instant } from '@/core/time'
 import type { Vehicle } from '@/core/vehicle'
+import { listHolds } from '../planning/hold-store'
 import { listOutages } from '../planning/outage-store'
 import { listPins } from '../planning/pin-store'
 import { lastPlanning, loadPublished } from '../planning/plan-store'
@@ -54,7 +55,8 @@ export async function loadFloor(db: Knex, now: Instant): Promise<Floor> {
   const shop = await loadShop(db)
   const planning = await lastPlanning(db)
   const jobs = await standing(db, await listFloorJobs(db, GONE_SHOWN), now)
-  return { now, shop, outages: await listOutages(db, now), jobs, ...(planning ? { planning } : {}) }
+  const holds = await listHolds(db, dayIn(shop.setup.region.timezone, now), now)
+  return { now, shop, outages: await listOutages(db, now), jobs, holds, ...(planning ? { planning } : {}) }
 }
 
 /** One job: from the floor, or from long ago. Undefined where there never was one of that id. */

@@ -22,6 +22,7 @@ import {
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { fingerprint } from './fingerprint'
+import { placedHolds } from './hold-store'
 import { loadPublished, publish } from './plan-store'
 import { floorOf } from './proposal'
 
@@ -81,7 +82,8 @@ function planningOf({ planning }: Floor) {
 
 async function publishedOf(db: Knex, jobs: ReadonlySet<JobId>): Promise<PlacedOperation[]> {
   const published = await loadPublished(db, [...jobs])
-  return [...jobs].flatMap((job) => published.get(job) ?? [])
+  const held = await placedHolds(db, [...jobs])
+  return [...jobs].flatMap((job) => held.get(job) ?? published.get(job) ?? [])
 }
 
 export async function moveHistory(db: Knex): Promise<MoveHistory> {

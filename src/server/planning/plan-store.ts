@@ -8,6 +8,7 @@ import { oneOf } from '../db/one-of'
 import { parsedOnce } from '../db/parsed-once'
 import { readable } from '../db/readable'
 import type { PublishedRow } from '../db/tables'
+import { moveHolds, placedHolds } from './hold-store'
 
 /** The plan as it was last published, and the log of plannings. */
 
@@ -47,26 +48,31 @@ export async function loadPublished(
   return byJob
 }
 
-/** Replaces what is published for the jobs that occur in `placed` and records the planning. */
+/** Replaces what is published for the jobs and the held slots that occur in `placed` and records the planning. */
 export async function publish(
   db: Knex,
   placed: readonly PlacedOperation[],
   planning: Planning,
 ): Promise<void> {
   await db.transaction(async (trx) => {
-    const jobs = [...new Set(placed.map(({ job }) => job))]
+    const all = [...new Set(placed.map(({ job }) => job))]
+    const held = await placedHolds(trx, all)
+    await moveHolds(trx, new Map([...held.keys()].map((id) => [id, placed.filter(({ job }) => job === id)])))
+    const jobs = all.filter((id) => !held.has(id))
     await trx('published').whereIn('job_id', jobs).delete()
     // What is on the calendar is not put off any more.
     await trx('jobs').whereIn('id', jobs).whereNotNull('put_off_at').update({ put_off_at: null })
-    const rows = placed.map((operation) => ({
-      job_id: operation.job,
-      operation_id: operation.operation,
-      start_at: operation.start,
-      end_at: operation.end,
-      place_id: operation.place,
-      people: JSON.stringify(operation.people),
-      segments: JSON.stringify(operation.segments),
-    }))
+    const rows = placed
+      .filter(({ job }) => !held.has(job))
+      .map((operation) => ({
+        job_id: operation.job,
+        operation_id: operation.operation,
+        start_at: operation.start,
+        end_at: operation.end,
+        place_id: operation.place,
+        people: JSON.stringify(operation.people),
+        segments: JSON.stringify(operation.segments),
+      }))
     if (rows.length > 0) await trx.batchInsert('published', rows, 100)
     await trx('plannings').insert({
       computed_at: planning.computedAt,

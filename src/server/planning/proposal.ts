@@ -4,6 +4,7 @@ import {
   type CarEvent,
   CHURN_PER_STEP,
   calendarNow,
+  calledOn,
   collectionTime,
   type Floor,
   isCoat,
@@ -148,13 +149,13 @@ export function proposalOf(
   const standing = jobs.flatMap(({ published }) => published)
   const dueIn = [...jobs, ...openJobs(after)].flatMap((job) => (job.due ? [[job.id, job.due] as const] : []))
   const due = Object.fromEntries(dueIn)
-  const plates = new Map(floor.jobs.map(({ job }) => [job.id, job.vehicle.plate]))
+  const called = calledOn(floor)
   const collect = (end: Instant | undefined) => (end ? collectionTime(setup, end) : undefined)
   const changes = planChanges(standing, placed, due).map((change) => {
     const [before, after] = [collect(change.endBefore), collect(change.endAfter)]
     return {
       ...change,
-      plate: plates.get(change.job) ?? change.job,
+      plate: called.get(change.job) ?? change.job,
       ...(before ? { collectBefore: before } : {}),
       ...(after ? { collectAfter: after } : {}),
     }

@@ -19,6 +19,7 @@ import {
   planFloor,
   planningProblem,
   promiseAnew,
+  withoutHoldFor,
 } from '@/core/planning'
 import { type ChainLink, explainEarliest } from '@/core/schedule'
 import type { Shop } from '@/core/shop'
@@ -101,7 +102,8 @@ export const whenForPlan = (
 ): PricedOffer['when'] => whenForJob(floor, candidate(floor, job, plan))
 
 /** When the work of a job that is not on the calendar could be done, beside all others as they stand. */
-export function whenForJob(floor: Floor, live: LiveJob): PricedOffer['when'] {
+export function whenForJob(asItIs: Floor, live: LiveJob): PricedOffer['when'] {
+  const floor = withoutHoldFor(asItIs, live.id)
   const { setup } = floor.shop
   const others = openJobs(floor).filter(({ id }) => id !== live.id)
   const planned = planFloor(calendarNow(floor), [...others, live], {

@@ -5,7 +5,7 @@ import { done, refuse } from '@/core/answer'
 import { ask } from '@/core/asks'
 import { version } from '@/core/inputs'
 import { progressAt } from '@/core/job'
-import { crewSchema, type Floor, openJobs } from '@/core/planning'
+import { calledOn, crewSchema, type Floor, openJobs } from '@/core/planning'
 import { stepTitle } from '@/text/en/step-names'
 import { defineAction } from '../action/define'
 import { loadFloor } from '../floor/floor'
@@ -20,7 +20,7 @@ function neededStill(floor: Floor, missing: readonly string[]) {
       const operation = live.plan.operations.find(({ id }) => id === placed.operation)
       if (!operation || progressAt(live, operation, floor.now).kind === 'done') continue
       const needed = [placed.place, ...placed.people].find((id) => missing.includes(id))
-      const plate = floor.jobs.find(({ job }) => job.id === live.id)!.job.vehicle.plate
+      const plate = calledOn(floor).get(live.id)!
       if (needed !== undefined) return { needed, title: operation.title, plate }
     }
   return undefined

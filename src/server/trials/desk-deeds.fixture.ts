@@ -2,9 +2,10 @@ import type { Knex } from 'knex'
 import type { Job } from '@/core/job'
 import { daysOfCalendar } from '@/core/offer'
 import { typedCrew } from '@/core/planning'
+import { answerCaller } from '@/core/planning/caller'
 import { MoveDesk, solve } from '@/core/schedule'
 import { everyone } from '@/core/shop'
-import { type Instant, plusMinutes } from '@/core/time'
+import { atLocal, type Instant, localDayOrThrow, plusMinutes } from '@/core/time'
 import { loadProtection } from '../aftercare/protection'
 import { loadFloor } from '../floor/floor'
 import { calendarToMove } from '../planning/moving'
@@ -16,6 +17,9 @@ import { action, answered, key } from './deed.fixture'
 import type { Deed } from './filled-in.fixture'
 
 /** What is done at the desk: planning, visits and vehicles, the shop itself. */
+
+const ZONE = 'Europe/Dublin'
+const MONDAY = localDayOrThrow('2027-01-18')
 
 export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
   const { from, problem } = await problemToPlan(db, now)
@@ -35,7 +39,23 @@ export async function planningDeeds(db: Knex, now: Instant): Promise<Deed[]> {
   const step = live!.plan.operations.find(({ id, mode }) => !live!.progress[id] && mode !== 'unattended')!
   const day = { day: '2027-01-18', time: '08:00' }
   const week = { from: day, until: { day: '2027-01-22', time: '18:00' } }
+  const told = { shape: 'hatchback', state: 'usual', packageKey: 'headland' } as const
+  const caller = answerCaller(await loadFloor(db, now), { ...told, arrive: atLocal(ZONE, MONDAY, '08:00') })
+  if (caller.kind !== 'promise') throw new Error('no caller can be promised anything')
   return [
+    // Freed again, so that the calendar is as it was.
+    action('hold', 'planning.hold-slot', {
+      ...told,
+      day: MONDAY,
+      time: '08:00',
+      name: 'Ita Breen',
+      phone: '00 353 1 555 0142',
+      car: 'a green one',
+      until: MONDAY,
+      said: caller.usual.collectAt,
+    }),
+    action('hold-longer', 'planning.keep-hold', { hold: answered('hold', 'id'), until: '2027-01-16' }),
+    action('hold-off', 'planning.end-hold', { hold: answered('hold', 'id') }),
     action('offer', 'planning.offer', { from, schedule }),
     action('move', 'planning.move', {
       from: calendar.from,

@@ -14,6 +14,7 @@ import * as messages from '../messages/message-actions'
 import * as photos from '../photos/photo-actions'
 import { takePhoto } from '../photos/take-photo'
 import * as enquiries from '../planning/enquiry-actions'
+import * as holds from '../planning/hold-actions'
 import * as moves from '../planning/move-actions'
 import * as outages from '../planning/outage-actions'
 import * as plans from '../planning/plan-actions'
@@ -61,6 +62,7 @@ const MODULES = [
   messages,
   photos,
   enquiries,
+  holds,
   moves,
   outages,
   watched,

@@ -1,8 +1,10 @@
 import { expect, test } from 'vitest'
+import { answerCaller } from '@/core/planning/caller'
 import { instantOrThrow } from '@/core/time'
 import { OWNER, SHOP_FLOOR } from '../action/caller'
 import { perform } from '../action/perform'
 import { demoShop } from '../db/demo-shop.fixture'
+import { loadFloor } from '../floor/floor'
 import { workOut } from '../planning/work-out'
 import { deeds } from './deeds.fixture'
 import { EVERY_ACTION } from './every-action.fixture'
@@ -58,7 +60,10 @@ class TakenBack extends Error {}
 
 test('whatever is sent to an action, it is answered with what is wrong and where, and nothing is done', async () => {
   const desk = {
-    ask: async (_: string, at: typeof AT, what: never) => workOut(shop.db, at, what, () => true),
+    ask: async (task: string, at: typeof AT, what: never) =>
+      task === 'caller'
+        ? answerCaller(await loadFloor(shop.db, at), what)
+        : workOut(shop.db, at, what, () => true),
   }
   Object.assign(globalThis, { fernYardDesk: desk })
   const said: Said[] = []

@@ -18,4 +18,10 @@ export const EVENT_ASKS: Record<EventAsk, () => string> = {
   'over-already': () => 'This is already over; it changes no plan.',
   'longer-than-a-year': () => 'Longer than a year: change who works here instead.',
   'who-or-what': () => 'Choose who or what it is.',
+  'hold-name': () => 'Type the caller’s name.',
+  'hold-phone': () => 'Type a telephone number at which they can be reached.',
+  'hold-until': () => 'Choose the last day on which the slot is kept.',
+  'hold-too-long': () => 'It can be kept until the day the car has to be here, not longer.',
+  'hold-moved': () => 'The schedule has changed since that date was found. Find dates again.',
+  'hold-gone': () => 'This slot is not held any more. Reload the page.',
 }

@@ -3,16 +3,18 @@ import { toVehicleId } from '@/core/ids'
 import type { Intake } from '@/core/intake/intake'
 import { dayIn, isLocalDay } from '@/core/time'
 import { isShape } from '@/core/vehicle'
+import { intakeOfHold } from '@/features/intake/held'
 import { IntakeForm } from '@/features/intake/intake-form'
 import { now } from '@/server/clock'
 import { database } from '@/server/db/connection'
 import { loadPast } from '@/server/intake/past'
+import { listHolds } from '@/server/planning/hold-store'
 import { loadShop } from '@/server/shop/shop-store'
 import { recentlyGone } from '@/server/vehicles/vehicle-store'
 
 export const metadata: Metadata = { title: 'Check in' }
 
-type Asked = { vehicle?: string; shape?: string; day?: string; wishes?: string }
+type Asked = { vehicle?: string; shape?: string; day?: string; wishes?: string; hold?: string }
 type Props = { searchParams: Promise<Asked> }
 
 /** What was said on the telephone before the car came, as far as it makes sense. */
@@ -32,11 +34,15 @@ export default async function IntakePage({ searchParams }: Props) {
   const { vehicle } = asked
   const db = await database()
   const { setup } = await loadShop(db)
+  const today = dayIn(setup.region.timezone, now())
+  const held = asked.hold
+    ? (await listHolds(db, today, now())).find(({ id, jobId }) => id === asked.hold && !jobId)
+    : undefined
   return (
     <IntakeForm
-      today={dayIn(setup.region.timezone, now())}
+      today={today}
       recent={await recentlyGone(db)}
-      begun={begunWith(asked)}
+      begun={held ? intakeOfHold(held, setup.region) : begunWith(asked)}
       back={vehicle ? await loadPast(db, toVehicleId(vehicle)) : undefined}
     />
   )

@@ -38,6 +38,7 @@ import { setPrice } from './0037-set-price'
 import { chances } from './0038-chances'
 import { moreOutages } from './0039-more-outages'
 import { events } from './0040-events'
+import { holds } from './0041-holds'
 import type { Migration } from './migration'
 
 /** In the order in which they run. A landed step is never changed, only followed by another. */
@@ -82,5 +83,6 @@ export const MIGRATIONS: readonly Migration[] = [
   chances,
   moreOutages,
   events,
+  holds,
 ]
 export { type Migration, migrate, UnknownHistory } from './migration'
