@@ -31,22 +31,33 @@ export type Planned = {
   placed: PlacedOperation[]
 }
 
+export type Effort = {
+  /** Improvement attempts; none where nothing is said. */
+  steps?: number
+  /** The share of them on paper alone. */
+  onPaper?: number
+  /** A plan to begin with, or a part of one. */
+  standing?: readonly PlacedOperation[]
+  /** What it costs to move one step that people have been told. */
+  perStep?: number
+  shouldStop?: (() => boolean) | undefined
+}
+
 /** Solves one view of the floor. A schedule that the independent checker faults is a defect, and is not used. */
 export function planFloor(
   shop: ShopCalendar,
   jobs: readonly LiveJob[],
   options: PlanningOptions,
-  steps = 0,
-  standing: readonly PlacedOperation[] = [],
-  shouldStop: () => boolean = () => false,
+  { steps = 0, onPaper, standing = [], perStep = CHURN_PER_STEP, shouldStop = () => false }: Effort = {},
 ): Planned {
   const { problem, missed } = planningProblem(shop, jobs, options)
   const solver = new SureSolver(problem, {
     seed: PLAN_SEED,
     steps,
     standing,
-    churn: { against: jobs.flatMap(({ published }) => published), perStep: CHURN_PER_STEP },
+    churn: { against: jobs.flatMap(({ published }) => published), perStep },
     sure: shop.sure ?? FIRST_SURE_MARK,
+    ...(onPaper === undefined ? {} : { onPaper }),
   })
   while (!solver.done && !shouldStop()) solver.step()
   const schedule = solver.schedule()
@@ -89,7 +100,7 @@ export function planAround(
   for (const options of views) {
     // Where everything may move, the plan that stands is where to begin: a new one is never worse.
     const free = !options.movable && steps > 0
-    planned = planFloor(calendar, jobs, options, steps, free ? begin() : [], shouldStop)
+    planned = planFloor(calendar, jobs, options, { steps, standing: free ? begin() : [], shouldStop })
     const { schedule } = planned
     if (schedule.status !== 'infeasible')
       return {

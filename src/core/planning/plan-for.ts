@@ -1,22 +1,27 @@
 import type { LiveJob } from '../job'
-import { checkSchedule, leastMoved, type PlacedOperation, scheduleFrom } from '../schedule'
+import { checkSchedule, leastMoved, type PlacedOperation, planChanges, scheduleFrom } from '../schedule'
+import { type Instant, minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
-import { NOBODY, PLAN_ALL_STEPS, type Planned, planAround, planFloor } from './plan-floor'
+import { CHURN_PER_STEP, NOBODY, PLAN_ALL_STEPS, type Planned, planAround, planFloor } from './plan-floor'
 import type { PlanningOptions } from './planning-options'
 import { planningProblem } from './shop-problem'
 import { FIRST_SURE_MARK } from './sure-marks'
 
 /** Plans for an event, such as somebody who is ill: as few cars as can be are told another time. */
 
-/** Attempts to find a place at all, and to find better ones while only some cars may move. */
-const FIRST_STEPS = 40
-const SOME_STEPS = 160
+/** Attempts on paper with so many cars that may move, and with all of them. */
+const STEPS_PER_CAR = 16
+const SOME_STEPS = 120
+/** And to make what is moved surer, once it is known what that is. */
+const SURER_STEPS = 60
+/** In an event it counts so many times as much to move what people were told as when everything is planned anew (mem). */
+const EVENT_CHURN = 10 * CHURN_PER_STEP
 
 /**
- * First only the cars that are touched may move, then their neighbours on the same people and in the same places, then all, until a plan is
- * found that breaks no promise more. Of plans about as good the one is taken that moves least. An event is no occasion to plan
- * everything better: that is what re-planning is for.
+ * First only the cars that are touched may move, then their neighbours on the same people and in the same places, then the neighbours of
+ * those, then all, until a plan is found that breaks no promise more. Of plans about as good the one is taken that moves least, and what
+ * it moves is made as sure as may be. An event is no occasion to plan everything better: that is what re-planning is for.
  */
 export function planFor(
   floor: Floor,
@@ -26,9 +31,10 @@ export function planFor(
   const jobs = openJobs(floor)
   const [calendar, { now }] = [calendarNow(floor), floor]
   const kept = keptOfOthers(floor, jobs, touched)
-  const sets = [touched, withNeighbours(jobs, touched), undefined]
+  const near = withNeighbours(jobs, touched)
+  const sets = [touched, near, withNeighbours(jobs, near), undefined]
   const told = jobs.flatMap(({ published }) => published)
-  const broken = (placed: readonly PlacedOperation[]) => lateJobs(jobs, placed).length
+  const late = (placed: readonly PlacedOperation[]) => lateness(jobs, placed)
 
   // What is given up before more than the neighbours are moved: it costs nobody anything.
   const views: PlanningOptions[] = [
@@ -37,53 +43,75 @@ export function planFor(
     { now, coatAfterDamp: true, movesOut: touched },
   ]
   for (const view of views) {
-    const found: Planned[] = []
-    for (const movable of sets) {
-      // All of them only where that may spare a promise.
-      if (!movable && found.length === 0) break
-      const options = movable ? { ...view, movable } : view
-      const first = planFloor(calendar, jobs, options, FIRST_STEPS, found.at(-1)?.schedule.operations ?? kept)
-      if (first.schedule.status === 'infeasible') continue
-      const steps = movable ? SOME_STEPS : PLAN_ALL_STEPS
-      found.push(planFloor(calendar, jobs, options, steps, first.schedule.operations, shouldStop))
-      if (broken(found.at(-1)!.placed) <= broken(told) || shouldStop()) break
+    let best: Planned | undefined
+    let last: Planned | undefined
+    for (const [at, movable] of sets.entries()) {
+      // More than the neighbours only where that may spare a promise.
+      if (at > 1 && !last) break
+      const planned = planFloor(calendar, jobs, movable ? { ...view, movable } : view, {
+        steps: movable ? Math.min(SOME_STEPS, STEPS_PER_CAR * movable.size) : SOME_STEPS,
+        onPaper: 1,
+        standing: last?.schedule.operations ?? kept,
+        perStep: EVENT_CHURN,
+        shouldStop: last ? shouldStop : undefined,
+      })
+      if (planned.schedule.status === 'infeasible') continue
+      if (!best || sparesMore(late(planned.placed), late(best.placed))) best = planned
+      last = planned
+      if (late(planned.placed).cars <= late(told).cars || shouldStop()) break
     }
-    if (found.length === 0) continue
-    const fewest = Math.min(...found.map(({ placed }) => broken(placed)))
-    return movedLeast(
-      floor,
+    if (!best) continue
+    const least = movedLeast(floor, jobs, view, best)
+    const moved = planChanges(told, least.placed, {}).map(({ job }) => job as string)
+    const surer = planFloor(
+      calendar,
       jobs,
-      view,
-      found.filter(({ placed }) => broken(placed) === fewest),
+      { ...view, movable: new Set([...touched, ...moved]) },
+      {
+        steps: SURER_STEPS,
+        onPaper: 0,
+        standing: least.schedule.operations,
+        perStep: EVENT_CHURN,
+        shouldStop,
+      },
     )
+    return surer.schedule.status === 'infeasible' || sparesMore(late(least.placed), late(surer.placed))
+      ? least
+      : surer
   }
   return planAround(floor, undefined, PLAN_ALL_STEPS, shouldStop, () => kept)
 }
 
-/** Of plans of one view the one that moves least of what people were told, and is about as good as the best. */
-function movedLeast(
-  floor: Floor,
-  jobs: readonly LiveJob[],
-  view: PlanningOptions,
-  plans: readonly Planned[],
-): Planned {
+/** The plan with those cars put back that need not have moved, and so about as good. */
+function movedLeast(floor: Floor, jobs: readonly LiveJob[], view: PlanningOptions, plan: Planned): Planned {
   const calendar = calendarNow(floor)
   const { problem, missed } = planningProblem(calendar, jobs, view)
-  const operations = leastMoved(
-    problem,
-    plans.map(({ schedule }) => schedule.operations),
-    { told: jobs.flatMap(({ published }) => published), sure: calendar.sure ?? FIRST_SURE_MARK },
-  )
+  const operations = leastMoved(problem, [plan.schedule.operations], {
+    told: jobs.flatMap(({ published }) => published),
+    sure: calendar.sure ?? FIRST_SURE_MARK,
+  })
   const schedule = scheduleFrom(problem, operations)
   const [rule] = checkSchedule(problem, schedule)
   if (rule) throw new Error(`the plan breaks a rule: ${rule.rule}, ${rule.message}`)
   return { problem, missed, schedule, placed: joinParts(problem, schedule) }
 }
 
-/** The jobs whose promise a plan breaks on paper. */
-function lateJobs(jobs: readonly LiveJob[], placed: readonly PlacedOperation[]): LiveJob[] {
-  return jobs.filter(({ id, due }) => due && placed.some(({ job, end }) => job === id && end > due))
+type Lateness = { cars: number; minutes: number }
+
+/** Cars that a plan brings after they were promised, on paper, and by how much together. */
+function lateness(jobs: readonly LiveJob[], placed: readonly PlacedOperation[]): Lateness {
+  const due = new Map(jobs.flatMap((job) => (job.due ? [[job.id as string, job.due] as const] : [])))
+  const late = new Map<string, number>()
+  for (const { job, end } of placed) {
+    const by = due.get(job)
+    if (by && end > by) late.set(job, Math.max(late.get(job) ?? 0, minutesBetween(by, end as Instant)))
+  }
+  return { cars: late.size, minutes: [...late.values()].reduce((sum, each) => sum + each, 0) }
 }
+
+/** Whether one plan is worth moving more cars for: fewer promises are broken, or by less than half (mem). */
+const sparesMore = (one: Lateness, other: Lateness): boolean =>
+  one.cars < other.cars || (one.cars === other.cars && one.minutes < other.minutes / 2)
 
 /** What is published for the cars an event does not touch, brought up to this minute; nothing where that cannot be kept. */
 function keptOfOthers(

@@ -5,7 +5,7 @@ import type { Answer as Told } from '@/core/answer'
 import { TOLD_STATES } from '@/core/planning'
 import type { Collection, EnquiryAnswer, WayIn } from '@/core/planning/caller'
 import type { Region } from '@/core/region'
-import { dayIn, type Instant, type LocalDay } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, minutesBetween } from '@/core/time'
 import { SHAPE_NAME, SHAPES } from '@/core/vehicle'
 import { askWhen } from '@/server/planning/enquiry-actions'
 import { TOLD_STATE_WORDS } from '@/text/en/enquiry'
@@ -173,6 +173,7 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
                   : `When it gets later, it is mostly “${stepTitle(shop.region, usual.hangsOn.title)}” that took longer.`}
               </p>
             )}
+            <OnPaper collection={usual} {...shop} />
             <p className="mt-1">
               {needNotBe(usual, shop)} About {roundMoney(shop.region, totalCents)} with tax, until the paint
               has been read and tried.
@@ -192,6 +193,25 @@ function Answer({ answer, told, today, checkIn, ...shop }: AnswerProps) {
     }
   }
 }
+
+/** Why it is promised later than it is planned to be done. */
+function OnPaper({
+  collection: { operations, collectAt },
+  region,
+  now,
+}: { collection: Collection } & Pick<Props, 'region' | 'now'>) {
+  const end = operations.map((placed) => placed.end).reduce((a, b) => (a > b ? a : b))
+  if (minutesBetween(end, collectAt) < WORTH_A_WORD_MINUTES) return null
+  return (
+    <p className="mt-1 text-ink-soft">
+      It is planned to be done {moment(region, end, now)}. The time after that is for work that takes longer,
+      on this car and on those before it.
+    </p>
+  )
+}
+
+/** A date that lies less after the work than this needs no explanation, minutes. */
+const WORTH_A_WORD_MINUTES = 480
 
 /** A car that waits for its bay may as well wait at home. */
 function needNotBe({ operations }: Collection, { region, now }: Pick<Props, 'region' | 'now'>): string {

@@ -66,7 +66,7 @@ export function ShopSchedule({ floor, basis, history, span, from, car }: Props) 
       {planning && planning.reasons.length > 0 && <Reasons floor={floor} />}
       <LookAt span={span} from={from} today={dayIn(setup.region.timezone, now)} car={car} floor={floor} />
       <Board view={view} car={car} />
-      <Legend />
+      <Legend holds={floor.holds.length > 0} />
     </div>
   )
 }
@@ -148,12 +148,13 @@ function Reasons({ floor }: { floor: Floor }) {
   )
 }
 
-function Legend() {
+function Legend({ holds }: { holds: boolean }) {
   return (
     <ul className="mt-3 flex flex-wrap gap-x-6 gap-y-1 text-sm text-ink-soft">
       <li>Filled leaf: work, darker when done</li>
       <li className="text-copper">Outlined leaf: waiting, do not touch</li>
       <li className="text-copper">Bracket below: the window in which a layer must begin</li>
+      {holds && <li>Dashed bar: a slot held for a caller</li>}
       <li>Shaded: nobody on shift</li>
       <li className="print:hidden">
         Drag a leaf, or a whole bar with all that follows; by keys, Tab to a bar, then the arrows

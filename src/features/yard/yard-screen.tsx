@@ -33,7 +33,7 @@ export function YardScreen({
   yard: Yard
   /** What has left the shop, under its floor. */
   away: ReactNode
-  /** Slots that are held for callers, under what is expected. */
+  /** Slots that are held for callers, under what waits outside. */
   held: ReactNode
   after: After
   context: Context
@@ -58,10 +58,12 @@ export function YardScreen({
         </div>
         {away}
         <div className="mx-6 grid gap-px border-x-[3px] border-b-[3px] border-dashed border-ink/40 bg-lichen/60 p-4 md:grid-cols-2">
-          <Apron title="Outside" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
+          <div>
+            <Apron title="Outside" empty="Nobody is waiting outside." cars={yard.outside} context={context} />
+            {held}
+          </div>
           <div>
             <Apron title="Expected" empty="Nothing is booked." cars={yard.expected} context={context} />
-            {held}
             {yard.inCare.length > 0 && <InCare jobs={yard.inCare} context={context} />}
           </div>
         </div>

@@ -1,8 +1,12 @@
-/** So long a plan of everything may be improved, ms. */
+/** So long a plan of everything may be improved, and one for an event, which somebody waits for, ms. */
 const PLAN_ALL_MS = 2400
+const EVENT_MS = 1800
 
-/** Says when a computation has had its time. */
-export function planBudget(): () => boolean {
-  const deadline = Date.now() + PLAN_ALL_MS
+const within = (ms: number) => (): (() => boolean) => {
+  const deadline = Date.now() + ms
   return () => Date.now() > deadline
 }
+
+/** Says when a computation has had its time. */
+export const planBudget = within(PLAN_ALL_MS)
+export const eventBudget = within(EVENT_MS)

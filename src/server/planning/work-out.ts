@@ -23,7 +23,7 @@ import { unreachable } from '@/core/result'
 import { checkSchedule, type Schedule, scheduleFrom } from '@/core/schedule'
 import type { Instant } from '@/core/time'
 import { loadFloor } from '../floor/floor'
-import { planBudget } from './budget'
+import { eventBudget, planBudget } from './budget'
 import { keepProposal, proposalOf, type WorkedOut } from './proposal'
 
 /** What a plan is worked out for, and how. */
@@ -55,7 +55,7 @@ export async function workOut(
   db: Knex,
   now: Instant,
   what: Foreseen,
-  shouldStop = planBudget(),
+  shouldStop = what.kind === 'everything' ? planBudget() : eventBudget(),
 ): Promise<WorkedOut> {
   const floor = await loadFloor(db, now)
   const proposed = (planned: Planned, cause: string, more: Partial<Parameters<typeof proposalOf>[3]> = {}) =>
@@ -129,5 +129,5 @@ export const propose = async (
   db: Knex,
   now: Instant,
   what: Foreseen,
-  shouldStop = planBudget(),
+  shouldStop?: () => boolean,
 ): Promise<Proposal> => keepProposal(db, await workOut(db, now, what, shouldStop))

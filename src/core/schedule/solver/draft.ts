@@ -33,6 +33,8 @@ export class Draft {
   readonly shop: ShopState
   private readonly costs: number[]
   readonly missing: number
+  /** Those of which not everything is fixed: taking the others off would only put them back. All of them where none is loose. */
+  readonly looseJobs: readonly ModelJob[]
 
   constructor(
     readonly model: Model,
@@ -42,6 +44,8 @@ export class Draft {
     this.shop = new ShopState(model)
     this.placed = model.jobs.map(() => undefined)
     this.costs = model.jobs.map(() => 0)
+    const loose = model.jobs.filter(({ operations }) => operations.some(({ pin }) => !pin))
+    this.looseJobs = loose.length > 0 ? loose : model.jobs
     const { tardiness, hold, finish, makespan } = model.problem.objective
     const weight = model.jobs.reduce((most, job) => Math.max(most, job.weight), 1)
     // One job that is not placed weighs more than all others at their worst.

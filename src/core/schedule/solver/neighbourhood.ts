@@ -29,7 +29,7 @@ export function chooseJobs(draft: Draft, random: Random): ModelJob[] {
 
 /** A job, those with no place, and some around a moment at which it is in the shop, or should be. */
 export function jobsAround(draft: Draft, random: Random, seed: ModelJob): ModelJob[] {
-  const { jobs } = draft.model
+  const jobs = draft.looseJobs
   const unplaced = jobs.filter((job) => !draft.placed[job.index])
   const count = 1 + Math.floor(random() * Math.min(REMOVE_MAX, jobs.length))
   const placed = draft.placed[seed.index]
@@ -53,7 +53,7 @@ export function jobsAround(draft: Draft, random: Random, seed: ModelJob): ModelJ
 
 /** A job to begin with: every other time one that is late. */
 function pickSeed(draft: Draft, random: Random): ModelJob {
-  const { jobs } = draft.model
+  const jobs = draft.looseJobs
   if (random() < 0.5) return pick(jobs, random)
   const late = jobs.filter((job) => {
     const placed = draft.placed[job.index]

@@ -129,10 +129,10 @@ export class SureSearch {
 
   /** A job to begin with: mostly one that loses windows or is late. */
   private seedJob(): ModelJob {
-    const { jobs } = this.model
+    const jobs = this.draft.looseJobs
     const any = jobs[Math.floor(this.random() * jobs.length)]!
     if (this.random() < AT_RANDOM) return any
-    let left = this.random() * this.burden.reduce((sum, each) => sum + each, 0)
+    let left = this.random() * jobs.reduce((sum, { index }) => sum + this.burden[index]!, 0)
     for (const job of jobs) {
       left -= this.burden[job.index]!
       if (left < 0) return job

@@ -10,9 +10,11 @@ import { SureSearch } from './sure-search'
 export type SureSolverOptions = Pick<SearchOptions, 'seed' | 'steps' | 'standing' | 'churn'> & {
   /** The chance with which what is due should be in time, 0–1. */
   sure: number
+  /** The share of the attempts in which the plan is looked for on paper alone; a fifth where nothing is said. */
+  onPaper?: number
 }
 
-/** The share of the attempts in which the plan is looked for on paper; from it the other search begins. */
+/** The share of the attempts in which the plan is usually looked for on paper; from it the other search begins. */
 const ON_PAPER = 0.2
 /** While not every job has a place, attempts between two looks whether that has changed. */
 const ASKED_EVERY = 50
@@ -55,8 +57,8 @@ export class SureSolver {
 
   /** One attempt at something better. `elapsed` is the share of the time that is over, where there is a limit. */
   step(elapsed = 0): void {
-    const isEnough =
-      this.onPaper.done || this.onPaper.steps >= ON_PAPER * this.options.steps || elapsed >= ON_PAPER
+    const { steps, onPaper = ON_PAPER } = this.options
+    const isEnough = this.onPaper.done || this.onPaper.steps >= onPaper * steps || elapsed >= onPaper
     if (!this.search && this.varies && isEnough && this.onPaper.steps >= this.asksAgainAt) {
       this.search = this.begun()
       this.lacksRoom = this.search === undefined
