@@ -1,4 +1,4 @@
-import type { LiveJob } from '../job'
+import { type LiveJob, progressAt } from '../job'
 import { checkSchedule, leastMoved, type PlacedOperation, planChanges, scheduleFrom } from '../schedule'
 import { type Instant, minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
@@ -25,11 +25,12 @@ const EVENT_CHURN = 10 * CHURN_PER_STEP
  */
 export function planFor(
   floor: Floor,
-  touched: ReadonlySet<string>,
+  of: ReadonlySet<string>,
   shouldStop: () => boolean = () => false,
 ): Planned {
   const jobs = openJobs(floor)
   const [calendar, { now }] = [calendarNow(floor), floor]
+  const touched = new Set([...of, ...slipped(jobs, now)])
   const kept = keptOfOthers(floor, jobs, touched)
   const near = withNeighbours(jobs, touched)
   const sets = [touched, near, withNeighbours(jobs, near), undefined]
@@ -95,6 +96,16 @@ function movedLeast(floor: Floor, jobs: readonly LiveJob[], view: PlanningOption
   if (rule) throw new Error(`the plan breaks a rule: ${rule.rule}, ${rule.message}`)
   return { problem, missed, schedule, placed: joinParts(problem, schedule) }
 }
+
+/** Cars of which something should have begun and has not: they move whatever happens. */
+const slipped = (jobs: readonly LiveJob[], now: Instant): string[] =>
+  jobs.flatMap((job) => {
+    const isOpen = new Set(
+      job.plan.operations.filter((step) => progressAt(job, step, now).kind === 'open').map(({ id }) => id),
+    )
+    const isLate = job.published.some(({ operation, start }) => start < now && isOpen.has(operation))
+    return isLate ? [job.id] : []
+  })
 
 type Lateness = { cars: number; minutes: number }
 

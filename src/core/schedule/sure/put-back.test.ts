@@ -41,6 +41,15 @@ describe('of plans about as good', () => {
     expect(checkSchedule(problem, scheduleFrom(problem, least))).toEqual([])
     expect(least.map(({ place }) => place).sort()).toEqual(operations.map(({ place }) => place).sort())
   })
+  test('nothing goes back into the past', () => {
+    const here = shopProblem([coatingJob('J0', 1, { arrive: '2027-01-04T07:00:00Z' })])
+    const { operations: now } = solve(here, { seed: 1, steps: 0 }).schedule
+    const told = now.map((each, at) =>
+      at === 0 ? { ...each, start: instantOrThrow('2027-01-08T09:00:00Z') } : each,
+    )
+    const least = leastMoved(here, [now], { told, sure: 0.8 })
+    expect(checkSchedule(here, scheduleFrom(here, least))).toEqual([])
+  })
   test('no rule is broken, and never is more moved than in any of them that was about as good', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 3000 }), (seed) => {

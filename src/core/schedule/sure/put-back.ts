@@ -107,7 +107,8 @@ function putBack(
       job,
       ({ index }) => {
         const step = was[index]
-        return step ? { pin: { start: step.start, people: [...step.people] } } : {}
+        // What should have begun already cannot go back to the past.
+        return step && step.start >= 0 ? { pin: { start: step.start, people: [...step.people] } } : {}
       },
       ({ operations, places }) => {
         const place = operations.map((index) => was[index]?.place).find((each) => each !== undefined)
