@@ -16,7 +16,11 @@ test.afterAll(() => shop.remove())
 
 async function openJob(page: Page, plate: string, room: string): Promise<string> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   const path = href!.replace(/\/[a-z]+$/, `/${room}`)
   await page.goto(shop.url + path)
   return path

@@ -21,7 +21,11 @@ const ENGLISH =
 async function speak(page: Page, plate: string, language: string): Promise<string> {
   await page.goto(`${shop.url}/vehicles`)
   await page.getByLabel('Find by plate').fill(plate)
-  const vehicle = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const vehicle = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   await page.goto(`${shop.url}${vehicle}/owner`)
   await page.getByRole('radio', { name: language }).click()
   await page.getByRole('button', { name: 'Save', exact: true }).click()
@@ -32,7 +36,11 @@ async function speak(page: Page, plate: string, language: string): Promise<strin
 
 async function jobOf(page: Page, plate: string): Promise<string> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   return href!.replace(/\/[a-z-]+$/, '')
 }
 

@@ -17,7 +17,11 @@ const euros = (text: string | null) => Number(text!.match(/€([\d,.]+)/)![1]!.r
 
 async function openRoom(page: Page, plate: string, room: string): Promise<string> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   const job = href!.replace(/\/[a-z]+$/, '')
   await page.goto(`${shop.url}${job}/${room}`)
   return job

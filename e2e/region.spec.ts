@@ -17,7 +17,11 @@ test.describe.configure({ mode: 'serial' })
 
 async function openRoom(page: Page, plate: string, room: string): Promise<void> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   await page.goto(shop.url + href!.replace(/\/[a-z]+$/, `/${room}`))
 }
 

@@ -4,6 +4,10 @@ import type { Shop } from './shop'
 /** Opens a room of the job that the yard shows for a plate. */
 export async function openRoomOf(shop: Shop, page: Page, plate: string, room: string): Promise<void> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   await page.goto(`${shop.url}${href!.replace(/(\/jobs\/[^/]+).*/, '$1')}/${room}`)
 }

@@ -16,7 +16,11 @@ test.afterAll(() => shop.remove())
 
 async function openJob(page: Page, plate: string, room: string): Promise<void> {
   await page.goto(shop.url)
-  const href = await page.locator(`a:has-text("${plate}")`).first().getAttribute('href')
+  const href = await page
+    .locator('a')
+    .filter({ hasText: new RegExp(`${plate}(?!\\d)`) })
+    .first()
+    .getAttribute('href')
   await page.goto(shop.url + href!.replace(/\/[a-z]+$/, `/${room}`))
 }
 

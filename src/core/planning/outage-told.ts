@@ -49,7 +49,7 @@ export const carInput = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('urgent'), job: aCar, at: moment('until') }),
   z.strictObject({
     kind: z.literal('part-missing'),
-    job: aCar,
+    job: z.string().min(1, ask('step')).max(80).transform(toJobId),
     operation: aStep,
     by: aPerson,
     what: z.string().trim().min(1, ask('what-is-missing')).max(80),

@@ -18,6 +18,8 @@ export type Proposal = {
   names: Record<string, string>
   /** What it was worked out for; it becomes known with the plan. */
   outage?: Outage
+  /** The car that is needed sooner, by when, and when it could be fetched by this plan; absent where it has no place. */
+  urgent?: { plate: string; by: Instant; collectAt?: Instant }
   /** What whoever leaves is in the middle of. */
   underWay: { plate: string; title: StepName }[]
   changes: (JobChange & { plate: string; collectBefore?: Instant; collectAfter?: Instant })[]

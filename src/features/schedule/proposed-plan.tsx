@@ -35,6 +35,7 @@ export function ProposedPlan({ proposal, title, take, leave, region, now, onClos
       <h2 className="text-xl">{title}</h2>
       <LeftUnderWay {...proposal} region={region} />
       <NoRoom proposal={proposal} region={region} now={now} />
+      <Urgent urgent={proposal.urgent} region={region} now={now} />
       <Changes changes={proposal.changes} region={region} now={now} />
       <div className="mt-3 flex flex-wrap gap-2">
         <Button disabled={pending} onClick={answer}>
@@ -63,6 +64,24 @@ function LeftUnderWay({
         : 'Somebody has to take it over at the car: the plan counts on it being finished in time.'}
     </p>
   ))
+}
+
+/** Whether the car that is needed sooner is ready by then. */
+function Urgent({ urgent, region, now }: Pick<Proposal, 'urgent'> & { region: Region; now: Instant }) {
+  if (!urgent) return null
+  const { plate, by, collectAt } = urgent
+  const when = collectAt
+    ? `Ready ${moment(region, collectAt, now)} at the soonest found`
+    : 'No place was found'
+  return collectAt && collectAt <= by ? (
+    <p className="mt-1">
+      {plate} is ready by then: {moment(region, collectAt, now)}.
+    </p>
+  ) : (
+    <p className="mt-1 text-copper">
+      {plate} is not ready by {moment(region, by, now)}. {when}.
+    </p>
+  )
 }
 
 /** What found no room, and why. */
@@ -114,11 +133,13 @@ function Changes({ changes, region, now }: Pick<Proposal, 'changes'> & { region:
                   : `${when(change.collectBefore)}, then ${when(change.collectAfter)}`}
               </td>
               <td className={change.lateAfter > 0 ? 'py-1.5 text-copper' : 'py-1.5 text-ink-soft'}>
-                {change.lateAfter > 0
-                  ? `${duration(region, change.lateAfter)} late`
-                  : change.lateBefore > 0
-                    ? `kept; now ${duration(region, change.lateBefore)} late`
-                    : 'kept'}
+                {!change.collectAfter
+                  ? 'no date any more'
+                  : change.lateAfter > 0
+                    ? `${duration(region, change.lateAfter)} late`
+                    : change.lateBefore > 0
+                      ? `kept; now ${duration(region, change.lateBefore)} late`
+                      : 'kept'}
               </td>
               <td className="py-1.5 text-right">{change.moved.length}</td>
             </tr>

@@ -24,7 +24,7 @@ import {
 } from '@/core/planning'
 import { checkSchedule, fault, type PlacedOperation, planChanges, type Schedule } from '@/core/schedule'
 import { namesOf } from '@/core/shop'
-import { dayIn, type Instant, type LocalDay, minutesBetween, plusDays } from '@/core/time'
+import { dayIn, type Instant, type LocalDay, laterOf, minutesBetween, plusDays } from '@/core/time'
 import { loadFloor } from '../floor/floor'
 import { fingerprint } from './fingerprint'
 
@@ -168,6 +168,7 @@ export function proposalOf(
       reasons: namedReasons(floor, planning.reasons),
       names: namesOf(setup),
       ...(outage ? { outage } : {}),
+      ...urgentIn(happened, placed, called, collect),
       underWay,
       changes,
     },
@@ -179,6 +180,20 @@ export function proposalOf(
     madeAt: floor.now,
     oldest: plusDays(dayIn(setup.region.timezone, floor.now), -KEPT_DAYS),
   }
+}
+
+/** What becomes of the car that is needed sooner. */
+function urgentIn(
+  happened: Happened | undefined,
+  placed: readonly PlacedOperation[],
+  called: ReadonlyMap<string, string>,
+  collect: (end: Instant | undefined) => Instant | undefined,
+): Pick<Proposal, 'urgent'> {
+  if (happened?.kind !== 'car' || happened.event.kind !== 'urgent') return {}
+  const { job, by } = happened.event
+  const ends = placed.filter((each) => each.job === job).map(({ end }) => end as Instant)
+  const collectAt = ends.length > 0 ? collect(ends.reduce(laterOf)) : undefined
+  return { urgent: { plate: called.get(job) ?? job, by, ...(collectAt ? { collectAt } : {}) } }
 }
 
 /** What is in the middle of being done: another pair of hands has to take it over at once, or it is coated in damp air. */

@@ -16,7 +16,6 @@ import {
   planFor,
   standing,
   touchedBy,
-  watchPromises,
   withLent,
 } from '@/core/planning'
 import { unreachable } from '@/core/result'
@@ -66,8 +65,7 @@ export async function workOut(
     case 'outage': {
       const { outage } = what
       const without = { ...floor, outages: [...floor.outages, outage] }
-      const touched = outage.what.kind === 'extra' ? atRisk(without) : touchedBy(outage, openJobs(floor))
-      const planned = planFor(without, touched, shouldStop)
+      const planned = planFor(without, touchedBy(outage, openJobs(floor)), shouldStop)
       return proposed(planned, CAUSE[outage.what.kind], { outage })
     }
     case 'car': {
@@ -82,7 +80,7 @@ export async function workOut(
       const { lent } = what
       const setup = withLent(floor.shop.setup, lent) ?? floor.shop.setup
       const after = { ...floor, shop: { ...floor.shop, setup } }
-      return proposed(planFor(after, atRisk(after), shouldStop), 'lent', {
+      return proposed(planFor(after, lateOnPaper(after), shouldStop), 'lent', {
         happened: { kind: 'lent', lent },
         after,
       })
@@ -104,11 +102,13 @@ export async function workOut(
   }
 }
 
-/** The cars whose promise is less sure than the shop wants it: they are the ones that more hands may help. */
-function atRisk(floor: Floor): ReadonlySet<string> {
-  const watch = watchPromises(floor)
-  return new Set(watch.kind === 'seen' ? watch.atRisk.map(({ job }) => job) : [])
-}
+/** The cars that are planned to be done after they were promised: they are the ones that more hands may help. */
+const lateOnPaper = (floor: Floor): ReadonlySet<string> =>
+  new Set(
+    openJobs(floor).flatMap(({ id, due, published }) =>
+      due && published.some(({ end }) => end > due) ? [id] : [],
+    ),
+  )
 
 /** One car placed anew, if it finds another place; else the plan as it stands. */
 function surer(floor: Floor, job: JobId): Planned {

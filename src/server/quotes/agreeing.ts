@@ -8,6 +8,7 @@ import { atLocal, dayIn, type Instant, plusDays } from '@/core/time'
 import { COATING_RULE } from '@/text/en/coating'
 import { toldQuote, type WhenTold } from '@/text/quote'
 import { loadFloor } from '../floor/floor'
+import { comesThen } from '../floor/job-store'
 import { publishFor } from '../planning/plan-store'
 import { whyNotPlaced } from '../planning/why-not-placed'
 import { writeAgreement } from './agreement-store'
@@ -123,6 +124,9 @@ export async function agreeQuote(
     if (!agreed) return false
     // What is promised is what stands on the calendar: the very place that was just worked out.
     await publishFor(trx, jobId, when.placed, { floor, cause: 'package-agreed' })
+    // Whoever was told to bring it by a time brings it then: no later plan may count on it sooner.
+    const { bringBy } = whenTold(when, entry.job, at)
+    if (bringBy) await comesThen(trx, jobId, { comesAt: bringBy })
     return decideQuote(trx, jobId, version, { said: 'accepted', at, words: '' })
   })
   return written ? undefined : { message: ask('agreed-meanwhile') }

@@ -194,7 +194,13 @@ describe('a quote', () => {
       plan: quote.plan,
       summary: quote.summary,
     })
-    expect((await loadPublished(shop.db)).get(id)!.length).toBe(quote.plan.operations.length)
+    const placed = (await loadPublished(shop.db)).get(id)!
+    expect(placed.length).toBe(quote.plan.operations.length)
+    // It is not here yet: it comes when its owner was told to bring it.
+    const { arriveAt } = jobOf(floor, 'IM 8803')
+    expect(arriveAt > NOW).toBe(true)
+    const first = placed.map(({ start }) => start).reduce((a, b) => (a < b ? a : b))
+    expect(jobOf(await loadFloor(shop.db, NOW), 'IM 8803').arriveAt).toBe(first)
     expect((await listQuotes(shop.db, id)).at(-1)!.decision).toMatchObject({ said: 'accepted', at: NOW })
     await shop
       .db('shop')
