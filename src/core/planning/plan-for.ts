@@ -10,9 +10,8 @@ import { FIRST_SURE_MARK } from './sure-marks'
 
 /** Plans for an event, such as somebody who is ill: as few cars as can be are told another time. */
 
-/** Attempts on paper with so many cars that may move, and with all of them. */
-const STEPS_PER_CAR = 16
-const SOME_STEPS = 120
+/** Attempts on paper with each set of cars that may move. */
+const SOME_STEPS = 100
 /** And to make what is moved surer, once it is known what that is. */
 const SURER_STEPS = 60
 /** In an event it counts so many times as much to move what people were told as when everything is planned anew (mem). */
@@ -50,7 +49,7 @@ export function planFor(
       // More than the neighbours only where that may spare a promise.
       if (at > 1 && !last) break
       const planned = planFloor(calendar, jobs, movable ? { ...view, movable } : view, {
-        steps: movable ? Math.min(SOME_STEPS, STEPS_PER_CAR * movable.size) : SOME_STEPS,
+        steps: SOME_STEPS,
         onPaper: 1,
         standing: last?.schedule.operations ?? kept,
         perStep: EVENT_CHURN,
@@ -120,9 +119,12 @@ function lateness(jobs: readonly LiveJob[], placed: readonly PlacedOperation[]):
   return { cars: late.size, minutes: [...late.values()].reduce((sum, each) => sum + each, 0) }
 }
 
-/** Whether one plan is worth moving more cars for: fewer promises are broken, or by less than half (mem). */
+/** Lateness for which it is worth moving more cars, minutes (mem). */
+const WORTH_MOVING = 1440
+
+/** Whether one plan is worth moving more cars for: fewer promises are broken, or by a day less. */
 const sparesMore = (one: Lateness, other: Lateness): boolean =>
-  one.cars < other.cars || (one.cars === other.cars && one.minutes < other.minutes / 2)
+  one.cars < other.cars || (one.cars === other.cars && one.minutes + WORTH_MOVING <= other.minutes)
 
 /** What is published for the cars an event does not touch, brought up to this minute; nothing where that cannot be kept. */
 function keptOfOthers(
