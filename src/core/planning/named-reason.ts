@@ -1,6 +1,6 @@
 import type { PlannedOperation } from '../offer'
 import type { ScheduleReason } from '../schedule'
-import type { Floor } from './floor'
+import { calledOn, type Floor } from './floor'
 
 /** A reason of the scheduler with what it takes to tell it to people: whose car it is, and how its steps are called. */
 export type NamedReason = {
@@ -10,12 +10,12 @@ export type NamedReason = {
 }
 
 export function namedReasons(floor: Floor, reasons: readonly ScheduleReason[]): NamedReason[] {
+  const called = calledOn(floor)
   return reasons.map((reason) => {
-    const entry = floor.jobs.find(({ job }) => job.id === reason.job)
-    return {
-      reason,
-      ...(entry ? { plate: entry.job.vehicle.plate } : {}),
-      operations: entry?.live?.plan.operations ?? [],
-    }
+    const plan =
+      floor.jobs.find(({ job }) => job.id === reason.job)?.live?.plan ??
+      floor.holds.find(({ id }) => id === reason.job)?.plan
+    const plate = called.get(reason.job)
+    return { reason, ...(plate ? { plate } : {}), operations: plan?.operations ?? [] }
   })
 }

@@ -1,5 +1,5 @@
 import { type LiveJob, progressAt } from '../job'
-import { checkSchedule, leastMoved, type PlacedOperation, planChanges, scheduleFrom } from '../schedule'
+import { checkSchedule, type PlacedOperation, planChanges, putBack, scheduleFrom } from '../schedule'
 import { type Instant, minutesBetween } from '../time'
 import { calendarNow, type Floor, openJobs } from './floor'
 import { joinParts } from './parts'
@@ -19,8 +19,8 @@ const EVENT_CHURN = 10 * CHURN_PER_STEP
 
 /**
  * First only the cars that are touched may move, then their neighbours on the same people and in the same places, then the neighbours of
- * those, then all, until a plan is found that breaks no promise more. Of plans about as good the one is taken that moves least, and what
- * it moves is made as sure as may be. An event is no occasion to plan everything better: that is what re-planning is for.
+ * those, then all, until a plan is found that breaks no promise more. What need not have moved is put back, and what does move is made as
+ * sure as may be. An event is no occasion to plan everything better: that is what re-planning is for.
  */
 export function planFor(
   floor: Floor,
@@ -86,7 +86,7 @@ export function planFor(
 function movedLeast(floor: Floor, jobs: readonly LiveJob[], view: PlanningOptions, plan: Planned): Planned {
   const calendar = calendarNow(floor)
   const { problem, missed } = planningProblem(calendar, jobs, view)
-  const operations = leastMoved(problem, [plan.schedule.operations], {
+  const operations = putBack(problem, plan.schedule.operations, {
     told: jobs.flatMap(({ published }) => published),
     sure: calendar.sure ?? FIRST_SURE_MARK,
   })
@@ -141,8 +141,7 @@ function keptOfOthers(
 export function withNeighbours(jobs: readonly LiveJob[], of: ReadonlySet<string>): ReadonlySet<string> {
   const lists = new Map<string, PlacedOperation[]>()
   for (const placed of jobs.flatMap(({ published }) => published))
-    for (const with_ of [...placed.people, placed.place])
-      lists.set(with_, [...(lists.get(with_) ?? []), placed])
+    for (const used of [...placed.people, placed.place]) lists.set(used, [...(lists.get(used) ?? []), placed])
   const near = new Set(of)
   for (const list of lists.values()) {
     const inTurn = list.toSorted((a, b) => (a.start < b.start ? -1 : 1))

@@ -9,12 +9,12 @@ import { readPlacements, readSteps, writeOperations } from '../solver/placements
 import type { JobPlacement, OperationPlacement } from '../solver/shop-state'
 import { Scenarios } from './scenarios'
 
-/** Of plans that are about as good the one that moves least of what people were told. */
+/** What was moved though it need not have been goes back to where people were told it would be. */
 
-/** Draws of luck by which plans are compared, and the seed of them. */
+/** Draws of luck by which it is judged whether a plan is about as good, and the seed of them. */
 const SCENARIOS = 24
 const SEED = 20_270_111
-/** So much dearer than the best a plan may be for moving less, as a share (mem). */
+/** So much dearer a plan may become for moving less, as a share (mem). */
 const ABOUT_AS_GOOD = 0.02
 
 export type Told = {
@@ -29,51 +29,27 @@ type Known = readonly (OperationPlacement | undefined)[]
 const startOf = (steps: Known) => Math.min(...steps.flatMap((step) => step?.start ?? []))
 
 /**
- * The one of these plans of a problem that changes fewest told steps while it costs at most 2 % more than the best when it is played out. Cars that
- * need not have moved in it are put back where they were, one by one, as long as that holds. There is one plan at least, each of them whole.
+ * A whole plan of a problem with those jobs put back to where they were told to be that need not have moved: one by one, as long as every rule is
+ * kept and the plan, played out, costs at most 2 % more. What is fixed, or should have begun already, is left out of account.
  */
-export function leastMoved(
+export function putBack(
   problem: Problem,
-  plans: readonly (readonly PlacedOperation[])[],
+  plan: readonly PlacedOperation[],
   { told, sure }: Told,
 ): PlacedOperation[] {
   const model = compileModel(problem)
-  const known = readSteps(model, told)
   const rules = { early: false, tolerate: TOLERATED_MINUTES }
   const scenarios = new Scenarios(problem, rules, { count: SCENARIOS, seed: SEED, sure })
-  const movedIn = (job: ModelJob, placement: JobPlacement | undefined): number =>
-    (placement?.operations ?? []).filter(
-      (placed, index) =>
-        // What is past or under way is where it is.
-        !job.operations[index]!.pin && !isAsTold(placed, known[job.index]![index]),
-    ).length
-
-  const read = plans.map((operations) => readPlacements(model, operations))
-  const costs = read.map((placements) => scenarios.judge(placements).cost)
-  const limit = Math.min(...costs) * (1 + ABOUT_AS_GOOD)
-  const candidates = read
-    .filter((_, at) => costs[at]! <= limit)
-    .map((placements) => {
-      const draft = new Draft(model)
-      for (const job of model.jobs)
-        if (placements[job.index])
-          draft.put(job, { placement: placements[job.index]!, berths: [], causes: [] })
-      putBack(
-        draft,
-        known,
-        limit,
-        movedIn,
-        () =>
-          scenarios.judge(
-            draft.placed.map((each) => each?.placement),
-            limit,
-          ).cost,
-      )
-      const all = draft.placed.flatMap((placed) => (placed ? [placed.placement] : []))
-      return { all, moved: all.reduce((sum, each) => sum + movedIn(model.jobs[each.job]!, each), 0) }
-    })
-  const least = candidates.reduce((best, each) => (each.moved < best.moved ? each : best))
-  return least.all.flatMap((placement) => writeOperations(model, placement))
+  const placements = readPlacements(model, plan)
+  const draft = new Draft(model)
+  for (const job of model.jobs) {
+    const placement = placements[job.index]
+    if (placement) draft.put(job, { placement, berths: [], causes: [] })
+  }
+  const limit = scenarios.judge(placements).cost * (1 + ABOUT_AS_GOOD)
+  const now = () => draft.placed.map((placed) => placed?.placement)
+  putJobsBack(draft, readSteps(model, told), () => scenarios.judge(now(), limit).cost <= limit)
+  return now().flatMap((placement) => (placement ? writeOperations(model, placement) : []))
 }
 
 function isAsTold(
@@ -88,19 +64,19 @@ function isAsTold(
   )
 }
 
+/** How many steps of a job are elsewhere than they were told to be. */
+const movedIn = (job: ModelJob, placement: JobPlacement | undefined, was: Known): number =>
+  (placement?.operations ?? []).filter(
+    // What is past or under way is where it is.
+    (placed, index) => !job.operations[index]!.pin && !isAsTold(placed, was[index]),
+  ).length
+
 /** Puts back whatever can be put back, again and again until nothing more can: one car often stands in the place of another. */
-function putBack(
-  draft: Draft,
-  known: readonly Known[],
-  limit: number,
-  movedIn: (job: ModelJob, placement: JobPlacement | undefined) => number,
-  costNow: () => number,
-): void {
+function putJobsBack(draft: Draft, known: readonly Known[], isGoodEnough: () => boolean): void {
   const { model, shop } = draft
   const back = (job: ModelJob): boolean => {
     const was = known[job.index]!
-    const before = draft.placed[job.index]
-    if (!before || movedIn(job, before.placement) === 0) return false
+    const before = draft.placed[job.index]!
     draft.takeOff(job)
     const choice = narrowed(
       model,
@@ -119,18 +95,18 @@ function putBack(
     const attempt =
       choice.placeChoices.length > 0 ? placeJob({ model, shop }, choice) : ({ ok: false } as const)
     // A step that can no longer be where it was would be put back for ever.
-    if (attempt.ok && movedIn(job, attempt.placed.placement) < movedIn(job, before.placement)) {
+    if (attempt.ok && movedIn(job, attempt.placed.placement, was) < movedIn(job, before.placement, was)) {
       draft.put(job, attempt.placed)
-      if (costNow() <= limit) return true
+      if (isGoodEnough()) return true
     }
     draft.takeOff(job)
     draft.put(job, before)
     return false
   }
   for (let again = true; again; ) {
-    again = false
-    const moved = model.jobs.filter((job) => movedIn(job, draft.placed[job.index]?.placement) > 0)
-    for (const job of moved.sort((a, b) => startOf(known[a.index]!) - startOf(known[b.index]!)))
-      if (back(job)) again = true
+    const moved = model.jobs
+      .filter((job) => movedIn(job, draft.placed[job.index]?.placement, known[job.index]!) > 0)
+      .sort((a, b) => startOf(known[a.index]!) - startOf(known[b.index]!))
+    again = moved.map(back).includes(true)
   }
 }
