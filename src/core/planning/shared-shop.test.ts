@@ -10,6 +10,7 @@ import { checkSchedule, type PlacedOperation, solve } from '../schedule'
 import { type Instant, instantOrThrow, minutesBetween, plusMinutes } from '../time'
 import type { Equipment } from './equipment'
 import { AWAY, shopCalendar } from './floor'
+import { type Outage, shopWithout, touchedBy } from './outage'
 import { joinParts } from './parts'
 import type { Sharing } from './sharing'
 import { planningProblem } from './shop-problem'
@@ -209,6 +210,25 @@ describe('equipment of which there is only so much', () => {
       ),
       { numRuns: tries(6, 60) },
     )
+  })
+  test('of what is out of use there is one less, for exactly that time, and the checker knows it', () => {
+    const lift = (count: number) => shopWith({ lift: count, stands: 2 })
+    const until = plusMinutes(MONDAY, 3 * 1440)
+    const out: Outage = { id: 'leak', what: { kind: 'equipment', id: 'lift' }, from: MONDAY, until }
+    const job = car('A')
+    const usesLift = (placed: readonly PlacedOperation[]) =>
+      placed.filter(({ operation }) => operation === 'extra-wheels-off' || operation === 'wheels-on')
+    const before = planned([job], lift(1))
+    expect(usesLift(before).some(({ start }) => start < until)).toBe(true)
+    expect(touchedBy(out, [{ ...job, published: before }])).toEqual(new Set(['A']))
+    expect(usesLift(planned([job], shopWithout(lift(1), [out]))).every(({ start }) => start >= until)).toBe(
+      true,
+    )
+    // Where there are two, the other is enough.
+    expect(usesLift(planned([job], shopWithout(lift(2), [out])))).toEqual(usesLift(before))
+    const { problem } = planningProblem(shopWithout(lift(1), [out]), [job], { now: MONDAY })
+    const { schedule } = solve({ ...problem, broken: [] }, { seed: 1, steps: 0 })
+    expect(checkSchedule(problem, schedule).map(({ rule }) => rule)).toContain('equipment')
   })
   test('what nobody counted is always enough', () => {
     expect(shopWith().equipment).toEqual([])

@@ -20,6 +20,7 @@ const PLAIN: Record<PlainFault, string> = {
   'split-below-people': 'only attended work is shared, and by no fewer than its “people”',
   spread: 'must be from 0 to 1',
   'ends-before-it-begins': 'must be later than “from”',
+  'hold-without-end': 'a hold needs “to”: the operation with whose end it ends',
   'not-negative': 'must not be negative',
   'time-zone': 'must be an IANA time zone, such as Europe/Dublin',
   'no-reason': 'an infeasible schedule must name a reason',

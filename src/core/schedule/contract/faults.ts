@@ -18,6 +18,7 @@ export type PlainFault =
   | 'split-below-people'
   | 'spread'
   | 'ends-before-it-begins'
+  | 'hold-without-end'
   | 'not-negative'
   | 'time-zone'
   | 'no-reason'

@@ -88,7 +88,18 @@ const jobSchema = z.object({
   /** Pairs that must not overlap in time. */
   apart: z.array(z.tuple([operation, operation])).optional(),
   /** One unit from the start of one operation to the end of another. */
-  hold: z.array(z.object({ from: operation, to: operation, equipment: id })).optional(),
+  hold: z
+    .array(
+      z.object({
+        from: operation,
+        to: z
+          .string({ error: fault('hold-without-end') })
+          .min(1, fault('hold-without-end'))
+          .transform(toOperationId),
+        equipment: id,
+      }),
+    )
+    .optional(),
   /** Spans an operation must not lie in, not even with a part of it. */
   notDuring: z
     .array(

@@ -247,6 +247,11 @@ describe('a file that cannot be meant', () => {
       [car('A', [step('a', 60)], { hold: [{ from: 'a', to: 'b', equipment: 'lift' }] })],
       'not-in-this-job',
     ],
+    [
+      'a hold that never ends',
+      [car('A', [step('a', 60)], { hold: [{ from: 'a', equipment: 'lift' }] })],
+      'hold-without-end',
+    ],
     ['a split above the staff', [car('A', [step('a', 60, { split: 9 })])], 'split-above-staff'],
     ['a split below its people', [car('A', [step('a', 60, { people: 2, split: 1 })])], 'split-below-people'],
     ['a spread above one', [car('A', [step('a', 60, { spread: 1.2 })])], 'spread'],
